@@ -1,0 +1,77 @@
+import {
+  differenceCiede2000,
+  modeLab,
+  modeLch,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  modeXyz50,
+  modeXyz65,
+  parseHex,
+  useMode,
+} from 'culori/fn';
+
+useMode(modeRgb);
+useMode(modeLrgb);
+useMode(modeXyz50);
+useMode(modeXyz65);
+useMode(modeLab);
+useMode(modeLch);
+useMode(modeOklab);
+const toOklch = useMode(modeOklch);
+const ciede2000 = differenceCiede2000();
+
+/** Colour families round the wheel, in its order, neutrals apart at the end. */
+export const COLOUR_FAMILIES = [
+  'red',
+  'orange',
+  'yellow',
+  'green',
+  'teal',
+  'blue',
+  'violet',
+  'pink',
+  'brown',
+  'white',
+  'grey',
+  'black',
+] as const;
+export type ColourFamily = (typeof COLOUR_FAMILIES)[number];
+
+/** Upper hue of each arc in OKLCH degrees; set by eye on dyed cloth, not by a standard. */
+const ARCS: readonly [number, ColourFamily][] = [
+  [12, 'pink'],
+  [40, 'red'],
+  [72, 'orange'],
+  [112, 'yellow'],
+  [165, 'green'],
+  [215, 'teal'],
+  [272, 'blue'],
+  [325, 'violet'],
+  [361, 'pink'],
+];
+
+/** The family of a `#rrggbb` colour; grey where it cannot be read. */
+export function getColourFamily(hex: string): ColourFamily {
+  const colour = toOklch(parseHex(hex));
+  if (!colour) return 'grey';
+  const { l, c, h = 0 } = colour;
+  if (c < 0.028) return l > 0.87 ? 'white' : l > 0.33 ? 'grey' : 'black';
+  if (l > 0.93 && c < 0.05) return 'white';
+  const family = ARCS.find(([to]) => h < to)?.[1] ?? 'pink';
+  // Dark or dull orange and yellow are what people call brown.
+  return (family === 'orange' || family === 'yellow') && (l < 0.55 || c < 0.075) ? 'brown' : family;
+}
+
+/** Sort key round the wheel: family, then from light to dark. Smaller comes first. */
+export function computeWheelKey(hex: string): number {
+  const lightness = toOklch(parseHex(hex))?.l ?? 0.5;
+  return COLOUR_FAMILIES.indexOf(getColourFamily(hex)) * 10 + (1 - lightness);
+}
+
+/** Perceptual distance ΔE00 of two `#rrggbb` colours (Sharma, Wu and Dalal 2005, by culori). */
+export function computeColourDistance(a: string, b: string): number {
+  const [one, other] = [parseHex(a), parseHex(b)];
+  return one && other ? ciede2000(one, other) : Infinity;
+}

@@ -1,0 +1,146 @@
+import type { Item, Lot, Settings, StowForm } from '../records/index.ts';
+import {
+  computeBoardThickness,
+  computeBoardWraps,
+  computeClothMass,
+  computeFoldLayers,
+  computeRollDiameter,
+  computeWrapLayers,
+} from './amount.ts';
+
+/**
+ * A lot as it is stowed in one form. `alongMm` is the side that counts along a row (a spine's
+ * thickness, a spool's diameter), `acrossMm` goes into the depth, `heightMm` stands up.
+ * `pieces` boxes of that size make the lot; `massG` is the whole lot's.
+ */
+export interface Package {
+  readonly form: StowForm;
+  readonly alongMm: number;
+  readonly acrossMm: number;
+  readonly heightMm: number;
+  readonly pieces: number;
+  readonly massG: number;
+  /** Soft goods take any shape: only their volume counts. */
+  readonly isSoft: boolean;
+}
+
+/** Above this a wrapped board no longer stands as a spine. */
+const MAX_BOARD_MM = 110;
+/** A folded file hangs together up to this thickness. */
+const MAX_FILE_MM = 140;
+const TUBE_MM = 40;
+/** Folding once along the selvage before rolling halves the roll's length. */
+const ROLL_LAYERS = 2;
+
+function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
+  const fabric = item.fabric;
+  if (!fabric || lot.lengthMm === null) return null;
+  const lengthMm = lot.lengthMm;
+  const stackedMm = fabric.layerMm * fabric.stacking;
+  const clothG = computeClothMass(lengthMm, fabric.widthMm, fabric.grammageGsm);
+  const whole = { form, pieces: 1, massG: clothG, isSoft: false };
+  switch (form) {
+    case 'board': {
+      const layers = computeWrapLayers(fabric.widthMm, settings.boardHeightMm);
+      const board = { widthMm: settings.boardWidthMm, thicknessMm: settings.boardThicknessMm };
+      const wrap = { layers, stackedMm };
+      // At least one full wrap, or the cloth does not cover its board.
+      if (computeBoardWraps(lengthMm, board, wrap) < 1) return null;
+      const alongMm = computeBoardThickness(lengthMm, board, wrap);
+      if (alongMm > MAX_BOARD_MM) return null;
+      return {
+        ...whole,
+        alongMm,
+        acrossMm: settings.boardWidthMm + alongMm - settings.boardThicknessMm,
+        heightMm: Math.max(settings.boardHeightMm, fabric.widthMm / layers),
+        // Greyboard of 1 mm weighs about 0.7 kg a square metre.
+        massG: clothG + settings.boardWidthMm * settings.boardHeightMm * settings.boardThicknessMm * 0.0007,
+      };
+    }
+    case 'stack': {
+      const layers = computeFoldLayers(fabric.widthMm, lengthMm, settings.panelWidthMm, settings.panelDepthMm);
+      return {
+        ...whole,
+        alongMm: settings.panelWidthMm,
+        acrossMm: settings.panelDepthMm,
+        heightMm: layers * stackedMm,
+      };
+    }
+    case 'file': {
+      // Folded once more than a shelf stack, so that it stands in a drawer.
+      const depth = settings.panelDepthMm / 2;
+      const alongMm = computeFoldLayers(fabric.widthMm, lengthMm, settings.panelWidthMm, depth) * stackedMm;
+      return alongMm > MAX_FILE_MM ? null : { ...whole, alongMm, acrossMm: settings.panelWidthMm, heightMm: depth };
+    }
+    case 'roll': {
+      const diameter = computeRollDiameter(lengthMm, TUBE_MM, { layers: ROLL_LAYERS, stackedMm });
+      return { ...whole, alongMm: diameter, acrossMm: diameter, heightMm: fabric.widthMm / ROLL_LAYERS };
+    }
+    case 'loose': {
+      // Laid in by hand, cloth takes about its stacked volume; the fill share leaves the air.
+      const side = Math.cbrt(lengthMm * fabric.widthMm * stackedMm);
+      return { ...whole, alongMm: side, acrossMm: side, heightMm: side, isSoft: true };
+    }
+    default:
+      return null;
+  }
+}
+
+function computeBoxPackage(item: Item, lot: Lot, form: StowForm): Package | null {
+  const box = item.box;
+  if (!box) return null;
+  const pieces = lot.count;
+  if (form === 'peg') {
+    // Hung by its hole: the longest side down, the thinnest away from the board.
+    const [thin, mid, long] = [box.widthMm, box.depthMm, box.heightMm].toSorted((a, b) => a - b) as [
+      number,
+      number,
+      number,
+    ];
+    if (!box.hangHoleMm) return null;
+    return { form, alongMm: mid, acrossMm: thin, heightMm: long, pieces, massG: box.massG * pieces, isSoft: false };
+  }
+  if (form !== 'box' && form !== 'loose') return null;
+  return {
+    form,
+    alongMm: box.widthMm,
+    acrossMm: box.depthMm,
+    heightMm: box.heightMm,
+    pieces,
+    massG: box.massG * pieces,
+    isSoft: form === 'loose',
+  };
+}
+
+/**
+ * Size and mass of a lot stowed in `form`, or null where the form does not suit the thing
+ * (too short for its board, too thick to stand, no hole to hang by).
+ */
+export function computePackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
+  switch (item.kind) {
+    case 'fabric':
+      return computeFabricPackage(item, lot, form, settings);
+    case 'pattern': {
+      const pattern = item.pattern;
+      if (!pattern || form !== 'envelope') return null;
+      const { widthMm, heightMm, thicknessMm } = pattern;
+      // Printed paper: 80 g a square metre and 0.1 mm a sheet make 0.8 g a cubic centimetre; half of it air.
+      const massG = ((widthMm * heightMm * thicknessMm) / 1000) * 0.4 * lot.count;
+      return { form, alongMm: thicknessMm, acrossMm: widthMm, heightMm, pieces: lot.count, massG, isSoft: false };
+    }
+    case 'thread': {
+      const thread = item.thread;
+      if (!thread || (form !== 'spool' && form !== 'box')) return null;
+      const { diameterMm, heightMm } = thread;
+      const massG = thread.massG * lot.count;
+      return { form, alongMm: diameterMm, acrossMm: diameterMm, heightMm, pieces: lot.count, massG, isSoft: false };
+    }
+    default:
+      return computeBoxPackage(item, lot, form);
+  }
+}
+
+/** Every form the item allows and the lot can take, with its size. */
+export function computePackages(item: Item, lot: Lot, settings: Settings): Package[] {
+  return item.forms.flatMap((form) => computePackage(item, lot, form, settings) ?? []);
+}

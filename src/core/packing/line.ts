@@ -1,0 +1,123 @@
+import type { Package } from '../measure/index.ts';
+import type { Space } from '../storage/index.ts';
+import type { PackResult, Spot } from './pack.ts';
+
+const EPS = 1e-6;
+
+interface Piece {
+  readonly index: number;
+  readonly piece: number;
+  readonly pkg: Package;
+}
+
+/** Along the row, across it, up; turned into x, y, z by the direction of the rows. */
+function place(one: Piece, along: number, across: number, up: number, space: Space): Spot {
+  const { alongMm, acrossMm, heightMm } = one.pkg;
+  const isX = space.rowsRun === 'x';
+  return {
+    index: one.index,
+    piece: one.piece,
+    xMm: isX ? along : across,
+    yMm: isX ? across : along,
+    zMm: up,
+    widthMm: isX ? alongMm : acrossMm,
+    depthMm: isX ? acrossMm : alongMm,
+    heightMm,
+    isBulk: false,
+  };
+}
+
+/** Rows filled in the given order; folded stacks next to each other in the order share a pile. */
+function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
+  const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
+  const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
+  // Behind the front row of an open shelf things are forgotten, so it has one row.
+  const maxRows = space.rowsRun === 'x' ? 1 : Infinity;
+  const spots: Spot[] = [];
+  let rows = 1;
+  let rowStart = 0;
+  let rowAcross = 0;
+  let along = 0;
+  let pile: { at: number; up: number } | null = null;
+  for (const one of pieces) {
+    const { alongMm, acrossMm, heightMm, form } = one.pkg;
+    if (form === 'stack' && pile && pile.up + heightMm <= space.heightMm + EPS) {
+      spots.push(place(one, pile.at, rowStart, pile.up, space));
+      pile.up += heightMm;
+      continue;
+    }
+    if (along + alongMm > run + EPS) {
+      rows += 1;
+      rowStart += rowAcross;
+      rowAcross = 0;
+      along = 0;
+      if (rows > maxRows || alongMm > run + EPS) return null;
+    }
+    if (rowStart + acrossMm > cross + EPS) return null;
+    spots.push(place(one, along, rowStart, 0, space));
+    pile = form === 'stack' ? { at: along, up: heightMm } : null;
+    along += alongMm;
+    rowAcross = Math.max(rowAcross, acrossMm);
+  }
+  return spots;
+}
+
+/** Rows opened and filled first-fit, widest rows first: keeps less order, but packs tighter. */
+function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
+  const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
+  const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
+  const maxRows = space.rowsRun === 'x' ? 1 : Infinity;
+  const rows: { start: number; across: number; along: number; piles: { at: number; up: number }[] }[] = [];
+  const spots: Spot[] = [];
+  let used = 0;
+  const sorted = pieces.toSorted(
+    (a, b) => b.pkg.acrossMm - a.pkg.acrossMm || b.pkg.alongMm - a.pkg.alongMm || b.pkg.heightMm - a.pkg.heightMm,
+  );
+  for (const one of sorted) {
+    const { alongMm, acrossMm, heightMm, form } = one.pkg;
+    if (form === 'stack') {
+      const pile = rows
+        .flatMap((row) => row.piles.map((at) => ({ row, at })))
+        .find(({ at }) => at.up + heightMm <= space.heightMm + EPS);
+      if (pile) {
+        spots.push(place(one, pile.at.at, pile.row.start, pile.at.up, space));
+        pile.at.up += heightMm;
+        continue;
+      }
+    }
+    let row = rows.find((open) => open.across + EPS >= acrossMm && open.along + alongMm <= run + EPS);
+    if (!row) {
+      if (rows.length >= maxRows || used + acrossMm > cross + EPS || alongMm > run + EPS) return null;
+      row = { start: used, across: acrossMm, along: 0, piles: [] };
+      used += acrossMm;
+      rows.push(row);
+    }
+    spots.push(place(one, row.along, row.start, 0, space));
+    if (form === 'stack') row.piles.push({ at: row.along, up: heightMm });
+    row.along += alongMm;
+  }
+  return spots;
+}
+
+/** Things side by side in rows. First in the given order, else in the tightest. */
+export function packLine(packages: readonly Package[], space: Space): PackResult {
+  const pieces = packages.flatMap((pkg, index) =>
+    Array.from({ length: pkg.pieces }, (_, piece): Piece => ({ index, piece, pkg })),
+  );
+  const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
+  const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
+  if (space.rowsRun === 'x') {
+    // One row: spines add up, and stacks need at least their summed height in piles. Both are proofs.
+    const spines = pieces.reduce((sum, { pkg }) => sum + (pkg.form === 'stack' ? 0 : pkg.alongMm), 0);
+    const stacks = pieces.filter(({ pkg }) => pkg.form === 'stack');
+    const height = stacks.reduce((sum, { pkg }) => sum + pkg.heightMm, 0);
+    const narrowest = Math.min(Infinity, ...stacks.map(({ pkg }) => pkg.alongMm));
+    const piles = stacks.length === 0 ? 0 : Math.ceil(height / space.heightMm - EPS) * narrowest;
+    if (spines + piles > run + EPS) return { status: 'impossible' };
+  } else {
+    const footprint = pieces.reduce((sum, { pkg }) => sum + pkg.alongMm * pkg.acrossMm, 0);
+    if (footprint > run * cross + EPS) return { status: 'impossible' };
+  }
+  const spots = fillInOrder(pieces, space) ?? fillFirstFit(pieces, space);
+  return spots ? { status: 'packed', spots } : { status: 'not-found' };
+}

@@ -1,0 +1,91 @@
+import 'reflect-metadata';
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+import { fail, ok, type Result } from '../result/index.ts';
+import { DaybookEvent, type TableName } from './event.ts';
+import { Item } from './item.ts';
+import { Lot } from './lot.ts';
+import { Place } from './place.ts';
+import { Plan } from './plan.ts';
+import { Settings } from './settings.ts';
+
+/** A broken rule of a record: where (a path such as `items.3.fabric.widthMm`) and which. */
+export interface RecordFault {
+  readonly path: string;
+  readonly rule: string;
+  readonly message: string;
+}
+
+export interface RecordOf {
+  items: Item;
+  lots: Lot;
+  places: Place;
+  plans: Plan;
+  settings: Settings;
+  events: DaybookEvent;
+}
+
+const CLASS_OF: { [T in TableName | 'events']: new () => RecordOf[T] } = {
+  items: Item,
+  lots: Lot,
+  places: Place,
+  plans: Plan,
+  settings: Settings,
+  events: DaybookEvent,
+};
+
+function collect(errors: readonly ValidationError[], prefix: string, faults: RecordFault[]): void {
+  for (const error of errors) {
+    const path = prefix === '' ? error.property : `${prefix}.${error.property}`;
+    for (const [rule, message] of Object.entries(error.constraints ?? {})) faults.push({ path, rule, message });
+    collect(error.children ?? [], path, faults);
+  }
+}
+
+const SPEC_OF_KIND = { fabric: 'fabric', pattern: 'pattern', thread: 'thread', notion: 'box', tool: 'box' } as const;
+
+/** Rules that span fields of one record. */
+function checkWhole(table: string, record: object, path: string): RecordFault[] {
+  const faults: RecordFault[] = [];
+  if (table === 'items') {
+    const item = record as Item;
+    const spec = SPEC_OF_KIND[item.kind];
+    if (spec && !item[spec]) faults.push({ path: `${path}${spec}`, rule: 'missing', message: `${spec} is missing` });
+  }
+  if (table === 'places') {
+    const place = record as Place;
+    if (!place[place.level])
+      faults.push({ path: `${path}${place.level}`, rule: 'missing', message: `${place.level} is missing` });
+    if ((place.parentId === null) !== (place.level === 'room'))
+      faults.push({ path: `${path}parentId`, rule: 'tree', message: 'only a room stands alone' });
+    const box = place.container;
+    if (box && 2 * box.wallMm >= Math.min(box.outerWidthMm, box.outerDepthMm, box.outerHeightMm))
+      faults.push({ path: `${path}container.wallMm`, rule: 'max', message: 'the walls leave no room inside' });
+  }
+  if (table === 'lots') {
+    const lot = record as Lot;
+    if ((lot.state === 'in') !== (lot.placeId !== null))
+      faults.push({ path: `${path}placeId`, rule: 'onePlace', message: 'a lot is in exactly one place, or out' });
+  }
+  return faults;
+}
+
+/**
+ * Checks an untrusted record against its class: all fields known, present and in range.
+ * Returns the record itself (plain, unchanged) or every fault with its path.
+ */
+export function parseRecord<T extends TableName | 'events'>(
+  table: T,
+  raw: unknown,
+  path = '',
+): Result<RecordOf[T], RecordFault[]> {
+  const prefix = path === '' ? '' : `${path}.`;
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return fail([{ path: path || table, rule: 'isObject', message: 'must be an object' }]);
+  const instance = plainToInstance(CLASS_OF[table] as new () => object, raw);
+  const faults: RecordFault[] = [];
+  const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  collect(errors, path, faults);
+  if (faults.length === 0) faults.push(...checkWhole(table, raw, prefix));
+  return faults.length > 0 ? fail(faults) : ok(raw as RecordOf[T]);
+}

@@ -1,0 +1,63 @@
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { type EventId, ID_PATTERN } from './ids.ts';
+
+export const EVENT_TYPES = [
+  'received',
+  'catalogued',
+  'changed',
+  'removed',
+  'tookOut',
+  'putBack',
+  'moved',
+  'cut',
+  'usedUp',
+  'planned',
+  'adopted',
+  'carried',
+  'roomChanged',
+  'settingsChanged',
+  'undone',
+] as const;
+export type EventType = (typeof EVENT_TYPES)[number];
+
+export const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
+export type TableName = (typeof TABLES)[number];
+
+/**
+ * One record's part in an event. `before` and `after` hold the fields that differ;
+ * null stands for "there was no such record" and "there is none any more".
+ */
+export class Change {
+  @IsIn(TABLES) table!: TableName;
+  @Matches(ID_PATTERN) id!: string;
+  @IsOptional() @IsObject() before!: Record<string, unknown> | null;
+  @IsOptional() @IsObject() after!: Record<string, unknown> | null;
+}
+
+/** A line of the daybook. Append-only: the state is the fold of all changes in order. */
+export class DaybookEvent {
+  @Matches(ID_PATTERN) id!: EventId;
+  /** From 0, without gaps. */
+  @IsInt() @Min(0) seq!: number;
+  @IsNumber() atMs!: number;
+  @IsIn(EVENT_TYPES) type!: EventType;
+  /** What it was about, named as it was called then. */
+  @IsString() @MaxLength(200) subject!: string;
+  /** Cloth cut off, in mm. */
+  @IsOptional() @IsNumber() @Min(0) amountMm?: number;
+  @IsOptional() @Matches(ID_PATTERN) undoes?: EventId;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Change) changes!: Change[];
+}

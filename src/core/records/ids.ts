@@ -1,0 +1,17 @@
+/** A record's name within the household. Branded, so that a lot's cannot stand where a place's is meant. */
+export type Id<Of extends string> = string & { readonly idOf: Of };
+
+export type ItemId = Id<'item'>;
+export type LotId = Id<'lot'>;
+export type PlaceId = Id<'place'>;
+export type PlanId = Id<'plan'>;
+export type EventId = Id<'event'>;
+export type StationId = Id<'station'>;
+
+/** What the core needs from the world outside; tests and the sample pass their own. */
+export interface World {
+  readonly nowMs: () => number;
+  readonly createId: () => string;
+}
+
+export const ID_PATTERN = /^[A-Za-z0-9_-]{1,40}$/;

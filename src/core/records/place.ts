@@ -1,0 +1,144 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+import { ID_PATTERN, type PlaceId, type StationId } from './ids.ts';
+
+export const PLACE_LEVELS = ['room', 'unit', 'slot', 'container'] as const;
+export type PlaceLevel = (typeof PLACE_LEVELS)[number];
+
+/** How a slot or container is filled: side by side, on a pegboard, boxed or loose, on spool pins. */
+export const CAPACITY_MODES = ['line', 'area', 'volume', 'pins'] as const;
+export type CapacityMode = (typeof CAPACITY_MODES)[number];
+
+export const UNIT_KINDS = ['cubes', 'bookcase', 'drawers', 'pegboard', 'spoolRack', 'table', 'floor'] as const;
+export type UnitKind = (typeof UNIT_KINDS)[number];
+
+export const OPENINGS = ['open', 'door', 'drawer', 'lid'] as const;
+export type Opening = (typeof OPENINGS)[number];
+
+export const LIGHTS = ['dark', 'day', 'sun'] as const;
+export type Light = (typeof LIGHTS)[number];
+
+export class PlanPoint {
+  @IsNumber() @Min(-1e5) @Max(1e5) xMm!: number;
+  @IsNumber() @Min(-1e5) @Max(1e5) yMm!: number;
+}
+
+/** A wall seen from inside: it runs on the floor plan from `from` to `to`, left to right. */
+export class Wall {
+  @Matches(ID_PATTERN) id!: string;
+  @IsString() @MinLength(1) @MaxLength(60) name!: string;
+  @ValidateNested() @Type(() => PlanPoint) from!: PlanPoint;
+  @ValidateNested() @Type(() => PlanPoint) to!: PlanPoint;
+  /** Ceiling line: x along the wall and height there, in mm, from left to right. */
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => PlanPoint)
+  ceiling!: PlanPoint[];
+}
+
+/** A spot on the floor plan from which fetching is counted. */
+export class Station {
+  @Matches(ID_PATTERN) id!: StationId;
+  @IsString() @MinLength(1) @MaxLength(60) name!: string;
+  @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
+}
+
+export class RoomSpec {
+  @IsNumber() @Min(300) @Max(50_000) widthMm!: number;
+  @IsNumber() @Min(300) @Max(50_000) depthMm!: number;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => Wall) walls!: Wall[];
+  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Station) stations!: Station[];
+  @ValidateNested() @Type(() => PlanPoint) door!: PlanPoint;
+  /** From this door to the first room's door, in mm. */
+  @IsNumber() @Min(0) @Max(1e6) passageMm!: number;
+}
+
+export class UnitSpec {
+  @IsIn(UNIT_KINDS) kind!: UnitKind;
+  @Matches(ID_PATTERN) wallId!: string;
+  /** Left edge along the wall, and bottom above the floor. */
+  @IsNumber() @Min(0) @Max(50_000) xMm!: number;
+  @IsNumber() @Min(0) @Max(10_000) yMm!: number;
+  @IsNumber() @Min(10) @Max(20_000) widthMm!: number;
+  @IsNumber() @Min(10) @Max(10_000) heightMm!: number;
+  @IsNumber() @Min(5) @Max(5000) depthMm!: number;
+  @IsNumber() @Min(0) @Max(100) boardMm!: number;
+  @IsInt() @Min(1) @Max(40) columns!: number;
+  @IsInt() @Min(1) @Max(40) rows!: number;
+  @IsBoolean() isAnchored!: boolean;
+  @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG!: number | null;
+}
+
+export class PegSpec {
+  @IsNumber() @Min(5) @Max(100) pitchMm!: number;
+  @IsNumber() @Min(1) @Max(20) wireMm!: number;
+  @IsNumber() @Min(10) @Max(500) projectionMm!: number;
+  @IsNumber() @Min(50) @Max(20_000) hookLoadG!: number;
+}
+
+export class SlotSpec {
+  /** Inner lower left corner, from the unit's lower left corner. */
+  @IsNumber() @Min(0) @Max(20_000) xMm!: number;
+  @IsNumber() @Min(0) @Max(10_000) yMm!: number;
+  @IsNumber() @Min(5) @Max(20_000) widthMm!: number;
+  @IsNumber() @Min(5) @Max(10_000) heightMm!: number;
+  @IsNumber() @Min(5) @Max(5000) depthMm!: number;
+  @IsIn(CAPACITY_MODES) mode!: CapacityMode;
+  @IsNumber() @Min(0) @Max(1e6) loadG!: number;
+  @IsIn(OPENINGS) opening!: Opening;
+  @IsBoolean() isSeeThrough!: boolean;
+  @IsIn(LIGHTS) light!: Light;
+  @IsBoolean() isDustProof!: boolean;
+  @IsBoolean() isPetProof!: boolean;
+  @IsBoolean() isChildSafe!: boolean;
+  @IsBoolean() isNearHeat!: boolean;
+  @IsOptional() @ValidateNested() @Type(() => PegSpec) peg?: PegSpec;
+  /** Spool pins: distance between them both ways. */
+  @IsOptional() @IsNumber() @Min(5) @Max(500) pinPitchMm?: number;
+}
+
+export class ContainerSpec {
+  @IsIn(['bin', 'box', 'basket', 'jar', 'case']) kind!: 'bin' | 'box' | 'basket' | 'jar' | 'case';
+  @IsNumber() @Min(5) @Max(5000) outerWidthMm!: number;
+  @IsNumber() @Min(5) @Max(5000) outerDepthMm!: number;
+  @IsNumber() @Min(5) @Max(5000) outerHeightMm!: number;
+  /** Walls and bottom are this thick. */
+  @IsNumber() @Min(0) @Max(50) wallMm!: number;
+  @IsIn(['line', 'volume']) mode!: 'line' | 'volume';
+  @IsNumber() @Min(0) @Max(50_000) tareG!: number;
+  @IsNumber() @Min(0) @Max(200_000) loadG!: number;
+  @IsBoolean() isSeeThrough!: boolean;
+  @IsBoolean() hasLid!: boolean;
+}
+
+/** One node of the tree room → unit → slot → container. Exactly the spec of its level is set. */
+export class Place {
+  @Matches(ID_PATTERN) id!: PlaceId;
+  @IsOptional() @Matches(ID_PATTERN) parentId!: PlaceId | null;
+  @IsIn(PLACE_LEVELS) level!: PlaceLevel;
+  @IsString() @MinLength(1) @MaxLength(80) name!: string;
+  /** Among its siblings, from 0. */
+  @IsInt() @Min(0) @Max(100_000) order!: number;
+  @IsOptional() @ValidateNested() @Type(() => RoomSpec) room?: RoomSpec;
+  @IsOptional() @ValidateNested() @Type(() => UnitSpec) unit?: UnitSpec;
+  @IsOptional() @ValidateNested() @Type(() => SlotSpec) slot?: SlotSpec;
+  @IsOptional() @ValidateNested() @Type(() => ContainerSpec) container?: ContainerSpec;
+}

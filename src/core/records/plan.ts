@@ -1,0 +1,67 @@
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { ID_PATTERN, type LotId, type PlaceId, type PlanId } from './ids.ts';
+import { STOW_FORMS, type StowForm } from './item.ts';
+
+/** Where a lot goes: its place, form, turn there, and the corner of its box in the place, in mm. */
+export class Assignment {
+  @Matches(ID_PATTERN) lotId!: LotId;
+  @Matches(ID_PATTERN) placeId!: PlaceId;
+  @IsIn(STOW_FORMS) form!: StowForm;
+  @IsInt() @Min(0) @Max(1e6) order!: number;
+}
+
+/** Why a lot has no place. `needed` and `available` are mm, g or a share, by code. */
+export class Reason {
+  @IsString() @MaxLength(40) code!: string;
+  @IsOptional() @IsNumber() needed?: number;
+  @IsOptional() @IsNumber() available?: number;
+  @IsOptional() @Matches(ID_PATTERN) placeId?: PlaceId;
+}
+
+export class Unplaced {
+  @Matches(ID_PATTERN) lotId!: LotId;
+  @ValidateNested() @Type(() => Reason) reason!: Reason;
+}
+
+export class ScoreParts {
+  @IsNumber() fetching!: number;
+  @IsNumber() searching!: number;
+  @IsNumber() splitting!: number;
+  @IsNumber() crowding!: number;
+  @IsNumber() moving!: number;
+  @IsNumber() wear!: number;
+}
+
+/** Levels, each smaller is better; seconds are a month's. */
+export class Score {
+  @IsNumber() @Min(0) unplacedWeight!: number;
+  @IsNumber() @Min(0) cautions!: number;
+  @IsNumber() seconds!: number;
+  @ValidateNested() @Type(() => ScoreParts) parts!: ScoreParts;
+}
+
+export class Plan {
+  @Matches(ID_PATTERN) id!: PlanId;
+  @IsNumber() madeAtMs!: number;
+  @IsInt() seed!: number;
+  @IsInt() @Min(0) steps!: number;
+  @IsString() @MaxLength(64) inputsHash!: string;
+  @ValidateNested() @Type(() => Score) score!: Score;
+  @ValidateNested() @Type(() => Score) before!: Score;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Assignment) assignments!: Assignment[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Unplaced) unplaced!: Unplaced[];
+  @IsOptional() @IsNumber() adoptedAtMs!: number | null;
+}

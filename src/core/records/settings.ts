@@ -1,0 +1,125 @@
+import { Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+
+export const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** Which school sorts each kind of thing. */
+export class SchoolChoice {
+  @IsIn(['kindAndFibre', 'colour', 'lengthClass']) fabric!: School;
+  @IsIn(['numberRun', 'type']) pattern!: School;
+  @IsIn(['use', 'colour', 'kindAndFibre']) thread!: School;
+  @IsIn(['type', 'station']) notion!: School;
+  @IsIn(['station', 'type']) tool!: School;
+}
+
+/** Seconds and rates behind "minutes a month"; figures.md gives the source of each default. */
+export class Estimates {
+  @IsNumber() @Min(0) @Max(60) walkSecondsPerM!: number;
+  @IsNumber() @Min(0) @Max(600) bendSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) kneelSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) stretchSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) stoolSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) doorSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) drawerSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) pullBinSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) lidSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) liftOffSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) unhookSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) otherRoomSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) findSeconds!: number;
+  @IsNumber() @Min(0) @Max(60) passVisibleSeconds!: number;
+  @IsNumber() @Min(0) @Max(60) passOpaqueSeconds!: number;
+  /** Each group more in the same place. */
+  @IsNumber() @Min(0) @Max(60) passGroupSeconds!: number;
+  /** A group split over one more compartment, unit or room: what a wrong first look costs. */
+  @IsNumber() @Min(0) @Max(600) splitPlaceSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) splitUnitSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) splitRoomSeconds!: number;
+  /** Re-shuffling a place that is full to the brim, a month. */
+  @IsNumber() @Min(0) @Max(6000) crowdSeconds!: number;
+  @IsNumber() @Min(0) @Max(600) carrySeconds!: number;
+  @IsNumber() @Min(0.1) @Max(600) carryMonths!: number;
+  /** A thing without a home is looked for everywhere. */
+  @IsNumber() @Min(0) @Max(6000) homelessSeconds!: number;
+  /** The user's rate of exchange for a month of fading in full sun, and of dust. */
+  @IsNumber() @Min(0) @Max(6000) fadeSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) dustSeconds!: number;
+}
+
+export class Settings {
+  @IsIn(['household']) id!: 'household';
+  @IsString() @MinLength(1) @MaxLength(60) name!: string;
+  @IsIn(['metric', 'imperial']) units!: 'metric' | 'imperial';
+  @IsInt() @Min(800) @Max(2500) statureMm!: number;
+  @IsBoolean() hasChildren!: boolean;
+  @IsBoolean() hasPets!: boolean;
+  @IsNumber() @Min(0.3) @Max(1) fillTarget!: number;
+  @IsNumber() @Min(1) @Max(1e6) remnantBelowMm!: number;
+  @IsNumber() @Min(1) @Max(1e6) garmentFromMm!: number;
+  @IsNumber() @Min(50) @Max(1000) boardWidthMm!: number;
+  @IsNumber() @Min(50) @Max(1500) boardHeightMm!: number;
+  @IsNumber() @Min(0.2) @Max(30) boardThicknessMm!: number;
+  @IsNumber() @Min(50) @Max(1500) panelWidthMm!: number;
+  @IsNumber() @Min(50) @Max(1500) panelDepthMm!: number;
+  @ValidateNested() @Type(() => SchoolChoice) schools!: SchoolChoice;
+  @ValidateNested() @Type(() => Estimates) estimates!: Estimates;
+}
+
+export const DEFAULT_ESTIMATES: Estimates = {
+  walkSecondsPerM: 0.63,
+  bendSeconds: 2.2,
+  kneelSeconds: 5.3,
+  stretchSeconds: 1,
+  stoolSeconds: 15,
+  doorSeconds: 2,
+  drawerSeconds: 3,
+  pullBinSeconds: 5,
+  lidSeconds: 3,
+  liftOffSeconds: 4,
+  unhookSeconds: 1,
+  otherRoomSeconds: 10,
+  findSeconds: 1,
+  passVisibleSeconds: 0.3,
+  passOpaqueSeconds: 1.2,
+  passGroupSeconds: 1,
+  splitPlaceSeconds: 1.5,
+  splitUnitSeconds: 4,
+  splitRoomSeconds: 15,
+  crowdSeconds: 90,
+  carrySeconds: 25,
+  carryMonths: 12,
+  homelessSeconds: 90,
+  fadeSeconds: 40,
+  dustSeconds: 1,
+};
+
+export const DEFAULT_SETTINGS: Settings = {
+  id: 'household',
+  name: 'My sewing room',
+  units: 'metric',
+  statureMm: 1680,
+  hasChildren: false,
+  hasPets: false,
+  fillTarget: 0.85,
+  remnantBelowMm: 914.4,
+  garmentFromMm: 4572,
+  boardWidthMm: 170,
+  boardHeightMm: 260,
+  boardThicknessMm: 1,
+  panelWidthMm: 300,
+  panelDepthMm: 280,
+  schools: { fabric: 'kindAndFibre', pattern: 'numberRun', thread: 'use', notion: 'type', tool: 'station' },
+  estimates: DEFAULT_ESTIMATES,
+};

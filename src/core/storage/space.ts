@@ -1,0 +1,134 @@
+import type { CapacityMode, Light, PegSpec, Place, PlaceId, Settings } from '../records/index.ts';
+import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
+
+/** The inside of a leaf place, and how it is filled. x runs to the right, y to the back, z up; mm. */
+export interface Space {
+  readonly mode: CapacityMode;
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly heightMm: number;
+  /** Rows run along x on an open shelf, of which only the front one is in reach; along y in what is seen from above. */
+  readonly rowsRun: 'x' | 'y';
+  readonly peg: PegSpec | null;
+  readonly pinPitchMm: number;
+}
+
+export type Reach = 'kneel' | 'bend' | 'easy' | 'stretch' | 'stool';
+
+/** What a place is like for what lies in it. */
+export interface PlaceTraits {
+  /** Height of the hand that takes something out, mm above the floor. */
+  readonly handMm: number;
+  readonly reach: Reach;
+  readonly light: Light;
+  readonly isDustProof: boolean;
+  readonly isPetProof: boolean;
+  readonly isChildSafe: boolean;
+  readonly isNearHeat: boolean;
+  readonly isSeeThrough: boolean;
+  /** Most that may lie in it, g: the least of its own limit and the container's. */
+  readonly loadG: number;
+  readonly tareG: number;
+}
+
+/** Bands of Drillis and Contini's segment lengths: knee .285, hip .42, shoulder .82, upper grip 1.20 of stature. */
+export function computeReach(heightMm: number, statureMm: number): Reach {
+  const share = heightMm / statureMm;
+  if (share < 0.285) return 'kneel';
+  if (share < 0.42) return 'bend';
+  if (share < 0.82) return 'easy';
+  return share <= 1.2 ? 'stretch' : 'stool';
+}
+
+/** Small children reach to about this height, standing on what stands around. */
+const CHILD_REACH_MM = 1500;
+
+function getSlotOf(tree: PlaceTree, place: Place): Place {
+  const slot = getAncestor(tree, place.id, 'slot');
+  if (!slot?.slot) throw new Error(`place ${place.id} has no slot`);
+  return slot;
+}
+
+/** The space of a slot or container. */
+export function computeSpace(tree: PlaceTree, place: Place): Space {
+  const slot = getSlotOf(tree, place).slot!;
+  const box = place.container;
+  if (box) {
+    return {
+      mode: box.mode,
+      widthMm: box.outerWidthMm - 2 * box.wallMm,
+      depthMm: box.outerDepthMm - 2 * box.wallMm,
+      heightMm: box.outerHeightMm - box.wallMm,
+      rowsRun: 'y',
+      peg: null,
+      pinPitchMm: 0,
+    };
+  }
+  return {
+    mode: slot.mode,
+    widthMm: slot.widthMm,
+    depthMm: slot.depthMm,
+    heightMm: slot.heightMm,
+    rowsRun: slot.opening === 'drawer' || slot.opening === 'lid' ? 'y' : 'x',
+    peg: slot.peg ?? null,
+    pinPitchMm: slot.pinPitchMm ?? 0,
+  };
+}
+
+export function computeTraits(tree: PlaceTree, place: Place, settings: Settings): PlaceTraits {
+  const slotPlace = getSlotOf(tree, place);
+  const slot = slotPlace.slot!;
+  const unit = getAncestor(tree, place.id, 'unit')!.unit!;
+  const box = place.container;
+  // The hand goes to the middle of a low compartment, not higher than 20 cm above its floor.
+  const handMm = unit.yMm + slot.yMm + Math.min(slot.heightMm / 2, 200);
+  const isHigh = unit.yMm + slot.yMm >= CHILD_REACH_MM;
+  return {
+    handMm,
+    reach: computeReach(handMm, settings.statureMm),
+    light: box && !box.isSeeThrough && box.hasLid ? 'dark' : slot.light,
+    isDustProof: slot.isDustProof || (box?.hasLid ?? false),
+    isPetProof: slot.isPetProof || (box?.hasLid ?? false),
+    isChildSafe: slot.isChildSafe || isHigh,
+    isNearHeat: slot.isNearHeat,
+    isSeeThrough: box ? box.isSeeThrough : slot.isSeeThrough,
+    loadG: box ? Math.min(box.loadG, Math.max(0, slot.loadG - box.tareG)) : slot.loadG,
+    tareG: box?.tareG ?? 0,
+  };
+}
+
+/** Where one stands on the floor plan to reach into the place: the middle of it, in front of the unit. */
+export function computeStandPoint(tree: PlaceTree, place: Place): { roomId: PlaceId; xMm: number; yMm: number } {
+  const room = getAncestor(tree, place.id, 'room')!;
+  const unit = getAncestor(tree, place.id, 'unit')!.unit!;
+  const slot = getSlotOf(tree, place).slot!;
+  const wall = getRoomSpec(room).walls.find((one) => one.id === unit.wallId) ?? getRoomSpec(room).walls[0]!;
+  const along = unit.xMm + slot.xMm + slot.widthMm / 2;
+  const dx = wall.to.xMm - wall.from.xMm;
+  const dy = wall.to.yMm - wall.from.yMm;
+  const length = Math.hypot(dx, dy) || 1;
+  const out = unit.depthMm + 300;
+  // Seen from inside a wall runs left to right, so the room lies to the right of its direction turned by 90°.
+  return {
+    roomId: room.id,
+    xMm: wall.from.xMm + (dx * along - dy * out) / length,
+    yMm: wall.from.yMm + (dy * along + dx * out) / length,
+  };
+}
+
+/** One way on foot from a point in one room to a point in another or the same, mm. */
+export function computeWayMm(
+  tree: PlaceTree,
+  from: { roomId: PlaceId; xMm: number; yMm: number },
+  to: { roomId: PlaceId; xMm: number; yMm: number },
+): number {
+  if (from.roomId === to.roomId) return Math.hypot(from.xMm - to.xMm, from.yMm - to.yMm);
+  let way = 0;
+  for (const end of [from, to]) {
+    const room = tree.places.get(end.roomId);
+    if (!room) continue;
+    const spec = getRoomSpec(room);
+    way += Math.hypot(end.xMm - spec.door.xMm, end.yMm - spec.door.yMm) + spec.passageMm;
+  }
+  return way;
+}

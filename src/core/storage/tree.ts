@@ -1,0 +1,85 @@
+import type { Place, PlaceId, RoomSpec } from '../records/index.ts';
+
+/** A fault of the tree of places. */
+export interface TreeFault {
+  readonly code: 'missing-parent' | 'wrong-parent' | 'cycle';
+  readonly placeId: PlaceId;
+}
+
+/** The tree room → unit → slot → container, indexed both ways. Immutable. */
+export interface PlaceTree {
+  readonly places: ReadonlyMap<PlaceId, Place>;
+  readonly rooms: readonly Place[];
+  readonly getChildren: (id: PlaceId) => readonly Place[];
+  /** From the room down to the place itself; empty where there is no such place. */
+  readonly getPath: (id: PlaceId) => readonly Place[];
+  /** Where lots can be put: containers, and slots without one, in reading order of the room. */
+  readonly leaves: readonly Place[];
+  readonly faults: readonly TreeFault[];
+}
+
+const PARENT_LEVEL = { room: null, unit: 'room', slot: 'unit', container: 'slot' } as const;
+
+function compareSiblings(a: Place, b: Place): number {
+  return a.order - b.order || (a.id < b.id ? -1 : 1);
+}
+
+/** Indexes the places. Levels fix the depth, so a wrong parent is the only way to a cycle. */
+export function createPlaceTree(places: ReadonlyMap<PlaceId, Place>): PlaceTree {
+  const children = new Map<PlaceId, Place[]>();
+  const rooms: Place[] = [];
+  const faults: TreeFault[] = [];
+  for (const place of places.values()) {
+    if (place.parentId === null) {
+      if (place.level === 'room') rooms.push(place);
+      else faults.push({ code: 'missing-parent', placeId: place.id });
+      continue;
+    }
+    const parent = places.get(place.parentId);
+    if (!parent) faults.push({ code: 'missing-parent', placeId: place.id });
+    else if (place.parentId === place.id) faults.push({ code: 'cycle', placeId: place.id });
+    else if (parent.level !== PARENT_LEVEL[place.level]) faults.push({ code: 'wrong-parent', placeId: place.id });
+    else {
+      const siblings = children.get(parent.id);
+      if (siblings) siblings.push(place);
+      else children.set(parent.id, [place]);
+    }
+  }
+  rooms.sort(compareSiblings);
+  for (const siblings of children.values()) siblings.sort(compareSiblings);
+  const getChildren = (id: PlaceId) => children.get(id) ?? [];
+  const leaves: Place[] = [];
+  for (const room of rooms)
+    for (const unit of getChildren(room.id))
+      for (const slot of getChildren(unit.id)) {
+        const containers = getChildren(slot.id);
+        leaves.push(...(containers.length > 0 ? containers : [slot]));
+      }
+  const getPath = (id: PlaceId) => {
+    const path: Place[] = [];
+    for (let at = places.get(id); at && path.length < 5; at = at.parentId ? places.get(at.parentId) : undefined)
+      path.unshift(at);
+    return path;
+  };
+  return { places, rooms, getChildren, getPath, leaves, faults };
+}
+
+/** The place of one level on the way from the room to `id`. */
+export function getAncestor(tree: PlaceTree, id: PlaceId, level: Place['level']): Place | null {
+  return tree.getPath(id).find((place) => place.level === level) ?? null;
+}
+
+/** A room's record; every room has one by validation. */
+export function getRoomSpec(place: Place): RoomSpec {
+  if (!place.room) throw new Error(`place ${place.id} is not a room`);
+  return place.room;
+}
+
+/** Names from unit to place: `Tall cubes › C3`. */
+export function formatPlaceName(tree: PlaceTree, id: PlaceId): string {
+  return tree
+    .getPath(id)
+    .slice(1)
+    .map((place) => place.name)
+    .join(' › ');
+}

@@ -1,0 +1,177 @@
+import type { Place, PlaceId, SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
+
+/** What slots of each kind of unit are like; loads after the rules of thumb in figures.md. */
+function createSlotDefaults(
+  kind: UnitKind,
+  widthMm: number,
+): Omit<SlotSpec, 'xMm' | 'yMm' | 'widthMm' | 'heightMm' | 'depthMm'> {
+  const open = {
+    opening: 'open',
+    isSeeThrough: true,
+    light: 'day',
+    isDustProof: false,
+    isPetProof: false,
+    isChildSafe: false,
+    isNearHeat: false,
+  } as const;
+  switch (kind) {
+    case 'cubes':
+      return { ...open, mode: 'line', loadG: 13_000 };
+    case 'bookcase':
+      return { ...open, mode: 'line', loadG: Math.round(20_000 * Math.min(1, 800 / widthMm)) };
+    case 'drawers':
+      return {
+        ...open,
+        opening: 'drawer',
+        mode: 'volume',
+        loadG: 8000,
+        isSeeThrough: false,
+        light: 'dark',
+        isDustProof: true,
+        isPetProof: true,
+      };
+    case 'pegboard':
+      return {
+        ...open,
+        mode: 'area',
+        loadG: 25_000,
+        peg: { pitchMm: 25.4, wireMm: 4, projectionMm: 80, hookLoadG: 1500 },
+      };
+    case 'spoolRack':
+      return { ...open, mode: 'pins', loadG: 8000, pinPitchMm: 48 };
+    case 'table':
+      return { ...open, mode: 'line', loadG: 40_000 };
+    case 'floor':
+      return { ...open, mode: 'line', loadG: 100_000 };
+  }
+}
+
+function getSlotName(kind: UnitKind, column: number, row: number, rows: number, columns: number): string {
+  const letter = String.fromCharCode(65 + column);
+  switch (kind) {
+    case 'cubes':
+      return `${letter}${row + 1}`;
+    case 'bookcase':
+      return columns > 1 ? `Shelf ${letter}${row + 1}` : `Shelf ${row + 1}`;
+    case 'drawers':
+      // Drawers are counted from the top, as one reads them.
+      return columns > 1 ? `Drawer ${letter}${rows - row}` : `Drawer ${rows - row}`;
+    case 'pegboard':
+      return 'Board';
+    case 'spoolRack':
+      return 'Pins';
+    case 'table':
+      return 'Top';
+    case 'floor':
+      return 'Floor';
+  }
+}
+
+/** A fault of a unit's measures. */
+export interface UnitFault {
+  readonly code: 'no-inner-width' | 'no-inner-height' | 'beyond-wall' | 'above-ceiling';
+  readonly availableMm: number;
+}
+
+const MIN_SLOT_MM = 20;
+
+/** The slots that a unit's measures make: columns × rows between boards of one thickness. Pure geometry. */
+export function computeSlots(
+  unit: UnitSpec,
+): { ok: true; slots: { name: string; slot: SlotSpec }[] } | { ok: false; fault: UnitFault } {
+  const { columns, rows } = unit;
+  const isWhole =
+    unit.kind === 'pegboard' || unit.kind === 'spoolRack' || unit.kind === 'table' || unit.kind === 'floor';
+  const board = isWhole ? 0 : unit.boardMm;
+  const width = (unit.widthMm - (columns + 1) * board) / columns;
+  const height = (unit.heightMm - (rows + 1) * board) / rows;
+  if (width < MIN_SLOT_MM) return { ok: false, fault: { code: 'no-inner-width', availableMm: width } };
+  if (height < MIN_SLOT_MM && !isWhole) return { ok: false, fault: { code: 'no-inner-height', availableMm: height } };
+  const defaults = createSlotDefaults(unit.kind, width);
+  const slots: { name: string; slot: SlotSpec }[] = [];
+  for (let column = 0; column < columns; column += 1)
+    for (let row = 0; row < rows; row += 1) {
+      // A table's things stand on it: the slot is the air above the top.
+      const yMm = unit.kind === 'table' ? unit.heightMm : board + row * (height + board);
+      slots.push({
+        name: getSlotName(unit.kind, column, row, rows, columns),
+        slot: {
+          ...defaults,
+          xMm: board + column * (width + board),
+          yMm,
+          widthMm: width,
+          heightMm: unit.kind === 'table' ? 500 : height,
+          depthMm: Math.max(5, unit.depthMm - (isWhole ? 0 : unit.boardMm)),
+        },
+      });
+    }
+  return { ok: true, slots };
+}
+
+/** Ceiling height over a point of a wall, mm, along its ceiling line. */
+export function computeCeilingMm(ceiling: readonly { xMm: number; yMm: number }[], xMm: number): number {
+  for (let i = 1; i < ceiling.length; i += 1) {
+    const a = ceiling[i - 1]!;
+    const b = ceiling[i]!;
+    if (xMm <= b.xMm || i === ceiling.length - 1) {
+      const share = b.xMm === a.xMm ? 0 : Math.min(1, Math.max(0, (xMm - a.xMm) / (b.xMm - a.xMm)));
+      return a.yMm + share * (b.yMm - a.yMm);
+    }
+  }
+  return ceiling[0]?.yMm ?? 0;
+}
+
+/** Whether a unit stands within its wall and under the ceiling. */
+export function checkUnitOnWall(
+  unit: UnitSpec,
+  wall: {
+    from: { xMm: number; yMm: number };
+    to: { xMm: number; yMm: number };
+    ceiling: readonly { xMm: number; yMm: number }[];
+  },
+): UnitFault | null {
+  const length = Math.hypot(wall.to.xMm - wall.from.xMm, wall.to.yMm - wall.from.yMm);
+  if (unit.xMm + unit.widthMm > length + 0.5) return { code: 'beyond-wall', availableMm: length - unit.xMm };
+  const corners = [unit.xMm, unit.xMm + unit.widthMm, ...wall.ceiling.map((point) => point.xMm)].filter(
+    (x) => x >= unit.xMm && x <= unit.xMm + unit.widthMm,
+  );
+  const headroom = Math.min(...corners.map((x) => computeCeilingMm(wall.ceiling, x)));
+  return unit.yMm + unit.heightMm > headroom + 0.5 ? { code: 'above-ceiling', availableMm: headroom - unit.yMm } : null;
+}
+
+/** A container's faults in its slot: the first side that does not go in, with what there is. */
+export function checkContainers(
+  slot: SlotSpec,
+  boxes: readonly NonNullable<Place['container']>[],
+): { code: 'too-wide' | 'too-deep' | 'too-high'; neededMm: number; availableMm: number } | null {
+  // Containers of one slot stand side by side.
+  const wide = boxes.reduce((sum, box) => sum + box.outerWidthMm, 0);
+  const deep = Math.max(0, ...boxes.map((box) => box.outerDepthMm));
+  const high = Math.max(0, ...boxes.map((box) => box.outerHeightMm));
+  if (wide > slot.widthMm + 0.5) return { code: 'too-wide', neededMm: wide, availableMm: slot.widthMm };
+  if (deep > slot.depthMm + 0.5) return { code: 'too-deep', neededMm: deep, availableMm: slot.depthMm };
+  return high > slot.heightMm + 0.5 ? { code: 'too-high', neededMm: high, availableMm: slot.heightMm } : null;
+}
+
+/**
+ * The slot places of a unit after its measures changed: slots keep their id and what was set on them
+ * by name; new ones are made, `removed` names those that are no more.
+ */
+export function applyUnitSpec(
+  unitId: PlaceId,
+  unit: UnitSpec,
+  present: readonly Place[],
+  createId: () => string,
+): { ok: true; kept: Place[]; removed: Place[] } | { ok: false; fault: UnitFault } {
+  const layout = computeSlots(unit);
+  if (!layout.ok) return layout;
+  const byName = new Map(present.map((place) => [place.name, place]));
+  const kept = layout.slots.map(({ name, slot }, order): Place => {
+    const old = byName.get(name);
+    byName.delete(name);
+    if (!old?.slot) return { id: createId() as PlaceId, parentId: unitId, level: 'slot', name, order, slot };
+    const { xMm, yMm, widthMm, heightMm, depthMm } = slot;
+    return { ...old, order, slot: { ...old.slot, xMm, yMm, widthMm, heightMm, depthMm } };
+  });
+  return { ok: true, kept, removed: [...byName.values()] };
+}

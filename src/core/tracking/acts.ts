@@ -1,0 +1,241 @@
+import { computePackages } from '../measure/index.ts';
+import {
+  type Change,
+  type DaybookEvent,
+  type EventId,
+  type EventType,
+  type Household,
+  type Item,
+  type Lot,
+  type LotId,
+  type Place,
+  type PlaceId,
+  type Plan,
+  type Settings,
+  type StowForm,
+  type World,
+} from '../records/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
+import { createChange, invertChanges } from './fold.ts';
+
+/** An event before it is written: the store gives it its number, time and id. */
+export interface Draft {
+  readonly type: EventType;
+  readonly subject: string;
+  readonly changes: readonly Change[];
+  readonly amountMm?: number;
+  readonly undoes?: EventId;
+}
+
+/** Why an act cannot be done. */
+export interface ActFault {
+  readonly code:
+    | 'no-such-lot'
+    | 'not-in-place'
+    | 'no-home'
+    | 'home-gone'
+    | 'more-than-there-is'
+    | 'no-such-place'
+    | 'nothing-changed'
+    | 'still-holds';
+  readonly available?: number;
+  readonly placeId?: PlaceId;
+}
+
+type Act = Result<Draft, ActFault>;
+
+function getLot(household: Household, id: LotId): { lot: Lot; item: Item } | null {
+  const lot = household.lots.get(id);
+  const item = lot && household.items.get(lot.itemId);
+  return lot && item && lot.state !== 'gone' ? { lot, item } : null;
+}
+
+function createLotDraft(type: EventType, item: Item, before: Lot, after: Lot, amountMm?: number): Act {
+  const change = createChange('lots', before.id, before, after);
+  return change ? ok({ type, subject: item.name, changes: [change], amountMm }) : fail({ code: 'nothing-changed' });
+}
+
+/** Takes a lot out of its place; its home stays. */
+export function createTakeOut(household: Household, id: LotId, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  if (found.lot.state !== 'in') return fail({ code: 'not-in-place' });
+  const { lot, item } = found;
+  return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', placeId: null, sinceMs: nowMs });
+}
+
+/** Puts a lot back to its home, in its turn and form there. */
+export function createPutBack(household: Household, id: LotId, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  if (lot.homeId === null) return fail({ code: 'no-home' });
+  const home = household.places.get(lot.homeId);
+  if (!home || !createPlaceTree(household.places).leaves.includes(home))
+    return fail({ code: 'home-gone', placeId: lot.homeId });
+  const form = computePackages(item, lot, household.settings).some((pkg) => pkg.form === lot.homeForm)
+    ? lot.homeForm
+    : lot.form;
+  return createLotDraft('putBack', item, lot, {
+    ...lot,
+    state: 'in',
+    placeId: lot.homeId,
+    order: lot.homeOrder,
+    form,
+    sinceMs: nowMs,
+  });
+}
+
+/** Puts a lot into any place, which becomes its home; it goes to the end there. */
+export function createMove(household: Household, id: LotId, placeId: PlaceId, form: StowForm, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const place = household.places.get(placeId);
+  if (!place || !createPlaceTree(household.places).leaves.includes(place)) return fail({ code: 'no-such-place' });
+  const { lot, item } = found;
+  const orders = [...household.lots.values()].filter((other) => other.homeId === placeId || other.placeId === placeId);
+  const order = Math.max(-1, ...orders.map((other) => Math.max(other.order, other.homeOrder))) + 1;
+  return createLotDraft('moved', item, lot, {
+    ...lot,
+    state: 'in',
+    placeId,
+    order,
+    form,
+    homeId: placeId,
+    homeOrder: order,
+    homeForm: form,
+    sinceMs: nowMs,
+  });
+}
+
+/**
+ * Cuts a length off a cloth. What is cut and what is left add up to what there was; a rest too short for
+ * its form takes the first of its forms that suits it.
+ */
+export function createCut(household: Household, id: LotId, cutMm: number, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const present = found.lot.lengthMm;
+  if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
+  if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present });
+  const restMm = Math.max(0, present - cutMm);
+  if (restMm < 0.5) {
+    const gone: Lot = { ...lot, lengthMm: 0, state: 'gone', placeId: null, homeId: null, sinceMs: nowMs };
+    return createLotDraft('usedUp', item, lot, gone, present);
+  }
+  const rest: Lot = { ...lot, lengthMm: restMm, sinceMs: nowMs };
+  const forms = computePackages(item, rest, household.settings).map((pkg) => pkg.form);
+  const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
+  const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
+  return createLotDraft('cut', item, lot, { ...rest, form, homeForm }, cutMm);
+}
+
+/** Adds a new item with its lots, all without a home yet; or changes one and its lots. */
+export function createSaveItem(household: Household, item: Item, lots: readonly Lot[]): Act {
+  const before = household.items.get(item.id) ?? null;
+  const changes = [
+    createChange('items', item.id, before, item),
+    ...lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, lot)),
+  ].filter((change) => change !== null);
+  if (changes.length === 0) return fail({ code: 'nothing-changed' });
+  return ok({ type: before ? 'changed' : 'received', subject: item.name, changes });
+}
+
+/** Takes an item out of the catalogue with all its lots. */
+export function createRemoveItem(household: Household, item: Item): Act {
+  const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
+  const changes = [
+    ...lots.map((lot) => createChange('lots', lot.id, lot, null)),
+    createChange('items', item.id, household.items.get(item.id) ?? null, null),
+  ].filter((change) => change !== null);
+  return ok({ type: 'removed', subject: item.name, changes });
+}
+
+/** Adds or changes places (a unit with its slots and bins); `removed` must be empty of lots and nobody's home. */
+export function createSavePlaces(
+  household: Household,
+  subject: string,
+  saved: readonly Place[],
+  removed: readonly Place[],
+  nowMs: number,
+): Act {
+  const changes: (Change | null)[] = [];
+  const gone = new Set(removed.map((place) => place.id));
+  // What lived there loses its home and lies outside; nothing is lost and undo brings it back.
+  for (const lot of household.lots.values()) {
+    const isInside = lot.placeId !== null && gone.has(lot.placeId);
+    const isHome = lot.homeId !== null && gone.has(lot.homeId);
+    if (!isInside && !isHome) continue;
+    const next: Lot = { ...lot, homeId: isHome ? null : lot.homeId };
+    if (isInside) Object.assign(next, { state: 'out', placeId: null, sinceMs: nowMs });
+    changes.push(createChange('lots', lot.id, lot, next));
+  }
+  for (const place of removed) changes.push(createChange('places', place.id, place, null));
+  for (const place of saved)
+    changes.push(createChange('places', place.id, household.places.get(place.id) ?? null, place));
+  const real = changes.filter((change) => change !== null);
+  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'roomChanged', subject, changes: real });
+}
+
+export function createSaveSettings(household: Household, settings: Settings): Act {
+  const change = createChange('settings', 'household', household.settings, settings);
+  return change
+    ? ok({ type: 'settingsChanged', subject: settings.name, changes: [change] })
+    : fail({ code: 'nothing-changed' });
+}
+
+/** Adopts a plan: every lot in it gets its home there, the others lose theirs. Where things are does not change yet. */
+export function createAdopt(household: Household, plan: Plan, subject: string, nowMs: number): Act {
+  const changes: (Change | null)[] = [];
+  const known = household.plans.get(plan.id) ?? null;
+  for (const other of household.plans.values())
+    if (other.id !== plan.id && other.adoptedAtMs !== null)
+      changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: null }));
+  changes.push(createChange('plans', plan.id, known, { ...plan, adoptedAtMs: nowMs }));
+  const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
+  for (const lot of household.lots.values()) {
+    if (lot.state === 'gone') continue;
+    const to = homes.get(lot.id);
+    const next = to ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form } : { ...lot, homeId: null };
+    changes.push(createChange('lots', lot.id, lot, next));
+  }
+  return ok({ type: 'adopted', subject, changes: changes.filter((change) => change !== null) });
+}
+
+/** Every lot that is not at home, not lent, goes to its home: the whole reorganising day in one line. */
+export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
+  const changes: (Change | null)[] = [];
+  for (const lot of household.lots.values()) {
+    if (lot.homeId === null || lot.state === 'gone' || lot.state === 'lent') continue;
+    const isHome =
+      lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;
+    if (isHome) continue;
+    const { homeId, homeOrder, homeForm } = lot;
+    const next = { ...lot, state: 'in', placeId: homeId, order: homeOrder, form: homeForm, sinceMs: nowMs };
+    changes.push(createChange('lots', lot.id, lot, next));
+  }
+  const real = changes.filter((change) => change !== null);
+  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
+}
+
+/** A new event that takes an earlier one back. Whether it still can is seen when it is applied. */
+export function createUndo(event: DaybookEvent): Draft {
+  return { type: 'undone', subject: event.subject, changes: invertChanges(event.changes), undoes: event.id };
+}
+
+/** Gives a draft its number, time and id. Optional fields that are absent stay absent. */
+export function stampEvent(draft: Draft, seq: number, world: World): DaybookEvent {
+  const event: DaybookEvent = {
+    id: world.createId() as EventId,
+    seq,
+    atMs: world.nowMs(),
+    type: draft.type,
+    subject: draft.subject.slice(0, 200),
+    changes: [...draft.changes],
+  };
+  if (draft.amountMm !== undefined) event.amountMm = draft.amountMm;
+  if (draft.undoes !== undefined) event.undoes = draft.undoes;
+  return event;
+}

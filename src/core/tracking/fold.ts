@@ -1,0 +1,124 @@
+import { fail, ok, type Result } from '../result/index.ts';
+import { DEFAULT_SETTINGS, type Change, type DaybookEvent, type Household, type TableName } from '../records/index.ts';
+
+/** A household before its first event. */
+export const EMPTY_HOUSEHOLD: Household = {
+  settings: DEFAULT_SETTINGS,
+  items: new Map(),
+  lots: new Map(),
+  places: new Map(),
+  plans: new Map(),
+};
+
+/** A change that does not go with what is recorded: the record is missing, present already, or differs. */
+export interface FoldFault {
+  readonly code: 'conflict';
+  readonly table: TableName;
+  readonly id: string;
+  readonly field: string | null;
+}
+
+type Fields = Record<string, unknown>;
+
+function isSame(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const keys = Object.keys(a);
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => key in b && isSame((a as Fields)[key], (b as Fields)[key]))
+  );
+}
+
+/**
+ * What turns one record into another: whole records when it comes or goes, else only the fields that
+ * differ. A field that is absent on one side is written as null there. Null when nothing differs.
+ */
+export function createChange(table: TableName, id: string, before: object | null, after: object | null): Change | null {
+  if (before === null || after === null)
+    return before === after ? null : { table, id, before: before as Fields | null, after: after as Fields | null };
+  const [was, is]: [Fields, Fields] = [{}, {}];
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const [old, now] = [(before as Fields)[key] ?? null, (after as Fields)[key] ?? null];
+    if (isSame(old, now)) continue;
+    was[key] = old;
+    is[key] = now;
+  }
+  return Object.keys(is).length === 0 ? null : { table, id, before: was, after: is };
+}
+
+function applyFields(record: Fields, change: Change): Result<Fields, FoldFault> {
+  const next = { ...record };
+  for (const [key, old] of Object.entries(change.before ?? {}))
+    if (!isSame(record[key] ?? null, old))
+      return fail({ code: 'conflict', table: change.table, id: change.id, field: key });
+  Object.assign(next, change.after);
+  return ok(next);
+}
+
+/**
+ * Applies changes in order, all or none. Each is checked against the record as it is, so that a change
+ * made from an older state (another window, an undo out of turn) is a conflict and never silently wins.
+ */
+export function applyChanges(household: Household, changes: readonly Change[]): Result<Household, FoldFault> {
+  const tables = {
+    items: household.items as ReadonlyMap<string, object>,
+    lots: household.lots as ReadonlyMap<string, object>,
+    places: household.places as ReadonlyMap<string, object>,
+    plans: household.plans as ReadonlyMap<string, object>,
+  };
+  const touched: Partial<Record<keyof typeof tables, Map<string, object>>> = {};
+  let settings = household.settings;
+  for (const change of changes) {
+    if (change.table === 'settings') {
+      const next = applyFields({ ...settings }, change);
+      if (!next.ok) return next;
+      settings = next.value as unknown as typeof settings;
+      continue;
+    }
+    const table = (touched[change.table] ??= new Map(tables[change.table]));
+    const record = table.get(change.id);
+    const conflict = fail<FoldFault>({ code: 'conflict', table: change.table, id: change.id, field: null });
+    if (change.before === null) {
+      if (record || !change.after) return conflict;
+      table.set(change.id, change.after);
+    } else if (change.after === null) {
+      if (!record || !isSame(record, change.before)) return conflict;
+      table.delete(change.id);
+    } else {
+      if (!record) return conflict;
+      const next = applyFields(record as Fields, change);
+      if (!next.ok) return next;
+      table.set(change.id, next.value);
+    }
+  }
+  return ok({ ...household, settings, ...touched } as Household);
+}
+
+/** The state that a daybook tells, from an empty household on. */
+export function foldEvents(
+  events: readonly DaybookEvent[],
+  from: Household = EMPTY_HOUSEHOLD,
+): Result<Household, FoldFault> {
+  let household = from;
+  for (const event of events) {
+    const next = applyChanges(household, event.changes);
+    if (!next.ok) return next;
+    household = next.value;
+  }
+  return ok(household);
+}
+
+/** The changes that take an event back, last first. */
+export function invertChanges(changes: readonly Change[]): Change[] {
+  return changes.toReversed().map(({ table, id, before, after }) => ({ table, id, before: after, after: before }));
+}
+
+/** The newest event that is neither an undo nor undone: what U takes back. */
+export function getUndoable(events: readonly DaybookEvent[]): DaybookEvent | null {
+  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
+  return events.findLast((event) => event.type !== 'undone' && !undone.has(event.id) && event.seq > 0) ?? null;
+}
+
+export { isSame };

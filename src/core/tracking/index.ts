@@ -1,0 +1,36 @@
+export {
+  applyChanges,
+  createChange,
+  EMPTY_HOUSEHOLD,
+  foldEvents,
+  getUndoable,
+  invertChanges,
+  isSame,
+  type FoldFault,
+} from './fold.ts';
+export {
+  createAdopt,
+  createCarryAll,
+  createCut,
+  createMove,
+  createPutBack,
+  createRemoveItem,
+  createSaveItem,
+  createSavePlaces,
+  createSaveSettings,
+  createTakeOut,
+  createUndo,
+  stampEvent,
+  type ActFault,
+  type Draft,
+} from './acts.ts';
+export { checkInvariants, type InvariantFault } from './invariants.ts';
+export {
+  computeContents,
+  computePresentPackage,
+  computeStanding,
+  groupLotsByPlace,
+  type Content,
+  type PlaceContents,
+  type Standing,
+} from './locate.ts';

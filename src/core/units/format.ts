@@ -1,0 +1,53 @@
+import type { UnitSystem } from './parse.ts';
+
+function trimZeros(text: string): string {
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+}
+
+/** Nearest eighth of an inch as people write it: 63.5 mm → `2 1/2`. */
+function toEighths(inches: number): string {
+  const eighths = Math.round(inches * 8);
+  const whole = Math.floor(eighths / 8);
+  let above = eighths - whole * 8;
+  let below = 8;
+  while (above > 0 && above % 2 === 0) {
+    above /= 2;
+    below /= 2;
+  }
+  if (above === 0) return String(whole);
+  return whole === 0 ? `${above}/${below}` : `${whole} ${above}/${below}`;
+}
+
+/** A length of cloth: metres with two digits, or yards with two. */
+export function formatClothLength(mm: number, system: UnitSystem): string {
+  return system === 'metric' ? `${(mm / 1000).toFixed(2)} m` : `${(mm / 914.4).toFixed(2)} yd`;
+}
+
+/** The size of a thing or place: whole millimetres under 10 cm, else centimetres; or inches by the eighth. */
+export function formatSize(mm: number, system: UnitSystem): string {
+  if (system === 'imperial') return `${toEighths(mm / 25.4)} in`;
+  return mm < 100 ? `${Math.round(mm)} mm` : `${trimZeros((mm / 10).toFixed(1))} cm`;
+}
+
+/** Width × height (× depth), one unit for all. */
+export function formatSizes(sizesMm: readonly number[], system: UnitSystem): string {
+  if (system === 'imperial') return `${sizesMm.map((mm) => toEighths(mm / 25.4)).join(' × ')} in`;
+  return `${sizesMm.map((mm) => trimZeros((mm / 10).toFixed(1))).join(' × ')} cm`;
+}
+
+export function formatMass(g: number, system: UnitSystem): string {
+  if (system === 'imperial') return g < 453.6 ? `${(g / 28.3495).toFixed(1)} oz` : `${(g / 453.592).toFixed(1)} lb`;
+  return g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(g < 10_000 ? 2 : 1)} kg`;
+}
+
+export function formatVolume(mm3: number, system: UnitSystem): string {
+  return system === 'imperial'
+    ? `${trimZeros((mm3 / 28_316_846.592).toFixed(1))} cu ft`
+    : `${trimZeros((mm3 / 1e6).toFixed(mm3 < 1e7 ? 1 : 0))} l`;
+}
+
+/** Seconds a month as a sewist feels them: `38 min`, under ten minutes with one digit. */
+export function formatMinutes(seconds: number): string {
+  const minutes = seconds / 60;
+  return `${Math.abs(minutes) < 10 ? trimZeros(minutes.toFixed(1)) : String(Math.round(minutes))} min`;
+}

@@ -1,0 +1,2 @@
+export { parseLengthMm, parseMassG, parseGrammage, parseCount, type AmountFault, type UnitSystem } from './parse.ts';
+export { formatClothLength, formatSize, formatSizes, formatMass, formatVolume, formatMinutes } from './format.ts';

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  formatClothLength,
+  formatMinutes,
+  formatSize,
+  parseCount,
+  parseGrammage,
+  parseLengthMm,
+  type UnitSystem,
+} from './index.ts';
+
+describe('lengths as people type them', () => {
+  // Worked by hand: 1 in = 25.4 mm, 1 yd = 914.4 mm exactly.
+  it.each([
+    ['2 1/2 in', 63.5],
+    ['2-1/2 in', 63.5],
+    ['1.25 yd', 1143],
+    ['140 cm', 1400],
+    ['3/8"', 9.525],
+    ['3.4m', 3400],
+    ['1,5 m', 1500],
+    [`5' 6"`, 1676.4],
+    ['1 yd 4 in', 1016],
+    ['2½ yd', 2286],
+    ['.5 m', 500],
+    ['21/2 in', 266.7],
+    ['112', 1120],
+  ])('reads %s', (text, mm) => {
+    const read = parseLengthMm(text, 'cm');
+    expect(read).toEqual({ ok: true, value: expect.closeTo(mm, 6) });
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['abc', 'not-a-number'],
+    ['-3 m', 'negative'],
+    ['3 parsec', 'unknown-unit'],
+    ['1e9 m', 'unknown-unit'],
+    ['999999999 m', 'too-large'],
+    ['1/0 in', 'not-a-number'],
+    ['3 m 4', 'not-a-number'],
+  ])('refuses "%s" as %s', (text, code) => {
+    const read = parseLengthMm(text, 'm');
+    expect(read.ok ? 'accepted' : read.fault.code).toBe(code);
+  });
+
+  it('reads back what it writes, to the digit it shows', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 50_000 }),
+        fc.constantFrom<UnitSystem>('metric', 'imperial'),
+        (mm, system) => {
+          const back = (text: string) => {
+            const read = parseLengthMm(text, 'm');
+            return read.ok ? Math.abs(read.value - mm) : Number.NaN;
+          };
+          // Half of the last digit shown: 5 mm or 0.005 yd; 0.5 mm or a sixteenth of an inch.
+          expect(back(formatClothLength(mm, system))).toBeLessThanOrEqual(5);
+          expect(back(formatSize(mm, system))).toBeLessThanOrEqual(25.4 / 16 + 1e-9);
+        },
+      ),
+    );
+  });
+});
+
+describe('other amounts', () => {
+  it('reads cloth weight in ounces a square yard', () => {
+    expect(parseGrammage('10 oz', 'gsm')).toEqual({ ok: true, value: expect.closeTo(339.06, 6) });
+    expect(parseGrammage('185gsm', 'gsm')).toEqual({ ok: true, value: 185 });
+  });
+
+  it('counts whole pieces only', () => {
+    expect(parseCount('12')).toEqual({ ok: true, value: 12 });
+    expect(parseCount('1.5')).toMatchObject({ ok: false, fault: { code: 'not-whole' } });
+    expect(parseCount('-2')).toMatchObject({ ok: false, fault: { code: 'negative' } });
+  });
+
+  it('words minutes with a digit only where it matters', () => {
+    expect([formatMinutes(2280), formatMinutes(330), formatMinutes(0)]).toEqual(['38 min', '5.5 min', '0 min']);
+  });
+});

@@ -1,0 +1,1 @@
+export { createEmptyHousehold, createSampleHousehold, SAMPLE_NOW_MS } from './household.ts';

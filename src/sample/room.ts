@@ -1,0 +1,318 @@
+import type { ContainerSpec, Place, PlaceId, RoomSpec, SlotSpec, StationId, UnitSpec } from '../core/records/index.ts';
+import { computeSlots } from '../core/storage/index.ts';
+
+/** A unit of the sample: its measures, and what is set on its slots by name (`*` for all). */
+interface UnitPlan {
+  readonly name: string;
+  readonly unit: Omit<UnitSpec, 'isAnchored' | 'loadG'> & { isAnchored?: boolean; loadG?: number | null };
+  readonly slots?: Record<string, Partial<SlotSpec>>;
+  readonly bins?: Record<string, [string, Partial<ContainerSpec>?][]>;
+}
+
+export const STATIONS = { cutting: 'st-cutting', sewing: 'st-sewing', pressing: 'st-pressing' } as unknown as Record<
+  'cutting' | 'sewing' | 'pressing',
+  StationId
+>;
+
+const CUBE_BIN: ContainerSpec = {
+  kind: 'bin',
+  outerWidthMm: 318,
+  outerDepthMm: 360,
+  outerHeightMm: 310,
+  wallMm: 3,
+  mode: 'volume',
+  tareG: 700,
+  loadG: 9000,
+  isSeeThrough: false,
+  hasLid: false,
+};
+const LIDDED: Partial<ContainerSpec> = {
+  kind: 'box',
+  outerWidthMm: 390,
+  outerDepthMm: 460,
+  outerHeightMm: 300,
+  hasLid: true,
+  tareG: 1300,
+  loadG: 10_000,
+};
+const CLEAR: Partial<ContainerSpec> = { ...LIDDED, isSeeThrough: true };
+
+/** Heron Loft: an attic over a canal lock. North is at the top of the plan; the roof comes down to the south. */
+const LOFT: RoomSpec = {
+  widthMm: 4200,
+  depthMm: 3100,
+  door: { xMm: 0, yMm: 700 },
+  passageMm: 0,
+  walls: [
+    wall(
+      'north',
+      'North wall',
+      [0, 0],
+      [4200, 0],
+      [
+        [0, 2300],
+        [4200, 2300],
+      ],
+    ),
+    wall(
+      'east',
+      'East wall',
+      [4200, 0],
+      [4200, 3100],
+      [
+        [0, 2300],
+        [2300, 2300],
+        [3100, 1100],
+      ],
+    ),
+    wall(
+      'south',
+      'South eave',
+      [4200, 3100],
+      [0, 3100],
+      [
+        [0, 1100],
+        [4200, 1100],
+      ],
+    ),
+  ],
+  stations: [
+    { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2900, yMm: 1900 } },
+    { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2600, yMm: 1000 } },
+    { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1400 } },
+  ],
+};
+
+const LANDING: RoomSpec = {
+  widthMm: 1000,
+  depthMm: 1100,
+  door: { xMm: 500, yMm: 1100 },
+  passageMm: 1500,
+  walls: [
+    wall(
+      'landing',
+      'Landing cupboard',
+      [0, 0],
+      [1000, 0],
+      [
+        [0, 2250],
+        [1000, 2250],
+      ],
+    ),
+  ],
+  stations: [],
+};
+
+type Pair = [number, number];
+
+function wall(id: string, name: string, from: Pair, to: Pair, ceiling: Pair[]) {
+  const point = ([xMm, yMm]: Pair) => ({ xMm, yMm });
+  return { id, name, from: point(from), to: point(to), ceiling: ceiling.map(point) };
+}
+
+function box(
+  kind: UnitSpec['kind'],
+  wallId: string,
+  at: Pair,
+  size: [number, number, number],
+  grid: Pair = [1, 1],
+  boardMm = 16,
+): UnitPlan['unit'] {
+  const [xMm, yMm] = at;
+  const [widthMm, heightMm, depthMm] = size;
+  return { kind, wallId, xMm, yMm, widthMm, heightMm, depthMm, boardMm, columns: grid[0], rows: grid[1] };
+}
+
+const LOFT_UNITS: readonly UnitPlan[] = [
+  {
+    name: 'Tall cubes',
+    unit: { ...box('cubes', 'east', [120, 0], [1054, 1746, 390], [3, 5]), isAnchored: true },
+    bins: {
+      A1: [['Batting bin']],
+      B1: [['Knit ends bin']],
+      C1: [['Oilskin bin']],
+      C2: [['Interfacing bin']],
+      C5: [['Skirt kit bin']],
+    },
+  },
+  { name: 'Peg field', unit: box('pegboard', 'east', [1290, 1150], [1016, 762, 12], [1, 1], 0) },
+  {
+    name: 'Cutting table',
+    unit: box('table', 'east', [1290, 0], [1200, 900, 700], [1, 1], 0),
+    slots: { '*': { light: 'sun', heightMm: 240, depthMm: 300 } },
+  },
+  {
+    name: 'Bench drawers',
+    unit: box('drawers', 'east', [1370, 0], [480, 800, 520], [1, 5], 12),
+    slots: { 'Drawer 1': { mode: 'line' }, 'Drawer 2': { mode: 'line' } },
+  },
+  { name: 'Roll corner', unit: box('floor', 'east', [1880, 0], [520, 860, 420], [1, 1], 0) },
+  { name: 'Eave drawers', unit: box('drawers', 'east', [2540, 0], [480, 600, 450], [1, 3], 12) },
+  {
+    name: 'Pattern chest',
+    unit: box('drawers', 'north', [300, 0], [480, 760, 600], [1, 3], 12),
+    slots: { '*': { mode: 'line', loadG: 10_000 } },
+  },
+  {
+    name: 'Machine table',
+    unit: box('table', 'north', [1900, 0], [1500, 740, 650], [1, 1], 0),
+    slots: { '*': { heightMm: 380, depthMm: 320 } },
+  },
+  { name: 'Spool wall', unit: box('spoolRack', 'north', [1950, 1300], [960, 480, 75], [1, 1], 0) },
+  {
+    name: 'Long shelf',
+    unit: box('bookcase', 'north', [300, 1650], [1400, 330, 300], [1, 1]),
+    slots: { '*': { isDustProof: false } },
+  },
+  {
+    name: 'Iron trolley',
+    unit: box('drawers', 'north', [900, 0], [420, 700, 420], [1, 2], 10),
+    slots: { '*': { isNearHeat: true } },
+  },
+  {
+    name: 'Low shelves',
+    unit: box('bookcase', 'south', [300, 0], [1700, 960, 340], [2, 2]),
+    slots: { '*': { light: 'sun' } },
+  },
+  {
+    name: 'Eave chest',
+    unit: box('drawers', 'south', [2300, 0], [1000, 480, 520], [1, 1]),
+    slots: { '*': { opening: 'lid', loadG: 40_000 } },
+  },
+];
+
+const LANDING_UNITS: readonly UnitPlan[] = [
+  {
+    name: 'Cupboard',
+    unit: { ...box('bookcase', 'landing', [60, 0], [880, 2000, 520], [1, 4]), isAnchored: true },
+    slots: {
+      '*': { opening: 'door', isSeeThrough: false, light: 'dark', isDustProof: true, isPetProof: true, loadG: 25_000 },
+    },
+    bins: {
+      'Shelf 1': [
+        ['Wide backing box', LIDDED],
+        ['Batting box', LIDDED],
+      ],
+      'Shelf 2': [
+        ['Clear box left', CLEAR],
+        ['Clear box right', CLEAR],
+      ],
+      'Shelf 4': [['Top box', LIDDED]],
+    },
+  },
+];
+
+/** The unit, slot and container places of a list of units. Ids are made of the prefix, so they are the same every time. */
+function createUnits(roomId: PlaceId, prefix: string, units: readonly UnitPlan[]): Place[] {
+  const places: Place[] = [];
+  for (const [order, plan] of units.entries()) {
+    const unitId = `${prefix}-u${order + 1}` as PlaceId;
+    const unit: UnitSpec = { isAnchored: false, loadG: null, ...plan.unit };
+    places.push({ id: unitId, parentId: roomId, level: 'unit', name: plan.name, order, unit });
+    const layout = computeSlots(unit);
+    if (!layout.ok) throw new Error(`the sample's ${plan.name} has no room inside`);
+    for (const [at, { name, slot }] of layout.slots.entries()) {
+      const slotId = `${unitId}-s${at + 1}` as PlaceId;
+      const set = { ...slot, ...plan.slots?.['*'], ...plan.slots?.[name] };
+      places.push({ id: slotId, parentId: unitId, level: 'slot', name, order: at, slot: set });
+      for (const [nth, [binName, spec]] of (plan.bins?.[name] ?? []).entries())
+        places.push({
+          id: `${slotId}-c${nth + 1}` as PlaceId,
+          parentId: slotId,
+          level: 'container',
+          name: binName,
+          order: nth,
+          container: { ...CUBE_BIN, ...spec },
+        });
+    }
+  }
+  return places;
+}
+
+/** `lofts` copies of the loft with its cupboard; the first is Heron Loft itself. */
+export function createRooms(lofts: number): Place[] {
+  const places: Place[] = [];
+  for (let n = 0; n < lofts; n += 1) {
+    const mark = n === 0 ? '' : ` ${n + 1}`;
+    const loftId = `r${n + 1}` as PlaceId;
+    const landingId = `r${n + 1}b` as PlaceId;
+    // Only the first room has stations: the sewist works there and walks to the others.
+    const loft: RoomSpec = n === 0 ? LOFT : { ...LOFT, stations: [], passageMm: 3000 * n };
+    const landing: RoomSpec = { ...LANDING, passageMm: LANDING.passageMm + 3000 * n };
+    places.push({ id: loftId, parentId: null, level: 'room', name: `Heron Loft${mark}`, order: 2 * n, room: loft });
+    places.push({
+      id: landingId,
+      parentId: null,
+      level: 'room',
+      name: `Landing${mark}`,
+      order: 2 * n + 1,
+      room: landing,
+    });
+    places.push(...createUnits(loftId, loftId, LOFT_UNITS), ...createUnits(landingId, landingId, LANDING_UNITS));
+  }
+  return places;
+}
+
+/** What a household needs to begin: one bare room with a table to work at. */
+export function createBareRoom(): Place {
+  return {
+    id: 'r1' as PlaceId,
+    parentId: null,
+    level: 'room',
+    name: 'Sewing room',
+    order: 0,
+    room: {
+      widthMm: 4000,
+      depthMm: 3000,
+      door: { xMm: 0, yMm: 1500 },
+      passageMm: 0,
+      walls: [
+        wall(
+          'north',
+          'North wall',
+          [0, 0],
+          [4000, 0],
+          [
+            [0, 2400],
+            [4000, 2400],
+          ],
+        ),
+        wall(
+          'east',
+          'East wall',
+          [4000, 0],
+          [4000, 3000],
+          [
+            [0, 2400],
+            [3000, 2400],
+          ],
+        ),
+        wall(
+          'south',
+          'South wall',
+          [4000, 3000],
+          [0, 3000],
+          [
+            [0, 2400],
+            [4000, 2400],
+          ],
+        ),
+        wall(
+          'west',
+          'West wall',
+          [0, 3000],
+          [0, 0],
+          [
+            [0, 2400],
+            [3000, 2400],
+          ],
+        ),
+      ],
+      stations: [
+        { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2000, yMm: 1800 } },
+        { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2000, yMm: 900 } },
+        { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1500 } },
+      ],
+    },
+  };
+}

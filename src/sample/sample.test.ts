@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { parseRecord } from '../core/records/index.ts';
+import { createPlaceTree } from '../core/storage/index.ts';
+import { checkInvariants, foldEvents } from '../core/tracking/index.ts';
+import { createEmptyHousehold, createSampleHousehold } from './index.ts';
+
+describe('Heron Loft', () => {
+  const { household, events } = createSampleHousehold();
+
+  it('has about 240 items, 320 lots, 3 stations and 45 places, some without a home', () => {
+    const tree = createPlaceTree(household.places);
+    expect(household.lots.size).toBe(320);
+    expect(household.items.size).toBeGreaterThan(225);
+    expect(household.items.size).toBeLessThan(260);
+    expect(tree.leaves).toHaveLength(45);
+    const homeless = [...household.lots.values()].filter((lot) => lot.homeId === null);
+    expect(homeless.length).toBeGreaterThan(5);
+    expect(homeless.length).toBeLessThan(40);
+  });
+
+  it('passes every record class and every invariant', () => {
+    for (const table of ['items', 'lots', 'places'] as const)
+      for (const record of household[table].values())
+        expect(parseRecord(table, record), `${table} ${record.id}`).toMatchObject({ ok: true });
+    expect(checkInvariants(household)).toEqual([]);
+  });
+
+  it('is the fold of its daybook, and the same every time', () => {
+    expect(foldEvents(events)).toEqual({ ok: true, value: household });
+    expect(createSampleHousehold()).toEqual({ household, events });
+    expect(createSampleHousehold(2).household).not.toEqual(household);
+  });
+});
+
+describe('other households', () => {
+  it('grow with the number of lots', () => {
+    const { household } = createSampleHousehold(3, 600);
+    expect(household.lots.size).toBe(600);
+    expect(createPlaceTree(household.places).leaves).toHaveLength(90);
+    expect(checkInvariants(household)).toEqual([]);
+  });
+
+  it('can begin empty, with a room to measure', () => {
+    const { household, events } = createEmptyHousehold();
+    expect(checkInvariants(household)).toEqual([]);
+    expect(foldEvents(events)).toEqual({ ok: true, value: household });
+    expect(household.lots.size).toBe(0);
+  });
+});

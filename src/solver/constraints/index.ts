@@ -1,0 +1,27 @@
+import { cautionHeavyHigh, cautionThreadPets } from './cautions.ts';
+import { checkChildren } from './children.ts';
+import { checkHeat } from './heat.ts';
+import { checkLoad } from './load.ts';
+import type { Finding, Offer, Rule } from './rule.ts';
+import { checkShape } from './shape.ts';
+import { checkSun } from './sun.ts';
+
+/** Hard rules; the shape comes first because it explains the most. */
+const HARD: readonly Rule[] = [checkShape, checkLoad, checkChildren, checkSun, checkHeat];
+const SOFT: readonly Rule[] = [cautionHeavyHigh, cautionThreadPets];
+
+/** The first hard rule that an offer breaks, or null. */
+export function findHardFault(offer: Offer): Finding | null {
+  for (const rule of HARD) {
+    const finding = rule(offer);
+    if (finding) return finding;
+  }
+  return null;
+}
+
+/** Every caution that an offer raises. */
+export function findCautions(offer: Offer): Finding[] {
+  return SOFT.flatMap((rule) => rule(offer) ?? []);
+}
+
+export type { Finding, Offer };

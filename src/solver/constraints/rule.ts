@@ -1,0 +1,36 @@
+import type { Package } from '../../core/measure/index.ts';
+import type { Item, Settings } from '../../core/records/index.ts';
+import type { PlaceTraits, Space } from '../../core/storage/index.ts';
+
+/** What a rule looks at: one lot's package and the place it might go to. */
+export interface Offer {
+  readonly item: Item;
+  readonly pkg: Package;
+  readonly space: Space;
+  readonly traits: PlaceTraits;
+  readonly settings: Settings;
+}
+
+/** What a rule found, worded by the interface. Needed and available in mm, g, or a share of the place. */
+export interface Finding {
+  readonly code:
+    | 'form'
+    | 'too-high'
+    | 'too-long'
+    | 'too-deep'
+    | 'too-wide'
+    | 'no-hook'
+    | 'hook-load'
+    | 'too-much'
+    | 'load'
+    | 'children'
+    | 'sun'
+    | 'heat'
+    | 'heavy-high'
+    | 'thread-pets';
+  readonly needed: number;
+  readonly available: number;
+}
+
+/** A rule says what is wrong, or null. Hard rules forbid; soft ones are cautions. */
+export type Rule = (offer: Offer) => Finding | null;

@@ -1,0 +1,1 @@
+export { explainPlace, explainUnplaced, type PlaceReason } from './reasons.ts';

@@ -1,0 +1,1 @@
+export { createFacts, getOptionPackage, type Facts, type Offered, type PlaceFacts } from './facts.ts';

@@ -1,0 +1,2 @@
+export { recount } from './recount.ts';
+export { State } from './state.ts';

@@ -1,0 +1,68 @@
+import type { Score } from '../../core/records/index.ts';
+import type { Facts, Offered } from '../model/index.ts';
+
+/**
+ * The score of any arrangement, counted from nothing: the slow twin of the search's state, and the way
+ * today's mess is scored, which need not keep the rules. `offered[l]` is null where lot l has no place.
+ */
+export function recount(facts: Facts, offered: readonly (Offered | null)[]): Score {
+  const { estimates, fillTarget } = facts.settings;
+  const parts = { fetching: 0, searching: 0, splitting: 0, crowding: 0, moving: 0, wear: 0 };
+  let unplacedWeight = 0;
+  let cautions = 0;
+  const byPlace = new Map<number, Offered[]>();
+  const placesOfGroup = new Map<number, Set<number>>();
+  for (const [l, one] of offered.entries()) {
+    if (!one) {
+      unplacedWeight += facts.weight[l]!;
+      parts.searching += facts.uses[l]! * estimates.homelessSeconds;
+      continue;
+    }
+    parts.fetching += one.fetching;
+    parts.moving += one.moving;
+    parts.wear += one.wear;
+    cautions += one.cautions;
+    byPlace.set(one.place, [...(byPlace.get(one.place) ?? []), one]);
+    const group = facts.groupOf[l]!;
+    placesOfGroup.set(group, (placesOfGroup.get(group) ?? new Set()).add(one.place));
+  }
+  for (const [p, inside] of byPlace) {
+    const place = facts.places[p]!;
+    const groups = new Map<number, { n: number; uses: number }>();
+    let uses = 0;
+    let stacked = 0;
+    let stackedUses = 0;
+    let fill = 0;
+    for (const one of inside) {
+      const u = facts.uses[one.lot]!;
+      const group = groups.get(facts.groupOf[one.lot]!) ?? { n: 0, uses: 0 };
+      groups.set(facts.groupOf[one.lot]!, { n: group.n + 1, uses: group.uses + u });
+      uses += u;
+      fill += one.share;
+      if (one.pkg.form === 'stack' && place.space.mode === 'line') {
+        stacked += 1;
+        stackedUses += u;
+      }
+    }
+    // Find it; pass half of its kin; pass the other groups; lift off half of the pile.
+    for (const group of groups.values())
+      parts.searching += group.uses * (estimates.findSeconds + (place.passSeconds * (group.n - 1)) / 2);
+    parts.searching += uses * estimates.passGroupSeconds * (groups.size - 1);
+    parts.searching += (stackedUses * estimates.liftOffSeconds * Math.max(0, stacked / place.piles - 1)) / 2;
+    const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
+    parts.crowding += estimates.crowdSeconds * over * over;
+  }
+  for (const [g, at] of placesOfGroup) {
+    const units = new Set([...at].map((p) => facts.places[p]!.unit));
+    const rooms = new Set([...at].map((p) => facts.places[p]!.room));
+    // In half of the searches the wrong one comes first.
+    parts.splitting +=
+      (facts.groupUses[g]! *
+        (estimates.splitPlaceSeconds * (at.size - 1) +
+          estimates.splitUnitSeconds * (units.size - 1) +
+          estimates.splitRoomSeconds * (rooms.size - 1))) /
+      2;
+  }
+  const seconds = Object.values(parts).reduce((sum, part) => sum + part, 0);
+  return { unplacedWeight, cautions, seconds, parts };
+}

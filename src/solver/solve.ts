@@ -1,0 +1,160 @@
+import { createRandom } from '../core/random/index.ts';
+import type { Spot } from '../core/packing/index.ts';
+import {
+  STOW_FORMS,
+  type Assignment,
+  type Household,
+  type PlaceId,
+  type Score,
+  type Unplaced,
+} from '../core/records/index.ts';
+import { explainUnplaced } from './explain/index.ts';
+import { createFacts, getOptionPackage, type Facts, type Offered } from './model/index.ts';
+import { recount, State } from './score/index.ts';
+import {
+  Annealer,
+  computePrice,
+  constructByGroup,
+  constructFirstFit,
+  PackingCache,
+  repairPacking,
+} from './search/index.ts';
+
+/** A complete, packed answer. Every place's spots are by the turn of its lots. */
+export interface Solution {
+  readonly assignments: readonly Assignment[];
+  readonly unplaced: readonly Unplaced[];
+  readonly score: Score;
+  readonly spots: ReadonlyMap<PlaceId, readonly Spot[]>;
+}
+
+/** A search that can be taken further, and asked at any time for the best it has. */
+export interface Run {
+  readonly facts: Facts;
+  /** Today's arrangement, scored by the same rules. */
+  readonly before: Score;
+  readonly steps: number;
+  /** Weight without a home and seconds a month of the best so far, before packing. */
+  readonly peek: () => { unplaced: number; seconds: number };
+  /** Takes about `count` steps. Same seed and same steps, same plan. */
+  readonly advance: (count: number) => void;
+  /** The best so far, packed with positions. */
+  readonly getSolution: () => Solution;
+}
+
+function toOffered(facts: Facts, option: Int32Array): (Offered | null)[] {
+  return facts.lots.map((_, l) =>
+    option[l] === -1 ? null : facts.describe(l, facts.optPlace[option[l]!]!, getOptionPackage(facts, l, option[l]!)),
+  );
+}
+
+/** Today's arrangement as it is, broken rules and all. A lot that is out counts at its home. */
+export function scorePresent(facts: Facts): Score {
+  const index = new Map(facts.places.map((one, p) => [one.place.id, p]));
+  const offered = facts.lots.map((lot, l): Offered | null => {
+    const id = lot.placeId ?? lot.homeId;
+    const p = id === null ? undefined : index.get(id);
+    if (p === undefined) return null;
+    const packages = facts.packages[l]!;
+    const pkg = packages.find((one) => one.form === lot.form) ?? packages[0];
+    return (pkg && facts.describe(l, p, pkg)) ?? packages.flatMap((one) => facts.describe(l, p, one) ?? [])[0] ?? null;
+  });
+  return recount(facts, offered);
+}
+
+function createSolution(facts: Facts, state: State, cache: PackingCache): Solution {
+  const inside = new Map<number, number[]>();
+  const unplaced: Unplaced[] = [];
+  for (let l = 0; l < facts.lots.length; l += 1) {
+    const p = state.getPlace(l);
+    if (p < 0) unplaced.push({ lotId: facts.lots[l]!.id, reason: explainUnplaced(facts, state, l) });
+    else inside.set(p, [...(inside.get(p) ?? []), l]);
+  }
+  const assignments: Assignment[] = [];
+  const spots = new Map<PlaceId, readonly Spot[]>();
+  for (const [p, lots] of inside) {
+    const placeId = facts.places[p]!.place.id;
+    const packed = cache.pack(p, lots, state.option);
+    if (packed.status !== 'packed') throw new Error(`place ${placeId} was repaired and does not pack`);
+    spots.set(placeId, packed.spots);
+    for (const [order, l] of lots.entries())
+      assignments.push({
+        lotId: facts.lots[l]!.id,
+        placeId,
+        form: STOW_FORMS[facts.optForm[state.option[l]!]!]!,
+        order,
+      });
+  }
+  return { assignments, unplaced, score: recount(facts, toOffered(facts, state.option)), spots };
+}
+
+/** A packed copy of an arrangement, priced. */
+function createPacked(
+  facts: Facts,
+  option: Int32Array,
+  cap: Float64Array,
+  cache: PackingCache,
+): { state: State; burst: number[] } {
+  const state = new State(facts);
+  state.load(option);
+  state.cap.set(cap);
+  return { state, burst: repairPacking(state, cache) };
+}
+
+/** A place that burst in packing is filled a little less from then on. */
+const TIGHTEN = 0.97;
+
+/** Starts a search for the best plan of a household. The only way into the solver. */
+export function createRun(household: Household, seed: number): Run {
+  const facts = createFacts(household);
+  const cache = new PackingCache(facts);
+  const state = new State(facts);
+  constructByGroup(state);
+  const annealer = new Annealer(state, createRandom(seed));
+  let packedBest: { state: State; price: number } | null = null;
+
+  /** Packs the best arrangement of this round, keeps it if it is the best of all, and learns from what burst. */
+  const closeRound = () => {
+    const { state: packed, burst } = createPacked(facts, annealer.best, state.cap, cache);
+    for (const p of burst) state.cap[p] = Math.max(0.5, Math.min(state.cap[p]!, packed.fill[p]!) * TIGHTEN);
+    const price = computePrice(packed);
+    if (!packedBest || price < packedBest.price) packedBest = { state: packed, price };
+    return burst.length > 0 ? packedBest.state.option : null;
+  };
+  return {
+    facts,
+    before: scorePresent(facts),
+    get steps() {
+      return annealer.steps;
+    },
+    peek: () => {
+      let unplaced = 0;
+      for (const option of annealer.best) if (option === -1) unplaced += 1;
+      return { unplaced, seconds: annealer.bestPrice };
+    },
+    advance(count) {
+      let left = count;
+      while (left > 0) {
+        if (annealer.isRoundOver) annealer.startRound(closeRound());
+        const from = annealer.steps;
+        annealer.advance(left);
+        left -= annealer.steps - from;
+      }
+    },
+    getSolution() {
+      const { state: packed } = createPacked(facts, annealer.best, state.cap, cache);
+      const best = packedBest && packedBest.price <= computePrice(packed) ? packedBest.state : packed;
+      return createSolution(facts, best, cache);
+    },
+  };
+}
+
+/** The peer for benches and for the user's comparison: first-fit decreasing, packed by the same packing. */
+export function solveFirstFit(household: Household): Solution {
+  const facts = createFacts(household);
+  const cache = new PackingCache(facts);
+  const state = new State(facts);
+  constructFirstFit(state);
+  repairPacking(state, cache);
+  return createSolution(facts, state, cache);
+}
