@@ -5,11 +5,13 @@ import {
   type Assignment,
   type Household,
   type PlaceId,
+  type Plan,
+  type PlanId,
   type Score,
   type Unplaced,
 } from '../core/records/index.ts';
 import { explainUnplaced } from './explain/index.ts';
-import { createFacts, getOptionPackage, type Facts, type Offered } from './model/index.ts';
+import { computeInputsHash, createFacts, getOptionPackage, type Facts, type Offered } from './model/index.ts';
 import { recount, State } from './score/index.ts';
 import {
   Annealer,
@@ -34,7 +36,7 @@ export interface Run {
   /** Today's arrangement, scored by the same rules. */
   readonly before: Score;
   readonly steps: number;
-  /** Weight without a home and seconds a month of the best so far, before packing. */
+  /** Lots without a home and seconds a month of the best so far, before packing. */
   readonly peek: () => { unplaced: number; seconds: number };
   /** Takes about `count` steps. Same seed and same steps, same plan. */
   readonly advance: (count: number) => void;
@@ -130,7 +132,7 @@ export function createRun(household: Household, seed: number): Run {
     peek: () => {
       let unplaced = 0;
       for (const option of annealer.best) if (option === -1) unplaced += 1;
-      return { unplaced, seconds: annealer.bestPrice };
+      return { unplaced, seconds: annealer.bestSeconds };
     },
     advance(count) {
       let left = count;
@@ -146,6 +148,22 @@ export function createRun(household: Household, seed: number): Run {
       const best = packedBest && packedBest.price <= computePrice(packed) ? packedBest.state : packed;
       return createSolution(facts, best, cache);
     },
+  };
+}
+
+/** A solution as the record that is kept. */
+export function createPlan(run: Run, solution: Solution, seed: number, id: PlanId, madeAtMs: number): Plan {
+  return {
+    id,
+    madeAtMs,
+    seed,
+    steps: run.steps,
+    inputsHash: computeInputsHash(run.facts.household),
+    score: solution.score,
+    before: run.before,
+    assignments: [...solution.assignments],
+    unplaced: [...solution.unplaced],
+    adoptedAtMs: null,
   };
 }
 

@@ -1,0 +1,1 @@
+export { checkPlan, type CheckFinding, type CheckedSpot } from './plan.ts';

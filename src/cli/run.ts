@@ -1,0 +1,162 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { checkPlan } from '../check/index.ts';
+import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
+import type { Chronicle, Plan, PlanId, World } from '../core/records/index.ts';
+import { applyChanges, createAdopt, stampEvent } from '../core/tracking/index.ts';
+import { createSampleHousehold } from '../sample/index.ts';
+import { createPlan, createRun } from '../solver/solve.ts';
+
+/** Where a command speaks to, and its clock. */
+export interface Terminal {
+  readonly print: (text: string) => void;
+  readonly complain: (text: string) => void;
+  readonly nowMs: () => number;
+}
+
+const USAGE = `yardmist demo --out FILE [--seed S] [--lots N]
+yardmist plan FILE [--seconds T] [--steps N] [--seed S] [--out FILE] [--json]
+yardmist validate FILE`;
+
+/** Exit codes: 0 done, 1 the file is bad, 2 the call is. */
+type ExitCode = 0 | 1 | 2;
+
+class UsageError extends Error {}
+
+function readNumber(text: string | undefined, name: string, fallback: number, min: number, max: number): number {
+  if (text === undefined) return fallback;
+  const value = Number(text);
+  if (!Number.isFinite(value) || value < min || value > max)
+    throw new UsageError(`--${name} takes a number from ${min} to ${max}, not "${text}"`);
+  return value;
+}
+
+function formatFault({ code, path, note }: BundleFault): string {
+  return `${path === '' ? '(file)' : path}: ${code}: ${note}`;
+}
+
+/** Reads a bundle file or complains with every fault. */
+function readBundle(file: string | undefined, terminal: Terminal): Chronicle | ExitCode {
+  if (file === undefined) throw new UsageError('which file?');
+  let bytes: Uint8Array;
+  try {
+    bytes = readFileSync(file);
+  } catch (error) {
+    terminal.complain(`${file}: cannot be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
+    return 1;
+  }
+  const read = parseBundle(bytes);
+  if (read.ok) return read.value;
+  for (const fault of read.fault.slice(0, 200)) terminal.complain(formatFault(fault));
+  if (read.fault.length > 200) terminal.complain(`… and ${read.fault.length - 200} more`);
+  return 1;
+}
+
+function runDemo(args: string[], terminal: Terminal): ExitCode {
+  const { values } = parseArgs({
+    args,
+    options: { out: { type: 'string' }, seed: { type: 'string' }, lots: { type: 'string' } },
+  });
+  if (values.out === undefined) throw new UsageError('demo needs --out FILE');
+  const seed = readNumber(values.seed, 'seed', 1, 0, 2 ** 31);
+  const lots = Math.round(readNumber(values.lots, 'lots', 320, 1, 50_000));
+  const chronicle = createSampleHousehold(seed, lots);
+  writeFileSync(values.out, toBundle(chronicle));
+  terminal.print(
+    `${values.out}: ${chronicle.household.items.size} items, ${lots} lots, ${chronicle.household.places.size} places`,
+  );
+  return 0;
+}
+
+function runPlan(args: string[], terminal: Terminal): ExitCode {
+  const { values, positionals } = parseArgs({
+    args,
+    allowPositionals: true,
+    options: {
+      seconds: { type: 'string' },
+      steps: { type: 'string' },
+      seed: { type: 'string' },
+      out: { type: 'string' },
+      json: { type: 'boolean' },
+    },
+  });
+  const seconds = readNumber(values.seconds, 'seconds', 5, 0, 3600);
+  const steps = readNumber(values.steps, 'steps', Infinity, 0, 1e12);
+  const seed = Math.round(readNumber(values.seed, 'seed', 1, 0, 2 ** 31));
+  const chronicle = readBundle(positionals[0], terminal);
+  if (typeof chronicle === 'number') return chronicle;
+  const { household } = chronicle;
+  const run = createRun(household, seed);
+  const until = terminal.nowMs() + seconds * 1000;
+  while (run.steps < steps && (values.steps !== undefined || terminal.nowMs() < until))
+    run.advance(Math.min(5000, steps - run.steps));
+  const solution = run.getSolution();
+  const check = checkPlan(household, solution, solution.spots);
+  const nameOf = (lotId: string) => {
+    const lot = household.lots.get(lotId as never);
+    return (lot && household.items.get(lot.itemId)?.name) ?? lotId;
+  };
+  const report = {
+    placed: solution.assignments.length,
+    unplaced: solution.unplaced.map(({ lotId, reason }) => ({ lotId, name: nameOf(lotId), ...reason })),
+    fetchSecondsPerMonth: {
+      before: Math.round(run.before.seconds * 10) / 10,
+      after: Math.round(solution.score.seconds * 10) / 10,
+    },
+    checks: { passed: check.findings.length === 0, tests: check.tests, findings: check.findings },
+    seed,
+    steps: run.steps,
+  };
+  if (values.out !== undefined) {
+    const plan: Plan = createPlan(run, solution, seed, `plan-${seed}-${run.steps}` as PlanId, terminal.nowMs());
+    const world: World = { nowMs: terminal.nowMs, createId: () => `adopt-${plan.id}-${chronicle.events.length}` };
+    const draft = createAdopt(household, plan, household.settings.name, terminal.nowMs());
+    const next = draft.ok ? applyChanges(household, draft.value.changes) : draft;
+    if (!draft.ok || !next.ok) throw new Error('a fresh plan cannot be adopted');
+    const events = [...chronicle.events, stampEvent(draft.value, chronicle.events.length, world)];
+    writeFileSync(values.out, toBundle({ household: next.value, events }));
+  }
+  if (values.json) terminal.print(JSON.stringify(report, null, 2));
+  else {
+    const { before, after } = report.fetchSecondsPerMonth;
+    terminal.print(`placed ${report.placed}, without a home ${report.unplaced.length}`);
+    for (const { name, code, needed, available } of report.unplaced)
+      terminal.print(`  ${name}: ${code}, needs ${needed ?? '-'}, there is ${available ?? '-'}`);
+    terminal.print(`fetching ${(before / 60).toFixed(1)} min a month now, ${(after / 60).toFixed(1)} with this plan`);
+    terminal.print(
+      `checker: ${check.tests} tests, ${check.findings.length} findings; seed ${seed}, ${run.steps} steps`,
+    );
+  }
+  return report.checks.passed ? 0 : 1;
+}
+
+function runValidate(args: string[], terminal: Terminal): ExitCode {
+  const { positionals } = parseArgs({ args, allowPositionals: true });
+  const chronicle = readBundle(positionals[0], terminal);
+  if (typeof chronicle === 'number') return chronicle;
+  const { household, events } = chronicle;
+  terminal.print(
+    `good: ${household.items.size} items, ${household.lots.size} lots, ${household.places.size} places, ${events.length} daybook lines`,
+  );
+  return 0;
+}
+
+/** Runs one command; what is wrong with the call or the file is said, never thrown. */
+export function runCli(args: readonly string[], terminal: Terminal): ExitCode {
+  const [command, ...rest] = args;
+  try {
+    if (command === 'demo') return runDemo(rest, terminal);
+    if (command === 'plan') return runPlan(rest, terminal);
+    if (command === 'validate') return runValidate(rest, terminal);
+    terminal.complain(USAGE);
+    return 2;
+  } catch (error) {
+    const isCallWrong =
+      error instanceof UsageError || (error as NodeJS.ErrnoException).code?.startsWith('ERR_PARSE_ARGS');
+    const isFileWrong = (error as NodeJS.ErrnoException).syscall === 'open';
+    if (!isCallWrong && !isFileWrong) throw error;
+    terminal.complain((error as Error).message);
+    if (isCallWrong) terminal.complain(USAGE);
+    return isCallWrong ? 2 : 1;
+  }
+}

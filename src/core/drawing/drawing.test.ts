@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { createSampleHousehold } from '../../sample/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
+import { computeWallDrawing, findWall } from './index.ts';
+
+const { household } = createSampleHousehold();
+const tree = createPlaceTree(household.places);
+const east = findWall(tree, 'r1-east')!;
+const drawing = computeWallDrawing(household, tree, east.room, east.wall, 'is');
+
+describe('a wall', () => {
+  it('is as wide as it is measured, and every place of it is drawn where it stands', () => {
+    expect(drawing.widthMm).toBe(3100);
+    const cube = tree.leaves.find((place) => place.name === 'C3')!;
+    const figure = drawing.figures.find((one) => one.id === cube.id)!;
+    // Tall cubes at 120 mm, C3's inside at 16 + 2 × 346 from there; its floor 708 mm up.
+    expect(figure).toMatchObject({ x: 120 + 708, width: 330, height: 330, y: 2360 - 708 - 330 });
+  });
+
+  it('draws each lot of an open place once, inside it', () => {
+    for (const place of tree.leaves) {
+      const frame = drawing.figures.find((one) => one.kind === 'place' && one.id === place.id);
+      if (!frame || !place.slot || place.slot.opening === 'drawer') continue;
+      const lots = [...household.lots.values()].filter((lot) => lot.placeId === place.id);
+      for (const lot of lots) {
+        const drawn = drawing.figures.filter((one) => one.id === lot.id);
+        expect(drawn).toHaveLength(1);
+        expect(drawn[0]!.x).toBeGreaterThanOrEqual(frame.x - 0.01);
+        expect(drawn[0]!.x + drawn[0]!.width).toBeLessThanOrEqual(frame.x + frame.width + 0.01);
+      }
+    }
+  });
+
+  it('marks what is over full, and says what is free', () => {
+    const over = [...drawing.places.values()].filter((state) => state.isOverFull);
+    expect(over.length).toBeGreaterThan(0);
+    const zigzags = drawing.figures.flatMap((one) => one.shapes).filter((shape) => shape.ink === 'overFull');
+    expect(zigzags).toHaveLength(over.length);
+    for (const state of drawing.places.values())
+      if (state.freeMm !== null) expect(state.freeMm).toBeGreaterThanOrEqual(0);
+  });
+
+  it('has reach bands that leave no gap', () => {
+    for (const [i, band] of drawing.bands.entries()) if (i > 0) expect(band.fromMm).toBe(drawing.bands[i - 1]!.toMm);
+    expect(drawing.bands.map((band) => band.reach)).toEqual(['kneel', 'bend', 'easy', 'stretch', 'stool']);
+  });
+
+  it('knows no wall of another name', () => expect(findWall(tree, 'r1-west')).toBeNull());
+});

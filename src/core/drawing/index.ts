@@ -1,0 +1,9 @@
+export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
+export {
+  computePlaceState,
+  computeWallDrawing,
+  findWall,
+  type PlaceState,
+  type WallDrawing,
+  type WallView,
+} from './wall.ts';

@@ -1,0 +1,76 @@
+import type { LotId, PlaceId, Print } from '../records/index.ts';
+
+/** What a shape is, for the interface to give it its ink. */
+export type Ink =
+  | 'wall'
+  | 'floor'
+  | 'wood'
+  | 'inside'
+  | 'dim'
+  | 'front'
+  | 'knob'
+  | 'bin'
+  | 'level'
+  | 'levelNear'
+  | 'levelOver'
+  | 'card'
+  | 'cloth'
+  | 'thing'
+  | 'ruler'
+  | 'steel'
+  | 'hole'
+  | 'planned'
+  | 'overFull'
+  | 'tick'
+  | 'flange';
+
+export type TextInk = 'unitName' | 'slotName' | 'cardText' | 'free' | 'band' | 'onThing';
+
+/** A plain shape in mm; x to the right, y down from the top of the drawing. */
+export type Shape =
+  | {
+      readonly type: 'rect';
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
+      readonly ink: Ink;
+      readonly colour?: string;
+      readonly print?: Print;
+      readonly round?: number;
+    }
+  | {
+      readonly type: 'circle';
+      readonly x: number;
+      readonly y: number;
+      readonly radius: number;
+      readonly ink: Ink;
+      readonly colour?: string;
+    }
+  | {
+      readonly type: 'path';
+      readonly points: readonly (readonly [number, number])[];
+      readonly isClosed: boolean;
+      readonly ink: Ink;
+      readonly colour?: string;
+    }
+  | {
+      readonly type: 'text';
+      readonly x: number;
+      readonly y: number;
+      readonly text: string;
+      readonly ink: TextInk;
+      readonly anchor: 'start' | 'middle' | 'end';
+      readonly widthMm?: number;
+    };
+
+/** Something one can point at: a compartment with what is drawn of it, or a lot in it. */
+export interface Figure {
+  readonly kind: 'place' | 'lot' | 'unit';
+  readonly id: PlaceId | LotId;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly shapes: readonly Shape[];
+}

@@ -1,0 +1,343 @@
+import { computeShare } from '../packing/index.ts';
+import type { Household, Lot, LotId, Place, PlaceId, Wall } from '../records/index.ts';
+import { computeReach, computeSpace, getRoomSpec, type PlaceTree, type Reach } from '../storage/index.ts';
+import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
+import { drawContents } from './content.ts';
+import type { Figure, Shape } from './shapes.ts';
+
+/** A wall front on, in mm. Figures come in the order they are drawn: units, their places, the lots in them. */
+export interface WallDrawing {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly backdrop: readonly Shape[];
+  readonly bands: readonly { readonly reach: Reach; readonly fromMm: number; readonly toMm: number }[];
+  readonly figures: readonly Figure[];
+  /** By place: the share that is used, and the room left along its line, where it has one. */
+  readonly places: ReadonlyMap<PlaceId, PlaceState>;
+}
+
+export interface PlaceState {
+  readonly fill: number;
+  readonly freeMm: number | null;
+  readonly isOverFull: boolean;
+  readonly lots: number;
+}
+
+/** Which truth to draw: where things are, or where the adopted plan wants them. */
+export type WallView = 'is' | 'home';
+
+const MARGIN_ABOVE_MM = 60;
+
+/** How full a place is, and whether what is in it can really lie there. */
+export function computePlaceState(
+  household: Household,
+  tree: PlaceTree,
+  place: Place,
+  lots: readonly Lot[],
+  which: WallView,
+): PlaceState {
+  const space = computeSpace(tree, place);
+  const { contents, spots } = computeContents(household, tree, place.id, lots, which);
+  let fill = 0;
+  for (const { pkg } of contents) {
+    const fit = computeShare(pkg, space);
+    fill += fit.ok ? fit.share : 1;
+  }
+  const isOverFull = contents.length > 0 && (spots === null || fill > 1 + 1e-9);
+  const isShelf = space.mode === 'line' && space.rowsRun === 'x';
+  const end = isShelf && spots ? Math.max(0, ...spots.map((spot) => spot.xMm + spot.widthMm)) : null;
+  return { fill, freeMm: end === null ? null : Math.max(0, space.widthMm - end), isOverFull, lots: contents.length };
+}
+
+function zigzag(x: number, y: number, width: number): Shape {
+  const teeth = Math.max(4, Math.round(width / 40));
+  const points = Array.from({ length: 2 * teeth + 1 }, (_, i): [number, number] => [
+    x + (i * width) / (2 * teeth),
+    y + (i % 2 === 0 ? 22 : 4),
+  ]);
+  return { type: 'path', points, isClosed: false, ink: 'overFull' };
+}
+
+/** A drawer front or bin with its ticket and a bar or level that tells how full it is. */
+function drawClosed(
+  place: Place,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  state: PlaceState,
+  target: number,
+): Shape[] {
+  const level = Math.min(1, state.fill);
+  const ink = state.isOverFull ? 'levelOver' : state.fill > target ? 'levelNear' : 'level';
+  if (place.level === 'container') {
+    const top = y + height * 0.12;
+    const body = height * 0.88;
+    return [
+      { type: 'rect', x, y: top, width, height: body, ink: 'inside' },
+      { type: 'rect', x, y: top + body * (1 - level), width, height: body * level, ink: 'bin' },
+      {
+        type: 'path',
+        points: [
+          [x, top],
+          [x, y + height],
+          [x + width, y + height],
+          [x + width, top],
+        ],
+        isClosed: false,
+        ink: 'dim',
+      },
+      {
+        type: 'rect',
+        x: x + width * 0.08,
+        y: top + body * 0.36,
+        width: width * 0.84,
+        height: Math.min(body * 0.4, 110),
+        ink: 'card',
+        round: 4,
+      },
+      {
+        type: 'text',
+        x: x + width / 2,
+        y: top + body * 0.36 + Math.min(body * 0.4, 110) / 2,
+        text: place.name,
+        ink: 'cardText',
+        anchor: 'middle',
+        widthMm: width * 0.8,
+      },
+      ...(state.isOverFull ? [zigzag(x, y, width)] : []),
+    ];
+  }
+  const bar = Math.min(14, height * 0.12);
+  return [
+    { type: 'rect', x, y, width, height, ink: 'front', round: 3 },
+    { type: 'circle', x: x + width / 2, y: y + height * 0.2, radius: Math.min(14, height * 0.09), ink: 'knob' },
+    {
+      type: 'text',
+      x: x + width / 2,
+      y: y + height * 0.55,
+      text: place.name,
+      ink: 'cardText',
+      anchor: 'middle',
+      widthMm: width * 0.9,
+    },
+    { type: 'rect', x: x + 6, y: y + height - bar - 6, width: (width - 12) * level, height: bar, ink },
+    ...(state.isOverFull ? [zigzag(x, y, width)] : []),
+  ];
+}
+
+function drawUnit(unit: Place, wallHeight: number): Figure | null {
+  const spec = unit.unit;
+  if (!spec) return null;
+  const y = wallHeight - spec.yMm - spec.heightMm;
+  const { xMm: x, widthMm: width, heightMm: height } = spec;
+  const shapes: Shape[] = [];
+  if (spec.kind === 'table') {
+    shapes.push({ type: 'rect', x, y, width, height: 36, ink: 'wood' });
+    for (const leg of [x + 30, x + width - 70])
+      shapes.push({ type: 'rect', x: leg, y: y + 36, width: 40, height: height - 36, ink: 'wood' });
+  } else if (spec.kind === 'floor') {
+    shapes.push({
+      type: 'path',
+      points: [
+        [x, y + height - 40],
+        [x, y + height],
+        [x + width, y + height],
+        [x + width, y + height - 40],
+      ],
+      isClosed: false,
+      ink: 'dim',
+    });
+  } else shapes.push({ type: 'rect', x, y, width, height, ink: 'wood', round: 3 });
+  if (spec.kind === 'pegboard')
+    for (let hx = 38; hx < width; hx += 76.2)
+      for (let hy = 38; hy < height; hy += 76.2)
+        shapes.push({ type: 'circle', x: x + hx, y: y + hy, radius: 4, ink: 'tick' });
+  const nameY = spec.kind === 'cubes' ? y - 78 : y - 26;
+  shapes.push({
+    type: 'text',
+    x: spec.kind === 'floor' ? x + width / 2 : x + width / 2,
+    y: nameY,
+    text: unit.name,
+    ink: 'unitName',
+    anchor: 'middle',
+  });
+  if (spec.kind === 'cubes') {
+    for (let column = 0; column < spec.columns; column += 1)
+      shapes.push({
+        type: 'text',
+        x: x + ((column + 0.5) * width) / spec.columns,
+        y: y - 24,
+        text: String.fromCharCode(65 + column),
+        ink: 'slotName',
+        anchor: 'middle',
+      });
+    for (let row = 0; row < spec.rows; row += 1)
+      shapes.push({
+        type: 'text',
+        x: x - 22,
+        y: wallHeight - spec.yMm - ((row + 0.5) * height) / spec.rows,
+        text: String(row + 1),
+        ink: 'slotName',
+        anchor: 'middle',
+      });
+  }
+  return { kind: 'unit', id: unit.id, x, y, width, height, shapes };
+}
+
+/** Draws a wall of a room with all that stands on it and in it. Pure: the same records give the same shapes. */
+export function computeWallDrawing(
+  household: Household,
+  tree: PlaceTree,
+  room: Place,
+  wall: Wall,
+  view: WallView,
+): WallDrawing {
+  const widthMm = Math.hypot(wall.to.xMm - wall.from.xMm, wall.to.yMm - wall.from.yMm);
+  const ceilingMm = Math.max(...wall.ceiling.map((point) => point.yMm));
+  const heightMm = ceilingMm + MARGIN_ABOVE_MM;
+  const up = (zMm: number) => heightMm - zMm;
+  const outline: [number, number][] = [
+    [0, up(0)],
+    ...wall.ceiling.map(({ xMm, yMm }): [number, number] => [xMm, up(yMm)]),
+    [widthMm, up(0)],
+  ];
+  const backdrop: Shape[] = [
+    { type: 'path', points: outline, isClosed: true, ink: 'wall' },
+    {
+      type: 'path',
+      points: [
+        [-60, up(0)],
+        [widthMm + 60, up(0)],
+      ],
+      isClosed: false,
+      ink: 'floor',
+    },
+  ];
+  const { statureMm, fillTarget } = household.settings;
+  const edges = [0, 0.285, 0.42, 0.82, 1.2].map((share) => share * statureMm);
+  const bands = edges.flatMap((from, i) => {
+    const to = Math.min(ceilingMm, edges[i + 1] ?? ceilingMm);
+    return to > from ? [{ reach: computeReach(from + 1, statureMm), fromMm: from, toMm: to }] : [];
+  });
+
+  const byPlace = groupLotsByPlace(household, view);
+  const figures: Figure[] = [];
+  const places = new Map<PlaceId, PlaceState>();
+  const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
+  for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {
+    const drawn = drawUnit(unit, heightMm);
+    if (!drawn) continue;
+    figures.push(drawn);
+    for (const slotPlace of tree.getChildren(unit.id)) {
+      const slot = slotPlace.slot!;
+      const left = unit.unit!.xMm + slot.xMm;
+      const bottom = up(unit.unit!.yMm + slot.yMm);
+      const bins = tree.getChildren(slotPlace.id);
+      const top = bottom - slot.heightMm;
+      if (bins.length > 0) {
+        let x = left + 4;
+        figures.push({
+          kind: 'unit',
+          id: slotPlace.id,
+          x: left,
+          y: top,
+          width: slot.widthMm,
+          height: slot.heightMm,
+          shapes: [{ type: 'rect', x: left, y: top, width: slot.widthMm, height: slot.heightMm, ink: 'inside' }],
+        });
+        for (const bin of bins) {
+          const box = bin.container!;
+          const state = computePlaceState(household, tree, bin, byPlace.get(bin.id) ?? [], view);
+          places.set(bin.id, state);
+          const y = bottom - box.outerHeightMm;
+          figures.push({
+            kind: 'place',
+            id: bin.id,
+            x,
+            y,
+            width: box.outerWidthMm,
+            height: box.outerHeightMm,
+            shapes: drawClosed(bin, x, y, box.outerWidthMm, box.outerHeightMm, state, fillTarget),
+          });
+          x += box.outerWidthMm;
+        }
+        continue;
+      }
+      const lots = byPlace.get(slotPlace.id) ?? [];
+      const state = computePlaceState(household, tree, slotPlace, lots, view);
+      places.set(slotPlace.id, state);
+      const frame = {
+        kind: 'place',
+        id: slotPlace.id,
+        x: left,
+        y: top,
+        width: slot.widthMm,
+        height: slot.heightMm,
+      } as const;
+      if (slot.opening === 'drawer' || slot.opening === 'lid') {
+        figures.push({
+          ...frame,
+          shapes: drawClosed(slotPlace, left, top, slot.widthMm, slot.heightMm, state, fillTarget),
+        });
+        continue;
+      }
+      const isBoard = slot.mode === 'area' || slot.mode === 'pins';
+      const isFree = unit.unit!.kind === 'table' || unit.unit!.kind === 'floor';
+      const back: Shape[] =
+        isBoard || isFree
+          ? []
+          : [
+              {
+                type: 'rect',
+                x: left,
+                y: top,
+                width: slot.widthMm,
+                height: slot.heightMm,
+                ink: slot.light === 'dark' ? 'dim' : 'inside',
+              },
+            ];
+      const inside = computeContents(household, tree, slotPlace.id, lots, view);
+      const mark: Shape[] = state.isOverFull ? [zigzag(left, top, slot.widthMm)] : [];
+      figures.push({ ...frame, shapes: back });
+      if (inside.spots)
+        figures.push(...drawContents(inside.contents, inside.spots, left, bottom, slot.mode === 'pins'));
+      else if (inside.contents.length > 0)
+        figures.push(
+          ...drawHeap(
+            inside.contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? '#8a8f94' })),
+            left,
+            bottom,
+            slot.widthMm,
+            slot.heightMm,
+          ),
+        );
+      if (mark.length > 0) figures.push({ ...frame, kind: 'unit', shapes: mark });
+    }
+  }
+  return { widthMm, heightMm, backdrop, bands, figures, places };
+}
+
+/** What does not pack is stuffed in: squeezed spines that fill the place to its top. */
+function drawHeap(
+  things: readonly { id: LotId; colour: string }[],
+  left: number,
+  bottom: number,
+  widthMm: number,
+  heightMm: number,
+): Figure[] {
+  const width = widthMm / things.length;
+  return things.map(({ id, colour }, i): Figure => {
+    const box = { x: left + i * width, y: bottom - heightMm * 0.94, width, height: heightMm * 0.94 };
+    return { kind: 'lot', id, ...box, shapes: [{ type: 'rect', ...box, ink: 'cloth', colour }] };
+  });
+}
+
+/** The room that has a wall, and the wall. */
+export function findWall(tree: PlaceTree, wallId: string): { room: Place; wall: Wall } | null {
+  for (const room of tree.rooms) {
+    const wall = getRoomSpec(room).walls.find((one) => `${room.id}-${one.id}` === wallId);
+    if (wall) return { room, wall };
+  }
+  return null;
+}

@@ -1,0 +1,109 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { describe, expect, it } from 'vitest';
+import { createSampleHousehold } from '../../sample/index.ts';
+import { createAdopt, createCut, applyChanges, stampEvent } from '../tracking/index.ts';
+import type { Chronicle, Plan } from '../records/index.ts';
+import { parseBundle, toBundle } from './index.ts';
+
+function open(bytes: Uint8Array): Record<string, any> {
+  return JSON.parse(strFromU8(unzipSync(bytes)['household.json']!)) as Record<string, any>;
+}
+function close(contents: unknown): Uint8Array {
+  return zipSync({ 'household.json': strToU8(JSON.stringify(contents)) });
+}
+function faultsOf(bytes: Uint8Array): { code: string; path: string }[] {
+  const read = parseBundle(bytes);
+  return read.ok ? [] : read.fault.map(({ code, path }) => ({ code, path }));
+}
+
+/** The sample after a plan was adopted and cloth was cut. */
+function createLived(): Chronicle {
+  let { household, events } = createSampleHousehold(1, 60);
+  const world = { nowMs: () => 1, createId: () => `n${events.length}` };
+  const cloth = [...household.lots.values()].find((lot) => (lot.lengthMm ?? 0) > 1000)!;
+  const part = { fetching: 0, searching: 0, splitting: 0, crowding: 0, moving: 0, wear: 0 };
+  const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts: part };
+  const plan = {
+    id: 'p1',
+    madeAtMs: 1,
+    seed: 1,
+    steps: 1,
+    inputsHash: 'x',
+    score,
+    before: score,
+    adoptedAtMs: null,
+    unplaced: [],
+    assignments: [
+      {
+        lotId: cloth.id,
+        placeId:
+          cloth.placeId ??
+          household.lots.get(cloth.id)!.homeId ??
+          [...household.lots.values()].find((lot) => lot.placeId)!.placeId!,
+        form: 'stack',
+        order: 0,
+      },
+    ],
+  } as unknown as Plan;
+  for (const draft of [createCut(household, cloth.id, 700, 2), createAdopt(household, plan, 'Plan', 3)]) {
+    if (!draft.ok) throw new Error(draft.fault.code);
+    const next = applyChanges(household, draft.value.changes);
+    if (!next.ok) {
+      // The adoption was made from the state before the cut; make it again from the one after.
+      throw new Error('conflict');
+    }
+    household = next.value;
+    events = [...events, stampEvent(draft.value, events.length, world)];
+  }
+  return { household, events };
+}
+
+describe('the bundle', () => {
+  it('comes back identical, to the byte', () => {
+    const lived = createLived();
+    const bytes = toBundle(lived);
+    const read = parseBundle(bytes);
+    expect(read).toEqual({ ok: true, value: lived });
+    expect(read.ok && toBundle(read.value)).toEqual(bytes);
+  });
+
+  it('of version 1 still loads', () => {
+    const now = open(toBundle(createSampleHousehold(1, 20)));
+    const old = structuredClone(now);
+    old['version'] = 1;
+    delete old['settings'].estimates.homelessSeconds;
+    expect(parseBundle(close(old))).toEqual({ ok: true, value: createSampleHousehold(1, 20) });
+  });
+
+  it.each([
+    ['an empty file', new Uint8Array(0), 'empty'],
+    ['a picture', strToU8('\x89PNG....'), 'not-a-bundle'],
+    ['another archive', zipSync({ 'notes.txt': strToU8('hello') }), 'not-a-bundle'],
+    ['half a bundle', toBundle(createSampleHousehold(1, 60)).slice(0, 4000), 'damaged'],
+    ['broken text', zipSync({ 'household.json': strToU8('{"format":') }), 'damaged'],
+    ['another format', close({ format: 'else', version: 1 }), 'not-a-bundle'],
+    ['a bundle from the future', close({ format: 'yardmist-bundle', version: 99 }), 'too-new'],
+  ])('refuses %s', (_, bytes, code) => expect(faultsOf(bytes)[0]?.code).toBe(code));
+
+  it('names every fault with its path', () => {
+    const raw = open(toBundle(createSampleHousehold(1, 60)));
+    const cloth = (raw['items'] as any[]).findIndex((item) => item.kind === 'fabric');
+    raw['items'][cloth].fabric.widthMm = -140;
+    raw['lots'][3].count = 'two';
+    raw['lots'][4].id = raw['lots'][5].id;
+    raw['places'][0].surprise = 1;
+    const faults = faultsOf(close(raw));
+    expect(faults).toContainEqual({ code: 'record', path: `items.${cloth}.fabric.widthMm` });
+    expect(faults).toContainEqual({ code: 'record', path: 'lots.3.count' });
+    expect(faults).toContainEqual({ code: 'duplicate', path: 'lots.5.id' });
+    expect(faults).toContainEqual({ code: 'record', path: 'places.0.surprise' });
+  });
+
+  it('refuses records that do not hang together or that the daybook does not tell', () => {
+    const raw = open(toBundle(createSampleHousehold(1, 60)));
+    raw['lots'].find((lot: any) => lot.placeId).placeId = 'nowhere';
+    const codes = faultsOf(close(raw)).map((fault) => fault.code);
+    expect(codes).toContain('invariant');
+    expect(codes).toContain('daybook');
+  });
+});

@@ -1,0 +1,1 @@
+export { parseBundle, toBundle, type BundleFault } from './bundle.ts';

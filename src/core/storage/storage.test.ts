@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import { createSampleHousehold } from '../../sample/index.ts';
+import type { Place, PlaceId, UnitSpec } from '../records/index.ts';
+import {
+  applyUnitSpec,
+  checkContainers,
+  checkUnitOnWall,
+  computeCeilingMm,
+  computeReach,
+  computeSlots,
+  computeStandPoint,
+  computeWayMm,
+  createPlaceTree,
+  formatPlaceName,
+} from './index.ts';
+
+const CUBES: UnitSpec = {
+  kind: 'cubes',
+  wallId: 'east',
+  xMm: 100,
+  yMm: 0,
+  widthMm: 1054,
+  heightMm: 1746,
+  depthMm: 390,
+  boardMm: 16,
+  columns: 3,
+  rows: 5,
+  isAnchored: true,
+  loadG: null,
+};
+
+describe('units', () => {
+  it('derive inner sizes from the boards: 3 × 330 mm wide, 5 × 330 mm high', () => {
+    const layout = computeSlots(CUBES);
+    expect(layout.ok && layout.slots).toHaveLength(15);
+    const c3 = layout.ok && layout.slots.find((one) => one.name === 'C3')?.slot;
+    expect(c3).toMatchObject({ widthMm: 330, heightMm: 330, depthMm: 374, xMm: 16 + 2 * 346, yMm: 16 + 2 * 346 });
+  });
+
+  it('refuse boards thicker than their room', () => {
+    expect(computeSlots({ ...CUBES, boardMm: 260 })).toMatchObject({ ok: false, fault: { code: 'no-inner-width' } });
+    expect(computeSlots({ ...CUBES, rows: 40, boardMm: 30 })).toMatchObject({
+      ok: false,
+      fault: { code: 'no-inner-height' },
+    });
+  });
+
+  it('keep their slots by name when they grow or shrink', () => {
+    let id = 0;
+    const createId = () => `n${(id += 1)}`;
+    const first = applyUnitSpec('u' as PlaceId, CUBES, [], createId);
+    if (!first.ok) throw new Error('no slots');
+    const dark = first.kept.map((slot): Place =>
+      slot.name === 'A1' ? { ...slot, slot: { ...slot.slot!, light: 'dark' } } : slot,
+    );
+    const next = applyUnitSpec('u' as PlaceId, { ...CUBES, columns: 2, widthMm: 900 }, dark, createId);
+    if (!next.ok) throw new Error('no slots');
+    expect(next.removed.map((slot) => slot.name)).toEqual(['C1', 'C2', 'C3', 'C4', 'C5']);
+    const a1 = next.kept.find((slot) => slot.name === 'A1');
+    expect(a1?.id).toBe(dark[0]!.id);
+    expect(a1?.slot).toMatchObject({ light: 'dark', widthMm: (900 - 48) / 2 });
+  });
+
+  it('stand within the wall and under the slope', () => {
+    const wall = {
+      from: { xMm: 0, yMm: 0 },
+      to: { xMm: 0, yMm: 3100 },
+      ceiling: [
+        { xMm: 0, yMm: 2300 },
+        { xMm: 2300, yMm: 2300 },
+        { xMm: 3100, yMm: 1100 },
+      ],
+    };
+    // Half-way down the slope: 2300 - 600.
+    expect(computeCeilingMm(wall.ceiling, 2700)).toBe(1700);
+    expect(checkUnitOnWall(CUBES, wall)).toBeNull();
+    expect(checkUnitOnWall({ ...CUBES, xMm: 2200 }, wall)).toMatchObject({ code: 'beyond-wall', availableMm: 900 });
+    expect(checkUnitOnWall({ ...CUBES, xMm: 2000 }, wall)).toMatchObject({ code: 'above-ceiling' });
+  });
+});
+
+describe('places', () => {
+  const { household } = createSampleHousehold();
+  const tree = createPlaceTree(household.places);
+
+  it('are named from the unit down', () => {
+    const c3 = tree.leaves.find((place) => place.name === 'C3')!;
+    expect(formatPlaceName(tree, c3.id)).toBe('Tall cubes › C3');
+    expect(tree.getPath(c3.id)[0]?.name).toBe('Heron Loft');
+  });
+
+  it('report orphans and wrong levels, and list no leaf below them', () => {
+    const places = new Map(household.places);
+    const c3 = tree.leaves.find((place) => place.name === 'C3')!;
+    places.set(c3.id, { ...c3, parentId: 'r1' as PlaceId });
+    places.set('x' as PlaceId, { ...c3, id: 'x' as PlaceId, parentId: 'nowhere' as PlaceId });
+    const broken = createPlaceTree(places);
+    expect(broken.faults).toEqual(
+      expect.arrayContaining([
+        { code: 'wrong-parent', placeId: c3.id },
+        { code: 'missing-parent', placeId: 'x' },
+      ]),
+    );
+    expect(broken.leaves).toHaveLength(44);
+  });
+
+  it('are reached by the shares of stature', () => {
+    expect([400, 600, 1000, 1600, 2100].map((mm) => computeReach(mm, 1680))).toEqual([
+      'kneel',
+      'bend',
+      'easy',
+      'stretch',
+      'stool',
+    ]);
+  });
+
+  it('are as far as one walks, over both doors to another room', () => {
+    const cupboard = tree.leaves.find((place) => formatPlaceName(tree, place.id).startsWith('Cupboard'))!;
+    const to = computeStandPoint(tree, cupboard);
+    const from = { roomId: 'r1' as PlaceId, xMm: 2600, yMm: 1000 };
+    const byHand = Math.hypot(2600, 300) + 1500 + Math.hypot(to.xMm - 500, to.yMm - 1100);
+    expect(computeWayMm(tree, from, to)).toBeCloseTo(byHand, 6);
+  });
+
+  it('take containers that fit and refuse others with the measure', () => {
+    const slot = tree.leaves.find((place) => place.name === 'C3')!.slot!;
+    const bin = [...household.places.values()].find((place) => place.name === 'Batting bin')!.container!;
+    expect(checkContainers(slot, [bin])).toBeNull();
+    expect(checkContainers(slot, [bin, bin])).toEqual({ code: 'too-wide', neededMm: 636, availableMm: 330 });
+    expect(checkContainers(slot, [{ ...bin, outerHeightMm: 340 }])).toMatchObject({
+      code: 'too-high',
+      availableMm: 330,
+    });
+  });
+});

@@ -1,0 +1,1 @@
+export { HouseholdStore, type Stored, type StoreFault, type StoreNews } from './store.ts';

@@ -1,0 +1,101 @@
+import { afterEach, describe, expect, it } from 'vitest';
+import type { DaybookEvent, EventId } from '../core/records/index.ts';
+import { createTakeOut, createUndo, applyChanges, stampEvent, type Draft } from '../core/tracking/index.ts';
+import { createSampleHousehold } from '../sample/index.ts';
+import { Database } from './database.ts';
+import { HouseholdStore } from './index.ts';
+
+const sample = createSampleHousehold(1, 40);
+const world = { nowMs: () => 5, createId: () => `e-${Math.trunc(performance.now() * 1000)}` };
+let name = '';
+let opened: HouseholdStore[] = [];
+let count = 0;
+
+function open(): HouseholdStore {
+  const store = new HouseholdStore(name);
+  opened.push(store);
+  return store;
+}
+async function begin() {
+  count += 1;
+  name = `test-${count}`;
+  const store = open();
+  expect(await store.replace(sample, 'g1', null)).toEqual({ ok: true, value: null });
+  return store;
+}
+function takeOut(): { event: DaybookEvent; draft: Draft } {
+  const lot = [...sample.household.lots.values()].find((one) => one.state === 'in')!;
+  const draft = createTakeOut(sample.household, lot.id, 9);
+  if (!draft.ok) throw new Error(draft.fault.code);
+  return { draft: draft.value, event: stampEvent(draft.value, 1, world) };
+}
+afterEach(() => {
+  for (const store of opened) store.close();
+  opened = [];
+});
+
+describe('the household in the browser', () => {
+  it('is empty at first, then comes back as it was put', async () => {
+    count += 1;
+    name = `test-${count}`;
+    expect(await open().load()).toEqual({ ok: true, value: null });
+    const store = await begin();
+    expect(await store.load()).toEqual({ ok: true, value: { chronicle: sample, generation: 'g1' } });
+  });
+
+  it('writes an event with its changes, and its undo', async () => {
+    const store = await begin();
+    const { event, draft } = takeOut();
+    expect((await store.append(event, 'g1')).ok).toBe(true);
+    const after = applyChanges(sample.household, draft.changes);
+    const loaded = await store.load();
+    expect(loaded.ok && loaded.value?.chronicle.household).toEqual(after.ok && after.value);
+    await store.append(stampEvent(createUndo(event), 2, world), 'g1');
+    const undone = await store.load();
+    expect(undone.ok && undone.value?.chronicle.household).toEqual(sample.household);
+  });
+
+  it('lets the second of two windows know that it is behind, and writes nothing of it', async () => {
+    await begin();
+    const other = open();
+    const { event } = takeOut();
+    expect((await opened[0]!.append(event, 'g1')).ok).toBe(true);
+    const late = { ...event, id: 'late' as EventId };
+    expect(await other.append(late, 'g1')).toMatchObject({ ok: false, fault: { code: 'behind' } });
+    const news = await other.loadEventsFrom(1);
+    expect(news.ok && news.value.events).toEqual([event]);
+    expect(await other.append(late, 'another household')).toMatchObject({ ok: false, fault: { code: 'behind' } });
+  });
+
+  it('writes nothing when one of the changes fails', async () => {
+    const store = await begin();
+    const { event } = takeOut();
+    const broken: DaybookEvent = {
+      ...event,
+      changes: [...event.changes, { table: 'items', id: 'x', before: null, after: { noId: 1 } }],
+    };
+    expect((await store.append(broken, 'g1')).ok).toBe(false);
+    expect(await store.load()).toEqual({ ok: true, value: { chronicle: sample, generation: 'g1' } });
+  });
+
+  it('keeps what an import replaces, and is untouched by an import that fails', async () => {
+    const store = await begin();
+    const twice = { ...sample, events: [...sample.events, ...sample.events] };
+    expect((await store.replace(twice, 'g2', null)).ok).toBe(false);
+    expect(await store.load()).toMatchObject({ ok: true, value: { generation: 'g1' } });
+    await store.replace(sample, 'g2', new Uint8Array([1, 2, 3]));
+    expect(await store.loadPrevious()).toEqual(new Uint8Array([1, 2, 3]));
+  });
+
+  it('reports a damaged record with its path instead of showing it', async () => {
+    const store = await begin();
+    const raw = new Database(name);
+    const id = [...sample.household.lots.keys()][0]!;
+    await raw.lots.update(id, { count: -3 });
+    raw.close();
+    expect(await store.load()).toMatchObject({
+      ok: false,
+      fault: { code: 'damaged', faults: [{ path: `lots.${id}.count` }] },
+    });
+  });
+});
