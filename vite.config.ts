@@ -8,7 +8,7 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   oxc: { decorator: { legacy: true } },
   worker: { format: 'es' },
-  build: { outDir: '../../dist', emptyOutDir: true, target: 'es2022', reportCompressedSize: false },
+  build: { outDir: '../../dist', emptyOutDir: true, manifest: true, target: 'es2022', reportCompressedSize: false },
   server: { host: '127.0.0.1', port: 5173 },
   test: {
     root: '.',

@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkPlan } from '../check/index.ts';
 import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
-import type { Chronicle, Plan, PlanId, World } from '../core/records/index.ts';
+import { getFetchSeconds, type Chronicle, type Plan, type PlanId, type World } from '../core/records/index.ts';
 import { applyChanges, createAdopt, stampEvent } from '../core/tracking/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
@@ -100,8 +100,8 @@ function runPlan(args: string[], terminal: Terminal): ExitCode {
     placed: solution.assignments.length,
     unplaced: solution.unplaced.map(({ lotId, reason }) => ({ lotId, name: nameOf(lotId), ...reason })),
     fetchSecondsPerMonth: {
-      before: Math.round(run.before.seconds * 10) / 10,
-      after: Math.round(solution.score.seconds * 10) / 10,
+      before: Math.round(getFetchSeconds(run.before) * 10) / 10,
+      after: Math.round(getFetchSeconds(solution.score) * 10) / 10,
     },
     checks: { passed: check.findings.length === 0, tests: check.tests, findings: check.findings },
     seed,

@@ -1,6 +1,7 @@
 import { createRandom } from '../core/random/index.ts';
 import type { Spot } from '../core/packing/index.ts';
 import {
+  getFetchSeconds,
   STOW_FORMS,
   type Assignment,
   type Household,
@@ -12,12 +13,13 @@ import {
 } from '../core/records/index.ts';
 import { explainUnplaced } from './explain/index.ts';
 import { computeInputsHash, createFacts, getOptionPackage, type Facts, type Offered } from './model/index.ts';
-import { recount, State } from './score/index.ts';
+import { describePresent, recount, State } from './score/index.ts';
 import {
   Annealer,
   computePrice,
   constructByGroup,
   constructFirstFit,
+  constructFromPresent,
   PackingCache,
   repairPacking,
 } from './search/index.ts';
@@ -36,8 +38,8 @@ export interface Run {
   /** Today's arrangement, scored by the same rules. */
   readonly before: Score;
   readonly steps: number;
-  /** Lots without a home and seconds a month of the best so far, before packing. */
-  readonly peek: () => { unplaced: number; seconds: number };
+  /** Lots without a home and fetching seconds a month of the best so far, before packing. */
+  readonly peek: () => { unplaced: number; fetchSeconds: number };
   /** Takes about `count` steps. Same seed and same steps, same plan. */
   readonly advance: (count: number) => void;
   /** The best so far, packed with positions. */
@@ -52,16 +54,10 @@ function toOffered(facts: Facts, option: Int32Array): (Offered | null)[] {
 
 /** Today's arrangement as it is, broken rules and all. A lot that is out counts at its home. */
 export function scorePresent(facts: Facts): Score {
-  const index = new Map(facts.places.map((one, p) => [one.place.id, p]));
-  const offered = facts.lots.map((lot, l): Offered | null => {
-    const id = lot.placeId ?? lot.homeId;
-    const p = id === null ? undefined : index.get(id);
-    if (p === undefined) return null;
-    const packages = facts.packages[l]!;
-    const pkg = packages.find((one) => one.form === lot.form) ?? packages[0];
-    return (pkg && facts.describe(l, p, pkg)) ?? packages.flatMap((one) => facts.describe(l, p, one) ?? [])[0] ?? null;
-  });
-  return recount(facts, offered);
+  return recount(
+    facts,
+    describePresent(facts, (lot) => lot.placeId ?? lot.homeId),
+  );
 }
 
 function createSolution(facts: Facts, state: State, cache: PackingCache): Solution {
@@ -112,6 +108,10 @@ export function createRun(household: Household, seed: number): Run {
   const cache = new PackingCache(facts);
   const state = new State(facts);
   constructByGroup(state);
+  // Warm start: where things are already is kept unless building anew is better.
+  const present = new State(facts);
+  constructFromPresent(present);
+  if (computePrice(present) < computePrice(state)) state.load(present.option);
   const annealer = new Annealer(state, createRandom(seed));
   let packedBest: { state: State; price: number } | null = null;
 
@@ -132,7 +132,7 @@ export function createRun(household: Household, seed: number): Run {
     peek: () => {
       let unplaced = 0;
       for (const option of annealer.best) if (option === -1) unplaced += 1;
-      return { unplaced, seconds: annealer.bestSeconds };
+      return { unplaced, fetchSeconds: getFetchSeconds(recount(facts, toOffered(facts, annealer.best))) };
     },
     advance(count) {
       let left = count;

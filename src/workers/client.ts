@@ -1,5 +1,5 @@
 import type { Household } from '../core/records/index.ts';
-import type { FromPlanner, ToPlanner } from './protocol.ts';
+import type { FromExplainer, FromPlanner, QuestionName, Questions, ToExplainer, ToPlanner } from './protocol.ts';
 
 /** A search that goes on in the background. */
 export interface PlannerHandle {
@@ -33,4 +33,33 @@ export function startPlanner(
   };
   send({ type: 'start', run, household, seed, seconds });
   return { stop: () => send({ type: 'stop', run }), abandon: () => worker.terminate() };
+}
+
+let explainer: Worker | null = null;
+let explained: Household | null = null;
+let lastQuestion = 0;
+
+/**
+ * Asks about the household as it is, in the background. One worker answers all questions in turn and keeps
+ * what it knows of the household.
+ */
+export function ask<Name extends QuestionName>(
+  household: Household,
+  name: Name,
+  about: Questions[Name]['ask'],
+): Promise<Questions[Name]['answer']> {
+  const worker = (explainer ??= new Worker(new URL('./explainer.ts', import.meta.url), { type: 'module' }));
+  lastQuestion += 1;
+  const question = lastQuestion;
+  return new Promise((resolve) => {
+    const listen = ({ data }: MessageEvent<FromExplainer>) => {
+      if (data.question !== question) return;
+      worker.removeEventListener('message', listen);
+      resolve(data.answer as Questions[Name]['answer']);
+    };
+    worker.addEventListener('message', listen);
+    const news = explained === household ? null : household;
+    worker.postMessage({ question, household: news, name, ask: about } as ToExplainer);
+    explained = household;
+  });
 }

@@ -23,15 +23,14 @@ async function search({ run, household, seed, seconds }: Extract<ToPlanner, { ty
   const startMs = performance.now();
   const search = createRun(household, seed);
   const report = () => {
-    const { unplaced, seconds: best } = search.peek();
+    const { unplaced, fetchSeconds } = search.peek();
     scope.postMessage({
       type: 'progress',
       run,
       steps: search.steps,
       elapsedMs: performance.now() - startMs,
       unplaced,
-      seconds: best,
-      beforeSeconds: search.before.seconds,
+      fetchSeconds,
     });
   };
   report();

@@ -1,4 +1,7 @@
-import type { Household, Plan } from '../core/records/index.ts';
+import type { Household, LotId, Plan, Score } from '../core/records/index.ts';
+import type { HomeOffer, PlaceReason } from '../solver/explain/index.ts';
+
+export type { HomeOffer, PlaceReason };
 
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
 export type ToPlanner =
@@ -11,7 +14,7 @@ export type ToPlanner =
     }
   | { readonly type: 'stop'; readonly run: number };
 
-/** What the planner answers. `stopped` ends with its best so far, like `done`. */
+/** What the planner answers. A search that was stopped ends with its best so far, like one whose time is up. */
 export type FromPlanner =
   | {
       readonly type: 'progress';
@@ -19,8 +22,7 @@ export type FromPlanner =
       readonly steps: number;
       readonly elapsedMs: number;
       readonly unplaced: number;
-      readonly seconds: number;
-      readonly beforeSeconds: number;
+      readonly fetchSeconds: number;
     }
   | {
       readonly type: 'done';
@@ -30,3 +32,29 @@ export type FromPlanner =
       readonly isStopped: boolean;
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** Questions that the explainer answers, with what each asks and gets. */
+export interface Questions {
+  /** Why a lot is where it is, or where its home is while it is out. */
+  why: { ask: LotId; answer: readonly PlaceReason[] };
+  /** The cheapest places that would take a lot now. */
+  homes: { ask: LotId; answer: readonly HomeOffer[] };
+  /** Today's arrangement, scored like a plan. */
+  today: { ask: null; answer: Score };
+}
+export type QuestionName = keyof Questions;
+
+/** A question; the household comes along when it changed since the last one. */
+export type ToExplainer = {
+  [Name in QuestionName]: {
+    readonly question: number;
+    readonly household: Household | null;
+    readonly name: Name;
+    readonly ask: Questions[Name]['ask'];
+  };
+}[QuestionName];
+
+export interface FromExplainer {
+  readonly question: number;
+  readonly answer: Questions[QuestionName]['answer'];
+}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
-import { computeWallDrawing, findWall } from './index.ts';
+import { createPlaceTree, findWall } from '../storage/index.ts';
+import { computeWallDrawing } from './index.ts';
 
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);

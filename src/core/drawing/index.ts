@@ -1,9 +1,2 @@
 export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
-export {
-  computePlaceState,
-  computeWallDrawing,
-  findWall,
-  type PlaceState,
-  type WallDrawing,
-  type WallView,
-} from './wall.ts';
+export { computePlaceState, computeWallDrawing, type PlaceState, type WallDrawing, type WallView } from './wall.ts';

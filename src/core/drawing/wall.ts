@@ -1,6 +1,6 @@
 import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, LotId, Place, PlaceId, Wall } from '../records/index.ts';
-import { computeReach, computeSpace, getRoomSpec, type PlaceTree, type Reach } from '../storage/index.ts';
+import { computeReach, computeSpace, type PlaceTree, type Reach } from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
@@ -331,13 +331,4 @@ function drawHeap(
     const box = { x: left + i * width, y: bottom - heightMm * 0.94, width, height: heightMm * 0.94 };
     return { kind: 'lot', id, ...box, shapes: [{ type: 'rect', ...box, ink: 'cloth', colour }] };
   });
-}
-
-/** The room that has a wall, and the wall. */
-export function findWall(tree: PlaceTree, wallId: string): { room: Place; wall: Wall } | null {
-  for (const room of tree.rooms) {
-    const wall = getRoomSpec(room).walls.find((one) => `${room.id}-${one.id}` === wallId);
-    if (wall) return { room, wall };
-  }
-  return null;
 }

@@ -53,6 +53,14 @@ export class Score {
   @ValidateNested() @Type(() => ScoreParts) parts!: ScoreParts;
 }
 
+/**
+ * Fetching time a month in seconds, the headline figure: the way, the posture, the opening and the search,
+ * there and back. What crowding, carrying and wear cost is in `seconds` only.
+ */
+export function getFetchSeconds({ parts }: Score): number {
+  return parts.fetching + parts.searching + parts.splitting;
+}
+
 export class Plan {
   @Matches(ID_PATTERN) id!: PlanId;
   @IsNumber() madeAtMs!: number;

@@ -1,4 +1,12 @@
-export { createPlaceTree, formatPlaceName, getAncestor, getRoomSpec, type PlaceTree, type TreeFault } from './tree.ts';
+export {
+  createPlaceTree,
+  findWall,
+  formatPlaceName,
+  getAncestor,
+  getRoomSpec,
+  type PlaceTree,
+  type TreeFault,
+} from './tree.ts';
 export {
   computeReach,
   computeSpace,

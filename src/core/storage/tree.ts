@@ -1,4 +1,4 @@
-import type { Place, PlaceId, RoomSpec } from '../records/index.ts';
+import type { Place, PlaceId, RoomSpec, Wall } from '../records/index.ts';
 
 /** A fault of the tree of places. */
 export interface TreeFault {
@@ -82,4 +82,13 @@ export function formatPlaceName(tree: PlaceTree, id: PlaceId): string {
     .slice(1)
     .map((place) => place.name)
     .join(' › ');
+}
+
+/** The room that has a wall, and the wall; `wallId` is the room's id and the wall's, joined by a dash. */
+export function findWall(tree: PlaceTree, wallId: string): { room: Place; wall: Wall } | null {
+  for (const room of tree.rooms) {
+    const wall = getRoomSpec(room).walls.find((one) => `${room.id}-${one.id}` === wallId);
+    if (wall) return { room, wall };
+  }
+  return null;
 }

@@ -17,7 +17,8 @@ import {
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { createChange, invertChanges } from './fold.ts';
+import { applyChanges, createChange, invertChanges } from './fold.ts';
+import { computeContents, groupLotsByPlace } from './locate.ts';
 
 /** An event before it is written: the store gives it its number, time and id. */
 export interface Draft {
@@ -38,7 +39,7 @@ export interface ActFault {
     | 'more-than-there-is'
     | 'no-such-place'
     | 'nothing-changed'
-    | 'still-holds';
+    | 'stale-plan';
   readonly available?: number;
   readonly placeId?: PlaceId;
 }
@@ -153,7 +154,10 @@ export function createRemoveItem(household: Household, item: Item): Act {
   return ok({ type: 'removed', subject: item.name, changes });
 }
 
-/** Adds or changes places (a unit with its slots and bins); `removed` must be empty of lots and nobody's home. */
+/**
+ * Adds, changes and removes places (a unit with its slots and bins). What lies in a removed place lies
+ * outside and has no home any more; what lies in a slot that gets its first bin lies in that bin then.
+ */
 export function createSavePlaces(
   household: Household,
   subject: string,
@@ -163,13 +167,17 @@ export function createSavePlaces(
 ): Act {
   const changes: (Change | null)[] = [];
   const gone = new Set(removed.map((place) => place.id));
-  // What lived there loses its home and lies outside; nothing is lost and undo brings it back.
+  const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
+  const binOf = new Map<PlaceId, PlaceId>();
+  for (const place of saved.toSorted((a, b) => a.order - b.order))
+    if (place.container && place.parentId && leaves.has(place.parentId) && !binOf.has(place.parentId))
+      binOf.set(place.parentId, place.id);
   for (const lot of household.lots.values()) {
-    const isInside = lot.placeId !== null && gone.has(lot.placeId);
-    const isHome = lot.homeId !== null && gone.has(lot.homeId);
-    if (!isInside && !isHome) continue;
-    const next: Lot = { ...lot, homeId: isHome ? null : lot.homeId };
-    if (isInside) Object.assign(next, { state: 'out', placeId: null, sinceMs: nowMs });
+    const next: Lot = { ...lot };
+    if (lot.homeId !== null) next.homeId = gone.has(lot.homeId) ? null : (binOf.get(lot.homeId) ?? lot.homeId);
+    if (lot.placeId !== null && gone.has(lot.placeId))
+      Object.assign(next, { state: 'out', placeId: null, sinceMs: nowMs });
+    else if (lot.placeId !== null) next.placeId = binOf.get(lot.placeId) ?? lot.placeId;
     changes.push(createChange('lots', lot.id, lot, next));
   }
   for (const place of removed) changes.push(createChange('places', place.id, place, null));
@@ -179,6 +187,35 @@ export function createSavePlaces(
   return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'roomChanged', subject, changes: real });
 }
 
+/** What a change of places would do to the lots there. */
+export interface Disturbance {
+  /** Lots that would lie outside, for their place is no more. */
+  readonly ousted: readonly Lot[];
+  /** Places that would no longer hold what is in them; they stay recorded, over full. */
+  readonly burst: readonly PlaceId[];
+}
+
+/** Looks ahead at what `createSavePlaces` would do. A place that is over full already does not count as burst. */
+export function findDisturbance(household: Household, saved: readonly Place[], removed: readonly Place[]): Disturbance {
+  const draft = createSavePlaces(household, '', saved, removed, 0);
+  if (!draft.ok) return { ousted: [], burst: [] };
+  const after = applyChanges(household, draft.value.changes);
+  if (!after.ok) return { ousted: [], burst: [] };
+  const ousted = [...household.lots.values()].filter(
+    (lot) => lot.placeId !== null && after.value.lots.get(lot.id)?.placeId === null,
+  );
+  const isBurst = (of: Household, placeId: PlaceId) => {
+    const lots = groupLotsByPlace(of, 'is').get(placeId) ?? [];
+    return computeContents(of, createPlaceTree(of.places), placeId, lots).spots === null;
+  };
+  const leaves = createPlaceTree(after.value.places).leaves.filter((leaf) =>
+    saved.some((place) => place.id === leaf.id || place.id === leaf.parentId),
+  );
+  const wasBurst = (id: PlaceId) => household.places.has(id) && isBurst(household, id);
+  const burst = leaves.flatMap(({ id }) => (isBurst(after.value, id) && !wasBurst(id) ? [id] : []));
+  return { ousted, burst };
+}
+
 export function createSaveSettings(household: Household, settings: Settings): Act {
   const change = createChange('settings', 'household', household.settings, settings);
   return change
@@ -186,10 +223,18 @@ export function createSaveSettings(household: Household, settings: Settings): Ac
     : fail({ code: 'nothing-changed' });
 }
 
-/** Adopts a plan: every lot in it gets its home there, the others lose theirs. Where things are does not change yet. */
+/**
+ * Adopts a plan: every lot in it gets its home there, the others lose theirs. Where things are does not
+ * change yet. A plan that names a lot or place that is gone is refused whole.
+ */
 export function createAdopt(household: Household, plan: Plan, subject: string, nowMs: number): Act {
   const changes: (Change | null)[] = [];
   const known = household.plans.get(plan.id) ?? null;
+  const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
+  const isStale = plan.assignments.some(
+    ({ lotId, placeId }) => getLot(household, lotId) === null || !leaves.has(placeId),
+  );
+  if (isStale) return fail({ code: 'stale-plan' });
   for (const other of household.plans.values())
     if (other.id !== plan.id && other.adoptedAtMs !== null)
       changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: null }));

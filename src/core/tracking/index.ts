@@ -20,8 +20,10 @@ export {
   createSaveSettings,
   createTakeOut,
   createUndo,
+  findDisturbance,
   stampEvent,
   type ActFault,
+  type Disturbance,
   type Draft,
 } from './acts.ts';
 export { checkInvariants, type InvariantFault } from './invariants.ts';

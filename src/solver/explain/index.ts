@@ -1,1 +1,2 @@
+export { computeHomes, findLot, type HomeOffer } from './homes.ts';
 export { explainPlace, explainUnplaced, type PlaceReason } from './reasons.ts';

@@ -1,8 +1,9 @@
-import type { Lot, LotId, PlaceId, Reason } from '../../core/records/index.ts';
+import type { LotId, PlaceId, Reason } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { findHardFault, type Finding } from '../constraints/index.ts';
-import { getOptionPackage, type Facts, type Offered } from '../model/index.ts';
-import { recount, State } from '../score/index.ts';
+import type { Facts, Offered } from '../model/index.ts';
+import type { State } from '../score/index.ts';
+import { computeHomes, findLot } from './homes.ts';
 
 const SHAPE_CODES: readonly Finding['code'][] = [
   'too-long',
@@ -53,23 +54,11 @@ export type PlaceReason =
   | { readonly code: 'elsewhere'; readonly placeId: PlaceId; readonly moreSeconds: number };
 
 /**
- * Why a lot is where the arrangement `placeOf` has it: kin beside it, height, light, room to spare,
- * and what the next best place would cost more, a month.
+ * Why a lot is where the arrangement `offered` has it: kin beside it, height, light, room to spare,
+ * and what the next best place would cost more, a month. Empty where it is in no place.
  */
-export function explainPlace(facts: Facts, placeOf: (lot: Lot) => PlaceId | null, lotId: LotId): PlaceReason[] {
-  const l = facts.lots.findIndex((lot) => lot.id === lotId);
-  if (l < 0) return [];
-  const index = new Map(facts.places.map((one, p) => [one.place.id, p]));
-  const offered = facts.lots.map((lot, i): Offered | null => {
-    const id = placeOf(lot);
-    const p = id === null ? undefined : index.get(id);
-    if (p === undefined) return null;
-    for (const pkg of facts.packages[i]!) {
-      const one = facts.describe(i, p, pkg);
-      if (one) return one;
-    }
-    return null;
-  });
+export function explainPlace(facts: Facts, offered: readonly (Offered | null)[], lotId: LotId): PlaceReason[] {
+  const l = findLot(facts, lotId);
   const here = offered[l];
   if (!here) return [];
   const place = facts.places[here.place]!;
@@ -83,19 +72,7 @@ export function explainPlace(facts: Facts, placeOf: (lot: Lot) => PlaceId | null
     const used = inside.reduce((sum, one) => sum + one!.share, 0) * place.space.widthMm;
     if (used < place.space.widthMm) reasons.push({ code: 'spare', spareMm: place.space.widthMm - used });
   }
-  // The next best place for it alone, all else left as it is.
-  const base = recount(facts, offered).seconds;
-  const fill = new Float64Array(facts.places.length);
-  for (const one of offered) if (one) fill[one.place]! += one.share;
-  let best: { placeId: PlaceId; moreSeconds: number } | null = null;
-  for (let o = facts.optStart[l]!; o < facts.optStart[l + 1]!; o += 1) {
-    const p = facts.optPlace[o]!;
-    if (p === here.place || fill[p]! + facts.optShare[o]! > 1) continue;
-    const other = facts.describe(l, p, getOptionPackage(facts, l, o));
-    if (!other) continue;
-    const more = recount(facts, offered.with(l, other)).seconds - base;
-    if (!best || more < best.moreSeconds) best = { placeId: facts.places[p]!.place.id, moreSeconds: more };
-  }
-  if (best) reasons.push({ code: 'elsewhere', ...best });
+  const [best] = computeHomes(facts, offered, l, 1);
+  if (best) reasons.push({ code: 'elsewhere', placeId: best.placeId, moreSeconds: best.moreSeconds });
   return reasons;
 }

@@ -1,2 +1,3 @@
+export { describePresent } from './present.ts';
 export { recount } from './recount.ts';
 export { State } from './state.ts';

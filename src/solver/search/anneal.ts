@@ -22,8 +22,6 @@ export class Annealer {
   steps = 0;
   readonly best: Int32Array;
   bestPrice: number;
-  /** Seconds a month of the best, without the prices of what is unplaced or cautioned. */
-  bestSeconds: number;
   private readonly inside: number[][];
   private readonly slotInPlace: Int32Array;
   private readonly homeless: number[] = [];
@@ -42,7 +40,6 @@ export class Annealer {
     this.facts = state.facts;
     this.best = state.option.slice();
     this.bestPrice = computePrice(state);
-    this.bestSeconds = state.seconds;
     this.inside = this.facts.places.map(() => []);
     this.slotInPlace = new Int32Array(this.facts.lots.length);
     this.rebuild();
@@ -60,7 +57,6 @@ export class Annealer {
       this.state.load(from);
       this.best.set(from);
       this.bestPrice = computePrice(this.state);
-      this.bestSeconds = this.state.seconds;
     } else this.state.load(this.best);
     this.rebuild();
     this.startCycle();
@@ -295,7 +291,6 @@ export class Annealer {
       const price = before + delta;
       if (price < this.bestPrice - 1e-6) {
         this.bestPrice = price;
-        this.bestSeconds = this.state.seconds;
         this.best.set(this.state.option);
       }
     }

@@ -1,4 +1,3 @@
-import type { Facts } from '../model/index.ts';
 import type { State } from '../score/index.ts';
 
 /** The cheapest option that has room, -1 when there is none. */
@@ -63,7 +62,8 @@ export function constructFirstFit(state: State): void {
 }
 
 /** Where things are now, as far as the rules and the room allow. */
-export function constructFromPresent(state: State, facts: Facts): void {
+export function constructFromPresent(state: State): void {
+  const { facts } = state;
   for (let l = 0; l < facts.lots.length; l += 1)
     for (let o = facts.optStart[l]!; o < facts.optStart[l + 1]!; o += 1)
       if (facts.optPlace[o] === facts.present[l] && state.canInsert(o)) {

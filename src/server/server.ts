@@ -1,0 +1,46 @@
+import fastifyHelmet from '@fastify/helmet';
+import fastifyStatic from '@fastify/static';
+import fastify, { type FastifyInstance } from 'fastify';
+
+/** Everything from this server, nothing from elsewhere; no inline script or style, no framing. */
+const POLICY = {
+  defaultSrc: ["'none'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'"],
+  fontSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  connectSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  manifestSrc: ["'self'"],
+  baseUri: ["'none'"],
+  formAction: ["'none'"],
+  frameAncestors: ["'none'"],
+};
+
+/** Serves the built app from `folder`. Paths without a file are screens and get the page itself. */
+export async function createServer(folder: string): Promise<FastifyInstance> {
+  const server = fastify();
+  await server.register(fastifyHelmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+    // Served over plain HTTP on the loopback address only.
+    strictTransportSecurity: false,
+    referrerPolicy: { policy: 'no-referrer' },
+  });
+  server.addHook('onSend', async (_request, reply) => {
+    reply.header('permissions-policy', 'camera=(self), geolocation=(), microphone=()');
+  });
+  await server.register(fastifyStatic, {
+    root: folder,
+    cacheControl: false,
+    setHeaders: (reply, path) => {
+      // Built files carry a hash in their name; the page itself must always be fresh.
+      reply.header('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  });
+  server.setNotFoundHandler((request, reply) => {
+    const path = request.url.split('?')[0] ?? '';
+    const isScreen = request.method === 'GET' && !/\.[a-z0-9]+$/i.test(path);
+    return isScreen ? reply.sendFile('index.html') : reply.code(404).type('text/plain').send('not here');
+  });
+  return server;
+}

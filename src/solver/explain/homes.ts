@@ -1,0 +1,60 @@
+import type { Lot, LotId, PlaceId, StowForm } from '../../core/records/index.ts';
+import { packPlace } from '../../core/packing/index.ts';
+import { getOptionPackage, type Facts, type Offered } from '../model/index.ts';
+import { recount } from '../score/index.ts';
+
+/** A place that would take a lot as things are now, and what it costs beside where the lot is. */
+export interface HomeOffer {
+  readonly placeId: PlaceId;
+  readonly form: StowForm;
+  /** Seconds a month more than now; negative where it would save. */
+  readonly moreSeconds: number;
+}
+
+/**
+ * The cheapest places for one lot alone, all else left as it is, each really packed with what lies there.
+ * `offered` is the arrangement as it is; the place where the lot is now is left out.
+ */
+export function computeHomes(
+  facts: Facts,
+  offered: readonly (Offered | null)[],
+  lot: number,
+  limit: number,
+): HomeOffer[] {
+  const here = offered[lot]?.place ?? -1;
+  const base = recount(facts, offered).seconds;
+  const candidates: { option: number; offer: HomeOffer }[] = [];
+  for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1) {
+    const p = facts.optPlace[o]!;
+    if (p === here) continue;
+    const pkg = getOptionPackage(facts, lot, o);
+    const other = facts.describe(lot, p, pkg);
+    if (!other) continue;
+    const moreSeconds = recount(facts, offered.with(lot, other)).seconds - base;
+    candidates.push({ option: o, offer: { placeId: facts.places[p]!.place.id, form: pkg.form, moreSeconds } });
+  }
+  candidates.sort((a, b) => a.offer.moreSeconds - b.offer.moreSeconds || a.option - b.option);
+  const homes: HomeOffer[] = [];
+  const taken = new Set<PlaceId>();
+  for (const { option, offer } of candidates) {
+    if (homes.length >= limit) break;
+    if (taken.has(offer.placeId) || !hasRoom(facts, offered, lot, option)) continue;
+    taken.add(offer.placeId);
+    homes.push(offer);
+  }
+  return homes;
+}
+
+function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot: number, option: number): boolean {
+  const p = facts.optPlace[option]!;
+  const inside = offered.flatMap((one, l) => (one && one.place === p && l !== lot ? [one.pkg] : []));
+  const pkg = getOptionPackage(facts, lot, option);
+  const massG = inside.reduce((sum, one) => sum + one.massG, pkg.massG);
+  const { space, traits } = facts.places[p]!;
+  return massG <= traits.loadG && packPlace([...inside, pkg], space).status === 'packed';
+}
+
+/** The index of a lot in the facts; -1 where it is not among them. */
+export function findLot(facts: Facts, lotId: LotId): number {
+  return facts.lots.findIndex((lot: Lot) => lot.id === lotId);
+}

@@ -1,0 +1,24 @@
+import type { ButtonHTMLAttributes } from 'react';
+
+const LOOK = {
+  strong: 'bg-ink text-paper hover:bg-woad disabled:bg-stone',
+  plain: 'border border-ink bg-paper text-ink hover:bg-linen disabled:border-thread disabled:text-stone',
+  quiet: 'text-woad underline underline-offset-4 hover:text-ink disabled:text-stone',
+} as const;
+
+/** One large target with a plain word on it. */
+export function Button({
+  look = 'plain',
+  className = '',
+  type = 'button',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof LOOK }) {
+  const size = look === 'quiet' ? 'min-h-11 px-1 md:min-h-0' : 'min-h-11 rounded px-4 py-1.5 md:min-h-9';
+  return (
+    <button
+      type={type}
+      className={`text-[15px] font-semibold disabled:cursor-default ${LOOK[look]} ${size} ${className}`}
+      {...rest}
+    />
+  );
+}

@@ -1,0 +1,71 @@
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { LotId } from '../../core/records/index.ts';
+import { useApp, useHousehold } from '../state/app.ts';
+import { computeWhereabouts, getFinder } from '../state/derived.ts';
+import { wordWhereShort } from './where.ts';
+
+/** "Where is the…": type, and every answer says the place. Enter opens it on the wall. */
+export function FindBox() {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const navigate = useNavigate();
+  const [text, setText] = useState('');
+  const query = useDeferredValue(text);
+  const found = useMemo(() => getFinder(household).find(query, 8), [household, query]);
+
+  const choose = (lotId: LotId | null) => {
+    if (!lotId) return;
+    show({ type: 'lot', id: lotId });
+    setText('');
+    void navigate(`/find/${lotId}`);
+  };
+
+  return (
+    <Combobox immediate value={null as LotId | null} onChange={choose}>
+      <div className="relative ml-auto w-full md:w-[330px]">
+        <ComboboxInput
+          id="find-box"
+          aria-label="Where is the…"
+          placeholder="Where is the…"
+          autoComplete="off"
+          className="h-11 w-full rounded border border-thread bg-paper pr-10 pl-3 md:h-9"
+          displayValue={() => text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <kbd
+          aria-hidden
+          className="pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 rounded border border-thread bg-linen px-1.5 text-sm text-stone"
+        >
+          F
+        </kbd>
+        <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
+          {text.trim() !== '' && found.length === 0 && (
+            <p className="p-3 text-stone">Nothing is called that, or nearly.</p>
+          )}
+          {found.map(({ lotId }) => {
+            const item = household.items.get(household.lots.get(lotId)!.itemId)!;
+            return (
+              <ComboboxOption
+                key={lotId}
+                value={lotId}
+                className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+              >
+                <svg aria-hidden className="size-7 shrink-0">
+                  <rect width="28" height="28" fill={item.colours[0] ?? '#8a8f94'} />
+                </svg>
+                <span className="min-w-0">
+                  <span className="block truncate font-semibold">{item.name}</span>
+                  <span className="block truncate text-sm text-stone">
+                    {wordWhereShort(computeWhereabouts(household, lotId))}
+                  </span>
+                </span>
+              </ComboboxOption>
+            );
+          })}
+        </ComboboxOptions>
+      </div>
+    </Combobox>
+  );
+}

@@ -1,0 +1,97 @@
+import { useRef, useState } from 'react';
+import type { Chronicle } from '../../core/records/index.ts';
+import { useApp } from '../state/app.ts';
+import { wordBundleFault, wordCount } from '../text/index.ts';
+import { Button } from './Button.tsx';
+
+function wordContents({ household, events }: Chronicle): string {
+  const { items, lots, places, settings } = household;
+  const parts = [wordCount(items.size, 'item'), wordCount(lots.size, 'lot'), wordCount(places.size, 'place')];
+  return `${settings.name}: ${parts.join(', ')}, ${wordCount(events.length, 'daybook line')}`;
+}
+
+/** Opens a bundle file: read and checked whole, every fault listed; what it would replace is said before it does. */
+export function ImportButton() {
+  const input = useRef<HTMLInputElement>(null);
+  const replace = useApp((state) => state.replace);
+  const household = useApp((state) => state.household);
+  const events = useApp((state) => state.events);
+  const [faults, setFaults] = useState<string[]>([]);
+  const [offered, setOffered] = useState<Chronicle | null>(null);
+  const [isReading, setReading] = useState(false);
+
+  const read = async (file: File) => {
+    setReading(true);
+    setFaults([]);
+    setOffered(null);
+    try {
+      const { parseBundle } = await import('../../core/formats/index.ts');
+      const result = parseBundle(new Uint8Array(await file.arrayBuffer()));
+      if (result.ok) setOffered(result.value);
+      else setFaults(result.fault.map(wordBundleFault));
+    } catch (error) {
+      setFaults([`The file could not be read (${String(error)}).`]);
+    } finally {
+      setReading(false);
+    }
+  };
+
+  return (
+    <div>
+      <input
+        ref={input}
+        type="file"
+        accept=".zip"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Yardmist file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void read(file);
+          event.target.value = '';
+        }}
+      />
+      <Button disabled={isReading} onClick={() => input.current?.click()}>
+        {isReading ? 'Reading…' : 'Open a file'}
+      </Button>
+      {offered && (
+        <div role="status" className="mt-3 border-l-4 border-woad bg-linen p-3">
+          <p>
+            The file is whole: <strong>{wordContents(offered)}</strong>.
+          </p>
+          {household && (
+            <p className="mt-1">
+              It takes the place of {wordContents({ household, events })}. That one is set aside and can be brought
+              back.
+            </p>
+          )}
+          <div className="mt-2 flex gap-3">
+            <Button
+              look="strong"
+              onClick={() => {
+                void replace(offered, `Opened ${offered.household.settings.name}.`);
+                setOffered(null);
+              }}
+            >
+              Open it
+            </Button>
+            <Button onClick={() => setOffered(null)}>Keep what is here</Button>
+          </div>
+        </div>
+      )}
+      {faults.length > 0 && (
+        <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
+          <p className="font-semibold">The file was not opened. What you have is untouched.</p>
+          <ul className="mt-1 list-disc pl-5">
+            {faults.slice(0, 8).map((fault) => (
+              <li key={fault} className="break-words">
+                {fault}
+              </li>
+            ))}
+          </ul>
+          {faults.length > 8 && <p className="mt-1">and {faults.length - 8} more faults.</p>}
+        </div>
+      )}
+    </div>
+  );
+}

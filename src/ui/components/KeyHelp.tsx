@@ -1,0 +1,41 @@
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { Button } from './Button.tsx';
+import { SCREENS } from './Selvage.tsx';
+
+const KEYS: readonly [string, string][] = [
+  ['F', 'Find: where is it?'],
+  ['T', 'Take out what is selected'],
+  ['B', 'Put it back'],
+  ['C', 'Cut from it'],
+  ['N', 'New, in the stash or on the wall'],
+  ['E', 'Edit what is selected'],
+  ['U', 'Undo the last thing'],
+  ['?', 'All keys'],
+  ['Esc', 'Close what is open'],
+];
+
+export function KeyHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={isOpen} onClose={onClose} className="relative z-30">
+      <div aria-hidden className="fixed inset-0 bg-ink/30" />
+      <div className="fixed inset-0 grid place-items-center p-4">
+        <DialogPanel className="w-full max-w-md bg-paper p-6 shadow-md">
+          <DialogTitle className="font-display text-xl font-semibold">All keys</DialogTitle>
+          <dl className="mt-4">
+            {[...KEYS, ...SCREENS.map(({ name }, i): [string, string] => [String(i + 1), name])].map(([key, what]) => (
+              <div key={key} className="dotted-row flex justify-between py-1">
+                <dt>
+                  <kbd className="rounded border border-thread bg-linen px-2 text-sm font-semibold">{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+          <Button className="mt-5" look="strong" onClick={onClose}>
+            Close
+          </Button>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

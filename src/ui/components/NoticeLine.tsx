@@ -1,0 +1,43 @@
+import { useEffect } from 'react';
+import { useApp } from '../state/app.ts';
+
+/** What just happened, with its undo. A fault stays until it is read. */
+export function NoticeLine() {
+  const notice = useApp((state) => state.notice);
+  const tell = useApp((state) => state.tell);
+  const undo = useApp((state) => state.undo);
+
+  useEffect(() => {
+    if (notice?.tone !== 'done') return undefined;
+    const timer = setTimeout(() => tell(null), 8000);
+    return () => clearTimeout(timer);
+  }, [notice, tell]);
+
+  return (
+    <div
+      aria-live="polite"
+      className="no-print pointer-events-none fixed inset-x-0 bottom-20 z-20 flex justify-center px-3 md:bottom-4"
+    >
+      {notice && (
+        <div
+          role={notice.tone === 'fault' ? 'alert' : undefined}
+          className={`pointer-events-auto flex max-w-xl items-center gap-4 rounded px-4 py-2 text-paper shadow-md ${notice.tone === 'fault' ? 'bg-madder' : 'bg-ink'}`}
+        >
+          <span>{notice.text}</span>
+          {notice.canUndo && (
+            <button
+              type="button"
+              className="min-h-9 font-semibold underline underline-offset-4"
+              onClick={() => void undo()}
+            >
+              Undo
+            </button>
+          )}
+          <button type="button" aria-label="Close message" className="min-h-9 px-1 text-lg" onClick={() => tell(null)}>
+            ×
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import type { ReactNode } from 'react';
+import { FindBox } from './FindBox.tsx';
+
+interface PageProps {
+  readonly title: string;
+  readonly tabs?: ReactNode;
+  readonly foot?: ReactNode;
+  readonly aside?: ReactNode;
+  readonly asideLabel?: string;
+  readonly children: ReactNode;
+}
+
+/** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
+export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', children }: PageProps) {
+  return (
+    <>
+      <header className="no-print stitched-b flex flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2 md:min-h-[58px] md:flex-nowrap md:px-5">
+        <h1 className="font-display text-[23px] font-semibold whitespace-nowrap">{title}</h1>
+        <div className="order-last w-full min-w-0 overflow-x-auto md:order-none md:w-auto md:flex-1">{tabs}</div>
+        <FindBox />
+      </header>
+      <div className="flex min-h-0 flex-1 flex-col md:flex-row">
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+          <main className="flex min-h-0 flex-1 flex-col">{children}</main>
+          {foot && (
+            <footer className="stitched-t flex min-h-[62px] flex-wrap items-center gap-x-8 gap-y-1 bg-linen px-5 py-2">
+              {foot}
+            </footer>
+          )}
+        </div>
+        {aside && (
+          <aside
+            aria-label={asideLabel}
+            className="stitched-t relative bg-paper p-5 pt-7 md:stitched-l md:w-[304px] md:shrink-0 md:overflow-y-auto md:border-t-0"
+          >
+            <span
+              aria-hidden
+              className="absolute top-3 left-1/2 size-3.5 -translate-x-1/2 rounded-full border border-thread bg-mist"
+            />
+            {aside}
+          </aside>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** A number a sewist feels, with what it is. */
+export function Figure({ value, label }: { value: string; label: string }) {
+  return (
+    <p className="leading-tight">
+      <span className="block font-display text-[21px] font-semibold">{value}</span>
+      <span className="text-sm text-stone">{label}</span>
+    </p>
+  );
+}
+
+/** Tabs that are links or buttons, the present one underlined. */
+export const tabClass = (isCurrent: boolean) =>
+  `inline-flex min-h-11 items-center whitespace-nowrap border-b-3 px-2 md:min-h-[42px] ${isCurrent ? 'border-woad font-bold' : 'border-transparent text-stone hover:text-ink'}`;

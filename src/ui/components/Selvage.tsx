@@ -1,0 +1,51 @@
+import { NavLink } from 'react-router';
+
+/** The screens in the order of the work; the number opens each. */
+export const SCREENS = [
+  { to: '/stash', name: 'Stash', dot: 'bg-[#7a4358]' },
+  { to: '/sort', name: 'Sort', dot: 'bg-[#4d6b4c]' },
+  { to: '/room', name: 'Room', dot: 'bg-[#2f5d7c]' },
+  { to: '/fit', name: 'Fit', dot: 'bg-[#4b4a7d]' },
+  { to: '/find', name: 'Find', dot: 'bg-[#8a6a24]' },
+  { to: '/daybook', name: 'Daybook', dot: 'bg-[#5b6772]' },
+  { to: '/household', name: 'House', dot: 'bg-[#6b5444]' },
+] as const;
+
+/** The navigation: the printed edge of a cloth, with its fringe and numbered colour dots. */
+export function Selvage() {
+  return (
+    <nav
+      aria-label="Screens"
+      className="no-print fixed inset-x-0 bottom-0 z-10 flex border-t border-thread bg-paper md:static md:w-[92px] md:flex-col md:border-t-0 md:border-r"
+    >
+      <div aria-hidden className="fringe absolute inset-y-0 left-0 hidden w-2 md:block" />
+      <span className="hidden px-3 pt-4 pb-5 font-display text-[17px] font-semibold md:block">Yardmist</span>
+      <ul className="flex w-full justify-between overflow-x-auto px-1 md:flex-col md:gap-1 md:pl-4">
+        {SCREENS.map(({ to, name, dot }, i) => (
+          <li key={to} className="flex-1">
+            <NavLink
+              to={to}
+              className={({ isActive }) =>
+                `flex min-h-13 flex-col items-center justify-center gap-0.5 px-0.5 text-sm md:items-start md:py-1 ${isActive ? 'font-bold text-ink' : 'text-stone hover:text-ink'}`
+              }
+            >
+              {({ isActive }) => (
+                <>
+                  <span
+                    aria-hidden
+                    className={`grid size-6 place-items-center rounded-full text-sm font-semibold text-white ${dot} ${isActive ? 'ring-2 ring-ink ring-offset-2' : ''}`}
+                  >
+                    {i + 1}
+                  </span>
+                  <span className={isActive ? 'underline decoration-dashed underline-offset-4 md:no-underline' : ''}>
+                    {name}
+                  </span>
+                </>
+              )}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}

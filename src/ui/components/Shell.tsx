@@ -1,0 +1,40 @@
+import { Suspense, useEffect } from 'react';
+import { Outlet, useLocation, useNavigation } from 'react-router';
+import { useApp } from '../state/app.ts';
+import { wordStoreFault } from '../text/index.ts';
+import { KeyHelp } from './KeyHelp.tsx';
+import { NoticeLine } from './NoticeLine.tsx';
+import { Selvage } from './Selvage.tsx';
+import { useKeys } from './useKeys.ts';
+
+/** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
+export function Shell() {
+  const { isHelpOpen, setHelpOpen } = useKeys();
+  const storeFault = useApp((state) => state.storeFault);
+  const name = useApp((state) => state.household?.settings.name ?? '');
+  const { pathname } = useLocation();
+  const isLoading = useNavigation().state === 'loading';
+
+  useEffect(() => {
+    const screen = pathname.split('/')[1] ?? '';
+    document.title = `${screen.charAt(0).toUpperCase()}${screen.slice(1)} · ${name} · Yardmist`;
+  }, [pathname, name]);
+
+  return (
+    <div className="flex min-h-full flex-col md:h-full md:flex-row">
+      <Selvage />
+      <div className="relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0" aria-busy={isLoading}>
+        {storeFault && (
+          <p role="alert" className="bg-weld/25 px-5 py-2 text-sm">
+            {wordStoreFault(storeFault)}
+          </p>
+        )}
+        <Suspense>
+          <Outlet />
+        </Suspense>
+        <NoticeLine />
+      </div>
+      <KeyHelp isOpen={isHelpOpen} onClose={() => setHelpOpen(false)} />
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { Field, Input, Label, Select } from '@headlessui/react';
+import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react';
+
+const boxClass =
+  'h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
+
+/** A labelled input with its fault in words right under it. */
+export function TextField({
+  label,
+  fault,
+  hint,
+  ...rest
+}: InputHTMLAttributes<HTMLInputElement> & {
+  label: string;
+  fault?: string;
+  hint?: string;
+  ref?: React.Ref<HTMLInputElement>;
+}) {
+  return (
+    <Field className="min-w-0">
+      <Label className="block text-sm text-stone">{label}</Label>
+      <Input className={boxClass} aria-invalid={fault ? true : undefined} autoComplete="off" {...rest} />
+      {fault ? (
+        <p role="alert" className="mt-0.5 text-sm font-semibold text-madder">
+          {fault}
+        </p>
+      ) : (
+        hint && <p className="mt-0.5 text-sm text-stone">{hint}</p>
+      )}
+    </Field>
+  );
+}
+
+export function SelectField({
+  label,
+  children,
+  ...rest
+}: SelectHTMLAttributes<HTMLSelectElement> & {
+  label: string;
+  children: ReactNode;
+  ref?: React.Ref<HTMLSelectElement>;
+}) {
+  return (
+    <Field className="min-w-0">
+      <Label className="block text-sm text-stone">{label}</Label>
+      <Select className={boxClass} {...rest}>
+        {children}
+      </Select>
+    </Field>
+  );
+}
+
+export function CheckField({
+  label,
+  ...rest
+}: InputHTMLAttributes<HTMLInputElement> & { label: string; ref?: React.Ref<HTMLInputElement> }) {
+  return (
+    <label className="flex min-h-11 items-center gap-2 md:min-h-7">
+      <input type="checkbox" className="size-4 accent-woad" {...rest} />
+      {label}
+    </label>
+  );
+}
+
+/** A dotted row of a ticket: what it is, and how much. */
+export function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <div className="dotted-row flex items-baseline justify-between gap-4 py-1.5">
+      <dt className="shrink-0 text-stone">{name}</dt>
+      <dd className="tabular text-right font-semibold">{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,88 @@
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { createPutBack, createTakeOut } from '../../core/tracking/index.ts';
+import { useApp, world } from '../state/app.ts';
+import { SCREENS } from './Selvage.tsx';
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
+}
+
+/** Presses the screen's own button for a key; false where the screen has none. */
+function pressButton(key: string): boolean {
+  const button = document.querySelector<HTMLButtonElement>(`button[data-key="${key}"]`);
+  button?.click();
+  return button !== null;
+}
+
+/** The common acts, one key each; none while one is typing or a dialog is open. */
+export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean) => void } {
+  const [isHelpOpen, setHelpOpen] = useState(false);
+  const navigate = useNavigate();
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        isTyping(event.target) ||
+        document.querySelector('[role=dialog]')
+      )
+        return;
+      const { ticket, household, act, undo, show, setCutting } = useApp.getState();
+      const lotId = ticket?.type === 'lot' ? ticket.id : null;
+      const screen = SCREENS[Number(event.key) - 1];
+      if (screen) void navigate(screen.to);
+      else
+        switch (event.key.toLowerCase()) {
+          case 'f':
+            document.querySelector<HTMLInputElement>('#find-box')?.focus();
+            break;
+          case 't':
+            if (!lotId) return;
+            void act((now) => createTakeOut(now, lotId, world.nowMs()));
+            break;
+          case 'b':
+            if (!lotId) return;
+            void act((now) => createPutBack(now, lotId, world.nowMs()));
+            break;
+          case 'c':
+            if (!lotId || household?.lots.get(lotId)?.lengthMm === null) return;
+            setCutting(true);
+            break;
+          case 'e': {
+            const itemId = lotId && household?.lots.get(lotId)?.itemId;
+            if (itemId) show({ type: 'editItem', id: itemId, lotId });
+            else return;
+            break;
+          }
+          case 'n':
+            if (!pressButton('n')) {
+              void navigate('/stash');
+              show({ type: 'newItem', kind: 'fabric' });
+            }
+            break;
+          case 'u':
+            void undo();
+            break;
+          case '?':
+            setHelpOpen(true);
+            break;
+          case 'escape':
+            show(null);
+            break;
+          default:
+            if (!pressButton(event.key.toLowerCase())) return;
+        }
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [navigate]);
+
+  return { isHelpOpen, setHelpOpen };
+}

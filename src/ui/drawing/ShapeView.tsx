@@ -1,0 +1,94 @@
+import type { Ink, Shape, TextInk } from '../../core/drawing/index.ts';
+import { printFill } from './Prints.tsx';
+
+const INK: Record<Ink, { fill?: string; stroke?: string; width?: number; dash?: string }> = {
+  wall: { fill: '#f4f1e9', stroke: '#22303c', width: 2 },
+  floor: { stroke: '#22303c', width: 3 },
+  wood: { fill: '#e4d8c6', stroke: '#6b5444', width: 1 },
+  inside: { fill: '#fbf8f1', stroke: '#b3a38f', width: 1 },
+  dim: { fill: 'none', stroke: '#8d7f6d', width: 1 },
+  front: { fill: '#fbf8f1', stroke: '#6b5444', width: 1 },
+  knob: { fill: '#6b5444' },
+  bin: { fill: '#c8d3d0' },
+  level: { fill: '#557153' },
+  levelNear: { fill: '#c9952c' },
+  levelOver: { fill: '#a63d32' },
+  card: { fill: '#fffdf8', stroke: '#b9c2c2', width: 1 },
+  cloth: { stroke: '#22303c', width: 0.5 },
+  thing: { stroke: '#22303c', width: 0.7 },
+  ruler: { fill: '#dce8ee', stroke: '#2f5d7c', width: 1 },
+  steel: { fill: 'none', stroke: '#22303c', width: 2 },
+  hole: { fill: '#fffdf8', stroke: '#22303c', width: 0.7 },
+  planned: { fill: 'none', stroke: '#2f5d7c', width: 1.5, dash: '5 3' },
+  overFull: { fill: 'none', stroke: '#a63d32', width: 2 },
+  tick: { fill: '#b3a38f', stroke: '#8b9aa3', width: 0.7 },
+  flange: { fill: '#d8c9b2', stroke: '#6b5444', width: 0.6 },
+};
+
+const TEXT: Record<TextInk, { size: number; weight: number; fill: string }> = {
+  unitName: { size: 14, weight: 600, fill: '#4c5a64' },
+  slotName: { size: 14, weight: 600, fill: '#566570' },
+  cardText: { size: 14, weight: 600, fill: '#22303c' },
+  free: { size: 14, weight: 600, fill: '#2f5d7c' },
+  band: { size: 14, weight: 400, fill: '#566570' },
+  onThing: { size: 14, weight: 600, fill: '#22303c' },
+};
+
+/** Mean advance of a letter in ems, enough to break a line by. */
+const LETTER_EM = 0.54;
+
+/** Breaks a label into at most two lines that fit, shortening the last with an ellipsis. */
+function breakLabel(text: string, widthPx: number, size: number): string[] {
+  const room = Math.max(3, Math.floor(widthPx / (size * LETTER_EM)));
+  if (text.length <= room) return [text];
+  const words = text.split(' ');
+  let first = '';
+  while (words.length > 1 && `${first} ${words[0]}`.trim().length <= room) first = `${first} ${words.shift()}`.trim();
+  const rest = words.join(' ');
+  const cut = (line: string) => (line.length > room ? `${line.slice(0, room - 1)}…` : line);
+  return first === '' ? [cut(rest)] : [first, cut(rest)];
+}
+
+/** One shape of a drawing, at `scale` pixels per mm. */
+export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
+  const k = (mm: number) => mm * scale;
+  if (shape.type === 'text') {
+    const { size, weight, fill } = TEXT[shape.ink];
+    const lines = shape.widthMm === undefined ? [shape.text] : breakLabel(shape.text, k(shape.widthMm), size);
+    return (
+      <text textAnchor={shape.anchor} fontSize={size} fontWeight={weight} fill={fill} pointerEvents="none">
+        {lines.map((line, i) => (
+          <tspan key={line} x={k(shape.x)} y={k(shape.y) + (i - (lines.length - 1) / 2) * (size + 1) + size * 0.35}>
+            {line}
+          </tspan>
+        ))}
+      </text>
+    );
+  }
+  const ink = INK[shape.ink];
+  const paint = {
+    fill: ('colour' in shape ? shape.colour : undefined) ?? ink.fill ?? 'none',
+    stroke: ink.stroke,
+    strokeWidth: ink.width,
+    strokeDasharray: ink.dash,
+  };
+  if (shape.type === 'circle') return <circle cx={k(shape.x)} cy={k(shape.y)} r={k(shape.radius)} {...paint} />;
+  if (shape.type === 'path') {
+    const d = shape.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${k(x).toFixed(1)} ${k(y).toFixed(1)}`).join('');
+    return <path d={shape.isClosed ? `${d}Z` : d} {...paint} strokeLinecap="round" strokeLinejoin="round" />;
+  }
+  const box = {
+    x: k(shape.x),
+    y: k(shape.y),
+    width: Math.max(0, k(shape.width)),
+    height: Math.max(0, k(shape.height)),
+    rx: shape.round ? Math.min(k(shape.round), k(shape.width) / 2, k(shape.height) / 2) : 0,
+  };
+  const print = printFill(shape.print);
+  return (
+    <>
+      <rect {...box} {...paint} />
+      {print && <rect {...box} fill={print} />}
+    </>
+  );
+}

@@ -1,0 +1,123 @@
+import { useEffect, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
+import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
+import { Page } from '../../components/Page.tsx';
+import { wordWhere } from '../../components/where.ts';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { WallView } from '../../drawing/WallView.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { computeWhereabouts, getTree } from '../../state/derived.ts';
+import { wordAmount } from '../../text/index.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+
+/** Where is it? The answer in words, and the spot on the wall. */
+export function FindPage() {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const { lotId } = useParams();
+  const lot = lotId ? household.lots.get(lotId as LotId) : undefined;
+  const isKnown = lot !== undefined && lot.state !== 'gone';
+  const id = isKnown ? lot.id : null;
+  useEffect(() => {
+    if (id) show({ type: 'lot', id });
+  }, [id, show]);
+
+  return (
+    <Page
+      title="Find"
+      aside={<TicketPane hint="The ticket of what you look for hangs here, to take it out or put it back." />}
+    >
+      {id ? <Answer household={household} lotId={id} /> : <Asking household={household} isLost={lotId !== undefined} />}
+    </Page>
+  );
+}
+
+function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
+  const show = useApp((state) => state.show);
+  const tree = getTree(household);
+  const lot = household.lots.get(lotId)!;
+  const item = household.items.get(lot.itemId)!;
+  const where = useMemo(() => computeWhereabouts(household, lotId), [household, lotId]);
+  const wall = where.wallId === null ? null : findWall(tree, where.wallId);
+  const drawing = useMemo(
+    () => (wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null),
+    [household, tree, wall],
+  );
+  return (
+    <>
+      <div role="status" className="flex items-center gap-4 px-4 pt-4 md:px-5">
+        <PrintDefs />
+        <Swatch item={item} className="size-14 shrink-0" />
+        <div>
+          <p className="text-stone">
+            {item.name}, {wordAmount(item, lot, household.settings.units)}
+          </p>
+          <p className="font-display text-[25px] leading-tight font-semibold">{wordWhere(where)}</p>
+        </div>
+      </div>
+      {wall && drawing && (
+        <WallView
+          drawing={drawing}
+          label={`${wall.room.name}, ${wall.wall.name}, with the spot`}
+          units={household.settings.units}
+          chosenPlace={where.placeId}
+          chosenLot={where.isThere ? lotId : null}
+          namePlace={(id: PlaceId) => formatPlaceName(tree, id)}
+          onPlace={(id) => show({ type: 'place', id })}
+          onLot={(id) => show({ type: 'lot', id })}
+        />
+      )}
+      {where.placeId === null && (
+        <p className="px-5 pt-6">
+          Give it a home in its ticket, or let{' '}
+          <Link className="text-woad underline" to="/fit">
+            Fit
+          </Link>{' '}
+          find one.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Asking({ household, isLost }: { household: Household; isLost: boolean }) {
+  const out = [...household.lots.values()]
+    .filter((lot) => lot.state === 'out' && lot.homeId !== null)
+    .toSorted((a, b) => b.sinceMs - a.sinceMs);
+  const tree = getTree(household);
+  return (
+    <div className="px-4 py-8 md:px-5">
+      <p className="font-display text-[25px] font-semibold">
+        {isLost ? 'That is no longer in the stash.' : 'What are you looking for?'}
+      </p>
+      <p className="mt-1 max-w-xl text-stone">
+        Press F and type a few letters: its name, its colour, its fibre, a pattern’s number, or the place. A slip of the
+        finger is forgiven.
+      </p>
+      {out.length > 0 && (
+        <section className="mt-8 max-w-xl">
+          <h2 className="font-display text-lg font-semibold">Out now</h2>
+          <PrintDefs />
+          <ul>
+            {out.slice(0, 12).map((lot) => {
+              const item = household.items.get(lot.itemId)!;
+              return (
+                <li key={lot.id} className="dotted-row">
+                  <Link to={`/find/${lot.id}`} className="flex min-h-11 items-center gap-3 hover:bg-linen">
+                    <Swatch item={item} className="size-6" />
+                    <span className="font-semibold">{item.name}</span>
+                    <span className="text-sm text-stone">goes back to {formatPlaceName(tree, lot.homeId!)}</span>
+                  </Link>
+                </li>
+              );
+            })}
+          </ul>
+          {out.length > 12 && <p className="mt-1 text-stone">and {out.length - 12} more.</p>}
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,151 @@
+import { useMemo, useState } from 'react';
+import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import type { Household, Plan } from '../../../core/records/index.ts';
+import { findWall, formatPlaceName, getRoomSpec } from '../../../core/storage/index.ts';
+import { applyChanges, createAdopt } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Page, tabClass } from '../../components/Page.tsx';
+import { WallView } from '../../drawing/WallView.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+import { LotTicket } from '../ticket/LotTicket.tsx';
+import { PlaceTicket } from '../ticket/PlaceTicket.tsx';
+import { useFitRun } from './fitRun.ts';
+import { MoveList } from './MoveList.tsx';
+import { PlanTicket } from './PlanTicket.tsx';
+import { listMoves } from './planMoves.ts';
+import { UnplacedList } from './UnplacedList.tsx';
+
+type Tab = 'wall' | 'moves' | 'unplaced';
+
+/** The household as it would be with a plan adopted, for drawing; as it is where the plan no longer applies. */
+function preview(household: Household, plan: Plan | null): Household {
+  const draft = plan && createAdopt(household, plan, '', plan.madeAtMs);
+  const next = draft?.ok ? applyChanges(household, draft.value.changes) : null;
+  return next?.ok ? next.value : household;
+}
+
+/** Finds a plan while one watches, shows it beside today, and adopts it. */
+export function FitPage() {
+  const household = useHousehold();
+  const plan = useFitRun((state) => state.plan);
+  const ticket = useApp((state) => state.ticket);
+  const show = useApp((state) => state.show);
+  const [tab, setTab] = useState<Tab>('wall');
+  const tree = getTree(household);
+  const arrivals = useMemo(() => (plan ? listMoves(household, tree, plan) : []), [household, tree, plan]);
+  const moves = arrivals.reduce((sum, one) => sum + one.moves.length, 0);
+  const chosen = ticket?.type === 'lot' || ticket?.type === 'place' ? ticket : null;
+
+  const tabs: readonly [Tab, string][] = [
+    ['wall', plan ? 'The plan on the wall' : 'Today on the wall'],
+    ['moves', `What moves${plan ? ` ${moves}` : ''}`],
+    ['unplaced', `Without a home${plan ? ` ${plan.unplaced.length}` : ''}`],
+  ];
+  return (
+    <Page
+      title="Fit"
+      tabs={
+        <ul className="flex gap-1">
+          {tabs.map(([id, name]) => (
+            <li key={id}>
+              <button
+                type="button"
+                aria-pressed={id === tab}
+                className={tabClass(id === tab)}
+                onClick={() => setTab(id)}
+              >
+                {name}
+              </button>
+            </li>
+          ))}
+        </ul>
+      }
+      asideLabel={chosen ? 'Ticket' : 'Plan'}
+      aside={
+        chosen ? (
+          <>
+            <Button look="quiet" onClick={() => show(null)}>
+              ← Back to the plan
+            </Button>
+            {chosen.type === 'lot' ? <LotTicket id={chosen.id} /> : <PlaceTicket id={chosen.id} />}
+          </>
+        ) : (
+          <PlanTicket moves={moves} />
+        )
+      }
+    >
+      {tab === 'wall' && <PlanWall household={household} plan={plan} />}
+      {tab === 'moves' &&
+        (plan ? (
+          <MoveList arrivals={arrivals} />
+        ) : (
+          <p className="p-5 text-stone">Find a plan first; then what it would have you carry stands here.</p>
+        ))}
+      {tab === 'unplaced' && <UnplacedList plan={plan} />}
+    </Page>
+  );
+}
+
+function PlanWall({ household, plan }: { household: Household; plan: Plan | null }) {
+  const show = useApp((state) => state.show);
+  const ticket = useApp((state) => state.ticket);
+  const lastWall = useChoices((state) => state.wallId);
+  const [isToday, setToday] = useState(false);
+  const tree = getTree(household);
+  const walls = tree.rooms.flatMap((room) =>
+    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
+  );
+  const chosen = findWall(tree, lastWall ?? 'r1-east') ?? walls[0];
+  const planned = useMemo(() => preview(household, plan), [household, plan]);
+  const isPlan = plan !== null && !isToday;
+  const drawing = useMemo(
+    () =>
+      chosen
+        ? computeWallDrawing(isPlan ? planned : household, tree, chosen.room, chosen.wall, isPlan ? 'home' : 'is')
+        : null,
+    [household, planned, tree, chosen, isPlan],
+  );
+  if (!chosen || !drawing) return null;
+  const over = [...drawing.places.values()].filter((one) => one.isOverFull).length;
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-5 pt-2">
+        <label className="flex items-center gap-2 text-stone">
+          Wall
+          <select
+            className="h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8"
+            value={`${chosen.room.id}-${chosen.wall.id}`}
+            onChange={(event) => useChoices.setState({ wallId: event.target.value })}
+          >
+            {walls.map(({ id, room, wall }) => (
+              <option key={id} value={id}>
+                {`${room.name}: ${wall.name}`}
+              </option>
+            ))}
+          </select>
+        </label>
+        {plan && (
+          <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={() => setToday(!isToday)}>
+            {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>
+          </Button>
+        )}
+        <span className="text-stone">
+          {isPlan ? 'As planned' : 'As it is today'}: {wordCount(over, 'place')} over full on this wall.
+        </span>
+      </div>
+      <WallView
+        drawing={drawing}
+        label={`${chosen.wall.name}, ${isPlan ? 'as planned' : 'as it is today'}`}
+        units={household.settings.units}
+        chosenPlace={ticket?.type === 'place' ? ticket.id : null}
+        chosenLot={ticket?.type === 'lot' ? ticket.id : null}
+        namePlace={(id) => formatPlaceName(tree, id)}
+        onPlace={(id) => show({ type: 'place', id })}
+        onLot={(id) => show({ type: 'lot', id })}
+      />
+    </>
+  );
+}

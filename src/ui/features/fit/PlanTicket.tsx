@@ -1,0 +1,211 @@
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import { getFetchSeconds, type Score } from '../../../core/records/index.ts';
+import { createAdopt, createCarryAll } from '../../../core/tracking/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getStrays } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import { wordCount } from '../../text/index.ts';
+import { useFitRun } from './fitRun.ts';
+
+const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
+
+const SECONDS = [3, 10, 30, 120] as const;
+
+/** The plan's ticket: how it stands beside today, and what to do with it. */
+export function PlanTicket({ moves }: { moves: number }) {
+  const household = useHousehold();
+  const { status, progress, plan, checks, note, seconds, start, stop, discard, household: madeFor } = useFitRun();
+  const act = useApp((state) => state.act);
+  const fitSeconds = useChoices((state) => state.fitSeconds);
+  const today = useAnswer(household, 'today', null);
+  const { toMove, homeless } = getStrays(household);
+  const isAdopted = plan !== null && (household.plans.get(plan.id)?.adoptedAtMs ?? null) !== null;
+  const isOld = plan !== null && !isAdopted && madeFor !== household;
+  const count = [...household.lots.values()].filter((lot) => lot.state !== 'gone').length;
+
+  const search = () => start(household, 1, fitSeconds);
+  const carry = () => void act((now) => createCarryAll(now, wordCount(toMove, 'thing'), world.nowMs()));
+
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">
+        {status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today'}
+      </h2>
+      {status === 'running' ? (
+        <Searching progress={progress} seconds={seconds} today={today} />
+      ) : (
+        <Comparison
+          today={today}
+          plan={plan?.score ?? null}
+          unplaced={plan?.unplaced.length ?? 0}
+          homeless={homeless}
+        />
+      )}
+      {status === 'failed' && (
+        <p role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3">
+          The search broke off ({note}). Nothing was changed; try again.
+        </p>
+      )}
+      {plan && status === 'done' && (
+        <p className="mt-3">
+          {isAdopted ? 'Adopted. ' : ''}
+          {wordCount(moves, 'thing')} to carry or refold.{' '}
+          <span className="text-stone">
+            {checks?.findings === 0
+              ? `Every place was packed and ${checks.tests.toLocaleString('en')} checks passed.`
+              : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
+          </span>
+        </p>
+      )}
+      {isOld && (
+        <p className="mt-3 border-l-4 border-weld bg-linen p-3 text-sm">
+          Things have changed since this plan was made. Find it again to have them counted.
+        </p>
+      )}
+      {status === 'running' ? (
+        <Button look="strong" className="mt-4 w-full" data-key="s" onClick={stop}>
+          Stop and keep the best <kbd className="pl-1 font-normal">S</kbd>
+        </Button>
+      ) : (
+        <div className="mt-4 grid grid-cols-2 gap-2">
+          {plan && !isAdopted && (
+            <Button
+              look="strong"
+              className="col-span-2"
+              disabled={checks?.findings !== 0}
+              onClick={() =>
+                void act((now) =>
+                  createAdopt(now, plan, `${formatMinutes(getFetchSeconds(plan.score))} a month`, world.nowMs()),
+                )
+              }
+            >
+              Adopt this plan
+            </Button>
+          )}
+          {toMove > 0 && (
+            <Button look={isAdopted ? 'strong' : 'plain'} className="col-span-2" onClick={carry}>
+              All {toMove} are carried home
+            </Button>
+          )}
+          <Button look={plan || toMove > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
+            {plan ? 'Search again' : 'Find a plan'} <kbd className="pl-1 font-normal">S</kbd>
+          </Button>
+          <label className="flex items-center gap-2 text-stone">
+            for
+            <select
+              aria-label="How long to search"
+              className="h-11 min-w-0 flex-1 rounded border border-thread bg-paper px-1 text-ink md:h-9"
+              value={fitSeconds}
+              onChange={(event) => useChoices.setState({ fitSeconds: Number(event.target.value) })}
+            >
+              {SECONDS.map((one) => (
+                <option key={one} value={one}>
+                  {one < 60 ? `${one} s` : `${one / 60} min`}
+                </option>
+              ))}
+            </select>
+          </label>
+          {plan && !isAdopted && (
+            <Button look="quiet" className="col-span-2" onClick={discard}>
+              Drop this plan
+            </Button>
+          )}
+        </div>
+      )}
+      {count === 0 && (
+        <p className="mt-3 text-stone">
+          There is nothing to fit yet. Add things in the{' '}
+          <Link to="/stash" className="text-woad underline">
+            Stash
+          </Link>
+          .
+        </p>
+      )}
+      {today && status !== 'running' && (
+        <Suspense>
+          <PartsChart today={today} plan={plan?.score ?? null} />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+interface SearchingProps {
+  readonly progress: ReturnType<typeof useFitRun.getState>['progress'];
+  readonly seconds: number;
+  readonly today: Score | null;
+}
+
+function Searching({ progress, seconds, today }: SearchingProps) {
+  const share = progress ? Math.min(1, progress.elapsedMs / 1000 / seconds) : 0;
+  return (
+    <div className="mt-3" role="status">
+      <progress aria-label="Search" className="h-3 w-full accent-woad" max={1} value={share} />
+      <p className="mt-2 font-display text-[28px] leading-tight font-semibold">
+        {progress ? formatMinutes(progress.fetchSeconds) : '…'}
+      </p>
+      <p className="text-stone">
+        a month with the best so far{today ? `; today ${formatMinutes(getFetchSeconds(today))}` : ''}
+      </p>
+      {progress && (
+        <p className="tabular mt-2">
+          {wordCount(progress.unplaced, 'lot')} without a home. {progress.steps.toLocaleString('en')} steps tried.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ComparisonProps {
+  readonly today: Score | null;
+  readonly plan: Score | null;
+  readonly unplaced: number;
+  readonly homeless: number;
+}
+
+function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
+  const rows: [string, string, string][] = [
+    [
+      'Fetching, a month',
+      today ? formatMinutes(getFetchSeconds(today)) : '…',
+      plan ? formatMinutes(getFetchSeconds(plan)) : '',
+    ],
+    ['Re-shuffling', today ? formatMinutes(today.parts.crowding) : '…', plan ? formatMinutes(plan.parts.crowding) : ''],
+    ['Without a home', String(homeless), plan ? String(unplaced) : ''],
+    ['Cautions', String(today?.cautions ?? '…'), plan ? String(plan.cautions) : ''],
+  ];
+  return (
+    <table className="tabular mt-2 w-full">
+      <thead className="text-sm text-stone">
+        <tr>
+          <th scope="col" className="text-left font-normal">
+            <span className="sr-only">What</span>
+          </th>
+          <th scope="col" className="text-right font-normal">
+            today
+          </th>
+          {plan && (
+            <th scope="col" className="pl-3 text-right font-normal">
+              plan
+            </th>
+          )}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([name, is, will]) => (
+          <tr key={name} className="dotted-row">
+            <th scope="row" className="py-1.5 text-left font-normal text-stone">
+              {name}
+            </th>
+            <td className={`text-right whitespace-nowrap ${plan ? '' : 'font-semibold'}`}>{is}</td>
+            {plan && <td className="pl-3 text-right font-semibold whitespace-nowrap">{will}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

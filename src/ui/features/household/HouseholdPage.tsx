@@ -1,0 +1,205 @@
+import { useState } from 'react';
+import { createSaveSettings } from '../../../core/tracking/index.ts';
+import { parseRecord, type Settings } from '../../../core/records/index.ts';
+import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
+import { ImportButton } from '../../components/ImportButton.tsx';
+import { Page } from '../../components/Page.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
+
+/** Who lives here, how things are folded, and the file that holds everything. */
+export function HouseholdPage() {
+  return (
+    <Page title="House">
+      <div className="grid min-h-0 flex-1 content-start gap-x-12 gap-y-8 px-4 py-4 md:grid-cols-2 md:overflow-y-auto md:px-5">
+        <SettingsForm />
+        <div className="space-y-8">
+          <Files />
+          <Beginnings />
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+const SIZES = [
+  ['statureMm', 'Your height', '1.68 m'],
+  ['panelWidthMm', 'Folded cloth: width', '30 cm'],
+  ['panelDepthMm', 'Folded cloth: depth', '28 cm'],
+  ['boardWidthMm', 'Boards: width', '17 cm'],
+  ['boardHeightMm', 'Boards: height', '26 cm'],
+  ['boardThicknessMm', 'Boards: thickness', '1 mm'],
+] as const;
+type SizeName = (typeof SIZES)[number][0];
+
+function SettingsForm() {
+  const { settings } = useHousehold();
+  // A form per unit system: its texts are written in it.
+  return <SettingsFields key={`${settings.units} ${JSON.stringify(settings)}`} settings={settings} />;
+}
+
+function SettingsFields({ settings }: { settings: Settings }) {
+  const act = useApp((state) => state.act);
+  const { units } = settings;
+  const sizes = Object.fromEntries(SIZES.map(([name]) => [name, formatSize(settings[name], units)]));
+  const [name, setName] = useState(settings.name);
+  const [fill, setFill] = useState(String(Math.round((1 - settings.fillTarget) * 100)));
+  const [typed, setTyped] = useState<Record<string, string>>(sizes);
+  const [faults, setFaults] = useState<Record<string, string>>({});
+
+  const save = () => {
+    const next: Settings = { ...settings, name: name.trim() };
+    const found: Record<string, string> = {};
+    if (next.name === '') found['name'] = 'Give the room a name.';
+    for (const [field, , example] of SIZES) {
+      if (typed[field] === sizes[field]) continue;
+      const parsed = parseLengthMm(typed[field] ?? '', units === 'metric' ? 'cm' : 'in');
+      if (parsed.ok) next[field satisfies SizeName] = parsed.value;
+      else found[field] = wordAmountFault(parsed.fault, example);
+    }
+    const free = Number(fill);
+    if (fill.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = 'From 0 to 70 per cent.';
+    else if (free !== Math.round((1 - settings.fillTarget) * 100)) next.fillTarget = 1 - free / 100;
+    next.statureMm = Math.round(next.statureMm);
+    const checked = Object.keys(found).length === 0 ? parseRecord('settings', next) : null;
+    if (checked && !checked.ok)
+      for (const fault of checked.fault) found[fault.path] = capitalise(wordRecordFault(fault));
+    setFaults(found);
+    if (Object.keys(found).length === 0) void act((now) => createSaveSettings(now, { ...now.settings, ...next }));
+  };
+  const set = (change: Partial<Settings>) => void act((now) => createSaveSettings(now, { ...now.settings, ...change }));
+
+  return (
+    <form
+      noValidate
+      aria-label="The household"
+      className="max-w-md space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <h2 className="font-display text-lg font-semibold">The household</h2>
+      <TextField label="Name" value={name} fault={faults['name']} onChange={(event) => setName(event.target.value)} />
+      <SelectField
+        label="Units"
+        value={units}
+        onChange={(event) => set({ units: event.target.value as Settings['units'] })}
+      >
+        <option value="metric">Metres and centimetres</option>
+        <option value="imperial">Yards and inches</option>
+      </SelectField>
+      <div>
+        <CheckField
+          label="Small children live here or visit"
+          checked={settings.hasChildren}
+          onChange={(event) => set({ hasChildren: event.target.checked })}
+        />
+        <CheckField
+          label="Cats or other pets live here"
+          checked={settings.hasPets}
+          onChange={(event) => set({ hasPets: event.target.checked })}
+        />
+        {settings.hasChildren && (
+          <p className="border-l-4 border-weld bg-linen p-2 text-sm">
+            Blades, needles and small parts are then planned only above 1.5 m or in places marked out of reach of
+            children. A child who climbs reaches higher; lock away what is dangerous.
+          </p>
+        )}
+      </div>
+      <div className="grid grid-cols-2 items-start gap-3">
+        {SIZES.map(([field, label]) => (
+          <TextField
+            key={field}
+            label={label}
+            value={typed[field] ?? ''}
+            fault={faults[field]}
+            onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
+          />
+        ))}
+        <TextField
+          label="Leave free in every place, %"
+          inputMode="numeric"
+          value={fill}
+          fault={faults['fill']}
+          onChange={(event) => setFill(event.target.value)}
+        />
+      </div>
+      <Button look="strong" type="submit">
+        Save
+      </Button>
+    </form>
+  );
+}
+
+function Files() {
+  const household = useHousehold();
+  const tell = useApp((state) => state.tell);
+
+  const save = async () => {
+    const { events } = useApp.getState();
+    const { toBundle, parseBundle } = await import('../../../core/formats/index.ts');
+    const bytes = toBundle({ household, events });
+    // A copy that does not read back is no copy.
+    const proof = parseBundle(bytes);
+    if (!proof.ok) {
+      tell({
+        tone: 'fault',
+        text: `The file was not saved: it would not read back (${proof.fault[0]?.path ?? ''}).`,
+        canUndo: false,
+      });
+      return;
+    }
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([bytes.slice().buffer], { type: 'application/zip' }));
+    link.download = `${household.settings.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+    tell({ tone: 'done', text: `Saved ${link.download}; it was read back and is whole.`, canUndo: false });
+  };
+  return (
+    <section aria-label="Your file" className="max-w-md">
+      <h2 className="font-display text-lg font-semibold">Your file</h2>
+      <p className="mt-1 text-stone">
+        Everything stays in this browser: {wordCount(household.items.size, 'item')},{' '}
+        {wordCount(household.lots.size, 'lot')}, {wordCount(household.places.size, 'place')}. Save it to one file now
+        and then, and open that file in any other browser.
+      </p>
+      <div className="mt-3 flex flex-wrap items-start gap-3">
+        <Button look="strong" onClick={() => void save()}>
+          Save everything to a file
+        </Button>
+        <ImportButton />
+      </div>
+    </section>
+  );
+}
+
+function Beginnings() {
+  const replace = useApp((state) => state.replace);
+  const bringBack = useApp((state) => state.bringBack);
+  const [has, setHas] = useState<boolean | null>(null);
+  const load = async (which: 'sample' | 'empty') => {
+    const { createEmptyHousehold, createSampleHousehold } = await import('../../../sample/index.ts');
+    if (which === 'sample') await replace(createSampleHousehold(), 'Heron Loft is here again, in its first disorder.');
+    else await replace(createEmptyHousehold(), 'An empty sewing room is ready.');
+    setHas(true);
+  };
+  return (
+    <section aria-label="Begin again" className="max-w-md">
+      <h2 className="font-display text-lg font-semibold">Begin again</h2>
+      <p className="mt-1 text-stone">
+        What is here now is set aside, and one click brings it back until another household is opened.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Button onClick={() => void load('empty')}>Start empty</Button>
+        <Button onClick={() => void load('sample')}>Open the sample</Button>
+        <Button disabled={has === false} onClick={() => void bringBack().then((isBack) => setHas(isBack))}>
+          Bring back the one before
+        </Button>
+      </div>
+    </section>
+  );
+}

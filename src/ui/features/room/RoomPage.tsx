@@ -1,0 +1,106 @@
+import { useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import { getFetchSeconds } from '../../../core/records/index.ts';
+import { findWall, formatPlaceName, getRoomSpec } from '../../../core/storage/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Figure, Page, tabClass } from '../../components/Page.tsx';
+import { WallView } from '../../drawing/WallView.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getStrays, getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import { wordCount } from '../../text/index.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Legend } from './Legend.tsx';
+
+/** The room, wall by wall, front on and to scale, with what is in every compartment. */
+export function RoomPage() {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const tree = getTree(household);
+  const params = useParams();
+  const { wallId: lastWall, wallView } = useChoices();
+  const ticket = useApp((state) => state.ticket);
+  const show = useApp((state) => state.show);
+  const today = useAnswer(household, 'today', null);
+  const { toMove } = getStrays(household);
+
+  const walls = tree.rooms.flatMap((room) =>
+    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
+  );
+  const wanted = params['wallId'] ?? lastWall ?? 'r1-east';
+  const chosen = findWall(tree, wanted) ?? walls[0];
+  const view = toMove > 0 ? wallView : 'is';
+  const drawing = useMemo(
+    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, view) : null),
+    [household, tree, chosen, view],
+  );
+  if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
+  const wallId = `${chosen.room.id}-${chosen.wall.id}`;
+  const states = [...drawing.places.values()];
+  const used = states.length === 0 ? 0 : states.reduce((sum, one) => sum + Math.min(1, one.fill), 0) / states.length;
+  const over = states.filter((one) => one.isOverFull).length;
+
+  return (
+    <Page
+      title={chosen.room.name}
+      tabs={
+        <ul className="flex gap-1">
+          {walls.map(({ id, wall, room }) => (
+            <li key={id}>
+              <Link
+                to={`/room/${id}`}
+                className={tabClass(id === wallId)}
+                aria-current={id === wallId ? 'page' : undefined}
+                onClick={() => useChoices.setState({ wallId: id })}
+              >
+                {tree.rooms.length > 2 ? `${room.name}: ${wall.name}` : wall.name}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      }
+      aside={<TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />}
+      foot={
+        <>
+          <Figure
+            value={today ? formatMinutes(getFetchSeconds(today)) : '…'}
+            label="a month fetching, finding, putting back"
+          />
+          <Figure value={`${Math.round(used * 100)} %`} label="of this wall in use" />
+          <Figure value={String(over)} label={over === 1 ? 'place over full' : 'places over full'} />
+          <Legend />
+          <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>
+            Add a piece <kbd className="pl-1 font-normal">N</kbd>
+          </Button>
+        </>
+      }
+    >
+      {toMove > 0 && (
+        <p className="flex flex-wrap items-center gap-x-4 px-5 pt-2">
+          {wordCount(toMove, 'thing')} {toMove === 1 ? 'is' : 'are'} planned for another place.
+          <Button
+            look="quiet"
+            data-key="v"
+            aria-pressed={view === 'home'}
+            onClick={() => useChoices.setState({ wallView: view === 'is' ? 'home' : 'is' })}
+          >
+            {view === 'is' ? 'Show it as planned' : 'Show it as it is'} <kbd className="font-normal">V</kbd>
+          </Button>
+        </p>
+      )}
+      <WallView
+        drawing={drawing}
+        label={`${chosen.wall.name}, ${view === 'is' ? 'as it is' : 'as planned'}`}
+        units={units}
+        chosenPlace={ticket?.type === 'place' || ticket?.type === 'editSlot' ? ticket.id : null}
+        chosenLot={ticket?.type === 'lot' ? ticket.id : null}
+        namePlace={(id) => formatPlaceName(tree, id)}
+        onPlace={(id) => show({ type: 'place', id })}
+        onLot={(id) => show({ type: 'lot', id })}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,213 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { UNIT_KINDS, type Place, type PlaceId, type UnitKind } from '../../../core/records/index.ts';
+import { applyUnitSpec, checkContainers, checkUnitOnWall, findWall, getRoomSpec } from '../../../core/storage/index.ts';
+import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
+import { formatSizes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import {
+  capitalise,
+  wordContainerFault,
+  wordCount,
+  wordDisturbance,
+  wordUnitFault,
+  wordUnitKind,
+} from '../../text/index.ts';
+import { createUnitFields, isWhole, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
+
+/** What saving the form would do, worked out while one types. */
+interface UnitChange {
+  readonly unit: Place;
+  readonly saved: readonly Place[];
+  readonly removed: readonly Place[];
+}
+
+/** Adds a piece of furniture to a wall, resizes or removes one; its compartments follow from its measures. */
+export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: string }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const tree = getTree(household);
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  const old = unitId ? (tree.places.get(unitId) ?? null) : null;
+  const [newId] = useState(() => world.createId() as PlaceId);
+  const [warned, setWarned] = useState<string | null>(null);
+  const [isTried, setTried] = useState(false);
+  const { register, watch, reset, handleSubmit } = useForm<UnitFields>({
+    defaultValues: old?.unit ? toUnitFields(old, units) : createUnitFields('cubes', wallId, units),
+  });
+  const fields = watch();
+  const walls = tree.rooms.flatMap((room) =>
+    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, name: `${room.name}: ${wall.name}` })),
+  );
+  const wall = findWall(tree, fields.wall);
+  if (unitId && !old) return <p className="text-stone">That piece is no longer in the room.</p>;
+  if (!wall) return <p className="text-stone">That wall is no longer in the room.</p>;
+
+  const present = old ? tree.getChildren(old.id) : [];
+  const at = { roomId: wall.room.id, wallId: wall.wall.id };
+  const order = old?.order ?? tree.getChildren(wall.room.id).length;
+  const read = readUnitFields(fields, units, old, at, old?.id ?? newId, order);
+  let change: UnitChange | null = null;
+  let problem: string | null = null;
+  let inside: string | null = null;
+  if (read.ok) {
+    const unit = read.value;
+    const layout = applyUnitSpec(unit.id, unit.unit!, present, world.createId);
+    const standing = checkUnitOnWall(unit.unit!, wall.wall);
+    if (!layout.ok) problem = wordUnitFault(layout.fault, units);
+    else if (standing) problem = wordUnitFault(standing, units);
+    else {
+      const tight = layout.kept.flatMap((slot) => {
+        const bins = tree.getChildren(slot.id);
+        const fault = checkContainers(
+          slot.slot!,
+          bins.flatMap((bin) => bin.container ?? []),
+        );
+        return fault ? [wordContainerFault(fault, bins.map((bin) => bin.name).join(' and '), slot.name, units)] : [];
+      });
+      problem = tight[0] ?? null;
+      const first = layout.kept[0]?.slot;
+      if (first) inside = formatSizes([first.widthMm, first.depthMm, first.heightMm], units);
+      const removed = layout.removed.flatMap((slot) => [...tree.getChildren(slot.id), slot]);
+      change = { unit, saved: [unit, ...layout.kept], removed };
+    }
+  }
+  const faults = read.ok ? {} : read.fault;
+  const faultOf = (name: keyof UnitFields) => (isTried || fields[name] !== '' ? faults[name] : undefined);
+
+  const save = async () => {
+    setTried(true);
+    if (!change || problem !== null) return;
+    const { unit, saved, removed } = change;
+    const words = wordDisturbance(findDisturbance(household, saved, removed), tree);
+    if (words !== null && warned !== words) {
+      setWarned(words);
+      return;
+    }
+    const isDone = await act((now) => createSavePlaces(now, unit.name, saved, removed, world.nowMs()));
+    if (isDone) show({ type: 'editUnit', id: unit.id });
+  };
+  const everything = old ? [...present.flatMap((slot) => tree.getChildren(slot.id)), ...present, old] : [];
+  const lying = old ? wordDisturbance(findDisturbance(household, [], everything), tree) : null;
+  const unitSpec = read.ok ? read.value.unit! : null;
+  const tips = unitSpec && unitSpec.yMm === 0 && !isWhole(unitSpec.kind) && !unitSpec.isAnchored;
+  const isTall = tips && (unitSpec.heightMm > 750 || unitSpec.heightMm > 2.5 * unitSpec.depthMm);
+
+  const text = (name: keyof UnitFields, label: string) => (
+    <TextField label={label} fault={faultOf(name)} {...register(name)} />
+  );
+  return (
+    <form
+      noValidate
+      aria-label={old ? `Edit ${old.name}` : 'New piece'}
+      className="space-y-3"
+      onSubmit={(event) => void handleSubmit(save)(event)}
+    >
+      <h2 className="font-display text-[21px] font-semibold">{old ? 'Edit the piece' : 'New piece'}</h2>
+      {!old && (
+        <SelectField
+          label="What is it"
+          value={fields.kind}
+          onChange={(event) => {
+            const next = createUnitFields(event.target.value as UnitKind, fields.wall, units);
+            reset({ ...next, name: fields.name, x: fields.x });
+          }}
+        >
+          {UNIT_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {capitalise(wordUnitKind(kind))}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      {text('name', 'Name')}
+      <SelectField label="Wall" {...register('wall')}>
+        {walls.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </SelectField>
+      <div className="grid grid-cols-2 items-start gap-3">
+        {text('x', 'From the left corner')}
+        {text('y', 'Above the floor')}
+        {text('width', 'Width')}
+        {text('height', 'Height')}
+        {text('depth', 'Depth')}
+        {!isWhole(fields.kind) && text('board', 'Board thickness')}
+        {!isWhole(fields.kind) && text('columns', 'Columns')}
+        {!isWhole(fields.kind) && text('rows', fields.kind === 'drawers' ? 'Drawers in each' : 'Rows')}
+        {text('load', 'Carries in all')}
+      </div>
+      {!isWhole(fields.kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
+      {inside && (
+        <dl className="border-l-4 border-woad bg-linen px-3 py-1">
+          <Row name={isWhole(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
+        </dl>
+      )}
+      {isTall && (
+        <p className="border-l-4 border-weld bg-linen p-3 text-sm">
+          So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s
+          instructions and your local code decide how.
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="border-l-4 border-madder bg-linen p-3 text-sm font-semibold">
+          {problem}
+        </p>
+      )}
+      {warned && !problem && (
+        <p role="alert" className="border-l-4 border-weld bg-linen p-3 text-sm">
+          {warned} Nothing is lost, and Undo brings all back.
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-2 pt-1">
+        <Button look="strong" type="submit" disabled={problem !== null}>
+          {warned && !problem ? 'Save all the same' : 'Save'}
+        </Button>
+        <Button onClick={() => show(null)}>{old ? 'Close' : 'Leave it'}</Button>
+      </div>
+      {old && (
+        <>
+          <h3 className="stitched-t pt-3 font-bold">Its places</h3>
+          <ul>
+            {present.map((slot) => (
+              <li key={slot.id} className="dotted-row">
+                <button
+                  type="button"
+                  className="flex min-h-11 w-full items-center justify-between text-left hover:bg-linen md:min-h-8"
+                  onClick={() => show({ type: 'editSlot', id: slot.id })}
+                >
+                  <span>{slot.name}</span>
+                  <span className="text-sm text-stone">
+                    {tree
+                      .getChildren(slot.id)
+                      .map((bin) => bin.name)
+                      .join(', ')}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <p className="stitched-t pt-3 text-sm text-stone">
+            {lying ?? `${wordCount(present.length, 'place')}, nothing in them.`} Undo brings all back.{' '}
+            <Button
+              look="quiet"
+              onClick={() =>
+                void act((now) => createSavePlaces(now, old.name, [], everything, world.nowMs())).then(
+                  (isDone) => isDone && show(null),
+                )
+              }
+            >
+              Remove {old.name}
+            </Button>
+          </p>
+        </>
+      )}
+    </form>
+  );
+}

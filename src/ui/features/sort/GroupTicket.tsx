@@ -1,0 +1,57 @@
+import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
+import { formatMass } from '../../../core/units/index.ts';
+import { Row } from '../../components/fields.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordAmount, wordCount, wordGroup, wordNeeds, wordSchool } from '../../text/index.ts';
+
+/** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
+export function GroupTicket({ group }: { group: Group }) {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const { units } = household.settings;
+  const needs = computeNeeds(group, household);
+  const tree = getTree(household);
+  const places = new Set(group.lots.flatMap((lot) => lot.placeId ?? []));
+  const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));
+  return (
+    <>
+      <PrintDefs />
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{wordGroup(group, household)}</h2>
+      <p className="text-stone">{wordSchool(group.school, group.kind)}</p>
+      <dl className="mt-2">
+        <Row name="Holds">{wordCount(group.lots.length, 'lot')}</Row>
+        {wordNeeds(needs, units).map((words, i) => (
+          <Row key={words} name={i === 0 ? 'Needs' : 'or'}>
+            {words}
+          </Row>
+        ))}
+        <Row name="Weight">{formatMass(needs.massG, units)}</Row>
+        <Row name="Today in">{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
+      </dl>
+      <h3 className="mt-4 font-bold">In this order</h3>
+      <ol className="mt-1">
+        {group.lots.map((lot) => {
+          const item = household.items.get(lot.itemId)!;
+          return (
+            <li key={lot.id} className="dotted-row">
+              <button
+                type="button"
+                className="flex min-h-11 w-full items-center gap-2 text-left hover:bg-linen md:min-h-9"
+                onClick={() => show({ type: 'lot', id: lot.id })}
+              >
+                <Swatch item={item} className="size-5 shrink-0" />
+                <span className="min-w-0 flex-1 truncate">{item.name}</span>
+                <span className="tabular shrink-0 text-sm text-stone">
+                  {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </>
+  );
+}

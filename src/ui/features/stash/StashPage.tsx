@@ -1,0 +1,233 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
+import { computeClothMass } from '../../../core/measure/index.ts';
+import { KINDS, type Kind } from '../../../core/records/index.ts';
+import { formatClothLength, formatMass } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Figure, Page, tabClass } from '../../components/Page.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getFinder, getTree } from '../../state/derived.ts';
+import { capitalise, wordCount, wordKind, wordKindPlural } from '../../text/index.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { LaidOut } from './LaidOut.tsx';
+import { filterRows, getWhat, listRows, PRESENCES, sortRows, type Presence, type SortBy, SORTS } from './rows.ts';
+import { StashTable } from './StashTable.tsx';
+import { Welcome } from './Welcome.tsx';
+
+const WHAT: Record<Kind, string> = { fabric: 'Fibre', pattern: 'Garment', thread: 'For', notion: 'Type', tool: 'Type' };
+const PRESENCE: Record<Presence, string> = {
+  all: 'anywhere',
+  in: 'at home',
+  out: 'out',
+  homeless: 'without a home',
+  planned: 'planned elsewhere',
+};
+const SORT: Record<SortBy, string> = {
+  name: 'name',
+  colour: 'colour wheel',
+  amount: 'how much',
+  what: 'what it is',
+  uses: 'uses a month',
+  place: 'place',
+};
+
+const selectClass = 'h-11 rounded border border-thread bg-paper px-2 md:h-8';
+
+function isKind(text: string | undefined): text is Kind {
+  return (KINDS as readonly string[]).includes(text ?? '');
+}
+
+/** The stash: cloth laid out to one scale, or any kind in a table; search, filter, sort; the ticket at the right. */
+export function StashPage() {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const navigate = useNavigate();
+  const params = useParams();
+  const choices = useChoices();
+  const kind = isKind(params['kind']) ? params['kind'] : choices.stashKind;
+  const [text, setText] = useState('');
+  const [what, setWhat] = useState('');
+  const [colour, setColour] = useState('');
+  const [presence, setPresence] = useState<Presence>('all');
+  const words = useDeferredValue(text);
+  const tree = getTree(household);
+  const { units } = household.settings;
+
+  const all = useMemo(() => listRows(household, tree, kind), [household, tree, kind]);
+  const whats = useMemo(() => [...new Set(all.map(({ item }) => getWhat(item)))].toSorted(), [all]);
+  const rows = useMemo(() => {
+    const found =
+      words.trim() === ''
+        ? null
+        : new Set(
+            getFinder(household)
+              .find(words, Infinity)
+              .map((hit) => hit.lotId),
+          );
+    return filterRows(all, { what: whats.includes(what) ? what : '', colour, presence, found });
+  }, [household, all, words, whats, what, colour, presence]);
+  const sortBy = (SORTS as readonly string[]).includes(choices.sortBy) ? (choices.sortBy as SortBy) : 'name';
+  const sorted = useMemo(() => sortRows(rows, sortBy, choices.isDescending), [rows, sortBy, choices.isDescending]);
+  const counts = useMemo(() => {
+    const byKind = new Map<Kind, number>();
+    for (const lot of household.lots.values()) {
+      const item = household.items.get(lot.itemId);
+      if (item && lot.state !== 'gone') byKind.set(item.kind, (byKind.get(item.kind) ?? 0) + 1);
+    }
+    return byKind;
+  }, [household]);
+
+  const lengthMm = rows.reduce((sum, { lot }) => sum + (lot.lengthMm ?? 0), 0);
+  const massG = rows.reduce(
+    (sum, { item, lot }) =>
+      sum + (item.fabric ? computeClothMass(lot.lengthMm ?? 0, item.fabric.widthMm, item.fabric.grammageGsm) : 0),
+    0,
+  );
+  const isLaidOut = kind === 'fabric' && choices.isLaidOut;
+  const isFiltered = text !== '' || what !== '' || colour !== '' || presence !== 'all';
+  const clear = () => {
+    setText('');
+    setWhat('');
+    setColour('');
+    setPresence('all');
+  };
+
+  return (
+    <Page
+      title="Stash"
+      tabs={
+        <ul className="flex gap-1">
+          {KINDS.map((one) => (
+            <li key={one}>
+              <NavLink
+                to={`/stash/${one}`}
+                className={tabClass(one === kind)}
+                aria-current={one === kind ? 'page' : undefined}
+                onClick={() => useChoices.setState({ stashKind: one })}
+              >
+                {`${wordKindPlural(one)} ${counts.get(one) ?? 0}`}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      }
+      aside={<TicketPane hint="Choose something to see how much of it there is, and where it lives." />}
+      foot={
+        <>
+          <Figure
+            value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
+            label={
+              kind === 'fabric'
+                ? `in ${wordCount(rows.length, 'length')}`
+                : `${wordCount(rows.length, 'lot')}, ${wordKindPlural(kind).toLowerCase()}`
+            }
+          />
+          {kind === 'fabric' && <Figure value={formatMass(massG, units)} label="of cloth" />}
+          <Button
+            look="strong"
+            className="ml-auto"
+            data-key="n"
+            onClick={() => {
+              void navigate(`/stash/${kind}`);
+              show({ type: 'newItem', kind });
+            }}
+          >
+            Add {kind === 'fabric' ? 'cloth' : `a ${wordKind(kind)}`} <kbd className="pl-2 font-normal">N</kbd>
+          </Button>
+        </>
+      }
+    >
+      <Welcome />
+      <form
+        role="search"
+        aria-label="Narrow the stash"
+        className="flex flex-wrap items-center gap-2 px-4 py-2 md:px-5"
+        onSubmit={(event) => event.preventDefault()}
+      >
+        <input
+          type="search"
+          aria-label="Words to narrow by"
+          placeholder="narrow by words"
+          className={`${selectClass} w-full md:w-40`}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <select aria-label={WHAT[kind]} className={selectClass} value={what} onChange={(e) => setWhat(e.target.value)}>
+          <option value="">{`${WHAT[kind]}: any`}</option>
+          {whats.map((one) => (
+            <option key={one} value={one}>
+              {capitalise(one)}
+            </option>
+          ))}
+        </select>
+        <select aria-label="Colour" className={selectClass} value={colour} onChange={(e) => setColour(e.target.value)}>
+          <option value="">Colour: any</option>
+          {COLOUR_FAMILIES.map((one) => (
+            <option key={one} value={one}>
+              {capitalise(one)}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label="Where it is"
+          className={selectClass}
+          value={presence}
+          onChange={(e) => setPresence(e.target.value as Presence)}
+        >
+          {PRESENCES.map((one) => (
+            <option key={one} value={one}>
+              {one === 'all' ? 'Place: anywhere' : capitalise(PRESENCE[one])}
+            </option>
+          ))}
+        </select>
+        {!isLaidOut && (
+          <select
+            aria-label="Sort by"
+            className={selectClass}
+            value={sortBy}
+            onChange={(e) => useChoices.setState({ sortBy: e.target.value, isDescending: false })}
+          >
+            {SORTS.map((one) => (
+              <option key={one} value={one}>
+                {`By ${SORT[one]}`}
+              </option>
+            ))}
+          </select>
+        )}
+        {isFiltered && (
+          <Button look="quiet" onClick={clear}>
+            Show all
+          </Button>
+        )}
+        {kind === 'fabric' && (
+          <Button
+            look="quiet"
+            className="ml-auto"
+            data-key="v"
+            onClick={() => useChoices.setState({ isLaidOut: !choices.isLaidOut })}
+          >
+            {isLaidOut ? 'As a table' : 'Laid out'} <kbd className="font-normal no-underline">V</kbd>
+          </Button>
+        )}
+      </form>
+      {rows.length === 0 ? (
+        <div className="px-5 py-10">
+          <p className="font-display text-xl">
+            {all.length === 0 ? `No ${wordKindPlural(kind).toLowerCase()} yet.` : 'Nothing in the stash is like that.'}
+          </p>
+          <p className="mt-2 text-stone">
+            {all.length === 0
+              ? 'Press N and type what is in your hand; the rest is filled in from what is usual.'
+              : 'Fewer words or another colour will show more.'}
+          </p>
+        </div>
+      ) : isLaidOut ? (
+        <LaidOut rows={rows} />
+      ) : (
+        <StashTable rows={sorted} kind={kind} sortBy={sortBy} whatName={WHAT[kind]} />
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,173 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
+import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
+import { formatSize } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Row } from '../../components/fields.tsx';
+import { wordWhereShort } from '../../components/where.ts';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { computeWhereabouts, getLotsByItem, getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import {
+  wordAmount,
+  wordCare,
+  wordForm,
+  wordHomeOffer,
+  wordMeasures,
+  wordPlaceReason,
+  wordThing,
+} from '../../text/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { CutForm } from './CutForm.tsx';
+
+/** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
+export function LotTicket({ id }: { id: LotId }) {
+  const household = useHousehold();
+  const lot = household.lots.get(id);
+  const item = lot && household.items.get(lot.itemId);
+  if (!lot || !item || lot.state === 'gone') return <p className="text-stone">It is no longer in the stash.</p>;
+  return <LotDetails key={id} household={household} lot={lot} item={item} />;
+}
+
+function LotDetails({ household, lot, item }: { household: Household; lot: Lot; item: Item }) {
+  const { settings } = household;
+  const { units } = settings;
+  const show = useApp((state) => state.show);
+  const act = useApp((state) => state.act);
+  const isCutting = useApp((state) => state.isCutting);
+  const setCutting = useApp((state) => state.setCutting);
+  const navigate = useNavigate();
+  const [isRehoming, setRehoming] = useState(false);
+  const tree = getTree(household);
+  const where = computeWhereabouts(household, lot.id);
+  const kin = (getLotsByItem(household).get(item.id) ?? []).filter((id) => id !== lot.id);
+  const isPlanned = lot.homeId !== null && lot.state === 'in' && lot.placeId !== lot.homeId;
+  const isHere = lot.state === 'in';
+
+  return (
+    <>
+      <PrintDefs />
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{item.name}</h2>
+      <p className="text-stone">{wordThing(item, units)}</p>
+      <Swatch item={item} className={`mt-3 w-full ${item.fabric ? 'h-12' : 'h-4'}`} />
+      <dl className="mt-2">
+        <Row name="There is">
+          {wordAmount(item, lot, units)}
+          {item.fabric && ` × ${formatSize(item.fabric.widthMm, units)}`}
+        </Row>
+        {wordMeasures(item, lot, settings).map(([name, words]) => (
+          <Row key={name} name={name}>
+            {words}
+          </Row>
+        ))}
+        <Row name="Kept">{wordForm(lot.form)}</Row>
+        {kin.map((id) => {
+          const other = household.lots.get(id)!;
+          return (
+            <Row key={id} name="Another lot">
+              <button
+                type="button"
+                className="text-woad underline underline-offset-4"
+                onClick={() => show({ type: 'lot', id })}
+              >
+                {wordAmount(item, other, units)}
+              </button>
+            </Row>
+          );
+        })}
+        {item.care.length > 0 && <Row name="Mind">{item.care.map(wordCare).join(', ')}</Row>}
+        <Row name={isHere ? 'Is in' : 'Is'}>{wordWhereShort(where)}</Row>
+        {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
+      </dl>
+      {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
+      <Why household={household} id={lot.id} isHere={isHere} />
+      {isCutting && item.fabric && lot.lengthMm !== null ? (
+        <CutForm lot={lot} onDone={() => setCutting(false)} />
+      ) : isRehoming ? (
+        <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
+      ) : (
+        <div className="mt-4 grid grid-cols-2 gap-2">
+          {isHere ? (
+            <Button look="strong" onClick={() => void act((now) => createTakeOut(now, lot.id, world.nowMs()))}>
+              Take out
+            </Button>
+          ) : (
+            <Button
+              look="strong"
+              disabled={lot.homeId === null}
+              onClick={() => void act((now) => createPutBack(now, lot.id, world.nowMs()))}
+            >
+              Put back
+            </Button>
+          )}
+          {item.fabric ? (
+            <Button onClick={() => setCutting(true)}>Cut from it</Button>
+          ) : (
+            <Button onClick={() => void navigate(`/find/${lot.id}`)}>Show the spot</Button>
+          )}
+          <Button onClick={() => setRehoming(true)}>{lot.homeId === null ? 'Give it a home' : 'Another home'}</Button>
+          <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
+          {item.fabric && (
+            <Button className="col-span-2" onClick={() => void navigate(`/find/${lot.id}`)}>
+              Show the spot
+            </Button>
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+function Why({ household, id, isHere }: { household: Household; id: LotId; isHere: boolean }) {
+  const reasons = useAnswer(household, 'why', id);
+  if (reasons?.length === 0) return null;
+  return (
+    <section aria-label="Why here" className="mt-3 min-h-24 border-l-4 border-woad bg-linen p-3">
+      <h3 className="font-bold">{isHere ? 'Why here' : 'Why its home is there'}</h3>
+      {reasons?.map((reason) => (
+        <p key={reason.code} className="mt-1">
+          {wordPlaceReason(reason, getTree(household), household.settings.units)}
+        </p>
+      )) ?? <p className="mt-1 text-stone">Working it out…</p>}
+    </section>
+  );
+}
+
+function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; onDone: () => void }) {
+  const act = useApp((state) => state.act);
+  const homes = useAnswer(household, 'homes', lot.id);
+  const tree = getTree(household);
+  return (
+    <section aria-label="Places that would take it" className="mt-4">
+      <h3 className="font-bold">Places that would take it</h3>
+      {homes === null && <p className="mt-1 text-stone">Trying every place…</p>}
+      {homes?.length === 0 && (
+        <p className="mt-1">No place has room for it as things are. Make room by hand, or let Fit find a plan.</p>
+      )}
+      <ul>
+        {homes?.map((home) => (
+          <li key={home.placeId} className="dotted-row">
+            <button
+              type="button"
+              className="w-full py-2 text-left hover:bg-linen"
+              onClick={() => {
+                void act((now) => createMove(now, lot.id, home.placeId, home.form, world.nowMs())).then(onDone);
+              }}
+            >
+              <span className="block font-semibold">{formatPlaceName(tree, home.placeId)}</span>
+              <span className="block text-sm text-stone">
+                {wordForm(home.form)}; {wordHomeOffer(home, lot.homeId === null)}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Button look="quiet" className="mt-2" onClick={onDone}>
+        Leave it
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,91 @@
+import type { PlaceId } from '../../../core/records/index.ts';
+import { computePlaceState } from '../../../core/drawing/index.ts';
+import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
+import { formatMass, formatSize, formatSizes } from '../../../core/units/index.ts';
+import { computePresentPackage } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Row } from '../../components/fields.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { getLotsByPlace, getTree } from '../../state/derived.ts';
+import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
+
+/** The ticket of a compartment or bin: its measures, how full it is, and everything in it in order. */
+export function PlaceTicket({ id }: { id: PlaceId }) {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const tree = getTree(household);
+  const place = tree.places.get(id);
+  if (!place || !tree.leaves.includes(place)) return <p className="text-stone">That place is no longer in the room.</p>;
+  const { settings } = household;
+  const { units } = settings;
+  const lots = getLotsByPlace(household).get(id) ?? [];
+  const space = computeSpace(tree, place);
+  const traits = computeTraits(tree, place, settings);
+  const state = computePlaceState(household, tree, place, lots, 'is');
+  const massG = lots.reduce((sum, lot) => sum + (computePresentPackage(household, lot)?.massG ?? 0), 0);
+  const unit = getAncestor(tree, id, 'unit')!;
+  const slot = getAncestor(tree, id, 'slot')!;
+  const safe = [
+    traits.isDustProof && 'dust',
+    traits.isPetProof && 'pets',
+    traits.isChildSafe && 'small children',
+  ].filter(Boolean);
+
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{place.name}</h2>
+      <p className="text-stone">{formatPlaceName(tree, id).split(' › ').slice(0, -1).join(' › ') || unit.name}</p>
+      <dl className="mt-2">
+        <Row name="Inside">{formatSizes([space.widthMm, space.depthMm, space.heightMm], units)}</Row>
+        <Row name="Holds">{wordCount(state.lots, 'lot')}</Row>
+        {state.isOverFull ? (
+          <Row name="Over full">
+            <span className="text-madder">what is in it does not lie in it</span>
+          </Row>
+        ) : state.freeMm === null ? (
+          <Row name="In use">{Math.round(state.fill * 100)} %</Row>
+        ) : (
+          <Row name="Free">{formatSize(state.freeMm, units)}</Row>
+        )}
+        <Row name="Carries">
+          <span className={massG > traits.loadG ? 'text-madder' : ''}>
+            {formatMass(massG, units)} of {formatMass(traits.loadG, units)}
+          </span>
+        </Row>
+        <Row name="Height">{`${formatSize(traits.handMm, units)}, ${wordReach(traits.reach)}`}</Row>
+        <Row name="Light">{wordLight(traits.light)}</Row>
+        {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
+      </dl>
+      <div className="mt-3 grid grid-cols-2 gap-2">
+        <Button onClick={() => show({ type: 'editUnit', id: unit.id })}>
+          Edit {unit.unit?.kind === 'cubes' ? 'the shelf' : 'the piece'}
+        </Button>
+        <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>Edit this place</Button>
+      </div>
+      <h3 className="mt-4 font-bold">In it, in order</h3>
+      {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
+      <ol className="mt-1">
+        {lots.map((lot) => {
+          const item = household.items.get(lot.itemId)!;
+          return (
+            <li key={lot.id} className="dotted-row">
+              <button
+                type="button"
+                className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
+                onClick={() => show({ type: 'lot', id: lot.id })}
+              >
+                <span
+                  aria-hidden
+                  className="h-5 w-3 shrink-0 border border-ink/40"
+                  style={{ background: item.colours[0] ?? '#8a8f94' }}
+                />
+                <span className="min-w-0 flex-1 truncate">{item.name}</span>
+                <span className="tabular shrink-0 text-sm text-stone">{wordAmount(item, lot, units)}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import { lazy, Suspense } from 'react';
+import { useApp } from '../../state/app.ts';
+import { LotTicket } from './LotTicket.tsx';
+import { PlaceTicket } from './PlaceTicket.tsx';
+
+const ItemForm = lazy(async () => ({ default: (await import('../stash/ItemForm.tsx')).ItemForm }));
+const UnitForm = lazy(async () => ({ default: (await import('../room/UnitForm.tsx')).UnitForm }));
+const SlotForm = lazy(async () => ({ default: (await import('../room/SlotForm.tsx')).SlotForm }));
+
+/** What hangs at the right: the ticket of what is selected, or the form that changes it. */
+export function TicketPane({ hint }: { hint: string }) {
+  const ticket = useApp((state) => state.ticket);
+  if (!ticket) return <p className="text-stone">{hint}</p>;
+  return (
+    <Suspense fallback={<p className="text-stone">Opening…</p>}>
+      {ticket.type === 'lot' && <LotTicket id={ticket.id} />}
+      {ticket.type === 'place' && <PlaceTicket id={ticket.id} />}
+      {ticket.type === 'newItem' && <ItemForm key="new" base={null} kind={ticket.kind} />}
+      {ticket.type === 'editItem' && <ItemForm key={ticket.lotId} base={ticket.lotId} kind="fabric" />}
+      {ticket.type === 'newUnit' && <UnitForm key="new" unitId={null} wallId={ticket.wallId} />}
+      {ticket.type === 'editUnit' && <UnitForm key={ticket.id} unitId={ticket.id} wallId="" />}
+      {ticket.type === 'editSlot' && <SlotForm key={ticket.id} slotId={ticket.id} />}
+    </Suspense>
+  );
+}

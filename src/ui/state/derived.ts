@@ -1,0 +1,78 @@
+import { createFinder, type Finder } from '../../core/finding/index.ts';
+import { computeGroups, type Group } from '../../core/grouping/index.ts';
+import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
+import { computeSpace, createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
+import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
+
+/** A figure of a household that is worked out once and kept as long as that state of the household is. */
+function derive<T>(compute: (household: Household) => T): (household: Household) => T {
+  const known = new WeakMap<Household, { value: T }>();
+  return (household) => {
+    const hit = known.get(household);
+    if (hit) return hit.value;
+    const value = compute(household);
+    known.set(household, { value });
+    return value;
+  };
+}
+
+export const getTree: (household: Household) => PlaceTree = derive((household) => createPlaceTree(household.places));
+export const getGroups: (household: Household) => Group[] = derive(computeGroups);
+export const getFinder: (household: Household) => Finder = derive(createFinder);
+export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 'is'));
+
+/** Lots of each item, in the order they came. */
+export const getLotsByItem = derive((household) => {
+  const byItem = new Map<string, LotId[]>();
+  for (const lot of household.lots.values()) {
+    if (lot.state === 'gone') continue;
+    const ids = byItem.get(lot.itemId);
+    if (ids) ids.push(lot.id);
+    else byItem.set(lot.itemId, [lot.id]);
+  }
+  return byItem;
+});
+
+/** Lots that are not where their home is: planned moves, things out, things without a home. */
+export const getStrays = derive((household) => {
+  let toMove = 0;
+  let out = 0;
+  let homeless = 0;
+  for (const lot of household.lots.values()) {
+    if (lot.state === 'gone') continue;
+    if (lot.homeId === null) homeless += 1;
+    else if (lot.state === 'out') out += 1;
+    if (lot.homeId !== null && lot.state === 'in' && (lot.placeId !== lot.homeId || lot.form !== lot.homeForm))
+      toMove += 1;
+  }
+  return { toMove, out, homeless };
+});
+
+/** Where a lot is now, or where it belongs when it is out. */
+export interface Whereabouts {
+  readonly isThere: boolean;
+  readonly placeId: PlaceId | null;
+  readonly path: readonly string[];
+  readonly standing: Standing | null;
+  readonly wallId: string | null;
+}
+
+export function computeWhereabouts(household: Household, lotId: LotId): Whereabouts {
+  const tree = getTree(household);
+  const lot = household.lots.get(lotId);
+  const placeId = lot?.placeId ?? lot?.homeId ?? null;
+  const place = placeId === null ? undefined : tree.places.get(placeId);
+  if (!lot || placeId === null || !place)
+    return { isThere: false, placeId: null, path: [], standing: null, wallId: null };
+  const path = tree.getPath(placeId);
+  const isThere = lot.state === 'in';
+  const space = computeSpace(tree, place);
+  const inside = computeContents(household, tree, placeId, getLotsByPlace(household).get(placeId) ?? []);
+  return {
+    isThere,
+    placeId,
+    path: path.map((one) => one.name),
+    standing: isThere ? computeStanding(inside, lot, space.mode, space.rowsRun) : null,
+    wallId: path[0] && path[1]?.unit ? `${path[0].id}-${path[1].unit.wallId}` : null,
+  };
+}

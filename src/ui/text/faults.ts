@@ -1,0 +1,124 @@
+import type { BundleFault } from '../../core/formats/index.ts';
+import type { RecordFault } from '../../core/records/index.ts';
+import type { PlaceTree, UnitFault } from '../../core/storage/index.ts';
+import type { ActFault, Disturbance } from '../../core/tracking/index.ts';
+import { formatClothLength, formatSize, type AmountFault, type UnitSystem } from '../../core/units/index.ts';
+import type { StoreFault } from '../../storage/index.ts';
+import { wordCount } from './grammar.ts';
+
+/** Why a typed amount was not taken, with an example of what would be. */
+export function wordAmountFault(fault: AmountFault, example: string): string {
+  switch (fault.code) {
+    case 'empty':
+      return `Type an amount, such as ${example}.`;
+    case 'not-a-number':
+      return `“${fault.text}” does not read as an amount. Try ${example}.`;
+    case 'unknown-unit':
+      return `The unit “${fault.unit}” is not known. Try ${example}.`;
+    case 'negative':
+      return `“${fault.text}” is below zero. Try ${example}.`;
+    case 'zero':
+      return `It must be more than nothing. Try ${example}.`;
+    case 'too-large':
+      return `“${fault.text}” is more than any room holds. Try ${example}.`;
+    case 'not-whole':
+      return `“${fault.text}” is not a whole number. Try ${example}.`;
+  }
+}
+
+export function wordActFault(fault: ActFault, units: UnitSystem): string {
+  switch (fault.code) {
+    case 'no-such-lot':
+      return 'It is no longer in the stash. Nothing was changed.';
+    case 'not-in-place':
+      return 'It is out already.';
+    case 'no-home':
+      return 'It has no home yet. Give it a place in its ticket, or make a plan.';
+    case 'home-gone':
+      return 'Its home is no longer in the room. Give it another place.';
+    case 'more-than-there-is':
+      return `There is only ${formatClothLength(fault.available ?? 0, units)}. Nothing was cut.`;
+    case 'no-such-place':
+      return 'That place is no longer in the room. Nothing was moved.';
+    case 'stale-plan':
+      return 'This plan names things or places that are gone. Find a plan anew; nothing was changed.';
+    case 'nothing-changed':
+      return 'Nothing was changed.';
+  }
+}
+
+export function wordStoreFault(fault: StoreFault): string {
+  switch (fault.code) {
+    case 'denied':
+      return 'This browser does not let Yardmist keep anything (a private window, perhaps). You can go on; save everything to a file before you close it.';
+    case 'full':
+      return 'The browser has no room left. This last change was not kept; all before it is. Save everything to a file, then free some space.';
+    case 'behind':
+      return 'Another window keeps changing the household. Nothing of yours was written; try again.';
+    case 'damaged':
+      return 'Some records in this browser do not read any more.';
+    case 'unknown':
+      return `The browser could not write it (${fault.note}). Nothing was changed.`;
+  }
+}
+
+export function wordBundleFault({ code, path, note }: BundleFault): string {
+  switch (code) {
+    case 'empty':
+      return 'The file is empty.';
+    case 'not-a-bundle':
+      return `This is not a Yardmist file: ${note}.`;
+    case 'damaged':
+      return 'The file is damaged: it breaks off or does not unpack.';
+    case 'too-large':
+      return `The file unpacks to ${note}; that is refused.`;
+    case 'too-new':
+      return `The file was written by a later Yardmist (${note}). Update this one first.`;
+    case 'record':
+    case 'duplicate':
+    case 'invariant':
+    case 'daybook':
+      return `${path}: ${code === 'duplicate' ? `the id ${note} stands there twice` : note}`;
+  }
+}
+
+export function wordRecordFault(fault: RecordFault): string {
+  return `${fault.path}: ${fault.message}`;
+}
+
+export function wordUnitFault(fault: UnitFault, units: UnitSystem): string {
+  const mm = formatSize(Math.max(0, fault.availableMm), units);
+  switch (fault.code) {
+    case 'no-inner-width':
+      return 'The boards leave no width inside: fewer columns, thinner boards or a wider piece.';
+    case 'no-inner-height':
+      return 'The boards leave no height inside: fewer rows, thinner boards or a taller piece.';
+    case 'beyond-wall':
+      return `It sticks out beyond the wall: there are ${mm} from there to the corner.`;
+    case 'above-ceiling':
+      return `It does not stand under the ceiling there: the headroom is ${mm}.`;
+  }
+}
+
+/** Why bins do not go into their place, with what is missing. */
+export function wordContainerFault(
+  fault: { code: 'too-wide' | 'too-deep' | 'too-high'; neededMm: number; availableMm: number },
+  bins: string,
+  place: string,
+  units: UnitSystem,
+): string {
+  const side = { 'too-wide': 'wide', 'too-deep': 'deep', 'too-high': 'high' }[fault.code];
+  return `${bins}: ${formatSize(fault.neededMm, units)} ${side}, but ${place} has ${formatSize(fault.availableMm, units)}.`;
+}
+
+/** What a change of the room would do to the things there; null when it disturbs nothing. */
+export function wordDisturbance({ ousted, burst }: Disturbance, tree: PlaceTree): string | null {
+  const parts: string[] = [];
+  if (ousted.length > 0) parts.push(`${wordCount(ousted.length, 'lot')} in it would lie out, without a home.`);
+  if (burst.length > 0) {
+    const names = burst.slice(0, 3).map((id) => tree.places.get(id)?.name ?? 'the new bin');
+    const more = burst.length > 3 ? ` and ${burst.length - 3} more` : '';
+    parts.push(`What is in ${names.join(', ')}${more} would no longer fit; it stays there, over full.`);
+  }
+  return parts.length > 0 ? parts.join(' ') : null;
+}

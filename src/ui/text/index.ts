@@ -1,0 +1,31 @@
+export {
+  wordActFault,
+  wordAmountFault,
+  wordBundleFault,
+  wordContainerFault,
+  wordDisturbance,
+  wordRecordFault,
+  wordStoreFault,
+  wordUnitFault,
+} from './faults.ts';
+export { wordEvent, wordEventType } from './events.ts';
+export {
+  wordCare,
+  wordCloth,
+  wordColourFamily,
+  wordForm,
+  wordGroup,
+  wordKind,
+  wordKindPlural,
+  wordLight,
+  wordOpening,
+  wordPrint,
+  wordReach,
+  wordSchool,
+  wordUnitKind,
+} from './names.ts';
+export { capitalise, wordCount, wordOrdinal } from './grammar.ts';
+export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
+export { wordStanding } from './where.ts';
+export { wordAmount, wordMeasures, wordThing } from './things.ts';
+export { wordNeeds } from './needs.ts';

@@ -1,0 +1,150 @@
+import type { ColourFamily } from '../../core/colour/index.ts';
+import type { Group } from '../../core/grouping/index.ts';
+import type {
+  CareFlag,
+  Household,
+  Kind,
+  Light,
+  Opening,
+  Print,
+  School,
+  StowForm,
+  UnitKind,
+} from '../../core/records/index.ts';
+import { getRoomSpec, type Reach } from '../../core/storage/index.ts';
+import { capitalise } from './grammar.ts';
+
+const KIND: Record<Kind, [string, string]> = {
+  fabric: ['cloth', 'Cloth'],
+  pattern: ['pattern', 'Patterns'],
+  thread: ['thread', 'Threads'],
+  notion: ['notion', 'Notions'],
+  tool: ['tool', 'Tools'],
+};
+export const wordKind = (kind: Kind): string => KIND[kind][0];
+export const wordKindPlural = (kind: Kind): string => KIND[kind][1];
+
+const FORM: Record<StowForm, string> = {
+  board: 'on a board',
+  stack: 'folded flat',
+  file: 'folded, standing',
+  roll: 'rolled',
+  loose: 'loose',
+  envelope: 'standing envelope',
+  spool: 'on a pin or standing',
+  box: 'lying in a drawer or bin',
+  peg: 'hung on a hook',
+};
+export const wordForm = (form: StowForm): string => FORM[form];
+
+const CLOTH: Record<string, string> = {
+  chiffon: 'chiffon, voile, lawn',
+  poplin: 'poplin, quilting cotton',
+  satin: 'satin, lining',
+  linen: 'linen, mid weight',
+  flannel: 'flannel',
+  jersey: 'jersey',
+  ponte: 'ponte',
+  sweatshirting: 'sweatshirting',
+  denim10: 'denim, 10 oz',
+  denim14: 'denim, 14 oz',
+  canvas: 'canvas, 12 oz',
+  corduroy: 'corduroy, velvet',
+  fleece: 'fleece, plush',
+  longPile: 'long pile',
+  suiting: 'wool suiting',
+  coating: 'wool coating',
+  waxed: 'waxed or coated cotton',
+  ripstop: 'ripstop',
+  vinyl: 'vinyl',
+  batting: 'cotton batting',
+};
+export const wordCloth = (id: string): string => CLOTH[id] ?? id;
+
+const PRINT: Record<Print, string> = {
+  solid: 'plain',
+  stripe: 'stripes',
+  check: 'checks',
+  dots: 'spots',
+  wave: 'waves',
+};
+export const wordPrint = (print: Print): string => PRINT[print];
+
+const CARE: Record<CareFlag, string> = {
+  fades: 'fades in light',
+  noSun: 'must not see the sun',
+  sheds: 'sheds',
+  creases: 'creases',
+  sharp: 'sharp',
+  smallPart: 'small parts',
+  flammable: 'flammable',
+  thread: 'a cat would chew it',
+  heirloom: 'heirloom',
+};
+export const wordCare = (flag: CareFlag): string => CARE[flag];
+
+const SCHOOL: Record<School, string> = {
+  kindAndFibre: 'by fibre',
+  colour: 'by colour',
+  lengthClass: 'by length class',
+  numberRun: 'by number, in hundreds',
+  use: 'by what it is for',
+  type: 'by type',
+  station: 'by station',
+};
+export const wordSchool = (school: School, kind: Kind): string =>
+  kind === 'pattern' && school === 'type' ? 'by garment' : SCHOOL[school];
+
+const UNIT: Record<UnitKind, string> = {
+  cubes: 'cube shelf',
+  bookcase: 'bookcase or wall shelf',
+  drawers: 'drawers or chest',
+  pegboard: 'peg field',
+  spoolRack: 'spool rack',
+  table: 'table',
+  floor: 'spot on the floor',
+};
+export const wordUnitKind = (kind: UnitKind): string => UNIT[kind];
+
+const REACH: Record<Reach, string> = {
+  kneel: 'kneel',
+  bend: 'bend',
+  easy: 'easy reach',
+  stretch: 'stretch',
+  stool: 'step stool',
+};
+export const wordReach = (reach: Reach): string => REACH[reach];
+
+const OPENING: Record<Opening, string> = { open: 'open', door: 'by a door', drawer: 'drawer', lid: 'by a lid' };
+export const wordOpening = (opening: Opening): string => OPENING[opening];
+
+const LIGHT: Record<Light, string> = { dark: 'dark', day: 'daylight', sun: 'sun falls on it' };
+export const wordLight = (light: Light): string => LIGHT[light];
+
+export const wordColourFamily = (family: ColourFamily): string => family;
+
+/** What a group is called on a screen or label. */
+export function wordGroup(group: Pick<Group, 'kind' | 'label'>, household: Household): string {
+  const { code, value } = group.label;
+  switch (code) {
+    case 'numbers':
+      return `Patterns ${value}–${Number(value) + 99}`;
+    case 'lengthClass':
+      return { remnant: 'Remnants', project: 'Project lengths', garment: 'Garment lengths' }[value] ?? value;
+    case 'garment':
+      return `${capitalise(value)} patterns`;
+    case 'use':
+      return `${capitalise(value)} thread`;
+    case 'colour':
+      return `${capitalise(value)} ${wordKind(group.kind)}`;
+    case 'fibre':
+      return group.kind === 'thread' ? `${capitalise(value)} thread` : capitalise(value);
+    case 'station': {
+      const rooms = [...household.places.values()].filter((place) => place.level === 'room');
+      const station = rooms.flatMap((room) => getRoomSpec(room).stations).find((one) => one.id === value);
+      return `${station?.name ?? value} ${group.kind}s`;
+    }
+    case 'type':
+      return capitalise(value);
+  }
+}

@@ -1,0 +1,68 @@
+import type { Reason } from '../../core/records/index.ts';
+import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
+import { formatMass, formatMinutes, formatSize, type UnitSystem } from '../../core/units/index.ts';
+import type { HomeOffer, PlaceReason } from '../../workers/protocol.ts';
+import { wordCount } from './grammar.ts';
+import { wordReach } from './names.ts';
+
+/** Why something found no home, with the measure that is missing and where it came nearest. */
+export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem): string {
+  const place = reason.placeId ? formatPlaceName(tree, reason.placeId) : '';
+  const needed = reason.needed ?? 0;
+  const available = reason.available ?? 0;
+  const [needMm, haveMm] = [formatSize(needed, units), formatSize(available, units)];
+  switch (reason.code) {
+    case 'too-long':
+      return `${needMm} long; the longest place that takes its kind is ${place} with ${haveMm}.`;
+    case 'too-high':
+      return `${needMm} high; the nearest is ${place} with ${haveMm}.`;
+    case 'too-deep':
+      return `${needMm} deep; the nearest is ${place} with ${haveMm}.`;
+    case 'too-wide':
+      return `${needMm} across; the nearest is ${place} with ${haveMm}.`;
+    case 'hook-load':
+    case 'load':
+      return `It weighs ${formatMass(needed, units)}; ${place} carries ${formatMass(available, units)}.`;
+    case 'too-much':
+      return `It is too much even for ${place} empty: ${needed.toFixed(1)} times what goes in.`;
+    case 'full':
+      return `It would fit ${place}, but needs ${Math.round(needed * 100)} % of it and ${Math.round(available * 100)} % is free.`;
+    case 'children':
+      return 'Every place that it fits is within reach of children.';
+    case 'sun':
+      return 'Every place that it fits has the sun on it.';
+    case 'heat':
+      return 'Every place that it fits is next to something hot.';
+    default:
+      return 'None of its ways to be kept suits any place in the room.';
+  }
+}
+
+export function wordPlaceReason(reason: PlaceReason, tree: PlaceTree, units: UnitSystem): string {
+  switch (reason.code) {
+    case 'kin':
+      return `With ${wordCount(reason.count, 'other')} of its group.`;
+    case 'alone':
+      return 'The only one of its group here.';
+    case 'reach': {
+      const uses = reason.usesPerMonth;
+      return `Height: ${wordReach(reason.reach)}; ${uses === 0 ? 'not used lately' : `used ${uses < 1 ? 'less than once' : `${Math.round(uses)} times`} a month`}.`;
+    }
+    case 'dark':
+      return 'Dark, so it does not fade.';
+    case 'spare':
+      return `${formatSize(reason.spareMm, units)} to spare.`;
+    case 'elsewhere':
+      return reason.moreSeconds >= 0
+        ? `Next best: ${formatPlaceName(tree, reason.placeId)}, ${formatMinutes(reason.moreSeconds)} a month more.`
+        : `${formatPlaceName(tree, reason.placeId)} would save ${formatMinutes(reason.moreSeconds)} a month.`;
+  }
+}
+
+/** What a place costs beside where the thing is now. A homeless thing is looked for everywhere, so any home saves. */
+export function wordHomeOffer({ moreSeconds }: HomeOffer, isHomeless: boolean): string {
+  const minutes = formatMinutes(Math.abs(moreSeconds));
+  if (Math.abs(moreSeconds) < 3) return 'as quick as now';
+  if (moreSeconds > 0) return `${minutes} a month more`;
+  return isHomeless ? `saves ${minutes} a month of looking for it` : `saves ${minutes} a month`;
+}

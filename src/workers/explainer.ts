@@ -1,0 +1,39 @@
+import 'reflect-metadata';
+import { computeHomes, explainPlace, findLot } from '../solver/explain/index.ts';
+import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
+import { describePresent, recount } from '../solver/score/index.ts';
+import type { FromExplainer, Questions, QuestionName, ToExplainer } from './protocol.ts';
+
+const scope = self as unknown as {
+  onmessage: ((message: MessageEvent<ToExplainer>) => void) | null;
+  postMessage: (message: FromExplainer) => void;
+};
+
+/** So many places are offered to choose from. */
+const HOMES = 6;
+
+let known: { facts: Facts; offered: (Offered | null)[] } | null = null;
+
+function answer({ name, ask }: ToExplainer): Questions[QuestionName]['answer'] {
+  if (!known) return [];
+  const { facts, offered } = known;
+  switch (name) {
+    case 'why':
+      return explainPlace(facts, offered, ask);
+    case 'homes': {
+      const lot = findLot(facts, ask);
+      return lot < 0 ? [] : computeHomes(facts, offered, lot, HOMES);
+    }
+    case 'today':
+      return recount(facts, offered);
+  }
+}
+
+scope.onmessage = ({ data }) => {
+  if (data.household) {
+    const facts = createFacts(data.household);
+    // A thing that is out counts at its home.
+    known = { facts, offered: describePresent(facts, (lot) => lot.placeId ?? lot.homeId) };
+  }
+  scope.postMessage({ question: data.question, answer: answer(data) });
+};

@@ -1,0 +1,38 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { run } from './prepare.mjs';
+
+const KNOWN = [
+  process.env.CHROMIUM,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/usr/bin/google-chrome-stable',
+  '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+  'C:\\Program Files\\Google\\Chrome\\Application\\chrome.exe',
+];
+
+/** The browser that is on this machine, or null. */
+export function findChromium() {
+  return KNOWN.find((path) => path && existsSync(path)) ?? null;
+}
+
+/** The browser; installed from Debian's packages where there is none and apt-get can; else null, after saying how. */
+export function ensureChromium() {
+  const found = findChromium();
+  if (found) return found;
+  if (spawnSync('apt-get', ['--version']).status === 0) {
+    console.log('Installing Chromium from the distribution’s packages (once) …');
+    const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+    const apt = (...args) => run([...sudo, 'apt-get'][0], [...[...sudo, 'apt-get'].slice(1), ...args]);
+    apt('update', '-qq');
+    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+  }
+  const installed = findChromium();
+  if (!installed)
+    console.error(
+      'The browser tests need Chromium or Chrome and found none. Install one (on Debian: apt-get install chromium), or set CHROMIUM to its path.',
+    );
+  return installed;
+}

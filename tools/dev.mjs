@@ -1,0 +1,4 @@
+import { ensureInstalled, runTool } from './prepare.mjs';
+
+ensureInstalled();
+process.exitCode = runTool('vite', []);

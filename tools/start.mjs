@@ -1,0 +1,5 @@
+import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+
+ensureInstalled();
+ensureBuilt();
+await import('../dist-node/server.js');
