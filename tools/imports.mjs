@@ -30,7 +30,11 @@ const forbidden = [
     { path: '^src/(core|solver|check|sample)/', pathNot: '\\.test\\.ts$' },
     { path: 'node_modules/(react|zustand|recharts|@headlessui|fastify|dexie)' },
   ),
-  never('no-builtins-in-core', { path: '^src/(core|solver|check|sample)/', pathNot: '\\.test\\.ts$' }, { dependencyTypes: ['core'] }),
+  never(
+    'no-builtins-in-core',
+    { path: '^src/(core|solver|check|sample)/', pathNot: '\\.test\\.ts$' },
+    { dependencyTypes: ['core'] },
+  ),
 ];
 
 /** Fewer modules than this means that the parser read nothing. */

@@ -30,7 +30,9 @@ export function ensureInstalled() {
     console.error(`Yardmist needs Node 20.19 or later; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const lock = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(ROOT, 'node_modules', '.yardmist-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing what is missing (a minute or so, once) …');

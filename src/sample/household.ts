@@ -1,6 +1,6 @@
-import { computePackages } from '../core/measure/index.ts';
-import { computeShare } from '../core/packing/index.ts';
-import { createRandom, pick, shuffle } from '../core/random/index.ts';
+import { computePackages, type Package } from '../core/measure/index.ts';
+import { computeShare, packPlace } from '../core/packing/index.ts';
+import { createRandom, shuffle } from '../core/random/index.ts';
 import {
   DEFAULT_SETTINGS,
   type Change,
@@ -11,7 +11,6 @@ import {
   type Lot,
   type Place,
   type PlaceId,
-  type StowForm,
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { createBareRoom, createRooms } from './room.ts';
@@ -47,6 +46,14 @@ function createThings(maker: ThingMaker, lots: number): Thing[] {
   return things;
 }
 
+/** So many places are tried before a thing is left lying. */
+const TRIES = 8;
+
+/** Things of one habit tend to land in one place. */
+function habitOf(item: Item): string {
+  return `${item.kind} ${item.fabric?.fibre ?? item.thread?.use ?? item.box?.type ?? ''}`;
+}
+
 /**
  * Puts lots where a busy sewist would have left them: half the time with their kin, else wherever there
  * was room, sometimes a bit more than there was, and some nowhere.
@@ -54,7 +61,13 @@ function createThings(maker: ThingMaker, lots: number): Thing[] {
 function scatter(household: Household, things: readonly Thing[], seed: number): Lot[] {
   const random = createRandom(seed + 1);
   const tree = createPlaceTree(household.places);
-  const leaves = tree.leaves.map((place) => ({ place, space: computeSpace(tree, place), fill: 0, massG: 0, count: 0 }));
+  const leaves = tree.leaves.map((place) => ({
+    place,
+    space: computeSpace(tree, place),
+    fill: 0,
+    count: 0,
+    packages: [] as Package[],
+  }));
   const habits = new Map<string, (typeof leaves)[number]>();
   const placed: Lot[] = [];
   for (const { item, lot } of shuffle(
@@ -62,32 +75,44 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
     things.flatMap((thing) => thing.lots.map((one) => ({ item: thing.item, lot: one }))),
   )) {
     const packages = computePackages(item, lot, household.settings);
-    const offers: { leaf: (typeof leaves)[number]; form: StowForm; share: number; massG: number }[] = [];
-    const most = random() < 0.1 ? 1.12 : 0.95;
+    const offers: { leaf: (typeof leaves)[number]; pkg: Package; share: number }[] = [];
+    // Now and then it is pressed in where there is no room left.
+    const isPressed = random() < 0.06;
+    const most = isPressed ? 1.12 : 0.95;
     for (const leaf of leaves)
       for (const pkg of packages) {
         const fit = computeShare(pkg, leaf.space);
-        if (fit.ok && fit.share <= 1 && leaf.fill + fit.share <= most)
-          offers.push({ leaf, form: pkg.form, share: fit.share, massG: pkg.massG });
+        if (fit.ok && fit.share <= 1 && leaf.fill + fit.share <= most) offers.push({ leaf, pkg, share: fit.share });
       }
     if (offers.length === 0 || random() < 0.04) {
       placed.push(lot);
       continue;
     }
-    const habit = habits.get(`${item.kind} ${item.fabric?.fibre ?? item.thread?.use ?? item.box?.type ?? ''}`);
+    const habit = habits.get(habitOf(item));
     const usual = offers.filter((offer) => offer.leaf === habit);
-    const offer = usual.length > 0 && random() < 0.55 ? pick(random, usual) : pick(random, offers);
-    habits.set(`${item.kind} ${item.fabric?.fibre ?? item.thread?.use ?? item.box?.type ?? ''}`, offer.leaf);
-    offer.leaf.fill += offer.share;
-    offer.leaf.massG += offer.massG;
-    const { leaf, form } = offer;
-    const id = leaf.place.id;
+    const wanted = usual.length > 0 && random() < 0.55 ? usual : offers;
+    const tried = shuffle(random, wanted).slice(0, TRIES);
+    const offer = isPressed
+      ? tried[0]
+      : tried.find(({ leaf, pkg }) => packPlace([...leaf.packages, pkg], leaf.space).status === 'packed');
+    if (!offer) {
+      placed.push(lot);
+      continue;
+    }
+    const { leaf, pkg } = offer;
+    const { form } = pkg;
+    habits.set(habitOf(item), leaf);
+    leaf.fill += offer.share;
+    leaf.packages.push(pkg);
+    const { id } = leaf.place;
+    // A few things lie about, on the table or by the machine; they have a home all the same.
+    const isOut = random() < 0.025;
     placed.push({
       ...lot,
       form,
       homeForm: form,
-      state: 'in',
-      placeId: id,
+      state: isOut ? 'out' : 'in',
+      placeId: isOut ? null : id,
       homeId: id,
       order: leaf.count,
       homeOrder: leaf.count,
@@ -105,14 +130,7 @@ function createChronicle(household: Household): Chronicle {
   for (const item of household.items.values()) came('items', item.id, item);
   for (const lot of household.lots.values()) came('lots', lot.id, lot);
   const { settings } = household;
-  const was: Record<string, unknown> = {};
-  const is: Record<string, unknown> = {};
-  for (const [key, value] of Object.entries(settings))
-    if (value !== DEFAULT_SETTINGS[key as keyof typeof settings]) {
-      was[key] = DEFAULT_SETTINGS[key as keyof typeof settings];
-      is[key] = value;
-    }
-  changes.push({ table: 'settings', id: 'household', before: was, after: is });
+  came('settings', settings.id, settings);
   return {
     household,
     events: [{ id: 'e0' as EventId, seq: 0, atMs: SAMPLE_NOW_MS, type: 'catalogued', subject: settings.name, changes }],

@@ -264,7 +264,7 @@ export interface Thing {
 }
 
 function round(value: number, step: number): number {
-  return Math.round(value / step) * step;
+  return Number((Math.round(value / step) * step).toFixed(4));
 }
 
 /** Uses a month: a few things daily, most seldom, some forgotten. */

@@ -1,10 +1,30 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Transaction } from 'dexie';
+import { migrateBundle } from '../core/formats/index.ts';
 import type { DaybookEvent, Item, Lot, Place, Plan, Settings } from '../core/records/index.ts';
 
 /** Odds and ends beside the records: which household this is, and the one that an import replaced. */
 export interface MetaEntry {
   key: 'generation' | 'previous';
   value: string | Uint8Array;
+}
+
+/** Tables whose records a bundle holds too, in the bundle's words. */
+const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
+
+/** Lifts what is stored with the same steps that lift a bundle, in one transaction: all of it or nothing. */
+async function lift(transaction: Transaction, from: number, to: number): Promise<void> {
+  const raw: Record<string, unknown> = { version: from };
+  const [settings] = (await transaction.table('settings').toArray()) as unknown[];
+  if (settings === undefined) return;
+  raw['settings'] = settings;
+  for (const list of LISTS) raw[list] = await transaction.table(list).toArray();
+  const lifted = migrateBundle(raw, to);
+  if (!lifted.ok) throw new Error(`records of version ${from} cannot be lifted: ${lifted.fault}`);
+  await transaction.table('settings').put(lifted.value['settings']);
+  for (const list of LISTS) {
+    await transaction.table(list).clear();
+    await transaction.table(list).bulkAdd(lifted.value[list] as object[]);
+  }
 }
 
 /** The tables in the browser. A new version is added below the last, never changed. */
@@ -28,5 +48,6 @@ export class Database extends Dexie {
       events: 'seq',
       meta: 'key',
     });
+    this.version(2).upgrade((transaction) => lift(transaction, 2, 3));
   }
 }

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
+import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { DaybookEvent, EventId } from '../core/records/index.ts';
-import { createTakeOut, createUndo, applyChanges, stampEvent, type Draft } from '../core/tracking/index.ts';
+import { applyChanges, createTakeOut, createUndo, foldEvents, stampEvent, type Draft } from '../core/tracking/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from './database.ts';
 import { HouseholdStore } from './index.ts';
@@ -97,5 +99,30 @@ describe('the household in the browser', () => {
       ok: false,
       fault: { code: 'damaged', faults: [{ path: `lots.${id}.count` }] },
     });
+  });
+
+  it('lifts what an earlier version stored', async () => {
+    count += 1;
+    name = `test-${count}`;
+    const old = JSON.parse(readFileSync('src/core/formats/golden/v2.json', 'utf8')) as Record<string, object[]>;
+    const raw = new Dexie(name);
+    raw.version(1).stores({
+      items: 'id',
+      lots: 'id',
+      places: 'id',
+      plans: 'id',
+      settings: 'id',
+      events: 'seq',
+      meta: 'key',
+    });
+    for (const table of ['items', 'lots', 'places', 'plans', 'events']) await raw.table(table).bulkAdd(old[table]!);
+    await raw.table('settings').add(old['settings']);
+    await raw.table('meta').add({ key: 'generation', value: 'g0' });
+    raw.close();
+    const loaded = await open().load();
+    if (!loaded.ok || !loaded.value) throw new Error(JSON.stringify(loaded));
+    const { household, events } = loaded.value.chronicle;
+    expect(household.settings.estimates.hiddenSeconds).toBe(6);
+    expect(foldEvents(events)).toEqual({ ok: true, value: household });
   });
 });

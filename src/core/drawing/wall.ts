@@ -89,9 +89,9 @@ function drawClosed(
       },
       {
         type: 'rect',
-        x: x + width * 0.08,
+        x: x + width * 0.04,
         y: top + body * 0.36,
-        width: width * 0.84,
+        width: width * 0.92,
         height: Math.min(body * 0.4, 110),
         ink: 'card',
         round: 4,
@@ -103,7 +103,7 @@ function drawClosed(
         text: place.name,
         ink: 'cardText',
         anchor: 'middle',
-        widthMm: width * 0.8,
+        widthMm: width * 0.9,
       },
       ...(state.isOverFull ? [zigzag(x, y, width)] : []),
     ];
@@ -156,11 +156,12 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
   const nameY = spec.kind === 'cubes' ? y - 78 : y - 26;
   shapes.push({
     type: 'text',
-    x: spec.kind === 'floor' ? x + width / 2 : x + width / 2,
+    // Things on a table stand from its left; its name keeps to the right.
+    x: spec.kind === 'table' ? x + width : x + width / 2,
     y: nameY,
     text: unit.name,
     ink: 'unitName',
-    anchor: 'middle',
+    anchor: spec.kind === 'table' ? 'end' : 'middle',
   });
   if (spec.kind === 'cubes') {
     for (let column = 0; column < spec.columns; column += 1)

@@ -1,9 +1,10 @@
+import { existsSync, readFileSync } from 'node:fs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createAdopt, createCut, applyChanges, stampEvent } from '../tracking/index.ts';
 import type { Chronicle, Plan } from '../records/index.ts';
-import { parseBundle, toBundle } from './index.ts';
+import { BUNDLE_VERSION, parseBundle, toBundle } from './index.ts';
 
 function open(bytes: Uint8Array): Record<string, any> {
   return JSON.parse(strFromU8(unzipSync(bytes)['household.json']!)) as Record<string, any>;
@@ -67,12 +68,21 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it('of version 1 still loads', () => {
-    const now = open(toBundle(createSampleHousehold(1, 20)));
-    const old = structuredClone(now);
-    old['version'] = 1;
-    delete old['settings'].estimates.homelessSeconds;
-    expect(parseBundle(close(old))).toEqual({ ok: true, value: createSampleHousehold(1, 20) });
+  it.each([1, 2])('of version %i still loads, with its daybook', (version) => {
+    const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
+    const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
+    if (!read.ok) throw new Error(JSON.stringify(read.fault));
+    const { household, events } = read.value;
+    expect(household.lots.size).toBe(8);
+    expect(events).toHaveLength(2);
+    // What it said then, and what it could not say yet.
+    expect(household.settings.estimates).toMatchObject({ fadeSeconds: 40, homelessSeconds: 90, hiddenSeconds: 6 });
+    expect(parseBundle(toBundle(read.value))).toEqual(read);
+  });
+
+  it('has a golden file of every version before this one', () => {
+    for (let version = 1; version < BUNDLE_VERSION; version += 1)
+      expect(existsSync(new URL(`./golden/v${version}.json`, import.meta.url))).toBe(true);
   });
 
   it.each([

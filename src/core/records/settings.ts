@@ -56,6 +56,8 @@ export class Estimates {
   /** The user's rate of exchange for a month of fading in full sun, and of dust. */
   @IsNumber() @Min(0) @Max(6000) fadeSeconds!: number;
   @IsNumber() @Min(0) @Max(6000) dustSeconds!: number;
+  /** Cloth out of sight is forgotten, and bought twice: what a month of that is worth to the user, a lot. */
+  @IsNumber() @Min(0) @Max(6000) hiddenSeconds!: number;
 }
 
 export class Settings {
@@ -101,8 +103,9 @@ export const DEFAULT_ESTIMATES: Estimates = {
   carrySeconds: 25,
   carryMonths: 12,
   homelessSeconds: 90,
-  fadeSeconds: 40,
+  fadeSeconds: 16,
   dustSeconds: 1,
+  hiddenSeconds: 6,
 };
 
 export const DEFAULT_SETTINGS: Settings = {

@@ -124,7 +124,7 @@ describe('places', () => {
 
   it('take containers that fit and refuse others with the measure', () => {
     const slot = tree.leaves.find((place) => place.name === 'C3')!.slot!;
-    const bin = [...household.places.values()].find((place) => place.name === 'Batting bin')!.container!;
+    const bin = [...household.places.values()].find((place) => place.name === 'Batting')!.container!;
     expect(checkContainers(slot, [bin])).toBeNull();
     expect(checkContainers(slot, [bin, bin])).toEqual({ code: 'too-wide', neededMm: 636, availableMm: 330 });
     expect(checkContainers(slot, [{ ...bin, outerHeightMm: 340 }])).toMatchObject({

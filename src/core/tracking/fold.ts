@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import { DEFAULT_SETTINGS, type Change, type DaybookEvent, type Household, type TableName } from '../records/index.ts';
 
-/** A household before its first event. */
+/** A household before its first event, which brings the settings. */
 export const EMPTY_HOUSEHOLD: Household = {
   settings: DEFAULT_SETTINGS,
   items: new Map(),
@@ -72,6 +72,12 @@ export function applyChanges(household: Household, changes: readonly Change[]): 
   let settings = household.settings;
   for (const change of changes) {
     if (change.table === 'settings') {
+      // The first event brings them whole, so that a daybook tells the same whatever later defaults are.
+      if (change.before === null && change.after !== null) {
+        settings = change.after as unknown as typeof settings;
+        continue;
+      }
+      if (change.after === null) return fail({ code: 'conflict', table: change.table, id: change.id, field: null });
       const next = applyFields({ ...settings }, change);
       if (!next.ok) return next;
       settings = next.value as unknown as typeof settings;

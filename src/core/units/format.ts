@@ -48,6 +48,6 @@ export function formatVolume(mm3: number, system: UnitSystem): string {
 
 /** Seconds a month as a sewist feels them: `38 min`, under ten minutes with one digit. */
 export function formatMinutes(seconds: number): string {
-  const minutes = seconds / 60;
+  const minutes = Math.abs(seconds) < 3 ? 0 : seconds / 60;
   return `${Math.abs(minutes) < 10 ? trimZeros(minutes.toFixed(1)) : String(Math.round(minutes))} min`;
 }

@@ -50,6 +50,7 @@ export type PlaceReason =
   | { readonly code: 'alone' }
   | { readonly code: 'reach'; readonly reach: Reach; readonly usesPerMonth: number }
   | { readonly code: 'dark' }
+  | { readonly code: 'seen' }
   | { readonly code: 'spare'; readonly spareMm: number }
   | { readonly code: 'elsewhere'; readonly placeId: PlaceId; readonly moreSeconds: number };
 
@@ -68,6 +69,7 @@ export function explainPlace(facts: Facts, offered: readonly (Offered | null)[],
   reasons.push({ code: 'reach', reach: place.traits.reach, usesPerMonth: facts.items[l]!.usesPerMonth });
   if (place.traits.light === 'dark' && facts.items[l]!.care.some((flag) => flag === 'fades' || flag === 'noSun'))
     reasons.push({ code: 'dark' });
+  if (facts.items[l]!.fabric && place.traits.isSeeThrough) reasons.push({ code: 'seen' });
   if (place.space.mode === 'line' && place.space.rowsRun === 'x') {
     const used = inside.reduce((sum, one) => sum + one!.share, 0) * place.space.widthMm;
     if (used < place.space.widthMm) reasons.push({ code: 'spare', spareMm: place.space.widthMm - used });

@@ -193,7 +193,9 @@ export function createFacts(household: Household): Facts {
       fetching: uses[l]! * ((station?.[p] ?? 0) + unhook),
       moving: isMoved ? estimates.carrySeconds / estimates.carryMonths : 0,
       wear:
-        (fades ? light * estimates.fadeSeconds : 0) + (item.fabric && !traits.isDustProof ? estimates.dustSeconds : 0),
+        (fades ? light * estimates.fadeSeconds : 0) +
+        (item.fabric && !traits.isDustProof ? estimates.dustSeconds : 0) +
+        (item.fabric && !traits.isSeeThrough ? estimates.hiddenSeconds : 0),
       cautions: findCautions({ item, pkg, space, traits, settings }).length,
     };
   };

@@ -13,7 +13,7 @@ export function Button({
   type = 'button',
   ...rest
 }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof LOOK }) {
-  const size = look === 'quiet' ? 'min-h-11 px-1 md:min-h-0' : 'min-h-11 rounded px-4 py-1.5 md:min-h-9';
+  const size = look === 'quiet' ? 'min-h-11 px-1 md:min-h-0' : 'min-h-11 rounded px-3 py-1.5 md:min-h-9';
   return (
     <button
       type={type}

@@ -34,19 +34,29 @@ const TEXT: Record<TextInk, { size: number; weight: number; fill: string }> = {
   onThing: { size: 14, weight: 600, fill: '#22303c' },
 };
 
-/** Mean advance of a letter in ems, enough to break a line by. */
+/** Mean advance of a letter in ems, where text cannot be measured. */
 const LETTER_EM = 0.54;
+const context = document.createElement('canvas').getContext('2d');
+
+function measure(text: string, size: number, weight: number): number {
+  if (!context) return text.length * size * LETTER_EM;
+  context.font = `${weight} ${size}px "Commissioner Variable", sans-serif`;
+  return context.measureText(text).width;
+}
 
 /** Breaks a label into at most two lines that fit, shortening the last with an ellipsis. */
-function breakLabel(text: string, widthPx: number, size: number): string[] {
-  const room = Math.max(3, Math.floor(widthPx / (size * LETTER_EM)));
-  if (text.length <= room) return [text];
+function breakLabel(text: string, widthPx: number, size: number, weight: number): string[] {
+  const fits = (line: string) => measure(line, size, weight) <= widthPx;
+  if (fits(text)) return [text];
   const words = text.split(' ');
   let first = '';
-  while (words.length > 1 && `${first} ${words[0]}`.trim().length <= room) first = `${first} ${words.shift()}`.trim();
-  const rest = words.join(' ');
-  const cut = (line: string) => (line.length > room ? `${line.slice(0, room - 1)}…` : line);
-  return first === '' ? [cut(rest)] : [first, cut(rest)];
+  while (words.length > 1 && fits(`${first} ${words[0]}`.trim())) first = `${first} ${words.shift()}`.trim();
+  let rest = words.join(' ');
+  if (!fits(rest)) {
+    while (rest.length > 1 && !fits(`${rest}…`)) rest = rest.slice(0, -1);
+    rest = `${rest}…`;
+  }
+  return first === '' ? [rest] : [first, rest];
 }
 
 /** One shape of a drawing, at `scale` pixels per mm. */
@@ -54,7 +64,7 @@ export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
   const k = (mm: number) => mm * scale;
   if (shape.type === 'text') {
     const { size, weight, fill } = TEXT[shape.ink];
-    const lines = shape.widthMm === undefined ? [shape.text] : breakLabel(shape.text, k(shape.widthMm), size);
+    const lines = shape.widthMm === undefined ? [shape.text] : breakLabel(shape.text, k(shape.widthMm), size, weight);
     return (
       <text textAnchor={shape.anchor} fontSize={size} fontWeight={weight} fill={fill} pointerEvents="none">
         {lines.map((line, i) => (

@@ -18,7 +18,10 @@ interface WallViewProps {
   readonly onLot: (id: LotId) => void;
 }
 
-const MARGIN = 34;
+/** Beside the wall: room for the names of the reach bands, where there is any. */
+const MARGIN = 78;
+const NARROW_MARGIN = 8;
+const NARROW_PX = 600;
 
 /** A wall front on with the tape above it. Places are reached by Tab, what is in them by pointing or through the ticket. */
 export function WallView({ drawing, label, units, chosenPlace, chosenLot, namePlace, onPlace, onLot }: WallViewProps) {
@@ -34,10 +37,12 @@ export function WallView({ drawing, label, units, chosenPlace, chosenLot, namePl
     return () => observer.disconnect();
   }, []);
 
-  const fitWidth = (size.width - 2 * MARGIN) / drawing.widthMm;
+  const isNarrow = size.width < NARROW_PX;
+  const margin = isNarrow ? NARROW_MARGIN : MARGIN;
+  const fitWidth = (size.width - margin - (isNarrow ? margin : 30)) / drawing.widthMm;
   const fitHeight = size.height > 200 ? (size.height - 24 - 20) / drawing.heightMm : Infinity;
   const scale = Math.max(0.05, Math.min(fitWidth, fitHeight, 1.2));
-  const left = Math.max(MARGIN, (size.width - drawing.widthMm * scale) / 2);
+  const left = Math.max(margin, (size.width - drawing.widthMm * scale) / 2);
   const height = drawing.heightMm * scale + 16;
 
   const bands = useMemo(
@@ -74,9 +79,11 @@ export function WallView({ drawing, label, units, chosenPlace, chosenLot, namePl
                     fillOpacity="0.06"
                   />
                 )}
-                <text x="6" y={y + 16} fontSize="14" fontStyle="italic" fill="#566570">
-                  {wordReach(band.reach)}
-                </text>
+                {!isNarrow && (
+                  <text x="-8" y={y + 16} fontSize="14" fontStyle="italic" textAnchor="end" fill="#566570">
+                    {wordReach(band.reach)}
+                  </text>
+                )}
               </g>
             );
           })}

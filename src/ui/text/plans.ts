@@ -50,12 +50,15 @@ export function wordPlaceReason(reason: PlaceReason, tree: PlaceTree, units: Uni
     }
     case 'dark':
       return 'Dark, so it does not fade.';
+    case 'seen':
+      return 'In sight, so it is not forgotten.';
     case 'spare':
       return `${formatSize(reason.spareMm, units)} to spare.`;
     case 'elsewhere':
-      return reason.moreSeconds >= 0
+      if (Math.abs(reason.moreSeconds) < 3) return `${formatPlaceName(tree, reason.placeId)} would do as well.`;
+      return reason.moreSeconds > 0
         ? `Next best: ${formatPlaceName(tree, reason.placeId)}, ${formatMinutes(reason.moreSeconds)} a month more.`
-        : `${formatPlaceName(tree, reason.placeId)} would save ${formatMinutes(reason.moreSeconds)} a month.`;
+        : `${formatPlaceName(tree, reason.placeId)} would save ${formatMinutes(-reason.moreSeconds)} a month.`;
   }
 }
 

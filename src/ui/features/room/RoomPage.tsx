@@ -65,10 +65,7 @@ export function RoomPage() {
       aside={<TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />}
       foot={
         <>
-          <Figure
-            value={today ? formatMinutes(getFetchSeconds(today)) : '…'}
-            label="a month fetching, finding, putting back"
-          />
+          <Figure value={today ? formatMinutes(getFetchSeconds(today)) : '…'} label="a month fetching" />
           <Figure value={`${Math.round(used * 100)} %`} label="of this wall in use" />
           <Figure value={String(over)} label={over === 1 ? 'place over full' : 'places over full'} />
           <Legend />

@@ -117,7 +117,7 @@ export function StashTable({ rows, kind, sortBy, whatName }: StashTableProps) {
                   {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
                 </td>
                 <td className="hidden truncate pr-4 md:table-cell">{capitalise(getWhat(item))}</td>
-                <td className="tabular hidden pr-4 text-right lg:table-cell">{item.usesPerMonth}</td>
+                <td className="tabular hidden pr-4 text-right lg:table-cell">{Number(item.usesPerMonth.toFixed(2))}</td>
                 <td className="truncate pr-1">
                   {presence === 'homeless' && <span className="text-madder">no home yet{lot.placeId ? '; ' : ''}</span>}
                   {presence === 'out' && <span className="text-woad">out; </span>}

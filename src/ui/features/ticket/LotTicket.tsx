@@ -89,7 +89,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       ) : isRehoming ? (
         <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
       ) : (
-        <div className="mt-4 grid grid-cols-2 gap-2">
+        <div className="mt-4 grid grid-cols-2 gap-2 bg-paper md:sticky md:-bottom-5 md:-mb-2 md:pt-2 md:pb-4">
           {isHere ? (
             <Button look="strong" onClick={() => void act((now) => createTakeOut(now, lot.id, world.nowMs()))}>
               Take out
