@@ -43,7 +43,7 @@ const CLOTH_PLANS: readonly ClothPlan[] = [
     cloths: [['linen', ['linen twill', 'linen plain', 'linen herringbone']]],
     widthsMm: [1400, 1500],
     forms: ['board', 'stack'],
-    lengths: [0.5, 4.6],
+    lengths: [0.5, 7.5],
     care: ['creases', 'fades'],
     share: 0.15,
   },
@@ -56,9 +56,9 @@ const CLOTH_PLANS: readonly ClothPlan[] = [
     ],
     widthsMm: [1120, 1140, 1470],
     forms: ['board', 'stack'],
-    lengths: [0.45, 4.4],
+    lengths: [0.45, 7.2],
     care: ['fades'],
-    share: 0.4,
+    share: 0.36,
   },
   {
     fibre: 'wool',
@@ -68,7 +68,7 @@ const CLOTH_PLANS: readonly ClothPlan[] = [
     ],
     widthsMm: [1480, 1520],
     forms: ['stack', 'board'],
-    lengths: [0.8, 4.2],
+    lengths: [0.8, 6],
     care: ['heirloom'],
     share: 0.1,
   },
@@ -80,7 +80,7 @@ const CLOTH_PLANS: readonly ClothPlan[] = [
     ],
     widthsMm: [1400, 1450],
     forms: ['roll', 'loose', 'stack'],
-    lengths: [0.8, 5.2],
+    lengths: [0.8, 6.5],
     care: ['noSun'],
     share: 0.12,
   },
@@ -89,7 +89,7 @@ const CLOTH_PLANS: readonly ClothPlan[] = [
     cloths: [['ripstop', ['sail ripstop', 'spinnaker end']]],
     widthsMm: [900, 1370],
     forms: ['stack', 'loose'],
-    lengths: [0.5, 3.4],
+    lengths: [0.5, 6],
     care: [],
     share: 0.07,
   },
@@ -102,9 +102,18 @@ const CLOTH_PLANS: readonly ClothPlan[] = [
     ],
     widthsMm: [1500, 1600],
     forms: ['loose', 'stack'],
-    lengths: [0.5, 3.2],
+    lengths: [0.6, 5],
     care: ['sheds'],
     share: 0.16,
+  },
+  {
+    fibre: 'batting',
+    cloths: [['batting', ['quilt batting']]],
+    widthsMm: [1500, 2400],
+    forms: ['loose', 'roll'],
+    lengths: [1, 3.5],
+    care: [],
+    share: 0.04,
   },
 ];
 
@@ -319,8 +328,10 @@ export class ThingMaker {
     let draw = random();
     const plan = CLOTH_PLANS.find((one) => (draw -= one.share) < 0) ?? CLOTH_PLANS[1]!;
     const [clothId, words] = pick(random, plan.cloths);
-    const [dye, hex] = pick(random, DYES);
-    const print = random() < 0.5 ? 'solid' : pick<Print>(random, ['stripe', 'check', 'dots', 'wave']);
+    const isUndyed = plan.fibre === 'batting';
+    const [dye, hex] = isUndyed ? (['chalk', '#ebe6d9'] as const) : pick(random, DYES);
+    const isSolid = isUndyed || random() < 0.5;
+    const print = isSolid ? 'solid' : pick<Print>(random, ['stripe', 'check', 'dots', 'wave']);
     const cloth = getCloth(clothId);
     const item = this.createItem({
       kind: 'fabric',

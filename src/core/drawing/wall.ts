@@ -153,7 +153,7 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
     for (let hx = 38; hx < width; hx += 76.2)
       for (let hy = 38; hy < height; hy += 76.2)
         shapes.push({ type: 'circle', x: x + hx, y: y + hy, radius: 4, ink: 'tick' });
-  const nameY = spec.kind === 'cubes' ? y - 78 : y - 26;
+  const nameY = spec.kind === 'cubes' ? y - 104 : y - 42;
   shapes.push({
     type: 'text',
     // Things on a table stand from its left; its name keeps to the right.
@@ -168,7 +168,7 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
       shapes.push({
         type: 'text',
         x: x + ((column + 0.5) * width) / spec.columns,
-        y: y - 24,
+        y: y - 40,
         text: String.fromCharCode(65 + column),
         ink: 'slotName',
         anchor: 'middle',

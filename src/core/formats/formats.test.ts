@@ -76,7 +76,12 @@ describe('the bundle', () => {
     expect(household.lots.size).toBe(8);
     expect(events).toHaveLength(2);
     // What it said then, and what it could not say yet.
-    expect(household.settings.estimates).toMatchObject({ fadeSeconds: 40, homelessSeconds: 90, hiddenSeconds: 6 });
+    expect(household.settings.estimates).toMatchObject({
+      fadeSeconds: 40,
+      homelessSeconds: 90,
+      hiddenSeconds: 6,
+      mixSeconds: 15,
+    });
     expect(parseBundle(toBundle(read.value))).toEqual(read);
   });
 

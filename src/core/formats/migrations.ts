@@ -50,8 +50,8 @@ function completeFirstEvent(raw: Raw): Raw {
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
   (raw) => addEstimate(raw, 'homelessSeconds', 90),
-  // 2 → 3: cloth out of sight costs being forgotten, and the daybook no longer leans on defaults.
-  (raw) => completeFirstEvent(addEstimate(raw, 'hiddenSeconds', 6)),
+  // 2 → 3: cloth out of sight and mixed places cost something, and the daybook no longer leans on defaults.
+  (raw) => completeFirstEvent(addEstimate(addEstimate(raw, 'hiddenSeconds', 6), 'mixSeconds', 15)),
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

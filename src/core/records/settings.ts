@@ -47,6 +47,8 @@ export class Estimates {
   @IsNumber() @Min(0) @Max(600) splitPlaceSeconds!: number;
   @IsNumber() @Min(0) @Max(600) splitUnitSeconds!: number;
   @IsNumber() @Min(0) @Max(600) splitRoomSeconds!: number;
+  /** Each further group in a place blurs what its label says: what a month of that is worth to the user. */
+  @IsNumber() @Min(0) @Max(6000) mixSeconds!: number;
   /** Re-shuffling a place that is full to the brim, a month. */
   @IsNumber() @Min(0) @Max(6000) crowdSeconds!: number;
   @IsNumber() @Min(0) @Max(600) carrySeconds!: number;
@@ -99,6 +101,7 @@ export const DEFAULT_ESTIMATES: Estimates = {
   splitPlaceSeconds: 1.5,
   splitUnitSeconds: 4,
   splitRoomSeconds: 15,
+  mixSeconds: 15,
   crowdSeconds: 90,
   carrySeconds: 25,
   carryMonths: 12,

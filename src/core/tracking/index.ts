@@ -26,6 +26,7 @@ export {
   type Disturbance,
   type Draft,
 } from './acts.ts';
+export { previewPlan } from './preview.ts';
 export { checkInvariants, type InvariantFault } from './invariants.ts';
 export {
   computeContents,

@@ -50,7 +50,7 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     parts.searching += uses * estimates.passGroupSeconds * (groups.size - 1);
     parts.searching += (stackedUses * estimates.liftOffSeconds * Math.max(0, stacked / place.piles - 1)) / 2;
     const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-    parts.crowding += estimates.crowdSeconds * over * over;
+    parts.crowding += estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1);
   }
   for (const [g, at] of placesOfGroup) {
     const units = new Set([...at].map((p) => facts.places[p]!.unit));

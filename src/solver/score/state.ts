@@ -120,7 +120,7 @@ export class State {
     }
     const fill = this.fill[p]!;
     delta += this.crowd(fill + facts.optShare[option]!) - this.crowd(fill);
-    if (n === 0) delta += this.split(g, place.unit, place.room);
+    if (n === 0) delta += this.split(g, place.unit, place.room) + (others > 0 ? estimates.mixSeconds : 0);
     return delta;
   }
 

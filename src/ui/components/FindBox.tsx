@@ -40,10 +40,15 @@ export function FindBox() {
         >
           F
         </kbd>
+        {query.trim() !== '' && found.length === 0 && (
+          <p
+            role="status"
+            className="absolute right-0 z-20 mt-1 w-full border border-thread bg-paper p-3 text-stone shadow-md"
+          >
+            Nothing is called that, or nearly.
+          </p>
+        )}
         <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
-          {text.trim() !== '' && found.length === 0 && (
-            <p className="p-3 text-stone">Nothing is called that, or nearly.</p>
-          )}
           {found.map(({ lotId }) => {
             const item = household.items.get(household.lots.get(lotId)!.itemId)!;
             return (

@@ -1,3 +1,4 @@
+import { createContext, useContext } from 'react';
 import { create } from 'zustand';
 import type {
   Chronicle,
@@ -227,9 +228,14 @@ export const useApp = create<AppState>()((set, get) => {
   };
 });
 
-/** The household on a screen that is only shown when there is one. */
+/** A household that is only looked at, such as a plan not yet adopted; null where the real one is shown. */
+export const PreviewContext = createContext<Household | null>(null);
+
+/** The household on a screen that is only shown when there is one: a preview's where there is one. */
 export function useHousehold(): Household {
-  const household = useApp((state) => state.household);
+  const preview = useContext(PreviewContext);
+  const real = useApp((state) => state.household);
+  const household = preview ?? real;
   if (!household) throw new Error('shown before the household was loaded');
   return household;
 }

@@ -32,7 +32,7 @@ export function wordThing(item: Item, units: UnitSystem): string {
 export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   if (item.fabric) return formatClothLength(lot.lengthMm ?? 0, units);
   if (item.pattern) return wordCount(lot.count, 'copy', 'copies');
-  return item.thread ? wordCount(lot.count, 'spool') : `${lot.count.toLocaleString('en')} ×`;
+  return item.thread ? wordCount(lot.count, 'spool') : wordCount(lot.count, 'piece');
 }
 
 /** Rows of a ticket that follow from the measures: what it would take in each way of keeping it. */

@@ -1,12 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
-import type { Household, Plan } from '../../../core/records/index.ts';
+import type { Household } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName, getRoomSpec } from '../../../core/storage/index.ts';
-import { applyChanges, createAdopt } from '../../../core/tracking/index.ts';
+import { previewPlan } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
@@ -20,13 +20,6 @@ import { UnplacedList } from './UnplacedList.tsx';
 
 type Tab = 'wall' | 'moves' | 'unplaced';
 
-/** The household as it would be with a plan adopted, for drawing; as it is where the plan no longer applies. */
-function preview(household: Household, plan: Plan | null): Household {
-  const draft = plan && createAdopt(household, plan, '', plan.madeAtMs);
-  const next = draft?.ok ? applyChanges(household, draft.value.changes) : null;
-  return next?.ok ? next.value : household;
-}
-
 /** Finds a plan while one watches, shows it beside today, and adopts it. */
 export function FitPage() {
   const household = useHousehold();
@@ -34,9 +27,12 @@ export function FitPage() {
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const [tab, setTab] = useState<Tab>('wall');
+  const [isToday, setToday] = useState(false);
   const tree = getTree(household);
   const arrivals = useMemo(() => (plan ? listMoves(household, tree, plan) : []), [household, tree, plan]);
   const moves = arrivals.reduce((sum, one) => sum + one.moves.length, 0);
+  const planned = useMemo(() => (plan ? previewPlan(household, plan) : null), [household, plan]);
+  const shown = isToday ? null : planned;
   const chosen = ticket?.type === 'lot' || ticket?.type === 'place' ? ticket : null;
 
   const tabs: readonly [Tab, string][] = [
@@ -66,18 +62,26 @@ export function FitPage() {
       asideLabel={chosen ? 'Ticket' : 'Plan'}
       aside={
         chosen ? (
-          <>
+          <PreviewContext value={shown}>
             <Button look="quiet" onClick={() => show(null)}>
               ← Back to the plan
             </Button>
             {chosen.type === 'lot' ? <LotTicket id={chosen.id} /> : <PlaceTicket id={chosen.id} />}
-          </>
+          </PreviewContext>
         ) : (
           <PlanTicket moves={moves} />
         )
       }
     >
-      {tab === 'wall' && <PlanWall household={household} plan={plan} />}
+      {tab === 'wall' && (
+        <PlanWall household={shown ?? household} isPlan={shown !== null}>
+          {plan && (
+            <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={() => setToday(!isToday)}>
+              {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>
+            </Button>
+          )}
+        </PlanWall>
+      )}
       {tab === 'moves' &&
         (plan ? (
           <MoveList arrivals={arrivals} />
@@ -89,24 +93,24 @@ export function FitPage() {
   );
 }
 
-function PlanWall({ household, plan }: { household: Household; plan: Plan | null }) {
+interface PlanWallProps {
+  readonly household: Household;
+  readonly isPlan: boolean;
+  readonly children: ReactNode;
+}
+
+function PlanWall({ household, isPlan, children }: PlanWallProps) {
   const show = useApp((state) => state.show);
   const ticket = useApp((state) => state.ticket);
   const lastWall = useChoices((state) => state.wallId);
-  const [isToday, setToday] = useState(false);
   const tree = getTree(household);
   const walls = tree.rooms.flatMap((room) =>
     getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
   );
   const chosen = findWall(tree, lastWall ?? 'r1-east') ?? walls[0];
-  const planned = useMemo(() => preview(household, plan), [household, plan]);
-  const isPlan = plan !== null && !isToday;
   const drawing = useMemo(
-    () =>
-      chosen
-        ? computeWallDrawing(isPlan ? planned : household, tree, chosen.room, chosen.wall, isPlan ? 'home' : 'is')
-        : null,
-    [household, planned, tree, chosen, isPlan],
+    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, 'is') : null),
+    [household, tree, chosen],
   );
   if (!chosen || !drawing) return null;
   const over = [...drawing.places.values()].filter((one) => one.isOverFull).length;
@@ -127,11 +131,7 @@ function PlanWall({ household, plan }: { household: Household; plan: Plan | null
             ))}
           </select>
         </label>
-        {plan && (
-          <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={() => setToday(!isToday)}>
-            {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>
-          </Button>
-        )}
+        {children}
         <span className="text-stone">
           {isPlan ? 'As planned' : 'As it is today'}: {wordCount(over, 'place')} over full on this wall.
         </span>

@@ -71,7 +71,7 @@ export function PlanTicket({ moves }: { moves: number }) {
           Stop and keep the best <kbd className="pl-1 font-normal">S</kbd>
         </Button>
       ) : (
-        <div className="mt-4 grid grid-cols-2 gap-2">
+        <div className="mt-4 grid grid-cols-[1fr_auto] gap-2">
           {plan && !isAdopted && (
             <Button
               look="strong"
@@ -174,7 +174,11 @@ function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
       today ? formatMinutes(getFetchSeconds(today)) : '…',
       plan ? formatMinutes(getFetchSeconds(plan)) : '',
     ],
-    ['Re-shuffling', today ? formatMinutes(today.parts.crowding) : '…', plan ? formatMinutes(plan.parts.crowding) : ''],
+    [
+      'Crowding and mixing',
+      today ? formatMinutes(today.parts.crowding) : '…',
+      plan ? formatMinutes(plan.parts.crowding) : '',
+    ],
     ['Without a home', String(homeless), plan ? String(unplaced) : ''],
     ['Cautions', String(today?.cautions ?? '…'), plan ? String(plan.cautions) : ''],
   ];

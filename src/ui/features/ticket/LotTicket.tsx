@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useContext, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
@@ -8,7 +8,7 @@ import { Row } from '../../components/fields.tsx';
 import { wordWhereShort } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts';
 import { computeWhereabouts, getLotsByItem, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import {
@@ -40,12 +40,16 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const isCutting = useApp((state) => state.isCutting);
   const setCutting = useApp((state) => state.setCutting);
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [isRehoming, setRehoming] = useState(false);
   const tree = getTree(household);
   const where = computeWhereabouts(household, lot.id);
   const kin = (getLotsByItem(household).get(item.id) ?? []).filter((id) => id !== lot.id);
   const isPlanned = lot.homeId !== null && lot.state === 'in' && lot.placeId !== lot.homeId;
   const isHere = lot.state === 'in';
+  const isPreview = useContext(PreviewContext) !== null;
+  const today = useApp((state) => state.household?.lots.get(lot.id)?.placeId ?? null);
+  const openSpot = () => void navigate(`/find/${lot.id}`);
 
   return (
     <>
@@ -79,7 +83,8 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           );
         })}
         {item.care.length > 0 && <Row name="Mind">{item.care.map(wordCare).join(', ')}</Row>}
-        <Row name={isHere ? 'Is in' : 'Is'}>{wordWhereShort(where)}</Row>
+        <Row name={isPreview ? 'In the plan' : isHere ? 'Is in' : 'Is'}>{wordWhereShort(where)}</Row>
+        {isPreview && <Row name="Today">{today === null ? 'out' : formatPlaceName(tree, today)}</Row>}
         {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
       </dl>
       {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
@@ -88,7 +93,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
         <CutForm lot={lot} onDone={() => setCutting(false)} />
       ) : isRehoming ? (
         <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
-      ) : (
+      ) : isPreview ? null : (
         <div className="mt-4 grid grid-cols-2 gap-2 bg-paper md:sticky md:-bottom-5 md:-mb-2 md:pt-2 md:pb-4">
           {isHere ? (
             <Button look="strong" onClick={() => void act((now) => createTakeOut(now, lot.id, world.nowMs()))}>
@@ -106,12 +111,12 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           {item.fabric ? (
             <Button onClick={() => setCutting(true)}>Cut from it</Button>
           ) : (
-            <Button onClick={() => void navigate(`/find/${lot.id}`)}>Show the spot</Button>
+            <Button onClick={openSpot}>Show the spot</Button>
           )}
           <Button onClick={() => setRehoming(true)}>{lot.homeId === null ? 'Give it a home' : 'Another home'}</Button>
           <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
-          {item.fabric && (
-            <Button className="col-span-2" onClick={() => void navigate(`/find/${lot.id}`)}>
+          {item.fabric && !pathname.startsWith('/find') && (
+            <Button className="col-span-2" onClick={openSpot}>
               Show the spot
             </Button>
           )}

@@ -1,3 +1,4 @@
+import { useContext } from 'react';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { computePlaceState } from '../../../core/drawing/index.ts';
 import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
@@ -5,7 +6,7 @@ import { formatMass, formatSize, formatSizes } from '../../../core/units/index.t
 import { computePresentPackage } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row } from '../../components/fields.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { getLotsByPlace, getTree } from '../../state/derived.ts';
 import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
 
@@ -14,6 +15,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const tree = getTree(household);
+  const isPreview = useContext(PreviewContext) !== null;
   const place = tree.places.get(id);
   if (!place || !tree.leaves.includes(place)) return <p className="text-stone">That place is no longer in the room.</p>;
   const { settings } = household;
@@ -56,12 +58,14 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
         <Row name="Light">{wordLight(traits.light)}</Row>
         {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
       </dl>
-      <div className="mt-3 grid grid-cols-2 gap-2">
-        <Button onClick={() => show({ type: 'editUnit', id: unit.id })}>
-          Edit {unit.unit?.kind === 'cubes' ? 'the shelf' : 'the piece'}
-        </Button>
-        <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>Edit this place</Button>
-      </div>
+      {!isPreview && (
+        <div className="mt-3 grid grid-cols-2 gap-2">
+          <Button onClick={() => show({ type: 'editUnit', id: unit.id })}>
+            Edit {unit.unit?.kind === 'cubes' ? 'the shelf' : 'the piece'}
+          </Button>
+          <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>Edit this place</Button>
+        </div>
+      )}
       <h3 className="mt-4 font-bold">In it, in order</h3>
       {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
       <ol className="mt-1">

@@ -1,0 +1,26 @@
+import type { Household, Lot, Plan } from '../records/index.ts';
+
+/** The household as it would be with a plan carried out; what the plan does not place lies out. For looking at only. */
+export function previewPlan(household: Household, plan: Plan): Household {
+  const assigned = new Map(plan.assignments.map((one) => [one.lotId, one]));
+  const lots = new Map(household.lots);
+  for (const lot of household.lots.values()) {
+    if (lot.state === 'gone') continue;
+    const to = assigned.get(lot.id);
+    const next: Lot =
+      to && household.places.has(to.placeId)
+        ? {
+            ...lot,
+            state: 'in',
+            placeId: to.placeId,
+            order: to.order,
+            form: to.form,
+            homeId: to.placeId,
+            homeOrder: to.order,
+            homeForm: to.form,
+          }
+        : { ...lot, state: 'out', placeId: null, homeId: null };
+    lots.set(lot.id, next);
+  }
+  return { ...household, lots };
+}
