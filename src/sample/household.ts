@@ -17,7 +17,7 @@ import { createBareRoom, createRooms } from './room.ts';
 import { ThingMaker, type Thing } from './things.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
-export const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
+const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
 
 /** One loft holds this many lots; bigger samples get more lofts. */
 const LOTS_PER_LOFT = 320;

@@ -1,1 +1,1 @@
-export { createEmptyHousehold, createSampleHousehold, SAMPLE_NOW_MS } from './household.ts';
+export { createEmptyHousehold, createSampleHousehold } from './household.ts';

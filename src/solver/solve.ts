@@ -53,7 +53,7 @@ function toOffered(facts: Facts, option: Int32Array): (Offered | null)[] {
 }
 
 /** Today's arrangement as it is, broken rules and all. A lot that is out counts at its home. */
-export function scorePresent(facts: Facts): Score {
+function scorePresent(facts: Facts): Score {
   return recount(
     facts,
     describePresent(facts, (lot) => lot.placeId ?? lot.homeId),

@@ -1,6 +1,13 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie';
-import { migrateBundle } from '../core/formats/index.ts';
-import type { DaybookEvent, Item, Lot, Place, Plan, Settings } from '../core/records/index.ts';
+import {
+  migrateBundle,
+  type DaybookEvent,
+  type Item,
+  type Lot,
+  type Place,
+  type Plan,
+  type Settings,
+} from '../core/records/index.ts';
 
 /** Odds and ends beside the records: which household this is, and the one that an import replaced. */
 export interface MetaEntry {

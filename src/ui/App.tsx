@@ -1,42 +1,19 @@
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { lazy } from 'react';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Shell } from './components/Shell.tsx';
-import { Trouble } from './components/Trouble.tsx';
+import { DamagedStore, ErrorBoundary } from './components/Trouble.tsx';
 import { useApp } from './state/app.ts';
 
-/** Screens load when they are opened. */
-const router = createBrowserRouter([
-  {
-    path: '/',
-    element: <Shell />,
-    errorElement: <Trouble />,
-    children: [
-      { index: true, element: <Navigate to="/stash" replace /> },
-      {
-        path: 'stash/:kind?',
-        lazy: async () => ({ Component: (await import('./features/stash/StashPage.tsx')).StashPage }),
-      },
-      { path: 'sort', lazy: async () => ({ Component: (await import('./features/sort/SortPage.tsx')).SortPage }) },
-      {
-        path: 'room/:wallId?',
-        lazy: async () => ({ Component: (await import('./features/room/RoomPage.tsx')).RoomPage }),
-      },
-      { path: 'fit', lazy: async () => ({ Component: (await import('./features/fit/FitPage.tsx')).FitPage }) },
-      {
-        path: 'find/:lotId?',
-        lazy: async () => ({ Component: (await import('./features/find/FindPage.tsx')).FindPage }),
-      },
-      {
-        path: 'daybook',
-        lazy: async () => ({ Component: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }),
-      },
-      {
-        path: 'household',
-        lazy: async () => ({ Component: (await import('./features/household/HouseholdPage.tsx')).HouseholdPage }),
-      },
-      { path: '*', element: <Navigate to="/stash" replace /> },
-    ],
-  },
-]);
+// Screens load when they are opened.
+const StashPage = lazy(async () => ({ default: (await import('./features/stash/StashPage.tsx')).StashPage }));
+const SortPage = lazy(async () => ({ default: (await import('./features/sort/SortPage.tsx')).SortPage }));
+const RoomPage = lazy(async () => ({ default: (await import('./features/room/RoomPage.tsx')).RoomPage }));
+const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
+const FindPage = lazy(async () => ({ default: (await import('./features/find/FindPage.tsx')).FindPage }));
+const DaybookPage = lazy(async () => ({ default: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }));
+const HouseholdPage = lazy(async () => ({
+  default: (await import('./features/household/HouseholdPage.tsx')).HouseholdPage,
+}));
 
 export function App() {
   const phase = useApp((state) => state.phase);
@@ -46,6 +23,23 @@ export function App() {
         Opening the sewing room…
       </p>
     );
-  if (phase === 'damaged') return <Trouble />;
-  return <RouterProvider router={router} />;
+  if (phase === 'damaged') return <DamagedStore />;
+  return (
+    <ErrorBoundary>
+      <BrowserRouter>
+        <Routes>
+          <Route element={<Shell />}>
+            <Route path="stash/:kind?" element={<StashPage />} />
+            <Route path="sort" element={<SortPage />} />
+            <Route path="room/:wallId?" element={<RoomPage />} />
+            <Route path="fit" element={<FitPage />} />
+            <Route path="find/:lotId?" element={<FindPage />} />
+            <Route path="daybook" element={<DaybookPage />} />
+            <Route path="household" element={<HouseholdPage />} />
+            <Route path="*" element={<Navigate to="/stash" replace />} />
+          </Route>
+        </Routes>
+      </BrowserRouter>
+    </ErrorBoundary>
+  );
 }

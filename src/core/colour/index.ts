@@ -1,26 +1,12 @@
-import {
-  differenceCiede2000,
-  modeLab,
-  modeLch,
-  modeLrgb,
-  modeOklab,
-  modeOklch,
-  modeRgb,
-  modeXyz50,
-  modeXyz65,
-  parseHex,
-  useMode,
-} from 'culori/fn';
+import { modeLch, modeLrgb, modeOklab, modeOklch, modeRgb, modeXyz50, modeXyz65, parseHex, useMode } from 'culori/fn';
 
 useMode(modeRgb);
 useMode(modeLrgb);
 useMode(modeXyz50);
 useMode(modeXyz65);
-useMode(modeLab);
 useMode(modeLch);
 useMode(modeOklab);
 const toOklch = useMode(modeOklch);
-const ciede2000 = differenceCiede2000();
 
 /** Colour families round the wheel, in its order, neutrals apart at the end. */
 export const COLOUR_FAMILIES = [
@@ -68,10 +54,4 @@ export function getColourFamily(hex: string): ColourFamily {
 export function computeWheelKey(hex: string): number {
   const lightness = toOklch(parseHex(hex))?.l ?? 0.5;
   return COLOUR_FAMILIES.indexOf(getColourFamily(hex)) * 10 + (1 - lightness);
-}
-
-/** Perceptual distance ΔE00 of two `#rrggbb` colours (Sharma, Wu and Dalal 2005, by culori). */
-export function computeColourDistance(a: string, b: string): number {
-  const [one, other] = [parseHex(a), parseHex(b)];
-  return one && other ? ciede2000(one, other) : Infinity;
 }

@@ -1,5 +1,7 @@
 import { strFromU8, strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
 import {
+  BUNDLE_VERSION,
+  migrateBundle,
   parseRecord,
   type Chronicle,
   type DaybookEvent,
@@ -11,7 +13,6 @@ import {
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { checkInvariants, foldEvents, isSame } from '../tracking/index.ts';
-import { BUNDLE_VERSION, migrateBundle } from './migrations.ts';
 
 /** What is wrong with a bundle file. `path` leads to the record and field, `note` is for people who mend files. */
 export interface BundleFault {

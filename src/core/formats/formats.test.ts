@@ -1,10 +1,11 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createAdopt, createCut, applyChanges, stampEvent } from '../tracking/index.ts';
-import type { Chronicle, Plan } from '../records/index.ts';
-import { BUNDLE_VERSION, parseBundle, toBundle } from './index.ts';
+import { BUNDLE_VERSION, type Chronicle, type Plan } from '../records/index.ts';
+import { parseBundle, toBundle } from './index.ts';
 
 function open(bytes: Uint8Array): Record<string, any> {
   return JSON.parse(strFromU8(unzipSync(bytes)['household.json']!)) as Record<string, any>;
@@ -19,7 +20,9 @@ function faultsOf(bytes: Uint8Array): { code: string; path: string }[] {
 
 /** The sample after a plan was adopted and cloth was cut. */
 function createLived(): Chronicle {
-  let { household, events } = createSampleHousehold(1, 60);
+  const sample = createSampleHousehold(1, 60);
+  let { household } = sample;
+  const events = [...sample.events];
   const world = { nowMs: () => 1, createId: () => `n${events.length}` };
   const cloth = [...household.lots.values()].find((lot) => (lot.lengthMm ?? 0) > 1000)!;
   const part = { fetching: 0, searching: 0, splitting: 0, crowding: 0, moving: 0, wear: 0 };
@@ -54,7 +57,7 @@ function createLived(): Chronicle {
       throw new Error('conflict');
     }
     household = next.value;
-    events = [...events, stampEvent(draft.value, events.length, world)];
+    events.push(stampEvent(draft.value, events.length, world));
   }
   return { household, events };
 }
@@ -99,6 +102,34 @@ describe('the bundle', () => {
     ['another format', close({ format: 'else', version: 1 }), 'not-a-bundle'],
     ['a bundle from the future', close({ format: 'yardmist-bundle', version: 99 }), 'too-new'],
   ])('refuses %s', (_, bytes, code) => expect(faultsOf(bytes)[0]?.code).toBe(code));
+
+  it('never throws, whatever stands in the file', () => {
+    const whole = [1, 2].map((version) => readFileSync(new URL(`./golden/v${version}.json`, import.meta.url), 'utf8'));
+    whole.push(JSON.stringify(open(toBundle(createSampleHousehold(1, 6)))));
+    const junk = fc.constantFrom(null, 7, -1, 'x', [], {}, [null], [7], { changes: 5 }, true, 1e99);
+    fc.assert(
+      fc.property(fc.constantFrom(...whole), fc.array(fc.tuple(fc.nat(), junk), { minLength: 1 }), (text, spoils) => {
+        const raw = JSON.parse(text) as Record<string, unknown>;
+        for (const [where, what] of spoils) {
+          // Walks down to some node and puts something else in its place.
+          let at: any = raw;
+          for (let step = where + 1; ; step = Math.floor(step / 3)) {
+            const keys = Object.keys(at as object);
+            const key = keys[step % Math.max(1, keys.length)];
+            if (key === undefined) break;
+            if (step < 3 || typeof at[key] !== 'object' || at[key] === null) {
+              at[key] = what;
+              break;
+            }
+            at = at[key];
+          }
+        }
+        const read = parseBundle(close(raw));
+        if (!read.ok) expect(read.fault.length).toBeGreaterThan(0);
+      }),
+      { numRuns: 150 },
+    );
+  });
 
   it('names every fault with its path', () => {
     const raw = open(toBundle(createSampleHousehold(1, 60)));

@@ -54,7 +54,7 @@ function getLabel(item: Item, lot: Lot, school: School, household: Household): G
 }
 
 /** Order inside a group: patterns by number, cloth by length class from long to short, what has colour round the wheel, else by name. */
-export function compareInGroup(school: School, a: { item: Item; lot: Lot }, b: { item: Item; lot: Lot }): number {
+function compareInGroup(school: School, a: { item: Item; lot: Lot }, b: { item: Item; lot: Lot }): number {
   let by = 0;
   if (a.item.pattern && b.item.pattern) by = a.item.pattern.number - b.item.pattern.number;
   else if (school === 'lengthClass') by = (b.lot.lengthMm ?? 0) - (a.lot.lengthMm ?? 0);

@@ -9,15 +9,15 @@ export interface FitFault {
   readonly available: number;
 }
 
-export const LINE_FORMS: readonly StowForm[] = ['board', 'stack', 'file', 'roll', 'envelope', 'spool', 'box'];
-const VOLUME_FORMS: readonly StowForm[] = ['loose', 'stack', 'file', 'envelope', 'spool', 'box'];
+const LINE_FORMS = new Set<StowForm>(['board', 'stack', 'file', 'roll', 'envelope', 'spool', 'box']);
+const VOLUME_FORMS = new Set<StowForm>(['loose', 'stack', 'file', 'envelope', 'spool', 'box']);
 
-export function suitsMode(form: StowForm, space: Space): boolean {
+function suitsMode(form: StowForm, space: Space): boolean {
   switch (space.mode) {
     case 'line':
-      return LINE_FORMS.includes(form) && (form !== 'stack' || space.rowsRun === 'x');
+      return LINE_FORMS.has(form) && (form !== 'stack' || space.rowsRun === 'x');
     case 'volume':
-      return VOLUME_FORMS.includes(form);
+      return VOLUME_FORMS.has(form);
     case 'area':
       return form === 'peg';
     case 'pins':

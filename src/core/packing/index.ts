@@ -1,2 +1,2 @@
-export { computeShare, suitsMode, type FitFault } from './fit.ts';
+export { computeShare, type FitFault } from './fit.ts';
 export { packPlace, type PackResult, type Spot } from './pack.ts';

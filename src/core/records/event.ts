@@ -14,7 +14,7 @@ import {
 } from 'class-validator';
 import { type EventId, ID_PATTERN } from './ids.ts';
 
-export const EVENT_TYPES = [
+const EVENT_TYPES = [
   'received',
   'catalogued',
   'changed',
@@ -33,7 +33,7 @@ export const EVENT_TYPES = [
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 
-export const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
+const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
 export type TableName = (typeof TABLES)[number];
 
 /**

@@ -3,7 +3,7 @@ import { ID_PATTERN, type ItemId, type LotId, type PlaceId } from './ids.ts';
 import { STOW_FORMS, type StowForm } from './item.ts';
 
 /** `in` a place, `out` (in use, or not yet given a place), `lent`, or `gone` (used up, given away, sold). */
-export const LOT_STATES = ['in', 'out', 'lent', 'gone'] as const;
+const LOT_STATES = ['in', 'out', 'lent', 'gone'] as const;
 export type LotState = (typeof LOT_STATES)[number];
 
 /** A physical piece of an item: where it is, and where its home is. The two may differ. */

@@ -18,11 +18,11 @@ import {
 } from 'class-validator';
 import { ID_PATTERN, type PlaceId, type StationId } from './ids.ts';
 
-export const PLACE_LEVELS = ['room', 'unit', 'slot', 'container'] as const;
+const PLACE_LEVELS = ['room', 'unit', 'slot', 'container'] as const;
 export type PlaceLevel = (typeof PLACE_LEVELS)[number];
 
 /** How a slot or container is filled: side by side, on a pegboard, boxed or loose, on spool pins. */
-export const CAPACITY_MODES = ['line', 'area', 'volume', 'pins'] as const;
+const CAPACITY_MODES = ['line', 'area', 'volume', 'pins'] as const;
 export type CapacityMode = (typeof CAPACITY_MODES)[number];
 
 export const UNIT_KINDS = ['cubes', 'bookcase', 'drawers', 'pegboard', 'spoolRack', 'table', 'floor'] as const;

@@ -12,7 +12,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 
-export const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station'] as const;
+const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station'] as const;
 export type School = (typeof SCHOOLS)[number];
 
 /** Which school sorts each kind of thing. */
@@ -81,7 +81,7 @@ export class Settings {
   @ValidateNested() @Type(() => Estimates) estimates!: Estimates;
 }
 
-export const DEFAULT_ESTIMATES: Estimates = {
+const DEFAULT_ESTIMATES: Estimates = {
   walkSecondsPerM: 0.63,
   bendSeconds: 2.2,
   kneelSeconds: 5.3,

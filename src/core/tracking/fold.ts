@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '../result/index.ts';
 import { DEFAULT_SETTINGS, type Change, type DaybookEvent, type Household, type TableName } from '../records/index.ts';
 
 /** A household before its first event, which brings the settings. */
-export const EMPTY_HOUSEHOLD: Household = {
+const EMPTY_HOUSEHOLD: Household = {
   settings: DEFAULT_SETTINGS,
   items: new Map(),
   lots: new Map(),

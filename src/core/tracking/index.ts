@@ -1,13 +1,4 @@
-export {
-  applyChanges,
-  createChange,
-  EMPTY_HOUSEHOLD,
-  foldEvents,
-  getUndoable,
-  invertChanges,
-  isSame,
-  type FoldFault,
-} from './fold.ts';
+export { applyChanges, foldEvents, getUndoable, isSame, type FoldFault } from './fold.ts';
 export {
   createAdopt,
   createCarryAll,

@@ -5,7 +5,7 @@ import type { Facts, Offered } from '../model/index.ts';
 import type { State } from '../score/index.ts';
 import { computeHomes, findLot } from './homes.ts';
 
-const SHAPE_CODES: readonly Finding['code'][] = [
+const SHAPE_CODES = new Set<Finding['code']>([
   'too-long',
   'too-high',
   'too-deep',
@@ -13,7 +13,7 @@ const SHAPE_CODES: readonly Finding['code'][] = [
   'hook-load',
   'load',
   'too-much',
-];
+]);
 
 /**
  * Why a lot found no place: if some place would take it empty, the least crowded of those; else the
@@ -35,7 +35,7 @@ export function explainUnplaced(facts: Facts, state: State, lot: number): Reason
       const finding = findHardFault({ item: facts.items[lot]!, pkg, space, traits, settings: facts.settings });
       if (!finding || finding.code === 'form') continue;
       // A shape that misses by little is nearer than a rule, which no filing makes fit.
-      const miss = SHAPE_CODES.includes(finding.code) ? finding.needed / Math.max(1e-9, finding.available) : 100;
+      const miss = SHAPE_CODES.has(finding.code) ? finding.needed / Math.max(1e-9, finding.available) : 100;
       if (miss < leastMiss) {
         leastMiss = miss;
         nearest = { code: finding.code, needed: finding.needed, available: finding.available, placeId: place.id };

@@ -1,7 +1,7 @@
 import type { State } from '../score/index.ts';
 
 /** The cheapest option that has room, -1 when there is none. */
-export function findBestOption(state: State, lot: number): number {
+function findBestOption(state: State, lot: number): number {
   const { facts } = state;
   let best = -1;
   let least = Infinity;

@@ -4,14 +4,15 @@ import { useNavigate } from 'react-router';
 import type { LotId } from '../../core/records/index.ts';
 import { useApp, useHousehold } from '../state/app.ts';
 import { computeWhereabouts, getFinder } from '../state/derived.ts';
+import { findClass, findFrameClass } from './find.ts';
 import { wordWhereShort } from './where.ts';
 
 /** "Where is the…": type, and every answer says the place. Enter opens it on the wall. */
-export function FindBox() {
+export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string }) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const navigate = useNavigate();
-  const [text, setText] = useState('');
+  const [text, setText] = useState(typed);
   const query = useDeferredValue(text);
   const found = useMemo(() => getFinder(household).find(query, 8), [household, query]);
 
@@ -24,13 +25,14 @@ export function FindBox() {
 
   return (
     <Combobox immediate value={null as LotId | null} onChange={choose}>
-      <div className="relative ml-auto w-full md:w-[330px]">
+      <div className={findFrameClass}>
         <ComboboxInput
           id="find-box"
           aria-label="Where is the…"
           placeholder="Where is the…"
           autoComplete="off"
-          className="h-11 w-full rounded border border-thread bg-paper pr-10 pl-3 md:h-9"
+          autoFocus={isWanted}
+          className={findClass}
           displayValue={() => text}
           onChange={(event) => setText(event.target.value)}
         />

@@ -14,9 +14,9 @@ const KEYS: readonly [string, string][] = [
   ['Esc', 'Close what is open'],
 ];
 
-export function KeyHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+export function KeyHelp({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog open={isOpen} onClose={onClose} className="relative z-30">
+    <Dialog open onClose={onClose} className="relative z-30">
       <div aria-hidden className="fixed inset-0 bg-ink/30" />
       <div className="fixed inset-0 grid place-items-center p-4">
         <DialogPanel className="w-full max-w-md bg-paper p-6 shadow-md">

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { FindBox } from './FindBox.tsx';
+import { FindField } from './FindField.tsx';
 
 interface PageProps {
   readonly title: string;
@@ -17,7 +17,7 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', children
       <header className="no-print stitched-b flex flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2 md:min-h-[58px] md:flex-nowrap md:px-5">
         <h1 className="font-display text-[23px] font-semibold whitespace-nowrap">{title}</h1>
         <div className="order-last w-full min-w-0 overflow-x-auto md:order-none md:w-auto md:flex-1">{tabs}</div>
-        <FindBox />
+        <FindField />
       </header>
       <div className="flex min-h-0 flex-1 flex-col md:flex-row">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">

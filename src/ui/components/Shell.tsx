@@ -1,11 +1,12 @@
-import { Suspense, useEffect } from 'react';
-import { Outlet, useLocation, useNavigation } from 'react-router';
+import { lazy, Suspense, useEffect } from 'react';
+import { Outlet, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
 import { wordStoreFault } from '../text/index.ts';
-import { KeyHelp } from './KeyHelp.tsx';
 import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
 import { useKeys } from './useKeys.ts';
+
+const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp.tsx')).KeyHelp }));
 
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
@@ -13,7 +14,6 @@ export function Shell() {
   const storeFault = useApp((state) => state.storeFault);
   const name = useApp((state) => state.household?.settings.name ?? '');
   const { pathname } = useLocation();
-  const isLoading = useNavigation().state === 'loading';
 
   useEffect(() => {
     const screen = pathname.split('/')[1] ?? '';
@@ -23,7 +23,7 @@ export function Shell() {
   return (
     <div className="flex min-h-full flex-col md:h-full md:flex-row">
       <Selvage />
-      <div className="relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0" aria-busy={isLoading}>
+      <div className="relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
         {storeFault && (
           <p role="alert" className="bg-weld/25 px-5 py-2 text-sm">
             {wordStoreFault(storeFault)}
@@ -34,7 +34,11 @@ export function Shell() {
         </Suspense>
         <NoticeLine />
       </div>
-      <KeyHelp isOpen={isHelpOpen} onClose={() => setHelpOpen(false)} />
+      {isHelpOpen && (
+        <Suspense>
+          <KeyHelp onClose={() => setHelpOpen(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,33 +1,43 @@
-import { useRouteError } from 'react-router';
-import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
+import { Component, type ReactNode } from 'react';
 import { useApp } from '../state/app.ts';
 import { wordRecordFault, wordStoreFault } from '../text/index.ts';
 import { Button } from './Button.tsx';
 import { ImportButton } from './ImportButton.tsx';
 
-/** What is shown when a screen broke or the stored household does not read: what happened, what was kept, what to do. */
-export function Trouble() {
-  const phase = useApp((state) => state.phase);
-  return phase === 'damaged' ? <DamagedStore /> : <BrokenScreen />;
+/** Catches what a screen throws: says what was kept, and what to do. */
+export class ErrorBoundary extends Component<{ children: ReactNode }, { error: unknown }> {
+  override state = { error: null as unknown };
+
+  static getDerivedStateFromError(error: unknown) {
+    return { error };
+  }
+
+  override render() {
+    const { error } = this.state;
+    if (error === null) return this.props.children;
+    return (
+      <main className="mx-auto max-w-xl p-10">
+        <h1 className="font-display text-2xl font-semibold">This screen broke</h1>
+        <p className="mt-3">Everything you confirmed is kept in this browser. Reload the page to go on.</p>
+        <p className="mt-3 text-sm text-stone">{error instanceof Error ? error.message : 'An unknown fault.'}</p>
+        <Button className="mt-5" onClick={() => window.location.assign('/')}>
+          Reload
+        </Button>
+      </main>
+    );
+  }
 }
 
-function BrokenScreen() {
-  const error = useRouteError();
-  return (
-    <main className="mx-auto max-w-xl p-10">
-      <h1 className="font-display text-2xl font-semibold">This screen broke</h1>
-      <p className="mt-3">Everything you confirmed is kept in this browser. Reload the page to go on.</p>
-      <p className="mt-3 text-sm text-stone">{error instanceof Error ? error.message : String(error)}</p>
-      <Button className="mt-5" onClick={() => window.location.assign('/')}>
-        Reload
-      </Button>
-    </main>
-  );
-}
-
-function DamagedStore() {
-  const { storeFault, replace } = useApp.getState();
+/** The stored household does not read: nothing is thrown away until the sewist says so. */
+export function DamagedStore() {
+  const storeFault = useApp((state) => state.storeFault);
+  const replace = useApp((state) => state.replace);
   const faults = storeFault?.faults ?? [];
+  const begin = async (which: 'sample' | 'empty') => {
+    const { createEmptyHousehold, createSampleHousehold } = await import('../../sample/index.ts');
+    if (which === 'sample') await replace(createSampleHousehold(), 'The sample is here.');
+    else await replace(createEmptyHousehold(), 'An empty household is ready.');
+  };
   return (
     <main className="mx-auto max-w-2xl p-10">
       <h1 className="font-display text-2xl font-semibold">Some records do not read any more</h1>
@@ -42,10 +52,8 @@ function DamagedStore() {
       </ul>
       <div className="mt-5 flex gap-3">
         <ImportButton />
-        <Button onClick={() => void replace(createSampleHousehold(), 'The sample is here.')}>Open the sample</Button>
-        <Button onClick={() => void replace(createEmptyHousehold(), 'An empty household is ready.')}>
-          Start empty
-        </Button>
+        <Button onClick={() => void begin('sample')}>Open the sample</Button>
+        <Button onClick={() => void begin('empty')}>Start empty</Button>
       </div>
     </main>
   );

@@ -40,7 +40,8 @@ export function WallView({ drawing, label, units, chosenPlace, chosenLot, namePl
   const isNarrow = size.width < NARROW_PX;
   const margin = isNarrow ? NARROW_MARGIN : MARGIN;
   const fitWidth = (size.width - margin - (isNarrow ? margin : 30)) / drawing.widthMm;
-  const fitHeight = size.height > 200 ? (size.height - 24 - 20) / drawing.heightMm : Infinity;
+  // On a phone the page scrolls and the frame is as high as the wall: only the width decides.
+  const fitHeight = !isNarrow && size.height > 200 ? (size.height - 24 - 20) / drawing.heightMm : Infinity;
   const scale = Math.max(0.05, Math.min(fitWidth, fitHeight, 1.2));
   const left = Math.max(margin, (size.width - drawing.widthMm * scale) / 2);
   const height = drawing.heightMm * scale + 16;

@@ -19,8 +19,6 @@ const TYPE: Record<EventType, string> = {
   undone: 'Took back',
 };
 
-export const wordEventType = (type: EventType): string => TYPE[type];
-
 /** One line of the daybook. */
 export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   const { type, subject, amountMm } = event;

@@ -8,11 +8,10 @@ export {
   wordStoreFault,
   wordUnitFault,
 } from './faults.ts';
-export { wordEvent, wordEventType } from './events.ts';
+export { wordEvent } from './events.ts';
 export {
   wordCare,
   wordCloth,
-  wordColourFamily,
   wordForm,
   wordGroup,
   wordKind,
@@ -24,7 +23,7 @@ export {
   wordSchool,
   wordUnitKind,
 } from './names.ts';
-export { capitalise, wordCount, wordOrdinal } from './grammar.ts';
+export { capitalise, wordCount } from './grammar.ts';
 export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
 export { wordAmount, wordMeasures, wordThing } from './things.ts';

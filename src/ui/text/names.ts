@@ -1,4 +1,3 @@
-import type { ColourFamily } from '../../core/colour/index.ts';
 import type { Group } from '../../core/grouping/index.ts';
 import type {
   CareFlag,
@@ -120,8 +119,6 @@ export const wordOpening = (opening: Opening): string => OPENING[opening];
 
 const LIGHT: Record<Light, string> = { dark: 'dark', day: 'daylight', sun: 'sun falls on it' };
 export const wordLight = (light: Light): string => LIGHT[light];
-
-export const wordColourFamily = (family: ColourFamily): string => family;
 
 /** What a group is called on a screen or label. */
 export function wordGroup(group: Pick<Group, 'kind' | 'label'>, household: Household): string {

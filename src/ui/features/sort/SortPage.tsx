@@ -93,14 +93,13 @@ function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
             aria-label={`Sort ${wordKindPlural(kind).toLowerCase()}`}
             className="h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8"
             value={school}
-            onChange={(event) =>
+            onChange={(event) => {
+              // Read now: by the time the change is made React has set the field back.
+              const chosen = event.target.value as School;
               void act((now) =>
-                createSaveSettings(now, {
-                  ...now.settings,
-                  schools: { ...now.settings.schools, [kind]: event.target.value as School },
-                }),
-              )
-            }
+                createSaveSettings(now, { ...now.settings, schools: { ...now.settings.schools, [kind]: chosen } }),
+              );
+            }}
           >
             {SCHOOLS_OF_KIND[kind].map((one) => (
               <option key={one} value={one}>

@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
 import { computeClothMass } from '../../../core/measure/index.ts';
@@ -13,8 +13,9 @@ import { capitalise, wordCount, wordKind, wordKindPlural } from '../../text/inde
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { filterRows, getWhat, listRows, PRESENCES, sortRows, type Presence, type SortBy, SORTS } from './rows.ts';
-import { StashTable } from './StashTable.tsx';
 import { Welcome } from './Welcome.tsx';
+
+const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
 
 const WHAT: Record<Kind, string> = { fabric: 'Fibre', pattern: 'Garment', thread: 'For', notion: 'Type', tool: 'Type' };
 const PRESENCE: Record<Presence, string> = {
@@ -226,7 +227,9 @@ export function StashPage() {
       ) : isLaidOut ? (
         <LaidOut rows={rows} />
       ) : (
-        <StashTable rows={sorted} kind={kind} sortBy={sortBy} whatName={WHAT[kind]} />
+        <Suspense>
+          <StashTable rows={sorted} kind={kind} sortBy={sortBy} whatName={WHAT[kind]} />
+        </Suspense>
       )}
     </Page>
   );

@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react';
 import { useApp } from '../../state/app.ts';
-import { LotTicket } from './LotTicket.tsx';
-import { PlaceTicket } from './PlaceTicket.tsx';
 
+const LotTicket = lazy(async () => ({ default: (await import('./LotTicket.tsx')).LotTicket }));
+const PlaceTicket = lazy(async () => ({ default: (await import('./PlaceTicket.tsx')).PlaceTicket }));
 const ItemForm = lazy(async () => ({ default: (await import('../stash/ItemForm.tsx')).ItemForm }));
 const UnitForm = lazy(async () => ({ default: (await import('../room/UnitForm.tsx')).UnitForm }));
 const SlotForm = lazy(async () => ({ default: (await import('../room/SlotForm.tsx')).SlotForm }));

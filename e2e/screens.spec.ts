@@ -1,0 +1,83 @@
+import { expect, expectAccessible, openSample, test } from './support.ts';
+
+const SCREENS = ['/stash/fabric', '/stash/tool', '/sort', '/room/r1-east', '/fit', '/find', '/daybook', '/household'];
+
+for (const path of SCREENS)
+  test(`${path} is accessible, on a desk and on a phone`, async ({ page }) => {
+    await openSample(page, path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expectAccessible(page);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expectAccessible(page);
+    const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(wider).toBeLessThanOrEqual(0);
+  });
+
+test('the forms are accessible', async ({ page }) => {
+  await openSample(page);
+  await page.keyboard.press('n');
+  await expectAccessible(page);
+  await page.keyboard.press('3');
+  await expect(page.getByRole('button', { name: /^Add a piece/ })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('form', { name: 'New piece' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Leave it' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog').getByRole('heading', { name: 'All keys' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('one click starts an empty household, whose screens say what to do', async ({ page }) => {
+  await openSample(page);
+  await page.getByRole('button', { name: 'Start with my own, empty' }).click();
+  await expect(page.getByText('No cloth yet.')).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByText('Nothing to sort yet.')).toBeVisible();
+  await page.keyboard.press('4');
+  await expect(page.getByText('There is nothing to fit yet.')).toBeVisible();
+  await page.goto('/stash');
+  await expect(page.getByText('No cloth yet.')).toBeVisible();
+});
+
+test('the stash is searched, narrowed and sorted in a table', async ({ page }) => {
+  await openSample(page, '/stash/thread');
+  const rows = page.getByRole('table').locator('tbody').getByRole('button');
+  await page.getByRole('button', { name: 'Name' }).click();
+  const names = await rows.allTextContents();
+  expect(names).toEqual(names.toSorted((a, b) => a.localeCompare(b, 'en')));
+  await page.getByLabel('For', { exact: true }).selectOption('quilting');
+  for (const name of await rows.allTextContents()) expect(name).toContain('quilting');
+  await page.getByLabel('Words to narrow by').fill('zzz');
+  await expect(page.getByText('Nothing in the stash is like that.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(rows.first()).toBeVisible();
+  await rows.first().focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(rows.nth(1)).toBeFocused();
+});
+
+test('yards and inches show wherever measures do', async ({ page }) => {
+  await openSample(page, '/household');
+  await page.getByLabel('Units').selectOption('imperial');
+  await page.keyboard.press('1');
+  await page.getByRole('region', { name: 'Cotton' }).getByRole('button').first().click();
+  await expect(page.getByRole('complementary')).toContainText(/\d yd × \d+( \d\/\d)? in/);
+});
+
+test('on a phone one finds a thing, takes it out and puts it back', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openSample(page, '/find');
+  await page.getByRole('combobox', { name: 'Where is the…' }).fill('dressmaking shears');
+  await page.getByRole('option').first().click();
+  await expect(page.getByRole('status').filter({ hasText: 'Dressmaking shears' })).toContainText('›');
+  const toggle = page.getByRole('button', { name: /Take out|Put back/ });
+  const first = await toggle.textContent();
+  const box = await toggle.boundingBox();
+  expect(box!.height).toBeGreaterThanOrEqual(44);
+  await toggle.click();
+  await expect(toggle).not.toHaveText(first!);
+  await toggle.click();
+  await expect(toggle).toHaveText(first!);
+});

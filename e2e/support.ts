@@ -1,0 +1,58 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** Every page is watched: no error on the console, no request that leaves this machine. */
+export const test = base.extend<{ watched: void }>({
+  watched: [
+    async ({ context }, use) => {
+      const faults: string[] = [];
+      const watch = (page: Page) => {
+        page.on('console', (message) => {
+          if (message.type() === 'error') faults.push(message.text());
+        });
+        page.on('pageerror', (error) => faults.push(error.message));
+        page.on('request', (request) => {
+          const { protocol, hostname } = new URL(request.url());
+          if (protocol.startsWith('http') && hostname !== '127.0.0.1') faults.push(`left for ${request.url()}`);
+        });
+      };
+      context.on('page', watch);
+      await use();
+      expect(faults).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** No serious finding of axe on what is shown. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+}
+
+export async function openSample(page: Page, path = '/stash'): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
+}
+
+/** Saves everything to a file; its bytes. */
+export async function saveBundle(page: Page): Promise<Buffer> {
+  await page.goto('/household');
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save everything to a file' }).click();
+  const download = await waiting;
+  expect(download.suggestedFilename()).toMatch(/\.yardmist\.zip$/);
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks);
+}
+
+export async function offerBundle(page: Page, bytes: Buffer): Promise<void> {
+  await page.goto('/household');
+  await page
+    .getByLabel('Yardmist file')
+    .setInputFiles({ name: 'household.yardmist.zip', mimeType: 'application/zip', buffer: bytes });
+}

@@ -1,0 +1,142 @@
+import { expect, offerBundle, openSample, saveBundle, test } from './support.ts';
+
+test('a bad file is refused with its faults, and nothing is touched', async ({ page }) => {
+  await openSample(page);
+  const good = await saveBundle(page);
+  const alert = page.getByRole('alert').filter({ hasText: 'The file was not opened. What you have is untouched.' });
+  await offerBundle(page, Buffer.alloc(0));
+  await expect(alert).toContainText('The file is empty.');
+  await offerBundle(page, good.subarray(0, good.length / 2));
+  await expect(alert).toContainText('The file is damaged');
+  await offerBundle(page, Buffer.from('%PDF-1.7 not a bundle'));
+  await expect(alert).toContainText('This is not a Yardmist file');
+  expect((await saveBundle(page)).equals(good)).toBe(true);
+});
+
+test('an import is shown first, can be declined, and can be taken back', async ({ page }) => {
+  await openSample(page);
+  const sample = await saveBundle(page);
+  await page.getByRole('button', { name: 'Start empty' }).click();
+  await expect(page.getByText('An empty sewing room is ready.')).toBeVisible();
+  await offerBundle(page, sample);
+  await expect(page.getByText(/takes the place of My sewing room: 0 items/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep what is here' }).click();
+  await expect(page.getByText(/Everything stays in this browser: 0 items/)).toBeVisible();
+  await offerBundle(page, sample);
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText(/Everything stays in this browser: 2\d\d items/)).toBeVisible();
+  await page.getByRole('button', { name: 'Bring back the one before' }).click();
+  await expect(page.getByText(/Everything stays in this browser: 0 items/)).toBeVisible();
+});
+
+test('amounts that do not read are pointed out in words, and nothing is saved', async ({ page }) => {
+  await openSample(page);
+  const before = await page.getByRole('link', { name: /^Cloth \d+/ }).textContent();
+  await page.keyboard.press('n');
+  const form = page.getByRole('form', { name: 'New cloth' });
+  await form.getByLabel('Name').fill('Odd end');
+  await form.getByLabel('Length').fill('abc');
+  await expect(form.getByText('“abc” does not read as an amount. Try 3.4 m.')).toBeVisible();
+  await form.getByLabel('Width').fill('-140');
+  await expect(form.getByText('“-140” is below zero. Try 140 cm.')).toBeVisible();
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByLabel('Length')).toBeFocused();
+  await expect(page.getByRole('link', { name: /^Cloth \d+/ })).toHaveText(before!);
+});
+
+test('a piece too small for its bins is refused; one too small for its things says so and loses nothing', async ({
+  page,
+}) => {
+  await openSample(page, '/room/r1-east');
+  await page.getByRole('button', { name: /^Tall cubes › A1 › Batting: / }).click();
+  await page.getByRole('button', { name: 'Edit the shelf' }).click();
+  const form = page.getByRole('form', { name: 'Edit Tall cubes' });
+  await form.getByLabel('Height').fill('150 cm');
+  await expect(form.getByRole('alert')).toContainText(/Batting: 31 cm high, but A1 has 28\.1 cm/);
+  await expect(form.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await form.getByLabel('Height').fill('3 m');
+  await expect(form.getByRole('alert')).toContainText('It does not stand under the ceiling there');
+  await form.getByLabel('Height').fill('-3');
+  await expect(form.getByText('“-3” is below zero. Try 35 cm.')).toBeVisible();
+  await form.getByRole('button', { name: 'Close' }).click();
+
+  await page.getByRole('link', { name: 'North wall' }).click();
+  await page.getByRole('button', { name: /^Long shelf › Shelf 1: [1-9]/ }).click();
+  await page.getByRole('button', { name: 'Edit the piece' }).click();
+  const shelf = page.getByRole('form', { name: 'Edit Long shelf' });
+  await shelf.getByLabel('Width').fill('20 cm');
+  await shelf.getByRole('button', { name: 'Save' }).click();
+  await expect(shelf.getByRole('alert')).toContainText(
+    'What is in Shelf 1 would no longer fit; it stays there, over full.',
+  );
+  await shelf.getByRole('button', { name: 'Save all the same' }).click();
+  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1: \d+ lots, over full/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(
+    page.getByRole('button', { name: /^Long shelf › Shelf 1: [1-9]\d* lots?, [\d.]+ (cm|mm) free/ }),
+  ).toBeVisible();
+});
+
+test('a piece is removed with what hangs on it said, and comes back with undo', async ({ page }) => {
+  await openSample(page, '/room/r1-north');
+  await page.getByRole('button', { name: /^Long shelf › Shelf 1/ }).click();
+  await page.getByRole('button', { name: 'Edit the piece' }).click();
+  await expect(page.getByText(/\d+ lots? in it would lie out, without a home\. Undo brings all back\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Long shelf' }).click();
+  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1/ })).toBeHidden();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1/ })).toBeVisible();
+});
+
+test('two windows at once: each sees what the other writes, and nothing is lost', async ({ page, context }) => {
+  await openSample(page);
+  const other = await context.newPage();
+  await openSample(other);
+  for (const window of [page, other]) {
+    await window
+      .getByRole('button', { name: /As a table/ })
+      .or(window.getByRole('columnheader', { name: /Name/ }))
+      .first()
+      .waitFor();
+    if (await window.getByRole('button', { name: /As a table/ }).isVisible()) await window.keyboard.press('v');
+    await window.getByLabel('Where it is').selectOption('in');
+  }
+  const [first, second] = await page
+    .locator('tbody button')
+    .evaluateAll((buttons) => [...new Set(buttons.map((button) => button.textContent))].slice(0, 2));
+  await page.locator('tbody button', { hasText: first! }).first().click();
+  await other.locator('tbody button', { hasText: second! }).first().click();
+  await Promise.all([page.keyboard.press('t'), other.keyboard.press('t')]);
+  await expect(page.getByText(`Took out ${first}`)).toBeVisible();
+  await expect(other.getByText(`Took out ${second}`)).toBeVisible();
+  for (const window of [page, other]) {
+    await window.keyboard.press('6');
+    await expect(window.getByRole('listitem').filter({ hasText: 'Took out' })).toHaveCount(2);
+  }
+});
+
+test('what was confirmed is there after the page is killed', async ({ page, context }) => {
+  await openSample(page);
+  await page.getByRole('region', { name: 'Cotton' }).getByRole('button').first().click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  const name = await ticket.getByRole('heading').first().textContent();
+  await ticket.getByRole('button', { name: /Take out|Put back/ }).click();
+  await expect(page.getByText(new RegExp(`(Took out|Put back) ${name}`))).toBeVisible();
+  await page.close({ runBeforeUnload: false });
+  const again = await context.newPage();
+  await openSample(again, '/daybook');
+  await expect(again.getByRole('main').getByRole('listitem').first()).toContainText(name!);
+});
+
+test('where the browser keeps nothing, it says so and goes on', async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('denied', 'SecurityError');
+    };
+  });
+  await openSample(page);
+  await expect(page.getByRole('alert')).toContainText('does not let Yardmist keep anything');
+  await page.getByRole('region', { name: 'Cotton' }).getByRole('button').first().click();
+  await page.getByRole('button', { name: /Take out|Put back/ }).click();
+  await expect(page.getByText(/^(Took out|Put back) \w+/)).toBeVisible();
+});

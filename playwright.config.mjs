@@ -1,0 +1,36 @@
+import { defineConfig } from '@playwright/test';
+import { findChromium } from './tools/chromium.mjs';
+
+const PORT = 4199;
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  forbidOnly: Boolean(process.env['CI']),
+  workers: 2,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: findChromium() ?? undefined,
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node dist-node/server.js',
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}`,
+    reuseExistingServer: false,
+  },
+});

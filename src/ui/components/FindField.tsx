@@ -1,0 +1,31 @@
+import { lazy, Suspense, useState } from 'react';
+import { findClass, findFrameClass } from './find.ts';
+
+const FindBox = lazy(async () => ({ default: (await import('./FindBox.tsx')).FindBox }));
+
+/** The find box; its list of answers loads after the screen, and takes over what was typed meanwhile. */
+export function FindField() {
+  const [isWanted, setWanted] = useState(false);
+  const [typed, setTyped] = useState('');
+  return (
+    <Suspense
+      fallback={
+        <div className={findFrameClass}>
+          <input
+            id="find-box"
+            aria-label="Where is the…"
+            placeholder="Where is the…"
+            autoComplete="off"
+            className={findClass}
+            value={typed}
+            onFocus={() => setWanted(true)}
+            onBlur={() => setWanted(false)}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+        </div>
+      }
+    >
+      <FindBox isWanted={isWanted} typed={typed} />
+    </Suspense>
+  );
+}
