@@ -43,7 +43,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
     const form = page.getByRole('form', { name: 'New piece' });
     await form.getByLabel('What is it').selectOption('cubes');
     await form.getByLabel('Name').fill('Gable cubes');
-    await form.getByLabel('From the left corner').fill('3.45 m');
+    await form.getByLabel('From the left').fill('3.45 m');
     await form.getByLabel('Width').fill('70 cm');
     await form.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('button', { name: /^Gable cubes › A1: / })).toBeVisible();

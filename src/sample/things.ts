@@ -355,7 +355,7 @@ export class ThingMaker {
     const lengthMm = round((least + (most - least) * random() ** 1.3) * 1000, 50);
     const form = plan.forms[0] === 'board' && lengthMm < 600 ? 'stack' : plan.forms[0]!;
     const lots = [this.createLot(item, 1, lengthMm, form)];
-    if (random() < 0.4) lots.push(this.createLot(item, 1, round(350 + 500 * random(), 50), plan.forms.at(-1)!));
+    if (random() < 0.55) lots.push(this.createLot(item, 1, round(350 + 500 * random(), 50), plan.forms.at(-1)!));
     return { item, lots };
   }
 

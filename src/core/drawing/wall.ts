@@ -153,6 +153,16 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
     for (let hx = 38; hx < width; hx += 76.2)
       for (let hy = 38; hy < height; hy += 76.2)
         shapes.push({ type: 'circle', x: x + hx, y: y + hy, radius: 4, ink: 'tick' });
+  return { kind: 'unit', id: unit.id, x, y, width, height, shapes };
+}
+
+/** A unit's name, and the letters and numbers of its cubes; drawn over everything, so that it can be read. */
+function drawNames(unit: Place, wallHeight: number): Figure[] {
+  const spec = unit.unit;
+  if (!spec) return [];
+  const y = wallHeight - spec.yMm - spec.heightMm;
+  const { xMm: x, widthMm: width, heightMm: height } = spec;
+  const shapes: Shape[] = [];
   const nameY = spec.kind === 'cubes' ? y - 104 : y - 42;
   shapes.push({
     type: 'text',
@@ -183,7 +193,7 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
         anchor: 'middle',
       });
   }
-  return { kind: 'unit', id: unit.id, x, y, width, height, shapes };
+  return [{ kind: 'unit', id: unit.id, x, y, width, height, shapes }];
 }
 
 /** Draws a wall of a room with all that stands on it and in it. Pure: the same records give the same shapes. */
@@ -316,6 +326,7 @@ export function computeWallDrawing(
       if (mark.length > 0) figures.push({ ...frame, kind: 'unit', shapes: mark });
     }
   }
+  figures.push(...units.flatMap((unit) => drawNames(unit, heightMm)));
   return { widthMm, heightMm, backdrop, bands, figures, places };
 }
 

@@ -80,6 +80,25 @@ export function getTurns(pkg: Package): readonly [number, number, number][] {
 
 const EPS = 1e-6;
 
+/** Whether some turn of `getTurns` goes into a box of that size; without making the turns, for it is asked often. */
+function goesIn(pkg: Package, widthMm: number, depthMm: number, heightMm: number): boolean {
+  const { alongMm: a, acrossMm: b, heightMm: c } = pkg;
+  if (pkg.form === 'stack')
+    return (
+      c <= heightMm + EPS && ((a <= widthMm + EPS && b <= depthMm + EPS) || (b <= widthMm + EPS && a <= depthMm + EPS))
+    );
+  // Every turn is allowed, so the sides in order of size decide.
+  const [s0, s1, s2] = sortThree(a, b, c);
+  const [r0, r1, r2] = sortThree(widthMm, depthMm, heightMm);
+  return s0 <= r0 + EPS && s1 <= r1 + EPS && s2 <= r2 + EPS;
+}
+
+function sortThree(a: number, b: number, c: number): [number, number, number] {
+  const least = Math.min(a, b, c);
+  const most = Math.max(a, b, c);
+  return [least, a + b + c - least - most, most];
+}
+
 /**
  * The share of an empty place that a lot takes, a sufficient figure for quick tests (packing decides),
  * or the first side that does not go in. A share over 1 means: too much even for the empty place.
@@ -127,8 +146,7 @@ export function computeShare(pkg: Package, space: Space): { ok: true; share: num
       const inner = widthMm * depthMm * heightMm;
       const volume = pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces;
       if (pkg.isSoft) return { ok: true, share: volume / (inner * SOFT_SHARE) };
-      const goes = getTurns(pkg).some(([w, d, h]) => w <= widthMm + EPS && d <= depthMm + EPS && h <= heightMm + EPS);
-      if (!goes) {
+      if (!goesIn(pkg, widthMm, depthMm, heightMm)) {
         const sides = [pkg.alongMm, pkg.acrossMm, pkg.heightMm].toSorted((a, b) => b - a);
         const room = [widthMm, depthMm, heightMm].toSorted((a, b) => b - a);
         const side = sides.findIndex((mm, i) => mm > room[i]! + EPS);

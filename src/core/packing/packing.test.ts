@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
+import { getTurns } from './fit.ts';
 import { computeShare, packPlace, type Spot } from './index.ts';
 
 function pkg(form: Package['form'], alongMm: number, acrossMm: number, heightMm: number, pieces = 1): Package {
@@ -100,6 +101,18 @@ describe('a bin', () => {
     expect(computeShare(pkg('box', 40, 40, 610), BIN)).toMatchObject({
       fault: { code: 'too-long', needed: 610, available: 350 },
     });
+  });
+
+  it('takes exactly what some allowed turn takes', () => {
+    const side = fc.integer({ min: 1, max: 700 });
+    fc.assert(
+      fc.property(fc.constantFrom('box', 'stack', 'envelope'), side, side, side, (form, a, b, c) => {
+        const one = pkg(form as Package['form'], a, b, c);
+        const goes = getTurns(one).some(([w, d, h]) => w <= BIN.widthMm && d <= BIN.depthMm && h <= BIN.heightMm);
+        expect(computeShare(one, BIN).ok).toBe(goes);
+      }),
+      { numRuns: 500 },
+    );
   });
 
   it('fills soft goods to three quarters of what hard ones leave', () => {

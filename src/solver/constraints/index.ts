@@ -21,7 +21,12 @@ export function findHardFault(offer: Offer): Finding | null {
 
 /** Every caution that an offer raises. */
 export function findCautions(offer: Offer): Finding[] {
-  return SOFT.flatMap((rule) => rule(offer) ?? []);
+  const findings: Finding[] = [];
+  for (const rule of SOFT) {
+    const finding = rule(offer);
+    if (finding) findings.push(finding);
+  }
+  return findings;
 }
 
 export type { Finding, Offer };

@@ -20,6 +20,8 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
     if (!lotId) return;
     show({ type: 'lot', id: lotId });
     setText('');
+    // The keys for taking out and putting back are wanted next, not letters.
+    requestAnimationFrame(() => document.querySelector<HTMLInputElement>('#find-box')?.blur());
     void navigate(`/find/${lotId}`);
   };
 

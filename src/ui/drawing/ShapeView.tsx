@@ -44,6 +44,9 @@ function measure(text: string, size: number, weight: number): number {
   return context.measureText(text).width;
 }
 
+/** A label shortened to fewer letters is left out; the name stands in the ticket. */
+const LEAST_LETTERS = 5;
+
 /** Breaks a label into at most two lines that fit, shortening the last with an ellipsis. */
 function breakLabel(text: string, widthPx: number, size: number, weight: number): string[] {
   const fits = (line: string) => measure(line, size, weight) <= widthPx;
@@ -53,20 +56,36 @@ function breakLabel(text: string, widthPx: number, size: number, weight: number)
   while (words.length > 1 && fits(`${first} ${words[0]}`.trim())) first = `${first} ${words.shift()}`.trim();
   let rest = words.join(' ');
   if (!fits(rest)) {
+    // A stump of a word says nothing.
+    if (!fits(`${rest.slice(0, LEAST_LETTERS)}…`)) return [];
     while (rest.length > 1 && !fits(`${rest}…`)) rest = rest.slice(0, -1);
     rest = `${rest}…`;
   }
   return first === '' ? [rest] : [first, rest];
 }
 
+/** In a smaller drawing the names of the pieces would lie over each other. */
+const NAMES_FROM_SCALE = 0.12;
+
 /** One shape of a drawing, at `scale` pixels per mm. */
 export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
   const k = (mm: number) => mm * scale;
   if (shape.type === 'text') {
+    if (scale < NAMES_FROM_SCALE && shape.widthMm === undefined) return null;
     const { size, weight, fill } = TEXT[shape.ink];
     const lines = shape.widthMm === undefined ? [shape.text] : breakLabel(shape.text, k(shape.widthMm), size, weight);
     return (
-      <text textAnchor={shape.anchor} fontSize={size} fontWeight={weight} fill={fill} pointerEvents="none">
+      <text
+        textAnchor={shape.anchor}
+        fontSize={size}
+        fontWeight={weight}
+        fill={fill}
+        stroke={shape.ink === 'unitName' ? '#f4f1e9' : undefined}
+        strokeWidth="4"
+        strokeOpacity="0.85"
+        paintOrder="stroke"
+        pointerEvents="none"
+      >
         {lines.map((line, i) => (
           <tspan key={line} x={k(shape.x)} y={k(shape.y) + (i - (lines.length - 1) / 2) * (size + 1) + size * 0.35}>
             {line}

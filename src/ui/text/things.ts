@@ -16,7 +16,9 @@ export function wordThing(item: Item, units: UnitSystem): string {
   const { fabric, pattern, thread, box } = item;
   if (fabric) {
     const print = fabric.print === 'solid' ? '' : `; ${wordPrint(fabric.print)}`;
-    return `${capitalise(fabric.fibre)}, ${wordCloth(fabric.cloth)}, ${Math.round(fabric.grammageGsm)} g/m²${print}`;
+    const cloth = wordCloth(fabric.cloth);
+    const what = cloth.startsWith(fabric.fibre) ? cloth : `${fabric.fibre}, ${cloth}`;
+    return `${capitalise(what)}, ${Math.round(fabric.grammageGsm)} g/m²${print}`;
   }
   if (pattern)
     return `Pattern ${pattern.number}, ${pattern.garment || 'no garment named'}; ${pattern.isMade ? 'made' : 'not yet made'}`;

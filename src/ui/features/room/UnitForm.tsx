@@ -133,7 +133,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
         ))}
       </SelectField>
       <div className="grid grid-cols-2 items-start gap-3">
-        {text('x', 'From the left corner')}
+        {text('x', 'From the left')}
         {text('y', 'Above the floor')}
         {text('width', 'Width')}
         {text('height', 'Height')}

@@ -91,8 +91,9 @@ function Piece({ row: { lot, item } }: { row: StashRow }) {
             height={height}
             fill={item.colours[0] ?? '#8a8f94'}
             fillOpacity={presence === 'out' ? 0.45 : 1}
-            stroke={presence === 'out' ? '#22303c' : 'none'}
-            strokeDasharray="6 4"
+            stroke="#22303c"
+            strokeOpacity={presence === 'out' ? 1 : 0.25}
+            strokeDasharray={presence === 'out' ? '6 4' : undefined}
           />
           {print && <rect width={width} height={height} fill={print} />}
           {presence === 'planned' && (

@@ -119,11 +119,7 @@ export function StashPage() {
         <>
           <Figure
             value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
-            label={
-              kind === 'fabric'
-                ? `in ${wordCount(rows.length, 'length')}`
-                : `${wordCount(rows.length, 'lot')}, ${wordKindPlural(kind).toLowerCase()}`
-            }
+            label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
           />
           {kind === 'fabric' && <Figure value={formatMass(massG, units)} label="of cloth" />}
           <Button

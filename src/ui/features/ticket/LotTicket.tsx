@@ -1,5 +1,5 @@
 import { useContext, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
@@ -39,7 +39,6 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const act = useApp((state) => state.act);
   const isCutting = useApp((state) => state.isCutting);
   const setCutting = useApp((state) => state.setCutting);
-  const navigate = useNavigate();
   const { pathname } = useLocation();
   const [isRehoming, setRehoming] = useState(false);
   const tree = getTree(household);
@@ -49,7 +48,6 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const isHere = lot.state === 'in';
   const isPreview = useContext(PreviewContext) !== null;
   const today = useApp((state) => state.household?.lots.get(lot.id)?.placeId ?? null);
-  const openSpot = () => void navigate(`/find/${lot.id}`);
 
   return (
     <>
@@ -83,7 +81,15 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           );
         })}
         {item.care.length > 0 && <Row name="Mind">{item.care.map(wordCare).join(', ')}</Row>}
-        <Row name={isPreview ? 'In the plan' : isHere ? 'Is in' : 'Is'}>{wordWhereShort(where)}</Row>
+        <Row name={isPreview ? 'In the plan' : isHere ? 'Is in' : 'Is'}>
+          {isPreview || where.placeId === null || pathname.startsWith('/find') ? (
+            wordWhereShort(where)
+          ) : (
+            <Link to={`/find/${lot.id}`} className="text-woad underline underline-offset-4">
+              {wordWhereShort(where)}
+            </Link>
+          )}
+        </Row>
         {isPreview && <Row name="Today">{today === null ? 'out' : formatPlaceName(tree, today)}</Row>}
         {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
       </dl>
@@ -111,15 +117,16 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           {item.fabric ? (
             <Button onClick={() => setCutting(true)}>Cut from it</Button>
           ) : (
-            <Button onClick={openSpot}>Show the spot</Button>
+            <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
           )}
-          <Button onClick={() => setRehoming(true)}>{lot.homeId === null ? 'Give it a home' : 'Another home'}</Button>
-          <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
-          {item.fabric && !pathname.startsWith('/find') && (
-            <Button className="col-span-2" onClick={openSpot}>
-              Show the spot
-            </Button>
-          )}
+          <Button
+            className={item.fabric ? '' : 'col-span-2'}
+            disabled={lot.state === 'lent'}
+            onClick={() => setRehoming(true)}
+          >
+            {lot.homeId === null ? 'Give it a home' : 'Another home'}
+          </Button>
+          {item.fabric && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
         </div>
       )}
     </>

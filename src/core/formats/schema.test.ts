@@ -1,0 +1,64 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { strFromU8, unzipSync } from 'fflate';
+import { describe, expect, it } from 'vitest';
+import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
+import { BUNDLE_VERSION } from '../records/index.ts';
+import { toBundle } from './index.ts';
+
+const FILE = 'docs/household.schema.json';
+
+/** JSON Schema of a bundle's contents, made from the validator classes. */
+function createSchema(): object {
+  const $defs = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage as never,
+    refPointerPrefix: '#/$defs/',
+  });
+  // Optional fields may also be null: a lot that is out has no place.
+  for (const schema of Object.values($defs)) {
+    const required = new Set(schema.required ?? []);
+    for (const [name, property] of Object.entries(schema.properties ?? {}))
+      if (!required.has(name)) schema.properties![name] = { anyOf: [property, { type: 'null' }] } as typeof property;
+    Object.assign(schema, { additionalProperties: false });
+  }
+  const list = (name: string) => ({ type: 'array', items: { $ref: `#/$defs/${name}` } });
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'household.json of a Yardmist bundle',
+    type: 'object',
+    required: ['format', 'version', 'settings', 'places', 'items', 'lots', 'plans', 'events'],
+    additionalProperties: false,
+    properties: {
+      format: { const: 'yardmist-bundle' },
+      version: { const: BUNDLE_VERSION },
+      settings: { $ref: '#/$defs/Settings' },
+      places: list('Place'),
+      items: list('Item'),
+      lots: list('Lot'),
+      plans: list('Plan'),
+      events: list('DaybookEvent'),
+    },
+    $defs,
+  };
+}
+
+describe('the published schema', () => {
+  const schema = createSchema();
+  if (process.env['UPDATE_SCHEMA']) writeFileSync(FILE, `${JSON.stringify(schema, null, 2)}\n`);
+
+  it('is the one that the classes make (npm run schema writes it)', () => {
+    expect(JSON.parse(readFileSync(FILE, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)));
+  });
+
+  it('accepts what is written, and refuses a field too many', () => {
+    const validate = new Ajv2020({ strict: false, allErrors: true, validateFormats: false }).compile(schema);
+    for (const chronicle of [createSampleHousehold(1, 60), createEmptyHousehold()]) {
+      const raw = JSON.parse(strFromU8(unzipSync(toBundle(chronicle))['household.json']!)) as Record<string, unknown>;
+      validate(raw);
+      expect(validate.errors ?? []).toEqual([]);
+      expect(validate({ ...raw, settings: { ...(raw['settings'] as object), more: 1 } })).toBe(false);
+    }
+  });
+});

@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { packPlace } from '../../core/packing/index.ts';
+import { createSampleHousehold } from '../../sample/index.ts';
+import { createFacts, getOptionPackage } from '../model/index.ts';
+import { describePresent, recount } from '../score/index.ts';
+import { computeHomes, explainPlace, findLot } from './index.ts';
+
+const { household } = createSampleHousehold(3, 80);
+const facts = createFacts(household);
+const offered = describePresent(facts, (lot) => lot.placeId ?? lot.homeId);
+const base = recount(facts, offered).seconds;
+
+describe('another home', () => {
+  it('is the cheapest place with room, by trying every place', () => {
+    for (let l = 0; l < facts.lots.length; l += 7) {
+      let least = Infinity;
+      for (let o = facts.optStart[l]!; o < facts.optStart[l + 1]!; o += 1) {
+        const p = facts.optPlace[o]!;
+        if (offered[l]?.place === p) continue;
+        const pkg = getOptionPackage(facts, l, o);
+        const inside = offered.flatMap((one, i) => (one?.place === p && i !== l ? [one.pkg] : []));
+        if (packPlace([...inside, pkg], facts.places[p]!.space).status !== 'packed') continue;
+        least = Math.min(least, recount(facts, offered.with(l, facts.describe(l, p, pkg))).seconds - base);
+      }
+      const homes = computeHomes(facts, offered, l, 4);
+      expect(homes[0]?.moreSeconds ?? Infinity).toBeCloseTo(least, 6);
+      for (const [i, home] of homes.entries())
+        if (i > 0) expect(home.moreSeconds).toBeGreaterThanOrEqual(homes[i - 1]!.moreSeconds);
+    }
+  });
+
+  it('is never the place where it is, and never named twice', () => {
+    const l = offered.findIndex((one) => one !== null);
+    const homes = computeHomes(facts, offered, l, 99).map((home) => home.placeId);
+    expect(homes).not.toContain(facts.places[offered[l]!.place]!.place.id);
+    expect(new Set(homes).size).toBe(homes.length);
+  });
+});
+
+describe('why here', () => {
+  it('counts its kin in the place', () => {
+    const l = offered.findIndex(
+      (one, i) =>
+        one &&
+        offered.some((other, j) => j !== i && other?.place === one.place && facts.groupOf[j] === facts.groupOf[i]),
+    );
+    const kin =
+      offered.filter((one, j) => one?.place === offered[l]!.place && facts.groupOf[j] === facts.groupOf[l]).length - 1;
+    expect(explainPlace(facts, offered, facts.lots[l]!.id)[0]).toEqual({ code: 'kin', count: kin });
+  });
+
+  it('has nothing to say of what is nowhere', () => {
+    const l = findLot(facts, facts.lots[0]!.id);
+    expect(explainPlace(facts, offered.with(l, null), facts.lots[l]!.id)).toEqual([]);
+  });
+});

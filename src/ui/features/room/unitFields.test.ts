@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest';
+import type { PlaceId } from '../../../core/records/index.ts';
+import { createSampleHousehold } from '../../../sample/index.ts';
+import { createUnitFields, readUnitFields, toUnitFields } from './unitFields.ts';
+
+const wall = { roomId: 'r1' as PlaceId, wallId: 'east' };
+const cubes = { ...createUnitFields('cubes', 'r1-east', 'metric'), name: 'Gable cubes' };
+const read = (change: object) => readUnitFields({ ...cubes, ...change }, 'metric', null, wall, 'u' as PlaceId, 3);
+
+describe('the form of a piece of furniture', () => {
+  it('reads any unit', () => {
+    expect(read({ width: '30 in', height: '1,1 m', load: '60 kg' })).toMatchObject({
+      ok: true,
+      value: { name: 'Gable cubes', order: 3, unit: { widthMm: 762, heightMm: 1100, loadG: 60_000 } },
+    });
+  });
+
+  it.each([
+    ['name', '', 'Give it a name'],
+    ['width', 'wide', 'does not read'],
+    ['height', '-3', 'below zero'],
+    ['depth', '0', 'more than nothing'],
+    ['columns', '2.5', 'not a whole number'],
+    ['rows', '99', 'From 1 to 40'],
+    ['load', 'heavy', 'does not read'],
+  ])('says at the field what is wrong with %s “%s”', (field, text, words) => {
+    const result = read({ [field]: text });
+    expect(result.ok ? '' : result.fault[field as 'name']).toContain(words);
+  });
+
+  it('changes nothing of a piece that is opened and saved as it was, in either unit', () => {
+    const { household } = createSampleHousehold();
+    for (const place of household.places.values())
+      for (const units of ['metric', 'imperial'] as const) {
+        if (!place.unit) continue;
+        const at = { roomId: place.parentId!, wallId: place.unit.wallId };
+        const again = readUnitFields(toUnitFields(place, units), units, place, at, place.id, place.order);
+        expect(again.ok && again.value.unit).toEqual({
+          ...place.unit,
+          // Open fields have no boards, whatever was recorded.
+          boardMm: ['cubes', 'bookcase', 'drawers'].includes(place.unit.kind) ? place.unit.boardMm : 0,
+        });
+      }
+  });
+});

@@ -1,0 +1,82 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+import { ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled, ROOT } from './prepare.mjs';
+
+/** Retakes docs/screenshots from the sample household: one picture of each main view, 1280 × 800. */
+ensureInstalled();
+ensureBuilt();
+const executablePath = ensureChromium();
+if (!executablePath) process.exit(1);
+const FOLDER = join(ROOT, 'docs', 'screenshots');
+mkdirSync(FOLDER, { recursive: true });
+const PORT = '4198';
+const server = spawn('node', ['dist-node/server.js'], { cwd: ROOT, env: { ...process.env, PORT } });
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({
+  executablePath,
+  args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+});
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const go = (path) => page.goto(`http://127.0.0.1:${PORT}${path}`);
+  const take = async (name) => {
+    await page.waitForTimeout(800);
+    await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+    console.log(`${name}.png`);
+  };
+  await go('/stash');
+  await page.getByRole('button', { name: 'Keep looking round' }).click();
+  await page.getByRole('region', { name: 'Linen' }).getByRole('button').nth(3).click();
+  await page.getByText('Why here').waitFor();
+  await page.getByRole('region', { name: 'Coated' }).scrollIntoViewIfNeeded();
+  await take('stash');
+  await page.getByRole('link', { name: /^Tools/ }).click();
+  await page.locator('tbody button').nth(2).click();
+  await page.getByText('Why here').waitFor();
+  await take('stash-table');
+  await page.keyboard.press('Escape');
+  await go('/room/r1-east');
+  await page.locator('[data-lot]').nth(12).click();
+  await page.getByText('Why here').waitFor();
+  await take('room');
+  await page.getByRole('button', { name: /^Tall cubes › A3/ }).click();
+  await page.getByRole('button', { name: 'Edit the shelf' }).click();
+  await take('room-edit');
+  await page.keyboard.press('Escape');
+  await go('/sort');
+  await page.getByRole('button', { name: /^Cotton/ }).click();
+  await take('sort');
+  await go('/fit');
+  await page.getByRole('button', { name: /^Find a plan/ }).click();
+  await page.getByRole('button', { name: 'Adopt this plan' }).waitFor({ timeout: 60_000 });
+  await take('fit');
+  await page.getByRole('button', { name: /^Without a home/ }).click();
+  await take('fit-without-a-home');
+  await page.getByRole('button', { name: /^What moves/ }).click();
+  await take('fit-moves');
+  await page.getByRole('button', { name: 'Adopt this plan' }).click();
+  const carry = page.getByRole('button', { name: /are carried home$/ });
+  await carry.click();
+  await carry.waitFor({ state: 'hidden' });
+  await go('/find');
+  await page.getByRole('combobox').fill('linen');
+  await page.getByRole('option').nth(1).click();
+  await page.getByText('Why here').waitFor();
+  await take('find');
+  await go('/daybook');
+  await take('daybook');
+  await go('/household');
+  await take('house');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await go('/find');
+  await page.getByRole('combobox').fill('linen');
+  await page.getByRole('option').nth(1).click();
+  await page.getByText('Why here').waitFor();
+  await take('phone-find');
+} finally {
+  await browser.close();
+  server.kill();
+}
