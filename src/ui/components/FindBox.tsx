@@ -21,7 +21,8 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
     show({ type: 'lot', id: lotId });
     setText('');
     // The keys for taking out and putting back are wanted next, not letters.
-    requestAnimationFrame(() => document.querySelector<HTMLInputElement>('#find-box')?.blur());
+    // The list gives the focus back to the box in the next frame; after that it is let go.
+    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById('find-box')?.blur()));
     void navigate(`/find/${lotId}`);
   };
 
