@@ -1,2 +1,6 @@
 import 'reflect-metadata';
 import 'fake-indexeddb/auto';
+import fc from 'fast-check';
+
+// The same cases on every run; FC_SEED=… looks at others, and tells again what one of them found.
+fc.configureGlobal({ seed: Number(process.env['FC_SEED'] ?? 20_261_124) });
