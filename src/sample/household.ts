@@ -90,7 +90,7 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
     }
     const habit = habits.get(habitOf(item));
     const usual = offers.filter((offer) => offer.leaf === habit);
-    const wanted = usual.length > 0 && random() < 0.55 ? usual : offers;
+    const wanted = usual.length > 0 && random() < 0.75 ? usual : offers;
     const tried = shuffle(random, wanted).slice(0, TRIES);
     const offer = isPressed
       ? tried[0]

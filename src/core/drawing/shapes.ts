@@ -61,7 +61,9 @@ export type Shape =
       readonly text: string;
       readonly ink: TextInk;
       readonly anchor: 'start' | 'middle' | 'end';
+      /** The room it has; in less it is broken, shortened, or left out. */
       readonly widthMm?: number;
+      readonly heightMm?: number;
     };
 
 /** Something one can point at: a compartment with what is drawn of it, or a lot in it. */

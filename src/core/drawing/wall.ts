@@ -104,6 +104,7 @@ function drawClosed(
         ink: 'cardText',
         anchor: 'middle',
         widthMm: width * 0.9,
+        heightMm: Math.min(body * 0.4, 110) * 1.15,
       },
       ...(state.isOverFull ? [zigzag(x, y, width)] : []),
     ];
@@ -120,6 +121,7 @@ function drawClosed(
       ink: 'cardText',
       anchor: 'middle',
       widthMm: width * 0.9,
+      heightMm: height * 0.75,
     },
     { type: 'rect', x: x + 6, y: y + height - bar - 6, width: (width - 12) * level, height: bar, ink },
     ...(state.isOverFull ? [zigzag(x, y, width)] : []),

@@ -48,10 +48,11 @@ function measure(text: string, size: number, weight: number): number {
 const LEAST_LETTERS = 5;
 
 /** Breaks a label into at most two lines that fit, shortening the last with an ellipsis. */
-function breakLabel(text: string, widthPx: number, size: number, weight: number): string[] {
+function breakLabel(text: string, widthPx: number, heightPx: number, size: number, weight: number): string[] {
+  if (heightPx < size) return [];
   const fits = (line: string) => measure(line, size, weight) <= widthPx;
   if (fits(text)) return [text];
-  const words = text.split(' ');
+  const words = heightPx < 2 * (size + 1) ? [text] : text.split(' ');
   let first = '';
   while (words.length > 1 && fits(`${first} ${words[0]}`.trim())) first = `${first} ${words.shift()}`.trim();
   let rest = words.join(' ');
@@ -65,7 +66,7 @@ function breakLabel(text: string, widthPx: number, size: number, weight: number)
 }
 
 /** In a smaller drawing the names of the pieces would lie over each other. */
-const NAMES_FROM_SCALE = 0.12;
+const NAMES_FROM_SCALE = 0.16;
 
 /** One shape of a drawing, at `scale` pixels per mm. */
 export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
@@ -73,7 +74,10 @@ export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
   if (shape.type === 'text') {
     if (scale < NAMES_FROM_SCALE && shape.widthMm === undefined) return null;
     const { size, weight, fill } = TEXT[shape.ink];
-    const lines = shape.widthMm === undefined ? [shape.text] : breakLabel(shape.text, k(shape.widthMm), size, weight);
+    const lines =
+      shape.widthMm === undefined
+        ? [shape.text]
+        : breakLabel(shape.text, k(shape.widthMm), k(shape.heightMm ?? Infinity), size, weight);
     return (
       <text
         textAnchor={shape.anchor}

@@ -144,7 +144,12 @@ function Searching({ progress, seconds, today }: SearchingProps) {
   const share = progress ? Math.min(1, progress.elapsedMs / 1000 / seconds) : 0;
   return (
     <div className="mt-3" role="status">
-      <progress aria-label="Search" className="h-3 w-full accent-woad" max={1} value={share} />
+      <progress
+        aria-label="Search"
+        className="h-3 w-full appearance-none bg-thread [&::-moz-progress-bar]:bg-woad [&::-webkit-progress-bar]:bg-thread [&::-webkit-progress-value]:bg-woad"
+        max={1}
+        value={share}
+      />
       <p className="mt-2 font-display text-[28px] leading-tight font-semibold">
         {progress ? formatMinutes(progress.fetchSeconds) : '…'}
       </p>
