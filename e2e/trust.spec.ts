@@ -140,3 +140,15 @@ test('where the browser keeps nothing, it says so and goes on', async ({ page })
   await page.getByRole('button', { name: /Take out|Put back/ }).click();
   await expect(page.getByText(/^(Took out|Put back) \w+/)).toBeVisible();
 });
+
+test('after the first visit it works without any network', async ({ page, context }) => {
+  await openSample(page);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await context.setOffline(true);
+  await page.goto('/room/r1-east');
+  await expect(page.getByRole('button', { name: /^Tall cubes › A3/ })).toBeVisible();
+  await page.keyboard.press('4');
+  await page.getByRole('button', { name: /^Find a plan/ }).click();
+  await page.getByRole('button', { name: /^Stop and keep the best/ }).click();
+  await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeVisible();
+});

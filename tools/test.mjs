@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
@@ -40,6 +41,10 @@ const unit = runTool('vitest', [
 count('unit', 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }), unit);
 
 ensureBuilt();
+const FIRST_LOAD_KB = 200;
+const size = spawnSync('node', ['tools/bench.mjs', 'app.first_load'], { cwd: ROOT, encoding: 'utf8' });
+const kb = Number(/app\.first_load_kb_gzip (\S+)/.exec(size.stdout)?.[1] ?? Number.NaN);
+check(`first load ${kb} kB of at most ${FIRST_LOAD_KB}`, kb <= FIRST_LOAD_KB ? 0 : 1);
 if (ensureChromium()) {
   const browser = runTool('playwright', ['test']);
   const read = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected });

@@ -3,7 +3,16 @@ import { createSampleHousehold } from '../../sample/index.ts';
 import { createRun } from '../../solver/solve.ts';
 import type { Household, Lot, Place, PlaceId, Plan } from '../records/index.ts';
 import { applyUnitSpec, createPlaceTree } from '../storage/index.ts';
-import { applyChanges, checkInvariants, createAdopt, createSavePlaces, findDisturbance, previewPlan } from './index.ts';
+import {
+  applyChanges,
+  checkInvariants,
+  computeContents,
+  createAdopt,
+  createSavePlaces,
+  findDisturbance,
+  groupLotsByPlace,
+  previewPlan,
+} from './index.ts';
 
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);
@@ -16,12 +25,12 @@ function apply(draft: ReturnType<typeof createSavePlaces>): Household {
   return next.value;
 }
 
-/** A shelf of the sample with lots lying in it directly. */
-const shelf = tree.leaves.find(
-  (place) =>
-    place.slot?.opening === 'open' &&
-    [...household.lots.values()].filter((lot) => lot.placeId === place.id).length >= 3,
-)!;
+const inside = groupLotsByPlace(household, 'is');
+/** A shelf of the sample with lots lying in it directly, and not over full. */
+const shelf = tree.leaves.find((place) => {
+  const lots = inside.get(place.id) ?? [];
+  return place.slot?.opening === 'open' && lots.length >= 3 && computeContents(household, tree, place.id, lots).spots;
+})!;
 const lotsIn = (of: Household, id: PlaceId) => [...of.lots.values()].filter((lot) => lot.placeId === id);
 const bin: Place = {
   id: 'new-bin' as PlaceId,

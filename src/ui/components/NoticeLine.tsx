@@ -8,7 +8,7 @@ export function NoticeLine() {
   const undo = useApp((state) => state.undo);
 
   useEffect(() => {
-    if (notice?.tone !== 'done') return undefined;
+    if (notice?.tone !== 'done' || notice.offer) return undefined;
     const timer = setTimeout(() => tell(null), 8000);
     return () => clearTimeout(timer);
   }, [notice, tell]);
@@ -31,6 +31,15 @@ export function NoticeLine() {
               onClick={() => void undo()}
             >
               Undo
+            </button>
+          )}
+          {notice.offer && (
+            <button
+              type="button"
+              className="min-h-9 font-semibold whitespace-nowrap underline underline-offset-4"
+              onClick={notice.offer.take}
+            >
+              {notice.offer.label}
             </button>
           )}
           <button type="button" aria-label="Close message" className="min-h-9 px-1 text-lg" onClick={() => tell(null)}>

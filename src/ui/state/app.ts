@@ -37,6 +37,8 @@ export interface Notice {
   readonly tone: 'done' | 'fault';
   readonly text: string;
   readonly canUndo: boolean;
+  /** Something to do about it, other than undo; the notice stays until it is answered. */
+  readonly offer?: { readonly label: string; readonly take: () => void };
 }
 
 interface AppState {
