@@ -53,28 +53,30 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
             Nothing is called that, or nearly.
           </p>
         )}
-        <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
-          {found.map(({ lotId }) => {
-            const item = household.items.get(household.lots.get(lotId)!.itemId)!;
-            return (
-              <ComboboxOption
-                key={lotId}
-                value={lotId}
-                className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
-              >
-                <svg aria-hidden className="size-7 shrink-0">
-                  <rect width="28" height="28" fill={item.colours[0] ?? '#8a8f94'} />
-                </svg>
-                <span className="min-w-0">
-                  <span className="block truncate font-semibold">{item.name}</span>
-                  <span className="block truncate text-sm text-stone">
-                    {wordWhereShort(computeWhereabouts(household, lotId))}
+        {found.length > 0 && (
+          <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
+            {found.map(({ lotId }) => {
+              const item = household.items.get(household.lots.get(lotId)!.itemId)!;
+              return (
+                <ComboboxOption
+                  key={lotId}
+                  value={lotId}
+                  className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+                >
+                  <svg aria-hidden className="size-7 shrink-0">
+                    <rect width="28" height="28" fill={item.colours[0] ?? '#8a8f94'} />
+                  </svg>
+                  <span className="min-w-0">
+                    <span className="block truncate font-semibold">{item.name}</span>
+                    <span className="block truncate text-sm text-stone">
+                      {wordWhereShort(computeWhereabouts(household, lotId))}
+                    </span>
                   </span>
-                </span>
-              </ComboboxOption>
-            );
-          })}
-        </ComboboxOptions>
+                </ComboboxOption>
+              );
+            })}
+          </ComboboxOptions>
+        )}
       </div>
     </Combobox>
   );

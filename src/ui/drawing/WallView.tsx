@@ -57,10 +57,10 @@ export function WallView({ drawing, label, units, chosenPlace, chosenLot, namePl
   const free = chosenPlace ? drawing.places.get(chosenPlace)?.freeMm : null;
 
   return (
-    <div ref={frame} className="min-h-0 flex-1 overflow-auto px-0 pt-2">
+    <div ref={frame} className="flex min-h-0 flex-1 flex-col overflow-auto pt-2 md:justify-center">
       <PrintDefs />
       <Tape lengthMm={drawing.widthMm} scale={scale} offsetPx={left} system={units} />
-      <svg role="group" aria-label={label} width="100%" height={height} className="block select-none">
+      <svg role="group" aria-label={label} width="100%" height={height} className="block shrink-0 select-none">
         <g transform={`translate(${left} 0)`}>
           {drawing.backdrop.map((shape, i) => (
             <ShapeView key={i} shape={shape} scale={scale} />

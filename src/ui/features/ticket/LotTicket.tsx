@@ -94,6 +94,11 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
         {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
       </dl>
       {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
+      {where.placeId !== null && (
+        <Button look="quiet" className="mt-1" onClick={() => show({ type: 'place', id: where.placeId! })}>
+          What else is in {tree.places.get(where.placeId)?.name}?
+        </Button>
+      )}
       <Why household={household} id={lot.id} isHere={isHere} />
       {isCutting && item.fabric && lot.lengthMm !== null ? (
         <CutForm lot={lot} onDone={() => setCutting(false)} />
