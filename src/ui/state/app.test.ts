@@ -1,0 +1,167 @@
+import Dexie from 'dexie';
+import { IDBFactory } from 'fake-indexeddb';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Chronicle, Household, LotId } from '../../core/records/index.ts';
+import { createCut, createTakeOut, createPutBack, foldEvents } from '../../core/tracking/index.ts';
+import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
+
+/** One window of the app: a module of its own, so that two of them share only the browser's storage. */
+async function openWindow() {
+  vi.resetModules();
+  const { useApp } = await import('./app.ts');
+  await useApp.getState().open();
+  return useApp;
+}
+type Window = Awaited<ReturnType<typeof openWindow>>;
+const stateOf = (window: Window) => window.getState();
+const lotsIn = (household: Household | null) =>
+  [...household!.lots.values()].filter((lot) => lot.state === 'in').map((lot) => lot.id);
+const takeOut = (window: Window, id: LotId) => stateOf(window).act((now) => createTakeOut(now, id, 9));
+
+// Every test has a browser of its own: its own storage, and its own windows to talk to.
+const Channel = globalThis.BroadcastChannel;
+let browser = 0;
+beforeEach(() => {
+  browser += 1;
+  const mark = browser;
+  Dexie.dependencies.indexedDB = new IDBFactory();
+  vi.stubGlobal(
+    'BroadcastChannel',
+    class extends Channel {
+      constructor(name: string) {
+        super(`${name} ${mark}`);
+      }
+    },
+  );
+});
+
+describe('the household of a window', () => {
+  it('is the sample for a new visitor, and the same again later', async () => {
+    const first = await openWindow();
+    expect(stateOf(first)).toMatchObject({ phase: 'ready', storeFault: null });
+    expect(stateOf(first).household).toEqual(createSampleHousehold().household);
+    const [id] = lotsIn(stateOf(first).household);
+    expect(await takeOut(first, id!)).toBe(true);
+    const again = await openWindow();
+    expect(stateOf(again).household).toEqual(stateOf(first).household);
+    expect(stateOf(again).events).toHaveLength(2);
+  });
+
+  it('says what was done, offers undo, and takes it back', async () => {
+    const window = await openWindow();
+    const before = stateOf(window).household;
+    const [id] = lotsIn(before);
+    await takeOut(window, id!);
+    expect(stateOf(window).notice).toMatchObject({ tone: 'done', canUndo: true });
+    expect(await stateOf(window).undo()).toBe(true);
+    expect(stateOf(window).household).toEqual(before);
+    expect(stateOf(window).notice).toMatchObject({ canUndo: false });
+    expect(await stateOf(window).undo()).toBe(false);
+    expect(stateOf(window).notice).toMatchObject({ tone: 'fault', text: 'There is nothing to undo.' });
+  });
+
+  it('refuses in words what cannot be done, and writes nothing', async () => {
+    const window = await openWindow();
+    const lot = [...stateOf(window).household!.lots.values()].find((one) => one.lengthMm !== null)!;
+    expect(await stateOf(window).act((now) => createCut(now, lot.id, 1e6, 1))).toBe(false);
+    expect(stateOf(window).notice?.text).toMatch(/^There is only [\d.]+ m\. Nothing was cut\.$/);
+    expect(stateOf(window).events).toHaveLength(1);
+  });
+
+  it('refuses an undo that something later builds on', async () => {
+    const window = await openWindow();
+    const [id] = lotsIn(stateOf(window).household);
+    await takeOut(window, id!);
+    const taken = stateOf(window).events.at(-1)!;
+    await stateOf(window).act((now) => createPutBack(now, id!, 12));
+    expect(await stateOf(window).undo(taken)).toBe(false);
+    expect(stateOf(window).notice?.text).toContain('Something that came later builds on this');
+  });
+
+  it('does quick acts one after the other', async () => {
+    const window = await openWindow();
+    const ids = lotsIn(stateOf(window).household).slice(0, 6);
+    expect(await Promise.all(ids.map((id) => takeOut(window, id)))).toEqual(ids.map(() => true));
+    expect(stateOf(window).events.map((event) => event.seq)).toEqual([0, 1, 2, 3, 4, 5, 6]);
+    expect(foldEvents(stateOf(window).events)).toEqual({ ok: true, value: stateOf(window).household });
+  });
+});
+
+describe('two windows', () => {
+  it('that act at once both get through, and agree in the end', async () => {
+    const one = await openWindow();
+    const other = await openWindow();
+    const [a, b] = lotsIn(stateOf(one).household);
+    await Promise.all([takeOut(one, a!), takeOut(other, b!)]);
+    await vi.waitFor(() => expect(stateOf(one).events).toHaveLength(3));
+    await vi.waitFor(() => expect(stateOf(other).events).toHaveLength(3));
+    expect(stateOf(one).household).toEqual(stateOf(other).household);
+    for (const id of [a!, b!]) expect(stateOf(one).household!.lots.get(id)!.state).toBe('out');
+  });
+
+  it('that do the same thing: the second is told', async () => {
+    const one = await openWindow();
+    const other = await openWindow();
+    const [id] = lotsIn(stateOf(one).household);
+    const done = await Promise.all([takeOut(one, id!), takeOut(other, id!)]);
+    expect(done.toSorted()).toEqual([false, true]);
+  });
+
+  it('show the household that one of them opened', async () => {
+    const one = await openWindow();
+    const other = await openWindow();
+    await stateOf(one).replace(createEmptyHousehold(), 'Empty.');
+    await vi.waitFor(() => expect(stateOf(other).household!.items.size).toBe(0));
+    expect(stateOf(other).notice?.text).toContain('Another window opened another household');
+  });
+});
+
+describe('another household', () => {
+  it('takes the place of this one, which can be brought back', async () => {
+    const window = await openWindow();
+    const [id] = lotsIn(stateOf(window).household);
+    await takeOut(window, id!);
+    const { household, events } = stateOf(window);
+    expect(await stateOf(window).replace(createEmptyHousehold(), 'Empty.')).toBe(true);
+    expect(stateOf(window)).toMatchObject({ ticket: null, notice: { text: 'Empty.' } });
+    expect(await stateOf(window).bringBack()).toBe(true);
+    expect(stateOf(window).household).toEqual(household);
+    expect(stateOf(window).events).toEqual(events);
+  });
+
+  it('has nothing to bring back at first', async () => {
+    const window = await openWindow();
+    expect(await stateOf(window).bringBack()).toBe(false);
+    expect(stateOf(window).notice?.tone).toBe('fault');
+  });
+
+  it('that cannot be written leaves this one as it is', async () => {
+    const window = await openWindow();
+    const { household } = stateOf(window);
+    const sample = createSampleHousehold(1, 10);
+    const twice: Chronicle = { ...sample, events: [...sample.events, ...sample.events] };
+    expect(await stateOf(window).replace(twice, 'Twice.')).toBe(false);
+    expect(stateOf(window).household).toBe(household);
+    expect(stateOf(window).notice?.tone).toBe('fault');
+  });
+});
+
+describe('damaged storage', () => {
+  it('is shown as such, with paths, and nothing is thrown away', async () => {
+    await openWindow();
+    const raw = new Dexie('yardmist');
+    await raw.open();
+    const [lot] = (await raw.table('lots').limit(1).toArray()) as { id: string }[];
+    await raw.table('lots').update(lot!.id, { count: -1 });
+    raw.close();
+    const window = await openWindow();
+    expect(stateOf(window)).toMatchObject({ phase: 'damaged', storeFault: { code: 'damaged' } });
+    expect(stateOf(window).storeFault!.faults![0]!.path).toBe(`lots.${lot!.id}.count`);
+    await raw.open();
+    expect(await raw.table('lots').count()).toBe(320);
+    raw.close();
+    // Opening another household is the way out.
+    expect(await stateOf(window).replace(createEmptyHousehold(), 'Empty.')).toBe(true);
+    expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: null });
+  });
+});

@@ -1,0 +1,186 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { checkPlan } from '../check/index.ts';
+import { packPlace } from '../core/packing/index.ts';
+import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
+import { computePackage } from '../core/measure/index.ts';
+import { createSampleHousehold } from '../sample/index.ts';
+import type { FromExplainer, FromPlanner, ToExplainer, ToPlanner } from './protocol.ts';
+
+const { household } = createSampleHousehold(1, 60);
+
+/** A worker's own scope, with what it posts kept. */
+function createScope<From, To>() {
+  const posted: From[] = [];
+  const scope = {
+    onmessage: null as ((message: { data: To }) => void) | null,
+    postMessage: (message: From) => posted.push(message),
+  };
+  const until = async (is: (message: From) => boolean): Promise<From> => {
+    for (let tries = 0; tries < 500; tries += 1) {
+      const found = posted.find(is);
+      if (found) return found;
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    }
+    throw new Error(`never posted: ${JSON.stringify(posted).slice(0, 300)}`);
+  };
+  return { scope, posted, until, send: (data: To) => scope.onmessage!({ data }) };
+}
+
+beforeEach(() => vi.resetModules());
+afterEach(() => vi.unstubAllGlobals());
+
+describe('the planner', () => {
+  async function open() {
+    const worker = createScope<FromPlanner, ToPlanner>();
+    vi.stubGlobal('self', worker.scope);
+    await import('./planner.ts');
+    return worker;
+  }
+
+  it('reports on the way and ends with a checked, packed plan', async () => {
+    const worker = await open();
+    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 0.3 });
+    const done = await worker.until((message) => message.type !== 'progress');
+    if (done.type !== 'done') throw new Error(JSON.stringify(done));
+    expect(done.checks).toMatchObject({ findings: 0 });
+    expect(done.checks.tests).toBeGreaterThan(60);
+    expect(done.isStopped).toBe(false);
+    expect(done.plan).toMatchObject({ seed: 5, adoptedAtMs: null });
+    const progress = worker.posted.filter((message) => message.type === 'progress');
+    expect(progress.length).toBeGreaterThanOrEqual(3);
+    const steps = progress.map((message) => message.steps);
+    expect(steps).toEqual(steps.toSorted((a, b) => a - b));
+    // The plan holds without the positions that came with it: pack every place anew and check.
+    const tree = createPlaceTree(household.places);
+    const spots = new Map(
+      tree.leaves.map((place) => {
+        const inside = done.plan.assignments.filter((one) => one.placeId === place.id);
+        const packages = inside
+          .toSorted((a, b) => a.order - b.order)
+          .map((one) => {
+            const lot = household.lots.get(one.lotId)!;
+            return computePackage(household.items.get(lot.itemId)!, lot, one.form, household.settings)!;
+          });
+        const packed = packPlace(packages, computeSpace(tree, place));
+        return [place.id, packed.status === 'packed' ? packed.spots : []] as const;
+      }),
+    );
+    expect(checkPlan(household, done.plan, spots).findings).toEqual([]);
+  });
+
+  it('stops when asked, and still brings its best', async () => {
+    const worker = await open();
+    worker.send({ type: 'start', run: 2, household, seed: 1, seconds: 60 });
+    await worker.until((message) => message.type === 'progress' && message.steps > 0);
+    const asked = performance.now();
+    worker.send({ type: 'stop', run: 2 });
+    const done = await worker.until((message) => message.type === 'done');
+    expect(performance.now() - asked).toBeLessThan(5000);
+    expect(done).toMatchObject({ run: 2, isStopped: true, checks: { findings: 0 } });
+  });
+
+  it('is not stopped by a word meant for another run', async () => {
+    const worker = await open();
+    worker.send({ type: 'start', run: 4, household, seed: 1, seconds: 0.3 });
+    worker.send({ type: 'stop', run: 3 });
+    expect(await worker.until((message) => message.type === 'done')).toMatchObject({ run: 4, isStopped: false });
+  });
+
+  it('says so when it breaks', async () => {
+    const worker = await open();
+    worker.send({ type: 'start', run: 5, household: null as never, seed: 1, seconds: 1 });
+    expect(await worker.until((message) => message.type === 'failed')).toMatchObject({ run: 5 });
+  });
+});
+
+describe('the explainer', () => {
+  async function open() {
+    const worker = createScope<FromExplainer, ToExplainer>();
+    vi.stubGlobal('self', worker.scope);
+    await import('./explainer.ts');
+    return worker;
+  }
+  const lot = [...household.lots.values()].find((one) => one.state === 'in')!;
+
+  it('answers each question under its number, and remembers the household', async () => {
+    const worker = await open();
+    worker.send({ question: 1, household, name: 'why', ask: lot.id });
+    worker.send({ question: 2, household: null, name: 'homes', ask: lot.id });
+    worker.send({ question: 3, household: null, name: 'today', ask: null });
+    const answers = new Map(worker.posted.map(({ question, answer }) => [question, answer]));
+    expect(answers.get(1)).toEqual(expect.arrayContaining([expect.objectContaining({ code: 'reach' })]));
+    expect((answers.get(2) as readonly unknown[]).length).toBeGreaterThan(0);
+    expect(answers.get(3)).toMatchObject({ seconds: expect.any(Number) });
+  });
+
+  it('knows nothing of a household that it never got', async () => {
+    const worker = await open();
+    worker.send({ question: 9, household: null, name: 'why', ask: lot.id });
+    expect(worker.posted).toEqual([{ question: 9, answer: [] }]);
+  });
+});
+
+describe('the client', () => {
+  class FakeWorker extends EventTarget {
+    static made: FakeWorker[] = [];
+    readonly sent: unknown[] = [];
+    isEnded = false;
+    onmessage: ((message: { data: FromPlanner }) => void) | null = null;
+    onerror: ((event: { message: string }) => void) | null = null;
+    constructor() {
+      super();
+      FakeWorker.made.push(this);
+    }
+    postMessage(message: unknown) {
+      this.sent.push(message);
+    }
+    terminate() {
+      this.isEnded = true;
+    }
+  }
+  beforeEach(() => {
+    FakeWorker.made = [];
+    vi.stubGlobal('Worker', FakeWorker);
+  });
+
+  it('passes on the messages of its run, ends the worker after the last, and can stop or abandon', async () => {
+    const { startPlanner } = await import('./client.ts');
+    const heard: FromPlanner[] = [];
+    const handle = startPlanner(household, 1, 5, (message) => heard.push(message));
+    const [worker] = FakeWorker.made;
+    const { run } = worker!.sent[0] as { run: number };
+    const progress = { type: 'progress', run, steps: 1, elapsedMs: 1, unplaced: 0, fetchSeconds: 1 } as const;
+    worker!.onmessage!({ data: { ...progress, run: run + 1 } });
+    worker!.onmessage!({ data: progress });
+    expect(heard).toEqual([progress]);
+    handle.stop();
+    expect(worker!.sent.at(-1)).toEqual({ type: 'stop', run });
+    worker!.onmessage!({ data: { type: 'failed', run, note: 'x' } });
+    expect(worker!.isEnded).toBe(true);
+    startPlanner(household, 1, 5, (message) => heard.push(message)).abandon();
+    expect(FakeWorker.made[1]!.isEnded).toBe(true);
+  });
+
+  it('reports a worker that does not load', async () => {
+    const { startPlanner } = await import('./client.ts');
+    const heard: FromPlanner[] = [];
+    startPlanner(household, 1, 5, (message) => heard.push(message));
+    FakeWorker.made[0]!.onerror!({ message: 'not found' });
+    expect(heard).toMatchObject([{ type: 'failed', note: 'not found' }]);
+  });
+
+  it('sends the household once, and gives each asker its own answer', async () => {
+    const { ask } = await import('./client.ts');
+    const first = ask(household, 'today', null);
+    const second = ask(household, 'why', [...household.lots.keys()][0]!);
+    const [worker] = FakeWorker.made;
+    const sent = worker!.sent as ToExplainer[];
+    expect(sent.map((one) => one.household === household)).toEqual([true, false]);
+    const reply = (question: number, answer: unknown) =>
+      worker!.dispatchEvent(Object.assign(new Event('message'), { data: { question, answer } }));
+    reply(sent[1]!.question, ['second']);
+    reply(sent[0]!.question, 'first');
+    expect(await first).toBe('first');
+    expect(await second).toEqual(['second']);
+  });
+});
