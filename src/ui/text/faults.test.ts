@@ -134,5 +134,6 @@ describe('why here, and where else', () => {
     expect(offer(120)).toBe('2 min a month more');
     expect(offer(-120)).toBe('saves 2 min a month');
     expect(offer(-120, true)).toBe('saves 2 min a month of looking for it');
+    expect(offer(2, true)).toBe('next to nothing a month');
   });
 });

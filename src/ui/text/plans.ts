@@ -65,7 +65,7 @@ export function wordPlaceReason(reason: PlaceReason, tree: PlaceTree, units: Uni
 /** What a place costs beside where the thing is now. A homeless thing is looked for everywhere, so any home saves. */
 export function wordHomeOffer({ moreSeconds }: HomeOffer, isHomeless: boolean): string {
   const minutes = formatMinutes(Math.abs(moreSeconds));
-  if (Math.abs(moreSeconds) < 3) return 'as quick as now';
-  if (moreSeconds > 0) return `${minutes} a month more`;
+  if (Math.abs(moreSeconds) < 3) return isHomeless ? 'next to nothing a month' : 'as quick as now';
+  if (moreSeconds > 0) return isHomeless ? `${minutes} a month` : `${minutes} a month more`;
   return isHomeless ? `saves ${minutes} a month of looking for it` : `saves ${minutes} a month`;
 }

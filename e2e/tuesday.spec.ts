@@ -1,0 +1,158 @@
+import { expect, openSample, test } from './support.ts';
+
+test('one of each kind goes in, and each ticket says what follows from its measures', async ({ page }) => {
+  await openSample(page, '/stash/pattern');
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  const begin = async (kind: string, name: string) => {
+    await page.keyboard.press('n');
+    await page.getByLabel('What is it').selectOption(kind);
+    await page.getByLabel('Name', { exact: true }).fill(name);
+  };
+  const save = async (name: string) => {
+    await ticket.getByRole('button', { name: 'Save' }).click();
+    await expect(ticket.getByRole('heading', { name })).toBeVisible();
+  };
+
+  await begin('pattern', 'Tern skirt');
+  await ticket.getByLabel('Number').fill('417');
+  await ticket.getByLabel('Garment').fill('skirt');
+  await ticket.getByLabel('Thickness').fill('1/4 in');
+  await save('Tern skirt');
+  await expect(ticket).toContainText('Pattern 417, skirt; not yet made');
+  await expect(ticket).toContainText('6 mm');
+
+  await begin('thread', 'Tern thread');
+  await ticket.getByLabel('Tex').fill('30');
+  await ticket.getByLabel('Spools').fill('2.5');
+  await expect(ticket.getByText('“2.5” is not a whole number. Try 3.')).toBeVisible();
+  await ticket.getByLabel('Spools').fill('3');
+  await save('Tern thread');
+  await expect(ticket).toContainText('General thread, polyester, tex 30');
+  await expect(ticket).toContainText('3 spools');
+
+  await begin('notion', 'Tern buttons');
+  await ticket.getByLabel('Type').fill('Buttons');
+  for (const [label, text] of [
+    ['Width', '8 cm'],
+    ['Depth', '8'],
+    ['Height', '30 mm'],
+    ['Weight of one', '3 oz'],
+  ] as const)
+    await ticket.getByLabel(label, { exact: true }).fill(text);
+  await ticket.getByLabel('small parts').check();
+  await save('Tern buttons');
+  await expect(ticket).toContainText('Buttons; 8 × 8 × 3 cm');
+  await expect(ticket).toContainText('85 g');
+
+  await begin('tool', 'Tern ruler');
+  await ticket.getByLabel('Type').fill('measuring');
+  for (const [label, text] of [
+    ['Width', '4 cm'],
+    ['Depth', '3 mm'],
+    ['Height', '60 cm'],
+    ['Weight of one', '150 g'],
+    ['Hang hole', '8 mm'],
+  ] as const)
+    await ticket.getByLabel(label, { exact: true }).fill(text);
+  await save('Tern ruler');
+  await expect(ticket).toContainText('hung on a hook');
+});
+
+test('a thing without a home is offered the cheapest places, takes one, and gets it back by undo', async ({ page }) => {
+  await openSample(page);
+  await page.getByLabel('Where it is').selectOption('homeless');
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: / m, without a home$/ })
+    .first()
+    .click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  await expect(ticket.getByRole('button', { name: 'Put back' })).toBeDisabled();
+  await ticket.getByRole('button', { name: 'Give it a home' }).click();
+  const offers = ticket.getByRole('region', { name: 'Places that would take it' }).getByRole('listitem');
+  await expect(offers.first()).toContainText(
+    /; (saves [\d.]+ min a month of looking for it|next to nothing a month|[\d.]+ min a month)$/,
+  );
+  const place = await offers.first().locator('span').first().textContent();
+  await offers.first().getByRole('button').click();
+  await expect(ticket).toContainText(place!);
+  await expect(ticket.getByRole('button', { name: 'Take out' })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(ticket).toContainText('has no home yet');
+});
+
+test('a line of the daybook is undone from the list, and only while nothing builds on it', async ({ page }) => {
+  await openSample(page);
+  await page.getByRole('region', { name: 'Linen' }).getByRole('button', { name: / m$/ }).first().click();
+  await page.keyboard.press('t');
+  await expect(page.getByText(/^Took out /)).toBeVisible();
+  await page.keyboard.press('b');
+  await expect(page.getByText(/^Put back \w+ /)).toBeVisible();
+  await page.keyboard.press('6');
+  const lines = page.getByRole('main').getByRole('listitem');
+  await lines
+    .nth(1)
+    .getByRole('button', { name: /^Undo: Took out/ })
+    .click();
+  await expect(page.getByRole('alert')).toContainText('Something that came later builds on this');
+  await lines
+    .nth(0)
+    .getByRole('button', { name: /^Undo: Put back/ })
+    .click();
+  await expect(lines.nth(0)).toContainText('Took back');
+  await lines
+    .nth(2)
+    .getByRole('button', { name: /^Undo: Took out/ })
+    .click();
+  await expect(lines.nth(3)).toContainText('taken back');
+  await page.getByLabel('Narrow the daybook').fill('took out');
+  await expect(lines).toHaveCount(1);
+});
+
+test('the household says what does not read, keeps what does, and shows the caution for children', async ({ page }) => {
+  await openSample(page, '/household');
+  const form = page.getByRole('form', { name: 'The household' });
+  await form.getByLabel('Your height').fill('tall');
+  await form.getByLabel('Leave free in every place, %').fill('95');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('“tall” does not read as an amount. Try 1.68 m.')).toBeVisible();
+  await expect(form.getByText('From 0 to 70 per cent.')).toBeVisible();
+  await form.getByLabel('Your height').fill('5\' 6"');
+  await form.getByLabel('Leave free in every place, %').fill('20');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByLabel('Your height')).toHaveValue('167.6 cm');
+  await form.getByLabel('Small children live here or visit').click();
+  await expect(form.getByText('A child who climbs reaches higher; lock away what is dangerous.')).toBeVisible();
+  await page.reload();
+  await expect(form.getByLabel('Small children live here or visit')).toBeChecked();
+  await expect(form.getByLabel('Leave free in every place, %')).toHaveValue('20');
+});
+
+test('the wall is walked with the keyboard alone', async ({ page }) => {
+  await openSample(page, '/room/r1-east');
+  await page.getByRole('button', { name: /^Tall cubes › A1 › Batting: / }).focus();
+  await page.keyboard.press('Enter');
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  await expect(ticket.getByRole('heading', { name: 'Batting', exact: true })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press(' ');
+  await expect(ticket.getByRole('heading', { name: 'A2', exact: true })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(ticket.getByText('Choose a compartment or a thing on the wall.')).toBeVisible();
+});
+
+test('the boundaries of the length classes are the sewist’s own', async ({ page }) => {
+  await openSample(page, '/sort');
+  const cloth = page.getByRole('region', { name: 'Cloth', exact: true });
+  await cloth.getByLabel('Sort cloth').selectOption('lengthClass');
+  const count = async () =>
+    Number.parseInt((await cloth.getByRole('button', { name: /^Remnants/ }).textContent())!.slice(8), 10);
+  const before = await count();
+  await cloth.getByLabel('remnants below').fill('2 yd');
+  await page.keyboard.press('Enter');
+  await expect(cloth.getByLabel('remnants below')).toHaveValue('1.83 m');
+  expect(await count()).toBeGreaterThan(before);
+  await cloth.getByLabel('remnants below').fill('9 m');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Remnants must end below where garment lengths begin.');
+});
