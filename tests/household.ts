@@ -1,4 +1,5 @@
 import {
+  createLooseLot,
   DEFAULT_SETTINGS,
   type Household,
   type Item,
@@ -141,23 +142,9 @@ export function createSpool(id: string, change: Partial<Item> = {}): Item {
 
 /** A lot of an item: in a place when one is named, else out without a home. */
 export function createLot(item: Item, placeId: string | null = null, change: Partial<Lot> = {}): Lot {
-  const form = item.forms[0]!;
   const at = placeId as PlaceId | null;
-  return {
-    id: `lot-${item.id}` as LotId,
-    itemId: item.id,
-    lengthMm: item.fabric ? 2000 : null,
-    count: 1,
-    form,
-    state: at ? 'in' : 'out',
-    placeId: at,
-    order: 0,
-    homeId: at,
-    homeOrder: 0,
-    homeForm: form,
-    sinceMs: 1000,
-    ...change,
-  };
+  const loose = createLooseLot(`lot-${item.id}` as LotId, item, 1, item.fabric ? 2000 : null, 1000);
+  return { ...loose, state: at ? 'in' : 'out', placeId: at, homeId: at, ...change };
 }
 
 export function createHousehold(

@@ -1,6 +1,15 @@
 import { getCloth } from '../core/measure/index.ts';
 import { pick, type Random } from '../core/random/index.ts';
-import type { CareFlag, Item, ItemId, Lot, LotId, Print, StowForm } from '../core/records/index.ts';
+import {
+  createLooseLot,
+  type CareFlag,
+  type Item,
+  type ItemId,
+  type Lot,
+  type LotId,
+  type Print,
+  type StowForm,
+} from '../core/records/index.ts';
 import { STATIONS } from './room.ts';
 
 /** Made-up colour words with the dye they stand for. */
@@ -307,20 +316,7 @@ export class ThingMaker {
     this.lotCount += 1;
     // Touched some time in the last three years.
     const sinceMs = this.nowMs - Math.floor(this.random() ** 2 * 1000) * 86_400_000;
-    return {
-      id: `l${this.lotCount}` as LotId,
-      itemId: item.id,
-      lengthMm,
-      count,
-      form,
-      state: 'out',
-      placeId: null,
-      order: 0,
-      homeId: null,
-      homeOrder: 0,
-      homeForm: form,
-      sinceMs,
-    };
+    return { ...createLooseLot(`l${this.lotCount}` as LotId, item, count, lengthMm, sinceMs), form, homeForm: form };
   }
 
   createFabric(): Thing {

@@ -11,7 +11,7 @@ describe('the seeded stream', () => {
 
   it('stays in [0, 1) and fills it evenly', () => {
     const random = createRandom(1);
-    const bins = new Array<number>(10).fill(0);
+    const bins = Array.from({ length: 10 }, () => 0);
     for (let i = 0; i < 20_000; i += 1) {
       const x = random();
       expect(x >= 0 && x < 1).toBe(true);

@@ -1,6 +1,6 @@
 import { IsIn, IsInt, IsNumber, IsOptional, Matches, Max, Min } from 'class-validator';
 import { ID_PATTERN, type ItemId, type LotId, type PlaceId } from './ids.ts';
-import { STOW_FORMS, type StowForm } from './item.ts';
+import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 
 /** `in` a place, `out` (in use, or not yet given a place), `lent`, or `gone` (used up, given away, sold). */
 const LOT_STATES = ['in', 'out', 'lent', 'gone'] as const;
@@ -25,4 +25,24 @@ export class Lot {
   @IsIn(STOW_FORMS) homeForm!: StowForm;
   /** UTC instant of the last change of state or amount, ms. */
   @IsNumber() sinceMs!: number;
+}
+
+/** A lot that lies out and has no home yet, in the first form that its item allows. `lengthMm` for cloth only. */
+export function createLooseLot(id: LotId, item: Item, count: number, lengthMm: number | null, sinceMs: number): Lot {
+  const form = item.forms[0];
+  if (!form) throw new Error(`item ${item.id} allows no form`);
+  return {
+    id,
+    itemId: item.id,
+    lengthMm,
+    count,
+    form,
+    state: 'out',
+    placeId: null,
+    order: 0,
+    homeId: null,
+    homeOrder: 0,
+    homeForm: form,
+    sinceMs,
+  };
 }

@@ -72,7 +72,7 @@ describe('an item', () => {
     ['a strange form', { ...cloth, forms: ['heap'] }, 'forms isIn'],
     ['a strange mark', { ...cloth, care: ['rude'] }, 'care isIn'],
     ['a colour that is none', { ...cloth, colours: ['red'] }, 'colours isHexColor'],
-    ['too many colours', { ...cloth, colours: new Array(9).fill('#ffffff') }, 'colours arrayMaxSize'],
+    ['too many colours', { ...cloth, colours: Array.from({ length: 9 }, () => '#ffffff') }, 'colours arrayMaxSize'],
     ['uses below nothing', { ...cloth, usesPerMonth: -1 }, 'usesPerMonth min'],
     ['uses that are not a number', { ...cloth, usesPerMonth: Number.NaN }, 'usesPerMonth isNumber'],
     ['an id with a path in it', { ...cloth, id: '../a' }, 'id matches'],

@@ -1,7 +1,7 @@
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { Swatch } from '../../drawing/Swatch.tsx';
+import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordAmount, wordCount, wordForm } from '../../text/index.ts';
 import type { Arrivals } from './planMoves.ts';
@@ -10,7 +10,6 @@ import type { Arrivals } from './planMoves.ts';
 export function MoveList({ arrivals }: { arrivals: readonly Arrivals[] }) {
   const household = useHousehold();
   const tree = getTree(household);
-  const show = useApp((state) => state.show);
   const { units } = household.settings;
   if (arrivals.length === 0)
     return <p className="p-5 font-display text-xl">Nothing moves: things are where the plan wants them.</p>;
@@ -27,26 +26,14 @@ export function MoveList({ arrivals }: { arrivals: readonly Arrivals[] }) {
           </h2>
           <ul className="grid gap-x-6 lg:grid-cols-2">
             {moves.map(({ lot, item, from, form, isRefold }) => (
-              <li key={lot.id} className="dotted-row">
-                <button
-                  type="button"
-                  className="flex min-h-11 w-full items-center gap-2 text-left hover:bg-linen md:min-h-9"
-                  onClick={() => show({ type: 'lot', id: lot.id })}
-                >
-                  <Swatch item={item} className="size-6 shrink-0" />
-                  <span className="min-w-0 flex-1 truncate">
-                    {item.name} <span className="text-stone">{wordAmount(item, lot, units)}</span>
-                  </span>
-                  <span className="max-w-[48%] shrink-0 truncate text-sm text-stone">
-                    {isRefold
-                      ? `stays, ${wordForm(form)}`
-                      : from === null
-                        ? 'lies out now'
-                        : `from ${formatPlaceName(tree, from)}`}
-                    {!isRefold && lot.form !== form ? `; ${wordForm(form)}` : ''}
-                  </span>
-                </button>
-              </li>
+              <LotLine key={lot.id} id={lot.id} item={item} more={wordAmount(item, lot, units)}>
+                {isRefold
+                  ? `stays, ${wordForm(form)}`
+                  : from === null
+                    ? 'lies out now'
+                    : `from ${formatPlaceName(tree, from)}`}
+                {!isRefold && lot.form !== form ? `; ${wordForm(form)}` : ''}
+              </LotLine>
             ))}
           </ul>
         </section>

@@ -17,6 +17,7 @@ import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { SaveFoot } from './SaveFoot.tsx';
 import {
   capitalise,
   wordAmountFault,
@@ -240,22 +241,12 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       >
         Put a bin in
       </Button>
-      {problem && (
-        <p role="alert" className="border-l-4 border-madder bg-linen p-3 text-sm font-semibold">
-          {problem}
-        </p>
-      )}
-      {warned && !problem && (
-        <p role="alert" className="border-l-4 border-weld bg-linen p-3 text-sm">
-          {warned} Nothing is lost, and Undo brings all back.
-        </p>
-      )}
-      <div className="grid grid-cols-2 gap-2">
-        <Button look="strong" type="submit" disabled={problem !== null}>
-          {warned && !problem ? 'Save all the same' : 'Save'}
-        </Button>
-        <Button onClick={() => show({ type: 'place', id: present[0]?.id ?? slotId })}>Leave it</Button>
-      </div>
+      <SaveFoot
+        problem={problem}
+        warned={warned}
+        leave="Leave it"
+        onLeave={() => show({ type: 'place', id: present[0]?.id ?? slotId })}
+      />
     </form>
   );
 }

@@ -8,6 +8,7 @@ import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { SaveFoot } from './SaveFoot.tsx';
 import {
   capitalise,
   wordContainerFault,
@@ -155,22 +156,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
           instructions and your local code decide how.
         </p>
       )}
-      {problem && (
-        <p role="alert" className="border-l-4 border-madder bg-linen p-3 text-sm font-semibold">
-          {problem}
-        </p>
-      )}
-      {warned && !problem && (
-        <p role="alert" className="border-l-4 border-weld bg-linen p-3 text-sm">
-          {warned} Nothing is lost, and Undo brings all back.
-        </p>
-      )}
-      <div className="grid grid-cols-2 gap-2 pt-1">
-        <Button look="strong" type="submit" disabled={problem !== null}>
-          {warned && !problem ? 'Save all the same' : 'Save'}
-        </Button>
-        <Button onClick={() => show(null)}>{old ? 'Close' : 'Leave it'}</Button>
-      </div>
+      <SaveFoot problem={problem} warned={warned} leave={old ? 'Close' : 'Leave it'} onLeave={() => show(null)} />
       {old && (
         <>
           <h3 className="stitched-t pt-3 font-bold">Its places</h3>

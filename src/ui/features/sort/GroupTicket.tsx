@@ -1,16 +1,15 @@
 import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
+import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordAmount, wordCount, wordGroup, wordNeeds, wordSchool } from '../../text/index.ts';
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
 export function GroupTicket({ group }: { group: Group }) {
   const household = useHousehold();
-  const show = useApp((state) => state.show);
   const { units } = household.settings;
   const needs = computeNeeds(group, household);
   const tree = getTree(household);
@@ -36,19 +35,9 @@ export function GroupTicket({ group }: { group: Group }) {
         {group.lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;
           return (
-            <li key={lot.id} className="dotted-row">
-              <button
-                type="button"
-                className="flex min-h-11 w-full items-center gap-2 text-left hover:bg-linen md:min-h-9"
-                onClick={() => show({ type: 'lot', id: lot.id })}
-              >
-                <Swatch item={item} className="size-5 shrink-0" />
-                <span className="min-w-0 flex-1 truncate">{item.name}</span>
-                <span className="tabular shrink-0 text-sm text-stone">
-                  {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
-                </span>
-              </button>
-            </li>
+            <LotLine key={lot.id} id={lot.id} item={item}>
+              {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
+            </LotLine>
           );
         })}
       </ol>

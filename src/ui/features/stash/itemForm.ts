@@ -1,5 +1,6 @@
 import { getCloth } from '../../../core/measure/index.ts';
 import {
+  createLooseLot,
   parseRecord,
   type CareFlag,
   type Item,
@@ -288,23 +289,9 @@ export function readFields(
     };
   }
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
-  const form = item.forms[0]!;
   const lot: Lot = base
     ? { ...base.lot, lengthMm, count, sinceMs: made.nowMs }
-    : {
-        id: made.lotId,
-        itemId: item.id,
-        lengthMm,
-        count,
-        form,
-        state: 'out',
-        placeId: null,
-        order: 0,
-        homeId: null,
-        homeOrder: 0,
-        homeForm: form,
-        sinceMs: made.nowMs,
-      };
+    : createLooseLot(made.lotId, item, count, lengthMm, made.nowMs);
   if (base && lot.lengthMm === base.lot.lengthMm && lot.count === base.lot.count) lot.sinceMs = base.lot.sinceMs;
   for (const parsed of [parseRecord('items', item), parseRecord('lots', lot)])
     if (!parsed.ok) return { ok: false, fault: { name: parsed.fault.map(wordRecordFault).join('; ') } };

@@ -6,6 +6,8 @@ import { formatMass, formatSize, formatSizes } from '../../../core/units/index.t
 import { computePresentPackage } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row } from '../../components/fields.tsx';
+import { LotLine } from '../../components/LotLine.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { getLotsByPlace, getTree } from '../../state/derived.ts';
 import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
@@ -35,6 +37,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
 
   return (
     <>
+      <PrintDefs />
       <h2 className="font-display text-[21px] leading-tight font-semibold">{place.name}</h2>
       <p className="text-stone">{formatPlaceName(tree, id).split(' › ').slice(0, -1).join(' › ') || unit.name}</p>
       <dl className="mt-2">
@@ -72,21 +75,9 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
         {lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;
           return (
-            <li key={lot.id} className="dotted-row">
-              <button
-                type="button"
-                className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
-                onClick={() => show({ type: 'lot', id: lot.id })}
-              >
-                <span
-                  aria-hidden
-                  className="h-5 w-3 shrink-0 border border-ink/40"
-                  style={{ background: item.colours[0] ?? '#8a8f94' }}
-                />
-                <span className="min-w-0 flex-1 truncate">{item.name}</span>
-                <span className="tabular shrink-0 text-sm text-stone">{wordAmount(item, lot, units)}</span>
-              </button>
-            </li>
+            <LotLine key={lot.id} id={lot.id} item={item}>
+              {wordAmount(item, lot, units)}
+            </LotLine>
           );
         })}
       </ol>

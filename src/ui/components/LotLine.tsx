@@ -1,0 +1,33 @@
+import type { ReactNode } from 'react';
+import type { Item, LotId } from '../../core/records/index.ts';
+import { Swatch } from '../drawing/Swatch.tsx';
+import { useApp } from '../state/app.ts';
+
+interface LotLineProps {
+  readonly id: LotId;
+  readonly item: Item;
+  /** What is said after the name, quietly. */
+  readonly more?: ReactNode;
+  /** At the right: how much, or from where. */
+  readonly children: ReactNode;
+}
+
+/** One lot in a list: its swatch and name; pressing it hangs its ticket at the right. */
+export function LotLine({ id, item, more, children }: LotLineProps) {
+  const show = useApp((state) => state.show);
+  return (
+    <li className="dotted-row">
+      <button
+        type="button"
+        className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
+        onClick={() => show({ type: 'lot', id })}
+      >
+        <Swatch item={item} className="size-5 shrink-0" />
+        <span className="min-w-0 flex-1 truncate">
+          {item.name} {more !== undefined && <span className="text-stone">{more}</span>}
+        </span>
+        <span className="tabular max-w-[48%] shrink-0 truncate text-sm text-stone">{children}</span>
+      </button>
+    </li>
+  );
+}

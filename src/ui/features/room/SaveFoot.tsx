@@ -1,0 +1,35 @@
+import { Button } from '../../components/Button.tsx';
+
+interface SaveFootProps {
+  /** Why it cannot be saved, in words. */
+  readonly problem: string | null;
+  /** What saving would disturb, once it was asked for. */
+  readonly warned: string | null;
+  readonly leave: string;
+  readonly onLeave: () => void;
+}
+
+/** The foot of a form that changes the room: what is wrong, what it would disturb, save and leave. */
+export function SaveFoot({ problem, warned, leave, onLeave }: SaveFootProps) {
+  const isWarned = warned !== null && problem === null;
+  return (
+    <>
+      {problem && (
+        <p role="alert" className="border-l-4 border-madder bg-linen p-3 text-sm font-semibold">
+          {problem}
+        </p>
+      )}
+      {isWarned && (
+        <p role="alert" className="border-l-4 border-weld bg-linen p-3 text-sm">
+          {warned} Nothing is lost, and Undo brings all back.
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-2 pt-1">
+        <Button look="strong" type="submit" disabled={problem !== null}>
+          {isWarned ? 'Save all the same' : 'Save'}
+        </Button>
+        <Button onClick={onLeave}>{leave}</Button>
+      </div>
+    </>
+  );
+}
