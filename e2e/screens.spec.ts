@@ -16,7 +16,9 @@ for (const path of SCREENS)
 test('the forms are accessible', async ({ page }) => {
   await openSample(page);
   await page.keyboard.press('n');
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
   await expectAccessible(page);
+  await page.keyboard.press('Escape');
   await page.keyboard.press('3');
   await expect(page.getByRole('button', { name: /^Add a piece/ })).toBeVisible();
   await page.keyboard.press('n');
@@ -81,4 +83,26 @@ test('on a phone one finds a thing, takes it out and puts it back', async ({ pag
   await expect(toggle).not.toHaveText(first!);
   await toggle.click();
   await expect(toggle).toHaveText(first!);
+});
+
+test('on a phone the ticket of what was tapped comes into view', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openSample(page);
+  await page.getByRole('region', { name: 'Linen' }).getByRole('button').first().click();
+  await expect(page.getByRole('complementary', { name: 'Ticket' }).getByRole('heading').first()).toBeInViewport();
+});
+
+test('a new thing or piece is typed at once, and Escape leads out again', async ({ page }) => {
+  await openSample(page);
+  await page.getByRole('button', { name: /^Add cloth/ }).waitFor();
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
+  await page.keyboard.type('Nothing yet');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('form', { name: 'New cloth' })).toBeHidden();
+  await page.keyboard.press('3');
+  await page.getByRole('button', { name: /^Add a piece/ }).waitFor();
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
 });

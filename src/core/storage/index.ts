@@ -23,5 +23,6 @@ export {
   checkUnitOnWall,
   computeCeilingMm,
   computeSlots,
+  findFreeX,
   type UnitFault,
 } from './unit.ts';

@@ -6,6 +6,7 @@ import {
   checkContainers,
   checkUnitOnWall,
   computeCeilingMm,
+  findFreeX,
   computeReach,
   computeSlots,
   computeStandPoint,
@@ -77,6 +78,20 @@ describe('units', () => {
     expect(checkUnitOnWall({ ...CUBES, xMm: 2200 }, wall)).toMatchObject({ code: 'beyond-wall', availableMm: 900 });
     expect(checkUnitOnWall({ ...CUBES, xMm: 2000 }, wall)).toMatchObject({ code: 'above-ceiling' });
   });
+});
+
+describe('a new piece', () => {
+  const at = (xMm: number, widthMm: number, yMm = 0, heightMm = 800) =>
+    ({ xMm, yMm, widthMm, heightMm }) as Parameters<typeof findFreeX>[0][number];
+  const piece = { yMm: 0, widthMm: 700, heightMm: 1000 };
+  it.each([
+    ['an empty wall', [], 0],
+    ['a wall with a gap', [at(0, 400), at(1200, 500)], 400],
+    ['a wall whose gap is too narrow', [at(0, 400), at(1000, 500)], 1500],
+    ['a wall with a shelf above it', [at(0, 900, 1500, 300)], 0],
+    ['a wall with one thing over another', [at(0, 2000), at(300, 200), at(2000, 100)], 2100],
+    ['a full wall', [at(0, 3500)], null],
+  ] as const)('on %s stands where there is room', (_, standing, x) => expect(findFreeX(standing, piece, 4000)).toBe(x));
 });
 
 describe('places', () => {

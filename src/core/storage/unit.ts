@@ -175,3 +175,23 @@ export function applyUnitSpec(
   });
   return { ok: true, kept, removed: [...byName.values()] };
 }
+
+/**
+ * The first x along a wall where a piece of that size touches none that stands or hangs there, mm; null where
+ * there is no such gap. For a first proposal only: a table may well stand over drawers.
+ */
+export function findFreeX(
+  standing: readonly UnitSpec[],
+  piece: Pick<UnitSpec, 'yMm' | 'widthMm' | 'heightMm'>,
+  wallMm: number,
+): number | null {
+  const beside = standing.filter(
+    (unit) => unit.yMm < piece.yMm + piece.heightMm && piece.yMm < unit.yMm + unit.heightMm,
+  );
+  let x = 0;
+  for (const unit of beside.toSorted((a, b) => a.xMm - b.xMm)) {
+    if (unit.xMm - x >= piece.widthMm) break;
+    x = Math.max(x, unit.xMm + unit.widthMm);
+  }
+  return x + piece.widthMm <= wallMm ? x : null;
+}

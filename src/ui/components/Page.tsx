@@ -1,4 +1,6 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useLocation } from 'react-router';
+import { useApp } from '../state/app.ts';
 import { FindField } from './FindField.tsx';
 
 interface PageProps {
@@ -10,8 +12,25 @@ interface PageProps {
   readonly children: ReactNode;
 }
 
+/** A phone shows the ticket below the screen: one that was just asked for is brought into view. */
+function useTicketInView() {
+  const frame = useRef<HTMLElement>(null);
+  const ticket = useApp((state) => state.ticket);
+  const { pathname } = useLocation();
+  const isAnswer = pathname.startsWith('/find');
+  const shown = useRef(ticket);
+  useEffect(() => {
+    if (ticket === shown.current) return;
+    shown.current = ticket;
+    // Where it is comes before what it is.
+    if (ticket && !isAnswer && window.matchMedia('(width < 48rem)').matches) frame.current?.scrollIntoView();
+  }, [ticket, isAnswer]);
+  return frame;
+}
+
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
 export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', children }: PageProps) {
+  const ticketFrame = useTicketInView();
   return (
     <>
       <header className="no-print stitched-b flex flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2 md:min-h-[58px] md:flex-nowrap md:px-5">
@@ -30,8 +49,9 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', children
         </div>
         {aside && (
           <aside
+            ref={ticketFrame}
             aria-label={asideLabel}
-            className="stitched-t relative bg-paper p-5 pt-7 md:stitched-l md:w-[304px] md:shrink-0 md:overflow-y-auto md:border-t-0"
+            className="stitched-t relative scroll-mt-2 bg-paper p-5 pt-7 md:stitched-l md:w-[304px] md:shrink-0 md:overflow-y-auto md:border-t-0"
           >
             <span
               aria-hidden

@@ -25,14 +25,12 @@ export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean)
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        isTyping(event.target) ||
-        document.querySelector('[role=dialog]')
-      )
+      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role=dialog]')) return;
+      if (isTyping(event.target)) {
+        // Out of the field first; pressed again, it closes the ticket.
+        if (event.key === 'Escape' && !event.defaultPrevented) (event.target as HTMLElement).blur();
         return;
+      }
       const { ticket, household, act, undo, show, setCutting } = useApp.getState();
       const lotId = ticket?.type === 'lot' ? ticket.id : null;
       const screen = SCREENS[Number(event.key) - 1];

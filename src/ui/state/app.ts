@@ -74,6 +74,14 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
   return next;
 }
 
+let isAsked = false;
+/** From the first thing written on, the browser is asked not to throw it out when it needs room. */
+function askToKeep(): void {
+  if (isAsked) return;
+  isAsked = true;
+  void globalThis.navigator?.storage?.persist?.();
+}
+
 function fold(household: Household, events: readonly DaybookEvent[]): Household | null {
   let state: Household = household;
   for (const event of events) {
@@ -149,6 +157,7 @@ export const useApp = create<AppState>()((set, get) => {
         return write(make, done, true);
       }
       if (!written.ok) return refuse(wordStoreFault(written.fault));
+      askToKeep();
     }
     set({
       household: next.value,

@@ -1,7 +1,14 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { UNIT_KINDS, type Place, type PlaceId, type UnitKind } from '../../../core/records/index.ts';
-import { applyUnitSpec, checkContainers, checkUnitOnWall, findWall, getRoomSpec } from '../../../core/storage/index.ts';
+import { UNIT_KINDS, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
+import {
+  applyUnitSpec,
+  checkContainers,
+  checkUnitOnWall,
+  findFreeX,
+  findWall,
+  getRoomSpec,
+} from '../../../core/storage/index.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -33,14 +40,22 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const tree = getTree(household);
   const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
+  const findX = (id: string) => (piece: Pick<UnitSpec, 'yMm' | 'widthMm' | 'heightMm'>) => {
+    const at = findWall(tree, id);
+    if (!at) return null;
+    const standing = tree.getChildren(at.room.id).flatMap(({ unit }) => (unit?.wallId === at.wall.id ? [unit] : []));
+    const { from, to } = at.wall;
+    return findFreeX(standing, piece, Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm));
+  };
   const old = unitId ? (tree.places.get(unitId) ?? null) : null;
   const [newId] = useState(() => world.createId() as PlaceId);
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);
-  const { register, watch, reset, handleSubmit } = useForm<UnitFields>({
-    defaultValues: old?.unit ? toUnitFields(old, units) : createUnitFields('cubes', wallId, units),
+  const { register, watch, reset, setFocus, handleSubmit } = useForm<UnitFields>({
+    defaultValues: old?.unit ? toUnitFields(old, units) : createUnitFields('cubes', wallId, units, findX(wallId)),
   });
   const fields = watch();
+  useEffect(() => setFocus('name'), [setFocus]);
   const walls = tree.rooms.flatMap((room) =>
     getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, name: `${room.name}: ${wall.name}` })),
   );
@@ -114,8 +129,8 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
           label="What is it"
           value={fields.kind}
           onChange={(event) => {
-            const next = createUnitFields(event.target.value as UnitKind, fields.wall, units);
-            reset({ ...next, name: fields.name, x: fields.x });
+            const next = createUnitFields(event.target.value as UnitKind, fields.wall, units, findX(fields.wall));
+            reset({ ...next, name: fields.name });
           }}
         >
           {UNIT_KINDS.map((kind) => (

@@ -4,7 +4,7 @@ import { createSampleHousehold } from '../../../sample/index.ts';
 import { createUnitFields, readUnitFields, toUnitFields } from './unitFields.ts';
 
 const wall = { roomId: 'r1' as PlaceId, wallId: 'east' };
-const cubes = { ...createUnitFields('cubes', 'r1-east', 'metric'), name: 'Gable cubes' };
+const cubes = { ...createUnitFields('cubes', 'r1-east', 'metric', () => null), name: 'Gable cubes' };
 const read = (change: object) => readUnitFields({ ...cubes, ...change }, 'metric', null, wall, 'u' as PlaceId, 3);
 
 describe('the form of a piece of furniture', () => {

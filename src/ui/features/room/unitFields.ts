@@ -32,14 +32,20 @@ const USUAL: Record<UnitKind, readonly [number, number, number, number, number, 
   floor: [500, 800, 400, 0, 1, 1, 0],
 };
 
-export function createUnitFields(kind: UnitKind, wall: string, units: UnitSystem): UnitFields {
+/** Usual fields of a kind; `findX` proposes where there is room for it. */
+export function createUnitFields(
+  kind: UnitKind,
+  wall: string,
+  units: UnitSystem,
+  findX: (piece: { yMm: number; widthMm: number; heightMm: number }) => number | null,
+): UnitFields {
   const [width, height, depth, board, columns, rows, y] = USUAL[kind];
   const size = (mm: number) => formatSize(mm, units);
   return {
     kind,
     name: '',
     wall,
-    x: size(0),
+    x: size(findX({ yMm: y, widthMm: width, heightMm: height }) ?? 0),
     y: size(y),
     width: size(width),
     height: size(height),

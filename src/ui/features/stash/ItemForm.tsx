@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { CLOTHS } from '../../../core/measure/index.ts';
 import {
@@ -45,6 +45,7 @@ export function ItemForm({ base, kind }: { base: LotId | null; kind: Kind }) {
     defaultValues: old ? toFields(old.item, old.lot, units) : createFields(kind, station),
   });
   const [isTried, setTried] = useState(false);
+  useEffect(() => setFocus('name'), [setFocus]);
   const [isSaving, setSaving] = useState(false);
   const fields = watch();
   const result = readFields(fields, units, old, () => ({ ...ids, nowMs: world.nowMs() }));
