@@ -156,3 +156,21 @@ test('the boundaries of the length classes are the sewist’s own', async ({ pag
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Remnants must end below where garment lengths begin.');
 });
+
+test('a thing is edited from any screen, and the screen is where it was', async ({ page }) => {
+  await openSample(page, '/sort');
+  await page.getByRole('button', { name: /^Linen/ }).click();
+  await page.getByRole('complementary', { name: 'Group' }).getByRole('listitem').first().getByRole('button').click();
+  await page.keyboard.press('e');
+  await page.getByLabel('Notes').fill('for the ferry skirt');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('complementary', { name: 'Ticket' })).toContainText('for the ferry skirt');
+  await page.getByRole('button', { name: '← Back to Linen' }).click();
+  await expect(page.getByRole('complementary', { name: 'Group' })).toContainText('In this order');
+  await page.keyboard.press('4');
+  await page.getByRole('button', { name: /^Tall cubes › A1 › Batting: / }).press('Enter');
+  await page.getByRole('button', { name: 'Edit this place' }).click();
+  await expect(page.getByRole('form', { name: 'Edit A1' })).toBeVisible();
+  await page.getByRole('button', { name: '← Back to the plan' }).click();
+  await expect(page.getByRole('complementary', { name: 'Plan' })).toContainText('How it stands today');
+});

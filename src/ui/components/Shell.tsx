@@ -15,10 +15,18 @@ export function Shell() {
   const name = useApp((state) => state.household?.settings.name ?? '');
   const { pathname } = useLocation();
 
+  // A form left by going to another screen is closed; a ticket goes along.
+  const screen = pathname.split('/')[1] ?? '';
   useEffect(() => {
-    const screen = pathname.split('/')[1] ?? '';
+    const { ticket, show } = useApp.getState();
+    const isItemForm = ticket?.type === 'newItem' || ticket?.type === 'editItem';
+    const isRoomForm = ticket?.type === 'newUnit' || ticket?.type === 'editUnit' || ticket?.type === 'editSlot';
+    if ((isItemForm && screen !== 'stash') || (isRoomForm && screen !== 'room')) show(null);
+  }, [screen]);
+
+  useEffect(() => {
     document.title = `${screen.charAt(0).toUpperCase()}${screen.slice(1)} · ${name} · Yardmist`;
-  }, [pathname, name]);
+  }, [screen, name]);
 
   return (
     <div className="flex min-h-full flex-col md:h-full md:flex-row">

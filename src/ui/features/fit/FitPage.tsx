@@ -10,8 +10,7 @@ import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
-import { LotTicket } from '../ticket/LotTicket.tsx';
-import { PlaceTicket } from '../ticket/PlaceTicket.tsx';
+import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
 import { MoveList } from './MoveList.tsx';
 import { PlanTicket } from './PlanTicket.tsx';
@@ -33,7 +32,6 @@ export function FitPage() {
   const moves = arrivals.reduce((sum, one) => sum + one.moves.length, 0);
   const planned = useMemo(() => (plan ? previewPlan(household, plan) : null), [household, plan]);
   const shown = isToday ? null : planned;
-  const chosen = ticket?.type === 'lot' || ticket?.type === 'place' ? ticket : null;
 
   const tabs: readonly [Tab, string][] = [
     ['wall', plan ? 'The plan on the wall' : 'Today on the wall'],
@@ -59,14 +57,14 @@ export function FitPage() {
           ))}
         </ul>
       }
-      asideLabel={chosen ? 'Ticket' : 'Plan'}
+      asideLabel={ticket ? 'Ticket' : 'Plan'}
       aside={
-        chosen ? (
+        ticket ? (
           <PreviewContext value={shown}>
             <Button look="quiet" onClick={() => show(null)}>
               ← Back to the plan
             </Button>
-            {chosen.type === 'lot' ? <LotTicket id={chosen.id} /> : <PlaceTicket id={chosen.id} />}
+            <TicketPane hint="" />
           </PreviewContext>
         ) : (
           <PlanTicket moves={moves} />

@@ -8,7 +8,7 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups } from '../../state/derived.ts';
 import { wordCount, wordGroup, wordKindPlural, wordNeeds, wordSchool } from '../../text/index.ts';
-import { LotTicket } from '../ticket/LotTicket.tsx';
+import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GroupTicket } from './GroupTicket.tsx';
 import { LengthClasses } from './LengthClasses.tsx';
 
@@ -29,16 +29,16 @@ export function SortPage() {
   return (
     <Page
       title="Sort"
-      asideLabel="Group"
+      asideLabel={ticket ? 'Ticket' : 'Group'}
       aside={
-        ticket?.type === 'lot' ? (
+        ticket ? (
           <>
             {chosen && (
               <Button look="quiet" onClick={() => show(null)}>
                 ← Back to {wordGroup(chosen, household)}
               </Button>
             )}
-            <LotTicket id={ticket.id} />
+            <TicketPane hint="" />
           </>
         ) : chosen ? (
           <GroupTicket group={chosen} />
