@@ -25,7 +25,10 @@ export function ensureChromium() {
   if (spawnSync('apt-get', ['--version']).status === 0) {
     console.log('Installing Chromium from the distribution’s packages (once) …');
     const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-    const apt = (...args) => run([...sudo, 'apt-get'][0], [...[...sudo, 'apt-get'].slice(1), ...args]);
+    const apt = (...args) => {
+      const [command, ...rest] = [...sudo, 'apt-get', ...args];
+      return run(command, rest);
+    };
     apt('update', '-qq');
     apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
   }

@@ -15,18 +15,35 @@ const SHAPE_CODES = new Set<Finding['code']>([
   'too-much',
 ]);
 
+/** Of the places that would take a lot empty, the one with most room for it now, and what is missing there. */
+function findRoomiest(facts: Facts, state: State, lot: number): Reason | null {
+  let best = -1;
+  let most = -1;
+  for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1) {
+    const free = Math.max(0, 1 - state.fill[facts.optPlace[o]!]!) / facts.optShare[o]!;
+    if (free > most) {
+      most = free;
+      best = o;
+    }
+  }
+  if (best === -1) return null;
+  const p = facts.optPlace[best]!;
+  const { place, traits } = facts.places[p]!;
+  const [needed, available] = [facts.optShare[best]!, Math.max(0, 1 - state.fill[p]!)];
+  if (available < needed) return { code: 'full', needed, available, placeId: place.id };
+  const leftG = Math.max(0, traits.loadG - state.massG[p]!);
+  const massG = facts.optMassG[best]!;
+  if (leftG < massG) return { code: 'laden', needed: massG, available: leftG, placeId: place.id };
+  // It would go in by sum: then the real packing found no way, which is no proof that there is none.
+  return { code: 'not-packed', needed, available, placeId: place.id };
+}
+
 /**
  * Why a lot found no place: if some place would take it empty, the least crowded of those; else the
  * nearest miss, the rule that fails by the least. `state` is the plan's arrangement.
  */
 export function explainUnplaced(facts: Facts, state: State, lot: number): Reason {
-  let room: Reason | null = null;
-  for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1) {
-    const p = facts.optPlace[o]!;
-    const free = Math.max(0, 1 - state.fill[p]!);
-    if (!room || free / facts.optShare[o]! > room.available! / room.needed!)
-      room = { code: 'full', needed: facts.optShare[o]!, available: free, placeId: facts.places[p]!.place.id };
-  }
+  const room = findRoomiest(facts, state, lot);
   if (room) return room;
   let nearest: Reason | null = null;
   let leastMiss = Infinity;

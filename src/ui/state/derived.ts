@@ -1,7 +1,7 @@
 import { createFinder, type Finder } from '../../core/finding/index.ts';
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
-import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
-import { computeSpace, createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
+import type { Household, LotId, Place, PlaceId, Wall } from '../../core/records/index.ts';
+import { computeSpace, createPlaceTree, getRoomSpec, type PlaceTree } from '../../core/storage/index.ts';
 import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
 
 /** A figure of a household that is worked out once and kept as long as that state of the household is. */
@@ -20,6 +20,31 @@ export const getTree: (household: Household) => PlaceTree = derive((household) =
 export const getGroups: (household: Household) => Group[] = derive(computeGroups);
 export const getFinder: (household: Household) => Finder = derive(createFinder);
 export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 'is'));
+
+/** A wall of a room, with the id that addresses name it by. */
+export interface WallOfRoom {
+  readonly id: string;
+  readonly room: Place;
+  readonly wall: Wall;
+}
+
+/** Every wall, room by room. */
+export const getWalls: (household: Household) => WallOfRoom[] = derive((household) =>
+  getTree(household).rooms.flatMap((room) =>
+    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
+  ),
+);
+
+/** The wall asked for, or else the one where most stands. */
+export function findWallOrMain(household: Household, id: string | null | undefined): WallOfRoom | null {
+  const walls = getWalls(household);
+  const wanted = walls.find((one) => one.id === id);
+  if (wanted) return wanted;
+  const tree = getTree(household);
+  const count = ({ room, wall }: WallOfRoom) =>
+    tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id).length;
+  return walls.toSorted((a, b) => count(b) - count(a))[0] ?? null;
+}
 
 /** Lots of each item, in the order they came. */
 export const getLotsByItem = derive((household) => {

@@ -24,6 +24,7 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   const { type, subject, amountMm } = event;
   if (amountMm !== undefined && type === 'cut') return `Cut ${formatClothLength(amountMm, units)} from ${subject}`;
   if (type === 'undone') return `Took back: ${subject}`;
-  if (type === 'adopted' || type === 'carried') return `${TYPE[type]}: ${subject}`;
+  if (type === 'settingsChanged') return TYPE[type];
+  if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE[type]}: ${subject}`;
   return `${TYPE[type]} ${subject}`;
 }

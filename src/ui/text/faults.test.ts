@@ -108,6 +108,8 @@ describe('the daybook', () => {
     [{ type: 'adopted', subject: '38 min a month' }, 'Adopted a plan: 38 min a month'],
     [{ type: 'carried', subject: '12 things' }, 'Carried home: 12 things'],
     [{ type: 'usedUp' }, 'Used up Oat twill'],
+    [{ type: 'roomChanged', subject: 'Tall cubes' }, 'Changed the room: Tall cubes'],
+    [{ type: 'settingsChanged' }, 'Changed settings'],
   ])('words %o', (change, words) => expect(event(change)).toBe(words));
 });
 

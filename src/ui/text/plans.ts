@@ -27,6 +27,10 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
       return `It is too much even for ${place} empty: ${needed.toFixed(1)} times what goes in.`;
     case 'full':
       return `It would fit ${place}, but needs ${Math.round(needed * 100)} % of it and ${Math.round(available * 100)} % is free.`;
+    case 'laden':
+      return `It weighs ${formatMass(needed, units)}; ${place} can carry only ${formatMass(available, units)} more.`;
+    case 'not-packed':
+      return `${place} has room for it in sum, but no way was found to lay it beside what is there.`;
     case 'children':
       return 'Every place that it fits is within reach of children.';
     case 'sun':

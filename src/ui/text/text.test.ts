@@ -26,6 +26,12 @@ describe('why something has no home', () => {
     ['too-long', 610, 550, '61 cm long; the longest place that takes its kind is Eave chest › Drawer 1 with 55 cm.'],
     ['load', 12_000, 8000, 'It weighs 12.0 kg; Eave chest › Drawer 1 carries 8.00 kg.'],
     ['full', 0.4, 0.1, 'It would fit Eave chest › Drawer 1, but needs 40 % of it and 10 % is free.'],
+    [
+      'not-packed',
+      0.2,
+      0.4,
+      'Eave chest › Drawer 1 has room for it in sum, but no way was found to lay it beside what is there.',
+    ],
     ['children', 0, 0, 'Every place that it fits is within reach of children.'],
   ])('%s says what is missing', (code, needed, available, words) =>
     expect(wordUnplaced({ code, needed, available, placeId: chest.id }, tree, 'metric')).toBe(words),

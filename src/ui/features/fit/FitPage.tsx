@@ -1,14 +1,14 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import type { Household } from '../../../core/records/index.ts';
-import { findWall, formatPlaceName, getRoomSpec } from '../../../core/storage/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
 import { previewPlan } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getTree } from '../../state/derived.ts';
+import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
@@ -102,10 +102,7 @@ function PlanWall({ household, isPlan, children }: PlanWallProps) {
   const ticket = useApp((state) => state.ticket);
   const lastWall = useChoices((state) => state.wallId);
   const tree = getTree(household);
-  const walls = tree.rooms.flatMap((room) =>
-    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
-  );
-  const chosen = findWall(tree, lastWall ?? 'r1-east') ?? walls[0];
+  const chosen = findWallOrMain(household, lastWall);
   const drawing = useMemo(
     () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, 'is') : null),
     [household, tree, chosen],
@@ -119,10 +116,10 @@ function PlanWall({ household, isPlan, children }: PlanWallProps) {
           Wall
           <select
             className="h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8"
-            value={`${chosen.room.id}-${chosen.wall.id}`}
+            value={chosen.id}
             onChange={(event) => useChoices.setState({ wallId: event.target.value })}
           >
-            {walls.map(({ id, room, wall }) => (
+            {getWalls(household).map(({ id, room, wall }) => (
               <option key={id} value={id}>
                 {`${room.name}: ${wall.name}`}
               </option>

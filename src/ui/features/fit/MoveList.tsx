@@ -24,7 +24,7 @@ export function MoveList({ arrivals }: { arrivals: readonly Arrivals[] }) {
               {wordCount(moves.length, 'thing')} to bring
             </span>
           </h2>
-          <ul className="grid gap-x-6 lg:grid-cols-2">
+          <ul className="max-w-3xl">
             {moves.map(({ lot, item, from, form, isRefold }) => (
               <LotLine key={lot.id} id={lot.id} item={item} more={wordAmount(item, lot, units)}>
                 {isRefold

@@ -2,14 +2,14 @@ import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import { getFetchSeconds } from '../../../core/records/index.ts';
-import { findWall, formatPlaceName, getRoomSpec } from '../../../core/storage/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getStrays, getTree } from '../../state/derived.ts';
+import { findWallOrMain, getStrays, getTree, getWalls } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -27,18 +27,15 @@ export function RoomPage() {
   const today = useAnswer(household, 'today', null);
   const { toMove } = getStrays(household);
 
-  const walls = tree.rooms.flatMap((room) =>
-    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
-  );
-  const wanted = params['wallId'] ?? lastWall ?? 'r1-east';
-  const chosen = findWall(tree, wanted) ?? walls[0];
+  const walls = getWalls(household);
+  const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
   const view = toMove > 0 ? wallView : 'is';
   const drawing = useMemo(
     () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, view) : null),
     [household, tree, chosen, view],
   );
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
-  const wallId = `${chosen.room.id}-${chosen.wall.id}`;
+  const wallId = chosen.id;
   const states = [...drawing.places.values()];
   const used = states.length === 0 ? 0 : states.reduce((sum, one) => sum + Math.min(1, one.fill), 0) / states.length;
   const over = states.filter((one) => one.isOverFull).length;

@@ -1,20 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { UNIT_KINDS, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
-import {
-  applyUnitSpec,
-  checkContainers,
-  checkUnitOnWall,
-  findFreeX,
-  findWall,
-  getRoomSpec,
-} from '../../../core/storage/index.ts';
+import { applyUnitSpec, checkContainers, checkUnitOnWall, findFreeX, findWall } from '../../../core/storage/index.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { getTree } from '../../state/derived.ts';
+import { getTree, getWalls } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 import {
   capitalise,
@@ -56,9 +49,6 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   });
   const fields = watch();
   useEffect(() => setFocus('name'), [setFocus]);
-  const walls = tree.rooms.flatMap((room) =>
-    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, name: `${room.name}: ${wall.name}` })),
-  );
   const wall = findWall(tree, fields.wall);
   if (unitId && !old) return <p className="text-stone">That piece is no longer in the room.</p>;
   if (!wall) return <p className="text-stone">That wall is no longer in the room.</p>;
@@ -142,9 +132,9 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       )}
       {text('name', 'Name')}
       <SelectField label="Wall" {...register('wall')}>
-        {walls.map(({ id, name }) => (
+        {getWalls(household).map(({ id, room, wall: one }) => (
           <option key={id} value={id}>
-            {name}
+            {`${room.name}: ${one.name}`}
           </option>
         ))}
       </SelectField>
