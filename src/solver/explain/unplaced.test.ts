@@ -46,6 +46,16 @@ describe('why a thing has no home', () => {
     expect(reason.needed! + (1 - reason.available!)).toBeGreaterThan(1);
   });
 
+  it('says that the place which has room can carry no more', () => {
+    const heavy = createThing('heavy', { box: box({ massG: 5000 }) });
+    expect(explain(createThing('late', { box: box({ massG: 4000 }) }), [heavy])).toEqual({
+      code: 'laden',
+      needed: 4000,
+      available: 3000,
+      placeId: 'chest-Drawer 1',
+    });
+  });
+
   it('says that children reach everything it fits', () => {
     const blade = createThing('blade', { care: ['sharp'] });
     expect(explain(blade, [], { hasChildren: true })).toMatchObject({ code: 'children' });

@@ -32,6 +32,7 @@ describe('why something has no home', () => {
       0.4,
       'Eave chest › Drawer 1 has room for it in sum, but no way was found to lay it beside what is there.',
     ],
+    ['laden', 900, 250, 'It weighs 900 g; Eave chest › Drawer 1 can carry only 250 g more.'],
     ['children', 0, 0, 'Every place that it fits is within reach of children.'],
   ])('%s says what is missing', (code, needed, available, words) =>
     expect(wordUnplaced({ code, needed, available, placeId: chest.id }, tree, 'metric')).toBe(words),
