@@ -7,11 +7,14 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 const isWindows = process.platform === 'win32';
 
+/** Where preparing speaks to: not where a command's own answer goes. */
+const ASIDE = [0, 2, 2];
+
 /** Runs a command with its output on the screen; the exit code. */
-export function run(command, args, env = {}) {
+export function run(command, args, env = {}, stdio = 'inherit') {
   const { status } = spawnSync(command, args, {
     cwd: ROOT,
-    stdio: 'inherit',
+    stdio,
     shell: isWindows,
     env: { ...process.env, ...env },
   });
@@ -19,8 +22,8 @@ export function run(command, args, env = {}) {
 }
 
 /** A program that npm installed. */
-export function runTool(name, args, env = {}) {
-  return run(join(ROOT, 'node_modules', '.bin', name), args, env);
+export function runTool(name, args, env = {}, stdio = 'inherit') {
+  return run(join(ROOT, 'node_modules', '.bin', name), args, env, stdio);
 }
 
 /** Installs what the lock file says, once for each lock file. */
@@ -35,8 +38,8 @@ export function ensureInstalled() {
     .digest('hex');
   const stamp = join(ROOT, 'node_modules', '.yardmist-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  console.log('Installing what is missing (a minute or so, once) …');
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) process.exit(1);
+  console.error('Installing what is missing (a minute or so, once) …');
+  if (run('npm', ['ci', '--no-audit', '--no-fund'], {}, ASIDE) !== 0) process.exit(1);
   writeFileSync(stamp, lock);
 }
 
@@ -53,8 +56,7 @@ export function ensureBuilt() {
     findNewest(join(ROOT, name)),
   );
   if (built.every((file) => existsSync(file) && statSync(file).mtimeMs >= Math.max(...sources))) return;
-  console.log('Building …');
-  const quiet = ['build', '--logLevel', 'warn'];
-  if (runTool('vite', quiet) !== 0 || runTool('vite', [...quiet, '--config', 'vite.node.config.ts']) !== 0)
-    process.exit(1);
+  console.error('Building …');
+  const build = (...args) => runTool('vite', ['build', '--logLevel', 'warn', ...args], {}, ASIDE);
+  if (build() !== 0 || build('--config', 'vite.node.config.ts') !== 0) process.exit(1);
 }
