@@ -174,3 +174,34 @@ test('a thing is edited from any screen, and the screen is where it was', async 
   await page.getByRole('button', { name: '← Back to the plan' }).click();
   await expect(page.getByRole('complementary', { name: 'Plan' })).toContainText('How it stands today');
 });
+
+test('a cloth is measured by its board, taken over with its doubt, and calibrated', async ({ page }) => {
+  await openSample(page);
+  await page.getByRole('region', { name: 'Linen' }).getByRole('button', { name: / m$/ }).first().click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  await expect(ticket.getByRole('button', { name: /^How much is there/ })).toBeVisible();
+  await page.keyboard.press('m');
+  const panel = ticket.getByRole('form', { name: 'How much is there?' });
+  await panel.getByLabel('Measured').selectOption('board');
+  await panel.getByLabel('Reading').fill('thick');
+  await expect(panel.getByText('“thick” does not read as an amount. Try 72 mm.')).toBeVisible();
+  await panel.getByLabel('Reading').fill('1 mm');
+  await expect(panel.getByText('That is no more than the board or tube alone.')).toBeVisible();
+  await panel.getByLabel('Reading').fill('1 in');
+  const told = panel.getByRole('status');
+  await expect(told).toContainText(/\d\.\d\d m ± \d\.\d\d m/);
+  await expect(told).toContainText(/[\d.]+ wraps of \d layers at 0\.\d\d mm\./);
+  const doubt = async () => Number(/± ([\d.]+) m/.exec((await told.textContent())!)![1]);
+  const before = await doubt();
+  await panel.getByText('I know how long this piece is').click();
+  await panel.getByLabel('Its true length').fill('2 m');
+  await panel.getByRole('button', { name: 'Calibrate' }).click();
+  await expect(told).toContainText('2.00 m');
+  await expect(told).toContainText('By this cloth’s own figures.');
+  expect(await doubt()).toBeLessThan(before);
+  await panel.getByRole('button', { name: 'Take it over' }).click();
+  await expect(ticket).toContainText(/2\.00 m ± 0\.\d\d m/);
+  await expect(ticket).toContainText('by its board’s thickness');
+  await page.keyboard.press('6');
+  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Measured 2.00 m of');
+});

@@ -15,6 +15,24 @@ export function computeFoldLayers(
   return Math.ceil(widthMm / panelWidthMm - 1e-9) * Math.ceil(lengthMm / panelDepthMm - 1e-9);
 }
 
+/**
+ * Length of a folded stack from its thickness: whole rows of folds of `depthMm`, each `layers` layers thick.
+ * The last row may be a short one, so the middle of it is meant, and half of it is in doubt (uniform: d/√12).
+ */
+export function computeFoldedLength(
+  thicknessMm: number,
+  layers: number,
+  depthMm: number,
+  stackedMm: number,
+  spread: number,
+  tapeMm = 1,
+): Estimate {
+  const rowMm = layers * stackedMm;
+  const rows = thicknessMm / rowMm;
+  const value = Math.max(0, rows - 0.5) * depthMm;
+  return { value, sigma: Math.hypot(depthMm / Math.sqrt(12), (depthMm / rowMm) * tapeMm, rows * depthMm * spread) };
+}
+
 /** Layers side by side in one wrap: folds across the width until it stands on a board of this height (a tenth over is usual). */
 export function computeWrapLayers(widthMm: number, boardHeightMm: number): number {
   return Math.max(1, Math.ceil(widthMm / (boardHeightMm * 1.1) - 1e-9));

@@ -4,6 +4,7 @@ export {
   computeBoardThickness,
   computeBoardWraps,
   computeClothMass,
+  computeFoldedLength,
   computeFoldLayers,
   computeLengthByMass,
   computeRollDiameter,
@@ -13,4 +14,5 @@ export {
   type Estimate,
   type WrapSpec,
 } from './amount.ts';
+export { computeCalibration, computeReading, type Reading } from './reading.ts';
 export { computePackage, computePackages, type Package } from './package.ts';

@@ -28,9 +28,9 @@ export interface Package {
 const MAX_BOARD_MM = 110;
 /** A folded file hangs together up to this thickness. */
 const MAX_FILE_MM = 140;
-const TUBE_MM = 40;
+export const TUBE_MM = 40;
 /** Folding once along the selvage before rolling halves the roll's length. */
-const ROLL_LAYERS = 2;
+export const ROLL_LAYERS = 2;
 
 function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
   const fabric = item.fabric;

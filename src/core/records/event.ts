@@ -23,6 +23,7 @@ const EVENT_TYPES = [
   'putBack',
   'moved',
   'cut',
+  'measured',
   'usedUp',
   'planned',
   'adopted',

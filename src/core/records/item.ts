@@ -50,6 +50,8 @@ export class FabricSpec {
   @IsNumber() @Min(0.02) @Max(60) layerMm!: number;
   @IsNumber() @Min(0.3) @Max(2) stacking!: number;
   @IsIn(PRINTS) print!: Print;
+  /** Its figures were derived from a piece of it whose length was known. */
+  @IsOptional() @IsBoolean() isCalibrated?: boolean;
 }
 
 export class PatternSpec {

@@ -6,12 +6,19 @@ import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 const LOT_STATES = ['in', 'out', 'lent', 'gone'] as const;
 export type LotState = (typeof LOT_STATES)[number];
 
+/** How an amount was found, when it was not simply typed. */
+export const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight'] as const;
+export type MeasureWay = (typeof MEASURE_WAYS)[number];
+
 /** A physical piece of an item: where it is, and where its home is. The two may differ. */
 export class Lot {
   @Matches(ID_PATTERN) id!: LotId;
   @Matches(ID_PATTERN) itemId!: ItemId;
   /** Cloth only: what is left, in mm along the selvage. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e7) lengthMm!: number | null;
+  /** One standard deviation of the length, and how it was measured; absent when it was typed as known. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e7) lengthSigmaMm?: number | null;
+  @IsOptional() @IsIn(MEASURE_WAYS) measuredBy?: MeasureWay | null;
   /** Pieces: spools, envelopes, packets. One for a length of cloth. */
   @IsInt() @Min(0) @Max(1_000_000) count!: number;
   @IsIn(STOW_FORMS) form!: StowForm;
@@ -35,6 +42,8 @@ export function createLooseLot(id: LotId, item: Item, count: number, lengthMm: n
     id,
     itemId: item.id,
     lengthMm,
+    lengthSigmaMm: null,
+    measuredBy: null,
     count,
     form,
     state: 'out',

@@ -8,6 +8,7 @@ import {
   type Item,
   type Lot,
   type LotId,
+  type MeasureWay,
   type Place,
   type PlaceId,
   type Plan,
@@ -131,6 +132,22 @@ export function createCut(household: Household, id: LotId, cutMm: number, nowMs:
   const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
   const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
   return createLotDraft('cut', item, lot, { ...rest, form, homeForm }, cutMm);
+}
+
+/** Takes over a measured length: what it is, how sure, and how it was found. */
+export function createMeasure(
+  household: Household,
+  id: LotId,
+  measured: { lengthMm: number; sigmaMm: number; way: MeasureWay },
+  nowMs: number,
+): Act {
+  const found = getLot(household, id);
+  if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const { lengthMm, sigmaMm, way } = measured;
+  if (!(lengthMm > 0)) return fail({ code: 'nothing-changed' });
+  const next: Lot = { ...lot, lengthMm, lengthSigmaMm: sigmaMm, measuredBy: way, sinceMs: nowMs };
+  return createLotDraft('measured', item, lot, next, lengthMm);
 }
 
 /** Adds a new item with its lots, all without a home yet; or changes one and its lots. */

@@ -3,6 +3,7 @@ export {
   createAdopt,
   createCarryAll,
   createCut,
+  createMeasure,
   createMove,
   createPutBack,
   createRemoveItem,

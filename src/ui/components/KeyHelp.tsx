@@ -7,6 +7,7 @@ const KEYS: readonly [string, string][] = [
   ['T', 'Take out what is selected'],
   ['B', 'Put it back'],
   ['C', 'Cut from it'],
+  ['M', 'Measure a cloth: how much is there?'],
   ['N', 'New, in the stash or on the wall'],
   ['E', 'Edit what is selected'],
   ['U', 'Undo the last thing'],

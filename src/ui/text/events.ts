@@ -10,6 +10,7 @@ const TYPE: Record<EventType, string> = {
   putBack: 'Put back',
   moved: 'Moved',
   cut: 'Cut',
+  measured: 'Measured',
   usedUp: 'Used up',
   planned: 'Planned',
   adopted: 'Adopted a plan',
@@ -23,6 +24,8 @@ const TYPE: Record<EventType, string> = {
 export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   const { type, subject, amountMm } = event;
   if (amountMm !== undefined && type === 'cut') return `Cut ${formatClothLength(amountMm, units)} from ${subject}`;
+  if (amountMm !== undefined && type === 'measured')
+    return `Measured ${formatClothLength(amountMm, units)} of ${subject}`;
   if (type === 'undone') return `Took back: ${subject}`;
   if (type === 'settingsChanged') return TYPE[type];
   if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE[type]}: ${subject}`;

@@ -26,5 +26,5 @@ export {
 export { capitalise, wordCount } from './grammar.ts';
 export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
-export { wordAmount, wordMeasures, wordThing } from './things.ts';
+export { wordAmount, wordDoubt, wordMeasures, wordMeasureWay, wordReading, wordThing } from './things.ts';
 export { wordNeeds } from './needs.ts';

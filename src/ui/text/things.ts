@@ -1,5 +1,5 @@
-import { computePackage, computePackages } from '../../core/measure/index.ts';
-import type { Item, Lot, Settings } from '../../core/records/index.ts';
+import { computePackage, computePackages, type Reading } from '../../core/measure/index.ts';
+import type { Item, Lot, MeasureWay, Settings } from '../../core/records/index.ts';
 import {
   formatClothLength,
   formatMass,
@@ -35,6 +35,27 @@ export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   if (item.fabric) return formatClothLength(lot.lengthMm ?? 0, units);
   if (item.pattern) return wordCount(lot.count, 'copy', 'copies');
   return item.thread ? wordCount(lot.count, 'spool') : wordCount(lot.count, 'piece');
+}
+
+/** The doubt of a measured length, as `± 0.30 m`; empty where it was typed as known. */
+export function wordDoubt(lot: Lot, units: UnitSystem): string {
+  return lot.lengthSigmaMm ? ` ± ${formatClothLength(lot.lengthSigmaMm, units)}` : '';
+}
+
+const WAY: Record<MeasureWay, string> = {
+  board: 'by its board’s thickness',
+  folded: 'by its folded height',
+  roll: 'by its roll’s width',
+  weight: 'by its weight',
+};
+export const wordMeasureWay = (way: MeasureWay): string => WAY[way];
+
+/** How a reading became a length: `5 wraps of 5 layers at 0.48 mm`. */
+export function wordReading(reading: Reading, way: MeasureWay): string {
+  const { layers, perLayer, turns } = reading;
+  if (turns === null) return `At ${perLayer.toFixed(0)} g/m² over its width.`;
+  const what = { board: 'wraps', folded: 'rows', roll: 'turns', weight: '' }[way];
+  return `${turns.toFixed(1)} ${what} of ${wordCount(layers, 'layer')} at ${perLayer.toFixed(2)} mm.`;
 }
 
 /** Rows of a ticket that follow from the measures: what it would take in each way of keeping it. */

@@ -236,6 +236,7 @@ export function readFields(
           : Math.max(0.02, (cloth.layerMm * grammageGsm) / cloth.grammageGsm),
       stacking: cloth.stacking,
       print: fields.print,
+      ...(isSameCloth && old.grammageGsm === grammageGsm && old.isCalibrated && { isCalibrated: true }),
     };
   } else {
     count = read('count', parseCount(fields.count), '3');
@@ -293,6 +294,7 @@ export function readFields(
     ? { ...base.lot, lengthMm, count, sinceMs: made.nowMs }
     : createLooseLot(made.lotId, item, count, lengthMm, made.nowMs);
   if (base && lot.lengthMm === base.lot.lengthMm && lot.count === base.lot.count) lot.sinceMs = base.lot.sinceMs;
+  else if (base && base.lot.measuredBy) Object.assign(lot, { lengthSigmaMm: null, measuredBy: null });
   for (const parsed of [parseRecord('items', item), parseRecord('lots', lot)])
     if (!parsed.ok) return { ok: false, fault: { name: parsed.fault.map(wordRecordFault).join('; ') } };
   return { ok: true, value: { item, lot } };

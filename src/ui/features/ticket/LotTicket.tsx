@@ -14,14 +14,17 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import {
   wordAmount,
   wordCare,
+  wordDoubt,
   wordForm,
   wordHomeOffer,
   wordMeasures,
+  wordMeasureWay,
   wordPlaceReason,
   wordThing,
 } from '../../text/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { CutForm } from './CutForm.tsx';
+import { MeasurePanel } from './MeasurePanel.tsx';
 
 /** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
 export function LotTicket({ id }: { id: LotId }) {
@@ -41,6 +44,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const setCutting = useApp((state) => state.setCutting);
   const { pathname } = useLocation();
   const [isRehoming, setRehoming] = useState(false);
+  const [isMeasuring, setMeasuring] = useState(false);
   const tree = getTree(household);
   const where = computeWhereabouts(household, lot.id);
   const kin = (getLotsByItem(household).get(item.id) ?? []).filter((id) => id !== lot.id);
@@ -58,6 +62,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       <dl className="mt-2">
         <Row name="There is">
           {wordAmount(item, lot, units)}
+          {wordDoubt(lot, units)}
           {item.fabric && ` × ${formatSize(item.fabric.widthMm, units)}`}
         </Row>
         {wordMeasures(item, lot, settings).map(([name, words]) => (
@@ -65,6 +70,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
             {words}
           </Row>
         ))}
+        {lot.measuredBy && <Row name="Measured">{wordMeasureWay(lot.measuredBy)}</Row>}
         <Row name="Kept">{wordForm(lot.form)}</Row>
         {kin.map((id) => {
           const other = household.lots.get(id)!;
@@ -102,6 +108,8 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       <Why household={household} id={lot.id} isHere={isHere} />
       {isCutting && item.fabric && lot.lengthMm !== null ? (
         <CutForm lot={lot} onDone={() => setCutting(false)} />
+      ) : isMeasuring ? (
+        <MeasurePanel item={item} lot={lot} onDone={() => setMeasuring(false)} />
       ) : isRehoming ? (
         <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
       ) : isPreview ? null : (
@@ -131,7 +139,14 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           >
             {lot.homeId === null ? 'Give it a home' : 'Another home'}
           </Button>
-          {item.fabric && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
+          {item.fabric && (
+            <>
+              <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
+              <Button className="col-span-2" data-key="m" onClick={() => setMeasuring(true)}>
+                How much is there? <kbd className="pl-1 font-normal">M</kbd>
+              </Button>
+            </>
+          )}
         </div>
       )}
     </>
