@@ -17,7 +17,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   const [way, setWay] = useState<MeasureWay>(lot.form === 'roll' ? 'roll' : lot.form === 'board' ? 'board' : 'folded');
   const [text, setText] = useState('');
   const [known, setKnown] = useState('');
-  useEffect(() => input.current?.focus(), [way]);
+  useEffect(() => input.current?.focus(), []);
 
   const isMetric = units === 'metric';
   const example = way === 'weight' ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
