@@ -121,9 +121,15 @@ test('the household says what does not read, keeps what does, and shows the caut
   await form.getByLabel('Leave free in every place, %').fill('20');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByLabel('Your height')).toHaveValue('167.6 cm');
+  await form.getByLabel('Name').fill('Heron Loft and landing');
   await form.getByLabel('Small children live here or visit').click();
   await expect(form.getByText('A child who climbs reaches higher; lock away what is dangerous.')).toBeVisible();
+  // What was typed and not yet saved is still there, and goes in with Enter.
+  await expect(form.getByLabel('Name')).toHaveValue('Heron Loft and landing');
+  await form.getByLabel('Name').press('Enter');
+  await expect(page.getByText('Changed settings')).toBeVisible();
   await page.reload();
+  await expect(form.getByLabel('Name')).toHaveValue('Heron Loft and landing');
   await expect(form.getByLabel('Small children live here or visit')).toBeChecked();
   await expect(form.getByLabel('Leave free in every place, %')).toHaveValue('20');
 });

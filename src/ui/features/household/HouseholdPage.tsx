@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ChangeEvent } from 'react';
 import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
@@ -32,42 +32,47 @@ const SIZES = [
   ['boardHeightMm', 'Boards: height', '26 cm'],
   ['boardThicknessMm', 'Boards: thickness', '1 mm'],
 ] as const;
-type SizeName = (typeof SIZES)[number][0];
 
 function SettingsForm() {
   const { settings } = useHousehold();
-  // A form per unit system: its texts are written in it.
-  return <SettingsFields key={`${settings.units} ${JSON.stringify(settings)}`} settings={settings} />;
-}
-
-function SettingsFields({ settings }: { settings: Settings }) {
   const act = useApp((state) => state.act);
   const { units } = settings;
-  const sizes = Object.fromEntries(SIZES.map(([name]) => [name, formatSize(settings[name], units)]));
-  const [name, setName] = useState(settings.name);
-  const [fill, setFill] = useState(String(Math.round((1 - settings.fillTarget) * 100)));
-  const [typed, setTyped] = useState<Record<string, string>>(sizes);
+  /** Only what was typed and not yet saved; every other field shows what is recorded. */
+  const [typed, setTyped] = useState<Record<string, string>>({});
   const [faults, setFaults] = useState<Record<string, string>>({});
+  const recorded: Record<string, string> = {
+    name: settings.name,
+    fill: String(Math.round((1 - settings.fillTarget) * 100)),
+    ...Object.fromEntries(SIZES.map(([field]) => [field, formatSize(settings[field], units)])),
+  };
+  const fieldOf = (field: string) => ({
+    value: typed[field] ?? recorded[field] ?? '',
+    fault: faults[field],
+    onChange: (event: ChangeEvent<HTMLInputElement>) => setTyped({ ...typed, [field]: event.target.value }),
+  });
 
-  const save = () => {
-    const next: Settings = { ...settings, name: name.trim() };
+  const save = async () => {
+    const change: Partial<Settings> = {};
     const found: Record<string, string> = {};
-    if (next.name === '') found['name'] = 'Give the room a name.';
+    const { name, fill } = typed;
+    if (name !== undefined) change.name = name.trim();
+    if (change.name === '') found['name'] = 'Give the room a name.';
     for (const [field, , example] of SIZES) {
-      if (typed[field] === sizes[field]) continue;
-      const parsed = parseLengthMm(typed[field] ?? '', units === 'metric' ? 'cm' : 'in');
-      if (parsed.ok) next[field satisfies SizeName] = parsed.value;
-      else found[field] = wordAmountFault(parsed.fault, example);
+      const text = typed[field];
+      if (text === undefined || text === recorded[field]) continue;
+      const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+      if (!parsed.ok) found[field] = wordAmountFault(parsed.fault, example);
+      else change[field] = field === 'statureMm' ? Math.round(parsed.value) : parsed.value;
     }
-    const free = Number(fill);
-    if (fill.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = 'From 0 to 70 per cent.';
-    else if (free !== Math.round((1 - settings.fillTarget) * 100)) next.fillTarget = 1 - free / 100;
-    next.statureMm = Math.round(next.statureMm);
-    const checked = Object.keys(found).length === 0 ? parseRecord('settings', next) : null;
+    const free = Number(fill ?? recorded['fill']);
+    if (fill?.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = 'From 0 to 70 per cent.';
+    else if (fill !== undefined && fill !== recorded['fill']) change.fillTarget = 1 - free / 100;
+    const checked = Object.keys(found).length === 0 ? parseRecord('settings', { ...settings, ...change }) : null;
     if (checked && !checked.ok)
       for (const fault of checked.fault) found[fault.path] = capitalise(wordRecordFault(fault));
     setFaults(found);
-    if (Object.keys(found).length === 0) void act((now) => createSaveSettings(now, { ...now.settings, ...next }));
+    if (Object.keys(found).length > 0) return;
+    if (await act((now) => createSaveSettings(now, { ...now.settings, ...change }))) setTyped({});
   };
   const set = (change: Partial<Settings>) => void act((now) => createSaveSettings(now, { ...now.settings, ...change }));
 
@@ -78,11 +83,11 @@ function SettingsFields({ settings }: { settings: Settings }) {
       className="max-w-md space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
-        save();
+        void save();
       }}
     >
       <h2 className="font-display text-lg font-semibold">The household</h2>
-      <TextField label="Name" value={name} fault={faults['name']} onChange={(event) => setName(event.target.value)} />
+      <TextField label="Name" {...fieldOf('name')} />
       <SelectField
         label="Units"
         value={units}
@@ -111,21 +116,9 @@ function SettingsFields({ settings }: { settings: Settings }) {
       </div>
       <div className="grid grid-cols-2 items-start gap-3">
         {SIZES.map(([field, label]) => (
-          <TextField
-            key={field}
-            label={label}
-            value={typed[field] ?? ''}
-            fault={faults[field]}
-            onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
-          />
+          <TextField key={field} label={label} {...fieldOf(field)} />
         ))}
-        <TextField
-          label="Leave free in every place, %"
-          inputMode="numeric"
-          value={fill}
-          fault={faults['fill']}
-          onChange={(event) => setFill(event.target.value)}
-        />
+        <TextField label="Leave free in every place, %" inputMode="numeric" {...fieldOf('fill')} />
       </div>
       <Button look="strong" type="submit">
         Save
