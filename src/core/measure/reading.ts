@@ -69,7 +69,7 @@ export function computeReading(item: Item, settings: Settings, way: MeasureWay, 
 
 /**
  * The cloth's own figures from a reading of a piece whose length is known: its layer, or its g/m² by weight.
- * Every way is linear in the figure, so it is scaled by how far the reading is off. Null where that says nothing.
+ * Exact on that piece: what is read from it afterwards is its known length. Null where the reading says nothing.
  */
 export function computeCalibration(
   item: Item,
@@ -81,7 +81,11 @@ export function computeCalibration(
   const { fabric } = item;
   const told = computeReading(item, settings, way, reading);
   if (!fabric || !told || !(told.length.value > 0) || !(knownLengthMm > 0)) return null;
-  const factor = told.length.value / knownLengthMm;
+  // A fold's rows are known but for half of the last one; the other ways are inversely proportional to the figure.
+  const factor =
+    way === 'folded'
+      ? (told.turns ?? 0) / (knownLengthMm / settings.panelDepthMm + 0.5)
+      : told.length.value / knownLengthMm;
   return way === 'weight'
     ? { ...fabric, grammageGsm: fabric.grammageGsm * factor, isCalibrated: true }
     : { ...fabric, layerMm: fabric.layerMm * factor, isCalibrated: true };
