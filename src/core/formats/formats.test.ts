@@ -112,16 +112,16 @@ describe('the bundle', () => {
         const raw = JSON.parse(whole[which]!) as Record<string, unknown>;
         for (const [where, what] of spoils) {
           // Walks down to some node and puts something else in its place.
-          let at: any = raw;
+          let at = raw;
           for (let step = where + 1; ; step = Math.floor(step / 3)) {
-            const keys = Object.keys(at as object);
+            const keys = Object.keys(at);
             const key = keys[step % Math.max(1, keys.length)];
             if (key === undefined) break;
             if (step < 3 || typeof at[key] !== 'object' || at[key] === null) {
               at[key] = structuredClone(what);
               break;
             }
-            at = at[key];
+            at = at[key] as Record<string, unknown>;
           }
         }
         const read = parseBundle(close(raw));
@@ -133,7 +133,7 @@ describe('the bundle', () => {
 
   it('names every fault with its path', () => {
     const raw = open(toBundle(createSampleHousehold(1, 60)));
-    const cloth = (raw['items'] as any[]).findIndex((item) => item.kind === 'fabric');
+    const cloth = (raw['items'] as { kind: string }[]).findIndex((item) => item.kind === 'fabric');
     raw['items'][cloth].fabric.widthMm = -140;
     raw['lots'][3].count = 'two';
     raw['lots'][4].id = raw['lots'][5].id;
@@ -147,7 +147,7 @@ describe('the bundle', () => {
 
   it('refuses records that do not hang together or that the daybook does not tell', () => {
     const raw = open(toBundle(createSampleHousehold(1, 60)));
-    raw['lots'].find((lot: any) => lot.placeId).placeId = 'nowhere';
+    raw['lots'].find((lot: { placeId: string | null }) => lot.placeId).placeId = 'nowhere';
     const codes = faultsOf(close(raw)).map((fault) => fault.code);
     expect(codes).toContain('invariant');
     expect(codes).toContain('daybook');

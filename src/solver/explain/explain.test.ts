@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { packPlace } from '../../core/packing/index.ts';
+import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts, getOptionPackage } from '../model/index.ts';
 import { describePresent, recount } from '../score/index.ts';
@@ -27,6 +28,25 @@ describe('another home', () => {
       for (const [i, home] of homes.entries())
         if (i > 0) expect(home.moreSeconds).toBeGreaterThanOrEqual(homes[i - 1]!.moreSeconds);
     }
+  });
+
+  it('is none where the whole unit can carry no more', () => {
+    const [there, late] = [createThing('there'), createThing('late')];
+    const offers = (loadG: number | null) => {
+      const places = createUnit('cube', { columns: 2, widthMm: 748, loadG });
+      const home = createHousehold(places, [there, late], [createLot(there, 'cube-A1'), createLot(late)]);
+      const known = createFacts(home);
+      const l = known.items.findIndex((item) => item.id === late.id);
+      return computeHomes(
+        known,
+        describePresent(known, (lot) => lot.placeId),
+        l,
+        9,
+      ).map((one) => one.placeId);
+    };
+    // Each weighs 200 g.
+    expect(offers(null).toSorted()).toEqual(['cube-A1', 'cube-B1']);
+    expect(offers(399)).toEqual([]);
   });
 
   it('is never the place where it is, and never named twice', () => {

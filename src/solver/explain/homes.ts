@@ -1,4 +1,4 @@
-import type { Lot, LotId, PlaceId, StowForm } from '../../core/records/index.ts';
+import type { LotId, PlaceId, StowForm } from '../../core/records/index.ts';
 import { packPlace } from '../../core/packing/index.ts';
 import { getOptionPackage, type Facts, type Offered } from '../model/index.ts';
 import { recount } from '../score/index.ts';
@@ -49,12 +49,21 @@ function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot: number
   const p = facts.optPlace[option]!;
   const inside = offered.flatMap((one, l) => (one && one.place === p && l !== lot ? [one.pkg] : []));
   const pkg = getOptionPackage(facts, lot, option);
-  const massG = inside.reduce((sum, one) => sum + one.massG, pkg.massG);
-  const { space, traits } = facts.places[p]!;
-  return massG <= traits.loadG && packPlace([...inside, pkg], space).status === 'packed';
+  const { space, traits, slot, unit } = facts.places[p]!;
+  // What lies in the place, in all places of its slot, and in all of its unit, with the lot put there.
+  const load = [pkg.massG, pkg.massG, pkg.massG];
+  for (const [l, one] of offered.entries()) {
+    if (!one || l === lot) continue;
+    const at = facts.places[one.place]!;
+    if (one.place === p) load[0]! += one.pkg.massG;
+    if (at.slot === slot) load[1]! += one.pkg.massG;
+    if (at.unit === unit) load[2]! += one.pkg.massG;
+  }
+  const limits = [traits.loadG, facts.slotLoadG[slot]!, facts.unitLoadG[unit]!];
+  return load.every((massG, i) => massG <= limits[i]!) && packPlace([...inside, pkg], space).status === 'packed';
 }
 
 /** The index of a lot in the facts; -1 where it is not among them. */
 export function findLot(facts: Facts, lotId: LotId): number {
-  return facts.lots.findIndex((lot: Lot) => lot.id === lotId);
+  return facts.lots.findIndex((lot) => lot.id === lotId);
 }

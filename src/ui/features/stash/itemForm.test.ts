@@ -48,15 +48,41 @@ describe('the item form', () => {
     expect(read.ok ? '' : read.fault[field as 'name']).toContain(words);
   });
 
-  it('changes nothing of an item that is opened and saved as it was', () => {
+  it.each(['metric', 'imperial'] as const)('changes nothing of what is opened and saved as it was, in %s', (units) => {
     const { household } = createSampleHousehold();
     for (const lot of household.lots.values()) {
       const item = household.items.get(lot.itemId)!;
-      const read = readFields(toFields(item, lot, 'metric'), 'metric', { item, lot }, create);
-      if (!read.ok) throw new Error(`${item.name}: ${JSON.stringify(read.fault)}`);
-      expect(read.value.lot.lengthMm).toBe(lot.lengthMm);
-      expect(read.value.lot.count).toBe(lot.count);
-      if (item.fabric) expect(read.value.item.fabric).toEqual(item.fabric);
+      const read = readFields(toFields(item, lot, units), units, { item, lot }, create);
+      expect(read).toEqual({ ok: true, value: { item, lot } });
     }
+  });
+
+  it('changes only what was typed: exact figures, other colours and own forms stay', () => {
+    const made = readFields({ ...cloth, length: '1/3 yd', width: '54 1/3 in' }, 'imperial', null, create);
+    if (!made.ok) throw new Error(JSON.stringify(made.fault));
+    const item = { ...made.value.item, colours: ['#112233', '#445566'], forms: ['stack' as const] };
+    const base = { item, lot: made.value.lot };
+    const fields = { ...toFields(item, base.lot, 'imperial'), notes: 'washed', colour: '#aabbcc' };
+    const read = readFields(fields, 'imperial', base, create);
+    expect(read).toMatchObject({
+      value: { item: { ...item, notes: 'washed', colours: ['#aabbcc', '#445566'] }, lot: base.lot },
+    });
+  });
+
+  it('lets a tool that got a hang hole hang', () => {
+    const tool = {
+      ...createFields('tool', 'st'),
+      name: 'Ruler',
+      type: 'measuring',
+      boxWidth: '3 mm',
+      boxDepth: '4',
+      boxHeight: '60',
+      mass: '90',
+    };
+    const made = readFields(tool, 'metric', null, create);
+    if (!made.ok) throw new Error(JSON.stringify(made.fault));
+    expect(made.value.item.forms).toEqual(['box']);
+    const holed = readFields({ ...tool, hole: '8 mm' }, 'metric', made.value, create);
+    expect(holed.ok && holed.value.item.forms).toEqual(['peg', 'box']);
   });
 });

@@ -175,8 +175,9 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
 type FieldFaults = Partial<Record<keyof ItemFields, string>>;
 
 /**
- * Reads the form into records, or every fault by field, in words. `base` is the item being changed;
- * what the form does not ask keeps its value there. Figures left empty come from the cloth's class.
+ * Reads the form into records, or every fault by field, in words. `base` is the item being changed: what the
+ * form does not ask keeps its value, and so does a field that still says what it said, whose rounded text
+ * would lose the exact figure. Figures left empty come from the cloth's class.
  */
 export function readFields(
   fields: ItemFields,
@@ -185,10 +186,17 @@ export function readFields(
   create: () => { itemId: ItemId; lotId: LotId; nowMs: number },
 ): Result<{ item: Item; lot: Lot }, FieldFaults> {
   const faults: FieldFaults = {};
-  const read = (name: keyof ItemFields, parsed: Result<number, AmountFault>, example: string, min = 0): number => {
+  const before = base ? toFields(base.item, base.lot, units) : null;
+  const isSame = (name: keyof ItemFields) => before !== null && before[name] === fields[name];
+  const read = (
+    name: keyof ItemFields,
+    parsed: Result<number, AmountFault>,
+    example: string,
+    exact: number | null | undefined,
+  ): number => {
+    if (isSame(name) && typeof exact === 'number') return exact;
     if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, example);
-    else if (parsed.value < min || (min === 0 && parsed.value <= 0))
-      faults[name] = wordAmountFault({ code: 'zero', text: String(fields[name]) }, example);
+    else if (parsed.value <= 0) faults[name] = wordAmountFault({ code: 'zero', text: String(fields[name]) }, example);
     return parsed.ok ? parsed.value : 0;
   };
   const isMetric = units === 'metric';
@@ -200,29 +208,36 @@ export function readFields(
     faults.usesPerMonth = 'A number such as 2, or 0.5 for every other month.';
 
   const made = create();
+  const forms = FORMS[kind](fields);
   const item: Item = {
     ...(base?.item ?? { id: made.itemId }),
     kind,
     name: fields.name.trim(),
-    colours: [fields.colour],
+    colours: base && isSame('colour') ? base.item.colours : [fields.colour, ...(base?.item.colours.slice(1) ?? [])],
     notes: fields.notes,
     usesPerMonth: uses,
     stationId: fields.stationId as StationId,
     care: fields.care,
-    forms: base ? base.item.forms : FORMS[kind](fields),
+    // Another class of cloth or a new hang hole opens other ways of keeping it.
+    forms: base && before && String(FORMS[kind](before)) === String(forms) ? base.item.forms : forms,
   };
   let lengthMm: number | null = null;
   let count = 1;
   if (kind === 'fabric') {
     const cloth = getCloth(fields.cloth);
-    lengthMm = read('length', parseLengthMm(fields.length, isMetric ? 'm' : 'yd'), isMetric ? '3.4 m' : '2 1/2 yd');
-    const widthMm = read('width', parseLengthMm(fields.width, small), isMetric ? '140 cm' : '54 in');
+    const old = base?.item.fabric;
+    lengthMm = read(
+      'length',
+      parseLengthMm(fields.length, isMetric ? 'm' : 'yd'),
+      isMetric ? '3.4 m' : '2 1/2 yd',
+      base?.lot.lengthMm,
+    );
+    const widthMm = read('width', parseLengthMm(fields.width, small), isMetric ? '140 cm' : '54 in', old?.widthMm);
     const grammageGsm =
       fields.grammage.trim() === ''
         ? cloth.grammageGsm
-        : read('grammage', parseGrammage(fields.grammage, 'gsm'), '185 gsm');
+        : read('grammage', parseGrammage(fields.grammage, 'gsm'), '185 gsm', old?.grammageGsm);
     if (fields.fibre.trim() === '') faults.fibre = 'Such as cotton, linen or wool.';
-    const old = base?.item.fabric;
     const isSameCloth = old?.cloth === fields.cloth;
     item.fabric = {
       fibre: fields.fibre.trim().toLowerCase(),
@@ -234,20 +249,23 @@ export function readFields(
         isSameCloth && old.grammageGsm === grammageGsm
           ? old.layerMm
           : Math.max(0.02, (cloth.layerMm * grammageGsm) / cloth.grammageGsm),
-      stacking: cloth.stacking,
+      stacking: isSameCloth ? old.stacking : cloth.stacking,
       print: fields.print,
       ...(isSameCloth && old.grammageGsm === grammageGsm && old.isCalibrated && { isCalibrated: true }),
     };
   } else {
-    count = read('count', parseCount(fields.count), '3');
+    count = read('count', parseCount(fields.count), '3', base?.lot.count);
   }
   if (kind === 'pattern') {
-    const [widthMm, heightMm] = ENVELOPES[fields.envelope] ?? ENVELOPES['small']!;
-    const number = read('number', parseCount(fields.number), '214', 1);
+    const old = base?.item.pattern;
+    const [widthMm, heightMm] =
+      old && isSame('envelope') ? [old.widthMm, old.heightMm] : (ENVELOPES[fields.envelope] ?? ENVELOPES['small']!);
+    const number = read('number', parseCount(fields.number), '214', old?.number);
     const thicknessMm = read(
       'thickness',
       parseLengthMm(fields.thickness, isMetric ? 'mm' : 'in'),
       isMetric ? '5 mm' : '1/4 in',
+      old?.thicknessMm,
     );
     item.pattern = {
       number,
@@ -259,8 +277,10 @@ export function readFields(
     };
   }
   if (kind === 'thread') {
-    const [diameterMm, heightMm, massG] = SPOOLS[fields.spool] ?? SPOOLS['small']!;
-    const tex = read('tex', parseCount(fields.tex), '27', 1);
+    const old = base?.item.thread;
+    const [diameterMm, heightMm, massG] =
+      old && isSame('spool') ? [old.diameterMm, old.heightMm, old.massG] : (SPOOLS[fields.spool] ?? SPOOLS['small']!);
+    const tex = read('tex', parseCount(fields.tex), '27', old?.tex);
     if (fields.use.trim() === '') faults.use = 'Such as general or topstitching.';
     if (fields.fibre.trim() === '') faults.fibre = 'Such as polyester or cotton.';
     item.thread = {
@@ -273,20 +293,26 @@ export function readFields(
     };
   }
   if (kind === 'notion' || kind === 'tool') {
+    const old = base?.item.box;
     const example = isMetric ? '12 cm' : '4 3/4 in';
     if (fields.type.trim() === '')
       faults.type = kind === 'tool' ? 'Such as cutting or measuring.' : 'Such as zips or buttons.';
     item.box = {
       type: fields.type.trim().toLowerCase(),
-      widthMm: read('boxWidth', parseLengthMm(fields.boxWidth, small), example),
-      depthMm: read('boxDepth', parseLengthMm(fields.boxDepth, small), example),
-      heightMm: read('boxHeight', parseLengthMm(fields.boxHeight, small), example),
-      massG: read('mass', parseMassG(fields.mass, isMetric ? 'g' : 'oz'), isMetric ? '120 g' : '4 oz'),
+      widthMm: read('boxWidth', parseLengthMm(fields.boxWidth, small), example, old?.widthMm),
+      depthMm: read('boxDepth', parseLengthMm(fields.boxDepth, small), example, old?.depthMm),
+      heightMm: read('boxHeight', parseLengthMm(fields.boxHeight, small), example, old?.heightMm),
+      massG: read('mass', parseMassG(fields.mass, isMetric ? 'g' : 'oz'), isMetric ? '120 g' : '4 oz', old?.massG),
       isSoft: fields.isSoft,
       hangHoleMm:
         fields.hole.trim() === ''
           ? null
-          : read('hole', parseLengthMm(fields.hole, isMetric ? 'mm' : 'in'), isMetric ? '8 mm' : '3/8 in'),
+          : read(
+              'hole',
+              parseLengthMm(fields.hole, isMetric ? 'mm' : 'in'),
+              isMetric ? '8 mm' : '3/8 in',
+              old?.hangHoleMm,
+            ),
     };
   }
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
