@@ -211,3 +211,59 @@ test('a cloth is measured by its board, taken over with its doubt, and calibrate
   await page.keyboard.press('6');
   await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Measured 2.00 m of');
 });
+
+test('a beginner with an empty room gets two cloths home with the keyboard alone', async ({ page }) => {
+  await openSample(page);
+  const { keyboard } = page;
+  const tabTo = async (name: string) => {
+    for (let presses = 0; presses < 80; presses += 1) {
+      await keyboard.press('Tab');
+      if ((await page.evaluate(() => document.activeElement?.textContent ?? '')).includes(name)) return;
+    }
+    throw new Error(`Tab never came to ${name}`);
+  };
+  const name = page.getByLabel('Name', { exact: true });
+  const add = async (words: string, length: string, width: string) => {
+    await keyboard.press('n');
+    await expect(name).toBeFocused();
+    await keyboard.type(words);
+    await keyboard.press('Tab');
+    await keyboard.type(length);
+    await keyboard.press('Tab');
+    await keyboard.type(width);
+    await keyboard.press('Enter');
+    await expect(
+      page.getByRole('complementary', { name: 'Ticket' }).getByRole('heading', { name: words }),
+    ).toBeVisible();
+  };
+  await tabTo('Start with my own');
+  await keyboard.press('Enter');
+  await expect(page.getByText('No cloth yet.')).toBeVisible();
+  await add('Tern twill', '3.4 m', '140');
+  await add('Kelp lawn', '2 yd', '54"');
+  await keyboard.press('3');
+  await expect(page.getByRole('button', { name: /^Add a piece/ })).toBeVisible();
+  await keyboard.press('n');
+  await expect(name).toBeFocused();
+  await keyboard.type('Cubes');
+  await keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Cubes › A1: 0 lots/ })).toBeVisible();
+  await keyboard.press('Escape');
+  await keyboard.press('4');
+  await expect(page.getByRole('button', { name: /^Find a plan/ })).toBeVisible();
+  await keyboard.press('s');
+  await expect(page.getByText(/steps tried/)).toBeVisible();
+  await keyboard.press('s');
+  await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeVisible();
+  await tabTo('Adopt this plan');
+  await keyboard.press('Enter');
+  await expect(page.getByText('Adopted.')).toBeVisible();
+  await tabTo('All 2 are carried home');
+  await keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /are carried home$/ })).toBeHidden();
+  await keyboard.press('f');
+  await keyboard.type('tern');
+  await expect(page.getByRole('option', { name: /Tern twill/ })).toBeVisible();
+  await keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Tern twill' })).toContainText('Sewing room › Cubes › ');
+});

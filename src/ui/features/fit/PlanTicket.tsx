@@ -22,13 +22,16 @@ export function PlanTicket({ moves }: { moves: number }) {
   const act = useApp((state) => state.act);
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const today = useAnswer(household, 'today', null);
-  const { toMove, homeless } = getStrays(household);
+  const { toMove, out, homeless } = getStrays(household);
+  // Once a plan is adopted, what lies out waits to be carried too: new things have never had a place.
+  const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== null);
+  const toCarry = hasAdopted ? toMove + out : 0;
   const isAdopted = plan !== null && (household.plans.get(plan.id)?.adoptedAtMs ?? null) !== null;
   const isOld = plan !== null && !isAdopted && madeFor !== household;
   const count = [...household.lots.values()].filter((lot) => lot.state !== 'gone').length;
 
   const search = () => start(household, 1, fitSeconds);
-  const carry = () => void act((now) => createCarryAll(now, wordCount(toMove, 'thing'), world.nowMs()));
+  const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
 
   return (
     <>
@@ -86,12 +89,12 @@ export function PlanTicket({ moves }: { moves: number }) {
               Adopt this plan
             </Button>
           )}
-          {toMove > 0 && (
+          {toCarry > 0 && (
             <Button look={isAdopted ? 'strong' : 'plain'} className="col-span-2" onClick={carry}>
-              All {toMove} are carried home
+              All {toCarry} are carried home
             </Button>
           )}
-          <Button look={plan || toMove > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
+          <Button look={plan || toCarry > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
             {plan ? 'Search again' : 'Find a plan'} <kbd className="pl-1 font-normal">S</kbd>
           </Button>
           <label className="flex items-center gap-2 text-stone">
