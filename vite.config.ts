@@ -26,6 +26,8 @@ export default defineConfig({
       workbox: {
         clientsClaim: true,
         navigateFallback: '/index.html',
+        // The simulated devices are pages of the server.
+        navigateFallbackDenylist: [/^\/devices\//],
         // Of the fonts only the subsets that these texts use.
         globPatterns: ['**/*.{js,css,html,svg}', '**/*-latin-*.woff2'],
       },

@@ -1,4 +1,4 @@
-import { computePackage } from '../core/measure/index.ts';
+import { computePackage, getWholeLot } from '../core/measure/index.ts';
 import type { Assignment, Household, LotId, Place, PlaceId, Unplaced } from '../core/records/index.ts';
 
 /**
@@ -74,7 +74,7 @@ export function checkPlan(
   const told = new Map<LotId, number>();
   for (const { lotId } of [...plan.assignments, ...plan.unplaced]) told.set(lotId, (told.get(lotId) ?? 0) + 1);
   for (const lot of household.lots.values())
-    if (lot.state !== 'gone')
+    if (['in', 'out', 'lent'].includes(lot.state))
       test(told.get(lot.id) === 1, 'complete', null, lot.id, `named ${told.get(lot.id) ?? 0} times`);
   for (const id of told.keys()) test(household.lots.has(id), 'complete', null, id, 'no such lot');
 
@@ -103,7 +103,7 @@ export function checkPlan(
     const sizes = ordered.map((one) => {
       const lot = household.lots.get(one.lotId);
       const item = lot && household.items.get(lot.itemId);
-      const pkg = lot && item ? computePackage(item, lot, one.form, household.settings) : null;
+      const pkg = lot && item ? computePackage(item, getWholeLot(household, lot), one.form, household.settings) : null;
       test(Boolean(pkg && item?.forms.includes(one.form)), 'form', placeId, one.lotId, one.form);
       massG += pkg?.massG ?? 0;
       if (item) {

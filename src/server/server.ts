@@ -1,6 +1,7 @@
 import fastifyHelmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import fastify, { type FastifyInstance } from 'fastify';
+import { registerDevices } from './devices/routes.ts';
 
 /** Everything from this server, nothing from elsewhere; no inline script or style, no framing. */
 const POLICY = {
@@ -13,13 +14,15 @@ const POLICY = {
   workerSrc: ["'self'"],
   manifestSrc: ["'self'"],
   baseUri: ["'none'"],
-  formAction: ["'none'"],
+  // The simulated devices have pages with forms.
+  formAction: ["'self'"],
   frameAncestors: ["'none'"],
 };
 
 /** Serves the built app from `folder`. Paths without a file are screens and get the page itself. */
 export async function createServer(folder: string): Promise<FastifyInstance> {
-  const server = fastify();
+  // A page that listens to a device keeps its line open; stopping does not wait for it.
+  const server = fastify({ forceCloseConnections: true });
   await server.register(fastifyHelmet, {
     contentSecurityPolicy: { useDefaults: false, directives: POLICY },
     // Served over plain HTTP on the loopback address only.
@@ -29,6 +32,7 @@ export async function createServer(folder: string): Promise<FastifyInstance> {
   server.addHook('onSend', async (_request, reply) => {
     reply.header('permissions-policy', 'camera=(self), geolocation=(), microphone=()');
   });
+  registerDevices(server);
   await server.register(fastifyStatic, {
     root: folder,
     cacheControl: false,

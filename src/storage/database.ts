@@ -56,5 +56,8 @@ export class Database extends Dexie {
       meta: 'key',
     });
     this.version(2).upgrade((transaction) => lift(transaction, 2, 3));
+    this.version(3)
+      .stores({ photos: 'id' })
+      .upgrade((transaction) => lift(transaction, 3, 4));
   }
 }

@@ -6,7 +6,7 @@ useMode(modeXyz50);
 useMode(modeXyz65);
 useMode(modeLch);
 useMode(modeOklab);
-const toOklch = useMode(modeOklch);
+export const toOklch = useMode(modeOklch);
 
 /** Colour families round the wheel, in its order, neutrals apart at the end. */
 export const COLOUR_FAMILIES = [

@@ -71,7 +71,7 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it.each([1, 2])('of version %i still loads, with its daybook', (version) => {
+  it.each([1, 2, 3])('of version %i still loads, with its daybook', (version) => {
     const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
     const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
     if (!read.ok) throw new Error(JSON.stringify(read.fault));
@@ -85,6 +85,12 @@ describe('the bundle', () => {
       hiddenSeconds: 6,
       mixSeconds: 15,
     });
+    expect(household.settings.schools).toMatchObject({ fabric: 'kindAndFibre', scrap: 'colour', kit: 'state' });
+    if (version === 3) {
+      const measured = [...household.lots.values()].find((lot) => lot.measuredBy === 'roll');
+      expect(measured?.amountSigma).toBe(120);
+      expect(events[1]).toMatchObject({ type: 'measured', amount: 3950, amountUnit: 'length' });
+    }
     expect(parseBundle(toBundle(read.value))).toEqual(read);
   });
 
@@ -104,7 +110,9 @@ describe('the bundle', () => {
   ])('refuses %s', (_, bytes, code) => expect(faultsOf(bytes)[0]?.code).toBe(code));
 
   it('never throws, whatever stands in the file', () => {
-    const whole = [1, 2].map((version) => readFileSync(new URL(`./golden/v${version}.json`, import.meta.url), 'utf8'));
+    const whole = [1, 2, 3].map((version) =>
+      readFileSync(new URL(`./golden/v${version}.json`, import.meta.url), 'utf8'),
+    );
     whole.push(JSON.stringify(open(toBundle(createSampleHousehold(1, 6)))));
     const junk = fc.constantFrom(null, 7, -1, 'x', [], {}, [null], [7], { changes: 5 }, true, 1e99);
     fc.assert(

@@ -1,9 +1,10 @@
 import { computeWheelKey, getColourFamily } from '../colour/index.ts';
-import type { Household, Item, Kind, Lot, School } from '../records/index.ts';
+import { takesRoom, type Household, type Item, type Kind, type Lot, type School } from '../records/index.ts';
 
 /** What a group is called: a code worded by the interface, with the user's own word or number in it. */
 export interface GroupLabel {
-  readonly code: 'fibre' | 'colour' | 'lengthClass' | 'numbers' | 'garment' | 'use' | 'type' | 'station';
+  readonly code:
+    'fibre' | 'colour' | 'lengthClass' | 'numbers' | 'garment' | 'use' | 'type' | 'station' | 'cut' | 'kitState';
   readonly value: string;
 }
 
@@ -23,6 +24,9 @@ export const SCHOOLS_OF_KIND: Record<Kind, readonly School[]> = {
   thread: ['use', 'colour', 'kindAndFibre'],
   notion: ['type', 'station'],
   tool: ['station', 'type'],
+  scrap: ['colour', 'kindAndFibre', 'type'],
+  kit: ['state', 'station'],
+  other: ['type', 'station'],
 };
 
 /** Patterns are kept in runs of a hundred numbers. */
@@ -46,7 +50,10 @@ function getLabel(item: Item, lot: Lot, school: School, household: Household): G
       return { code: 'use', value: item.thread?.use ?? '' };
     case 'station':
       return { code: 'station', value: item.stationId };
+    case 'state':
+      return { code: 'kitState', value: item.kit?.state ?? '' };
     case 'type':
+      if (item.scrap) return { code: 'cut', value: item.scrap.cut };
       return item.pattern
         ? { code: 'garment', value: item.pattern.garment }
         : { code: 'type', value: item.box?.type ?? '' };
@@ -63,7 +70,7 @@ function compareInGroup(school: School, a: { item: Item; lot: Lot }, b: { item: 
   return by || a.item.name.localeCompare(b.item.name, 'en') || (a.lot.id < b.lot.id ? -1 : 1);
 }
 
-/** Sorts every lot that is not gone by the school of its kind. Groups come by kind, then by label. */
+/** Sorts every lot that takes room by the school of its kind. Groups come by kind, then by label. */
 export function computeGroups(household: Household): Group[] {
   const found = new Map<
     string,
@@ -71,7 +78,7 @@ export function computeGroups(household: Household): Group[] {
   >();
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
-    if (!item || lot.state === 'gone') continue;
+    if (!item || !takesRoom(lot)) continue;
     const school = household.settings.schools[item.kind];
     const label = getLabel(item, lot, school, household);
     const id = `${item.kind}:${label.code}:${label.value}`;

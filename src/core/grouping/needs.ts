@@ -1,4 +1,4 @@
-import { computePackages } from '../measure/index.ts';
+import { computePackages, getWholeLot } from '../measure/index.ts';
 import type { Household, StowForm } from '../records/index.ts';
 import type { Group } from './groups.ts';
 
@@ -32,7 +32,7 @@ export function computeNeeds(group: Group, household: Household): GroupNeeds {
   const forms = new Map<StowForm, number>();
   for (const lot of group.lots) {
     const item = household.items.get(lot.itemId);
-    const packages = item ? computePackages(item, lot, household.settings) : [];
+    const packages = item ? computePackages(item, getWholeLot(household, lot), household.settings) : [];
     pieces += lot.count;
     massG += packages[0]?.massG ?? 0;
     const line = LINE_ORDER.flatMap((form) => packages.find((pkg) => pkg.form === form) ?? [])[0];

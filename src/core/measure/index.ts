@@ -14,5 +14,28 @@ export {
   type Estimate,
   type WrapSpec,
 } from './amount.ts';
-export { computeCalibration, computeReading, type Reading } from './reading.ts';
+export { getAmount, getAmountUnit, getReserved, withAmount } from './amountOf.ts';
+export { computeAreaByMass, computeCountByMass } from './pieces.ts';
+export {
+  applyCalibration,
+  computeCalibration,
+  computeExpectedReading,
+  computePieceArea,
+  computeReading,
+  getGauge,
+  getMeasureWays,
+  type Gauge,
+  type Reading,
+} from './reading.ts';
+export {
+  computeThreadLength,
+  computeThreadMass,
+  convertThread,
+  findHolder,
+  getHolder,
+  HOLDER_FIGURES,
+  THREAD_NUMBERS,
+  type ThreadNumber,
+} from './thread.ts';
+export { getWholeLot, listWrapped } from './wrapped.ts';
 export { computePackage, computePackages, type Package } from './package.ts';

@@ -7,6 +7,7 @@ import {
   computeRollDiameter,
   computeWrapLayers,
 } from './amount.ts';
+import { getHolder } from './thread.ts';
 
 /**
  * A lot as it is stowed in one form. `alongMm` is the side that counts along a row (a spine's
@@ -86,6 +87,31 @@ function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Se
   }
 }
 
+/** Scraps: odd bits only have a volume; strips and squares also lie in a pile. */
+function computeScrapPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
+  const { fabric, scrap } = item;
+  if (!fabric || !scrap) return null;
+  const stackedMm = fabric.layerMm * fabric.stacking;
+  const isOdd = scrap.cut === 'odd';
+  const side = scrap.cutMm ?? 0;
+  const stripMm = scrap.cut === 'strip' ? fabric.widthMm : side;
+  const areaMm2 = isOdd ? (lot.areaMm2 ?? 0) : lot.count * side * stripMm;
+  const whole = { form, pieces: 1, massG: (areaMm2 * fabric.grammageGsm) / 1e6 };
+  if (form === 'loose') {
+    const edge = Math.cbrt(areaMm2 * stackedMm);
+    return { ...whole, alongMm: edge, acrossMm: edge, heightMm: edge, isSoft: true };
+  }
+  if (isOdd || form !== 'stack') return null;
+  const folds = Math.ceil(stripMm / settings.panelDepthMm - 1e-9);
+  return {
+    ...whole,
+    alongMm: side,
+    acrossMm: Math.min(stripMm, settings.panelDepthMm),
+    heightMm: Math.max(1, lot.count * folds) * stackedMm,
+    isSoft: false,
+  };
+}
+
 function computeBoxPackage(item: Item, lot: Lot, form: StowForm): Package | null {
   const box = item.box;
   if (!box) return null;
@@ -101,6 +127,15 @@ function computeBoxPackage(item: Item, lot: Lot, form: StowForm): Package | null
     return { form, alongMm: mid, acrossMm: thin, heightMm: long, pieces, massG: box.massG * pieces, isSoft: false };
   }
   if (form !== 'box' && form !== 'loose') return null;
+  if (box.tape && lot.lengthMm !== null && pieces > 0) {
+    // A reel is as large as what is wound on it; its flanges stand 1.5 mm over on both sides.
+    const across = computeRollDiameter(lot.lengthMm / pieces, box.tape.coreMm, {
+      layers: 1,
+      stackedMm: box.tape.layerMm,
+    });
+    const heightMm = box.tape.widthMm + 3;
+    return { form, alongMm: across, acrossMm: across, heightMm, pieces, massG: box.massG * pieces, isSoft: false };
+  }
   return {
     form,
     alongMm: box.widthMm,
@@ -120,9 +155,11 @@ export function computePackage(item: Item, lot: Lot, form: StowForm, settings: S
   switch (item.kind) {
     case 'fabric':
       return computeFabricPackage(item, lot, form, settings);
+    case 'scrap':
+      return computeScrapPackage(item, lot, form, settings);
     case 'pattern': {
       const pattern = item.pattern;
-      if (!pattern || form !== 'envelope') return null;
+      if (!pattern || form !== 'envelope' || pattern.format === 'digital') return null;
       const { widthMm, heightMm, thicknessMm } = pattern;
       // Printed paper: 80 g a square metre and 0.1 mm a sheet make 0.8 g a cubic centimetre; half of it air.
       const massG = ((widthMm * heightMm * thicknessMm) / 1000) * 0.4 * lot.count;
@@ -131,8 +168,8 @@ export function computePackage(item: Item, lot: Lot, form: StowForm, settings: S
     case 'thread': {
       const thread = item.thread;
       if (!thread || (form !== 'spool' && form !== 'box')) return null;
-      const { diameterMm, heightMm } = thread;
-      const massG = thread.massG * lot.count;
+      const { diameterMm, heightMm, massG: oneG } = lot.holder ? getHolder(lot.holder) : thread;
+      const massG = oneG * lot.count;
       return { form, alongMm: diameterMm, acrossMm: diameterMm, heightMm, pieces: lot.count, massG, isSoft: false };
     }
     default:

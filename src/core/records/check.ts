@@ -42,15 +42,24 @@ function collect(errors: readonly ValidationError[], prefix: string, faults: Rec
   }
 }
 
-const SPEC_OF_KIND = { fabric: 'fabric', pattern: 'pattern', thread: 'thread', notion: 'box', tool: 'box' } as const;
+const SPECS_OF_KIND = {
+  fabric: ['fabric'],
+  pattern: ['pattern'],
+  thread: ['thread'],
+  notion: ['box'],
+  tool: ['box'],
+  scrap: ['fabric', 'scrap'],
+  kit: ['box', 'kit'],
+  other: ['box'],
+} as const;
 
 /** Rules that span fields of one record. */
 function checkWhole(table: string, record: object, path: string): RecordFault[] {
   const faults: RecordFault[] = [];
   if (table === 'items') {
     const item = record as Item;
-    const spec = SPEC_OF_KIND[item.kind];
-    if (spec && !item[spec]) faults.push({ path: `${path}${spec}`, rule: 'missing', message: `${spec} is missing` });
+    for (const spec of SPECS_OF_KIND[item.kind])
+      if (!item[spec]) faults.push({ path: `${path}${spec}`, rule: 'missing', message: `${spec} is missing` });
   }
   if (table === 'places') {
     const place = record as Place;
@@ -66,6 +75,12 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
     const lot = record as Lot;
     if ((lot.state === 'in') !== (lot.placeId !== null))
       faults.push({ path: `${path}placeId`, rule: 'onePlace', message: 'a lot is in exactly one place, or out' });
+    if ((lot.state === 'with') !== ((lot.withLotId ?? null) !== null))
+      faults.push({
+        path: `${path}withLotId`,
+        rule: 'onePlace',
+        message: 'what is wrapped names what it is wrapped with',
+      });
   }
   return faults;
 }

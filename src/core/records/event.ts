@@ -31,11 +31,21 @@ const EVENT_TYPES = [
   'roomChanged',
   'settingsChanged',
   'undone',
+  'imported',
+  'merged',
+  'reserved',
+  'released',
+  'washed',
+  'wrapped',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 
 const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
 export type TableName = (typeof TABLES)[number];
+
+/** What an amount counts: mm along, mm² or pieces. */
+export const AMOUNT_UNITS = ['length', 'area', 'count'] as const;
+export type AmountUnit = (typeof AMOUNT_UNITS)[number];
 
 /**
  * One record's part in an event. `before` and `after` hold the fields that differ;
@@ -57,8 +67,9 @@ export class DaybookEvent {
   @IsIn(EVENT_TYPES) type!: EventType;
   /** What it was about, named as it was called then. */
   @IsString() @MaxLength(200) subject!: string;
-  /** Cloth cut off, in mm. */
-  @IsOptional() @IsNumber() @Min(0) amountMm?: number;
+  /** What was cut off, measured or used up, in its unit: mm, mm² or pieces. */
+  @IsOptional() @IsNumber() @Min(0) amount?: number;
+  @IsOptional() @IsIn(AMOUNT_UNITS) amountUnit?: AmountUnit;
   @IsOptional() @Matches(ID_PATTERN) undoes?: EventId;
   @IsArray() @ValidateNested({ each: true }) @Type(() => Change) changes!: Change[];
 }

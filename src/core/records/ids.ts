@@ -7,6 +7,7 @@ export type PlaceId = Id<'place'>;
 export type PlanId = Id<'plan'>;
 export type EventId = Id<'event'>;
 export type StationId = Id<'station'>;
+export type PhotoId = Id<'photo'>;
 
 /** What the core needs from the world outside; tests and the sample pass their own. */
 export interface World {
@@ -15,3 +16,6 @@ export interface World {
 }
 
 export const ID_PATTERN = /^[A-Za-z0-9_-]{1,40}$/;
+
+/** A photo is named by what is in it: the first half of its SHA-256, in hex. */
+export const PHOTO_PATTERN = /^[0-9a-f]{32}$/;

@@ -1,6 +1,8 @@
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsHexColor,
@@ -16,9 +18,10 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, type ItemId, type StationId } from './ids.ts';
+import { ID_PATTERN, PHOTO_PATTERN, type ItemId, type PhotoId, type StationId } from './ids.ts';
 
-export const KINDS = ['fabric', 'pattern', 'thread', 'notion', 'tool'] as const;
+/** `other` is machines, books, finished pieces and packing. */
+export const KINDS = ['fabric', 'pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'] as const;
 export type Kind = (typeof KINDS)[number];
 
 /** How a lot can be stowed. See docs/formats.md for what each measures. */
@@ -29,8 +32,11 @@ export const CARE_FLAGS = [
   'fades',
   'noSun',
   'sheds',
+  'slips',
   'creases',
+  'heavy',
   'sharp',
+  'magnetic',
   'smallPart',
   'flammable',
   'thread',
@@ -50,13 +56,57 @@ export class FabricSpec {
   @IsNumber() @Min(0.02) @Max(60) layerMm!: number;
   @IsNumber() @Min(0.3) @Max(2) stacking!: number;
   @IsIn(PRINTS) print!: Print;
+  @IsOptional() @IsString() @MaxLength(40) weave?: string;
+  /** Its pieces must all lie the same way up. */
+  @IsOptional() @IsBoolean() hasNap?: boolean;
+  /** How much longer it can be drawn across, in per cent. */
+  @IsOptional() @IsNumber() @Min(0) @Max(400) stretchPercent?: number | null;
   /** Its figures were derived from a piece of it whose length was known. */
   @IsOptional() @IsBoolean() isCalibrated?: boolean;
+}
+
+export const SCRAP_CUTS = ['odd', 'strip', 'square'] as const;
+export type ScrapCut = (typeof SCRAP_CUTS)[number];
+
+/** What a scrap is besides its cloth: odd bits by area, or pieces cut to one size and counted. */
+export class ScrapSpec {
+  @IsIn(SCRAP_CUTS) cut!: ScrapCut;
+  /** Width of a strip or side of a square; null for odd bits. */
+  @IsOptional() @IsNumber() @Min(5) @Max(2000) cutMm!: number | null;
+  /** The cloth it was cut from, where that is known. */
+  @IsOptional() @Matches(ID_PATTERN) parentItemId?: ItemId | null;
+}
+
+export const PATTERN_FORMATS = ['envelope', 'sheets', 'digital', 'block'] as const;
+export type PatternFormat = (typeof PATTERN_FORMATS)[number];
+
+/** Cloth that a pattern asks for: so much of that width for that size. */
+export class ClothNeed {
+  /** As the pattern names it; empty for every size. */
+  @IsString() @MaxLength(40) size!: string;
+  @IsNumber() @Min(10) @Max(6000) widthMm!: number;
+  @IsNumber() @Min(1) @Max(1e6) lengthMm!: number;
+  /** Such as lining; empty for the main cloth. */
+  @IsString() @MaxLength(40) part!: string;
 }
 
 export class PatternSpec {
   @IsInt() @Min(0) @Max(9_999_999) number!: number;
   @IsString() @MaxLength(60) garment!: string;
+  /** As the user calls it. */
+  @IsOptional() @IsString() @MaxLength(60) publisher?: string;
+  @IsOptional() @IsString() @MaxLength(40) era?: string;
+  @IsOptional() @IsString() @MaxLength(60) sizes?: string;
+  /** Absent for an envelope. A digital one takes no room. */
+  @IsOptional() @IsIn(PATTERN_FORMATS) format?: PatternFormat;
+  /** Printed sheets in a folder. */
+  @IsOptional() @IsInt() @Min(0) @Max(5000) sheets?: number | null;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => ClothNeed)
+  needs?: ClothNeed[];
   @IsNumber() @Min(10) @Max(2000) widthMm!: number;
   @IsNumber() @Min(10) @Max(2000) heightMm!: number;
   @IsNumber() @Min(0.1) @Max(500) thicknessMm!: number;
@@ -72,7 +122,17 @@ export class ThreadSpec {
   @IsNumber() @Min(1) @Max(10_000) massG!: number;
 }
 
-/** Notions and tools: a box of this outer size. */
+/** Ribbon, elastic, bias tape: sold and cut by the length, wound on a reel or card. */
+export class TapeSpec {
+  @IsNumber() @Min(1) @Max(400) widthMm!: number;
+  @IsNumber() @Min(0.02) @Max(20) layerMm!: number;
+  /** Diameter of the bare reel. */
+  @IsNumber() @Min(1) @Max(400) coreMm!: number;
+  /** Its thickness was derived from a piece whose length was known. */
+  @IsOptional() @IsBoolean() isCalibrated?: boolean;
+}
+
+/** Notions, tools, kits and other things: a box of this outer size. */
 export class BoxSpec {
   @IsString() @MinLength(1) @MaxLength(40) type!: string;
   @IsNumber() @Min(1) @Max(5000) widthMm!: number;
@@ -82,6 +142,22 @@ export class BoxSpec {
   /** Soft goods in a bag take the room left between boxes. */
   @IsBoolean() isSoft!: boolean;
   @IsOptional() @IsNumber() @Min(1) @Max(100) hangHoleMm!: number | null;
+  /** The size it is called by: a zip's length, a button's diameter, a needle's number. */
+  @IsOptional() @IsString() @MaxLength(40) size?: string;
+  /** One single piece of what the packet holds. */
+  @IsOptional() @IsNumber() @Min(0.001) @Max(10_000) unitG?: number | null;
+  @IsOptional() @IsNumber() @Min(1) @Max(20_000) watts?: number | null;
+  @IsOptional() @ValidateNested() @Type(() => TapeSpec) tape?: TapeSpec | null;
+}
+
+export const KIT_STATES = ['planned', 'gathered', 'cut', 'ready', 'sewing', 'done'] as const;
+export type KitState = (typeof KIT_STATES)[number];
+
+/** What a kit is for, how far it has come, and what should be in it. */
+export class KitSpec {
+  @IsString() @MaxLength(120) forWhat!: string;
+  @IsIn(KIT_STATES) state!: KitState;
+  @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) @MaxLength(80, { each: true }) parts!: string[];
 }
 
 export class Item {
@@ -93,9 +169,27 @@ export class Item {
   @IsNumber() @Min(0) @Max(1000) usesPerMonth!: number;
   @Matches(ID_PATTERN) stationId!: StationId;
   @IsArray() @IsIn(CARE_FLAGS, { each: true }) care!: CareFlag[];
-  @IsArray() @IsIn(STOW_FORMS, { each: true }) forms!: StowForm[];
+  /** The ways it may be kept, best first. */
+  @IsArray() @ArrayMinSize(1) @ArrayUnique() @IsIn(STOW_FORMS, { each: true }) forms!: StowForm[];
+  /** Where else it is used; fetching is counted from all its stations alike. */
+  @IsOptional() @IsArray() @ArrayMaxSize(12) @Matches(ID_PATTERN, { each: true }) otherStationIds?: StationId[];
+  @IsOptional() @IsArray() @ArrayMaxSize(12) @Matches(PHOTO_PATTERN, { each: true }) photos?: PhotoId[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @MinLength(1, { each: true })
+  @MaxLength(40, { each: true })
+  tags?: string[];
+  @IsOptional() @IsString() @MaxLength(120) source?: string;
+  /** What was paid for all of it, in the user's own money. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e7) cost?: number | null;
+  /** Below this it is to be bought again: mm of what goes by length, mm² of scraps, else pieces. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) restockBelow?: number | null;
   @IsOptional() @ValidateNested() @Type(() => FabricSpec) fabric?: FabricSpec;
   @IsOptional() @ValidateNested() @Type(() => PatternSpec) pattern?: PatternSpec;
   @IsOptional() @ValidateNested() @Type(() => ThreadSpec) thread?: ThreadSpec;
   @IsOptional() @ValidateNested() @Type(() => BoxSpec) box?: BoxSpec;
+  @IsOptional() @ValidateNested() @Type(() => ScrapSpec) scrap?: ScrapSpec;
+  @IsOptional() @ValidateNested() @Type(() => KitSpec) kit?: KitSpec;
 }

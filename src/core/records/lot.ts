@@ -1,26 +1,67 @@
-import { IsIn, IsInt, IsNumber, IsOptional, Matches, Max, Min } from 'class-validator';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import { ID_PATTERN, type ItemId, type LotId, type PlaceId } from './ids.ts';
 import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 
-/** `in` a place, `out` (in use, or not yet given a place), `lent`, or `gone` (used up, given away, sold). */
-const LOT_STATES = ['in', 'out', 'lent', 'gone'] as const;
+/**
+ * `in` a place, `out` (in use, or not yet given a place), `lent`, or `gone` (used up, given away, sold).
+ * `with`: wrapped with another lot, and wherever that is. `digital`: a file, which takes no room.
+ */
+const LOT_STATES = ['in', 'out', 'lent', 'gone', 'with', 'digital'] as const;
 export type LotState = (typeof LOT_STATES)[number];
 
+/** `2026-11-25`. */
+export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+
 /** How an amount was found, when it was not simply typed. */
-export const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight'] as const;
+export const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight', 'reel', 'count'] as const;
 export type MeasureWay = (typeof MEASURE_WAYS)[number];
+
+/** What thread is wound on. */
+export const HOLDERS = ['small', 'large', 'cone', 'bobbin'] as const;
+export type Holder = (typeof HOLDERS)[number];
+
+/** Part of a lot that is promised: so much of it, and for what. */
+export class Reservation {
+  @Matches(ID_PATTERN) id!: string;
+  @IsString() @MinLength(1) @MaxLength(120) forWhat!: string;
+  @IsString() @MaxLength(500) note!: string;
+  /** In the unit of the lot's amount: mm, mm² or pieces. */
+  @IsNumber() @Min(0) @Max(1e12) amount!: number;
+}
 
 /** A physical piece of an item: where it is, and where its home is. The two may differ. */
 export class Lot {
   @Matches(ID_PATTERN) id!: LotId;
   @Matches(ID_PATTERN) itemId!: ItemId;
-  /** Cloth only: what is left, in mm along the selvage. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e7) lengthMm!: number | null;
-  /** One standard deviation of the length, and how it was measured; absent when it was typed as known. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e7) lengthSigmaMm?: number | null;
+  /** Cloth along the selvage, tape on its reel, thread on all its spools: what is left, in mm. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e9) lengthMm!: number | null;
+  /** Odd scraps: what is left of them, in mm². */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) areaMm2?: number | null;
+  /** Single pieces in all its packets: buttons, needles. */
+  @IsOptional() @IsInt() @Min(0) @Max(10_000_000) units?: number | null;
+  /** One standard deviation of the amount, in its unit, and how it was measured; absent when it was typed as known. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) amountSigma?: number | null;
   @IsOptional() @IsIn(MEASURE_WAYS) measuredBy?: MeasureWay | null;
   /** Pieces: spools, envelopes, packets. One for a length of cloth. */
   @IsInt() @Min(0) @Max(1_000_000) count!: number;
+  /** Thread that is wound on something else than its item says. */
+  @IsOptional() @IsIn(HOLDERS) holder?: Holder | null;
   @IsIn(STOW_FORMS) form!: StowForm;
   @IsIn(LOT_STATES) state!: LotState;
   /** Where it is; set exactly when the state is `in`. */
@@ -30,11 +71,30 @@ export class Lot {
   @IsOptional() @Matches(ID_PATTERN) homeId!: PlaceId | null;
   @IsInt() @Min(0) @Max(1_000_000) homeOrder!: number;
   @IsIn(STOW_FORMS) homeForm!: StowForm;
+  /** The lot that it is wrapped with; set exactly when the state is `with`. */
+  @IsOptional() @Matches(ID_PATTERN) withLotId?: LotId | null;
+  /** Whether it was washed, so that it will not shrink any more; absent where that does not matter. */
+  @IsOptional() @IsBoolean() isWashed?: boolean | null;
+  /** Calendar day, as the sewist's own calendar has it. */
+  @IsOptional() @Matches(DAY_PATTERN) expiresOn?: string | null;
+  /** Sewing hours that the needle in use has behind it. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1000) usedHours?: number | null;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => Reservation)
+  reserved?: Reservation[];
   /** UTC instant of the last change of state or amount, ms. */
   @IsNumber() sinceMs!: number;
 }
 
-/** A lot that lies out and has no home yet, in the first form that its item allows. `lengthMm` for cloth only. */
+/** Whether the lot takes room somewhere by itself: neither gone, nor a file, nor wrapped with another. */
+export function takesRoom(lot: Lot): boolean {
+  return lot.state === 'in' || lot.state === 'out' || lot.state === 'lent';
+}
+
+/** A lot that lies out and has no home yet, in the first form that its item allows. `lengthMm` for what goes by length. */
 export function createLooseLot(id: LotId, item: Item, count: number, lengthMm: number | null, sinceMs: number): Lot {
   const form = item.forms[0];
   if (!form) throw new Error(`item ${item.id} allows no form`);
@@ -42,11 +102,11 @@ export function createLooseLot(id: LotId, item: Item, count: number, lengthMm: n
     id,
     itemId: item.id,
     lengthMm,
-    lengthSigmaMm: null,
+    amountSigma: null,
     measuredBy: null,
     count,
     form,
-    state: 'out',
+    state: item.pattern?.format === 'digital' ? 'digital' : 'out',
     placeId: null,
     order: 0,
     homeId: null,

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 3;
+export const BUNDLE_VERSION = 4;
 
 type Raw = Record<string, unknown>;
 
@@ -58,12 +58,47 @@ function completeFirstEvent(raw: Raw): Raw {
   return { ...raw, events: [{ ...first, changes: [...rest, came] }, ...later] };
 }
 
+/** Renames a field where it is, keeping its place among the others. */
+function rename(raw: unknown, from: string, to: string): unknown {
+  if (!isRaw(raw) || !(from in raw)) return raw;
+  return Object.fromEntries(Object.entries(raw).map(([name, value]) => [name === from ? to : name, value]));
+}
+
+/** Three kinds more, each with a school; amounts that are not only lengths. */
+function addKinds(raw: Raw): Raw {
+  const schools = { scrap: 'colour', kit: 'state', other: 'type' };
+  const liftSettings = (settings: unknown) =>
+    isRaw(settings) && isRaw(settings['schools'])
+      ? { ...settings, schools: { ...settings['schools'], ...schools } }
+      : settings;
+  const liftLot = (lot: unknown) => rename(lot, 'lengthSigmaMm', 'amountSigma');
+  const lifted = mapChanges(raw, (change) => {
+    const lift = change['table'] === 'settings' ? liftSettings : change['table'] === 'lots' ? liftLot : null;
+    return lift ? { ...change, before: lift(change['before']), after: lift(change['after']) } : change;
+  });
+  const { lots, events } = lifted;
+  return {
+    ...lifted,
+    settings: liftSettings(raw['settings']),
+    lots: Array.isArray(lots) ? (lots as unknown[]).map(liftLot) : lots,
+    events: Array.isArray(events)
+      ? (events as unknown[]).map((event) =>
+          isRaw(event) && 'amountMm' in event
+            ? { ...(rename(event, 'amountMm', 'amount') as Raw), amountUnit: 'length' }
+            : event,
+        )
+      : events,
+  };
+}
+
 /** Step i lifts version i + 1 to i + 2. */
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
   (raw) => addEstimate(raw, 'homelessSeconds', 90),
   // 2 → 3: cloth out of sight and mixed places cost something, and the daybook no longer leans on defaults.
   (raw) => completeFirstEvent(addEstimate(addEstimate(raw, 'hiddenSeconds', 6), 'mixSeconds', 15)),
+  // 3 → 4: scraps, kits and other things; amounts by area and count.
+  addKinds,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

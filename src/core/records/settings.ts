@@ -12,7 +12,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 
-const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station'] as const;
+const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station', 'state'] as const;
 export type School = (typeof SCHOOLS)[number];
 
 /** Which school sorts each kind of thing. */
@@ -22,6 +22,9 @@ export class SchoolChoice {
   @IsIn(['use', 'colour', 'kindAndFibre']) thread!: School;
   @IsIn(['type', 'station']) notion!: School;
   @IsIn(['station', 'type']) tool!: School;
+  @IsIn(['colour', 'kindAndFibre', 'type']) scrap!: School;
+  @IsIn(['state', 'station']) kit!: School;
+  @IsIn(['type', 'station']) other!: School;
 }
 
 /** Seconds and rates behind "minutes a month"; figures.md gives the source of each default. */
@@ -126,6 +129,15 @@ export const DEFAULT_SETTINGS: Settings = {
   boardThicknessMm: 1,
   panelWidthMm: 300,
   panelDepthMm: 280,
-  schools: { fabric: 'kindAndFibre', pattern: 'numberRun', thread: 'use', notion: 'type', tool: 'station' },
+  schools: {
+    fabric: 'kindAndFibre',
+    pattern: 'numberRun',
+    thread: 'use',
+    notion: 'type',
+    tool: 'station',
+    scrap: 'colour',
+    kit: 'state',
+    other: 'type',
+  },
   estimates: DEFAULT_ESTIMATES,
 };

@@ -1,5 +1,15 @@
-import { computePackages } from '../measure/index.ts';
 import {
+  computePackages,
+  getAmount,
+  getAmountUnit,
+  getReserved,
+  getWholeLot,
+  listWrapped,
+  withAmount,
+} from '../measure/index.ts';
+import {
+  takesRoom,
+  type AmountUnit,
   type Change,
   type DaybookEvent,
   type EventId,
@@ -26,7 +36,8 @@ export interface Draft {
   readonly type: EventType;
   readonly subject: string;
   readonly changes: readonly Change[];
-  readonly amountMm?: number;
+  readonly amount?: number;
+  readonly amountUnit?: AmountUnit;
   readonly undoes?: EventId;
 }
 
@@ -38,32 +49,67 @@ export interface ActFault {
     | 'no-home'
     | 'home-gone'
     | 'more-than-there-is'
+    | 'reserved'
+    | 'cannot-wrap'
     | 'no-such-place'
     | 'nothing-changed'
     | 'stale-plan';
   readonly available?: number;
+  readonly unit?: AmountUnit;
   readonly placeId?: PlaceId;
 }
 
-type Act = Result<Draft, ActFault>;
+export type Act = Result<Draft, ActFault>;
 
-function getLot(household: Household, id: LotId): { lot: Lot; item: Item } | null {
+export function getLot(household: Household, id: LotId): { lot: Lot; item: Item } | null {
   const lot = household.lots.get(id);
   const item = lot && household.items.get(lot.itemId);
   return lot && item && lot.state !== 'gone' ? { lot, item } : null;
 }
 
-function createLotDraft(type: EventType, item: Item, before: Lot, after: Lot, amountMm?: number): Act {
+/** An event about one lot, with what hangs on it. */
+export function createLotDraft(
+  type: EventType,
+  item: Item,
+  before: Lot,
+  after: Lot,
+  amount?: number,
+  more: readonly Change[] = [],
+): Act {
   const change = createChange('lots', before.id, before, after);
-  return change ? ok({ type, subject: item.name, changes: [change], amountMm }) : fail({ code: 'nothing-changed' });
+  if (!change) return fail({ code: 'nothing-changed' });
+  const told = amount === undefined ? {} : { amount, amountUnit: getAmountUnit(item, before) };
+  return ok({ type, subject: item.name, changes: [change, ...more], ...told });
+}
+
+/** What was wrapped with a lot that is no more lies out, without a home. */
+export function createReleaseWrapped(household: Household, id: LotId, nowMs: number): Change[] {
+  return listWrapped(household, id).flatMap(
+    (lot) =>
+      createChange('lots', lot.id, lot, { ...lot, state: 'out', withLotId: null, homeId: null, sinceMs: nowMs }) ?? [],
+  );
+}
+
+/** Promises that no longer fit what there is shrink, the latest first. */
+export function fitReserved(item: Item, lot: Lot): Lot {
+  if (!lot.reserved || getReserved(lot) <= getAmount(item, lot) + 1e-6) return lot;
+  let left = getAmount(item, lot);
+  const reserved = lot.reserved.map((one) => {
+    const amount = Math.min(one.amount, left);
+    left -= amount;
+    return { ...one, amount };
+  });
+  return { ...lot, reserved: reserved.filter((one) => one.amount > 0) };
 }
 
 /** Takes a lot out of its place; its home stays. */
 export function createTakeOut(household: Household, id: LotId, nowMs: number): Act {
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
-  if (found.lot.state !== 'in') return fail({ code: 'not-in-place' });
   const { lot, item } = found;
+  if (lot.state === 'with')
+    return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', withLotId: null, sinceMs: nowMs });
+  if (lot.state !== 'in') return fail({ code: 'not-in-place' });
   return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', placeId: null, sinceMs: nowMs });
 }
 
@@ -76,12 +122,14 @@ export function createPutBack(household: Household, id: LotId, nowMs: number): A
   const home = household.places.get(lot.homeId);
   if (!home || !createPlaceTree(household.places).leaves.includes(home))
     return fail({ code: 'home-gone', placeId: lot.homeId });
-  const form = computePackages(item, lot, household.settings).some((pkg) => pkg.form === lot.homeForm)
+  const whole = getWholeLot(household, lot);
+  const form = computePackages(item, whole, household.settings).some((pkg) => pkg.form === lot.homeForm)
     ? lot.homeForm
     : lot.form;
   return createLotDraft('putBack', item, lot, {
     ...lot,
     state: 'in',
+    withLotId: null,
     placeId: lot.homeId,
     order: lot.homeOrder,
     form,
@@ -101,6 +149,7 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
   return createLotDraft('moved', item, lot, {
     ...lot,
     state: 'in',
+    withLotId: null,
     placeId,
     order,
     form,
@@ -112,42 +161,71 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
 }
 
 /**
- * Cuts a length off a cloth. What is cut and what is left add up to what there was; a rest too short for
- * its form takes the first of its forms that suits it.
+ * Cuts a length off. What is cut and what is left add up to what there was; a rest too short for its form
+ * takes the first of its forms that suits it. What is promised is only cut for what it was promised to:
+ * name that reservation, or what is left over must do.
  */
-export function createCut(household: Household, id: LotId, cutMm: number, nowMs: number): Act {
-  const found = getLot(household, id);
-  if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
-  const { lot, item } = found;
-  const present = found.lot.lengthMm;
-  if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
-  if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present });
-  const restMm = Math.max(0, present - cutMm);
-  if (restMm < 0.5) {
-    const gone: Lot = { ...lot, lengthMm: 0, state: 'gone', placeId: null, homeId: null, sinceMs: nowMs };
-    return createLotDraft('usedUp', item, lot, gone, present);
-  }
-  const rest: Lot = { ...lot, lengthMm: restMm, sinceMs: nowMs };
-  const forms = computePackages(item, rest, household.settings).map((pkg) => pkg.form);
-  const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
-  const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
-  return createLotDraft('cut', item, lot, { ...rest, form, homeForm }, cutMm);
-}
-
-/** Takes over a measured length: what it is, how sure, and how it was found. */
-export function createMeasure(
+export function createCut(
   household: Household,
   id: LotId,
-  measured: { lengthMm: number; sigmaMm: number; way: MeasureWay },
+  cutMm: number,
   nowMs: number,
+  reservationId: string | null = null,
 ): Act {
   const found = getLot(household, id);
   if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
+  const { item } = found;
+  const present = found.lot.lengthMm;
+  if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
+  if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present, unit: 'length' });
+  const kept = (found.lot.reserved ?? []).flatMap((one) => {
+    if (one.id !== reservationId) return [one];
+    return one.amount > cutMm + 0.5 ? [{ ...one, amount: one.amount - cutMm }] : [];
+  });
+  const restMm = Math.max(0, present - cutMm);
+  const promisedMm = kept.filter((one) => one.id !== reservationId).reduce((sum, one) => sum + one.amount, 0);
+  if (restMm + 0.5 < promisedMm)
+    return fail({ code: 'reserved', available: Math.max(0, present - promisedMm), unit: 'length' });
+  const lot: Lot = found.lot.reserved ? { ...found.lot, reserved: kept } : found.lot;
+  if (restMm < 0.5) {
+    const gone: Lot = {
+      ...lot,
+      lengthMm: 0,
+      state: 'gone',
+      placeId: null,
+      homeId: null,
+      withLotId: null,
+      sinceMs: nowMs,
+    };
+    return createLotDraft('usedUp', item, found.lot, gone, present, createReleaseWrapped(household, id, nowMs));
+  }
+  const rest = fitReserved(item, { ...lot, lengthMm: restMm, sinceMs: nowMs });
+  const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
+  const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
+  const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
+  return createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm);
+}
+
+/** A measured amount in its unit: what it is, how sure, and how it was found. */
+export interface Measured {
+  readonly value: number;
+  readonly sigma: number;
+  readonly way: MeasureWay;
+  readonly unit: AmountUnit;
+}
+
+/** Takes over a measured amount. Thread that went by spools goes by length from then on, packets by their pieces. */
+export function createMeasure(household: Household, id: LotId, measured: Measured, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
-  const { lengthMm, sigmaMm, way } = measured;
-  if (!(lengthMm > 0)) return fail({ code: 'nothing-changed' });
-  const next: Lot = { ...lot, lengthMm, lengthSigmaMm: sigmaMm, measuredBy: way, sinceMs: nowMs };
-  return createLotDraft('measured', item, lot, next, lengthMm);
+  const { value, sigma, way, unit } = measured;
+  if (!(value > 0)) return fail({ code: 'nothing-changed' });
+  const able: Lot =
+    unit === 'length' ? { ...lot, lengthMm: value } : way === 'count' ? { ...lot, units: Math.round(value) } : lot;
+  const next = { ...withAmount(item, able, value), amountSigma: sigma, measuredBy: way, sinceMs: nowMs };
+  const draft = createLotDraft('measured', item, lot, fitReserved(item, next));
+  return draft.ok ? ok({ ...draft.value, amount: value, amountUnit: unit }) : draft;
 }
 
 /** Adds a new item with its lots, all without a home yet; or changes one and its lots. */
@@ -155,16 +233,18 @@ export function createSaveItem(household: Household, item: Item, lots: readonly 
   const before = household.items.get(item.id) ?? null;
   const changes = [
     createChange('items', item.id, before, item),
-    ...lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, lot)),
+    ...lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, lot))),
   ].filter((change) => change !== null);
   if (changes.length === 0) return fail({ code: 'nothing-changed' });
   return ok({ type: before ? 'changed' : 'received', subject: item.name, changes });
 }
 
-/** Takes an item out of the catalogue with all its lots. */
-export function createRemoveItem(household: Household, item: Item): Act {
+/** Takes an item out of the catalogue with all its lots. What was wrapped with them lies out. */
+export function createRemoveItem(household: Household, item: Item, nowMs: number): Act {
   const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
+  const others = lots.flatMap((lot) => createReleaseWrapped(household, lot.id, nowMs));
   const changes = [
+    ...others.filter((change) => !lots.some((lot) => lot.id === change.id)),
     ...lots.map((lot) => createChange('lots', lot.id, lot, null)),
     createChange('items', item.id, household.items.get(item.id) ?? null, null),
   ].filter((change) => change !== null);
@@ -258,7 +338,7 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
   changes.push(createChange('plans', plan.id, known, { ...plan, adoptedAtMs: nowMs }));
   const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
   for (const lot of household.lots.values()) {
-    if (lot.state === 'gone') continue;
+    if (!takesRoom(lot)) continue;
     const to = homes.get(lot.id);
     const next = to ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form } : { ...lot, homeId: null };
     changes.push(createChange('lots', lot.id, lot, next));
@@ -270,7 +350,7 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
 export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
   const changes: (Change | null)[] = [];
   for (const lot of household.lots.values()) {
-    if (lot.homeId === null || lot.state === 'gone' || lot.state === 'lent') continue;
+    if (lot.homeId === null || !takesRoom(lot) || lot.state === 'lent') continue;
     const isHome =
       lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;
     if (isHome) continue;
@@ -297,7 +377,8 @@ export function stampEvent(draft: Draft, seq: number, world: World): DaybookEven
     subject: draft.subject.slice(0, 200),
     changes: [...draft.changes],
   };
-  if (draft.amountMm !== undefined) event.amountMm = draft.amountMm;
+  if (draft.amount !== undefined) event.amount = draft.amount;
+  if (draft.amountUnit !== undefined) event.amountUnit = draft.amountUnit;
   if (draft.undoes !== undefined) event.undoes = draft.undoes;
   return event;
 }

@@ -17,7 +17,18 @@ export {
   type ActFault,
   type Disturbance,
   type Draft,
+  type Measured,
 } from './acts.ts';
+export {
+  createChangeMany,
+  createImport,
+  createMerge,
+  createRelease,
+  createReserve,
+  createWash,
+  createWrap,
+  type Saved,
+} from './stashActs.ts';
 export { previewPlan } from './preview.ts';
 export { checkInvariants, type InvariantFault } from './invariants.ts';
 export {

@@ -1,10 +1,19 @@
+import { getAmount, getReserved } from '../measure/index.ts';
 import type { Household } from '../records/index.ts';
 import { checkContainers, createPlaceTree } from '../storage/index.ts';
 
 /** A broken rule across records, with the path of the record. */
 export interface InvariantFault {
   readonly path: string;
-  readonly code: 'dangling' | 'not-a-leaf' | 'tree' | 'container-does-not-fit' | 'no-station' | 'gone-but-placed';
+  readonly code:
+    | 'dangling'
+    | 'not-a-leaf'
+    | 'tree'
+    | 'container-does-not-fit'
+    | 'no-station'
+    | 'gone-but-placed'
+    | 'over-reserved'
+    | 'wrapped';
   readonly to: string;
 }
 
@@ -15,12 +24,26 @@ export function checkInvariants(household: Household): InvariantFault[] {
   for (const { code, placeId } of tree.faults) faults.push({ path: `places.${placeId}`, code: 'tree', to: code });
   const leaves = new Set(tree.leaves.map((place) => place.id));
   const stations = new Set(tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []));
-  for (const item of household.items.values())
-    if (!stations.has(item.stationId))
-      faults.push({ path: `items.${item.id}.stationId`, code: 'no-station', to: item.stationId });
+  for (const item of household.items.values()) {
+    for (const id of [item.stationId, ...(item.otherStationIds ?? [])])
+      if (!stations.has(id)) faults.push({ path: `items.${item.id}.stationId`, code: 'no-station', to: id });
+    const parentId = item.scrap?.parentItemId;
+    if (parentId && !household.items.has(parentId))
+      faults.push({ path: `items.${item.id}.scrap.parentItemId`, code: 'dangling', to: parentId });
+  }
   for (const lot of household.lots.values()) {
     const path = `lots.${lot.id}`;
-    if (!household.items.has(lot.itemId)) faults.push({ path: `${path}.itemId`, code: 'dangling', to: lot.itemId });
+    const item = household.items.get(lot.itemId);
+    if (!item) faults.push({ path: `${path}.itemId`, code: 'dangling', to: lot.itemId });
+    else if (getReserved(lot) > getAmount(item, lot) + 0.5)
+      faults.push({ path: `${path}.reserved`, code: 'over-reserved', to: String(getAmount(item, lot)) });
+    if (lot.state === 'with') {
+      // What wraps another is itself somewhere: nothing is wrapped in what is wrapped.
+      const wrap = household.lots.get(lot.withLotId!);
+      if (!wrap) faults.push({ path: `${path}.withLotId`, code: 'dangling', to: lot.withLotId! });
+      else if (wrap.state === 'with' || wrap.state === 'gone' || wrap.state === 'digital')
+        faults.push({ path: `${path}.withLotId`, code: 'wrapped', to: wrap.state });
+    }
     for (const field of ['placeId', 'homeId'] as const) {
       const id = lot[field];
       if (id === null) continue;

@@ -1,6 +1,6 @@
-import { computePackage, computePackages, type Package } from '../measure/index.ts';
+import { computePackage, computePackages, getWholeLot, type Package } from '../measure/index.ts';
 import { packPlace, type Spot } from '../packing/index.ts';
-import type { Household, Item, Lot, PlaceId } from '../records/index.ts';
+import { takesRoom, type Household, type Item, type Lot, type PlaceId } from '../records/index.ts';
 import { computeSpace, type PlaceTree } from '../storage/index.ts';
 
 /** A lot in a place with the size it has there. */
@@ -21,7 +21,7 @@ export function groupLotsByPlace(household: Household, which: 'is' | 'home'): Ma
   const byPlace = new Map<PlaceId, Lot[]>();
   for (const lot of household.lots.values()) {
     const id = which === 'is' ? lot.placeId : lot.homeId;
-    if (id === null || lot.state === 'gone') continue;
+    if (id === null || !takesRoom(lot)) continue;
     const lots = byPlace.get(id);
     if (lots) lots.push(lot);
     else byPlace.set(id, [lot]);
@@ -35,8 +35,9 @@ export function groupLotsByPlace(household: Household, which: 'is' | 'home'): Ma
 export function computePresentPackage(household: Household, lot: Lot, form = lot.form): Package | null {
   const item = household.items.get(lot.itemId);
   if (!item) return null;
+  const whole = getWholeLot(household, lot);
   return (
-    computePackage(item, lot, form, household.settings) ?? computePackages(item, lot, household.settings)[0] ?? null
+    computePackage(item, whole, form, household.settings) ?? computePackages(item, whole, household.settings)[0] ?? null
   );
 }
 

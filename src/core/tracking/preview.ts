@@ -1,11 +1,11 @@
-import type { Household, Lot, Plan } from '../records/index.ts';
+import { takesRoom, type Household, type Lot, type Plan } from '../records/index.ts';
 
 /** The household as it would be with a plan carried out; what the plan does not place lies out. For looking at only. */
 export function previewPlan(household: Household, plan: Plan): Household {
   const assigned = new Map(plan.assignments.map((one) => [one.lotId, one]));
   const lots = new Map(household.lots);
   for (const lot of household.lots.values()) {
-    if (lot.state === 'gone') continue;
+    if (!takesRoom(lot)) continue;
     const to = assigned.get(lot.id);
     const next: Lot =
       to && household.places.has(to.placeId)

@@ -88,7 +88,7 @@ describe('living with it', () => {
           return;
         }
         const next = unwrap(applyChanges(household, unwrap(cut).changes));
-        expect(next.lots.get(lot.id)!.lengthMm! + unwrap(cut).amountMm!).toBeCloseTo(lot.lengthMm!, 6);
+        expect(next.lots.get(lot.id)!.lengthMm! + unwrap(cut).amount!).toBeCloseTo(lot.lengthMm!, 6);
         expect(checkInvariants(next)).toEqual([]);
       }),
     );
@@ -129,7 +129,7 @@ describe('living with it', () => {
     expect(createMove(ledger.household, lot.id, place.id, lot.form, NOW)).toMatchObject({
       fault: { code: 'no-such-place' },
     });
-    ledger.write(unwrap(createRemoveItem(ledger.household, ledger.household.items.get(lot.itemId)!)));
+    ledger.write(unwrap(createRemoveItem(ledger.household, ledger.household.items.get(lot.itemId)!, 9)));
     expect(ledger.household.lots.has(lot.id)).toBe(false);
     expect(foldEvents(ledger.events)).toEqual({ ok: true, value: ledger.household });
   });

@@ -35,6 +35,11 @@ export function formatSizes(sizesMm: readonly number[], system: UnitSystem): str
   return `${sizesMm.map((mm) => trimZeros((mm / 10).toFixed(1))).join(' × ')} cm`;
 }
 
+/** Cloth by area: square metres, or square yards. */
+export function formatArea(mm2: number, system: UnitSystem): string {
+  return system === 'metric' ? `${(mm2 / 1e6).toFixed(2)} m²` : `${(mm2 / 836_127.36).toFixed(2)} sq yd`;
+}
+
 export function formatMass(g: number, system: UnitSystem): string {
   if (system === 'imperial') return g < 453.6 ? `${(g / 28.3495).toFixed(1)} oz` : `${(g / 453.592).toFixed(1)} lb`;
   return g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(g < 10_000 ? 2 : 1)} kg`;

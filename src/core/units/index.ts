@@ -1,2 +1,18 @@
-export { parseLengthMm, parseMassG, parseGrammage, parseCount, type AmountFault, type UnitSystem } from './parse.ts';
-export { formatClothLength, formatSize, formatSizes, formatMass, formatVolume, formatMinutes } from './format.ts';
+export {
+  parseArea,
+  parseLengthMm,
+  parseMassG,
+  parseGrammage,
+  parseCount,
+  type AmountFault,
+  type UnitSystem,
+} from './parse.ts';
+export {
+  formatArea,
+  formatClothLength,
+  formatSize,
+  formatSizes,
+  formatMass,
+  formatVolume,
+  formatMinutes,
+} from './format.ts';

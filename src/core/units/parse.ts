@@ -125,6 +125,31 @@ export function parseGrammage(text: string, bareUnit: 'gsm' | 'oz'): Result<numb
   return parseAmount(text, { perUnit: GRAMMAGE_GSM, bareUnit, max: 5000 });
 }
 
+/** mm² for one of each unit of area. */
+const AREA_MM2: Record<string, number> = {
+  'm²': 1e6,
+  m2: 1e6,
+  sqm: 1e6,
+  'cm²': 100,
+  cm2: 100,
+  'sq yd': 836_127.36,
+  'yd²': 836_127.36,
+  'sq in': 645.16,
+};
+
+/** An area of cloth in mm²: `0.6 m²`, `0.7 sq yd`; a number alone is m², or square yards. */
+export function parseArea(text: string, system: UnitSystem): Result<number, AmountFault> {
+  const trimmed = text.trim().toLowerCase();
+  if (trimmed === '') return fail({ code: 'empty', text });
+  const [, number = '', unit = ''] = /^([-−–]?\s*[\d.,]+)\s*(.*)$/.exec(trimmed) ?? [];
+  const value = Number(number.replace(',', '.').replace(/^[−–]/, '-').replaceAll(' ', ''));
+  if (number === '' || Number.isNaN(value)) return fail({ code: 'not-a-number', text });
+  const factor = AREA_MM2[unit === '' ? (system === 'metric' ? 'm²' : 'sq yd') : unit];
+  if (factor === undefined) return fail({ code: 'unknown-unit', text, unit });
+  if (value < 0) return fail({ code: 'negative', text });
+  return value * factor > 1e12 ? fail({ code: 'too-large', text }) : ok(value * factor);
+}
+
 /** A whole number of pieces, 0 or more. */
 export function parseCount(text: string): Result<number, AmountFault> {
   const trimmed = text.trim();

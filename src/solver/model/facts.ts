@@ -1,5 +1,5 @@
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
-import { computePackages, type Package } from '../../core/measure/index.ts';
+import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
 import {
   STOW_FORMS,
@@ -121,7 +121,7 @@ export function createFacts(household: Household): Facts {
       groupIndex.push(g);
     }
   const items = lots.map((lot) => household.items.get(lot.itemId) as Item);
-  const packages = lots.map((lot, l) => computePackages(items[l]!, lot, settings));
+  const packages = lots.map((lot, l) => computePackages(items[l]!, getWholeLot(household, lot), settings));
 
   const index = { slot: new Map<string, number>(), unit: new Map<string, number>(), room: new Map<string, number>() };
   const number = (level: 'slot' | 'unit' | 'room', place: Place) => {
@@ -181,7 +181,8 @@ export function createFacts(household: Household): Facts {
     const item = items[l]!;
     const lot = lots[l]!;
     const unhook = space.mode === 'area' ? estimates.unhookSeconds : 0;
-    const station = reachSeconds[stations.get(item.stationId) ?? 0];
+    const used = [item.stationId, ...(item.otherStationIds ?? [])];
+    const reach = used.reduce((sum, id) => sum + (reachSeconds[stations.get(id) ?? 0]?.[p] ?? 0), 0) / used.length;
     const isMoved = present[l] !== p || lot.form !== pkg.form;
     const fades = item.care.includes('fades') || item.care.includes('noSun');
     const light = traits.light === 'sun' ? 1 : traits.light === 'day' ? DAY_SHARE : 0;
@@ -190,7 +191,7 @@ export function createFacts(household: Household): Facts {
       place: p,
       pkg,
       share: fit.share,
-      fetching: uses[l]! * ((station?.[p] ?? 0) + unhook),
+      fetching: uses[l]! * (reach + unhook),
       moving: isMoved ? estimates.carrySeconds / estimates.carryMonths : 0,
       wear:
         (fades ? light * estimates.fadeSeconds : 0) +

@@ -1,4 +1,5 @@
-import type { Household } from '../../core/records/index.ts';
+import { getWholeLot } from '../../core/measure/index.ts';
+import { takesRoom, type Household } from '../../core/records/index.ts';
 
 /** FNV-1a over what a plan depends on: a plan whose hash no longer matches is stale. Eight hex digits. */
 export function computeInputsHash(household: Household): string {
@@ -9,7 +10,11 @@ export function computeInputsHash(household: Household): string {
   add(JSON.stringify(household.settings));
   for (const place of household.places.values()) add(JSON.stringify(place));
   for (const item of household.items.values()) add(JSON.stringify({ ...item, name: '', notes: '' }));
-  for (const { id, itemId, lengthMm, count, state } of household.lots.values())
-    if (state !== 'gone') add(`${id}|${itemId}|${lengthMm}|${count}`);
+  for (const lot of household.lots.values()) {
+    if (!takesRoom(lot)) continue;
+    // With what is wrapped in it, for that makes it thicker.
+    const { id, itemId, lengthMm, areaMm2, count, holder } = getWholeLot(household, lot);
+    add([id, itemId, lengthMm, areaMm2, count, holder].join('|'));
+  }
   return hash.toString(16).padStart(8, '0');
 }

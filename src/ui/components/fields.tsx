@@ -1,5 +1,5 @@
 import { Field, Input, Label, Select } from '@headlessui/react';
-import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react';
+import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes, TextareaHTMLAttributes } from 'react';
 
 const boxClass =
   'h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
@@ -47,6 +47,38 @@ export function SelectField({
         {children}
       </Select>
     </Field>
+  );
+}
+
+/** Several lines of text. */
+export function AreaField({
+  label,
+  fault,
+  hint,
+  ...rest
+}: TextareaHTMLAttributes<HTMLTextAreaElement> & {
+  label: string;
+  fault?: string;
+  hint?: string;
+  ref?: React.Ref<HTMLTextAreaElement>;
+}) {
+  return (
+    <label className="block">
+      <span className="block text-sm text-stone">{label}</span>
+      <textarea
+        rows={2}
+        aria-invalid={fault ? true : undefined}
+        className="w-full rounded border border-stone/60 bg-white px-2 py-1 aria-invalid:border-2 aria-invalid:border-madder"
+        {...rest}
+      />
+      {fault ? (
+        <span role="alert" className="block text-sm font-semibold text-madder">
+          {fault}
+        </span>
+      ) : (
+        hint && <span className="block text-sm text-stone">{hint}</span>
+      )}
+    </label>
   );
 }
 

@@ -28,7 +28,7 @@ export type Ticket =
   | { readonly type: 'lot'; readonly id: LotId }
   | { readonly type: 'place'; readonly id: PlaceId }
   | { readonly type: 'editItem'; readonly id: ItemId; readonly lotId: LotId }
-  | { readonly type: 'newItem'; readonly kind: Kind }
+  | { readonly type: 'newItem'; readonly kind: Kind; readonly like?: LotId }
   | { readonly type: 'editUnit'; readonly id: PlaceId }
   | { readonly type: 'editSlot'; readonly id: PlaceId }
   | { readonly type: 'newUnit'; readonly wallId: string };

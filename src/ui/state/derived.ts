@@ -1,6 +1,13 @@
 import { createFinder, type Finder } from '../../core/finding/index.ts';
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
-import type { Household, LotId, Place, PlaceId, Wall } from '../../core/records/index.ts';
+import {
+  takesRoom,
+  type Household,
+  type LotId,
+  type Place,
+  type PlaceId,
+  type Wall,
+} from '../../core/records/index.ts';
 import { computeSpace, createPlaceTree, getRoomSpec, type PlaceTree } from '../../core/storage/index.ts';
 import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
 
@@ -64,7 +71,7 @@ export const getStrays = derive((household) => {
   let out = 0;
   let homeless = 0;
   for (const lot of household.lots.values()) {
-    if (lot.state === 'gone') continue;
+    if (!takesRoom(lot)) continue;
     if (lot.homeId === null) homeless += 1;
     else if (lot.state === 'out') out += 1;
     if (lot.homeId !== null && lot.state === 'in' && (lot.placeId !== lot.homeId || lot.form !== lot.homeForm))

@@ -1,5 +1,6 @@
 import type { DaybookEvent, EventType } from '../../core/records/index.ts';
-import { formatClothLength, type UnitSystem } from '../../core/units/index.ts';
+import type { UnitSystem } from '../../core/units/index.ts';
+import { formatAmount } from './things.ts';
 
 const TYPE: Record<EventType, string> = {
   received: 'Received',
@@ -18,14 +19,24 @@ const TYPE: Record<EventType, string> = {
   roomChanged: 'Changed the room',
   settingsChanged: 'Changed settings',
   undone: 'Took back',
+  imported: 'Took in',
+  merged: 'Made one of two',
+  reserved: 'Reserved',
+  released: 'Released',
+  washed: 'Washed',
+  wrapped: 'Wrapped up',
 };
 
 /** One line of the daybook. */
 export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
-  const { type, subject, amountMm } = event;
-  if (amountMm !== undefined && type === 'cut') return `Cut ${formatClothLength(amountMm, units)} from ${subject}`;
-  if (amountMm !== undefined && type === 'measured')
-    return `Measured ${formatClothLength(amountMm, units)} of ${subject}`;
+  const { type, subject, amount, amountUnit = 'length' } = event;
+  if (amount !== undefined) {
+    const words = formatAmount(amount, amountUnit, units);
+    if (type === 'cut') return `Cut ${words} from ${subject}`;
+    if (type === 'measured') return `Measured ${words} of ${subject}`;
+    if (type === 'reserved') return `Reserved ${words} of ${subject}`;
+  }
+  if (type === 'merged' || type === 'imported') return `${TYPE[type]}: ${subject}`;
   if (type === 'undone') return `Took back: ${subject}`;
   if (type === 'settingsChanged') return TYPE[type];
   if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE[type]}: ${subject}`;

@@ -103,7 +103,7 @@ describe('the daybook', () => {
     );
   it.each<[Partial<DaybookEvent>, string]>([
     [{}, 'Took out Oat twill'],
-    [{ type: 'cut', amountMm: 800 }, 'Cut 0.80 m from Oat twill'],
+    [{ type: 'cut', amount: 800, amountUnit: 'length' }, 'Cut 0.80 m from Oat twill'],
     [{ type: 'undone' }, 'Took back: Oat twill'],
     [{ type: 'adopted', subject: '38 min a month' }, 'Adopted a plan: 38 min a month'],
     [{ type: 'carried', subject: '12 things' }, 'Carried home: 12 things'],

@@ -2,9 +2,10 @@ import type { BundleFault } from '../../core/formats/index.ts';
 import type { RecordFault } from '../../core/records/index.ts';
 import type { PlaceTree, UnitFault } from '../../core/storage/index.ts';
 import type { ActFault, Disturbance } from '../../core/tracking/index.ts';
-import { formatClothLength, formatSize, type AmountFault, type UnitSystem } from '../../core/units/index.ts';
+import { formatSize, type AmountFault, type UnitSystem } from '../../core/units/index.ts';
 import type { StoreFault } from '../../storage/index.ts';
 import { wordCount } from './grammar.ts';
+import { formatAmount } from './things.ts';
 
 /** Why a typed amount was not taken, with an example of what would be. */
 export function wordAmountFault(fault: AmountFault, example: string): string {
@@ -37,7 +38,11 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
     case 'home-gone':
       return 'Its home is no longer in the room. Give it another place.';
     case 'more-than-there-is':
-      return `There is only ${formatClothLength(fault.available ?? 0, units)}. Nothing was cut.`;
+      return `There is only ${formatAmount(fault.available ?? 0, fault.unit ?? 'length', units)}. Nothing was cut.`;
+    case 'reserved':
+      return `Only ${formatAmount(fault.available ?? 0, fault.unit ?? 'length', units)} of it is not promised to something. Nothing was changed.`;
+    case 'cannot-wrap':
+      return 'That cannot be wrapped with it: it holds something wrapped already, or is no cloth. Nothing was changed.';
     case 'no-such-place':
       return 'That place is no longer in the room. Nothing was moved.';
     case 'stale-plan':

@@ -14,17 +14,30 @@ export {
   wordCloth,
   wordForm,
   wordGroup,
+  wordHolder,
   wordKind,
   wordKindPlural,
+  wordKitState,
   wordLight,
   wordOpening,
+  wordPatternFormat,
   wordPrint,
   wordReach,
   wordSchool,
+  wordScrapCut,
   wordUnitKind,
 } from './names.ts';
 export { capitalise, wordCount } from './grammar.ts';
 export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
-export { wordAmount, wordDoubt, wordMeasures, wordMeasureWay, wordReading, wordThing } from './things.ts';
+export {
+  formatAmount,
+  wordAmount,
+  wordDoubt,
+  wordMeasures,
+  wordMeasureWay,
+  wordPackage,
+  wordReading,
+  wordThing,
+} from './things.ts';
 export { wordNeeds } from './needs.ts';

@@ -1,12 +1,16 @@
 import type { Group } from '../../core/grouping/index.ts';
 import type {
   CareFlag,
+  Holder,
   Household,
   Kind,
+  KitState,
   Light,
   Opening,
+  PatternFormat,
   Print,
   School,
+  ScrapCut,
   StowForm,
   UnitKind,
 } from '../../core/records/index.ts';
@@ -19,6 +23,9 @@ const KIND: Record<Kind, [string, string]> = {
   thread: ['thread', 'Threads'],
   notion: ['notion', 'Notions'],
   tool: ['tool', 'Tools'],
+  scrap: ['scrap', 'Scraps'],
+  kit: ['kit', 'Kits'],
+  other: ['other thing', 'Other'],
 };
 export const wordKind = (kind: Kind): string => KIND[kind][0];
 export const wordKindPlural = (kind: Kind): string => KIND[kind][1];
@@ -73,14 +80,46 @@ const CARE: Record<CareFlag, string> = {
   fades: 'fades in light',
   noSun: 'must not see the sun',
   sheds: 'sheds',
+  slips: 'slips',
   creases: 'creases',
+  heavy: 'heavy',
   sharp: 'sharp',
+  magnetic: 'magnetic',
   smallPart: 'small parts',
   flammable: 'flammable',
   thread: 'a cat would chew it',
   heirloom: 'heirloom',
 };
 export const wordCare = (flag: CareFlag): string => CARE[flag];
+
+const CUT: Record<ScrapCut, string> = { odd: 'Odd bits', strip: 'Strips', square: 'Squares' };
+export const wordScrapCut = (cut: ScrapCut): string => CUT[cut];
+
+const KIT: Record<KitState, string> = {
+  planned: 'planned',
+  gathered: 'gathered',
+  cut: 'cut out',
+  ready: 'ready to sew',
+  sewing: 'being sewn',
+  done: 'done',
+};
+export const wordKitState = (state: KitState): string => KIT[state];
+
+const PATTERN_FORMAT: Record<PatternFormat, string> = {
+  envelope: 'envelope',
+  sheets: 'printed sheets in a folder',
+  digital: 'a file, not printed',
+  block: 'card block on a hook',
+};
+export const wordPatternFormat = (format: PatternFormat): string => PATTERN_FORMAT[format];
+
+const HOLDER: Record<Holder, [string, string]> = {
+  small: ['small spool', 'spools'],
+  large: ['large spool', 'large spools'],
+  cone: ['cone', 'cones'],
+  bobbin: ['bobbin', 'bobbins'],
+};
+export const wordHolder = (holder: Holder): string => HOLDER[holder][0];
 
 const SCHOOL: Record<School, string> = {
   kindAndFibre: 'by fibre',
@@ -90,9 +129,16 @@ const SCHOOL: Record<School, string> = {
   use: 'by what it is for',
   type: 'by type',
   station: 'by station',
+  state: 'by how far it has come',
 };
 export const wordSchool = (school: School, kind: Kind): string =>
-  kind === 'pattern' && school === 'type' ? 'by garment' : SCHOOL[school];
+  kind === 'pattern' && school === 'type'
+    ? 'by garment'
+    : kind === 'scrap' && school === 'type'
+      ? 'by how it is cut'
+      : kind === 'scrap' && school === 'kindAndFibre'
+        ? 'by fibre'
+        : SCHOOL[school];
 
 const UNIT: Record<UnitKind, string> = {
   cubes: 'cube shelf',
@@ -141,6 +187,10 @@ export function wordGroup(group: Pick<Group, 'kind' | 'label'>, household: House
       const station = rooms.flatMap((room) => getRoomSpec(room).stations).find((one) => one.id === value);
       return `${station?.name ?? value} ${group.kind}s`;
     }
+    case 'cut':
+      return wordScrapCut(value as ScrapCut);
+    case 'kitState':
+      return `Kits ${wordKitState(value as KitState)}`;
     case 'type':
       return capitalise(value);
   }

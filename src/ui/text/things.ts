@@ -1,6 +1,16 @@
-import { computePackage, computePackages, type Reading } from '../../core/measure/index.ts';
-import type { Item, Lot, MeasureWay, Settings } from '../../core/records/index.ts';
 import {
+  computePackage,
+  computePackages,
+  convertThread,
+  findHolder,
+  getAmount,
+  getAmountUnit,
+  type Package,
+  type Reading,
+} from '../../core/measure/index.ts';
+import type { AmountUnit, Holder, Item, Lot, MeasureWay, Settings } from '../../core/records/index.ts';
+import {
+  formatArea,
   formatClothLength,
   formatMass,
   formatSize,
@@ -9,37 +19,78 @@ import {
   type UnitSystem,
 } from '../../core/units/index.ts';
 import { capitalise, wordCount } from './grammar.ts';
-import { wordCloth, wordPrint } from './names.ts';
+import { wordCloth, wordKitState, wordPatternFormat, wordPrint, wordScrapCut } from './names.ts';
 
 /** What it is, in one line under its name. */
 export function wordThing(item: Item, units: UnitSystem): string {
-  const { fabric, pattern, thread, box } = item;
+  const { fabric, pattern, thread, box, scrap, kit } = item;
   if (fabric) {
     const print = fabric.print === 'solid' ? '' : `; ${wordPrint(fabric.print)}`;
     const cloth = wordCloth(fabric.cloth);
     const what = cloth.startsWith(fabric.fibre) ? cloth : `${fabric.fibre}, ${cloth}`;
-    return `${capitalise(what)}, ${Math.round(fabric.grammageGsm)} g/m²${print}`;
+    const weave = fabric.weave ? `, ${fabric.weave}` : '';
+    const nap = fabric.hasNap ? '; with nap' : '';
+    const stretch = fabric.stretchPercent ? `; stretches ${Math.round(fabric.stretchPercent)} %` : '';
+    const words = `${capitalise(what)}${weave}, ${Math.round(fabric.grammageGsm)} g/m²${print}${nap}${stretch}`;
+    if (!scrap) return words;
+    const side = scrap.cutMm ? `, ${formatSize(scrap.cutMm, units)}` : '';
+    return `${wordScrapCut(scrap.cut)}${side}; ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
   }
-  if (pattern)
-    return `Pattern ${pattern.number}, ${pattern.garment || 'no garment named'}; ${pattern.isMade ? 'made' : 'not yet made'}`;
-  if (thread) return `${capitalise(thread.use)} thread, ${thread.fibre}, tex ${thread.tex}`;
+  if (pattern) {
+    const publisher = pattern.publisher ? `${pattern.publisher} ` : 'Pattern ';
+    const sizes = pattern.sizes ? `, sizes ${pattern.sizes}` : '';
+    const era = pattern.era ? `, ${pattern.era}` : '';
+    const format = pattern.format && pattern.format !== 'envelope' ? `; ${wordPatternFormat(pattern.format)}` : '';
+    return `${publisher}${pattern.number}, ${pattern.garment || 'no garment named'}${era}${sizes}; ${pattern.isMade ? 'made' : 'not yet made'}${format}`;
+  }
+  if (thread) {
+    const ticket = Math.round(convertThread(thread.tex, 'tex', 'ticket'));
+    const weight = Math.round(convertThread(thread.tex, 'tex', 'weight'));
+    return `${capitalise(thread.use)} thread, ${thread.fibre}, tex ${thread.tex} (ticket ${ticket}, weight ${weight})`;
+  }
+  if (kit) return `Kit for ${kit.forWhat || 'no project named'}, ${wordKitState(kit.state)}`;
   if (box) {
     const sides = [box.widthMm, box.depthMm, box.heightMm].toSorted((a, b) => b - a);
-    return `${capitalise(box.type)}; ${formatSizes(sides, units)}`;
+    const size = box.size ? ` ${box.size}` : '';
+    const what = box.tape
+      ? `${formatSize(box.tape.widthMm, units)} wide`
+      : `${formatSizes(sides, units)}${box.watts ? `; ${box.watts} W` : ''}`;
+    return `${capitalise(box.type)}${size}; ${what}`;
   }
   return '';
 }
 
-/** How much of it there is: a length of cloth, or pieces. */
-export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
-  if (item.fabric) return formatClothLength(lot.lengthMm ?? 0, units);
-  if (item.pattern) return wordCount(lot.count, 'copy', 'copies');
-  return item.thread ? wordCount(lot.count, 'spool') : wordCount(lot.count, 'piece');
+/** An amount in words: a length, an area, or a number of pieces. */
+export function formatAmount(amount: number, unit: AmountUnit, units: UnitSystem): string {
+  if (unit === 'length') return formatClothLength(amount, units);
+  return unit === 'area' ? formatArea(amount, units) : Math.round(amount).toLocaleString('en');
 }
 
-/** The doubt of a measured length, as `± 0.30 m`; empty where it was typed as known. */
-export function wordDoubt(lot: Lot, units: UnitSystem): string {
-  return lot.lengthSigmaMm ? ` ± ${formatClothLength(lot.lengthSigmaMm, units)}` : '';
+/** How much of it there is: a length, an area, or pieces by what they are. */
+export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
+  const unit = getAmountUnit(item, lot);
+  if (item.thread) {
+    const spools = wordCount(lot.count, ...HOLDER_WORDS[lot.holder ?? findHolder(item.thread.diameterMm).id]);
+    return lot.lengthMm === null ? spools : `${formatClothLength(lot.lengthMm, units)} on ${spools}`;
+  }
+  if (unit !== 'count') return formatAmount(getAmount(item, lot), unit, units);
+  if (item.pattern) return lot.state === 'digital' ? 'a file' : wordCount(lot.count, 'copy', 'copies');
+  if (item.scrap) return wordCount(lot.count, item.scrap.cut === 'strip' ? 'strip' : 'square');
+  if (item.kit) return wordCount(lot.count, 'kit');
+  const pieces = wordCount(lot.units ?? lot.count, 'piece');
+  return typeof lot.units === 'number' && lot.count > 1 ? `${pieces} in ${lot.count}` : pieces;
+}
+
+const HOLDER_WORDS: Record<Holder, [string, string]> = {
+  small: ['spool', 'spools'],
+  large: ['large spool', 'large spools'],
+  cone: ['cone', 'cones'],
+  bobbin: ['bobbin', 'bobbins'],
+};
+
+/** The doubt of a measured amount, as `± 0.30 m`; empty where it was typed as known. */
+export function wordDoubt(item: Item, lot: Lot, units: UnitSystem): string {
+  return lot.amountSigma ? ` ± ${formatAmount(lot.amountSigma, getAmountUnit(item, lot), units)}` : '';
 }
 
 const WAY: Record<MeasureWay, string> = {
@@ -47,22 +98,39 @@ const WAY: Record<MeasureWay, string> = {
   folded: 'by its folded height',
   roll: 'by its roll’s width',
   weight: 'by its weight',
+  reel: 'by its reel’s width',
+  count: 'by the weight of ten',
 };
 export const wordMeasureWay = (way: MeasureWay): string => WAY[way];
 
-/** How a reading became a length: `5 wraps of 5 layers at 0.48 mm`. */
-export function wordReading(reading: Reading, way: MeasureWay): string {
+/** How a reading became an amount: `5 wraps of 5 layers at 0.48 mm`. */
+export function wordReading(item: Item, reading: Reading, way: MeasureWay): string {
   const { layers, perLayer, turns } = reading;
-  if (turns === null) return `At ${perLayer.toFixed(0)} g/m² over its width.`;
-  const what = { board: 'wraps', folded: 'rows', roll: 'turns', weight: '' }[way];
+  if (way === 'count') return `Ten weigh ${perLayer.toFixed(1)} g.`;
+  if (turns === null) {
+    if (item.thread) return `At tex ${perLayer.toFixed(0)}: ${perLayer.toFixed(0)} g for 1000 m, without the spool.`;
+    const over = { length: 'over its width', area: 'of cloth', count: 'for each piece’s area' }[reading.unit];
+    return `At ${perLayer.toFixed(0)} g/m² ${over}.`;
+  }
+  const what = { board: 'wraps', folded: 'rows', roll: 'turns', reel: 'turns', weight: '' }[way];
   return `${turns.toFixed(1)} ${what} of ${wordCount(layers, 'layer')} at ${perLayer.toFixed(2)} mm.`;
+}
+
+/** Size and weight of a lot kept one way: `30 × 28 × 6 cm, 880 g`. */
+export function wordPackage(pkg: Package, units: UnitSystem): string {
+  const mass = formatMass(pkg.massG, units);
+  if (pkg.isSoft) return `${formatVolume(pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, units)}, ${mass}`;
+  const times = pkg.pieces > 1 ? `${pkg.pieces} of ` : '';
+  const sides = [pkg.acrossMm, pkg.alongMm, pkg.heightMm];
+  return `${times}${formatSizes(sides, units)}, ${mass}`;
 }
 
 /** Rows of a ticket that follow from the measures: what it would take in each way of keeping it. */
 export function wordMeasures(item: Item, lot: Lot, settings: Settings): [string, string][] {
   const { units } = settings;
   const rows: [string, string][] = [];
-  if (item.fabric) {
+  if (lot.state === 'digital') return rows;
+  if (item.kind === 'fabric') {
     // Both are told for any cloth, whichever way it is kept: it is how one compares them.
     const stack = computePackage(item, lot, 'stack', settings);
     const board = computePackage(item, lot, 'board', settings);
@@ -75,9 +143,17 @@ export function wordMeasures(item: Item, lot: Lot, settings: Settings): [string,
     if (stack) rows.push(['Weight', formatMass(stack.massG, units)]);
     return rows;
   }
+  if (item.scrap) {
+    const loose = computePackage(item, lot, 'loose', settings);
+    const stack = computePackage(item, lot, 'stack', settings);
+    if (stack) rows.push(['Piled', `${formatSize(stack.heightMm, units)} high`]);
+    if (loose)
+      rows.push(['Loose', formatVolume(loose.alongMm ** 3, units)], ['Weight', formatMass(loose.massG, units)]);
+    return rows;
+  }
   const [pkg] = computePackages(item, lot, settings);
   if (!pkg) return rows;
-  if (item.thread) rows.push(['Spool', `Ø ${formatSize(pkg.alongMm, units)} × ${formatSize(pkg.heightMm, units)}`]);
+  if (item.thread) rows.push(['Each', `Ø ${formatSize(pkg.alongMm, units)} × ${formatSize(pkg.heightMm, units)}`]);
   else if (item.pattern) rows.push(['Thickness', formatSize(pkg.alongMm * pkg.pieces, units)]);
   else rows.push(['Takes', formatVolume(pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, units)]);
   rows.push(['Weight', formatMass(pkg.massG, units)]);

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { getFetchSeconds, type Score } from '../../../core/records/index.ts';
+import { getFetchSeconds, takesRoom, type Score } from '../../../core/records/index.ts';
 import { createAdopt, createCarryAll } from '../../../core/tracking/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -28,7 +28,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const toCarry = hasAdopted ? toMove + out : 0;
   const isAdopted = plan !== null && (household.plans.get(plan.id)?.adoptedAtMs ?? null) !== null;
   const isOld = plan !== null && !isAdopted && madeFor !== household;
-  const count = [...household.lots.values()].filter((lot) => lot.state !== 'gone').length;
+  const count = [...household.lots.values()].filter(takesRoom).length;
 
   const search = () => start(household, 1, fitSeconds);
   const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));

@@ -17,7 +17,16 @@ import { Welcome } from './Welcome.tsx';
 
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
 
-const WHAT: Record<Kind, string> = { fabric: 'Fibre', pattern: 'Garment', thread: 'For', notion: 'Type', tool: 'Type' };
+const WHAT: Record<Kind, string> = {
+  fabric: 'Fibre',
+  pattern: 'Garment',
+  thread: 'For',
+  notion: 'Type',
+  tool: 'Type',
+  scrap: 'Fibre',
+  kit: 'How far',
+  other: 'Type',
+};
 const PRESENCE: Record<Presence, string> = {
   all: 'anywhere',
   in: 'at home',

@@ -1,14 +1,30 @@
-import { getCloth } from '../../../core/measure/index.ts';
 import {
-  createLooseLot,
-  parseRecord,
+  completeSketch,
+  ENVELOPES,
+  findType,
+  getUsualForms,
+  type Birth,
+  type Sketch,
+} from '../../../core/catalog/index.ts';
+import {
+  convertThread,
+  findHolder,
+  getAmountUnit,
+  THREAD_NUMBERS,
+  type ThreadNumber,
+} from '../../../core/measure/index.ts';
+import {
+  DAY_PATTERN,
   type CareFlag,
+  type ClothNeed,
+  type Holder,
   type Item,
-  type ItemId,
   type Kind,
+  type KitState,
   type Lot,
-  type LotId,
+  type PatternFormat,
   type Print,
+  type ScrapCut,
   type StationId,
   type StowForm,
 } from '../../../core/records/index.ts';
@@ -16,6 +32,7 @@ import {
   formatClothLength,
   formatMass,
   formatSize,
+  parseArea,
   parseCount,
   parseGrammage,
   parseLengthMm,
@@ -24,7 +41,7 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import type { Result } from '../../../core/result/index.ts';
-import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { formatAmount, wordAmountFault, wordRecordFault } from '../../text/index.ts';
 
 /** What stands in the form's fields: text as it was typed. */
 export interface ItemFields {
@@ -33,61 +50,63 @@ export interface ItemFields {
   colour: string;
   usesPerMonth: string;
   stationId: string;
+  otherStationIds: string[];
   care: CareFlag[];
   notes: string;
+  tags: string;
+  source: string;
+  cost: string;
+  restock: string;
+  forms: StowForm[];
+  form: StowForm | '';
+  washed: '' | 'yes' | 'no';
+  expiresOn: string;
   count: string;
   fibre: string;
   cloth: string;
+  weave: string;
   print: Print;
   length: string;
   width: string;
   grammage: string;
+  hasNap: boolean;
+  stretch: string;
+  cut: ScrapCut;
+  cutSize: string;
+  area: string;
   number: string;
   garment: string;
+  publisher: string;
+  era: string;
+  sizes: string;
+  format: PatternFormat;
   envelope: string;
   thickness: string;
+  sheets: string;
+  needs: string;
   isMade: boolean;
   use: string;
-  tex: string;
-  spool: string;
+  threadNumber: string;
+  threadSystem: ThreadNumber;
+  spool: Holder;
   type: string;
+  size: string;
+  units: string;
+  unitMass: string;
   boxWidth: string;
   boxDepth: string;
   boxHeight: string;
   mass: string;
   hole: string;
+  watts: string;
+  tapeWidth: string;
+  tapeThickness: string;
+  usedHours: string;
   isSoft: boolean;
+  forWhat: string;
+  kitState: KitState;
+  parts: string;
 }
-
-/** Usual envelopes and folders, width × height in mm. */
-export const ENVELOPES: Record<string, readonly [number, number]> = {
-  small: [155, 215],
-  large: [190, 265],
-  a5: [148, 210],
-  a4: [210, 297],
-  folder: [230, 330],
-};
-
-/** Usual spools: diameter × height in mm, and grams with thread. */
-export const SPOOLS: Record<string, readonly [number, number, number]> = {
-  small: [26, 52, 14],
-  large: [45, 75, 60],
-  cone: [70, 140, 130],
-};
-
-const FORMS: Record<Kind, (fields: ItemFields) => StowForm[]> = {
-  // Knits and plush stretch and crush on a board; coated cloth cracks at a fold.
-  fabric: ({ cloth }) =>
-    ['jersey', 'ponte', 'sweatshirting', 'fleece', 'longPile'].includes(cloth)
-      ? ['loose', 'stack']
-      : ['waxed', 'vinyl', 'batting'].includes(cloth)
-        ? ['roll', 'stack', 'loose']
-        : ['board', 'stack', 'file'],
-  pattern: () => ['envelope'],
-  thread: ({ spool }) => (spool === 'cone' ? ['box'] : ['spool', 'box']),
-  notion: ({ isSoft }) => (isSoft ? ['loose', 'box'] : ['box']),
-  tool: ({ hole, isSoft }) => (isSoft ? ['loose', 'box'] : hole.trim() === '' ? ['box'] : ['peg', 'box']),
-};
 
 export function createFields(kind: Kind, stationId: string): ItemFields {
   return {
@@ -96,232 +115,481 @@ export function createFields(kind: Kind, stationId: string): ItemFields {
     colour: '#8a8f94',
     usesPerMonth: '1',
     stationId,
+    otherStationIds: [],
     care: [],
     notes: '',
+    tags: '',
+    source: '',
+    cost: '',
+    restock: '',
+    forms: [],
+    form: '',
+    washed: '',
+    expiresOn: '',
     count: '1',
-    fibre: kind === 'thread' ? 'polyester' : 'cotton',
+    fibre: '',
     cloth: 'poplin',
+    weave: '',
     print: 'solid',
     length: '',
     width: '',
     grammage: '',
+    hasNap: false,
+    stretch: '',
+    cut: 'odd',
+    cutSize: '',
+    area: '',
     number: '',
     garment: '',
+    publisher: '',
+    era: '',
+    sizes: '',
+    format: 'envelope',
     envelope: 'small',
-    thickness: '5 mm',
+    thickness: '',
+    sheets: '',
+    needs: '',
     isMade: false,
     use: 'general',
-    tex: '27',
+    threadNumber: '27',
+    threadSystem: 'tex',
     spool: 'small',
-    type: '',
+    type: kind === 'kit' ? 'kit' : '',
+    size: '',
+    units: '',
+    unitMass: '',
     boxWidth: '',
     boxDepth: '',
     boxHeight: '',
     mass: '',
     hole: '',
-    isSoft: false,
+    watts: '',
+    tapeWidth: '',
+    tapeThickness: '',
+    usedHours: '',
+    isSoft: kind === 'kit',
+    forWhat: '',
+    kitState: 'planned',
+    parts: '',
   };
 }
 
+/** `M, lining: 1.2 m x 140 cm`, one a line. */
+function formatNeeds(needs: readonly ClothNeed[], units: UnitSystem): string {
+  return needs
+    .map(({ size, part, lengthMm, widthMm }) => {
+      const of = [size, part].filter(Boolean).join(', ');
+      return `${of === '' ? '' : `${of}: `}${formatClothLength(lengthMm, units)} x ${formatSize(widthMm, units)}`;
+    })
+    .join('\n');
+}
+
+function parseNeeds(text: string, units: UnitSystem): ClothNeed[] | string {
+  const needs: ClothNeed[] = [];
+  for (const line of text.split('\n')) {
+    if (line.trim() === '') continue;
+    const [, of = '', long = '', wide = ''] = /^(?:([^:]*):)?\s*(.+?)\s*[x×]\s*(.+)$/.exec(line.trim()) ?? [];
+    const length = parseLengthMm(long, units === 'metric' ? 'm' : 'yd');
+    const width = parseLengthMm(wide, units === 'metric' ? 'cm' : 'in');
+    if (!length.ok || !width.ok || length.value <= 0 || width.value <= 0)
+      return `“${line.trim()}” does not read. Try ${units === 'metric' ? 'M, lining: 1.2 m x 140 cm' : 'M, lining: 1 3/8 yd x 54 in'}.`;
+    const [size = '', ...part] = of.split(',').map((one) => one.trim());
+    needs.push({ size, part: part.join(', '), lengthMm: length.value, widthMm: width.value });
+  }
+  return needs;
+}
+
+const orEmpty = (value: number | null | undefined, format: (value: number) => string) =>
+  typeof value === 'number' ? format(value) : '';
+
 /** The fields of an item that is there already, in the user's units. */
 export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
+  const size = (mm: number) => formatSize(mm, units);
   const fields = createFields(item.kind, item.stationId);
   Object.assign(fields, {
     name: item.name,
     colour: item.colours[0] ?? '#8a8f94',
     usesPerMonth: String(item.usesPerMonth),
+    otherStationIds: item.otherStationIds ?? [],
     care: item.care,
     notes: item.notes,
+    tags: (item.tags ?? []).join(', '),
+    source: item.source ?? '',
+    cost: orEmpty(item.cost, String),
+    restock: orEmpty(item.restockBelow, (value) => formatAmount(value, getAmountUnit(item, lot), units)),
+    forms: item.forms,
+    form: lot.form,
+    washed: lot.isWashed === true ? 'yes' : lot.isWashed === false ? 'no' : '',
+    expiresOn: lot.expiresOn ?? '',
     count: String(lot.count),
-  });
-  const { fabric, pattern, thread, box } = item;
+    length: orEmpty(lot.lengthMm, (mm) => formatClothLength(mm, units)),
+    units: orEmpty(lot.units, String),
+    usedHours: orEmpty(lot.usedHours, String),
+  } satisfies Partial<ItemFields>);
+  const { fabric, pattern, thread, box, scrap, kit } = item;
   if (fabric)
     Object.assign(fields, {
       fibre: fabric.fibre,
       cloth: fabric.cloth,
+      weave: fabric.weave ?? '',
       print: fabric.print,
-      length: formatClothLength(lot.lengthMm ?? 0, units),
-      width: formatSize(fabric.widthMm, units),
-      grammage: `${fabric.grammageGsm} gsm`,
-    });
+      width: size(fabric.widthMm),
+      grammage: `${Math.round(fabric.grammageGsm * 10) / 10} gsm`,
+      hasNap: fabric.hasNap ?? false,
+      stretch: orEmpty(fabric.stretchPercent, String),
+    } satisfies Partial<ItemFields>);
+  if (scrap)
+    Object.assign(fields, {
+      cut: scrap.cut,
+      cutSize: orEmpty(scrap.cutMm, size),
+      area: orEmpty(lot.areaMm2, (mm2) => formatAmount(mm2, 'area', units)),
+    } satisfies Partial<ItemFields>);
   if (pattern) {
-    const envelope =
-      Object.entries(ENVELOPES).find(([, [w, h]]) => w === pattern.widthMm && h === pattern.heightMm)?.[0] ?? 'small';
+    const envelope = Object.entries(ENVELOPES).find(([, [w, h]]) => w === pattern.widthMm && h === pattern.heightMm);
     Object.assign(fields, {
       number: String(pattern.number),
       garment: pattern.garment,
-      envelope,
-      thickness: formatSize(pattern.thicknessMm, units),
+      publisher: pattern.publisher ?? '',
+      era: pattern.era ?? '',
+      sizes: pattern.sizes ?? '',
+      format: pattern.format ?? 'envelope',
+      envelope: envelope?.[0] ?? 'own',
+      thickness: size(pattern.thicknessMm),
+      sheets: orEmpty(pattern.sheets, String),
+      needs: formatNeeds(pattern.needs ?? [], units),
       isMade: pattern.isMade,
-    });
+    } satisfies Partial<ItemFields>);
   }
-  if (thread) {
-    const spool = thread.diameterMm >= 60 ? 'cone' : thread.diameterMm >= 40 ? 'large' : 'small';
-    Object.assign(fields, { fibre: thread.fibre, use: thread.use, tex: String(thread.tex), spool });
-  }
+  if (thread)
+    Object.assign(fields, {
+      fibre: thread.fibre,
+      use: thread.use,
+      threadNumber: String(thread.tex),
+      spool: lot.holder ?? findHolder(thread.diameterMm).id,
+    } satisfies Partial<ItemFields>);
   if (box)
     Object.assign(fields, {
       type: box.type,
-      boxWidth: formatSize(box.widthMm, units),
-      boxDepth: formatSize(box.depthMm, units),
-      boxHeight: formatSize(box.heightMm, units),
+      size: box.size ?? '',
+      unitMass: orEmpty(box.unitG, (g) => `${g} g`),
+      boxWidth: size(box.widthMm),
+      boxDepth: size(box.depthMm),
+      boxHeight: size(box.heightMm),
       mass: formatMass(box.massG, units),
-      hole: box.hangHoleMm ? formatSize(box.hangHoleMm, units) : '',
+      hole: orEmpty(box.hangHoleMm, size),
+      watts: orEmpty(box.watts, String),
+      tapeWidth: orEmpty(box.tape?.widthMm, size),
+      tapeThickness: orEmpty(box.tape?.layerMm, (mm) => `${mm} mm`),
       isSoft: box.isSoft,
-    });
+    } satisfies Partial<ItemFields>);
+  if (kit)
+    Object.assign(fields, {
+      forWhat: kit.forWhat,
+      kitState: kit.state,
+      parts: kit.parts.join('\n'),
+    } satisfies Partial<ItemFields>);
   return fields;
+}
+
+/** Whether a notion goes by the length: its type says so, or it was measured so before. */
+export function goesByLength(fields: Pick<ItemFields, 'kind' | 'type' | 'length' | 'tapeWidth'>): boolean {
+  if (fields.kind !== 'notion') return false;
+  return findType(fields.type, 'notion')?.sizeIs === 'tapeWidth' || fields.length !== '' || fields.tapeWidth !== '';
+}
+
+/** The ways that a thing as it stands in the form is usually kept. */
+export function listUsualForms(fields: ItemFields): StowForm[] {
+  const { kind, cloth, cut, type, isSoft, spool, hole } = fields;
+  const isNew = hole.trim() === '';
+  return getUsualForms({
+    kind,
+    cloth,
+    cut,
+    type,
+    isSoft: isSoft || undefined,
+    holder: spool,
+    hangHoleMm: isNew ? undefined : 1,
+  });
 }
 
 type FieldFaults = Partial<Record<keyof ItemFields, string>>;
 
+/** Reads field by field into a sketch; what still says what it said is left out, and so keeps its exact value. */
+class FormReader {
+  readonly faults: FieldFaults = {};
+  private readonly isMetric: boolean;
+
+  constructor(
+    private readonly fields: ItemFields,
+    private readonly before: ItemFields | null,
+    units: UnitSystem,
+  ) {
+    this.isMetric = units === 'metric';
+  }
+
+  get hasBase(): boolean {
+    return this.before !== null;
+  }
+
+  isChanged(name: keyof ItemFields): boolean {
+    return this.before === null || JSON.stringify(this.before[name]) !== JSON.stringify(this.fields[name]);
+  }
+
+  /** The text, where it was changed; an empty one in a new thing says nothing. */
+  text(name: keyof ItemFields): string | undefined {
+    const text = String(this.fields[name]).trim();
+    return this.isChanged(name) && (this.before !== null || text !== '') ? text : undefined;
+  }
+
+  /**
+   * An amount more than nothing. `whenEmpty` is what an emptied field means: null takes the value away,
+   * undefined leaves it to what is usual, 'needed' is a fault.
+   */
+  amount<E extends null | undefined>(
+    name: keyof ItemFields,
+    parse: (text: string) => Result<number, AmountFault>,
+    example: string,
+    whenEmpty: E | 'needed',
+  ): number | E | undefined {
+    if (!this.isChanged(name)) return undefined;
+    const text = String(this.fields[name]).trim();
+    if (text === '' && whenEmpty !== 'needed') return this.before === null ? undefined : whenEmpty;
+    const parsed = parse(text);
+    if (!parsed.ok) this.faults[name] = wordAmountFault(parsed.fault, example);
+    else if (parsed.value <= 0) this.faults[name] = wordAmountFault({ code: 'zero', text }, example);
+    else return parsed.value;
+    return undefined;
+  }
+
+  size<E extends null | undefined>(
+    name: keyof ItemFields,
+    whenEmpty: E | 'needed',
+    metric = '12 cm',
+    imperial = '4 3/4 in',
+  ) {
+    return this.amount(
+      name,
+      (text) => parseLengthMm(text, this.isMetric ? 'cm' : 'in'),
+      this.isMetric ? metric : imperial,
+      whenEmpty,
+    );
+  }
+
+  small<E extends null | undefined>(name: keyof ItemFields, whenEmpty: E | 'needed') {
+    return this.amount(
+      name,
+      (text) => parseLengthMm(text, this.isMetric ? 'mm' : 'in'),
+      this.isMetric ? '8 mm' : '3/8 in',
+      whenEmpty,
+    );
+  }
+
+  length<E extends null | undefined>(name: keyof ItemFields, whenEmpty: E | 'needed') {
+    return this.amount(
+      name,
+      (text) => parseLengthMm(text, this.isMetric ? 'm' : 'yd'),
+      this.isMetric ? '3.4 m' : '2 1/2 yd',
+      whenEmpty,
+    );
+  }
+
+  whole<E extends null | undefined>(name: keyof ItemFields, example: string, whenEmpty: E | 'needed') {
+    return this.amount(name, parseCount, example, whenEmpty);
+  }
+
+  mass<E extends null | undefined>(name: keyof ItemFields, whenEmpty: E | 'needed') {
+    return this.amount(
+      name,
+      (text) => parseMassG(text, this.isMetric ? 'g' : 'oz'),
+      this.isMetric ? '120 g' : '4 oz',
+      whenEmpty,
+    );
+  }
+
+  number<E extends null | undefined>(name: keyof ItemFields, example: string, whenEmpty: E | 'needed') {
+    return this.amount(
+      name,
+      (text) => {
+        const value = Number(text.replace(',', '.'));
+        if (Number.isNaN(value)) return { ok: false, fault: { code: 'not-a-number', text } };
+        return value < 0 ? { ok: false, fault: { code: 'negative', text } } : { ok: true, value };
+      },
+      example,
+      whenEmpty,
+    );
+  }
+
+  list(name: keyof ItemFields, split: RegExp): string[] | undefined {
+    const text = this.text(name);
+    return text === undefined
+      ? undefined
+      : [
+          ...new Set(
+            text
+              .split(split)
+              .map((one) => one.trim())
+              .filter(Boolean),
+          ),
+        ];
+  }
+}
+
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+
+function readCloth(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketch>, units: UnitSystem): void {
+  const isMetric = units === 'metric';
+  sketch.cloth = fields.cloth;
+  sketch.fibre = reader.text('fibre')?.toLowerCase();
+  if (reader.isChanged('fibre') && sketch.fibre === '') reader.faults.fibre = 'Such as cotton, linen or wool.';
+  sketch.weave = reader.text('weave')?.toLowerCase();
+  sketch.print = fields.print;
+  sketch.widthMm = reader.size('width', undefined, '140 cm', '54 in');
+  sketch.grammageGsm = reader.amount(
+    'grammage',
+    (text) => parseGrammage(text, 'gsm'),
+    isMetric ? '185 gsm' : '5.5 oz',
+    undefined,
+  );
+  if (reader.isChanged('hasNap')) sketch.hasNap = fields.hasNap;
+  sketch.stretchPercent = reader.number('stretch', '30', null);
+}
+
+function readBox(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketch>): void {
+  const { kind } = fields;
+  const figures = findType(fields.type, kind);
+  sketch.type = reader.text('type')?.toLowerCase();
+  if (fields.type.trim() === '')
+    reader.faults.type = kind === 'tool' ? 'Such as ruler or scissors.' : 'Such as zips or buttons.';
+  sketch.size = reader.text('size');
+  // Where the type is not one that is known, its size must be said.
+  const whenEmpty = figures || kind === 'kit' ? undefined : ('needed' as const);
+  const sides = (['boxWidth', 'boxDepth', 'boxHeight'] as const).map((name) =>
+    goesByLength(fields) ? undefined : reader.size(name, whenEmpty),
+  );
+  if (sides.some((side) => side !== undefined)) sketch.boxMm = sides as [number, number, number];
+  sketch.massG = reader.mass('mass', undefined);
+  // Unticked in a new thing means "as is usual for its type".
+  if (reader.hasBase ? reader.isChanged('isSoft') : fields.isSoft) sketch.isSoft = fields.isSoft;
+  if (kind === 'tool') sketch.hangHoleMm = reader.small('hole', null);
+  if (kind === 'tool' || kind === 'other') sketch.watts = reader.number('watts', '90', null);
+  if (kind !== 'notion') return;
+  sketch.unitG = reader.mass('unitMass', null);
+  sketch.units = reader.whole('units', '24', null);
+  sketch.usedHours = reader.number('usedHours', '3', null);
+  if (!goesByLength(fields)) return;
+  sketch.lengthMm = reader.length<undefined>('length', 'needed');
+  sketch.tapeWidthMm = reader.small('tapeWidth', undefined);
+  sketch.tapeMm = reader.small('tapeThickness', undefined);
+}
+
 /**
- * Reads the form into records, or every fault by field, in words. `base` is the item being changed: what the
+ * Reads the form into records, or every fault by field, in words. `base` is the thing being changed: what the
  * form does not ask keeps its value, and so does a field that still says what it said, whose rounded text
- * would lose the exact figure. Figures left empty come from the cloth's class.
+ * would lose the exact figure. Figures left empty come from what is usual.
  */
 export function readFields(
   fields: ItemFields,
   units: UnitSystem,
   base: { item: Item; lot: Lot } | null,
-  create: () => { itemId: ItemId; lotId: LotId; nowMs: number },
+  birth: Birth,
 ): Result<{ item: Item; lot: Lot }, FieldFaults> {
-  const faults: FieldFaults = {};
   const before = base ? toFields(base.item, base.lot, units) : null;
-  const isSame = (name: keyof ItemFields) => before !== null && before[name] === fields[name];
-  const read = (
-    name: keyof ItemFields,
-    parsed: Result<number, AmountFault>,
-    example: string,
-    exact: number | null | undefined,
-  ): number => {
-    if (isSame(name) && typeof exact === 'number') return exact;
-    if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, example);
-    else if (parsed.value <= 0) faults[name] = wordAmountFault({ code: 'zero', text: String(fields[name]) }, example);
-    return parsed.ok ? parsed.value : 0;
-  };
-  const isMetric = units === 'metric';
-  const small = isMetric ? 'cm' : 'in';
+  const reader = new FormReader(fields, before, units);
+  const { faults } = reader;
   const { kind } = fields;
-  if (fields.name.trim() === '') faults.name = 'Give it a name that you will look for.';
+  const sketch: Mutable<Sketch> = { kind, name: fields.name.trim(), notes: fields.notes };
+  if (sketch.name === '') faults.name = 'Give it a name that you will look for.';
+  if (reader.isChanged('colour')) sketch.colours = [fields.colour, ...(base?.item.colours.slice(1) ?? [])];
   const uses = Number(fields.usesPerMonth.replace(',', '.'));
   if (fields.usesPerMonth.trim() === '' || !(uses >= 0 && uses <= 1000))
     faults.usesPerMonth = 'A number such as 2, or 0.5 for every other month.';
+  else if (reader.isChanged('usesPerMonth')) sketch.usesPerMonth = uses;
+  sketch.stationId = fields.stationId as StationId;
+  if (reader.isChanged('otherStationIds'))
+    sketch.otherStationIds = fields.otherStationIds.filter((id) => id !== fields.stationId) as StationId[];
+  // Unticked in a new thing means "as usual": sharp needles are sharp without being told.
+  if (base ? reader.isChanged('care') : fields.care.length > 0) sketch.care = fields.care;
+  if (reader.isChanged('tags')) sketch.tags = reader.list('tags', /[,#]/);
+  sketch.source = reader.text('source');
+  sketch.cost = reader.number('cost', '24.50', null);
+  if (reader.isChanged('washed')) sketch.isWashed = fields.washed === '' ? null : fields.washed === 'yes';
+  if (fields.expiresOn !== '' && !DAY_PATTERN.test(fields.expiresOn)) faults.expiresOn = 'A day such as 2027-05-31.';
+  else if (reader.isChanged('expiresOn') && (base || fields.expiresOn !== ''))
+    sketch.expiresOn = fields.expiresOn === '' ? null : fields.expiresOn;
 
-  const made = create();
-  const forms = FORMS[kind](fields);
-  const item: Item = {
-    ...(base?.item ?? { id: made.itemId }),
-    kind,
-    name: fields.name.trim(),
-    colours: base && isSame('colour') ? base.item.colours : [fields.colour, ...(base?.item.colours.slice(1) ?? [])],
-    notes: fields.notes,
-    usesPerMonth: uses,
-    stationId: fields.stationId as StationId,
-    care: fields.care,
-    // Another class of cloth or a new hang hole opens other ways of keeping it.
-    forms: base && before && String(FORMS[kind](before)) === String(forms) ? base.item.forms : forms,
-  };
-  let lengthMm: number | null = null;
-  let count = 1;
   if (kind === 'fabric') {
-    const cloth = getCloth(fields.cloth);
-    const old = base?.item.fabric;
-    lengthMm = read(
-      'length',
-      parseLengthMm(fields.length, isMetric ? 'm' : 'yd'),
-      isMetric ? '3.4 m' : '2 1/2 yd',
-      base?.lot.lengthMm,
-    );
-    const widthMm = read('width', parseLengthMm(fields.width, small), isMetric ? '140 cm' : '54 in', old?.widthMm);
-    const grammageGsm =
-      fields.grammage.trim() === ''
-        ? cloth.grammageGsm
-        : read('grammage', parseGrammage(fields.grammage, 'gsm'), '185 gsm', old?.grammageGsm);
-    if (fields.fibre.trim() === '') faults.fibre = 'Such as cotton, linen or wool.';
-    const isSameCloth = old?.cloth === fields.cloth;
-    item.fabric = {
-      fibre: fields.fibre.trim().toLowerCase(),
-      cloth: fields.cloth,
-      widthMm,
-      grammageGsm,
-      // A heavier cloth of the same class is thicker in proportion.
-      layerMm:
-        isSameCloth && old.grammageGsm === grammageGsm
-          ? old.layerMm
-          : Math.max(0.02, (cloth.layerMm * grammageGsm) / cloth.grammageGsm),
-      stacking: isSameCloth ? old.stacking : cloth.stacking,
-      print: fields.print,
-      ...(isSameCloth && old.grammageGsm === grammageGsm && old.isCalibrated && { isCalibrated: true }),
-    };
-  } else {
-    count = read('count', parseCount(fields.count), '3', base?.lot.count);
+    sketch.lengthMm = reader.length<undefined>('length', 'needed');
+    readCloth(reader, fields, sketch, units);
+  } else if (kind === 'scrap') {
+    readCloth(reader, fields, sketch, units);
+    sketch.cut = fields.cut;
+    if (fields.cut === 'odd')
+      sketch.areaMm2 = reader.amount(
+        'area',
+        (text) => parseArea(text, units),
+        units === 'metric' ? '0.6 m²' : '0.7 sq yd',
+        'needed',
+      );
+    else sketch.cutMm = reader.size('cutSize', 'needed', '6.35 cm', '2 1/2 in');
   }
   if (kind === 'pattern') {
-    const old = base?.item.pattern;
-    const [widthMm, heightMm] =
-      old && isSame('envelope') ? [old.widthMm, old.heightMm] : (ENVELOPES[fields.envelope] ?? ENVELOPES['small']!);
-    const number = read('number', parseCount(fields.number), '214', old?.number);
-    const thicknessMm = read(
-      'thickness',
-      parseLengthMm(fields.thickness, isMetric ? 'mm' : 'in'),
-      isMetric ? '5 mm' : '1/4 in',
-      old?.thicknessMm,
-    );
-    item.pattern = {
-      number,
-      garment: fields.garment.trim().toLowerCase(),
-      widthMm,
-      heightMm,
-      thicknessMm,
-      isMade: fields.isMade,
-    };
+    sketch.number = reader.whole<undefined>('number', '214', 'needed');
+    sketch.garment = reader.text('garment')?.toLowerCase();
+    sketch.publisher = reader.text('publisher');
+    sketch.era = reader.text('era');
+    sketch.sizes = reader.text('sizes');
+    sketch.format = fields.format;
+    if (reader.isChanged('envelope') && ENVELOPES[fields.envelope]) sketch.envelopeMm = ENVELOPES[fields.envelope];
+    sketch.sheets = reader.whole('sheets', '46', null);
+    sketch.thicknessMm = reader.small('thickness', undefined);
+    if (reader.isChanged('isMade')) sketch.isMade = fields.isMade;
+    const needs = reader.isChanged('needs') ? parseNeeds(fields.needs, units) : undefined;
+    if (typeof needs === 'string') faults.needs = needs;
+    else sketch.needs = needs;
   }
   if (kind === 'thread') {
-    const old = base?.item.thread;
-    const [diameterMm, heightMm, massG] =
-      old && isSame('spool') ? [old.diameterMm, old.heightMm, old.massG] : (SPOOLS[fields.spool] ?? SPOOLS['small']!);
-    const tex = read('tex', parseCount(fields.tex), '27', old?.tex);
+    sketch.fibre = reader.text('fibre')?.toLowerCase();
+    sketch.use = reader.text('use')?.toLowerCase();
     if (fields.use.trim() === '') faults.use = 'Such as general or topstitching.';
-    if (fields.fibre.trim() === '') faults.fibre = 'Such as polyester or cotton.';
-    item.thread = {
-      fibre: fields.fibre.trim().toLowerCase(),
-      use: fields.use.trim().toLowerCase(),
-      tex,
-      diameterMm,
-      heightMm,
-      massG,
-    };
+    const value = reader.number('threadNumber', '27', 'needed');
+    const isSame = !reader.isChanged('threadNumber') && !reader.isChanged('threadSystem');
+    const system = THREAD_NUMBERS.includes(fields.threadSystem) ? fields.threadSystem : 'tex';
+    const typed = value ?? Number(fields.threadNumber);
+    if (!isSame && typed > 0) sketch.tex = Number(convertThread(typed, system, 'tex').toFixed(2));
+    sketch.holder = reader.isChanged('spool') ? fields.spool : undefined;
+    sketch.lengthMm = reader.length('length', null);
   }
-  if (kind === 'notion' || kind === 'tool') {
-    const old = base?.item.box;
-    const example = isMetric ? '12 cm' : '4 3/4 in';
-    if (fields.type.trim() === '')
-      faults.type = kind === 'tool' ? 'Such as cutting or measuring.' : 'Such as zips or buttons.';
-    item.box = {
-      type: fields.type.trim().toLowerCase(),
-      widthMm: read('boxWidth', parseLengthMm(fields.boxWidth, small), example, old?.widthMm),
-      depthMm: read('boxDepth', parseLengthMm(fields.boxDepth, small), example, old?.depthMm),
-      heightMm: read('boxHeight', parseLengthMm(fields.boxHeight, small), example, old?.heightMm),
-      massG: read('mass', parseMassG(fields.mass, isMetric ? 'g' : 'oz'), isMetric ? '120 g' : '4 oz', old?.massG),
-      isSoft: fields.isSoft,
-      hangHoleMm:
-        fields.hole.trim() === ''
-          ? null
-          : read(
-              'hole',
-              parseLengthMm(fields.hole, isMetric ? 'mm' : 'in'),
-              isMetric ? '8 mm' : '3/8 in',
-              old?.hangHoleMm,
-            ),
-    };
+  if (kind === 'notion' || kind === 'tool' || kind === 'kit' || kind === 'other') readBox(reader, fields, sketch);
+  if (kind === 'kit') {
+    sketch.forWhat = reader.text('forWhat');
+    sketch.kitState = fields.kitState;
+    sketch.parts = reader.list('parts', /\n/);
+  }
+  const countsPieces = kind !== 'fabric' && !(kind === 'scrap' && fields.cut === 'odd');
+  if (countsPieces) sketch.count = reader.whole<undefined>('count', '3', 'needed');
+  if (reader.isChanged('forms') && fields.forms.length > 0) sketch.forms = fields.forms;
+  // Another class of cloth or a new hang hole opens other ways of keeping it.
+  else if (before && String(listUsualForms(before)) !== String(listUsualForms(fields)))
+    sketch.forms = listUsualForms(fields);
+  if (fields.form !== '' && reader.isChanged('form')) sketch.form = fields.form;
+  if (reader.isChanged('restock')) {
+    const unit =
+      kind === 'fabric' || goesByLength(fields)
+        ? 'length'
+        : kind === 'scrap' && fields.cut === 'odd'
+          ? 'area'
+          : 'count';
+    sketch.restockBelow =
+      unit === 'length'
+        ? reader.length('restock', null)
+        : unit === 'area'
+          ? reader.amount('restock', (text) => parseArea(text, units), '0.5 m²', null)
+          : reader.whole('restock', '2', null);
   }
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
-  const lot: Lot = base
-    ? { ...base.lot, lengthMm, count, sinceMs: made.nowMs }
-    : createLooseLot(made.lotId, item, count, lengthMm, made.nowMs);
-  if (base && lot.lengthMm === base.lot.lengthMm && lot.count === base.lot.count) lot.sinceMs = base.lot.sinceMs;
-  else if (base && base.lot.measuredBy) Object.assign(lot, { lengthSigmaMm: null, measuredBy: null });
-  for (const parsed of [parseRecord('items', item), parseRecord('lots', lot)])
-    if (!parsed.ok) return { ok: false, fault: { name: parsed.fault.map(wordRecordFault).join('; ') } };
-  return { ok: true, value: { item, lot } };
+  const defined = Object.fromEntries(
+    Object.entries(sketch).filter(([, value]) => value !== undefined),
+  ) as unknown as Sketch;
+  const made = completeSketch(defined, birth, base);
+  return made.ok ? made : { ok: false, fault: { name: made.fault.map(wordRecordFault).join('; ') } };
 }

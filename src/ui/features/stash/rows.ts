@@ -1,5 +1,5 @@
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
-import type { Household, Item, Kind, Lot, LotId } from '../../../core/records/index.ts';
+import { takesRoom, type Household, type Item, type Kind, type Lot, type LotId } from '../../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../../core/storage/index.ts';
 
 /** A line of the stash. */
@@ -27,10 +27,12 @@ export interface StashFilter {
 
 /** The attribute a kind is told apart by. */
 export function getWhat(item: Item): string {
-  return item.fabric?.fibre ?? item.pattern?.garment ?? item.thread?.use ?? item.box?.type ?? '';
+  return item.fabric?.fibre ?? item.pattern?.garment ?? item.thread?.use ?? item.kit?.state ?? item.box?.type ?? '';
 }
 
 export function getPresence(lot: Lot): Presence {
+  // What is wrapped with another, or is a file, needs no home of its own.
+  if (!takesRoom(lot)) return 'in';
   if (lot.homeId === null) return 'homeless';
   if (lot.state !== 'in') return 'out';
   return lot.placeId === lot.homeId && lot.form === lot.homeForm ? 'in' : 'planned';

@@ -9,7 +9,7 @@ import { wordWhereShort } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts';
-import { computeWhereabouts, getLotsByItem, getTree } from '../../state/derived.ts';
+import { computeWhereabouts, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import {
   wordAmount,
@@ -23,7 +23,10 @@ import {
   wordThing,
 } from '../../text/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
+import { getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
+import { LotFacts } from './LotFacts.tsx';
+import { LotMore } from './LotMore.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
 
 /** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
@@ -47,7 +50,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const [isMeasuring, setMeasuring] = useState(false);
   const tree = getTree(household);
   const where = computeWhereabouts(household, lot.id);
-  const kin = (getLotsByItem(household).get(item.id) ?? []).filter((id) => id !== lot.id);
+  const canCut = lot.lengthMm !== null && (item.kind === 'fabric' || Boolean(item.box?.tape));
   const isPlanned = lot.homeId !== null && lot.state === 'in' && lot.placeId !== lot.homeId;
   const isHere = lot.state === 'in';
   const isPreview = useContext(PreviewContext) !== null;
@@ -62,8 +65,8 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       <dl className="mt-2">
         <Row name="There is">
           {wordAmount(item, lot, units)}
-          {wordDoubt(lot, units)}
-          {item.fabric && ` × ${formatSize(item.fabric.widthMm, units)}`}
+          {wordDoubt(item, lot, units)}
+          {item.kind === 'fabric' && item.fabric && ` × ${formatSize(item.fabric.widthMm, units)}`}
         </Row>
         {wordMeasures(item, lot, settings).map(([name, words]) => (
           <Row key={name} name={name}>
@@ -71,24 +74,13 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           </Row>
         ))}
         {lot.measuredBy && <Row name="Measured">{wordMeasureWay(lot.measuredBy)}</Row>}
-        <Row name="Kept">{wordForm(lot.form)}</Row>
-        {kin.map((id) => {
-          const other = household.lots.get(id)!;
-          return (
-            <Row key={id} name="Another lot">
-              <button
-                type="button"
-                className="text-woad underline underline-offset-4"
-                onClick={() => show({ type: 'lot', id })}
-              >
-                {wordAmount(item, other, units)}
-              </button>
-            </Row>
-          );
-        })}
+        {lot.state !== 'digital' && <Row name="Kept">{wordForm(lot.form)}</Row>}
+        <LotFacts household={household} item={item} lot={lot} />
         {item.care.length > 0 && <Row name="Mind">{item.care.map(wordCare).join(', ')}</Row>}
         <Row name={isPreview ? 'In the plan' : isHere ? 'Is in' : 'Is'}>
-          {isPreview || where.placeId === null || pathname.startsWith('/find') ? (
+          {lot.state === 'digital' ? (
+            'a file; it takes no room'
+          ) : isPreview || where.placeId === null || pathname.startsWith('/find') ? (
             wordWhereShort(where)
           ) : (
             <Link to={`/find/${lot.id}`} className="text-woad underline underline-offset-4">
@@ -106,7 +98,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
         </Button>
       )}
       <Why household={household} id={lot.id} isHere={isHere} />
-      {isCutting && item.fabric && lot.lengthMm !== null ? (
+      {isCutting && canCut ? (
         <CutForm lot={lot} onDone={() => setCutting(false)} />
       ) : isMeasuring ? (
         <MeasurePanel item={item} lot={lot} onDone={() => setMeasuring(false)} />
@@ -127,28 +119,27 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
               Put back
             </Button>
           )}
-          {item.fabric ? (
+          {canCut ? (
             <Button onClick={() => setCutting(true)}>Cut from it</Button>
           ) : (
             <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
           )}
           <Button
-            className={item.fabric ? '' : 'col-span-2'}
-            disabled={lot.state === 'lent'}
+            className={canCut ? '' : 'col-span-2'}
+            disabled={lot.state === 'lent' || lot.state === 'digital'}
             onClick={() => setRehoming(true)}
           >
             {lot.homeId === null ? 'Give it a home' : 'Another home'}
           </Button>
-          {item.fabric && (
-            <>
-              <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
-              <Button className="col-span-2" data-key="m" onClick={() => setMeasuring(true)}>
-                How much is there? <kbd className="pl-1 font-normal">M</kbd>
-              </Button>
-            </>
+          {canCut && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
+          {getMeasureWays(item, lot).length > 0 && (
+            <Button className="col-span-2" data-key="m" onClick={() => setMeasuring(true)}>
+              How much is there? <kbd className="pl-1 font-normal">M</kbd>
+            </Button>
           )}
         </div>
       )}
+      {!isPreview && <LotMore household={household} item={item} lot={lot} />}
     </>
   );
 }

@@ -1,44 +1,137 @@
 import { useEffect, useRef, useState } from 'react';
-import { computeCalibration, computeReading } from '../../../core/measure/index.ts';
-import { MEASURE_WAYS, type Item, type Lot, type MeasureWay } from '../../../core/records/index.ts';
+import {
+  applyCalibration,
+  computeCalibration,
+  computeExpectedReading,
+  computePackage,
+  computeReading,
+  getAmount,
+  getAmountUnit,
+  getGauge,
+  getMeasureWays,
+  withAmount,
+  type Gauge,
+} from '../../../core/measure/index.ts';
+import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
 import { createMeasure, createSaveItem } from '../../../core/tracking/index.ts';
-import { formatClothLength, parseLengthMm, parseMassG } from '../../../core/units/index.ts';
+import {
+  formatMass,
+  formatSize,
+  parseArea,
+  parseCount,
+  parseLengthMm,
+  parseMassG,
+  type UnitSystem,
+} from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { capitalise, wordAmountFault, wordMeasureWay, wordReading } from '../../text/index.ts';
+import {
+  capitalise,
+  formatAmount,
+  wordAmountFault,
+  wordForm,
+  wordMeasureWay,
+  wordPackage,
+  wordReading,
+} from '../../text/index.ts';
+import { useScale } from './useScale.ts';
 
-/** How much is there? A way to measure, the reading, and the length with its doubt; or, from a known length, the cloth's own figures. */
+const isWeighed = (way: MeasureWay) => way === 'weight' || way === 'count';
+
+function parseAmount(text: string, unit: AmountUnit, units: UnitSystem) {
+  if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
+  return unit === 'area' ? parseArea(text, units) : parseCount(text);
+}
+
+/** A figure that a way of measuring leans on: usual until it is typed. */
+function useGauge(usual: Gauge, units: UnitSystem) {
+  const [texts, setTexts] = useState({ tareG: '', tenG: '', coreMm: '' });
+  const isMetric = units === 'metric';
+  const read = (name: keyof typeof texts) => {
+    const text = texts[name].trim();
+    if (text === '') return { value: usual[name], fault: undefined };
+    const parsed =
+      name === 'coreMm' ? parseLengthMm(text, isMetric ? 'mm' : 'in') : parseMassG(text, isMetric ? 'g' : 'oz');
+    return parsed.ok
+      ? { value: parsed.value, fault: undefined }
+      : { value: usual[name], fault: wordAmountFault(parsed.fault, name === 'coreMm' ? '40 mm' : '6 g') };
+  };
+  const [tare, ten, core] = [read('tareG'), read('tenG'), read('coreMm')];
+  return {
+    gauge: { ...usual, tareG: tare.value, tenG: ten.value, coreMm: core.value },
+    texts,
+    faults: { tareG: tare.fault, tenG: ten.fault, coreMm: core.fault },
+    setText: (name: keyof typeof texts, text: string) => setTexts((now) => ({ ...now, [name]: text })),
+  };
+}
+
+/** How much is there? A way to measure, the reading, and the amount with its doubt; or, from a known amount, the thing's own figures. */
 export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
   const { settings } = useHousehold();
   const { units } = settings;
   const act = useApp((state) => state.act);
   const input = useRef<HTMLInputElement>(null);
-  const [way, setWay] = useState<MeasureWay>(lot.form === 'roll' ? 'roll' : lot.form === 'board' ? 'board' : 'folded');
+  const ways = getMeasureWays(item, lot);
+  const [way, setWay] = useState<MeasureWay>(ways[0] ?? 'weight');
   const [text, setText] = useState('');
   const [known, setKnown] = useState('');
+  const [isScaleWanted, setScaleWanted] = useState(false);
+  const scale = useScale(isScaleWanted && isWeighed(way));
+  const [scaleG, setScaleG] = useState<number | null>(null);
   useEffect(() => input.current?.focus(), []);
 
   const isMetric = units === 'metric';
-  const example = way === 'weight' ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
-  const parsed =
-    way === 'weight' ? parseMassG(text, isMetric ? 'g' : 'oz') : parseLengthMm(text, isMetric ? 'mm' : 'in');
-  const reading = parsed.ok && parsed.value > 0 ? computeReading(item, settings, way, parsed.value) : null;
-  const isTold = reading !== null && reading.length.value > 0;
-  const knownMm = known.trim() === '' ? null : parseLengthMm(known, isMetric ? 'm' : 'yd');
-  const fabric = parsed.ok && knownMm?.ok ? computeCalibration(item, settings, way, parsed.value, knownMm.value) : null;
+  const usual = getGauge(item, lot, way);
+  const { gauge: typedGauge, texts, faults, setText: setGaugeText } = useGauge(usual, units);
+  // A reading taken from the scale is as fine as the scale.
+  const gauge = { ...typedGauge, resolution: scaleG ?? usual.resolution };
+  const example = isWeighed(way) ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
+  const parsed = isWeighed(way) ? parseMassG(text, isMetric ? 'g' : 'oz') : parseLengthMm(text, isMetric ? 'mm' : 'in');
+  const reading = parsed.ok && parsed.value > 0 ? computeReading(item, lot, settings, way, parsed.value, gauge) : null;
+  const isTold = reading !== null && reading.amount.value > 0;
+  const unit = reading?.unit ?? (way === 'count' ? 'count' : item.thread ? 'length' : getAmountUnit(item, lot));
+  const knownAmount = known.trim() === '' ? null : parseAmount(known, unit, units);
+  const calibrated =
+    parsed.ok && knownAmount?.ok
+      ? computeCalibration(item, lot, settings, way, parsed.value, knownAmount.value, gauge)
+      : null;
   const fault = text === '' || parsed.ok ? undefined : wordAmountFault(parsed.fault, example);
+  const present = getAmount(item, lot);
+  const expected =
+    getAmountUnit(item, lot) === unit ? computeExpectedReading(item, lot, settings, way, present, gauge) : null;
+  const after = isTold
+    ? withAmount(
+        item,
+        { ...lot, lengthMm: unit === 'length' ? reading.amount.value : lot.lengthMm },
+        reading.amount.value,
+      )
+    : null;
+  const pkg = after && computePackage(item, after, lot.form, settings);
+  const canCalibrate = item.thread === undefined;
 
   const take = async () => {
     if (!isTold) return;
-    const measured = { lengthMm: reading.length.value, sigmaMm: reading.length.sigma, way };
+    const measured = { value: reading.amount.value, sigma: reading.amount.sigma, way, unit: reading.unit };
+    // The weight of ten is remembered, so that next time one weighing is enough.
+    if (way === 'count' && gauge.tenG > 0 && item.box && item.box.unitG !== gauge.tenG / 10)
+      await act((now) => createSaveItem(now, { ...item, box: { ...item.box!, unitG: gauge.tenG / 10 } }, []));
     if (await act((now) => createMeasure(now, lot.id, measured, world.nowMs()))) onDone();
   };
   const calibrate = async () => {
-    if (!fabric) return;
-    if (await act((now) => createSaveItem(now, { ...item, fabric }, []), `${item.name} goes by its own figures now.`))
-      setKnown('');
+    if (!calibrated) return;
+    const next = applyCalibration(item, calibrated);
+    if (await act((now) => createSaveItem(now, next, []), `${item.name} goes by its own figures now.`)) setKnown('');
   };
+  const gaugeField = (name: 'tareG' | 'tenG' | 'coreMm', label: string, hint: string) => (
+    <TextField
+      label={label}
+      value={texts[name]}
+      fault={faults[name]}
+      hint={hint}
+      onChange={(event) => setGaugeText(name, event.target.value)}
+    />
+  );
 
   return (
     <form
@@ -52,33 +145,105 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <h3 className="font-bold">How much is there?</h3>
-      <SelectField label="Measured" value={way} onChange={(event) => setWay(event.target.value as MeasureWay)}>
-        {MEASURE_WAYS.map((one) => (
-          <option key={one} value={one}>
-            {capitalise(wordMeasureWay(one))}
-          </option>
-        ))}
-      </SelectField>
+      {ways.length > 1 && (
+        <SelectField label="Measured" value={way} onChange={(event) => setWay(event.target.value as MeasureWay)}>
+          {ways.map((one) => (
+            <option key={one} value={one}>
+              {capitalise(wordMeasureWay(one))}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      {way === 'count' &&
+        gaugeField(
+          'tenG',
+          'Ten of them weigh',
+          usual.tenG > 0 ? `Empty: ${formatMass(usual.tenG, units)}, as known` : 'Weigh ten, once; then it is known',
+        )}
       <TextField
         ref={input}
-        label="Reading"
+        label={isWeighed(way) ? 'All of it weighs' : 'Reading'}
         value={text}
         fault={fault}
-        hint={`Such as ${example}`}
-        onChange={(event) => setText(event.target.value)}
+        hint={
+          expected !== null && present > 0
+            ? `By the books it would be ${isWeighed(way) ? formatMass(expected, units) : formatSize(expected, units)}`
+            : `Such as ${example}`
+        }
+        onChange={(event) => {
+          setText(event.target.value);
+          setScaleG(null);
+        }}
       />
+      {isWeighed(way) && (
+        <div className="space-y-1">
+          {!isScaleWanted ? (
+            <Button look="quiet" onClick={() => setScaleWanted(true)}>
+              Read the bench scale
+            </Button>
+          ) : (
+            <p role="status" className="flex flex-wrap items-baseline gap-3 text-sm">
+              {scale.state === 'absent' ? (
+                <>
+                  <span>No scale answers. Type what yours shows.</span>
+                  <Button look="quiet" onClick={() => setScaleWanted(false)}>
+                    All right
+                  </Button>
+                </>
+              ) : scale.news ? (
+                <>
+                  <span className="tabular font-display text-xl">{scale.news.grams.toFixed(1)} g</span>
+                  <span className="text-stone">
+                    {scale.news.isOverloaded ? 'more than it bears' : scale.news.isStable ? 'at rest' : 'swinging'}
+                  </span>
+                  <Button
+                    look="quiet"
+                    disabled={!scale.news.isStable || scale.news.isOverloaded}
+                    onClick={() => {
+                      setText(`${scale.news!.grams} g`);
+                      setScaleG(scale.news!.resolutionG);
+                    }}
+                  >
+                    Take this weight
+                  </Button>
+                </>
+              ) : (
+                'Looking for the scale…'
+              )}
+            </p>
+          )}
+          {gaugeField(
+            'tareG',
+            item.thread ? 'Bare spools weigh' : 'Jar or bag weighs',
+            usual.tareG > 0 ? `Empty: ${formatMass(usual.tareG, units)}, as usual` : 'Empty: nothing',
+          )}
+        </div>
+      )}
+      {(way === 'roll' || way === 'reel') &&
+        gaugeField(
+          'coreMm',
+          way === 'roll' ? 'Bare tube across' : 'Bare reel across',
+          `Empty: ${formatSize(usual.coreMm, units)}, as usual`,
+        )}
       {reading && (
         <div role="status">
           <p>
             <span className="font-display text-[25px] font-semibold">
-              {formatClothLength(reading.length.value, units)}
+              {formatAmount(reading.amount.value, reading.unit, units)}
             </span>{' '}
-            <span className="text-stone">± {formatClothLength(reading.length.sigma, units)}</span>
+            <span className="text-stone">
+              ± {formatAmount(Math.max(reading.amount.sigma, reading.unit === 'count' ? 1 : 0), reading.unit, units)}
+            </span>
           </p>
           <p className="text-sm text-stone">
-            {isTold ? wordReading(reading, way) : 'That is no more than the board or tube alone.'}
-            {item.fabric?.isCalibrated ? ' By this cloth’s own figures.' : ''}
+            {isTold ? wordReading(item, reading, way) : 'That is no more than the board, tube or spool alone.'}
+            {item.fabric?.isCalibrated || item.box?.tape?.isCalibrated ? ' By its own figures.' : ''}
           </p>
+          {pkg && (
+            <p className="text-sm text-stone">
+              {capitalise(wordForm(pkg.form))}: {wordPackage(pkg, units)}
+            </p>
+          )}
         </div>
       )}
       <div className="grid grid-cols-2 gap-2">
@@ -87,22 +252,24 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-      {isTold && (
+      {(isTold || way === 'count') && canCalibrate && parsed.ok && (
         <details>
           <summary className="min-h-9 cursor-pointer text-woad underline underline-offset-4">
-            I know how long this piece is
+            I know how much this is
           </summary>
           <div className="mt-2 space-y-2">
             <TextField
-              label="Its true length"
+              label={unit === 'length' ? 'Its true length' : unit === 'area' ? 'Its true area' : 'How many they are'}
               value={known}
               fault={
-                knownMm && !knownMm.ok ? wordAmountFault(knownMm.fault, isMetric ? '3.4 m' : '3 3/4 yd') : undefined
+                knownAmount && !knownAmount.ok
+                  ? wordAmountFault(knownAmount.fault, unit === 'count' ? '24' : isMetric ? '3.4' : '3 3/4')
+                  : undefined
               }
-              hint="Then all of this cloth is measured by its own figures, and the doubt shrinks."
+              hint="Then all of it is measured by its own figures, and the doubt shrinks."
               onChange={(event) => setKnown(event.target.value)}
             />
-            <Button disabled={!fabric} onClick={() => void calibrate()}>
+            <Button disabled={!calibrated} onClick={() => void calibrate()}>
               Calibrate
             </Button>
           </div>

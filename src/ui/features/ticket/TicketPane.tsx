@@ -15,7 +15,9 @@ export function TicketPane({ hint }: { hint: string }) {
     <Suspense fallback={<p className="text-stone">Opening…</p>}>
       {ticket.type === 'lot' && <LotTicket id={ticket.id} />}
       {ticket.type === 'place' && <PlaceTicket id={ticket.id} />}
-      {ticket.type === 'newItem' && <ItemForm key="new" base={null} kind={ticket.kind} />}
+      {ticket.type === 'newItem' && (
+        <ItemForm key={`new ${ticket.like ?? ''}`} base={null} kind={ticket.kind} like={ticket.like} />
+      )}
       {ticket.type === 'editItem' && <ItemForm key={ticket.lotId} base={ticket.lotId} kind="fabric" />}
       {ticket.type === 'newUnit' && <UnitForm key="new" unitId={null} wallId={ticket.wallId} />}
       {ticket.type === 'editUnit' && <UnitForm key={ticket.id} unitId={ticket.id} wallId="" />}

@@ -1,0 +1,3 @@
+export { findType, TYPE_FIGURES, type TypeFigures } from './figures.ts';
+export { MEANINGS, parseLine, type LinePart, type Meaning, type ReadLine } from './line.ts';
+export { completeSketch, computeSheetsThickness, ENVELOPES, getUsualForms, type Birth, type Sketch } from './sketch.ts';

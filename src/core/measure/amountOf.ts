@@ -1,0 +1,30 @@
+import type { AmountUnit, Item, Lot } from '../records/index.ts';
+
+/** What a lot's amount counts: cloth, tape and measured thread go by length, odd scraps by area, all else by pieces. */
+export function getAmountUnit(item: Item, lot: Lot): AmountUnit {
+  if (item.kind === 'fabric') return 'length';
+  if (item.kind === 'scrap') return item.scrap?.cut === 'odd' ? 'area' : 'count';
+  return lot.lengthMm !== null && (item.thread || item.box?.tape) ? 'length' : 'count';
+}
+
+/** How much there is: mm, mm² or pieces. Single pieces in packets count before the packets do. */
+export function getAmount(item: Item, lot: Lot): number {
+  const unit = getAmountUnit(item, lot);
+  if (unit === 'length') return lot.lengthMm ?? 0;
+  if (unit === 'area') return lot.areaMm2 ?? 0;
+  return lot.units ?? lot.count;
+}
+
+/** The same lot with another amount; pieces are whole. */
+export function withAmount(item: Item, lot: Lot, amount: number): Lot {
+  const unit = getAmountUnit(item, lot);
+  if (unit === 'length') return { ...lot, lengthMm: amount };
+  if (unit === 'area') return { ...lot, areaMm2: amount };
+  const pieces = Math.max(0, Math.round(amount));
+  return (lot.units ?? null) === null ? { ...lot, count: pieces } : { ...lot, units: pieces };
+}
+
+/** Promised to something, in the unit of the amount. */
+export function getReserved(lot: Lot): number {
+  return (lot.reserved ?? []).reduce((sum, one) => sum + one.amount, 0);
+}

@@ -1,0 +1,91 @@
+import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
+import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
+import { Row } from '../../components/fields.tsx';
+import { useApp, world } from '../../state/app.ts';
+import { getLotsByItem } from '../../state/derived.ts';
+import { formatAmount, wordAmount, wordHolder } from '../../text/index.ts';
+
+/** A machine needle is blunt after about so many hours of sewing. */
+const NEEDLE_HOURS = 8;
+
+/** Rows of a ticket that are there only where there is something to say. */
+export function LotFacts({ household, item, lot }: { household: Household; item: Item; lot: Lot }) {
+  const { units } = household.settings;
+  const unit = getAmountUnit(item, lot);
+  const lots = (getLotsByItem(household).get(item.id) ?? []).flatMap((id) => household.lots.get(id) ?? []);
+  const kin = lots.filter((one) => one.id !== lot.id);
+  const wrapped = listWrapped(household, lot.id);
+  const around = lot.withLotId ? household.lots.get(lot.withLotId) : undefined;
+  const aroundItem = around && household.items.get(around.itemId);
+  const parent = item.scrap?.parentItemId ? household.items.get(item.scrap.parentItemId) : undefined;
+  const reserved = getReserved(lot);
+  const total = lots.reduce((sum, one) => sum + getAmount(item, one), 0);
+  const isLow = typeof item.restockBelow === 'number' && total < item.restockBelow;
+  const today = new Date(world.nowMs()).toISOString().slice(0, 10);
+  const isPast = typeof lot.expiresOn === 'string' && lot.expiresOn < today;
+  return (
+    <>
+      {lot.holder && <Row name="Wound on">{wordHolder(lot.holder)}</Row>}
+      {reserved > 0 && (
+        <Row name="Free of it">{formatAmount(Math.max(0, getAmount(item, lot) - reserved), unit, units)}</Row>
+      )}
+      {typeof lot.isWashed === 'boolean' && <Row name="Washed">{lot.isWashed ? 'yes' : 'not yet'}</Row>}
+      {typeof lot.expiresOn === 'string' && (
+        <Row name="Good until">
+          {isPast ? <span className="text-madder">{lot.expiresOn}, past</span> : lot.expiresOn}
+        </Row>
+      )}
+      {typeof lot.usedHours === 'number' && (
+        <Row name="Sewn with">
+          {lot.usedHours >= NEEDLE_HOURS ? (
+            <span className="text-madder">{`${lot.usedHours} h; change it`}</span>
+          ) : (
+            `${lot.usedHours} h of about ${NEEDLE_HOURS}`
+          )}
+        </Row>
+      )}
+      {isLow && (
+        <Row name="To buy">
+          <span className="text-madder">below {formatAmount(item.restockBelow!, unit, units)} in all</span>
+        </Row>
+      )}
+      {aroundItem && around && <LotRow name="Wrapped with" id={around.id} words={aroundItem.name} />}
+      {wrapped.map((one) => {
+        const other = household.items.get(one.itemId);
+        return (
+          other && (
+            <LotRow
+              key={one.id}
+              name="Wrapped in it"
+              id={one.id}
+              words={`${other.name}, ${wordAmount(other, one, units)}`}
+            />
+          )
+        );
+      })}
+      {kin.map((one) => (
+        <LotRow key={one.id} name="Another lot" id={one.id} words={wordAmount(item, one, units)} />
+      ))}
+      {parent && !around && <Row name="Cut from">{parent.name}</Row>}
+      {item.kit && item.kit.parts.length > 0 && <Row name="Belongs in it">{item.kit.parts.join(', ')}</Row>}
+      {item.tags && <Row name="Tags">{item.tags.join(', ')}</Row>}
+      {item.source && <Row name="From">{item.source}</Row>}
+      {typeof item.cost === 'number' && <Row name="Cost">{item.cost.toFixed(2)}</Row>}
+    </>
+  );
+}
+
+function LotRow({ name, id, words }: { name: string; id: LotId; words: string }) {
+  const show = useApp((state) => state.show);
+  return (
+    <Row name={name}>
+      <button
+        type="button"
+        className="text-right text-woad underline underline-offset-4"
+        onClick={() => show({ type: 'lot', id })}
+      >
+        {words}
+      </button>
+    </Row>
+  );
+}

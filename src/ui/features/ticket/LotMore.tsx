@@ -1,0 +1,382 @@
+import { useState } from 'react';
+import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
+import {
+  createLooseLot,
+  HOLDERS,
+  type Holder,
+  type Household,
+  type Item,
+  type ItemId,
+  type Lot,
+  type LotId,
+  type StowForm,
+} from '../../../core/records/index.ts';
+import {
+  createRelease,
+  createReserve,
+  createSaveItem,
+  createTakeOut,
+  createWash,
+  createWrap,
+} from '../../../core/tracking/index.ts';
+import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { useApp, world } from '../../state/app.ts';
+import { getLotsByItem } from '../../state/derived.ts';
+import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
+
+interface LotProps {
+  readonly household: Household;
+  readonly item: Item;
+  readonly lot: Lot;
+}
+
+type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | null;
+
+/** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
+export function LotMore({ household, item, lot }: LotProps) {
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  const [asked, setAsked] = useState<Asked>(null);
+  const done = () => setAsked(null);
+  const isCloth = item.kind === 'fabric' || item.kind === 'scrap';
+  return (
+    <section aria-label="More to do with it" className="stitched-t mt-4 pt-3">
+      {(lot.reserved ?? []).map((one) => (
+        <p key={one.id} className="mb-2 border-l-4 border-dashed border-walnut bg-linen px-3 py-1.5">
+          {formatAmount(one.amount, getAmountUnit(item, lot), household.settings.units)} promised to{' '}
+          <strong>{one.forWhat}</strong>
+          {one.note !== '' && <span className="block text-sm text-stone">{one.note}</span>}
+          <Button
+            look="quiet"
+            className="block"
+            onClick={() => void act((now) => createRelease(now, lot.id, one.id, world.nowMs()))}
+          >
+            Let it go
+          </Button>
+        </p>
+      ))}
+      {asked === 'reserve' && <ReserveForm household={household} item={item} lot={lot} onDone={done} />}
+      {asked === 'lot' && <AnotherLot household={household} item={item} lot={lot} onDone={done} />}
+      {asked === 'wrap' && <WrapForm household={household} item={item} lot={lot} onDone={done} />}
+      {asked === 'alike' && <AlikeForm item={item} lot={lot} onDone={done} />}
+      {asked === null && (
+        <div className="flex flex-wrap gap-x-5 gap-y-1">
+          <Button look="quiet" data-key="r" onClick={() => setAsked('reserve')}>
+            Promise it to something <kbd className="font-normal">R</kbd>
+          </Button>
+          {isCloth && lot.isWashed !== true && (
+            <Button look="quiet" onClick={() => void act((now) => createWash(now, lot.id, world.nowMs()))}>
+              Washed
+            </Button>
+          )}
+          <Button look="quiet" onClick={() => setAsked('lot')}>
+            Another lot of it
+          </Button>
+          {item.kind === 'fabric' && (
+            <Button
+              look="quiet"
+              onClick={() =>
+                void addScrap(item, lot, act).then((made) => {
+                  if (made) show({ type: 'editItem', ...made });
+                })
+              }
+            >
+              A scrap of it, wrapped with it
+            </Button>
+          )}
+          {isCloth &&
+            (lot.state === 'with' ? (
+              <Button look="quiet" onClick={() => void act((now) => createTakeOut(now, lot.id, world.nowMs()))}>
+                Unwrap it
+              </Button>
+            ) : (
+              <Button look="quiet" onClick={() => setAsked('wrap')}>
+                Wrap it with another
+              </Button>
+            ))}
+          <Button look="quiet" data-key="d" onClick={() => show({ type: 'newItem', kind: item.kind, like: lot.id })}>
+            Another like this <kbd className="font-normal">D</kbd>
+          </Button>
+          <Button look="quiet" onClick={() => setAsked('alike')}>
+            Ten alike
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Makes a scrap of a cloth, wrapped with it, a handful to begin with; its form is opened next. */
+async function addScrap(
+  item: Item,
+  lot: Lot,
+  act: ReturnType<typeof useApp.getState>['act'],
+): Promise<{ id: ItemId; lotId: LotId } | null> {
+  const scrapId = world.createId() as ItemId;
+  const lotId = world.createId() as LotId;
+  const scrap: Item = {
+    ...item,
+    id: scrapId,
+    kind: 'scrap',
+    name: `${item.name}, scraps`.slice(0, 120),
+    forms: ['loose'],
+    scrap: { cut: 'odd', cutMm: null, parentItemId: item.id },
+  };
+  delete scrap.restockBelow;
+  delete scrap.cost;
+  const made: Lot = {
+    ...createLooseLot(lotId, scrap, 1, null, world.nowMs()),
+    areaMm2: 100_000,
+    state: 'with',
+    withLotId: lot.id,
+  };
+  return (await act((now) => createSaveItem(now, scrap, [made]))) ? { id: scrapId, lotId } : null;
+}
+
+function FormFrame({
+  title,
+  save,
+  onSave,
+  onDone,
+  children,
+}: {
+  title: string;
+  save: string;
+  onSave: () => void;
+  onDone: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <form
+      aria-label={title}
+      noValidate
+      className="space-y-3 border-l-4 border-woad bg-linen p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSave();
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <h3 className="font-bold">{title}</h3>
+      {children}
+      <div className="grid grid-cols-2 gap-2">
+        <Button look="strong" type="submit">
+          {save}
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </form>
+  );
+}
+
+function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
+  const { units } = household.settings;
+  const act = useApp((state) => state.act);
+  const unit = getAmountUnit(item, lot);
+  const free = Math.max(0, getAmount(item, lot) - getReserved(lot));
+  const [forWhat, setForWhat] = useState('');
+  const [text, setText] = useState('');
+  const [note, setNote] = useState('');
+  const [isTried, setTried] = useState(false);
+  const parse = () => {
+    if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
+    return unit === 'area' ? parseArea(text, units) : parseCount(text);
+  };
+  // Nothing typed means all that is free.
+  const parsed = text.trim() === '' ? { ok: true as const, value: free } : parse();
+  const fault = !parsed.ok
+    ? wordAmountFault(parsed.fault, formatAmount(free, unit, units))
+    : parsed.value > free + 0.5
+      ? `Only ${formatAmount(free, unit, units)} is free.`
+      : parsed.value <= 0
+        ? 'Nothing of it is free.'
+        : undefined;
+  return (
+    <FormFrame
+      title="Promise it to something"
+      save="Promise"
+      onDone={onDone}
+      onSave={() => {
+        setTried(true);
+        if (!parsed.ok || fault !== undefined || forWhat.trim() === '') return;
+        const reservation = { id: world.createId(), forWhat: forWhat.trim(), note: note.trim(), amount: parsed.value };
+        void act((now) => createReserve(now, lot.id, reservation, world.nowMs())).then((isDone) => isDone && onDone());
+      }}
+    >
+      <TextField
+        label="For what"
+        autoFocus
+        value={forWhat}
+        fault={isTried && forWhat.trim() === '' ? 'Such as the boat curtains.' : undefined}
+        onChange={(event) => setForWhat(event.target.value)}
+      />
+      <TextField
+        label="How much"
+        value={text}
+        fault={isTried || text !== '' ? fault : undefined}
+        hint={`Empty: all that is free, ${formatAmount(free, unit, units)}`}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <TextField label="Note" value={note} onChange={(event) => setNote(event.target.value)} />
+    </FormFrame>
+  );
+}
+
+/** A further physical piece of the same thing: a bolt elsewhere, a remnant, a bobbin of the same thread. */
+function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
+  const { units } = household.settings;
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  const unit = getAmountUnit(item, lot);
+  const [text, setText] = useState('');
+  const [holder, setHolder] = useState<Holder>('bobbin');
+  const [form, setForm] = useState<StowForm>(item.forms[0]!);
+  const [isTried, setTried] = useState(false);
+  const isCounted = unit === 'count' || item.thread !== undefined;
+  const parsed = isCounted
+    ? parseCount(text)
+    : unit === 'length'
+      ? parseLengthMm(text, units === 'metric' ? 'm' : 'yd')
+      : parseArea(text, units);
+  const fault = parsed.ok
+    ? parsed.value > 0
+      ? undefined
+      : 'It must be more than nothing.'
+    : wordAmountFault(parsed.fault, isCounted ? '2' : units === 'metric' ? '0.6' : '1/2');
+  return (
+    <FormFrame
+      title="Another lot of it"
+      save="Add"
+      onDone={onDone}
+      onSave={() => {
+        setTried(true);
+        if (!parsed.ok || fault !== undefined) return;
+        const id = world.createId() as LotId;
+        const lengthMm = !isCounted && unit === 'length' ? parsed.value : null;
+        const made: Lot = {
+          ...createLooseLot(id, item, isCounted ? parsed.value : 1, lengthMm, world.nowMs()),
+          form,
+          homeForm: form,
+        };
+        if (unit === 'area') made.areaMm2 = parsed.value;
+        if (item.thread) made.holder = holder;
+        void act((now) => createSaveItem(now, item, [made]), `Another lot of ${item.name} is in.`).then((isDone) => {
+          if (isDone) show({ type: 'lot', id });
+        });
+      }}
+    >
+      {item.thread && (
+        <SelectField label="Wound on" value={holder} onChange={(event) => setHolder(event.target.value as Holder)}>
+          {HOLDERS.map((one) => (
+            <option key={one} value={one}>
+              {capitalise(wordHolder(one))}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      <TextField
+        label={isCounted ? 'How many' : 'How much'}
+        autoFocus
+        value={text}
+        fault={isTried || (text !== '' && !parsed.ok) ? fault : undefined}
+        onChange={(event) => setText(event.target.value)}
+      />
+      {item.forms.length > 1 && (
+        <SelectField label="Kept" value={form} onChange={(event) => setForm(event.target.value as StowForm)}>
+          {item.forms.map((one) => (
+            <option key={one} value={one}>
+              {capitalise(wordForm(one))}
+            </option>
+          ))}
+        </SelectField>
+      )}
+    </FormFrame>
+  );
+}
+
+/** Wraps a remnant with a lot of its own cloth, or of the cloth it was cut from. */
+function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
+  const act = useApp((state) => state.act);
+  const byItem = getLotsByItem(household);
+  const kin = [item.id, item.scrap?.parentItemId].flatMap((id) => (id ? (byItem.get(id) ?? []) : []));
+  const offered = kin
+    .flatMap((id) => household.lots.get(id) ?? [])
+    .filter((one) => one.id !== lot.id && one.state !== 'with');
+  return (
+    <section aria-label="Wrap it with another" className="border-l-4 border-woad bg-linen p-3">
+      <h3 className="font-bold">Wrap it with</h3>
+      {offered.length === 0 && <p className="mt-1">There is no other lot of this cloth. Put it in a place instead.</p>}
+      <ul>
+        {offered.map((one) => {
+          const other = household.items.get(one.itemId)!;
+          return (
+            <li key={one.id} className="dotted-row">
+              <button
+                type="button"
+                className="min-h-11 w-full py-1 text-left hover:bg-paper md:min-h-9"
+                onClick={() =>
+                  void act((now) => createWrap(now, lot.id, one.id, world.nowMs())).then((isDone) => isDone && onDone())
+                }
+              >
+                {other.name}, {wordAmount(other, one, household.settings.units)}, {wordForm(one.form)}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <Button look="quiet" onClick={onDone}>
+        Leave it
+      </Button>
+    </section>
+  );
+}
+
+function AlikeForm({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
+  const act = useApp((state) => state.act);
+  const [text, setText] = useState('10');
+  const parsed = parseCount(text);
+  const fault = parsed.ok
+    ? parsed.value >= 1 && parsed.value <= 200
+      ? undefined
+      : 'Between 1 and 200.'
+    : wordAmountFault(parsed.fault, '10');
+  return (
+    <FormFrame
+      title="More lots alike"
+      save="Add them"
+      onDone={onDone}
+      onSave={() => {
+        if (!parsed.ok || fault !== undefined) return;
+        const made = Array.from({ length: parsed.value }, (): Lot => {
+          const next: Lot = {
+            ...lot,
+            id: world.createId() as LotId,
+            state: lot.state === 'digital' ? 'digital' : 'out',
+            placeId: null,
+            homeId: null,
+            withLotId: null,
+            order: 0,
+            homeOrder: 0,
+            sinceMs: world.nowMs(),
+          };
+          delete next.reserved;
+          return next;
+        });
+        void act((now) => createSaveItem(now, item, made), `${parsed.value} more of ${item.name} are in.`).then(
+          (isDone) => isDone && onDone(),
+        );
+      }}
+    >
+      <TextField
+        label="How many more"
+        autoFocus
+        value={text}
+        fault={fault}
+        hint="Each a lot of its own, as large as this one"
+        onChange={(event) => setText(event.target.value)}
+      />
+    </FormFrame>
+  );
+}

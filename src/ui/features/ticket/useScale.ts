@@ -1,0 +1,55 @@
+import { useEffect, useState } from 'react';
+
+/** What the bench scale shows. */
+export interface ScaleNews {
+  readonly grams: number;
+  readonly isStable: boolean;
+  readonly resolutionG: number;
+  readonly isOverloaded: boolean;
+}
+
+/** `off` until asked for; `absent` where no scale answers. */
+export type ScaleState = 'off' | 'looking' | 'there' | 'absent';
+
+/** Reads a line of the scale's stream; null for anything else. */
+export function parseScaleNews(text: string): ScaleNews | null {
+  try {
+    const raw = JSON.parse(text) as Partial<ScaleNews> | null;
+    const isGood =
+      typeof raw?.grams === 'number' &&
+      typeof raw.isStable === 'boolean' &&
+      typeof raw.resolutionG === 'number' &&
+      raw.resolutionG > 0;
+    return isGood ? { ...(raw as ScaleNews), isOverloaded: raw.isOverloaded === true } : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Listens to the bench scale while `isWanted`. Without one the panel works all the same, by typing. */
+export function useScale(isWanted: boolean): { state: ScaleState; news: ScaleNews | null } {
+  const [state, setState] = useState<ScaleState>('off');
+  const [news, setNews] = useState<ScaleNews | null>(null);
+  useEffect(() => {
+    if (!isWanted) return;
+    setState('looking');
+    const source = new EventSource('/devices/scale/stream');
+    source.onmessage = (message: MessageEvent<string>) => {
+      const read = parseScaleNews(message.data);
+      if (!read) return;
+      setNews(read);
+      setState('there');
+    };
+    source.onerror = () => {
+      source.close();
+      setState('absent');
+      setNews(null);
+    };
+    return () => {
+      source.close();
+      setState('off');
+      setNews(null);
+    };
+  }, [isWanted]);
+  return { state, news };
+}
