@@ -22,11 +22,20 @@ const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
 /** One loft holds this many lots; bigger samples get more lofts. */
 const LOTS_PER_LOFT = 320;
 /** Shares of the kinds among the items. */
-const KIND_SHARES = { fabric: 0.35, pattern: 0.2, thread: 0.18, notion: 0.15, tool: 0.12 } as const;
+const KIND_SHARES = {
+  fabric: 0.34,
+  pattern: 0.19,
+  thread: 0.17,
+  notion: 0.14,
+  tool: 0.11,
+  scrap: 0.02,
+  kit: 0.012,
+  other: 0.018,
+} as const;
 
 function createThings(maker: ThingMaker, lots: number): Thing[] {
   const things: Thing[] = [];
-  const made = { fabric: 0, pattern: 0, thread: 0, notion: 0, tool: 0 };
+  const made = { fabric: 0, pattern: 0, thread: 0, notion: 0, tool: 0, scrap: 0, kit: 0, other: 0 };
   let count = 0;
   while (count < lots) {
     // The kind that is furthest behind its share comes next.
@@ -38,7 +47,10 @@ function createThings(maker: ThingMaker, lots: number): Thing[] {
     else if (kind === 'pattern') thing = maker.createPattern();
     else if (kind === 'thread') thing = maker.createThread();
     else if (kind === 'notion') thing = maker.createNotion(made.notion);
-    else thing = maker.createTool(made.tool);
+    else if (kind === 'tool') thing = maker.createTool(made.tool);
+    else if (kind === 'scrap') thing = maker.createScrap(made.scrap);
+    else if (kind === 'kit') thing = maker.createKit(made.kit);
+    else thing = maker.createOther(made.other);
     made[kind] += 1;
     things.push({ ...thing, lots: thing.lots.slice(0, lots - count) });
     count += Math.min(thing.lots.length, lots - count);

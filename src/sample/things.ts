@@ -15,8 +15,11 @@ import {
   DYES,
   ENVELOPES,
   GARMENTS,
+  KITS,
   NOTIONS,
+  OTHERS,
   PATTERN_WORDS,
+  SCRAPS,
   THREADS,
   TOOLS,
   type BoxRow,
@@ -153,7 +156,50 @@ export class ThingMaker {
     return { item, lots };
   }
 
-  private createBox(kind: 'notion' | 'tool', row: BoxRow): Thing {
+  /** Odd bits in a bag, or strips and squares in a pile. */
+  createScrap(nth: number): Thing {
+    const [name, fibre, clothId, cut, cutMm, amount] = SCRAPS[nth % SCRAPS.length]!;
+    const cloth = getCloth(clothId);
+    const item = this.createItem({
+      kind: 'scrap',
+      name,
+      colours: [pick(this.random, DYES)[1]],
+      usesPerMonth: drawUses(this.random, 0.6),
+      stationId: STATIONS.cutting,
+      care: [],
+      forms: cut === 'odd' ? ['loose'] : ['stack', 'loose'],
+      fabric: {
+        fibre,
+        cloth: clothId,
+        widthMm: cloth.widthMm,
+        grammageGsm: cloth.grammageGsm,
+        layerMm: cloth.layerMm,
+        stacking: cloth.stacking,
+        print: 'solid',
+      },
+      scrap: { cut, cutMm: cut === 'odd' ? null : cutMm },
+    });
+    const lot = this.createLot(item, cut === 'odd' ? 1 : amount, null, item.forms[0]!);
+    return { item, lots: [cut === 'odd' ? { ...lot, areaMm2: amount * 1e6 } : lot] };
+  }
+
+  createKit(nth: number): Thing {
+    const [name, forWhat, state, parts] = KITS[nth % KITS.length]!;
+    const item = this.createItem({
+      kind: 'kit',
+      name,
+      colours: [pick(this.random, DYES)[1]],
+      usesPerMonth: drawUses(this.random, 0.8),
+      stationId: STATIONS.sewing,
+      care: [],
+      forms: ['loose', 'box'],
+      box: { type: 'kit', widthMm: 320, depthMm: 240, heightMm: 90, massG: 1100, isSoft: true, hangHoleMm: null },
+      kit: { forWhat, state, parts: [...parts] },
+    });
+    return { item, lots: [this.createLot(item, 1, null, 'loose')] };
+  }
+
+  private createBox(kind: 'notion' | 'tool' | 'other', row: BoxRow): Thing {
     const [name, type, widthMm, depthMm, heightMm, massG, extra = {}] = row;
     const { hole, soft = false, care = [], uses = drawUses(this.random, 1), count = 1, station = 'sewing' } = extra;
     const forms: StowForm[] = soft ? ['loose', 'box'] : hole ? ['peg', 'box'] : ['box'];
@@ -174,6 +220,10 @@ export class ThingMaker {
 
   createNotion(nth: number): Thing {
     return this.createBox('notion', NOTIONS[nth % NOTIONS.length]!);
+  }
+
+  createOther(nth: number): Thing {
+    return this.createBox('other', OTHERS[nth % OTHERS.length]!);
   }
 
   createTool(nth: number): Thing {

@@ -263,3 +263,42 @@ export const TOOLS: readonly BoxRow[] = [
   ['Press cloths', 'pressing', 240, 180, 50, 180, { uses: 8, soft: true, station: 'pressing' }],
   ['Overlocker', 'machines', 340, 290, 310, 7600, { uses: 8, station: 'sewing' }],
 ];
+
+/** Scraps by colour word: what they are of, how they are cut, and how much: m² of odd bits, else pieces. */
+export const SCRAPS: readonly [
+  name: string,
+  fibre: string,
+  cloth: string,
+  cut: 'odd' | 'strip' | 'square',
+  cutMm: number,
+  amount: number,
+][] = [
+  ['Sail ends', 'sail', 'ripstop', 'odd', 0, 1.4],
+  ['Quilting bits', 'cotton', 'poplin', 'odd', 0, 0.9],
+  ['Long strips', 'cotton', 'poplin', 'strip', 63.5, 34],
+  ['Small squares', 'cotton', 'poplin', 'square', 63.5, 120],
+  ['Charm squares', 'cotton', 'poplin', 'square', 127, 46],
+  ['Oilskin corners', 'coated', 'waxed', 'odd', 0, 0.6],
+  ['Wool bits', 'wool', 'suiting', 'odd', 0, 0.5],
+  ['Fleece bits', 'knit', 'fleece', 'odd', 0, 0.4],
+];
+
+export const KITS: readonly [
+  name: string,
+  forWhat: string,
+  state: 'planned' | 'gathered' | 'cut' | 'ready',
+  parts: string[],
+][] = [
+  ['Cox’s smock kit', 'a smock for the cox', 'cut', ['oilskin body', 'sleeves', 'neck facing', 'seam tape']],
+  ['Berth curtains kit', 'curtains for the fore berth', 'gathered', ['curtain cloth', 'lining', 'hooks']],
+  ['Reel skirt kit', 'a skirt for the harvest dance', 'ready', ['skirt panels', 'waistband', 'zip', 'thread']],
+  ['Sail quilt kit', 'a quilt from sail ends', 'planned', ['squares', 'batting', 'backing']],
+];
+
+export const OTHERS: readonly BoxRow[] = [
+  ['Sewing machine', 'machine', 420, 200, 310, 7900, { uses: 12, station: 'sewing' }],
+  ['Drafting book', 'book', 210, 24, 280, 820, { uses: 0.4, station: 'cutting' }],
+  ['Quilt block book', 'book', 220, 18, 280, 690, { uses: 0.3, station: 'cutting' }],
+  ['Finished cushion covers', 'finished piece', 300, 280, 60, 540, { uses: 0.2, soft: true, station: 'pressing' }],
+  ['Flat mailers', 'packing', 330, 240, 40, 520, { uses: 1, station: 'cutting' }],
+];

@@ -109,8 +109,8 @@ const KEYWORDS: Readonly<Record<string, Meaning>> = {
   nr: 'number',
   number: 'number',
 };
-/** Types whose words have two parts, longest first, so that "machine needles" is not read as needles of a machine. */
-const TYPE_WORDS = TYPE_FIGURES.flatMap((one) => one.words);
+/** Every word that names a type of notion, tool or other thing. */
+const TYPE_WORDS = new Set(TYPE_FIGURES.flatMap((one) => one.words));
 
 function tokenise(text: string): Token[] {
   return [...text.matchAll(/\S+/gu)].map((match) => ({
@@ -134,7 +134,7 @@ function isKnownWord(word: string): boolean {
     WEAVE_WORDS.includes(word) ||
     GARMENT_WORDS.includes(word) ||
     THREAD_USES.includes(word) ||
-    TYPE_WORDS.includes(word) ||
+    TYPE_WORDS.has(word) ||
     isShade(word) ||
     parseColourWord(word) !== null ||
     /^(x|×|by|wide|for|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
@@ -251,7 +251,7 @@ class LineReader {
     const value = Number(next.word.replace(',', '.'));
     if (!(value > 0)) return 0;
     if (means === 'tex')
-      said.tex = token.word === 'tex' ? value : Number(((/^t/u.test(token.word) ? 3000 : 1000) / value).toFixed(2));
+      said.tex = token.word === 'tex' ? value : Number(((token.word.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
     else if (means === 'cost') said.cost = value;
     else said.number = Math.round(value);
     this.mark(token.from, next.to, means);

@@ -291,7 +291,7 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
   const old = base?.item;
   const figures = findType(sketch.type ?? '', kind);
   const item: Item = {
-    ...(old ?? {}),
+    ...old,
     id: old?.id ?? birth.itemId,
     kind,
     name: (sketch.name ?? old?.name ?? '').trim(),

@@ -13,6 +13,20 @@ const SYNONYMS: readonly (readonly string[])[] = [
   ['batting', 'wadding'],
   ['violet', 'purple', 'lilac'],
   ['grey', 'gray'],
+  ['ripper', 'unpicker'],
+  ['snaps', 'poppers', 'press-studs'],
+  ['interfacing', 'stabiliser', 'stabilizer', 'fusible'],
+  ['scraps', 'offcuts', 'remnants'],
+  ['sloper', 'block'],
+  ['trousers', 'pants'],
+  ['pyjamas', 'pajamas'],
+  ['check', 'gingham', 'plaid', 'tartan'],
+  ['dots', 'spots', 'spot', 'dot'],
+  ['tacking', 'basting'],
+  ['elastane', 'spandex'],
+  ['viscose', 'rayon'],
+  ['cord', 'string'],
+  ['iron', 'pressing'],
 ];
 
 export interface Found {
@@ -54,10 +68,17 @@ export function createFinder(household: Household): Finder {
       words: [
         item.kind === 'fabric' ? 'fabric cloth' : item.kind,
         ...item.colours.map(getColourFamily),
-        item.fabric ? `${item.fabric.fibre} ${item.fabric.print}` : '',
-        item.pattern ? `${item.pattern.number} ${item.pattern.garment}` : '',
+        item.fabric ? `${item.fabric.fibre} ${item.fabric.print} ${item.fabric.cloth} ${item.fabric.weave ?? ''}` : '',
+        item.pattern
+          ? `${item.pattern.number} ${item.pattern.garment} ${item.pattern.publisher ?? ''} ${item.pattern.era ?? ''}`
+          : '',
         item.thread ? `${item.thread.use} ${item.thread.fibre} tex ${item.thread.tex}` : '',
-        item.box?.type ?? '',
+        item.box ? `${item.box.type} ${item.box.size ?? ''}` : '',
+        item.scrap ? `scraps offcuts ${item.scrap.cut}` : '',
+        item.kit ? `${item.kit.forWhat} ${item.kit.state} ${item.kit.parts.join(' ')}` : '',
+        ...(item.tags ?? []),
+        ...(lot.reserved ?? []).map((one) => `${one.forWhat} ${one.note}`),
+        item.source ?? '',
         ...item.care,
       ].join(' '),
       place:

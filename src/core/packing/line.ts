@@ -10,6 +10,22 @@ interface Piece {
   readonly pkg: Package;
 }
 
+/** Folded stacks on each other: where along the row, how high, and what lies on top. */
+interface Pile {
+  readonly at: number;
+  up: number;
+  top: Package;
+}
+
+/** Whether a stack can lie on a pile: under the shelf above, and on something no smaller than itself. */
+function takesOn(pile: Pile, pkg: Package, space: Space): boolean {
+  return (
+    pile.up + pkg.heightMm <= space.heightMm + EPS &&
+    pkg.alongMm <= pile.top.alongMm + EPS &&
+    pkg.acrossMm <= pile.top.acrossMm + EPS
+  );
+}
+
 /** Along the row, across it, up; turned into x, y, z by the direction of the rows. */
 function place(one: Piece, along: number, across: number, up: number, space: Space): Spot {
   const { alongMm, acrossMm, heightMm } = one.pkg;
@@ -38,12 +54,12 @@ function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
   let rowStart = 0;
   let rowAcross = 0;
   let along = 0;
-  let pile: { at: number; up: number } | null = null;
+  let pile: Pile | null = null;
   for (const one of pieces) {
     const { alongMm, acrossMm, heightMm, form } = one.pkg;
-    if (form === 'stack' && pile && pile.up + heightMm <= space.heightMm + EPS) {
+    if (form === 'stack' && pile && takesOn(pile, one.pkg, space)) {
       spots.push(place(one, pile.at, rowStart, pile.up, space));
-      pile.up += heightMm;
+      pile = { at: pile.at, up: pile.up + heightMm, top: one.pkg };
       continue;
     }
     if (along + alongMm > run + EPS) {
@@ -55,7 +71,7 @@ function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
     }
     if (rowStart + acrossMm > cross + EPS) return null;
     spots.push(place(one, along, rowStart, 0, space));
-    pile = form === 'stack' ? { at: along, up: heightMm } : null;
+    pile = form === 'stack' ? { at: along, up: heightMm, top: one.pkg } : null;
     along += alongMm;
     rowAcross = Math.max(rowAcross, acrossMm);
   }
@@ -67,7 +83,7 @@ function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
   const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
   const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
   const maxRows = space.rowsRun === 'x' ? 1 : Infinity;
-  const rows: { start: number; across: number; along: number; piles: { at: number; up: number }[] }[] = [];
+  const rows: { start: number; across: number; along: number; piles: Pile[] }[] = [];
   const spots: Spot[] = [];
   let used = 0;
   const sorted = pieces.toSorted(
@@ -78,10 +94,11 @@ function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
     if (form === 'stack') {
       const pile = rows
         .flatMap((row) => row.piles.map((at) => ({ row, at })))
-        .find(({ at }) => at.up + heightMm <= space.heightMm + EPS);
+        .find(({ at }) => takesOn(at, one.pkg, space));
       if (pile) {
         spots.push(place(one, pile.at.at, pile.row.start, pile.at.up, space));
         pile.at.up += heightMm;
+        pile.at.top = one.pkg;
         continue;
       }
     }
@@ -93,7 +110,7 @@ function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
       rows.push(row);
     }
     spots.push(place(one, row.along, row.start, 0, space));
-    if (form === 'stack') row.piles.push({ at: row.along, up: heightMm });
+    if (form === 'stack') row.piles.push({ at: row.along, up: heightMm, top: one.pkg });
     row.along += alongMm;
   }
   return spots;

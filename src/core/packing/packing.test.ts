@@ -68,6 +68,19 @@ describe('a shelf', () => {
     expect(packPlace([pkg('stack', 300, 100, 200), pkg('stack', 300, 100, 200)], SHELF).status).not.toBe('packed');
   });
 
+  it('lays nothing on a pile smaller than itself', () => {
+    const shelf = { ...SHELF, widthMm: 700 };
+    const small = pkg('stack', 60, 60, 40);
+    // In this order the small one would be below: a pile of its own it is.
+    const apart = packPlace([small, pkg('stack', 300, 280, 40)], shelf);
+    expect(apart.status === 'packed' && apart.spots.map((spot) => [spot.xMm, spot.zMm])).toEqual([
+      [0, 0],
+      [60, 0],
+    ]);
+    const above = packPlace([pkg('stack', 300, 280, 40), small], shelf);
+    expect(above.status === 'packed' && above.spots[1]!.zMm).toBe(40);
+  });
+
   it('says which side does not go in', () => {
     expect(computeShare(pkg('board', 40, 200, 340), SHELF)).toMatchObject({
       fault: { code: 'too-high', needed: 340, available: 330 },

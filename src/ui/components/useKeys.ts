@@ -40,6 +40,12 @@ export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean)
           case 'f':
             document.querySelector<HTMLInputElement>('#find-box')?.focus();
             break;
+          case 'q': {
+            const line = document.querySelector<HTMLInputElement>('#quick-line');
+            if (!line) return;
+            line.focus();
+            break;
+          }
           case 't':
             if (!lotId) return;
             void act((now) => createTakeOut(now, lotId, world.nowMs()));

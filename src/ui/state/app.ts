@@ -4,8 +4,10 @@ import type {
   Chronicle,
   DaybookEvent,
   Household,
+  Item,
   ItemId,
   Kind,
+  Lot,
   LotId,
   PlaceId,
   World,
@@ -23,12 +25,18 @@ import { wordActFault, wordEvent, wordStoreFault } from '../text/index.ts';
 
 type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 
+/** An item with a lot of it, not in the household yet. */
+export interface Thing {
+  readonly item: Item;
+  readonly lot: Lot;
+}
+
 /** What hangs at the right. */
 export type Ticket =
   | { readonly type: 'lot'; readonly id: LotId }
   | { readonly type: 'place'; readonly id: PlaceId }
   | { readonly type: 'editItem'; readonly id: ItemId; readonly lotId: LotId }
-  | { readonly type: 'newItem'; readonly kind: Kind; readonly like?: LotId }
+  | { readonly type: 'newItem'; readonly kind: Kind; readonly like?: LotId; readonly draft?: Thing }
   | { readonly type: 'editUnit'; readonly id: PlaceId }
   | { readonly type: 'editSlot'; readonly id: PlaceId }
   | { readonly type: 'newUnit'; readonly wallId: string };

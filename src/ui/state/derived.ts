@@ -3,9 +3,11 @@ import { computeGroups, type Group } from '../../core/grouping/index.ts';
 import {
   takesRoom,
   type Household,
+  type Kind,
   type LotId,
   type Place,
   type PlaceId,
+  type StationId,
   type Wall,
 } from '../../core/records/index.ts';
 import { computeSpace, createPlaceTree, getRoomSpec, type PlaceTree } from '../../core/storage/index.ts';
@@ -108,3 +110,17 @@ export function computeWhereabouts(household: Household, lotId: LotId): Whereabo
     wallId: path[0] && path[1]?.unit ? `${path[0].id}-${path[1].unit.wallId}` : null,
   };
 }
+
+/** Where things of a kind are mostly used; the first station where there are none yet. */
+export const getUsualStations = derive((household) => {
+  const counts = new Map<Kind, Map<StationId, number>>();
+  for (const { kind, stationId } of household.items.values()) {
+    const of = counts.get(kind) ?? new Map<StationId, number>();
+    counts.set(kind, of.set(stationId, (of.get(stationId) ?? 0) + 1));
+  }
+  const [first] = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
+  return (kind: Kind): StationId => {
+    const most = [...(counts.get(kind) ?? [])].toSorted((a, b) => b[1] - a[1])[0];
+    return most?.[0] ?? first?.id ?? ('' as StationId);
+  };
+});

@@ -41,3 +41,4 @@ export {
   wordThing,
 } from './things.ts';
 export { wordNeeds } from './needs.ts';
+export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

@@ -21,7 +21,7 @@ import { getRoomSpec } from '../../../core/storage/index.ts';
 import { createRemoveItem, createSaveItem } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import {
   capitalise,
@@ -79,9 +79,11 @@ interface ItemFormProps {
   readonly kind: Kind;
   /** A new thing begins as this one is. */
   readonly like?: LotId;
+  /** A new thing that was said in another way, to be gone over. */
+  readonly draft?: Thing;
 }
 
-export function ItemForm({ base, kind, like }: ItemFormProps) {
+export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
   const household = useHousehold();
   const { settings } = household;
   const { units } = settings;
@@ -93,7 +95,7 @@ export function ItemForm({ base, kind, like }: ItemFormProps) {
   const old = baseLot && baseItem ? { item: baseItem, lot: baseLot } : null;
   const likeLot = like && household.lots.get(like);
   const likeItem = likeLot && household.items.get(likeLot.itemId);
-  const begin = old ?? (likeItem ? { item: likeItem, lot: likeLot } : null);
+  const begin = old ?? draft ?? (likeItem ? { item: likeItem, lot: likeLot } : null);
   const [ids] = useState(() => ({ itemId: world.createId() as ItemId, lotId: world.createId() as LotId }));
   const station = (stations[0]?.id ?? '') as StationId;
   const { register, watch, setValue, handleSubmit, setFocus } = useForm<ItemFields>({

@@ -9,12 +9,13 @@ import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getFinder, getTree } from '../../state/derived.ts';
-import { capitalise, wordCount, wordKind, wordKindPlural } from '../../text/index.ts';
+import { capitalise, wordCount, wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { filterRows, getWhat, listRows, PRESENCES, sortRows, type Presence, type SortBy, SORTS } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
 
+const QuickLine = lazy(async () => ({ default: (await import('./QuickLine.tsx')).QuickLine }));
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
 
 const WHAT: Record<Kind, string> = {
@@ -131,16 +132,18 @@ export function StashPage() {
             label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
           />
           {kind === 'fabric' && <Figure value={formatMass(massG, units)} label="of cloth" />}
+          <Suspense fallback={<span className="h-11 flex-1 basis-72" />}>
+            <QuickLine kind={kind} />
+          </Suspense>
           <Button
             look="strong"
-            className="ml-auto"
             data-key="n"
             onClick={() => {
               void navigate(`/stash/${kind}`);
               show({ type: 'newItem', kind });
             }}
           >
-            Add {kind === 'fabric' ? 'cloth' : `a ${wordKind(kind)}`} <kbd className="pl-2 font-normal">N</kbd>
+            Form <kbd className="pl-2 font-normal">N</kbd>
           </Button>
         </>
       }

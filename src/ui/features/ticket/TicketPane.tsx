@@ -16,7 +16,13 @@ export function TicketPane({ hint }: { hint: string }) {
       {ticket.type === 'lot' && <LotTicket id={ticket.id} />}
       {ticket.type === 'place' && <PlaceTicket id={ticket.id} />}
       {ticket.type === 'newItem' && (
-        <ItemForm key={`new ${ticket.like ?? ''}`} base={null} kind={ticket.kind} like={ticket.like} />
+        <ItemForm
+          key={`new ${ticket.like ?? ticket.draft?.lot.id ?? ''}`}
+          base={null}
+          kind={ticket.kind}
+          like={ticket.like}
+          draft={ticket.draft}
+        />
       )}
       {ticket.type === 'editItem' && <ItemForm key={ticket.lotId} base={ticket.lotId} kind="fabric" />}
       {ticket.type === 'newUnit' && <UnitForm key="new" unitId={null} wallId={ticket.wallId} />}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
 /** What the bench scale shows. */
-export interface ScaleNews {
+interface ScaleNews {
   readonly grams: number;
   readonly isStable: boolean;
   readonly resolutionG: number;
@@ -9,7 +9,7 @@ export interface ScaleNews {
 }
 
 /** `off` until asked for; `absent` where no scale answers. */
-export type ScaleState = 'off' | 'looking' | 'there' | 'absent';
+type ScaleState = 'off' | 'looking' | 'there' | 'absent';
 
 /** Reads a line of the scale's stream; null for anything else. */
 export function parseScaleNews(text: string): ScaleNews | null {
@@ -28,28 +28,26 @@ export function parseScaleNews(text: string): ScaleNews | null {
 
 /** Listens to the bench scale while `isWanted`. Without one the panel works all the same, by typing. */
 export function useScale(isWanted: boolean): { state: ScaleState; news: ScaleNews | null } {
-  const [state, setState] = useState<ScaleState>('off');
   const [news, setNews] = useState<ScaleNews | null>(null);
+  const [isAbsent, setAbsent] = useState(false);
   useEffect(() => {
     if (!isWanted) return;
-    setState('looking');
     const source = new EventSource('/devices/scale/stream');
     source.onmessage = (message: MessageEvent<string>) => {
       const read = parseScaleNews(message.data);
       if (!read) return;
       setNews(read);
-      setState('there');
     };
     source.onerror = () => {
       source.close();
-      setState('absent');
-      setNews(null);
+      setAbsent(true);
     };
     return () => {
       source.close();
-      setState('off');
       setNews(null);
+      setAbsent(false);
     };
   }, [isWanted]);
+  const state: ScaleState = !isWanted ? 'off' : isAbsent ? 'absent' : news ? 'there' : 'looking';
   return { state, news };
 }

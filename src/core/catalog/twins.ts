@@ -1,0 +1,128 @@
+import { computeDeltaE, toLabColour, type Lab } from '../colour/difference.ts';
+import type { Household, Item, ItemId, Kind } from '../records/index.ts';
+
+/** In what two things are alike, with the figure where there is one. */
+export interface Likeness {
+  readonly code: 'number' | 'name' | 'colour' | 'fibre' | 'width' | 'grammage' | 'use' | 'tex' | 'type' | 'size';
+  readonly value: number | string;
+}
+
+/** Something that is there already and much like what is being added. 1 is the same. */
+export interface Twin {
+  readonly itemId: ItemId;
+  readonly likeness: number;
+  readonly alike: readonly Likeness[];
+}
+
+interface Known {
+  readonly item: Item;
+  readonly lab: Lab | null;
+  readonly pairs: ReadonlySet<string>;
+}
+
+/** Less than this is not worth a word. */
+const LEAST = 0.66;
+/** ΔE00 at which two colours have nothing in common any more. */
+const FAR_DELTA = 14;
+
+/** Pairs of letters, word by word: forgiving of order, endings and slips. */
+function getPairs(text: string): Set<string> {
+  const pairs = new Set<string>();
+  for (const word of text.toLowerCase().split(/[^\p{L}\p{N}]+/u)) {
+    const padded = ` ${word} `;
+    if (word !== '') for (let i = 0; i + 2 <= padded.length; i += 1) pairs.add(padded.slice(i, i + 2));
+  }
+  return pairs;
+}
+
+/** Dice: twice what is shared over all. */
+function computeShared(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
+  if (a.size + b.size === 0) return 0;
+  let shared = 0;
+  for (const pair of a) if (b.has(pair)) shared += 1;
+  return (2 * shared) / (a.size + b.size);
+}
+
+function toKnown(item: Item): Known {
+  return { item, lab: item.colours[0] ? toLabColour(item.colours[0]) : null, pairs: getPairs(item.name) };
+}
+
+/** 1 for the same, 0 from a ratio of 1 : 1 + `spread` on. */
+function closeness(a: number, b: number, spread: number): number {
+  return Math.max(0, 1 - Math.abs(a / b - 1) / spread);
+}
+
+/** How alike two things of one kind are: a weighted mean of what both of them say. */
+function compare(a: Known, b: Known): Omit<Twin, 'itemId'> {
+  const alike: Likeness[] = [];
+  let [sum, weights] = [0, 0];
+  const add = (weight: number, score: number, told: Likeness, from = 0.8) => {
+    sum += weight * score;
+    weights += weight;
+    if (score >= from) alike.push(told);
+  };
+  const name = computeShared(a.pairs, b.pairs);
+  add(4, name, { code: 'name', value: b.item.name }, 0.6);
+  if (a.lab && b.lab) {
+    const deltaE = computeDeltaE(a.lab, b.lab);
+    add(3, Math.max(0, 1 - deltaE / FAR_DELTA), { code: 'colour', value: deltaE }, 0.6);
+  }
+  const [x, y] = [a.item, b.item];
+  if (x.fabric && y.fabric) {
+    add(1.5, x.fabric.fibre === y.fabric.fibre && x.fabric.cloth === y.fabric.cloth ? 1 : 0, {
+      code: 'fibre',
+      value: y.fabric.fibre,
+    });
+    add(0.75, closeness(x.fabric.widthMm, y.fabric.widthMm, 0.15), { code: 'width', value: y.fabric.widthMm });
+    add(0.75, closeness(x.fabric.grammageGsm, y.fabric.grammageGsm, 0.4), {
+      code: 'grammage',
+      value: y.fabric.grammageGsm,
+    });
+    if (x.fabric.print !== y.fabric.print) weights += 1.5;
+  }
+  if (x.thread && y.thread) {
+    add(1.5, x.thread.use === y.thread.use ? 1 : 0, { code: 'use', value: y.thread.use });
+    add(1, closeness(x.thread.tex, y.thread.tex, 0.5), { code: 'tex', value: y.thread.tex });
+  }
+  if (x.box && y.box) {
+    add(1.5, x.box.type === y.box.type ? 1 : 0, { code: 'type', value: y.box.type });
+    if (x.box.size && y.box.size) add(2, x.box.size === y.box.size ? 1 : 0, { code: 'size', value: y.box.size });
+  }
+  if (x.pattern && y.pattern) {
+    // A maker's number says it all, where both have the same maker or none.
+    const isSame = x.pattern.number === y.pattern.number && x.pattern.number > 0;
+    const makers = [x.pattern.publisher ?? '', y.pattern.publisher ?? ''];
+    if (isSame && makers[0] === makers[1]) return { likeness: 1, alike: [{ code: 'number', value: y.pattern.number }] };
+    add(3, isSame ? 1 : 0, { code: 'number', value: y.pattern.number });
+  }
+  return { likeness: weights === 0 ? 0 : sum / weights, alike };
+}
+
+/** Finds what is much like a thing among all that a household has; made once for a state of it. */
+export interface TwinFinder {
+  /** Best first, at most `limit`; never the thing itself. */
+  readonly find: (item: Item, limit?: number) => Twin[];
+}
+
+export function createTwinFinder(household: Household): TwinFinder {
+  const byKind = new Map<Kind, Known[]>();
+  for (const item of household.items.values()) {
+    const known = toKnown(item);
+    const list = byKind.get(item.kind);
+    if (list) list.push(known);
+    else byKind.set(item.kind, [known]);
+  }
+  return {
+    find(item, limit = 3) {
+      const wanted = toKnown(item);
+      return (byKind.get(item.kind) ?? [])
+        .flatMap((known): Twin[] => {
+          if (known.item.id === item.id) return [];
+          const { likeness, alike } = compare(wanted, known);
+          return likeness >= LEAST ? [{ itemId: known.item.id, likeness, alike }] : [];
+        })
+        .toSorted((a, b) => b.likeness - a.likeness || (a.itemId < b.itemId ? -1 : 1))
+        .slice(0, limit);
+    },
+  };
+}

@@ -1,0 +1,223 @@
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import {
+  completeSketch,
+  createTwinFinder,
+  parseLine,
+  type Birth,
+  type TwinFinder,
+} from '../../../core/catalog/index.ts';
+import { computePackage, getAmount } from '../../../core/measure/index.ts';
+import type { Household, ItemId, Kind, LotId } from '../../../core/records/index.ts';
+import { createSaveItem } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { wordWhereShort } from '../../components/where.ts';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
+import { computeWhereabouts, getLotsByItem, getUsualStations } from '../../state/derived.ts';
+import {
+  capitalise,
+  wordAmount,
+  wordAmountFault,
+  wordForm,
+  wordKind,
+  wordLikeness,
+  wordMeaning,
+  wordPackage,
+  wordRecordFault,
+  wordThing,
+} from '../../text/index.ts';
+
+const EXAMPLE: Record<Kind, [metric: string, imperial: string]> = {
+  fabric: ['linen twill oat 3.4m x 140 185gsm board', 'linen twill oat 3 3/4 yd x 54 5.5oz board'],
+  pattern: ['pattern 2145 skirt sizes 34-44', 'pattern 2145 skirt sizes 8-18'],
+  thread: ['topstitching thread rust tex 80 2 spools', 'topstitching thread rust tex 80 2 spools'],
+  notion: ['buttons horn 20mm 24 pcs', 'buttons horn 3/4in 24 pcs'],
+  tool: ['quilting ruler 15 x 60 cm', 'quilting ruler 6 x 24 in'],
+  scrap: ['linen scraps 240g', 'linen scraps 8oz'],
+  kit: ['kit for the rowing smock', 'kit for the rowing smock'],
+  other: ['overlocker 34 x 29 x 31 cm 7.6kg 90W', 'overlocker 13 x 11 x 12 in 17lb 90W'],
+};
+
+/** Made once for a state of the household, when a line is first typed. */
+const finders = new WeakMap<Household['items'], TwinFinder>();
+function getTwinFinder(household: Household): TwinFinder {
+  const known = finders.get(household.items);
+  if (known) return known;
+  const made = createTwinFinder(household);
+  finders.set(household.items, made);
+  return made;
+}
+
+/** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
+export function QuickLine({ kind }: { kind: Kind }) {
+  const household = useHousehold();
+  const { settings } = household;
+  const { units } = settings;
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState('');
+  const [last, setLast] = useState('');
+  const [isTried, setTried] = useState(false);
+  const [ids, setIds] = useState(createIds);
+  const isEmpty = text.trim() === '';
+
+  const line = useMemo(() => parseLine(text, { kind, units }), [text, kind, units]);
+  const made = useMemo(() => {
+    const birth: Birth = { ...ids, nowMs: world.nowMs(), stationId: getUsualStations(household)(line.sketch.kind) };
+    return completeSketch(line.sketch, birth);
+  }, [line, ids, household]);
+  const wanted = useDeferredValue(made);
+  const twins = useMemo(
+    () => (wanted.ok && !isEmpty ? getTwinFinder(household).find(wanted.value.item, 2) : []),
+    [wanted, isEmpty, household],
+  );
+  const needsAmount = line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
+  const problem = line.faults[0]
+    ? wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd')
+    : line.sketch.name === undefined
+      ? 'Say what it is, too.'
+      : needsAmount
+        ? `Say how long it is, such as ${units === 'metric' ? '3.4m' : '2 1/2 yd'}.`
+        : made.ok
+          ? null
+          : made.fault.map(wordRecordFault).join('; ');
+
+  const takeIn = async () => {
+    setTried(true);
+    if (problem !== null || !made.ok) return;
+    const { item, lot } = withPromise(made.value, line.reservedFor);
+    if (!(await act((now) => createSaveItem(now, item, [lot]), `${item.name} is in: ${wordAmount(item, lot, units)}.`)))
+      return;
+    setLast(text);
+    setText('');
+    setTried(false);
+    setIds(createIds());
+    input.current?.focus();
+  };
+  const openForm = () => {
+    if (!made.ok) return setTried(true);
+    show({ type: 'newItem', kind: made.value.item.kind, draft: withPromise(made.value, line.reservedFor) });
+    setText('');
+    setIds(createIds());
+  };
+
+  const thing = made.ok ? made.value : null;
+  const pkg = thing && computePackage(thing.item, thing.lot, thing.lot.form, settings);
+  return (
+    <form
+      aria-label="Quick add"
+      className="relative min-w-0 flex-1 basis-72"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void takeIn();
+      }}
+    >
+      {!isEmpty && (
+        <div
+          id="quick-read"
+          className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
+        >
+          {thing && (
+            <p className="flex items-center gap-3">
+              <Swatch item={thing.item} className="size-8 shrink-0" />
+              <span>
+                <strong className="font-display text-lg">{thing.item.name || '…'}</strong>{' '}
+                <span className="text-stone">
+                  {wordKind(thing.item.kind)}
+                  {getAmount(thing.item, thing.lot) > 0 && `, ${wordAmount(thing.item, thing.lot, units)}`}
+                </span>
+                <span className="block text-sm text-stone">
+                  {wordThing(thing.item, units)}
+                  {pkg &&
+                    getAmount(thing.item, thing.lot) > 0 &&
+                    `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
+                </span>
+              </span>
+            </p>
+          )}
+          {line.parts.length > 0 && (
+            <dl aria-label="How it was read" className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm">
+              {line.parts.map((part) => (
+                <div key={part.from} className="flex gap-1.5">
+                  <dt className="stitched-b font-semibold">{part.text}</dt>
+                  <dd className="text-stone">{wordMeaning(part.means)}</dd>
+                </div>
+              ))}
+            </dl>
+          )}
+          {problem !== null && (isTried || line.faults.length > 0) && (
+            <p role="alert" className="mt-2 font-semibold text-madder">
+              {problem}
+            </p>
+          )}
+          {twins.map((twin) => {
+            const item = household.items.get(twin.itemId);
+            const [lotId] = getLotsByItem(household).get(twin.itemId) ?? [];
+            const lot = lotId && household.lots.get(lotId);
+            if (!item || !lot) return null;
+            return (
+              <p key={twin.itemId} className="mt-2 flex items-center gap-3 border-l-4 border-weld bg-linen px-3 py-1.5">
+                <Swatch item={item} className="size-7 shrink-0" />
+                <span className="min-w-0 flex-1 text-sm">
+                  You have <strong>{item.name}</strong> already, {wordAmount(item, lot, units)}:{' '}
+                  {twin.alike.map((one) => wordLikeness(one, units)).join(', ')}.{' '}
+                  <span className="text-stone">{wordWhereShort(computeWhereabouts(household, lot.id))}</span>
+                </span>
+                <Button look="quiet" onClick={() => show({ type: 'lot', id: lot.id })}>
+                  Look
+                </Button>
+              </p>
+            );
+          })}
+          <p className="mt-2 text-sm text-stone">
+            <kbd>Enter</kbd> takes it in. <kbd>Alt+Enter</kbd>{' '}
+            <Button look="quiet" onClick={openForm}>
+              opens the form
+            </Button>
+          </p>
+        </div>
+      )}
+      <input
+        ref={input}
+        id="quick-line"
+        type="text"
+        aria-label="Add in one line"
+        aria-describedby={isEmpty ? undefined : 'quick-read'}
+        autoComplete="off"
+        maxLength={300}
+        placeholder={`Add in one line: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
+        className="h-11 w-full border-b-2 border-dashed border-walnut bg-linen px-3 placeholder:text-stone"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && event.altKey) {
+            event.preventDefault();
+            openForm();
+          } else if (event.key === 'ArrowUp' && isEmpty && last !== '') {
+            event.preventDefault();
+            setText(last);
+          } else if (event.key === 'Escape' && !isEmpty) {
+            event.preventDefault();
+            setText('');
+            setTried(false);
+          }
+        }}
+      />
+    </form>
+  );
+}
+
+function createIds() {
+  return { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+}
+
+/** What the line promised the thing to: all of it. */
+function withPromise(thing: Thing, forWhat: string | null): Thing {
+  const amount = getAmount(thing.item, thing.lot);
+  if (forWhat === null || amount <= 0) return thing;
+  return {
+    item: thing.item,
+    lot: { ...thing.lot, reserved: [{ id: world.createId(), forWhat, note: '', amount }] },
+  };
+}
