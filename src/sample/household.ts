@@ -61,6 +61,15 @@ function createThings(maker: ThingMaker, lots: number): Thing[] {
 /** So many places are tried before a thing is left lying. */
 const TRIES = 8;
 
+/** In a house of many lofts one looks about in a few of them only. */
+const NEAR = 150;
+function listNear<T>(all: readonly T[], usual: T | undefined, random: () => number): readonly T[] {
+  if (all.length <= NEAR) return all;
+  const from = Math.floor(random() * (all.length - NEAR));
+  const near = all.slice(from, from + NEAR);
+  return usual && !near.includes(usual) ? [...near, usual] : near;
+}
+
 /** Things of one habit tend to land in one place. */
 function habitOf(item: Item): string {
   return `${item.kind} ${item.fabric?.fibre ?? item.thread?.use ?? item.box?.type ?? ''}`;
@@ -91,7 +100,7 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
     // Now and then it is pressed in where there is no room left.
     const isPressed = random() < 0.06;
     const most = isPressed ? 1.12 : 0.95;
-    for (const leaf of leaves)
+    for (const leaf of listNear(leaves, habits.get(habitOf(item)), random))
       for (const pkg of packages) {
         const fit = computeShare(pkg, leaf.space);
         if (fit.ok && fit.share <= 1 && leaf.fill + fit.share <= most) offers.push({ leaf, pkg, share: fit.share });

@@ -92,11 +92,26 @@ export class HouseholdStore {
     }
   }
 
-  private async write({ table, id, before, after }: Change): Promise<void> {
-    const records = this.database.table(table);
-    if (after === null) await records.delete(id);
-    else if (before === null) await records.put(after);
-    else await records.update(id, after);
+  /** Writes changes in order; records that come one after the other go in together. */
+  private async write(changes: readonly Change[]): Promise<void> {
+    for (let i = 0; i < changes.length; i += 1) {
+      const { table, id, before, after } = changes[i]!;
+      const records = this.database.table(table);
+      if (after === null) await records.delete(id);
+      else if (before !== null) await records.update(id, after);
+      else {
+        let end = i + 1;
+        while (
+          end < changes.length &&
+          changes[end]!.table === table &&
+          changes[end]!.before === null &&
+          changes[end]!.after
+        )
+          end += 1;
+        await records.bulkPut(changes.slice(i, end).map((change) => change.after));
+        i = end - 1;
+      }
+    }
   }
 
   /** Writes an event and what it changes. `behind` when another window wrote first: read its events, then try again. */
@@ -108,7 +123,7 @@ export class HouseholdStore {
         const mark = await database.meta.get('generation');
         if (mark?.value !== generation || (last?.seq ?? -1) !== event.seq - 1) return false;
         await database.events.add(event);
-        for (const change of event.changes) await this.write(change);
+        await this.write(event.changes);
         return true;
       });
       if (!written) return fail({ code: 'behind', note: `event ${event.seq} does not follow` });

@@ -1,5 +1,14 @@
 import type { Household } from '../core/records/index.ts';
-import type { FromExplainer, FromPlanner, QuestionName, Questions, ToExplainer, ToPlanner } from './protocol.ts';
+import type {
+  FromExplainer,
+  FromImporter,
+  FromPlanner,
+  QuestionName,
+  Questions,
+  ToExplainer,
+  ToImporter,
+  ToPlanner,
+} from './protocol.ts';
 
 /** A search that goes on in the background. */
 export interface PlannerHandle {
@@ -62,4 +71,29 @@ export function ask<Name extends QuestionName>(
     worker.postMessage({ question, household: news, name, ask: about } as ToExplainer);
     explained = household;
   });
+}
+
+type Without<T, K extends string> = T extends unknown ? Omit<T, K> : never;
+
+/** A worker that reads one table; dropped when it is no longer wanted, which also stops it at once. */
+export interface ImporterHandle {
+  /** Asks; answers to earlier questions that are still to come are not passed on. */
+  readonly send: (message: Without<ToImporter, 'run'>) => void;
+  readonly drop: () => void;
+}
+
+export function startImporter(listener: (message: FromImporter) => void): ImporterHandle {
+  const worker = new Worker(new URL('./importer.ts', import.meta.url), { type: 'module' });
+  let run = 0;
+  worker.onmessage = ({ data }: MessageEvent<FromImporter>) => {
+    if (data.run === run) listener(data);
+  };
+  worker.onerror = (event) => listener({ type: 'failed', run, note: event.message });
+  return {
+    send: (message) => {
+      run += 1;
+      worker.postMessage({ ...message, run } as ToImporter);
+    },
+    drop: () => worker.terminate(),
+  };
 }

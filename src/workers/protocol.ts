@@ -1,4 +1,6 @@
-import type { Household, LotId, Plan, Score } from '../core/records/index.ts';
+import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
+import type { Household, Kind, LotId, Plan, Score, StationId } from '../core/records/index.ts';
+import type { UnitSystem } from '../core/units/index.ts';
 import type { HomeOffer, PlaceReason } from '../solver/explain/index.ts';
 
 export type { HomeOffer, PlaceReason };
@@ -58,3 +60,27 @@ export interface FromExplainer {
   readonly question: number;
   readonly answer: Questions[QuestionName]['answer'];
 }
+
+/** What the importer is asked: to open a table, then to read it with its columns mapped and its cells corrected. */
+export type ToImporter =
+  | { readonly type: 'open'; readonly run: number; readonly source: string | Uint8Array; readonly kind: Kind }
+  | {
+      readonly type: 'read';
+      readonly run: number;
+      readonly kind: Kind;
+      readonly units: UnitSystem;
+      readonly hasHeader: boolean;
+      readonly mapping: Mapping;
+      readonly nowMs: number;
+      readonly stations: Record<Kind, StationId>;
+      /** Only where rows name things that are there already. */
+      readonly household: Household | null;
+      readonly edits: readonly { readonly row: number; readonly column: number; readonly text: string }[];
+    };
+
+export type FromImporter =
+  | { readonly type: 'opened'; readonly run: number; readonly table: TextTable; readonly recognised: Recognised }
+  | { readonly type: 'refused'; readonly run: number; readonly fault: TableFault }
+  | { readonly type: 'progress'; readonly run: number; readonly rows: number; readonly of: number }
+  | { readonly type: 'read'; readonly run: number; readonly result: ReadTable }
+  | { readonly type: 'failed'; readonly run: number; readonly note: string };

@@ -83,6 +83,8 @@ export interface Sketch {
   readonly isMade?: boolean;
   readonly use?: string;
   readonly tex?: number;
+  /** Diameter and height of its spool, where it is none of the usual ones. */
+  readonly spoolMm?: readonly [number | undefined, number | undefined];
   readonly type?: string;
   readonly size?: string;
   readonly boxMm?: readonly [number | undefined, number | undefined, number | undefined];
@@ -207,8 +209,8 @@ function completeThread(sketch: Sketch, base?: ThreadSpec): ThreadSpec {
     fibre: sketch.fibre ?? base?.fibre ?? 'polyester',
     use: sketch.use ?? base?.use ?? 'general',
     tex: sketch.tex ?? base?.tex ?? 27,
-    diameterMm: holder?.diameterMm ?? base!.diameterMm,
-    heightMm: holder?.heightMm ?? base!.heightMm,
+    diameterMm: sketch.spoolMm?.[0] ?? holder?.diameterMm ?? base!.diameterMm,
+    heightMm: sketch.spoolMm?.[1] ?? holder?.heightMm ?? base!.heightMm,
     massG: sketch.massG ?? holder?.massG ?? base!.massG,
   };
 }

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { fail, ok, type Result } from '../result/index.ts';
+import { compileTest } from './compile.ts';
 import { DaybookEvent, type TableName } from './event.ts';
 import { Item } from './item.ts';
 import { Lot } from './lot.ts';
@@ -85,6 +86,30 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
   return faults;
 }
 
+/** Made when a table is first read; the decorators are all there by then. */
+const tests = new Map<TableName | 'events', (raw: unknown) => boolean>();
+
+function passesQuickly(table: TableName | 'events', raw: unknown): boolean {
+  let test = tests.get(table);
+  if (!test) {
+    test = compileTest(CLASS_OF[table]);
+    tests.set(table, test);
+  }
+  return test(raw);
+}
+
+/** What the validator itself says of a record: the slow twin, which finds the words for what is wrong. */
+export function findClassFaults(table: TableName | 'events', raw: object, path: string): RecordFault[] {
+  const instance = plainToInstance(CLASS_OF[table] as new () => object, raw);
+  const faults: RecordFault[] = [];
+  collect(
+    validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
+    path,
+    faults,
+  );
+  return faults;
+}
+
 /**
  * Checks an untrusted record against its class: all fields known, present and in range.
  * Returns the record itself (plain, unchanged) or every fault with its path.
@@ -97,10 +122,7 @@ export function parseRecord<T extends TableName | 'events'>(
   const prefix = path === '' ? '' : `${path}.`;
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return fail([{ path: path || table, rule: 'isObject', message: 'must be an object' }]);
-  const instance = plainToInstance(CLASS_OF[table] as new () => object, raw);
-  const faults: RecordFault[] = [];
-  const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
-  collect(errors, path, faults);
+  const faults = passesQuickly(table, raw) ? [] : findClassFaults(table, raw, path);
   if (faults.length === 0) faults.push(...checkWhole(table, raw, prefix));
   return faults.length > 0 ? fail(faults) : ok(raw as RecordOf[T]);
 }

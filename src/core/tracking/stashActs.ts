@@ -1,7 +1,7 @@
 import { getAmount, getAmountUnit, getReserved } from '../measure/index.ts';
 import type { Change, Household, Item, ItemId, Lot, LotId, Reservation } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { createLotDraft, getLot, type Act } from './acts.ts';
+import { createLotDraft, fitReserved, getLot, type Act } from './acts.ts';
 import { createChange } from './fold.ts';
 
 /** Promises part of a lot to something. No more can be promised than is there and free. */
@@ -64,15 +64,12 @@ export interface Saved {
 
 /** Takes in many things as one event: all of them or none, and one undo takes them back. */
 export function createImport(household: Household, subject: string, things: readonly Saved[]): Act {
-  const changes: Change[] = [];
-  for (const { item, lots } of things) {
-    const came = createChange('items', item.id, household.items.get(item.id) ?? null, item);
-    if (came) changes.push(came);
-    for (const lot of lots) {
-      const change = createChange('lots', lot.id, household.lots.get(lot.id) ?? null, lot);
-      if (change) changes.push(change);
-    }
-  }
+  const changes = [
+    ...things.map(({ item }) => createChange('items', item.id, household.items.get(item.id) ?? null, item)),
+    ...things.flatMap(({ item, lots }) =>
+      lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, lot))),
+    ),
+  ].filter((change) => change !== null);
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'imported', subject, changes });
 }
 

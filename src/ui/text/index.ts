@@ -41,4 +41,5 @@ export {
   wordThing,
 } from './things.ts';
 export { wordNeeds } from './needs.ts';
+export { wordRowFault, wordTableFault } from './tables.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

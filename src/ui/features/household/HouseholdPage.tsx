@@ -5,6 +5,7 @@ import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { ImportButton } from '../../components/ImportButton.tsx';
+import { saveFile } from '../../components/saveFile.ts';
 import { Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
@@ -145,12 +146,9 @@ function Files() {
       });
       return;
     }
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([bytes.slice().buffer], { type: 'application/zip' }));
-    link.download = `${household.settings.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-    tell({ tone: 'done', text: `Saved ${link.download}; it was read back and is whole.`, canUndo: false });
+    const name = `${household.settings.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
+    saveFile(bytes, name, 'application/zip');
+    tell({ tone: 'done', text: `Saved ${name}; it was read back and is whole.`, canUndo: false });
   };
   return (
     <section aria-label="Your file" className="max-w-md">

@@ -1,10 +1,11 @@
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
 import { computeClothMass } from '../../../core/measure/index.ts';
-import { KINDS, type Kind } from '../../../core/records/index.ts';
+import { KINDS, type Household, type Kind } from '../../../core/records/index.ts';
 import { formatClothLength, formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { saveFile } from '../../components/saveFile.ts';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -48,6 +49,28 @@ const selectClass = 'h-11 rounded border border-thread bg-paper px-2 md:h-8';
 
 function isKind(text: string | undefined): text is Kind {
   return (KINDS as readonly string[]).includes(text ?? '');
+}
+
+/** Saves all of a kind as a table that spreadsheets open. */
+async function writeOut(household: Household, kind: Kind): Promise<void> {
+  const { toCsv } = await import('../../../core/formats/csv/index.ts');
+  saveFile(toCsv(household, kind), `${wordKindPlural(kind).toLowerCase()}.csv`, 'text/csv');
+}
+
+/** Rows copied from a spreadsheet and pasted anywhere on the screen are a list to bring in. */
+function usePastedList(onRows: (text: string) => void) {
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      const { target } = event;
+      const isTyping = target instanceof HTMLElement && ['INPUT', 'TEXTAREA'].includes(target.tagName);
+      const text = event.clipboardData?.getData('text/plain') ?? '';
+      if (isTyping || !text.trim().includes('\n')) return;
+      event.preventDefault();
+      onRows(text);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  }, [onRows]);
 }
 
 /** The stash: cloth laid out to one scale, or any kind in a table; search, filter, sort; the ticket at the right. */
@@ -98,6 +121,8 @@ export function StashPage() {
   );
   const isLaidOut = kind === 'fabric' && choices.isLaidOut;
   const isFiltered = text !== '' || what !== '' || colour !== '' || presence !== 'all';
+  const toList = useCallback((pasted: string) => void navigate('/list', { state: { pasted } }), [navigate]);
+  usePastedList(toList);
   const clear = () => {
     setText('');
     setWhat('');
@@ -210,13 +235,14 @@ export function StashPage() {
             Show all
           </Button>
         )}
+        <Button look="quiet" className="ml-auto" onClick={() => void navigate('/list')}>
+          Bring in a list
+        </Button>
+        <Button look="quiet" onClick={() => void writeOut(household, kind)}>
+          Write as CSV
+        </Button>
         {kind === 'fabric' && (
-          <Button
-            look="quiet"
-            className="ml-auto"
-            data-key="v"
-            onClick={() => useChoices.setState({ isLaidOut: !choices.isLaidOut })}
-          >
+          <Button look="quiet" data-key="v" onClick={() => useChoices.setState({ isLaidOut: !choices.isLaidOut })}>
             {isLaidOut ? 'As a table' : 'Laid out'} <kbd className="font-normal no-underline">V</kbd>
           </Button>
         )}

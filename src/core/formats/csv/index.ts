@@ -1,0 +1,12 @@
+export type { CellFault } from './columns.ts';
+export {
+  listTargets,
+  readTable,
+  recogniseColumns,
+  type Mapping,
+  type ReadTable,
+  type Recognised,
+  type RowFault,
+} from './read.ts';
+export { decodeText, MAX_ROWS, parseTable, type TableFault, type TextTable } from './text.ts';
+export { toCsv } from './write.ts';

@@ -1,0 +1,187 @@
+import { completeSketch, type Sketch } from '../../catalog/index.ts';
+import {
+  createLooseLot,
+  KINDS,
+  type Household,
+  type Item,
+  type ItemId,
+  type Kind,
+  type Lot,
+  type LotId,
+  type RecordFault,
+  type StationId,
+} from '../../records/index.ts';
+import type { UnitSystem } from '../../units/index.ts';
+import { COLUMNS, findColumn, guessColumn, listColumns, type CellFault, type Column } from './columns.ts';
+import { unneutralise, type TextTable } from './text.ts';
+
+/** Which column of the app each column of a table is; null for one that is left out. */
+export type Mapping = readonly (string | null)[];
+
+/** How a table is headed, and what its columns are taken for at first. */
+export interface Recognised {
+  readonly hasHeader: boolean;
+  readonly mapping: Mapping;
+}
+
+const BY_ID = new Map(COLUMNS.map((column) => [column.id, column]));
+
+/** Takes the first row for headings where at least half of its cells head something that is known. */
+export function recogniseColumns(table: TextTable, kind: Kind): Recognised {
+  const [first = []] = table.rows;
+  // A column that says the kind makes room for the columns of all kinds.
+  const isMixed = first.some((cell) => findColumn(cell, [kind])?.id === 'kind');
+  const kinds = isMixed ? [kind, ...KINDS] : [kind];
+  const width = Math.max(...table.rows.slice(0, 50).map((row) => row.length));
+  const taken = new Set<string>();
+  const mapping = Array.from({ length: width }, (_, i): string | null => {
+    const header = first[i] ?? '';
+    const column = findColumn(header, kinds) ?? (isMixed ? null : guessColumn(header, kind));
+    if (!column || taken.has(column.id)) return null;
+    taken.add(column.id);
+    return column.id;
+  });
+  const named = first.filter((cell) => cell !== '').length;
+  const hasHeader = taken.size > 0 && taken.size >= Math.min(2, named) && taken.size >= named / 3;
+  if (hasHeader) return { hasHeader, mapping };
+  // Without headings the first column is the name, and the rest is for the user to say.
+  return { hasHeader: false, mapping: mapping.map((_, i) => (i === 0 ? 'name' : null)) };
+}
+
+/** A cell that was not taken; `column` counts the table's own columns, -1 for the row as a whole. */
+export interface RowFault extends CellFault {
+  readonly row: number;
+  readonly column: number;
+}
+
+export interface ReadOptions {
+  readonly kind: Kind;
+  readonly units: UnitSystem;
+  readonly hasHeader: boolean;
+  readonly mapping: Mapping;
+  readonly nowMs: number;
+  readonly stationOf: (kind: Kind) => StationId;
+  readonly createId: () => string;
+  /** Told from time to time how many rows are done; false stops the reading. */
+  readonly onProgress?: (rows: number) => boolean;
+}
+
+/** What a table would bring. Faults or things: a table is taken in whole or not at all. */
+export interface ReadTable {
+  readonly things: readonly { readonly item: Item; readonly lots: readonly Lot[] }[];
+  readonly faults: readonly RowFault[];
+  readonly rows: number;
+  readonly newItems: number;
+  readonly changedItems: number;
+  readonly newLots: number;
+  readonly isStopped: boolean;
+}
+
+const PROGRESS_EVERY = 500;
+/** After so many faults there is nothing to be learnt from more. */
+const MOST_FAULTS = 1000;
+
+/** Where a fault of a record shows: the cell whose column says that field, else the whole row. */
+function findFaultColumn(fault: RecordFault, mapping: Mapping): number {
+  const field = fault.path.split('.').at(-1) ?? '';
+  const id =
+    { widthMm: 'width', lengthMm: 'length', grammageGsm: 'grammage', massG: 'mass', thicknessMm: 'thickness' }[field] ??
+    field;
+  const at = mapping.indexOf(id);
+  return at >= 0 ? at : mapping.indexOf('name');
+}
+
+/** Reads every row with the columns it was mapped to. `household` is what is there already, for rows that name an id. */
+export function readTable(table: TextTable, household: Household, options: ReadOptions): ReadTable {
+  const { kind, units, mapping, nowMs } = options;
+  const columns = mapping.map((id): Column | null => (id === null ? null : (BY_ID.get(id) ?? null)));
+  const [itemAt, lotAt, nameAt] = ['item', 'lot', 'name'].map((id) => mapping.indexOf(id)) as [number, number, number];
+  const items = new Map<ItemId, { item: Item; lots: Map<LotId, Lot> }>();
+  /** Ids of the file for things that are not here: rows with the same one are lots of the same item. */
+  const foreign = new Map<string, ItemId>();
+  const faults: RowFault[] = [];
+  const start = options.hasHeader ? 1 : 0;
+  let [rows, newLots] = [0, 0];
+
+  for (let r = start; r < table.rows.length; r += 1) {
+    if (rows % PROGRESS_EVERY === 0 && options.onProgress?.(rows) === false)
+      return { things: [], faults, rows, newItems: 0, changedItems: 0, newLots: 0, isStopped: true };
+    if (faults.length >= MOST_FAULTS) break;
+    rows += 1;
+    const cells = table.rows[r]!;
+    const before = faults.length;
+    const said: { -readonly [K in keyof Sketch]?: Sketch[K] } = {};
+    for (let c = 0; c < columns.length; c += 1) {
+      const column = columns[c];
+      const text = unneutralise(cells[c] ?? '');
+      if (!column || text === '') continue;
+      const read = column.read(text, units);
+      if (!read.ok) faults.push({ ...read.fault, row: r, column: c });
+      else if (read.value.boxMm) {
+        const [w, d, h] = read.value.boxMm;
+        const [w0, d0, h0] = said.boxMm ?? [];
+        said.boxMm = [w ?? w0, d ?? d0, h ?? h0];
+      } else if (read.value.spoolMm) {
+        const [d, h] = read.value.spoolMm;
+        said.spoolMm = [d ?? said.spoolMm?.[0], h ?? said.spoolMm?.[1]];
+      } else Object.assign(said, read.value);
+    }
+    const itemRef = itemAt < 0 ? '' : (cells[itemAt] ?? '');
+    const lotRef = (lotAt < 0 ? '' : (cells[lotAt] ?? '')) as LotId;
+    const known = household.lots.get(lotRef);
+    const isKnown = known !== undefined && known.state !== 'gone';
+    const itemId = isKnown
+      ? known.itemId
+      : (foreign.get(itemRef) ?? (household.items.has(itemRef as ItemId) ? (itemRef as ItemId) : null));
+    const entry = itemId === null ? undefined : items.get(itemId);
+    const baseItem = entry?.item ?? (itemId === null ? undefined : household.items.get(itemId));
+    const rowKind = baseItem?.kind ?? said.kind ?? kind;
+    // A change of kind would leave half a thing behind.
+    const sketch: Sketch = { ...said, kind: rowKind };
+    const isNameless = !baseItem && said.name === undefined;
+    if (isNameless && !faults.slice(before).some((one) => one.column === nameAt))
+      faults.push({ code: 'missing', text: '', note: 'name', row: r, column: nameAt });
+    const isUnmeasured = rowKind === 'fabric' && !isKnown && said.lengthMm === undefined;
+    if (isUnmeasured && faults.length === before)
+      faults.push({ code: 'missing', text: '', note: 'length', row: r, column: mapping.indexOf('length') });
+    if (faults.length > before) continue;
+
+    const birth = {
+      itemId: options.createId() as ItemId,
+      lotId: options.createId() as LotId,
+      nowMs,
+      stationId: options.stationOf(rowKind),
+    };
+    const lot = isKnown ? known : baseItem && createLooseLot(birth.lotId, baseItem, 1, null, nowMs);
+    const made = completeSketch(sketch, birth, baseItem && lot ? { item: baseItem, lot } : null);
+    if (!made.ok) {
+      for (const one of made.fault)
+        faults.push({ code: 'record', text: '', note: one.message, row: r, column: findFaultColumn(one, mapping) });
+      continue;
+    }
+    const { item } = made.value;
+    if (itemId === null && itemRef !== '') foreign.set(itemRef, item.id);
+    if (!isKnown) newLots += 1;
+    const kept = items.get(item.id);
+    if (kept) {
+      kept.item = item;
+      kept.lots.set(made.value.lot.id, made.value.lot);
+    } else items.set(item.id, { item, lots: new Map([[made.value.lot.id, made.value.lot]]) });
+  }
+  const all = [...items.values()];
+  const changedItems = all.filter(({ item }) => household.items.has(item.id)).length;
+  return {
+    things: faults.length > 0 ? [] : all.map(({ item, lots }) => ({ item, lots: [...lots.values()] })),
+    faults,
+    rows,
+    newItems: all.length - changedItems,
+    changedItems,
+    newLots,
+    isStopped: false,
+  };
+}
+
+/** The columns that a table can be mapped to, for a kind. */
+export function listTargets(kind: Kind): { readonly id: string; readonly header: string }[] {
+  return listColumns(kind).map(({ id, headers }) => ({ id, header: headers[0]! }));
+}
