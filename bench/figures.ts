@@ -1,8 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import Papa from 'papaparse';
+import { parseTable, readTable, recogniseColumns, toCsv } from '../src/core/formats/csv/index.ts';
 import { computeBoardLength, computeBoardThickness, CLOTHS } from '../src/core/measure/index.ts';
 import { getFetchSeconds, type Household } from '../src/core/records/index.ts';
+import { applyChanges, createImport } from '../src/core/tracking/index.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
@@ -89,6 +92,56 @@ function measureBoard(): Figure[] {
   return [{ name: 'measure.board_roundtrip_error_percent', value: 100 * worst, unit: '%' }];
 }
 
+const ROWS = 20_000;
+
+/** A list of so many cloths, as a spreadsheet would give it: no ids, many things alike. */
+function createList(rows: number): string {
+  const { household } = createSampleHousehold(1, 4000);
+  const [head = '', ...body] = toCsv(household, 'fabric')
+    .replace('\ufeff', '')
+    .trim()
+    .split('\r\n')
+    .map((line) => line.replace(/,[^,]*,[^,]*$/, ''));
+  return [head, ...Array.from({ length: rows }, (_, i) => body[i % body.length])].join('\n');
+}
+
+function median(values: readonly number[]): number {
+  return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+}
+
+/** Reading, checking and applying a list, over parsing its text alone; both timed in turn. */
+function measureImport(): Figure[] {
+  const text = createList(ROWS);
+  const { household } = createSampleHousehold(1, 1);
+  const empty: Household = { ...household, items: new Map(), lots: new Map() };
+  const [parsing, whole]: [number[], number[]] = [[], []];
+  for (let round = 0; round < 7; round += 1) {
+    let start = performance.now();
+    Papa.parse(text, { skipEmptyLines: 'greedy' });
+    parsing.push(performance.now() - start);
+    start = performance.now();
+    const table = parseTable(text);
+    if (!table.ok) throw new Error(table.fault.code);
+    let ids = 0;
+    const read = readTable(table.value, empty, {
+      kind: 'fabric',
+      units: 'metric',
+      nowMs: 1,
+      stationOf: () => [...household.items.values()][0]!.stationId,
+      createId: () => `n${(ids += 1)}`,
+      ...recogniseColumns(table.value, 'fabric'),
+    });
+    const draft = createImport(empty, 'a list', read.things);
+    if (!draft.ok || read.things.length !== ROWS) throw new Error(`${read.faults.length} faults`);
+    applyChanges(empty, draft.value.changes);
+    whole.push(performance.now() - start);
+  }
+  return [
+    { name: 'import.csv.20000.ms', value: median(whole), unit: 'ms' },
+    { name: 'import.csv.20000.ratio_to_parse', value: median(whole) / median(parsing), unit: 'times' },
+  ];
+}
+
 export const figures: readonly Bench[] = [
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],
@@ -97,4 +150,5 @@ export const figures: readonly Bench[] = [
   { names: ['placement.600.ms_to_first_plan'], measure: measureFirstPlan },
   { names: ['app.first_load_kb_gzip'], measure: measureFirstLoad },
   { names: ['measure.board_roundtrip_error_percent'], measure: measureBoard },
+  { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
 ];

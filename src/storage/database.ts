@@ -4,6 +4,7 @@ import {
   type DaybookEvent,
   type Item,
   type Lot,
+  type Photo,
   type Place,
   type Plan,
   type Settings,
@@ -43,6 +44,7 @@ export class Database extends Dexie {
   declare settings: EntityTable<Settings, 'id'>;
   declare events: EntityTable<DaybookEvent, 'seq'>;
   declare meta: EntityTable<MetaEntry, 'key'>;
+  declare photos: EntityTable<Photo, 'id'>;
 
   constructor(name: string) {
     super(name);

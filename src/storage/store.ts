@@ -3,6 +3,8 @@ import {
   type Change,
   type Chronicle,
   type DaybookEvent,
+  type Photo,
+  type PhotoId,
   type RecordFault,
 } from '../core/records/index.ts';
 import { fail, ok, type Result } from '../core/result/index.ts';
@@ -134,6 +136,34 @@ export class HouseholdStore {
     }
   }
 
+  /** Keeps photos; one that is there already is the same. */
+  async savePhotos(photos: readonly Photo[]): Promise<Result<null, StoreFault>> {
+    try {
+      await this.database.photos.bulkPut([...photos]);
+      return ok(null);
+    } catch (error) {
+      return fail(toFault(error));
+    }
+  }
+
+  /** A photo, or null where it is not kept here. */
+  async loadPhoto(id: PhotoId): Promise<Photo | null> {
+    try {
+      return (await this.database.photos.get(id)) ?? null;
+    } catch {
+      return null;
+    }
+  }
+
+  /** Every photo, for a bundle. */
+  async loadPhotos(): Promise<Photo[]> {
+    try {
+      return await this.database.photos.toArray();
+    } catch {
+      return [];
+    }
+  }
+
   /** Events from `seq` on, and whose household they belong to. */
   async loadEventsFrom(seq: number): Promise<Result<{ events: DaybookEvent[]; generation: string }, StoreFault>> {
     try {
@@ -162,6 +192,7 @@ export class HouseholdStore {
         await database.places.bulkAdd([...household.places.values()]);
         await database.plans.bulkAdd([...household.plans.values()]);
         await database.events.bulkAdd([...events]);
+        await database.photos.bulkAdd([...(chronicle.photos ?? [])]);
         await database.meta.add({ key: 'generation', value: generation });
         if (previous) await database.meta.add({ key: 'previous', value: previous });
       });

@@ -7,6 +7,7 @@ import { useApp } from './state/app.ts';
 // Screens load when they are opened.
 const StashPage = lazy(async () => ({ default: (await import('./features/stash/StashPage.tsx')).StashPage }));
 const ListPage = lazy(async () => ({ default: (await import('./features/list/ListPage.tsx')).ListPage }));
+const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
 const SortPage = lazy(async () => ({ default: (await import('./features/sort/SortPage.tsx')).SortPage }));
 const RoomPage = lazy(async () => ({ default: (await import('./features/room/RoomPage.tsx')).RoomPage }));
 const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
@@ -31,6 +32,7 @@ export function App() {
         <Routes>
           <Route element={<Shell />}>
             <Route path="stash/:kind?" element={<StashPage />} />
+            <Route path="photos" element={<PhotosPage />} />
             <Route path="list" element={<ListPage />} />
             <Route path="sort" element={<SortPage />} />
             <Route path="room/:wallId?" element={<RoomPage />} />

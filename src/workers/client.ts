@@ -2,11 +2,13 @@ import type { Household } from '../core/records/index.ts';
 import type {
   FromExplainer,
   FromImporter,
+  FromPhotographer,
   FromPlanner,
   QuestionName,
   Questions,
   ToExplainer,
   ToImporter,
+  ToPhotographer,
   ToPlanner,
 } from './protocol.ts';
 
@@ -96,4 +98,26 @@ export function startImporter(listener: (message: FromImporter) => void): Import
     },
     drop: () => worker.terminate(),
   };
+}
+
+/** Makes photos of picture files, one after the other; `listener` hears of each. The handle stops it. */
+export function startPhotographer(files: readonly Blob[], listener: (message: FromPhotographer) => void): () => void {
+  const worker = new Worker(new URL('./photographer.ts', import.meta.url), { type: 'module' });
+  let sent = 0;
+  const sendNext = () => {
+    const file = files[sent];
+    if (!file) return worker.terminate();
+    worker.postMessage({ nth: sent, file } satisfies ToPhotographer);
+    sent += 1;
+  };
+  worker.onmessage = ({ data }: MessageEvent<FromPhotographer>) => {
+    listener(data);
+    sendNext();
+  };
+  worker.onerror = () => {
+    listener({ type: 'refused', nth: sent - 1, fault: { code: 'broken' } });
+    sendNext();
+  };
+  sendNext();
+  return () => worker.terminate();
 }

@@ -1,5 +1,7 @@
 import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
-import type { Household, Kind, LotId, Plan, Score, StationId } from '../core/records/index.ts';
+import type { PhotoFindings } from '../core/colour/photo.ts';
+import type { PictureFault } from '../core/formats/picture.ts';
+import type { Household, Kind, LotId, Photo, Plan, Score, StationId } from '../core/records/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { HomeOffer, PlaceReason } from '../solver/explain/index.ts';
 
@@ -84,3 +86,13 @@ export type FromImporter =
   | { readonly type: 'progress'; readonly run: number; readonly rows: number; readonly of: number }
   | { readonly type: 'read'; readonly run: number; readonly result: ReadTable }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** A picture file to be made a photo; answers may come in another order. */
+export interface ToPhotographer {
+  readonly nth: number;
+  readonly file: Blob;
+}
+
+export type FromPhotographer =
+  | { readonly type: 'developed'; readonly nth: number; readonly photo: Photo; readonly findings: PhotoFindings }
+  | { readonly type: 'refused'; readonly nth: number; readonly fault: PictureFault };

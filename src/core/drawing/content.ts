@@ -74,6 +74,7 @@ function drawSpool(x: number, y: number, size: number, colour: string): Shape[] 
 /** How one piece of a thing looks from the front. */
 function drawPiece(item: Item, form: string, box: { x: number; y: number; width: number; height: number }): Shape[] {
   const colour = item.colours[0] ?? '#8a8f94';
+  const photo = item.photos?.[0];
   const { x, y, width, height } = box;
   if (item.fabric) {
     const cloth: Shape = {
@@ -85,6 +86,7 @@ function drawPiece(item: Item, form: string, box: { x: number; y: number; width:
       ink: 'cloth',
       colour,
       print: item.fabric.print,
+      photo,
       round: form === 'roll' ? width / 2.2 : form === 'stack' ? Math.min(8, height / 2) : 1,
     };
     return form === 'roll'
@@ -100,7 +102,7 @@ function drawPiece(item: Item, form: string, box: { x: number; y: number; width:
       { type: 'circle', x: x + width / 2, y: y + 10, radius: 4, ink: 'hole' },
     ];
   }
-  return [{ type: 'rect', x, y, width, height, ink: 'thing', colour, round: 3 }];
+  return [{ type: 'rect', x, y, width, height, ink: 'thing', colour, photo, round: 3 }];
 }
 
 /** Everything that stands or hangs visibly in an open place, lot by lot. */

@@ -1,4 +1,4 @@
-import type { LotId, PlaceId, Print } from '../records/index.ts';
+import type { LotId, PhotoId, PlaceId, Print } from '../records/index.ts';
 
 /** What a shape is, for the interface to give it its ink. */
 export type Ink =
@@ -37,6 +37,8 @@ export type Shape =
       readonly ink: Ink;
       readonly colour?: string;
       readonly print?: Print;
+      /** Lies over colour and print, where it is at hand. */
+      readonly photo?: PhotoId;
       readonly round?: number;
     }
   | {

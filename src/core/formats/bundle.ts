@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
+import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import {
   BUNDLE_VERSION,
   migrateBundle,
@@ -8,29 +8,27 @@ import {
   type Household,
   type Item,
   type Lot,
+  type Photo,
+  type PhotoId,
   type Place,
   type Plan,
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
+import { readPictureHead } from './picture.ts';
+import { unpack, type BundleFault } from './unpack.ts';
 import { checkInvariants, foldEvents, isSame } from '../tracking/index.ts';
 
-/** What is wrong with a bundle file. `path` leads to the record and field, `note` is for people who mend files. */
-export interface BundleFault {
-  readonly code:
-    'empty' | 'not-a-bundle' | 'damaged' | 'too-large' | 'too-new' | 'record' | 'duplicate' | 'invariant' | 'daybook';
-  readonly path: string;
-  readonly note: string;
-}
+export type { BundleFault };
 
 const FORMAT = 'yardmist-bundle';
 const ENTRY = 'household.json';
-/** Unpacked text above this is not a sewing room; a zip bomb is refused before it is unpacked. */
-const MAX_UNPACKED = 400_000_000;
+const PHOTOS = 'photos/';
+const PHOTO_FILE = /^photos\/([0-9a-f]{32})(\.swatch)?\.(webp|jpg)$/;
 /** Zip entries carry a date; a fixed one makes equal households equal files. */
 const ENTRY_DATE = new Date(1980, 0, 1, 12);
 
-/** Writes everything to one file: a zip with `household.json`. Equal chronicles give equal bytes. */
-export function toBundle({ household, events }: Chronicle): Uint8Array {
+/** Writes everything to one file: a zip with `household.json` and the photos. Equal chronicles give equal bytes. */
+export function toBundle({ household, events, photos = [] }: Chronicle): Uint8Array {
   const text = JSON.stringify(
     {
       format: FORMAT,
@@ -45,62 +43,27 @@ export function toBundle({ household, events }: Chronicle): Uint8Array {
     null,
     1,
   );
-  return zipSync({ [ENTRY]: [strToU8(text), { level: 6, mtime: ENTRY_DATE }] });
-}
-
-/** Unpacks piece by piece and stops as soon as it grows past the limit: sizes written in a zip may lie. */
-function unpackEntry(bytes: Uint8Array): Result<string, BundleFault[]> {
-  const no = (code: BundleFault['code'], note: string) => fail<BundleFault[]>([{ code, path: '', note }]);
-  if (bytes.length === 0) return no('empty', 'the file is empty');
-  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return no('not-a-bundle', 'the file is not a zip archive');
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  let isDone = false;
-  let isTooLarge = false;
-  let broken = '';
-  const unzip = new Unzip((file) => {
-    if (file.name !== ENTRY) return;
-    file.ondata = (error, chunk, final) => {
-      if (error) broken = error.message;
-      else {
-        size += chunk.length;
-        if (size > MAX_UNPACKED) {
-          isTooLarge = true;
-          file.terminate();
-        } else chunks.push(chunk);
-        isDone ||= final;
-      }
-    };
-    file.start();
-  });
-  unzip.register(UnzipInflate);
-  try {
-    for (let at = 0; at < bytes.length && !isTooLarge; at += 65_536)
-      unzip.push(bytes.subarray(at, at + 65_536), at + 65_536 >= bytes.length);
-  } catch (error) {
-    broken = String(error);
+  const files: Zippable = { [ENTRY]: [strToU8(text), { level: 6, mtime: ENTRY_DATE }] };
+  // Pictures are as small as they get already.
+  for (const { id, type, bytes, swatch } of photos.toSorted((a, b) => (a.id < b.id ? -1 : 1))) {
+    const ending = type === 'image/webp' ? 'webp' : 'jpg';
+    files[`${PHOTOS}${id}.${ending}`] = [bytes, { level: 0, mtime: ENTRY_DATE }];
+    files[`${PHOTOS}${id}.swatch.${ending}`] = [swatch, { level: 0, mtime: ENTRY_DATE }];
   }
-  if (isTooLarge) return no('too-large', `more than ${MAX_UNPACKED / 1e6} MB unpacked`);
-  if (broken !== '' || (!isDone && chunks.length > 0)) return no('damaged', broken || 'the archive ends too early');
-  if (!isDone) return no('not-a-bundle', `there is no ${ENTRY} inside`);
-  const whole = new Uint8Array(size);
-  let at = 0;
-  for (const chunk of chunks) {
-    whole.set(chunk, at);
-    at += chunk.length;
-  }
-  return ok(strFromU8(whole));
+  return zipSync(files);
 }
 
 type Raw = Record<string, unknown>;
 
 /** Reads a bundle, old versions too. All or nothing: every fault is reported with its path. */
 export function parseBundle(bytes: Uint8Array): Result<Chronicle, BundleFault[]> {
-  const text = unpackEntry(bytes);
-  if (!text.ok) return text;
+  const files = unpack(bytes, (name) => name === ENTRY || PHOTO_FILE.test(name));
+  if (!files.ok) return files;
+  const whole = files.value.get(ENTRY);
+  if (!whole) return fail([{ code: 'not-a-bundle', path: '', note: `there is no ${ENTRY} inside` }]);
   let raw: Raw;
   try {
-    raw = JSON.parse(text.value) as Raw;
+    raw = JSON.parse(strFromU8(whole)) as Raw;
   } catch (error) {
     return fail([{ code: 'damaged', path: ENTRY, note: String(error) }]);
   }
@@ -108,7 +71,30 @@ export function parseBundle(bytes: Uint8Array): Result<Chronicle, BundleFault[]>
     return fail([{ code: 'not-a-bundle', path: 'format', note: `the format is not ${FORMAT}` }]);
   const migrated = migrateBundle(raw);
   if (!migrated.ok) return fail([{ code: migrated.fault, path: 'version', note: `version ${String(raw['version'])}` }]);
-  return parseContents(migrated.value);
+  const contents = parseContents(migrated.value);
+  const photos = parsePhotos(files.value);
+  if (!photos.ok) return photos;
+  if (!contents.ok || photos.value.length === 0) return contents;
+  return ok({ ...contents.value, photos: photos.value });
+}
+
+/** Photos with their swatches; each is what its ending says, by its own mark. */
+function parsePhotos(files: ReadonlyMap<string, Uint8Array>): Result<Photo[], BundleFault[]> {
+  const photos: Photo[] = [];
+  const faults: BundleFault[] = [];
+  for (const [name, bytes] of files) {
+    const [, id, part, ending = ''] = PHOTO_FILE.exec(name) ?? [];
+    if (!id) continue;
+    const type = ending === 'webp' ? 'image/webp' : 'image/jpeg';
+    const head = readPictureHead(bytes);
+    if (!head.ok || head.value.type !== type)
+      faults.push({ code: 'record', path: name, note: 'is no picture of its kind' });
+    if (part) continue;
+    const swatch = files.get(`${PHOTOS}${id}.swatch.${ending}`);
+    if (swatch) photos.push({ id: id as PhotoId, type, bytes, swatch });
+    else faults.push({ code: 'record', path: name, note: 'has no swatch' });
+  }
+  return faults.length > 0 ? fail(faults) : ok(photos);
 }
 
 function parseContents(raw: Raw): Result<Chronicle, BundleFault[]> {

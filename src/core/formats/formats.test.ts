@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createAdopt, createCut, applyChanges, stampEvent } from '../tracking/index.ts';
-import { BUNDLE_VERSION, type Chronicle, type Plan } from '../records/index.ts';
+import { BUNDLE_VERSION, type Chronicle, type Photo, type PhotoId, type Plan } from '../records/index.ts';
 import { parseBundle, toBundle } from './index.ts';
 
 function open(bytes: Uint8Array): Record<string, any> {
@@ -137,6 +137,26 @@ describe('the bundle', () => {
       }),
       { numRuns: 150 },
     );
+  });
+
+  it('brings photos with it, and refuses what only says that it is one', () => {
+    const lived = createLived();
+    const picture = Uint8Array.from([
+      ...new TextEncoder().encode('RIFF....WEBPVP8X'),
+      ...Array.from({ length: 24 }, () => 0),
+    ]);
+    const photo: Photo = { id: 'ab'.repeat(16) as PhotoId, type: 'image/webp', bytes: picture, swatch: picture };
+    const bytes = toBundle({ ...lived, photos: [photo] });
+    expect(parseBundle(bytes)).toEqual({ ok: true, value: { ...lived, photos: [photo] } });
+    const drawing = new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg" onload="x()"></svg>');
+    for (const evil of [
+      { ...photo, bytes: drawing },
+      { ...photo, swatch: drawing },
+    ])
+      expect(faultsOf(toBundle({ ...lived, photos: [evil] }))[0]?.path).toContain('photos/');
+    const half = unzipSync(bytes);
+    delete half[`photos/${photo.id}.swatch.webp`];
+    expect(faultsOf(zipSync(half))).toEqual([{ code: 'record', path: `photos/${photo.id}.webp` }]);
   });
 
   it('names every fault with its path', () => {

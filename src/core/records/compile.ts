@@ -6,14 +6,10 @@ import {
   getMetadataStorage,
   isBoolean,
   isHexColor,
-  isIn,
-  isInt,
   isNumber,
   isObject,
   isString,
-  max,
   maxLength,
-  min,
   minLength,
 } from 'class-validator';
 
@@ -28,7 +24,7 @@ function compileRule(name: string | undefined, constraints: readonly unknown[]):
     case 'isBoolean':
       return isBoolean;
     case 'isInt':
-      return isInt as Test;
+      return Number.isInteger;
     case 'isNumber':
       return (value) => isNumber(value, limit);
     case 'isArray':
@@ -37,16 +33,19 @@ function compileRule(name: string | undefined, constraints: readonly unknown[]):
       return isObject;
     case 'isHexColor':
       return isHexColor as Test;
-    case 'isIn':
-      return (value) => isIn(value, limit);
+    case 'isIn': {
+      const among = new Set<unknown>(limit);
+      return (value) => among.has(value);
+    }
     case 'min':
-      return (value) => min(value, limit);
+      return (value) => typeof value === 'number' && value >= limit;
     case 'max':
-      return (value) => max(value, limit);
+      return (value) => typeof value === 'number' && value <= limit;
+    // Signs of two units count once, so that a text is never longer than its units and at least half as long.
     case 'minLength':
-      return (value) => minLength(value, limit);
+      return (value) => typeof value === 'string' && (value.length >= 2 * limit || minLength(value, limit));
     case 'maxLength':
-      return (value) => maxLength(value, limit);
+      return (value) => typeof value === 'string' && (value.length <= limit || maxLength(value, limit));
     case 'arrayMinSize':
       return (value) => arrayMinSize(value, limit);
     case 'arrayMaxSize':

@@ -2,6 +2,7 @@ import type { DaybookEvent } from './event.ts';
 import type { ItemId, LotId, PlaceId, PlanId } from './ids.ts';
 import type { Item } from './item.ts';
 import type { Lot } from './lot.ts';
+import type { Photo } from './photo.ts';
 import type { Place } from './place.ts';
 import type { Plan } from './plan.ts';
 import type { Settings } from './settings.ts';
@@ -19,4 +20,6 @@ export interface Household {
 export interface Chronicle {
   readonly household: Household;
   readonly events: readonly DaybookEvent[];
+  /** The photos that its things name, when it comes from a file or goes into one. */
+  readonly photos?: readonly Photo[];
 }

@@ -3,6 +3,7 @@ export * from './item.ts';
 export * from './lot.ts';
 export * from './place.ts';
 export * from './settings.ts';
+export type { Photo } from './photo.ts';
 export * from './plan.ts';
 export * from './event.ts';
 export { parseRecord, type RecordFault, type RecordOf } from './check.ts';

@@ -1,5 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { createRandom } from '../../core/random/index.ts';
+import { Camera } from './camera.ts';
 import { BenchScale } from './scale.ts';
 
 /** So often the scale sends what it shows. */
@@ -40,6 +41,10 @@ export function registerDevices(server: FastifyInstance): void {
     done(null, Object.fromEntries(new URLSearchParams(String(body)))),
   );
 
+  const camera = new Camera();
+  server.get('/devices/camera/shot', (_request, reply) =>
+    reply.type('image/png').header('cache-control', 'no-store').send(Buffer.from(camera.shoot())),
+  );
   server.get('/devices/device.css', (_request, reply) => reply.type('text/css').send(STYLE));
   server.get('/devices/scale', (_request, reply) => reply.type('text/html').send(createPage(scale)));
   server.post('/devices/scale/put', (request, reply) => {

@@ -9,6 +9,8 @@ interface PageProps {
   readonly foot?: ReactNode;
   readonly aside?: ReactNode;
   readonly asideLabel?: string;
+  /** Files dropped anywhere on the work. */
+  readonly onDropFiles?: (files: readonly File[]) => void;
   readonly children: ReactNode;
 }
 
@@ -29,7 +31,7 @@ function useTicketInView() {
 }
 
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
-export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', children }: PageProps) {
+export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFiles, children }: PageProps) {
   const ticketFrame = useTicketInView();
   return (
     <>
@@ -40,7 +42,19 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', children
       </header>
       <div className="flex min-h-0 flex-1 flex-col md:flex-row">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-          <main className="flex min-h-0 flex-1 flex-col">{children}</main>
+          <main
+            className="flex min-h-0 flex-1 flex-col"
+            onDragOver={onDropFiles && ((event) => event.preventDefault())}
+            onDrop={
+              onDropFiles &&
+              ((event) => {
+                event.preventDefault();
+                if (event.dataTransfer.files.length > 0) onDropFiles([...event.dataTransfer.files]);
+              })
+            }
+          >
+            {children}
+          </main>
           {foot && (
             <footer className="stitched-t flex min-h-[62px] flex-wrap items-center gap-x-8 gap-y-1 bg-linen px-5 py-2">
               {foot}

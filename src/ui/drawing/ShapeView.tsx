@@ -1,4 +1,6 @@
 import type { Ink, Shape, TextInk } from '../../core/drawing/index.ts';
+import type { PhotoId } from '../../core/records/index.ts';
+import { usePhotoUrl } from '../state/photos.ts';
 import { printFill } from './Prints.tsx';
 
 const INK: Record<Ink, { fill?: string; stroke?: string; width?: number; dash?: string }> = {
@@ -68,6 +70,18 @@ function breakLabel(text: string, widthPx: number, heightPx: number, size: numbe
 /** In a smaller drawing the names of the pieces would lie over each other. */
 const NAMES_FROM_SCALE = 0.16;
 
+/** The thing's own photo, as large as the thing and no larger. */
+function PhotoFill({ photo, box }: { photo: PhotoId; box: { x: number; y: number; width: number; height: number } }) {
+  const url = usePhotoUrl(photo);
+  const { x, y, width, height } = box;
+  // An inner svg cuts off what of the picture goes over.
+  return url ? (
+    <svg {...{ x, y, width, height }}>
+      <image href={url} width="100%" height="100%" preserveAspectRatio="xMidYMid slice" />
+    </svg>
+  ) : null;
+}
+
 /** One shape of a drawing, at `scale` pixels per mm. */
 export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
   const k = (mm: number) => mm * scale;
@@ -121,7 +135,7 @@ export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
   return (
     <>
       <rect {...box} {...paint} />
-      {print && <rect {...box} fill={print} />}
+      {shape.photo ? <PhotoFill photo={shape.photo} box={box} /> : print && <rect {...box} fill={print} />}
     </>
   );
 }

@@ -1,13 +1,19 @@
 import type { Item } from '../../core/records/index.ts';
+import { usePhotoUrl } from '../state/photos.ts';
 import { printFill } from './Prints.tsx';
 
-/** A piece of the thing's own colour and print. */
+/** A piece of the thing's own photo, or of its colour and print where there is none. */
 export function Swatch({ item, className = '' }: { item: Item; className?: string }) {
   const print = printFill(item.fabric?.print);
+  const url = usePhotoUrl(item.photos?.[0]);
   return (
     <svg aria-hidden className={`block ${className}`}>
       <rect width="100%" height="100%" fill={item.colours[0] ?? '#8a8f94'} />
-      {print && <rect width="100%" height="100%" fill={print} />}
+      {url ? (
+        <image href={url} width="100%" height="100%" preserveAspectRatio="xMidYMid slice" />
+      ) : (
+        print && <rect width="100%" height="100%" fill={print} />
+      )}
     </svg>
   );
 }

@@ -74,6 +74,9 @@ export const world: World = { nowMs: () => Date.now(), createId: () => crypto.ra
 
 const store = new HouseholdStore();
 
+/** The photos kept in this browser; they are named by their content and never change. */
+export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
+
 /** Acts are written one after the other, so that two quick keys cannot overtake each other. */
 let queue: Promise<unknown> = Promise.resolve();
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -216,7 +219,7 @@ export const useApp = create<AppState>()((set, get) => {
       inTurn(async () => {
         const { household, events, storeFault } = get();
         const { toBundle } = await import('../../core/formats/index.ts');
-        const previous = household ? toBundle({ household, events }) : null;
+        const previous = household ? toBundle({ household, events, photos: await store.loadPhotos() }) : null;
         const generation = world.createId();
         if (storeFault === null || storeFault.code === 'damaged') {
           const kept = await store.replace(chronicle, generation, previous);

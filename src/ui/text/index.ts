@@ -41,5 +41,5 @@ export {
   wordThing,
 } from './things.ts';
 export { wordNeeds } from './needs.ts';
-export { wordRowFault, wordTableFault } from './tables.ts';
+export { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

@@ -1,4 +1,5 @@
 import type { RowFault, TableFault } from '../../core/formats/csv/index.ts';
+import type { PictureFault } from '../../core/formats/picture.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { wordAmountFault } from './faults.ts';
 
@@ -12,6 +13,22 @@ export function wordTableFault({ code, limit }: TableFault): string {
       return `It is larger than ${limit / 1e6} MB. Nothing was read.`;
     case 'not-text':
       return 'That is no table: it holds signs that no text has. Save it as CSV first.';
+  }
+}
+
+/** Why a file is not taken as a photo, and what to do. */
+export function wordPictureFault({ code, megapixels }: PictureFault): string {
+  switch (code) {
+    case 'not-a-picture':
+      return 'That is no picture.';
+    case 'drawing':
+      return 'That is a drawing (SVG), not a photo. Save it as PNG or JPEG first.';
+    case 'unsupported':
+      return 'This kind of picture is not read here. Save it as JPEG, PNG or WebP first.';
+    case 'too-large':
+      return `It has ${Math.round(megapixels ?? 0)} million pixels; up to 100 are taken. Make it smaller first.`;
+    case 'broken':
+      return 'The picture is broken, or breaks off.';
   }
 }
 

@@ -77,6 +77,20 @@ export interface ReadTable {
   readonly isStopped: boolean;
 }
 
+/** A column's cells say the same again and again: what one was read as is kept, up to so many. */
+const MOST_KEPT = 4000;
+
+function remember(column: Column, units: UnitSystem): (text: string) => ReturnType<Column['read']> {
+  const known = new Map<string, ReturnType<Column['read']>>();
+  return (text) => {
+    const hit = known.get(text);
+    if (hit) return hit;
+    const read = column.read(text, units);
+    if (known.size < MOST_KEPT) known.set(text, read);
+    return read;
+  };
+}
+
 const PROGRESS_EVERY = 500;
 /** After so many faults there is nothing to be learnt from more. */
 const MOST_FAULTS = 1000;
@@ -94,9 +108,12 @@ function findFaultColumn(fault: RecordFault, mapping: Mapping): number {
 /** Reads every row with the columns it was mapped to. `household` is what is there already, for rows that name an id. */
 export function readTable(table: TextTable, household: Household, options: ReadOptions): ReadTable {
   const { kind, units, mapping, nowMs } = options;
-  const columns = mapping.map((id): Column | null => (id === null ? null : (BY_ID.get(id) ?? null)));
+  const columns = mapping.map((id) => {
+    const column = id === null ? undefined : BY_ID.get(id);
+    return column ? remember(column, units) : null;
+  });
   const [itemAt, lotAt, nameAt] = ['item', 'lot', 'name'].map((id) => mapping.indexOf(id)) as [number, number, number];
-  const items = new Map<ItemId, { item: Item; lots: Map<LotId, Lot> }>();
+  const items = new Map<ItemId, { item: Item; lots: Lot[] }>();
   /** Ids of the file for things that are not here: rows with the same one are lots of the same item. */
   const foreign = new Map<string, ItemId>();
   const faults: RowFault[] = [];
@@ -112,10 +129,10 @@ export function readTable(table: TextTable, household: Household, options: ReadO
     const before = faults.length;
     const said: { -readonly [K in keyof Sketch]?: Sketch[K] } = {};
     for (let c = 0; c < columns.length; c += 1) {
-      const column = columns[c];
+      const readCell = columns[c];
       const text = unneutralise(cells[c] ?? '');
-      if (!column || text === '') continue;
-      const read = column.read(text, units);
+      if (!readCell || text === '') continue;
+      const read = readCell(text);
       if (!read.ok) faults.push({ ...read.fault, row: r, column: c });
       else if (read.value.boxMm) {
         const [w, d, h] = read.value.boxMm;
@@ -165,13 +182,14 @@ export function readTable(table: TextTable, household: Household, options: ReadO
     const kept = items.get(item.id);
     if (kept) {
       kept.item = item;
-      kept.lots.set(made.value.lot.id, made.value.lot);
-    } else items.set(item.id, { item, lots: new Map([[made.value.lot.id, made.value.lot]]) });
+      // A table that names a lot twice says the later thing of it.
+      kept.lots = [...kept.lots.filter((one) => one.id !== made.value.lot.id), made.value.lot];
+    } else items.set(item.id, { item, lots: [made.value.lot] });
   }
   const all = [...items.values()];
   const changedItems = all.filter(({ item }) => household.items.has(item.id)).length;
   return {
-    things: faults.length > 0 ? [] : all.map(({ item, lots }) => ({ item, lots: [...lots.values()] })),
+    things: faults.length > 0 ? [] : all,
     faults,
     rows,
     newItems: all.length - changedItems,

@@ -18,6 +18,8 @@ export const MAX_ROWS = 50_000;
 /** Bytes, and characters: a table of that many rows is far smaller. */
 const MAX_SIZE = 64_000_000;
 const MAX_CELL = 4000;
+/** Space and all signs before it, and the space that does not break. */
+const isBlank = (code: number) => code <= 32 || code === 160;
 
 /**
  * Text of a file, whatever it was written with: by its byte order mark, else UTF-8, else the usual one-byte
@@ -56,7 +58,8 @@ export function parseTable(text: string): Result<TextTable, TableFault> {
   for (const row of rows)
     for (let i = 0; i < row.length; i += 1) {
       const cell = row[i]!;
-      row[i] = cell.length > MAX_CELL ? cell.slice(0, MAX_CELL) : cell.trim();
+      const isPadded = isBlank(cell.charCodeAt(0)) || isBlank(cell.charCodeAt(cell.length - 1));
+      if (isPadded || cell.length > MAX_CELL) row[i] = cell.slice(0, MAX_CELL).trim();
     }
   return ok({ rows, delimiter: read.meta.delimiter });
 }
@@ -73,7 +76,7 @@ function neutralise(cell: string): string {
 
 /** Takes the mark off again. */
 export function unneutralise(cell: string): string {
-  return cell.replace(NEUTRALISED, '');
+  return cell.startsWith("'") ? cell.replace(NEUTRALISED, '') : cell;
 }
 
 /** Writes rows as comma separated text with CRLF, formulas neutralised, and a mark so that spreadsheets read UTF-8. */

@@ -7,7 +7,7 @@ import { CheckField, SelectField, TextField } from '../../components/fields.tsx'
 import { ImportButton } from '../../components/ImportButton.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { Page } from '../../components/Page.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { photoStore, useApp, useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
 
 /** Who lives here, how things are folded, and the file that holds everything. */
@@ -135,7 +135,7 @@ function Files() {
   const save = async () => {
     const { events } = useApp.getState();
     const { toBundle, parseBundle } = await import('../../../core/formats/index.ts');
-    const bytes = toBundle({ household, events });
+    const bytes = toBundle({ household, events, photos: await photoStore.loadPhotos() });
     // A copy that does not read back is no copy.
     const proof = parseBundle(bytes);
     if (!proof.ok) {

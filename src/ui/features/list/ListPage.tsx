@@ -20,7 +20,7 @@ export function ListPage() {
   const act = useApp((app) => app.act);
   const navigate = useNavigate();
   const stashKind = useChoices((choices) => choices.stashKind);
-  const pasted = (useLocation().state as { pasted?: string } | null)?.pasted;
+  const pasted = (useLocation().state as { pasted?: string | Uint8Array } | null)?.pasted;
   const [isSaving, setSaving] = useState(false);
   const { open } = importer;
   const began = useRef(false);

@@ -4,6 +4,7 @@ import type { LotId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
+import { usePhotoUrl } from '../../state/photos.ts';
 import { getGroups } from '../../state/derived.ts';
 import { wordCount, wordGroup, wordNeeds } from '../../text/index.ts';
 import { getPresence, type StashRow } from './rows.ts';
@@ -70,6 +71,7 @@ function Piece({ row: { lot, item } }: { row: StashRow }) {
   const width = Math.max(6, (lot.lengthMm ?? 0) * PX_PER_MM);
   const height = (item.fabric?.widthMm ?? 0) * PX_PER_MM;
   const print = printFill(item.fabric?.print);
+  const url = usePhotoUrl(item.photos?.[0]);
   const presence = getPresence(lot);
   const length = formatClothLength(lot.lengthMm ?? 0, units);
   const state = { in: '', all: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' }[
@@ -95,7 +97,13 @@ function Piece({ row: { lot, item } }: { row: StashRow }) {
             strokeOpacity={presence === 'out' ? 1 : 0.25}
             strokeDasharray={presence === 'out' ? '6 4' : undefined}
           />
-          {print && <rect width={width} height={height} fill={print} />}
+          {url ? (
+            <svg width={width} height={height}>
+              <image href={url} width="100%" height="100%" preserveAspectRatio="xMidYMid slice" />
+            </svg>
+          ) : (
+            print && <rect width={width} height={height} fill={print} />
+          )}
           {presence === 'planned' && (
             <path
               d={`M${width / 2} 2V${height - 2}`}

@@ -57,10 +57,16 @@ async function writeOut(household: Household, kind: Kind): Promise<void> {
   saveFile(toCsv(household, kind), `${wordKindPlural(kind).toLowerCase()}.csv`, 'text/csv');
 }
 
-/** Rows copied from a spreadsheet and pasted anywhere on the screen are a list to bring in. */
-function usePastedList(onRows: (text: string) => void) {
+/** Rows copied from a spreadsheet and pasted anywhere on the screen are a list to bring in; pictures are things. */
+function usePasted(onRows: (text: string) => void, onFiles: (files: readonly File[]) => void) {
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
+      const files = [...(event.clipboardData?.files ?? [])];
+      if (files.length > 0) {
+        event.preventDefault();
+        onFiles(files);
+        return;
+      }
       const { target } = event;
       const isTyping = target instanceof HTMLElement && ['INPUT', 'TEXTAREA'].includes(target.tagName);
       const text = event.clipboardData?.getData('text/plain') ?? '';
@@ -70,7 +76,7 @@ function usePastedList(onRows: (text: string) => void) {
     };
     window.addEventListener('paste', onPaste);
     return () => window.removeEventListener('paste', onPaste);
-  }, [onRows]);
+  }, [onRows, onFiles]);
 }
 
 /** The stash: cloth laid out to one scale, or any kind in a table; search, filter, sort; the ticket at the right. */
@@ -122,7 +128,11 @@ export function StashPage() {
   const isLaidOut = kind === 'fabric' && choices.isLaidOut;
   const isFiltered = text !== '' || what !== '' || colour !== '' || presence !== 'all';
   const toList = useCallback((pasted: string) => void navigate('/list', { state: { pasted } }), [navigate]);
-  usePastedList(toList);
+  const toPhotos = useCallback((files: readonly File[]) => void navigate('/photos', { state: { files } }), [navigate]);
+  usePasted(toList, toPhotos);
+  const dropList = async (file: File | undefined) => {
+    if (file) void navigate('/list', { state: { pasted: new Uint8Array(await file.arrayBuffer()) } });
+  };
   const clear = () => {
     setText('');
     setWhat('');
@@ -148,6 +158,9 @@ export function StashPage() {
             </li>
           ))}
         </ul>
+      }
+      onDropFiles={(files) =>
+        files.every((file) => file.type.startsWith('image/')) ? toPhotos(files) : void dropList(files[0])
       }
       aside={<TicketPane hint="Choose something to see how much of it there is, and where it lives." />}
       foot={
@@ -235,11 +248,14 @@ export function StashPage() {
             Show all
           </Button>
         )}
-        <Button look="quiet" className="ml-auto" onClick={() => void navigate('/list')}>
-          Bring in a list
+        <Button look="quiet" className="ml-auto" onClick={() => void navigate('/photos')}>
+          By photos
+        </Button>
+        <Button look="quiet" onClick={() => void navigate('/list')}>
+          A list in
         </Button>
         <Button look="quiet" onClick={() => void writeOut(household, kind)}>
-          Write as CSV
+          CSV out
         </Button>
         {kind === 'fabric' && (
           <Button look="quiet" data-key="v" onClick={() => useChoices.setState({ isLaidOut: !choices.isLaidOut })}>

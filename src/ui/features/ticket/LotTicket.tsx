@@ -27,6 +27,7 @@ import { getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
 import { LotFacts } from './LotFacts.tsx';
 import { LotMore } from './LotMore.tsx';
+import { PhotoRow } from './PhotoRow.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
 
 /** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
@@ -61,7 +62,8 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       <PrintDefs />
       <h2 className="font-display text-[21px] leading-tight font-semibold">{item.name}</h2>
       <p className="text-stone">{wordThing(item, units)}</p>
-      <Swatch item={item} className={`mt-3 w-full ${item.fabric ? 'h-12' : 'h-4'}`} />
+      <Swatch item={item} className={`mt-3 w-full ${item.photos ? 'h-32' : item.fabric ? 'h-12' : 'h-4'}`} />
+      {!isPreview && <PhotoRow item={item} />}
       <dl className="mt-2">
         <Row name="There is">
           {wordAmount(item, lot, units)}

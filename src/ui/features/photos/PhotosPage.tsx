@@ -1,0 +1,282 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { completeSketch, parseLine, type Sketch } from '../../../core/catalog/index.ts';
+import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../../core/records/index.ts';
+import type { UnitSystem } from '../../../core/units/index.ts';
+import { createImport } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Figure, Page } from '../../components/Page.tsx';
+import { photoStore, useApp, useHousehold, world, type Thing } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getUsualStations } from '../../state/derived.ts';
+import { usePhotoUrl } from '../../state/photos.ts';
+import {
+  capitalise,
+  wordAmount,
+  wordAmountFault,
+  wordCount,
+  wordKind,
+  wordPrint,
+  wordRecordFault,
+  wordStoreFault,
+} from '../../text/index.ts';
+import { usePhotos, type Shot } from './usePhotos.ts';
+
+interface Draft {
+  readonly thing: Thing | null;
+  readonly problem: string | null;
+}
+
+/** What a shot and its line make together: the line says what it is, the picture its colours and print. */
+function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameters<typeof getUsualStations>[0]): Draft {
+  if (!shot.photo || !shot.findings || shot.text.trim() === '') return { thing: null, problem: null };
+  const line = parseLine(shot.text, { kind, units });
+  if (line.faults[0])
+    return { thing: null, problem: wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd') };
+  if (line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined)
+    return { thing: null, problem: `How long is it? Such as ${units === 'metric' ? '3.4m' : '2 1/2 yd'}` };
+  const found = shot.findings.colours.map((one) => one.hex);
+  const chosen = found[shot.colour] ?? found[0]!;
+  const isCloth = line.sketch.kind === 'fabric' || line.sketch.kind === 'scrap';
+  const sketch: Sketch = {
+    ...line.sketch,
+    name: line.sketch.name ?? capitalise(wordKind(line.sketch.kind)),
+    colours: [chosen, ...found.filter((hex) => hex !== chosen)].slice(0, 8),
+    photos: [shot.photo.id],
+    ...(isCloth && { print: line.sketch.print ?? shot.print }),
+  };
+  const ids = { itemId: `${shot.id}-${shot.photo.id}` as ItemId, lotId: `lot-${shot.id}` as LotId };
+  const made = completeSketch(sketch, {
+    ...ids,
+    nowMs: world.nowMs(),
+    stationId: getUsualStations(household)(line.sketch.kind),
+  });
+  return made.ok
+    ? { thing: made.value, problem: null }
+    : { thing: null, problem: made.fault.map(wordRecordFault).join('; ') };
+}
+
+/** Things by their pictures: many at once, a line under each says what it is, all taken in together. */
+export function PhotosPage() {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const act = useApp((state) => state.act);
+  const tell = useApp((state) => state.tell);
+  const navigate = useNavigate();
+  const kind = useChoices((choices) => choices.stashKind);
+  const { shots, done, add, change, drop } = usePhotos();
+  const [isSaving, setSaving] = useState(false);
+  const [isCameraOff, setCameraOff] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const brought = (useLocation().state as { files?: readonly File[] } | null)?.files;
+  const began = useRef(false);
+  useEffect(() => {
+    if (began.current || !brought) return;
+    began.current = true;
+    add(brought);
+  });
+  const drafts = useMemo(
+    () => new Map(shots.map((shot) => [shot.id, draftOf(shot, kind, units, household)])),
+    [shots, kind, units, household],
+  );
+  const ready = shots.filter((shot) => drafts.get(shot.id)?.thing);
+  const isReading = done.read < done.of;
+
+  const shoot = async () => {
+    try {
+      const reply = await fetch('/devices/camera/shot', { cache: 'no-store' });
+      if (!reply.ok || !reply.headers.get('content-type')?.startsWith('image/')) throw new Error(reply.statusText);
+      add([new File([await reply.blob()], 'from the camera')]);
+      setCameraOff(false);
+    } catch {
+      setCameraOff(true);
+    }
+  };
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      const files = [...(event.clipboardData?.files ?? [])];
+      if (files.length > 0) add(files);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  });
+
+  const takeIn = async () => {
+    setSaving(true);
+    const things = ready.map((shot) => {
+      const { item, lot } = drafts.get(shot.id)!.thing!;
+      const id = world.createId() as ItemId;
+      return { item: { ...item, id }, lots: [{ ...lot, id: world.createId() as LotId, itemId: id }] };
+    });
+    const kept = await photoStore.savePhotos(ready.flatMap((shot) => shot.photo ?? []));
+    if (!kept.ok) tell({ tone: 'fault', text: wordStoreFault(kept.fault), canUndo: false });
+    else {
+      const words = wordCount(things.length, 'thing');
+      if (await act((now) => createImport(now, `${words} by their photos`, things), `${words} are in.`)) {
+        drop(ready.map((shot) => shot.id));
+        if (ready.length === shots.length) void navigate('/stash');
+      }
+    }
+    setSaving(false);
+  };
+
+  return (
+    <Page
+      title="Things by their photos"
+      foot={
+        <>
+          <Figure value={String(shots.length)} label="photos" />
+          <Figure value={String(ready.length)} label="ready" />
+          {isReading && (
+            <p role="status" className="flex items-center gap-2">
+              <progress aria-label="Developing" value={done.read} max={done.of} /> {done.read} of {done.of}
+            </p>
+          )}
+          <div className="ml-auto flex gap-2">
+            <Button onClick={() => void navigate('/stash')}>Back to the stash</Button>
+            <Button look="strong" disabled={ready.length === 0 || isSaving} onClick={() => void takeIn()}>
+              {ready.length === 0 ? 'Take in' : `Take in ${ready.length}`}
+            </Button>
+          </div>
+        </>
+      }
+    >
+      <div
+        className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5"
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          add([...event.dataTransfer.files]);
+        }}
+      >
+        <div className="flex flex-wrap items-center gap-3">
+          <Button look={shots.length === 0 ? 'strong' : 'plain'} onClick={() => input.current?.click()}>
+            Choose photos
+          </Button>
+          <Button onClick={() => void shoot()}>Take one with the camera</Button>
+          <input
+            ref={input}
+            type="file"
+            multiple
+            accept="image/*"
+            aria-label="Photo files"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              add([...(event.target.files ?? [])]);
+              event.target.value = '';
+            }}
+          />
+          <p className="text-stone">
+            {isCameraOff
+              ? 'No camera answers. Choose photos, drop them here or paste them.'
+              : 'Or drop them here. They stay in this browser, made small, without place or date.'}
+          </p>
+        </div>
+        <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-x-5 gap-y-6">
+          {shots.map((shot, i) => (
+            <ShotCard
+              key={shot.id}
+              shot={shot}
+              draft={drafts.get(shot.id) ?? { thing: null, problem: null }}
+              units={units}
+              isFirst={i === 0}
+              onChange={(news) => change(shot.id, news)}
+              onDrop={() => drop([shot.id])}
+            />
+          ))}
+        </ul>
+      </div>
+    </Page>
+  );
+}
+
+interface ShotCardProps {
+  readonly shot: Shot;
+  readonly draft: Draft;
+  readonly units: UnitSystem;
+  readonly isFirst: boolean;
+  readonly onChange: (news: Partial<Shot>) => void;
+  readonly onDrop: () => void;
+}
+
+function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardProps) {
+  const url = usePhotoUrl(shot.photo?.id, 'full');
+  const { thing, problem } = draft;
+  const name = shot.fileName || 'photo';
+  if (shot.trouble !== null)
+    return (
+      <li className="border-l-4 border-madder bg-linen p-3" role="alert">
+        <p className="font-semibold break-words">{name}</p>
+        <p className="mt-1">{shot.trouble}</p>
+        <Button look="quiet" className="mt-2" onClick={onDrop}>
+          Leave it out
+        </Button>
+      </li>
+    );
+  return (
+    <li>
+      <div className="relative aspect-[4/3] bg-linen">
+        {url && <img src={url} alt={name} className="absolute inset-0 size-full object-cover" />}
+        {!url && <p className="p-3 text-stone">Developing…</p>}
+      </div>
+      <div className="mt-1.5 flex items-center gap-1.5">
+        {shot.findings?.colours.map(({ hex, share }, i) => (
+          <button
+            key={hex}
+            type="button"
+            aria-label={`Goes by ${hex}, ${Math.round(share * 100)} % of it`}
+            aria-pressed={i === shot.colour}
+            className={`size-11 border border-thread md:size-7 ${i === shot.colour ? 'outline-2 outline-offset-1 outline-ink' : ''}`}
+            onClick={() => onChange({ colour: i })}
+          >
+            <svg aria-hidden className="block size-full">
+              <rect width="100%" height="100%" fill={hex} />
+            </svg>
+          </button>
+        ))}
+        <select
+          aria-label={`Print of ${name}`}
+          className="ml-auto h-11 rounded border border-thread bg-paper px-1 md:h-8"
+          value={shot.print}
+          onChange={(event) => onChange({ print: event.target.value as Print })}
+        >
+          {PRINTS.map((one) => (
+            <option key={one} value={one}>
+              {capitalise(wordPrint(one))}
+            </option>
+          ))}
+        </select>
+      </div>
+      <input
+        type="text"
+        aria-label={`What is ${name}`}
+        autoComplete="off"
+        autoFocus={isFirst}
+        placeholder={units === 'metric' ? 'linen twill 3.4m x 140' : 'linen twill 3 3/4 yd x 54'}
+        aria-invalid={problem !== null || undefined}
+        className="mt-1.5 h-11 w-full border-b-2 border-dashed border-walnut bg-linen px-2 placeholder:text-stone aria-invalid:border-madder"
+        value={shot.text}
+        onChange={(event) => onChange({ text: event.target.value })}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          // On to the next picture.
+          const all = [...document.querySelectorAll<HTMLInputElement>('input[aria-label^="What is "]')];
+          (all[all.indexOf(event.currentTarget) + 1] ?? event.currentTarget).focus();
+        }}
+      />
+      <p className="mt-1 flex justify-between gap-2 text-sm">
+        <span className={problem === null ? 'text-stone' : 'font-semibold text-madder'} role="status">
+          {problem ??
+            (thing
+              ? `${thing.item.name}: ${wordKind(thing.item.kind)}, ${wordAmount(thing.item, thing.lot, units)}`
+              : 'Say what it is')}
+        </span>
+        <Button look="quiet" onClick={onDrop}>
+          Leave out
+        </Button>
+      </p>
+    </li>
+  );
+}

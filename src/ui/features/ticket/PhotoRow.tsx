@@ -1,0 +1,102 @@
+import { useRef, useState } from 'react';
+import type { Item, Photo, PhotoId } from '../../../core/records/index.ts';
+import { createSaveItem } from '../../../core/tracking/index.ts';
+import { startPhotographer } from '../../../workers/client.ts';
+import { Button } from '../../components/Button.tsx';
+import { photoStore, useApp } from '../../state/app.ts';
+import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
+import { wordPictureFault, wordStoreFault } from '../../text/index.ts';
+
+const MOST_PHOTOS = 12;
+
+/** The photos of a thing: the first is its swatch everywhere. */
+export function PhotoRow({ item }: { item: Item }) {
+  const act = useApp((state) => state.act);
+  const input = useRef<HTMLInputElement>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [isReading, setReading] = useState(false);
+  const photos = item.photos ?? [];
+  const save = (next: readonly PhotoId[], done: string) => {
+    const changed: Item = { ...item, photos: [...next] };
+    if (next.length === 0) delete changed.photos;
+    return act((now) => createSaveItem(now, { ...(now.items.get(item.id) ?? item), photos: changed.photos }, []), done);
+  };
+  const add = (files: readonly File[]) => {
+    if (files.length === 0) return;
+    setReading(true);
+    setTrouble(null);
+    const made: Photo[] = [];
+    let heard = 0;
+    startPhotographer(files, (message) => {
+      heard += 1;
+      if (message.type === 'developed') made.push(message.photo);
+      else setTrouble(wordPictureFault(message.fault));
+      if (heard < files.length) return;
+      setReading(false);
+      if (made.length === 0) return;
+      void photoStore.savePhotos(made).then(async (kept) => {
+        if (!kept.ok) {
+          setTrouble(wordStoreFault(kept.fault));
+          return;
+        }
+        tellPhotosCame(made);
+        const ids = [...new Set([...photos, ...made.map((photo) => photo.id)])].slice(0, MOST_PHOTOS);
+        await save(ids, `${item.name} has a photo.`);
+      });
+    });
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-2">
+      {photos.map((id, i) => (
+        <Thumb
+          key={id}
+          id={id}
+          name={i === 0 ? 'Its swatch' : `Photo ${i + 1}; make it the swatch`}
+          isFirst={i === 0}
+          onChoose={() => void save([id, ...photos.filter((one) => one !== id)], 'That is its swatch now.')}
+        />
+      ))}
+      <Button look="quiet" disabled={isReading || photos.length >= MOST_PHOTOS} onClick={() => input.current?.click()}>
+        {isReading ? 'Developing…' : 'Add a photo'}
+      </Button>
+      {photos.length > 0 && (
+        <Button look="quiet" onClick={() => void save(photos.slice(1), 'The photo is off.')}>
+          Take the first off
+        </Button>
+      )}
+      <input
+        ref={input}
+        type="file"
+        multiple
+        accept="image/*"
+        aria-label={`Photos of ${item.name}`}
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          add([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      {trouble !== null && (
+        <p role="alert" className="w-full text-sm font-semibold text-madder">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Thumb({ id, name, isFirst, onChoose }: { id: PhotoId; name: string; isFirst: boolean; onChoose: () => void }) {
+  const url = usePhotoUrl(id);
+  return (
+    <button
+      type="button"
+      aria-label={name}
+      aria-pressed={isFirst}
+      className={`size-11 border border-thread ${isFirst ? 'outline-2 outline-offset-1 outline-ink' : ''}`}
+      onClick={onChoose}
+    >
+      {url ? <img src={url} alt="" className="size-full object-cover" /> : <span className="text-sm">–</span>}
+    </button>
+  );
+}
