@@ -38,8 +38,26 @@ const ARCS: readonly [number, ColourFamily][] = [
   [361, 'pink'],
 ];
 
+/** What was worked out for a colour; dyes come again and again. */
+const families = new Map<string, ColourFamily>();
+const keys = new Map<string, number>();
+const MOST_KEPT = 5000;
+
+/** Looks a value up, or works it out and keeps it. */
+function recall<T>(known: Map<string, T>, hex: string, compute: (hex: string) => T): T {
+  const hit = known.get(hex);
+  if (hit !== undefined) return hit;
+  const value = compute(hex);
+  if (known.size < MOST_KEPT) known.set(hex, value);
+  return value;
+}
+
 /** The family of a `#rrggbb` colour; grey where it cannot be read. */
 export function getColourFamily(hex: string): ColourFamily {
+  return recall(families, hex, computeFamily);
+}
+
+function computeFamily(hex: string): ColourFamily {
   const colour = toOklch(parseHex(hex));
   if (!colour) return 'grey';
   const { l, c, h = 0 } = colour;
@@ -52,6 +70,8 @@ export function getColourFamily(hex: string): ColourFamily {
 
 /** Sort key round the wheel: family, then from light to dark. Smaller comes first. */
 export function computeWheelKey(hex: string): number {
-  const lightness = toOklch(parseHex(hex))?.l ?? 0.5;
-  return COLOUR_FAMILIES.indexOf(getColourFamily(hex)) * 10 + (1 - lightness);
+  return recall(keys, hex, (colour) => {
+    const lightness = toOklch(parseHex(colour))?.l ?? 0.5;
+    return COLOUR_FAMILIES.indexOf(getColourFamily(colour)) * 10 + (1 - lightness);
+  });
 }

@@ -1,2 +1,3 @@
 export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
 export { computePlaceState, computeWallDrawing, type PlaceState, type WallDrawing, type WallView } from './wall.ts';
+export { findWheelCell, layOutWheel, type WheelCell } from './wheel.ts';

@@ -4,7 +4,8 @@ import { createFinder } from './index.ts';
 
 describe('where is it', () => {
   const { household } = createSampleHousehold();
-  const finder = createFinder(household);
+  const finder = createFinder();
+  finder.sync(household);
   const namesOf = (text: string) =>
     finder.find(text).map(({ lotId }) => household.items.get(household.lots.get(lotId)!.itemId)!.name);
 
@@ -24,6 +25,32 @@ describe('where is it', () => {
     const pattern = [...household.items.values()].find((item) => item.pattern)!;
     const found = namesOf(String(pattern.pattern!.number));
     expect(found).toEqual([pattern.name]);
+  });
+
+  it('takes in only what differs, and lets go of what is gone', () => {
+    const lot = [...household.lots.values()].find((one) => household.items.get(one.itemId)!.name === 'Mallet')!;
+    const item = household.items.get(lot.itemId)!;
+    const renamed = { ...household, items: new Map(household.items).set(item.id, { ...item, name: 'Gavel' }) };
+    const moving = createFinder();
+    expect(moving.sync(household)).toBe(true);
+    expect(moving.find('mallet').map((hit) => hit.lotId)).toContain(lot.id);
+    let asked = 0;
+    moving.sync(renamed, () => (asked += 1) > 0);
+    // One lot is less than it looks at between two glances at the clock.
+    expect(asked).toBe(0);
+    expect(moving.find('gavel').map((hit) => hit.lotId)).toEqual([lot.id]);
+    expect(moving.find('mallet')).toEqual([]);
+    const gone = { ...renamed, lots: new Map(household.lots).set(lot.id, { ...lot, state: 'gone' as const }) };
+    moving.sync(gone);
+    expect(moving.find('gavel')).toEqual([]);
+  });
+
+  it('can be stopped on the way, and goes on where it was', () => {
+    const slow = createFinder();
+    let rounds = 0;
+    while (!slow.sync(household, () => true)) rounds += 1;
+    expect(rounds).toBe(Math.floor(household.lots.size / 64));
+    expect(slow.find('dressmaking')).toHaveLength(finder.find('dressmaking').length);
   });
 
   it('answers nothing to nothing and to nonsense', () => {

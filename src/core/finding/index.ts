@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 import { getColourFamily } from '../colour/index.ts';
-import type { Household, LotId } from '../records/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import type { Household, Item, Lot, LotId } from '../records/index.ts';
+import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 
 /** Words of the craft that mean the same; a search for one finds the others. */
 const SYNONYMS: readonly (readonly string[])[] = [
@@ -37,6 +37,11 @@ export interface Found {
 /** Searches lots by name, colour in words, kind, fibre, number and place; forgives a slip of the finger. */
 export interface Finder {
   readonly find: (text: string, limit?: number) => Found[];
+  /**
+   * Takes in what differs in a household, for as long as it is let: `isTimeUp` is asked now and then. True when
+   * all is in; what is not in yet is not found yet.
+   */
+  readonly sync: (household: Household, isTimeUp?: () => boolean) => boolean;
 }
 
 function expand(term: string): string[] {
@@ -44,10 +49,56 @@ function expand(term: string): string[] {
   return same ? [...same] : [term];
 }
 
-/** Indexes every lot that is not gone. */
-export function createFinder(household: Household): Finder {
-  const tree = createPlaceTree(household.places);
-  const index = new MiniSearch({
+interface Document {
+  readonly id: LotId;
+  readonly name: string;
+  readonly words: string;
+  readonly place: string;
+}
+
+function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
+  const at = lot.placeId ?? lot.homeId;
+  const { fabric, pattern, thread, box, scrap, kit } = item;
+  return {
+    id: lot.id,
+    name: item.name,
+    words: [
+      item.kind === 'fabric' ? 'fabric cloth' : item.kind,
+      ...item.colours.map(getColourFamily),
+      fabric ? `${fabric.fibre} ${fabric.print} ${fabric.cloth} ${fabric.weave ?? ''}` : '',
+      pattern ? `${pattern.number} ${pattern.garment} ${pattern.publisher ?? ''} ${pattern.era ?? ''}` : '',
+      thread ? `${thread.use} ${thread.fibre} tex ${thread.tex}` : '',
+      box ? `${box.type} ${box.size ?? ''}` : '',
+      scrap ? `scraps offcuts ${scrap.cut}` : '',
+      kit ? `${kit.forWhat} ${kit.state} ${kit.parts.join(' ')}` : '',
+      ...(item.tags ?? []),
+      ...(lot.reserved ?? []).map((one) => `${one.forWhat} ${one.note}`),
+      item.source ?? '',
+      ...item.care,
+    ].join(' '),
+    place:
+      at === null
+        ? ''
+        : tree
+            .getPath(at)
+            .map((place) => place.name)
+            .join(' '),
+  };
+}
+
+/** What a document was made of: where all three are the same, it is the same. */
+interface Known {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly places: Household['places'];
+}
+
+/** Asked for the time after so many lots. */
+const CHECK_EVERY = 64;
+
+/** A finder that knows nothing yet. */
+export function createFinder(): Finder {
+  const index = new MiniSearch<Document>({
     fields: ['name', 'words', 'place'],
     searchOptions: {
       boost: { name: 3, words: 1.5, place: 1 },
@@ -57,41 +108,34 @@ export function createFinder(household: Household): Finder {
       combineWith: 'AND',
     },
   });
-  const documents = [];
-  for (const lot of household.lots.values()) {
-    const item = household.items.get(lot.itemId);
-    if (!item || lot.state === 'gone') continue;
-    const at = lot.placeId ?? lot.homeId;
-    documents.push({
-      id: lot.id,
-      name: item.name,
-      words: [
-        item.kind === 'fabric' ? 'fabric cloth' : item.kind,
-        ...item.colours.map(getColourFamily),
-        item.fabric ? `${item.fabric.fibre} ${item.fabric.print} ${item.fabric.cloth} ${item.fabric.weave ?? ''}` : '',
-        item.pattern
-          ? `${item.pattern.number} ${item.pattern.garment} ${item.pattern.publisher ?? ''} ${item.pattern.era ?? ''}`
-          : '',
-        item.thread ? `${item.thread.use} ${item.thread.fibre} tex ${item.thread.tex}` : '',
-        item.box ? `${item.box.type} ${item.box.size ?? ''}` : '',
-        item.scrap ? `scraps offcuts ${item.scrap.cut}` : '',
-        item.kit ? `${item.kit.forWhat} ${item.kit.state} ${item.kit.parts.join(' ')}` : '',
-        ...(item.tags ?? []),
-        ...(lot.reserved ?? []).map((one) => `${one.forWhat} ${one.note}`),
-        item.source ?? '',
-        ...item.care,
-      ].join(' '),
-      place:
-        at === null
-          ? ''
-          : tree
-              .getPath(at)
-              .map((place) => place.name)
-              .join(' '),
-    });
-  }
-  index.addAll(documents);
+  const known = new Map<LotId, Known>();
   return {
+    sync(household, isTimeUp) {
+      let tree: PlaceTree | null = null;
+      let seen = 0;
+      for (const [id] of known)
+        if (household.lots.get(id) === undefined) {
+          index.discard(id);
+          known.delete(id);
+        }
+      for (const lot of household.lots.values()) {
+        const item = household.items.get(lot.itemId);
+        const old = known.get(lot.id);
+        const isIn = item !== undefined && lot.state !== 'gone';
+        if (old && isIn && old.lot === lot && old.item === item && old.places === household.places) continue;
+        seen += 1;
+        if (seen % CHECK_EVERY === 0 && isTimeUp?.()) return false;
+        if (old) {
+          index.discard(lot.id);
+          known.delete(lot.id);
+        }
+        if (!isIn) continue;
+        tree ??= createPlaceTree(household.places);
+        index.add(toDocument(item, lot, tree));
+        known.set(lot.id, { lot, item, places: household.places });
+      }
+      return true;
+    },
     find(text, limit = 12) {
       const terms = text.trim().toLowerCase().split(/\s+/).filter(Boolean);
       if (terms.length === 0) return [];

@@ -37,5 +37,6 @@ export {
   THREAD_NUMBERS,
   type ThreadNumber,
 } from './thread.ts';
+export { computeMonthFlows, type MonthFlow } from './tally.ts';
 export { getWholeLot, listWrapped } from './wrapped.ts';
 export { computePackage, computePackages, type Package } from './package.ts';

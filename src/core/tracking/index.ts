@@ -20,6 +20,7 @@ export {
   type Measured,
 } from './acts.ts';
 export {
+  createChangeLots,
   createChangeMany,
   createImport,
   createMerge,

@@ -87,6 +87,20 @@ export function createChangeMany(
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'changed', subject, changes });
 }
 
+/** Changes the same about many lots at once, as one event. */
+export function createChangeLots(
+  household: Household,
+  subject: string,
+  ids: readonly LotId[],
+  change: (lot: Lot) => Lot,
+): Act {
+  const changes = ids.flatMap((id) => {
+    const lot = household.lots.get(id);
+    return lot ? (createChange('lots', id, lot, change(lot)) ?? []) : [];
+  });
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'changed', subject, changes });
+}
+
 function mergeLists<T>(a: readonly T[] | undefined, b: readonly T[] | undefined, most: number): T[] {
   return [...new Set([...(a ?? []), ...(b ?? [])])].slice(0, most);
 }

@@ -2,8 +2,10 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { LotId } from '../../core/records/index.ts';
+import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
-import { computeWhereabouts, getFinder } from '../state/derived.ts';
+import { computeWhereabouts } from '../state/derived.ts';
+import { useFound } from '../state/finder.ts';
 import { findClass, findFrameClass } from './find.ts';
 import { wordWhereShort } from './where.ts';
 
@@ -14,7 +16,8 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
   const navigate = useNavigate();
   const [text, setText] = useState(typed);
   const query = useDeferredValue(text);
-  const found = useMemo(() => getFinder(household).find(query, 8), [household, query]);
+  const hits = useFound(household, query, 8);
+  const found = useMemo(() => hits.filter(({ lotId }) => household.lots.has(lotId)), [hits, household]);
 
   const choose = (lotId: LotId | null) => {
     if (!lotId) return;
@@ -63,9 +66,7 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
                   value={lotId}
                   className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
                 >
-                  <svg aria-hidden className="size-7 shrink-0">
-                    <rect width="28" height="28" fill={item.colours[0] ?? '#8a8f94'} />
-                  </svg>
+                  <Swatch item={item} className="size-7 shrink-0" />
                   <span className="min-w-0">
                     <span className="block truncate font-semibold">{item.name}</span>
                     <span className="block truncate text-sm text-stone">

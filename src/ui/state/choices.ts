@@ -3,12 +3,33 @@ import { persist } from 'zustand/middleware';
 import type { WallView } from '../../core/drawing/index.ts';
 import type { Kind } from '../../core/records/index.ts';
 
+/** Cloth as it lies, by the colour wheel, in a table, or in figures. */
+export const STASH_VIEWS = ['laidOut', 'wheel', 'table', 'figures'] as const;
+export type StashView = (typeof STASH_VIEWS)[number];
+
+/** A way of looking at the stash, kept under a name. */
+export interface SavedLook {
+  readonly name: string;
+  readonly kind: Kind;
+  readonly text: string;
+  readonly narrowing: Readonly<Record<string, string>>;
+  readonly view: StashView;
+  readonly sortBy: string;
+  readonly isDescending: boolean;
+  readonly groupBy: string;
+}
+
 /** How the sewist last looked at things. Kept beside the household, not in it: it is this browser's affair. */
 interface Choices {
   readonly stashKind: Kind;
-  readonly isLaidOut: boolean;
+  readonly stashView: StashView;
   readonly sortBy: string;
   readonly isDescending: boolean;
+  /** The facet that the table is grouped by; empty for none. */
+  readonly groupBy: string;
+  /** The table's columns for each kind, where they were chosen. */
+  readonly columns: Partial<Record<Kind, readonly string[]>>;
+  readonly looks: readonly SavedLook[];
   readonly wallId: string | null;
   readonly wallView: WallView;
   readonly fitSeconds: number;
@@ -19,9 +40,12 @@ export const useChoices = create<Choices>()(
   persist(
     (): Choices => ({
       stashKind: 'fabric',
-      isLaidOut: true,
+      stashView: 'laidOut',
       sortBy: 'colour',
       isDescending: false,
+      groupBy: '',
+      columns: {},
+      looks: [],
       wallId: null,
       wallView: 'is',
       fitSeconds: 10,

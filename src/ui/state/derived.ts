@@ -1,4 +1,3 @@
-import { createFinder, type Finder } from '../../core/finding/index.ts';
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
 import {
   takesRoom,
@@ -27,7 +26,6 @@ function derive<T>(compute: (household: Household) => T): (household: Household)
 
 export const getTree: (household: Household) => PlaceTree = derive((household) => createPlaceTree(household.places));
 export const getGroups: (household: Household) => Group[] = derive(computeGroups);
-export const getFinder: (household: Household) => Finder = derive(createFinder);
 export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 'is'));
 
 /** A wall of a room, with the id that addresses name it by. */

@@ -1,7 +1,9 @@
-import { useMemo } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef } from 'react';
 import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
+import { useSize } from '../../components/useSize.ts';
 import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
@@ -13,70 +15,129 @@ import { getPresence, type StashRow } from './rows.ts';
 const PX_PER_MM = 96 / 25.4 / 100;
 /** Room for the length written on it. */
 const LABEL_FROM_PX = 62;
+const GAP_PX = 6;
+/** Room above a line for the mark of what has no home. */
+const MARK_PX = 8;
+const HEAD_PX = 36;
 
-/** Every length of cloth as it is: its width as height, its length as width, all to one scale, by group. */
+/** A line of the page: a group's heading, or pieces side by side. */
+type Line =
+  | { readonly type: 'head'; readonly group: Group; readonly height: number }
+  | { readonly type: 'pieces'; readonly group: Group; readonly rows: readonly StashRow[]; readonly height: number };
+
+const getPieceWidth = ({ lot }: StashRow) => Math.max(6, (lot.lengthMm ?? 0) * PX_PER_MM);
+const getPieceHeight = ({ item }: StashRow) => (item.fabric?.widthMm ?? 0) * PX_PER_MM;
+
+/** Breaks every group into lines as wide as the page, like words. */
+function breakLines(groups: readonly Group[], byId: ReadonlyMap<LotId, StashRow>, widthPx: number): Line[] {
+  const lines: Line[] = [];
+  for (const group of groups) {
+    lines.push({ type: 'head', group, height: HEAD_PX });
+    let rows: StashRow[] = [];
+    let along = 0;
+    const close = () => {
+      if (rows.length === 0) return;
+      const height = Math.max(...rows.map(getPieceHeight)) + GAP_PX + MARK_PX;
+      lines.push({ type: 'pieces', group, rows, height });
+      rows = [];
+      along = 0;
+    };
+    for (const lot of group.lots) {
+      const row = byId.get(lot.id);
+      if (!row) continue;
+      const width = getPieceWidth(row);
+      if (along + width > widthPx) close();
+      rows.push(row);
+      along += width + GAP_PX;
+    }
+    close();
+  }
+  return lines;
+}
+
+/** Every length of cloth as it is: its width as height, its length as width, all to one scale, by group. Only what is in view is in the page. */
 export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
   const household = useHousehold();
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
   const byId = useMemo(() => new Map(rows.map((row) => [row.lot.id, row])), [rows]);
   const groups = useMemo(
     () =>
       getGroups(household).flatMap((group): Group[] => {
+        if (group.kind !== 'fabric') return [];
         const lots = group.lots.filter((lot) => byId.has(lot.id));
         return lots.length > 0 ? [{ ...group, lots }] : [];
       }),
     [household, byId],
   );
+  const lines = useMemo(() => (size ? breakLines(groups, byId, size.width - 40) : []), [groups, byId, size]);
+  const virtualizer = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => frame.current,
+    estimateSize: (i) => lines[i]!.height,
+    overscan: 6,
+  });
+  useEffect(() => virtualizer.measure(), [lines, virtualizer]);
   return (
-    <div className="min-h-0 flex-1 px-4 pb-4 md:overflow-y-auto md:px-5">
+    <div className="flex min-h-[50vh] flex-1 flex-col md:min-h-0">
       <PrintDefs />
-      <p className="text-sm text-stone">
+      <p className="px-4 text-sm text-stone md:px-5">
         Each piece to scale, 1 : 100. Dashed: out. Zigzag above: without a home. A stitch down the middle: planned
         elsewhere.
       </p>
-      {groups.map((group) => (
-        <GroupRow key={group.id} group={group} byId={byId} />
-      ))}
+      <div ref={frame} className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:px-5">
+        <div className="relative w-full" style={{ height: virtualizer.getTotalSize() }}>
+          {virtualizer.getVirtualItems().map(({ index, start }) => {
+            const line = lines[index]!;
+            const name = wordGroup(line.group, household);
+            return (
+              <div key={index} className="absolute inset-x-0 top-0" style={{ transform: `translateY(${start}px)` }}>
+                {line.type === 'head' ? (
+                  <GroupHead group={line.group} name={name} />
+                ) : (
+                  <ul aria-label={name} className="flex items-end gap-1.5" style={{ paddingTop: MARK_PX }}>
+                    {line.rows.map((row) => (
+                      <Piece key={row.lot.id} row={row} />
+                    ))}
+                  </ul>
+                )}
+              </div>
+            );
+          })}
+        </div>
+      </div>
     </div>
   );
 }
 
-function GroupRow({ group, byId }: { group: Group; byId: ReadonlyMap<LotId, StashRow> }) {
+function GroupHead({ group, name }: { group: Group; name: string }) {
   const household = useHousehold();
   const { units } = household.settings;
   const needs = useMemo(() => computeNeeds(group, household), [group, household]);
   const lengthMm = group.lots.reduce((sum, lot) => sum + (lot.lengthMm ?? 0), 0);
-  const name = wordGroup(group, household);
   return (
-    <section aria-label={name} className="mt-2 [contain-intrinsic-size:auto_180px] [content-visibility:auto]">
-      <header className="flex flex-wrap items-baseline gap-x-4">
-        <h2 className="font-display text-lg font-semibold">{name}</h2>
-        <span className="text-sm text-stone">
-          {wordCount(group.lots.length, 'length')}, {formatClothLength(lengthMm, units)}
-        </span>
-        <span className="text-sm text-stone md:ml-auto">{wordNeeds(needs, units)[0]}</span>
-      </header>
-      <ul className="mt-1 flex flex-wrap items-end gap-1.5">
-        {group.lots.map((lot) => (
-          <Piece key={lot.id} row={byId.get(lot.id)!} />
-        ))}
-      </ul>
-    </section>
+    <header className="flex items-baseline gap-x-4 overflow-hidden whitespace-nowrap">
+      <h2 className="font-display text-lg font-semibold">{name}</h2>
+      <span className="text-sm text-stone">
+        {wordCount(group.lots.length, 'length')}, {formatClothLength(lengthMm, units)}
+      </span>
+      <span className="ml-auto hidden truncate text-sm text-stone md:inline">{wordNeeds(needs, units)[0]}</span>
+    </header>
   );
 }
 
-function Piece({ row: { lot, item } }: { row: StashRow }) {
+function Piece({ row }: { row: StashRow }) {
+  const { lot, item } = row;
   const { units } = useHousehold().settings;
   const show = useApp((state) => state.show);
   const isChosen = useApp((state) => state.ticket?.type === 'lot' && state.ticket.id === lot.id);
-  const width = Math.max(6, (lot.lengthMm ?? 0) * PX_PER_MM);
-  const height = (item.fabric?.widthMm ?? 0) * PX_PER_MM;
+  const width = getPieceWidth(row);
+  const height = getPieceHeight(row);
   const print = printFill(item.fabric?.print);
   const url = usePhotoUrl(item.photos?.[0]);
   const presence = getPresence(lot);
   const length = formatClothLength(lot.lengthMm ?? 0, units);
-  const state = { in: '', all: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' }[
-    presence
-  ];
+  const state = { in: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' }[presence];
   return (
     <li>
       <button

@@ -1,51 +1,26 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
 import { computeClothMass } from '../../../core/measure/index.ts';
 import { KINDS, type Household, type Kind } from '../../../core/records/index.ts';
 import { formatClothLength, formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { saveFile } from '../../components/saveFile.ts';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
-import { useChoices } from '../../state/choices.ts';
-import { getFinder, getTree } from '../../state/derived.ts';
-import { capitalise, wordCount, wordKindPlural } from '../../text/index.ts';
+import { saveFile } from '../../components/saveFile.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices, type SavedLook } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { useFound } from '../../state/finder.ts';
+import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
-import { filterRows, getWhat, listRows, PRESENCES, sortRows, type Presence, type SortBy, SORTS } from './rows.ts';
+import { listViews, NarrowBar, ViewSwitch, type Look } from './NarrowBar.tsx';
+import { listRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
 
 const QuickLine = lazy(async () => ({ default: (await import('./QuickLine.tsx')).QuickLine }));
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
-
-const WHAT: Record<Kind, string> = {
-  fabric: 'Fibre',
-  pattern: 'Garment',
-  thread: 'For',
-  notion: 'Type',
-  tool: 'Type',
-  scrap: 'Fibre',
-  kit: 'How far',
-  other: 'Type',
-};
-const PRESENCE: Record<Presence, string> = {
-  all: 'anywhere',
-  in: 'at home',
-  out: 'out',
-  homeless: 'without a home',
-  planned: 'planned elsewhere',
-};
-const SORT: Record<SortBy, string> = {
-  name: 'name',
-  colour: 'colour wheel',
-  amount: 'how much',
-  what: 'what it is',
-  uses: 'uses a month',
-  place: 'place',
-};
-
-const selectClass = 'h-11 rounded border border-thread bg-paper px-2 md:h-8';
+const SwatchWall = lazy(async () => ({ default: (await import('./SwatchWall.tsx')).SwatchWall }));
+const StashFigures = lazy(async () => ({ default: (await import('./StashFigures.tsx')).StashFigures }));
 
 function isKind(text: string | undefined): text is Kind {
   return (KINDS as readonly string[]).includes(text ?? '');
@@ -79,7 +54,7 @@ function usePasted(onRows: (text: string) => void, onFiles: (files: readonly Fil
   }, [onRows, onFiles]);
 }
 
-/** The stash: cloth laid out to one scale, or any kind in a table; search, filter, sort; the ticket at the right. */
+/** The stash: cloth laid out to one scale or by the colour wheel, any kind in a table or in figures; the ticket at the right. */
 export function StashPage() {
   const household = useHousehold();
   const show = useApp((state) => state.show);
@@ -87,29 +62,28 @@ export function StashPage() {
   const params = useParams();
   const choices = useChoices();
   const kind = isKind(params['kind']) ? params['kind'] : choices.stashKind;
-  const [text, setText] = useState('');
-  const [what, setWhat] = useState('');
-  const [colour, setColour] = useState('');
-  const [presence, setPresence] = useState<Presence>('all');
-  const words = useDeferredValue(text);
+  // Each kind is narrowed by itself: going to the threads and back, the cloth is as it was left.
+  const [looks, setLooks] = useState<Partial<Record<Kind, Look>>>({});
+  const look = looks[kind] ?? NO_LOOK;
+  const words = useDeferredValue(look.text);
   const tree = getTree(household);
   const { units } = household.settings;
+  const [openedMs] = useState(() => world.nowMs());
 
-  const all = useMemo(() => listRows(household, tree, kind), [household, tree, kind]);
-  const whats = useMemo(() => [...new Set(all.map(({ item }) => getWhat(item)))].toSorted(), [all]);
-  const rows = useMemo(() => {
-    const found =
-      words.trim() === ''
-        ? null
-        : new Set(
-            getFinder(household)
-              .find(words, Infinity)
-              .map((hit) => hit.lotId),
-          );
-    return filterRows(all, { what: whats.includes(what) ? what : '', colour, presence, found });
-  }, [household, all, words, whats, what, colour, presence]);
+  const all = useMemo(() => listRows(household, tree, kind, openedMs), [household, tree, kind, openedMs]);
+  const hits = useFound(household, words, Infinity);
+  const narrowed = useMemo(() => {
+    const found = words.trim() === '' ? null : new Set(hits.map((hit) => hit.lotId));
+    return narrowRows(all, kind, look.narrowing, found);
+  }, [all, kind, look.narrowing, words, hits]);
+  const { rows } = narrowed;
   const sortBy = (SORTS as readonly string[]).includes(choices.sortBy) ? (choices.sortBy as SortBy) : 'name';
-  const sorted = useMemo(() => sortRows(rows, sortBy, choices.isDescending), [rows, sortBy, choices.isDescending]);
+  const views = listViews(kind);
+  const view = views.includes(choices.stashView) ? choices.stashView : views[0]!;
+  const sorted = useMemo(
+    () => (view === 'table' ? sortRows(rows, sortBy, choices.isDescending) : []),
+    [rows, sortBy, choices.isDescending, view],
+  );
   const counts = useMemo(() => {
     const byKind = new Map<Kind, number>();
     for (const lot of household.lots.values()) {
@@ -119,25 +93,25 @@ export function StashPage() {
     return byKind;
   }, [household]);
 
-  const lengthMm = rows.reduce((sum, { lot }) => sum + (lot.lengthMm ?? 0), 0);
-  const massG = rows.reduce(
-    (sum, { item, lot }) =>
-      sum + (item.fabric ? computeClothMass(lot.lengthMm ?? 0, item.fabric.widthMm, item.fabric.grammageGsm) : 0),
-    0,
-  );
-  const isLaidOut = kind === 'fabric' && choices.isLaidOut;
-  const isFiltered = text !== '' || what !== '' || colour !== '' || presence !== 'all';
+  const [lengthMm, massG] = useMemo(() => {
+    let [length, mass] = [0, 0];
+    for (const { item, lot } of rows) {
+      if (!item.fabric || lot.lengthMm === null) continue;
+      length += lot.lengthMm;
+      mass += computeClothMass(lot.lengthMm, item.fabric.widthMm, item.fabric.grammageGsm);
+    }
+    return [length, mass];
+  }, [rows]);
   const toList = useCallback((pasted: string) => void navigate('/list', { state: { pasted } }), [navigate]);
   const toPhotos = useCallback((files: readonly File[]) => void navigate('/photos', { state: { files } }), [navigate]);
   usePasted(toList, toPhotos);
   const dropList = async (file: File | undefined) => {
     if (file) void navigate('/list', { state: { pasted: new Uint8Array(await file.arrayBuffer()) } });
   };
-  const clear = () => {
-    setText('');
-    setWhat('');
-    setColour('');
-    setPresence('all');
+  const recall = (kept: SavedLook) => {
+    setLooks({ ...looks, [kind]: { text: kept.text, narrowing: kept.narrowing as Narrowing } });
+    const { sortBy: by, isDescending, groupBy } = kept;
+    useChoices.setState({ stashView: kept.view, sortBy: by, isDescending, groupBy });
   };
 
   return (
@@ -153,7 +127,7 @@ export function StashPage() {
                 aria-current={one === kind ? 'page' : undefined}
                 onClick={() => useChoices.setState({ stashKind: one })}
               >
-                {`${wordKindPlural(one)} ${counts.get(one) ?? 0}`}
+                {`${wordKindPlural(one)} ${(counts.get(one) ?? 0).toLocaleString('en')}`}
               </NavLink>
             </li>
           ))}
@@ -187,82 +161,28 @@ export function StashPage() {
       }
     >
       <Welcome />
-      <form
-        role="search"
-        aria-label="Narrow the stash"
-        className="flex flex-wrap items-center gap-2 px-4 py-2 md:px-5"
-        onSubmit={(event) => event.preventDefault()}
-      >
-        <input
-          type="search"
-          aria-label="Words to narrow by"
-          placeholder="narrow by words"
-          className={`${selectClass} w-full md:w-40`}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <select aria-label={WHAT[kind]} className={selectClass} value={what} onChange={(e) => setWhat(e.target.value)}>
-          <option value="">{`${WHAT[kind]}: any`}</option>
-          {whats.map((one) => (
-            <option key={one} value={one}>
-              {capitalise(one)}
-            </option>
-          ))}
-        </select>
-        <select aria-label="Colour" className={selectClass} value={colour} onChange={(e) => setColour(e.target.value)}>
-          <option value="">Colour: any</option>
-          {COLOUR_FAMILIES.map((one) => (
-            <option key={one} value={one}>
-              {capitalise(one)}
-            </option>
-          ))}
-        </select>
-        <select
-          aria-label="Where it is"
-          className={selectClass}
-          value={presence}
-          onChange={(e) => setPresence(e.target.value as Presence)}
-        >
-          {PRESENCES.map((one) => (
-            <option key={one} value={one}>
-              {one === 'all' ? 'Place: anywhere' : capitalise(PRESENCE[one])}
-            </option>
-          ))}
-        </select>
-        {!isLaidOut && (
-          <select
-            aria-label="Sort by"
-            className={selectClass}
-            value={sortBy}
-            onChange={(e) => useChoices.setState({ sortBy: e.target.value, isDescending: false })}
-          >
-            {SORTS.map((one) => (
-              <option key={one} value={one}>
-                {`By ${SORT[one]}`}
-              </option>
-            ))}
-          </select>
-        )}
-        {isFiltered && (
-          <Button look="quiet" onClick={clear}>
-            Show all
+      <NarrowBar
+        kind={kind}
+        look={look}
+        narrowed={narrowed}
+        isTable={view === 'table'}
+        onLook={(next) => setLooks({ ...looks, [kind]: next })}
+        onRecall={recall}
+      />
+      <div className="flex flex-wrap items-center gap-x-5 px-4 pb-1 md:px-5">
+        <ViewSwitch kind={kind} view={view} />
+        <div className="ml-auto flex flex-wrap gap-x-4">
+          <Button look="quiet" onClick={() => void navigate('/photos')}>
+            Add by photos
           </Button>
-        )}
-        <Button look="quiet" className="ml-auto" onClick={() => void navigate('/photos')}>
-          By photos
-        </Button>
-        <Button look="quiet" onClick={() => void navigate('/list')}>
-          A list in
-        </Button>
-        <Button look="quiet" onClick={() => void writeOut(household, kind)}>
-          CSV out
-        </Button>
-        {kind === 'fabric' && (
-          <Button look="quiet" data-key="v" onClick={() => useChoices.setState({ isLaidOut: !choices.isLaidOut })}>
-            {isLaidOut ? 'As a table' : 'Laid out'} <kbd className="font-normal no-underline">V</kbd>
+          <Button look="quiet" onClick={() => void navigate('/list')}>
+            Bring in a list
           </Button>
-        )}
-      </form>
+          <Button look="quiet" onClick={() => void writeOut(household, kind)}>
+            Save as CSV
+          </Button>
+        </div>
+      </div>
       {rows.length === 0 ? (
         <div className="px-5 py-10">
           <p className="font-display text-xl">
@@ -270,17 +190,21 @@ export function StashPage() {
           </p>
           <p className="mt-2 text-stone">
             {all.length === 0
-              ? 'Press N and type what is in your hand; the rest is filled in from what is usual.'
+              ? 'Press Q and type what is in your hand; the rest is filled in from what is usual.'
               : 'Fewer words or another colour will show more.'}
           </p>
         </div>
-      ) : isLaidOut ? (
+      ) : view === 'laidOut' ? (
         <LaidOut rows={rows} />
       ) : (
         <Suspense>
-          <StashTable rows={sorted} kind={kind} sortBy={sortBy} whatName={WHAT[kind]} />
+          {view === 'wheel' && <SwatchWall rows={rows} />}
+          {view === 'table' && <StashTable key={kind} rows={sorted} kind={kind} sortBy={sortBy} />}
+          {view === 'figures' && <StashFigures rows={rows} kind={kind} />}
         </Suspense>
       )}
     </Page>
   );
 }
+
+const NO_LOOK: Look = { text: '', narrowing: {} };

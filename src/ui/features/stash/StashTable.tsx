@@ -1,12 +1,14 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef } from 'react';
-import type { Kind } from '../../../core/records/index.ts';
+import { useMemo, useRef, useState } from 'react';
+import type { Kind, LotId } from '../../../core/records/index.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { capitalise, wordAmount } from '../../text/index.ts';
-import { getPresence, getWhat, type SortBy, type StashRow } from './rows.ts';
+import { BulkBar } from './BulkBar.tsx';
+import { listTableColumns } from './columns.ts';
+import { FACETS, getPresence, groupRows, type Facet, type SortBy, type StashRow } from './rows.ts';
+import { wordFacetValue } from './words.ts';
 
 const ROW_PX = 40;
 
@@ -14,126 +16,251 @@ interface StashTableProps {
   readonly rows: readonly StashRow[];
   readonly kind: Kind;
   readonly sortBy: SortBy;
-  readonly whatName: string;
 }
 
-/** The stash as a table; only the rows in view are in the page. Arrow keys walk it. */
-export function StashTable({ rows, kind, sortBy, whatName }: StashTableProps) {
-  const { units } = useHousehold().settings;
+/** The stash as a table; only the rows in view are in the page. Arrow keys walk it, ticked rows change together. */
+export function StashTable({ rows, kind, sortBy }: StashTableProps) {
+  const { settings } = useHousehold();
   const show = useApp((state) => state.show);
   const chosen = useApp((state) => (state.ticket?.type === 'lot' ? state.ticket.id : null));
-  const isDescending = useChoices((state) => state.isDescending);
+  const { isDescending, groupBy, columns: choice } = useChoices();
+  const { able, shown: columns } = listTableColumns(kind, choice[kind]);
   const frame = useRef<HTMLDivElement>(null);
+  const [ticked, setTicked] = useState<ReadonlySet<LotId>>(new Set());
+  const lastTicked = useRef(-1);
+  const lines = useMemo(
+    () => groupRows(rows, kind, (FACETS as readonly string[]).includes(groupBy) ? (groupBy as Facet) : null),
+    [rows, kind, groupBy],
+  );
+  const tickedRows = useMemo(
+    () => (ticked.size === 0 ? [] : rows.filter(({ lot }) => ticked.has(lot.id))),
+    [rows, ticked],
+  );
   const virtualizer = useVirtualizer({
-    count: rows.length,
+    count: lines.length,
     getScrollElement: () => frame.current,
     estimateSize: () => ROW_PX,
     overscan: 12,
   });
-  const shown = virtualizer.getVirtualItems();
-  const above = shown[0]?.start ?? 0;
-  const below = virtualizer.getTotalSize() - (shown.at(-1)?.end ?? 0);
+  const items = virtualizer.getVirtualItems();
+  const above = items[0]?.start ?? 0;
+  const below = virtualizer.getTotalSize() - (items.at(-1)?.end ?? 0);
 
-  const columns: readonly [SortBy, string, string][] = [
-    ['name', 'Name', ''],
-    ['amount', kind === 'pattern' ? 'Number' : 'How much', 'text-right'],
-    ['what', whatName, 'hidden md:table-cell'],
-    ['uses', 'Uses a month', 'hidden text-right lg:table-cell'],
-    ['place', 'Place', ''],
-  ];
-  const walk = (index: number) => {
-    const row = rows[index];
-    if (!row) return;
-    virtualizer.scrollToIndex(index);
-    show({ type: 'lot', id: row.lot.id });
-    requestAnimationFrame(() =>
-      frame.current?.querySelector<HTMLButtonElement>(`button[data-index="${index}"]`)?.focus(),
-    );
+  const walk = (from: number, by: number) => {
+    let at = Math.max(0, Math.min(lines.length - 1, from + by));
+    while (lines[at]?.type === 'head' && at > 0 && at < lines.length - 1) at += Math.sign(by);
+    const line = lines[at];
+    if (line?.type !== 'row') return;
+    virtualizer.scrollToIndex(at);
+    show({ type: 'lot', id: line.row.lot.id });
+    requestAnimationFrame(() => frame.current?.querySelector<HTMLButtonElement>(`button[data-line="${at}"]`)?.focus());
   };
+  const tick = (at: number, isOn: boolean, isRange: boolean) => {
+    const from = isRange && lastTicked.current >= 0 ? Math.min(lastTicked.current, at) : at;
+    const to = isRange && lastTicked.current >= 0 ? Math.max(lastTicked.current, at) : at;
+    const next = new Set(ticked);
+    for (const line of lines.slice(from, to + 1))
+      if (line.type === 'row') {
+        if (isOn) next.add(line.row.lot.id);
+        else next.delete(line.row.lot.id);
+      }
+    lastTicked.current = at;
+    setTicked(next);
+  };
+  const isAll = rows.length > 0 && tickedRows.length === rows.length;
 
   return (
-    <div ref={frame} className="h-[60vh] min-h-0 flex-1 overflow-y-auto px-4 md:h-auto md:px-5">
-      <PrintDefs />
-      <table className="w-full table-fixed border-collapse" aria-rowcount={rows.length + 1}>
-        <thead className="sticky top-0 z-1 bg-mist text-left text-sm">
-          <tr>
-            <th scope="col" className="w-9">
-              <span className="sr-only">Swatch</span>
-            </th>
-            {columns.map(([by, name, className]) => (
-              <th
-                key={by}
-                scope="col"
-                className={`py-1 pr-4 ${className} ${by === 'amount' ? 'w-28' : by === 'what' ? 'w-32' : by === 'uses' ? 'w-28' : ''}`}
-                aria-sort={sortBy === by ? (isDescending ? 'descending' : 'ascending') : undefined}
-              >
-                <button
-                  type="button"
-                  className="min-h-9 font-semibold text-stone hover:text-ink"
-                  onClick={() => useChoices.setState({ sortBy: by, isDescending: sortBy === by && !isDescending })}
-                >
-                  {name}
-                  <span aria-hidden>{sortBy === by ? (isDescending ? ' ↓' : ' ↑') : ''}</span>
-                </button>
+    <>
+      {tickedRows.length > 0 && <BulkBar rows={tickedRows} onDone={() => setTicked(new Set())} />}
+      <div ref={frame} className="h-[60vh] min-h-0 flex-1 overflow-auto px-4 md:h-auto md:px-5">
+        <PrintDefs />
+        <table className="w-full border-collapse" aria-rowcount={lines.length + 1}>
+          <thead className="sticky top-0 z-1 bg-mist text-left text-sm">
+            <tr>
+              <th scope="col" className="w-8">
+                <input
+                  type="checkbox"
+                  aria-label="Tick all"
+                  className="size-4 accent-woad"
+                  checked={isAll}
+                  onChange={() => setTicked(isAll ? new Set() : new Set(rows.map(({ lot }) => lot.id)))}
+                />
               </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {above > 0 && (
-            <tr aria-hidden>
-              <td style={{ height: above }} />
+              <th scope="col" className="w-9">
+                <span className="sr-only">Swatch</span>
+              </th>
+              <Head name="Name" sortBy="name" now={sortBy} isDescending={isDescending} isNumber={false} />
+              {columns.map((column) => (
+                <Head
+                  key={column.id}
+                  name={column.head(kind)}
+                  sortBy={column.sortBy ?? null}
+                  now={sortBy}
+                  isDescending={isDescending}
+                  isNumber={column.isNumber ?? false}
+                />
+              ))}
+              <th scope="col" className="w-8 text-right">
+                <details className="relative inline-block font-normal">
+                  <summary className="min-h-9 cursor-pointer list-none py-2 text-woad underline underline-offset-4">
+                    Columns
+                  </summary>
+                  <div className="absolute top-full right-0 z-2 grid max-h-[50vh] w-56 overflow-y-auto border border-thread bg-paper p-3 text-left text-base shadow-md">
+                    {able.map((column) => (
+                      <label key={column.id} className="flex min-h-9 items-center gap-2">
+                        <input
+                          type="checkbox"
+                          className="size-4 accent-woad"
+                          checked={columns.includes(column)}
+                          onChange={(event) => {
+                            const ids = columns.map((one) => one.id).filter((id) => id !== column.id);
+                            useChoices.setState({
+                              columns: { ...choice, [kind]: event.target.checked ? [...ids, column.id] : ids },
+                            });
+                          }}
+                        />
+                        {column.head(kind)}
+                      </label>
+                    ))}
+                  </div>
+                </details>
+              </th>
             </tr>
-          )}
-          {shown.map(({ index }) => {
-            const { lot, item, place } = rows[index]!;
-            const presence = getPresence(lot);
-            return (
-              <tr
-                key={lot.id}
-                aria-rowindex={index + 2}
-                className={`dotted-row h-10 cursor-pointer ${lot.id === chosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
-                onClick={() => show({ type: 'lot', id: lot.id })}
-              >
-                <td>
-                  <Swatch item={item} className="size-7" />
-                </td>
-                <td className="truncate pr-4">
-                  <button
-                    type="button"
-                    data-index={index}
-                    className="max-w-full truncate text-left"
-                    onKeyDown={(event) => {
-                      const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 }[event.key];
-                      if (!step) return;
-                      event.preventDefault();
-                      walk(Math.max(0, Math.min(rows.length - 1, index + step)));
-                    }}
-                  >
-                    {item.name}
-                  </button>
-                </td>
-                <td className="tabular pr-4 text-right whitespace-nowrap">
-                  {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
-                </td>
-                <td className="hidden truncate pr-4 md:table-cell">{capitalise(getWhat(item))}</td>
-                <td className="tabular hidden pr-4 text-right lg:table-cell">{Number(item.usesPerMonth.toFixed(2))}</td>
-                <td className="truncate pr-1">
-                  {presence === 'homeless' && <span className="text-madder">no home yet{lot.placeId ? '; ' : ''}</span>}
-                  {presence === 'out' && <span className="text-woad">out; </span>}
-                  {presence === 'homeless' && !lot.placeId ? '' : place}
-                  {presence === 'planned' && <span className="text-woad"> (planned elsewhere)</span>}
-                </td>
+          </thead>
+          <tbody>
+            {above > 0 && (
+              <tr aria-hidden>
+                <td style={{ height: above }} />
               </tr>
-            );
-          })}
-          {below > 0 && (
-            <tr aria-hidden>
-              <td style={{ height: below }} />
-            </tr>
-          )}
-        </tbody>
-      </table>
-    </div>
+            )}
+            {items.map(({ index }) => {
+              const line = lines[index]!;
+              if (line.type === 'head')
+                return (
+                  <tr key={`head ${line.value}`} className="h-10">
+                    <th scope="rowgroup" colSpan={columns.length + 4} className="pt-2 text-left">
+                      <span className="font-display text-lg font-semibold">
+                        {wordFacetValue(groupBy as Facet, line.value, kind)}
+                      </span>{' '}
+                      <span className="text-sm font-normal text-stone">{line.count.toLocaleString('en')}</span>
+                    </th>
+                  </tr>
+                );
+              const { lot, item } = line.row;
+              const presence = getPresence(lot);
+              return (
+                <tr
+                  key={lot.id}
+                  aria-rowindex={index + 2}
+                  className={`dotted-row h-10 cursor-pointer ${lot.id === chosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
+                  onClick={() => show({ type: 'lot', id: lot.id })}
+                >
+                  <td onClick={(event) => event.stopPropagation()}>
+                    <input
+                      type="checkbox"
+                      aria-label={`Tick ${item.name}`}
+                      className="size-4 accent-woad"
+                      checked={ticked.has(lot.id)}
+                      onChange={(event) =>
+                        tick(
+                          index,
+                          event.target.checked,
+                          (event.nativeEvent as unknown as { shiftKey?: boolean }).shiftKey ?? false,
+                        )
+                      }
+                    />
+                  </td>
+                  <td>
+                    <Swatch item={item} className="size-7" />
+                  </td>
+                  <td className="max-w-64 truncate pr-4">
+                    <button
+                      type="button"
+                      data-line={index}
+                      className="max-w-full truncate text-left"
+                      onKeyDown={(event) => {
+                        const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 }[event.key];
+                        if (!step) return;
+                        event.preventDefault();
+                        walk(index, step);
+                      }}
+                    >
+                      {item.name}
+                    </button>
+                  </td>
+                  {columns.map((column) => (
+                    <td
+                      key={column.id}
+                      className={`max-w-56 truncate pr-4 whitespace-nowrap ${column.isNumber ? 'tabular text-right' : ''}`}
+                    >
+                      {column.id === 'place' ? (
+                        <PlaceCell row={line.row} presence={presence} />
+                      ) : (
+                        column.cell(line.row, settings)
+                      )}
+                    </td>
+                  ))}
+                  <td />
+                </tr>
+              );
+            })}
+            {below > 0 && (
+              <tr aria-hidden>
+                <td style={{ height: below }} />
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+function PlaceCell({ row: { lot, place }, presence }: { row: StashRow; presence: ReturnType<typeof getPresence> }) {
+  if (lot.state === 'digital') return 'a file';
+  return (
+    <>
+      {presence === 'homeless' && <span className="text-madder">no home yet{lot.placeId ? '; ' : ''}</span>}
+      {presence === 'out' && <span className="text-woad">out; </span>}
+      {lot.state === 'with' && 'wrapped; '}
+      {presence === 'homeless' && !lot.placeId ? '' : place}
+      {presence === 'planned' && <span className="text-woad"> (planned elsewhere)</span>}
+    </>
+  );
+}
+
+function Head({
+  name,
+  sortBy,
+  now,
+  isDescending,
+  isNumber,
+}: {
+  name: string;
+  sortBy: SortBy | null;
+  now: SortBy;
+  isDescending: boolean;
+  isNumber: boolean;
+}) {
+  const isNow = sortBy === now;
+  return (
+    <th
+      scope="col"
+      className={`py-1 pr-4 whitespace-nowrap ${isNumber ? 'text-right' : ''}`}
+      aria-sort={isNow ? (isDescending ? 'descending' : 'ascending') : undefined}
+    >
+      {sortBy === null ? (
+        <span className="font-semibold text-stone">{name}</span>
+      ) : (
+        <button
+          type="button"
+          className="min-h-9 font-semibold text-stone hover:text-ink"
+          onClick={() => useChoices.setState({ sortBy, isDescending: isNow && !isDescending })}
+        >
+          {name}
+          <span aria-hidden>{isNow ? (isDescending ? ' ↓' : ' ↑') : ''}</span>
+        </button>
+      )}
+    </th>
   );
 }

@@ -1,29 +1,66 @@
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
+import { getAmount, getReserved } from '../../../core/measure/index.ts';
 import { takesRoom, type Household, type Item, type Kind, type Lot, type LotId } from '../../../core/records/index.ts';
-import { formatPlaceName, type PlaceTree } from '../../../core/storage/index.ts';
+import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
 
-/** A line of the stash. */
+/** A line of the stash, with what it can be narrowed and sorted by. */
 export interface StashRow {
   readonly lot: Lot;
   readonly item: Item;
   /** Where it is, or would be; empty when it has no home. */
   readonly place: string;
+  /** Its values for each facet of its kind, in the order of `FACETS_OF_KIND`. */
+  readonly facets: readonly (readonly string[])[];
+  readonly wheelKey: number;
 }
 
-export const PRESENCES = ['all', 'in', 'out', 'homeless', 'planned'] as const;
+export const PRESENCES = ['in', 'out', 'homeless', 'planned'] as const;
 export type Presence = (typeof PRESENCES)[number];
 
-export const SORTS = ['name', 'colour', 'amount', 'what', 'uses', 'place'] as const;
+export const SORTS = ['name', 'colour', 'amount', 'what', 'uses', 'place', 'since'] as const;
 export type SortBy = (typeof SORTS)[number];
 
-export interface StashFilter {
-  /** Fibre, garment, use or type; empty for all. */
-  readonly what: string;
-  readonly colour: string;
-  readonly presence: Presence;
-  /** Lots that the words in the search box mean; null when it is empty. */
-  readonly found: ReadonlySet<LotId> | null;
-}
+/** What the stash is narrowed by. A row may have several values, as of tags, or none. */
+export const FACETS = [
+  'what',
+  'colour',
+  'presence',
+  'length',
+  'print',
+  'washed',
+  'promised',
+  'attention',
+  'station',
+  'tag',
+] as const;
+export type Facet = (typeof FACETS)[number];
+
+const COMMON: readonly Facet[] = ['what', 'colour', 'presence', 'promised', 'attention', 'station', 'tag'];
+const CLOTHY: readonly Facet[] = [
+  'what',
+  'colour',
+  'presence',
+  'length',
+  'print',
+  'washed',
+  'promised',
+  'attention',
+  'station',
+  'tag',
+];
+export const FACETS_OF_KIND: Record<Kind, readonly Facet[]> = {
+  fabric: CLOTHY,
+  scrap: CLOTHY.filter((facet) => facet !== 'length'),
+  pattern: COMMON,
+  thread: COMMON,
+  notion: COMMON,
+  tool: COMMON,
+  kit: COMMON,
+  other: COMMON,
+};
+
+/** The values asked for, by facet; a facet that is not there is not narrowed by. */
+export type Narrowing = Partial<Record<Facet, string>>;
 
 /** The attribute a kind is told apart by. */
 export function getWhat(item: Item): string {
@@ -38,43 +75,151 @@ export function getPresence(lot: Lot): Presence {
   return lot.placeId === lot.homeId && lot.form === lot.homeForm ? 'in' : 'planned';
 }
 
-function getAmount({ item, lot }: StashRow): number {
-  return item.pattern ? item.pattern.number : (lot.lengthMm ?? lot.count);
+const DAY_MS = 86_400_000;
+/** Cloth is up for review after a year, all else after two. */
+const FORGOTTEN_DAYS = { cloth: 365, other: 730 } as const;
+
+/** Not touched for long and promised to nothing, or without a home: what a sewist would like to be reminded of. */
+export function isForgotten(item: Item, lot: Lot, nowMs: number): boolean {
+  if (getPresence(lot) === 'homeless') return true;
+  const days = item.fabric ? FORGOTTEN_DAYS.cloth : FORGOTTEN_DAYS.other;
+  return takesRoom(lot) && getReserved(lot) === 0 && nowMs - lot.sinceMs > days * DAY_MS;
 }
 
-const COMPARE: Record<SortBy, (a: StashRow, b: StashRow) => number> = {
-  name: (a, b) => a.item.name.localeCompare(b.item.name, 'en'),
-  colour: (a, b) => computeWheelKey(a.item.colours[0] ?? '#888888') - computeWheelKey(b.item.colours[0] ?? '#888888'),
-  amount: (a, b) => getAmount(a) - getAmount(b),
-  what: (a, b) => getWhat(a.item).localeCompare(getWhat(b.item), 'en'),
-  uses: (a, b) => a.item.usesPerMonth - b.item.usesPerMonth,
-  // What has no home comes last, it is what one looks for least often by place.
-  place: (a, b) =>
-    Number(a.place === '') - Number(b.place === '') || a.place.localeCompare(b.place, 'en', { numeric: true }),
-};
+/** What about a lot wants looking at. */
+function listAttention(item: Item, lot: Lot, total: number, nowMs: number): string[] {
+  const today = new Date(nowMs).toISOString().slice(0, 10);
+  const found: string[] = [];
+  if (isForgotten(item, lot, nowMs)) found.push('forgotten');
+  if (typeof lot.expiresOn === 'string' && lot.expiresOn < today) found.push('past');
+  if (typeof item.restockBelow === 'number' && total < item.restockBelow) found.push('low');
+  if (!item.photos) found.push('noPhoto');
+  return found;
+}
+
+interface Context {
+  readonly household: Household;
+  readonly stations: ReadonlyMap<string, string>;
+  readonly totals: ReadonlyMap<string, number>;
+  readonly nowMs: number;
+}
+
+function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, totals, nowMs }: Context): string[] {
+  switch (facet) {
+    case 'what':
+      return [getWhat(item)];
+    case 'colour':
+      return item.colours[0] ? [getColourFamily(item.colours[0])] : [];
+    case 'presence':
+      return [getPresence(lot)];
+    case 'length': {
+      const { remnantBelowMm, garmentFromMm } = household.settings;
+      const mm = lot.lengthMm ?? 0;
+      return [mm < remnantBelowMm ? 'remnant' : mm < garmentFromMm ? 'project' : 'garment'];
+    }
+    case 'print':
+      return [item.fabric?.print ?? 'solid'];
+    case 'washed':
+      return [lot.isWashed === true ? 'yes' : lot.isWashed === false ? 'no' : 'unknown'];
+    case 'promised':
+      return (lot.reserved ?? []).length > 0 ? lot.reserved!.map((one) => one.forWhat) : ['nothing'];
+    case 'attention':
+      return listAttention(item, lot, totals.get(item.id) ?? 0, nowMs);
+    case 'station':
+      return [item.stationId, ...(item.otherStationIds ?? [])].map((id) => stations.get(id) ?? id);
+    case 'tag':
+      return item.tags ?? [];
+  }
+}
 
 /** All lots of a kind that are not gone. */
-export function listRows(household: Household, tree: PlaceTree, kind: Kind): StashRow[] {
-  const rows: StashRow[] = [];
+export function listRows(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): StashRow[] {
+  const mine: { item: Item; lot: Lot }[] = [];
+  const totals = new Map<string, number>();
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     if (!item || item.kind !== kind || lot.state === 'gone') continue;
-    const at = lot.placeId ?? lot.homeId;
-    rows.push({ lot, item, place: at === null ? '' : formatPlaceName(tree, at) });
+    mine.push({ item, lot });
+    totals.set(item.id, (totals.get(item.id) ?? 0) + getAmount(item, lot));
   }
-  return rows;
+  const stations = new Map(
+    tree.rooms.flatMap((room) => getRoomSpec(room).stations.map((station) => [station.id, station.name] as const)),
+  );
+  const context: Context = { household, stations, totals, nowMs };
+  const names = new Map<string, string>();
+  const nameOf = (id: NonNullable<Lot['placeId']>) => {
+    let name = names.get(id);
+    if (name === undefined) names.set(id, (name = formatPlaceName(tree, id)));
+    return name;
+  };
+  return mine.map(({ item, lot }) => {
+    const at =
+      lot.placeId ?? lot.homeId ?? (lot.withLotId ? (household.lots.get(lot.withLotId)?.placeId ?? null) : null);
+    return {
+      lot,
+      item,
+      place: at === null ? '' : nameOf(at),
+      facets: FACETS_OF_KIND[kind].map((facet) => listValues(facet, item, lot, context)),
+      wheelKey: computeWheelKey(item.colours[0] ?? '#888888'),
+    };
+  });
 }
 
-export function filterRows(rows: readonly StashRow[], filter: StashFilter): StashRow[] {
-  const { what, colour, presence, found } = filter;
-  return rows.filter(
-    ({ lot, item }) =>
-      (what === '' || getWhat(item) === what) &&
-      (colour === '' || getColourFamily(item.colours[0] ?? '#888888') === colour) &&
-      (presence === 'all' || getPresence(lot) === presence) &&
-      (found === null || found.has(lot.id)),
-  );
+/** What is left of the rows, and for each facet how many rows each of its values would leave. */
+export interface Narrowed {
+  readonly rows: readonly StashRow[];
+  readonly counts: Readonly<Record<string, ReadonlyMap<string, number>>>;
 }
+
+/**
+ * Narrows by all that is asked for at once. A value's count is over the rows that pass everything else, so
+ * that choosing it leaves just so many.
+ */
+export function narrowRows(
+  rows: readonly StashRow[],
+  kind: Kind,
+  narrowing: Narrowing,
+  found: ReadonlySet<LotId> | null,
+): Narrowed {
+  const facets = FACETS_OF_KIND[kind];
+  const wanted = facets.map((facet) => narrowing[facet]);
+  const counts = facets.map(() => new Map<string, number>());
+  const kept: StashRow[] = [];
+  for (const row of rows) {
+    if (found !== null && !found.has(row.lot.id)) continue;
+    let failed = -1;
+    let fails = 0;
+    for (let f = 0; f < facets.length && fails < 2; f += 1)
+      if (wanted[f] !== undefined && !row.facets[f]!.includes(wanted[f]!)) {
+        failed = f;
+        fails += 1;
+      }
+    if (fails > 1) continue;
+    if (fails === 0) kept.push(row);
+    for (let f = 0; f < facets.length; f += 1) {
+      if (fails === 1 && f !== failed) continue;
+      for (const value of row.facets[f]!) counts[f]!.set(value, (counts[f]!.get(value) ?? 0) + 1);
+    }
+  }
+  return { rows: kept, counts: Object.fromEntries(facets.map((facet, f) => [facet, counts[f]!])) };
+}
+
+const collator = new Intl.Collator('en', { numeric: true });
+
+function getSortAmount({ item, lot }: StashRow): number {
+  return item.pattern ? item.pattern.number : getAmount(item, lot);
+}
+
+const COMPARE: Record<SortBy, (a: StashRow, b: StashRow) => number> = {
+  name: (a, b) => collator.compare(a.item.name, b.item.name),
+  colour: (a, b) => a.wheelKey - b.wheelKey,
+  amount: (a, b) => getSortAmount(a) - getSortAmount(b),
+  what: (a, b) => collator.compare(getWhat(a.item), getWhat(b.item)),
+  uses: (a, b) => a.item.usesPerMonth - b.item.usesPerMonth,
+  // What has no home comes last, it is what one looks for least often by place.
+  place: (a, b) => Number(a.place === '') - Number(b.place === '') || collator.compare(a.place, b.place),
+  since: (a, b) => a.lot.sinceMs - b.lot.sinceMs,
+};
 
 /** Sorted; equals by name, then id, so that the order never jumps. */
 export function sortRows(rows: readonly StashRow[], by: SortBy, isDescending: boolean): StashRow[] {
@@ -83,4 +228,29 @@ export function sortRows(rows: readonly StashRow[], by: SortBy, isDescending: bo
     (a, b) =>
       sign * COMPARE[by](a, b) || COMPARE.name(a, b) || (a.lot.id < b.lot.id ? -1 : a.lot.id > b.lot.id ? 1 : 0),
   );
+}
+
+/** Rows under headings, or a plain run of rows under none. */
+export type TableLine =
+  | { readonly type: 'head'; readonly value: string; readonly count: number }
+  | { readonly type: 'row'; readonly row: StashRow; readonly index: number };
+
+/** Groups sorted rows by a facet, keeping their order; a row with several values stands under its first. */
+export function groupRows(rows: readonly StashRow[], kind: Kind, by: Facet | null): TableLine[] {
+  const at = by === null ? -1 : FACETS_OF_KIND[kind].indexOf(by);
+  if (at < 0) return rows.map((row, index) => ({ type: 'row', row, index }));
+  const groups = new Map<string, StashRow[]>();
+  for (const row of rows) {
+    const value = row.facets[at]![0] ?? '';
+    const group = groups.get(value);
+    if (group) group.push(row);
+    else groups.set(value, [row]);
+  }
+  let index = 0;
+  return [...groups]
+    .toSorted(([a], [b]) => Number(a === '') - Number(b === '') || collator.compare(a, b))
+    .flatMap(([value, members]): TableLine[] => [
+      { type: 'head', value, count: members.length },
+      ...members.map((row): TableLine => ({ type: 'row', row, index: index++ })),
+    ]);
 }

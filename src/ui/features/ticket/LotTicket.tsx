@@ -28,6 +28,7 @@ import { CutForm } from './CutForm.tsx';
 import { LotFacts } from './LotFacts.tsx';
 import { LotMore } from './LotMore.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
+import { ThreadMatch } from './ThreadMatch.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
 
 /** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
@@ -100,6 +101,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
         </Button>
       )}
       <Why household={household} id={lot.id} isHere={isHere} />
+      {item.kind === 'fabric' && <ThreadMatch household={household} item={item} />}
       {isCutting && canCut ? (
         <CutForm lot={lot} onDone={() => setCutting(false)} />
       ) : isMeasuring ? (

@@ -1,0 +1,231 @@
+import { useState } from 'react';
+import type { Kind } from '../../../core/records/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
+import { wordCount } from '../../text/index.ts';
+import { FACETS_OF_KIND, SORTS, type Facet, type Narrowed, type Narrowing } from './rows.ts';
+import { wordFacet, wordFacetValue, wordSort } from './words.ts';
+
+export const barClass = 'h-11 max-w-44 rounded border border-thread bg-paper px-2 md:h-8';
+
+/** How the stash is looked at: the words and values it is narrowed by. */
+export interface Look {
+  readonly text: string;
+  readonly narrowing: Narrowing;
+}
+
+interface NarrowBarProps {
+  readonly kind: Kind;
+  readonly look: Look;
+  readonly narrowed: Narrowed;
+  readonly isTable: boolean;
+  readonly onLook: (look: Look) => void;
+  readonly onRecall: (look: SavedLook) => void;
+}
+
+/** These are always in sight; the rest is one press away. */
+const FIRST: ReadonlySet<Facet> = new Set(['what', 'colour', 'presence', 'attention']);
+
+/** Narrows the stash: words, facets with how many each would leave, and looks kept under a name. */
+export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: NarrowBarProps) {
+  const choices = useChoices();
+  const [isMore, setMore] = useState(false);
+  const [isNaming, setNaming] = useState(false);
+  const [name, setName] = useState('');
+  const facets = FACETS_OF_KIND[kind].filter(
+    (facet) => isMore || FIRST.has(facet) || look.narrowing[facet] !== undefined,
+  );
+  const isNarrowed = look.text !== '' || Object.keys(look.narrowing).length > 0;
+  const looks = choices.looks.filter((one) => one.kind === kind);
+  const choose = (facet: Facet, value: string) => {
+    const narrowing = { ...look.narrowing };
+    if (value === '') delete narrowing[facet];
+    else narrowing[facet] = value;
+    onLook({ ...look, narrowing });
+  };
+  const keep = () => {
+    if (name.trim() === '') return;
+    const { stashView: view, sortBy, isDescending, groupBy } = choices;
+    const kept: SavedLook = {
+      name: name.trim().slice(0, 40),
+      kind,
+      text: look.text,
+      narrowing: look.narrowing as Record<string, string>,
+      view,
+      sortBy,
+      isDescending,
+      groupBy,
+    };
+    const others = choices.looks.filter((one) => one.kind !== kind || one.name !== kept.name);
+    useChoices.setState({ looks: [...others, kept].slice(-30) });
+    setNaming(false);
+    setName('');
+  };
+  return (
+    <form
+      role="search"
+      aria-label="Narrow the stash"
+      className="flex flex-wrap items-center gap-2 px-4 py-2 md:px-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isNaming) keep();
+      }}
+    >
+      <input
+        type="search"
+        aria-label="Words to narrow by"
+        placeholder="narrow by words"
+        className={`${barClass} w-full md:w-36`}
+        value={look.text}
+        onChange={(event) => onLook({ ...look, text: event.target.value })}
+      />
+      {facets.map((facet) => {
+        const chosen = look.narrowing[facet] ?? '';
+        const counts = [...(narrowed.counts[facet] ?? [])].filter(([value]) => value !== '' || facet === 'what');
+        // What is chosen stays in the list even where nothing is left of it.
+        if (chosen !== '' && !counts.some(([value]) => value === chosen)) counts.push([chosen, 0]);
+        if (counts.length === 0) return null;
+        const label = wordFacet(facet, kind);
+        return (
+          <select
+            key={facet}
+            aria-label={label}
+            className={`${barClass} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
+            value={chosen}
+            onChange={(event) => choose(facet, event.target.value)}
+          >
+            <option value="">{`${label}: any`}</option>
+            {counts
+              .map(([value, count]) => [value, wordFacetValue(facet, value, kind), count] as const)
+              .toSorted((a, b) => a[1].localeCompare(b[1], 'en', { numeric: true }))
+              .map(([value, words, count]) => (
+                <option key={value} value={value}>
+                  {`${words} (${count.toLocaleString('en')})`}
+                </option>
+              ))}
+          </select>
+        );
+      })}
+      {isTable && (
+        <>
+          <select
+            aria-label="Sort by"
+            className={barClass}
+            value={choices.sortBy}
+            onChange={(event) => useChoices.setState({ sortBy: event.target.value, isDescending: false })}
+          >
+            {SORTS.map((one) => (
+              <option key={one} value={one}>
+                {`By ${wordSort(one)}`}
+              </option>
+            ))}
+          </select>
+          <select
+            aria-label="Group by"
+            className={barClass}
+            value={choices.groupBy}
+            onChange={(event) => useChoices.setState({ groupBy: event.target.value })}
+          >
+            <option value="">Not grouped</option>
+            {FACETS_OF_KIND[kind].map((one) => (
+              <option key={one} value={one}>
+                {`Under ${one === 'what' && kind === 'thread' ? 'use' : wordFacet(one, kind).toLowerCase()}`}
+              </option>
+            ))}
+          </select>
+        </>
+      )}
+      <Button look="quiet" aria-expanded={isMore} onClick={() => setMore(!isMore)}>
+        {isMore ? 'Fewer' : 'More'}
+      </Button>
+      {isNarrowed && (
+        <Button look="quiet" onClick={() => onLook({ text: '', narrowing: {} })}>
+          Show all
+        </Button>
+      )}
+      {looks.length > 0 && (
+        <select
+          aria-label="Kept looks"
+          className={barClass}
+          value=""
+          onChange={(event) => {
+            const kept = looks.find((one) => one.name === event.target.value);
+            if (kept) onRecall(kept);
+          }}
+        >
+          <option value="">{wordCount(looks.length, 'kept look')}</option>
+          {looks.map((one) => (
+            <option key={one.name} value={one.name}>
+              {one.name}
+            </option>
+          ))}
+        </select>
+      )}
+      {isNaming ? (
+        <span className="flex items-center gap-2">
+          <input
+            aria-label="Name of this look"
+            autoFocus
+            className={`${barClass} w-36`}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && setNaming(false)}
+          />
+          <Button look="quiet" type="submit">
+            Keep
+          </Button>
+          {looks.some((one) => one.name === name.trim()) && (
+            <Button
+              look="quiet"
+              onClick={() => {
+                useChoices.setState({
+                  looks: choices.looks.filter((one) => one.kind !== kind || one.name !== name.trim()),
+                });
+                setNaming(false);
+              }}
+            >
+              Forget it
+            </Button>
+          )}
+        </span>
+      ) : (
+        (isNarrowed || isMore) && (
+          <Button look="quiet" onClick={() => setNaming(true)}>
+            Keep this look
+          </Button>
+        )
+      )}
+    </form>
+  );
+}
+
+const VIEW_WORDS = { laidOut: 'Laid out', wheel: 'By the wheel', table: 'Table', figures: 'Figures' } as const;
+
+/** Which view of a kind there is: cloth lies out and by the wheel, all kinds stand in a table and in figures. */
+export function listViews(kind: Kind): (typeof STASH_VIEWS)[number][] {
+  if (kind === 'fabric') return [...STASH_VIEWS];
+  return kind === 'scrap' ? ['wheel', 'table', 'figures'] : ['table', 'figures'];
+}
+
+/** Goes from one view to the next; V does it too. */
+export function ViewSwitch({ kind, view }: { kind: Kind; view: (typeof STASH_VIEWS)[number] }) {
+  const views = listViews(kind);
+  const next = views[(views.indexOf(view) + 1) % views.length]!;
+  return (
+    <div role="group" aria-label="How it is shown" className="flex items-center gap-3">
+      {views.map((one) => (
+        <button
+          key={one}
+          type="button"
+          aria-pressed={one === view}
+          data-key={one === next ? 'v' : undefined}
+          className={`min-h-11 md:min-h-8 ${one === view ? 'border-b-2 border-woad font-semibold' : 'text-woad underline underline-offset-4'}`}
+          onClick={() => useChoices.setState({ stashView: one })}
+        >
+          {VIEW_WORDS[one]}
+          {one === next && <kbd className="pl-1 font-normal text-stone no-underline">V</kbd>}
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,172 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { findWheelCell, layOutWheel, type WheelCell } from '../../../core/drawing/index.ts';
+import { computePieceArea } from '../../../core/measure/index.ts';
+import type { Item, Lot, Print } from '../../../core/records/index.ts';
+import { useSize } from '../../components/useSize.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { wordAmount } from '../../text/index.ts';
+import type { StashRow } from './rows.ts';
+
+/** How much cloth a lot is, mm². */
+function getArea(item: Item, lot: Lot): number {
+  if (lot.areaMm2) return lot.areaMm2;
+  if (item.scrap) return lot.count * computePieceArea(item);
+  return (lot.lengthMm ?? 0) * (item.fabric?.widthMm ?? 0);
+}
+
+/** Room for a name and an amount in a cell. */
+const WORDS_FROM_PX = 48;
+
+function drawPrint(context: CanvasRenderingContext2D, print: Print, { x, y, width, height }: WheelCell): void {
+  if (print === 'solid' || width < 8 || height < 8) return;
+  context.save();
+  context.beginPath();
+  context.rect(x, y, width, height);
+  context.clip();
+  context.fillStyle = context.strokeStyle = 'rgba(255, 253, 248, 0.45)';
+  context.lineWidth = 2;
+  context.beginPath();
+  if (print === 'stripe') for (let at = y; at < y + height; at += 8) context.rect(x, at, width, 2.4);
+  else if (print === 'check')
+    for (let row = 0; row * 6 < height; row += 1)
+      for (let column = row % 2; column * 6 < width; column += 2) context.rect(x + column * 6, y + row * 6, 6, 6);
+  else if (print === 'dots')
+    for (let row = 0; row * 8 < height; row += 1)
+      for (let column = 0; column * 8 < width; column += 1) {
+        const [cx, cy] = [x + column * 8 + (row % 2) * 4, y + row * 8 + 4];
+        context.moveTo(cx + 1.4, cy);
+        context.arc(cx, cy, 1.4, 0, 2 * Math.PI);
+      }
+  else
+    for (let row = y + 5; row < y + height; row += 9)
+      for (let column = x; column < x + width; column += 12) {
+        context.moveTo(column, row);
+        context.quadraticCurveTo(column + 3, row - 5, column + 6, row);
+        context.quadraticCurveTo(column + 9, row + 5, column + 12, row);
+      }
+  if (print === 'wave') context.stroke();
+  else context.fill();
+  context.restore();
+}
+
+/** Cloth as a wall of colour: round the wheel from left to right, neutrals last, each as large as there is of it. */
+export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
+  const { units } = useHousehold().settings;
+  const show = useApp((state) => state.show);
+  const chosen = useApp((state) => (state.ticket?.type === 'lot' ? state.ticket.id : null));
+  const frame = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const size = useSize(frame);
+  const [pointed, setPointed] = useState<WheelCell | null>(null);
+  const sorted = useMemo(
+    () => rows.toSorted((a, b) => a.wheelKey - b.wheelKey || (a.lot.id < b.lot.id ? -1 : 1)),
+    [rows],
+  );
+  const cells = useMemo(
+    () =>
+      size
+        ? layOutWheel(
+            sorted.map(({ item, lot }) => getArea(item, lot)),
+            size.width,
+            size.height,
+          )
+        : [],
+    [sorted, size],
+  );
+  const at = cells.findIndex((cell) => sorted[cell.index]?.lot.id === chosen);
+
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!context || !size) return;
+    const sharp = window.devicePixelRatio || 1;
+    canvas.current!.width = size.width * sharp;
+    canvas.current!.height = size.height * sharp;
+    context.setTransform(sharp, 0, 0, sharp, 0, 0);
+    context.font = '600 14px "Commissioner Variable", sans-serif';
+    for (const cell of cells) {
+      const { item, lot } = sorted[cell.index]!;
+      context.fillStyle = item.colours[0] ?? '#8a8f94';
+      context.fillRect(cell.x, cell.y, cell.width, cell.height);
+      if (item.fabric) drawPrint(context, item.fabric.print, cell);
+      if (cell.width < WORDS_FROM_PX || cell.height < 24) continue;
+      context.lineWidth = 3;
+      context.strokeStyle = '#22303c';
+      context.fillStyle = '#fffdf8';
+      const words = wordAmount(item, lot, units);
+      context.strokeText(words, cell.x + 5, cell.y + cell.height - 7, cell.width - 10);
+      context.fillText(words, cell.x + 5, cell.y + cell.height - 7, cell.width - 10);
+    }
+    // Seams between the cells, where there is room for them.
+    if (cells.length < 3000) {
+      context.lineWidth = 1;
+      context.strokeStyle = '#e9edec';
+      for (const { x, y, width, height } of cells) context.strokeRect(x, y, width, height);
+    }
+  }, [cells, sorted, size, units]);
+
+  const cellAt = (event: { clientX: number; clientY: number }) => {
+    const box = canvas.current!.getBoundingClientRect();
+    return findWheelCell(cells, event.clientX - box.left, event.clientY - box.top);
+  };
+  const wordCell = (cell: WheelCell | undefined | null) => {
+    const row = cell && sorted[cell.index];
+    return row ? `${row.item.name}, ${wordAmount(row.item, row.lot, units)}` : '';
+  };
+  const step = (by: number) => {
+    const next = cells[Math.max(0, Math.min(cells.length - 1, at + by))];
+    const row = next && sorted[next.index];
+    if (row) show({ type: 'lot', id: row.lot.id });
+  };
+  const chosenCell = cells[at];
+  return (
+    <div className="flex min-h-[50vh] flex-1 flex-col px-4 pb-3 md:min-h-0 md:px-5">
+      <p className="text-sm text-stone">
+        Round the colour wheel from left to right, neutrals last; each as large as there is of it.{' '}
+        <span aria-hidden className="font-semibold text-ink">
+          {wordCell(pointed)}
+        </span>
+      </p>
+      <div
+        ref={frame}
+        role="listbox"
+        aria-label="Cloth by the colour wheel"
+        aria-activedescendant={chosenCell ? 'wall-cell' : undefined}
+        tabIndex={0}
+        className="relative mt-1 min-h-0 flex-1 overflow-hidden"
+        onKeyDown={(event) => {
+          const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1, PageDown: 20, PageUp: -20 }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          step(by);
+        }}
+      >
+        <canvas
+          ref={canvas}
+          className="absolute inset-0 size-full cursor-pointer"
+          onPointerMove={(event) => setPointed(cellAt(event))}
+          onPointerLeave={() => setPointed(null)}
+          onClick={(event) => {
+            const row = sorted[cellAt(event)?.index ?? -1];
+            if (row) show({ type: 'lot', id: row.lot.id });
+          }}
+        />
+        <div
+          id="wall-cell"
+          role="option"
+          aria-selected={chosenCell !== undefined}
+          className={chosenCell ? 'pointer-events-none absolute outline-3 -outline-offset-1 outline-ink' : 'sr-only'}
+          style={
+            chosenCell && {
+              left: chosenCell.x,
+              top: chosenCell.y,
+              width: Math.max(3, chosenCell.width),
+              height: Math.max(3, chosenCell.height),
+            }
+          }
+        >
+          <span className="sr-only">{chosenCell ? wordCell(chosenCell) : 'Nothing is chosen'}</span>
+        </div>
+      </div>
+    </div>
+  );
+}

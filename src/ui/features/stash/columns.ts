@@ -1,0 +1,128 @@
+import type { Item, Kind, Lot } from '../../../core/records/index.ts';
+import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
+import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
+import type { Settings } from '../../../core/records/index.ts';
+import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index.ts';
+import { getWhat, type SortBy, type StashRow } from './rows.ts';
+import { wordFacet, wordFacetValue } from './words.ts';
+
+/** A column of the table: its heading, what it sorts by where it does, and what stands in it. */
+export interface TableColumn {
+  readonly id: string;
+  readonly head: (kind: Kind) => string;
+  readonly sortBy?: SortBy;
+  readonly isNumber?: boolean;
+  readonly kinds?: readonly Kind[];
+  readonly cell: (row: StashRow, settings: Settings) => string;
+}
+
+const day = new Intl.DateTimeFormat('en', { year: 'numeric', month: 'short', day: 'numeric', timeZone: 'UTC' });
+const CLOTHY: readonly Kind[] = ['fabric', 'scrap'];
+
+function formatMassOf(item: Item, lot: Lot, settings: Settings): string {
+  const pkg = computePackage(item, lot, lot.form, settings);
+  return pkg ? formatMass(pkg.massG, settings.units) : '';
+}
+
+const orEmpty = (
+  value: number | null | undefined,
+  format: (value: number, units: UnitSystem) => string,
+  units: UnitSystem,
+) => (typeof value === 'number' ? format(value, units) : '');
+
+/** Every column but the name, which is always there. */
+export const TABLE_COLUMNS: readonly TableColumn[] = [
+  {
+    id: 'amount',
+    head: (kind) => (kind === 'pattern' ? 'Number' : 'How much'),
+    sortBy: 'amount',
+    isNumber: true,
+    cell: ({ item, lot }, { units }) => (item.pattern ? String(item.pattern.number) : wordAmount(item, lot, units)),
+  },
+  {
+    id: 'what',
+    head: (kind) => wordFacet('what', kind),
+    sortBy: 'what',
+    cell: ({ item }) => wordFacetValue('what', getWhat(item), item.kind),
+  },
+  {
+    id: 'uses',
+    head: () => 'Uses a month',
+    sortBy: 'uses',
+    isNumber: true,
+    cell: ({ item }) => String(Number(item.usesPerMonth.toFixed(2))),
+  },
+  { id: 'place', head: () => 'Place', sortBy: 'place', cell: ({ place }) => place },
+  {
+    id: 'width',
+    head: () => 'Width',
+    isNumber: true,
+    kinds: CLOTHY,
+    cell: ({ item }, { units }) => orEmpty(item.fabric?.widthMm, formatSize, units),
+  },
+  {
+    id: 'grammage',
+    head: () => 'g/m²',
+    isNumber: true,
+    kinds: CLOTHY,
+    cell: ({ item }) => (item.fabric ? String(Math.round(item.fabric.grammageGsm)) : ''),
+  },
+  {
+    id: 'mass',
+    head: () => 'Weight',
+    isNumber: true,
+    cell: ({ item, lot }, settings) => formatMassOf(item, lot, settings),
+  },
+  { id: 'form', head: () => 'Kept', cell: ({ lot }) => capitalise(wordForm(lot.form)) },
+  {
+    id: 'washed',
+    head: () => 'Washed',
+    kinds: CLOTHY,
+    cell: ({ lot }) => (lot.isWashed === true ? 'yes' : lot.isWashed === false ? 'not yet' : ''),
+  },
+  {
+    id: 'free',
+    head: () => 'Free',
+    isNumber: true,
+    cell: ({ item, lot }, { units }) => {
+      const reserved = getReserved(lot);
+      if (reserved === 0) return '';
+      const unit = getAmountUnit(item, lot);
+      const amount = unit === 'length' ? (lot.lengthMm ?? 0) : unit === 'area' ? (lot.areaMm2 ?? 0) : lot.count;
+      return formatAmount(Math.max(0, amount - reserved), unit, units);
+    },
+  },
+  {
+    id: 'promised',
+    head: () => 'Promised to',
+    cell: ({ lot }) => (lot.reserved ?? []).map((one) => one.forWhat).join(', '),
+  },
+  {
+    id: 'maker',
+    head: () => 'Publisher',
+    kinds: ['pattern'],
+    cell: ({ item }) => item.pattern?.publisher ?? '',
+  },
+  { id: 'sizes', head: () => 'Sizes', kinds: ['pattern'], cell: ({ item }) => item.pattern?.sizes ?? '' },
+  {
+    id: 'tex',
+    head: () => 'Tex',
+    isNumber: true,
+    kinds: ['thread'],
+    cell: ({ item }) => String(item.thread?.tex ?? ''),
+  },
+  { id: 'since', head: () => 'Last touched', sortBy: 'since', cell: ({ lot }) => day.format(lot.sinceMs) },
+  { id: 'tags', head: () => 'Tags', cell: ({ item }) => (item.tags ?? []).join(', ') },
+  { id: 'source', head: () => 'From', cell: ({ item }) => item.source ?? '' },
+  { id: 'cost', head: () => 'Cost', isNumber: true, cell: ({ item }) => item.cost?.toFixed(2) ?? '' },
+  { id: 'expires', head: () => 'Good until', cell: ({ lot }) => lot.expiresOn ?? '' },
+];
+
+const USUAL: readonly string[] = ['amount', 'what', 'uses', 'place'];
+
+/** The columns of a kind that can be shown, and those that are, in their order. */
+export function listTableColumns(kind: Kind, chosen: readonly string[] | undefined) {
+  const able = TABLE_COLUMNS.filter((column) => column.kinds?.includes(kind) ?? true);
+  const wanted = new Set(chosen ?? USUAL);
+  return { able, shown: able.filter((column) => wanted.has(column.id)) };
+}

@@ -1,0 +1,54 @@
+import type { Kind } from '../../../core/records/index.ts';
+import { capitalise, wordKitState, wordPrint } from '../../text/index.ts';
+import type { KitState, Print } from '../../../core/records/index.ts';
+import type { Facet, SortBy } from './rows.ts';
+
+const WHAT: Record<Kind, string> = {
+  fabric: 'Fibre',
+  pattern: 'Garment',
+  thread: 'For',
+  notion: 'Type',
+  tool: 'Type',
+  scrap: 'Fibre',
+  kit: 'How far',
+  other: 'Type',
+};
+
+const FACET: Record<Exclude<Facet, 'what'>, string> = {
+  colour: 'Colour',
+  presence: 'Place',
+  length: 'Length',
+  print: 'Print',
+  washed: 'Washed',
+  promised: 'Promised to',
+  attention: 'Look at',
+  station: 'Used at',
+  tag: 'Tag',
+};
+export const wordFacet = (facet: Facet, kind: Kind): string => (facet === 'what' ? WHAT[kind] : FACET[facet]);
+
+const VALUE: Partial<Record<Facet, Record<string, string>>> = {
+  presence: { in: 'at home', out: 'out', homeless: 'without a home', planned: 'planned elsewhere' },
+  length: { remnant: 'remnants', project: 'project lengths', garment: 'garment lengths' },
+  washed: { yes: 'washed', no: 'not washed yet', unknown: 'not said' },
+  attention: { forgotten: 'forgotten', past: 'past its date', low: 'to buy again', noPhoto: 'without a photo' },
+  promised: { nothing: 'nothing' },
+};
+
+/** A facet's value as one reads it. */
+export function wordFacetValue(facet: Facet, value: string, kind: Kind): string {
+  if (facet === 'print') return capitalise(wordPrint(value as Print));
+  if (facet === 'what' && kind === 'kit') return capitalise(wordKitState(value as KitState));
+  return capitalise(VALUE[facet]?.[value] ?? (value === '' ? 'not said' : value));
+}
+
+const SORT: Record<SortBy, string> = {
+  name: 'name',
+  colour: 'colour wheel',
+  amount: 'how much',
+  what: 'what it is',
+  uses: 'uses a month',
+  place: 'place',
+  since: 'last touched',
+};
+export const wordSort = (by: SortBy): string => SORT[by];

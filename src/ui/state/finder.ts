@@ -1,0 +1,35 @@
+import { useEffect, useMemo } from 'react';
+import { create } from 'zustand';
+import { createFinder, type Found } from '../../core/finding/index.ts';
+import type { Household } from '../../core/records/index.ts';
+
+/** One index for the page; it follows the household act by act. */
+const finder = createFinder();
+/** Counts up when more of a household is indexed than before, so that what is shown is found anew. */
+const useIndexed = create<{ readonly version: number }>()(() => ({ version: 0 }));
+
+/** So long a slice of indexing may keep the page from answering. */
+const SLICE_MS = 12;
+let wanted: Household | null = null;
+
+function index(): void {
+  const household = wanted;
+  if (!household) return;
+  const until = performance.now() + SLICE_MS;
+  if (finder.sync(household, () => performance.now() > until)) {
+    if (wanted === household) wanted = null;
+    useIndexed.setState(({ version }) => ({ version: version + 1 }));
+  } else setTimeout(index, 4);
+}
+
+/** Lots that a text means, best first; a large household is indexed little by little and found as it goes. */
+export function useFound(household: Household, text: string, limit: number): readonly Found[] {
+  const version = useIndexed((state) => state.version);
+  useEffect(() => {
+    const isIdle = wanted === null;
+    wanted = household;
+    if (isIdle) index();
+  }, [household]);
+  // The version says that the same index finds more.
+  return useMemo(() => (version < 0 || text.trim() === '' ? [] : finder.find(text, limit)), [text, limit, version]);
+}
