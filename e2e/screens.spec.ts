@@ -49,7 +49,11 @@ test('the stash is searched, narrowed and sorted in a table', async ({ page }) =
   await page.getByRole('button', { name: 'Name' }).click();
   const names = await rows.allTextContents();
   expect(names).toEqual(names.toSorted((a, b) => a.localeCompare(b, 'en')));
-  await page.getByLabel('For', { exact: true }).selectOption('quilting');
+  const facet = page.getByRole('search').getByLabel('For', { exact: true });
+  // What a value says it leaves is what it leaves.
+  const [, said] = /\((\d+)\)/.exec((await facet.locator('option[value=quilting]').textContent())!)!;
+  await facet.selectOption('quilting');
+  await expect(page.getByRole('contentinfo')).toContainText(`${said}threads`);
   for (const name of await rows.allTextContents()) expect(name).toContain('quilting');
   await page.getByLabel('Words to narrow by').fill('zzz');
   await expect(page.getByText('Nothing in the stash is like that.')).toBeVisible();
@@ -64,7 +68,7 @@ test('yards and inches show wherever measures do', async ({ page }) => {
   await openSample(page, '/household');
   await page.getByLabel('Units').selectOption('imperial');
   await page.keyboard.press('1');
-  await page.getByRole('region', { name: 'Cotton' }).getByRole('button').first().click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
   await expect(page.getByRole('complementary')).toContainText(/\d yd × \d+( \d\/\d)? in/);
 });
 
@@ -88,13 +92,13 @@ test('on a phone one finds a thing, takes it out and puts it back', async ({ pag
 test('on a phone the ticket of what was tapped comes into view', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openSample(page);
-  await page.getByRole('region', { name: 'Linen' }).getByRole('button').first().click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
   await expect(page.getByRole('complementary', { name: 'Ticket' }).getByRole('heading').first()).toBeInViewport();
 });
 
 test('a new thing or piece is typed at once, and Escape leads out again', async ({ page }) => {
   await openSample(page);
-  await page.getByRole('button', { name: /^Add cloth/ }).waitFor();
+  await page.getByRole('button', { name: /^Form/ }).waitFor();
   await page.keyboard.press('n');
   await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
   await page.keyboard.type('Nothing yet');

@@ -93,13 +93,8 @@ test('two windows at once: each sees what the other writes, and nothing is lost'
   const other = await context.newPage();
   await openSample(other);
   for (const window of [page, other]) {
-    await window
-      .getByRole('button', { name: /As a table/ })
-      .or(window.getByRole('columnheader', { name: /Name/ }))
-      .first()
-      .waitFor();
-    if (await window.getByRole('button', { name: /As a table/ }).isVisible()) await window.keyboard.press('v');
-    await window.getByLabel('Where it is').selectOption('in');
+    await window.getByRole('button', { name: /^Table/ }).click();
+    await window.getByLabel('Place', { exact: true }).selectOption('in');
   }
   const [first, second] = await page
     .locator('tbody button')
@@ -117,7 +112,7 @@ test('two windows at once: each sees what the other writes, and nothing is lost'
 
 test('what was confirmed is there after the page is killed', async ({ page, context }) => {
   await openSample(page);
-  await page.getByRole('region', { name: 'Cotton' }).getByRole('button').first().click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
   const ticket = page.getByRole('complementary', { name: 'Ticket' });
   const name = await ticket.getByRole('heading').first().textContent();
   await ticket.getByRole('button', { name: /Take out|Put back/ }).click();
@@ -136,7 +131,7 @@ test('where the browser keeps nothing, it says so and goes on', async ({ page })
   });
   await openSample(page);
   await expect(page.getByRole('alert')).toContainText('does not let Yardmist keep anything');
-  await page.getByRole('region', { name: 'Cotton' }).getByRole('button').first().click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
   await page.getByRole('button', { name: /Take out|Put back/ }).click();
   await expect(page.getByText(/^(Took out|Put back) \w+/)).toBeVisible();
 });

@@ -22,12 +22,13 @@ test('one of each kind goes in, and each ticket says what follows from its measu
   await expect(ticket).toContainText('6 mm');
 
   await begin('thread', 'Tern thread');
-  await ticket.getByLabel('Tex').fill('30');
-  await ticket.getByLabel('Spools').fill('2.5');
+  await ticket.getByLabel('By', { exact: true }).selectOption('ticket');
+  await ticket.getByLabel('Thickness').fill('100');
+  await ticket.getByLabel('How many').fill('2.5');
   await expect(ticket.getByText('“2.5” is not a whole number. Try 3.')).toBeVisible();
-  await ticket.getByLabel('Spools').fill('3');
+  await ticket.getByLabel('How many').fill('3');
   await save('Tern thread');
-  await expect(ticket).toContainText('General thread, polyester, tex 30');
+  await expect(ticket).toContainText('General thread, polyester, tex 30 (ticket 100, weight 33)');
   await expect(ticket).toContainText('3 spools');
 
   await begin('notion', 'Tern buttons');
@@ -60,7 +61,7 @@ test('one of each kind goes in, and each ticket says what follows from its measu
 
 test('a thing without a home is offered the cheapest places, takes one, and gets it back by undo', async ({ page }) => {
   await openSample(page);
-  await page.getByLabel('Where it is').selectOption('homeless');
+  await page.getByLabel('Place', { exact: true }).selectOption('homeless');
   await page
     .getByRole('main')
     .getByRole('button', { name: / m, without a home$/ })
@@ -83,7 +84,7 @@ test('a thing without a home is offered the cheapest places, takes one, and gets
 
 test('a line of the daybook is undone from the list, and only while nothing builds on it', async ({ page }) => {
   await openSample(page);
-  await page.getByRole('region', { name: 'Linen' }).getByRole('button', { name: / m$/ }).first().click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: / m$/ }).first().click();
   await page.keyboard.press('t');
   await expect(page.getByText(/^Took out /)).toBeVisible();
   await page.keyboard.press('b');
@@ -183,7 +184,7 @@ test('a thing is edited from any screen, and the screen is where it was', async 
 
 test('a cloth is measured by its board, taken over with its doubt, and calibrated', async ({ page }) => {
   await openSample(page);
-  await page.getByRole('region', { name: 'Linen' }).getByRole('button', { name: / m$/ }).first().click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: / m$/ }).first().click();
   const ticket = page.getByRole('complementary', { name: 'Ticket' });
   await expect(ticket.getByRole('button', { name: /^How much is there/ })).toBeVisible();
   await page.keyboard.press('m');
@@ -192,18 +193,18 @@ test('a cloth is measured by its board, taken over with its doubt, and calibrate
   await panel.getByLabel('Reading').fill('thick');
   await expect(panel.getByText('“thick” does not read as an amount. Try 72 mm.')).toBeVisible();
   await panel.getByLabel('Reading').fill('1 mm');
-  await expect(panel.getByText('That is no more than the board or tube alone.')).toBeVisible();
+  await expect(panel.getByText('That is no more than the board, tube or spool alone.')).toBeVisible();
   await panel.getByLabel('Reading').fill('1 in');
   const told = panel.getByRole('status');
   await expect(told).toContainText(/\d\.\d\d m ± \d\.\d\d m/);
   await expect(told).toContainText(/[\d.]+ wraps of \d layers at 0\.\d\d mm\./);
   const doubt = async () => Number(/± ([\d.]+) m/.exec((await told.textContent())!)![1]);
   const before = await doubt();
-  await panel.getByText('I know how long this piece is').click();
+  await panel.getByText('I know how much this is').click();
   await panel.getByLabel('Its true length').fill('2 m');
   await panel.getByRole('button', { name: 'Calibrate' }).click();
   await expect(told).toContainText('2.00 m');
-  await expect(told).toContainText('By this cloth’s own figures.');
+  await expect(told).toContainText('By its own figures.');
   expect(await doubt()).toBeLessThan(before);
   await panel.getByRole('button', { name: 'Take it over' }).click();
   await expect(ticket).toContainText(/2\.00 m ± 0\.\d\d m/);

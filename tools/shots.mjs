@@ -30,9 +30,8 @@ try {
   await go('/stash');
   await page.getByRole('button', { name: 'Keep looking round' }).click();
   // A name that ends with its length is at home.
-  await page.getByRole('region', { name: 'Linen' }).getByRole('button', { name: / m$/ }).nth(3).click();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: / m$/ }).nth(3).click();
   await page.getByText('Why here').waitFor();
-  await page.getByRole('region', { name: 'Coated' }).scrollIntoViewIfNeeded();
   await take('stash');
   await page.getByRole('link', { name: /^Tools/ }).click();
   await page.locator('tbody tr').filter({ hasText: ' › ' }).nth(2).click();

@@ -14,6 +14,7 @@ function createPage(scale: BenchScale): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width">
 <title>Bench scale (made up)</title>
+<link rel="icon" href="/mark.svg">
 <link rel="stylesheet" href="/devices/device.css">
 <main>
 <h1>Bench scale</h1>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createPutBack, createTakeOut } from '../../core/tracking/index.ts';
 import { useApp, world } from '../state/app.ts';
+import { useQuickWanted } from '../state/quick.ts';
 import { SCREENS } from './Selvage.tsx';
 
 function isTyping(target: EventTarget | null): boolean {
@@ -42,8 +43,11 @@ export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean)
             break;
           case 'q': {
             const line = document.querySelector<HTMLInputElement>('#quick-line');
-            if (!line) return;
-            line.focus();
+            if (line) line.focus();
+            else {
+              useQuickWanted.setState({ isWanted: true });
+              void navigate('/stash');
+            }
             break;
           }
           case 't':

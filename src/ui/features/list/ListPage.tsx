@@ -36,7 +36,7 @@ export function ListPage() {
     if (!isGood) return;
     setSaving(true);
     const words = wordCount(result.rows, 'row');
-    const isDone = await act((now) => createImport(now, `a list of ${words}`, result.things), `${words} are in.`);
+    const isDone = await act((now) => createImport(now, `a list of ${words}`, result.things), `${words} came in.`);
     setSaving(false);
     if (isDone) void navigate(`/stash/${state.kind}`);
   };

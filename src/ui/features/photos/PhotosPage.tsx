@@ -112,7 +112,7 @@ export function PhotosPage() {
     if (!kept.ok) tell({ tone: 'fault', text: wordStoreFault(kept.fault), canUndo: false });
     else {
       const words = wordCount(things.length, 'thing');
-      if (await act((now) => createImport(now, `${words} by their photos`, things), `${words} are in.`)) {
+      if (await act((now) => createImport(now, `${words} by their photos`, things), `${words} came in.`)) {
         drop(ready.map((shot) => shot.id));
         if (ready.length === shots.length) void navigate('/stash');
       }

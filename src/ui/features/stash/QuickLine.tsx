@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import {
   completeSketch,
   createTwinFinder,
@@ -11,6 +11,7 @@ import type { Household, ItemId, Kind, LotId } from '../../../core/records/index
 import { createSaveItem } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { wordWhereShort } from '../../components/where.ts';
+import { EXAMPLE, quickClass } from './quick.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
 import { computeWhereabouts, getLotsByItem, getUsualStations } from '../../state/derived.ts';
@@ -27,17 +28,6 @@ import {
   wordThing,
 } from '../../text/index.ts';
 
-const EXAMPLE: Record<Kind, [metric: string, imperial: string]> = {
-  fabric: ['linen twill oat 3.4m x 140 185gsm board', 'linen twill oat 3 3/4 yd x 54 5.5oz board'],
-  pattern: ['pattern 2145 skirt sizes 34-44', 'pattern 2145 skirt sizes 8-18'],
-  thread: ['topstitching thread rust tex 80 2 spools', 'topstitching thread rust tex 80 2 spools'],
-  notion: ['buttons horn 20mm 24 pcs', 'buttons horn 3/4in 24 pcs'],
-  tool: ['quilting ruler 15 x 60 cm', 'quilting ruler 6 x 24 in'],
-  scrap: ['linen scraps 240g', 'linen scraps 8oz'],
-  kit: ['kit for the rowing smock', 'kit for the rowing smock'],
-  other: ['overlocker 34 x 29 x 31 cm 7.6kg 90W', 'overlocker 13 x 11 x 12 in 17lb 90W'],
-};
-
 /** Made once for a state of the household, when a line is first typed. */
 const finders = new WeakMap<Household['items'], TwinFinder>();
 function getTwinFinder(household: Household): TwinFinder {
@@ -48,15 +38,24 @@ function getTwinFinder(household: Household): TwinFinder {
   return made;
 }
 
+interface QuickLineProps {
+  readonly kind: Kind;
+  /** It has the focus already. */
+  readonly isWanted: boolean;
+  /** What was typed before this was loaded, and whether Enter was pressed then. */
+  readonly typed: string;
+  readonly isEntered: boolean;
+}
+
 /** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
-export function QuickLine({ kind }: { kind: Kind }) {
+export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
   const household = useHousehold();
   const { settings } = household;
   const { units } = settings;
   const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const input = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState('');
+  const [text, setText] = useState(typed);
   const [last, setLast] = useState('');
   const [isTried, setTried] = useState(false);
   const [ids, setIds] = useState(createIds);
@@ -95,6 +94,12 @@ export function QuickLine({ kind }: { kind: Kind }) {
     setIds(createIds());
     input.current?.focus();
   };
+  const enterNow = useRef(isEntered);
+  useEffect(() => {
+    if (!enterNow.current) return;
+    enterNow.current = false;
+    void takeIn();
+  });
   const openForm = () => {
     if (!made.ok) return setTried(true);
     show({ type: 'newItem', kind: made.value.item.kind, draft: withPromise(made.value, line.reservedFor) });
@@ -107,7 +112,6 @@ export function QuickLine({ kind }: { kind: Kind }) {
   return (
     <form
       aria-label="Quick add"
-      className="relative min-w-0 flex-1 basis-72"
       onSubmit={(event) => {
         event.preventDefault();
         void takeIn();
@@ -187,7 +191,8 @@ export function QuickLine({ kind }: { kind: Kind }) {
         autoComplete="off"
         maxLength={300}
         placeholder={`Add in one line: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
-        className="h-11 w-full border-b-2 border-dashed border-walnut bg-linen px-3 placeholder:text-stone"
+        className={quickClass}
+        autoFocus={isWanted}
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {

@@ -66,9 +66,15 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
     () => (isCloth ? computeMonthFlows(events, household, MONTHS, world.nowMs()) : []),
     [events, household, isCloth],
   );
+  const isStill = flows.every((flow) => flow.inMm === 0 && flow.outMm === 0);
   const what = isCloth ? 'Length' : wordKindPlural(kind);
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-6 md:px-5">
+    <div
+      role="region"
+      aria-label="The stash in figures"
+      tabIndex={0}
+      className="min-h-0 flex-1 overflow-y-auto px-4 pb-6 md:px-5"
+    >
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <BarTable title={`${what} by ${wordFacet('what', kind).toLowerCase()}`} data={byWhat} />
         <BarTable title={`${what} by colour`} data={byColour} />
@@ -76,58 +82,60 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
           <section aria-label="In and out by month" className="lg:col-span-2">
             <h2 className="font-display text-lg font-semibold">In and out by month</h2>
             <p className="text-sm text-stone">As the daybook tells it; what was there from the start is not counted.</p>
-            <div aria-hidden className="mt-2 overflow-x-auto">
-              <BarChart
-                width={760}
-                height={170}
-                data={flows}
-                margin={{ top: 6, right: 0, bottom: 0, left: 0 }}
-                accessibilityLayer={false}
-              >
-                <XAxis
-                  dataKey="month"
-                  tickFormatter={(month: string) => monthName.format(new Date(`${month}-01`))}
-                  tickLine={false}
-                  tick={{ fontSize: 14, fill: '#566570' }}
-                />
-                <YAxis hide />
-                <Bar dataKey="inMm" fill="#557153" isAnimationActive={false} />
-                <Bar dataKey="outMm" fill="#a63d32" isAnimationActive={false} />
-              </BarChart>
-            </div>
-            <table className="tabular mt-1 w-full max-w-[760px] text-sm">
-              <thead>
-                <tr className="text-left text-stone">
-                  <th scope="col" className="py-1 font-semibold">
-                    Month
-                  </th>
-                  <th scope="col" className="text-right font-semibold">
-                    <span aria-hidden className="mr-1.5 inline-block size-3 bg-moss" />
-                    In
-                  </th>
-                  <th scope="col" className="text-right font-semibold">
-                    <span aria-hidden className="mr-1.5 inline-block size-3 bg-madder" />
-                    Out
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {flows
-                  .filter((flow) => flow.inMm > 0 || flow.outMm > 0)
-                  .map((flow) => (
-                    <tr key={flow.month} className="dotted-row">
-                      <th scope="row" className="py-1 text-left font-normal">
-                        {monthName.format(new Date(`${flow.month}-01`))}
-                      </th>
-                      <td className="text-right">{formatClothLength(flow.inMm, units)}</td>
-                      <td className="text-right">{formatClothLength(flow.outMm, units)}</td>
-                    </tr>
-                  ))}
-              </tbody>
-            </table>
-            {flows.every((flow) => flow.inMm === 0 && flow.outMm === 0) && (
-              <p className="text-stone">Nothing came or went in these months.</p>
+            {!isStill && (
+              <div aria-hidden className="mt-2 overflow-x-auto">
+                <BarChart
+                  width={760}
+                  height={170}
+                  data={flows}
+                  margin={{ top: 6, right: 0, bottom: 0, left: 0 }}
+                  accessibilityLayer={false}
+                >
+                  <XAxis
+                    dataKey="month"
+                    tickFormatter={(month: string) => monthName.format(new Date(`${month}-01`))}
+                    tickLine={false}
+                    tick={{ fontSize: 14, fill: '#566570' }}
+                  />
+                  <YAxis hide />
+                  <Bar dataKey="inMm" fill="#557153" isAnimationActive={false} />
+                  <Bar dataKey="outMm" fill="#a63d32" isAnimationActive={false} />
+                </BarChart>
+              </div>
             )}
+            {!isStill && (
+              <table className="tabular mt-1 w-full max-w-[760px] text-sm">
+                <thead>
+                  <tr className="text-left text-stone">
+                    <th scope="col" className="py-1 font-semibold">
+                      Month
+                    </th>
+                    <th scope="col" className="text-right font-semibold">
+                      <span aria-hidden className="mr-1.5 inline-block size-3 bg-moss" />
+                      In
+                    </th>
+                    <th scope="col" className="text-right font-semibold">
+                      <span aria-hidden className="mr-1.5 inline-block size-3 bg-madder" />
+                      Out
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {flows
+                    .filter((flow) => flow.inMm > 0 || flow.outMm > 0)
+                    .map((flow) => (
+                      <tr key={flow.month} className="dotted-row">
+                        <th scope="row" className="py-1 text-left font-normal">
+                          {monthName.format(new Date(`${flow.month}-01`))}
+                        </th>
+                        <td className="text-right">{formatClothLength(flow.inMm, units)}</td>
+                        <td className="text-right">{formatClothLength(flow.outMm, units)}</td>
+                      </tr>
+                    ))}
+                </tbody>
+              </table>
+            )}
+            {isStill && <p className="mt-1">Nothing came or went in these twelve months.</p>}
           </section>
         )}
       </div>
@@ -165,7 +173,7 @@ function BarTable({ title, data }: { title: string; data: readonly Datum[] }) {
         <div aria-hidden className="min-w-0 flex-1 overflow-hidden">
           <BarChart
             layout="vertical"
-            width={300}
+            width={250}
             height={Math.max(1, data.length) * BAR_PX}
             data={[...data]}
             margin={{ top: 0, right: 0, bottom: 0, left: 0 }}

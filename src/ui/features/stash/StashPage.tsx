@@ -14,10 +14,10 @@ import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { listViews, NarrowBar, ViewSwitch, type Look } from './NarrowBar.tsx';
+import { QuickField } from './QuickField.tsx';
 import { listRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
 
-const QuickLine = lazy(async () => ({ default: (await import('./QuickLine.tsx')).QuickLine }));
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
 const SwatchWall = lazy(async () => ({ default: (await import('./SwatchWall.tsx')).SwatchWall }));
 const StashFigures = lazy(async () => ({ default: (await import('./StashFigures.tsx')).StashFigures }));
@@ -144,9 +144,7 @@ export function StashPage() {
             label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
           />
           {kind === 'fabric' && <Figure value={formatMass(massG, units)} label="of cloth" />}
-          <Suspense fallback={<span className="h-11 flex-1 basis-72" />}>
-            <QuickLine kind={kind} />
-          </Suspense>
+          <QuickField kind={kind} units={units} />
           <Button
             look="strong"
             data-key="n"

@@ -1,0 +1,40 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import type { Kind } from '../../../core/records/index.ts';
+import type { UnitSystem } from '../../../core/units/index.ts';
+import { useQuickWanted } from '../../state/quick.ts';
+import { EXAMPLE, quickClass } from './quick.ts';
+
+const QuickLine = lazy(async () => ({ default: (await import('./QuickLine.tsx')).QuickLine }));
+
+/** The line at the foot of the stash. What reads it loads after the screen, and takes over what was typed meanwhile. */
+export function QuickField({ kind, units }: { kind: Kind; units: UnitSystem }) {
+  // Asked for from another screen, it has the focus from the start.
+  const [isWanted, setWanted] = useState(() => useQuickWanted.getState().isWanted);
+  useEffect(() => useQuickWanted.setState({ isWanted: false }), []);
+  const [typed, setTyped] = useState('');
+  const [isEntered, setEntered] = useState(false);
+  return (
+    <div className="relative min-w-0 flex-1 basis-72">
+      <Suspense
+        fallback={
+          <input
+            id="quick-line"
+            type="text"
+            aria-label="Add in one line"
+            autoComplete="off"
+            placeholder={`Add in one line: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
+            className={quickClass}
+            autoFocus={isWanted}
+            value={typed}
+            onFocus={() => setWanted(true)}
+            onBlur={() => setWanted(false)}
+            onChange={(event) => setTyped(event.target.value)}
+            onKeyDown={(event) => event.key === 'Enter' && setEntered(true)}
+          />
+        }
+      >
+        <QuickLine kind={kind} isWanted={isWanted} isEntered={isEntered} typed={typed} />
+      </Suspense>
+    </div>
+  );
+}
