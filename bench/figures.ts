@@ -3,8 +3,18 @@ import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import Papa from 'papaparse';
 import { parseTable, readTable, recogniseColumns, toCsv } from '../src/core/formats/csv/index.ts';
-import { computeBoardLength, computeBoardThickness, CLOTHS } from '../src/core/measure/index.ts';
-import { getFetchSeconds, type Household } from '../src/core/records/index.ts';
+import { createFinder } from '../src/core/finding/index.ts';
+import { computeBoardLength, computeBoardThickness, CLOTHS, computeReading } from '../src/core/measure/index.ts';
+import {
+  createLooseLot,
+  DEFAULT_SETTINGS,
+  getFetchSeconds,
+  type Household,
+  type Item,
+  type Lot,
+  type MeasureWay,
+} from '../src/core/records/index.ts';
+import { workedExamples } from './worked.ts';
 import { applyChanges, createImport } from '../src/core/tracking/index.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
@@ -18,7 +28,7 @@ export interface Figure {
 
 interface Bench {
   readonly names: readonly string[];
-  readonly measure: () => Figure[];
+  readonly measure: () => Figure[] | Promise<Figure[]>;
 }
 
 const SEARCH_MS = 5000;
@@ -142,6 +152,60 @@ function measureImport(): Figure[] {
   ];
 }
 
+/** What people type, with slips, other words for it, colours and numbers. */
+const QUERIES = [
+  'linen',
+  'dresmaking',
+  'green wool',
+  'zipper',
+  'oat twill',
+  'serger thread',
+  'coton check',
+  '412',
+  'navy',
+  'heron',
+  'skirt',
+  'topstiching rust',
+];
+
+/** Finding in 20,000 lots, over looking through the same words one by one. */
+function measureSearch(): Figure[] {
+  const { household } = createSampleHousehold(1, 20_000);
+  const finder = createFinder();
+  finder.sync(household);
+  const texts = [...household.lots.values()].map((lot) => {
+    const item = household.items.get(lot.itemId)!;
+    return `${item.name} ${JSON.stringify(item)}`.toLowerCase();
+  });
+  const [times, peers]: [number[], number[]] = [[], []];
+  for (let round = 0; round < 12; round += 1)
+    for (const query of QUERIES) {
+      let start = performance.now();
+      finder.find(query, 12);
+      times.push(performance.now() - start);
+      start = performance.now();
+      const terms = query.split(' ');
+      texts.filter((text) => terms.every((term) => text.includes(term)));
+      peers.push(performance.now() - start);
+    }
+  const p95 = (values: readonly number[]) => values.toSorted((a, b) => a - b)[Math.floor(values.length * 0.95)]!;
+  return [
+    { name: 'search.20000.p95_ms', value: p95(times), unit: 'ms' },
+    { name: 'search.20000.ratio_to_scan', value: p95(times) / p95(peers), unit: 'times' },
+  ];
+}
+
+/** Worked by hand in core/measure/reading.test.ts: what the panel tells over what is right. */
+const WORKED: readonly [name: string, item: Item, way: MeasureWay, reading: number, right: number][] = workedExamples();
+
+function measureWorked(): Figure[] {
+  return WORKED.map(([name, item, way, reading, right]) => {
+    const lot = createLooseLot('l' as Lot['id'], item, 1, item.kind === 'fabric' ? 1 : null, 0);
+    const told = computeReading(item, lot, DEFAULT_SETTINGS, way, reading)?.amount.value ?? NaN;
+    return { name: `measure.${name}.error_percent`, value: 100 * Math.abs(told / right - 1), unit: '%' };
+  });
+}
+
 export const figures: readonly Bench[] = [
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],
@@ -150,5 +214,12 @@ export const figures: readonly Bench[] = [
   { names: ['placement.600.ms_to_first_plan'], measure: measureFirstPlan },
   { names: ['app.first_load_kb_gzip'], measure: measureFirstLoad },
   { names: ['measure.board_roundtrip_error_percent'], measure: measureBoard },
+  { names: WORKED.map(([name]) => `measure.${name}.error_percent`), measure: measureWorked },
+  { names: ['search.20000.p95_ms', 'search.20000.ratio_to_scan'], measure: measureSearch },
   { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
+  {
+    names: ['stash.scroll.20000.longest_task_ms'],
+    measure: async () => (await import('./browser.ts')).measureScroll(),
+  },
+  { names: ['photo.100.longest_main_task_ms'], measure: async () => (await import('./browser.ts')).measurePhotos() },
 ];

@@ -5,6 +5,6 @@ import { figures } from './figures.ts';
 const prefix = process.argv[2] ?? '';
 for (const { names, measure } of figures) {
   if (!names.some((name) => name.startsWith(prefix))) continue;
-  for (const { name, value, unit } of measure())
+  for (const { name, value, unit } of await measure())
     if (name.startsWith(prefix)) process.stdout.write(`${name} ${Number(value.toPrecision(4))} ${unit}\n`);
 }

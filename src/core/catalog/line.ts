@@ -18,7 +18,7 @@ import {
 } from './words.ts';
 
 /** What a stretch of the line was read as. */
-export const MEANINGS = [
+const MEANINGS = [
   'kind',
   'type',
   'fibre',

@@ -15,7 +15,7 @@ export {
   type WrapSpec,
 } from './amount.ts';
 export { getAmount, getAmountUnit, getReserved, withAmount } from './amountOf.ts';
-export { computeAreaByMass, computeCountByMass } from './pieces.ts';
+export { computeCountByMass } from './pieces.ts';
 export {
   applyCalibration,
   computeCalibration,
@@ -27,16 +27,7 @@ export {
   type Gauge,
   type Reading,
 } from './reading.ts';
-export {
-  computeThreadLength,
-  computeThreadMass,
-  convertThread,
-  findHolder,
-  getHolder,
-  HOLDER_FIGURES,
-  THREAD_NUMBERS,
-  type ThreadNumber,
-} from './thread.ts';
+export { convertThread, findHolder, getHolder, HOLDER_FIGURES, THREAD_NUMBERS, type ThreadNumber } from './thread.ts';
 export { computeMonthFlows, type MonthFlow } from './tally.ts';
 export { getWholeLot, listWrapped } from './wrapped.ts';
 export { computePackage, computePackages, type Package } from './package.ts';

@@ -42,7 +42,7 @@ export function convertThread(value: number, from: ThreadNumber, to: ThreadNumbe
 }
 
 /** Thread is spun to within this of its number, one standard deviation. */
-export const TEX_SPREAD = 0.05;
+const TEX_SPREAD = 0.05;
 
 /** Length on a spool from its net weight, mm: tex is grams a thousand metres, so 1 g at tex 1 is 1 000 000 mm. */
 export function computeThreadLength(netG: number, tex: number, netSigmaG: number, spread = TEX_SPREAD): Estimate {

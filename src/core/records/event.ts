@@ -44,7 +44,7 @@ const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
 export type TableName = (typeof TABLES)[number];
 
 /** What an amount counts: mm along, mm² or pieces. */
-export const AMOUNT_UNITS = ['length', 'area', 'count'] as const;
+const AMOUNT_UNITS = ['length', 'area', 'count'] as const;
 export type AmountUnit = (typeof AMOUNT_UNITS)[number];
 
 /**

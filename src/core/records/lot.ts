@@ -29,7 +29,7 @@ export type LotState = (typeof LOT_STATES)[number];
 export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 /** How an amount was found, when it was not simply typed. */
-export const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight', 'reel', 'count'] as const;
+const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight', 'reel', 'count'] as const;
 export type MeasureWay = (typeof MEASURE_WAYS)[number];
 
 /** What thread is wound on. */

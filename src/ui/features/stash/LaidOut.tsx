@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
 import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
-import type { LotId } from '../../../core/records/index.ts';
+import type { LotId, PhotoId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { useSize } from '../../components/useSize.ts';
 import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
@@ -58,6 +58,7 @@ function breakLines(groups: readonly Group[], byId: ReadonlyMap<LotId, StashRow>
 /** Every length of cloth as it is: its width as height, its length as width, all to one scale, by group. Only what is in view is in the page. */
 export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
   const household = useHousehold();
+  const show = useApp((state) => state.show);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const byId = useMemo(() => new Map(rows.map((row) => [row.lot.id, row])), [rows]);
@@ -75,7 +76,8 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
     count: lines.length,
     getScrollElement: () => frame.current,
     estimateSize: (i) => lines[i]!.height,
-    overscan: 6,
+    overscan: 4,
+    useFlushSync: false,
   });
   useEffect(() => virtualizer.measure(), [lines, virtualizer]);
   return (
@@ -85,7 +87,14 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
         Each piece to scale, 1 : 100. Dashed: out. Zigzag above: without a home. A stitch down the middle: planned
         elsewhere.
       </p>
-      <div ref={frame} className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:px-5">
+      <div
+        ref={frame}
+        className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:px-5"
+        onClick={(event) => {
+          const id = (event.target as Element).closest<HTMLElement>('[data-lot]')?.dataset['lot'];
+          if (id) show({ type: 'lot', id: id as LotId });
+        }}
+      >
         <div className="relative w-full" style={{ height: virtualizer.getTotalSize() }}>
           {virtualizer.getVirtualItems().map(({ index, start }) => {
             const line = lines[index]!;
@@ -126,75 +135,62 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
   );
 }
 
+const STATE_WORDS = { in: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' } as const;
+
+/** One length of cloth. As few elements as it can be: hundreds are in view at once. */
 function Piece({ row }: { row: StashRow }) {
   const { lot, item } = row;
   const { units } = useHousehold().settings;
-  const show = useApp((state) => state.show);
   const isChosen = useApp((state) => state.ticket?.type === 'lot' && state.ticket.id === lot.id);
   const width = getPieceWidth(row);
   const height = getPieceHeight(row);
-  const print = printFill(item.fabric?.print);
-  const url = usePhotoUrl(item.photos?.[0]);
+  const photo = item.photos?.[0];
+  const print = photo ? null : printFill(item.fabric?.print);
   const presence = getPresence(lot);
   const length = formatClothLength(lot.lengthMm ?? 0, units);
-  const state = { in: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' }[presence];
+  const name = `${item.name}, ${length}${STATE_WORDS[presence]}`;
   return (
     <li>
       <button
         type="button"
-        aria-label={`${item.name}, ${length}${state}`}
+        data-lot={lot.id}
+        aria-label={name}
         aria-pressed={isChosen}
-        title={`${item.name}, ${length}${state}`}
-        className={`block ${isChosen ? 'outline-3 outline-offset-2 outline-ink' : ''}`}
-        onClick={() => show({ type: 'lot', id: lot.id })}
+        title={name}
+        className={`relative block overflow-visible border ${presence === 'out' ? 'border-dashed border-ink opacity-60' : 'border-ink/25'} ${isChosen ? 'outline-3 outline-offset-2 outline-ink' : ''}`}
+        style={{ width, height, background: item.colours[0] ?? '#8a8f94' }}
       >
-        <svg aria-hidden width={width} height={height} className="block overflow-visible">
-          <rect
-            width={width}
-            height={height}
-            fill={item.colours[0] ?? '#8a8f94'}
-            fillOpacity={presence === 'out' ? 0.45 : 1}
-            stroke="#22303c"
-            strokeOpacity={presence === 'out' ? 1 : 0.25}
-            strokeDasharray={presence === 'out' ? '6 4' : undefined}
-          />
-          {url ? (
-            <svg width={width} height={height}>
-              <image href={url} width="100%" height="100%" preserveAspectRatio="xMidYMid slice" />
-            </svg>
-          ) : (
-            print && <rect width={width} height={height} fill={print} />
-          )}
-          {presence === 'planned' && (
-            <path
-              d={`M${width / 2} 2V${height - 2}`}
-              stroke="#fffdf8"
-              strokeWidth="2.4"
-              strokeDasharray="5 4"
-              strokeLinecap="round"
-            />
-          )}
-          {presence === 'homeless' && (
-            <path d={zigzag(width)} stroke="#a63d32" strokeWidth="2" fill="none" strokeLinejoin="round" />
-          )}
-          {width >= LABEL_FROM_PX && (
-            <text
-              x="5"
-              y={height - 6}
-              fontSize="14"
-              fontWeight="600"
-              fill="#fffdf8"
-              stroke="#22303c"
-              strokeWidth="3"
-              paintOrder="stroke"
-            >
-              {length}
-            </text>
-          )}
-        </svg>
+        {photo && <PhotoPiece photo={photo} />}
+        {(print !== null || presence === 'planned' || presence === 'homeless') && (
+          <svg aria-hidden width={width} height={height} className="absolute -top-px -left-px overflow-visible">
+            {print && <rect width={width} height={height} fill={print} />}
+            {presence === 'planned' && (
+              <path
+                d={`M${width / 2} 2V${height - 2}`}
+                stroke="#fffdf8"
+                strokeWidth="2.4"
+                strokeDasharray="5 4"
+                strokeLinecap="round"
+              />
+            )}
+            {presence === 'homeless' && (
+              <path d={zigzag(width)} stroke="#a63d32" strokeWidth="2" fill="none" strokeLinejoin="round" />
+            )}
+          </svg>
+        )}
+        {width >= LABEL_FROM_PX && (
+          <span aria-hidden className="absolute bottom-1 left-1 bg-paper px-1 text-sm leading-5 font-semibold">
+            {length}
+          </span>
+        )}
       </button>
     </li>
   );
+}
+
+function PhotoPiece({ photo }: { photo: PhotoId }) {
+  const url = usePhotoUrl(photo);
+  return url ? <img src={url} alt="" className="absolute inset-0 size-full object-cover" /> : null;
 }
 
 function zigzag(width: number): string {

@@ -11,6 +11,7 @@ import { FACETS, getPresence, groupRows, type Facet, type SortBy, type StashRow 
 import { wordFacetValue } from './words.ts';
 
 const ROW_PX = 40;
+const COLUMN_PX = 116;
 
 interface StashTableProps {
   readonly rows: readonly StashRow[];
@@ -40,7 +41,8 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
     count: lines.length,
     getScrollElement: () => frame.current,
     estimateSize: () => ROW_PX,
-    overscan: 12,
+    overscan: 6,
+    useFlushSync: false,
   });
   const items = virtualizer.getVirtualItems();
   const above = items[0]?.start ?? 0;
@@ -74,7 +76,12 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
       {tickedRows.length > 0 && <BulkBar rows={tickedRows} onDone={() => setTicked(new Set())} />}
       <div ref={frame} className="h-[60vh] min-h-0 flex-1 overflow-auto px-4 md:h-auto md:px-5">
         <PrintDefs />
-        <table className="w-full border-collapse" aria-rowcount={lines.length + 1}>
+        {/* Columns of a fixed width: a row that comes into view does not move the others. */}
+        <table
+          className="w-full table-fixed border-collapse"
+          style={{ minWidth: 320 + columns.length * COLUMN_PX }}
+          aria-rowcount={lines.length + 1}
+        >
           <thead className="sticky top-0 z-1 bg-mist text-left text-sm">
             <tr>
               <th scope="col" className="w-8">
@@ -100,7 +107,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                   isNumber={column.isNumber ?? false}
                 />
               ))}
-              <th scope="col" className="w-8 text-right">
+              <th scope="col" className="w-20 text-right">
                 <details className="relative inline-block font-normal">
                   <summary className="min-h-9 cursor-pointer list-none py-2 text-woad underline underline-offset-4">
                     Columns
@@ -173,7 +180,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                   <td>
                     <Swatch item={item} className="size-7" />
                   </td>
-                  <td className="max-w-64 truncate pr-4">
+                  <td className="truncate pr-4">
                     <button
                       type="button"
                       data-line={index}
@@ -189,10 +196,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                     </button>
                   </td>
                   {columns.map((column) => (
-                    <td
-                      key={column.id}
-                      className={`max-w-56 truncate pr-4 whitespace-nowrap ${column.isNumber ? 'tabular text-right' : ''}`}
-                    >
+                    <td key={column.id} className={`truncate pr-4 ${column.isNumber ? 'tabular text-right' : ''}`}>
                       {column.id === 'place' ? (
                         <PlaceCell row={line.row} presence={presence} />
                       ) : (
@@ -246,7 +250,7 @@ function Head({
   return (
     <th
       scope="col"
-      className={`py-1 pr-4 whitespace-nowrap ${isNumber ? 'text-right' : ''}`}
+      className={`truncate py-1 pr-4 ${name === 'Name' || name === 'Place' ? '' : 'w-29'} ${isNumber ? 'text-right' : ''}`}
       aria-sort={isNow ? (isDescending ? 'descending' : 'ascending') : undefined}
     >
       {sortBy === null ? (

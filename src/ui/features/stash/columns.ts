@@ -31,7 +31,7 @@ const orEmpty = (
 ) => (typeof value === 'number' ? format(value, units) : '');
 
 /** Every column but the name, which is always there. */
-export const TABLE_COLUMNS: readonly TableColumn[] = [
+const TABLE_COLUMNS: readonly TableColumn[] = [
   {
     id: 'amount',
     head: (kind) => (kind === 'pattern' ? 'Number' : 'How much'),

@@ -14,8 +14,7 @@ export interface StashRow {
   readonly wheelKey: number;
 }
 
-export const PRESENCES = ['in', 'out', 'homeless', 'planned'] as const;
-export type Presence = (typeof PRESENCES)[number];
+export type Presence = 'in' | 'out' | 'homeless' | 'planned';
 
 export const SORTS = ['name', 'colour', 'amount', 'what', 'uses', 'place', 'since'] as const;
 export type SortBy = (typeof SORTS)[number];

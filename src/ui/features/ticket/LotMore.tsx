@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import {
   createLooseLot,
@@ -26,13 +26,15 @@ import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
 
+const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
+
 interface LotProps {
   readonly household: Household;
   readonly item: Item;
   readonly lot: Lot;
 }
 
-type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | null;
+type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
 export function LotMore({ household, item, lot }: LotProps) {
@@ -60,6 +62,11 @@ export function LotMore({ household, item, lot }: LotProps) {
       {asked === 'reserve' && <ReserveForm household={household} item={item} lot={lot} onDone={done} />}
       {asked === 'lot' && <AnotherLot household={household} item={item} lot={lot} onDone={done} />}
       {asked === 'wrap' && <WrapForm household={household} item={item} lot={lot} onDone={done} />}
+      {asked === 'merge' && (
+        <Suspense>
+          <MergeForm household={household} item={item} onDone={done} />
+        </Suspense>
+      )}
       {asked === 'alike' && <AlikeForm item={item} lot={lot} onDone={done} />}
       {asked === null && (
         <div className="flex flex-wrap gap-x-5 gap-y-1">
@@ -68,7 +75,7 @@ export function LotMore({ household, item, lot }: LotProps) {
           </Button>
           {isCloth && lot.isWashed !== true && (
             <Button look="quiet" onClick={() => void act((now) => createWash(now, lot.id, world.nowMs()))}>
-              Washed
+              It is washed now
             </Button>
           )}
           <Button look="quiet" onClick={() => setAsked('lot')}>
@@ -101,6 +108,9 @@ export function LotMore({ household, item, lot }: LotProps) {
           </Button>
           <Button look="quiet" onClick={() => setAsked('alike')}>
             Ten alike
+          </Button>
+          <Button look="quiet" onClick={() => setAsked('merge')}>
+            Do I have it twice?
           </Button>
         </div>
       )}

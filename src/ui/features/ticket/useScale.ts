@@ -12,7 +12,7 @@ interface ScaleNews {
 type ScaleState = 'off' | 'looking' | 'there' | 'absent';
 
 /** Reads a line of the scale's stream; null for anything else. */
-export function parseScaleNews(text: string): ScaleNews | null {
+function parseScaleNews(text: string): ScaleNews | null {
   try {
     const raw = JSON.parse(text) as Partial<ScaleNews> | null;
     const isGood =

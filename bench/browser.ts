@@ -1,0 +1,99 @@
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { createRandom } from '../src/core/random/index.ts';
+import { toBundle } from '../src/core/formats/index.ts';
+import { createSampleHousehold } from '../src/sample/index.ts';
+import { takePicture } from '../src/server/devices/camera.ts';
+import { createServer } from '../src/server/server.ts';
+import type { Figure } from './figures.ts';
+
+/** Figures that only a browser can tell: how long the page could not answer. */
+
+const CHROMIUMS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+
+/** Counts the longest task of the page from now on; asked again it tells it. */
+async function watchTasks(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    const found = window as unknown as { longestMs: number };
+    found.longestMs = 0;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) found.longestMs = Math.max(found.longestMs, entry.duration);
+    }).observe({ type: 'longtask' });
+  });
+  return () => page.evaluate(() => (window as unknown as { longestMs: number }).longestMs);
+}
+
+async function withPage<T>(use: (page: Page, address: string) => Promise<T>): Promise<T> {
+  const executablePath = CHROMIUMS.find((path) => existsSync(path));
+  if (!executablePath) throw new Error('no Chromium is here; npm test installs it');
+  const server = await createServer(join(process.cwd(), 'dist'));
+  const address = await server.listen({ host: '127.0.0.1', port: 0 });
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+    await page.goto(address);
+    await page.getByRole('navigation', { name: 'Screens' }).waitFor();
+    return await use(page, address);
+  } finally {
+    await browser.close();
+    await server.close();
+  }
+}
+
+/** Twenty thousand lots, scrolled by the wheel of a mouse from end to end in each view that scrolls. */
+export async function measureScroll(): Promise<Figure[]> {
+  const bundle = Buffer.from(toBundle(createSampleHousehold(1, 20_000)));
+  return withPage(async (page, address) => {
+    await page.goto(`${address}/household`);
+    await page
+      .getByLabel('Yardmist file')
+      .setInputFiles({ name: 'large.yardmist.zip', mimeType: 'application/zip', buffer: bundle });
+    await page.getByRole('button', { name: 'Open it' }).click({ timeout: 120_000 });
+    await page.getByText('Opened Heron Loft.').waitFor({ timeout: 120_000 });
+    await page.keyboard.press('1');
+    let longest = 0;
+    for (const view of ['Laid out', 'Table']) {
+      await page.getByRole('button', { name: new RegExp(`^${view}`) }).click();
+      // The index is still being made in slices; what is measured is the scrolling.
+      await page.waitForTimeout(6000);
+      const told = await watchTasks(page);
+      await page.mouse.move(500, 450);
+      for (let step = 0; step < 120; step += 1) {
+        await page.mouse.wheel(0, 300 + (step % 7) * 400);
+        await page.waitForTimeout(16);
+      }
+      await page.waitForTimeout(200);
+      longest = Math.max(longest, await told());
+      process.stderr.write(`${view}: ${longest}\n`);
+    }
+    return [{ name: 'stash.scroll.20000.longest_task_ms', value: longest, unit: 'ms' }];
+  });
+}
+
+/** A hundred photos taken in at once. */
+export async function measurePhotos(): Promise<Figure[]> {
+  const random = createRandom(3);
+  // From a folder, as a user's are: handed over as bytes they would be decoded by the page.
+  const folder = mkdtempSync(join(tmpdir(), 'yardmist-bench-'));
+  const files = Array.from({ length: 100 }, (_, n) => {
+    const path = join(folder, `cloth-${n}.png`);
+    writeFileSync(path, takePicture(random));
+    return path;
+  });
+  return withPage(async (page, address) => {
+    await page.goto(`${address}/photos`);
+    await page.getByRole('button', { name: 'Choose photos' }).waitFor();
+    await page.waitForTimeout(1000);
+    const told = await watchTasks(page);
+    await page.getByLabel('Photo files').setInputFiles(files);
+    await page.getByText('Developing…').first().waitFor();
+    await page.waitForFunction(() => !document.body.textContent.includes('Developing…'), null, { timeout: 120_000 });
+    await page.waitForTimeout(300);
+    return [{ name: 'photo.100.longest_main_task_ms', value: await told(), unit: 'ms' }];
+  });
+}

@@ -1,0 +1,106 @@
+import { useMemo, useState } from 'react';
+import { createTwinFinder } from '../../../core/catalog/index.ts';
+import type { Household, Item, ItemId } from '../../../core/records/index.ts';
+import { createMerge } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp } from '../../state/app.ts';
+import { getLotsByItem } from '../../state/derived.ts';
+import { wordAmount, wordLikeness, wordThing } from '../../text/index.ts';
+
+/** Things much like this one, side by side with it; one of them can be made of the two. */
+export function MergeForm({ household, item, onDone }: { household: Household; item: Item; onDone: () => void }) {
+  const { units } = household.settings;
+  const act = useApp((state) => state.act);
+  const [chosen, setChosen] = useState<ItemId | null>(null);
+  const twins = useMemo(() => createTwinFinder(household).find(item, 4), [household, item]);
+  const other = household.items.get(chosen ?? twins[0]?.itemId ?? ('' as ItemId));
+  const lotsOf = (id: ItemId) =>
+    (getLotsByItem(household).get(id) ?? []).flatMap((lotId) => household.lots.get(lotId) ?? []);
+  const rows: readonly [string, (one: Item) => string][] = [
+    ['Name', (one) => one.name],
+    ['It is', (one) => wordThing(one, units)],
+    [
+      'Lots',
+      (one) =>
+        lotsOf(one.id)
+          .map((lot) => wordAmount(one, lot, units))
+          .join(', '),
+    ],
+    ['Uses a month', (one) => String(one.usesPerMonth)],
+    ['Tags', (one) => (one.tags ?? []).join(', ')],
+    ['Notes', (one) => one.notes],
+  ];
+  return (
+    <section aria-label="Do I have it twice?" className="space-y-2 border-l-4 border-woad bg-linen p-3">
+      <h3 className="font-bold">Do I have it twice?</h3>
+      {!other && <p>Nothing else is much like it.</p>}
+      {twins.length > 1 && (
+        <select
+          aria-label="Compare with"
+          className="h-9 w-full rounded border border-stone/60 bg-white px-1"
+          value={other?.id}
+          onChange={(event) => setChosen(event.target.value as ItemId)}
+        >
+          {twins.map((twin) => (
+            <option key={twin.itemId} value={twin.itemId}>
+              {household.items.get(twin.itemId)?.name}
+            </option>
+          ))}
+        </select>
+      )}
+      {other && (
+        <>
+          <table className="w-full table-fixed text-sm">
+            <thead>
+              <tr>
+                <th className="w-16">
+                  <span className="sr-only">What</span>
+                </th>
+                {[item, other].map((one, i) => (
+                  <th key={one.id} scope="col" className="p-1">
+                    <span className="sr-only">{i === 0 ? 'This one' : 'The other'}</span>
+                    <Swatch item={one} className="h-8 w-full" />
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(([name, tell]) => {
+                const [a, b] = [tell(item), tell(other)];
+                return a === '' && b === '' ? null : (
+                  <tr key={name} className="dotted-row align-top">
+                    <th scope="row" className="py-1 text-left font-normal text-stone">
+                      {name}
+                    </th>
+                    <td className={`px-1 break-words ${a === b ? '' : 'font-semibold'}`}>{a}</td>
+                    <td className={`px-1 break-words ${a === b ? '' : 'font-semibold'}`}>{b}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <p className="text-sm text-stone">
+            Alike in:{' '}
+            {twins
+              .find((twin) => twin.itemId === other.id)
+              ?.alike.map((one) => wordLikeness(one, units))
+              .join(', ')}
+            . Made one, this name stays; lots, notes, tags, photos and costs of both are kept.
+          </p>
+          <Button
+            look="strong"
+            onClick={() =>
+              void act((now) => createMerge(now, item.id, other.id), `${item.name}: one of two.`).then(
+                (isDone) => isDone && onDone(),
+              )
+            }
+          >
+            Make one of them
+          </Button>{' '}
+        </>
+      )}
+      <Button onClick={onDone}>Leave it</Button>
+    </section>
+  );
+}
