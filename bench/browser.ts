@@ -69,7 +69,6 @@ export async function measureScroll(): Promise<Figure[]> {
       }
       await page.waitForTimeout(200);
       longest = Math.max(longest, await told());
-      process.stderr.write(`${view}: ${longest}\n`);
     }
     return [{ name: 'stash.scroll.20000.longest_task_ms', value: longest, unit: 'ms' }];
   });

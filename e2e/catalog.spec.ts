@@ -230,6 +230,9 @@ test('what is promised is kept when something else is cut, and given when it is 
   await ticket.getByRole('button', { name: 'Cut', exact: true }).click();
   await expect(ticket).toContainText('0.50 m promised to the smock');
   await expect(ticket).toContainText('1.50 m × 140 cm');
+  // Every figure says how it was made.
+  await ticket.getByRole('button', { name: '389 g' }).click();
+  await expect(ticket).toContainText('1.50 m × 140 cm × 185 g/m².');
   // A scrap goes with its parent, and makes it thicker.
   await ticket.getByRole('button', { name: 'A scrap of it, wrapped with it' }).click();
   await ticket.getByLabel('How much').fill('0.7 m²');
@@ -303,7 +306,7 @@ test('pictures that are none are named with their reason, large ones are taken, 
   await page.getByRole('button', { name: 'Take in 1' }).click();
   await expect(page.getByText('1 thing came in.')).toBeVisible();
   await page.goto('/stash');
-  await expect(page.locator('svg image').first()).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Linen' }).locator('img')).toBeVisible();
   const bundle = await saveBundle(page);
   expect(bundle.includes(Buffer.from('photos/'))).toBe(true);
 });

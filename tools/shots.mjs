@@ -33,6 +33,44 @@ try {
   await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: / m$/ }).nth(3).click();
   await page.getByText('Why here').waitFor();
   await take('stash');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^By the wheel/ }).click();
+  await page.mouse.click(420, 420);
+  await page.getByText('Why here').or(page.getByText('Why its home')).waitFor();
+  await page.mouse.move(640, 5);
+  await take('stash-wheel');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Figures/ }).click();
+  await take('stash-figures');
+  await page.getByRole('button', { name: /^Laid out/ }).click();
+  await page.keyboard.press('q');
+  await page.keyboard.type('linen twill oat 3.4m x 140 185gsm board for berth curtains');
+  await take('stash-quick');
+  await page.keyboard.press('Escape');
+  await go('/list');
+  await page
+    .getByLabel('Paste rows here')
+    .fill(
+      [
+        'name\tlength\twidth\tclass\tcolour\tPrice\tShop',
+        'Oat linen twill\t3.4 m\t140 cm\tlinen\toat\t24.50\tquay market',
+        'Rust denim\tabc\t54"\tdenim\trust\t12\t',
+        'Boat canvas\t2 1/2 yd\t150\tcanvas\tbluish\t\tlock fair',
+        '\t1 m\t110\tpoplin\tred\t4\t',
+        'Weir flannel\t1,2\t112\tflannel\tdark green\t9\tlock fair',
+      ].join('\n'),
+    );
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await take('list');
+  await go('/photos');
+  for (let n = 0; n < 6; n += 1) {
+    await page.getByRole('button', { name: 'Take one with the camera' }).click();
+    await page.waitForTimeout(400);
+  }
+  await page.getByLabel('What is from the camera').first().fill('linen twill 3.4m x 140');
+  await page.getByLabel('What is from the camera').nth(1).fill('poplin 2m');
+  await take('photos');
+  await go('/stash');
   await page.getByRole('link', { name: /^Tools/ }).click();
   await page.locator('tbody tr').filter({ hasText: ' › ' }).nth(2).click();
   await page.getByText('Why here').waitFor();

@@ -1,5 +1,11 @@
 import { Field, Input, Label, Select } from '@headlessui/react';
-import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes, TextareaHTMLAttributes } from 'react';
+import {
+  useState,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from 'react';
 
 const boxClass =
   'h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
@@ -94,12 +100,28 @@ export function CheckField({
   );
 }
 
-/** A dotted row of a ticket: what it is, and how much. */
-export function Row({ name, children }: { name: string; children: ReactNode }) {
+/** A dotted row of a ticket: what it is, and how much; pressed, it says how that figure was made. */
+export function Row({ name, how, children }: { name: string; how?: string; children: ReactNode }) {
+  const [isOpen, setOpen] = useState(false);
   return (
-    <div className="dotted-row flex items-baseline justify-between gap-4 py-1.5">
+    <div className="dotted-row flex flex-wrap items-baseline justify-between gap-x-4 py-1.5">
       <dt className="shrink-0 text-stone">{name}</dt>
-      <dd className="tabular text-right font-semibold">{children}</dd>
+      <dd className="tabular min-w-0 flex-1 text-right font-semibold">
+        {how === undefined ? (
+          children
+        ) : (
+          <button
+            type="button"
+            title={how}
+            aria-expanded={isOpen}
+            className="text-right font-semibold underline decoration-stone/50 decoration-dotted underline-offset-4"
+            onClick={() => setOpen(!isOpen)}
+          >
+            {children}
+          </button>
+        )}
+      </dd>
+      {isOpen && how !== undefined && <dd className="w-full pt-1 text-sm text-stone">{how}</dd>}
     </div>
   );
 }

@@ -30,16 +30,8 @@ export {
 export { capitalise, wordCount } from './grammar.ts';
 export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
-export {
-  formatAmount,
-  wordAmount,
-  wordDoubt,
-  wordMeasures,
-  wordMeasureWay,
-  wordPackage,
-  wordReading,
-  wordThing,
-} from './things.ts';
+export { formatAmount, wordAmount, wordDoubt, wordMeasureWay, wordPackage, wordReading, wordThing } from './things.ts';
+export { wordHowMuch, wordMeasures } from './measures.ts';
 export { wordNeeds } from './needs.ts';
 export { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

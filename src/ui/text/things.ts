@@ -1,6 +1,4 @@
 import {
-  computePackage,
-  computePackages,
   convertThread,
   findHolder,
   getAmount,
@@ -8,7 +6,7 @@ import {
   type Package,
   type Reading,
 } from '../../core/measure/index.ts';
-import type { AmountUnit, Holder, Item, Lot, MeasureWay, Settings } from '../../core/records/index.ts';
+import type { AmountUnit, Holder, Item, Lot, MeasureWay } from '../../core/records/index.ts';
 import {
   formatArea,
   formatClothLength,
@@ -123,39 +121,4 @@ export function wordPackage(pkg: Package, units: UnitSystem): string {
   const times = pkg.pieces > 1 ? `${pkg.pieces} of ` : '';
   const sides = [pkg.acrossMm, pkg.alongMm, pkg.heightMm];
   return `${times}${formatSizes(sides, units)}, ${mass}`;
-}
-
-/** Rows of a ticket that follow from the measures: what it would take in each way of keeping it. */
-export function wordMeasures(item: Item, lot: Lot, settings: Settings): [string, string][] {
-  const { units } = settings;
-  const rows: [string, string][] = [];
-  if (lot.state === 'digital') return rows;
-  if (item.kind === 'fabric') {
-    // Both are told for any cloth, whichever way it is kept: it is how one compares them.
-    const stack = computePackage(item, lot, 'stack', settings);
-    const board = computePackage(item, lot, 'board', settings);
-    if (stack) rows.push(['Folded', `${formatSize(stack.heightMm, units)} thick`]);
-    rows.push(['On a board', board ? `${formatSize(board.alongMm, units)} thick` : 'does not suit a board']);
-    if (item.forms.includes('roll')) {
-      const roll = computePackage(item, lot, 'roll', settings);
-      if (roll) rows.push(['Rolled', `Ø ${formatSize(roll.alongMm, units)}`]);
-    }
-    if (stack) rows.push(['Weight', formatMass(stack.massG, units)]);
-    return rows;
-  }
-  if (item.scrap) {
-    const loose = computePackage(item, lot, 'loose', settings);
-    const stack = computePackage(item, lot, 'stack', settings);
-    if (stack) rows.push(['Piled', `${formatSize(stack.heightMm, units)} high`]);
-    if (loose)
-      rows.push(['Loose', formatVolume(loose.alongMm ** 3, units)], ['Weight', formatMass(loose.massG, units)]);
-    return rows;
-  }
-  const [pkg] = computePackages(item, lot, settings);
-  if (!pkg) return rows;
-  if (item.thread) rows.push(['Each', `Ø ${formatSize(pkg.alongMm, units)} × ${formatSize(pkg.heightMm, units)}`]);
-  else if (item.pattern) rows.push(['Thickness', formatSize(pkg.alongMm * pkg.pieces, units)]);
-  else rows.push(['Takes', formatVolume(pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, units)]);
-  rows.push(['Weight', formatMass(pkg.massG, units)]);
-  return rows;
 }

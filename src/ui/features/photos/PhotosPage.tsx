@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { completeSketch, parseLine, type Sketch } from '../../../core/catalog/index.ts';
 import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../../core/records/index.ts';
@@ -27,9 +27,11 @@ interface Draft {
   readonly problem: string | null;
 }
 
+const NO_DRAFT: Draft = { thing: null, problem: null };
+
 /** What a shot and its line make together: the line says what it is, the picture its colours and print. */
 function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameters<typeof getUsualStations>[0]): Draft {
-  if (!shot.photo || !shot.findings || shot.text.trim() === '') return { thing: null, problem: null };
+  if (!shot.photo || !shot.findings || shot.text.trim() === '') return NO_DRAFT;
   const line = parseLine(shot.text, { kind, units });
   if (line.faults[0])
     return { thing: null, problem: wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd') };
@@ -178,11 +180,11 @@ export function PhotosPage() {
             <ShotCard
               key={shot.id}
               shot={shot}
-              draft={drafts.get(shot.id) ?? { thing: null, problem: null }}
+              draft={drafts.get(shot.id) ?? NO_DRAFT}
               units={units}
               isFirst={i === 0}
-              onChange={(news) => change(shot.id, news)}
-              onDrop={() => drop([shot.id])}
+              onChange={change}
+              onDrop={drop}
             />
           ))}
         </ul>
@@ -196,11 +198,11 @@ interface ShotCardProps {
   readonly draft: Draft;
   readonly units: UnitSystem;
   readonly isFirst: boolean;
-  readonly onChange: (news: Partial<Shot>) => void;
-  readonly onDrop: () => void;
+  readonly onChange: (id: string, news: Partial<Shot>) => void;
+  readonly onDrop: (ids: readonly string[]) => void;
 }
 
-function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardProps) {
+const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardProps) {
   const url = usePhotoUrl(shot.photo?.id, 'full');
   const { thing, problem } = draft;
   const name = shot.fileName || 'photo';
@@ -209,16 +211,30 @@ function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardPro
       <li className="border-l-4 border-madder bg-linen p-3" role="alert">
         <p className="font-semibold break-words">{name}</p>
         <p className="mt-1">{shot.trouble}</p>
-        <Button look="quiet" className="mt-2" onClick={onDrop}>
+        <Button look="quiet" className="mt-2" onClick={() => onDrop([shot.id])}>
           Leave it out
         </Button>
       </li>
     );
+  // Nothing can be said of a picture before it is seen; a hundred of them are on the page in no time.
+  if (!shot.photo)
+    return (
+      <li className="bg-linen p-3 text-stone">
+        <p>Developing…</p>
+      </li>
+    );
   return (
-    <li>
+    <li className="[contain-intrinsic-size:auto_340px] [content-visibility:auto]">
       <div className="relative aspect-[4/3] bg-linen">
-        {url && <img src={url} alt={name} className="absolute inset-0 size-full object-cover" />}
-        {!url && <p className="p-3 text-stone">Developing…</p>}
+        {url && (
+          <img
+            src={url}
+            alt={name}
+            decoding="async"
+            loading="lazy"
+            className="absolute inset-0 size-full object-cover"
+          />
+        )}
       </div>
       <div className="mt-1.5 flex items-center gap-1.5">
         {shot.findings?.colours.map(({ hex, share }, i) => (
@@ -228,7 +244,7 @@ function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardPro
             aria-label={`Goes by ${hex}, ${Math.round(share * 100)} % of it`}
             aria-pressed={i === shot.colour}
             className={`size-11 border border-thread md:size-7 ${i === shot.colour ? 'outline-2 outline-offset-1 outline-ink' : ''}`}
-            onClick={() => onChange({ colour: i })}
+            onClick={() => onChange(shot.id, { colour: i })}
           >
             <svg aria-hidden className="block size-full">
               <rect width="100%" height="100%" fill={hex} />
@@ -239,7 +255,7 @@ function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardPro
           aria-label={`Print of ${name}`}
           className="ml-auto h-11 rounded border border-thread bg-paper px-1 md:h-8"
           value={shot.print}
-          onChange={(event) => onChange({ print: event.target.value as Print })}
+          onChange={(event) => onChange(shot.id, { print: event.target.value as Print })}
         >
           {PRINTS.map((one) => (
             <option key={one} value={one}>
@@ -257,7 +273,7 @@ function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardPro
         aria-invalid={problem !== null || undefined}
         className="mt-1.5 h-11 w-full border-b-2 border-dashed border-walnut bg-linen px-2 placeholder:text-stone aria-invalid:border-madder"
         value={shot.text}
-        onChange={(event) => onChange({ text: event.target.value })}
+        onChange={(event) => onChange(shot.id, { text: event.target.value })}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;
           event.preventDefault();
@@ -273,10 +289,10 @@ function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardPro
               ? `${thing.item.name}: ${wordKind(thing.item.kind)}, ${wordAmount(thing.item, thing.lot, units)}`
               : 'Say what it is')}
         </span>
-        <Button look="quiet" onClick={onDrop}>
+        <Button look="quiet" onClick={() => onDrop([shot.id])}>
           Leave out
         </Button>
       </p>
     </li>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { PhotoFindings } from '../../../core/colour/photo.ts';
 import type { Photo, Print } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
@@ -27,8 +27,15 @@ export function usePhotos() {
   const stops = useRef<(() => void)[]>([]);
   useEffect(() => () => stops.current.forEach((stop) => stop()), []);
 
-  const change = (id: string, news: Partial<Shot>) =>
-    setShots((all) => all.map((shot) => (shot.id === id ? { ...shot, ...news } : shot)));
+  const change = useCallback(
+    (id: string, news: Partial<Shot>) =>
+      setShots((all) => all.map((shot) => (shot.id === id ? { ...shot, ...news } : shot))),
+    [],
+  );
+  const drop = useCallback(
+    (ids: readonly string[]) => setShots((all) => all.filter((shot) => !ids.includes(shot.id))),
+    [],
+  );
   const add = (files: readonly File[]) => {
     if (files.length === 0) return;
     const fresh = files.map((file): Shot => {
@@ -58,6 +65,5 @@ export function usePhotos() {
     });
     stops.current.push(stop);
   };
-  const drop = (ids: readonly string[]) => setShots((all) => all.filter((shot) => !ids.includes(shot.id)));
   return { shots, done, add, change, drop };
 }

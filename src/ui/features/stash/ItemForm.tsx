@@ -38,6 +38,7 @@ import {
   wordPrint,
   wordScrapCut,
 } from '../../text/index.ts';
+import { TwinHint } from './TwinHint.tsx';
 import { createFields, goesByLength, listUsualForms, readFields, toFields, type ItemFields } from './itemForm.ts';
 
 const ENVELOPE_WORDS: Record<string, string> = {
@@ -316,14 +317,15 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
       )}
       {result.ok && (
         <dl aria-label="What follows" className="border-l-4 border-woad bg-linen px-3 py-1">
-          {wordMeasures(result.value.item, result.value.lot, settings).map(([name, words]) => (
-            <Row key={name} name={name}>
+          {wordMeasures(result.value.item, result.value.lot, settings).map(({ name, words, how }) => (
+            <Row key={name} name={name} how={how}>
               {words}
             </Row>
           ))}
           {result.value.lot.state === 'digital' && <Row name="Room">takes none</Row>}
         </dl>
       )}
+      {isNew && result.ok && <TwinHint item={result.value.item} />}
       <Pair>
         <TextField label="Colour" type="color" {...register('colour')} />
         {text('usesPerMonth', 'Uses a month')}

@@ -157,7 +157,7 @@ function Piece({ row }: { row: StashRow }) {
         aria-label={name}
         aria-pressed={isChosen}
         title={name}
-        className={`relative block overflow-visible border ${presence === 'out' ? 'border-dashed border-ink opacity-60' : 'border-ink/25'} ${isChosen ? 'outline-3 outline-offset-2 outline-ink' : ''}`}
+        className={`relative block overflow-visible border ${presence === 'out' ? 'border-2 border-dashed border-ink' : 'border-ink/25'} ${isChosen ? 'outline-3 outline-offset-2 outline-ink' : ''}`}
         style={{ width, height, background: item.colours[0] ?? '#8a8f94' }}
       >
         {photo && <PhotoPiece photo={photo} />}
@@ -178,6 +178,7 @@ function Piece({ row }: { row: StashRow }) {
             )}
           </svg>
         )}
+        {presence === 'out' && <span aria-hidden className="absolute inset-0 bg-paper/50" />}
         {width >= LABEL_FROM_PX && (
           <span aria-hidden className="absolute bottom-1 left-1 bg-paper px-1 text-sm leading-5 font-semibold">
             {length}

@@ -1,42 +1,25 @@
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import {
-  completeSketch,
-  createTwinFinder,
-  parseLine,
-  type Birth,
-  type TwinFinder,
-} from '../../../core/catalog/index.ts';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { completeSketch, parseLine, type Birth } from '../../../core/catalog/index.ts';
 import { computePackage, getAmount } from '../../../core/measure/index.ts';
-import type { Household, ItemId, Kind, LotId } from '../../../core/records/index.ts';
+import type { ItemId, Kind, LotId } from '../../../core/records/index.ts';
 import { createSaveItem } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { wordWhereShort } from '../../components/where.ts';
 import { EXAMPLE, quickClass } from './quick.ts';
+import { TwinHint } from './TwinHint.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
-import { computeWhereabouts, getLotsByItem, getUsualStations } from '../../state/derived.ts';
+import { getUsualStations } from '../../state/derived.ts';
 import {
   capitalise,
   wordAmount,
   wordAmountFault,
   wordForm,
   wordKind,
-  wordLikeness,
   wordMeaning,
   wordPackage,
   wordRecordFault,
   wordThing,
 } from '../../text/index.ts';
-
-/** Made once for a state of the household, when a line is first typed. */
-const finders = new WeakMap<Household['items'], TwinFinder>();
-function getTwinFinder(household: Household): TwinFinder {
-  const known = finders.get(household.items);
-  if (known) return known;
-  const made = createTwinFinder(household);
-  finders.set(household.items, made);
-  return made;
-}
 
 interface QuickLineProps {
   readonly kind: Kind;
@@ -66,11 +49,6 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     const birth: Birth = { ...ids, nowMs: world.nowMs(), stationId: getUsualStations(household)(line.sketch.kind) };
     return completeSketch(line.sketch, birth);
   }, [line, ids, household]);
-  const wanted = useDeferredValue(made);
-  const twins = useMemo(
-    () => (wanted.ok && !isEmpty ? getTwinFinder(household).find(wanted.value.item, 2) : []),
-    [wanted, isEmpty, household],
-  );
   const needsAmount = line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
   const problem = line.faults[0]
     ? wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd')
@@ -155,25 +133,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
               {problem}
             </p>
           )}
-          {twins.map((twin) => {
-            const item = household.items.get(twin.itemId);
-            const [lotId] = getLotsByItem(household).get(twin.itemId) ?? [];
-            const lot = lotId && household.lots.get(lotId);
-            if (!item || !lot) return null;
-            return (
-              <p key={twin.itemId} className="mt-2 flex items-center gap-3 border-l-4 border-weld bg-linen px-3 py-1.5">
-                <Swatch item={item} className="size-7 shrink-0" />
-                <span className="min-w-0 flex-1 text-sm">
-                  You have <strong>{item.name}</strong> already, {wordAmount(item, lot, units)}:{' '}
-                  {twin.alike.map((one) => wordLikeness(one, units)).join(', ')}.{' '}
-                  <span className="text-stone">{wordWhereShort(computeWhereabouts(household, lot.id))}</span>
-                </span>
-                <Button look="quiet" onClick={() => show({ type: 'lot', id: lot.id })}>
-                  Look
-                </Button>
-              </p>
-            );
-          })}
+          {thing && <TwinHint item={thing.item} />}
           <p className="mt-2 text-sm text-stone">
             <kbd>Enter</kbd> takes it in. <kbd>Alt+Enter</kbd>{' '}
             <Button look="quiet" onClick={openForm}>

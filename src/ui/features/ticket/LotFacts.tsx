@@ -1,5 +1,6 @@
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
+import { formatSize } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
@@ -68,6 +69,14 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       ))}
       {parent && !around && <Row name="Cut from">{parent.name}</Row>}
       {item.kit && item.kit.parts.length > 0 && <Row name="Belongs in it">{item.kit.parts.join(', ')}</Row>}
+      {item.pattern?.needs?.map((need) => (
+        <Row
+          key={`${need.size} ${need.part} ${need.widthMm}`}
+          name={['Needs', need.size, need.part].filter(Boolean).join(', ')}
+        >
+          {`${formatAmount(need.lengthMm, 'length', units)} × ${formatSize(need.widthMm, units)}`}
+        </Row>
+      ))}
       {item.tags && <Row name="Tags">{item.tags.join(', ')}</Row>}
       {item.source && <Row name="From">{item.source}</Row>}
       {typeof item.cost === 'number' && <Row name="Cost">{item.cost.toFixed(2)}</Row>}

@@ -17,13 +17,14 @@ import {
   wordDoubt,
   wordForm,
   wordHomeOffer,
+  wordHowMuch,
   wordMeasures,
   wordMeasureWay,
   wordPlaceReason,
   wordThing,
 } from '../../text/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { getMeasureWays } from '../../../core/measure/index.ts';
+import { findHolder, getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
 import { LotFacts } from './LotFacts.tsx';
 import { LotMore } from './LotMore.tsx';
@@ -66,13 +67,13 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       <Swatch item={item} className={`mt-3 w-full ${item.photos ? 'h-32' : item.fabric ? 'h-12' : 'h-4'}`} />
       {!isPreview && <PhotoRow item={item} />}
       <dl className="mt-2">
-        <Row name="There is">
+        <Row name="There is" how={wordHowMuch(item, lot, settings)}>
           {wordAmount(item, lot, units)}
           {wordDoubt(item, lot, units)}
           {item.kind === 'fabric' && item.fabric && ` × ${formatSize(item.fabric.widthMm, units)}`}
         </Row>
-        {wordMeasures(item, lot, settings).map(([name, words]) => (
-          <Row key={name} name={name}>
+        {wordMeasures(item, lot, settings).map(({ name, words, how }) => (
+          <Row key={name} name={name} how={how}>
             {words}
           </Row>
         ))}
@@ -101,7 +102,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
         </Button>
       )}
       <Why household={household} id={lot.id} isHere={isHere} />
-      {item.kind === 'fabric' && <ThreadMatch household={household} item={item} />}
+      {(item.kind === 'fabric' || isBobbin(item, lot)) && <ThreadMatch household={household} item={item} />}
       {isCutting && canCut ? (
         <CutForm lot={lot} onDone={() => setCutting(false)} />
       ) : isMeasuring ? (
@@ -146,6 +147,11 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       {!isPreview && <LotMore household={household} item={item} lot={lot} />}
     </>
   );
+}
+
+/** Thread on bobbins, which is matched to the thread it came from or that is nearest. */
+function isBobbin(item: Item, lot: Lot): boolean {
+  return item.thread !== undefined && (lot.holder ?? findHolder(item.thread.diameterMm).id) === 'bobbin';
 }
 
 function Why({ household, id, isHere }: { household: Household; id: LotId; isHere: boolean }) {

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { findNearest, getMatch, toLabColour, type Candidate } from '../../../core/colour/difference.ts';
+import { findHolder } from '../../../core/measure/index.ts';
 import type { Household, Item } from '../../../core/records/index.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp } from '../../state/app.ts';
@@ -27,7 +28,11 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
   const show = useApp((state) => state.show);
   const nearest = useMemo(() => {
     const lab = item.colours[0] ? toLabColour(item.colours[0]) : null;
-    const owned = listThreads(household).filter((one) => getLotsByItem(household).has(one.of.id));
+    // A bobbin is matched with spools: other bobbins are as short as itself.
+    const owned = listThreads(household).filter(
+      ({ of }) =>
+        of.id !== item.id && getLotsByItem(household).has(of.id) && findHolder(of.thread!.diameterMm).id !== 'bobbin',
+    );
     return lab ? findNearest(lab, owned, OFFERED) : [];
   }, [household, item]);
   if (nearest.length === 0) return null;

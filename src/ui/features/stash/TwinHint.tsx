@@ -1,0 +1,50 @@
+import { useDeferredValue, useMemo } from 'react';
+import { createTwinFinder, type TwinFinder } from '../../../core/catalog/index.ts';
+import type { Household, Item } from '../../../core/records/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { wordWhereShort } from '../../components/where.ts';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { computeWhereabouts, getLotsByItem } from '../../state/derived.ts';
+import { wordAmount, wordLikeness } from '../../text/index.ts';
+
+/** Made once for a state of the household, when something new is first described. */
+const finders = new WeakMap<Household['items'], TwinFinder>();
+function getTwinFinder(household: Household): TwinFinder {
+  const known = finders.get(household.items);
+  if (known) return known;
+  const made = createTwinFinder(household);
+  finders.set(household.items, made);
+  return made;
+}
+
+/** Do I have it already? What is there and much like a thing that is being added. */
+export function TwinHint({ item }: { item: Item }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const show = useApp((state) => state.show);
+  const wanted = useDeferredValue(item);
+  const twins = useMemo(() => getTwinFinder(household).find(wanted, 2), [wanted, household]);
+  return twins.map((twin) => {
+    const other = household.items.get(twin.itemId);
+    const [lotId] = getLotsByItem(household).get(twin.itemId) ?? [];
+    const lot = lotId && household.lots.get(lotId);
+    if (!other || !lot) return null;
+    return (
+      <p
+        key={twin.itemId}
+        className="mt-2 flex flex-wrap items-center gap-x-3 border-l-4 border-weld bg-linen px-3 py-1.5"
+      >
+        <Swatch item={other} className="size-7 shrink-0" />
+        <span className="min-w-40 flex-1 text-sm">
+          You have <strong>{other.name}</strong> already, {wordAmount(other, lot, units)}:{' '}
+          {twin.alike.map((one) => wordLikeness(one, units)).join(', ')}.{' '}
+          <span className="text-stone">{wordWhereShort(computeWhereabouts(household, lot.id))}</span>
+        </span>
+        <Button look="quiet" onClick={() => show({ type: 'lot', id: lot.id })}>
+          Look
+        </Button>
+      </p>
+    );
+  });
+}
