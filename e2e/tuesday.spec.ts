@@ -198,7 +198,11 @@ test('a cloth is measured by its board, taken over with its doubt, and calibrate
   const told = panel.getByRole('status');
   await expect(told).toContainText(/\d\.\d\d m ± \d\.\d\d m/);
   await expect(told).toContainText(/[\d.]+ wraps of \d layers at 0\.\d\d mm\./);
-  const doubt = async () => Number(/± ([\d.]+) m/.exec((await told.textContent())!)![1]);
+  // Of what there is: a longer piece is in doubt by more.
+  const doubt = async () => {
+    const [, length, sigma] = /([\d.]+) m ± ([\d.]+) m/.exec((await told.textContent())!)!;
+    return Number(sigma) / Number(length);
+  };
   const before = await doubt();
   await panel.getByText('I know how much this is').click();
   await panel.getByLabel('Its true length').fill('2 m');
