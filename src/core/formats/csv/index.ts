@@ -1,4 +1,4 @@
-export type { CellFault } from './columns.ts';
+export type { CellFault } from './cells.ts';
 export {
   listTargets,
   readTable,

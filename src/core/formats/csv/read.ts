@@ -12,7 +12,8 @@ import {
   type StationId,
 } from '../../records/index.ts';
 import type { UnitSystem } from '../../units/index.ts';
-import { COLUMNS, findColumn, guessColumn, listColumns, type CellFault, type Column } from './columns.ts';
+import type { CellFault } from './cells.ts';
+import { COLUMNS, findColumn, guessColumn, listColumns, type Column } from './columns.ts';
 import { unneutralise, type TextTable } from './text.ts';
 
 /** Which column of the app each column of a table is; null for one that is left out. */

@@ -39,7 +39,8 @@ import {
   wordScrapCut,
 } from '../../text/index.ts';
 import { TwinHint } from './TwinHint.tsx';
-import { createFields, goesByLength, listUsualForms, readFields, toFields, type ItemFields } from './itemForm.ts';
+import { createFields, goesByLength, listUsualForms, toFields, type ItemFields } from './itemFields.ts';
+import { readFields } from './itemForm.ts';
 
 const ENVELOPE_WORDS: Record<string, string> = {
   small: 'small envelope',

@@ -3,7 +3,8 @@ import type { Birth } from '../../../core/catalog/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import { DEFAULT_SETTINGS, type ItemId, type LotId, type StationId } from '../../../core/records/index.ts';
 import { createSampleHousehold } from '../../../sample/index.ts';
-import { createFields, readFields, toFields } from './itemForm.ts';
+import { createFields, toFields } from './itemFields.ts';
+import { readFields } from './itemForm.ts';
 
 const create: Birth = { itemId: 'i' as ItemId, lotId: 'l' as LotId, nowMs: 7, stationId: 'st' as StationId };
 const cloth = {

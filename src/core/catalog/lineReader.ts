@@ -1,0 +1,468 @@
+import { isShade, parseColourWord } from '../colour/words.ts';
+import type { Kind } from '../records/index.ts';
+import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
+import { findType, TYPE_FIGURES } from './figures.ts';
+import type { Sketch } from './sketch.ts';
+import {
+  CLOTH_WORDS,
+  CUT_WORDS,
+  FIBRE_WORDS,
+  FORM_WORDS,
+  GARMENT_WORDS,
+  HOLDER_WORDS,
+  KIND_WORDS,
+  PRINT_WORDS,
+  THREAD_USES,
+  WEAVE_WORDS,
+} from './words.ts';
+
+/** What a stretch of the line was read as. */
+const MEANINGS = [
+  'kind',
+  'type',
+  'fibre',
+  'cloth',
+  'weave',
+  'print',
+  'colour',
+  'form',
+  'holder',
+  'use',
+  'garment',
+  'cut',
+  'length',
+  'width',
+  'grammage',
+  'mass',
+  'count',
+  'units',
+  'size',
+  'number',
+  'sheets',
+  'format',
+  'made',
+  'washed',
+  'tex',
+  'watts',
+  'hours',
+  'expiry',
+  'cost',
+  'tag',
+  'for',
+  'box',
+  'era',
+  'sizes',
+] as const;
+export type Meaning = (typeof MEANINGS)[number];
+
+export interface LinePart {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+  readonly means: Meaning;
+}
+
+interface Token {
+  readonly text: string;
+  readonly word: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A number of the line, whose meaning depends on the kind of thing. */
+export interface Quantity {
+  readonly from: number;
+  to: number;
+  readonly number: string;
+  readonly unit: string;
+  /** It came after an x or ×. */
+  readonly isTimes: boolean;
+  isWide: boolean;
+}
+
+const NUMBER = /^(\d+[.,]\d+|[.,]\d+|\d+\s*[½¼¾⅓⅔⅛⅜⅝⅞]|[½¼¾⅓⅔⅛⅜⅝⅞]|\d+\/\d+|\d+)(.*)$/u;
+export const LENGTH_UNITS = new Set('mm cm m in inch inches " ” ″ ft foot feet \' ’ ′ yd yds yard yards'.split(' '));
+export const MASS_UNITS = new Set('mg g kg oz lb lbs'.split(' '));
+export const GRAMMAGE_UNITS = new Set('gsm g/m² g/m2 oz/yd² oz/yd2'.split(' '));
+export const COUNT_UNITS = new Set('pcs pc pieces piece packets packet packs pack copies copy'.split(' '));
+const KEYWORDS: Readonly<Record<string, Meaning>> = {
+  tex: 'tex',
+  tkt: 'tex',
+  ticket: 'tex',
+  wt: 'tex',
+  weight: 'tex',
+  size: 'size',
+  sizes: 'sizes',
+  cost: 'cost',
+  no: 'number',
+  nr: 'number',
+  number: 'number',
+};
+/** Every word that names a type of notion, tool or other thing. */
+const TYPE_WORDS = new Set(TYPE_FIGURES.flatMap((one) => one.words));
+
+function tokenise(text: string): Token[] {
+  return [...text.matchAll(/\S+/gu)].map((match) => ({
+    text: match[0],
+    word: match[0].toLowerCase().replace(/[,;]$/u, ''),
+    from: match.index,
+    to: match.index + match[0].length,
+  }));
+}
+
+function isKnownWord(word: string): boolean {
+  return (
+    word in KIND_WORDS ||
+    word in CLOTH_WORDS ||
+    word in PRINT_WORDS ||
+    word in FORM_WORDS ||
+    word in HOLDER_WORDS ||
+    word in CUT_WORDS ||
+    word in KEYWORDS ||
+    FIBRE_WORDS.includes(word) ||
+    WEAVE_WORDS.includes(word) ||
+    GARMENT_WORDS.includes(word) ||
+    THREAD_USES.includes(word) ||
+    TYPE_WORDS.has(word) ||
+    isShade(word) ||
+    parseColourWord(word) !== null ||
+    /^(x|×|by|wide|for|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
+  );
+}
+
+function capitalise(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Collects what the line says, word by word; amounts wait until the kind is known. */
+export class LineReader {
+  private readonly tokens: readonly Token[];
+  private readonly used = new Set<number>();
+  readonly parts: LinePart[] = [];
+  readonly faults: AmountFault[] = [];
+  readonly quantities: Quantity[] = [];
+  readonly said: { -readonly [K in keyof Sketch]?: Sketch[K] } = {};
+  reservedFor: string | null = null;
+
+  constructor(
+    private readonly text: string,
+    private readonly context: { readonly kind: Kind; readonly units: UnitSystem },
+  ) {
+    this.tokens = tokenise(text);
+  }
+
+  private mark(from: number, to: number, means: Meaning, isName = false): void {
+    this.parts.push({ from, to, text: this.text.slice(from, to), means });
+    if (!isName)
+      for (const [i, token] of this.tokens.entries()) if (token.from >= from && token.to <= to) this.used.add(i);
+  }
+
+  /** Reads all words; amounts are only gathered. */
+  gather(): void {
+    for (let i = 0; i < this.tokens.length; i += 1) i += this.readAt(i) - 1;
+  }
+
+  /** Reads what begins at token `i`; the number of tokens it took, at least one. */
+  private readAt(i: number): number {
+    const token = this.tokens[i] as Token;
+    const next = this.tokens[i + 1];
+    const { word } = token;
+    const { said } = this;
+    if (/^#[0-9a-f]{6}$/u.test(word)) {
+      said.colours = [...(said.colours ?? []), word];
+      this.mark(token.from, token.to, 'colour');
+      return 1;
+    }
+    if (/^#[^\s#]{1,40}$/u.test(word) && !/^#\d+$/u.test(word)) {
+      said.tags = [...(said.tags ?? []), word.slice(1)];
+      this.mark(token.from, token.to, 'tag');
+      return 1;
+    }
+    if (/^#\d{1,7}$/u.test(word)) {
+      said.number = Number(word.slice(1));
+      this.mark(token.from, token.to, 'number');
+      return 1;
+    }
+    if (word === 'for' && next) {
+      // To the end of the line, or up to the next sign that something else begins.
+      let end = i + 1;
+      while (end < this.tokens.length && !/^(#|cost$)/u.test(this.tokens[end]!.word)) end += 1;
+      const last = this.tokens[end - 1] as Token;
+      if (end > i + 1) {
+        this.reservedFor = this.text.slice(next.from, last.to).slice(0, 120);
+        this.mark(token.from, last.to, 'for');
+        return end - i;
+      }
+    }
+    if ((word === 'expires' || word === 'exp') && next && /^\d{4}-\d{2}-\d{2}$/u.test(next.word)) {
+      said.expiresOn = next.word;
+      this.mark(token.from, next.to, 'expiry');
+      return 2;
+    }
+    if (/^\d{4}s$/u.test(word)) {
+      said.era = word;
+      this.mark(token.from, token.to, 'era');
+      return 1;
+    }
+    const used = /^(\d+(?:[.,]\d+)?)\s?h(ours)?$/u.exec(word);
+    if (used) {
+      said.usedHours = Number(used[1]!.replace(',', '.'));
+      const before = this.tokens[i - 1];
+      this.mark(before?.word === 'used' ? before.from : token.from, token.to, 'hours');
+      return 1;
+    }
+    const keyed = this.readKeyword(token, next);
+    if (keyed > 0) return keyed;
+    if (/^[-−–]\s?[\d.,]/u.test(token.text)) {
+      this.faults.push({ code: 'negative', text: token.text });
+      this.used.add(i);
+      return 1;
+    }
+    const times = /^(?:x|×|by)$/u.test(word);
+    if (times && next && NUMBER.test(next.word)) return 1 + this.readNumber(i + 1, token.from, true);
+    const joined = /^[x×](\d.*)$/u.exec(token.text.toLowerCase());
+    if (joined) return this.readNumber(i, token.from, true, joined[1]);
+    if (NUMBER.test(word)) return this.readNumber(i, token.from, false);
+    return this.readWord(i);
+  }
+
+  private readKeyword(token: Token, next: Token | undefined): number {
+    const means = KEYWORDS[token.word];
+    if (!means || !next) return 0;
+    const { said } = this;
+    if (means === 'size' || means === 'sizes') {
+      if (!/^[\dx(][\w/(),+–-]*$|^(xs|s|m|l|xl|xxl)\b.*$/iu.test(next.word)) return 0;
+      if (means === 'size') said.size = next.word;
+      else said.sizes = next.word;
+      this.mark(token.from, next.to, means);
+      return 2;
+    }
+    const value = Number(next.word.replace(',', '.'));
+    if (!(value > 0)) return 0;
+    if (means === 'tex')
+      said.tex = token.word === 'tex' ? value : Number(((token.word.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
+    else if (means === 'cost') said.cost = value;
+    else said.number = Math.round(value);
+    this.mark(token.from, next.to, means);
+    return 2;
+  }
+
+  /** A number with its unit, or with the word that it counts. */
+  private readNumber(i: number, from: number, isTimes: boolean, text?: string): number {
+    const token = this.tokens[i] as Token;
+    const whole = text ?? token.word;
+    // 90/14, 80/12: a needle's size, and no fraction.
+    if (/^\d{2,3}\/\d{2}$/u.test(whole)) {
+      this.said.size = whole;
+      this.mark(from, token.to, 'size');
+      return 1;
+    }
+    const match = NUMBER.exec(whole) as RegExpExecArray;
+    let number = match[1] as string;
+    let unit = match[2] as string;
+    let taken = 1;
+    let at = this.tokens[i + 1];
+    // 2 1/2
+    if (unit === '' && /^\d+$/u.test(number) && at && /^\d\/\d{1,2}/u.test(at.word)) {
+      const fraction = /^(\d\/\d{1,2})(.*)$/u.exec(at.word) as RegExpExecArray;
+      number = `${number} ${fraction[1]}`;
+      unit = fraction[2] as string;
+      taken += 1;
+      at = this.tokens[i + 2];
+    }
+    let to = (this.tokens[i + taken - 1] as Token).to;
+    const isUnit = (word: string) =>
+      LENGTH_UNITS.has(word) ||
+      MASS_UNITS.has(word) ||
+      GRAMMAGE_UNITS.has(word) ||
+      COUNT_UNITS.has(word) ||
+      word === 'w' ||
+      word === 'sheets';
+    if (unit === '' && at && (isUnit(at.word) || at.word in HOLDER_WORDS)) {
+      unit = at.word;
+      to = at.to;
+      taken += 1;
+    } else if (
+      unit === '' &&
+      !isTimes &&
+      at &&
+      this.expectsLength() &&
+      /^[a-z]/u.test(at.word) &&
+      !isKnownWord(at.word)
+    ) {
+      this.faults.push({ code: 'unknown-unit', text: this.text.slice(from, at.to), unit: at.word });
+      for (let n = i; n <= i + taken; n += 1) this.used.add(n);
+      return taken + 1;
+    }
+    if (unit !== '' && !isUnit(unit) && !(unit in HOLDER_WORDS)) {
+      const isWordy = /^[a-z"'”″]+$/u.test(unit);
+      this.faults.push(
+        isWordy
+          ? { code: 'unknown-unit', text: this.text.slice(from, to), unit }
+          : { code: 'not-a-number', text: this.text.slice(from, to) },
+      );
+      for (let n = i; n < i + taken; n += 1) this.used.add(n);
+      return taken;
+    }
+    const quantity: Quantity = { from, to, number, unit, isTimes, isWide: false };
+    const after = this.tokens[i + taken];
+    if (after?.word === 'wide') {
+      quantity.isWide = true;
+      quantity.to = after.to;
+      taken += 1;
+    }
+    this.quantities.push(quantity);
+    for (const [n, one] of this.tokens.entries()) if (one.from >= from && one.to <= quantity.to) this.used.add(n);
+    if (unit in HOLDER_WORDS) this.said.holder = HOLDER_WORDS[unit];
+    return taken;
+  }
+
+  private expectsLength(): boolean {
+    const kind = this.said.kind ?? this.context.kind;
+    return (kind === 'fabric' && !this.said.type) || kind === 'scrap';
+  }
+
+  private readWord(i: number): number {
+    const token = this.tokens[i] as Token;
+    const next = this.tokens[i + 1];
+    const { said } = this;
+    const pair = next ? `${token.word} ${next.word}` : '';
+    const set = (means: Meaning, isName: boolean, to = token.to) => this.mark(token.from, to, means, isName);
+
+    // Types come before cloth: "elastic" on its own is a notion, "quilting cotton" a cloth.
+    for (const [words, to, taken] of [
+      [pair, next?.to ?? token.to, 2],
+      [token.word, token.to, 1],
+    ] as const) {
+      if (words === '') continue;
+      if (words in CLOTH_WORDS && !said.cloth) {
+        const [cloth, fibre] = CLOTH_WORDS[words] as readonly [string, string?];
+        // "linen" is a fibre and, where nothing else is said, a class of its own.
+        if (words === 'linen') {
+          said.fibre = 'linen';
+          set('fibre', true, to);
+          return taken;
+        }
+        said.cloth = cloth;
+        if (fibre && !said.fibre) said.fibre = fibre;
+        set('cloth', true, to);
+        return taken;
+      }
+      if (words === 'hand' || words === 'elastic' ? said.kind !== 'thread' && words === 'elastic' : true) {
+        const figures = findType(words);
+        if (figures && !said.type && !said.cloth && said.kind !== 'pattern' && said.kind !== 'kit') {
+          said.type = figures.type;
+          said.kind ??= figures.kind;
+          set('type', true, to);
+          return taken;
+        }
+      }
+    }
+    if (token.word in KIND_WORDS) {
+      said.kind = KIND_WORDS[token.word];
+      // A type read before was part of the name: "button thread", "zip pattern".
+      if (said.kind === 'thread' || said.kind === 'pattern' || said.kind === 'scrap') delete said.type;
+      if (said.kind === 'thread')
+        said.use ??= this.tokens.slice(0, i).find((one) => THREAD_USES.includes(one.word))?.word;
+      set('kind', said.kind === 'scrap' || said.kind === 'kit' || said.kind === 'thread');
+      return 1;
+    }
+    if (token.word in CUT_WORDS) {
+      said.kind = 'scrap';
+      said.cut = CUT_WORDS[token.word];
+      set('cut', true);
+      return 1;
+    }
+    if (token.word in HOLDER_WORDS) {
+      said.kind ??= 'thread';
+      said.holder = HOLDER_WORDS[token.word];
+      set('holder', true);
+      return 1;
+    }
+    if (FIBRE_WORDS.includes(token.word)) {
+      said.fibre = token.word;
+      set('fibre', true);
+      return 1;
+    }
+    if (WEAVE_WORDS.includes(token.word) && (said.fibre || said.cloth)) {
+      said.weave = token.word;
+      set('weave', true);
+      return 1;
+    }
+    if (token.word in PRINT_WORDS && said.kind !== 'pattern') {
+      said.print = PRINT_WORDS[token.word];
+      set('print', true);
+      return 1;
+    }
+    if (token.word in FORM_WORDS && i > 0) {
+      said.form = FORM_WORDS[token.word];
+      set('form', false);
+      return 1;
+    }
+    if (isShade(token.word) && next) {
+      const shaded = parseColourWord(next.word, token.word);
+      if (shaded) {
+        said.colours = [...(said.colours ?? []), shaded].slice(0, 8);
+        set('colour', true, next.to);
+        return 2;
+      }
+    }
+    const colour = parseColourWord(token.word);
+    if (colour) {
+      said.colours = [...(said.colours ?? []), colour].slice(0, 8);
+      set('colour', true);
+      return 1;
+    }
+    const flag = { washed: true, unwashed: false }[token.word];
+    if (flag !== undefined) {
+      said.isWashed = flag;
+      set('washed', false);
+      return 1;
+    }
+    if (token.word === 'made') {
+      said.isMade = true;
+      set('made', false);
+      return 1;
+    }
+    if (token.word === 'pdf' || token.word === 'digital' || token.word === 'printed') {
+      said.format = token.word === 'printed' ? 'sheets' : 'digital';
+      said.kind ??= 'pattern';
+      set('format', false);
+      return 1;
+    }
+    if (token.word === 'used' && /^\d/u.test(next?.word ?? '')) {
+      this.used.add(i);
+      return 1;
+    }
+    if (THREAD_USES.includes(token.word) && !said.use) {
+      said.use = token.word;
+      set('use', true);
+      return 1;
+    }
+    if (GARMENT_WORDS.includes(token.word)) {
+      said.garment = token.word;
+      set('garment', true);
+      return 1;
+    }
+    return 1;
+  }
+
+  /** The words that are no amount: the name as it was typed. */
+  getName(): string {
+    const words = this.tokens.filter((_, i) => !this.used.has(i)).map((token) => token.text);
+    return capitalise(words.join(' ').trim()).slice(0, 120);
+  }
+
+  /** Reads a gathered amount; a fault is kept with its stretch of the line. */
+  take(quantity: Quantity, means: Meaning, read: (text: string) => ReturnType<typeof parseLengthMm>): number | null {
+    const parsed = read(`${quantity.number} ${quantity.unit}`);
+    const text = this.text.slice(quantity.from, quantity.to);
+    if (!parsed.ok) this.faults.push({ ...parsed.fault, text });
+    else if (parsed.value <= 0) this.faults.push({ code: 'zero', text });
+    else {
+      this.parts.push({ from: quantity.from, to: quantity.to, text, means });
+      return parsed.value;
+    }
+    return null;
+  }
+}
