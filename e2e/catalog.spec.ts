@@ -277,7 +277,7 @@ test('buttons are counted by the weight of ten, and the weight is remembered', a
   await panel.getByLabel('All of it weighs').fill('186 g');
   await expect(panel.getByRole('status').last()).toContainText('124 ± 8');
   await panel.getByRole('button', { name: 'Take it over' }).click();
-  await expect(ticket).toContainText('124 ± 8');
+  await expect(ticket).toContainText('124 pieces ± 8');
   await page.keyboard.press('m');
   await expect(panel).toContainText('Empty: 15 g, as known');
 });

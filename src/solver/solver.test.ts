@@ -184,3 +184,54 @@ describe('the checker', () => {
     ).toContain('complete');
   });
 });
+
+describe('what needs no place of its own', () => {
+  const { household } = createSampleHousehold();
+  const cloths = [...household.lots.values()].filter((lot) => household.items.get(lot.itemId)?.kind === 'fabric');
+  const [wrapping, wrapped] = [
+    cloths.find((lot) => lot.state === 'in')!,
+    cloths.findLast((lot) => lot.state === 'in')!,
+  ];
+  const pattern = [...household.lots.values()].find((lot) => household.items.get(lot.itemId)?.pattern)!;
+  const lots = new Map(household.lots)
+    .set(wrapped.id, { ...wrapped, state: 'with', withLotId: wrapping.id, placeId: null, homeId: null })
+    .set(pattern.id, { ...pattern, state: 'digital', placeId: null, homeId: null });
+  const now: Household = { ...household, lots };
+
+  it('is not placed: what is wrapped with another, and what is a file', () => {
+    const facts = createFacts(now);
+    const ids = facts.lots.map((lot) => lot.id);
+    expect(ids).not.toContain(wrapped.id);
+    expect(ids).not.toContain(pattern.id);
+    expect(ids).toHaveLength(household.lots.size - 2);
+    verify(now, createRun(now, 1).getSolution());
+  });
+
+  it('makes what wraps it larger and heavier', () => {
+    const before = createFacts(household);
+    const after = createFacts(now);
+    const massOf = (facts: typeof before) =>
+      facts.packages[facts.lots.findIndex((lot) => lot.id === wrapping.id)]![0]!.massG;
+    expect(massOf(after)).toBeGreaterThan(massOf(before));
+  });
+
+  it('is counted from every station that a thing is used at', () => {
+    const item = [...household.items.values()].find((one) => one.kind === 'tool')!;
+    const other = [...household.items.values()].find((one) => one.stationId !== item.stationId)!.stationId;
+    const both: Household = {
+      ...household,
+      items: new Map(household.items).set(item.id, { ...item, otherStationIds: [other] }),
+    };
+    const only: Household = {
+      ...household,
+      items: new Map(household.items).set(item.id, { ...item, stationId: other }),
+    };
+    const costs = (of: Household) => {
+      const facts = createFacts(of);
+      const l = facts.items.findIndex((one) => one.id === item.id);
+      return Array.from(facts.optBase.subarray(facts.optStart[l]!, facts.optStart[l + 1]!));
+    };
+    const [a, b, mean] = [costs(household), costs(only), costs(both)];
+    for (const [i, cost] of mean.entries()) expect(cost).toBeCloseTo((a[i]! + b[i]!) / 2, 6);
+  });
+});

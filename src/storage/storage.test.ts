@@ -1,8 +1,16 @@
 import { readFileSync } from 'node:fs';
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { DaybookEvent, EventId } from '../core/records/index.ts';
-import { applyChanges, createTakeOut, createUndo, foldEvents, stampEvent, type Draft } from '../core/tracking/index.ts';
+import type { DaybookEvent, EventId, ItemId, LotId, Photo, PhotoId } from '../core/records/index.ts';
+import {
+  applyChanges,
+  createImport,
+  createTakeOut,
+  createUndo,
+  foldEvents,
+  stampEvent,
+  type Draft,
+} from '../core/tracking/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from './database.ts';
 import { HouseholdStore } from './index.ts';
@@ -124,5 +132,46 @@ describe('the household in the browser', () => {
     const { household, events } = loaded.value.chronicle;
     expect(household.settings.estimates.hiddenSeconds).toBe(6);
     expect(foldEvents(events)).toEqual({ ok: true, value: household });
+  });
+
+  it('keeps photos beside the records, and lets go of them with another household', async () => {
+    const store = await begin();
+    const photo: Photo = {
+      id: 'ab'.repeat(16) as PhotoId,
+      type: 'image/webp',
+      bytes: new Uint8Array([1, 2]),
+      swatch: new Uint8Array([3]),
+    };
+    expect(await store.savePhotos([photo, photo])).toEqual({ ok: true, value: null });
+    expect(await store.loadPhoto(photo.id)).toEqual(photo);
+    expect(await store.loadPhotos()).toEqual([photo]);
+    expect(await store.loadPhoto('cd'.repeat(16) as PhotoId)).toBeNull();
+    await store.replace({ ...sample, photos: [] }, 'g2', null);
+    expect(await store.loadPhotos()).toEqual([]);
+    await store.replace({ ...sample, photos: [photo] }, 'g3', null);
+    expect(await store.loadPhoto(photo.id)).toEqual(photo);
+  });
+
+  it('writes a long list in one go, and reads it back', async () => {
+    const store = await begin();
+    const things = [...sample.household.items.values()].slice(0, 8).map((item, n) => {
+      const id = `new-${n}` as ItemId;
+      const lot = [...sample.household.lots.values()].find((one) => one.itemId === item.id)!;
+      const loose = {
+        ...lot,
+        id: `lot-new-${n}` as LotId,
+        itemId: id,
+        state: 'out' as const,
+        placeId: null,
+        homeId: null,
+      };
+      return { item: { ...item, id }, lots: [loose] };
+    });
+    const draft = createImport(sample.household, 'a list', things);
+    if (!draft.ok) throw new Error(draft.fault.code);
+    expect((await store.append(stampEvent(draft.value, 1, world), 'g1')).ok).toBe(true);
+    const after = applyChanges(sample.household, draft.value.changes);
+    const loaded = await store.load();
+    expect(loaded.ok && loaded.value?.chronicle.household).toEqual(after.ok && after.value);
   });
 });

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CUTTING } from '../../../tests/household.ts';
 import { computePackage } from '../measure/index.ts';
 import { DEFAULT_SETTINGS, type ItemId, type LotId, type StowForm } from '../records/index.ts';
+import { findType, TYPE_FIGURES } from './figures.ts';
 import { parseLine } from './line.ts';
 import { addMonths, completeSketch, computeSheetsThickness, type Sketch } from './sketch.ts';
 
@@ -99,4 +100,22 @@ describe('a sketch filled up', () => {
     const { sketch } = parseLine(text, { kind: 'fabric', units: 'metric' });
     expect(make(sketch).item.name).not.toBe('');
   });
+
+  it.each(TYPE_FIGURES.map((one) => [one.type, one] as const))(
+    'knows %s: it fits in the hand and passes its check',
+    (type, one) => {
+      const { item, lot } = make({
+        kind: one.kind,
+        name: type,
+        type,
+        ...(one.sizeIs === 'tapeWidth' && { lengthMm: 3000 }),
+      });
+      expect(item.box!.type).toBe(type);
+      for (const word of one.words) expect(findType(word, one.kind)).toBe(one);
+      const pkg = computePackage(item, lot, item.forms[0]!, DEFAULT_SETTINGS)!;
+      expect(Math.min(pkg.alongMm, pkg.acrossMm, pkg.heightMm)).toBeGreaterThan(0);
+      expect(pkg.massG).toBeLessThan(20_000);
+      expect(item.care).toEqual([...(one.care ?? [])]);
+    },
+  );
 });

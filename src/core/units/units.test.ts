@@ -4,11 +4,34 @@ import {
   formatClothLength,
   formatMinutes,
   formatSize,
+  parseArea,
   parseCount,
   parseGrammage,
   parseLengthMm,
   type UnitSystem,
 } from './index.ts';
+
+describe('areas as people type them', () => {
+  it.each([
+    ['0.6 m²', 600_000],
+    ['0,6', 600_000],
+    ['500 cm2', 50_000],
+    ['1 sq yd', 836_127.36],
+  ])('reads %s', (text, mm2) => expect(parseArea(text, 'metric')).toEqual({ ok: true, value: expect.closeTo(mm2, 6) }));
+
+  it.each([
+    ['', 'empty'],
+    ['some', 'not-a-number'],
+    ['3 acres', 'unknown-unit'],
+    ['-1 m²', 'negative'],
+    ['9e9 m²', 'unknown-unit'],
+    ['99999999 m²', 'too-large'],
+  ])('refuses “%s” as %s', (text, code) => expect(parseArea(text, 'metric')).toMatchObject({ fault: { code } }));
+
+  it('takes a bare number in the units of the house', () => {
+    expect(parseArea('2', 'imperial')).toEqual({ ok: true, value: 2 * 836_127.36 });
+  });
+});
 
 describe('lengths as people type them', () => {
   // Worked by hand: 1 in = 25.4 mm, 1 yd = 914.4 mm exactly.

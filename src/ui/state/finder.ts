@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
-import { createFinder, type Found } from '../../core/finding/index.ts';
+import type { Finder, Found } from '../../core/finding/index.ts';
 import type { Household } from '../../core/records/index.ts';
 
-/** One index for the page; it follows the household act by act. */
-const finder = createFinder();
+/** One index for the page; it follows the household act by act. It loads after the first screen. */
+let finder: Finder | null = null;
 /** Counts up when more of a household is indexed than before, so that what is shown is found anew. */
 const useIndexed = create<{ readonly version: number }>()(() => ({ version: 0 }));
 
@@ -12,14 +12,19 @@ const useIndexed = create<{ readonly version: number }>()(() => ({ version: 0 })
 const SLICE_MS = 12;
 let wanted: Household | null = null;
 
-function index(): void {
+async function index(): Promise<void> {
+  if (!finder) {
+    const { createFinder } = await import('../../core/finding/index.ts');
+    finder = createFinder();
+  }
   const household = wanted;
   if (!household) return;
   const until = performance.now() + SLICE_MS;
   if (finder.sync(household, () => performance.now() > until)) {
     if (wanted === household) wanted = null;
     useIndexed.setState(({ version }) => ({ version: version + 1 }));
-  } else setTimeout(index, 4);
+    if (wanted !== null) setTimeout(() => void index(), 0);
+  } else setTimeout(() => void index(), 4);
 }
 
 /** Lots that a text means, best first; a large household is indexed little by little and found as it goes. */
@@ -28,8 +33,11 @@ export function useFound(household: Household, text: string, limit: number): rea
   useEffect(() => {
     const isIdle = wanted === null;
     wanted = household;
-    if (isIdle) index();
+    if (isIdle) void index();
   }, [household]);
   // The version says that the same index finds more.
-  return useMemo(() => (version < 0 || text.trim() === '' ? [] : finder.find(text, limit)), [text, limit, version]);
+  return useMemo(
+    () => (version === 0 || text.trim() === '' ? [] : (finder?.find(text, limit) ?? [])),
+    [text, limit, version],
+  );
 }

@@ -1,9 +1,9 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
 import type { LotId, PhotoId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { useSize } from '../../components/useSize.ts';
+import { useWindow } from '../../components/useWindow.ts';
 import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
@@ -72,14 +72,8 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
     [household, byId],
   );
   const lines = useMemo(() => (size ? breakLines(groups, byId, size.width - 40) : []), [groups, byId, size]);
-  const virtualizer = useVirtualizer({
-    count: lines.length,
-    getScrollElement: () => frame.current,
-    estimateSize: (i) => lines[i]!.height,
-    overscan: 4,
-    useFlushSync: false,
-  });
-  useEffect(() => virtualizer.measure(), [lines, virtualizer]);
+  const heights = useMemo(() => lines.map((line) => line.height), [lines]);
+  const { from, to, starts } = useWindow(frame, heights);
   return (
     <div className="flex min-h-[50vh] flex-1 flex-col md:min-h-0">
       <PrintDefs />
@@ -95,12 +89,15 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
           if (id) show({ type: 'lot', id: id as LotId });
         }}
       >
-        <div className="relative w-full" style={{ height: virtualizer.getTotalSize() }}>
-          {virtualizer.getVirtualItems().map(({ index, start }) => {
-            const line = lines[index]!;
+        <div className="relative w-full" style={{ height: starts[lines.length] }}>
+          {lines.slice(from, to).map((line, i) => {
             const name = wordGroup(line.group, household);
             return (
-              <div key={index} className="absolute inset-x-0 top-0" style={{ transform: `translateY(${start}px)` }}>
+              <div
+                key={from + i}
+                className="absolute inset-x-0 top-0"
+                style={{ transform: `translateY(${starts[from + i]}px)` }}
+              >
                 {line.type === 'head' ? (
                   <GroupHead group={line.group} name={name} />
                 ) : (

@@ -87,4 +87,117 @@ describe('the item form', () => {
     const holed = readFields({ ...tool, hole: '8 mm' }, 'metric', made.value, create);
     expect(holed.ok && holed.value.item.forms).toEqual(['peg', 'box']);
   });
+
+  const form = (kind: Parameters<typeof createFields>[0], change: Partial<ReturnType<typeof createFields>>) =>
+    readFields({ ...createFields(kind, 'st'), name: 'It', ...change }, 'metric', null, create);
+
+  it('asks of a scrap how it was cut, and how much of it there is', () => {
+    expect(form('scrap', { cloth: 'linen', area: '0.6 m²' })).toMatchObject({
+      value: { item: { scrap: { cut: 'odd' }, fabric: { fibre: 'linen' } }, lot: { areaMm2: 600_000, count: 1 } },
+    });
+    expect(form('scrap', { cut: 'strip', cutSize: '2 1/2 in', count: '14' })).toMatchObject({
+      value: { item: { scrap: { cut: 'strip', cutMm: 63.5 }, forms: ['stack', 'loose'] }, lot: { count: 14 } },
+    });
+    expect(form('scrap', {})).toMatchObject({ fault: { area: expect.stringContaining('0.6 m²') as string } });
+  });
+
+  it('takes a thread by tex, ticket or weight number', () => {
+    for (const [system, number] of [
+      ['tex', '25'],
+      ['ticket', '120'],
+      ['weight', '40'],
+    ] as const)
+      expect(form('thread', { threadSystem: system, threadNumber: number })).toMatchObject({
+        value: { item: { thread: { tex: 25 } } },
+      });
+    expect(form('thread', { spool: 'cone' })).toMatchObject({
+      value: { item: { thread: { diameterMm: 70 }, forms: ['box'] } },
+    });
+  });
+
+  it('fills a known notion from its type, and asks the size of an unknown one', () => {
+    expect(form('notion', { type: 'Zips', size: '20 cm' })).toMatchObject({
+      value: { item: { box: { heightMm: 210, size: '20 cm' } } },
+    });
+    expect(form('notion', { type: 'ribbon', length: '4.5 m', tapeWidth: '25' })).toMatchObject({
+      value: { item: { box: { tape: { widthMm: 25, layerMm: 0.35 } } }, lot: { lengthMm: 4500 } },
+    });
+    expect(form('notion', { type: 'whatsits' })).toMatchObject({ fault: { boxWidth: expect.any(String) as string } });
+    expect(form('kit', { forWhat: 'smock', parts: 'body\nsleeves\n' })).toMatchObject({
+      value: { item: { kit: { forWhat: 'smock', parts: ['body', 'sleeves'] } } },
+    });
+  });
+
+  it('reads what cloth a pattern needs, line by line', () => {
+    const made = form('pattern', {
+      number: '88',
+      format: 'sheets',
+      sheets: '46',
+      needs: 'M: 2.3 m x 140\nM, lining: 1.2 x 140 cm',
+    });
+    expect(made).toMatchObject({
+      value: {
+        item: {
+          pattern: {
+            thicknessMm: expect.closeTo(5.1, 9) as number,
+            needs: [
+              { size: 'M', part: '', lengthMm: 2300, widthMm: 1400 },
+              { size: 'M', part: 'lining', lengthMm: 1200, widthMm: 1400 },
+            ],
+          },
+        },
+      },
+    });
+    expect(form('pattern', { number: '88', needs: 'lots' })).toMatchObject({
+      fault: { needs: expect.stringContaining('“lots”') as string },
+    });
+    expect(form('pattern', { number: '88', format: 'digital' })).toMatchObject({
+      value: { lot: { state: 'digital' } },
+    });
+  });
+
+  it('keeps what one says once: tags, source, cost, stock mark, washed, day, further stations', () => {
+    const made = form('fabric', {
+      length: '3 m',
+      width: '140',
+      tags: 'gift, summer',
+      source: 'quay market',
+      cost: '24,50',
+      restock: '1 m',
+      washed: 'no',
+      otherStationIds: ['st', 'other'],
+    });
+    expect(made).toMatchObject({
+      value: {
+        item: {
+          tags: ['gift', 'summer'],
+          source: 'quay market',
+          cost: 24.5,
+          restockBelow: 1000,
+          otherStationIds: ['other'],
+        },
+        lot: { isWashed: false },
+      },
+    });
+    if (!made.ok) throw new Error();
+    const cleared = readFields(
+      { ...toFields(made.value.item, made.value.lot, 'metric'), tags: '', cost: '', washed: '' },
+      'metric',
+      made.value,
+      create,
+    );
+    if (!cleared.ok) throw new Error(JSON.stringify(cleared.fault));
+    expect(cleared.value.item).not.toHaveProperty('tags');
+    expect(cleared.value.item).not.toHaveProperty('cost');
+    expect(cleared.value.lot).not.toHaveProperty('isWashed');
+    expect(form('notion', { type: 'glue', expiresOn: '31.12.2027' })).toMatchObject({
+      fault: { expiresOn: expect.any(String) as string },
+    });
+  });
+
+  it('lets one say how a thing may be kept, best first', () => {
+    expect(form('fabric', { length: '3', width: '140', forms: ['roll', 'board'], form: 'board' })).toMatchObject({
+      value: { item: { forms: ['roll', 'board'] }, lot: { form: 'board', homeForm: 'board' } },
+    });
+  });
 });

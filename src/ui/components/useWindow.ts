@@ -1,0 +1,47 @@
+import { useEffect, useMemo, useState, type RefObject } from 'react';
+
+/** So far above and below what is seen lines are drawn already. */
+const OVERSCAN_PX = 300;
+
+/** First index whose line ends after `at`; `starts` are the lines' tops, and one more for the end. */
+export function findLineAt(starts: ArrayLike<number>, at: number): number {
+  let [low, high] = [0, Math.max(0, starts.length - 1)];
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (starts[middle + 1]! > at) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/**
+ * Which lines of a long list are in view, where every height is known beforehand: a fraction of what a
+ * virtual list that measures its rows weighs, for the first screen.
+ */
+export function useWindow(frame: RefObject<HTMLElement | null>, heights: readonly number[]) {
+  const starts = useMemo(() => {
+    const tops = new Float64Array(heights.length + 1);
+    for (const [i, height] of heights.entries()) tops[i + 1] = tops[i]! + height;
+    return tops;
+  }, [heights]);
+  const [view, setView] = useState({ from: 0, to: 0 });
+  useEffect(() => {
+    const element = frame.current;
+    if (!element) return undefined;
+    const look = () => {
+      const top = element.scrollTop;
+      const from = findLineAt(starts, top - OVERSCAN_PX);
+      const to = Math.min(heights.length, findLineAt(starts, top + element.clientHeight + OVERSCAN_PX) + 1);
+      setView((now) => (now.from === from && now.to === to ? now : { from, to }));
+    };
+    look();
+    element.addEventListener('scroll', look, { passive: true });
+    const observer = new ResizeObserver(look);
+    observer.observe(element);
+    return () => {
+      element.removeEventListener('scroll', look);
+      observer.disconnect();
+    };
+  }, [frame, starts, heights.length]);
+  return { from: Math.min(view.from, heights.length), to: Math.min(view.to, heights.length), starts };
+}
