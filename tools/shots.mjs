@@ -35,8 +35,10 @@ try {
   await take('stash');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^By the wheel/ }).click();
+  await page.getByRole('listbox', { name: 'Cloth by the colour wheel' }).waitFor();
+  await page.waitForTimeout(600);
   await page.mouse.click(420, 420);
-  await page.getByText('Why here').or(page.getByText('Why its home')).waitFor();
+  await page.getByText('Thread for it').waitFor();
   await page.mouse.move(640, 5);
   await take('stash-wheel');
   await page.keyboard.press('Escape');
