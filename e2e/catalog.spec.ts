@@ -382,6 +382,8 @@ test('the wall by the colour wheel, columns, groups, kept looks and bulk changes
   await page.getByRole('button', { name: /^Figures/ }).click();
   await expect(page.getByRole('table', { name: 'Length by fibre' })).toContainText('Cotton');
   await expectAccessible(page);
+  await page.getByRole('button', { name: /kg$/ }).click();
+  await expect(page.getByText('Length × width × g/m² of every lot that is shown, added up.')).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   expect((await saved).suggestedFilename()).toBe('cloth.csv');

@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
 import { FindField } from './FindField.tsx';
@@ -79,13 +79,31 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
   );
 }
 
-/** A number a sewist feels, with what it is. */
-export function Figure({ value, label }: { value: string; label: string }) {
+/** A number a sewist feels, with what it is; pressed, it says how it was made. */
+export function Figure({ value, label, how }: { value: string; label: string; how?: string }) {
+  const [isOpen, setOpen] = useState(false);
   return (
-    <p className="leading-tight">
-      <span className="block font-display text-[21px] font-semibold">{value}</span>
+    <div className="relative leading-tight">
+      {how === undefined ? (
+        <span className="block font-display text-[21px] font-semibold">{value}</span>
+      ) : (
+        <button
+          type="button"
+          title={how}
+          aria-expanded={isOpen}
+          className="block font-display text-[21px] leading-tight font-semibold underline decoration-stone/50 decoration-dotted decoration-1 underline-offset-4"
+          onClick={() => setOpen(!isOpen)}
+        >
+          {value}
+        </button>
+      )}
       <span className="text-sm text-stone">{label}</span>
-    </p>
+      {isOpen && how !== undefined && (
+        <p className="absolute bottom-full left-0 z-10 mb-2 w-64 border border-thread bg-paper p-3 text-sm leading-normal shadow-md">
+          {how}
+        </p>
+      )}
+    </div>
   );
 }
 

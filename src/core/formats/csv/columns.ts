@@ -12,9 +12,9 @@ import {
   type Kind,
   type Lot,
 } from '../../records/index.ts';
+import { getAmountUnit } from '../../measure/index.ts';
 import { ok } from '../../result/index.ts';
 import { parseArea, parseCount, parseGrammage, type UnitSystem } from '../../units/index.ts';
-
 import {
   amount,
   exact,
@@ -441,6 +441,29 @@ export const COLUMNS: readonly Column[] = [
     kinds: ALL,
     read: words('notes', 2000),
     write: (item) => item.notes,
+  },
+  {
+    id: 'restockLength',
+    headers: ['buy again below', 'restock'],
+    kinds: ['fabric'],
+    read: amount('restockBelow', long),
+    write: (item) => exact(item.restockBelow, 1000, 'm'),
+  },
+  {
+    id: 'restock',
+    headers: ['buy again below', 'restock'],
+    kinds: ['pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'],
+    // Tapes and measured thread say a length, odd scraps an area, all else pieces.
+    read: amount('restockBelow', (text, units) => {
+      const pieces = parseCount(text);
+      if (pieces.ok) return pieces;
+      return /m²|m2|sq/i.test(text) ? parseArea(text, units) : long(text, units);
+    }),
+    write: (item, lot) => {
+      const unit = getAmountUnit(item, lot);
+      if (unit === 'count') return item.restockBelow;
+      return unit === 'length' ? exact(item.restockBelow, 1000, 'm') : exact(item.restockBelow, 1e6, 'm²');
+    },
   },
   { id: 'lot', headers: ['lot id'], kinds: ALL, read: () => ok({}), write: (_, lot) => lot.id },
   { id: 'item', headers: ['item id'], kinds: ALL, read: () => ok({}), write: (item) => item.id },

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { createCloth, createHousehold, createLot, CUTTING } from '../../../../tests/household.ts';
+import { createCloth, createHousehold, createLot, createSpool, CUTTING } from '../../../../tests/household.ts';
 import { createSampleHousehold } from '../../../sample/index.ts';
 import { KINDS, type Household, type Item, type Kind } from '../../records/index.ts';
 import { decodeText, MAX_ROWS, parseTable, readTable, recogniseColumns, toCsv, type Mapping } from './index.ts';
@@ -209,6 +209,25 @@ describe('written out', () => {
     expect(fresh.things.map(({ item }) => bare(item))).toEqual([...items.values()].map(bare));
     for (const { lots } of fresh.things)
       for (const lot of lots) expect(lot).toMatchObject({ state: 'out', homeId: null });
+  });
+
+  it('say below what a thing is to be bought again, each in its own unit', () => {
+    const cloth = createCloth('cloth', { restockBelow: 1500 });
+    const spools = createSpool('spools', { restockBelow: 2 });
+    const bits: Item = {
+      ...createCloth('bits'),
+      kind: 'scrap',
+      forms: ['loose'],
+      scrap: { cut: 'odd', cutMm: null },
+      restockBelow: 250_000,
+    };
+    const here = createHousehold(
+      [],
+      [cloth, spools, bits],
+      [createLot(cloth), createLot(spools), createLot(bits, null, { areaMm2: 5e5 })],
+    );
+    for (const item of [cloth, spools, bits])
+      expect(read(toCsv(here, item.kind), item.kind).things[0]!.item.restockBelow).toBe(item.restockBelow);
   });
 
   it('hold no formula that a spreadsheet would run', () => {

@@ -62,8 +62,16 @@ export function RoomPage() {
       aside={<TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />}
       foot={
         <>
-          <Figure value={today ? formatMinutes(getFetchSeconds(today)) : '…'} label="a month fetching" />
-          <Figure value={`${Math.round(used * 100)} %`} label="of this wall in use" />
+          <Figure
+            value={today ? formatMinutes(getFetchSeconds(today)) : '…'}
+            label="a month fetching"
+            how="Uses a month of every lot × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change."
+          />
+          <Figure
+            value={`${Math.round(used * 100)} %`}
+            label="of this wall in use"
+            how="What the lots there take, of what the compartments of this wall hold."
+          />
           <Figure value={String(over)} label={over === 1 ? 'place over full' : 'places over full'} />
           <Legend />
           <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>

@@ -49,7 +49,11 @@ export function SortPage() {
       foot={
         <>
           <Figure value={String(groups.length)} label="groups" />
-          <Figure value={String(small)} label="of one or two, too small for a place of their own" />
+          <Figure
+            value={String(small)}
+            label="of one or two, too small for a place of their own"
+            how="Groups with no more than two lots. What a group needs adds up its lots in each form they all allow: spines or rolls side by side, piles on top of each other, or litres with the air that stays between (three quarters of a bin for soft goods, five eighths for hard ones)."
+          />
         </>
       }
     >

@@ -142,8 +142,19 @@ export function StashPage() {
           <Figure
             value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
             label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
+            how={
+              kind === 'fabric'
+                ? 'The lengths of all lots that are shown, added up: typed ones as typed, measured ones as measured.'
+                : 'All lots that are shown, one each.'
+            }
           />
-          {kind === 'fabric' && <Figure value={formatMass(massG, units)} label="of cloth" />}
+          {kind === 'fabric' && (
+            <Figure
+              value={formatMass(massG, units)}
+              label="of cloth"
+              how="Length × width × g/m² of every lot that is shown, added up."
+            />
+          )}
           <QuickField kind={kind} units={units} />
           <Button
             look="strong"
