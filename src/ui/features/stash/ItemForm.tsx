@@ -212,8 +212,8 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
             {text('number', 'Number')}
             {text('garment', 'Garment')}
           </Pair>
+          {select('format', 'It is', PATTERN_FORMATS, wordPatternFormat)}
           <Pair>
-            {select('format', 'It is', PATTERN_FORMATS, wordPatternFormat)}
             {fields.format === 'sheets'
               ? text('sheets', 'Sheets', 'Such as 46')
               : text('sizes', 'Sizes', 'Such as 34-44')}
@@ -222,7 +222,11 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
             <>
               <Pair>
                 <SelectField label="Envelope" {...register('envelope')}>
-                  {!ENVELOPES[fields.envelope] && <option value="own">its own size</option>}
+                  {isNew ? (
+                    <option value="usual">as usual</option>
+                  ) : (
+                    !ENVELOPES[fields.envelope] && <option value="own">its own size</option>
+                  )}
                   {Object.keys(ENVELOPES).map((one) => (
                     <option key={one} value={one}>
                       {ENVELOPE_WORDS[one]}

@@ -124,7 +124,7 @@ export function createFields(kind: Kind, stationId: string): ItemFields {
     era: '',
     sizes: '',
     format: 'envelope',
-    envelope: 'small',
+    envelope: 'usual',
     thickness: '',
     sheets: '',
     needs: '',

@@ -156,6 +156,16 @@ describe('the item form', () => {
     });
   });
 
+  it('keeps printed sheets in a folder, and an envelope small, unless told otherwise', () => {
+    const size = (change: Partial<ReturnType<typeof createFields>>) => {
+      const made = form('pattern', { number: '88', ...change });
+      return made.ok && [made.value.item.pattern!.widthMm, made.value.item.pattern!.heightMm];
+    };
+    expect(size({})).toEqual([155, 215]);
+    expect(size({ format: 'sheets', sheets: '46' })).toEqual([230, 330]);
+    expect(size({ format: 'sheets', sheets: '46', envelope: 'a4' })).toEqual([210, 297]);
+  });
+
   it('keeps what one says once: tags, source, cost, stock mark, washed, day, further stations', () => {
     const made = form('fabric', {
       length: '3 m',
