@@ -115,3 +115,20 @@ export function createLooseLot(id: LotId, item: Item, count: number, lengthMm: n
     sinceMs,
   };
 }
+
+/** As much again of the same, lying out: nothing of it is promised, wrapped or has a home yet. */
+export function createLotAlike(id: LotId, lot: Lot, sinceMs: number): Lot {
+  const next: Lot = {
+    ...lot,
+    id,
+    state: lot.state === 'digital' ? 'digital' : 'out',
+    placeId: null,
+    homeId: null,
+    order: 0,
+    homeOrder: 0,
+    sinceMs,
+  };
+  delete next.withLotId;
+  delete next.reserved;
+  return next;
+}

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { after, faultOf } from '../../../tests/acts.ts';
 import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import type { DaybookEvent, EventId, Household, LotId, PlaceId } from '../records/index.ts';
 import {
   applyChanges,
-  checkInvariants,
   createCarryAll,
   createCut,
   createMove,
@@ -15,7 +15,6 @@ import {
   createUndo,
   getUndoable,
   stampEvent,
-  type Draft,
 } from './index.ts';
 
 const cloth = createCloth('cloth', { forms: ['stack', 'loose'] });
@@ -29,21 +28,6 @@ const start = createHousehold(
 const CLOTH = 'lot-cloth' as LotId;
 const TOOL = 'lot-tool' as LotId;
 
-type Act = { ok: true; value: Draft } | { ok: false; fault: { code: string } };
-function after(household: Household, ...acts: ((household: Household) => Act)[]): Household {
-  let now = household;
-  for (const make of acts) {
-    const draft = make(now);
-    if (!draft.ok) throw new Error(draft.fault.code);
-    const next = applyChanges(now, draft.value.changes);
-    if (!next.ok) throw new Error(next.fault.code);
-    now = next.value;
-    expect(checkInvariants(now)).toEqual([]);
-  }
-  return now;
-}
-const codeOf = (act: Act) => (act.ok ? 'ok' : act.fault.code);
-
 describe('taking out and putting back', () => {
   it('leaves the home and its turn, and notes the time', () => {
     const out = after(start, (now) => createTakeOut(now, TOOL, 5000));
@@ -54,12 +38,12 @@ describe('taking out and putting back', () => {
 
   it('says why it cannot', () => {
     const out = after(start, (now) => createTakeOut(now, TOOL, 1));
-    expect(codeOf(createTakeOut(out, TOOL, 2))).toBe('not-in-place');
-    expect(codeOf(createTakeOut(start, 'nobody' as LotId, 2))).toBe('no-such-lot');
+    expect(faultOf(createTakeOut(out, TOOL, 2))?.code).toBe('not-in-place');
+    expect(faultOf(createTakeOut(start, 'nobody' as LotId, 2))?.code).toBe('no-such-lot');
     const homeless = createHousehold(places, [tool], [createLot(tool)]);
-    expect(codeOf(createPutBack(homeless, TOOL, 2))).toBe('no-home');
+    expect(faultOf(createPutBack(homeless, TOOL, 2))?.code).toBe('no-home');
     const gone = { ...out, places: new Map([...out.places].filter(([id]) => id !== 'cube-A1')) };
-    expect(codeOf(createPutBack(gone, TOOL, 2))).toBe('home-gone');
+    expect(faultOf(createPutBack(gone, TOOL, 2))?.code).toBe('home-gone');
   });
 });
 
@@ -74,9 +58,9 @@ describe('moving', () => {
   });
 
   it('goes only where things can lie', () => {
-    expect(codeOf(createMove(start, TOOL, 'cube' as PlaceId, 'box', 1))).toBe('no-such-place');
-    expect(codeOf(createMove(start, TOOL, 'room' as PlaceId, 'box', 1))).toBe('no-such-place');
-    expect(codeOf(createMove(start, 'x' as LotId, 'cube-B1' as PlaceId, 'box', 1))).toBe('no-such-lot');
+    expect(faultOf(createMove(start, TOOL, 'cube' as PlaceId, 'box', 1))?.code).toBe('no-such-place');
+    expect(faultOf(createMove(start, TOOL, 'room' as PlaceId, 'box', 1))?.code).toBe('no-such-place');
+    expect(faultOf(createMove(start, 'x' as LotId, 'cube-B1' as PlaceId, 'box', 1))?.code).toBe('no-such-lot');
   });
 });
 
@@ -89,7 +73,7 @@ describe('cutting', () => {
   it('of all there is uses the lot up, and frees its place', () => {
     const gone = after(start, (now) => createCut(now, CLOTH, 2000, 3));
     expect(gone.lots.get(CLOTH)).toMatchObject({ lengthMm: 0, state: 'gone', placeId: null, homeId: null });
-    expect(codeOf(createCut(gone, CLOTH, 1, 4))).toBe('no-such-lot');
+    expect(faultOf(createCut(gone, CLOTH, 1, 4))?.code).toBe('no-such-lot');
   });
 
   it.each([
@@ -97,9 +81,9 @@ describe('cutting', () => {
     [0, 'nothing-changed'],
     [-5, 'nothing-changed'],
     [Number.NaN, 'nothing-changed'],
-  ])('of %d mm is refused', (mm, code) => expect(codeOf(createCut(start, CLOTH, mm, 1))).toBe(code));
+  ])('of %d mm is refused', (mm, code) => expect(faultOf(createCut(start, CLOTH, mm, 1))?.code).toBe(code));
 
-  it('is for cloth only', () => expect(codeOf(createCut(start, TOOL, 10, 1))).toBe('no-such-lot'));
+  it('is for cloth only', () => expect(faultOf(createCut(start, TOOL, 10, 1))?.code).toBe('no-such-lot'));
 });
 
 describe('the catalogue', () => {
@@ -114,9 +98,9 @@ describe('the catalogue', () => {
   });
 
   it('writes nothing when nothing differs', () => {
-    expect(codeOf(createSaveItem(start, cloth, [createLot(cloth, 'cube-A1')]))).toBe('nothing-changed');
-    expect(codeOf(createSaveSettings(start, { ...start.settings }))).toBe('nothing-changed');
-    expect(codeOf(createCarryAll(start, '', 1))).toBe('nothing-changed');
+    expect(faultOf(createSaveItem(start, cloth, [createLot(cloth, 'cube-A1')]))?.code).toBe('nothing-changed');
+    expect(faultOf(createSaveSettings(start, { ...start.settings }))?.code).toBe('nothing-changed');
+    expect(faultOf(createCarryAll(start, '', 1))?.code).toBe('nothing-changed');
   });
 
   it('names an event by whether it is new', () => {

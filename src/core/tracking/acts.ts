@@ -228,12 +228,26 @@ export function createMeasure(household: Household, id: LotId, measured: Measure
   return draft.ok ? ok({ ...draft.value, amount: value, amountUnit: unit }) : draft;
 }
 
+/** What became a file leaves its place; what was a file and is paper now lies out. */
+function fitFormat(item: Item, lot: Lot): Lot {
+  const isFile = item.pattern?.format === 'digital';
+  if (lot.state === 'gone' || isFile === (lot.state === 'digital')) return lot;
+  return { ...lot, state: isFile ? 'digital' : 'out', placeId: null, homeId: null, withLotId: null };
+}
+
 /** Adds a new item with its lots, all without a home yet; or changes one and its lots. */
 export function createSaveItem(household: Household, item: Item, lots: readonly Lot[]): Act {
   const before = household.items.get(item.id) ?? null;
+  const saved = new Set(lots.map((lot) => lot.id));
+  const others =
+    before?.pattern?.format === item.pattern?.format
+      ? []
+      : [...household.lots.values()].filter((lot) => lot.itemId === item.id && !saved.has(lot.id));
   const changes = [
     createChange('items', item.id, before, item),
-    ...lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, lot))),
+    ...[...lots, ...others].map((lot) =>
+      createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, fitFormat(item, lot))),
+    ),
   ].filter((change) => change !== null);
   if (changes.length === 0) return fail({ code: 'nothing-changed' });
   return ok({ type: before ? 'changed' : 'received', subject: item.name, changes });

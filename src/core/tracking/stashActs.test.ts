@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import { after, faultOf } from '../../../tests/acts.ts';
 import {
   createCloth,
   createHousehold,
   createLot,
+  createPattern,
   createSpool,
   createThing,
   createUnit,
 } from '../../../tests/household.ts';
 import { getWholeLot } from '../measure/index.ts';
-import type { Household, Item, ItemId, LotId } from '../records/index.ts';
+import { createLotAlike, type Item, type ItemId, type LotId } from '../records/index.ts';
 import {
-  applyChanges,
-  checkInvariants,
   computePresentPackage,
   createChangeMany,
   createCut,
@@ -21,11 +21,11 @@ import {
   createPutBack,
   createRelease,
   createReserve,
+  createSaveItem,
   createTakeOut,
   createWash,
   createWrap,
   groupLotsByPlace,
-  type Draft,
 } from './index.ts';
 
 const cloth = createCloth('cloth');
@@ -47,20 +47,6 @@ const CLOTH = 'lot-cloth' as LotId;
 const REST = 'rest' as LotId;
 const SCRAP = 'lot-scrap' as LotId;
 
-type Act = { ok: true; value: Draft } | { ok: false; fault: { code: string; available?: number } };
-function after(household: Household, ...acts: ((household: Household) => Act)[]): Household {
-  let now = household;
-  for (const make of acts) {
-    const draft = make(now);
-    if (!draft.ok) throw new Error(draft.fault.code);
-    const next = applyChanges(now, draft.value.changes);
-    if (!next.ok) throw new Error(next.fault.code);
-    now = next.value;
-    expect(checkInvariants(now)).toEqual([]);
-  }
-  return now;
-}
-const faultOf = (act: Act) => (act.ok ? null : act.fault);
 const promise = (id: string, amount: number) => ({ id, forWhat: `plan ${id}`, note: '', amount });
 
 describe('promises', () => {
@@ -190,5 +176,48 @@ describe('many at once', () => {
     expect([...one.lots.values()].filter((lot) => lot.itemId === cloth.id)).toHaveLength(2);
     expect(one.items.get(child.id)!.scrap!.parentItemId).toBe(cloth.id);
     expect(faultOf(createMerge(start, cloth.id, thread.id))?.code).toBe('no-such-lot');
+  });
+});
+
+describe('as much again', () => {
+  it('is a lot of its own: lying out, promised to nobody, wrapped with nothing', () => {
+    const wrapped = after(
+      start,
+      (now) => createReserve(now, REST, promise('a', 300), 2),
+      (now) => createWrap(now, REST, CLOTH, 3),
+    );
+    const again = createLotAlike('again' as LotId, wrapped.lots.get(REST)!, 9);
+    expect(again).toMatchObject({
+      id: 'again',
+      itemId: cloth.id,
+      lengthMm: 500,
+      state: 'out',
+      homeId: null,
+      sinceMs: 9,
+    });
+    expect([again.reserved, again.withLotId]).toEqual([undefined, undefined]);
+    expect(after(wrapped, (now) => createSaveItem(now, cloth, [again])).lots.size).toBe(start.lots.size + 1);
+  });
+});
+
+describe('a pattern that becomes a file, and paper again', () => {
+  const paper = createPattern('coat', 7);
+  const file: Item = { ...paper, pattern: { ...paper.pattern!, format: 'digital' } };
+  const second = { id: 'second' as LotId };
+  const filed = createHousehold(
+    createUnit('cube', {}),
+    [paper],
+    [createLot(paper, 'cube-A1'), createLot(paper, null, second)],
+  );
+
+  it('gives up its place, with all its lots, and takes room again after', () => {
+    const lot = filed.lots.get('lot-coat' as LotId)!;
+    const digital = after(filed, (now) => createSaveItem(now, file, [lot]));
+    expect([...digital.lots.values()].map((one) => [one.state, one.placeId, one.homeId])).toEqual([
+      ['digital', null, null],
+      ['digital', null, null],
+    ]);
+    const printed = after(digital, (now) => createSaveItem(now, paper, [digital.lots.get(second.id)!]));
+    expect([...printed.lots.values()].map((one) => one.state)).toEqual(['out', 'out']);
   });
 });

@@ -4,6 +4,7 @@ import { ENVELOPES, findType, TYPE_FIGURES } from '../../../core/catalog/index.t
 import { CLOTHS, computePackage, convertThread, HOLDER_FIGURES, THREAD_NUMBERS } from '../../../core/measure/index.ts';
 import {
   CARE_FLAGS,
+  createLotAlike,
   KINDS,
   KIT_STATES,
   PATTERN_FORMATS,
@@ -11,6 +12,7 @@ import {
   SCRAP_CUTS,
   STOW_FORMS,
   type CareFlag,
+  type Household,
   type ItemId,
   type Kind,
   type LotId,
@@ -66,6 +68,17 @@ function Pair({ children }: { children: ReactNode }) {
   return <div className="grid grid-cols-2 items-start gap-3">{children}</div>;
 }
 
+/** A new thing with everything that a lot and its item are known by. */
+function createAnother(household: Household, like: LotId, ids: { itemId: ItemId; lotId: LotId }): Thing | null {
+  const lot = household.lots.get(like);
+  const item = lot && household.items.get(lot.itemId);
+  if (!item) return null;
+  return {
+    item: { ...item, id: ids.itemId },
+    lot: { ...createLotAlike(ids.lotId, lot, world.nowMs()), itemId: ids.itemId },
+  };
+}
+
 function Options({ of, words }: { of: readonly string[]; words: (one: never) => string }) {
   return of.map((one) => (
     <option key={one} value={one}>
@@ -95,19 +108,21 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
   const baseLot = base ? household.lots.get(base) : undefined;
   const baseItem = baseLot && household.items.get(baseLot.itemId);
   const old = baseLot && baseItem ? { item: baseItem, lot: baseLot } : null;
-  const likeLot = like && household.lots.get(like);
-  const likeItem = likeLot && household.items.get(likeLot.itemId);
-  const begin = old ?? draft ?? (likeItem ? { item: likeItem, lot: likeLot } : null);
   const [ids] = useState(() => ({ itemId: world.createId() as ItemId, lotId: world.createId() as LotId }));
+  const [another] = useState(() => (like ? createAnother(household, like, ids) : null));
+  const begin = old ?? draft ?? another;
   const station = (stations[0]?.id ?? '') as StationId;
   const { register, watch, setValue, handleSubmit, setFocus } = useForm<ItemFields>({
     defaultValues: begin ? toFields(begin.item, begin.lot, units) : createFields(kind, station),
   });
+  const [isOther, setOther] = useState(false);
   const [isTried, setTried] = useState(false);
   useEffect(() => setFocus('name'), [setFocus]);
   const [isSaving, setSaving] = useState(false);
   const fields = watch();
-  const result = readFields(fields, units, old, { ...ids, nowMs: world.nowMs(), stationId: station });
+  // What a new thing begins with keeps its exact figures, until it becomes a thing of another kind.
+  const from = isOther ? null : begin;
+  const result = readFields(fields, units, from, { ...ids, nowMs: world.nowMs(), stationId: station });
   const faults = result.ok ? {} : result.fault;
   // Before the first try only what was typed and does not read is pointed out.
   const faultOf = (name: keyof ItemFields) =>
@@ -179,6 +194,7 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
             for (const [name, value] of Object.entries({ ...next, name: fields.name, notes: fields.notes }))
               setValue(name as keyof ItemFields, value as never);
             setTried(false);
+            setOther(true);
           }}
         >
           <Options of={KINDS} words={wordKind} />
@@ -222,7 +238,7 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
             <>
               <Pair>
                 <SelectField label="Envelope" {...register('envelope')}>
-                  {isNew ? (
+                  {!from ? (
                     <option value="usual">as usual</option>
                   ) : (
                     !ENVELOPES[fields.envelope] && <option value="own">its own size</option>

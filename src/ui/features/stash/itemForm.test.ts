@@ -71,6 +71,21 @@ describe('the item form', () => {
     });
   });
 
+  it('begins another like it with the exact figures, under ids of its own', () => {
+    const made = readFields({ ...cloth, length: '1/3 yd', width: '54 1/3 in' }, 'imperial', null, create);
+    if (!made.ok) throw new Error(JSON.stringify(made.fault));
+    const { item, lot } = made.value;
+    const another = {
+      item: { ...item, id: 'i2' as ItemId },
+      lot: { ...lot, id: 'l2' as LotId, itemId: 'i2' as ItemId },
+    };
+    const fields = { ...toFields(another.item, another.lot, 'imperial'), colour: '#aabbcc' };
+    expect(readFields(fields, 'imperial', another, create)).toEqual({
+      ok: true,
+      value: { item: { ...another.item, colours: ['#aabbcc'] }, lot: another.lot },
+    });
+  });
+
   it('lets a tool that got a hang hole hang', () => {
     const tool = {
       ...createFields('tool', 'st'),

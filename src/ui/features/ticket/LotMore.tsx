@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import {
   createLooseLot,
+  createLotAlike,
   HOLDERS,
   type Holder,
   type Household,
@@ -359,21 +360,9 @@ function AlikeForm({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => 
       onDone={onDone}
       onSave={() => {
         if (!parsed.ok || fault !== undefined) return;
-        const made = Array.from({ length: parsed.value }, (): Lot => {
-          const next: Lot = {
-            ...lot,
-            id: world.createId() as LotId,
-            state: lot.state === 'digital' ? 'digital' : 'out',
-            placeId: null,
-            homeId: null,
-            withLotId: null,
-            order: 0,
-            homeOrder: 0,
-            sinceMs: world.nowMs(),
-          };
-          delete next.reserved;
-          return next;
-        });
+        const made = Array.from({ length: parsed.value }, () =>
+          createLotAlike(world.createId() as LotId, lot, world.nowMs()),
+        );
         void act((now) => createSaveItem(now, item, made), `${parsed.value} more of ${item.name} are in.`).then(
           (isDone) => isDone && onDone(),
         );
