@@ -32,6 +32,6 @@ export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
 export { formatAmount, wordAmount, wordDoubt, wordMeasureWay, wordPackage, wordReading, wordThing } from './things.ts';
 export { wordHowMuch, wordMeasures } from './measures.ts';
-export { wordNeeds } from './needs.ts';
+export { explainNeeds } from './needs.ts';
 export { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

@@ -1,6 +1,7 @@
 import type { GroupNeeds } from '../../core/grouping/index.ts';
 import type { StowForm } from '../../core/records/index.ts';
 import { formatSize, formatSizes, formatVolume, type UnitSystem } from '../../core/units/index.ts';
+import { wordCount } from './grammar.ts';
 
 const LINE: Partial<Record<StowForm, string>> = {
   board: 'of shelf on boards',
@@ -11,16 +12,38 @@ const LINE: Partial<Record<StowForm, string>> = {
   roll: 'of rolls side by side',
 };
 
+/** A need in words, and how its figure was made. */
+export interface NeedWords {
+  readonly words: string;
+  readonly how: string;
+}
+
 /** The space a group needs in each way of keeping it, the most usual first. */
-export function wordNeeds(needs: GroupNeeds, units: UnitSystem): string[] {
-  const { lineMm, lineForm, pileMm, volumeMm3, pegMm2 } = needs;
-  const words: string[] = [];
+export function explainNeeds(needs: GroupNeeds, units: UnitSystem): NeedWords[] {
+  const { lineMm, lineForm, pileMm, volumeMm3, pegMm2, pieces } = needs;
+  const of = wordCount(pieces, 'piece');
+  const rows: NeedWords[] = [];
   if (pegMm2 !== null) {
     const side = Math.sqrt(pegMm2);
-    words.push(`${formatSizes([side, side], units)} of peg field`);
+    rows.push({
+      words: `${formatSizes([side, side], units)} of peg field`,
+      how: `The width × height of ${of}, added up and drawn as a square.`,
+    });
   }
-  if (lineMm !== null && lineForm) words.push(`${formatSize(lineMm, units)} ${LINE[lineForm] ?? 'side by side'}`);
-  if (pileMm !== null) words.push(`${formatSize(pileMm, units)} of pile, folded flat`);
-  if (volumeMm3 !== null) words.push(`${formatVolume(volumeMm3, units)} in bins or drawers`);
-  return words;
+  if (lineMm !== null && lineForm)
+    rows.push({
+      words: `${formatSize(lineMm, units)} ${LINE[lineForm] ?? 'side by side'}`,
+      how: `The thickness of ${of} side by side, added up.`,
+    });
+  if (pileMm !== null)
+    rows.push({
+      words: `${formatSize(pileMm, units)} of pile, folded flat`,
+      how: `The height of ${of} folded to your panel, one on the other.`,
+    });
+  if (volumeMm3 !== null)
+    rows.push({
+      words: `${formatVolume(volumeMm3, units)} in bins or drawers`,
+      how: `The volume of ${of} with the air that stays between: soft goods fill three quarters of a bin, hard ones five eighths.`,
+    });
+  return rows;
 }

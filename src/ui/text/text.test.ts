@@ -3,7 +3,7 @@ import { computeGroups, computeNeeds } from '../../core/grouping/index.ts';
 import type { Standing } from '../../core/tracking/index.ts';
 import { createPlaceTree } from '../../core/storage/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { wordAmount, wordCount, wordGroup, wordNeeds, wordStanding, wordThing, wordUnplaced } from './index.ts';
+import { explainNeeds, wordAmount, wordCount, wordGroup, wordStanding, wordThing, wordUnplaced } from './index.ts';
 
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);
@@ -52,7 +52,10 @@ describe('things', () => {
   it('of a group need some room, in words', () => {
     for (const group of computeGroups(household)) {
       expect(wordGroup(group, household)).not.toMatch(/undefined|^$/);
-      for (const words of wordNeeds(computeNeeds(group, household), 'metric')) expect(words).toMatch(/^[\d.]+ /);
+      for (const need of explainNeeds(computeNeeds(group, household), 'metric')) {
+        expect(need.words).toMatch(/^[\d.]+ /);
+        expect(need.how).toMatch(/pieces?/);
+      }
     }
   });
 });

@@ -1,11 +1,27 @@
 import { Bar, BarChart, XAxis, YAxis } from 'recharts';
 import type { Score, ScoreParts } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
+import { HowRow } from '../../components/HowRow.tsx';
 
-const PARTS: readonly { part: keyof ScoreParts; name: string; fill: string }[] = [
-  { part: 'fetching', name: 'the way and the reach', fill: '#2f5d7c' },
-  { part: 'searching', name: 'looking for it', fill: '#8a6a24' },
-  { part: 'splitting', name: 'looking in the wrong place first', fill: '#7a4358' },
+const PARTS: readonly { part: keyof ScoreParts; name: string; fill: string; how: string }[] = [
+  {
+    part: 'fetching',
+    name: 'the way and the reach',
+    fill: '#2f5d7c',
+    how: 'Uses a month × the seconds to walk there and back from where it is used, to bend, stretch or climb, and to open door, drawer or lid.',
+  },
+  {
+    part: 'searching',
+    name: 'looking for it',
+    fill: '#8a6a24',
+    how: 'Uses a month × the seconds to pass half of its kin, the other groups of the place, and half of the pile above; what has no home is looked for everywhere.',
+  },
+  {
+    part: 'splitting',
+    name: 'looking in the wrong place first',
+    fill: '#7a4358',
+    how: 'For each group kept in more than one place: in half of the searches the wrong place, piece of furniture or room comes first.',
+  },
 ];
 
 /** What the minutes are made of, today and with the plan; the same figures stand below as a table. */
@@ -39,17 +55,19 @@ export function PartsChart({ today, plan }: { today: Score; plan: Score | null }
       </div>
       <table className="tabular w-full text-sm">
         <tbody>
-          {PARTS.map(({ part, name, fill }) => (
-            <tr key={part} className="dotted-row">
-              <th scope="row" className="py-1 text-left font-normal">
-                <span aria-hidden className="mr-1.5 inline-block size-3" style={{ background: fill }} />
-                {name}
-              </th>
-              <td className="text-right whitespace-nowrap">{formatMinutes(today.parts[part])}</td>
-              {plan && (
-                <td className="pl-3 text-right font-semibold whitespace-nowrap">{formatMinutes(plan.parts[part])}</td>
-              )}
-            </tr>
+          {PARTS.map(({ part, name, fill, how }) => (
+            <HowRow
+              key={part}
+              name={
+                <>
+                  <span aria-hidden className="mr-1.5 inline-block size-3" style={{ background: fill }} />
+                  {name}
+                </>
+              }
+              how={how}
+              today={formatMinutes(today.parts[part])}
+              plan={plan && formatMinutes(plan.parts[part])}
+            />
           ))}
         </tbody>
       </table>

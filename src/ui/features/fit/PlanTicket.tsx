@@ -4,6 +4,7 @@ import { getFetchSeconds, takesRoom, type Score } from '../../../core/records/in
 import { createAdopt, createCarryAll } from '../../../core/tracking/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { HowRow } from '../../components/HowRow.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getStrays } from '../../state/derived.ts';
@@ -176,20 +177,6 @@ interface ComparisonProps {
 }
 
 function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
-  const rows: [string, string, string][] = [
-    [
-      'Fetching, a month',
-      today ? formatMinutes(getFetchSeconds(today)) : '…',
-      plan ? formatMinutes(getFetchSeconds(plan)) : '',
-    ],
-    [
-      'Crowding and mixing',
-      today ? formatMinutes(today.parts.crowding) : '…',
-      plan ? formatMinutes(plan.parts.crowding) : '',
-    ],
-    ['Without a home', String(homeless), plan ? String(unplaced) : ''],
-    ['Cautions', String(today?.cautions ?? '…'), plan ? String(plan.cautions) : ''],
-  ];
   return (
     <table className="tabular mt-2 w-full">
       <thead className="text-sm text-stone">
@@ -208,15 +195,30 @@ function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
         </tr>
       </thead>
       <tbody>
-        {rows.map(([name, is, will]) => (
-          <tr key={name} className="dotted-row">
-            <th scope="row" className="py-1.5 text-left font-normal text-stone">
-              {name}
-            </th>
-            <td className={`text-right whitespace-nowrap ${plan ? '' : 'font-semibold'}`}>{is}</td>
-            {plan && <td className="pl-3 text-right font-semibold whitespace-nowrap">{will}</td>}
-          </tr>
-        ))}
+        <HowRow
+          name="Fetching, a month"
+          how="The way and the reach, looking for it, and looking in the wrong place first: the three parts below, added up. The seconds behind them are estimates that House lets you change."
+          today={today ? formatMinutes(getFetchSeconds(today)) : '…'}
+          plan={plan && formatMinutes(getFetchSeconds(plan))}
+        />
+        <HowRow
+          name="Crowding and mixing"
+          how="A price, not time on the clock: places filled beyond their target, growing with the square, and each group more than one in a place."
+          today={today ? formatMinutes(today.parts.crowding) : '…'}
+          plan={plan && formatMinutes(plan.parts.crowding)}
+        />
+        <HowRow
+          name="Without a home"
+          how="Lots that take room and have no place of their own; in the plan, those that fit nowhere, each with its reason."
+          today={String(homeless)}
+          plan={plan && String(unplaced)}
+        />
+        <HowRow
+          name="Cautions"
+          how="Lots of more than 5 kg above the shoulder and, with pets, thread, ribbon and elastic kept in the open: one for each."
+          today={String(today?.cautions ?? '…')}
+          plan={plan && String(plan.cautions)}
+        />
       </tbody>
     </table>
   );

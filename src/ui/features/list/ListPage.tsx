@@ -46,8 +46,16 @@ export function ListPage() {
       title="Bring in a list"
       foot={
         <>
-          <Figure value={result ? result.rows.toLocaleString('en') : '–'} label="rows" />
-          <Figure value={result ? result.newItems.toLocaleString('en') : '–'} label="new things" />
+          <Figure
+            value={result ? result.rows.toLocaleString('en') : '–'}
+            label="rows"
+            how="Rows of the list that are not empty, without its heads."
+          />
+          <Figure
+            value={result ? result.newItems.toLocaleString('en') : '–'}
+            label="new things"
+            how="Rows whose thing is not in the stash yet; alike rows are lots of one thing."
+          />
           {result && result.changedItems > 0 && (
             <Figure value={result.changedItems.toLocaleString('en')} label="changed" />
           )}

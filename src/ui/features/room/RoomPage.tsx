@@ -72,7 +72,11 @@ export function RoomPage() {
             label="of this wall in use"
             how="What the lots there take, of what the compartments of this wall hold."
           />
-          <Figure value={String(over)} label={over === 1 ? 'place over full' : 'places over full'} />
+          <Figure
+            value={String(over)}
+            label={over === 1 ? 'place over full' : 'places over full'}
+            how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
+          />
           <Legend />
           <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>
             Add a piece <kbd className="pl-1 font-normal">N</kbd>

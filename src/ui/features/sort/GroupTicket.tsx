@@ -5,7 +5,7 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordAmount, wordCount, wordGroup, wordNeeds, wordSchool } from '../../text/index.ts';
+import { explainNeeds, wordAmount, wordCount, wordGroup, wordSchool } from '../../text/index.ts';
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
 export function GroupTicket({ group }: { group: Group }) {
@@ -22,12 +22,14 @@ export function GroupTicket({ group }: { group: Group }) {
       <p className="text-stone">{wordSchool(group.school, group.kind)}</p>
       <dl className="mt-2">
         <Row name="Holds">{wordCount(group.lots.length, 'lot')}</Row>
-        {wordNeeds(needs, units).map((words, i) => (
-          <Row key={words} name={i === 0 ? 'Needs' : 'or'}>
+        {explainNeeds(needs, units).map(({ words, how }, i) => (
+          <Row key={words} name={i === 0 ? 'Needs' : 'or'} how={how}>
             {words}
           </Row>
         ))}
-        <Row name="Weight">{formatMass(needs.massG, units)}</Row>
+        <Row name="Weight" how="What each lot weighs, measured or computed, added up.">
+          {formatMass(needs.massG, units)}
+        </Row>
         <Row name="Today in">{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
       </dl>
       <h3 className="mt-4 font-bold">In this order</h3>

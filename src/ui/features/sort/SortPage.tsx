@@ -7,7 +7,7 @@ import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups } from '../../state/derived.ts';
-import { wordCount, wordGroup, wordKindPlural, wordNeeds, wordSchool } from '../../text/index.ts';
+import { explainNeeds, wordCount, wordGroup, wordKindPlural, wordSchool } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GroupTicket } from './GroupTicket.tsx';
 import { LengthClasses } from './LengthClasses.tsx';
@@ -48,7 +48,11 @@ export function SortPage() {
       }
       foot={
         <>
-          <Figure value={String(groups.length)} label="groups" />
+          <Figure
+            value={String(groups.length)}
+            label="groups"
+            how="As each kind is sorted now; press a group, and each of its figures says how it was made."
+          />
           <Figure
             value={String(small)}
             label="of one or two, too small for a place of their own"
@@ -136,7 +140,7 @@ function GroupLine({ group, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
   const { units } = household.settings;
   const needs = useMemo(() => computeNeeds(group, household), [group, household]);
-  const words = wordNeeds(needs, units);
+  const words = explainNeeds(needs, units).map((need) => need.words);
   const width = 100 / group.lots.length;
   return (
     <li className="dotted-row">

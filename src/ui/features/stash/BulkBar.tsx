@@ -15,6 +15,8 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
   const act = useApp((state) => state.act);
   const [tag, setTag] = useState('');
   const [uses, setUses] = useState('');
+  // On a phone the table matters more than what could be done to it.
+  const [isOpen, setOpen] = useState(false);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const items = [...new Set(rows.map(({ item }) => item.id))];
   const subject = wordCount(items.length, 'thing');
@@ -29,102 +31,107 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
       className="flex flex-wrap items-center gap-2 border-l-4 border-woad bg-linen px-4 py-1.5 md:px-5"
     >
       <strong>{wordCount(rows.length, 'lot')} ticked</strong>
-      <form
-        className="flex items-center gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const word = tag.trim();
-          if (word === '') return;
-          change(
-            (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
-            `${subject} tagged “${word}”.`,
-          );
-          setTag('');
-        }}
-      >
-        <input
-          aria-label="Tag for all"
-          placeholder="tag"
-          maxLength={40}
-          className={`${barClass} w-28`}
-          value={tag}
-          onChange={(event) => setTag(event.target.value)}
-        />
-        <Button look="quiet" type="submit">
-          Tag
-        </Button>
-      </form>
-      <select
-        aria-label="Used at, for all"
-        className={barClass}
-        value=""
-        onChange={(event) => {
-          const stationId = event.target.value as StationId;
-          if (stationId) change((item) => ({ ...item, stationId }), `${subject} changed.`);
-        }}
-      >
-        <option value="">Used at …</option>
-        {stations.map((station) => (
-          <option key={station.id} value={station.id}>
-            {station.name}
-          </option>
-        ))}
-      </select>
-      <select
-        aria-label="Mind, for all"
-        className={barClass}
-        value=""
-        onChange={(event) => {
-          const flag = event.target.value as CareFlag;
-          if (flag) change((item) => ({ ...item, care: [...new Set([...item.care, flag])] }), `${subject} changed.`);
-        }}
-      >
-        <option value="">Mind …</option>
-        {CARE_FLAGS.map((flag) => (
-          <option key={flag} value={flag}>
-            {wordCare(flag)}
-          </option>
-        ))}
-      </select>
-      <form
-        className="flex items-center gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (uses.trim() === '' || !(usesNumber >= 0 && usesNumber <= 1000)) return;
-          change((item) => ({ ...item, usesPerMonth: usesNumber }), `${subject} changed.`);
-          setUses('');
-        }}
-      >
-        <input
-          aria-label="Uses a month, for all"
-          placeholder="uses a month"
-          className={`${barClass} w-28`}
-          value={uses}
-          onChange={(event) => setUses(event.target.value)}
-        />
-        <Button look="quiet" type="submit">
-          Set
-        </Button>
-      </form>
-      {isCloth && (
-        <Button
-          look="quiet"
-          onClick={() =>
-            void act(
-              (now) =>
-                createChangeLots(
-                  now,
-                  wordCount(rows.length, 'lot'),
-                  rows.map(({ lot }) => lot.id),
-                  (lot) => ({ ...lot, isWashed: true, sinceMs: world.nowMs() }),
-                ),
-              `${wordCount(rows.length, 'lot')} washed.`,
-            )
-          }
+      <Button look="quiet" className="md:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        Change …
+      </Button>
+      <div className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-2 max-md:order-last`}>
+        <form
+          className="flex items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            const word = tag.trim();
+            if (word === '') return;
+            change(
+              (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
+              `${subject} tagged “${word}”.`,
+            );
+            setTag('');
+          }}
         >
-          All washed
-        </Button>
-      )}
+          <input
+            aria-label="Tag for all"
+            placeholder="tag"
+            maxLength={40}
+            className={`${barClass} w-28`}
+            value={tag}
+            onChange={(event) => setTag(event.target.value)}
+          />
+          <Button look="quiet" type="submit">
+            Tag
+          </Button>
+        </form>
+        <select
+          aria-label="Used at, for all"
+          className={barClass}
+          value=""
+          onChange={(event) => {
+            const stationId = event.target.value as StationId;
+            if (stationId) change((item) => ({ ...item, stationId }), `${subject} changed.`);
+          }}
+        >
+          <option value="">Used at …</option>
+          {stations.map((station) => (
+            <option key={station.id} value={station.id}>
+              {station.name}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label="Mind, for all"
+          className={barClass}
+          value=""
+          onChange={(event) => {
+            const flag = event.target.value as CareFlag;
+            if (flag) change((item) => ({ ...item, care: [...new Set([...item.care, flag])] }), `${subject} changed.`);
+          }}
+        >
+          <option value="">Mind …</option>
+          {CARE_FLAGS.map((flag) => (
+            <option key={flag} value={flag}>
+              {wordCare(flag)}
+            </option>
+          ))}
+        </select>
+        <form
+          className="flex items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (uses.trim() === '' || !(usesNumber >= 0 && usesNumber <= 1000)) return;
+            change((item) => ({ ...item, usesPerMonth: usesNumber }), `${subject} changed.`);
+            setUses('');
+          }}
+        >
+          <input
+            aria-label="Uses a month, for all"
+            placeholder="uses a month"
+            className={`${barClass} w-28`}
+            value={uses}
+            onChange={(event) => setUses(event.target.value)}
+          />
+          <Button look="quiet" type="submit">
+            Set
+          </Button>
+        </form>
+        {isCloth && (
+          <Button
+            look="quiet"
+            onClick={() =>
+              void act(
+                (now) =>
+                  createChangeLots(
+                    now,
+                    wordCount(rows.length, 'lot'),
+                    rows.map(({ lot }) => lot.id),
+                    (lot) => ({ ...lot, isWashed: true, sinceMs: world.nowMs() }),
+                  ),
+                `${wordCount(rows.length, 'lot')} washed.`,
+              )
+            }
+          >
+            All washed
+          </Button>
+        )}
+      </div>
       <Button look="quiet" className="ml-auto" onClick={onDone}>
         Untick all
       </Button>

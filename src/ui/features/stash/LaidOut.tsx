@@ -8,7 +8,7 @@ import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import { getGroups } from '../../state/derived.ts';
-import { wordCount, wordGroup, wordNeeds } from '../../text/index.ts';
+import { explainNeeds, wordCount, wordGroup } from '../../text/index.ts';
 import { getPresence, type StashRow } from './rows.ts';
 
 /** 1 : 100 at 96 px to the inch. */
@@ -127,7 +127,9 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
       <span className="text-sm text-stone">
         {wordCount(group.lots.length, 'length')}, {formatClothLength(lengthMm, units)}
       </span>
-      <span className="ml-auto hidden truncate text-sm text-stone md:inline">{wordNeeds(needs, units)[0]}</span>
+      <span className="ml-auto hidden truncate text-sm text-stone md:inline">
+        {explainNeeds(needs, units)[0]?.words}
+      </span>
     </header>
   );
 }

@@ -35,6 +35,8 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
   const facets = FACETS_OF_KIND[kind].filter(
     (facet) => isMore || FIRST.has(facet) || look.narrowing[facet] !== undefined,
   );
+  // A phone's width shows the words and what is chosen; the rest comes with More.
+  const quiet = (isChosen: boolean) => (isMore || isChosen ? '' : 'max-md:hidden');
   const isNarrowed = look.text !== '' || Object.keys(look.narrowing).length > 0;
   const looks = choices.looks.filter((one) => one.kind === kind);
   const choose = (facet: Facet, value: string) => {
@@ -75,7 +77,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
         type="search"
         aria-label="Words to narrow by"
         placeholder="narrow by words"
-        className={`${barClass} w-full md:w-36`}
+        className={`${barClass} max-md:flex-1 md:w-36`}
         value={look.text}
         onChange={(event) => onLook({ ...look, text: event.target.value })}
       />
@@ -90,7 +92,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
           <select
             key={facet}
             aria-label={label}
-            className={`${barClass} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
+            className={`${barClass} ${quiet(chosen !== '')} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
             value={chosen}
             onChange={(event) => choose(facet, event.target.value)}
           >
@@ -110,7 +112,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
         <>
           <select
             aria-label="Sort by"
-            className={barClass}
+            className={`${barClass} ${quiet(false)}`}
             value={choices.sortBy}
             onChange={(event) => useChoices.setState({ sortBy: event.target.value, isDescending: false })}
           >
@@ -122,7 +124,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
           </select>
           <select
             aria-label="Group by"
-            className={barClass}
+            className={`${barClass} ${quiet(choices.groupBy !== '')}`}
             value={choices.groupBy}
             onChange={(event) => useChoices.setState({ groupBy: event.target.value })}
           >

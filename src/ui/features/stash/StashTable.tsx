@@ -12,6 +12,8 @@ import { wordFacetValue } from './words.ts';
 
 const ROW_PX = 40;
 const COLUMN_PX = 116;
+/** A finger hits the whole of a tick's cell. */
+const tickClass = 'flex h-10 w-full items-center';
 
 interface StashTableProps {
   readonly rows: readonly StashRow[];
@@ -84,14 +86,16 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
         >
           <thead className="sticky top-0 z-1 bg-mist text-left text-sm">
             <tr>
-              <th scope="col" className="w-8">
-                <input
-                  type="checkbox"
-                  aria-label="Tick all"
-                  className="size-4 accent-woad"
-                  checked={isAll}
-                  onChange={() => setTicked(isAll ? new Set() : new Set(rows.map(({ lot }) => lot.id)))}
-                />
+              <th scope="col" className="w-11 md:w-8">
+                <label className={tickClass}>
+                  <input
+                    type="checkbox"
+                    aria-label="Tick all"
+                    className="size-4 accent-woad"
+                    checked={isAll}
+                    onChange={() => setTicked(isAll ? new Set() : new Set(rows.map(({ lot }) => lot.id)))}
+                  />
+                </label>
               </th>
               <th scope="col" className="w-9">
                 <span className="sr-only">Swatch</span>
@@ -163,19 +167,21 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                   onClick={() => show({ type: 'lot', id: lot.id })}
                 >
                   <td onClick={(event) => event.stopPropagation()}>
-                    <input
-                      type="checkbox"
-                      aria-label={`Tick ${item.name}`}
-                      className="size-4 accent-woad"
-                      checked={ticked.has(lot.id)}
-                      onChange={(event) =>
-                        tick(
-                          index,
-                          event.target.checked,
-                          (event.nativeEvent as unknown as { shiftKey?: boolean }).shiftKey ?? false,
-                        )
-                      }
-                    />
+                    <label className={tickClass}>
+                      <input
+                        type="checkbox"
+                        aria-label={`Tick ${item.name}`}
+                        className="size-4 accent-woad"
+                        checked={ticked.has(lot.id)}
+                        onChange={(event) =>
+                          tick(
+                            index,
+                            event.target.checked,
+                            (event.nativeEvent as unknown as { shiftKey?: boolean }).shiftKey ?? false,
+                          )
+                        }
+                      />
+                    </label>
                   </td>
                   <td>
                     <Swatch item={item} className="size-7" />
