@@ -74,7 +74,7 @@ export async function measureScroll(): Promise<Figure[]> {
   });
 }
 
-/** A hundred photos taken in at once. */
+/** A hundred photos taken in at once; the middle one of three runs, for what the machine does besides. */
 export async function measurePhotos(): Promise<Figure[]> {
   const random = createRandom(3);
   // From a folder, as a user's are: handed over as bytes they would be decoded by the page.
@@ -84,7 +84,7 @@ export async function measurePhotos(): Promise<Figure[]> {
     writeFileSync(path, takePicture(random));
     return path;
   });
-  return withPage(async (page, address) => {
+  const takeIn = (page: Page, address: string) => async (): Promise<number> => {
     await page.goto(`${address}/photos`);
     await page.getByRole('button', { name: 'Choose photos' }).waitFor();
     await page.waitForTimeout(1000);
@@ -93,6 +93,11 @@ export async function measurePhotos(): Promise<Figure[]> {
     await page.getByText('Developing…').first().waitFor();
     await page.waitForFunction(() => !document.body.textContent.includes('Developing…'), null, { timeout: 120_000 });
     await page.waitForTimeout(300);
-    return [{ name: 'photo.100.longest_main_task_ms', value: await told(), unit: 'ms' }];
+    return told();
+  };
+  return withPage(async (page, address) => {
+    const run = takeIn(page, address);
+    const longest = [await run(), await run(), await run()].toSorted((a, b) => a - b);
+    return [{ name: 'photo.100.longest_main_task_ms', value: longest[1]!, unit: 'ms' }];
   });
 }

@@ -224,7 +224,7 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
       </li>
     );
   return (
-    <li className="[contain-intrinsic-size:auto_340px] [content-visibility:auto]">
+    <li>
       <div className="relative aspect-[4/3] bg-linen">
         {url && (
           <img

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { PhotoFindings } from '../../../core/colour/photo.ts';
 import type { Photo, Print } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
@@ -51,19 +51,28 @@ export function usePhotos() {
         print: 'solid',
       };
     });
-    setShots((all) => [...all, ...fresh]);
+    // Taking over a hundred files keeps the browser busy by itself: their cards and the worker come in tasks of their own.
+    startTransition(() => setShots((all) => [...all, ...fresh]));
     setDone((now) => ({ ...now, of: now.of + files.length }));
-    const stop = startPhotographer(files, (message) => {
-      const shot = fresh[message.nth];
-      if (!shot) return;
-      setDone((now) => ({ ...now, read: now.read + 1 }));
-      if (message.type === 'refused') change(shot.id, { trouble: wordPictureFault(message.fault) });
-      else {
-        tellPhotosCame([message.photo]);
-        change(shot.id, { photo: message.photo, findings: message.findings, print: message.findings.print });
-      }
+    const begin = () =>
+      startPhotographer(files, (message) => {
+        const shot = fresh[message.nth];
+        if (!shot) return;
+        setDone((now) => ({ ...now, read: now.read + 1 }));
+        if (message.type === 'refused') change(shot.id, { trouble: wordPictureFault(message.fault) });
+        else {
+          tellPhotosCame([message.photo]);
+          change(shot.id, { photo: message.photo, findings: message.findings, print: message.findings.print });
+        }
+      });
+    let stop: (() => void) | null = null;
+    const wait = setTimeout(() => {
+      stop = begin();
     });
-    stops.current.push(stop);
+    stops.current.push(() => {
+      clearTimeout(wait);
+      stop?.();
+    });
   };
   return { shots, done, add, change, drop };
 }
