@@ -1,17 +1,17 @@
-import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
+import type { Group } from '../../../core/grouping/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { getTree } from '../../state/derived.ts';
+import { getNeeds, getTree } from '../../state/derived.ts';
 import { explainNeeds, wordAmount, wordCount, wordGroup, wordSchool } from '../../text/index.ts';
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
 export function GroupTicket({ group }: { group: Group }) {
   const household = useHousehold();
   const { units } = household.settings;
-  const needs = computeNeeds(group, household);
+  const needs = getNeeds(household, group);
   const tree = getTree(household);
   const places = new Set(group.lots.flatMap((lot) => lot.placeId ?? []));
   const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));

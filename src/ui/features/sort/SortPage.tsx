@@ -1,12 +1,12 @@
-import { useMemo, useState } from 'react';
-import { computeNeeds, SCHOOLS_OF_KIND, type Group } from '../../../core/grouping/index.ts';
-import { KINDS, type Kind, type School } from '../../../core/records/index.ts';
+import { useState } from 'react';
+import { SCHOOLS_OF_KIND, type Group } from '../../../core/grouping/index.ts';
+import { KINDS, type Household, type Kind, type School } from '../../../core/records/index.ts';
 import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups, getNeeds } from '../../state/derived.ts';
 import { explainNeeds, wordCount, wordGroup, wordKindPlural, wordSchool } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GroupTicket } from './GroupTicket.tsx';
@@ -136,14 +136,27 @@ interface GroupLineProps {
   readonly onChoose: (group: Group) => void;
 }
 
+const BANDS = 60;
+
+/** The colours of a group in their order, side by side: no more of them than the eye can tell apart. */
+function paintBands(group: Group, household: Household): string {
+  const { lots } = group;
+  const n = Math.min(lots.length, BANDS);
+  const stops = Array.from({ length: n }, (_, i) => {
+    const lot = lots[Math.floor((i * lots.length) / n)]!;
+    const colour = household.items.get(lot.itemId)?.colours[0] ?? '#8a8f94';
+    return `${colour} ${(i * 100) / n}% ${((i + 1) * 100) / n}%`;
+  });
+  return `linear-gradient(to right, ${stops.join(', ')})`;
+}
+
 function GroupLine({ group, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
   const { units } = household.settings;
-  const needs = useMemo(() => computeNeeds(group, household), [group, household]);
+  const needs = getNeeds(household, group);
   const words = explainNeeds(needs, units).map((need) => need.words);
-  const width = 100 / group.lots.length;
   return (
-    <li className="dotted-row">
+    <li className="dotted-row [contain-intrinsic-size:auto_37px] [content-visibility:auto]">
       <button
         type="button"
         aria-pressed={isChosen}
@@ -151,17 +164,7 @@ function GroupLine({ group, isChosen, onChoose }: GroupLineProps) {
         onClick={() => onChoose(group)}
       >
         <span className="truncate">{wordGroup(group, household)}</span>
-        <svg aria-hidden viewBox="0 0 100 10" preserveAspectRatio="none" className="hidden h-4 w-full md:block">
-          {group.lots.map((lot, i) => (
-            <rect
-              key={lot.id}
-              x={i * width}
-              width={width + 0.2}
-              height="10"
-              fill={household.items.get(lot.itemId)?.colours[0] ?? '#8a8f94'}
-            />
-          ))}
-        </svg>
+        <span aria-hidden className="hidden h-4 w-full md:block" style={{ background: paintBands(group, household) }} />
         <span className="tabular text-right">{wordCount(group.lots.length, 'lot')}</span>
         <span className="col-span-2 md:col-span-1">
           {words[0] ?? 'no one way keeps them all'}

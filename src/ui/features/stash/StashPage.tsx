@@ -15,7 +15,7 @@ import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { listViews, NarrowBar, ViewSwitch, type Look } from './NarrowBar.tsx';
 import { QuickField } from './QuickField.tsx';
-import { listRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS } from './rows.ts';
+import { getRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
 
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
@@ -70,7 +70,7 @@ export function StashPage() {
   const { units } = household.settings;
   const [openedMs] = useState(() => world.nowMs());
 
-  const all = useMemo(() => listRows(household, tree, kind, openedMs), [household, tree, kind, openedMs]);
+  const all = getRows(household, tree, kind, openedMs);
   const hits = useFound(household, words, Infinity);
   const narrowed = useMemo(() => {
     const found = words.trim() === '' ? null : new Set(hits.map((hit) => hit.lotId));

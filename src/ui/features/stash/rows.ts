@@ -164,6 +164,18 @@ export function listRows(household: Household, tree: PlaceTree, kind: Kind, nowM
   });
 }
 
+const known = new WeakMap<Household, Map<string, StashRow[]>>();
+
+/** The rows of a household as it is on that day, kept as long as it stays so. */
+export function getRows(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): readonly StashRow[] {
+  const byKind = known.get(household) ?? new Map<string, StashRow[]>();
+  known.set(household, byKind);
+  const key = `${kind} ${Math.floor(nowMs / DAY_MS)}`;
+  const rows = byKind.get(key) ?? listRows(household, tree, kind, nowMs);
+  byKind.set(key, rows);
+  return rows;
+}
+
 /** What is left of the rows, and for each facet how many rows each of its values would leave. */
 export interface Narrowed {
   readonly rows: readonly StashRow[];
