@@ -1,4 +1,5 @@
 import type { Household } from '../core/records/index.ts';
+import { listNews } from './news.ts';
 import type {
   FromExplainer,
   FromImporter,
@@ -48,7 +49,22 @@ export function startPlanner(
 
 let explainer: Worker | null = null;
 let explained: Household | null = null;
+let telling: Promise<void> = Promise.resolve();
 let lastQuestion = 0;
+
+/** Copying so many records takes a few ms. */
+const SLICE = 500;
+
+/** Tells the explainer what changed since it was last told, slice by slice, so that the page can answer in between. */
+async function tell(worker: Worker, household: Household): Promise<void> {
+  if (explained === household) return;
+  const slices = listNews(explained, household, SLICE);
+  explained = household;
+  for (const [n, news] of slices.entries()) {
+    if (n > 0) await new Promise((resolve) => setTimeout(resolve));
+    worker.postMessage({ type: 'news', news } satisfies ToExplainer);
+  }
+}
 
 /**
  * Asks about the household as it is, in the background. One worker answers all questions in turn and keeps
@@ -69,9 +85,9 @@ export function ask<Name extends QuestionName>(
       resolve(data.answer as Questions[Name]['answer']);
     };
     worker.addEventListener('message', listen);
-    const news = explained === household ? null : household;
-    worker.postMessage({ question, household: news, name, ask: about } as ToExplainer);
-    explained = household;
+    telling = telling
+      .then(() => tell(worker, household))
+      .then(() => worker.postMessage({ type: 'question', question, name, ask: about } as ToExplainer));
   });
 }
 

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { computeHomes, explainPlace, findLot } from '../solver/explain/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
+import { Told } from './news.ts';
 import type { FromExplainer, Questions, QuestionName, ToExplainer } from './protocol.ts';
 
 const scope = self as unknown as {
@@ -12,11 +13,17 @@ const scope = self as unknown as {
 /** So many places are offered to choose from. */
 const HOMES = 6;
 
+const told = new Told();
 let known: { facts: Facts; offered: (Offered | null)[] } | null = null;
 
-function answer({ name, ask }: ToExplainer): Questions[QuestionName]['answer'] {
-  if (!known) return [];
-  const { facts, offered } = known;
+function know() {
+  const facts = createFacts(told.household);
+  // A thing that is out counts at its home.
+  return { facts, offered: describePresent(facts, (lot) => lot.placeId ?? lot.homeId) };
+}
+
+function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[QuestionName]['answer'] {
+  const { facts, offered } = (known ??= know());
   switch (name) {
     case 'why':
       return explainPlace(facts, offered, ask);
@@ -30,10 +37,8 @@ function answer({ name, ask }: ToExplainer): Questions[QuestionName]['answer'] {
 }
 
 scope.onmessage = ({ data }) => {
-  if (data.household) {
-    const facts = createFacts(data.household);
-    // A thing that is out counts at its home.
-    known = { facts, offered: describePresent(facts, (lot) => lot.placeId ?? lot.homeId) };
-  }
-  scope.postMessage({ question: data.question, answer: answer(data) });
+  if (data.type === 'news') {
+    told.hear(data.news);
+    known = null;
+  } else scope.postMessage({ question: data.question, answer: answer(data) });
 };

@@ -3,6 +3,7 @@ import type { PhotoFindings } from '../core/colour/photo.ts';
 import type { PictureFault } from '../core/formats/picture.ts';
 import type { Household, Kind, LotId, Photo, Plan, Score, StationId } from '../core/records/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
+import type { News } from './news.ts';
 import type { HomeOffer, PlaceReason } from '../solver/explain/index.ts';
 
 export type { HomeOffer, PlaceReason };
@@ -48,15 +49,17 @@ export interface Questions {
 }
 export type QuestionName = keyof Questions;
 
-/** A question; the household comes along when it changed since the last one. */
-export type ToExplainer = {
-  [Name in QuestionName]: {
-    readonly question: number;
-    readonly household: Household | null;
-    readonly name: Name;
-    readonly ask: Questions[Name]['ask'];
-  };
-}[QuestionName];
+/** What changed in the household, then a question about it as it is now. */
+export type ToExplainer =
+  | { readonly type: 'news'; readonly news: News }
+  | {
+      [Name in QuestionName]: {
+        readonly type: 'question';
+        readonly question: number;
+        readonly name: Name;
+        readonly ask: Questions[Name]['ask'];
+      };
+    }[QuestionName];
 
 export interface FromExplainer {
   readonly question: number;

@@ -1,9 +1,12 @@
+import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { checkPlan } from '../check/index.ts';
 import { packPlace } from '../core/packing/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { computePackage } from '../core/measure/index.ts';
+import type { Household, Score } from '../core/records/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
+import { listNews, Told } from './news.ts';
 import type { FromExplainer, FromPlanner, ToExplainer, ToPlanner } from './protocol.ts';
 
 const { household } = createSampleHousehold(1, 60);
@@ -104,19 +107,54 @@ describe('the explainer', () => {
 
   it('answers each question under its number, and remembers the household', async () => {
     const worker = await open();
-    worker.send({ question: 1, household, name: 'why', ask: lot.id });
-    worker.send({ question: 2, household: null, name: 'homes', ask: lot.id });
-    worker.send({ question: 3, household: null, name: 'today', ask: null });
+    for (const news of listNews(null, household, 50)) worker.send({ type: 'news', news });
+    worker.send({ type: 'question', question: 1, name: 'why', ask: lot.id });
+    worker.send({ type: 'question', question: 2, name: 'homes', ask: lot.id });
+    worker.send({ type: 'question', question: 3, name: 'today', ask: null });
     const answers = new Map(worker.posted.map(({ question, answer }) => [question, answer]));
     expect(answers.get(1)).toEqual(expect.arrayContaining([expect.objectContaining({ code: 'reach' })]));
     expect((answers.get(2) as readonly unknown[]).length).toBeGreaterThan(0);
     expect(answers.get(3)).toMatchObject({ seconds: expect.any(Number) });
   });
 
-  it('knows nothing of a household that it never got', async () => {
+  it('answers for the household as it is by then', async () => {
     const worker = await open();
-    worker.send({ question: 9, household: null, name: 'why', ask: lot.id });
-    expect(worker.posted).toEqual([{ question: 9, answer: [] }]);
+    const out = { ...household, lots: new Map(household.lots).set(lot.id, { ...lot, state: 'out', placeId: null }) };
+    for (const news of listNews(null, household, 1000)) worker.send({ type: 'news', news });
+    worker.send({ type: 'question', question: 4, name: 'today', ask: null });
+    for (const news of listNews(household, { ...out, lots: new Map([...out.lots].slice(1)) } as Household, 1000))
+      worker.send({ type: 'news', news });
+    worker.send({ type: 'question', question: 5, name: 'today', ask: null });
+    const [before, after] = worker.posted.map((one) => one.answer as Score);
+    expect(after!.seconds).toBeLessThan(before!.seconds);
+  });
+});
+
+describe('news of a household', () => {
+  it('bring one who knows some state to any other, in slices', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(20)), fc.array(fc.nat(20)), fc.integer({ min: 1, max: 9 }), (was, is, size) => {
+        const lots = [...household.lots.values()];
+        const pick = (ids: number[], change: object) =>
+          ({
+            ...household,
+            lots: new Map(ids.map((n) => [lots[n]!.id, n % 3 === 0 ? { ...lots[n]!, ...change } : lots[n]!])),
+          }) as Household;
+        const [before, after] = [pick(was, {}), pick(is, { count: 7 })];
+        const told = new Told();
+        for (const news of listNews(null, before, size)) told.hear(news);
+        const slices = listNews(before, after, size);
+        for (const news of slices) {
+          expect(news.records.length).toBeLessThanOrEqual(size);
+          told.hear(news);
+        }
+        const sorted = (of: Household) => [...of.lots.values()].toSorted((a, b) => (a.id < b.id ? -1 : 1));
+        expect(sorted(told.household)).toEqual(sorted(after));
+        expect(told.household.items).toEqual(after.items);
+      }),
+      { numRuns: 50 },
+    );
+    expect(listNews(household, household, 10)).toEqual([{ settings: null, records: [] }]);
   });
 });
 
@@ -169,17 +207,24 @@ describe('the client', () => {
     expect(heard).toMatchObject([{ type: 'failed', note: 'not found' }]);
   });
 
-  it('sends the household once, and gives each asker its own answer', async () => {
+  it('tells the household once, what changed after that, and gives each asker its own answer', async () => {
     const { ask } = await import('./client.ts');
+    const lot = [...household.lots.values()][0]!;
     const first = ask(household, 'today', null);
-    const second = ask(household, 'why', [...household.lots.keys()][0]!);
+    const second = ask(household, 'why', lot.id);
+    const changed = { ...household, lots: new Map(household.lots).set(lot.id, { ...lot, count: 9 }) };
+    void ask(changed, 'today', null);
     const [worker] = FakeWorker.made;
     const sent = worker!.sent as ToExplainer[];
-    expect(sent.map((one) => one.household === household)).toEqual([true, false]);
+    await vi.waitFor(() => expect(sent.filter((one) => one.type === 'question')).toHaveLength(3));
+    const numberOf = (nth: number) => sent.flatMap((one) => (one.type === 'question' ? [one.question] : []))[nth]!;
+    expect(sent.at(-2)).toMatchObject({ type: 'news', news: { records: [['lots', lot.id, { count: 9 }]] } });
+    expect(sent.at(-4)!.type).toBe('question');
+    expect(sent.at(-3)!.type).toBe('question');
     const reply = (question: number, answer: unknown) =>
       worker!.dispatchEvent(Object.assign(new Event('message'), { data: { question, answer } }));
-    reply(sent[1]!.question, ['second']);
-    reply(sent[0]!.question, 'first');
+    reply(numberOf(1), ['second']);
+    reply(numberOf(0), 'first');
     expect(await first).toBe('first');
     expect(await second).toEqual(['second']);
   });
