@@ -1,6 +1,6 @@
 export { findType, TYPE_FIGURES, type TypeFigures } from './figures.ts';
 export { parseLine, type ReadLine } from './line.ts';
-export type { LinePart, Meaning } from './lineReader.ts';
+export type { LinePart, Meaning } from './lineWords.ts';
 export { completeSketch, ENVELOPES, getUsualForms, type Birth, type Sketch } from './sketch.ts';
 export { createTwinFinder, type Likeness, type Twin, type TwinFinder } from './twins.ts';
 export { CLOTH_WORDS } from './words.ts';

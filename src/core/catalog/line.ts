@@ -4,16 +4,8 @@ import { parseGrammage, parseLengthMm, parseMassG, type AmountFault, type UnitSy
 import { findType } from './figures.ts';
 import type { Sketch } from './sketch.ts';
 import { HOLDER_WORDS } from './words.ts';
-
-import {
-  COUNT_UNITS,
-  GRAMMAGE_UNITS,
-  LENGTH_UNITS,
-  LineReader,
-  MASS_UNITS,
-  type LinePart,
-  type Quantity,
-} from './lineReader.ts';
+import { LineReader } from './lineReader.ts';
+import { COUNT_UNITS, GRAMMAGE_UNITS, LENGTH_UNITS, MASS_UNITS, type LinePart, type Quantity } from './lineWords.ts';
 
 export interface ReadLine {
   readonly sketch: Sketch;

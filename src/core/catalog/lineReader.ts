@@ -1,7 +1,7 @@
 import { isShade, parseColourWord } from '../colour/words.ts';
 import type { Kind } from '../records/index.ts';
 import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
-import { findType, TYPE_FIGURES } from './figures.ts';
+import { findType } from './figures.ts';
 import type { Sketch } from './sketch.ts';
 import {
   CLOTH_WORDS,
@@ -16,123 +16,21 @@ import {
   WEAVE_WORDS,
 } from './words.ts';
 
-/** What a stretch of the line was read as. */
-const MEANINGS = [
-  'kind',
-  'type',
-  'fibre',
-  'cloth',
-  'weave',
-  'print',
-  'colour',
-  'form',
-  'holder',
-  'use',
-  'garment',
-  'cut',
-  'length',
-  'width',
-  'grammage',
-  'mass',
-  'count',
-  'units',
-  'size',
-  'number',
-  'sheets',
-  'format',
-  'made',
-  'washed',
-  'tex',
-  'watts',
-  'hours',
-  'expiry',
-  'cost',
-  'tag',
-  'for',
-  'box',
-  'era',
-  'sizes',
-] as const;
-export type Meaning = (typeof MEANINGS)[number];
-
-export interface LinePart {
-  readonly from: number;
-  readonly to: number;
-  readonly text: string;
-  readonly means: Meaning;
-}
-
-interface Token {
-  readonly text: string;
-  readonly word: string;
-  readonly from: number;
-  readonly to: number;
-}
-
-/** A number of the line, whose meaning depends on the kind of thing. */
-export interface Quantity {
-  readonly from: number;
-  to: number;
-  readonly number: string;
-  readonly unit: string;
-  /** It came after an x or ×. */
-  readonly isTimes: boolean;
-  isWide: boolean;
-}
-
-const NUMBER = /^(\d+[.,]\d+|[.,]\d+|\d+\s*[½¼¾⅓⅔⅛⅜⅝⅞]|[½¼¾⅓⅔⅛⅜⅝⅞]|\d+\/\d+|\d+)(.*)$/u;
-export const LENGTH_UNITS = new Set('mm cm m in inch inches " ” ″ ft foot feet \' ’ ′ yd yds yard yards'.split(' '));
-export const MASS_UNITS = new Set('mg g kg oz lb lbs'.split(' '));
-export const GRAMMAGE_UNITS = new Set('gsm g/m² g/m2 oz/yd² oz/yd2'.split(' '));
-export const COUNT_UNITS = new Set('pcs pc pieces piece packets packet packs pack copies copy'.split(' '));
-const KEYWORDS: Readonly<Record<string, Meaning>> = {
-  tex: 'tex',
-  tkt: 'tex',
-  ticket: 'tex',
-  wt: 'tex',
-  weight: 'tex',
-  size: 'size',
-  sizes: 'sizes',
-  cost: 'cost',
-  no: 'number',
-  nr: 'number',
-  number: 'number',
-};
-/** Every word that names a type of notion, tool or other thing. */
-const TYPE_WORDS = new Set(TYPE_FIGURES.flatMap((one) => one.words));
-
-function tokenise(text: string): Token[] {
-  return [...text.matchAll(/\S+/gu)].map((match) => ({
-    text: match[0],
-    word: match[0].toLowerCase().replace(/[,;]$/u, ''),
-    from: match.index,
-    to: match.index + match[0].length,
-  }));
-}
-
-function isKnownWord(word: string): boolean {
-  return (
-    word in KIND_WORDS ||
-    word in CLOTH_WORDS ||
-    word in PRINT_WORDS ||
-    word in FORM_WORDS ||
-    word in HOLDER_WORDS ||
-    word in CUT_WORDS ||
-    word in KEYWORDS ||
-    FIBRE_WORDS.includes(word) ||
-    WEAVE_WORDS.includes(word) ||
-    GARMENT_WORDS.includes(word) ||
-    THREAD_USES.includes(word) ||
-    TYPE_WORDS.has(word) ||
-    isShade(word) ||
-    parseColourWord(word) !== null ||
-    /^(x|×|by|wide|for|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
-  );
-}
-
-function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
+import {
+  capitalise,
+  COUNT_UNITS,
+  GRAMMAGE_UNITS,
+  isKnownWord,
+  KEYWORDS,
+  LENGTH_UNITS,
+  MASS_UNITS,
+  NUMBER,
+  tokenise,
+  type LinePart,
+  type Meaning,
+  type Quantity,
+  type Token,
+} from './lineWords.ts';
 
 /** Collects what the line says, word by word; amounts wait until the kind is known. */
 export class LineReader {

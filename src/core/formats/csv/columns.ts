@@ -1,60 +1,27 @@
-import {
-  CARE_FLAGS,
-  DAY_PATTERN,
-  HOLDERS,
-  KINDS,
-  KIT_STATES,
-  PATTERN_FORMATS,
-  PRINTS,
-  SCRAP_CUTS,
-  STOW_FORMS,
-  type Item,
-  type Kind,
-  type Lot,
-} from '../../records/index.ts';
+import { CARE_FLAGS, DAY_PATTERN, KINDS, STOW_FORMS, type Kind } from '../../records/index.ts';
 import { getAmountUnit } from '../../measure/index.ts';
 import { ok } from '../../result/index.ts';
-import { parseArea, parseCount, parseGrammage, type UnitSystem } from '../../units/index.ts';
+import { parseArea, parseCount } from '../../units/index.ts';
 import {
   amount,
   exact,
   fault,
   list,
   long,
-  mass,
   number,
   oneOf,
-  orNone,
-  readCloth,
   readColours,
-  readEnvelope,
-  readSpool,
-  readTex,
-  side,
-  small,
   someOf,
-  tiny,
   toYesNo,
   words,
   yesNo,
-  type Read,
 } from './cells.ts';
-
-/** A column that the app knows: how it may be headed, how a cell is read, and how it is written. */
-export interface Column {
-  readonly id: string;
-  /** The first is written; all are recognised, in lower case and without signs. */
-  readonly headers: readonly string[];
-  readonly kinds: readonly Kind[];
-  /** Reads a cell that is not empty. `units`: what a number alone means. */
-  readonly read: (text: string, units: UnitSystem) => Read;
-  /** Null or undefined where the thing says nothing about it. */
-  readonly write: (item: Item, lot: Lot) => string | number | boolean | null | undefined;
-}
+import { BOX_COLUMNS } from './boxColumns.ts';
+import { CLOTH_COLUMNS } from './clothColumns.ts';
+import type { Column } from './column.ts';
+import { PATTERN_AND_THREAD_COLUMNS } from './paperColumns.ts';
 
 const ALL = KINDS;
-const CLOTHY: readonly Kind[] = ['fabric', 'scrap'];
-const BOXY: readonly Kind[] = ['notion', 'tool', 'kit', 'other'];
 
 /** Every column, in the order they are written. Two ids at the end let an edited table find its things again. */
 export const COLUMNS: readonly Column[] = [
@@ -73,310 +40,9 @@ export const COLUMNS: readonly Column[] = [
     read: readColours,
     write: (item) => item.colours.join('; '),
   },
-  {
-    id: 'fibre',
-    headers: ['fibre', 'fiber', 'material', 'content', 'composition'],
-    kinds: ['fabric', 'scrap', 'thread'],
-    read: words('fibre', 40, true),
-    write: (item) => item.fabric?.fibre ?? item.thread?.fibre,
-  },
-  {
-    id: 'cloth',
-    headers: ['class', 'cloth', 'fabric type', 'class of cloth', 'type of fabric'],
-    kinds: CLOTHY,
-    read: readCloth,
-    write: (item) => item.fabric?.cloth,
-  },
-  {
-    id: 'weave',
-    headers: ['weave'],
-    kinds: CLOTHY,
-    read: words('weave', 40, true),
-    write: (item) => item.fabric?.weave,
-  },
-  {
-    id: 'print',
-    headers: ['print', 'pattern on it', 'design'],
-    kinds: CLOTHY,
-    read: oneOf('print', PRINTS),
-    write: (item) => item.fabric?.print,
-  },
-  {
-    id: 'length',
-    headers: ['length', 'amount', 'yardage', 'metres', 'meters', 'yards', 'how much'],
-    kinds: ['fabric', 'thread', 'notion'],
-    read: amount('lengthMm', long),
-    write: (_, lot) => exact(lot.lengthMm, 1000, 'm'),
-  },
-  {
-    id: 'width',
-    headers: ['width', 'wof', 'width of fabric', 'cloth width'],
-    kinds: CLOTHY,
-    read: amount('widthMm', small),
-    write: (item) => exact(item.fabric?.widthMm, 10, 'cm'),
-  },
-  {
-    id: 'grammage',
-    headers: ['weight class', 'gsm', 'grammage', 'fabric weight', 'g m2'],
-    kinds: CLOTHY,
-    read: amount('grammageGsm', (text) => parseGrammage(text, 'gsm')),
-    write: (item) => exact(item.fabric?.grammageGsm, 1, 'gsm'),
-  },
-  {
-    id: 'layer',
-    headers: ['layer', 'layer thickness'],
-    kinds: CLOTHY,
-    read: amount('layerMm', tiny),
-    write: (item) => exact(item.fabric?.layerMm, 1, 'mm'),
-  },
-  { id: 'nap', headers: ['nap'], kinds: CLOTHY, read: yesNo('hasNap'), write: (item) => toYesNo(item.fabric?.hasNap) },
-  {
-    id: 'stretch',
-    headers: ['stretch', 'stretch percent'],
-    kinds: CLOTHY,
-    read: number('stretchPercent', 400),
-    write: (item) => item.fabric?.stretchPercent,
-  },
-  {
-    id: 'cut',
-    headers: ['cut', 'how cut'],
-    kinds: ['scrap'],
-    read: oneOf('cut', SCRAP_CUTS),
-    write: (item) => item.scrap?.cut,
-  },
-  {
-    id: 'cutSize',
-    headers: ['cut size', 'side', 'strip width'],
-    kinds: ['scrap'],
-    read: amount('cutMm', small),
-    write: (item) => exact(item.scrap?.cutMm, 10, 'cm'),
-  },
-  {
-    id: 'area',
-    headers: ['area'],
-    kinds: ['scrap'],
-    read: amount('areaMm2', parseArea),
-    write: (_, lot) => exact(lot.areaMm2, 1e6, 'm²'),
-  },
-  {
-    id: 'number',
-    headers: ['number', 'pattern number', 'no', 'nr', 'pattern no'],
-    kinds: ['pattern'],
-    read: amount('number', parseCount),
-    write: (item) => item.pattern?.number,
-  },
-  {
-    id: 'garment',
-    headers: ['garment', 'garment type'],
-    kinds: ['pattern'],
-    read: words('garment', 60, true),
-    write: (item) => item.pattern?.garment,
-  },
-  {
-    id: 'publisher',
-    headers: ['publisher', 'maker', 'designer'],
-    kinds: ['pattern'],
-    read: words('publisher', 60),
-    write: (item) => item.pattern?.publisher,
-  },
-  {
-    id: 'era',
-    headers: ['era', 'year', 'decade'],
-    kinds: ['pattern'],
-    read: words('era', 40),
-    write: (item) => item.pattern?.era,
-  },
-  {
-    id: 'sizes',
-    headers: ['sizes', 'size range'],
-    kinds: ['pattern'],
-    read: words('sizes', 60),
-    write: (item) => item.pattern?.sizes,
-  },
-  {
-    id: 'format',
-    headers: ['format'],
-    kinds: ['pattern'],
-    read: oneOf('format', PATTERN_FORMATS),
-    write: (item) => item.pattern?.format ?? (item.pattern && 'envelope'),
-  },
-  {
-    id: 'envelope',
-    headers: ['envelope', 'envelope size'],
-    kinds: ['pattern'],
-    read: readEnvelope,
-    write: ({ pattern }) => pattern && `${exact(pattern.widthMm, 10, '')} x ${exact(pattern.heightMm, 10, 'cm')}`,
-  },
-  {
-    id: 'thickness',
-    headers: ['thickness'],
-    kinds: ['pattern'],
-    read: amount('thicknessMm', tiny),
-    write: (item) => exact(item.pattern?.thicknessMm, 1, 'mm'),
-  },
-  {
-    id: 'sheets',
-    headers: ['sheets', 'pages'],
-    kinds: ['pattern'],
-    read: amount('sheets', parseCount),
-    write: (item) => item.pattern?.sheets,
-  },
-  {
-    id: 'made',
-    headers: ['made'],
-    kinds: ['pattern'],
-    read: yesNo('isMade'),
-    write: (item) => toYesNo(item.pattern?.isMade),
-  },
-  {
-    id: 'use',
-    headers: ['for', 'use', 'used for', 'purpose'],
-    kinds: ['thread'],
-    read: words('use', 40, true),
-    write: (item) => item.thread?.use,
-  },
-  {
-    id: 'tex',
-    headers: ['tex', 'ticket', 'thread weight'],
-    kinds: ['thread'],
-    read: readTex,
-    write: (item) => item.thread?.tex,
-  },
-  {
-    id: 'holder',
-    headers: ['wound on', 'spool', 'spool type'],
-    kinds: ['thread'],
-    read: oneOf('holder', HOLDERS),
-    write: (_, lot) => lot.holder,
-  },
-  {
-    id: 'spoolWidth',
-    headers: ['spool width', 'spool diameter'],
-    kinds: ['thread'],
-    read: (text, units) => readSpool(text, units, 0),
-    write: (item) => exact(item.thread?.diameterMm, 1, 'mm'),
-  },
-  {
-    id: 'spoolHeight',
-    headers: ['spool height'],
-    kinds: ['thread'],
-    read: (text, units) => readSpool(text, units, 1),
-    write: (item) => exact(item.thread?.heightMm, 1, 'mm'),
-  },
-  {
-    id: 'type',
-    headers: ['type', 'kind of notion'],
-    kinds: BOXY,
-    read: words('type', 40, true),
-    write: (item) => item.box?.type,
-  },
-  { id: 'size', headers: ['size'], kinds: BOXY, read: words('size', 40), write: (item) => item.box?.size },
-  {
-    id: 'count',
-    headers: ['count', 'quantity', 'qty', 'pieces', 'number of', 'copies', 'spools', 'packets'],
-    kinds: ['pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'],
-    read: amount('count', parseCount),
-    write: (item, lot) => (item.kind === 'scrap' && item.scrap?.cut === 'odd' ? null : lot.count),
-  },
-  {
-    id: 'units',
-    headers: ['pieces in all', 'single pieces', 'units'],
-    kinds: ['notion'],
-    read: amount('units', parseCount),
-    write: (_, lot) => lot.units,
-  },
-  {
-    id: 'boxWidth',
-    headers: ['outer width', 'width of box'],
-    kinds: BOXY,
-    read: side(0),
-    write: (item) => exact(item.box?.widthMm, 10, 'cm'),
-  },
-  {
-    id: 'boxDepth',
-    headers: ['outer depth', 'depth'],
-    kinds: BOXY,
-    read: side(1),
-    write: (item) => exact(item.box?.depthMm, 10, 'cm'),
-  },
-  {
-    id: 'boxHeight',
-    headers: ['outer height', 'height'],
-    kinds: BOXY,
-    read: side(2),
-    write: (item) => exact(item.box?.heightMm, 10, 'cm'),
-  },
-  {
-    id: 'mass',
-    headers: ['weight', 'mass', 'weight of one'],
-    kinds: [...BOXY, 'thread'],
-    read: amount('massG', mass),
-    write: (item) => exact(item.box?.massG ?? item.thread?.massG, 1, 'g'),
-  },
-  {
-    id: 'unitMass',
-    headers: ['weight of one piece'],
-    kinds: ['notion'],
-    read: amount('unitG', mass),
-    write: (item) => exact(item.box?.unitG, 1, 'g'),
-  },
-  { id: 'soft', headers: ['soft'], kinds: BOXY, read: yesNo('isSoft'), write: (item) => toYesNo(item.box?.isSoft) },
-  {
-    id: 'hole',
-    headers: ['hang hole', 'hole'],
-    kinds: ['tool'],
-    read: orNone('hangHoleMm', amount('hangHoleMm', tiny)),
-    write: (item) => exact(item.box?.hangHoleMm, 1, 'mm') ?? 'none',
-  },
-  {
-    id: 'watts',
-    headers: ['watts'],
-    kinds: ['tool', 'other'],
-    read: orNone('watts', number('watts', 20_000)),
-    write: (item) => item.box?.watts ?? 'none',
-  },
-  {
-    id: 'tapeWidth',
-    headers: ['tape width', 'ribbon width'],
-    kinds: ['notion'],
-    read: amount('tapeWidthMm', tiny),
-    write: (item) => exact(item.box?.tape?.widthMm, 1, 'mm'),
-  },
-  {
-    id: 'tapeThickness',
-    headers: ['tape thickness'],
-    kinds: ['notion'],
-    read: amount('tapeMm', tiny),
-    write: (item) => exact(item.box?.tape?.layerMm, 1, 'mm'),
-  },
-  {
-    id: 'core',
-    headers: ['bare reel'],
-    kinds: ['notion'],
-    read: amount('coreMm', tiny),
-    write: (item) => exact(item.box?.tape?.coreMm, 1, 'mm'),
-  },
-  {
-    id: 'forWhat',
-    headers: ['kit for', 'project'],
-    kinds: ['kit'],
-    read: words('forWhat', 120),
-    write: (item) => item.kit?.forWhat,
-  },
-  {
-    id: 'kitState',
-    headers: ['how far', 'state'],
-    kinds: ['kit'],
-    read: oneOf('kitState', KIT_STATES),
-    write: (item) => item.kit?.state,
-  },
-  {
-    id: 'parts',
-    headers: ['parts', 'contents'],
-    kinds: ['kit'],
-    read: list('parts'),
-    write: (item) => item.kit?.parts.join('; '),
-  },
+  ...CLOTH_COLUMNS,
+  ...PATTERN_AND_THREAD_COLUMNS,
+  ...BOX_COLUMNS,
   {
     id: 'uses',
     headers: ['uses a month', 'uses'],
@@ -402,7 +68,7 @@ export const COLUMNS: readonly Column[] = [
   {
     id: 'washed',
     headers: ['washed', 'prewashed'],
-    kinds: CLOTHY,
+    kinds: ['fabric', 'scrap'],
     read: yesNo('isWashed'),
     write: (_, lot) => toYesNo(lot.isWashed),
   },

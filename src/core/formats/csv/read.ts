@@ -13,7 +13,8 @@ import {
 } from '../../records/index.ts';
 import type { UnitSystem } from '../../units/index.ts';
 import type { CellFault } from './cells.ts';
-import { COLUMNS, findColumn, guessColumn, listColumns, type Column } from './columns.ts';
+import { COLUMNS, findColumn, guessColumn, listColumns } from './columns.ts';
+import type { Column } from './column.ts';
 import { unneutralise, type TextTable } from './text.ts';
 
 /** Which column of the app each column of a table is; null for one that is left out. */

@@ -1,0 +1,15 @@
+import type { Item, Kind, Lot } from '../../records/index.ts';
+import type { UnitSystem } from '../../units/index.ts';
+import type { Read } from './cells.ts';
+
+/** A column that the app knows: how it may be headed, how a cell is read, and how it is written. */
+export interface Column {
+  readonly id: string;
+  /** The first is written; all are recognised, in lower case and without signs. */
+  readonly headers: readonly string[];
+  readonly kinds: readonly Kind[];
+  /** Reads a cell that is not empty. `units`: what a number alone means. */
+  readonly read: (text: string, units: UnitSystem) => Read;
+  /** Null or undefined where the thing says nothing about it. */
+  readonly write: (item: Item, lot: Lot) => string | number | boolean | null | undefined;
+}

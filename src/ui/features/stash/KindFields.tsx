@@ -1,0 +1,274 @@
+import type { ReactNode } from 'react';
+import type { UseFormRegister, UseFormSetValue } from 'react-hook-form';
+import { ENVELOPES, findType, TYPE_FIGURES } from '../../../core/catalog/index.ts';
+import { CLOTHS, convertThread, HOLDER_FIGURES, THREAD_NUMBERS } from '../../../core/measure/index.ts';
+import { KIT_STATES, PATTERN_FORMATS, PRINTS, SCRAP_CUTS } from '../../../core/records/index.ts';
+import type { UnitSystem } from '../../../core/units/index.ts';
+import { AreaField, CheckField, SelectField, TextField } from '../../components/fields.tsx';
+import {
+  capitalise,
+  wordCloth,
+  wordHolder,
+  wordKitState,
+  wordPatternFormat,
+  wordPrint,
+  wordScrapCut,
+} from '../../text/index.ts';
+import { goesByLength, type ItemFields } from './itemFields.ts';
+
+const ENVELOPE_WORDS: Record<string, string> = {
+  small: 'small envelope',
+  large: 'large envelope',
+  a5: 'A5',
+  a4: 'A4',
+  folder: 'folder 23 × 33 cm',
+};
+const NUMBER_WORDS = { tex: 'tex', ticket: 'ticket number', weight: 'weight number' };
+
+export function Pair({ children }: { children: ReactNode }) {
+  return <div className="grid grid-cols-2 items-start gap-3">{children}</div>;
+}
+
+export function Options({ of, words }: { of: readonly string[]; words: (one: never) => string }) {
+  return of.map((one) => (
+    <option key={one} value={one}>
+      {capitalise(words(one as never))}
+    </option>
+  ));
+}
+
+/** What the fields of a form need of it. */
+export interface FormOf {
+  readonly register: UseFormRegister<ItemFields>;
+  readonly setValue: UseFormSetValue<ItemFields>;
+  readonly faultOf: (name: keyof ItemFields) => string | undefined;
+  readonly units: UnitSystem;
+}
+
+interface KindFieldsProps {
+  readonly of: FormOf;
+  readonly fields: ItemFields;
+}
+
+/** Makers of the fields that most kinds are asked by. */
+export function createFieldMakers({ register, faultOf, units }: FormOf) {
+  const text = (name: keyof ItemFields, label: string, hint?: string, list?: string) => (
+    <TextField label={label} hint={hint} fault={faultOf(name)} list={list} {...register(name)} />
+  );
+  const select = (name: keyof ItemFields, label: string, of: readonly string[], words: (one: never) => string) => (
+    <SelectField label={label} {...register(name)}>
+      <Options of={of} words={words} />
+    </SelectField>
+  );
+  const hint = (metric: string, imperial: string) => `Such as ${units === 'metric' ? metric : imperial}`;
+  return { text, select, hint };
+}
+
+/** What matters for the kind of a thing, and no more. */
+export function KindFields({ of: form, fields, isFromNothing }: KindFieldsProps & { isFromNothing: boolean }) {
+  const { register, setValue } = form;
+  const { text, select, hint } = createFieldMakers(form);
+  const figures = findType(fields.type, fields.kind);
+  const isTape = goesByLength(fields);
+  const cloth = CLOTHS.find((one) => one.id === fields.cloth);
+
+  const clothFields = (
+    <>
+      <SelectField label="Class of cloth" {...register('cloth')}>
+        {CLOTHS.map(({ id, grammageGsm }) => (
+          <option key={id} value={id}>
+            {`${capitalise(wordCloth(id))} (${grammageGsm} g/m²)`}
+          </option>
+        ))}
+      </SelectField>
+      <Pair>
+        {text('grammage', 'Weight class', `${hint('185 gsm', '5.5 oz')}; empty: as its class`)}
+        {text('fibre', 'Fibre', fields.fibre === '' ? `Empty: ${cloth?.fibre ?? 'cotton'}` : undefined)}
+      </Pair>
+      {select('print', 'Print', PRINTS, wordPrint)}
+    </>
+  );
+
+  return (
+    <>
+      {fields.kind === 'fabric' && (
+        <>
+          <Pair>
+            {text('length', 'Length', hint('3.4 m', '2 1/2 yd'))}
+            {text('width', 'Width', hint('140 cm', '54 in'))}
+          </Pair>
+          {clothFields}
+        </>
+      )}
+      {fields.kind === 'scrap' && (
+        <>
+          <Pair>
+            {select('cut', 'Cut', SCRAP_CUTS, wordScrapCut)}
+            {fields.cut === 'odd'
+              ? text('area', 'How much', hint('0.6 m²', '0.7 sq yd'))
+              : text('cutSize', fields.cut === 'strip' ? 'Strip width' : 'Side', hint('6.35 cm', '2 1/2 in'))}
+          </Pair>
+          {fields.cut !== 'odd' && text('count', 'How many')}
+          {clothFields}
+        </>
+      )}
+      {fields.kind === 'pattern' && (
+        <>
+          <Pair>
+            {text('number', 'Number')}
+            {text('garment', 'Garment')}
+          </Pair>
+          {select('format', 'It is', PATTERN_FORMATS, wordPatternFormat)}
+          <Pair>
+            {fields.format === 'sheets'
+              ? text('sheets', 'Sheets', 'Such as 46')
+              : text('sizes', 'Sizes', 'Such as 34-44')}
+          </Pair>
+          {fields.format !== 'digital' && (
+            <>
+              <Pair>
+                <SelectField label="Envelope" {...register('envelope')}>
+                  {isFromNothing ? (
+                    <option value="usual">as usual</option>
+                  ) : (
+                    !ENVELOPES[fields.envelope] && <option value="own">its own size</option>
+                  )}
+                  {Object.keys(ENVELOPES).map((one) => (
+                    <option key={one} value={one}>
+                      {ENVELOPE_WORDS[one]}
+                    </option>
+                  ))}
+                </SelectField>
+                {text('thickness', 'Thickness', `${hint('5 mm', '1/4 in')}; empty: as usual`)}
+              </Pair>
+              {text('count', 'Copies')}
+            </>
+          )}
+          <CheckField label="Made already" {...register('isMade')} />
+        </>
+      )}
+      {fields.kind === 'thread' && (
+        <>
+          <Pair>
+            {text('use', 'For', 'Such as general')}
+            {text('fibre', 'Fibre', fields.fibre === '' ? 'Empty: polyester' : undefined)}
+          </Pair>
+          <Pair>
+            {text('threadNumber', 'Thickness')}
+            <SelectField
+              label="By"
+              value={fields.threadSystem}
+              onChange={(event) => {
+                // The number follows, so that it still says the same thread.
+                const to = event.target.value as ItemFields['threadSystem'];
+                const value = Number(fields.threadNumber.replace(',', '.'));
+                if (value > 0)
+                  setValue('threadNumber', String(Number(convertThread(value, fields.threadSystem, to).toFixed(1))));
+                setValue('threadSystem', to);
+              }}
+            >
+              <Options of={THREAD_NUMBERS} words={(one: keyof typeof NUMBER_WORDS) => NUMBER_WORDS[one]} />
+            </SelectField>
+          </Pair>
+          <Pair>
+            {select(
+              'spool',
+              'Wound on',
+              HOLDER_FIGURES.map((one) => one.id),
+              wordHolder,
+            )}
+            {text('count', 'How many')}
+          </Pair>
+          {text('length', 'Length on all of them', 'Empty: not measured; the ticket weighs it')}
+        </>
+      )}
+      {(fields.kind === 'notion' || fields.kind === 'tool' || fields.kind === 'other') && (
+        <>
+          <datalist id="types">
+            {TYPE_FIGURES.filter((one) => one.kind === fields.kind).map((one) => (
+              <option key={one.type} value={one.type} />
+            ))}
+          </datalist>
+          <Pair>
+            {text('type', 'Type', fields.kind === 'tool' ? 'Such as ruler' : 'Such as zips', 'types')}
+            {isTape
+              ? text('tapeWidth', 'Width', hint('25 mm', '1 in'))
+              : text('size', 'Size', figures?.sizeIs === 'length' ? hint('20 cm', '8 in') : 'As it is called by')}
+          </Pair>
+          <Pair>
+            {isTape ? text('length', 'Length', hint('3.4 m', '2 1/2 yd')) : null}
+            {text('count', isTape ? 'Reels' : fields.kind === 'notion' ? 'Packets' : 'Pieces')}
+            {fields.kind === 'notion' && !isTape && text('units', 'Pieces in all', 'Empty: not counted')}
+          </Pair>
+        </>
+      )}
+      {fields.kind === 'kit' && (
+        <>
+          <Pair>
+            {text('forWhat', 'For', 'What it will be')}
+            {select('kitState', 'How far', KIT_STATES, wordKitState)}
+          </Pair>
+          <AreaField label="What belongs in it, one a line" {...register('parts')} />
+          {text('count', 'How many')}
+        </>
+      )}
+      {(fields.kind === 'notion' || fields.kind === 'tool' || fields.kind === 'kit' || fields.kind === 'other') && (
+        <>
+          {!isTape && (
+            <Pair>
+              {text('boxWidth', 'Width', figures ? 'Empty: as usual' : hint('12 cm', '4 3/4 in'))}
+              {text('boxDepth', 'Depth', figures ? 'Empty: as usual' : hint('3 cm', '1 1/4 in'))}
+              {text('boxHeight', 'Height', figures ? 'Empty: as usual' : hint('20 cm', '8 in'))}
+              {text('mass', 'Weight of one', `${hint('120 g', '4 oz')}; empty: as usual`)}
+            </Pair>
+          )}
+          {fields.kind === 'tool' && text('hole', 'Hang hole', `${hint('8 mm', '3/8 in')}; empty: as usual`)}
+          {!isTape && <CheckField label="Soft, takes any shape" {...register('isSoft')} />}
+        </>
+      )}
+    </>
+  );
+}
+
+/** What of the kind matters now and then. */
+export function MoreKindFields({ of: form, fields }: KindFieldsProps) {
+  const { register, faultOf } = form;
+  const { text, hint } = createFieldMakers(form);
+  const isTape = goesByLength(fields);
+  return (
+    <>
+      {(fields.kind === 'fabric' || fields.kind === 'scrap') && (
+        <>
+          <Pair>
+            {text('weave', 'Weave', 'Such as twill')}
+            {text('stretch', 'Stretch, %')}
+          </Pair>
+          <CheckField label="Has a nap or a way up" {...register('hasNap')} />
+        </>
+      )}
+      {fields.kind === 'pattern' && (
+        <>
+          <Pair>
+            {text('publisher', 'Publisher')}
+            {text('era', 'Era')}
+          </Pair>
+          {fields.format === 'sheets' && text('sizes', 'Sizes', 'Such as 34-44')}
+          <AreaField
+            label="Cloth it needs, one a line"
+            hint={hint('M, lining: 1.2 m x 140 cm', 'M, lining: 1 3/8 yd x 54 in')}
+            fault={faultOf('needs')}
+            {...register('needs')}
+          />
+        </>
+      )}
+      {fields.kind === 'notion' && (
+        <Pair>
+          {isTape
+            ? text('tapeThickness', 'Thickness of one turn')
+            : text('unitMass', 'Weight of one piece', 'The ticket finds it from ten')}
+        </Pair>
+      )}
+      {(fields.kind === 'tool' || fields.kind === 'other') && text('watts', 'Watts')}
+    </>
+  );
+}
