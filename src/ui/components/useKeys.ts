@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createPutBack, createTakeOut } from '../../core/tracking/index.ts';
 import { useApp, world } from '../state/app.ts';
+import { useChoices } from '../state/choices.ts';
 import { useQuickWanted } from '../state/quick.ts';
 import { SCREENS } from './Selvage.tsx';
 
@@ -71,7 +72,7 @@ export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean)
           case 'n':
             if (!pressButton('n')) {
               void navigate('/stash');
-              show({ type: 'newItem', kind: 'fabric' });
+              show({ type: 'newItem', kind: useChoices.getState().stashKind });
             }
             break;
           case 'u':

@@ -208,7 +208,7 @@ export function KindFields({ of: form, fields, isFromNothing }: KindFieldsProps 
             {text('forWhat', 'For', 'What it will be')}
             {select('kitState', 'How far', KIT_STATES, wordKitState)}
           </Pair>
-          <AreaField label="What belongs in it, one a line" {...register('parts')} />
+          <AreaField label="What belongs in it, one a line" rows={4} {...register('parts')} />
           {text('count', 'How many')}
         </>
       )}

@@ -202,7 +202,11 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                     </button>
                   </td>
                   {columns.map((column) => (
-                    <td key={column.id} className={`truncate pr-4 ${column.isNumber ? 'tabular text-right' : ''}`}>
+                    <td
+                      key={column.id}
+                      title={column.id === 'place' ? line.row.place : undefined}
+                      className={`truncate pr-4 ${column.isNumber ? 'tabular text-right' : ''}`}
+                    >
                       {column.id === 'place' ? (
                         <PlaceCell row={line.row} presence={presence} />
                       ) : (
