@@ -26,22 +26,23 @@ export const ROOM: Place = {
   name: 'Room',
   order: 0,
   room: {
-    widthMm: 4000,
-    depthMm: 3000,
-    door: { xMm: 0, yMm: 1500 },
-    passageMm: 0,
     walls: [
-      {
-        id: 'north',
-        name: 'North wall',
-        from: { xMm: 0, yMm: 0 },
-        to: { xMm: 4000, yMm: 0 },
-        ceiling: [
-          { xMm: 0, yMm: 2400 },
-          { xMm: 4000, yMm: 2400 },
-        ],
-      },
+      { id: 'north', name: 'North wall', from: { xMm: 0, yMm: 0 } },
+      { id: 'east', name: 'East wall', from: { xMm: 4000, yMm: 0 } },
+      { id: 'south', name: 'South wall', from: { xMm: 4000, yMm: 3000 } },
+      { id: 'west', name: 'West wall', from: { xMm: 0, yMm: 3000 } },
     ],
+    heightMm: 2400,
+    slopes: [],
+    doors: [
+      { id: 'door', wallId: 'west', xMm: 1100, widthMm: 800, heightMm: 2000, hinge: 'left', swing: 'in', wayMm: 0 },
+    ],
+    windows: [],
+    sockets: [],
+    fixtures: [],
+    circuits: [],
+    arrangements: [],
+    upDeg: 0,
     stations: [
       { id: CUTTING, name: 'Cutting', at: { xMm: 2000, yMm: 1500 } },
       { id: SEWING, name: 'Sewing', at: { xMm: 1000, yMm: 2000 } },

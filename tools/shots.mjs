@@ -93,7 +93,7 @@ try {
   await page.getByRole('button', { name: /^Find a plan/ }).click();
   await page.getByRole('button', { name: 'Adopt this plan' }).waitFor({ timeout: 60_000 });
   await take('fit');
-  await page.getByRole('button', { name: /^Without a home/ }).click();
+  await page.getByRole('button', { name: /^Without a home \d/ }).click();
   await take('fit-without-a-home');
   await page.getByRole('button', { name: /^What moves/ }).click();
   await take('fit-moves');

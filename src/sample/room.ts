@@ -37,45 +37,68 @@ const LIDDED: Partial<ContainerSpec> = {
 };
 const CLEAR: Partial<ContainerSpec> = { ...LIDDED, isSeeThrough: true };
 
+/** Walls of an outline, from corner to corner. */
+function outline(...corners: readonly [id: string, name: string, xMm: number, yMm: number][]): RoomSpec['walls'] {
+  return corners.map(([id, name, xMm, yMm]) => ({ id, name, from: { xMm, yMm } }));
+}
+
+const BARE: Omit<RoomSpec, 'walls'> = {
+  heightMm: 2400,
+  slopes: [],
+  doors: [],
+  windows: [],
+  sockets: [],
+  fixtures: [],
+  circuits: [],
+  stations: [],
+  arrangements: [],
+  upDeg: 0,
+};
+
 /** Heron Loft: an attic over a canal lock. North is at the top of the plan; the roof comes down to the south. */
 const LOFT: RoomSpec = {
-  widthMm: 4200,
-  depthMm: 3100,
-  door: { xMm: 0, yMm: 700 },
-  passageMm: 0,
-  walls: [
-    wall(
-      'north',
-      'North wall',
-      [0, 0],
-      [4200, 0],
-      [
-        [0, 2300],
-        [4200, 2300],
-      ],
-    ),
-    wall(
-      'east',
-      'East wall',
-      [4200, 0],
-      [4200, 3100],
-      [
-        [0, 2300],
-        [2300, 2300],
-        [3100, 1100],
-      ],
-    ),
-    wall(
-      'south',
-      'South eave',
-      [4200, 3100],
-      [0, 3100],
-      [
-        [0, 1100],
-        [4200, 1100],
-      ],
-    ),
+  ...BARE,
+  walls: outline(
+    ['north', 'North wall', 0, 0],
+    ['east', 'East wall', 4200, 0],
+    ['south', 'South eave', 4200, 3100],
+    ['west', 'West wall', 0, 3100],
+  ),
+  heightMm: 2300,
+  slopes: [{ wallId: 'south', kneeMm: 1100, runMm: 800 }],
+  doors: [
+    {
+      id: 'loft-door',
+      wallId: 'west',
+      xMm: 2000,
+      widthMm: 800,
+      heightMm: 2000,
+      hinge: 'right',
+      swing: 'in',
+      wayMm: 0,
+    },
   ],
+  windows: [
+    { id: 'skylight', wallId: 'south', xMm: 1500, sillMm: 250, widthMm: 780, heightMm: 980, isInSlope: true },
+    { id: 'lock-window', wallId: 'north', xMm: 2950, sillMm: 900, widthMm: 700, heightMm: 900 },
+  ],
+  sockets: [
+    { id: 'socket-n', wallId: 'north', xMm: 2600, heightMm: 300, circuitId: 'loft' },
+    { id: 'socket-e', wallId: 'east', xMm: 1250, heightMm: 300, circuitId: 'loft' },
+    { id: 'socket-w', wallId: 'west', xMm: 1200, heightMm: 300, circuitId: 'loft' },
+  ],
+  fixtures: [
+    {
+      id: 'radiator',
+      kind: 'heater',
+      name: 'Radiator',
+      at: { xMm: 60, yMm: 2300 },
+      widthMm: 120,
+      depthMm: 800,
+      heightMm: 600,
+    },
+  ],
+  circuits: [{ id: 'loft', name: 'Loft sockets', volts: 230, amps: 16 }],
   stations: [
     { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2900, yMm: 1900 } },
     { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2600, yMm: 1000 } },
@@ -84,31 +107,29 @@ const LOFT: RoomSpec = {
 };
 
 const LANDING: RoomSpec = {
-  widthMm: 1000,
-  depthMm: 1100,
-  door: { xMm: 500, yMm: 1100 },
-  passageMm: 1500,
-  walls: [
-    wall(
-      'landing',
-      'Landing cupboard',
-      [0, 0],
-      [1000, 0],
-      [
-        [0, 2250],
-        [1000, 2250],
-      ],
-    ),
+  ...BARE,
+  walls: outline(
+    ['landing', 'Landing cupboard', 0, 0],
+    ['landing-right', 'Right side', 1000, 0],
+    ['landing-front', 'Front', 1000, 1100],
+    ['landing-left', 'Left side', 0, 1100],
+  ),
+  heightMm: 2250,
+  doors: [
+    {
+      id: 'landing-door',
+      wallId: 'landing-front',
+      xMm: 100,
+      widthMm: 800,
+      heightMm: 2000,
+      hinge: 'left',
+      swing: 'none',
+      wayMm: 1500,
+    },
   ],
-  stations: [],
 };
 
 type Pair = [number, number];
-
-function wall(id: string, name: string, from: Pair, to: Pair, ceiling: Pair[]) {
-  const point = ([xMm, yMm]: Pair) => ({ xMm, yMm });
-  return { id, name, from: point(from), to: point(to), ceiling: ceiling.map(point) };
-}
 
 function box(
   kind: UnitSpec['kind'],
@@ -229,6 +250,11 @@ function createUnits(roomId: PlaceId, prefix: string, units: readonly UnitPlan[]
   return places;
 }
 
+/** The same room, so much further off. */
+function withWay(room: RoomSpec, mm: number): RoomSpec {
+  return { ...room, doors: room.doors.map((door) => ({ ...door, wayMm: door.wayMm + mm })) };
+}
+
 /** `lofts` copies of the loft with its cupboard; the first is Heron Loft itself. */
 export function createRooms(lofts: number): Place[] {
   const places: Place[] = [];
@@ -237,8 +263,8 @@ export function createRooms(lofts: number): Place[] {
     const loftId = `r${n + 1}` as PlaceId;
     const landingId = `r${n + 1}b` as PlaceId;
     // Only the first room has stations: the sewist works there and walks to the others.
-    const loft: RoomSpec = n === 0 ? LOFT : { ...LOFT, stations: [], passageMm: 3000 * n };
-    const landing: RoomSpec = { ...LANDING, passageMm: LANDING.passageMm + 3000 * n };
+    const loft: RoomSpec = n === 0 ? LOFT : { ...withWay(LOFT, 3000 * n), stations: [] };
+    const landing = withWay(LANDING, 3000 * n);
     places.push({ id: loftId, parentId: null, level: 'room', name: `Heron Loft${mark}`, order: 2 * n, room: loft });
     places.push({
       id: landingId,
@@ -262,51 +288,24 @@ export function createBareRoom(): Place {
     name: 'Sewing room',
     order: 0,
     room: {
-      widthMm: 4000,
-      depthMm: 3000,
-      door: { xMm: 0, yMm: 1500 },
-      passageMm: 0,
-      walls: [
-        wall(
-          'north',
-          'North wall',
-          [0, 0],
-          [4000, 0],
-          [
-            [0, 2400],
-            [4000, 2400],
-          ],
-        ),
-        wall(
-          'east',
-          'East wall',
-          [4000, 0],
-          [4000, 3000],
-          [
-            [0, 2400],
-            [3000, 2400],
-          ],
-        ),
-        wall(
-          'south',
-          'South wall',
-          [4000, 3000],
-          [0, 3000],
-          [
-            [0, 2400],
-            [4000, 2400],
-          ],
-        ),
-        wall(
-          'west',
-          'West wall',
-          [0, 3000],
-          [0, 0],
-          [
-            [0, 2400],
-            [3000, 2400],
-          ],
-        ),
+      ...BARE,
+      walls: outline(
+        ['north', 'North wall', 0, 0],
+        ['east', 'East wall', 4000, 0],
+        ['south', 'South wall', 4000, 3000],
+        ['west', 'West wall', 0, 3000],
+      ),
+      doors: [
+        {
+          id: 'door',
+          wallId: 'west',
+          xMm: 1100,
+          widthMm: 800,
+          heightMm: 2000,
+          hinge: 'left',
+          swing: 'in',
+          wayMm: 0,
+        },
       ],
       stations: [
         { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2000, yMm: 1800 } },

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createUnit } from '../../tests/household.ts';
 import { getFetchSeconds, type Household, type Item, type Place, type PlaceId } from '../core/records/index.ts';
+import { getWallLine, listWalls } from '../core/storage/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createFacts } from './model/index.ts';
 import { describePresent, recount } from './score/index.ts';
@@ -42,25 +43,29 @@ describe('what must not matter does not', () => {
   it('the side on which the room is mirrored', () => {
     // Walls run the other way and units stand at the mirrored x: every way is as long as before.
     const mirror = (place: Place): Place => {
-      const wallOf = (roomId: PlaceId | null, wallId: string) =>
-        household.places.get(roomId!)!.room!.walls.find((wall) => wall.id === wallId)!;
+      const lineOf = (roomId: PlaceId | null, wallId: string) =>
+        getWallLine(household.places.get(roomId!)!.room!, wallId);
       if (place.room) {
-        const { widthMm } = place.room;
-        const flip = ({ xMm, yMm }: { xMm: number; yMm: number }) => ({ xMm: widthMm - xMm, yMm });
+        const { room } = place;
+        const flip = ({ xMm, yMm }: { xMm: number; yMm: number }) => ({ xMm: -xMm, yMm });
         return {
           ...place,
           room: {
-            ...place.room,
-            door: flip(place.room.door),
-            stations: place.room.stations.map((station) => ({ ...station, at: flip(station.at) })),
-            walls: place.room.walls.map((wall) => ({ ...wall, from: flip(wall.to), to: flip(wall.from) })),
+            ...room,
+            doors: room.doors.map((door) => ({
+              ...door,
+              xMm: getWallLine(room, door.wallId).lengthMm - door.xMm - door.widthMm,
+            })),
+            stations: room.stations.map((station) => ({ ...station, at: flip(station.at) })),
+            walls: listWalls(room)
+              .toReversed()
+              .map(({ id, name, to }) => ({ id, name, from: flip(to) })),
           },
         };
       }
       if (place.unit) {
-        const wall = wallOf(place.parentId, place.unit.wallId);
-        const length = Math.hypot(wall.to.xMm - wall.from.xMm, wall.to.yMm - wall.from.yMm);
-        return { ...place, unit: { ...place.unit, xMm: length - place.unit.xMm - place.unit.widthMm } };
+        const { lengthMm } = lineOf(place.parentId, place.unit.wallId);
+        return { ...place, unit: { ...place.unit, xMm: lengthMm - place.unit.xMm - place.unit.widthMm } };
       }
       if (place.slot) {
         const unit = household.places.get(place.parentId!)!.unit!;

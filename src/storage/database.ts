@@ -61,5 +61,6 @@ export class Database extends Dexie {
     this.version(3)
       .stores({ photos: 'id' })
       .upgrade((transaction) => lift(transaction, 3, 4));
+    this.version(4).upgrade((transaction) => lift(transaction, 4, 5));
   }
 }

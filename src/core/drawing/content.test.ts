@@ -9,14 +9,14 @@ import {
   createUnit,
   ROOM,
 } from '../../../tests/household.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import { createPlaceTree, listWalls } from '../storage/index.ts';
 import type { Item, Lot, Place, PlaceId } from '../records/index.ts';
 import { computeWallDrawing, type Figure, type Shape } from './index.ts';
 
 function draw(places: readonly Place[], items: readonly Item[], lots: readonly Lot[]) {
   const household = createHousehold(places, items, lots);
   const tree = createPlaceTree(household.places);
-  return computeWallDrawing(household, tree, ROOM, ROOM.room!.walls[0]!, 'is');
+  return computeWallDrawing(household, tree, ROOM, listWalls(ROOM.room!)[0]!, 'is');
 }
 const figureOf = (figures: readonly Figure[], id: string) => figures.find((figure) => figure.id === id)!;
 const cube = createUnit('cube', { columns: 3, widthMm: 1114 });

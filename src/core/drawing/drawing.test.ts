@@ -45,5 +45,5 @@ describe('a wall', () => {
     expect(drawing.bands.map((band) => band.reach)).toEqual(['kneel', 'bend', 'easy', 'stretch', 'stool']);
   });
 
-  it('knows no wall of another name', () => expect(findWall(tree, 'r1-west')).toBeNull());
+  it('knows no wall of another name', () => expect(findWall(tree, 'r1-garden')).toBeNull());
 });

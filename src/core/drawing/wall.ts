@@ -1,6 +1,6 @@
 import { computeShare } from '../packing/index.ts';
-import type { Household, Lot, LotId, Place, PlaceId, Wall } from '../records/index.ts';
-import { computeReach, computeSpace, type PlaceTree, type Reach } from '../storage/index.ts';
+import type { Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
+import { computeReach, computeSpace, type PlaceTree, type Reach, type WallLine } from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
@@ -203,10 +203,10 @@ export function computeWallDrawing(
   household: Household,
   tree: PlaceTree,
   room: Place,
-  wall: Wall,
+  wall: WallLine,
   view: WallView,
 ): WallDrawing {
-  const widthMm = Math.hypot(wall.to.xMm - wall.from.xMm, wall.to.yMm - wall.from.yMm);
+  const widthMm = wall.lengthMm;
   const ceilingMm = Math.max(...wall.ceiling.map((point) => point.yMm));
   const heightMm = ceilingMm + MARGIN_ABOVE_MM;
   const up = (zMm: number) => heightMm - zMm;

@@ -2,6 +2,7 @@ export * from './ids.ts';
 export * from './item.ts';
 export * from './lot.ts';
 export * from './place.ts';
+export * from './room.ts';
 export * from './settings.ts';
 export type { Photo } from './photo.ts';
 export * from './plan.ts';

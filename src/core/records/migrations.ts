@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 4;
+export const BUNDLE_VERSION = 5;
 
 type Raw = Record<string, unknown>;
 
@@ -91,6 +91,105 @@ function addKinds(raw: Raw): Raw {
   };
 }
 
+interface OldWall {
+  id: string;
+  name: string;
+  from: { xMm: number; yMm: number };
+  to: { xMm: number; yMm: number };
+  ceiling: { xMm: number; yMm: number }[];
+}
+
+/**
+ * A room was a few walls, each with its ceiling, and one door; it becomes a closed outline. Where walls are
+ * missing they are added; a wall under a low ceiling has a slope that reaches as far as its neighbour's ceiling tells.
+ */
+function closeRoom(room: unknown): unknown {
+  if (!isRaw(room) || !Array.isArray(room['walls']) || !isRaw(room['door'])) return room;
+  const { widthMm: _, depthMm, door, passageMm, walls, stations, ...rest } = room;
+  const old = walls as OldWall[];
+  const isSame = (a: OldWall['from'], b: OldWall['from']) => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) < 1;
+  const lengthOf = (from: OldWall['from'], to: OldWall['from']) => Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm);
+  const outline: { id: string; name: string; from: OldWall['from'] }[] = [];
+  const add = (from: OldWall['from']) => {
+    const n = outline.length + 1;
+    outline.push({ id: `wall-${n}`, name: `Wall ${n}`, from });
+  };
+  for (const [i, wall] of old.entries()) {
+    outline.push({ id: wall.id, name: wall.name, from: wall.from });
+    const next = old[(i + 1) % old.length]!;
+    if (old.length > 1 && !isSame(wall.to, next.from)) add(wall.to);
+  }
+  if (outline.length < 3) {
+    // Walls that do not go round: the room is as deep as it was said to be, to the right of the first.
+    const { from, to } = old[0]!;
+    const share = Number(depthMm) / (lengthOf(from, to) || 1);
+    const [dx, dy] = [-(to.yMm - from.yMm) * share, (to.xMm - from.xMm) * share];
+    outline.length = 1;
+    add(to);
+    add({ xMm: to.xMm + dx, yMm: to.yMm + dy });
+    add({ xMm: from.xMm + dx, yMm: from.yMm + dy });
+  }
+  const heightMm = Math.max(...old.flatMap((wall) => wall.ceiling.map((point) => point.yMm)));
+  const slopes = old.flatMap((wall, i) => {
+    const kneeMm = Math.max(...wall.ceiling.map((point) => point.yMm));
+    if (kneeMm >= heightMm) return [];
+    const before = old[(i + old.length - 1) % old.length]!;
+    const end = before.ceiling.at(-1)!.xMm;
+    const full = before.ceiling.filter((point) => point.yMm >= heightMm).at(-1);
+    return [{ wallId: wall.id, kneeMm, runMm: Math.max(1, full ? end - full.xMm : heightMm - kneeMm) }];
+  });
+  const at = door as unknown as OldWall['from'];
+  let [best, bestMm, along] = [0, Infinity, 0];
+  for (const [i, { from }] of outline.entries()) {
+    const to = outline[(i + 1) % outline.length]!.from;
+    const length = lengthOf(from, to) || 1;
+    const [ux, uy] = [(to.xMm - from.xMm) / length, (to.yMm - from.yMm) / length];
+    const s = Math.min(length, Math.max(0, (at.xMm - from.xMm) * ux + (at.yMm - from.yMm) * uy));
+    const mm = Math.hypot(at.xMm - from.xMm - s * ux, at.yMm - from.yMm - s * uy);
+    if (mm < bestMm) [best, bestMm, along] = [i, mm, s];
+  }
+  const wall = outline[best]!;
+  const lengthMm = lengthOf(wall.from, outline[(best + 1) % outline.length]!.from);
+  const doorMm = Math.min(800, Math.max(100, lengthMm));
+  return {
+    ...rest,
+    walls: outline,
+    heightMm,
+    slopes,
+    doors: [
+      {
+        id: 'door',
+        wallId: wall.id,
+        xMm: Math.max(0, Math.min(lengthMm - doorMm, along - doorMm / 2)),
+        widthMm: doorMm,
+        heightMm: 2000,
+        hinge: 'left',
+        // How it swings was not asked: out is in nobody's way.
+        swing: 'out',
+        wayMm: passageMm,
+      },
+    ],
+    windows: [],
+    sockets: [],
+    fixtures: [],
+    circuits: [],
+    stations,
+    arrangements: [],
+    upDeg: 0,
+  };
+}
+
+/** Rooms with an outline, doors and all that is fixed. */
+function closeRooms(raw: Raw): Raw {
+  const lift = (place: unknown) =>
+    isRaw(place) && isRaw(place['room']) ? { ...place, room: closeRoom(place['room']) } : place;
+  const lifted = mapChanges(raw, (change) =>
+    change['table'] === 'places' ? { ...change, before: lift(change['before']), after: lift(change['after']) } : change,
+  );
+  const { places } = lifted;
+  return { ...lifted, places: Array.isArray(places) ? (places as unknown[]).map(lift) : places };
+}
+
 /** Step i lifts version i + 1 to i + 2. */
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
@@ -99,6 +198,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => completeFirstEvent(addEstimate(addEstimate(raw, 'hiddenSeconds', 6), 'mixSeconds', 15)),
   // 3 → 4: scraps, kits and other things; amounts by area and count.
   addKinds,
+  // 4 → 5: a room is an outline with doors, windows and slopes.
+  closeRooms,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

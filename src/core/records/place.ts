@@ -1,8 +1,5 @@
 import { Type } from 'class-transformer';
 import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -16,7 +13,8 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, type PlaceId, type StationId } from './ids.ts';
+import { ID_PATTERN, type PlaceId } from './ids.ts';
+import { RoomSpec, Stand } from './room.ts';
 
 const PLACE_LEVELS = ['room', 'unit', 'slot', 'container'] as const;
 export type PlaceLevel = (typeof PLACE_LEVELS)[number];
@@ -34,45 +32,9 @@ export type Opening = (typeof OPENINGS)[number];
 export const LIGHTS = ['dark', 'day', 'sun'] as const;
 export type Light = (typeof LIGHTS)[number];
 
-export class PlanPoint {
-  @IsNumber() @Min(-1e5) @Max(1e5) xMm!: number;
-  @IsNumber() @Min(-1e5) @Max(1e5) yMm!: number;
-}
-
-/** A wall seen from inside: it runs on the floor plan from `from` to `to`, left to right. */
-export class Wall {
-  @Matches(ID_PATTERN) id!: string;
-  @IsString() @MinLength(1) @MaxLength(60) name!: string;
-  @ValidateNested() @Type(() => PlanPoint) from!: PlanPoint;
-  @ValidateNested() @Type(() => PlanPoint) to!: PlanPoint;
-  /** Ceiling line: x along the wall and height there, in mm, from left to right. */
-  @IsArray()
-  @ArrayMinSize(2)
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => PlanPoint)
-  ceiling!: PlanPoint[];
-}
-
-/** A spot on the floor plan from which fetching is counted. */
-export class Station {
-  @Matches(ID_PATTERN) id!: StationId;
-  @IsString() @MinLength(1) @MaxLength(60) name!: string;
-  @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
-}
-
-export class RoomSpec {
-  @IsNumber() @Min(300) @Max(50_000) widthMm!: number;
-  @IsNumber() @Min(300) @Max(50_000) depthMm!: number;
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => Wall) walls!: Wall[];
-  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Station) stations!: Station[];
-  @ValidateNested() @Type(() => PlanPoint) door!: PlanPoint;
-  /** From this door to the first room's door, in mm. */
-  @IsNumber() @Min(0) @Max(1e6) passageMm!: number;
-}
-
 export class UnitSpec {
   @IsIn(UNIT_KINDS) kind!: UnitKind;
+  /** The wall that it stands against or, where it stands free, that is seen behind it. */
   @Matches(ID_PATTERN) wallId!: string;
   /** Left edge along the wall, and bottom above the floor. */
   @IsNumber() @Min(0) @Max(50_000) xMm!: number;
@@ -84,6 +46,10 @@ export class UnitSpec {
   @IsInt() @Min(1) @Max(40) columns!: number;
   @IsInt() @Min(1) @Max(40) rows!: number;
   @IsBoolean() isAnchored!: boolean;
+  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand | null;
+  /** Stays where it is when the room is arranged anew. */
+  @IsOptional() @IsBoolean() isFixed?: boolean;
+  @IsOptional() @IsBoolean() hasWheels?: boolean;
   @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG!: number | null;
 }
 

@@ -26,3 +26,23 @@ export {
   findFreeX,
   type UnitFault,
 } from './unit.ts';
+export {
+  computeCeilingAt,
+  computeDoorPoint,
+  computeFootprint,
+  computeInsideMm,
+  computeReachPoint,
+  computeStationPoint,
+  createWays,
+  getAxes,
+  getPointOf,
+  getWallLine,
+  getWallPoint,
+  listCorners,
+  listWalls,
+  standUnit,
+  type Footprint,
+  type Spot,
+  type WallLine,
+  type Ways,
+} from './room.ts';

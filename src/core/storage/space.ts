@@ -1,4 +1,5 @@
-import type { CapacityMode, Light, PegSpec, Place, PlaceId, Settings } from '../records/index.ts';
+import type { CapacityMode, Light, PegSpec, Place, Settings } from '../records/index.ts';
+import { computeReachPoint, createWays, type Spot, type Ways } from './room.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
 /** The inside of a leaf place, and how it is filled. x runs to the right, y to the back, z up; mm. */
@@ -98,37 +99,18 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
 }
 
 /** Where one stands on the floor plan to reach into the place: the middle of it, in front of the unit. */
-export function computeStandPoint(tree: PlaceTree, place: Place): { roomId: PlaceId; xMm: number; yMm: number } {
+export function computeStandPoint(tree: PlaceTree, place: Place): Spot {
   const room = getAncestor(tree, place.id, 'room')!;
   const unit = getAncestor(tree, place.id, 'unit')!.unit!;
   const slot = getSlotOf(tree, place).slot!;
-  const wall = getRoomSpec(room).walls.find((one) => one.id === unit.wallId) ?? getRoomSpec(room).walls[0]!;
-  const along = unit.xMm + slot.xMm + slot.widthMm / 2;
-  const dx = wall.to.xMm - wall.from.xMm;
-  const dy = wall.to.yMm - wall.from.yMm;
-  const length = Math.hypot(dx, dy) || 1;
-  const out = unit.depthMm + 300;
-  // Seen from inside a wall runs left to right, so the room lies to the right of its direction turned by 90°.
-  return {
-    roomId: room.id,
-    xMm: wall.from.xMm + (dx * along - dy * out) / length,
-    yMm: wall.from.yMm + (dy * along + dx * out) / length,
-  };
+  return { roomId: room.id, ...computeReachPoint(getRoomSpec(room), unit, slot.xMm + slot.widthMm / 2) };
 }
 
-/** One way on foot from a point in one room to a point in another or the same, mm. */
-export function computeWayMm(
-  tree: PlaceTree,
-  from: { roomId: PlaceId; xMm: number; yMm: number },
-  to: { roomId: PlaceId; xMm: number; yMm: number },
-): number {
-  if (from.roomId === to.roomId) return Math.hypot(from.xMm - to.xMm, from.yMm - to.yMm);
-  let way = 0;
-  for (const end of [from, to]) {
-    const room = tree.places.get(end.roomId);
-    if (!room) continue;
-    const spec = getRoomSpec(room);
-    way += Math.hypot(end.xMm - spec.door.xMm, end.yMm - spec.door.yMm) + spec.passageMm;
-  }
-  return way;
+const waysOf = new WeakMap<PlaceTree, Ways>();
+
+/** One way on foot from a spot in one room to a spot in another or the same, mm. */
+export function computeWayMm(tree: PlaceTree, from: Spot, to: Spot): number {
+  const ways = waysOf.get(tree) ?? createWays(tree.rooms);
+  waysOf.set(tree, ways);
+  return ways.computeMm(from, to);
 }

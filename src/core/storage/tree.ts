@@ -1,4 +1,5 @@
-import type { Place, PlaceId, RoomSpec, Wall } from '../records/index.ts';
+import type { Place, PlaceId, RoomSpec } from '../records/index.ts';
+import { listWalls, type WallLine } from './room.ts';
 
 /** A fault of the tree of places. */
 export interface TreeFault {
@@ -85,9 +86,9 @@ export function formatPlaceName(tree: PlaceTree, id: PlaceId): string {
 }
 
 /** The room that has a wall, and the wall; `wallId` is the room's id and the wall's, joined by a dash. */
-export function findWall(tree: PlaceTree, wallId: string): { room: Place; wall: Wall } | null {
+export function findWall(tree: PlaceTree, wallId: string): { room: Place; wall: WallLine } | null {
   for (const room of tree.rooms) {
-    const wall = getRoomSpec(room).walls.find((one) => `${room.id}-${one.id}` === wallId);
+    const wall = listWalls(getRoomSpec(room)).find((one) => `${room.id}-${one.id}` === wallId);
     if (wall) return { room, wall };
   }
   return null;

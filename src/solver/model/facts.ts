@@ -12,6 +12,7 @@ import {
 import {
   computeSpace,
   computeStandPoint,
+  computeStationPoint,
   computeTraits,
   computeWayMm,
   createPlaceTree,
@@ -152,7 +153,8 @@ export function createFacts(household: Household): Facts {
   const points = tree.rooms.flatMap((room) =>
     (room.room?.stations ?? []).map((station) => {
       stations.set(station.id, stations.size);
-      return { roomId: room.id, xMm: station.at.xMm, yMm: station.at.yMm };
+      const at = computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit);
+      return { roomId: room.id, ...at };
     }),
   );
   const reachSeconds = points.map((from) =>

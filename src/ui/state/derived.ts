@@ -7,9 +7,15 @@ import {
   type Place,
   type PlaceId,
   type StationId,
-  type Wall,
 } from '../../core/records/index.ts';
-import { computeSpace, createPlaceTree, getRoomSpec, type PlaceTree } from '../../core/storage/index.ts';
+import {
+  computeSpace,
+  createPlaceTree,
+  getRoomSpec,
+  listWalls,
+  type PlaceTree,
+  type WallLine,
+} from '../../core/storage/index.ts';
 import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
 
 /** A figure of a household that is worked out once and kept as long as that state of the household is. */
@@ -42,13 +48,13 @@ export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 
 export interface WallOfRoom {
   readonly id: string;
   readonly room: Place;
-  readonly wall: Wall;
+  readonly wall: WallLine;
 }
 
 /** Every wall, room by room. */
 export const getWalls: (household: Household) => WallOfRoom[] = derive((household) =>
   getTree(household).rooms.flatMap((room) =>
-    getRoomSpec(room).walls.map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
+    listWalls(getRoomSpec(room)).map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
   ),
 );
 
