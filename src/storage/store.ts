@@ -94,25 +94,22 @@ export class HouseholdStore {
     }
   }
 
-  /** Writes changes in order; records that come one after the other go in together. */
+  /** Writes changes in order; those of one table and sort that come one after the other go in together. */
   private async write(changes: readonly Change[]): Promise<void> {
-    for (let i = 0; i < changes.length; i += 1) {
-      const { table, id, before, after } = changes[i]!;
-      const records = this.database.table(table);
-      if (after === null) await records.delete(id);
-      else if (before !== null) await records.update(id, after);
-      else {
-        let end = i + 1;
-        while (
-          end < changes.length &&
-          changes[end]!.table === table &&
-          changes[end]!.before === null &&
-          changes[end]!.after
-        )
-          end += 1;
-        await records.bulkPut(changes.slice(i, end).map((change) => change.after));
-        i = end - 1;
-      }
+    const sortOf = ({ before, after }: Change) => (after === null ? 'goes' : before === null ? 'comes' : 'changes');
+    for (let from = 0; from < changes.length;) {
+      const first = changes[from]!;
+      const sort = sortOf(first);
+      let end = from + 1;
+      while (end < changes.length && changes[end]!.table === first.table && sortOf(changes[end]!) === sort) end += 1;
+      const run = changes.slice(from, end);
+      const records = this.database.table(first.table);
+      if (sort === 'goes') await records.bulkDelete(run.map((change) => change.id));
+      else if (sort === 'comes') await records.bulkPut(run.map((change) => change.after));
+      // One by one where it is one: a bulk update reads the records first.
+      else if (run.length === 1) await records.update(first.id, first.after!);
+      else await records.bulkUpdate(run.map(({ id, after }) => ({ key: id, changes: after! })));
+      from = end;
     }
   }
 

@@ -77,6 +77,9 @@ const store = new HouseholdStore();
 /** The photos kept in this browser; they are named by their content and never change. */
 export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
 
+/** The browser takes a while to keep more records than this. */
+const LONG_WRITE = 2000;
+
 /** Acts are written one after the other, so that two quick keys cannot overtake each other. */
 let queue: Promise<unknown> = Promise.resolve();
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -162,6 +165,15 @@ export const useApp = create<AppState>()((set, get) => {
       return refuse('Something that came later builds on this. Take the later one back first; nothing was changed.');
     const event = stampEvent(draft.value, events.length, world);
     if (storeFault === null) {
+      const { length } = event.changes;
+      if (length > LONG_WRITE)
+        set({
+          notice: {
+            tone: 'done',
+            text: `Keeping ${length.toLocaleString('en')} records; nothing is done until all are in …`,
+            canUndo: false,
+          },
+        });
       const written = await store.append(event, generation);
       if (!written.ok && written.fault.code === 'behind' && !isRetry) {
         await catchUp();
