@@ -154,7 +154,8 @@ export function checkPlan(
           'another size than the thing',
         );
         const isUpright = Math.abs(spot.heightMm - pkg.heightMm) < TOLERANCE_MM;
-        if (mode === 'line' || pkg.form === 'stack') test(isUpright, 'size', placeId, lotId, 'not upright');
+        if (mode === 'line' || mode === 'rail' || pkg.form === 'stack' || pkg.form === 'flat')
+          test(isUpright, 'size', placeId, lotId, 'not upright');
         // A stack counts its height for the pile, so sides are only checked against the inside.
         test(
           spot.xMm >= -TOLERANCE_MM &&
@@ -183,6 +184,14 @@ export function checkPlan(
             'floats',
           );
         }
+        if (mode === 'rail')
+          test(
+            pkg.form === 'hanger' && Math.abs(spot.zMm + spot.heightMm - limits[2]) < TOLERANCE_MM,
+            'support',
+            placeId,
+            lotId,
+            'does not hang from the rail',
+          );
         if (mode === 'area' && slot.peg) {
           // The hang hole, 10 mm under the top edge in the middle, must be on a hole of the board.
           const across = (spot.xMm + spot.widthMm / 2) / slot.peg.pitchMm - 0.5;
@@ -217,7 +226,7 @@ export function checkPlan(
       test(bulkVolume + rigidVolume <= room * (1 + 1e-9), 'volume', placeId, null, 'more than there is room for');
     else test(bulkVolume === 0, 'volume', placeId, null, 'soft goods where nothing holds them');
     // Only the front row of an open shelf is in reach.
-    if (mode === 'line' && !box && slot.opening !== 'drawer' && slot.opening !== 'lid')
+    if ((mode === 'line' || mode === 'rail') && !box && slot.opening !== 'drawer' && slot.opening !== 'lid')
       test(
         here.every((spot) => spot.yMm < TOLERANCE_MM),
         'inside',

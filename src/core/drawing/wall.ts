@@ -150,6 +150,9 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
       isClosed: false,
       ink: 'dim',
     });
+  } else if (spec.kind === 'rail') {
+    for (const post of [x, x + width - 24]) shapes.push({ type: 'rect', x: post, y, width: 24, height, ink: 'wood' });
+    shapes.push({ type: 'rect', x, y, width, height: 24, ink: 'wood', round: 3 });
   } else shapes.push({ type: 'rect', x, y, width, height, ink: 'wood', round: 3 });
   if (spec.kind === 'pegboard')
     for (let hx = 38; hx < width; hx += 76.2)
@@ -296,7 +299,7 @@ export function computeWallDrawing(
         continue;
       }
       const isBoard = slot.mode === 'area' || slot.mode === 'pins';
-      const isFree = unit.unit!.kind === 'table' || unit.unit!.kind === 'floor';
+      const isFree = ['table', 'floor', 'rail'].includes(unit.unit!.kind);
       const back: Shape[] =
         isBoard || isFree
           ? []

@@ -17,7 +17,7 @@ export interface GroupNeeds {
   readonly massG: number;
 }
 
-const LINE_ORDER: readonly StowForm[] = ['board', 'envelope', 'spool', 'file', 'box', 'roll'];
+const LINE_ORDER: readonly StowForm[] = ['board', 'envelope', 'spool', 'file', 'box', 'roll', 'hanger', 'bag'];
 /** Usable share of a bin: hard things as they pack by hand, soft ones as they settle. */
 const RIGID_USE = 0.62;
 const SOFT_USE = 0.75;

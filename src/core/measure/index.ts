@@ -30,4 +30,4 @@ export {
 export { convertThread, findHolder, getHolder, HOLDER_FIGURES, THREAD_NUMBERS, type ThreadNumber } from './thread.ts';
 export { computeMonthFlows, type MonthFlow } from './tally.ts';
 export { getWholeLot, listWrapped } from './wrapped.ts';
-export { computePackage, computePackages, type Package } from './package.ts';
+export { computePackage, computePackages, isPiled, type Package } from './package.ts';

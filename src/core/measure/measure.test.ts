@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { createCloth, createLot, createThing } from '../../../tests/household.ts';
 import { DEFAULT_SETTINGS, type Item, type Lot } from '../records/index.ts';
 import {
   computeBoardLength,
@@ -122,5 +123,49 @@ describe('packages', () => {
   it('a folded stack is whole layers high', () => {
     // 5 × ceil(3400/280) = 5 × 13 = 65 layers of 0.48 mm
     expect(computePackage(linen, lot(3400), 'stack', DEFAULT_SETTINGS)?.heightMm).toBeCloseTo(31.2, 6);
+  });
+});
+
+describe('on a hanger, in a bag and lying flat', () => {
+  const cloth = createCloth('cloth');
+  const lotOf = (lengthMm: number) => createLot(cloth, null, { lengthMm });
+  const size = (item: Item, lot: Lot, form: 'hanger' | 'bag' | 'flat') => {
+    const pkg = computePackage(item, lot, form, DEFAULT_SETTINGS);
+    return pkg && [pkg.alongMm, pkg.acrossMm, pkg.heightMm, pkg.massG].map((mm) => Math.round(mm * 100) / 100);
+  };
+
+  it('cloth hangs folded to the width of the hanger, half of it on each side', () => {
+    // A metre wide in panels of 420 mm: 3 layers on each side of the bar, 1 mm each; 2 m hang down 1 m.
+    expect(size(cloth, lotOf(2000), 'hanger')).toEqual([8 + 2 * 3, 420, 60 + 1000, 200 + 60]);
+    // 3 m would reach 1.5 m down: folded once more, 75 cm and twice as thick.
+    expect(size(cloth, lotOf(3000), 'hanger')).toEqual([8 + 2 * 3 * 2, 420, 60 + 750, 300 + 60]);
+    expect(size(cloth, lotOf(2400), 'hanger')![2]).toBe(60 + 1200);
+  });
+
+  it('a bag is a third larger than what is in it, and flat', () => {
+    // 2 m of cloth a metre wide, 1 mm thick are 2 litres, in a bag of 2.67: 6 s³ = 2 666 667 mm³, s = 76.31 mm.
+    expect(size(cloth, lotOf(2000), 'bag')).toEqual([152.63, 228.94, 76.31, 200]);
+  });
+
+  it('a tool lies on its largest face; a finished piece hangs by its shoulders', () => {
+    const tool = createThing('mat');
+    expect(size(tool, createLot(tool), 'flat')).toEqual([100, 50, 40, 200]);
+    expect(size(tool, createLot(tool), 'hanger')).toEqual([40, 420, 160, 260]);
+    // What is hard has its own shape, whatever it is put in.
+    expect(size(tool, createLot(tool), 'bag')).toBeNull();
+  });
+
+  it('grows with the cloth', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 20_000 }), fc.constantFrom('hanger', 'bag'), (lengthMm, form) => {
+        const [less, more] = [lengthMm, lengthMm + 10].map((mm) =>
+          computePackage(cloth, lotOf(mm), form as 'bag', DEFAULT_SETTINGS),
+        );
+        const volume = (pkg: typeof less) => pkg!.alongMm * pkg!.acrossMm * pkg!.heightMm;
+        expect(more!.massG).toBeGreaterThan(less!.massG);
+        if (form === 'bag') expect(volume(more)).toBeGreaterThan(volume(less));
+        else expect(less!.heightMm).toBeLessThanOrEqual(60 + 1200);
+      }),
+    );
   });
 });

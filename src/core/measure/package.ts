@@ -33,6 +33,24 @@ export const TUBE_MM = 40;
 /** Folding once along the selvage before rolling halves the roll's length. */
 export const ROLL_LAYERS = 2;
 
+/** A hanger: as wide as shoulders, its bar and hook, and how far down cloth may hang from it. */
+const HANGER_MM = 420;
+const HANGER_BAR_MM = 8;
+const HANGER_HOOK_MM = 60;
+const HANGER_G = 60;
+const MAX_DROP_MM = 1200;
+
+/** Whether things kept so lie on each other in piles. */
+export function isPiled(form: StowForm): boolean {
+  return form === 'stack' || form === 'flat';
+}
+
+/** A cloth bag, filled to three quarters and pressed flat: sides as 2 to 3 to 1. */
+function computeBag(volumeMm3: number): Pick<Package, 'alongMm' | 'acrossMm' | 'heightMm'> {
+  const side = Math.cbrt(volumeMm3 / 0.75 / 6);
+  return { alongMm: 2 * side, acrossMm: 3 * side, heightMm: side };
+}
+
 function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
   const fabric = item.fabric;
   if (!fabric || lot.lengthMm === null) return null;
@@ -77,6 +95,20 @@ function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Se
       const diameter = computeRollDiameter(lengthMm, TUBE_MM, { layers: ROLL_LAYERS, stackedMm });
       return { ...whole, alongMm: diameter, acrossMm: diameter, heightMm: fabric.widthMm / ROLL_LAYERS };
     }
+    case 'hanger': {
+      // Folded to the hanger's width and hung over it, once more folded where it would reach too far down.
+      const layers = computeWrapLayers(fabric.widthMm, HANGER_MM);
+      const folds = Math.max(1, Math.ceil(lengthMm / (2 * MAX_DROP_MM) - 1e-9));
+      return {
+        ...whole,
+        alongMm: HANGER_BAR_MM + 2 * layers * folds * stackedMm,
+        acrossMm: HANGER_MM,
+        heightMm: HANGER_HOOK_MM + lengthMm / (2 * folds),
+        massG: clothG + HANGER_G,
+      };
+    }
+    case 'bag':
+      return { ...whole, ...computeBag(lengthMm * fabric.widthMm * stackedMm) };
     case 'loose': {
       // Laid in by hand, cloth takes about its stacked volume; the fill share leaves the air.
       const side = Math.cbrt(lengthMm * fabric.widthMm * stackedMm);
@@ -101,6 +133,7 @@ function computeScrapPackage(item: Item, lot: Lot, form: StowForm, settings: Set
     const edge = Math.cbrt(areaMm2 * stackedMm);
     return { ...whole, alongMm: edge, acrossMm: edge, heightMm: edge, isSoft: true };
   }
+  if (form === 'bag') return { ...whole, ...computeBag(areaMm2 * stackedMm), isSoft: false };
   if (isOdd || form !== 'stack') return null;
   const folds = Math.ceil(stripMm / settings.panelDepthMm - 1e-9);
   return {
@@ -116,13 +149,24 @@ function computeBoxPackage(item: Item, lot: Lot, form: StowForm): Package | null
   const box = item.box;
   if (!box) return null;
   const pieces = lot.count;
+  const [thin, mid, long] = [box.widthMm, box.depthMm, box.heightMm].toSorted((a, b) => a - b) as [
+    number,
+    number,
+    number,
+  ];
+  const hard = { form, pieces, massG: box.massG * pieces, isSoft: false };
+  if (form === 'flat') return { ...hard, alongMm: long, acrossMm: mid, heightMm: thin };
+  if (form === 'hanger')
+    return {
+      ...hard,
+      alongMm: Math.max(HANGER_BAR_MM, thin),
+      acrossMm: Math.max(HANGER_MM, mid),
+      heightMm: HANGER_HOOK_MM + long,
+      massG: (box.massG + HANGER_G) * pieces,
+    };
+  if (form === 'bag' && box.isSoft) return { ...hard, ...computeBag(thin * mid * long) };
   if (form === 'peg') {
     // Hung by its hole: the longest side down, the thinnest away from the board.
-    const [thin, mid, long] = [box.widthMm, box.depthMm, box.heightMm].toSorted((a, b) => a - b) as [
-      number,
-      number,
-      number,
-    ];
     if (!box.hangHoleMm) return null;
     return { form, alongMm: mid, acrossMm: thin, heightMm: long, pieces, massG: box.massG * pieces, isSoft: false };
   }

@@ -1,4 +1,4 @@
-import type { Package } from '../measure/index.ts';
+import { isPiled, type Package } from '../measure/index.ts';
 import type { StowForm } from '../records/index.ts';
 import type { Space } from '../storage/index.ts';
 
@@ -9,19 +9,21 @@ export interface FitFault {
   readonly available: number;
 }
 
-const LINE_FORMS = new Set<StowForm>(['board', 'stack', 'file', 'roll', 'envelope', 'spool', 'box']);
-const VOLUME_FORMS = new Set<StowForm>(['loose', 'stack', 'file', 'envelope', 'spool', 'box']);
+const LINE_FORMS = new Set<StowForm>(['board', 'stack', 'file', 'roll', 'bag', 'envelope', 'spool', 'box', 'flat']);
+const VOLUME_FORMS = new Set<StowForm>(['loose', 'stack', 'file', 'bag', 'envelope', 'spool', 'box', 'flat']);
 
 function suitsMode(form: StowForm, space: Space): boolean {
   switch (space.mode) {
     case 'line':
-      return LINE_FORMS.has(form) && (form !== 'stack' || space.rowsRun === 'x');
+      return LINE_FORMS.has(form) && (!isPiled(form) || space.rowsRun === 'x');
     case 'volume':
       return VOLUME_FORMS.has(form);
     case 'area':
       return form === 'peg';
     case 'pins':
       return form === 'spool';
+    case 'rail':
+      return form === 'hanger';
   }
 }
 
@@ -56,7 +58,7 @@ export function isBulk(pkg: Package): boolean {
 /** Turns that a form allows in a bin: cloth and files lie flat, hard things may lie on any side. */
 export function getTurns(pkg: Package): readonly [number, number, number][] {
   const { alongMm: a, acrossMm: b, heightMm: c } = pkg;
-  if (pkg.form === 'stack')
+  if (isPiled(pkg.form))
     return a === b
       ? [[a, b, c]]
       : [
@@ -83,7 +85,7 @@ const EPS = 1e-6;
 /** Whether some turn of `getTurns` goes into a box of that size; without making the turns, for it is asked often. */
 function goesIn(pkg: Package, widthMm: number, depthMm: number, heightMm: number): boolean {
   const { alongMm: a, acrossMm: b, heightMm: c } = pkg;
-  if (pkg.form === 'stack')
+  if (isPiled(pkg.form))
     return (
       c <= heightMm + EPS && ((a <= widthMm + EPS && b <= depthMm + EPS) || (b <= widthMm + EPS && a <= depthMm + EPS))
     );
@@ -111,13 +113,14 @@ export function computeShare(pkg: Package, space: Space): { ok: true; share: num
   if (!suitsMode(pkg.form, space)) return no('form');
   const { widthMm, depthMm, heightMm } = space;
   switch (space.mode) {
+    case 'rail':
     case 'line': {
       const run = space.rowsRun === 'x' ? widthMm : depthMm;
       const cross = space.rowsRun === 'x' ? depthMm : widthMm;
       if (pkg.heightMm > heightMm + EPS) return no('too-high', pkg.heightMm, heightMm);
       if (pkg.acrossMm > cross + EPS) return no('too-deep', pkg.acrossMm, cross);
       if (pkg.alongMm > run + EPS) return no('too-long', pkg.alongMm, run);
-      if (pkg.form === 'stack') {
+      if (isPiled(pkg.form)) {
         const piles = Math.floor(run / pkg.alongMm + EPS);
         return { ok: true, share: (pkg.heightMm * pkg.pieces) / heightMm / piles };
       }

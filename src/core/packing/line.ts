@@ -1,4 +1,4 @@
-import type { Package } from '../measure/index.ts';
+import { isPiled, type Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
 import type { PackResult, Spot } from './pack.ts';
 
@@ -57,7 +57,7 @@ function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
   let pile: Pile | null = null;
   for (const one of pieces) {
     const { alongMm, acrossMm, heightMm, form } = one.pkg;
-    if (form === 'stack' && pile && takesOn(pile, one.pkg, space)) {
+    if (isPiled(form) && pile && takesOn(pile, one.pkg, space)) {
       spots.push(place(one, pile.at, rowStart, pile.up, space));
       pile = { at: pile.at, up: pile.up + heightMm, top: one.pkg };
       continue;
@@ -71,7 +71,7 @@ function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
     }
     if (rowStart + acrossMm > cross + EPS) return null;
     spots.push(place(one, along, rowStart, 0, space));
-    pile = form === 'stack' ? { at: along, up: heightMm, top: one.pkg } : null;
+    pile = isPiled(form) ? { at: along, up: heightMm, top: one.pkg } : null;
     along += alongMm;
     rowAcross = Math.max(rowAcross, acrossMm);
   }
@@ -91,7 +91,7 @@ function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
   );
   for (const one of sorted) {
     const { alongMm, acrossMm, heightMm, form } = one.pkg;
-    if (form === 'stack') {
+    if (isPiled(form)) {
       const pile = rows
         .flatMap((row) => row.piles.map((at) => ({ row, at })))
         .find(({ at }) => takesOn(at, one.pkg, space));
@@ -110,7 +110,7 @@ function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
       rows.push(row);
     }
     spots.push(place(one, row.along, row.start, 0, space));
-    if (form === 'stack') row.piles.push({ at: row.along, up: heightMm, top: one.pkg });
+    if (isPiled(form)) row.piles.push({ at: row.along, up: heightMm, top: one.pkg });
     row.along += alongMm;
   }
   return spots;
@@ -125,8 +125,8 @@ export function packLine(packages: readonly Package[], space: Space): PackResult
   const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
   if (space.rowsRun === 'x') {
     // One row: spines add up, and stacks need at least their summed height in piles. Both are proofs.
-    const spines = pieces.reduce((sum, { pkg }) => sum + (pkg.form === 'stack' ? 0 : pkg.alongMm), 0);
-    const stacks = pieces.filter(({ pkg }) => pkg.form === 'stack');
+    const spines = pieces.reduce((sum, { pkg }) => sum + (isPiled(pkg.form) ? 0 : pkg.alongMm), 0);
+    const stacks = pieces.filter(({ pkg }) => isPiled(pkg.form));
     const height = stacks.reduce((sum, { pkg }) => sum + pkg.heightMm, 0);
     const narrowest = Math.min(Infinity, ...stacks.map(({ pkg }) => pkg.alongMm));
     const piles = stacks.length === 0 ? 0 : Math.ceil(height / space.heightMm - EPS) * narrowest;

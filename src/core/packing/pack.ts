@@ -34,6 +34,13 @@ export function packPlace(packages: readonly Package[], space: Space): PackResul
   switch (space.mode) {
     case 'line':
       return packLine(packages, space);
+    case 'rail': {
+      const packed = packLine(packages, space);
+      if (packed.status !== 'packed') return packed;
+      // What hangs begins at the rail and ends where it ends.
+      const spots = packed.spots.map((spot) => ({ ...spot, zMm: space.heightMm - spot.heightMm }));
+      return { status: 'packed', spots };
+    }
     case 'volume':
       return packVolume(packages, space);
     case 'area':

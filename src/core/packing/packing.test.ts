@@ -198,3 +198,41 @@ describe('spool pins', () => {
     expect(computeShare(pkg('spool', 60, 60, 70), PINS)).toMatchObject({ fault: { code: 'too-wide', available: 46 } });
   });
 });
+
+describe('a rail', () => {
+  const RAIL: Space = { ...SHELF, mode: 'rail', widthMm: 900, depthMm: 500, heightMm: 1500 };
+
+  it('takes hangers side by side, each down from the rail', () => {
+    const hung = packPlace([pkg('hanger', 30, 420, 1200), pkg('hanger', 50, 420, 600)], RAIL);
+    if (hung.status !== 'packed') throw new Error(hung.status);
+    expect(hung.spots.map((spot) => [spot.xMm, spot.zMm])).toEqual([
+      [0, 300],
+      [30, 900],
+    ]);
+    expectSound(hung.spots, RAIL);
+  });
+
+  it('takes nothing else, nothing that drags on the floor, and no more than it is long', () => {
+    expect(computeShare(pkg('board', 30, 200, 260), RAIL)).toMatchObject({ ok: false, fault: { code: 'form' } });
+    expect(computeShare(pkg('hanger', 30, 420, 1501), RAIL)).toMatchObject({
+      ok: false,
+      fault: { code: 'too-high', needed: 1501, available: 1500 },
+    });
+    expect(computeShare(pkg('hanger', 30, 420, 900), SHELF)).toMatchObject({ ok: false, fault: { code: 'form' } });
+    expect(computeShare(pkg('hanger', 90, 420, 900), RAIL)).toEqual({ ok: true, share: 0.1 });
+    const full = Array.from({ length: 31 }, () => pkg('hanger', 30, 420, 900));
+    expect(packPlace(full.slice(1), RAIL).status).toBe('packed');
+    expect(packPlace(full, RAIL).status).toBe('impossible');
+  });
+});
+
+describe('things that lie flat', () => {
+  it('lie on each other, the larger below, and never stand', () => {
+    const mats = packPlace([pkg('flat', 300, 200, 3, 2), pkg('flat', 280, 180, 2)], SHELF);
+    expect(mats.status === 'packed' && mats.spots.map((spot) => spot.zMm)).toEqual([0, 3, 6]);
+    expect(computeShare(pkg('flat', 300, 400, 3), SHELF)).toMatchObject({ ok: false, fault: { code: 'too-deep' } });
+    // A bin narrower than the mat would take it only on its edge.
+    expect(computeShare(pkg('flat', 320, 250, 3), BIN).ok).toBe(true);
+    expect(computeShare(pkg('flat', 320, 310, 3), BIN)).toMatchObject({ ok: false });
+  });
+});

@@ -25,7 +25,20 @@ export const KINDS = ['fabric', 'pattern', 'thread', 'notion', 'tool', 'scrap', 
 export type Kind = (typeof KINDS)[number];
 
 /** How a lot can be stowed. See docs/formats.md for what each measures. */
-export const STOW_FORMS = ['board', 'stack', 'file', 'roll', 'loose', 'envelope', 'spool', 'box', 'peg'] as const;
+export const STOW_FORMS = [
+  'board',
+  'stack',
+  'file',
+  'roll',
+  'hanger',
+  'bag',
+  'loose',
+  'envelope',
+  'spool',
+  'box',
+  'flat',
+  'peg',
+] as const;
 export type StowForm = (typeof STOW_FORMS)[number];
 
 export const CARE_FLAGS = [

@@ -19,11 +19,11 @@ import { RoomSpec, Stand } from './room.ts';
 const PLACE_LEVELS = ['room', 'unit', 'slot', 'container'] as const;
 export type PlaceLevel = (typeof PLACE_LEVELS)[number];
 
-/** How a slot or container is filled: side by side, on a pegboard, boxed or loose, on spool pins. */
-const CAPACITY_MODES = ['line', 'area', 'volume', 'pins'] as const;
+/** How a slot or container is filled: side by side, on a pegboard, boxed or loose, on spool pins, on a rail. */
+const CAPACITY_MODES = ['line', 'area', 'volume', 'pins', 'rail'] as const;
 export type CapacityMode = (typeof CAPACITY_MODES)[number];
 
-export const UNIT_KINDS = ['cubes', 'bookcase', 'drawers', 'pegboard', 'spoolRack', 'table', 'floor'] as const;
+export const UNIT_KINDS = ['cubes', 'bookcase', 'drawers', 'pegboard', 'spoolRack', 'rail', 'table', 'floor'] as const;
 export type UnitKind = (typeof UNIT_KINDS)[number];
 
 export const OPENINGS = ['open', 'door', 'drawer', 'lid'] as const;

@@ -24,6 +24,7 @@ export {
   computeCeilingMm,
   computeSlots,
   findFreeX,
+  isWholeUnit,
   type UnitFault,
 } from './unit.ts';
 export {

@@ -39,6 +39,9 @@ function createSlotDefaults(
       };
     case 'spoolRack':
       return { ...open, mode: 'pins', loadG: 8000, pinPitchMm: 48 };
+    case 'rail':
+      // A tube carries about 15 kg a metre.
+      return { ...open, mode: 'rail', loadG: Math.round(15 * widthMm) };
     case 'table':
       return { ...open, mode: 'line', loadG: 40_000 };
     case 'floor':
@@ -60,6 +63,8 @@ function getSlotName(kind: UnitKind, column: number, row: number, rows: number, 
       return 'Board';
     case 'spoolRack':
       return 'Pins';
+    case 'rail':
+      return 'Rail';
     case 'table':
       return 'Top';
     case 'floor':
@@ -75,13 +80,17 @@ export interface UnitFault {
 
 const MIN_SLOT_MM = 20;
 
+/** Kinds that are one field, without boards or compartments. */
+export function isWholeUnit(kind: UnitKind): boolean {
+  return kind !== 'cubes' && kind !== 'bookcase' && kind !== 'drawers';
+}
+
 /** The slots that a unit's measures make: columns × rows between boards of one thickness. Pure geometry. */
 export function computeSlots(
   unit: UnitSpec,
 ): { ok: true; slots: { name: string; slot: SlotSpec }[] } | { ok: false; fault: UnitFault } {
   const { columns, rows } = unit;
-  const isWhole =
-    unit.kind === 'pegboard' || unit.kind === 'spoolRack' || unit.kind === 'table' || unit.kind === 'floor';
+  const isWhole = isWholeUnit(unit.kind);
   const board = isWhole ? 0 : unit.boardMm;
   const width = (unit.widthMm - (columns + 1) * board) / columns;
   const height = (unit.heightMm - (rows + 1) * board) / rows;

@@ -1,4 +1,4 @@
-import { computePackage, computePackages, getWholeLot, type Package } from '../measure/index.ts';
+import { computePackage, computePackages, getWholeLot, isPiled, type Package } from '../measure/index.ts';
 import { packPlace, type Spot } from '../packing/index.ts';
 import { takesRoom, type Household, type Item, type Lot, type PlaceId } from '../records/index.ts';
 import { computeSpace, type PlaceTree } from '../storage/index.ts';
@@ -76,6 +76,11 @@ export type Standing =
   | { readonly kind: 'pile'; readonly nth: number; readonly of: number; readonly pile: number; readonly piles: number }
   | { readonly kind: 'among'; readonly of: number };
 
+function isPiledAt(inside: PlaceContents, index: number): boolean {
+  const form = inside.contents[index]?.pkg.form;
+  return form !== undefined && isPiled(form);
+}
+
 /** From the packed positions, so that the words are what the eye will see. */
 export function computeStanding(inside: PlaceContents, lot: Lot, mode: string, rowsRun: 'x' | 'y'): Standing {
   const of = inside.contents.length;
@@ -83,9 +88,9 @@ export function computeStanding(inside: PlaceContents, lot: Lot, mode: string, r
   const first = inside.spots?.find((spot) => spot.index === index && spot.piece === 0);
   if (!first || !inside.spots || mode === 'volume' || mode === 'area') return { kind: 'among', of };
   const firsts = inside.spots.filter((spot) => spot.piece === 0);
-  if (inside.contents[index]?.pkg.form === 'stack') {
+  if (isPiledAt(inside, index)) {
     const starts = [
-      ...new Set(firsts.filter((spot) => inside.contents[spot.index]?.pkg.form === 'stack').map((spot) => spot.xMm)),
+      ...new Set(firsts.filter((spot) => isPiledAt(inside, spot.index)).map((spot) => spot.xMm)),
     ].toSorted((a, b) => a - b);
     const pile = firsts.filter((spot) => spot.xMm === first.xMm).toSorted((a, b) => b.zMm - a.zMm);
     return {

@@ -1,5 +1,5 @@
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
-import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
+import { computePackages, getWholeLot, isPiled, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
 import {
   STOW_FORMS,
@@ -253,7 +253,7 @@ export function createFacts(household: Household): Facts {
     optBase: Float64Array.from(found, (one) => one.fetching + one.moving + one.wear),
     optCautions: Uint8Array.from(found, (one) => one.cautions),
     optIsStack: Uint8Array.from(found, (one) =>
-      one.pkg.form === 'stack' && places[one.place]!.space.mode === 'line' ? 1 : 0,
+      isPiled(one.pkg.form) && places[one.place]!.space.mode === 'line' ? 1 : 0,
     ),
     describe,
   };

@@ -1,3 +1,4 @@
+import { isPiled } from '../../core/measure/index.ts';
 import type { Score } from '../../core/records/index.ts';
 import type { Facts, Offered } from '../model/index.ts';
 
@@ -39,7 +40,7 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
       groups.set(facts.groupOf[one.lot]!, { n: group.n + 1, uses: group.uses + u });
       uses += u;
       fill += one.share;
-      if (one.pkg.form === 'stack' && place.space.mode === 'line') {
+      if (isPiled(one.pkg.form) && place.space.mode === 'line') {
         stacked += 1;
         stackedUses += u;
       }

@@ -35,10 +35,13 @@ const FORM: Record<StowForm, string> = {
   stack: 'folded flat',
   file: 'folded, standing',
   roll: 'rolled',
+  hanger: 'on a hanger',
+  bag: 'in a bag',
   loose: 'loose',
   envelope: 'standing envelope',
   spool: 'on a pin or standing',
   box: 'lying in a drawer or bin',
+  flat: 'lying flat',
   peg: 'hung on a hook',
 };
 export const wordForm = (form: StowForm): string => FORM[form];
@@ -146,6 +149,7 @@ const UNIT: Record<UnitKind, string> = {
   drawers: 'drawers or chest',
   pegboard: 'peg field',
   spoolRack: 'spool rack',
+  rail: 'hanging rail',
   table: 'table',
   floor: 'spot on the floor',
 };

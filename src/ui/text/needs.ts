@@ -10,6 +10,8 @@ const LINE: Partial<Record<StowForm, string>> = {
   file: 'standing, folded',
   box: 'side by side',
   roll: 'of rolls side by side',
+  hanger: 'of rail',
+  bag: 'of bags side by side',
 };
 
 /** A need in words, and how its figure was made. */

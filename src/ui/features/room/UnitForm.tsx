@@ -1,7 +1,14 @@
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { UNIT_KINDS, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
-import { applyUnitSpec, checkContainers, checkUnitOnWall, findFreeX, findWall } from '../../../core/storage/index.ts';
+import {
+  applyUnitSpec,
+  checkContainers,
+  checkUnitOnWall,
+  findFreeX,
+  findWall,
+  isWholeUnit,
+} from '../../../core/storage/index.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -17,7 +24,7 @@ import {
   wordUnitFault,
   wordUnitKind,
 } from '../../text/index.ts';
-import { createUnitFields, isWhole, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
+import { createUnitFields, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
 
 /** What saving the form would do, worked out while one types. */
 interface UnitChange {
@@ -100,7 +107,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const everything = old ? [...present.flatMap((slot) => tree.getChildren(slot.id)), ...present, old] : [];
   const lying = old ? wordDisturbance(findDisturbance(household, [], everything), tree) : null;
   const unitSpec = read.ok ? read.value.unit! : null;
-  const tips = unitSpec && unitSpec.yMm === 0 && !isWhole(unitSpec.kind) && !unitSpec.isAnchored;
+  const tips = unitSpec && unitSpec.yMm === 0 && !isWholeUnit(unitSpec.kind) && !unitSpec.isAnchored;
   const isTall = tips && (unitSpec.heightMm > 750 || unitSpec.heightMm > 2.5 * unitSpec.depthMm);
 
   const text = (name: keyof UnitFields, label: string) => (
@@ -144,15 +151,15 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
         {text('width', 'Width')}
         {text('height', 'Height')}
         {text('depth', 'Depth')}
-        {!isWhole(fields.kind) && text('board', 'Board thickness')}
-        {!isWhole(fields.kind) && text('columns', 'Columns')}
-        {!isWhole(fields.kind) && text('rows', fields.kind === 'drawers' ? 'Drawers in each' : 'Rows')}
+        {!isWholeUnit(fields.kind) && text('board', 'Board thickness')}
+        {!isWholeUnit(fields.kind) && text('columns', 'Columns')}
+        {!isWholeUnit(fields.kind) && text('rows', fields.kind === 'drawers' ? 'Drawers in each' : 'Rows')}
         {text('load', 'Carries in all')}
       </div>
-      {!isWhole(fields.kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
+      {!isWholeUnit(fields.kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
       {inside && (
         <dl className="border-l-4 border-woad bg-linen px-3 py-1">
-          <Row name={isWhole(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
+          <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
         </dl>
       )}
       {isTall && (

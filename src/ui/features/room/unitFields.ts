@@ -1,4 +1,5 @@
 import { parseRecord, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
+import { isWholeUnit } from '../../../core/storage/index.ts';
 import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { formatMass, formatSize } from '../../../core/units/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
@@ -28,6 +29,7 @@ const USUAL: Record<UnitKind, readonly [number, number, number, number, number, 
   drawers: [480, 760, 500, 12, 1, 4, 0],
   pegboard: [900, 600, 12, 0, 1, 1, 1100],
   spoolRack: [600, 400, 75, 0, 1, 1, 1200],
+  rail: [1000, 1500, 500, 0, 1, 1, 0],
   table: [1400, 740, 650, 0, 1, 1, 0],
   floor: [500, 800, 400, 0, 1, 1, 0],
 };
@@ -79,11 +81,6 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
   };
 }
 
-/** Kinds that are one field, without boards or compartments. */
-export function isWhole(kind: UnitKind): boolean {
-  return kind === 'pegboard' || kind === 'spoolRack' || kind === 'table' || kind === 'floor';
-}
-
 export type UnitFaults = Partial<Record<keyof UnitFields, string>>;
 
 /**
@@ -127,7 +124,7 @@ export function readUnitFields(
     if (!parsed.ok) faults.load = wordAmountFault(parsed.fault, isMetric ? '60 kg' : '130 lb');
     else loadG = before && before.load === fields.load ? (base?.unit?.loadG ?? null) : parsed.value;
   }
-  const whole = isWhole(fields.kind);
+  const whole = isWholeUnit(fields.kind);
   const unit: UnitSpec = {
     kind: fields.kind,
     wallId: wall.wallId,

@@ -29,14 +29,14 @@ import { readFields } from './itemForm.ts';
 
 /** What can be kept so at all, by kind. */
 const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {
-  fabric: ['board', 'stack', 'file', 'roll', 'loose'],
-  scrap: ['stack', 'loose'],
+  fabric: ['board', 'stack', 'file', 'roll', 'hanger', 'bag', 'loose'],
+  scrap: ['stack', 'bag', 'loose'],
   pattern: ['envelope'],
   thread: ['spool', 'box'],
-  notion: ['box', 'loose'],
-  tool: ['peg', 'box', 'loose'],
-  kit: ['loose', 'box'],
-  other: ['box', 'loose'],
+  notion: ['box', 'bag', 'loose'],
+  tool: ['peg', 'box', 'flat', 'loose'],
+  kit: ['loose', 'bag', 'hanger', 'box'],
+  other: ['box', 'hanger', 'bag', 'flat', 'loose'],
 };
 
 /** A new thing with everything that a lot and its item are known by. */
