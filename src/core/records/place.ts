@@ -50,6 +50,8 @@ export class UnitSpec {
   /** Stays where it is when the room is arranged anew. */
   @IsOptional() @IsBoolean() isFixed?: boolean;
   @IsOptional() @IsBoolean() hasWheels?: boolean;
+  /** A table that one walks round, as for cutting; otherwise one sits or stands at its front. */
+  @IsOptional() @IsIn(['front', 'around']) access?: 'front' | 'around';
   @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG!: number | null;
 }
 
