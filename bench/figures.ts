@@ -16,6 +16,8 @@ import {
 } from '../src/core/records/index.ts';
 import { workedExamples } from './worked.ts';
 import { applyChanges, createImport } from '../src/core/tracking/index.ts';
+import { computeFindings, listPieces, moveUnit } from '../src/core/room/index.ts';
+import { createPlaceTree } from '../src/core/storage/index.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
@@ -50,6 +52,26 @@ function measureDemo(): Figure[] {
     { name: 'placement.demo.unplaced_first_fit', value: peer.unplaced.length, unit: 'lots' },
     { name: 'placement.demo.gain_percent', value: 100 * (1 - ours / theirs), unit: '%' },
   ];
+}
+
+/** One piece after the other a centimetre along; what judging the whole room after each takes. */
+function measureFindings(): Figure[] {
+  const { household } = createSampleHousehold();
+  const tree = createPlaceTree(household.places);
+  const room = tree.rooms[0]!;
+  const pieces = listPieces(household, tree, room.id);
+  const times: number[] = [];
+  for (let n = 0; n < 420; n += 1) {
+    const at = n % pieces.length;
+    const piece = pieces[at]!;
+    const neighbours = pieces.map((one) => one.unit);
+    const start = performance.now();
+    pieces[at] = { ...piece, unit: moveUnit(room.room!, piece.unit, { xMm: 10, yMm: 0 }, neighbours, 0) };
+    computeFindings(room.room!, pieces, household.settings);
+    times.push(performance.now() - start);
+  }
+  const sorted = times.slice(20).toSorted((a, b) => a - b);
+  return [{ name: 'room.findings.us_per_move', value: 1000 * sorted[Math.floor(sorted.length / 2)]!, unit: 'us' }];
 }
 
 function measureFirstPlan(): Figure[] {
@@ -212,13 +234,14 @@ export const figures: readonly Bench[] = [
     measure: measureDemo,
   },
   { names: ['placement.600.ms_to_first_plan'], measure: measureFirstPlan },
+  { names: ['room.findings.us_per_move'], measure: measureFindings },
   { names: ['app.first_load_kb_gzip'], measure: measureFirstLoad },
   { names: ['measure.board_roundtrip_error_percent'], measure: measureBoard },
   { names: WORKED.map(([name]) => `measure.${name}.error_percent`), measure: measureWorked },
   { names: ['search.20000.p95_ms', 'search.20000.ratio_to_scan'], measure: measureSearch },
   { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
   {
-    names: ['stash.scroll.20000.longest_task_ms'],
+    names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms'],
     measure: async () => (await import('./browser.ts')).measureScroll(),
   },
   { names: ['photo.100.longest_main_task_ms'], measure: async () => (await import('./browser.ts')).measurePhotos() },

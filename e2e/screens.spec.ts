@@ -1,6 +1,16 @@
 import { expect, expectAccessible, openSample, test } from './support.ts';
 
-const SCREENS = ['/stash/fabric', '/stash/tool', '/sort', '/room/r1-east', '/fit', '/find', '/daybook', '/household'];
+const SCREENS = [
+  '/stash/fabric',
+  '/stash/tool',
+  '/sort',
+  '/room/r1-east',
+  '/room/plan/r1',
+  '/fit',
+  '/find',
+  '/daybook',
+  '/household',
+];
 
 for (const path of SCREENS)
   test(`${path} is accessible, on a desk and on a phone`, async ({ page }) => {

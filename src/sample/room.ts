@@ -192,7 +192,7 @@ const LOFT_UNITS: readonly UnitPlan[] = [
   },
   {
     name: 'Low shelves',
-    unit: box('bookcase', 'south', [300, 0], [1700, 960, 340], [2, 2]),
+    unit: box('bookcase', 'south', [520, 0], [1700, 960, 340], [2, 2]),
     slots: { '*': { light: 'sun' } },
   },
   {

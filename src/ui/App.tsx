@@ -10,6 +10,7 @@ const ListPage = lazy(async () => ({ default: (await import('./features/list/Lis
 const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
 const SortPage = lazy(async () => ({ default: (await import('./features/sort/SortPage.tsx')).SortPage }));
 const RoomPage = lazy(async () => ({ default: (await import('./features/room/RoomPage.tsx')).RoomPage }));
+const PlanPage = lazy(async () => ({ default: (await import('./features/room/PlanPage.tsx')).PlanPage }));
 const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
 const FindPage = lazy(async () => ({ default: (await import('./features/find/FindPage.tsx')).FindPage }));
 const DaybookPage = lazy(async () => ({ default: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }));
@@ -35,6 +36,7 @@ export function App() {
             <Route path="photos" element={<PhotosPage />} />
             <Route path="list" element={<ListPage />} />
             <Route path="sort" element={<SortPage />} />
+            <Route path="room/plan/:roomId?" element={<PlanPage />} />
             <Route path="room/:wallId?" element={<RoomPage />} />
             <Route path="fit" element={<FitPage />} />
             <Route path="find/:lotId?" element={<FindPage />} />

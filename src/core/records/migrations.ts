@@ -135,7 +135,7 @@ function closeRoom(room: unknown): unknown {
     if (kneeMm >= heightMm) return [];
     const before = old[(i + old.length - 1) % old.length]!;
     const end = before.ceiling.at(-1)!.xMm;
-    const full = before.ceiling.filter((point) => point.yMm >= heightMm).at(-1);
+    const full = before.ceiling.findLast((point) => point.yMm >= heightMm);
     return [{ wallId: wall.id, kneeMm, runMm: Math.max(1, full ? end - full.xMm : heightMm - kneeMm) }];
   });
   const at = door as unknown as OldWall['from'];

@@ -36,7 +36,7 @@ export class Slope {
   @IsNumber() @Min(1) @Max(20_000) runMm!: number;
 }
 
-export const DOOR_SWINGS = ['in', 'out', 'slide', 'none'] as const;
+const DOOR_SWINGS = ['in', 'out', 'slide', 'none'] as const;
 export type DoorSwing = (typeof DOOR_SWINGS)[number];
 
 /** A door or an opening in a wall; `xMm` is its left edge, seen from inside. */

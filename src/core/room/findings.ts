@@ -1,5 +1,5 @@
 import type { RoomSpec, Settings } from '../records/index.ts';
-import { computeCeilingAt, getPointOf, getWallLine, getWallPoint, listWalls } from '../storage/index.ts';
+import { computeCeilingAt, getAxes, getPointOf, getWallLine, getWallPoint, listWalls } from '../storage/index.ts';
 import { listFixtureBodies, meetInHeight, type Body, type Piece } from './bodies.ts';
 import { createFloorGrid, findCell, findFreeCell, findWidestWays, getCellPoint } from './floorGrid.ts';
 import { computeGapMm, computeOutsideMm, computeOverlapMm, isInside, type Polygon } from './polygon.ts';
@@ -42,6 +42,8 @@ export interface Finding {
   readonly neededMm: number;
   /** Where it is on the plan: a face, or a single point. */
   readonly where: Polygon;
+  /** So many more pieces lie beyond a narrow spot. */
+  readonly more?: number;
 }
 
 const SLACK_MM = 5;
@@ -156,12 +158,14 @@ function findWays({ room, bodies, outline }: Scene): Finding[] {
   const wall = getWallLine(room, door.wallId);
   const before = getWallPoint(wall, door.xMm + door.widthMm / 2, Math.min(450, door.widthMm / 2 + 50));
   // No way is wider than its door: beside it 60 cm count as enough.
-  for (const cell of grid.clearMm.keys()) {
-    const at = getCellPoint(grid, cell);
-    const isBeside = Math.hypot(at.xMm - before.xMm, at.yMm - before.yMm) < DOOR_REACH_MM;
-    if (isBeside && grid.clearMm[cell]! >= (LEAST_WALKWAY_MM - CELL_MM) / 2)
-      grid.clearMm[cell] = Math.max(grid.clearMm[cell]!, WALKWAY_MM / 2);
-  }
+  const reach = Math.ceil(DOOR_REACH_MM / CELL_MM);
+  for (let dy = -reach; dy <= reach; dy += 1)
+    for (let dx = -reach; dx <= reach; dx += 1) {
+      if (dx * dx + dy * dy >= reach * reach) continue;
+      const cell = findCell(grid, { xMm: before.xMm + dx * CELL_MM, yMm: before.yMm + dy * CELL_MM });
+      if (cell >= 0 && grid.clearMm[cell]! >= (LEAST_WALKWAY_MM - CELL_MM) / 2)
+        grid.clearMm[cell] = Math.max(grid.clearMm[cell]!, WALKWAY_MM / 2);
+    }
   const start = findFreeCell(grid, before, CELL_MM);
   const { halfMm, narrowest } = findWidestWays(grid, start);
   const byNarrow = new Map<number, Finding>();
@@ -170,10 +174,15 @@ function findWays({ room, bodies, outline }: Scene): Finding[] {
     if (!zone) continue;
     let [best, at] = [-1, -1];
     const half = body.print.widthMm / 2;
+    const { along, inward } = getAxes(body.print.turnDeg);
     const deepest = WALKWAY_MM + (body.fromMm >= HUNG_FROM_MM ? REACH_OVER_MM : 0);
     for (let across = -half + CELL_MM / 2; across <= half; across += CELL_MM)
       for (let front = LEAST_WALKWAY_MM / 2; front <= deepest; front += CELL_MM) {
-        const cell = findCell(grid, getPointOf(body.print, across, body.print.depthMm / 2 + front));
+        const deep = body.print.depthMm / 2 + front;
+        const cell = findCell(grid, {
+          xMm: body.print.xMm + along[0] * across + inward[0] * deep,
+          yMm: body.print.yMm + along[1] * across + inward[1] * deep,
+        });
         if (cell >= 0 && halfMm[cell]! > best) [best, at] = [halfMm[cell]!, cell];
       }
     const widthMm = best < 0 ? 0 : 2 * best + CELL_MM;
@@ -181,7 +190,11 @@ function findWays({ room, bodies, outline }: Scene): Finding[] {
     const code = best < 0 ? 'unreachable' : widthMm < LEAST_WALKWAY_MM ? 'way-narrow' : 'way-tight';
     const narrow = at < 0 ? -1 - byNarrow.size : narrowest[at]!;
     const neededMm = code === 'way-tight' ? WALKWAY_MM : LEAST_WALKWAY_MM;
-    if (byNarrow.has(narrow)) continue;
+    const known = byNarrow.get(narrow);
+    if (known) {
+      byNarrow.set(narrow, { ...known, more: (known.more ?? 0) + 1 });
+      continue;
+    }
     byNarrow.set(narrow, {
       code,
       isFault: code !== 'way-tight',

@@ -1,6 +1,6 @@
 import type { PlanPoint } from '../records/index.ts';
 import type { Body } from './bodies.ts';
-import { isInside, type Polygon } from './polygon.ts';
+import type { Polygon } from './polygon.ts';
 
 /** The floor in squares: how far each is from anything that one cannot walk through. */
 export interface FloorGrid {
@@ -17,18 +17,27 @@ export interface FloorGrid {
 const STEP_MM = 60;
 const UNDER_MM = 1900;
 
-/** Fills squares whose middle lies in a face. */
+/** Fills squares whose middle lies in a face, row by row between the edges that cross it. */
 function fill(grid: Omit<FloorGrid, 'clearMm'>, blocked: Uint8Array, polygon: Polygon): void {
   const { cellMm, columns, rows, originX, originY } = grid;
-  const xs = polygon.map((point) => point.xMm);
   const ys = polygon.map((point) => point.yMm);
-  const from = (least: number, origin: number) => Math.max(0, Math.floor((least - origin) / cellMm));
-  const to = (most: number, origin: number, count: number) => Math.min(count - 1, Math.ceil((most - origin) / cellMm));
-  for (let row = from(Math.min(...ys), originY); row <= to(Math.max(...ys), originY, rows); row += 1)
-    for (let column = from(Math.min(...xs), originX); column <= to(Math.max(...xs), originX, columns); column += 1) {
-      const at = { xMm: originX + (column + 0.5) * cellMm, yMm: originY + (row + 0.5) * cellMm };
-      if (isInside(polygon, at)) blocked[row * columns + column] = 1;
+  const first = Math.max(0, Math.floor((Math.min(...ys) - originY) / cellMm));
+  const last = Math.min(rows - 1, Math.ceil((Math.max(...ys) - originY) / cellMm));
+  for (let row = first; row <= last; row += 1) {
+    const y = originY + (row + 0.5) * cellMm;
+    const crossed: number[] = [];
+    for (const [i, a] of polygon.entries()) {
+      const b = polygon[(i + 1) % polygon.length]!;
+      if (a.yMm > y !== b.yMm > y) crossed.push(((b.xMm - a.xMm) * (y - a.yMm)) / (b.yMm - a.yMm) + a.xMm);
     }
+    crossed.sort((a, b) => a - b);
+    for (let i = 0; i + 1 < crossed.length; i += 2) {
+      // Middles at or after the first edge and before the second, as `isInside` has it.
+      const from = Math.max(0, Math.ceil((crossed[i]! - originX) / cellMm - 0.5));
+      const to = Math.min(columns, Math.ceil((crossed[i + 1]! - originX) / cellMm - 0.5));
+      if (to > from) blocked.fill(1, row * columns + from, row * columns + to);
+    }
+  }
 }
 
 /**

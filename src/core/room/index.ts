@@ -1,3 +1,5 @@
 export { checkRoom, type RoomFault } from './outline.ts';
 export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
+export { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
+export { listPieces } from './pieces.ts';

@@ -32,7 +32,6 @@ export {
   computeDoorPoint,
   computeFootprint,
   computeInsideMm,
-  computeReachPoint,
   computeStationPoint,
   createWays,
   getAxes,

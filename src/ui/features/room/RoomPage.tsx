@@ -1,19 +1,20 @@
 import { useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import { getFetchSeconds } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { Figure, Page, tabClass } from '../../components/Page.tsx';
+import { Figure, Page } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { findWallOrMain, getStrays, getTree, getWalls } from '../../state/derived.ts';
+import { findWallOrMain, getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Legend } from './Legend.tsx';
+import { RoomTabs } from './RoomTabs.tsx';
 
 /** The room, wall by wall, front on and to scale, with what is in every compartment. */
 export function RoomPage() {
@@ -27,7 +28,6 @@ export function RoomPage() {
   const today = useAnswer(household, 'today', null);
   const { toMove } = getStrays(household);
 
-  const walls = getWalls(household);
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
   const view = toMove > 0 ? wallView : 'is';
   const drawing = useMemo(
@@ -43,22 +43,7 @@ export function RoomPage() {
   return (
     <Page
       title={chosen.room.name}
-      tabs={
-        <ul className="flex gap-1">
-          {walls.map(({ id, wall, room }) => (
-            <li key={id}>
-              <Link
-                to={`/room/${id}`}
-                className={tabClass(id === wallId)}
-                aria-current={id === wallId ? 'page' : undefined}
-                onClick={() => useChoices.setState({ wallId: id })}
-              >
-                {tree.rooms.length > 2 ? `${room.name}: ${wall.name}` : wall.name}
-              </Link>
-            </li>
-          ))}
-        </ul>
-      }
+      tabs={<RoomTabs roomId={chosen.room.id} here={wallId} />}
       aside={<TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />}
       foot={
         <>

@@ -1,0 +1,73 @@
+import { expect, expectAccessible, openSample, test } from './support.ts';
+
+test('a piece moved by the keys alone stops hitting the door; it stays there, and undo brings it back', async ({
+  page,
+}) => {
+  await openSample(page, '/room/plan/r1');
+  const findings = page.getByRole('complementary').getByRole('listitem');
+  const swing = findings.filter({ hasText: 'The door in West wall hits Pattern chest' });
+  await expect(swing).toContainText('Cannot stay');
+  const chest = page.getByRole('button', { name: /^Pattern chest, drawers or chest: North wall, 30 cm from the left/ });
+  await chest.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^Pattern chest.*31 cm from the left/ })).toBeFocused();
+  for (let n = 0; n < 6; n += 1) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByRole('button', { name: /^Pattern chest.*91 cm from the left/ })).toBeFocused();
+  await expect(swing).toHaveCount(0);
+  // It stands in the trolley now, and that is said with its measure.
+  await expect(
+    findings.filter({ hasText: /Pattern chest and Iron trolley are [\d.]+ cm in each other\./ }),
+  ).toHaveCount(1);
+  // Kept as one act once the keys rest.
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Pattern chest.*91 cm from the left/ })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('button', { name: /^Pattern chest.*30 cm from the left/ })).toBeVisible();
+});
+
+test('a piece is dragged into the room, turned, typed to the centimetre and locked', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  const chest = page.getByRole('button', { name: /^Eave chest/ });
+  const box = (await chest.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y - 120, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Eave chest.*: free,/ })).toBeVisible();
+  const ticket = page.getByRole('complementary');
+  await expect(ticket.getByText('free in the room')).toBeVisible();
+  await ticket.getByLabel('Middle, right').fill('1.2 m');
+  await ticket.getByLabel('Middle, down').fill('abc');
+  await ticket.getByRole('button', { name: 'Put it there' }).click();
+  await expect(ticket.getByRole('alert')).toContainText('does not read as an amount');
+  await ticket.getByLabel('Middle, down').fill('180');
+  await ticket.getByLabel('Turned, °').fill('30');
+  await ticket.getByRole('button', { name: 'Put it there' }).click();
+  await expect(
+    page.getByRole('button', { name: /^Eave chest.*: free, 120 cm from the left, 180 cm from the top/ }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /^Eave chest/ }).focus();
+  await page.keyboard.press('l');
+  await expect(page.getByRole('button', { name: /^Eave chest.*locked/ })).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /^Eave chest.*120 cm from the left/ })).toBeVisible();
+  // The wall that is seen behind it shows it, and one gets from wall to plan and back.
+  await page.getByRole('link', { name: 'East wall' }).click();
+  await expect(page.getByRole('group', { name: /^East wall/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Plan of Heron Loft' }).click();
+  await expect(page.getByRole('group', { name: /^Floor plan of Heron Loft/ })).toBeVisible();
+});
+
+test('a finding is shown where it is, in words with the missing centimetres', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  await expectAccessible(page);
+  const finding = page.getByRole('button', { name: /To pull out Eave drawers takes 103\.8 cm/ });
+  await finding.click();
+  await expect(finding).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByTestId('finding')).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(page.getByRole('group', { name: /^Floor plan/ })).toBeVisible();
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+});

@@ -1,0 +1,29 @@
+import type { Household, Kind, PlaceId } from '../records/index.ts';
+import type { PlaceTree } from '../storage/index.ts';
+import type { Piece } from './bodies.ts';
+
+/** What heat and sun would harm. */
+const TENDER: ReadonlySet<Kind> = new Set<Kind>(['fabric', 'scrap', 'pattern', 'thread', 'kit']);
+
+/** The furniture of a room as the plan judges it. */
+export function listPieces(household: Household, tree: PlaceTree, roomId: PlaceId): Piece[] {
+  const tender = new Set<PlaceId>();
+  for (const lot of household.lots.values()) {
+    const kind = household.items.get(lot.itemId)?.kind;
+    if (lot.placeId !== null && kind && TENDER.has(kind)) tender.add(lot.placeId);
+  }
+  return tree.getChildren(roomId).flatMap((place): Piece[] => {
+    if (!place.unit) return [];
+    const slots = tree.getChildren(place.id);
+    const leaves = slots.flatMap((slot) => [slot, ...tree.getChildren(slot.id)]);
+    return [
+      {
+        id: place.id,
+        name: place.name,
+        unit: place.unit,
+        slots: slots.flatMap((slot) => slot.slot ?? []),
+        holdsCloth: leaves.some((leaf) => tender.has(leaf.id)),
+      },
+    ];
+  });
+}

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { createUnit, ROOM } from '../../../tests/household.ts';
+import { computeFootprint } from '../storage/index.ts';
+import { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
+
+const room = ROOM.room!;
+const unit = { ...createUnit('cube', { widthMm: 800, depthMm: 300, heightMm: 900 })[0]!.unit!, xMm: 1000 };
+
+describe('a piece that is let go', () => {
+  it('near a wall that runs as it stands has its back to it, on whole centimetres', () => {
+    const put = settleUnit(room, unit, { xMm: 1634, yMm: 190, turnDeg: 0 }, [], 60);
+    expect(put).toMatchObject({ wallId: 'north', xMm: 1230, stand: null });
+    // A little askew is meant straight.
+    expect(settleUnit(room, unit, { xMm: 1634, yMm: 190, turnDeg: 4 }, [], 60).stand).toBeNull();
+    // A quarter turned, the east wall is the one.
+    const east = settleUnit(room, unit, { xMm: 3830, yMm: 1200, turnDeg: 90 }, [], 60);
+    expect(east).toMatchObject({ wallId: 'east', xMm: 800, stand: null });
+  });
+
+  it('near a corner or a neighbour stands right beside it', () => {
+    expect(settleUnit(room, unit, { xMm: 430, yMm: 150, turnDeg: 0 }, [], 60).xMm).toBe(0);
+    expect(settleUnit(room, unit, { xMm: 3560, yMm: 150, turnDeg: 0 }, [], 60).xMm).toBe(3200);
+    const neighbour = { ...unit, xMm: 2000 };
+    expect(settleUnit(room, unit, { xMm: 1570, yMm: 150, turnDeg: 0 }, [neighbour], 60).xMm).toBe(1200);
+    // What hangs above is no neighbour.
+    const above = { ...neighbour, yMm: 1000 };
+    expect(settleUnit(room, unit, { xMm: 1570, yMm: 150, turnDeg: 0 }, [above], 60).xMm).toBe(1170);
+  });
+
+  it('elsewhere, or turned otherwise, stands free', () => {
+    expect(settleUnit(room, unit, { xMm: 2003, yMm: 1508, turnDeg: 0 }, [], 60).stand).toEqual({
+      xMm: 2000,
+      yMm: 1510,
+      turnDeg: 0,
+    });
+    expect(settleUnit(room, unit, { xMm: 1600, yMm: 150, turnDeg: 45 }, [], 60).stand).toMatchObject({ turnDeg: 45 });
+  });
+});
+
+describe('moving and turning', () => {
+  it('goes along the wall, and away from it, by the centimetre', () => {
+    const along = moveUnit(room, unit, { xMm: 10, yMm: 0 }, [], 0);
+    expect(along).toMatchObject({ wallId: 'north', stand: null });
+    expect(along.xMm).toBeCloseTo(1010, 6);
+    const off = moveUnit(room, unit, { xMm: 0, yMm: 10 }, [], 0);
+    expect(off.stand).toMatchObject({ xMm: 1400, yMm: 160, turnDeg: 0 });
+    expect(moveUnit(room, off, { xMm: 0, yMm: -10 }, [], 0)).toMatchObject({ wallId: 'north', stand: null });
+  });
+
+  it('turns about its middle, four quarters make none', () => {
+    const once = turnUnit(room, unit, 90);
+    expect(once.stand).toMatchObject({ xMm: 1400, yMm: 150, turnDeg: 90 });
+    const back = turnUnit(room, turnUnit(room, turnUnit(room, once, 90), 90), 90);
+    expect(back).toMatchObject({ wallId: 'north', stand: null });
+    expect(back.xMm).toBeCloseTo(1000, 6);
+    expect([normaliseTurn(270), normaliseTurn(-190), normaliseTurn(360)]).toEqual([-90, 170, 0]);
+  });
+
+  it('there and back is where it was', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -900, max: 900 }),
+        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: -180, max: 180 }),
+        (xMm, yMm, turn) => {
+          const there = turnUnit(room, moveUnit(room, unit, { xMm, yMm }, [], 0), turn);
+          const back = moveUnit(room, turnUnit(room, there, -turn), { xMm: -xMm, yMm: -yMm }, [], 0);
+          const [was, is] = [computeFootprint(room, unit), computeFootprint(room, back)];
+          expect(is.xMm).toBeCloseTo(was.xMm, 3);
+          expect(is.yMm).toBeCloseTo(was.yMm, 3);
+          expect(normaliseTurn(is.turnDeg - was.turnDeg)).toBeCloseTo(0, 3);
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,89 @@
+import type { RoomSpec, Stand, UnitSpec } from '../records/index.ts';
+import { computeFootprint, computeInsideMm, getAxes, getPointOf, listWalls, standUnit } from '../storage/index.ts';
+
+/** Turns that differ by less than this are meant to be alike, °. */
+const SAME_TURN_DEG = 6;
+
+/** The least turn from one direction to another, -180 to 180 °. */
+function getTurnBetween(a: number, b: number): number {
+  return ((((b - a) % 360) + 540) % 360) - 180;
+}
+
+/** A turn within a full one, -180 to 180 °. */
+export function normaliseTurn(turnDeg: number): number {
+  return getTurnBetween(0, turnDeg);
+}
+
+/** The nearest of some marks within reach, or the value itself. */
+function snap(value: number, marks: readonly number[], withinMm: number): number {
+  let best = value;
+  let off = withinMm;
+  for (const mark of marks)
+    if (Math.abs(mark - value) <= off) {
+      best = mark;
+      off = Math.abs(mark - value);
+    }
+  return best;
+}
+
+/**
+ * A piece where it was let go: with its back to a wall that is near and runs as it stands, beside a neighbour
+ * or in a corner that is near; otherwise free, on whole centimetres. `withinMm` is how near is near; with 0 it
+ * stays exactly where it was put.
+ */
+export function settleUnit(
+  room: RoomSpec,
+  unit: UnitSpec,
+  stand: Stand,
+  neighbours: readonly UnitSpec[],
+  withinMm: number,
+): UnitSpec {
+  const back = getPointOf(stand, 0, -unit.depthMm / 2);
+  let best: { wallId: string; turnDeg: number; offMm: number; xMm: number; lengthMm: number } | null = null;
+  for (const wall of listWalls(room)) {
+    const turnDeg = computeFootprint(room, { ...unit, wallId: wall.id, stand: null }).turnDeg;
+    const offMm = Math.abs(computeInsideMm(wall, back));
+    if (Math.abs(getTurnBetween(turnDeg, stand.turnDeg)) > SAME_TURN_DEG || offMm > withinMm + 0.5) continue;
+    const { along } = getAxes(turnDeg);
+    const middle = (back.xMm - wall.from.xMm) * along[0] + (back.yMm - wall.from.yMm) * along[1];
+    if (middle < 0 || middle > wall.lengthMm || (best && best.offMm <= offMm)) continue;
+    best = { wallId: wall.id, turnDeg, offMm, xMm: middle - unit.widthMm / 2, lengthMm: wall.lengthMm };
+  }
+  if (!best) {
+    const round = (mm: number) => (withinMm > 0 ? Math.round(mm / 10) * 10 : mm);
+    const free = { xMm: round(stand.xMm), yMm: round(stand.yMm), turnDeg: normaliseTurn(stand.turnDeg) };
+    return standUnit(room, unit, free);
+  }
+  const end = Math.max(0, best.lengthMm - unit.widthMm);
+  const beside = neighbours.filter(
+    (other) =>
+      !other.stand &&
+      other.wallId === best.wallId &&
+      other.yMm < unit.yMm + unit.heightMm &&
+      unit.yMm < other.yMm + other.heightMm,
+  );
+  const marks = [0, end, ...beside.flatMap((other) => [other.xMm - unit.widthMm, other.xMm + other.widthMm])];
+  const within = Math.min(end, Math.max(0, best.xMm));
+  const snapped = snap(within, marks, withinMm);
+  // Without a mark near, whole centimetres.
+  const xMm = snapped === within && withinMm > 0 ? Math.round(within / 10) * 10 : snapped;
+  return { ...unit, wallId: best.wallId, xMm: Math.min(end, Math.max(0, xMm)), stand: null };
+}
+
+/** A piece moved on the plan; away from its wall it stands free, and along it, it keeps its back to it. */
+export function moveUnit(
+  room: RoomSpec,
+  unit: UnitSpec,
+  byMm: { readonly xMm: number; readonly yMm: number },
+  neighbours: readonly UnitSpec[],
+  withinMm: number,
+): UnitSpec {
+  const { xMm, yMm, turnDeg } = computeFootprint(room, unit);
+  return settleUnit(room, unit, { xMm: xMm + byMm.xMm, yMm: yMm + byMm.yMm, turnDeg }, neighbours, withinMm);
+}
+
+/** A piece turned clockwise about its middle; it stands free afterwards, unless its back comes to a wall. */
+export function turnUnit(room: RoomSpec, unit: UnitSpec, byDeg: number): UnitSpec {
+  const { xMm, yMm, turnDeg } = computeFootprint(room, unit);
+  return settleUnit(room, unit, { xMm, yMm, turnDeg: normaliseTurn(turnDeg + byDeg) }, [], 0);
+}

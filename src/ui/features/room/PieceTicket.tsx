@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { normaliseTurn, settleUnit, type Piece } from '../../../core/room/index.ts';
+import type { Place, UnitSpec } from '../../../core/records/index.ts';
+import { computeFootprint } from '../../../core/storage/index.ts';
+import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { CheckField, Row, TextField } from '../../components/fields.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
+
+interface PieceTicketProps {
+  readonly room: Place;
+  readonly piece: Piece;
+  readonly onHold: (unit: UnitSpec) => void;
+  readonly onTurn: (deg: number) => void;
+}
+
+/** A piece of furniture on the plan: where it stands to the millimetre, turned, locked. */
+export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
+  const { units } = useHousehold().settings;
+  const show = useApp((state) => state.show);
+  const { unit } = piece;
+  const print = computeFootprint(room.room!, unit);
+  const wall = room.room!.walls.find((one) => one.id === unit.wallId);
+  const [typed, setTyped] = useState<Partial<Record<'x' | 'y' | 'turn', string>>>({});
+  const size = (mm: number) => formatSize(mm, units);
+  const now = unit.stand
+    ? { x: size(print.xMm), y: size(print.yMm), turn: String(Math.round(normaliseTurn(print.turnDeg) * 10) / 10) }
+    : { x: size(unit.xMm), y: '', turn: '' };
+  const read = (name: 'x' | 'y', exact: number) => {
+    const text = typed[name];
+    // What still says what it said keeps its exact measure.
+    if (text === undefined || text === now[name]) return { mm: exact, fault: undefined };
+    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+    return parsed.ok
+      ? { mm: parsed.value, fault: undefined }
+      : { mm: exact, fault: wordAmountFault(parsed.fault, units === 'metric' ? '120 cm' : '48 in') };
+  };
+  const x = read('x', unit.stand ? print.xMm : unit.xMm);
+  const y = read('y', print.yMm);
+  const turn = typed.turn === undefined ? print.turnDeg : Number(typed.turn.replace(',', '.'));
+  const turnFault = Number.isFinite(turn) && typed.turn?.trim() !== '' ? undefined : 'Degrees, such as 30.';
+  const field = (name: 'x' | 'y' | 'turn', label: string, fault?: string) => (
+    <TextField
+      label={label}
+      fault={fault}
+      value={typed[name] ?? now[name]}
+      onChange={(event) => setTyped({ ...typed, [name]: event.target.value })}
+    />
+  );
+  const put = () => {
+    if (x.fault ?? y.fault ?? turnFault) return;
+    setTyped({});
+    onHold(
+      unit.stand
+        ? settleUnit(room.room!, unit, { xMm: x.mm, yMm: y.mm, turnDeg: turn }, [], 0)
+        : { ...unit, xMm: Math.max(0, x.mm) },
+    );
+  };
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{piece.name}</h2>
+      <p className="text-stone">{wordUnitKind(unit.kind)}</p>
+      <dl className="mt-1">
+        <Row name="Outside">{formatSizes([unit.widthMm, unit.depthMm, unit.heightMm], units)}</Row>
+        <Row name="Stands">{unit.stand ? 'free in the room' : `at ${wall?.name ?? 'a wall'}`}</Row>
+      </dl>
+      <form
+        noValidate
+        className={`mt-2 grid items-start gap-2 ${unit.stand ? 'grid-cols-3' : 'grid-cols-2'}`}
+        onSubmit={(event) => {
+          event.preventDefault();
+          put();
+        }}
+      >
+        {field('x', unit.stand ? 'Middle, right' : 'From the left', x.fault)}
+        {unit.stand ? field('y', 'Middle, down', y.fault) : null}
+        {unit.stand ? field('turn', 'Turned, °', turnFault) : null}
+        <Button type="submit" className={unit.stand ? 'col-span-3' : 'mt-5'} disabled={unit.isFixed ?? false}>
+          Put it there
+        </Button>
+      </form>
+      <div className="mt-2 grid grid-cols-2 gap-2">
+        <Button disabled={unit.isFixed ?? false} onClick={() => onTurn(-90)}>
+          Turn left
+        </Button>
+        <Button disabled={unit.isFixed ?? false} onClick={() => onTurn(90)}>
+          Turn right <kbd className="pl-1 font-normal">R</kbd>
+        </Button>
+        <Button className="col-span-2" onClick={() => show({ type: 'editUnit', id: piece.id })}>
+          Measures and places
+        </Button>
+      </div>
+      <CheckField
+        label="Stays where it is (L)"
+        checked={unit.isFixed ?? false}
+        onChange={(event) => onHold({ ...unit, isFixed: event.target.checked })}
+      />
+      {unit.kind === 'table' && (
+        <CheckField
+          label="One walks round it, as for cutting"
+          checked={unit.access === 'around'}
+          onChange={(event) => onHold({ ...unit, access: event.target.checked ? 'around' : 'front' })}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,165 @@
+import { useState, type KeyboardEvent } from 'react';
+import { Navigate, useParams } from 'react-router';
+import { moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
+import type { Place, PlaceId } from '../../../core/records/index.ts';
+import { formatSize } from '../../../core/units/index.ts';
+import { Figure, Page } from '../../components/Page.tsx';
+import { PlanView } from '../../drawing/PlanView.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount, wordFinding, wordUnitKind } from '../../text/index.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { PieceTicket } from './PieceTicket.tsx';
+import { RoomTabs } from './RoomTabs.tsx';
+import { usePlan } from './usePlan.ts';
+
+/** A piece let go so near to a wall or another stands right at it. */
+const SNAP_MM = 70;
+const STEP_MM = 10;
+
+/** The floor plan of a room: its furniture to scale, moved by hand or keys, judged as it moves. */
+export function PlanPage() {
+  const household = useHousehold();
+  const { roomId } = useParams();
+  const { rooms } = getTree(household);
+  const room = rooms.find((one) => one.id === roomId) ?? rooms[0];
+  return room ? <Plan key={room.id} room={room} rooms={rooms} /> : <Navigate to="/stash" replace />;
+}
+
+function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const ticket = useApp((state) => state.ticket);
+  const show = useApp((state) => state.show);
+  const [chosen, setChosen] = useState<PlaceId | null>(null);
+  const [shownAt, setShownAt] = useState<string | null>(null);
+  const { pieces, findings, hold, keep } = usePlan(room);
+  const spec = room.room!;
+  const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
+  const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
+  const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
+  const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
+  const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
+  const faults = findings.filter((finding) => finding.isFault).length;
+
+  const turn = (piece: Piece, deg: number) => {
+    hold(piece.id, turnUnit(spec, piece.unit, deg));
+    keep('rest');
+  };
+  const onKey = (event: KeyboardEvent, piece: Piece) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const step = STEP_MM * (event.shiftKey ? 10 : 1);
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
+    const key = event.key.toLowerCase();
+    if (by && !piece.unit.isFixed) {
+      hold(piece.id, moveUnit(spec, piece.unit, { xMm: by[0]!, yMm: by[1]! }, others(piece.id), 0));
+      keep('rest');
+    } else if (key === 'r' && !piece.unit.isFixed) turn(piece, event.shiftKey ? 15 : 90);
+    else if (key === 'l') {
+      hold(piece.id, { ...piece.unit, isFixed: !piece.unit.isFixed });
+      keep();
+    } else if (key === 'enter') show({ type: 'editUnit', id: piece.id });
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  return (
+    <Page
+      title={room.name}
+      tabs={<RoomTabs roomId={room.id} here={room.id} />}
+      asideLabel={ticket ? 'Ticket' : 'Plan'}
+      aside={
+        ticket ? (
+          <TicketPane hint="" />
+        ) : (
+          <>
+            {chosenPiece && (
+              <PieceTicket
+                key={chosenPiece.id}
+                room={room}
+                piece={chosenPiece}
+                onHold={(unit) => {
+                  hold(chosenPiece.id, unit);
+                  keep();
+                }}
+                onTurn={(deg) => turn(chosenPiece, deg)}
+              />
+            )}
+            <h2
+              className={`font-display text-[21px] leading-tight font-semibold ${chosenPiece ? 'stitched-t mt-4 pt-3' : ''}`}
+            >
+              {findings.length === 0 ? 'Nothing is in the way' : wordCount(findings.length, 'thing') + ' to look at'}
+            </h2>
+            <ul className="mt-2">
+              {findings.map((finding) => (
+                <li key={keyOf(finding)} className="dotted-row">
+                  <button
+                    type="button"
+                    aria-pressed={shown === finding}
+                    className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${finding.isFault ? 'border-madder' : 'border-weld'} ${shown === finding ? 'bg-linen font-semibold' : ''}`}
+                    onClick={() => {
+                      setShownAt(shown === finding ? null : keyOf(finding));
+                      if (pieces.some((piece) => piece.id === finding.bodyId)) setChosen(finding.bodyId as PlaceId);
+                    }}
+                  >
+                    <span className="text-sm text-stone">{finding.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
+                    <span className="block">{wordFinding(finding, spec, nameUnit, units)}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <p className="mt-3 text-sm text-stone">
+              Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’
+              instructions and a licensed builder or electrician decide.
+            </p>
+          </>
+        )
+      }
+      foot={
+        <>
+          <Figure
+            value={String(faults)}
+            label={faults === 1 ? 'thing that cannot stay' : 'things that cannot stay'}
+            how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm."
+          />
+          <Figure
+            value={String(findings.length - faults)}
+            label="to be lived with"
+            how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater."
+          />
+          <p className="text-sm text-stone">
+            Drag a piece, or move it by the arrow keys: 1 cm, with Shift 10 cm. R turns it, L locks it.
+          </p>
+        </>
+      }
+    >
+      <PlanView
+        room={spec}
+        pieces={pieces}
+        findings={findings}
+        chosen={chosen}
+        shown={shown}
+        units={units}
+        label={`Floor plan of ${room.name}${rooms.length > 1 ? `, one of ${rooms.length} rooms` : ''}`}
+        describe={(piece) => {
+          const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
+          const { unit } = piece;
+          const where = unit.stand
+            ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
+            : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
+          return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
+        }}
+        onChoose={(id) => {
+          setChosen(id);
+          if (ticket) show(null);
+        }}
+        onCarry={(id, from, byMm, isDown) => {
+          hold(id, moveUnit(spec, from.unit, byMm, others(id), SNAP_MM));
+          if (!isDown) keep();
+        }}
+        onKey={onKey}
+      />
+    </Page>
+  );
+}

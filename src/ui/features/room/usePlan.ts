@@ -1,0 +1,69 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { computeFindings, listPieces, type Finding, type Piece } from '../../../core/room/index.ts';
+import type { Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
+import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+
+/** Key presses that follow each other within this time are one move. */
+const REST_MS = 1200;
+
+interface Plan {
+  readonly pieces: readonly Piece[];
+  readonly findings: readonly Finding[];
+  /** Shows a piece elsewhere, without keeping it yet. */
+  readonly hold: (id: PlaceId, unit: UnitSpec) => void;
+  /** Keeps what is held, now or once the keys rest. */
+  readonly keep: (when?: 'now' | 'rest') => void;
+}
+
+/** The pieces of a room while they are moved: judged as they are held, kept as one act when they are let go. */
+export function usePlan(room: Place): Plan {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const [held, setHeld] = useState<ReadonlyMap<PlaceId, UnitSpec>>(new Map());
+  const heldNow = useRef(held);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const standing = useMemo(() => listPieces(household, getTree(household), room.id), [household, room.id]);
+  const pieces = useMemo(
+    () => standing.map((piece) => ({ ...piece, unit: held.get(piece.id) ?? piece.unit })),
+    [standing, held],
+  );
+  const findings = useMemo(
+    () => computeFindings(room.room!, pieces, household.settings),
+    [room.room, pieces, household.settings],
+  );
+  const hold = useCallback((id: PlaceId, unit: UnitSpec) => {
+    const next = new Map(heldNow.current).set(id, unit);
+    heldNow.current = next;
+    setHeld(next);
+  }, []);
+  const save = useCallback(() => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    const moved = heldNow.current;
+    if (moved.size === 0) return;
+    void act((now) => {
+      const saved = [...moved].flatMap(([id, unit]) => {
+        const place = now.places.get(id);
+        return place ? [{ ...place, unit }] : [];
+      });
+      return createSavePlaces(now, saved[0]?.name ?? '', saved, [], world.nowMs());
+    }).then(() => {
+      // What was held meanwhile waits for its own turn.
+      if (heldNow.current === moved) {
+        heldNow.current = new Map();
+        setHeld(heldNow.current);
+      }
+    });
+  }, [act]);
+  const keep = useCallback(
+    (when: 'now' | 'rest' = 'now') => {
+      if (timer.current) clearTimeout(timer.current);
+      if (when === 'now') save();
+      else timer.current = setTimeout(save, REST_MS);
+    },
+    [save],
+  );
+  return { pieces, findings, hold, keep };
+}

@@ -1,0 +1,57 @@
+import type { Finding, FindingCode } from '../../core/room/index.ts';
+import type { RoomSpec } from '../../core/records/index.ts';
+import { formatSize, type UnitSystem } from '../../core/units/index.ts';
+import { wordCount } from './grammar.ts';
+
+/** What each finding says; `other` is what is in the way, empty where that is a wall. */
+const SAYS: Record<FindingCode, (name: string, other: string, missing: string, needed: string) => string> = {
+  outside: (name, _, missing) => `${name} sticks ${missing} out of the room.`,
+  overlap: (name, other, missing) => `${name} and ${other} are ${missing} in each other.`,
+  headroom: (name, _, missing) => `${name} is ${missing} too high for the ceiling there.`,
+  'door-swing': (name, other, missing) => `${other} hits ${name}: ${missing} in its swing.`,
+  'door-way': (name, other, missing, needed) => `${name} stands ${missing} in the ${needed} before ${other}.`,
+  'zone-stand': (name, other, missing, needed) =>
+    `To stand before ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
+  'zone-drawer': (name, other, missing, needed) =>
+    `To pull out ${name} takes ${needed}, a drawer and 60 cm; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
+  'zone-leaf': (name, other, missing, needed) =>
+    `To open ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
+  'zone-chair': (name, other, missing, needed) =>
+    `A chair at ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
+  'zone-around': (name, other, missing, needed) =>
+    `To walk round ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
+  stoop: (name, _, missing) => `Before ${name} one stoops: ${missing} of headroom are missing.`,
+  unreachable: (name) => `No way leads from the door to ${name}.`,
+  'way-narrow': (name, _, missing, needed) => `The way to ${name} is ${missing} short of the ${needed} one needs.`,
+  'way-tight': (name, _, missing, needed) => `The way to ${name} is ${missing} short of an easy ${needed}.`,
+  'socket-behind': (name, other) => `${name} stands before ${other}.`,
+  'heater-near': (name, other, missing, needed) => `${name} is ${missing} nearer to ${other} than ${needed}.`,
+  'window-covered': (name, other, missing) => `${name} covers ${missing} of ${other}.`,
+  'reach-over': (name, other, missing) => `${name} is reached over ${other}, ${missing} farther than one leans.`,
+};
+
+/** Names of doors, windows and sockets, which have none of their own. */
+function nameFixed(room: RoomSpec, id: string): string | null {
+  const wallName = (wallId: string) => room.walls.find((wall) => wall.id === wallId)?.name ?? 'the wall';
+  const door = room.doors.find((one) => one.id === id);
+  if (door) return `the door in ${wallName(door.wallId)}`;
+  const window = room.windows.find((one) => one.id === id);
+  if (window) return `the window in ${wallName(window.wallId)}`;
+  const socket = room.sockets.find((one) => one.id === id);
+  if (socket) return `the socket in ${wallName(socket.wallId)}`;
+  return room.fixtures.find((one) => one.id === id)?.name ?? null;
+}
+
+/** A finding in words, with the missing centimetres. */
+export function wordFinding(finding: Finding, room: RoomSpec, nameUnit: (id: string) => string, units: UnitSystem) {
+  const name = (id: string) => nameFixed(room, id) ?? nameUnit(id);
+  const other = finding.otherId === null ? '' : name(finding.otherId);
+  const more = finding.more ? ` and ${wordCount(finding.more, 'more piece')}` : '';
+  const words = SAYS[finding.code](
+    name(finding.bodyId) + more,
+    other,
+    formatSize(Math.max(1, finding.missingMm), units),
+    formatSize(finding.neededMm, units),
+  );
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
