@@ -86,6 +86,9 @@ try {
   await page.getByRole('button', { name: 'Edit the shelf' }).click();
   await take('room-edit');
   await page.keyboard.press('Escape');
+  await go('/room/plan/r1');
+  await page.getByRole('button', { name: /To pull out Eave drawers/ }).click();
+  await take('room-plan');
   await go('/sort');
   await page.getByRole('button', { name: /^Cotton/ }).click();
   await take('sort');

@@ -15,6 +15,7 @@ import { useSize } from '../components/useSize.ts';
 import { Tape } from './Tape.tsx';
 
 const MARGIN_PX = 34;
+const NARROW_PX = 600;
 const INK = {
   fault: '#a63d32',
   caution: '#9a6f14',
@@ -67,6 +68,7 @@ export function PlanView(props: PlanViewProps) {
           .join(' '),
       )
       .join('L')}${isClosed ? 'Z' : ''}`;
+  const isNarrow = size.width < NARROW_PX;
   const worst = new Map<string, boolean>();
   for (const one of findings) worst.set(one.bodyId, (worst.get(one.bodyId) ?? false) || one.isFault);
 
@@ -156,9 +158,6 @@ export function PlanView(props: PlanViewProps) {
             .map((piece) => {
               const print = computeFootprint(room, piece.unit);
               const corners = listCorners(print);
-              // The name of what is thin stands before it.
-              const isThin = print.depthMm * scale < 26;
-              const [x, y] = at(isThin ? getPointOf(print, 0, print.depthMm / 2 + 14 / scale) : print);
               const isFault = worst.get(piece.id);
               const isHung = piece.unit.yMm > 0;
               const isChosen = piece.id === chosen;
@@ -204,24 +203,36 @@ export function PlanView(props: PlanViewProps) {
                       pointerEvents="none"
                     />
                   )}
-                  {Math.max(print.widthMm, print.depthMm) * scale > 46 && (
-                    <text
-                      x={x}
-                      y={y + 5}
-                      textAnchor="middle"
-                      fontSize="14"
-                      fill={INK.ink}
-                      stroke="#f5f1e8"
-                      strokeWidth="3"
-                      paintOrder="stroke"
-                      pointerEvents="none"
-                    >
-                      {piece.unit.isFixed ? `${piece.name} ·` : piece.name}
-                    </text>
-                  )}
                 </g>
               );
             })}
+          {/* Names lie over everything, so that they can be read; on a phone those of what hangs are left out. */}
+          {pieces.map((piece) => {
+            const print = computeFootprint(room, piece.unit);
+            if (Math.max(print.widthMm, print.depthMm) * scale <= 46) return null;
+            if (isNarrow && piece.unit.yMm > 0 && piece.id !== chosen) return null;
+            // The name of what is thin stands before it.
+            const isThin = print.depthMm * scale < 26;
+            const [x, y] = at(isThin ? getPointOf(print, 0, print.depthMm / 2 + 14 / scale) : print);
+            return (
+              <text
+                key={piece.id}
+                x={x}
+                y={y + 5}
+                textAnchor="middle"
+                fontSize="14"
+                fontStyle={piece.unit.yMm > 0 ? 'italic' : undefined}
+                fontWeight={piece.id === chosen ? 700 : undefined}
+                fill={INK.ink}
+                stroke="#f5f1e8"
+                strokeWidth="3"
+                paintOrder="stroke"
+                pointerEvents="none"
+              >
+                {piece.unit.isFixed ? `${piece.name} (locked)` : piece.name}
+              </text>
+            );
+          })}
           {room.sockets.map((socket) => {
             const [x, y] = at(getWallPoint(getWallLine(room, socket.wallId), socket.xMm));
             return <circle key={socket.id} cx={x} cy={y} r="5" fill="#fffdf8" stroke={INK.ink} strokeWidth="2" />;
