@@ -1,6 +1,5 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import {
-  migrateBundle,
   type DaybookEvent,
   type Item,
   type Lot,
@@ -26,6 +25,8 @@ async function lift(transaction: Transaction, from: number, to: number): Promise
   if (settings === undefined) return;
   raw['settings'] = settings;
   for (const list of LISTS) raw[list] = await transaction.table(list).toArray();
+  // Loaded by the few who come from an older version; the transaction is kept open meanwhile.
+  const { migrateBundle } = await Dexie.waitFor(import('../core/records/migrations.ts'));
   const lifted = migrateBundle(raw, to);
   if (!lifted.ok) throw new Error(`records of version ${from} cannot be lifted: ${lifted.fault}`);
   await transaction.table('settings').put(lifted.value['settings']);

@@ -1,7 +1,5 @@
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import {
-  BUNDLE_VERSION,
-  migrateBundle,
   parseRecord,
   type Chronicle,
   type DaybookEvent,
@@ -13,6 +11,7 @@ import {
   type Place,
   type Plan,
 } from '../records/index.ts';
+import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readPictureHead } from './picture.ts';
 import { unpack, type BundleFault } from './unpack.ts';

@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createAdopt, createCut, applyChanges, stampEvent } from '../tracking/index.ts';
-import { BUNDLE_VERSION, type Chronicle, type Photo, type PhotoId, type Plan } from '../records/index.ts';
+import type { Chronicle, Photo, PhotoId, Plan } from '../records/index.ts';
+import { BUNDLE_VERSION } from '../records/migrations.ts';
 import { computeDoorPoint, getWallLine, listWalls } from '../storage/index.ts';
 import { parseBundle, toBundle } from './index.ts';
 

@@ -5,7 +5,7 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { strFromU8, unzipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
-import { BUNDLE_VERSION } from '../records/index.ts';
+import { BUNDLE_VERSION } from '../records/migrations.ts';
 import { toBundle } from './index.ts';
 
 const FILE = 'docs/household.schema.json';

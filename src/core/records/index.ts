@@ -9,4 +9,3 @@ export * from './plan.ts';
 export * from './event.ts';
 export { parseRecord, type RecordFault, type RecordOf } from './check.ts';
 export type { Household, Chronicle } from './household.ts';
-export { BUNDLE_VERSION, migrateBundle } from './migrations.ts';

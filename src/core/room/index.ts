@@ -3,3 +3,4 @@ export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
 export { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
 export { listPieces } from './pieces.ts';
+export { fromWallSteps, getHeadingDeg, toWallSteps, type WallStep } from './steps.ts';

@@ -8,7 +8,6 @@ import {
   withAmount,
 } from '../measure/index.ts';
 import {
-  takesRoom,
   type AmountUnit,
   type Change,
   type DaybookEvent,
@@ -19,17 +18,14 @@ import {
   type Lot,
   type LotId,
   type MeasureWay,
-  type Place,
   type PlaceId,
-  type Plan,
   type Settings,
   type StowForm,
   type World,
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { applyChanges, createChange, invertChanges } from './fold.ts';
-import { computeContents, groupLotsByPlace } from './locate.ts';
+import { createChange, invertChanges } from './fold.ts';
 
 /** An event before it is written: the store gives it its number, time and id. */
 export interface Draft {
@@ -265,115 +261,11 @@ export function createRemoveItem(household: Household, item: Item, nowMs: number
   return ok({ type: 'removed', subject: item.name, changes });
 }
 
-/**
- * Adds, changes and removes places (a unit with its slots and bins). What lies in a removed place lies
- * outside and has no home any more; what lies in a slot that gets its first bin lies in that bin then.
- */
-export function createSavePlaces(
-  household: Household,
-  subject: string,
-  saved: readonly Place[],
-  removed: readonly Place[],
-  nowMs: number,
-): Act {
-  const changes: (Change | null)[] = [];
-  const gone = new Set(removed.map((place) => place.id));
-  const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
-  const binOf = new Map<PlaceId, PlaceId>();
-  for (const place of saved.toSorted((a, b) => a.order - b.order))
-    if (place.container && place.parentId && leaves.has(place.parentId) && !binOf.has(place.parentId))
-      binOf.set(place.parentId, place.id);
-  for (const lot of household.lots.values()) {
-    const next: Lot = { ...lot };
-    if (lot.homeId !== null) next.homeId = gone.has(lot.homeId) ? null : (binOf.get(lot.homeId) ?? lot.homeId);
-    if (lot.placeId !== null && gone.has(lot.placeId))
-      Object.assign(next, { state: 'out', placeId: null, sinceMs: nowMs });
-    else if (lot.placeId !== null) next.placeId = binOf.get(lot.placeId) ?? lot.placeId;
-    changes.push(createChange('lots', lot.id, lot, next));
-  }
-  for (const place of removed) changes.push(createChange('places', place.id, place, null));
-  for (const place of saved)
-    changes.push(createChange('places', place.id, household.places.get(place.id) ?? null, place));
-  const real = changes.filter((change) => change !== null);
-  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'roomChanged', subject, changes: real });
-}
-
-/** What a change of places would do to the lots there. */
-export interface Disturbance {
-  /** Lots that would lie outside, for their place is no more. */
-  readonly ousted: readonly Lot[];
-  /** Places that would no longer hold what is in them; they stay recorded, over full. */
-  readonly burst: readonly PlaceId[];
-}
-
-/** Looks ahead at what `createSavePlaces` would do. A place that is over full already does not count as burst. */
-export function findDisturbance(household: Household, saved: readonly Place[], removed: readonly Place[]): Disturbance {
-  const draft = createSavePlaces(household, '', saved, removed, 0);
-  if (!draft.ok) return { ousted: [], burst: [] };
-  const after = applyChanges(household, draft.value.changes);
-  if (!after.ok) return { ousted: [], burst: [] };
-  const ousted = [...household.lots.values()].filter(
-    (lot) => lot.placeId !== null && after.value.lots.get(lot.id)?.placeId === null,
-  );
-  const isBurst = (of: Household, placeId: PlaceId) => {
-    const lots = groupLotsByPlace(of, 'is').get(placeId) ?? [];
-    return computeContents(of, createPlaceTree(of.places), placeId, lots).spots === null;
-  };
-  const leaves = createPlaceTree(after.value.places).leaves.filter((leaf) =>
-    saved.some((place) => place.id === leaf.id || place.id === leaf.parentId),
-  );
-  const wasBurst = (id: PlaceId) => household.places.has(id) && isBurst(household, id);
-  const burst = leaves.flatMap(({ id }) => (isBurst(after.value, id) && !wasBurst(id) ? [id] : []));
-  return { ousted, burst };
-}
-
 export function createSaveSettings(household: Household, settings: Settings): Act {
   const change = createChange('settings', 'household', household.settings, settings);
   return change
     ? ok({ type: 'settingsChanged', subject: settings.name, changes: [change] })
     : fail({ code: 'nothing-changed' });
-}
-
-/**
- * Adopts a plan: every lot in it gets its home there, the others lose theirs. Where things are does not
- * change yet. A plan that names a lot or place that is gone is refused whole.
- */
-export function createAdopt(household: Household, plan: Plan, subject: string, nowMs: number): Act {
-  const changes: (Change | null)[] = [];
-  const known = household.plans.get(plan.id) ?? null;
-  const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
-  const isStale = plan.assignments.some(
-    ({ lotId, placeId }) => getLot(household, lotId) === null || !leaves.has(placeId),
-  );
-  if (isStale) return fail({ code: 'stale-plan' });
-  for (const other of household.plans.values())
-    if (other.id !== plan.id && other.adoptedAtMs !== null)
-      changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: null }));
-  changes.push(createChange('plans', plan.id, known, { ...plan, adoptedAtMs: nowMs }));
-  const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
-  for (const lot of household.lots.values()) {
-    if (!takesRoom(lot)) continue;
-    const to = homes.get(lot.id);
-    const next = to ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form } : { ...lot, homeId: null };
-    changes.push(createChange('lots', lot.id, lot, next));
-  }
-  return ok({ type: 'adopted', subject, changes: changes.filter((change) => change !== null) });
-}
-
-/** Every lot that is not at home, not lent, goes to its home: the whole reorganising day in one line. */
-export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
-  const changes: (Change | null)[] = [];
-  for (const lot of household.lots.values()) {
-    if (lot.homeId === null || !takesRoom(lot) || lot.state === 'lent') continue;
-    const isHome =
-      lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;
-    if (isHome) continue;
-    const { homeId, homeOrder, homeForm } = lot;
-    const next = { ...lot, state: 'in', placeId: homeId, order: homeOrder, form: homeForm, sinceMs: nowMs };
-    changes.push(createChange('lots', lot.id, lot, next));
-  }
-  const real = changes.filter((change) => change !== null);
-  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
 }
 
 /** A new event that takes an earlier one back. Whether it still can is seen when it is applied. */

@@ -1,21 +1,16 @@
 export { applyChanges, foldEvents, getUndoable, isSame, type FoldFault } from './fold.ts';
 export {
-  createAdopt,
-  createCarryAll,
   createCut,
   createMeasure,
   createMove,
   createPutBack,
   createRemoveItem,
   createSaveItem,
-  createSavePlaces,
   createSaveSettings,
   createTakeOut,
   createUndo,
-  findDisturbance,
   stampEvent,
   type ActFault,
-  type Disturbance,
   type Draft,
   type Measured,
 } from './acts.ts';
@@ -30,6 +25,7 @@ export {
   createWrap,
   type Saved,
 } from './stashActs.ts';
+export { createAdopt, createCarryAll, createSavePlaces, findDisturbance, type Disturbance } from './placeActs.ts';
 export { previewPlan } from './preview.ts';
 export { checkInvariants, type InvariantFault } from './invariants.ts';
 export {

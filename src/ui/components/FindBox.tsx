@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import type { LotId } from '../../core/records/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
-import { computeWhereabouts } from '../state/derived.ts';
+import { computeWhereabouts } from '../state/whereabouts.ts';
 import { useFound } from '../state/finder.ts';
 import { findClass, findFrameClass } from './find.ts';
 import { wordWhereShort } from './where.ts';

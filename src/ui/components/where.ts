@@ -1,4 +1,4 @@
-import type { Whereabouts } from '../state/derived.ts';
+import type { Whereabouts } from '../state/whereabouts.ts';
 import { wordStanding } from '../text/index.ts';
 
 /** `Tall cubes › C3, 4th of 9 from the left`, or that it is out. */

@@ -5,21 +5,12 @@ import {
   type Kind,
   type LotId,
   type Place,
-  type PlaceId,
   type StationId,
 } from '../../core/records/index.ts';
-import {
-  computeSpace,
-  createPlaceTree,
-  getRoomSpec,
-  listWalls,
-  type PlaceTree,
-  type WallLine,
-} from '../../core/storage/index.ts';
-import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
+import { createPlaceTree, getRoomSpec, listWalls, type PlaceTree, type WallLine } from '../../core/storage/index.ts';
 
 /** A figure of a household that is worked out once and kept as long as that state of the household is. */
-function derive<T>(compute: (household: Household) => T): (household: Household) => T {
+export function derive<T>(compute: (household: Household) => T): (household: Household) => T {
   const known = new WeakMap<Household, { value: T }>();
   return (household) => {
     const hit = known.get(household);
@@ -41,8 +32,6 @@ export function getNeeds(household: Household, group: Group): GroupNeeds {
   known.set(group.id, needs);
   return needs;
 }
-
-export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 'is'));
 
 /** A wall of a room, with the id that addresses name it by. */
 export interface WallOfRoom {
@@ -95,35 +84,6 @@ export const getStrays = derive((household) => {
   }
   return { toMove, out, homeless };
 });
-
-/** Where a lot is now, or where it belongs when it is out. */
-export interface Whereabouts {
-  readonly isThere: boolean;
-  readonly placeId: PlaceId | null;
-  readonly path: readonly string[];
-  readonly standing: Standing | null;
-  readonly wallId: string | null;
-}
-
-export function computeWhereabouts(household: Household, lotId: LotId): Whereabouts {
-  const tree = getTree(household);
-  const lot = household.lots.get(lotId);
-  const placeId = lot?.placeId ?? lot?.homeId ?? null;
-  const place = placeId === null ? undefined : tree.places.get(placeId);
-  if (!lot || placeId === null || !place)
-    return { isThere: false, placeId: null, path: [], standing: null, wallId: null };
-  const path = tree.getPath(placeId);
-  const isThere = lot.state === 'in';
-  const space = computeSpace(tree, place);
-  const inside = computeContents(household, tree, placeId, getLotsByPlace(household).get(placeId) ?? []);
-  return {
-    isThere,
-    placeId,
-    path: path.map((one) => one.name),
-    standing: isThere ? computeStanding(inside, lot, space.mode, space.rowsRun) : null,
-    wallId: path[0] && path[1]?.unit ? `${path[0].id}-${path[1].unit.wallId}` : null,
-  };
-}
 
 /** Where things of a kind are mostly used; the first station where there are none yet. */
 export const getUsualStations = derive((household) => {

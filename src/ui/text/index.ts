@@ -35,4 +35,3 @@ export { wordHowMuch, wordMeasures } from './measures.ts';
 export { explainNeeds } from './needs.ts';
 export { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';
-export { wordFinding } from './room.ts';

@@ -1,7 +1,9 @@
-import type { Finding, FindingCode } from '../../core/room/index.ts';
+import type { Finding, FindingCode, RoomFault } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
+
+/** Not in the index of words: only the plan needs these, and the first screen should not wait for them. */
 
 /** What each finding says; `other` is what is in the way, empty where that is a wall. */
 const SAYS: Record<FindingCode, (name: string, other: string, missing: string, needed: string) => string> = {
@@ -54,4 +56,27 @@ export function wordFinding(finding: Finding, room: RoomSpec, nameUnit: (id: str
     formatSize(finding.neededMm, units),
   );
   return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** What is wrong with a room as it was typed. */
+export function wordRoomFault({ code, neededMm, availableMm }: RoomFault, units: UnitSystem): string {
+  const [needed, available] = [formatSize(neededMm ?? 0, units), formatSize(availableMm ?? 0, units)];
+  switch (code) {
+    case 'walls-cross':
+      return 'This wall crosses another. Check its length and the corners before it.';
+    case 'wall-too-short':
+      return `This wall is ${available} long; less than ${needed} is no wall.`;
+    case 'goes-round-wrong':
+      return 'The walls go round to the left. Measure them to the right, as you see them from inside.';
+    case 'knee-above-ceiling':
+      return `The slope begins at ${needed}, above the ceiling of ${available}.`;
+    case 'beyond-wall':
+      return `It takes ${needed} of its wall, where ${available} are left.`;
+    case 'above-ceiling':
+      return `It is ${needed} high; the ceiling there is at ${available}.`;
+    case 'doors-overlap':
+      return 'Another door is there already.';
+    case 'outside':
+      return 'It is outside of the room.';
+  }
 }

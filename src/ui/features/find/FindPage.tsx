@@ -9,7 +9,8 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
-import { computeWhereabouts, getTree } from '../../state/derived.ts';
+import { getTree } from '../../state/derived.ts';
+import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { wordAmount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 

@@ -1,15 +1,18 @@
 import { useState, type KeyboardEvent } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
-import type { Place, PlaceId } from '../../../core/records/index.ts';
+import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount, wordFinding, wordUnitKind } from '../../text/index.ts';
+import { wordCount, wordUnitKind } from '../../text/index.ts';
+import { wordFinding } from '../../text/room.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { PieceTicket } from './PieceTicket.tsx';
+import { RoomForm } from './RoomForm.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
 import { usePlan } from './usePlan.ts';
 
@@ -34,7 +37,9 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const [chosen, setChosen] = useState<PlaceId | null>(null);
   const [shownAt, setShownAt] = useState<string | null>(null);
   const { pieces, findings, hold, keep } = usePlan(room);
-  const spec = room.room!;
+  const [draft, setDraft] = useState<RoomSpec | null>(null);
+  const [isMeasuring, setMeasuring] = useState(false);
+  const spec = draft ?? room.room!;
   const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
   const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
   const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
@@ -72,6 +77,15 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
       aside={
         ticket ? (
           <TicketPane hint="" />
+        ) : isMeasuring ? (
+          <RoomForm
+            room={room}
+            onDraft={setDraft}
+            onDone={() => {
+              setDraft(null);
+              setMeasuring(false);
+            }}
+          />
         ) : (
           <>
             {chosenPiece && (
@@ -109,6 +123,9 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
                 </li>
               ))}
             </ul>
+            <Button className="mt-3 w-full" onClick={() => setMeasuring(true)}>
+              Measure the room
+            </Button>
             <p className="mt-3 text-sm text-stone">
               Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’
               instructions and a licensed builder or electrician decide.

@@ -5,7 +5,8 @@ import { Button } from '../../components/Button.tsx';
 import { wordWhereShort } from '../../components/where.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
-import { computeWhereabouts, getLotsByItem } from '../../state/derived.ts';
+import { getLotsByItem } from '../../state/derived.ts';
+import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { wordAmount, wordLikeness } from '../../text/index.ts';
 
 /** Made once for a state of the household, when something new is first described. */

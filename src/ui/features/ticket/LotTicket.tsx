@@ -9,7 +9,8 @@ import { wordWhereShort } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts';
-import { computeWhereabouts, getTree } from '../../state/derived.ts';
+import { getTree } from '../../state/derived.ts';
+import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import {
   wordAmount,

@@ -9,7 +9,8 @@ import { Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
-import { getLotsByPlace, getTree } from '../../state/derived.ts';
+import { getTree } from '../../state/derived.ts';
+import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
 
 /** The ticket of a compartment or bin: its measures, how full it is, and everything in it in order. */

@@ -1,0 +1,239 @@
+import {
+  checkRoom,
+  fromWallSteps,
+  getHeadingDeg,
+  toWallSteps,
+  type RoomFault,
+  type WallStep,
+} from '../../../core/room/index.ts';
+import type { DoorSwing, Fixture, RoomSpec } from '../../../core/records/index.ts';
+import type { Result } from '../../../core/result/index.ts';
+import { formatSize, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { wordAmountFault } from '../../text/index.ts';
+import { wordRoomFault } from '../../text/room.ts';
+
+/** What stands in the form of a room: text as it was typed, row by row. */
+export interface RoomFields {
+  name: string;
+  height: string;
+  up: string;
+  walls: { id: string; name: string; length: string; turn: string }[];
+  slopes: { wallId: string; knee: string; run: string }[];
+  doors: {
+    key: string;
+    wallId: string;
+    x: string;
+    width: string;
+    height: string;
+    hinge: 'left' | 'right';
+    swing: DoorSwing;
+    leadsTo: string;
+    way: string;
+  }[];
+  windows: {
+    key: string;
+    wallId: string;
+    x: string;
+    sill: string;
+    width: string;
+    height: string;
+    isInSlope: boolean;
+  }[];
+  sockets: { key: string; wallId: string; x: string; height: string }[];
+  fixtures: {
+    key: string;
+    kind: Fixture['kind'];
+    name: string;
+    x: string;
+    y: string;
+    width: string;
+    depth: string;
+    height: string;
+  }[];
+}
+
+/** The fields of a room as it is; the plan's corner from which it is measured is the first wall's begin. */
+export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): RoomFields {
+  const size = (mm: number) => formatSize(mm, units);
+  const degrees = (deg: number) => String(Math.round(deg * 100) / 100);
+  return {
+    name,
+    height: size(room.heightMm),
+    up: degrees(room.upDeg),
+    walls: toWallSteps(room.walls).map((wall) => ({
+      id: wall.id,
+      name: wall.name,
+      length: size(wall.lengthMm),
+      turn: degrees(wall.turnDeg),
+    })),
+    slopes: room.slopes.map((slope) => ({ wallId: slope.wallId, knee: size(slope.kneeMm), run: size(slope.runMm) })),
+    doors: room.doors.map((door) => ({
+      key: door.id,
+      wallId: door.wallId,
+      x: size(door.xMm),
+      width: size(door.widthMm),
+      height: size(door.heightMm),
+      hinge: door.hinge,
+      swing: door.swing,
+      leadsTo: door.leadsTo ?? '',
+      way: size(door.wayMm),
+    })),
+    windows: room.windows.map((window) => ({
+      key: window.id,
+      wallId: window.wallId,
+      x: size(window.xMm),
+      sill: size(window.sillMm),
+      width: size(window.widthMm),
+      height: size(window.heightMm),
+      isInSlope: window.isInSlope ?? false,
+    })),
+    sockets: room.sockets.map((socket) => ({
+      key: socket.id,
+      wallId: socket.wallId,
+      x: size(socket.xMm),
+      height: size(socket.heightMm),
+    })),
+    fixtures: room.fixtures.map((fixture) => ({
+      key: fixture.id,
+      kind: fixture.kind,
+      name: fixture.name,
+      x: size(fixture.at.xMm),
+      y: size(fixture.at.yMm),
+      width: size(fixture.widthMm),
+      depth: size(fixture.depthMm),
+      height: size(fixture.heightMm),
+    })),
+  };
+}
+
+/** Faults by the path of their field, such as `walls.2.length`. */
+export type RoomFaults = Readonly<Record<string, string>>;
+
+/**
+ * Reads the form into a room. A field that still says what it said for `base` keeps the exact measure, which its
+ * rounded text would lose. A room whose walls cross, or whose doors are wider than their walls, is refused with
+ * the place of the fault.
+ */
+export function readRoomFields(
+  fields: RoomFields,
+  base: RoomSpec,
+  units: UnitSystem,
+): Result<{ name: string; room: RoomSpec }, RoomFaults> {
+  const faults: Record<string, string> = {};
+  const example = units === 'metric' ? '120 cm' : '4 ft';
+  const before = toRoomFields('', base, units);
+  /** The exact measures of `base` by the field that shows them, found by the row's own name. */
+  const exact = new Map<string, number>();
+  const remember = (id: string, measures: Readonly<Record<string, number>>) => {
+    for (const [name, mm] of Object.entries(measures)) exact.set(`${id} ${name} ${formatSize(mm, units)}`, mm);
+  };
+  remember('room', { height: base.heightMm });
+  for (const wall of toWallSteps(base.walls)) remember(wall.id, { length: wall.lengthMm });
+  for (const slope of base.slopes) remember(`slope ${slope.wallId}`, { knee: slope.kneeMm, run: slope.runMm });
+  for (const door of base.doors)
+    remember(door.id, { x: door.xMm, width: door.widthMm, height: door.heightMm, way: door.wayMm });
+  for (const one of base.windows)
+    remember(one.id, { x: one.xMm, sill: one.sillMm, width: one.widthMm, height: one.heightMm });
+  for (const socket of base.sockets) remember(socket.id, { x: socket.xMm, height: socket.heightMm });
+  for (const { id, at, widthMm, depthMm, heightMm } of base.fixtures)
+    remember(id, { x: at.xMm, y: at.yMm, width: widthMm, depth: depthMm, height: heightMm });
+
+  const read = (path: string, id: string, text: string, isPositive = false): number => {
+    const known = exact.get(`${id} ${path.split('.').at(-1)!} ${text.trim()}`);
+    if (known !== undefined) return known;
+    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+    if (!parsed.ok) faults[path] = wordAmountFault(parsed.fault, example);
+    else if (isPositive && parsed.value <= 0) faults[path] = wordAmountFault({ code: 'zero', text }, example);
+    else if (parsed.value > 50_000) faults[path] = `No room is that large. Such as ${example}.`;
+    else return parsed.value;
+    return 1000;
+  };
+  const readDegrees = (path: string, text: string, known: number | undefined): number => {
+    if (known !== undefined) return known;
+    const value = Number(text.replace(',', '.'));
+    if (text.trim() !== '' && Number.isFinite(value) && Math.abs(value) <= 360) return value;
+    faults[path] = 'Degrees, such as 90; to the left -90.';
+    return 90;
+  };
+  const name = fields.name.trim();
+  if (name === '') faults['name'] = 'Give it a name, such as Sewing room.';
+  const oldSteps = toWallSteps(base.walls);
+  const steps = fields.walls.map((wall, i): WallStep => {
+    const isLast = i === fields.walls.length - 1;
+    if (wall.name.trim() === '') faults[`walls.${i}.name`] = 'Give it a name, such as North wall.';
+    const wasTurn = before.walls.find((one) => one.id === wall.id)?.turn;
+    const knownTurn = wasTurn === wall.turn ? oldSteps.find((one) => one.id === wall.id)?.turnDeg : undefined;
+    return {
+      id: wall.id,
+      name: wall.name.trim() || 'Wall',
+      lengthMm: isLast ? 0 : read(`walls.${i}.length`, wall.id, wall.length, true),
+      turnDeg: isLast ? 0 : readDegrees(`walls.${i}.turn`, wall.turn, knownTurn),
+    };
+  });
+  const start = base.walls[0]!.from;
+  const isSame = JSON.stringify(fields.walls) === JSON.stringify(before.walls);
+  const room: RoomSpec = {
+    ...base,
+    walls: isSame ? base.walls : fromWallSteps(start, steps, getHeadingDeg(base.walls)),
+    heightMm: read('height', 'room', fields.height, true),
+    upDeg: readDegrees('up', fields.up, fields.up === before.up ? base.upDeg : undefined),
+    slopes: fields.slopes.map((slope, i) => ({
+      wallId: slope.wallId,
+      kneeMm: read(`slopes.${i}.knee`, `slope ${slope.wallId}`, slope.knee),
+      runMm: read(`slopes.${i}.run`, `slope ${slope.wallId}`, slope.run, true),
+    })),
+    doors: fields.doors.map((door, i) => ({
+      id: door.key,
+      wallId: door.wallId,
+      xMm: read(`doors.${i}.x`, door.key, door.x),
+      widthMm: read(`doors.${i}.width`, door.key, door.width, true),
+      heightMm: read(`doors.${i}.height`, door.key, door.height, true),
+      hinge: door.hinge,
+      swing: door.swing,
+      wayMm: read(`doors.${i}.way`, door.key, door.way),
+      ...(door.leadsTo !== '' && { leadsTo: door.leadsTo }),
+    })),
+    windows: fields.windows.map((window, i) => ({
+      id: window.key,
+      wallId: window.wallId,
+      xMm: read(`windows.${i}.x`, window.key, window.x),
+      sillMm: read(`windows.${i}.sill`, window.key, window.sill),
+      widthMm: read(`windows.${i}.width`, window.key, window.width, true),
+      heightMm: read(`windows.${i}.height`, window.key, window.height, true),
+      ...(window.isInSlope && { isInSlope: true }),
+    })),
+    sockets: fields.sockets.map((socket, i) => ({
+      ...base.sockets.find((one) => one.id === socket.key),
+      id: socket.key,
+      wallId: socket.wallId,
+      xMm: read(`sockets.${i}.x`, socket.key, socket.x),
+      heightMm: read(`sockets.${i}.height`, socket.key, socket.height),
+    })),
+    fixtures: fields.fixtures.map((fixture, i) => ({
+      id: fixture.key,
+      kind: fixture.kind,
+      name: fixture.name.trim() || 'Pillar',
+      at: {
+        xMm: read(`fixtures.${i}.x`, fixture.key, fixture.x),
+        yMm: read(`fixtures.${i}.y`, fixture.key, fixture.y),
+      },
+      widthMm: read(`fixtures.${i}.width`, fixture.key, fixture.width, true),
+      depthMm: read(`fixtures.${i}.depth`, fixture.key, fixture.depth, true),
+      heightMm: read(`fixtures.${i}.height`, fixture.key, fixture.height, true),
+    })),
+  };
+  if (Object.keys(faults).length === 0)
+    for (const fault of checkRoom(room)) faults[pathOf(fault, fields)] ??= wordRoomFault(fault, units);
+  return Object.keys(faults).length > 0 ? { ok: false, fault: faults } : { ok: true, value: { name, room } };
+}
+
+/** The field at which a fault of the whole is shown. */
+function pathOf({ at }: RoomFault, fields: RoomFields): string {
+  const wall = fields.walls.findIndex((one) => one.id === at);
+  if (wall >= 0) return `walls.${wall}.name`;
+  for (const list of ['doors', 'windows', 'sockets', 'fixtures'] as const) {
+    const row = fields[list].findIndex((one) => one.key === at);
+    if (row >= 0) return `${list}.${row}.x`;
+  }
+  return 'name';
+}

@@ -1,0 +1,35 @@
+import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
+import { computeSpace } from '../../core/storage/index.ts';
+import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
+import { derive, getTree } from './derived.ts';
+
+export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 'is'));
+
+/** Where a lot is now, or where it belongs when it is out. */
+export interface Whereabouts {
+  readonly isThere: boolean;
+  readonly placeId: PlaceId | null;
+  readonly path: readonly string[];
+  readonly standing: Standing | null;
+  readonly wallId: string | null;
+}
+
+export function computeWhereabouts(household: Household, lotId: LotId): Whereabouts {
+  const tree = getTree(household);
+  const lot = household.lots.get(lotId);
+  const placeId = lot?.placeId ?? lot?.homeId ?? null;
+  const place = placeId === null ? undefined : tree.places.get(placeId);
+  if (!lot || placeId === null || !place)
+    return { isThere: false, placeId: null, path: [], standing: null, wallId: null };
+  const path = tree.getPath(placeId);
+  const isThere = lot.state === 'in';
+  const space = computeSpace(tree, place);
+  const inside = computeContents(household, tree, placeId, getLotsByPlace(household).get(placeId) ?? []);
+  return {
+    isThere,
+    placeId,
+    path: path.map((one) => one.name),
+    standing: isThere ? computeStanding(inside, lot, space.mode, space.rowsRun) : null,
+    wallId: path[0] && path[1]?.unit ? `${path[0].id}-${path[1].unit.wallId}` : null,
+  };
+}
