@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { figures } from './figures.ts';
 
 /** Prints NAME VALUE UNIT, one figure a line; with a prefix only those whose name starts so. */

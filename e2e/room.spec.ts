@@ -71,3 +71,44 @@ test('a finding is shown where it is, in words with the missing centimetres', as
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);
 });
+
+test('a room is measured: an L with a window and a radiator, refused while its walls cross', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  await page.getByRole('button', { name: 'Add a room' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Room 3' })).toBeVisible();
+  await page.getByRole('button', { name: 'Measure the room' }).click();
+  const form = page.getByRole('form', { name: 'Measures of Room 3' });
+  await form.getByLabel('Name', { exact: true }).fill('Lock room');
+  const walls = form.getByRole('group', { name: 'Walls, round to the right' });
+  // Right 4 m, down 1 m, left corner, back 2 m, down 2 m, 2 m: the last closes.
+  for (let n = 0; n < 2; n += 1) await walls.getByRole('button', { name: 'Add a wall' }).click();
+  const lengths = walls.getByLabel('Length');
+  const turns = walls.getByLabel('Then turn, °');
+  await expect(lengths).toHaveCount(5);
+  for (const [i, [mm, turn]] of [
+    ['400', '90'],
+    ['1 m', '90'],
+    ['2000 mm', '90'],
+    ['200', '90'],
+    ['200', '90'],
+  ].entries()) {
+    await lengths.nth(i).fill(mm!);
+    await turns.nth(i).fill(turn!);
+  }
+  await expect(form.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await expect(form.getByRole('alert').last()).toContainText('This wall crosses another');
+  await turns.nth(2).fill('-90');
+  await expect(walls.getByText('Closes the room: 300 cm.')).toBeVisible();
+  await form.getByRole('group', { name: 'Windows' }).getByRole('button', { name: 'Add a window' }).click();
+  await form.getByRole('group', { name: 'Windows' }).getByLabel('From the left').fill('3.5 m');
+  await expect(form.getByText(/It takes 80 cm of its wall, where 50 cm are left/).first()).toBeVisible();
+  await form.getByRole('group', { name: 'Windows' }).getByLabel('From the left').fill('1 m');
+  await form.getByRole('group', { name: 'Pillars and heaters' }).getByRole('button', { name: 'Add one' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lock room' })).toBeVisible();
+  await expect(form).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lock room' })).toBeVisible();
+  await page.getByRole('link', { name: 'North wall' }).click();
+  await expect(page.getByRole('group', { name: /^North wall/ })).toBeVisible();
+});

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { runCli } from './run.ts';
 
 process.exitCode = runCli(process.argv.slice(2), {

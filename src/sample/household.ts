@@ -13,7 +13,7 @@ import {
   type PlaceId,
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
-import { createBareRoom, createRooms } from './room.ts';
+import { createFirstRoom, createRooms } from './room.ts';
 import { ThingMaker, type Thing } from './things.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
@@ -182,7 +182,7 @@ export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle
 
 /** A household with a bare room and nothing in it. */
 export function createEmptyHousehold(): Chronicle {
-  const room = createBareRoom();
+  const room = createFirstRoom();
   return createChronicle({
     settings: DEFAULT_SETTINGS,
     items: new Map(),

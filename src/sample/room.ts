@@ -1,4 +1,5 @@
 import type { ContainerSpec, Place, PlaceId, RoomSpec, SlotSpec, StationId, UnitSpec } from '../core/records/index.ts';
+import { createBareRoom } from '../core/room/bare.ts';
 import { computeSlots } from '../core/storage/index.ts';
 
 /** A unit of the sample: its measures, and what is set on its slots by name (`*` for all). */
@@ -280,38 +281,11 @@ export function createRooms(lofts: number): Place[] {
 }
 
 /** What a household needs to begin: one bare room with a table to work at. */
-export function createBareRoom(): Place {
-  return {
-    id: 'r1' as PlaceId,
-    parentId: null,
-    level: 'room',
-    name: 'Sewing room',
-    order: 0,
-    room: {
-      ...BARE,
-      walls: outline(
-        ['north', 'North wall', 0, 0],
-        ['east', 'East wall', 4000, 0],
-        ['south', 'South wall', 4000, 3000],
-        ['west', 'West wall', 0, 3000],
-      ),
-      doors: [
-        {
-          id: 'door',
-          wallId: 'west',
-          xMm: 1100,
-          widthMm: 800,
-          heightMm: 2000,
-          hinge: 'left',
-          swing: 'in',
-          wayMm: 0,
-        },
-      ],
-      stations: [
-        { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2000, yMm: 1800 } },
-        { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2000, yMm: 900 } },
-        { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1500 } },
-      ],
-    },
-  };
+export function createFirstRoom(): Place {
+  const stations = [
+    { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2000, yMm: 1800 } },
+    { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2000, yMm: 900 } },
+    { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1500 } },
+  ];
+  return createBareRoom('r1' as PlaceId, 'Sewing room', 0, stations, () => 'door');
 }

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import './theme/theme.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

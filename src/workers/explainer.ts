@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { computeHomes, explainPlace, findLot } from '../solver/explain/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';

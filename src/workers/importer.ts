@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { decodeText, parseTable, readTable, recogniseColumns, type TextTable } from '../core/formats/csv/index.ts';
 import { DEFAULT_SETTINGS, type Household } from '../core/records/index.ts';
 import type { FromImporter, ToImporter } from './protocol.ts';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { checkPlan } from '../check/index.ts';
 import type { PlanId } from '../core/records/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';

@@ -1,3 +1,6 @@
+// Every record's class comes after this: their decorators keep what they know in it.
+import 'reflect-metadata';
+
 /** A record's name within the household. Branded, so that a lot's cannot stand where a place's is meant. */
 export type Id<Of extends string> = string & { readonly idOf: Of };
 

@@ -1,3 +1,4 @@
+export { createBareRoom } from './bare.ts';
 export { checkRoom, type RoomFault } from './outline.ts';
 export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';

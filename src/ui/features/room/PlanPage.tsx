@@ -1,12 +1,13 @@
 import { useState, type KeyboardEvent } from 'react';
-import { Navigate, useParams } from 'react-router';
-import { moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { createBareRoom, moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
+import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordUnitKind } from '../../text/index.ts';
 import { wordFinding } from '../../text/room.ts';
@@ -34,12 +35,14 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const { units } = household.settings;
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
+  const act = useApp((state) => state.act);
+  const navigate = useNavigate();
   const [chosen, setChosen] = useState<PlaceId | null>(null);
   const [shownAt, setShownAt] = useState<string | null>(null);
-  const { pieces, findings, hold, keep } = usePlan(room);
   const [draft, setDraft] = useState<RoomSpec | null>(null);
   const [isMeasuring, setMeasuring] = useState(false);
   const spec = draft ?? room.room!;
+  const { pieces, findings, hold, keep } = usePlan(room, spec);
   const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
   const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
   const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
@@ -50,6 +53,12 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const turn = (piece: Piece, deg: number) => {
     hold(piece.id, turnUnit(spec, piece.unit, deg));
     keep('rest');
+  };
+  const addRoom = async () => {
+    const id = world.createId() as PlaceId;
+    const name = `Room ${rooms.length + 1}`;
+    const added = createBareRoom(id, name, rooms.length, [], world.createId);
+    if (await act((now) => createSavePlaces(now, name, [added], [], world.nowMs()))) void navigate(`/room/plan/${id}`);
   };
   const onKey = (event: KeyboardEvent, piece: Piece) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -125,6 +134,9 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
             </ul>
             <Button className="mt-3 w-full" onClick={() => setMeasuring(true)}>
               Measure the room
+            </Button>
+            <Button look="quiet" onClick={() => void addRoom()}>
+              Add a room
             </Button>
             <p className="mt-3 text-sm text-stone">
               Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’

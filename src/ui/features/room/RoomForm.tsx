@@ -9,7 +9,7 @@ import { Button } from '../../components/Button.tsx';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { readRoomFields, toRoomFields, type RoomFields } from './roomForm.ts';
+import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 
 interface RoomFormProps {
@@ -46,7 +46,14 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const act = useApp((state) => state.act);
   const base = room.room!;
   const [isTried, setTried] = useState(false);
-  const { register, control, watch, getValues, handleSubmit } = useForm<RoomFields>({
+  const {
+    register,
+    control,
+    watch,
+    getValues,
+    handleSubmit,
+    formState: { isDirty },
+  } = useForm<RoomFields>({
     defaultValues: toRoomFields(room.name, base, units),
   });
   const rows = {
@@ -61,11 +68,11 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const read = readRoomFields(fields, base, units);
   const faults = read.ok ? {} : read.fault;
   const size = (mm: number) => formatSize(mm, units);
-  const last = read.ok ? toWallSteps(read.value.room.walls).at(-1) : null;
+  const sketch = sketchRoom(fields, base, units);
+  const last = sketch ? toWallSteps(sketch.walls).at(-1) : null;
   const faultOf = (path: string) => faults[path];
   const draw = () => {
-    const now = readRoomFields(getValues(), base, units);
-    onDraft(now.ok ? now.value.room : null);
+    onDraft(sketchRoom(getValues(), base, units));
   };
   const text = (path: string, label: string, hint?: string) => (
     <TextField
@@ -129,7 +136,11 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
     );
     if (isDone) onDone();
   };
-  const problem = isTried && !read.ok ? `${Object.keys(faults).length} to mend before it can be saved.` : null;
+  const count = Object.keys(faults).length;
+  const problem =
+    (isTried || isDirty) && count > 0
+      ? `${Object.values(faults)[0]}${count > 1 ? ` ${count - 1} more to mend.` : ''} See the field above.`
+      : null;
 
   return (
     <form

@@ -109,6 +109,19 @@ export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): R
 /** Faults by the path of their field, such as `walls.2.length`. */
 export type RoomFaults = Readonly<Record<string, string>>;
 
+/** A room as it was typed, and what does not read; where something does not, the room is none to be drawn. */
+interface TypedRoom {
+  readonly name: string;
+  readonly room: RoomSpec;
+  readonly faults: Record<string, string>;
+}
+
+/** The room as far as it can be drawn: also one whose walls cross; null where a measure does not read. */
+export function sketchRoom(fields: RoomFields, base: RoomSpec, units: UnitSystem): RoomSpec | null {
+  const { room, faults } = readTyped(fields, base, units);
+  return Object.keys(faults).some((path) => !path.endsWith('name')) ? null : room;
+}
+
 /**
  * Reads the form into a room. A field that still says what it said for `base` keeps the exact measure, which its
  * rounded text would lose. A room whose walls cross, or whose doors are wider than their walls, is refused with
@@ -119,6 +132,13 @@ export function readRoomFields(
   base: RoomSpec,
   units: UnitSystem,
 ): Result<{ name: string; room: RoomSpec }, RoomFaults> {
+  const { name, room, faults } = readTyped(fields, base, units);
+  if (Object.keys(faults).length === 0)
+    for (const fault of checkRoom(room)) faults[pathOf(fault, fields)] ??= wordRoomFault(fault, units);
+  return Object.keys(faults).length > 0 ? { ok: false, fault: faults } : { ok: true, value: { name, room } };
+}
+
+function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): TypedRoom {
   const faults: Record<string, string> = {};
   const example = units === 'metric' ? '120 cm' : '4 ft';
   const before = toRoomFields('', base, units);
@@ -222,9 +242,7 @@ export function readRoomFields(
       heightMm: read(`fixtures.${i}.height`, fixture.key, fixture.height, true),
     })),
   };
-  if (Object.keys(faults).length === 0)
-    for (const fault of checkRoom(room)) faults[pathOf(fault, fields)] ??= wordRoomFault(fault, units);
-  return Object.keys(faults).length > 0 ? { ok: false, fault: faults } : { ok: true, value: { name, room } };
+  return { name, room, faults };
 }
 
 /** The field at which a fault of the whole is shown. */

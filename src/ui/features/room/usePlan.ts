@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { computeFindings, listPieces, type Finding, type Piece } from '../../../core/room/index.ts';
-import type { Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
+import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
 import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
@@ -18,7 +18,7 @@ interface Plan {
 }
 
 /** The pieces of a room while they are moved: judged as they are held, kept as one act when they are let go. */
-export function usePlan(room: Place): Plan {
+export function usePlan(room: Place, spec: RoomSpec): Plan {
   const household = useHousehold();
   const act = useApp((state) => state.act);
   const [held, setHeld] = useState<ReadonlyMap<PlaceId, UnitSpec>>(new Map());
@@ -29,10 +29,7 @@ export function usePlan(room: Place): Plan {
     () => standing.map((piece) => ({ ...piece, unit: held.get(piece.id) ?? piece.unit })),
     [standing, held],
   );
-  const findings = useMemo(
-    () => computeFindings(room.room!, pieces, household.settings),
-    [room.room, pieces, household.settings],
-  );
+  const findings = useMemo(() => computeFindings(spec, pieces, household.settings), [spec, pieces, household.settings]);
   const hold = useCallback((id: PlaceId, unit: UnitSpec) => {
     const next = new Map(heldNow.current).set(id, unit);
     heldNow.current = next;

@@ -1,0 +1,52 @@
+import type { PlaceId, Place, Station } from '../records/index.ts';
+
+/** A room four metres by three with a door, to be measured and named by whoever has it. */
+export function createBareRoom(
+  id: PlaceId,
+  name: string,
+  order: number,
+  stations: Station[],
+  createId: () => string,
+): Place {
+  const corner = (wallId: string, wallName: string, xMm: number, yMm: number) => ({
+    id: wallId,
+    name: wallName,
+    from: { xMm, yMm },
+  });
+  return {
+    id,
+    parentId: null,
+    level: 'room',
+    name,
+    order,
+    room: {
+      walls: [
+        corner('north', 'North wall', 0, 0),
+        corner('east', 'East wall', 4000, 0),
+        corner('south', 'South wall', 4000, 3000),
+        corner('west', 'West wall', 0, 3000),
+      ],
+      heightMm: 2400,
+      slopes: [],
+      doors: [
+        {
+          id: createId(),
+          wallId: 'west',
+          xMm: 1100,
+          widthMm: 800,
+          heightMm: 2000,
+          hinge: 'left',
+          swing: 'in',
+          wayMm: 0,
+        },
+      ],
+      windows: [],
+      sockets: [],
+      fixtures: [],
+      circuits: [],
+      stations,
+      arrangements: [],
+      upDeg: 0,
+    },
+  };
+}
