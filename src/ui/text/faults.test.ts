@@ -120,6 +120,7 @@ describe('why here, and where else', () => {
     [{ code: 'alone' }, 'The only one of its group here.'],
     [{ code: 'reach', reach: 'easy', usesPerMonth: 3.2 }, 'Height: easy reach; used 3 times a month.'],
     [{ code: 'reach', reach: 'stool', usesPerMonth: 0 }, 'Height: step stool; not used lately.'],
+    [{ code: 'reach', reach: 'easy', usesPerMonth: 1.2 }, 'Height: easy reach; used once a month.'],
     [{ code: 'reach', reach: 'bend', usesPerMonth: 0.4 }, 'Height: bend; used less than once a month.'],
     [{ code: 'dark' }, 'Dark, so it does not fade.'],
     [{ code: 'seen' }, 'In sight, so it is not forgotten.'],

@@ -5,6 +5,12 @@ import type { HomeOffer, PlaceReason } from '../../workers/protocol.ts';
 import { wordCount } from './grammar.ts';
 import { wordReach } from './names.ts';
 
+function wordUses(perMonth: number): string {
+  if (perMonth === 0) return 'not used lately';
+  const times = Math.round(perMonth);
+  return `used ${perMonth < 1 ? 'less than once' : times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`} a month`;
+}
+
 /** Why something found no home, with the measure that is missing and where it came nearest. */
 export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem): string {
   const place = reason.placeId ? formatPlaceName(tree, reason.placeId) : '';
@@ -50,7 +56,7 @@ export function wordPlaceReason(reason: PlaceReason, tree: PlaceTree, units: Uni
       return 'The only one of its group here.';
     case 'reach': {
       const uses = reason.usesPerMonth;
-      return `Height: ${wordReach(reason.reach)}; ${uses === 0 ? 'not used lately' : `used ${uses < 1 ? 'less than once' : `${Math.round(uses)} times`} a month`}.`;
+      return `Height: ${wordReach(reason.reach)}; ${wordUses(uses)}.`;
     }
     case 'dark':
       return 'Dark, so it does not fade.';
