@@ -13,8 +13,12 @@ async function openEmpty(page: Page, path = '/stash'): Promise<void> {
 /** Asks for the quick line, types into it and, unless told otherwise, takes it in. */
 async function quickAdd(page: Page, text: string, isTaken = true): Promise<void> {
   const line = page.getByLabel('Add in one line');
-  await page.keyboard.press('q');
-  await expect(line).toBeFocused();
+  // A page that was just opened may not listen yet.
+  await expect(async () => {
+    await page.keyboard.press('q');
+    await expect(line).toBeFocused({ timeout: 1500 });
+  }).toPass();
+  await line.fill('');
   await page.keyboard.type(text);
   if (!isTaken) return;
   await page.keyboard.press('Enter');
@@ -223,6 +227,7 @@ test('what is promised is kept when something else is cut, and given when it is 
   await ticket.getByLabel('How much').fill('2 m');
   await page.keyboard.press('Enter');
   await expect(ticket).toContainText('2.00 m promised to the smock');
+  await expect(ticket.getByLabel('For what')).toBeHidden();
   await page.keyboard.press('c');
   await ticket.getByLabel('How much to cut').fill('1.5');
   await expect(ticket.getByRole('alert')).toContainText('Only 1.00 m of it is not promised to something.');

@@ -1,10 +1,11 @@
-import { lazy } from 'react';
+import { lazy, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Shell } from './components/Shell.tsx';
-import { DamagedStore, ErrorBoundary } from './components/Trouble.tsx';
+import { ErrorBoundary } from './components/ErrorBoundary.tsx';
 import { useApp } from './state/app.ts';
 
 // Screens load when they are opened.
+const DamagedStore = lazy(async () => ({ default: (await import('./components/DamagedStore.tsx')).DamagedStore }));
 const StashPage = lazy(async () => ({ default: (await import('./features/stash/StashPage.tsx')).StashPage }));
 const ListPage = lazy(async () => ({ default: (await import('./features/list/ListPage.tsx')).ListPage }));
 const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
@@ -26,7 +27,12 @@ export function App() {
         Opening the sewing room…
       </p>
     );
-  if (phase === 'damaged') return <DamagedStore />;
+  if (phase === 'damaged')
+    return (
+      <Suspense>
+        <DamagedStore />
+      </Suspense>
+    );
   return (
     <ErrorBoundary>
       <BrowserRouter>

@@ -144,4 +144,6 @@ export class RoomSpec {
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => Arrangement) arrangements!: Arrangement[];
   /** Compass bearing of the upper edge of the plan: 0 where it is north. */
   @IsNumber() @Min(0) @Max(360) upDeg!: number;
+  /** Of the house, for the sun; absent: 50. */
+  @IsOptional() @IsNumber() @Min(-66) @Max(66) latitudeDeg?: number;
 }

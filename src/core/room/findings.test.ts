@@ -130,13 +130,30 @@ describe('an arrangement', () => {
     expect(found({ xMm: 1000 })[0]).toMatchObject({ code: 'socket-behind', otherId: 's' });
     expect(codes(found({ xMm: 1500 }))).not.toContain('socket-behind');
     // A table stands before a socket without covering it.
-    expect(codes(find([piece('table', { ...TABLE, xMm: 1000 })], full))).toEqual([]);
+    expect(codes(find([piece('table', { ...TABLE, xMm: 1000 }, false)], full))).toEqual([]);
     expect(found({ xMm: 2800 })[0]).toMatchObject({ code: 'window-covered', otherId: 'w', missingMm: 900 });
     expect(codes(found({ xMm: 2800, heightMm: 850 }))).not.toContain('window-covered');
     // 3900 is where the heater begins; a shelf that ends at 3200 is 70 cm away.
     const near = found({ ...free(2800, 1500), heightMm: 900 }, true).find((one) => one.code === 'heater-near');
     expect(near).toMatchObject({ missingMm: 300, otherId: 'h' });
     expect(codes(found({ ...free(2800, 1500), heightMm: 900 }))).not.toContain('heater-near');
+  });
+
+  it('tells where the sun shines on open cloth, and when most', () => {
+    // A window to the south, opposite of the shelf at the north wall: the low sun of winter reaches it.
+    const sunny: RoomSpec = {
+      ...room,
+      windows: [{ id: 'w', wallId: 'south', xMm: 1500, sillMm: 900, widthMm: 1000, heightMm: 1000 }],
+    };
+    const shelf = piece('shelf', { ...SHELF, xMm: 1600 });
+    const found = find([shelf], sunny).find((one) => one.code === 'sun-on');
+    expect(found).toMatchObject({ isFault: false, bodyId: 'shelf', sun: { season: 'december' } });
+    expect(found!.sun!.hours).toBeGreaterThan(1);
+    // With the window to the north, behind doors or without cloth, it does not matter.
+    expect(codes(find([shelf], { ...sunny, upDeg: 180 }))).not.toContain('sun-on');
+    const shut = { ...shelf, slots: shelf.slots.map((slot) => ({ ...slot, opening: 'door' as const })) };
+    expect(codes(find([shut], sunny))).not.toContain('sun-on');
+    expect(codes(find([{ ...shelf, holdsCloth: false }], sunny))).not.toContain('sun-on');
   });
 
   it('is judged alike, wherever the room lies on the paper and however it is turned', () => {

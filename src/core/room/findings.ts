@@ -1,7 +1,8 @@
-import type { RoomSpec, Settings } from '../records/index.ts';
+import type { RoomSpec, Settings, UnitSpec } from '../records/index.ts';
 import { computeCeilingAt, getAxes, getPointOf, getWallLine, getWallPoint, listWalls } from '../storage/index.ts';
 import { listFixtureBodies, meetInHeight, type Body, type Piece } from './bodies.ts';
 import { createFloorGrid, findCell, findFreeCell, findWidestWays, getCellPoint } from './floorGrid.ts';
+import { findSunniest, type Season } from './sun.ts';
 import { computeGapMm, computeOutsideMm, computeOverlapMm, isInside, type Polygon } from './polygon.ts';
 import {
   computeFree,
@@ -28,7 +29,8 @@ export type FindingCode =
   | 'socket-behind'
   | 'heater-near'
   | 'window-covered'
-  | 'reach-over';
+  | 'reach-over'
+  | 'sun-on';
 
 /** Something that is wrong with how the room is arranged, where it is, and by how many mm. */
 export interface Finding {
@@ -44,6 +46,8 @@ export interface Finding {
   readonly where: Polygon;
   /** So many more pieces lie beyond a narrow spot. */
   readonly more?: number;
+  /** When the sun shines on it most, and how many hours a day. */
+  readonly sun?: { readonly season: Season; readonly hours: number };
 }
 
 const SLACK_MM = 5;
@@ -254,6 +258,41 @@ function findCovered({ room, bodies }: Scene): Finding[] {
   return found;
 }
 
+/** Half an hour of sun a day is what cloth that is moved now and then does not mind. */
+const SUN_HOURS = 0.5;
+const LATITUDE_DEG = 50;
+
+/** The sun on a piece where it stands; pieces that do not move are not asked twice. */
+interface KnownSun {
+  readonly room: RoomSpec;
+  readonly slots: Piece['slots'];
+  readonly sun: NonNullable<Finding['sun']>;
+}
+const sunOn = new WeakMap<UnitSpec, KnownSun>();
+
+function findSun({ room }: Scene, body: Body): Finding[] {
+  const { piece, print } = body;
+  if (!piece?.holdsCloth || room.windows.length === 0) return [];
+  const { unit, slots } = piece;
+  let known = sunOn.get(unit);
+  if (known?.room !== room || known.slots !== slots) {
+    let sun: NonNullable<Finding['sun']> = { season: 'june', hours: 0 };
+    for (const slot of slots) {
+      if (slot.opening !== 'open' || slot.light === 'dark') continue;
+      const across = slot.xMm + slot.widthMm / 2 - unit.widthMm / 2;
+      const at = getPointOf(print, across, print.depthMm / 2 - 20);
+      const spot = { ...at, zMm: unit.yMm + slot.yMm + slot.heightMm / 2 };
+      const found = findSunniest(room, spot, room.latitudeDeg ?? LATITUDE_DEG);
+      if (found.hours > sun.hours) sun = found;
+    }
+    known = { room, slots, sun };
+    sunOn.set(unit, known);
+  }
+  if (known.sun.hours < SUN_HOURS) return [];
+  const about = { isFault: false, bodyId: body.id, otherId: null, missingMm: 0, neededMm: 0 };
+  return [{ ...about, code: 'sun-on', where: body.corners, sun: known.sun }];
+}
+
 /** What hangs over something deep is reached by leaning. */
 function findLeaning({ bodies }: Scene, body: Body): Finding[] {
   return bodies.flatMap((other): Finding[] => {
@@ -300,6 +339,7 @@ export function computeFindings(
       ...findOverlaps(scene, body, index),
       ...findZones(scene, body),
       ...findLeaning(scene, body),
+      ...findSun(scene, body),
     ]),
     ...findDoors(scene),
     ...findCovered(scene),

@@ -30,6 +30,7 @@ const SAYS: Record<FindingCode, (name: string, other: string, missing: string, n
   'heater-near': (name, other, missing, needed) => `${name} is ${missing} nearer to ${other} than ${needed}.`,
   'window-covered': (name, other, missing) => `${name} covers ${missing} of ${other}.`,
   'reach-over': (name, other, missing) => `${name} is reached over ${other}, ${missing} farther than one leans.`,
+  'sun-on': (name) => `The sun shines on ${name}`,
 };
 
 /** Names of doors, windows and sockets, which have none of their own. */
@@ -44,6 +45,12 @@ function nameFixed(room: RoomSpec, id: string): string | null {
   return room.fixtures.find((one) => one.id === id)?.name ?? null;
 }
 
+const SEASON = { june: 'in June', equinox: 'in March and September', december: 'in December' } as const;
+
+function formatHours(hours: number): string {
+  return hours < 1 ? `${Math.round(hours * 60)} minutes` : `${Number(hours.toFixed(1))} hours`;
+}
+
 /** A finding in words, with the missing centimetres. */
 export function wordFinding(finding: Finding, room: RoomSpec, nameUnit: (id: string) => string, units: UnitSystem) {
   const name = (id: string) => nameFixed(room, id) ?? nameUnit(id);
@@ -55,6 +62,8 @@ export function wordFinding(finding: Finding, room: RoomSpec, nameUnit: (id: str
     formatSize(Math.max(1, finding.missingMm), units),
     formatSize(finding.neededMm, units),
   );
+  if (finding.sun)
+    return `${words} ${formatHours(finding.sun.hours)} a day ${SEASON[finding.sun.season]}, where the sky is clear.`;
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 

@@ -154,6 +154,7 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
       <div className="grid grid-cols-2 items-start gap-3">
         {text('height', 'Ceiling')}
         {text('up', 'Top looks to, °', '0 where it is north')}
+        {text('latitude', 'Latitude, °', 'For the sun; empty: 50')}
       </div>
       <Rows
         title="Walls, round to the right"

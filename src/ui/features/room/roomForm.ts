@@ -17,6 +17,7 @@ export interface RoomFields {
   name: string;
   height: string;
   up: string;
+  latitude: string;
   walls: { id: string; name: string; length: string; turn: string }[];
   slopes: { wallId: string; knee: string; run: string }[];
   doors: {
@@ -60,6 +61,7 @@ export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): R
     name,
     height: size(room.heightMm),
     up: degrees(room.upDeg),
+    latitude: room.latitudeDeg === undefined ? '' : degrees(room.latitudeDeg),
     walls: toWallSteps(room.walls).map((wall) => ({
       id: wall.id,
       name: wall.name,
@@ -197,6 +199,13 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
     walls: isSame ? base.walls : fromWallSteps(start, steps, getHeadingDeg(base.walls)),
     heightMm: read('height', 'room', fields.height, true),
     upDeg: readDegrees('up', fields.up, fields.up === before.up ? base.upDeg : undefined),
+    ...(fields.latitude.trim() !== '' && {
+      latitudeDeg: readDegrees(
+        'latitude',
+        fields.latitude,
+        fields.latitude === before.latitude ? base.latitudeDeg : undefined,
+      ),
+    }),
     slopes: fields.slopes.map((slope, i) => ({
       wallId: slope.wallId,
       kneeMm: read(`slopes.${i}.knee`, `slope ${slope.wallId}`, slope.knee),
