@@ -3,5 +3,6 @@ export { checkRoom, type RoomFault } from './outline.ts';
 export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
 export { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
+export { computeTriangle, type Triangle } from './triangle.ts';
 export { listPieces } from './pieces.ts';
 export { fromWallSteps, getHeadingDeg, toWallSteps, type WallStep } from './steps.ts';

@@ -1,4 +1,4 @@
-import type { Finding, FindingCode, RoomFault } from '../../core/room/index.ts';
+import type { Finding, FindingCode, RoomFault, Triangle } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
@@ -88,4 +88,14 @@ export function wordRoomFault({ code, neededMm, availableMm }: RoomFault, units:
     case 'outside':
       return 'It is outside of the room.';
   }
+}
+
+/** How the metres of an hour were made, leg by leg. */
+export function wordTriangle({ legs }: Triangle, units: UnitSystem): string {
+  const parts = legs.map(({ from, to, lengthMm, perHour }) =>
+    lengthMm === null
+      ? `no way leads from ${from.toLowerCase()} to ${to.toLowerCase()}`
+      : `${from.toLowerCase()} to ${to.toLowerCase()} ${formatSize(lengthMm, units)}, ${perHour} times there and back`,
+  );
+  return `The shortest ways round the furniture: ${parts.join('; ')}. How often one gets up is an estimate.`;
 }

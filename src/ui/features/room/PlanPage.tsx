@@ -10,7 +10,7 @@ import { PlanView } from '../../drawing/PlanView.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordUnitKind } from '../../text/index.ts';
-import { wordFinding } from '../../text/room.ts';
+import { wordFinding, wordTriangle } from '../../text/room.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { PieceTicket } from './PieceTicket.tsx';
 import { RoomForm } from './RoomForm.tsx';
@@ -42,7 +42,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const [draft, setDraft] = useState<RoomSpec | null>(null);
   const [isMeasuring, setMeasuring] = useState(false);
   const spec = draft ?? room.room!;
-  const { pieces, findings, hold, keep } = usePlan(room, spec);
+  const { pieces, findings, triangle, hold, keep } = usePlan(room, spec);
   const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
   const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
   const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
@@ -157,6 +157,13 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
             label="to be lived with"
             how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater."
           />
+          {triangle && (
+            <Figure
+              value={`${Math.round(triangle.metresPerHour)} m`}
+              label="walked in an hour of sewing"
+              how={wordTriangle(triangle, units)}
+            />
+          )}
           <p className="text-sm text-stone">
             Drag a piece, or move it by the arrow keys: 1 cm, with Shift 10 cm. R turns it, L locks it.
           </p>

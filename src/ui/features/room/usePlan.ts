@@ -1,5 +1,12 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { computeFindings, listPieces, type Finding, type Piece } from '../../../core/room/index.ts';
+import {
+  computeFindings,
+  computeTriangle,
+  listPieces,
+  type Finding,
+  type Piece,
+  type Triangle,
+} from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
 import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -11,6 +18,7 @@ const REST_MS = 1200;
 interface Plan {
   readonly pieces: readonly Piece[];
   readonly findings: readonly Finding[];
+  readonly triangle: Triangle | null;
   /** Shows a piece elsewhere, without keeping it yet. */
   readonly hold: (id: PlaceId, unit: UnitSpec) => void;
   /** Keeps what is held, now or once the keys rest. */
@@ -30,6 +38,7 @@ export function usePlan(room: Place, spec: RoomSpec): Plan {
     [standing, held],
   );
   const findings = useMemo(() => computeFindings(spec, pieces, household.settings), [spec, pieces, household.settings]);
+  const triangle = useMemo(() => computeTriangle(spec, pieces), [spec, pieces]);
   const hold = useCallback((id: PlaceId, unit: UnitSpec) => {
     const next = new Map(heldNow.current).set(id, unit);
     heldNow.current = next;
@@ -62,5 +71,5 @@ export function usePlan(room: Place, spec: RoomSpec): Plan {
     },
     [save],
   );
-  return { pieces, findings, hold, keep };
+  return { pieces, findings, triangle, hold, keep };
 }
