@@ -9,6 +9,8 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   forbidOnly: Boolean(process.env['CI']),
   workers: 2,
+  // A machine that stands still for seconds is no fault of the app; what passes only then is listed as flaky.
+  retries: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
