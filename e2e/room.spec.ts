@@ -29,6 +29,13 @@ test('a piece moved by the keys alone stops hitting the door; it stays there, an
 test('a piece is dragged into the room, turned, typed to the centimetre and locked', async ({ page }) => {
   await openSample(page, '/room/plan/r1');
   const chest = page.getByRole('button', { name: /^Eave chest/ });
+  await chest.focus();
+  await page.getByRole('complementary').getByLabel('From the left').fill('231.5');
+  await page.getByRole('button', { name: 'Put it there' }).click();
+  await expect(page.getByRole('button', { name: /^Eave chest.*: South eave, 231\.5 cm from the left/ })).toBeVisible();
+  // A press that goes nowhere only chooses: it stays on its half centimetre.
+  await chest.click();
+  await expect(page.getByRole('button', { name: /^Eave chest.*: South eave, 231\.5 cm from the left/ })).toBeVisible();
   const box = (await chest.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();

@@ -1,4 +1,5 @@
 import type { PlanPoint, Wall } from '../records/index.ts';
+import { getTurnDeg } from '../storage/index.ts';
 import { normaliseTurn } from './settle.ts';
 
 /** A wall as one measures it walking round: so long, and the corner turned at its end, clockwise, °. */
@@ -11,8 +12,7 @@ export interface WallStep {
 
 /** How the first wall runs on the plan, clockwise from the right, °. */
 export function getHeadingDeg([first, second]: readonly Wall[]): number {
-  const [from, to] = [first!.from, second!.from];
-  return (Math.atan2(to.yMm - from.yMm, to.xMm - from.xMm) * 180) / Math.PI;
+  return getTurnDeg(first!.from, second!.from);
 }
 
 /** Where the walls of a room lead, one after the other; the last runs back to where the first began. */
@@ -20,7 +20,7 @@ export function toWallSteps(walls: readonly Wall[]): WallStep[] {
   const heading = (i: number) => {
     const from = walls[i % walls.length]!.from;
     const to = walls[(i + 1) % walls.length]!.from;
-    return (Math.atan2(to.yMm - from.yMm, to.xMm - from.xMm) * 180) / Math.PI;
+    return getTurnDeg(from, to);
   };
   return walls.map(({ id, name, from }, i) => {
     const to = walls[(i + 1) % walls.length]!.from;

@@ -1,5 +1,5 @@
 import type { PlanPoint, RoomSpec, RoomWindow } from '../records/index.ts';
-import { getAxes, getWallLine, type WallLine } from '../storage/index.ts';
+import { getAxes, getTurnDeg, getWallLine, type WallLine } from '../storage/index.ts';
 
 /** Where the sun stands: its height above the horizon, and its bearing, clockwise from north; °. */
 export interface SunPosition {
@@ -52,7 +52,7 @@ function listPanes(room: RoomSpec): Pane[] {
 
 /** Whether a ray from a spot toward the sun leaves the room through a window. */
 function comesThrough({ wall, window, slope }: Pane, from: RoomPoint, ray: readonly [number, number, number]): boolean {
-  const { along, inward } = getAxes(Math.atan2(wall.to.yMm - wall.from.yMm, wall.to.xMm - wall.from.xMm) / RAD);
+  const { along, inward } = getAxes(getTurnDeg(wall.from, wall.to));
   const [dx, dy] = [from.xMm - wall.from.xMm, from.yMm - wall.from.yMm];
   const [s, inside] = [dx * along[0] + dy * along[1], dx * inward[0] + dy * inward[1]];
   const [raySide, rayIn] = [ray[0] * along[0] + ray[1] * along[1], ray[0] * inward[0] + ray[1] * inward[1]];

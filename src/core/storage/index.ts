@@ -36,6 +36,7 @@ export {
   createWays,
   getAxes,
   getPointOf,
+  getTurnDeg,
   getWallLine,
   getWallPoint,
   listCorners,

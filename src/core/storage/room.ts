@@ -25,7 +25,7 @@ export function getAxes(turnDeg: number): Axes {
 }
 
 /** How far a wall is turned, clockwise, ° from -180 to 180; 0 runs to the right along the top of the plan. */
-function getTurnDeg(from: PlanPoint, to: PlanPoint): number {
+export function getTurnDeg(from: PlanPoint, to: PlanPoint): number {
   return (Math.atan2(to.yMm - from.yMm, to.xMm - from.xMm) * 180) / Math.PI;
 }
 

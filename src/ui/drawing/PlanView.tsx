@@ -5,6 +5,7 @@ import {
   computeFootprint,
   computeStationPoint,
   getPointOf,
+  getTurnDeg,
   getWallLine,
   getWallPoint,
   listCorners,
@@ -45,7 +46,7 @@ export function PlanView(props: PlanViewProps) {
   const { room, pieces, findings, chosen, shown, units, label, describe, onChoose, onCarry, onKey } = props;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame) ?? { width: 840, height: 620 };
-  const [carried, setCarried] = useState<{ piece: Piece; x: number; y: number } | null>(null);
+  const [carried, setCarried] = useState<{ piece: Piece; x: number; y: number; isMoved: boolean } | null>(null);
   const xs = room.walls.map((wall) => wall.from.xMm);
   const ys = room.walls.map((wall) => wall.from.yMm);
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
@@ -75,9 +76,11 @@ export function PlanView(props: PlanViewProps) {
   const move = (event: PointerEvent, isDown: boolean) => {
     if (!carried) return;
     const byMm = { xMm: (event.clientX - carried.x) / scale, yMm: (event.clientY - carried.y) / scale };
-    if (isDown && Math.hypot(byMm.xMm, byMm.yMm) * scale < 3) return;
-    onCarry(carried.piece.id, carried.piece, byMm, isDown);
+    // A press that goes nowhere only chooses.
+    const isMoved = carried.isMoved || Math.hypot(byMm.xMm, byMm.yMm) * scale >= 3;
+    if (isMoved) onCarry(carried.piece.id, carried.piece, byMm, isDown);
     if (!isDown) setCarried(null);
+    else if (isMoved !== carried.isMoved) setCarried({ ...carried, isMoved });
   };
 
   return (
@@ -91,7 +94,7 @@ export function PlanView(props: PlanViewProps) {
         className="block shrink-0 touch-none select-none"
         onPointerMove={(event) => move(event, true)}
         onPointerUp={(event) => move(event, false)}
-        onPointerCancel={() => setCarried(null)}
+        onPointerCancel={(event) => move(event, false)}
       >
         <g transform={`translate(${offset} ${MARGIN_PX})`}>
           <path d={path(room.walls.map((wall) => wall.from))} fill="#f5f1e8" stroke={INK.ink} strokeWidth="5" />
@@ -174,7 +177,7 @@ export function PlanView(props: PlanViewProps) {
                     onChoose(piece.id);
                     if (piece.unit.isFixed) return;
                     event.currentTarget.setPointerCapture(event.pointerId);
-                    setCarried({ piece, x: event.clientX, y: event.clientY });
+                    setCarried({ piece, x: event.clientX, y: event.clientY, isMoved: false });
                   }}
                   onFocus={() => onChoose(piece.id)}
                   onKeyDown={(event) => onKey(event, piece)}
@@ -260,7 +263,7 @@ export function PlanView(props: PlanViewProps) {
           })}
           {listWalls(room).map((wall) => {
             const [x, y] = at(getWallPoint(wall, wall.lengthMm / 2, -(16 / scale)));
-            const turn = Math.atan2(wall.to.yMm - wall.from.yMm, wall.to.xMm - wall.from.xMm) * (180 / Math.PI);
+            const turn = getTurnDeg(wall.from, wall.to);
             const upright = turn > 90 || turn <= -90 ? turn + 180 : turn;
             return wall.lengthMm * scale > 90 ? (
               <text
