@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, test } from './support.ts';
+import { expect, expectAccessible, listUnexplained, openSample, test } from './support.ts';
 
 const SCREENS = [
   '/stash/fabric',
@@ -119,4 +119,40 @@ test('a new thing or piece is typed at once, and Escape leads out again', async 
   await page.getByRole('button', { name: /^Add a piece/ }).waitFor();
   await page.keyboard.press('n');
   await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
+});
+
+test('every number says how it was made: resting on it, and by one key', async ({ page }) => {
+  await openSample(page, '/stash/fabric');
+  for (const view of ['Laid out', 'By the wheel', 'Table', 'Figures']) {
+    await page.getByRole('button', { name: view }).click();
+    await expect(page.getByRole('button', { name: view })).toHaveAttribute('aria-pressed', 'true');
+    await expect.poll(() => listUnexplained(page)).toEqual([]);
+  }
+  await page.getByRole('button', { name: 'Table' }).click();
+  for (const kind of ['thread', 'pattern', 'notion', 'tool', 'kit', 'other']) {
+    await page.goto(`/stash/${kind}`);
+    await page.locator('tbody button[data-line]').first().click();
+    await expect(page.getByText('There is')).toBeVisible();
+    expect(await listUnexplained(page), kind).toEqual([]);
+  }
+  for (const path of ['/sort', '/daybook', '/household']) {
+    await page.goto(path);
+    await expect(page.locator('[data-how]').first()).toBeVisible();
+    expect(await listUnexplained(page), path).toEqual([]);
+  }
+  await page.goto('/stash/fabric');
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.locator('tbody tr').first().click();
+  await expect.poll(() => listUnexplained(page)).toEqual([]);
+  await page.locator('tbody button[data-line]').first().focus();
+  await page.keyboard.press('h');
+  const numbers = page.getByRole('dialog', { name: 'How these numbers were made' });
+  await expect(numbers.getByRole('heading', { name: 'Where you are' })).toBeVisible();
+  await expect(
+    numbers.getByText(/As it was typed; nobody measured it here|two times out of three/).first(),
+  ).toBeVisible();
+  await expect(numbers.getByText(/added up: typed ones as typed/)).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(numbers).toBeHidden();
 });

@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { explained } from './explained.ts';
 
 interface HowRowProps {
   readonly name: ReactNode;
@@ -19,7 +20,7 @@ export function HowRow({ name, how, today, plan, className = '' }: HowRowProps) 
         <th scope="row" className="py-1 text-left font-normal">
           <button
             type="button"
-            title={how}
+            {...explained(how)}
             aria-expanded={isOpen}
             className="text-left underline decoration-stone/50 decoration-dotted underline-offset-4"
             onClick={() => setOpen(!isOpen)}
@@ -27,8 +28,14 @@ export function HowRow({ name, how, today, plan, className = '' }: HowRowProps) 
             {name}
           </button>
         </th>
-        <td className={`text-right whitespace-nowrap ${plan === null ? 'font-semibold' : ''}`}>{today}</td>
-        {plan !== null && <td className="pl-3 text-right font-semibold whitespace-nowrap">{plan}</td>}
+        <td className={`text-right whitespace-nowrap ${plan === null ? 'font-semibold' : ''}`} {...explained(how)}>
+          {today}
+        </td>
+        {plan !== null && (
+          <td className="pl-3 text-right font-semibold whitespace-nowrap" {...explained(how)}>
+            {plan}
+          </td>
+        )}
       </tr>
       {isOpen && (
         <tr>

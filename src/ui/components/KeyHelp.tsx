@@ -14,6 +14,7 @@ const KEYS: readonly [string, string][] = [
   ['D', 'Another like this'],
   ['E', 'Edit what is selected'],
   ['U', 'Undo the last thing'],
+  ['H', 'How each number in sight was made'],
   ['?', 'All keys'],
   ['Esc', 'Close what is open'],
 ];

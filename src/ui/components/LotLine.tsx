@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Item, LotId } from '../../core/records/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
+import { explained } from './explained.ts';
 import { useApp } from '../state/app.ts';
 
 interface LotLineProps {
@@ -10,10 +11,12 @@ interface LotLineProps {
   readonly more?: ReactNode;
   /** At the right: how much, or from where. */
   readonly children: ReactNode;
+  /** How that was made. */
+  readonly how?: string;
 }
 
 /** One lot in a list: its swatch and name; pressing it hangs its ticket at the right. */
-export function LotLine({ id, item, more, children }: LotLineProps) {
+export function LotLine({ id, item, more, how, children }: LotLineProps) {
   const show = useApp((state) => state.show);
   return (
     <li className="dotted-row">
@@ -26,7 +29,12 @@ export function LotLine({ id, item, more, children }: LotLineProps) {
         <span className="min-w-0 flex-1 truncate">
           {item.name} {more !== undefined && <span className="text-stone">{more}</span>}
         </span>
-        <span className="tabular max-w-[48%] shrink-0 truncate text-sm text-stone">{children}</span>
+        <span
+          className="tabular max-w-[48%] shrink-0 truncate text-sm text-stone"
+          {...(how === undefined ? {} : explained(how))}
+        >
+          {children}
+        </span>
       </button>
     </li>
   );

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
+import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
 
 interface PageProps {
@@ -83,13 +84,12 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
 export function Figure({ value, label, how }: { value: string; label: string; how?: string }) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <div className="relative leading-tight">
+    <div className="relative leading-tight" {...(how !== undefined && explained(how, `${value} ${label}`))}>
       {how === undefined ? (
         <span className="block font-display text-[21px] font-semibold">{value}</span>
       ) : (
         <button
           type="button"
-          title={how}
           aria-expanded={isOpen}
           className="block font-display text-[21px] leading-tight font-semibold underline decoration-stone/50 decoration-dotted decoration-1 underline-offset-4"
           onClick={() => setOpen(!isOpen)}

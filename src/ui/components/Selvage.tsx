@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router';
+import type { Help } from './explained.ts';
 
 /** The screens in the order of the work; the number opens each. */
 export const SCREENS = [
@@ -12,7 +13,7 @@ export const SCREENS = [
 ] as const;
 
 /** The navigation: the printed edge of a cloth, with its fringe and numbered colour dots. */
-export function Selvage() {
+export function Selvage({ onHelp }: { onHelp: (help: Help) => void }) {
   return (
     <nav
       aria-label="Screens"
@@ -46,6 +47,14 @@ export function Selvage() {
           </li>
         ))}
       </ul>
+      <div className="mt-auto hidden gap-1 pb-4 pl-4 text-sm text-stone md:grid">
+        <button type="button" className="min-h-8 text-left hover:text-ink" onClick={() => onHelp('numbers')}>
+          How? <kbd>H</kbd>
+        </button>
+        <button type="button" className="min-h-8 text-left hover:text-ink" onClick={() => onHelp('keys')}>
+          Keys <kbd>?</kbd>
+        </button>
+      </div>
     </nav>
   );
 }

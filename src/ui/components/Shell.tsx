@@ -6,11 +6,12 @@ import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
 import { useKeys } from './useKeys.ts';
 
+const HowHelp = lazy(async () => ({ default: (await import('./HowHelp.tsx')).HowHelp }));
 const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp.tsx')).KeyHelp }));
 
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
-  const { isHelpOpen, setHelpOpen } = useKeys();
+  const { help, setHelp } = useKeys();
   const storeFault = useApp((state) => state.storeFault);
   const name = useApp((state) => state.household?.settings.name ?? '');
   const { pathname } = useLocation();
@@ -30,7 +31,7 @@ export function Shell() {
 
   return (
     <div className="flex min-h-full flex-col md:h-full md:flex-row">
-      <Selvage />
+      <Selvage onHelp={setHelp} />
       <div className="relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
         {storeFault && (
           <p role="alert" className="bg-weld/25 px-5 py-2 text-sm">
@@ -42,9 +43,9 @@ export function Shell() {
         </Suspense>
         <NoticeLine />
       </div>
-      {isHelpOpen && (
+      {help !== null && (
         <Suspense>
-          <KeyHelp onClose={() => setHelpOpen(false)} />
+          {help === 'keys' ? <KeyHelp onClose={() => setHelp(null)} /> : <HowHelp onClose={() => setHelp(null)} />}
         </Suspense>
       )}
     </div>

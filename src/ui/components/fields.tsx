@@ -6,6 +6,7 @@ import {
   type SelectHTMLAttributes,
   type TextareaHTMLAttributes,
 } from 'react';
+import { explained } from './explained.ts';
 
 const boxClass =
   'h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
@@ -112,7 +113,7 @@ export function Row({ name, how, children }: { name: string; how?: string; child
         ) : (
           <button
             type="button"
-            title={how}
+            {...explained(how)}
             aria-expanded={isOpen}
             className="text-right font-semibold underline decoration-stone/50 decoration-dotted underline-offset-4"
             onClick={() => setOpen(!isOpen)}

@@ -4,6 +4,7 @@ import { createPutBack, createTakeOut } from '../../core/tracking/index.ts';
 import { useApp, world } from '../state/app.ts';
 import { useChoices } from '../state/choices.ts';
 import { useQuickWanted } from '../state/quick.ts';
+import type { Help } from './explained.ts';
 import { SCREENS } from './Selvage.tsx';
 
 function isTyping(target: EventTarget | null): boolean {
@@ -21,8 +22,8 @@ function pressButton(key: string): boolean {
 }
 
 /** The common acts, one key each; none while one is typing or a dialog is open. */
-export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean) => void } {
-  const [isHelpOpen, setHelpOpen] = useState(false);
+export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => void } {
+  const [help, setHelp] = useState<Help | null>(null);
   const navigate = useNavigate();
 
   useEffect(() => {
@@ -79,7 +80,10 @@ export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean)
             void undo();
             break;
           case '?':
-            setHelpOpen(true);
+            setHelp('keys');
+            break;
+          case 'h':
+            setHelp('numbers');
             break;
           case 'escape':
             show(null);
@@ -93,5 +97,5 @@ export function useKeys(): { isHelpOpen: boolean; setHelpOpen: (isOpen: boolean)
     return () => window.removeEventListener('keydown', onKey);
   }, [navigate]);
 
-  return { isHelpOpen, setHelpOpen };
+  return { help, setHelp };
 }

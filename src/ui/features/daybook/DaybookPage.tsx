@@ -4,6 +4,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
+import { explained } from '../../components/explained.ts';
 import { wordCount, wordEvent } from '../../text/index.ts';
 
 /** Everything that was ever done, newest first. Each line can be taken back while nothing builds on it. */
@@ -39,7 +40,9 @@ export function DaybookPage() {
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
-        <span className="text-stone">{wordCount(lines.length, 'line')}</span>
+        <span className="text-stone" {...explained('The lines of the daybook that are listed here.')}>
+          {wordCount(lines.length, 'line')}
+        </span>
       </div>
       <div ref={frame} className="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5">
         {lines.length === 0 && <p className="py-8 font-display text-xl">Nothing was written that says that.</p>}

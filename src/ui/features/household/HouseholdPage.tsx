@@ -3,6 +3,7 @@ import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { ImportButton } from '../../components/ImportButton.tsx';
 import { saveFile } from '../../components/saveFile.ts';
@@ -154,9 +155,12 @@ function Files() {
     <section aria-label="Your file" className="max-w-md">
       <h2 className="font-display text-lg font-semibold">Your file</h2>
       <p className="mt-1 text-stone">
-        Everything stays in this browser: {wordCount(household.items.size, 'item')},{' '}
-        {wordCount(household.lots.size, 'lot')}, {wordCount(household.places.size, 'place')}. Save it to one file now
-        and then, and open that file in any other browser.
+        Everything stays in this browser:{' '}
+        <span {...explained('The records of each table, what is gone and what is put away included.')}>
+          {wordCount(household.items.size, 'item')}, {wordCount(household.lots.size, 'lot')},{' '}
+          {wordCount(household.places.size, 'place')}
+        </span>
+        . Save it to one file now and then, and open that file in any other browser.
       </p>
       <div className="mt-3 flex flex-wrap items-start gap-3">
         <Button look="strong" onClick={() => void save()}>

@@ -5,7 +5,7 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getNeeds, getTree } from '../../state/derived.ts';
-import { explainNeeds, wordAmount, wordCount, wordGroup, wordSchool } from '../../text/index.ts';
+import { explainNeeds, wordAmount, wordCount, wordGroup, wordHowMuch, wordSchool } from '../../text/index.ts';
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
 export function GroupTicket({ group }: { group: Group }) {
@@ -21,7 +21,9 @@ export function GroupTicket({ group }: { group: Group }) {
       <h2 className="font-display text-[21px] leading-tight font-semibold">{wordGroup(group, household)}</h2>
       <p className="text-stone">{wordSchool(group.school, group.kind)}</p>
       <dl className="mt-2">
-        <Row name="Holds">{wordCount(group.lots.length, 'lot')}</Row>
+        <Row name="Holds" how="The lots that this kind's sorting puts together.">
+          {wordCount(group.lots.length, 'lot')}
+        </Row>
         {explainNeeds(needs, units).map(({ words, how }, i) => (
           <Row key={words} name={i === 0 ? 'Needs' : 'or'} how={how}>
             {words}
@@ -30,14 +32,22 @@ export function GroupTicket({ group }: { group: Group }) {
         <Row name="Weight" how="What each lot weighs, measured or computed, added up.">
           {formatMass(needs.massG, units)}
         </Row>
-        <Row name="Today in">{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
+        <Row
+          name="Today in"
+          how="The places where its lots lie today, each counted once."
+        >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
       </dl>
       <h3 className="mt-4 font-bold">In this order</h3>
       <ol className="mt-1">
         {group.lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;
           return (
-            <LotLine key={lot.id} id={lot.id} item={item}>
+            <LotLine
+              key={lot.id}
+              id={lot.id}
+              item={item}
+              how={item.pattern ? 'The number it was given.' : wordHowMuch(item, lot, household.settings)}
+            >
               {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
             </LotLine>
           );

@@ -4,6 +4,7 @@ import { KINDS, type Household, type Kind, type School } from '../../../core/rec
 import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups, getNeeds } from '../../state/derived.ts';
@@ -117,7 +118,10 @@ function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
           </select>
         </label>
         {kind === 'fabric' && school === 'lengthClass' && <LengthClasses />}
-        <span className="text-sm text-stone md:ml-auto">
+        <span
+          className="text-sm text-stone md:ml-auto"
+          {...explained('Groups and lots of this kind as it is sorted now; what is a file or gone is not counted.')}
+        >
           {wordCount(groups.length, 'group')}, {wordCount(lots, 'lot')}
         </span>
       </header>
@@ -137,6 +141,7 @@ interface GroupLineProps {
 }
 
 const BANDS = 60;
+const NO_WAY = 'Its lots allow no one way of keeping that they share.';
 
 /** The colours of a group in their order, side by side: no more of them than the eye can tell apart. */
 function paintBands(group: Group, household: Household): string {
@@ -154,7 +159,8 @@ function GroupLine({ group, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
   const { units } = household.settings;
   const needs = getNeeds(household, group);
-  const words = explainNeeds(needs, units).map((need) => need.words);
+  const rows = explainNeeds(needs, units);
+  const words = rows.map((need) => need.words);
   return (
     <li className="dotted-row [contain-intrinsic-size:auto_37px] [content-visibility:auto]">
       <button
@@ -163,16 +169,25 @@ function GroupLine({ group, isChosen, onChoose }: GroupLineProps) {
         className={`grid min-h-11 w-full grid-cols-[1fr_auto] items-center gap-x-4 py-1 text-left md:grid-cols-[170px_120px_60px_1fr_70px] md:min-h-9 ${isChosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
         onClick={() => onChoose(group)}
       >
-        <span className="truncate">{wordGroup(group, household)}</span>
+        <span data-name className="truncate">
+          {wordGroup(group, household)}
+        </span>
         <span aria-hidden className="hidden h-4 w-full md:block" style={{ background: paintBands(group, household) }} />
-        <span className="tabular text-right">{wordCount(group.lots.length, 'lot')}</span>
-        <span className="col-span-2 md:col-span-1">
+        <span className="tabular text-right" {...explained('The lots that this kind’s sorting puts together.')}>
+          {wordCount(group.lots.length, 'lot')}
+        </span>
+        <span className="col-span-2 md:col-span-1" {...explained(rows.map(({ how }) => how).join(' Or: ') || NO_WAY)}>
           {words[0] ?? 'no one way keeps them all'}
           {words.length > 1 && (
             <span className="text-sm font-normal text-stone">{` or ${words.slice(1).join(', or ')}`}</span>
           )}
         </span>
-        <span className="tabular hidden text-right text-stone md:block">{formatMass(needs.massG, units)}</span>
+        <span
+          className="tabular hidden text-right text-stone md:block"
+          {...explained('What each lot weighs, measured or computed, added up.')}
+        >
+          {formatMass(needs.massG, units)}
+        </span>
       </button>
     </li>
   );

@@ -2,6 +2,7 @@ import { useMemo, useRef } from 'react';
 import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
 import type { LotId, PhotoId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
+import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 import { useWindow } from '../../components/useWindow.ts';
 import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
@@ -77,7 +78,10 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
   return (
     <div className="flex min-h-[50vh] flex-1 flex-col md:min-h-0">
       <PrintDefs />
-      <p className="px-4 text-sm text-stone md:px-5">
+      <p
+        className="px-4 text-sm text-stone md:px-5"
+        {...explained('As typed or as measured: its ticket says which, and how near.', 'The length on a piece')}
+      >
         Each piece to scale, 1 : 100. Dashed: out. Zigzag above: without a home. A stitch down the middle: planned
         elsewhere.
       </p>
@@ -120,16 +124,19 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
   const household = useHousehold();
   const { units } = household.settings;
   const needs = useMemo(() => computeNeeds(group, household), [group, household]);
+  const need = explainNeeds(needs, units)[0];
   const lengthMm = group.lots.reduce((sum, lot) => sum + (lot.lengthMm ?? 0), 0);
   return (
     <header className="flex items-baseline gap-x-4 overflow-hidden whitespace-nowrap">
       <h2 className="font-display text-lg font-semibold">{name}</h2>
-      <span className="text-sm text-stone">
+      <span className="text-sm text-stone" {...explained('The lengths shown under this head, added up.')}>
         {wordCount(group.lots.length, 'length')}, {formatClothLength(lengthMm, units)}
       </span>
-      <span className="ml-auto hidden truncate text-sm text-stone md:inline">
-        {explainNeeds(needs, units)[0]?.words}
-      </span>
+      {need && (
+        <span className="ml-auto hidden truncate text-sm text-stone md:inline" {...explained(need.how)}>
+          {need.words}
+        </span>
+      )}
     </header>
   );
 }

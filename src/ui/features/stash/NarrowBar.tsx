@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Kind } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
 import { wordCount } from '../../text/index.ts';
 import { FACETS_OF_KIND, SORTS, type Facet, type Narrowed, type Narrowing } from './rows.ts';
@@ -22,6 +23,8 @@ interface NarrowBarProps {
   readonly onLook: (look: Look) => void;
   readonly onRecall: (look: SavedLook) => void;
 }
+
+const HOW = 'How many lots it would leave, with the words and everything else that is chosen.';
 
 /** These are always in sight; the rest is one press away. */
 const FIRST: ReadonlySet<Facet> = new Set(['what', 'colour', 'presence', 'attention']);
@@ -94,6 +97,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
             aria-label={label}
             className={`${barClass} ${quiet(chosen !== '')} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
             value={chosen}
+            {...explained(HOW, `${label}: the counts in brackets`)}
             onChange={(event) => choose(facet, event.target.value)}
           >
             <option value="">{`${label}: any`}</option>

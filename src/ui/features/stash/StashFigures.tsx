@@ -4,6 +4,7 @@ import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
 import { computeMonthFlows, getAmount } from '../../../core/measure/index.ts';
 import type { Kind } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
+import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { capitalise, wordKindPlural } from '../../text/index.ts';
 import { FACETS_OF_KIND, type StashRow } from './rows.ts';
@@ -24,6 +25,8 @@ const SHADES: Record<string, string> = {
   black: '#23272c',
 };
 const MONTHS = 12;
+const IN = 'What became longer or came in that month, as the daybook has it, added up; what was undone is left out.';
+const OUT = 'What was cut, used up, given away or measured shorter that month, as the daybook has it, added up.';
 const monthName = new Intl.DateTimeFormat('en', { month: 'short', year: '2-digit', timeZone: 'UTC' });
 
 interface Datum {
@@ -62,6 +65,9 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
     const amount = colours.get(family) ?? 0;
     return { name: capitalise(family), value: amount, fill: SHADES[family] ?? '#8a8f94', words: words(amount) };
   });
+  const how = isCloth
+    ? 'The lengths of all lots that are shown, added up, each under its first word.'
+    : 'What is counted in pieces, added up; lengths and areas count as one a lot.';
   const flows = useMemo(
     () => (isCloth ? computeMonthFlows(events, household, MONTHS, world.nowMs()) : []),
     [events, household, isCloth],
@@ -76,8 +82,12 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
       className="min-h-0 flex-1 overflow-y-auto px-4 pb-6 md:px-5"
     >
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
-        <BarTable title={`${what} by ${wordFacet('what', kind).toLowerCase()}`} data={byWhat} />
-        <BarTable title={`${what} by colour`} data={byColour} />
+        <BarTable title={`${what} by ${wordFacet('what', kind).toLowerCase()}`} data={byWhat} how={how} />
+        <BarTable
+          title={`${what} by colour`}
+          data={byColour}
+          how={`${how} Its first colour tells under which one it counts.`}
+        />
         {isCloth && (
           <section aria-label="In and out by month" className="lg:col-span-2">
             <h2 className="font-display text-lg font-semibold">In and out by month</h2>
@@ -128,8 +138,12 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                         <th scope="row" className="py-1 text-left font-normal">
                           {monthName.format(new Date(`${flow.month}-01`))}
                         </th>
-                        <td className="text-right">{formatClothLength(flow.inMm, units)}</td>
-                        <td className="text-right">{formatClothLength(flow.outMm, units)}</td>
+                        <td className="text-right" {...explained(IN)}>
+                          {formatClothLength(flow.inMm, units)}
+                        </td>
+                        <td className="text-right" {...explained(OUT)}>
+                          {formatClothLength(flow.outMm, units)}
+                        </td>
                       </tr>
                     ))}
                 </tbody>
@@ -152,7 +166,7 @@ function getAmountOf(item: StashRow['item'], lot: StashRow['lot']): number {
 const BAR_PX = 28;
 
 /** Bars with their names and figures; the figures are a table for those who do not look. */
-function BarTable({ title, data }: { title: string; data: readonly Datum[] }) {
+function BarTable({ title, data, how }: { title: string; data: readonly Datum[]; how: string }) {
   return (
     <section aria-label={title}>
       <h2 className="font-display text-lg font-semibold">{title}</h2>
@@ -165,7 +179,9 @@ function BarTable({ title, data }: { title: string; data: readonly Datum[] }) {
                 <th scope="row" className="pr-3 text-left font-normal whitespace-nowrap">
                   {name}
                 </th>
-                <td className="pr-3 text-right font-semibold whitespace-nowrap">{words}</td>
+                <td className="pr-3 text-right font-semibold whitespace-nowrap" {...explained(how)}>
+                  {words}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -5,6 +5,7 @@ import { KINDS, type Household, type Kind } from '../../../core/records/index.ts
 import { formatClothLength, formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
+import { explained } from '../../components/explained.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices, type SavedLook } from '../../state/choices.ts';
@@ -125,6 +126,7 @@ export function StashPage() {
                 to={`/stash/${one}`}
                 className={tabClass(one === kind)}
                 aria-current={one === kind ? 'page' : undefined}
+                {...explained('The lots of each kind that are not gone, files among them.')}
                 onClick={() => useChoices.setState({ stashKind: one })}
               >
                 {`${wordKindPlural(one)} ${(counts.get(one) ?? 0).toLocaleString('en')}`}

@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import type { Kind, LotId } from '../../../core/records/index.ts';
+import { explained } from '../../components/explained.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -153,7 +154,9 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                       <span className="font-display text-lg font-semibold">
                         {wordFacetValue(groupBy as Facet, line.value, kind)}
                       </span>{' '}
-                      <span className="text-sm font-normal text-stone">{line.count.toLocaleString('en')}</span>
+                      <span className="text-sm font-normal text-stone" {...explained('The lots under this head.')}>
+                        {line.count.toLocaleString('en')}
+                      </span>
                     </th>
                   </tr>
                 );
@@ -190,6 +193,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                     <button
                       type="button"
                       data-line={index}
+                      data-name
                       className="max-w-full truncate text-left"
                       onKeyDown={(event) => {
                         const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 }[event.key];
@@ -205,6 +209,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                     <td
                       key={column.id}
                       title={column.id === 'place' ? line.row.place : undefined}
+                      {...(column.how && explained(column.how(line.row, settings)))}
                       className={`truncate pr-4 ${column.isNumber ? 'tabular text-right' : ''}`}
                     >
                       {column.id === 'place' ? (

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { findWheelCell, layOutWheel, type WheelCell } from '../../../core/drawing/index.ts';
 import { computePieceArea } from '../../../core/measure/index.ts';
 import type { Item, Lot, Print } from '../../../core/records/index.ts';
+import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { wordAmount } from '../../text/index.ts';
@@ -13,6 +14,9 @@ function getArea(item: Item, lot: Lot): number {
   if (item.scrap) return lot.count * computePieceArea(item);
   return (lot.lengthMm ?? 0) * (item.fabric?.widthMm ?? 0);
 }
+
+const HOW =
+  'A cell is as large, of the whole wall, as its length × width is of all the cloth that is shown; the amount is as typed or measured.';
 
 /** Room for a name and an amount in a cell. */
 const WORDS_FROM_PX = 48;
@@ -120,7 +124,7 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
   const chosenCell = cells[at];
   return (
     <div className="flex min-h-[50vh] flex-1 flex-col px-4 pb-3 md:min-h-0 md:px-5">
-      <p className="text-sm text-stone">
+      <p className="text-sm text-stone" {...explained(HOW, 'The size of a cell, and the amount in it')}>
         Round the colour wheel from left to right, neutrals last; each as large as there is of it.{' '}
         <span aria-hidden className="font-semibold text-ink">
           {wordCell(pointed)}

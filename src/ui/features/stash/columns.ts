@@ -2,7 +2,7 @@ import type { Item, Kind, Lot } from '../../../core/records/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import type { Settings } from '../../../core/records/index.ts';
-import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index.ts';
+import { capitalise, formatAmount, wordAmount, wordForm, wordHowMuch, wordMeasures } from '../../text/index.ts';
 import { getWhat, type SortBy, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
 
@@ -14,6 +14,8 @@ export interface TableColumn {
   readonly isNumber?: boolean;
   readonly kinds?: readonly Kind[];
   readonly cell: (row: StashRow, settings: Settings) => string;
+  /** How the number in it was made; words need no saying. */
+  readonly how?: (row: StashRow, settings: Settings) => string;
 }
 
 const day = new Intl.DateTimeFormat('en', { year: 'numeric', month: 'short', day: 'numeric', timeZone: 'UTC' });
@@ -38,6 +40,8 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     sortBy: 'amount',
     isNumber: true,
     cell: ({ item, lot }, { units }) => (item.pattern ? String(item.pattern.number) : wordAmount(item, lot, units)),
+    how: ({ item, lot }, settings) =>
+      item.pattern ? 'The number it was given; the next one follows the highest.' : wordHowMuch(item, lot, settings),
   },
   {
     id: 'what',
@@ -51,6 +55,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     sortBy: 'uses',
     isNumber: true,
     cell: ({ item }) => String(Number(item.usesPerMonth.toFixed(2))),
+    how: () => 'As its form says: what was typed there, or what is usual for its kind.',
   },
   { id: 'place', head: () => 'Place', sortBy: 'place', cell: ({ place }) => place },
   {
@@ -59,6 +64,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     isNumber: true,
     kinds: CLOTHY,
     cell: ({ item }, { units }) => orEmpty(item.fabric?.widthMm, formatSize, units),
+    how: () => 'As its form says: what was typed there, or what is usual for its cloth.',
   },
   {
     id: 'grammage',
@@ -66,12 +72,18 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     isNumber: true,
     kinds: CLOTHY,
     cell: ({ item }) => (item.fabric ? String(Math.round(item.fabric.grammageGsm)) : ''),
+    how: ({ item }) =>
+      item.fabric?.isCalibrated
+        ? 'Worked out from a piece of it that was measured.'
+        : 'As its form says: what was typed there, or the figure of its class.',
   },
   {
     id: 'mass',
     head: () => 'Weight',
     isNumber: true,
     cell: ({ item, lot }, settings) => formatMassOf(item, lot, settings),
+    how: ({ item, lot }, settings) =>
+      wordMeasures(item, lot, settings).find(({ name }) => name === 'Weight')?.how ?? 'As its form says.',
   },
   { id: 'form', head: () => 'Kept', cell: ({ lot }) => capitalise(wordForm(lot.form)) },
   {
@@ -91,6 +103,8 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
       const amount = unit === 'length' ? (lot.lengthMm ?? 0) : unit === 'area' ? (lot.areaMm2 ?? 0) : lot.count;
       return formatAmount(Math.max(0, amount - reserved), unit, units);
     },
+    how: ({ item, lot }, { units }) =>
+      `${wordAmount(item, lot, units)} less what is promised, ${formatAmount(getReserved(lot), getAmountUnit(item, lot), units)}.`,
   },
   {
     id: 'promised',
@@ -110,12 +124,25 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     isNumber: true,
     kinds: ['thread'],
     cell: ({ item }) => String(item.thread?.tex ?? ''),
+    how: () => 'Grams in a thousand metres: as typed, or worked out from its ticket or weight number.',
   },
-  { id: 'since', head: () => 'Last touched', sortBy: 'since', cell: ({ lot }) => day.format(lot.sinceMs) },
+  {
+    id: 'since',
+    head: () => 'Last touched',
+    sortBy: 'since',
+    cell: ({ lot }) => day.format(lot.sinceMs),
+    how: () => 'The day of the last thing the daybook has of it.',
+  },
   { id: 'tags', head: () => 'Tags', cell: ({ item }) => (item.tags ?? []).join(', ') },
   { id: 'source', head: () => 'From', cell: ({ item }) => item.source ?? '' },
-  { id: 'cost', head: () => 'Cost', isNumber: true, cell: ({ item }) => item.cost?.toFixed(2) ?? '' },
-  { id: 'expires', head: () => 'Good until', cell: ({ lot }) => lot.expiresOn ?? '' },
+  {
+    id: 'cost',
+    head: () => 'Cost',
+    isNumber: true,
+    cell: ({ item }) => item.cost?.toFixed(2) ?? '',
+    how: () => 'As its form says.',
+  },
+  { id: 'expires', head: () => 'Good until', cell: ({ lot }) => lot.expiresOn ?? '', how: () => 'As its form says.' },
 ];
 
 const USUAL: readonly string[] = ['amount', 'what', 'uses', 'place'];

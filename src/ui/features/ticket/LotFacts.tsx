@@ -13,6 +13,7 @@ const NEEDLE_HOURS = 8;
 export function LotFacts({ household, item, lot }: { household: Household; item: Item; lot: Lot }) {
   const { units } = household.settings;
   const unit = getAmountUnit(item, lot);
+  const typed = 'As its form says.';
   const lots = (getLotsByItem(household).get(item.id) ?? []).flatMap((id) => household.lots.get(id) ?? []);
   const kin = lots.filter((one) => one.id !== lot.id);
   const wrapped = listWrapped(household, lot.id);
@@ -26,18 +27,27 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const isPast = typeof lot.expiresOn === 'string' && lot.expiresOn < today;
   return (
     <>
-      {lot.holder && <Row name="Wound on">{wordHolder(lot.holder)}</Row>}
+      {lot.holder && (
+        <Row name="Wound on" how={typed}>
+          {wordHolder(lot.holder)}
+        </Row>
+      )}
       {reserved > 0 && (
-        <Row name="Free of it">{formatAmount(Math.max(0, getAmount(item, lot) - reserved), unit, units)}</Row>
+        <Row
+          name="Free of it"
+          how={`${wordAmount(item, lot, units)} less what is promised, ${formatAmount(reserved, unit, units)}.`}
+        >
+          {formatAmount(Math.max(0, getAmount(item, lot) - reserved), unit, units)}
+        </Row>
       )}
       {typeof lot.isWashed === 'boolean' && <Row name="Washed">{lot.isWashed ? 'yes' : 'not yet'}</Row>}
       {typeof lot.expiresOn === 'string' && (
-        <Row name="Good until">
+        <Row name="Good until" how={typed}>
           {isPast ? <span className="text-madder">{lot.expiresOn}, past</span> : lot.expiresOn}
         </Row>
       )}
       {typeof lot.usedHours === 'number' && (
-        <Row name="Sewn with">
+        <Row name="Sewn with" how={`The hours that were noted for it; about ${NEEDLE_HOURS} is what a needle lasts.`}>
           {lot.usedHours >= NEEDLE_HOURS ? (
             <span className="text-madder">{`${lot.usedHours} h; change it`}</span>
           ) : (
@@ -46,7 +56,10 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         </Row>
       )}
       {isLow && (
-        <Row name="To buy">
+        <Row
+          name="To buy"
+          how={`All its lots hold ${formatAmount(total, unit, units)}; the mark is what its form says.`}
+        >
           <span className="text-madder">below {formatAmount(item.restockBelow!, unit, units)} in all</span>
         </Row>
       )}
@@ -73,13 +86,18 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         <Row
           key={`${need.size} ${need.part} ${need.widthMm}`}
           name={['Needs', need.size, need.part].filter(Boolean).join(', ')}
+          how={typed}
         >
           {`${formatAmount(need.lengthMm, 'length', units)} × ${formatSize(need.widthMm, units)}`}
         </Row>
       ))}
       {item.tags && <Row name="Tags">{item.tags.join(', ')}</Row>}
       {item.source && <Row name="From">{item.source}</Row>}
-      {typeof item.cost === 'number' && <Row name="Cost">{item.cost.toFixed(2)}</Row>}
+      {typeof item.cost === 'number' && (
+        <Row name="Cost" how={typed}>
+          {item.cost.toFixed(2)}
+        </Row>
+      )}
     </>
   );
 }
@@ -90,6 +108,7 @@ function LotRow({ name, id, words }: { name: string; id: LotId; words: string })
     <Row name={name}>
       <button
         type="button"
+        data-name
         className="text-right text-woad underline underline-offset-4"
         onClick={() => show({ type: 'lot', id })}
       >

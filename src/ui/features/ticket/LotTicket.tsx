@@ -4,6 +4,7 @@ import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts
 import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { Row } from '../../components/fields.tsx';
 import { wordWhereShort } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
@@ -64,7 +65,12 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
     <>
       <PrintDefs />
       <h2 className="font-display text-[21px] leading-tight font-semibold">{item.name}</h2>
-      <p className="text-stone">{wordThing(item, units)}</p>
+      <p
+        className="text-stone"
+        {...explained('As its form says: what was typed there, or what is usual for its kind.')}
+      >
+        {wordThing(item, units)}
+      </p>
       <Swatch item={item} className={`mt-3 w-full ${item.photos ? 'h-32' : item.fabric ? 'h-12' : 'h-4'}`} />
       {!isPreview && <PhotoRow item={item} />}
       <dl className="mt-2">
@@ -98,7 +104,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       </dl>
       {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
       {where.placeId !== null && (
-        <Button look="quiet" className="mt-1" onClick={() => show({ type: 'place', id: where.placeId! })}>
+        <Button data-name look="quiet" className="mt-1" onClick={() => show({ type: 'place', id: where.placeId! })}>
           What else is in {tree.places.get(where.placeId)?.name}?
         </Button>
       )}

@@ -11,7 +11,7 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
-import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
+import { wordAmount, wordCount, wordHowMuch, wordLight, wordReach } from '../../text/index.ts';
 
 /** The ticket of a compartment or bin: its measures, how full it is, and everything in it in order. */
 export function PlaceTicket({ id }: { id: PlaceId }) {
@@ -42,23 +42,34 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
       <h2 className="font-display text-[21px] leading-tight font-semibold">{place.name}</h2>
       <p className="text-stone">{formatPlaceName(tree, id).split(' › ').slice(0, -1).join(' › ') || unit.name}</p>
       <dl className="mt-2">
-        <Row name="Inside">{formatSizes([space.widthMm, space.depthMm, space.heightMm], units)}</Row>
-        <Row name="Holds">{wordCount(state.lots, 'lot')}</Row>
+        <Row name="Inside" how="The measures of this compartment or bin, less its boards, and what stands in the way.">
+          {formatSizes([space.widthMm, space.depthMm, space.heightMm], units)}
+        </Row>
+        <Row name="Holds" how="The lots that lie in it now, counted.">
+          {wordCount(state.lots, 'lot')}
+        </Row>
         {state.isOverFull ? (
           <Row name="Over full">
             <span className="text-madder">what is in it does not lie in it</span>
           </Row>
         ) : state.freeMm === null ? (
-          <Row name="In use">{Math.round(state.fill * 100)} %</Row>
+          <Row name="In use" how="What its lots take, with the air that stays between, of what it holds.">
+            {Math.round(state.fill * 100)} %
+          </Row>
         ) : (
-          <Row name="Free">{formatSize(state.freeMm, units)}</Row>
+          <Row name="Free" how="Its width less the thickness of all that stands or lies in it side by side.">
+            {formatSize(state.freeMm, units)}
+          </Row>
         )}
-        <Row name="Carries">
+        <Row name="Carries" how="What its lots weigh, added up, of what it is said to carry.">
           <span className={massG > traits.loadG ? 'text-madder' : ''}>
             {formatMass(massG, units)} of {formatMass(traits.loadG, units)}
           </span>
         </Row>
-        <Row name="Height">{`${formatSize(traits.handMm, units)}, ${wordReach(traits.reach)}`}</Row>
+        <Row
+          name="Height"
+          how="Where the hand goes, above the floor; the band follows from your stature in House."
+        >{`${formatSize(traits.handMm, units)}, ${wordReach(traits.reach)}`}</Row>
         <Row name="Light">{wordLight(traits.light)}</Row>
         {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
       </dl>
@@ -76,7 +87,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
         {lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;
           return (
-            <LotLine key={lot.id} id={lot.id} item={item}>
+            <LotLine key={lot.id} id={lot.id} item={item} how={wordHowMuch(item, lot, settings)}>
               {wordAmount(item, lot, units)}
             </LotLine>
           );
