@@ -32,6 +32,10 @@ import {
   type Token,
 } from './lineWords.ts';
 
+/** Grams a thousand metres of what is given in tex, by its ticket number or by its weight number. */
+const toTex = (value: number, way: string): number =>
+  way === 'tex' ? value : Number(((way.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
+
 /** Collects what the line says, word by word; amounts wait until the kind is known. */
 export class LineReader {
   private readonly tokens: readonly Token[];
@@ -137,8 +141,7 @@ export class LineReader {
     }
     const value = Number(next.word.replace(',', '.'));
     if (!(value > 0)) return 0;
-    if (means === 'tex')
-      said.tex = token.word === 'tex' ? value : Number(((token.word.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
+    if (means === 'tex') said.tex = toTex(value, token.word);
     else if (means === 'cost') said.cost = value;
     else said.number = Math.round(value);
     this.mark(token.from, next.to, means);
@@ -169,6 +172,14 @@ export class LineReader {
       at = this.tokens[i + 2];
     }
     let to = (this.tokens[i + taken - 1] as Token).to;
+    // "40 wt" and "40wt" are said as often as "wt 40"; a number has just one of the two beside it.
+    const fineness = unit === '' && at ? at : { word: unit, to };
+    const value = Number(number.replace(',', '.'));
+    if (KEYWORDS[fineness.word] === 'tex' && value > 0) {
+      this.said.tex = toTex(value, fineness.word);
+      this.mark(from, fineness.to, 'tex');
+      return fineness === at ? taken + 1 : taken;
+    }
     const isUnit = (word: string) =>
       LENGTH_UNITS.has(word) ||
       MASS_UNITS.has(word) ||

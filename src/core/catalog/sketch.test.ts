@@ -6,7 +6,13 @@ import { findType, TYPE_FIGURES } from './figures.ts';
 import { parseLine } from './line.ts';
 import { addMonths, completeSketch, computeSheetsThickness, type Sketch } from './sketch.ts';
 
-const birth = { itemId: 'i' as ItemId, lotId: 'l' as LotId, nowMs: Date.UTC(2026, 0, 31), stationId: CUTTING };
+const birth = {
+  itemId: 'i' as ItemId,
+  lotId: 'l' as LotId,
+  nowMs: Date.UTC(2026, 0, 31),
+  stationId: CUTTING,
+  settings: DEFAULT_SETTINGS,
+};
 const make = (sketch: Sketch) => {
   const made = completeSketch(sketch, birth);
   if (!made.ok) throw new Error(JSON.stringify(made.fault));
@@ -17,6 +23,15 @@ const size = (sketch: Sketch, form: StowForm) => {
   const pkg = computePackage(item, lot, form, DEFAULT_SETTINGS)!;
   return [pkg.alongMm, pkg.acrossMm, pkg.heightMm, pkg.massG];
 };
+
+describe('how a new thing is kept when nobody said', () => {
+  it('is the usual way where that suits, else the next that does', () => {
+    const wool = { kind: 'fabric', name: 'Rust coating', cloth: 'coating', widthMm: 1500, lengthMm: 2100 } as const;
+    expect(make(wool).lot).toMatchObject({ form: 'stack', homeForm: 'stack' });
+    expect(make({ ...wool, cloth: 'poplin' }).lot).toMatchObject({ form: 'board', homeForm: 'board' });
+    expect(make({ ...wool, form: 'hanger', forms: ['board', 'hanger'] }).lot.form).toBe('hanger');
+  });
+});
 
 describe('a sketch filled up', () => {
   it('takes what was not said of a cloth from its class', () => {

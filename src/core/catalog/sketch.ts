@@ -1,4 +1,4 @@
-import { findHolder, getCloth, getHolder } from '../measure/index.ts';
+import { computePackage, computePackages, findHolder, getCloth, getHolder } from '../measure/index.ts';
 import {
   createLooseLot,
   parseRecord,
@@ -23,6 +23,7 @@ import {
   type StowForm,
   type TapeSpec,
   type ThreadSpec,
+  type Settings,
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { findType } from './figures.ts';
@@ -285,6 +286,8 @@ export interface Birth {
   readonly lotId: LotId;
   readonly nowMs: number;
   readonly stationId: StationId;
+  /** The household's boards and panels: they decide what a new thing can be kept as. */
+  readonly settings: Settings;
 }
 
 /** What a sketch became, before it is checked. */
@@ -341,6 +344,11 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
     lot.expiresOn = addMonths(birth.nowMs, figures.keepsMonths);
   const form = sketch.form ?? lot.form;
   if (item.forms.includes(form) && lot.state !== 'in') Object.assign(lot, { form, homeForm: form });
+  if (!base && sketch.form === undefined && !computePackage(item, lot, lot.form, birth.settings)) {
+    // What nobody said is the first form that suits: five metres of coating do not go on a board.
+    const [able] = computePackages(item, lot, birth.settings);
+    if (able) Object.assign(lot, { form: able.form, homeForm: able.form });
+  }
   return { item, lot };
 }
 

@@ -32,7 +32,7 @@ export function Shell() {
   return (
     <div className="flex min-h-full flex-col md:h-full md:flex-row">
       <Selvage onHelp={setHelp} />
-      <div className="relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
+      <div className="group/screen relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
         {storeFault && (
           <p role="alert" className="bg-weld/25 px-5 py-2 text-sm">
             {wordStoreFault(storeFault)}

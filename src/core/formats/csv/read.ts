@@ -170,6 +170,7 @@ export function readTable(table: TextTable, household: Household, options: ReadO
       lotId: options.createId() as LotId,
       nowMs,
       stationId: options.stationOf(rowKind),
+      settings: household.settings,
     };
     const lot = isKnown ? known : baseItem && createLooseLot(birth.lotId, baseItem, 1, null, nowMs);
     const made = completeSketch(sketch, birth, baseItem && lot ? { item: baseItem, lot } : null);

@@ -52,6 +52,7 @@ function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameter
     ...ids,
     nowMs: world.nowMs(),
     stationId: getUsualStations(household)(line.sketch.kind),
+    settings: household.settings,
   });
   return made.ok
     ? { thing: made.value, problem: null }

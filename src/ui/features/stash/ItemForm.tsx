@@ -85,7 +85,12 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
   const fields = watch();
   // What a new thing begins with keeps its exact figures, until it becomes a thing of another kind.
   const from = isOther ? null : begin;
-  const result = readFields(fields, units, from, { ...ids, nowMs: world.nowMs(), stationId: station });
+  const result = readFields(fields, units, from, {
+    ...ids,
+    nowMs: world.nowMs(),
+    stationId: station,
+    settings: household.settings,
+  });
   const faults = result.ok ? {} : result.fault;
   // Before the first try only what was typed and does not read is pointed out.
   const faultOf = (name: keyof ItemFields) =>

@@ -46,7 +46,12 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
 
   const line = useMemo(() => parseLine(text, { kind, units }), [text, kind, units]);
   const made = useMemo(() => {
-    const birth: Birth = { ...ids, nowMs: world.nowMs(), stationId: getUsualStations(household)(line.sketch.kind) };
+    const birth: Birth = {
+      ...ids,
+      nowMs: world.nowMs(),
+      stationId: getUsualStations(household)(line.sketch.kind),
+      settings: household.settings,
+    };
     return completeSketch(line.sketch, birth);
   }, [line, ids, household]);
   const needsAmount = line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
@@ -98,6 +103,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
       {!isEmpty && (
         <div
           id="quick-read"
+          data-draft
           className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
         >
           {thing && (

@@ -6,7 +6,13 @@ import { createSampleHousehold } from '../../../sample/index.ts';
 import { createFields, toFields } from './itemFields.ts';
 import { readFields } from './itemForm.ts';
 
-const create: Birth = { itemId: 'i' as ItemId, lotId: 'l' as LotId, nowMs: 7, stationId: 'st' as StationId };
+const create: Birth = {
+  itemId: 'i' as ItemId,
+  lotId: 'l' as LotId,
+  nowMs: 7,
+  stationId: 'st' as StationId,
+  settings: DEFAULT_SETTINGS,
+};
 const cloth = {
   ...createFields('fabric', 'st'),
   name: 'Oat twill',
