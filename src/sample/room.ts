@@ -101,9 +101,9 @@ const LOFT: RoomSpec = {
   ],
   circuits: [{ id: 'loft', name: 'Loft sockets', volts: 230, amps: 16 }],
   stations: [
-    { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2900, yMm: 1900 } },
-    { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2600, yMm: 1000 } },
-    { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1400 } },
+    { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2900, yMm: 1900 }, unitId: 'r1-u3' as PlaceId },
+    { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2600, yMm: 1000 }, unitId: 'r1-u8' as PlaceId },
+    { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1400 }, unitId: 'r1-u11' as PlaceId },
   ],
 };
 

@@ -53,12 +53,13 @@ describe('the score', () => {
     while (facts.optPlace[o] !== p) o += 1;
     const before = state.seconds;
     state.insert(l, o);
-    // Peg field: x 1290 + 508 along the east wall, so (4200 - 312, 1798); cutting stands at (2900, 1900).
-    // Way 2 × 993.3 mm × 0.63 s/m = 1.2515 s; hand at 1150 + 200 mm is easy; unhook 1; find 1.
-    // 16 uses × 3.2515 s, less 16 × 90 s of looking for it everywhere; no piece of cloth, so no wear;
+    // Peg field: x 1290 + 508 along the east wall, so (4200 - 312, 1798); one cuts before the table,
+    // at (4200 - 700 - 300, 1290 + 600).
+    // Way 2 × 694.1 mm × 0.63 s/m = 0.8746 s; hand at 1150 + 200 mm is easy; unhook 1; find 1.
+    // 16 uses × 2.8746 s, less 16 × 90 s of looking for it everywhere; no piece of cloth, so no wear;
     // it hung nowhere or elsewhere before, so 25 s over 12 months of carrying.
     const moving = facts.present[l] === p ? 0 : 25 / 12;
-    expect(state.seconds - before).toBeCloseTo(16 * 3.2515 - 16 * 90 + moving, 1);
+    expect(state.seconds - before).toBeCloseTo(16 * 2.8746 - 16 * 90 + moving, 1);
   });
 });
 

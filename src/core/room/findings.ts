@@ -60,7 +60,8 @@ const DOOR_REACH_MM = 900;
 /** From here up one may stand at a table to reach what hangs behind it. */
 const HUNG_FROM_MM = 700;
 
-interface Scene {
+/** A room with its furniture, ready to be judged. */
+export interface Scene {
   readonly room: RoomSpec;
   readonly bodies: readonly Body[];
   readonly outline: Polygon;
@@ -317,6 +318,34 @@ function findLeaning({ bodies }: Scene, body: Body): Finding[] {
   });
 }
 
+export function createScene(room: RoomSpec, pieces: readonly Piece[], settings: Pick<Settings, 'statureMm'>): Scene {
+  return {
+    room,
+    bodies: listBodies(room, pieces, listFixtureBodies(room)),
+    outline: room.walls.map((wall) => wall.from),
+    statureMm: settings.statureMm,
+  };
+}
+
+/** What two bodies alone tell: everything but the ways through the room and the sun, which cost most to know. */
+export function findNear(scene: Scene): Finding[] {
+  return [
+    ...scene.bodies.flatMap((body, index) => [
+      ...(body.piece ? findOutside(scene, body) : []),
+      ...findOverlaps(scene, body, index),
+      ...findZones(scene, body),
+      ...findLeaning(scene, body),
+    ]),
+    ...findDoors(scene),
+    ...findCovered(scene),
+  ];
+}
+
+/** The ways from the door, and the sun. */
+export function findFar(scene: Scene): Finding[] {
+  return [...scene.bodies.flatMap((body) => findSun(scene, body)), ...findWays(scene)];
+}
+
 /**
  * Judges an arrangement: what overlaps, what doors and drawers hit, where one cannot stand, walk or stand up,
  * what is behind furniture or too near to heat. Worst first, faults before cautions. Lengths in mm.
@@ -326,24 +355,7 @@ export function computeFindings(
   pieces: readonly Piece[],
   settings: Pick<Settings, 'statureMm'>,
 ): Finding[] {
-  const bodies = listBodies(room, pieces, listFixtureBodies(room));
-  const scene: Scene = {
-    room,
-    bodies,
-    outline: room.walls.map((wall) => wall.from),
-    statureMm: settings.statureMm,
-  };
-  const found = [
-    ...bodies.flatMap((body, index) => [
-      ...(body.piece ? findOutside(scene, body) : []),
-      ...findOverlaps(scene, body, index),
-      ...findZones(scene, body),
-      ...findLeaning(scene, body),
-      ...findSun(scene, body),
-    ]),
-    ...findDoors(scene),
-    ...findCovered(scene),
-    ...findWays(scene),
-  ];
+  const scene = createScene(room, pieces, settings);
+  const found = [...findNear(scene), ...findFar(scene)];
   return found.toSorted((a, b) => Number(b.isFault) - Number(a.isFault) || b.missingMm - a.missingMm);
 }

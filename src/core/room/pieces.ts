@@ -1,9 +1,27 @@
 import type { Household, Kind, PlaceId } from '../records/index.ts';
 import type { PlaceTree } from '../storage/index.ts';
+import type { Fetch } from './arrange.ts';
 import type { Piece } from './bodies.ts';
 
 /** What heat and sun would harm. */
 const TENDER: ReadonlySet<Kind> = new Set<Kind>(['fabric', 'scrap', 'pattern', 'thread', 'kit']);
+
+/** How often a month things in each piece of a room are fetched for the work at each station. */
+export function listFetches(household: Household, tree: PlaceTree, roomId: PlaceId): Fetch[] {
+  const sums = new Map<string, Fetch>();
+  for (const lot of household.lots.values()) {
+    const item = household.items.get(lot.itemId);
+    const at = lot.placeId ?? lot.homeId;
+    if (!item || at === null || item.usesPerMonth === 0 || lot.state === 'gone') continue;
+    const path = tree.getPath(at);
+    const unit = path.find((place) => place.level === 'unit');
+    if (!unit || unit.parentId !== roomId) continue;
+    const key = `${unit.id} ${item.stationId}`;
+    const perMonth = (sums.get(key)?.perMonth ?? 0) + item.usesPerMonth;
+    sums.set(key, { unitId: unit.id, stationId: item.stationId, perMonth });
+  }
+  return [...sums.values()];
+}
 
 /** The furniture of a room as the plan judges it. */
 export function listPieces(household: Household, tree: PlaceTree, roomId: PlaceId): Piece[] {

@@ -41,19 +41,21 @@ export function computeTriangle(room: RoomSpec, pieces: readonly Piece[]): Trian
     at: computeStationPoint(room, station, getUnit),
   }));
   const named = (name: RegExp) => points.find((point) => name.test(point.name));
+  const trips = TRIPS.flatMap(([a, b, perHour]) => {
+    const [from, to] = [named(a), named(b)];
+    return from && to && from !== to ? [{ from, to, perHour }] : [];
+  });
+  if (trips.length === 0) return null;
   const outline = room.walls.map((wall) => wall.from);
   const grid = createFloorGrid(outline, listBodies(room, pieces, listFixtureBodies(room)), CELL_MM);
   const walks = new Map<PlanPoint, Float64Array>();
-  const legs = TRIPS.flatMap(([a, b, perHour]): Leg[] => {
-    const [from, to] = [named(a), named(b)];
-    if (!from || !to || from === to) return [];
+  const legs = trips.map(({ from, to, perHour }): Leg => {
     const walk = walks.get(from.at) ?? measureWalk(grid, from.at, BODY_HALF_MM);
     walks.set(from.at, walk);
     const cell = findFreeCell(grid, to.at, BODY_HALF_MM);
     const mm = cell < 0 ? Infinity : walk[cell]!;
-    return [{ from: from.name, to: to.name, lengthMm: Number.isFinite(mm) ? mm : null, perHour }];
+    return { from: from.name, to: to.name, lengthMm: Number.isFinite(mm) ? mm : null, perHour };
   });
-  if (legs.length === 0) return null;
   const metresPerHour = legs.reduce((sum, leg) => sum + (2 * (leg.lengthMm ?? 0) * leg.perHour) / 1000, 0);
   return { legs, metresPerHour };
 }
