@@ -119,3 +119,40 @@ test('a room is measured: an L with a window and a radiator, refused while its w
   await page.getByRole('link', { name: 'North wall' }).click();
   await expect(page.getByRole('group', { name: /^North wall/ })).toBeVisible();
 });
+
+test('a room is arranged by the search: stopped, compared, kept, taken and undone', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  const findings = page.getByRole('complementary', { name: 'Plan' }).getByRole('listitem');
+  await expect(findings.filter({ hasText: 'Cannot stay' })).toHaveCount(4);
+  await page.keyboard.press('a');
+  const panel = page.getByRole('complementary', { name: 'Arrange' });
+  const row = (name: string) => panel.getByRole('row', { name: new RegExp(`^${name}`) });
+  await expect(row('Now')).toContainText('4');
+  await panel.getByRole('button', { name: 'Arrange for me' }).press('Enter');
+  await expect(panel.getByRole('progressbar', { name: 'Tries' })).toBeVisible();
+  // The best so far is shown beside it while it looks on.
+  const found = page.getByRole('region', { name: 'Found' }).getByRole('img', { name: /^Found: \d+ pieces, 0 faults$/ });
+  await expect(found).toBeVisible({ timeout: 30_000 });
+  await panel.getByRole('button', { name: 'Stop here' }).click();
+  await expect(panel.getByRole('button', { name: 'Look on from here' })).toBeVisible();
+  await expect(row('Found').getByRole('cell').first()).toHaveText('0');
+  await expect(panel.getByText(/4 faults mended; .* pieces? to carry/)).toBeVisible();
+  await expectAccessible(page);
+
+  await panel.getByLabel('Keep “Found” as').fill('By the window');
+  await page.keyboard.press('Enter');
+  await expect(row('By the window')).toBeVisible();
+  await row('Found').getByRole('button').click();
+  await panel.getByRole('button', { name: 'Forget it' }).click();
+  await expect(row('Found')).toBeHidden();
+  await page.reload();
+  await expect(findings.first()).toBeVisible();
+  await page.keyboard.press('a');
+  await row('By the window').getByRole('button').click();
+  await panel.getByRole('button', { name: 'The furniture stands so' }).click();
+  await expect(row('Now').getByRole('cell').first()).toHaveText('0');
+  await panel.getByRole('button', { name: 'Back to the plan' }).click();
+  await expect(findings.filter({ hasText: 'Cannot stay' })).toHaveCount(0);
+  await page.keyboard.press('u');
+  await expect(findings.filter({ hasText: 'Cannot stay' })).toHaveCount(4);
+});

@@ -1,12 +1,14 @@
 import type { Household } from '../core/records/index.ts';
 import { listNews } from './news.ts';
 import type {
+  FromArranger,
   FromExplainer,
   FromImporter,
   FromPhotographer,
   FromPlanner,
   QuestionName,
   Questions,
+  ToArranger,
   ToExplainer,
   ToImporter,
   ToPhotographer,
@@ -44,6 +46,28 @@ export function startPlanner(
     worker.terminate();
   };
   send({ type: 'start', run, household, seed, seconds });
+  return { stop: () => send({ type: 'stop', run }), abandon: () => worker.terminate() };
+}
+
+/** Starts a search for a better arrangement of a room; like the planner's. */
+export function startArranger(
+  start: Omit<Extract<ToArranger, { type: 'start' }>, 'type' | 'run'>,
+  listener: (message: FromArranger) => void,
+): PlannerHandle {
+  lastRun += 1;
+  const run = lastRun;
+  const worker = new Worker(new URL('./arranger.ts', import.meta.url), { type: 'module' });
+  const send = (message: ToArranger) => worker.postMessage(message);
+  worker.onmessage = ({ data }: MessageEvent<FromArranger>) => {
+    if (data.run !== run) return;
+    listener(data);
+    if (data.type !== 'progress') worker.terminate();
+  };
+  worker.onerror = (event) => {
+    listener({ type: 'failed', run, note: event.message });
+    worker.terminate();
+  };
+  send({ type: 'start', run, ...start });
   return { stop: () => send({ type: 'stop', run }), abandon: () => worker.terminate() };
 }
 

@@ -1,7 +1,18 @@
 import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
 import type { PhotoFindings } from '../core/colour/photo.ts';
 import type { PictureFault } from '../core/formats/picture.ts';
-import type { Household, Kind, LotId, Photo, Plan, Score, StationId } from '../core/records/index.ts';
+import type {
+  Household,
+  Kind,
+  LotId,
+  Photo,
+  Plan,
+  Position,
+  RoomSpec,
+  Score,
+  StationId,
+} from '../core/records/index.ts';
+import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { News } from './news.ts';
 import type { HomeOffer, PlaceReason } from '../solver/explain/index.ts';
@@ -35,6 +46,29 @@ export type FromPlanner =
       readonly plan: Plan;
       readonly checks: { readonly tests: number; readonly findings: number };
       readonly isStopped: boolean;
+    }
+  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** What the arranger is asked: to look for a better arrangement of one room's furniture. */
+export type ToArranger =
+  | {
+      readonly type: 'start';
+      readonly run: number;
+      readonly room: RoomSpec;
+      readonly pieces: readonly Piece[];
+      readonly statureMm: number;
+      readonly options: ArrangeOptions;
+    }
+  | { readonly type: 'stop'; readonly run: number };
+
+/** Its best so far, now and then and at the end. */
+export type FromArranger =
+  | {
+      readonly type: 'progress' | 'done';
+      readonly run: number;
+      readonly steps: number;
+      readonly worth: Worth;
+      readonly positions: readonly Position[];
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
 

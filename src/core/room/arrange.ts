@@ -1,6 +1,6 @@
 import { createRandom, pick, type Random } from '../random/index.ts';
 import type { PlaceId, PlanPoint, RoomSpec, Settings, UnitSpec } from '../records/index.ts';
-import { computeFootprint, computeStationPoint, getPointOf, listCorners, listWalls } from '../storage/index.ts';
+import { computeFootprint, computeReachPoint, computeStationPoint, listCorners, listWalls } from '../storage/index.ts';
 import { meetInHeight, createBody, type Piece } from './bodies.ts';
 import { createScene, findFar, findNear, type Finding } from './findings.ts';
 import { isInside } from './polygon.ts';
@@ -39,13 +39,14 @@ const MISSING_FAULT = 1;
 const MISSING_CAUTION = 0.05;
 const SUN_HOUR = 10;
 /** Carrying a piece of furniture has to be worth it. */
-const MOVED = 3;
+const MOVED = 8;
+/** What is neither a table nor on wheels belongs to a wall. */
+const ADRIFT = 40;
 /** Hours of sewing in a month, to bring fetching and the ways of an hour together; an estimate. */
 const HOURS_PER_MONTH = 20;
 const FIRST_TEMPERATURE = 250;
 const LAST_TEMPERATURE = 2;
 const SNAP_MM = 120;
-const ARM_MM = 250;
 
 function priceFinding({ isFault, missingMm, sun }: Finding): number {
   if (sun) return CAUTION + SUN_HOUR * sun.hours;
@@ -64,7 +65,7 @@ function computeMetres(room: RoomSpec, pieces: readonly Piece[], fetches: readon
   for (const { unitId, stationId, perMonth } of fetches) {
     const [unit, from] = [units.get(unitId), spots.get(stationId)];
     if (!unit || !from) continue;
-    const to = getPointOf(computeFootprint(room, unit), 0, unit.depthMm / 2 + ARM_MM);
+    const to = computeReachPoint(room, unit, unit.widthMm / 2);
     metres += (2 * Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm) * perMonth) / 1000 / HOURS_PER_MONTH;
   }
   return metres;
@@ -170,7 +171,10 @@ export class Arranger {
     const next = this.propose();
     // The most that is accepted is drawn first: whatever exceeds it is refused, however it goes on.
     const most = this.nowPrice - temperature * Math.log(Math.max(1e-12, random()));
-    let price = next.filter((piece, i) => !isSame(piece.unit, this.start[i]!.unit)).length * MOVED;
+    let price = 0;
+    for (const [i, { unit }] of next.entries())
+      if (!isSame(unit, this.start[i]!.unit))
+        price += MOVED + (unit.stand && unit.kind !== 'table' && !unit.hasWheels ? ADRIFT : 0);
     const scene = createScene(room, next, settings);
     price += sumPrices(findNear(scene));
     if (price > most) return;

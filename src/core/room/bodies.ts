@@ -10,6 +10,8 @@ export interface Piece {
   readonly slots: readonly SlotSpec[];
   /** Cloth, paper or thread lies in it, which heat and sun would harm. */
   readonly holdsCloth: boolean;
+  /** How often a month something in it is fetched, by the station it is fetched for. */
+  readonly fetched?: ReadonlyMap<string, number>;
 }
 
 /** What stands in the room: its ground, and from where to where it reaches up. */

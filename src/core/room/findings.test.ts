@@ -258,3 +258,39 @@ describe('a room as it is drawn', () => {
     );
   });
 });
+
+describe('at a table where one sits', () => {
+  const table = { ...TABLE, xMm: 1000 };
+
+  it('the knees take 60 cm between what stands below', () => {
+    // 1400 wide: drawers of 480 in the middle leave 460 on either side; at the edge they leave 920.
+    const middle = find([piece('table', table), piece('drawers', { ...DRAWERS, xMm: 1460 })]);
+    expect(middle.find((one) => one.code === 'knees')).toMatchObject({
+      bodyId: 'table',
+      otherId: 'drawers',
+      missingMm: 140,
+      isFault: false,
+    });
+    expect(codes(find([piece('table', table), piece('drawers', { ...DRAWERS, xMm: 1000 })]))).not.toContain('knees');
+    // One stands at a high table, and walks round one for cutting.
+    const high = { ...table, heightMm: 900 };
+    expect(codes(find([piece('table', high), piece('drawers', { ...DRAWERS, xMm: 1460 })]))).not.toContain('knees');
+  });
+
+  it('what is wanted daily is within an arm of the chair', () => {
+    const seated = {
+      ...room,
+      stations: [{ id: 'sew' as never, name: 'Sewing', at: { xMm: 0, yMm: 0 }, unitId: 'table' as PlaceId }],
+    };
+    const near = { ...piece('near', { ...DRAWERS, xMm: 2400 }), fetched: new Map([['sew', 40]]) };
+    // The chair is at 1700 along and 950 from the wall; the drawers begin 700 beside and 450 behind: 832 away, and an arm
+    // of 1680 mm of stature reaches 739.
+    const found = find([piece('table', table), near], seated).find((one) => one.code === 'reach-chair');
+    expect(found?.missingMm).toBeCloseTo(Math.hypot(700, 450) - 0.44 * 1680, 0);
+    // As deep as the chair is away from the wall, they begin just beside it.
+    const closer = { ...near, unit: { ...near.unit, depthMm: 950 } };
+    expect(codes(find([piece('table', table), closer], seated))).not.toContain('reach-chair');
+    const seldom = { ...near, fetched: new Map([['sew', 10]]) };
+    expect(codes(find([piece('table', table), seldom], seated))).not.toContain('reach-chair');
+  });
+});

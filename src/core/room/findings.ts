@@ -2,6 +2,7 @@ import type { RoomSpec, Settings, UnitSpec } from '../records/index.ts';
 import { computeCeilingAt, getAxes, getPointOf, getWallLine, getWallPoint, listWalls } from '../storage/index.ts';
 import { listFixtureBodies, meetInHeight, type Body, type Piece } from './bodies.ts';
 import { createFloorGrid, findCell, findFreeCell, findWidestWays, getCellPoint } from './floorGrid.ts';
+import { findSeat } from './seat.ts';
 import { findSunniest, type Season } from './sun.ts';
 import { computeGapMm, computeOutsideMm, computeOverlapMm, isInside, type Polygon } from './polygon.ts';
 import {
@@ -30,6 +31,8 @@ export type FindingCode =
   | 'heater-near'
   | 'window-covered'
   | 'reach-over'
+  | 'knees'
+  | 'reach-chair'
   | 'sun-on';
 
 /** Something that is wrong with how the room is arranged, where it is, and by how many mm. */
@@ -335,6 +338,7 @@ export function findNear(scene: Scene): Finding[] {
       ...findOverlaps(scene, body, index),
       ...findZones(scene, body),
       ...findLeaning(scene, body),
+      ...findSeat(scene, body),
     ]),
     ...findDoors(scene),
     ...findCovered(scene),

@@ -4,6 +4,7 @@ export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
 export { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
 export { computeTriangle, type Triangle } from './triangle.ts';
+export { fromPositions, listMoved, toPositions } from './positions.ts';
 export { listFetches, listPieces } from './pieces.ts';
 export { Arranger, computeWorth, type ArrangeOptions, type Fetch, type Worth } from './arrange.ts';
 export { fromWallSteps, getHeadingDeg, toWallSteps, type WallStep } from './steps.ts';

@@ -30,8 +30,12 @@ export function listPieces(household: Household, tree: PlaceTree, roomId: PlaceI
     const kind = household.items.get(lot.itemId)?.kind;
     if (lot.placeId !== null && kind && TENDER.has(kind)) tender.add(lot.placeId);
   }
+  const fetched = new Map<PlaceId, Map<string, number>>();
+  for (const { unitId, stationId, perMonth } of listFetches(household, tree, roomId))
+    fetched.set(unitId, (fetched.get(unitId) ?? new Map<string, number>()).set(stationId, perMonth));
   return tree.getChildren(roomId).flatMap((place): Piece[] => {
     if (!place.unit) return [];
+    const fetches = fetched.get(place.id);
     const slots = tree.getChildren(place.id);
     const leaves = slots.flatMap((slot) => [slot, ...tree.getChildren(slot.id)]);
     return [
@@ -41,6 +45,7 @@ export function listPieces(household: Household, tree: PlaceTree, roomId: PlaceI
         unit: place.unit,
         slots: slots.flatMap((slot) => slot.slot ?? []),
         holdsCloth: leaves.some((leaf) => tender.has(leaf.id)),
+        ...(fetches && { fetched: fetches }),
       },
     ];
   });

@@ -32,6 +32,7 @@ export {
   computeDoorPoint,
   computeFootprint,
   computeInsideMm,
+  computeReachPoint,
   computeStationPoint,
   createWays,
   getAxes,

@@ -34,6 +34,11 @@ interface PlanViewProps {
   readonly shown: Finding | null;
   readonly units: UnitSystem;
   readonly label: string;
+  /** What can be done with the pieces; without it the plan is a picture. */
+  readonly hands?: PlanHands;
+}
+
+export interface PlanHands {
   readonly describe: (piece: Piece) => string;
   readonly onChoose: (id: PlaceId) => void;
   /** A piece is carried so far from where it was taken up; `isDown` until it is let go. */
@@ -43,7 +48,7 @@ interface PlanViewProps {
 
 /** The floor plan under its tape: furniture to scale, to be carried by hand or moved by the keys. */
 export function PlanView(props: PlanViewProps) {
-  const { room, pieces, findings, chosen, shown, units, label, describe, onChoose, onCarry, onKey } = props;
+  const { room, pieces, findings, chosen, shown, units, label, hands } = props;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame) ?? { width: 840, height: 620 };
   const [carried, setCarried] = useState<{ piece: Piece; x: number; y: number; isMoved: boolean } | null>(null);
@@ -78,7 +83,7 @@ export function PlanView(props: PlanViewProps) {
     const byMm = { xMm: (event.clientX - carried.x) / scale, yMm: (event.clientY - carried.y) / scale };
     // A press that goes nowhere only chooses.
     const isMoved = carried.isMoved || Math.hypot(byMm.xMm, byMm.yMm) * scale >= 3;
-    if (isMoved) onCarry(carried.piece.id, carried.piece, byMm, isDown);
+    if (isMoved) hands?.onCarry(carried.piece.id, carried.piece, byMm, isDown);
     if (!isDown) setCarried(null);
     else if (isMoved !== carried.isMoved) setCarried({ ...carried, isMoved });
   };
@@ -87,11 +92,11 @@ export function PlanView(props: PlanViewProps) {
     <div ref={frame} className="flex min-h-[50vh] flex-1 flex-col overflow-hidden pt-2 md:min-h-0">
       <Tape lengthMm={wide} scale={scale} offsetPx={offset} system={units} />
       <svg
-        role="group"
+        role={hands ? 'group' : 'img'}
         aria-label={label}
         width="100%"
         height={deep * scale + 2 * MARGIN_PX}
-        className="block shrink-0 touch-none select-none"
+        className={`block shrink-0 select-none ${hands ? 'touch-none' : ''}`}
         onPointerMove={(event) => move(event, true)}
         onPointerUp={(event) => move(event, false)}
         onPointerCancel={(event) => move(event, false)}
@@ -167,20 +172,22 @@ export function PlanView(props: PlanViewProps) {
               return (
                 <g
                   key={piece.id}
-                  role="button"
-                  tabIndex={0}
-                  aria-label={describe(piece)}
-                  aria-pressed={isChosen}
-                  className="group cursor-move outline-none"
-                  onPointerDown={(event) => {
-                    if (event.button !== 0) return;
-                    onChoose(piece.id);
-                    if (piece.unit.isFixed) return;
-                    event.currentTarget.setPointerCapture(event.pointerId);
-                    setCarried({ piece, x: event.clientX, y: event.clientY, isMoved: false });
-                  }}
-                  onFocus={() => onChoose(piece.id)}
-                  onKeyDown={(event) => onKey(event, piece)}
+                  {...(hands && {
+                    role: 'button',
+                    tabIndex: 0,
+                    'aria-label': hands.describe(piece),
+                    'aria-pressed': isChosen,
+                    className: 'group cursor-move outline-none',
+                    onPointerDown: (event: PointerEvent) => {
+                      if (event.button !== 0) return;
+                      hands.onChoose(piece.id);
+                      if (piece.unit.isFixed) return;
+                      event.currentTarget.setPointerCapture(event.pointerId);
+                      setCarried({ piece, x: event.clientX, y: event.clientY, isMoved: false });
+                    },
+                    onFocus: () => hands.onChoose(piece.id),
+                    onKeyDown: (event: KeyboardEvent) => hands.onKey(event, piece),
+                  })}
                 >
                   <path
                     d={path(corners)}

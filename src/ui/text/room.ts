@@ -30,6 +30,9 @@ const SAYS: Record<FindingCode, (name: string, other: string, missing: string, n
   'heater-near': (name, other, missing, needed) => `${name} is ${missing} nearer to ${other} than ${needed}.`,
   'window-covered': (name, other, missing) => `${name} covers ${missing} of ${other}.`,
   'reach-over': (name, other, missing) => `${name} is reached over ${other}, ${missing} farther than one leans.`,
+  knees: (name, other, missing, needed) => `Knees at ${name} take ${needed}; ${missing} are missing beside ${other}.`,
+  'reach-chair': (name, other, missing) =>
+    `What is wanted daily from ${name} is ${missing} out of reach from the chair at ${other}.`,
   'sun-on': (name) => `The sun shines on ${name}`,
 };
 

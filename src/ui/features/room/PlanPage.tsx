@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { createBareRoom, moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
@@ -16,6 +16,8 @@ import { PieceTicket } from './PieceTicket.tsx';
 import { RoomForm } from './RoomForm.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
 import { usePlan } from './usePlan.ts';
+
+const ArrangeScreen = lazy(async () => ({ default: (await import('./ArrangeScreen.tsx')).ArrangeScreen }));
 
 /** A piece let go so near to a wall or another stands right at it. */
 const SNAP_MM = 70;
@@ -50,6 +52,8 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
   const faults = findings.filter((finding) => finding.isFault).length;
 
+  const [isArranging, setArranging] = useState(false);
+
   const turn = (piece: Piece, deg: number) => {
     hold(piece.id, turnUnit(spec, piece.unit, deg));
     keep('rest');
@@ -77,6 +81,13 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
     event.preventDefault();
     event.stopPropagation();
   };
+
+  if (isArranging)
+    return (
+      <Suspense>
+        <ArrangeScreen room={room} pieces={pieces} onDone={() => setArranging(false)} />
+      </Suspense>
+    );
 
   return (
     <Page
@@ -132,9 +143,12 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
                 </li>
               ))}
             </ul>
-            <Button className="mt-3 w-full" onClick={() => setMeasuring(true)}>
-              Measure the room
-            </Button>
+            <div className="mt-3 grid grid-cols-2 gap-2">
+              <Button onClick={() => setMeasuring(true)}>Measure the room</Button>
+              <Button data-key="a" onClick={() => setArranging(true)}>
+                Arrange <kbd className="pl-1 font-normal">A</kbd>
+              </Button>
+            </div>
             <Button look="quiet" onClick={() => void addRoom()}>
               Add a room
             </Button>
@@ -178,23 +192,25 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
         shown={shown}
         units={units}
         label={`Floor plan of ${room.name}${rooms.length > 1 ? `, one of ${rooms.length} rooms` : ''}`}
-        describe={(piece) => {
-          const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
-          const { unit } = piece;
-          const where = unit.stand
-            ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
-            : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
-          return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
+        hands={{
+          describe: (piece) => {
+            const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
+            const { unit } = piece;
+            const where = unit.stand
+              ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
+              : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
+            return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
+          },
+          onChoose: (id) => {
+            setChosen(id);
+            if (ticket) show(null);
+          },
+          onCarry: (id, from, byMm, isDown) => {
+            hold(id, moveUnit(spec, from.unit, byMm, others(id), SNAP_MM));
+            if (!isDown) keep();
+          },
+          onKey,
         }}
-        onChoose={(id) => {
-          setChosen(id);
-          if (ticket) show(null);
-        }}
-        onCarry={(id, from, byMm, isDown) => {
-          hold(id, moveUnit(spec, from.unit, byMm, others(id), SNAP_MM));
-          if (!isDown) keep();
-        }}
-        onKey={onKey}
       />
     </Page>
   );

@@ -1,0 +1,82 @@
+import { computeStationPoint, getAxes, getPointOf } from '../storage/index.ts';
+import type { Body } from './bodies.ts';
+import type { Finding, Scene } from './findings.ts';
+import { computeGapMm, computeOverlapMm } from './polygon.ts';
+
+/** One sits at a table up to this high, and stands at a higher one. */
+const SEATED_TOP_MM = 800;
+/** Knees and a pedal. */
+const KNEES_MM = 600;
+const SLACK_MM = 5;
+/** What is fetched every day and more is wanted without getting up. */
+const DAILY_PER_MONTH = 30;
+/** Shoulder to grip as a share of stature, after Drillis and Contini 1966; the chair turns. */
+const ARM_SHARE = 0.44;
+
+const isSeated = ({ piece }: Body) =>
+  piece?.unit.kind === 'table' && piece.unit.access !== 'around' && piece.unit.heightMm <= SEATED_TOP_MM;
+
+/** Room for the knees under a table at which one sits: the widest stretch with nothing below. */
+function findKnees({ bodies }: Scene, table: Body): Finding[] {
+  const { along } = getAxes(table.print.turnDeg);
+  const half = table.print.widthMm / 2;
+  const taken = bodies
+    .filter((other) => other !== table && other.toMm <= table.fromMm + SLACK_MM && other.toMm > SLACK_MM)
+    .filter((other) => computeOverlapMm(table.corners, other.corners) > SLACK_MM)
+    .map((other): readonly [number, number, string] => {
+      const at = other.corners.map(
+        (corner) => (corner.xMm - table.print.xMm) * along[0] + (corner.yMm - table.print.yMm) * along[1],
+      );
+      return [Math.min(...at), Math.max(...at), other.id];
+    })
+    .toSorted((a, b) => a[0] - b[0]);
+  let [widest, from] = [0, -half];
+  for (const [start, end] of taken) {
+    widest = Math.max(widest, Math.min(start, half) - from);
+    from = Math.max(from, end);
+  }
+  widest = Math.max(widest, half - from);
+  if (taken.length === 0 || widest >= KNEES_MM - SLACK_MM) return [];
+  return [
+    {
+      code: 'knees',
+      isFault: false,
+      bodyId: table.id,
+      otherId: taken[0]![2],
+      missingMm: KNEES_MM - widest,
+      neededMm: KNEES_MM,
+      where: table.corners,
+    },
+  ];
+}
+
+/** What is wanted daily at a table where one sits, and cannot be had from the chair. */
+function findOutOfReach({ room, bodies, statureMm }: Scene, table: Body): Finding[] {
+  const stations = room.stations.filter((station) => station.unitId === table.id);
+  return stations.flatMap((station) => {
+    const seat = computeStationPoint(room, station, () => table.piece!.unit);
+    const reachMm = ARM_SHARE * statureMm;
+    return bodies.flatMap((body): Finding[] => {
+      const perMonth = body.piece?.fetched?.get(station.id) ?? 0;
+      if (body === table || perMonth < DAILY_PER_MONTH) return [];
+      const gap = computeGapMm([seat], body.corners);
+      if (gap <= reachMm + SLACK_MM) return [];
+      return [
+        {
+          code: 'reach-chair',
+          isFault: false,
+          bodyId: body.id,
+          otherId: table.id,
+          missingMm: gap - reachMm,
+          neededMm: reachMm,
+          where: [getPointOf(body.print, 0, body.print.depthMm / 2)],
+        },
+      ];
+    });
+  });
+}
+
+/** What is wrong for one who sits at a table. */
+export function findSeat(scene: Scene, body: Body): Finding[] {
+  return isSeated(body) ? [...findKnees(scene, body), ...findOutOfReach(scene, body)] : [];
+}

@@ -1,0 +1,184 @@
+import { useState } from 'react';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { TextField } from '../../components/fields.tsx';
+import { wordCount } from '../../text/index.ts';
+import type { Worth } from '../../../core/room/index.ts';
+import type { Piece } from '../../../core/room/index.ts';
+import { FOUND, type Choice, type useArrange } from './useArrange.ts';
+
+interface ArrangePanelProps {
+  readonly pieces: readonly Piece[];
+  readonly arrange: ReturnType<typeof useArrange>;
+  readonly chosenId: string | null;
+  readonly onChoose: (id: string | null) => void;
+  readonly onDone: () => void;
+}
+
+const HOW_FAULTS =
+  'Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm.';
+const HOW_METRES =
+  'The ways of an hour between cutting, sewing and pressing, and to fetch what is used there: uses a month over twenty hours of sewing, as the crow flies. An estimate, to compare by.';
+
+/** Ways to stand the furniture, beside how it stands: searched for, kept, compared, taken. */
+export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: ArrangePanelProps) {
+  const { now, choices, search, start, stop, keep, forget, adopt } = arrange;
+  const [name, setName] = useState('');
+  const chosen = choices.find((one) => one.id === chosenId) ?? null;
+  const locked = pieces.filter((piece) => piece.unit.isFixed).length;
+  const isRunning = search?.isRunning ?? false;
+  const share = search ? Math.round((100 * search.steps) / search.of) : 0;
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">Arrange the furniture</h2>
+      <table className="tabular mt-2 w-full text-sm">
+        <thead>
+          <tr className="text-right align-bottom text-stone">
+            <td />
+            <th scope="col" className="pl-2 font-normal" {...explained(HOW_FAULTS, 'Cannot stay')}>
+              cannot stay
+            </th>
+            <th scope="col" className="pl-2 font-normal">
+              lived with
+            </th>
+            <th scope="col" className="pl-2 font-normal" {...explained(HOW_METRES, 'Metres an hour')}>
+              m an hour
+            </th>
+            <th scope="col" className="pl-2 font-normal">
+              to carry
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <Line name="Now" worth={now} moved={null} isChosen={chosen === null} onChoose={() => onChoose(null)} />
+          {choices.map((choice) => (
+            <Line
+              key={choice.id}
+              name={choice.name}
+              worth={choice.worth}
+              moved={choice.moved}
+              isChosen={choice.id === chosenId}
+              onChoose={() => onChoose(choice.id)}
+            />
+          ))}
+        </tbody>
+      </table>
+      {isRunning ? (
+        <div className="mt-3">
+          <progress aria-label="Tries" className="h-2 w-full accent-woad" max={search!.of} value={search!.steps} />
+          <p aria-live="polite" className="text-sm text-stone">
+            {`${search!.steps.toLocaleString('en')} of ${search!.of.toLocaleString('en')} ways tried, ${share} %.`}
+          </p>
+          <Button className="mt-1 w-full" onClick={stop}>
+            Stop here
+          </Button>
+        </div>
+      ) : (
+        <Button
+          look={choices.length === 0 ? 'strong' : 'plain'}
+          className="mt-3 w-full"
+          onClick={() => {
+            start();
+            onChoose(FOUND);
+          }}
+        >
+          {search ? 'Look on from here' : 'Arrange for me'}
+        </Button>
+      )}
+      {search?.failure && (
+        <p role="alert" className="mt-1 text-sm text-madder">
+          The search broke off: {search.failure}
+        </p>
+      )}
+      <p className="mt-1 text-sm text-stone">
+        {locked === 0 ? 'Lock what must not move with L.' : `${wordCount(locked, 'piece')} locked: they stay.`} Nothing
+        is changed before you take it.
+      </p>
+      {chosen && !isRunning && (
+        <div className="mt-4">
+          <h3 className="font-bold">{chosen.name}</h3>
+          <p className="text-sm text-stone">{wordGain(now, chosen)}</p>
+          <Button
+            look="strong"
+            className="mt-2 w-full"
+            disabled={chosen.moved === 0}
+            onClick={() => void adopt(chosen).then((isDone) => isDone && onChoose(null))}
+          >
+            The furniture stands so
+          </Button>
+          <Button look="quiet" onClick={() => forget(chosen)}>
+            Forget it
+          </Button>
+        </div>
+      )}
+      <form
+        className="mt-3 grid grid-cols-[1fr_auto] items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const kept = name.trim() || `Way ${choices.length + 1}`;
+          void keep(kept.slice(0, 60), chosen?.pieces ?? pieces).then((isDone) => isDone && setName(''));
+        }}
+      >
+        <TextField
+          label={chosen ? `Keep “${chosen.name}” as` : 'Keep how it stands as'}
+          value={name}
+          placeholder="a name"
+          maxLength={60}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit" disabled={isRunning}>
+          Keep
+        </Button>
+      </form>
+      <Button className="mt-4" look="quiet" onClick={onDone}>
+        ← Back to the plan
+      </Button>
+      <p className="mt-3 text-sm text-stone">
+        Empty tall and heavy pieces before they are moved, carry them with two, and anchor them again.
+      </p>
+    </>
+  );
+}
+
+function wordGain(now: Worth, { worth, moved }: Choice): string {
+  const metres = Math.round(now.metresPerHour - worth.metresPerHour);
+  const way =
+    metres === 0 ? 'as far to walk' : metres > 0 ? `${metres} m an hour less to walk` : `${-metres} m more to walk`;
+  const faults = now.faults - worth.faults;
+  const mended =
+    faults > 0
+      ? `${wordCount(faults, 'fault')} mended`
+      : faults < 0
+        ? `${wordCount(-faults, 'fault')} more`
+        : 'no fault mended';
+  return moved === 0 ? 'The furniture stands so already.' : `${mended}; ${way}; ${wordCount(moved, 'piece')} to carry.`;
+}
+
+interface LineProps {
+  readonly name: string;
+  readonly worth: Worth;
+  readonly moved: number | null;
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+}
+
+function Line({ name, worth, moved, isChosen, onChoose }: LineProps) {
+  return (
+    <tr className={`dotted-row ${isChosen ? 'bg-linen font-semibold' : ''}`}>
+      <th scope="row" className="text-left font-normal">
+        <button
+          type="button"
+          aria-pressed={isChosen}
+          className={`min-h-11 w-full text-left md:min-h-9 ${isChosen ? 'font-semibold' : 'text-woad underline underline-offset-4'}`}
+          onClick={onChoose}
+        >
+          {name}
+        </button>
+      </th>
+      <td className={`text-right ${worth.faults > 0 ? 'text-madder' : ''}`}>{worth.faults}</td>
+      <td className="text-right">{worth.cautions}</td>
+      <td className="text-right">{Math.round(worth.metresPerHour)}</td>
+      <td className="text-right">{moved ?? ''}</td>
+    </tr>
+  );
+}
