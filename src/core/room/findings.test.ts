@@ -259,6 +259,34 @@ describe('a room as it is drawn', () => {
   });
 });
 
+describe('above a lid or a piece one works on', () => {
+  it('there is room to open it, or for the hands', () => {
+    const chest: Partial<UnitSpec> = { ...SHELF, widthMm: 1000, heightMm: 480, depthMm: 520, rows: 1, xMm: 1000 };
+    const withLid = (unit: Partial<UnitSpec>) => {
+      const made = piece('chest', unit);
+      return { ...made, slots: made.slots.map((slot) => ({ ...slot, opening: 'lid' as const })) };
+    };
+    const table = piece('table', { ...TABLE, xMm: 1200 });
+    // The top of 40 mm begins at 700: 220 mm above a lid of 520.
+    expect(find([withLid(chest), table]).find((one) => one.code === 'lid-under')).toMatchObject({
+      bodyId: 'chest',
+      otherId: 'table',
+      missingMm: 300,
+      isFault: true,
+    });
+    expect(codes(find([withLid({ ...chest, xMm: 0 }), table]))).not.toContain('lid-under');
+    expect(codes(find([piece('chest', chest), table]))).not.toContain('lid-under');
+    const shelfOver = piece('over', { ...SHELF, heightMm: 300, depthMm: 250, yMm: 1100, xMm: 1200 });
+    const at = (unitId: string) => ({
+      ...room,
+      stations: [{ id: 'st' as never, name: 'Pressing', at: { xMm: 0, yMm: 0 }, unitId: unitId as PlaceId }],
+    });
+    expect(codes(find([piece('chest', chest), table], at('chest')))).toContain('work-under');
+    // A shelf at the back over a table leaves its front free.
+    expect(codes(find([table, shelfOver], at('table')))).not.toContain('work-under');
+  });
+});
+
 describe('at a table where one sits', () => {
   const table = { ...TABLE, xMm: 1000 };
 

@@ -32,6 +32,8 @@ export type FindingCode =
   | 'window-covered'
   | 'reach-over'
   | 'knees'
+  | 'lid-under'
+  | 'work-under'
   | 'reach-chair'
   | 'sun-on';
 

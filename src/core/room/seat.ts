@@ -13,6 +13,11 @@ const DAILY_PER_MONTH = 30;
 /** Shoulder to grip as a share of stature, after Drillis and Contini 1966; the chair turns. */
 const ARM_SHARE = 0.44;
 
+/** Above what one works on, for hands and an iron. */
+const HANDS_MM = 500;
+/** A shelf this deep over the back of it leaves room. */
+const LEAN_MM = 320;
+
 const isSeated = ({ piece }: Body) =>
   piece?.unit.kind === 'table' && piece.unit.access !== 'around' && piece.unit.heightMm <= SEATED_TOP_MM;
 
@@ -76,7 +81,25 @@ function findOutOfReach({ room, bodies, statureMm }: Scene, table: Body): Findin
   });
 }
 
-/** What is wrong for one who sits at a table. */
+/** Something close above a lid that opens upwards, or above a piece one works on. */
+function findOver({ room, bodies }: Scene, body: Body): Finding[] {
+  const hasLid = body.piece?.slots.some((slot) => slot.opening === 'lid') ?? false;
+  const isWorkedOn = room.stations.some((station) => station.unitId === body.id);
+  if (!hasLid && !isWorkedOn) return [];
+  const neededMm = isWorkedOn ? HANDS_MM : body.print.depthMm;
+  return bodies.flatMap((other): Finding[] => {
+    const gap = other.fromMm - body.toMm;
+    if (other === body || gap < -SLACK_MM || gap >= neededMm - SLACK_MM) return [];
+    // What hangs at the back of a table is not over the hands.
+    const isInFront = computeOverlapMm(body.corners, other.corners) > Math.min(body.print.depthMm / 2, LEAN_MM);
+    if (!isInFront) return [];
+    const about = { bodyId: body.id, otherId: other.id, missingMm: neededMm - gap, neededMm, where: body.corners };
+    return [{ ...about, code: isWorkedOn ? 'work-under' : 'lid-under', isFault: true }];
+  });
+}
+
+/** What is wrong for one who sits at a table, works on a piece or opens its lid. */
 export function findSeat(scene: Scene, body: Body): Finding[] {
-  return isSeated(body) ? [...findKnees(scene, body), ...findOutOfReach(scene, body)] : [];
+  const over = findOver(scene, body);
+  return !isSeated(body) ? over : [...over, ...findKnees(scene, body), ...findOutOfReach(scene, body)];
 }

@@ -31,6 +31,8 @@ const SAYS: Record<FindingCode, (name: string, other: string, missing: string, n
   'window-covered': (name, other, missing) => `${name} covers ${missing} of ${other}.`,
   'reach-over': (name, other, missing) => `${name} is reached over ${other}, ${missing} farther than one leans.`,
   knees: (name, other, missing, needed) => `Knees at ${name} take ${needed}; ${missing} are missing beside ${other}.`,
+  'lid-under': (name, other, missing) => `The lid of ${name} hits ${other}: ${missing} above it are missing.`,
+  'work-under': (name, other, missing) => `To work on ${name}, ${missing} are missing under ${other}.`,
   'reach-chair': (name, other, missing) =>
     `What is wanted daily from ${name} is ${missing} out of reach from the chair at ${other}.`,
   'sun-on': (name) => `The sun shines on ${name}`,
