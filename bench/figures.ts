@@ -17,7 +17,8 @@ import {
 import { workedExamples } from './worked.ts';
 import { applyChanges, createImport } from '../src/core/tracking/index.ts';
 import { Arranger, computeFindings, listFetches, listPieces, moveUnit } from '../src/core/room/index.ts';
-import { createPlaceTree } from '../src/core/storage/index.ts';
+import { createPlaceTree, nestBoxes } from '../src/core/storage/index.ts';
+import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
@@ -55,6 +56,24 @@ function measureDemo(): Figure[] {
 }
 
 /** One piece after the other a centimetre along; what judging the whole room after each takes. */
+/** A seeded thousand of boxes in boxes, counted fast and by trying every spot. */
+function measureFits(): Figure[] {
+  const random = createRandom(11);
+  const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+  let errors = 0;
+  let tried = 0;
+  while (tried < 1000) {
+    const [w, d, a, b] = [whole(2, 11), whole(2, 11), whole(1, 6), whole(1, 6)];
+    if (a * b * 12 < w * d) continue;
+    tried += 1;
+    const canTurn = random() < 0.8;
+    const room = { widthMm: w * 10, depthMm: d * 10, heightMm: 50 };
+    const box = { widthMm: a * 10, depthMm: b * 10, heightMm: 50 };
+    if (nestBoxes(room, box, { canTurn, canStack: false }).count !== countByTrying(w, d, a, b, canTurn)) errors += 1;
+  }
+  return [{ name: 'fits.error_count', value: errors, unit: 'of 1000' }];
+}
+
 /** The sample's room arranged anew, with as many tries as the screen gives it. */
 function measureArrange(): Figure[] {
   const { household } = createSampleHousehold();
@@ -256,6 +275,7 @@ export const figures: readonly Bench[] = [
   },
   { names: ['placement.600.ms_to_first_plan'], measure: measureFirstPlan },
   { names: ['room.findings.us_per_move'], measure: measureFindings },
+  { names: ['fits.error_count'], measure: measureFits },
   {
     names: [
       'room.arrange.gain_percent',

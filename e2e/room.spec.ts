@@ -156,3 +156,42 @@ test('a room is arranged by the search: stopped, compared, kept, taken and undon
   await page.keyboard.press('u');
   await expect(findings.filter({ hasText: 'Cannot stay' })).toHaveCount(4);
 });
+
+test('a cubby says which bins it takes; four of a size to be bought go in, two behind, on their lids', async ({
+  page,
+}) => {
+  await openSample(page, '/room/r1-east');
+  await page.getByRole('button', { name: /^Tall cubes › B2/ }).press('Enter');
+  await page.getByRole('button', { name: 'Edit this place' }).click();
+  const form = page.getByRole('form', { name: 'Edit B2' });
+  await form.getByText('Which bins fit?').click();
+  await expect(
+    form
+      .getByRole('list', { name: 'Your own kinds of bins' })
+      .getByText(/go(es)? in|It is/)
+      .first(),
+  ).toBeVisible();
+  await expect(
+    form
+      .getByRole('list', { name: 'Largest sizes' })
+      .getByText(/one behind the other/)
+      .first(),
+  ).toBeVisible();
+  await form.getByLabel('Bin width').fill('40');
+  await form.getByLabel('Bin depth').fill('18 cm');
+  await form.getByLabel('Bin height').fill('15');
+  const bought = form.getByRole('list', { name: 'The bin to be bought' });
+  await expect(bought.getByText(/It is .* too (wide|deep)/)).toBeVisible();
+  await form.getByLabel('Bin width').fill('30 cm');
+  await form.getByLabel('With a lid others can stand on').check();
+  await expect(bought.getByText(/4 go in, one behind the other, 2 high, 2 on the floor; .* beside/)).toBeVisible();
+  await expectAccessible(page);
+  await bought.getByRole('button', { name: 'Put 4 in' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
+  // What lay in the cubby goes into its first bin; whether it fits is said before.
+  const again = form.getByRole('button', { name: 'Save' });
+  if (await again.isVisible()) await again.click();
+  await expect(page.getByRole('heading', { name: 'Bin 1' })).toBeVisible();
+  for (const n of [1, 2, 3, 4])
+    await expect(page.getByRole('button', { name: new RegExp(`Tall cubes › B2 › Bin ${n}:`) })).toBeAttached();
+});

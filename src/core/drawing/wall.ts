@@ -1,6 +1,6 @@
 import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
-import { computeReach, computeSpace, type PlaceTree, type Reach, type WallLine } from '../storage/index.ts';
+import { computeReach, computeSpace, standBoxes, type PlaceTree, type Reach, type WallLine } from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
@@ -252,7 +252,6 @@ export function computeWallDrawing(
       const bins = tree.getChildren(slotPlace.id);
       const top = bottom - slot.heightMm;
       if (bins.length > 0) {
-        let x = left + 4;
         figures.push({
           kind: 'unit',
           id: slotPlace.id,
@@ -262,21 +261,23 @@ export function computeWallDrawing(
           height: slot.heightMm,
           shapes: [{ type: 'rect', x: left, y: top, width: slot.widthMm, height: slot.heightMm, ink: 'inside' }],
         });
-        for (const bin of bins) {
-          const box = bin.container!;
+        const stood = standBoxes(bins.map((bin) => bin.container!));
+        // What stands behind is drawn first.
+        const fromBehind = bins.map((bin, i) => ({ bin, at: stood[i]! })).toSorted((a, b) => b.at.front - a.at.front);
+        for (const { bin, at } of fromBehind) {
           const state = computePlaceState(household, tree, bin, byPlace.get(bin.id) ?? [], view);
           places.set(bin.id, state);
-          const y = bottom - box.outerHeightMm;
+          const [x, y] = [left + at.left, bottom - at.top];
+          const [width, height] = [at.right - at.left, at.top - at.bottom];
           figures.push({
             kind: 'place',
             id: bin.id,
             x,
             y,
-            width: box.outerWidthMm,
-            height: box.outerHeightMm,
-            shapes: drawClosed(bin, x, y, box.outerWidthMm, box.outerHeightMm, state, fillTarget),
+            width,
+            height,
+            shapes: drawClosed(bin, x, y, width, height, state, fillTarget),
           });
-          x += box.outerWidthMm;
         }
         continue;
       }

@@ -50,7 +50,7 @@ export class UnitSpec {
   /** Stays where it is when the room is arranged anew. */
   @IsOptional() @IsBoolean() isFixed?: boolean;
   @IsOptional() @IsBoolean() hasWheels?: boolean;
-  /** A table that one walks round, as for cutting; otherwise one sits or stands at its front. */
+  /** A table that one walks round, as for cutting, or a shelf reached from either side; otherwise only from its front. */
   @IsOptional() @IsIn(['front', 'around']) access?: 'front' | 'around';
   @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG!: number | null;
 }
@@ -83,6 +83,17 @@ export class SlotSpec {
   @IsOptional() @IsNumber() @Min(5) @Max(500) pinPitchMm?: number;
 }
 
+/** Where a bin stands in its compartment: its left, front and lower edge from the compartment's. */
+export class Nook {
+  @IsNumber() @Min(0) @Max(20_000) xMm!: number;
+  /** From the front. */
+  @IsNumber() @Min(0) @Max(5000) yMm!: number;
+  /** More than 0 where it stands on the lid of another. */
+  @IsNumber() @Min(0) @Max(10_000) zMm!: number;
+  /** Its side looks to the front. */
+  @IsBoolean() isTurned!: boolean;
+}
+
 export class ContainerSpec {
   @IsIn(['bin', 'box', 'basket', 'jar', 'case']) kind!: 'bin' | 'box' | 'basket' | 'jar' | 'case';
   @IsNumber() @Min(5) @Max(5000) outerWidthMm!: number;
@@ -95,6 +106,8 @@ export class ContainerSpec {
   @IsNumber() @Min(0) @Max(200_000) loadG!: number;
   @IsBoolean() isSeeThrough!: boolean;
   @IsBoolean() hasLid!: boolean;
+  /** Absent: beside the one before it, from the left. */
+  @IsOptional() @ValidateNested() @Type(() => Nook) at?: Nook | null;
 }
 
 /** One node of the tree room → unit → slot → container. Exactly the spec of its level is set. */

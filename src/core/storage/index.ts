@@ -19,7 +19,6 @@ export {
 } from './space.ts';
 export {
   applyUnitSpec,
-  checkContainers,
   checkUnitOnWall,
   computeCeilingMm,
   computeSlots,
@@ -48,3 +47,15 @@ export {
   type WallLine,
   type Ways,
 } from './room.ts';
+export {
+  checkContainers,
+  countBefore,
+  getBoxSize,
+  getSlotSize,
+  nestBoxes,
+  proposeSizes,
+  standBoxes,
+  type BoxSize,
+  type ContainerFault,
+  type Nesting,
+} from './nest.ts';

@@ -82,7 +82,9 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
   const unit = getAncestor(tree, place.id, 'unit')!.unit!;
   const box = place.container;
   // The hand goes to the middle of a low compartment, not higher than 20 cm above its floor.
-  const handMm = unit.yMm + slot.yMm + Math.min(slot.heightMm / 2, 200);
+  // On a lid, by as much higher.
+  const standsMm = box?.at?.zMm ?? 0;
+  const handMm = unit.yMm + slot.yMm + standsMm + Math.min(slot.heightMm / 2, 200);
   const isHigh = unit.yMm + slot.yMm >= CHILD_REACH_MM;
   return {
     handMm,

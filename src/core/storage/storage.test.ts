@@ -141,7 +141,12 @@ describe('places', () => {
     const slot = tree.leaves.find((place) => place.name === 'C3')!.slot!;
     const bin = [...household.places.values()].find((place) => place.name === 'Batting')!.container!;
     expect(checkContainers(slot, [bin])).toBeNull();
-    expect(checkContainers(slot, [bin, bin])).toEqual({ code: 'too-wide', neededMm: 636, availableMm: 330 });
+    expect(checkContainers(slot, [bin, bin])).toEqual({
+      code: 'too-wide',
+      index: 1,
+      neededMm: 636,
+      availableMm: 330,
+    });
     expect(checkContainers(slot, [{ ...bin, outerHeightMm: 340 }])).toMatchObject({
       code: 'too-high',
       availableMm: 330,

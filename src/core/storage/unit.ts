@@ -148,20 +148,6 @@ export function checkUnitOnWall(
   return unit.yMm + unit.heightMm > headroom + 0.5 ? { code: 'above-ceiling', availableMm: headroom - unit.yMm } : null;
 }
 
-/** A container's faults in its slot: the first side that does not go in, with what there is. */
-export function checkContainers(
-  slot: SlotSpec,
-  boxes: readonly NonNullable<Place['container']>[],
-): { code: 'too-wide' | 'too-deep' | 'too-high'; neededMm: number; availableMm: number } | null {
-  // Containers of one slot stand side by side.
-  const wide = boxes.reduce((sum, box) => sum + box.outerWidthMm, 0);
-  const deep = Math.max(0, ...boxes.map((box) => box.outerDepthMm));
-  const high = Math.max(0, ...boxes.map((box) => box.outerHeightMm));
-  if (wide > slot.widthMm + 0.5) return { code: 'too-wide', neededMm: wide, availableMm: slot.widthMm };
-  if (deep > slot.depthMm + 0.5) return { code: 'too-deep', neededMm: deep, availableMm: slot.depthMm };
-  return high > slot.heightMm + 0.5 ? { code: 'too-high', neededMm: high, availableMm: slot.heightMm } : null;
-}
-
 /**
  * The slot places of a unit after its measures changed: slots keep their id and what was set on them
  * by name; new ones are made, `removed` names those that are no more.

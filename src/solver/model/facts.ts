@@ -15,6 +15,7 @@ import {
   computeStationPoint,
   computeTraits,
   computeWayMm,
+  countBefore,
   createPlaceTree,
   getAncestor,
   type PlaceTraits,
@@ -92,7 +93,7 @@ export interface Facts {
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
 }
 
-function computeAccessSeconds(place: Place, slot: Place, traits: PlaceTraits, settings: Settings): number {
+function computeAccessSeconds(tree: PlaceTree, place: Place, traits: PlaceTraits, settings: Settings): number {
   const { estimates } = settings;
   const posture = {
     kneel: estimates.kneelSeconds,
@@ -102,10 +103,19 @@ function computeAccessSeconds(place: Place, slot: Place, traits: PlaceTraits, se
     stool: estimates.stoolSeconds,
   }[traits.reach];
   const opening = { open: 0, door: estimates.doorSeconds, drawer: estimates.drawerSeconds, lid: estimates.lidSeconds }[
-    slot.slot?.opening ?? 'open'
+    getAncestor(tree, place.id, 'slot')?.slot?.opening ?? 'open'
   ];
   const box = place.container;
-  return posture + opening + (box ? estimates.pullBinSeconds + (box.hasLid ? estimates.lidSeconds : 0) : 0);
+  if (!box) return posture + opening;
+  const bins = tree.getChildren(place.parentId!);
+  const isFromBothSides = getAncestor(tree, place.id, 'unit')?.unit?.access === 'around';
+  const before = countBefore(
+    bins.map((bin) => bin.container!),
+    bins.indexOf(place),
+    isFromBothSides,
+  );
+  // Each bin before it or on it is taken out and put back too.
+  return posture + opening + (1 + before) * estimates.pullBinSeconds + (box.hasLid ? estimates.lidSeconds : 0);
 }
 
 /** Gathers everything the search needs to know of a household. The household is not kept changed. */
@@ -161,11 +171,10 @@ export function createFacts(household: Household): Facts {
     places.map(({ place, traits }) => {
       const to = computeStandPoint(tree, place);
       const way = (2 * computeWayMm(tree, from, to) * estimates.walkSecondsPerM) / 1000;
-      const slot = getAncestor(tree, place.id, 'slot')!;
       return (
         way +
         (from.roomId === to.roomId ? 0 : estimates.otherRoomSeconds) +
-        computeAccessSeconds(place, slot, traits, settings)
+        computeAccessSeconds(tree, place, traits, settings)
       );
     }),
   );

@@ -74,11 +74,17 @@ describe('a fault', () => {
     expect(wordUnitFault({ code: 'beyond-wall', availableMm: 450 }, 'metric')).toContain('45 cm');
     expect(wordUnitFault({ code: 'above-ceiling', availableMm: -5 }, 'metric')).toContain('0 mm');
     expect(wordUnitFault({ code: 'no-inner-height', availableMm: 3 }, 'metric')).toContain('fewer rows');
-    const tight = { code: 'too-high', neededMm: 310, availableMm: 281 } as const;
-    expect(wordContainerFault(tight, 'Batting', 'A1', 'metric')).toBe('Batting: 31 cm high, but A1 has 28.1 cm.');
-    expect(wordContainerFault(tight, 'Batting', 'A1', 'imperial')).toBe(
+    const tight = { code: 'too-high', index: 0, neededMm: 310, availableMm: 281 } as const;
+    expect(wordContainerFault(tight, ['Batting'], 'A1', 'metric')).toBe('Batting: 31 cm high, but A1 has 28.1 cm.');
+    expect(wordContainerFault(tight, ['Batting'], 'A1', 'imperial')).toBe(
       'Batting: 12 1/4 in high, but A1 has 11 1/8 in.',
     );
+    const wide = { code: 'too-wide', index: 1, neededMm: 636, availableMm: 330 } as const;
+    expect(wordContainerFault(wide, ['One', 'Two', 'Three'], 'A1', 'metric')).toContain('One and Two: 63.6 cm wide');
+    expect(wordContainerFault({ ...wide, code: 'in-each-other' }, ['One', 'Two'], 'A1', 'metric')).toContain(
+      'Two stands',
+    );
+    expect(wordContainerFault({ ...wide, code: 'in-the-air' }, ['One', 'Two'], 'A1', 'metric')).toContain('on no lid');
   });
 });
 

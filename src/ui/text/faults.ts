@@ -1,6 +1,6 @@
 import type { BundleFault } from '../../core/formats/index.ts';
 import type { RecordFault } from '../../core/records/index.ts';
-import type { PlaceTree, UnitFault } from '../../core/storage/index.ts';
+import type { ContainerFault, PlaceTree, UnitFault } from '../../core/storage/index.ts';
 import type { ActFault, Disturbance } from '../../core/tracking/index.ts';
 import { formatSize, type AmountFault, type UnitSystem } from '../../core/units/index.ts';
 import type { StoreFault } from '../../storage/index.ts';
@@ -107,11 +107,15 @@ export function wordUnitFault(fault: UnitFault, units: UnitSystem): string {
 
 /** Why bins do not go into their place, with what is missing. */
 export function wordContainerFault(
-  fault: { code: 'too-wide' | 'too-deep' | 'too-high'; neededMm: number; availableMm: number },
-  bins: string,
+  fault: ContainerFault,
+  names: readonly string[],
   place: string,
   units: UnitSystem,
 ): string {
+  const bin = names[fault.index] ?? 'A bin';
+  if (fault.code === 'in-each-other') return `${bin} stands where another bin is.`;
+  if (fault.code === 'in-the-air') return `${bin} stands ${formatSize(fault.neededMm, units)} high on no lid.`;
+  const bins = fault.code === 'too-wide' ? names.slice(0, fault.index + 1).join(' and ') : bin;
   const side = { 'too-wide': 'wide', 'too-deep': 'deep', 'too-high': 'high' }[fault.code];
   return `${bins}: ${formatSize(fault.neededMm, units)} ${side}, but ${place} has ${formatSize(fault.availableMm, units)}.`;
 }

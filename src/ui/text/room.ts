@@ -1,5 +1,6 @@
 import type { Finding, FindingCode, RoomFault, Triangle } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
+import type { BoxSize, Nesting } from '../../core/storage/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 
@@ -103,4 +104,35 @@ export function wordTriangle({ legs }: Triangle, units: UnitSystem): string {
       : `${from.toLowerCase()} to ${to.toLowerCase()} ${formatSize(lengthMm, units)}, ${perHour} times there and back`,
   );
   return `The shortest ways round the furniture: ${parts.join('; ')}. How often one gets up is an estimate.`;
+}
+
+/** How often a bin goes into a compartment, how it stands and what is left over; where it does not, what is missing. */
+export function wordNesting(nesting: Nesting, box: BoxSize, room: BoxSize, units: UnitSystem): string {
+  const { count, perLayer, layers, nooks, leftOver } = nesting;
+  const size = (mm: number) => formatSize(mm, units);
+  if (count === 0) {
+    const high = box.heightMm - room.heightMm;
+    if (high > 0.5) return `It is ${size(high)} too high.`;
+    // The way round that misses by less.
+    const misses = (a: number, b: number) => Math.max(0, a - room.widthMm) + Math.max(0, b - room.depthMm);
+    const isTurned = misses(box.depthMm, box.widthMm) < misses(box.widthMm, box.depthMm);
+    const [a, b] = isTurned ? [box.depthMm, box.widthMm] : [box.widthMm, box.depthMm];
+    const wide = a - room.widthMm > 0.5 ? [`${size(a - room.widthMm)} too wide`] : [];
+    const deep = b - room.depthMm > 0.5 ? [`${size(b - room.depthMm)} too deep`] : [];
+    return `It is ${[...wide, ...deep].join(' and ')}.`;
+  }
+  const turned = nooks.filter((nook) => nook.isTurned).length;
+  const behind = new Set(nooks.map((nook) => nook.yMm)).size > 1;
+  const ways = [
+    turned === 0 ? '' : turned === count ? 'side to the front' : `${turned} of them side to the front`,
+    behind ? 'one behind the other' : '',
+    layers > 1 ? `${layers} high, ${perLayer} on the floor` : '',
+  ].filter((way) => way !== '');
+  const left = [
+    [leftOver.widthMm, 'beside'],
+    [leftOver.depthMm, 'behind'],
+    [leftOver.heightMm, 'above'],
+  ] as const;
+  const over = left.map(([mm, where]) => `${size(mm)} ${where}`).join(', ');
+  return `${count === 1 ? 'One goes in' : `${count} go in`}${ways.length > 0 ? `, ${ways.join(', ')}` : ''}; ${over} left over.`;
 }

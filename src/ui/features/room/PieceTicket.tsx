@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { normaliseTurn, settleUnit, type Piece } from '../../../core/room/index.ts';
 import type { Place, UnitSpec } from '../../../core/records/index.ts';
-import { computeFootprint } from '../../../core/storage/index.ts';
+import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { computeFootprint, computeStationPoint } from '../../../core/storage/index.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { CheckField, Row, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
 
 interface PieceTicketProps {
@@ -19,6 +20,7 @@ interface PieceTicketProps {
 export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
   const { units } = useHousehold().settings;
   const show = useApp((state) => state.show);
+  const act = useApp((state) => state.act);
   const { unit } = piece;
   const print = computeFootprint(room.room!, unit);
   const wall = room.room!.walls.find((one) => one.id === unit.wallId);
@@ -56,6 +58,16 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
         ? settleUnit(room.room!, unit, { xMm: x.mm, yMm: y.mm, turnDeg: turn }, [], 0)
         : { ...unit, xMm: Math.max(0, x.mm) },
     );
+  };
+  /** A station goes where its piece goes; a piece let go of leaves it where it is now. */
+  const tie = (stationId: string) => {
+    const spec = room.room!;
+    const stations = spec.stations.map((station) => {
+      if (station.id === stationId) return { ...station, unitId: piece.id };
+      if (station.unitId !== piece.id) return station;
+      return { ...station, unitId: null, at: computeStationPoint(spec, station, () => unit) };
+    });
+    void act((now) => createSavePlaces(now, room.name, [{ ...room, room: { ...spec, stations } }], [], world.nowMs()));
   };
   return (
     <>
@@ -96,6 +108,20 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
         checked={unit.isFixed ?? false}
         onChange={(event) => onHold({ ...unit, isFixed: event.target.checked })}
       />
+      {room.room!.stations.length > 0 && (
+        <SelectField
+          label="Work that is done here"
+          value={room.room!.stations.find((one) => one.unitId === piece.id)?.id ?? ''}
+          onChange={(event) => tie(event.target.value)}
+        >
+          <option value="">none</option>
+          {room.room!.stations.map((station) => (
+            <option key={station.id} value={station.id}>
+              {station.name}
+            </option>
+          ))}
+        </SelectField>
+      )}
       {unit.kind === 'table' && (
         <CheckField
           label="One walks round it, as for cutting"

@@ -18,6 +18,7 @@ import { CheckField, Row, SelectField, TextField } from '../../components/fields
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
+import { WhichBins } from './WhichBins.tsx';
 import {
   capitalise,
   wordAmountFault,
@@ -37,6 +38,7 @@ interface BinFields {
   load: string;
   hasLid: boolean;
   isSeeThrough: boolean;
+  at: ContainerSpec['at'];
 }
 
 interface SlotFields {
@@ -94,6 +96,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
             load: formatMass(bin.container!.loadG, units),
             hasLid: bin.container!.hasLid,
             isSeeThrough: bin.container!.isSeeThrough,
+            at: bin.container!.at ?? null,
           })),
         }
       : undefined,
@@ -136,6 +139,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
         loadG: readMass(`bins.${i}.load`, bin.load, box?.loadG),
         hasLid: bin.hasLid,
         isSeeThrough: bin.isSeeThrough,
+        ...(bin.at && { at: bin.at }),
       },
     };
   });
@@ -150,10 +154,31 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       return parsed.ok ? [] : parsed.fault.map(wordRecordFault);
     });
     if (tight)
-      problem = wordContainerFault(tight, nextBins.map((bin) => bin.name).join(' and '), slotPlace.name, units);
+      problem = wordContainerFault(
+        tight,
+        nextBins.map((bin) => bin.name),
+        slotPlace.name,
+        units,
+      );
     else problem = broken[0] ?? null;
   }
   const faultOf = (path: string) => (isTried ? faults.get(path) : undefined);
+
+  /** Bins that stand there already keep their names and what is in them; the rest are new. */
+  const take = (kinds: readonly ContainerSpec[]) =>
+    bins.replace(
+      kinds.map((box, i) => ({
+        placeId: typed[i]?.placeId ?? world.createId(),
+        name: typed[i]?.name ?? `Bin ${i + 1}`,
+        width: size(box.outerWidthMm),
+        depth: size(box.outerDepthMm),
+        height: size(box.outerHeightMm),
+        load: formatMass(box.loadG, units),
+        hasLid: box.hasLid,
+        isSeeThrough: box.isSeeThrough,
+        at: box.at ?? null,
+      })),
+    );
 
   const save = async () => {
     setTried(true);
@@ -206,7 +231,8 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
         <CheckField label="Out of reach of children" {...register('isChildSafe')} />
         <CheckField label="Next to something hot" {...register('isNearHeat')} />
       </div>
-      <h3 className="stitched-t pt-3 font-bold">Bins in it, side by side</h3>
+      <h3 className="stitched-t pt-3 font-bold">Bins in it</h3>
+      <WhichBins slot={slot} onTake={take} />
       {bins.fields.map((bin, i) => (
         <fieldset key={bin.id} className="space-y-2 border-l-4 border-thread pl-3">
           <legend className="sr-only">{`Bin ${i + 1}`}</legend>
@@ -236,6 +262,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
             load: formatMass(NEW_BIN.loadG, units),
             hasLid: false,
             isSeeThrough: false,
+            at: null,
           })
         }
       >

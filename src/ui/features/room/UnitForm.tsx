@@ -80,7 +80,16 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
           slot.slot!,
           bins.flatMap((bin) => bin.container ?? []),
         );
-        return fault ? [wordContainerFault(fault, bins.map((bin) => bin.name).join(' and '), slot.name, units)] : [];
+        return fault
+          ? [
+              wordContainerFault(
+                fault,
+                bins.map((bin) => bin.name),
+                slot.name,
+                units,
+              ),
+            ]
+          : [];
       });
       problem = tight[0] ?? null;
       const first = layout.kept[0]?.slot;

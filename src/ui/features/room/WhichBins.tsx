@@ -1,0 +1,138 @@
+import { useMemo, useState } from 'react';
+import type { ContainerSpec, SlotSpec } from '../../../core/records/index.ts';
+import { getBoxSize, getSlotSize, nestBoxes, proposeSizes } from '../../../core/storage/index.ts';
+import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { CheckField, TextField } from '../../components/fields.tsx';
+import { useHousehold } from '../../state/app.ts';
+import { wordCount } from '../../text/index.ts';
+import { wordNesting } from '../../text/room.ts';
+
+interface WhichBinsProps {
+  readonly slot: SlotSpec;
+  /** Puts so many bins of that kind in, in place of those that stand there. */
+  readonly onTake: (bins: readonly ContainerSpec[]) => void;
+}
+
+/** One of each kind of bin that there is in the household, by its measures; with the name of one of them. */
+function useOwnBins(): { name: string; box: ContainerSpec; owned: number }[] {
+  const household = useHousehold();
+  return useMemo(() => {
+    const kinds = new Map<string, { name: string; box: ContainerSpec; owned: number }>();
+    for (const place of household.places.values()) {
+      const box = place.container;
+      if (!box) continue;
+      const key = `${box.outerWidthMm} ${box.outerDepthMm} ${box.outerHeightMm} ${box.hasLid}`;
+      const known = kinds.get(key);
+      kinds.set(key, { name: known?.name ?? place.name, box, owned: (known?.owned ?? 0) + 1 });
+    }
+    return [...kinds.values()];
+  }, [household]);
+}
+
+/** Which bins a compartment takes: one's own kinds, a size one thinks of buying, and the largest sizes there could be. */
+export function WhichBins({ slot, onTake }: WhichBinsProps) {
+  const { units } = useHousehold().settings;
+  const own = useOwnBins();
+  const [typed, setTyped] = useState({ width: '', depth: '', height: '', hasLid: false });
+  const read = (text: string) => {
+    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+    return parsed.ok && parsed.value >= 5 ? parsed.value : null;
+  };
+  const sides = [read(typed.width), read(typed.depth), read(typed.height)] as const;
+  const [widthMm, depthMm, heightMm] = sides;
+  const wanted =
+    widthMm !== null && depthMm !== null && heightMm !== null
+      ? { ...NEW_KIND, outerWidthMm: widthMm, outerDepthMm: depthMm, outerHeightMm: heightMm, hasLid: typed.hasLid }
+      : null;
+  const isHalfTyped = wanted === null && (typed.width + typed.depth + typed.height).trim() !== '';
+  return (
+    <details className="border-l-4 border-thread pl-3">
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">Which bins fit?</summary>
+      <ul aria-label="Your own kinds of bins">
+        {own.map(({ name, box, owned }) => (
+          <Kind key={name} name={`As ${name}`} owned={owned} slot={slot} box={box} onTake={onTake} />
+        ))}
+        {own.length === 0 && <li className="text-sm text-stone">You have no bins yet.</li>}
+      </ul>
+      <h4 className="mt-2 font-semibold">One to be bought</h4>
+      <div className="grid grid-cols-3 items-start gap-2">
+        {(['width', 'depth', 'height'] as const).map((side, i) => (
+          <TextField
+            key={side}
+            label={{ width: 'Bin width', depth: 'Bin depth', height: 'Bin height' }[side]}
+            value={typed[side]}
+            fault={typed[side].trim() !== '' && sides[i] === null ? 'Such as 31 cm.' : undefined}
+            onChange={(event) => setTyped({ ...typed, [side]: event.target.value })}
+          />
+        ))}
+      </div>
+      <CheckField
+        label="With a lid others can stand on"
+        checked={typed.hasLid}
+        onChange={(event) => setTyped({ ...typed, hasLid: event.target.checked })}
+      />
+      {wanted && (
+        <ul aria-label="The bin to be bought">
+          <Kind name="This size" owned={0} slot={slot} box={wanted} onTake={onTake} />
+        </ul>
+      )}
+      {isHalfTyped && <p className="text-sm text-stone">Outer measures, all three.</p>}
+      <h4 className="mt-2 font-semibold">The largest there could be</h4>
+      <ul aria-label="Largest sizes" className="text-sm">
+        {proposeSizes(getSlotSize(slot)).map(({ across, deep, high, count, size }) => (
+          <li key={`${across} ${deep} ${high}`} className="dotted-row py-1">
+            <span className="font-semibold">{wordCount(count, 'bin')}</span> up to{' '}
+            {formatSizes([size.widthMm, size.depthMm, size.heightMm], units)}
+            {across > 1 ? `, ${across} side by side` : ''}
+            {deep > 1 ? `, ${deep} one behind the other` : ''}
+            {high > 1 ? `, ${high} high with lids` : ''}
+          </li>
+        ))}
+      </ul>
+      <p className="text-sm text-stone">Width × depth × height outside, {formatSize(5, units)} of play for each.</p>
+    </details>
+  );
+}
+
+const NEW_KIND: Omit<ContainerSpec, 'outerWidthMm' | 'outerDepthMm' | 'outerHeightMm' | 'hasLid'> = {
+  kind: 'bin',
+  wallMm: 3,
+  mode: 'volume',
+  tareG: 700,
+  loadG: 9000,
+  isSeeThrough: false,
+};
+
+interface KindProps {
+  readonly name: string;
+  readonly owned: number;
+  readonly slot: SlotSpec;
+  readonly box: ContainerSpec;
+  readonly onTake: (bins: readonly ContainerSpec[]) => void;
+}
+
+/** How often one kind of bin goes in, how it stands, what is left over. */
+function Kind({ name, owned, slot, box, onTake }: KindProps) {
+  const { units } = useHousehold().settings;
+  const room = getSlotSize(slot);
+  const nesting = useMemo(
+    () => nestBoxes(getSlotSize(slot), getBoxSize(box), { canTurn: true, canStack: box.hasLid }),
+    [slot, box],
+  );
+  return (
+    <li className="dotted-row py-1 text-sm">
+      <span className="font-semibold">{name}</span>{' '}
+      <span className="text-stone">
+        {formatSizes([box.outerWidthMm, box.outerDepthMm, box.outerHeightMm], units)}
+        {owned > 0 ? `, you have ${owned}` : ''}
+      </span>
+      <span className="block">{wordNesting(nesting, getBoxSize(box), room, units)}</span>
+      {nesting.count > 0 && (
+        <Button look="quiet" onClick={() => onTake(nesting.nooks.map((at) => ({ ...box, at })))}>
+          {nesting.count === 1 ? 'Put one in' : `Put ${nesting.count} in`}
+        </Button>
+      )}
+    </li>
+  );
+}
