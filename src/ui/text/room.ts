@@ -1,7 +1,7 @@
-import type { Finding, FindingCode, RoomFault, Triangle } from '../../core/room/index.ts';
+import type { Finding, FindingCode, LoadFinding, RoomFault, Triangle } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
 import type { BoxSize, Nesting } from '../../core/storage/index.ts';
-import { formatSize, type UnitSystem } from '../../core/units/index.ts';
+import { formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 
 /** Not in the index of words: only the plan needs these, and the first screen should not wait for them. */
@@ -54,7 +54,7 @@ function nameFixed(room: RoomSpec, id: string): string | null {
 const SEASON = { june: 'in June', equinox: 'in March and September', december: 'in December' } as const;
 
 function formatHours(hours: number): string {
-  return hours < 1 ? `${Math.round(hours * 60)} minutes` : `${Number(hours.toFixed(1))} hours`;
+  return hours < 1 ? `${Math.round(hours * 60)} minutes` : wordCount(Number(hours.toFixed(1)), 'hour');
 }
 
 /** A finding in words, with the missing centimetres. */
@@ -135,4 +135,23 @@ export function wordNesting(nesting: Nesting, box: BoxSize, room: BoxSize, units
   ] as const;
   const over = left.map(([mm, where]) => `${size(mm)} ${where}`).join(', ');
   return `${count === 1 ? 'One goes in' : `${count} go in`}${ways.length > 0 ? `, ${ways.join(', ')}` : ''}; ${over} left over.`;
+}
+
+/** What is too heavy or can fall, with the figures and what is usual against it. */
+export function wordLoadFinding(finding: LoadFinding, name: string, units: UnitSystem): string {
+  const [mass, limit] = [formatMass(finding.massG, units), formatMass(finding.limitG, units)];
+  switch (finding.code) {
+    case 'slot-load':
+      return `${name} is loaded with ${mass} and carries ${limit}.`;
+    case 'unit-load':
+      return `In ${name} lie ${mass}; it carries ${limit}.`;
+    case 'bin-load':
+      return `${name} weighs ${mass}; it is made for ${limit}.`;
+    case 'bin-lift':
+      return `${name} weighs ${mass}: more than the ${limit} one lifts there. Split it, or keep it lower.`;
+    case 'anchor':
+      return `Nothing anchors ${name}: ${mass} in all, and a pull of ${limit} at the top tips it. Anchor it to the wall.`;
+    case 'drawers-tip':
+      return `${finding.drawers === 1 ? 'One full drawer pulled out tips' : `${finding.drawers} full drawers pulled out together tip`} ${name}. Anchor it to the wall.`;
+  }
 }

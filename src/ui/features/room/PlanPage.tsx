@@ -1,7 +1,16 @@
-import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useMemo, useState, type KeyboardEvent } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import { createBareRoom, moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
+import {
+  computeLoads,
+  createBareRoom,
+  findLoadFaults,
+  moveUnit,
+  turnUnit,
+  type Finding,
+  type Piece,
+} from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
 import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -10,7 +19,7 @@ import { PlanView } from '../../drawing/PlanView.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordUnitKind } from '../../text/index.ts';
-import { wordFinding, wordTriangle } from '../../text/room.ts';
+import { wordFinding, wordLoadFinding, wordTriangle } from '../../text/room.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { PieceTicket } from './PieceTicket.tsx';
 import { RoomForm } from './RoomForm.tsx';
@@ -50,7 +59,27 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
   const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
   const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
-  const faults = findings.filter((finding) => finding.isFault).length;
+  const tree = getTree(household);
+  // What is in the furniture does not change while it is moved.
+  const heavy = useMemo(
+    () => computeLoads(household, tree, room.id).flatMap((load) => findLoadFaults(household, tree, load)),
+    [household, tree, room.id],
+  );
+  const lines = [
+    ...findings.map((finding) => ({
+      key: keyOf(finding),
+      isFault: finding.isFault,
+      bodyId: finding.bodyId,
+      words: wordFinding(finding, spec, nameUnit, units),
+    })),
+    ...heavy.map((finding) => ({
+      key: `${finding.code} ${finding.placeId}`,
+      isFault: finding.isFault,
+      bodyId: finding.unitId,
+      words: wordLoadFinding(finding, formatPlaceName(tree, finding.placeId), units),
+    })),
+  ].toSorted((a, b) => Number(b.isFault) - Number(a.isFault));
+  const faults = lines.filter((line) => line.isFault).length;
 
   const [isArranging, setArranging] = useState(false);
 
@@ -123,22 +152,22 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
             <h2
               className={`font-display text-[21px] leading-tight font-semibold ${chosenPiece ? 'stitched-t mt-4 pt-3' : ''}`}
             >
-              {findings.length === 0 ? 'Nothing is in the way' : wordCount(findings.length, 'thing') + ' to look at'}
+              {lines.length === 0 ? 'Nothing is in the way' : wordCount(lines.length, 'thing') + ' to look at'}
             </h2>
             <ul className="mt-2">
-              {findings.map((finding) => (
-                <li key={keyOf(finding)} className="dotted-row">
+              {lines.map((line) => (
+                <li key={line.key} className="dotted-row">
                   <button
                     type="button"
-                    aria-pressed={shown === finding}
-                    className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${finding.isFault ? 'border-madder' : 'border-weld'} ${shown === finding ? 'bg-linen font-semibold' : ''}`}
+                    aria-pressed={shownAt === line.key}
+                    className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${line.isFault ? 'border-madder' : 'border-weld'} ${shownAt === line.key ? 'bg-linen font-semibold' : ''}`}
                     onClick={() => {
-                      setShownAt(shown === finding ? null : keyOf(finding));
-                      if (pieces.some((piece) => piece.id === finding.bodyId)) setChosen(finding.bodyId as PlaceId);
+                      setShownAt(shownAt === line.key ? null : line.key);
+                      if (pieces.some((piece) => piece.id === line.bodyId)) setChosen(line.bodyId as PlaceId);
                     }}
                   >
-                    <span className="text-sm text-stone">{finding.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
-                    <span className="block">{wordFinding(finding, spec, nameUnit, units)}</span>
+                    <span className="text-sm text-stone">{line.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
+                    <span className="block">{line.words}</span>
                   </button>
                 </li>
               ))}
@@ -164,12 +193,12 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
           <Figure
             value={String(faults)}
             label={faults === 1 ? 'thing that cannot stay' : 'things that cannot stay'}
-            how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm."
+            how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out."
           />
           <Figure
-            value={String(findings.length - faults)}
+            value={String(lines.length - faults)}
             label="to be lived with"
-            how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater."
+            how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater; what is not anchored, or heavy to lift."
           />
           {triangle && (
             <Figure
