@@ -196,3 +196,16 @@ test('a cubby says which bins it takes; four of a size to be bought go in, two b
   for (const n of [1, 2, 3, 4])
     await expect(page.getByRole('button', { name: new RegExp(`Tall cubes › B2 › Bin ${n}:`) })).toBeAttached();
 });
+
+test('what runs at once is added up for its circuit, and remembered', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  const aside = page.getByRole('complementary', { name: 'Plan' });
+  await aside.getByText('What runs at once').click();
+  // 2000 and 90 W at 230 V.
+  await expect(aside.getByText('2,090 W, 9.1 A of 16 A')).toBeVisible();
+  await aside.getByRole('checkbox', { name: /Steam iron/ }).uncheck();
+  await expect(aside.getByText('90 W, 0.4 A of 16 A')).toBeVisible();
+  await page.reload();
+  await aside.getByText('What runs at once').click();
+  await expect(aside.getByRole('checkbox', { name: /Steam iron/ })).not.toBeChecked();
+});

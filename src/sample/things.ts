@@ -201,7 +201,15 @@ export class ThingMaker {
 
   private createBox(kind: 'notion' | 'tool' | 'other', row: BoxRow): Thing {
     const [name, type, widthMm, depthMm, heightMm, massG, extra = {}] = row;
-    const { hole, soft = false, care = [], uses = drawUses(this.random, 1), count = 1, station = 'sewing' } = extra;
+    const {
+      hole,
+      soft = false,
+      care = [],
+      uses = drawUses(this.random, 1),
+      count = 1,
+      station = 'sewing',
+      watts,
+    } = extra;
     const forms: StowForm[] = soft ? ['loose', 'box'] : hole ? ['peg', 'box'] : ['box'];
     const item = this.createItem({
       kind,
@@ -211,7 +219,7 @@ export class ThingMaker {
       stationId: STATIONS[station],
       care,
       forms,
-      box: { type, widthMm, depthMm, heightMm, massG, isSoft: soft, hangHoleMm: hole ?? null },
+      box: { type, widthMm, depthMm, heightMm, massG, isSoft: soft, hangHoleMm: hole ?? null, ...(watts && { watts }) },
     });
     const lots = [this.createLot(item, count, null, forms[0]!)];
     if (this.random() < 0.22 && massG < 500) lots.push(this.createLot(item, 1, null, 'box'));

@@ -186,6 +186,7 @@ export type BoxRow = [
     count?: number;
     station?: keyof typeof STATIONS;
     forms?: StowForm[];
+    watts?: number;
   },
 ];
 
@@ -256,12 +257,12 @@ export const TOOLS: readonly BoxRow[] = [
   ['Walking foot', 'machine parts', 120, 90, 70, 180, { uses: 2, station: 'sewing' }],
   ['Bobbin case', 'machine parts', 150, 110, 35, 230, { uses: 12, station: 'sewing' }],
   ['Oil and brushes', 'machine parts', 120, 60, 140, 190, { uses: 2, station: 'sewing', care: ['flammable'] }],
-  ['Steam iron', 'pressing', 130, 290, 160, 1600, { uses: 14, station: 'pressing' }],
+  ['Steam iron', 'pressing', 130, 290, 160, 1600, { uses: 14, station: 'pressing', watts: 2000 }],
   ['Tailor ham', 'pressing', 200, 300, 140, 1100, { uses: 6, station: 'pressing' }],
   ['Sleeve roll', 'pressing', 120, 380, 110, 800, { uses: 3, station: 'pressing' }],
   ['Clapper', 'pressing', 70, 300, 45, 620, { uses: 5, station: 'pressing' }],
   ['Press cloths', 'pressing', 240, 180, 50, 180, { uses: 8, soft: true, station: 'pressing' }],
-  ['Overlocker', 'machines', 340, 290, 310, 7600, { uses: 8, station: 'sewing' }],
+  ['Overlocker', 'machines', 340, 290, 310, 7600, { uses: 8, station: 'sewing', watts: 110 }],
 ];
 
 /** Scraps by colour word: what they are of, how they are cut, and how much: m² of odd bits, else pieces. */
@@ -296,7 +297,7 @@ export const KITS: readonly [
 ];
 
 export const OTHERS: readonly BoxRow[] = [
-  ['Sewing machine', 'machine', 420, 200, 310, 7900, { uses: 12, station: 'sewing' }],
+  ['Sewing machine', 'machine', 420, 200, 310, 7900, { uses: 12, station: 'sewing', watts: 90 }],
   ['Drafting book', 'book', 210, 24, 280, 820, { uses: 0.4, station: 'cutting' }],
   ['Quilt block book', 'book', 220, 18, 280, 690, { uses: 0.3, station: 'cutting' }],
   ['Finished cushion covers', 'finished piece', 300, 280, 60, 540, { uses: 0.2, soft: true, station: 'pressing' }],

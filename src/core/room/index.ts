@@ -9,3 +9,11 @@ export { listFetches, listPieces } from './pieces.ts';
 export { Arranger, computeWorth, type ArrangeOptions, type Fetch, type Worth } from './arrange.ts';
 export { fromWallSteps, getHeadingDeg, toWallSteps, type WallStep } from './steps.ts';
 export { computeLoads, computeOwnMassG, findLoadFaults, type LoadFinding, type UnitLoad } from './load.ts';
+export {
+  computeCircuits,
+  findPowerFaults,
+  listAppliances,
+  type Appliance,
+  type CircuitLoad,
+  type PowerFinding,
+} from './power.ts';

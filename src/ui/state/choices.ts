@@ -34,6 +34,8 @@ interface Choices {
   readonly wallView: WallView;
   readonly fitSeconds: number;
   readonly isGreeted: boolean;
+  /** Things with a plug that do not run while one sews; the others are taken to run at once. */
+  readonly switchedOff: readonly string[];
 }
 
 export const useChoices = create<Choices>()(
@@ -50,6 +52,7 @@ export const useChoices = create<Choices>()(
       wallView: 'is',
       fitSeconds: 10,
       isGreeted: false,
+      switchedOff: [],
     }),
     { name: 'yardmist-choices' },
   ),

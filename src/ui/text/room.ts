@@ -1,4 +1,4 @@
-import type { Finding, FindingCode, LoadFinding, RoomFault, Triangle } from '../../core/room/index.ts';
+import type { Finding, FindingCode, LoadFinding, PowerFinding, RoomFault, Triangle } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
 import type { BoxSize, Nesting } from '../../core/storage/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
@@ -153,5 +153,25 @@ export function wordLoadFinding(finding: LoadFinding, name: string, units: UnitS
       return `Nothing anchors ${name}: ${mass} in all, and a pull of ${limit} at the top tips it. Anchor it to the wall.`;
     case 'drawers-tip':
       return `${finding.drawers === 1 ? 'One full drawer pulled out tips' : `${finding.drawers} full drawers pulled out together tip`} ${name}. Anchor it to the wall.`;
+  }
+}
+
+/** What is wrong with what runs at once. */
+export function wordPowerFinding({ code, names, value, limit }: PowerFinding, units: UnitSystem): string {
+  const [name = ''] = names;
+  const amps = (a: number) => `${Number(a.toFixed(1))} A`;
+  switch (code) {
+    case 'breaker':
+      return `${name} would draw ${amps(value)}; its fuse goes at ${amps(limit)}. Do not run all of it at once.`;
+    case 'continuous':
+      return `${name} draws ${amps(value)}: for hours no more than ${amps(limit)}, four fifths of its fuse.`;
+    case 'two-hot':
+      return `${names.join(' and ')} hang on one socket: never two heaters on one lead.`;
+    case 'no-socket':
+      return `No socket is known for ${name}.`;
+    case 'long-lead':
+      return `${name} is ${formatSize(value, units)} from the nearest socket: a lead would lie in the way.`;
+    case 'no-circuit':
+      return `The socket of ${names.join(' and ')} is on no circuit yet; the room’s form takes one.`;
   }
 }

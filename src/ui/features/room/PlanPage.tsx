@@ -22,6 +22,7 @@ import { wordCount, wordUnitKind } from '../../text/index.ts';
 import { wordFinding, wordLoadFinding, wordTriangle } from '../../text/room.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { PieceTicket } from './PieceTicket.tsx';
+import { PowerPanel } from './PowerPanel.tsx';
 import { RoomForm } from './RoomForm.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
 import { usePlan } from './usePlan.ts';
@@ -178,6 +179,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
                 Arrange <kbd className="pl-1 font-normal">A</kbd>
               </Button>
             </div>
+            <PowerPanel room={spec} pieces={pieces} />
             <Button look="quiet" onClick={() => void addRoom()}>
               Add a room
             </Button>
