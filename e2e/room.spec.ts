@@ -209,3 +209,45 @@ test('what runs at once is added up for its circuit, and remembered', async ({ p
   await aside.getByText('What runs at once').click();
   await expect(aside.getByRole('checkbox', { name: /Steam iron/ })).not.toBeChecked();
 });
+
+test('plan, wall and furniture go to paper to scale, and a piece to a file and back', async ({ page }) => {
+  const download = async (press: () => Promise<void>) => {
+    const waiting = page.waitForEvent('download');
+    await press();
+    const file = await waiting;
+    const chunks: Buffer[] = [];
+    for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+    return { name: file.suggestedFilename(), bytes: Buffer.concat(chunks) };
+  };
+  await openSample(page, '/room/plan/r1');
+  const aside = page.getByRole('complementary', { name: 'Plan' });
+  await aside.getByText('On paper').click();
+  const plan = await download(() => aside.getByRole('button', { name: 'Save as PDF' }).click());
+  expect(plan.name).toBe('heron-loft-1-20.pdf');
+  expect(plan.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  await expect(page.getByText('Saved for A4 across paper.')).toBeVisible();
+  await aside.getByLabel('Scale').selectOption('10');
+  const svg = await download(() => aside.getByRole('button', { name: 'Save as SVG' }).click());
+  expect(svg.bytes.toString()).toContain('Heron Loft, 1 : 10');
+  const cut = await download(() => aside.getByRole('button', { name: 'Furniture to cut out' }).click());
+  expect(cut.name).toBe('heron-loft-furniture-1-10.pdf');
+
+  await page.getByRole('button', { name: /^Eave chest/ }).focus();
+  const piece = await download(() => aside.getByRole('button', { name: 'Save this piece to a file' }).click());
+  expect(JSON.parse(piece.bytes.toString())).toMatchObject({ format: 'yardmist-piece', name: 'Eave chest' });
+  await aside
+    .getByLabel('Piece file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":1}') });
+  await expect(aside.getByRole('alert')).toContainText('is no piece of furniture');
+  const count = await page.getByRole('button', { name: /^Eave chest/ }).count();
+  await aside
+    .getByLabel('Piece file')
+    .setInputFiles({ name: piece.name, mimeType: 'application/json', buffer: piece.bytes });
+  await expect(page.getByRole('button', { name: /^Eave chest/ })).toHaveCount(count + 1);
+
+  await page.goto('/room/r1-east');
+  await page.getByText('On paper').click();
+  const wall = await download(() => page.getByRole('button', { name: 'Save as SVG' }).click());
+  expect(wall.name).toBe('heron-loft-east-wall-1-20.svg');
+  expect(wall.bytes.toString()).toContain('Tall cubes');
+});

@@ -5,8 +5,10 @@ import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { computeFootprint, computeStationPoint } from '../../../core/storage/index.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { saveFile } from '../../components/saveFile.ts';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
 
 interface PieceTicketProps {
@@ -18,7 +20,9 @@ interface PieceTicketProps {
 
 /** A piece of furniture on the plan: where it stands to the millimetre, turned, locked. */
 export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
-  const { units } = useHousehold().settings;
+  const household = useHousehold();
+  const { units } = household.settings;
+  const tree = getTree(household);
   const show = useApp((state) => state.show);
   const act = useApp((state) => state.act);
   const { unit } = piece;
@@ -58,6 +62,11 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
         ? settleUnit(room.room!, unit, { xMm: x.mm, yMm: y.mm, turnDeg: turn }, [], 0)
         : { ...unit, xMm: Math.max(0, x.mm) },
     );
+  };
+  const share = async () => {
+    const { toPieceFile } = await import('../../../core/formats/piece.ts');
+    const place = tree.places.get(piece.id);
+    if (place) saveFile(toPieceFile(tree, place), `${piece.name.toLowerCase()}.piece.json`, 'application/json');
   };
   /** A station goes where its piece goes; a piece let go of leaves it where it is now. */
   const tie = (stationId: string) => {
@@ -103,6 +112,9 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
           Measures and places
         </Button>
       </div>
+      <Button look="quiet" onClick={() => void share()}>
+        Save this piece to a file
+      </Button>
       <CheckField
         label="Stays where it is (L)"
         checked={unit.isFixed ?? false}

@@ -24,7 +24,9 @@ import { TicketPane } from '../ticket/TicketPane.tsx';
 import { PieceTicket } from './PieceTicket.tsx';
 import { PowerPanel } from './PowerPanel.tsx';
 import { RoomForm } from './RoomForm.tsx';
+import { PieceFromFile } from './PieceFromFile.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
+import { SheetMenu } from './SheetMenu.tsx';
 import { usePlan } from './usePlan.ts';
 
 const ArrangeScreen = lazy(async () => ({ default: (await import('./ArrangeScreen.tsx')).ArrangeScreen }));
@@ -180,6 +182,18 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
               </Button>
             </div>
             <PowerPanel room={spec} pieces={pieces} />
+            <SheetMenu
+              name={room.name}
+              draw={async (scale) => {
+                const { createPlanSheet } = await import('../../../core/formats/sheet/index.ts');
+                return createPlanSheet(spec, room.name, pieces, scale, units);
+              }}
+              cutOut={async (scale) => {
+                const { createCutOuts } = await import('../../../core/formats/sheet/index.ts');
+                return createCutOuts(pieces, scale, units);
+              }}
+            />
+            <PieceFromFile room={room} />
             <Button look="quiet" onClick={() => void addRoom()}>
               Add a room
             </Button>

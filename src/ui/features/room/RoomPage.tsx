@@ -15,6 +15,7 @@ import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Legend } from './Legend.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
+import { SheetMenu } from './SheetMenu.tsx';
 
 /** The room, wall by wall, front on and to scale, with what is in every compartment. */
 export function RoomPage() {
@@ -63,6 +64,16 @@ export function RoomPage() {
             how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
           />
           <Legend />
+          <SheetMenu
+            name={`${chosen.room.name} ${chosen.wall.name}`}
+            draw={async (scale) => {
+              const { createWallSheet } = await import('../../../core/formats/sheet/index.ts');
+              const standing = tree
+                .getChildren(chosen.room.id)
+                .flatMap(({ name, unit }) => (unit?.wallId === chosen.wall.id ? [{ ...unit, name }] : []));
+              return createWallSheet(drawing, `${chosen.room.name}, ${chosen.wall.name}`, standing, scale, units);
+            }}
+          />
           <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>
             Add a piece <kbd className="pl-1 font-normal">N</kbd>
           </Button>

@@ -1,0 +1,67 @@
+import { useRef, useState } from 'react';
+import type { Place } from '../../../core/records/index.ts';
+import { findFreeX, listWalls } from '../../../core/storage/index.ts';
+import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordRecordFault } from '../../text/index.ts';
+
+const MOST_BYTES = 2_000_000;
+
+/** Brings in a piece of furniture that somebody shared: to the first wall with room for it, else to the longest. */
+export function PieceFromFile({ room }: { room: Place }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const input = useRef<HTMLInputElement>(null);
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const read = async (file: File) => {
+    if (file.size > MOST_BYTES) return setFaults(['The file is far too large for a piece of furniture.']);
+    const { fromPieceFile } = await import('../../../core/formats/piece.ts');
+    const tree = getTree(household);
+    const standing = tree.getChildren(room.id);
+    const spot = { roomId: room.id, wallId: room.room!.walls[0]!.id, xMm: 0, order: standing.length };
+    const result = fromPieceFile(await file.text(), spot, world.createId);
+    if (!result.ok) return setFaults(result.fault.slice(0, 5).map(wordRecordFault));
+    setFaults([]);
+    const [first, ...rest] = result.value;
+    const unit = first!.unit!;
+    const walls = listWalls(room.room!).toSorted((a, b) => b.lengthMm - a.lengthMm);
+    const free = walls.flatMap((wall) => {
+      const beside = standing.flatMap((one) => (one.unit?.wallId === wall.id ? [one.unit] : []));
+      const xMm = findFreeX(beside, unit, wall.lengthMm);
+      return xMm === null ? [] : [{ wallId: wall.id, xMm }];
+    });
+    const at = free[0] ?? { wallId: walls[0]!.id, xMm: 0 };
+    const placed = { ...first!, unit: { ...unit, ...at } };
+    await act((now) => createSavePlaces(now, placed.name, [placed, ...rest], [], world.nowMs()));
+    return undefined;
+  };
+  return (
+    <div>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Piece file"
+        tabIndex={-1}
+        className="sr-only"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      <Button look="quiet" onClick={() => input.current?.click()}>
+        Add a piece from a file
+      </Button>
+      {faults.length > 0 && (
+        <ul role="alert" className="text-sm text-madder">
+          {faults.map((fault) => (
+            <li key={fault}>{fault}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
