@@ -41,7 +41,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
     await page.getByRole('link', { name: 'North wall' }).click();
     await page.keyboard.press('n');
     const form = page.getByRole('form', { name: 'New piece' });
-    await form.getByLabel('What is it').selectOption('cubes');
+    await form.getByLabel('What is it').selectOption('cube-shelf');
     await form.getByLabel('Name').fill('Gable cubes');
     await form.getByLabel('From the left').fill('3.45 m');
     await form.getByLabel('Width').fill('70 cm');

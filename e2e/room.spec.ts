@@ -251,3 +251,31 @@ test('plan, wall and furniture go to paper to scale, and a piece to a file and b
   expect(wall.name).toBe('heron-loft-east-wall-1-20.svg');
   expect(wall.bytes.toString()).toContain('Tall cubes');
 });
+
+test('the parts shelf has a closet with a rail and a chest with a lid, their inner sizes worked out', async ({
+  page,
+}) => {
+  await openSample(page, '/room/r1-west');
+  const add = async (part: string, name: string) => {
+    await expect(page.getByRole('button', { name: /^Add a piece/ })).toBeVisible();
+    await page.keyboard.press('n');
+    const form = page.getByRole('form', { name: 'New piece' });
+    await form.getByLabel('What is it').selectOption(part);
+    await form.getByLabel('Name', { exact: true }).fill(name);
+    return form;
+  };
+  const closet = await add('closet', 'Coat closet');
+  await closet.getByLabel('From the left').fill('200 cm');
+  await closet.getByLabel('Width').fill('80 cm');
+  // Two boards of 16 mm less.
+  await expect(closet.getByText('76.8 × 58.4 × 165.2 cm')).toBeVisible();
+  await closet.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: /^Coat closet › Rail/ })).toBeAttached();
+  await expect(page.getByRole('button', { name: /^Coat closet › Top shelf/ })).toBeAttached();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  const chest = await add('chest', 'Blanket chest');
+  await expect(chest.getByText('96.8 × 48.4 × 44.8 cm')).toBeVisible();
+  await expect(chest.getByLabel('On wheels')).not.toBeChecked();
+  await page.keyboard.press('Escape');
+});

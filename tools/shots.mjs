@@ -89,6 +89,10 @@ try {
   await go('/room/plan/r1');
   await page.getByRole('button', { name: /To pull out Eave drawers/ }).click();
   await take('room-plan');
+  await page.keyboard.press('a');
+  await page.getByRole('button', { name: 'Arrange for me' }).click();
+  await page.getByRole('button', { name: 'Look on from here' }).waitFor({ timeout: 90_000 });
+  await take('room-arrange');
   await go('/sort');
   await page.getByRole('button', { name: /^Cotton/ }).click();
   await take('sort');

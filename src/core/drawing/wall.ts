@@ -27,6 +27,8 @@ export interface PlaceState {
 export type WallView = 'is' | 'home';
 
 const MARGIN_ABOVE_MM = 60;
+const ROD_MM = 28;
+const ROD_BELOW_MM = 60;
 
 /** How full a place is, and whether what is in it can really lie there. */
 export function computePlaceState(
@@ -314,6 +316,9 @@ export function computeWallDrawing(
                 ink: slot.light === 'dark' ? 'dim' : 'inside',
               },
             ];
+      // The rod of a closet, a hand below its top.
+      if (slot.mode === 'rail' && !isFree)
+        back.push({ type: 'rect', x: left, y: top + ROD_BELOW_MM, width: slot.widthMm, height: ROD_MM, ink: 'wood' });
       const inside = computeContents(household, tree, slotPlace.id, lots, view);
       const mark: Shape[] = state.isOverFull ? [zigzag(left, top, slot.widthMm)] : [];
       figures.push({ ...frame, shapes: back });

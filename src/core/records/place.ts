@@ -23,7 +23,17 @@ export type PlaceLevel = (typeof PLACE_LEVELS)[number];
 const CAPACITY_MODES = ['line', 'area', 'volume', 'pins', 'rail'] as const;
 export type CapacityMode = (typeof CAPACITY_MODES)[number];
 
-export const UNIT_KINDS = ['cubes', 'bookcase', 'drawers', 'pegboard', 'spoolRack', 'rail', 'table', 'floor'] as const;
+const UNIT_KINDS = [
+  'cubes',
+  'bookcase',
+  'drawers',
+  'closet',
+  'pegboard',
+  'spoolRack',
+  'rail',
+  'table',
+  'floor',
+] as const;
 export type UnitKind = (typeof UNIT_KINDS)[number];
 
 export const OPENINGS = ['open', 'door', 'drawer', 'lid'] as const;
@@ -55,7 +65,12 @@ export class UnitSpec {
   @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG!: number | null;
 }
 
+/** Round holes, slots, or hooks on their own that need no holes; a hook belongs to one of them. */
+const PEG_FAMILIES = ['round', 'slotted', 'free'] as const;
+
 export class PegSpec {
+  /** Absent: round holes. */
+  @IsOptional() @IsIn(PEG_FAMILIES) family?: (typeof PEG_FAMILIES)[number];
   @IsNumber() @Min(5) @Max(100) pitchMm!: number;
   @IsNumber() @Min(1) @Max(20) wireMm!: number;
   @IsNumber() @Min(10) @Max(500) projectionMm!: number;

@@ -38,6 +38,7 @@ export function computeOwnMassG(unit: UnitSpec): number {
   switch (unit.kind) {
     case 'cubes':
     case 'bookcase':
+    case 'closet':
     case 'drawers': {
       const boards = (columns + 1) * h * d * boardMm + (rows + 1) * w * d * boardMm + w * h * BACK_MM;
       const drawers = unit.kind === 'drawers' ? columns * rows * (w / columns) * d * DRAWER_G_PER_MM2 : 0;
@@ -57,7 +58,7 @@ export function computeOwnMassG(unit: UnitSpec): number {
 
 /** Whether a piece stands on the floor by itself and can fall forward. */
 const canTip = (unit: UnitSpec) =>
-  unit.yMm === 0 && !unit.isAnchored && ['cubes', 'bookcase', 'drawers'].includes(unit.kind);
+  unit.yMm === 0 && !unit.isAnchored && ['cubes', 'bookcase', 'closet', 'drawers'].includes(unit.kind);
 
 interface Part {
   readonly massG: number;

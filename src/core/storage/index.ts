@@ -59,3 +59,4 @@ export {
   type ContainerFault,
   type Nesting,
 } from './nest.ts';
+export { PARTS, type Part } from './parts.ts';

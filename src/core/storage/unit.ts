@@ -1,5 +1,8 @@
 import type { Place, PlaceId, SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
 
+/** Behind a door or in a drawer. */
+const SHUT = { isSeeThrough: false, light: 'dark', isDustProof: true, isPetProof: true } as const;
+
 /** What slots of each kind of unit are like; loads after the rules of thumb in figures.md. */
 function createSlotDefaults(
   kind: UnitKind,
@@ -25,10 +28,7 @@ function createSlotDefaults(
         opening: 'drawer',
         mode: 'volume',
         loadG: 8000,
-        isSeeThrough: false,
-        light: 'dark',
-        isDustProof: true,
-        isPetProof: true,
+        ...SHUT,
       };
     case 'pegboard':
       return {
@@ -39,6 +39,8 @@ function createSlotDefaults(
       };
     case 'spoolRack':
       return { ...open, mode: 'pins', loadG: 8000, pinPitchMm: 48 };
+    case 'closet':
+      return { ...open, mode: 'rail', loadG: Math.round(15 * widthMm), opening: 'door', ...SHUT };
     case 'rail':
       // A tube carries about 15 kg a metre.
       return { ...open, mode: 'rail', loadG: Math.round(15 * widthMm) };
@@ -65,8 +67,10 @@ function getSlotName(kind: UnitKind, column: number, row: number, rows: number, 
       return 'Pins';
     case 'rail':
       return 'Rail';
+    case 'closet':
+      return `${row === 0 ? 'Rail' : 'Top shelf'}${columns > 1 ? ` ${letter}` : ''}`;
     case 'table':
-      return 'Top';
+      return row === 0 ? 'Top' : 'Below';
     case 'floor':
       return 'Floor';
   }
@@ -79,17 +83,23 @@ export interface UnitFault {
 }
 
 const MIN_SLOT_MM = 20;
+const CLOSET_TOP_MM = 300;
+/** What stands on a table may be so high, and its top is so thick. */
+const TABLE_AIR_MM = 500;
+const TABLE_TOP_MM = 40;
 
 /** Kinds that are one field, without boards or compartments. */
 export function isWholeUnit(kind: UnitKind): boolean {
-  return kind !== 'cubes' && kind !== 'bookcase' && kind !== 'drawers';
+  return kind !== 'cubes' && kind !== 'bookcase' && kind !== 'drawers' && kind !== 'closet';
 }
 
 /** The slots that a unit's measures make: columns × rows between boards of one thickness. Pure geometry. */
 export function computeSlots(
   unit: UnitSpec,
 ): { ok: true; slots: { name: string; slot: SlotSpec }[] } | { ok: false; fault: UnitFault } {
-  const { columns, rows } = unit;
+  const { columns } = unit;
+  // A closet is a rail with a shelf over it; under a table there is space or none.
+  const rows = unit.kind === 'closet' ? 2 : unit.kind === 'table' ? Math.min(2, unit.rows) : unit.rows;
   const isWhole = isWholeUnit(unit.kind);
   const board = isWhole ? 0 : unit.boardMm;
   const width = (unit.widthMm - (columns + 1) * board) / columns;
@@ -97,20 +107,32 @@ export function computeSlots(
   if (width < MIN_SLOT_MM) return { ok: false, fault: { code: 'no-inner-width', availableMm: width } };
   if (height < MIN_SLOT_MM && !isWhole) return { ok: false, fault: { code: 'no-inner-height', availableMm: height } };
   const defaults = createSlotDefaults(unit.kind, width);
+  const depthMm = Math.max(5, unit.depthMm - (isWhole ? 0 : unit.boardMm));
+  // Rows from below: even ones, but for a closet, whose top shelf is as high as a bin, and a table with space under it.
+  const topMm = unit.kind === 'closet' ? Math.min(CLOSET_TOP_MM, height) : height;
+  const railMm = 2 * height - topMm;
+  const getRow = (row: number): { yMm: number; heightMm: number } => {
+    if (unit.kind === 'table')
+      return row === 0
+        ? { yMm: unit.heightMm, heightMm: TABLE_AIR_MM }
+        : { yMm: 0, heightMm: Math.max(MIN_SLOT_MM, unit.heightMm - TABLE_TOP_MM) };
+    if (unit.kind === 'closet')
+      return row === 0 ? { yMm: board, heightMm: railMm } : { yMm: 2 * board + railMm, heightMm: topMm };
+    return { yMm: board + row * (height + board), heightMm: height };
+  };
   const slots: { name: string; slot: SlotSpec }[] = [];
   for (let column = 0; column < columns; column += 1)
     for (let row = 0; row < rows; row += 1) {
-      // A table's things stand on it: the slot is the air above the top.
-      const yMm = unit.kind === 'table' ? unit.heightMm : board + row * (height + board);
+      const isShelf = row > 0 && (unit.kind === 'closet' || unit.kind === 'table');
       slots.push({
         name: getSlotName(unit.kind, column, row, rows, columns),
         slot: {
           ...defaults,
+          ...(isShelf && { mode: 'line', loadG: unit.kind === 'closet' ? 20_000 : 60_000 }),
           xMm: board + column * (width + board),
-          yMm,
+          ...getRow(row),
           widthMm: width,
-          heightMm: unit.kind === 'table' ? 500 : height,
-          depthMm: Math.max(5, unit.depthMm - (isWhole ? 0 : unit.boardMm)),
+          depthMm,
         },
       });
     }

@@ -148,6 +148,7 @@ const UNIT: Record<UnitKind, string> = {
   bookcase: 'bookcase or wall shelf',
   drawers: 'drawers or chest',
   pegboard: 'peg field',
+  closet: 'closet',
   spoolRack: 'spool rack',
   rail: 'hanging rail',
   table: 'table',

@@ -175,3 +175,32 @@ export function wordPowerFinding({ code, names, value, limit }: PowerFinding, un
       return `The socket of ${names.join(' and ')} is on no circuit yet; the room’s form takes one.`;
   }
 }
+
+/** The parts shelf in words. */
+const PART: Readonly<Record<string, string>> = {
+  'cube-shelf': 'cube shelf',
+  bookcase: 'bookcase with shelves',
+  cupboard: 'cupboard with doors',
+  'wall-shelf': 'shelf on the wall',
+  'door-rack': 'rack on a wardrobe door',
+  closet: 'closet with a rail',
+  rail: 'rail on a stand',
+  dresser: 'dresser',
+  'drawer-tower': 'tower of drawers',
+  'under-bed': 'drawer under a bed',
+  chest: 'chest with a lid',
+  cart: 'open cart on wheels',
+  trolley: 'trolley with drawers',
+  table: 'table',
+  'table-below': 'table with space below',
+  'cutting-table': 'cutting table to walk round',
+  'peg-round': 'peg field, round holes',
+  'peg-slotted': 'peg field, slots',
+  'free-hooks': 'row of hooks',
+  'spool-rack': 'spool rack',
+  'ribbon-bar': 'bar for ribbon reels',
+  'jar-shelf': 'shelf for jars',
+  floor: 'spot on the floor',
+  overflow: 'basket for what is left over',
+};
+export const wordPart = (id: string): string => PART[id] ?? id;

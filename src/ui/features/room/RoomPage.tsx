@@ -45,7 +45,23 @@ export function RoomPage() {
     <Page
       title={chosen.room.name}
       tabs={<RoomTabs roomId={chosen.room.id} here={wallId} />}
-      aside={<TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />}
+      aside={
+        <>
+          <TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />
+          {!ticket && (
+            <SheetMenu
+              name={`${chosen.room.name} ${chosen.wall.name}`}
+              draw={async (scale) => {
+                const { createWallSheet } = await import('../../../core/formats/sheet/index.ts');
+                const standing = tree
+                  .getChildren(chosen.room.id)
+                  .flatMap(({ name, unit }) => (unit?.wallId === chosen.wall.id ? [{ ...unit, name }] : []));
+                return createWallSheet(drawing, `${chosen.room.name}, ${chosen.wall.name}`, standing, scale, units);
+              }}
+            />
+          )}
+        </>
+      }
       foot={
         <>
           <Figure
@@ -64,16 +80,6 @@ export function RoomPage() {
             how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
           />
           <Legend />
-          <SheetMenu
-            name={`${chosen.room.name} ${chosen.wall.name}`}
-            draw={async (scale) => {
-              const { createWallSheet } = await import('../../../core/formats/sheet/index.ts');
-              const standing = tree
-                .getChildren(chosen.room.id)
-                .flatMap(({ name, unit }) => (unit?.wallId === chosen.wall.id ? [{ ...unit, name }] : []));
-              return createWallSheet(drawing, `${chosen.room.name}, ${chosen.wall.name}`, standing, scale, units);
-            }}
-          />
           <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>
             Add a piece <kbd className="pl-1 font-normal">N</kbd>
           </Button>

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { UNIT_KINDS, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
+import type { Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
 import {
   applyUnitSpec,
   checkContainers,
@@ -8,6 +8,7 @@ import {
   findFreeX,
   findWall,
   isWholeUnit,
+  PARTS,
 } from '../../../core/storage/index.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
@@ -16,14 +17,8 @@ import { CheckField, Row, SelectField, TextField } from '../../components/fields
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
-import {
-  capitalise,
-  wordContainerFault,
-  wordCount,
-  wordDisturbance,
-  wordUnitFault,
-  wordUnitKind,
-} from '../../text/index.ts';
+import { capitalise, wordContainerFault, wordCount, wordDisturbance, wordUnitFault } from '../../text/index.ts';
+import { wordPart } from '../../text/room.ts';
 import { createUnitFields, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
 
 /** What saving the form would do, worked out while one types. */
@@ -52,7 +47,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);
   const { register, watch, reset, setFocus, handleSubmit } = useForm<UnitFields>({
-    defaultValues: old?.unit ? toUnitFields(old, units) : createUnitFields('cubes', wallId, units, findX(wallId)),
+    defaultValues: old?.unit ? toUnitFields(old, units) : createUnitFields(PARTS[0]!, wallId, units, findX(wallId)),
   });
   const fields = watch();
   useEffect(() => setFocus('name'), [setFocus]);
@@ -95,7 +90,10 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       const first = layout.kept[0]?.slot;
       if (first) inside = formatSizes([first.widthMm, first.depthMm, first.heightMm], units);
       const removed = layout.removed.flatMap((slot) => [...tree.getChildren(slot.id), slot]);
-      change = { unit, saved: [unit, ...layout.kept], removed };
+      // A new piece has the places of its part; those that are there keep what was set on them.
+      const special = old ? {} : (PARTS.find((one) => one.id === fields.part)?.slots ?? {});
+      const slots = layout.kept.map((place) => ({ ...place, slot: { ...place.slot!, ...special } }));
+      change = { unit, saved: [unit, ...slots], removed };
     }
   }
   const faults = read.ok ? {} : read.fault;
@@ -133,15 +131,16 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       {!old && (
         <SelectField
           label="What is it"
-          value={fields.kind}
+          value={fields.part}
           onChange={(event) => {
-            const next = createUnitFields(event.target.value as UnitKind, fields.wall, units, findX(fields.wall));
+            const chosen = PARTS.find((one) => one.id === event.target.value)!;
+            const next = createUnitFields(chosen, fields.wall, units, findX(fields.wall));
             reset({ ...next, name: fields.name });
           }}
         >
-          {UNIT_KINDS.map((kind) => (
-            <option key={kind} value={kind}>
-              {capitalise(wordUnitKind(kind))}
+          {PARTS.map(({ id }) => (
+            <option key={id} value={id}>
+              {capitalise(wordPart(id))}
             </option>
           ))}
         </SelectField>
@@ -162,10 +161,20 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
         {text('depth', 'Depth')}
         {!isWholeUnit(fields.kind) && text('board', 'Board thickness')}
         {!isWholeUnit(fields.kind) && text('columns', 'Columns')}
-        {!isWholeUnit(fields.kind) && text('rows', fields.kind === 'drawers' ? 'Drawers in each' : 'Rows')}
+        {!isWholeUnit(fields.kind) &&
+          fields.kind !== 'closet' &&
+          text('rows', fields.kind === 'drawers' ? 'Drawers in each' : 'Rows')}
         {text('load', 'Carries in all')}
       </div>
-      {!isWholeUnit(fields.kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
+      <div>
+        {!isWholeUnit(fields.kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
+        {fields.kind === 'table' && <CheckField label="Things stand below it" {...register('hasBelow')} />}
+        <CheckField
+          label={fields.kind === 'table' ? 'One walks round it, as for cutting' : 'Reached from either side'}
+          {...register('isFromAround')}
+        />
+        <CheckField label="On wheels" {...register('hasWheels')} />
+      </div>
       {inside && (
         <dl className="border-l-4 border-woad bg-linen px-3 py-1">
           <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { createSampleHousehold } from '../../../sample/index.ts';
+import { PARTS } from '../../../core/storage/index.ts';
 import { createUnitFields, readUnitFields, toUnitFields } from './unitFields.ts';
 
 const wall = { roomId: 'r1' as PlaceId, wallId: 'east' };
-const cubes = { ...createUnitFields('cubes', 'r1-east', 'metric', () => null), name: 'Gable cubes' };
+const cubes = { ...createUnitFields(PARTS[0]!, 'r1-east', 'metric', () => null), name: 'Gable cubes' };
 const read = (change: object) => readUnitFields({ ...cubes, ...change }, 'metric', null, wall, 'u' as PlaceId, 3);
 
 describe('the form of a piece of furniture', () => {
@@ -41,5 +42,32 @@ describe('the form of a piece of furniture', () => {
           boardMm: ['cubes', 'bookcase', 'drawers'].includes(place.unit.kind) ? place.unit.boardMm : 0,
         });
       }
+  });
+
+  it('keeps what the form does not ask: a lock, and a spot in the room until it is put to a wall', () => {
+    const read = readUnitFields(cubes, 'metric', null, { roomId: 'r1' as never, wallId: 'east' }, 'u' as never, 0);
+    if (!read.ok) throw new Error('not read');
+    const stand = { xMm: 1000, yMm: 900, turnDeg: 30 };
+    const free = { ...read.value, unit: { ...read.value.unit!, stand, isFixed: true } };
+    const again = (change: object) =>
+      readUnitFields(
+        { ...toUnitFields(free, 'metric'), ...change },
+        'metric',
+        free,
+        { roomId: 'r1' as never, wallId: 'east' },
+        'u' as never,
+        0,
+      );
+    expect(again({ width: '60 cm' })).toMatchObject({
+      ok: true,
+      value: { unit: { stand, isFixed: true, widthMm: 600 } },
+    });
+    expect(again({ x: '20 cm' })).toMatchObject({
+      ok: true,
+      value: { unit: { stand: null, isFixed: true, xMm: 200 } },
+    });
+    expect(again({ hasWheels: true, isFromAround: true })).toMatchObject({
+      value: { unit: { hasWheels: true, access: 'around' } },
+    });
   });
 });

@@ -1,5 +1,5 @@
 import { parseRecord, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
-import { isWholeUnit } from '../../../core/storage/index.ts';
+import { isWholeUnit, type Part } from '../../../core/storage/index.ts';
 import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { formatMass, formatSize } from '../../../core/units/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
@@ -7,6 +7,8 @@ import type { Result } from '../../../core/result/index.ts';
 
 /** What stands in the form of a piece of furniture: text as it was typed. */
 export interface UnitFields {
+  /** Of the parts shelf, for a new piece. */
+  part: string;
   kind: UnitKind;
   name: string;
   wall: string;
@@ -19,43 +21,40 @@ export interface UnitFields {
   columns: string;
   rows: string;
   isAnchored: boolean;
+  hasWheels: boolean;
+  /** Reached from either side; a table is walked round. */
+  isFromAround: boolean;
+  /** A table under which things stand. */
+  hasBelow: boolean;
   load: string;
 }
 
-/** Usual measures of each kind, mm: width, height, depth, board, columns, rows, height above the floor. */
-const USUAL: Record<UnitKind, readonly [number, number, number, number, number, number, number]> = {
-  cubes: [720, 1080, 390, 16, 2, 3, 0],
-  bookcase: [800, 1800, 300, 16, 1, 5, 0],
-  drawers: [480, 760, 500, 12, 1, 4, 0],
-  pegboard: [900, 600, 12, 0, 1, 1, 1100],
-  spoolRack: [600, 400, 75, 0, 1, 1, 1200],
-  rail: [1000, 1500, 500, 0, 1, 1, 0],
-  table: [1400, 740, 650, 0, 1, 1, 0],
-  floor: [500, 800, 400, 0, 1, 1, 0],
-};
-
-/** Usual fields of a kind; `findX` proposes where there is room for it. */
+/** Usual fields of a part; `findX` proposes where there is room for it. */
 export function createUnitFields(
-  kind: UnitKind,
+  { id, kind, unit }: Part,
   wall: string,
   units: UnitSystem,
   findX: (piece: { yMm: number; widthMm: number; heightMm: number }) => number | null,
 ): UnitFields {
-  const [width, height, depth, board, columns, rows, y] = USUAL[kind];
+  const { widthMm, heightMm, depthMm, boardMm, columns, rows, yMm } = unit;
   const size = (mm: number) => formatSize(mm, units);
   return {
+    part: id,
     kind,
     name: '',
     wall,
-    x: size(findX({ yMm: y, widthMm: width, heightMm: height }) ?? 0),
-    y: size(y),
-    width: size(width),
-    height: size(height),
-    depth: size(depth),
-    board: size(board),
+    x: size(findX({ yMm, widthMm, heightMm }) ?? 0),
+    y: size(yMm),
+    width: size(widthMm),
+    height: size(heightMm),
+    depth: size(depthMm),
+    board: size(boardMm),
     columns: String(columns),
     rows: String(rows),
     isAnchored: false,
+    hasWheels: unit.hasWheels ?? false,
+    isFromAround: unit.access === 'around',
+    hasBelow: kind === 'table' && rows > 1,
     load: '',
   };
 }
@@ -65,6 +64,7 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
   const unit = place.unit!;
   const size = (mm: number) => formatSize(mm, units);
   return {
+    part: '',
     kind: unit.kind,
     name: place.name,
     wall: `${place.parentId}-${unit.wallId}`,
@@ -77,6 +77,9 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
     columns: String(unit.columns),
     rows: String(unit.rows),
     isAnchored: unit.isAnchored,
+    hasWheels: unit.hasWheels ?? false,
+    isFromAround: unit.access === 'around',
+    hasBelow: unit.kind === 'table' && unit.rows > 1,
     load: unit.loadG === null ? '' : formatMass(unit.loadG, units),
   };
 }
@@ -126,6 +129,8 @@ export function readUnitFields(
   }
   const whole = isWholeUnit(fields.kind);
   const unit: UnitSpec = {
+    // What the form does not ask stays: a lock, a spot in the room.
+    ...base?.unit,
     kind: fields.kind,
     wallId: wall.wallId,
     xMm: size('x', 'xMm', true),
@@ -135,10 +140,16 @@ export function readUnitFields(
     depthMm: size('depth', 'depthMm', false),
     boardMm: whole ? 0 : size('board', 'boardMm', true),
     columns: whole ? 1 : count('columns'),
-    rows: whole ? 1 : count('rows'),
+    rows: fields.kind === 'table' ? (fields.hasBelow ? 2 : 1) : whole ? 1 : count('rows'),
     isAnchored: fields.isAnchored,
     loadG,
   };
+  if (fields.hasWheels) unit.hasWheels = true;
+  else delete unit.hasWheels;
+  if (fields.isFromAround) unit.access = 'around';
+  else delete unit.access;
+  // Put to a wall again, it no longer stands free.
+  if (base?.unit && (unit.wallId !== base.unit.wallId || unit.xMm !== base.unit.xMm)) unit.stand = null;
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
   const place: Place = { id: unitId, parentId: wall.roomId, level: 'unit', name: fields.name.trim(), order, unit };
   const checked = parseRecord('places', place);

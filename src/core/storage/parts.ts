@@ -1,0 +1,66 @@
+import type { SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
+
+/** Generic furniture as it is found in homes: what it is built like, its usual measures, and what its places are like. */
+export interface Part {
+  readonly id: string;
+  readonly kind: UnitKind;
+  /** Outer measures, board and compartments; where it hangs, above the floor. */
+  readonly unit: Pick<UnitSpec, 'widthMm' | 'heightMm' | 'depthMm' | 'boardMm' | 'columns' | 'rows' | 'yMm'> &
+    Partial<Pick<UnitSpec, 'hasWheels' | 'access'>>;
+  /** What differs from the usual places of its kind. */
+  readonly slots: Partial<SlotSpec>;
+}
+
+type Sizes = readonly [
+  width: number,
+  height: number,
+  depth: number,
+  board: number,
+  columns: number,
+  rows: number,
+  y: number,
+];
+
+function part(
+  id: string,
+  kind: UnitKind,
+  [widthMm, heightMm, depthMm, boardMm, columns, rows, yMm]: Sizes,
+  slots: Partial<SlotSpec> = {},
+  more: Partial<Pick<UnitSpec, 'hasWheels' | 'access'>> = {},
+): Part {
+  return { id, kind, unit: { widthMm, heightMm, depthMm, boardMm, columns, rows, yMm, ...more }, slots };
+}
+
+const CLOSED = { isSeeThrough: false, light: 'dark', isDustProof: true, isPetProof: true } as const;
+
+/** The parts shelf. Measures are usual ones; all can be changed. */
+export const PARTS: readonly Part[] = [
+  part('cube-shelf', 'cubes', [720, 1080, 390, 16, 2, 3, 0]),
+  part('bookcase', 'bookcase', [800, 1800, 300, 16, 1, 5, 0]),
+  part('cupboard', 'bookcase', [800, 1800, 400, 16, 1, 5, 0], { opening: 'door', ...CLOSED }),
+  part('wall-shelf', 'bookcase', [800, 250, 220, 16, 1, 1, 1500], { loadG: 12_000 }),
+  part('door-rack', 'bookcase', [450, 1500, 120, 5, 1, 6, 300], { loadG: 2000 }),
+  part('closet', 'closet', [1000, 2000, 600, 16, 1, 2, 0]),
+  part('rail', 'rail', [1000, 1500, 500, 0, 1, 1, 0]),
+  part('dresser', 'drawers', [1000, 850, 480, 16, 2, 4, 0]),
+  part('drawer-tower', 'drawers', [360, 700, 400, 8, 1, 6, 0], { loadG: 4000 }),
+  part('under-bed', 'drawers', [900, 180, 650, 8, 1, 1, 0], {}, { hasWheels: true }),
+  part('chest', 'drawers', [1000, 480, 500, 16, 1, 1, 0], { opening: 'lid', loadG: 40_000 }),
+  part('cart', 'bookcase', [450, 850, 350, 8, 1, 3, 0], { loadG: 6000 }, { hasWheels: true, access: 'around' }),
+  part('trolley', 'drawers', [420, 700, 420, 10, 1, 3, 0], {}, { hasWheels: true }),
+  part('table', 'table', [1400, 740, 650, 0, 1, 1, 0]),
+  part('table-below', 'table', [1400, 740, 650, 0, 1, 2, 0]),
+  part('cutting-table', 'table', [1600, 920, 900, 0, 1, 2, 0], {}, { access: 'around' }),
+  part('peg-round', 'pegboard', [900, 600, 12, 0, 1, 1, 1100]),
+  part('peg-slotted', 'pegboard', [760, 560, 16, 0, 1, 1, 1100], {
+    peg: { family: 'slotted', pitchMm: 40, wireMm: 4, projectionMm: 60, hookLoadG: 2000 },
+  }),
+  part('free-hooks', 'pegboard', [600, 120, 10, 0, 1, 1, 1600], {
+    peg: { family: 'free', pitchMm: 100, wireMm: 5, projectionMm: 60, hookLoadG: 3000 },
+  }),
+  part('spool-rack', 'spoolRack', [600, 400, 75, 0, 1, 1, 1200]),
+  part('ribbon-bar', 'bookcase', [600, 130, 120, 5, 1, 1, 1300], { loadG: 3000 }),
+  part('jar-shelf', 'bookcase', [600, 180, 120, 12, 1, 1, 1400], { loadG: 5000 }),
+  part('floor', 'floor', [500, 800, 400, 0, 1, 1, 0]),
+  part('overflow', 'floor', [500, 400, 400, 0, 1, 1, 0], { mode: 'volume', loadG: 15_000 }),
+];
