@@ -17,7 +17,8 @@ import {
 import { workedExamples } from './worked.ts';
 import { applyChanges, createImport } from '../src/core/tracking/index.ts';
 import { Arranger, computeFindings, listFetches, listPieces, moveUnit } from '../src/core/room/index.ts';
-import { createPlaceTree, nestBoxes } from '../src/core/storage/index.ts';
+import { createPlaceTree } from '../src/core/storage/index.ts';
+import { nestBoxes } from '../src/core/storage/nest.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';

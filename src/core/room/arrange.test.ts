@@ -87,6 +87,14 @@ describe('a room arranged anew', () => {
     );
   });
 
+  it('keeps what is tall or anchored at a wall', () => {
+    const tall = piece('tall', { ...SHELF, xMm: 1000 });
+    const low = piece('low', { ...SHELF, heightMm: 600, isAnchored: true, xMm: 1300 });
+    for (const seed of [1, 2, 3])
+      for (const { unit } of arrange([tall, low, piece('c', DRAWERS)], 300, seed).best.slice(0, 2))
+        expect(unit.stand ?? null).toBeNull();
+  });
+
   it('knows what is fetched from each piece for each station', () => {
     const { household } = createSampleHousehold();
     const tree = createPlaceTree(household.places);

@@ -109,12 +109,22 @@ function findRiders(room: RoomSpec, pieces: readonly Piece[]): ReadonlyMap<Place
   return riders;
 }
 
+/** What is tall or anchored needs a wall at its back, or it tips. */
+const FREE_TO_MM = 1200;
+const needsWall = ({ kind, isAnchored, heightMm }: UnitSpec) =>
+  kind !== 'table' && (isAnchored || heightMm > FREE_TO_MM);
+
 const isSame = (a: UnitSpec, b: UnitSpec) =>
   a.wallId === b.wallId &&
   a.xMm === b.xMm &&
   a.stand?.xMm === b.stand?.xMm &&
   a.stand?.yMm === b.stand?.yMm &&
   a.stand?.turnDeg === b.stand?.turnDeg;
+
+const priceAdrift = (unit: UnitSpec) => {
+  if (needsWall(unit)) return FAULT;
+  return unit.kind === 'table' || unit.hasWheels ? 0 : ADRIFT;
+};
 
 /**
  * Looks for a better arrangement of a room by simulated annealing: pieces go along their wall, to another, into
@@ -173,8 +183,7 @@ export class Arranger {
     const most = this.nowPrice - temperature * Math.log(Math.max(1e-12, random()));
     let price = 0;
     for (const [i, { unit }] of next.entries())
-      if (!isSame(unit, this.start[i]!.unit))
-        price += MOVED + (unit.stand && unit.kind !== 'table' && !unit.hasWheels ? ADRIFT : 0);
+      if (!isSame(unit, this.start[i]!.unit)) price += MOVED + (unit.stand ? priceAdrift(unit) : 0);
     const scene = createScene(room, next, settings);
     price += sumPrices(findNear(scene));
     if (price > most) return;

@@ -47,16 +47,4 @@ export {
   type WallLine,
   type Ways,
 } from './room.ts';
-export {
-  checkContainers,
-  countBefore,
-  getBoxSize,
-  getSlotSize,
-  nestBoxes,
-  proposeSizes,
-  standBoxes,
-  type BoxSize,
-  type ContainerFault,
-  type Nesting,
-} from './nest.ts';
-export { PARTS, type Part } from './parts.ts';
+export { checkContainers, countBefore, standBoxes, type ContainerFault } from './stand.ts';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countByTrying } from '../../../tests/nestBrute.ts';
 import type { ContainerSpec, Nook, SlotSpec } from '../records/index.ts';
-import { checkContainers, countBefore, nestBoxes, proposeSizes, type BoxSize } from './index.ts';
+import { checkContainers, countBefore } from './index.ts';
+import { nestBoxes, proposeSizes, type BoxSize } from './nest.ts';
 
 const size = (widthMm: number, depthMm: number, heightMm: number): BoxSize => ({ widthMm, depthMm, heightMm });
 const BOTH = { canTurn: true, canStack: true };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parseRecord, type UnitSpec } from '../records/index.ts';
-import { computeSlots, PARTS, type Part } from './index.ts';
+import { computeSlots } from './index.ts';
+import { PARTS, type Part } from './parts.ts';
 
 const build = ({ kind, unit, slots }: Part) => {
   const spec: UnitSpec = { kind, wallId: 'w', xMm: 0, isAnchored: false, loadG: null, ...unit };

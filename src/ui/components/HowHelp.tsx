@@ -1,7 +1,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useState } from 'react';
 import { Button } from './Button.tsx';
-import { listExplained, type Explained } from './explained.ts';
+import { listExplained, type Explained } from './listExplained.ts';
 
 const SHOWN = 3;
 

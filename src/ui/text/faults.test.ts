@@ -7,14 +7,12 @@ import {
   wordActFault,
   wordAmountFault,
   wordBundleFault,
-  wordContainerFault,
-  wordDisturbance,
   wordEvent,
   wordHomeOffer,
   wordPlaceReason,
   wordStoreFault,
-  wordUnitFault,
 } from './index.ts';
+import { wordContainerFault, wordDisturbance, wordUnitFault } from './roomFaults.ts';
 
 const tool = createThing('tool');
 const household = createHousehold(createUnit('cube', {}), [tool], [createLot(tool, 'cube-A1')]);

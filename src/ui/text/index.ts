@@ -1,13 +1,4 @@
-export {
-  wordActFault,
-  wordAmountFault,
-  wordBundleFault,
-  wordContainerFault,
-  wordDisturbance,
-  wordRecordFault,
-  wordStoreFault,
-  wordUnitFault,
-} from './faults.ts';
+export { wordActFault, wordAmountFault, wordBundleFault, wordRecordFault, wordStoreFault } from './faults.ts';
 export { wordEvent } from './events.ts';
 export {
   wordCare,
@@ -33,5 +24,4 @@ export { wordStanding } from './where.ts';
 export { formatAmount, wordAmount, wordDoubt, wordMeasureWay, wordPackage, wordReading, wordThing } from './things.ts';
 export { wordHowMuch, wordMeasures } from './measures.ts';
 export { explainNeeds } from './needs.ts';
-export { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

@@ -10,12 +10,10 @@ import {
   wordMatch,
   wordMeasures,
   wordPackage,
-  wordPictureFault,
-  wordRowFault,
   wordShift,
-  wordTableFault,
   wordThing,
 } from './index.ts';
+import { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 
 const cloth = createCloth('cloth', { forms: ['board', 'stack', 'roll'] });
 const scrap: Item = { ...cloth, kind: 'scrap', forms: ['stack', 'loose'], scrap: { cut: 'square', cutMm: 100 } };

@@ -1,6 +1,6 @@
 import type { Finding, FindingCode, LoadFinding, PowerFinding, RoomFault, Triangle } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
-import type { BoxSize, Nesting } from '../../core/storage/index.ts';
+import type { BoxSize, Nesting } from '../../core/storage/nest.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 

@@ -9,7 +9,8 @@ import { AreaField, SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { capitalise, wordCount, wordKindPlural, wordRowFault } from '../../text/index.ts';
+import { capitalise, wordCount, wordKindPlural } from '../../text/index.ts';
+import { wordRowFault } from '../../text/tables.ts';
 import { useTableImport, type TableImporter } from './useTableImport.ts';
 
 /** Brings a list in: pasted from a spreadsheet or opened from a file, looked over cell by cell, then taken in whole. */

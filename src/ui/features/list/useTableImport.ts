@@ -5,7 +5,7 @@ import { startImporter, type ImporterHandle } from '../../../workers/client.ts';
 import type { FromImporter } from '../../../workers/protocol.ts';
 import { world } from '../../state/app.ts';
 import { getUsualStations } from '../../state/derived.ts';
-import { wordTableFault } from '../../text/index.ts';
+import { wordTableFault } from '../../text/tables.ts';
 
 /** A table being brought in: what was opened, how its columns are taken, and what reading it found. */
 export interface TableImport {

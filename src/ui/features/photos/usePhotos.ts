@@ -3,7 +3,7 @@ import type { PhotoFindings } from '../../../core/colour/photo.ts';
 import type { Photo, Print } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { tellPhotosCame } from '../../state/photos.ts';
-import { wordPictureFault } from '../../text/index.ts';
+import { wordPictureFault } from '../../text/tables.ts';
 
 /** A picture on its way to become a thing: what it shows, and what the sewist says it is. */
 export interface Shot {

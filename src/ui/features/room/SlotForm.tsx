@@ -19,15 +19,8 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 import { WhichBins } from './WhichBins.tsx';
-import {
-  capitalise,
-  wordAmountFault,
-  wordContainerFault,
-  wordDisturbance,
-  wordLight,
-  wordOpening,
-  wordRecordFault,
-} from '../../text/index.ts';
+import { capitalise, wordAmountFault, wordLight, wordOpening, wordRecordFault } from '../../text/index.ts';
+import { wordContainerFault, wordDisturbance } from '../../text/roomFaults.ts';
 
 interface BinFields {
   placeId: string;

@@ -8,8 +8,8 @@ import {
   findFreeX,
   findWall,
   isWholeUnit,
-  PARTS,
 } from '../../../core/storage/index.ts';
+import { PARTS } from '../../../core/storage/parts.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -17,7 +17,8 @@ import { CheckField, Row, SelectField, TextField } from '../../components/fields
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
-import { capitalise, wordContainerFault, wordCount, wordDisturbance, wordUnitFault } from '../../text/index.ts';
+import { capitalise, wordCount } from '../../text/index.ts';
+import { wordContainerFault, wordDisturbance, wordUnitFault } from '../../text/roomFaults.ts';
 import { wordPart } from '../../text/room.ts';
 import { createUnitFields, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
 

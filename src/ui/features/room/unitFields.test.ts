@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { createSampleHousehold } from '../../../sample/index.ts';
-import { PARTS } from '../../../core/storage/index.ts';
+import { PARTS } from '../../../core/storage/parts.ts';
 import { createUnitFields, readUnitFields, toUnitFields } from './unitFields.ts';
 
 const wall = { roomId: 'r1' as PlaceId, wallId: 'east' };

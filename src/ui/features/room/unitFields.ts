@@ -1,5 +1,6 @@
 import { parseRecord, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
-import { isWholeUnit, type Part } from '../../../core/storage/index.ts';
+import { isWholeUnit } from '../../../core/storage/index.ts';
+import type { Part } from '../../../core/storage/parts.ts';
 import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { formatMass, formatSize } from '../../../core/units/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';

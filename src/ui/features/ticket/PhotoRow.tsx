@@ -5,7 +5,8 @@ import { startPhotographer } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
 import { photoStore, useApp } from '../../state/app.ts';
 import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
-import { wordPictureFault, wordStoreFault } from '../../text/index.ts';
+import { wordStoreFault } from '../../text/index.ts';
+import { wordPictureFault } from '../../text/tables.ts';
 
 const MOST_PHOTOS = 12;
 
