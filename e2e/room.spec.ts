@@ -279,3 +279,18 @@ test('the parts shelf has a closet with a rail and a chest with a lid, their inn
   await expect(chest.getByLabel('On wheels')).not.toBeChecked();
   await page.keyboard.press('Escape');
 });
+
+test('a table says whether it is high enough, and what hangs over; its work goes where it goes', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  const aside = page.getByRole('complementary', { name: 'Plan' });
+  await page.getByRole('button', { name: /^Cutting table/ }).focus();
+  await expect(aside.getByText(/risers of 58 mm bring it there/)).toBeVisible();
+  await expect(aside.getByText(/folded once a leaf of 50 cm takes it/)).toBeVisible();
+  const metres = page.getByText('walked in an hour of sewing').locator('..').getByRole('button');
+  const before = await metres.textContent();
+  await page.getByRole('button', { name: /^Low shelves/ }).focus();
+  await aside.getByLabel('Work that is done here').selectOption({ label: 'Sewing' });
+  await expect(metres).not.toHaveText(before!);
+  await page.getByRole('button', { name: /^Machine table/ }).focus();
+  await expect(aside.getByLabel('Work that is done here')).toHaveValue('');
+});

@@ -17,3 +17,4 @@ export {
   type CircuitLoad,
   type PowerFinding,
 } from './power.ts';
+export { adviseHeight, computeSpread, findTask, type HeightAdvice, type Spread, type Task } from './comfort.ts';

@@ -1,7 +1,16 @@
-import type { Finding, FindingCode, LoadFinding, PowerFinding, RoomFault, Triangle } from '../../core/room/index.ts';
+import type {
+  Finding,
+  FindingCode,
+  HeightAdvice,
+  LoadFinding,
+  PowerFinding,
+  RoomFault,
+  Spread,
+  Triangle,
+} from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
 import type { BoxSize, Nesting } from '../../core/storage/nest.ts';
-import { formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
+import { formatClothLength, formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 
 /** Not in the index of words: only the plan needs these, and the first screen should not wait for them. */
@@ -204,3 +213,32 @@ const PART: Readonly<Record<string, string>> = {
   overflow: 'basket for what is left over',
 };
 export const wordPart = (id: string): string => PART[id] ?? id;
+
+/** Whether a table is as high as its work and this sewist want it, and what gets it there. */
+export function wordHeight(advice: HeightAdvice, units: UnitSystem): string {
+  const size = (mm: number) => formatSize(mm, units);
+  const wanted = `${size(advice.fromMm)} to ${size(advice.toMm)}`;
+  if (advice.risersMm > 0) return `${wanted}; risers of ${size(advice.risersMm)} bring it there`;
+  if (advice.raiseMm === 0) return `${wanted}; it is`;
+  const how = advice.seatMm === null ? 'stand on a platform' : 'sit, with a rest for the feet,';
+  return `${wanted}; ${how} ${size(advice.raiseMm)} higher`;
+}
+
+/** What of the widest and longest cloth hangs over a table. */
+export function wordSpread(spread: Spread, units: UnitSystem): readonly (readonly [name: string, words: string])[] {
+  const size = (mm: number) => formatSize(mm, units);
+  const { name, clothMm, overMm, foldedOverMm, longestMm, longestName, shifts, mats, matShare } = spread;
+  const over =
+    overMm === 0
+      ? 'lies on it whole'
+      : foldedOverMm === 0
+        ? `${size(overMm)} hang over; folded once it lies on it`
+        : `${size(overMm)} hang over; folded once a leaf of ${size(foldedOverMm)} takes it`;
+  const moves = shifts === 0 ? 'lies on it at once' : `is moved along ${wordCount(shifts, 'time')}`;
+  const rows: (readonly [string, string])[] = [
+    ['Widest cloth', `${name}, ${size(clothMm)}: ${over}`],
+    ['Longest', `${longestName}, ${formatClothLength(longestMm, units)}: ${moves}`],
+  ];
+  if (mats > 0) rows.push(['Mats', `${wordCount(mats, 'mat')}: ${Math.round(100 * matShare)} % of it`]);
+  return rows;
+}

@@ -1,5 +1,12 @@
-import { useState } from 'react';
-import { normaliseTurn, settleUnit, type Piece } from '../../../core/room/index.ts';
+import { useMemo, useState } from 'react';
+import {
+  adviseHeight,
+  computeSpread,
+  findTask,
+  normaliseTurn,
+  settleUnit,
+  type Piece,
+} from '../../../core/room/index.ts';
 import type { Place, UnitSpec } from '../../../core/records/index.ts';
 import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { computeFootprint, computeStationPoint } from '../../../core/storage/index.ts';
@@ -9,6 +16,7 @@ import { saveFile } from '../../components/saveFile.ts';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { wordHeight, wordSpread } from '../../text/room.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
 
 interface PieceTicketProps {
@@ -27,6 +35,11 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
   const act = useApp((state) => state.act);
   const { unit } = piece;
   const print = computeFootprint(room.room!, unit);
+  const task = findTask(room.room!, piece.id);
+  const spread = useMemo(
+    () => (task === 'cutting' && unit.kind === 'table' ? computeSpread(household, unit) : null),
+    [household, unit, task],
+  );
   const wall = room.room!.walls.find((one) => one.id === unit.wallId);
   const [typed, setTyped] = useState<Partial<Record<'x' | 'y' | 'turn', string>>>({});
   const size = (mm: number) => formatSize(mm, units);
@@ -84,6 +97,24 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
       <p className="text-stone">{wordUnitKind(unit.kind)}</p>
       <dl className="mt-1">
         <Row name="Outside">{formatSizes([unit.widthMm, unit.depthMm, unit.heightMm], units)}</Row>
+        {task && (
+          <Row
+            name={`For ${task}`}
+            how="Shares of your stature in House: the elbow of one who stands or sits, less what the work takes below it. Usual figures; what does not hurt is right."
+          >
+            {wordHeight(adviseHeight(unit.yMm + unit.heightMm, task, household.settings.statureMm), units)}
+          </Row>
+        )}
+        {spread &&
+          wordSpread(spread, units).map(([name, words]) => (
+            <Row
+              key={name}
+              name={name}
+              how="The widest cloth and the longest lot there are, against the sides of this top."
+            >
+              {words}
+            </Row>
+          ))}
         <Row name="Stands">{unit.stand ? 'free in the room' : `at ${wall?.name ?? 'a wall'}`}</Row>
       </dl>
       <form
