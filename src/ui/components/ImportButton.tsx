@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import type { Chronicle } from '../../core/records/index.ts';
 import { useApp } from '../state/app.ts';
-import { wordBundleFault, wordCount } from '../text/index.ts';
+import { wordBundleFault } from '../text/bundleFaults.ts';
+import { wordCount } from '../text/index.ts';
 import { Button } from './Button.tsx';
 
 function wordContents({ household, events }: Chronicle): string {

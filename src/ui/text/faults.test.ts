@@ -3,15 +3,8 @@ import { createHousehold, createLot, createThing, createUnit } from '../../../te
 import type { DaybookEvent, LotId, PlaceId } from '../../core/records/index.ts';
 import { createPlaceTree } from '../../core/storage/index.ts';
 import { parseCount, parseLengthMm } from '../../core/units/index.ts';
-import {
-  wordActFault,
-  wordAmountFault,
-  wordBundleFault,
-  wordEvent,
-  wordHomeOffer,
-  wordPlaceReason,
-  wordStoreFault,
-} from './index.ts';
+import { wordActFault, wordAmountFault, wordEvent, wordHomeOffer, wordPlaceReason, wordStoreFault } from './index.ts';
+import { wordBundleFault } from './bundleFaults.ts';
 import { wordContainerFault, wordDisturbance, wordUnitFault } from './roomFaults.ts';
 
 const tool = createThing('tool');

@@ -1,4 +1,3 @@
-import type { BundleFault } from '../../core/formats/index.ts';
 import type { RecordFault } from '../../core/records/index.ts';
 import type { ActFault } from '../../core/tracking/index.ts';
 import type { AmountFault, UnitSystem } from '../../core/units/index.ts';
@@ -62,26 +61,6 @@ export function wordStoreFault(fault: StoreFault): string {
       return 'Some records in this browser do not read any more.';
     case 'unknown':
       return `The browser could not write it (${fault.note}). Nothing was changed.`;
-  }
-}
-
-export function wordBundleFault({ code, path, note }: BundleFault): string {
-  switch (code) {
-    case 'empty':
-      return 'The file is empty.';
-    case 'not-a-bundle':
-      return `This is not a Yardmist file: ${note}.`;
-    case 'damaged':
-      return 'The file is damaged: it breaks off or does not unpack.';
-    case 'too-large':
-      return `The file unpacks to ${note}; that is refused.`;
-    case 'too-new':
-      return `The file was written by a later Yardmist (${note}). Update this one first.`;
-    case 'record':
-    case 'duplicate':
-    case 'invariant':
-    case 'daybook':
-      return `${path}: ${code === 'duplicate' ? `the id ${note} stands there twice` : note}`;
   }
 }
 
