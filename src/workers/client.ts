@@ -25,28 +25,45 @@ export interface PlannerHandle {
 
 let lastRun = Date.now() % 1_000_000;
 
-/** Starts the planner in a worker of its own. Messages of the run go to `listener`, the last is `done` or `failed`. */
+type Run = { readonly run: number };
+
+/** Runs one search in a worker of its own: its messages go to `listener`, the last is no progress any more. */
+function startSearch<From extends Run & { readonly type: string }, To>(
+  worker: Worker,
+  start: (run: number) => To,
+  stop: (run: number) => To,
+  listener: (message: From) => void,
+  fail: (run: number, note: string) => From,
+): PlannerHandle {
+  lastRun += 1;
+  const run = lastRun;
+  worker.onmessage = ({ data }: MessageEvent<From>) => {
+    if (data.run !== run) return;
+    listener(data);
+    if (data.type !== 'progress') worker.terminate();
+  };
+  worker.onerror = (event) => {
+    listener(fail(run, event.message));
+    worker.terminate();
+  };
+  worker.postMessage(start(run));
+  return { stop: () => worker.postMessage(stop(run)), abandon: () => worker.terminate() };
+}
+
+/** Starts the planner. Messages of the run go to `listener`, the last is `done` or `failed`. */
 export function startPlanner(
   household: Household,
   seed: number,
   seconds: number,
   listener: (message: FromPlanner) => void,
 ): PlannerHandle {
-  lastRun += 1;
-  const run = lastRun;
-  const worker = new Worker(new URL('./planner.ts', import.meta.url), { type: 'module' });
-  const send = (message: ToPlanner) => worker.postMessage(message);
-  worker.onmessage = ({ data }: MessageEvent<FromPlanner>) => {
-    if (data.run !== run) return;
-    listener(data);
-    if (data.type !== 'progress') worker.terminate();
-  };
-  worker.onerror = (event) => {
-    listener({ type: 'failed', run, note: event.message });
-    worker.terminate();
-  };
-  send({ type: 'start', run, household, seed, seconds });
-  return { stop: () => send({ type: 'stop', run }), abandon: () => worker.terminate() };
+  return startSearch<FromPlanner, ToPlanner>(
+    new Worker(new URL('./planner.ts', import.meta.url), { type: 'module' }),
+    (run) => ({ type: 'start', run, household, seed, seconds }),
+    (run) => ({ type: 'stop', run }),
+    listener,
+    (run, note) => ({ type: 'failed', run, note }),
+  );
 }
 
 /** Starts a search for a better arrangement of a room; like the planner's. */
@@ -54,21 +71,13 @@ export function startArranger(
   start: Omit<Extract<ToArranger, { type: 'start' }>, 'type' | 'run'>,
   listener: (message: FromArranger) => void,
 ): PlannerHandle {
-  lastRun += 1;
-  const run = lastRun;
-  const worker = new Worker(new URL('./arranger.ts', import.meta.url), { type: 'module' });
-  const send = (message: ToArranger) => worker.postMessage(message);
-  worker.onmessage = ({ data }: MessageEvent<FromArranger>) => {
-    if (data.run !== run) return;
-    listener(data);
-    if (data.type !== 'progress') worker.terminate();
-  };
-  worker.onerror = (event) => {
-    listener({ type: 'failed', run, note: event.message });
-    worker.terminate();
-  };
-  send({ type: 'start', run, ...start });
-  return { stop: () => send({ type: 'stop', run }), abandon: () => worker.terminate() };
+  return startSearch<FromArranger, ToArranger>(
+    new Worker(new URL('./arranger.ts', import.meta.url), { type: 'module' }),
+    (run) => ({ type: 'start', run, ...start }),
+    (run) => ({ type: 'stop', run }),
+    listener,
+    (run, note) => ({ type: 'failed', run, note }),
+  );
 }
 
 let explainer: Worker | null = null;
