@@ -79,9 +79,11 @@ export function computeWorth(
   fetches: readonly Fetch[],
 ): Worth {
   const scene = createScene(room, pieces, settings);
-  const findings = [...findNear(scene), ...findFar(scene)];
+  return toWorth([...findNear(scene), ...findFar(scene)], computeMetres(room, pieces, fetches));
+}
+
+function toWorth(findings: readonly Finding[], metresPerHour: number): Worth {
   const faults = findings.filter((one) => one.isFault).length;
-  const metresPerHour = computeMetres(room, pieces, fetches);
   return {
     cost: sumPrices(findings) + metresPerHour,
     faults,
@@ -185,18 +187,21 @@ export class Arranger {
     for (const [i, { unit }] of next.entries())
       if (!isSame(unit, this.start[i]!.unit)) price += MOVED + (unit.stand ? priceAdrift(unit) : 0);
     const scene = createScene(room, next, settings);
-    price += sumPrices(findNear(scene));
+    const near = findNear(scene);
+    price += sumPrices(near);
     if (price > most) return;
-    price += sumPrices(findFar(scene));
+    const far = findFar(scene);
+    price += sumPrices(far);
     if (price > most) return;
-    price += computeMetres(room, next, options.fetches);
+    const metres = computeMetres(room, next, options.fetches);
+    price += metres;
     if (price > most) return;
     this.now = next;
     this.nowPrice = price;
     if (price < this.bestPrice - 1e-6) {
       this.best = next;
       this.bestPrice = price;
-      this.bestWorth = computeWorth(room, next, settings, options.fetches);
+      this.bestWorth = toWorth([...near, ...far], metres);
     }
   }
 

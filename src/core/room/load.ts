@@ -124,7 +124,7 @@ function weighUnit(
     for (const bin of inBins) {
       const { massG, midMm } = weigh(bin);
       const box = bin.container!;
-      bins.push({ placeId: bin.id, massG: massG + box.tareG, limitG: massG === 0 ? Infinity : box.loadG + box.tareG });
+      bins.push({ placeId: bin.id, massG: massG + box.tareG, limitG: box.loadG + box.tareG });
       add(massG + box.tareG, (box.at?.zMm ?? 0) + Math.min(box.outerHeightMm / 2, midMm + box.wallMm));
     }
     const { massG, midMm } = weigh(slotPlace);

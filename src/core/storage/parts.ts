@@ -1,4 +1,4 @@
-import type { SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
+import type { ContainerSpec, SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
 
 /** Generic furniture as it is found in homes: what it is built like, its usual measures, and what its places are like. */
 export interface Part {
@@ -10,6 +10,17 @@ export interface Part {
   /** What differs from the usual places of its kind. */
   readonly slots: Partial<SlotSpec>;
 }
+
+/** What a bin is like of which only the outside is known. */
+export const USUAL_BIN: Omit<ContainerSpec, 'outerWidthMm' | 'outerDepthMm' | 'outerHeightMm'> = {
+  kind: 'bin',
+  wallMm: 3,
+  mode: 'volume',
+  tareG: 700,
+  loadG: 9000,
+  isSeeThrough: false,
+  hasLid: false,
+};
 
 type Sizes = readonly [
   width: number,

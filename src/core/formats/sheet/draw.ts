@@ -1,6 +1,6 @@
 import type { WallDrawing } from '../../drawing/index.ts';
 import type { Piece } from '../../room/index.ts';
-import type { PlanPoint, RoomSpec } from '../../records/index.ts';
+import type { PlanPoint, RoomSpec, UnitSpec } from '../../records/index.ts';
 import {
   computeFootprint,
   getPointOf,
@@ -185,18 +185,12 @@ const INKS: Partial<Record<string, string>> = {
 export function createWallSheet(
   drawing: WallDrawing,
   name: string,
-  units: {
-    readonly name: string;
-    readonly xMm: number;
-    readonly yMm: number;
-    readonly widthMm: number;
-    readonly heightMm: number;
-  }[],
+  pieces: readonly Pick<UnitSpec, 'xMm' | 'yMm' | 'widthMm' | 'heightMm'>[],
   scale: number,
-  system: UnitSystem,
+  units: UnitSystem,
 ): SheetResult {
   const { widthMm, heightMm } = drawing;
-  return layOnPaper(name, { widthMm, heightMm }, scale, system, (toPaper) => {
+  return layOnPaper(name, { widthMm, heightMm }, scale, units, (toPaper) => {
     const marks: Mark[] = [];
     const shapes = [...drawing.backdrop, ...drawing.figures.flatMap((figure) => figure.shapes)];
     for (const shape of shapes) {
@@ -234,20 +228,20 @@ export function createWallSheet(
       ...drawDimension(
         toPaper(0, floor + 10 * scale),
         toPaper(widthMm, floor + 10 * scale),
-        formatSize(widthMm, system),
+        formatSize(widthMm, units),
       ),
     );
-    for (const unit of units.filter((one) => one.yMm === 0)) {
+    for (const unit of pieces.filter((one) => one.yMm === 0)) {
       const y = floor + 5 * scale;
       marks.push(
-        ...drawDimension(toPaper(unit.xMm, y), toPaper(unit.xMm + unit.widthMm, y), formatSize(unit.widthMm, system)),
+        ...drawDimension(toPaper(unit.xMm, y), toPaper(unit.xMm + unit.widthMm, y), formatSize(unit.widthMm, units)),
       );
     }
-    for (const unit of units) {
+    for (const unit of pieces) {
       const x = unit.xMm - 1.5 * scale;
       const bottom = floor - unit.yMm;
       marks.push(
-        ...drawDimension(toPaper(x, bottom), toPaper(x, bottom - unit.heightMm), formatSize(unit.heightMm, system)),
+        ...drawDimension(toPaper(x, bottom), toPaper(x, bottom - unit.heightMm), formatSize(unit.heightMm, units)),
       );
     }
     return marks;

@@ -62,7 +62,7 @@ describe('a wall on paper', () => {
   it('is drawn from the same figures as on the screen, with its measures', () => {
     const wall = listWalls(loft.room!).find((one) => one.id === 'east')!;
     const drawing = computeWallDrawing(household, tree, loft, wall, 'is');
-    const units = pieces.filter((piece) => piece.unit.wallId === 'east').map(({ name, unit }) => ({ name, ...unit }));
+    const units = pieces.flatMap(({ unit }) => (unit.wallId === 'east' ? [unit] : []));
     const result = createWallSheet(drawing, 'East wall', units, 20, 'metric');
     const sheet = sheetOf(result);
     expect(texts(sheet)).toContain('310 cm');

@@ -16,14 +16,20 @@ export function PieceFromFile({ room }: { room: Place }) {
   const input = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const read = async (file: File) => {
-    if (file.size > MOST_BYTES) return setFaults(['The file is far too large for a piece of furniture.']);
+    setFaults([]);
+    if (file.size > MOST_BYTES) {
+      setFaults(['The file is far too large for a piece of furniture.']);
+      return;
+    }
     const { fromPieceFile } = await import('../../../core/formats/piece.ts');
     const tree = getTree(household);
     const standing = tree.getChildren(room.id);
     const spot = { roomId: room.id, wallId: room.room!.walls[0]!.id, xMm: 0, order: standing.length };
     const result = fromPieceFile(await file.text(), spot, world.createId);
-    if (!result.ok) return setFaults(result.fault.slice(0, 5).map(wordRecordFault));
-    setFaults([]);
+    if (!result.ok) {
+      setFaults(result.fault.slice(0, 5).map(wordRecordFault));
+      return;
+    }
     const [first, ...rest] = result.value;
     const unit = first!.unit!;
     const walls = listWalls(room.room!).toSorted((a, b) => b.lengthMm - a.lengthMm);
@@ -35,7 +41,6 @@ export function PieceFromFile({ room }: { room: Place }) {
     const at = free[0] ?? { wallId: walls[0]!.id, xMm: 0 };
     const placed = { ...first!, unit: { ...unit, ...at } };
     await act((now) => createSavePlaces(now, placed.name, [placed, ...rest], [], world.nowMs()));
-    return undefined;
   };
   return (
     <div>

@@ -55,7 +55,7 @@ export function RoomPage() {
                 const { createWallSheet } = await import('../../../core/formats/sheet/index.ts');
                 const standing = tree
                   .getChildren(chosen.room.id)
-                  .flatMap(({ name, unit }) => (unit?.wallId === chosen.wall.id ? [{ ...unit, name }] : []));
+                  .flatMap(({ unit }) => (unit?.wallId === chosen.wall.id ? [unit] : []));
                 return createWallSheet(drawing, `${chosen.room.name}, ${chosen.wall.name}`, standing, scale, units);
               }}
             />

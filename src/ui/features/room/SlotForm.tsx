@@ -11,6 +11,7 @@ import {
   type PlaceId,
 } from '../../../core/records/index.ts';
 import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts';
+import { USUAL_BIN } from '../../../core/storage/parts.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
 import { formatMass, formatSize, formatSizes, parseLengthMm, parseMassG } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -45,16 +46,6 @@ interface SlotFields {
   isSeeThrough: boolean;
   bins: BinFields[];
 }
-
-const NEW_BIN: Omit<ContainerSpec, 'outerWidthMm' | 'outerDepthMm' | 'outerHeightMm'> = {
-  kind: 'bin',
-  wallMm: 3,
-  mode: 'volume',
-  tareG: 700,
-  loadG: 9000,
-  isSeeThrough: false,
-  hasLid: false,
-};
 
 /** What a compartment is like, what it carries, and the bins that stand in it. */
 export function SlotForm({ slotId }: { slotId: PlaceId }) {
@@ -125,7 +116,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       name: bin.name.trim(),
       order: i,
       container: {
-        ...(box ?? NEW_BIN),
+        ...(box ?? USUAL_BIN),
         outerWidthMm: readSize(`bins.${i}.width`, bin.width, box?.outerWidthMm),
         outerDepthMm: readSize(`bins.${i}.depth`, bin.depth, box?.outerDepthMm),
         outerHeightMm: readSize(`bins.${i}.height`, bin.height, box?.outerHeightMm),
@@ -252,7 +243,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
             width: size(Math.max(50, slot.widthMm - 12)),
             depth: size(Math.max(50, slot.depthMm - 12)),
             height: size(Math.max(50, slot.heightMm - 20)),
-            load: formatMass(NEW_BIN.loadG, units),
+            load: formatMass(USUAL_BIN.loadG, units),
             hasLid: false,
             isSeeThrough: false,
             at: null,

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { ContainerSpec, SlotSpec } from '../../../core/records/index.ts';
 import { getBoxSize, getSlotSize, nestBoxes, proposeSizes } from '../../../core/storage/nest.ts';
+import { USUAL_BIN } from '../../../core/storage/parts.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, TextField } from '../../components/fields.tsx';
@@ -15,16 +16,23 @@ interface WhichBinsProps {
 }
 
 /** One of each kind of bin that there is in the household, by its measures; with the name of one of them. */
-function useOwnBins(): { name: string; box: ContainerSpec; owned: number }[] {
+interface OwnBin {
+  readonly key: string;
+  readonly name: string;
+  readonly box: ContainerSpec;
+  readonly owned: number;
+}
+
+function useOwnBins(): readonly OwnBin[] {
   const household = useHousehold();
   return useMemo(() => {
-    const kinds = new Map<string, { name: string; box: ContainerSpec; owned: number }>();
+    const kinds = new Map<string, OwnBin>();
     for (const place of household.places.values()) {
       const box = place.container;
       if (!box) continue;
       const key = `${box.outerWidthMm} ${box.outerDepthMm} ${box.outerHeightMm} ${box.hasLid}`;
       const known = kinds.get(key);
-      kinds.set(key, { name: known?.name ?? place.name, box, owned: (known?.owned ?? 0) + 1 });
+      kinds.set(key, { key, name: known?.name ?? place.name, box: known?.box ?? box, owned: (known?.owned ?? 0) + 1 });
     }
     return [...kinds.values()];
   }, [household]);
@@ -43,15 +51,15 @@ export function WhichBins({ slot, onTake }: WhichBinsProps) {
   const [widthMm, depthMm, heightMm] = sides;
   const wanted =
     widthMm !== null && depthMm !== null && heightMm !== null
-      ? { ...NEW_KIND, outerWidthMm: widthMm, outerDepthMm: depthMm, outerHeightMm: heightMm, hasLid: typed.hasLid }
+      ? { ...USUAL_BIN, outerWidthMm: widthMm, outerDepthMm: depthMm, outerHeightMm: heightMm, hasLid: typed.hasLid }
       : null;
   const isHalfTyped = wanted === null && (typed.width + typed.depth + typed.height).trim() !== '';
   return (
     <details className="border-l-4 border-thread pl-3">
       <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">Which bins fit?</summary>
       <ul aria-label="Your own kinds of bins">
-        {own.map(({ name, box, owned }) => (
-          <Kind key={name} name={`As ${name}`} owned={owned} slot={slot} box={box} onTake={onTake} />
+        {own.map(({ key, name, box, owned }) => (
+          <Kind key={key} name={`As ${name}`} owned={owned} slot={slot} box={box} onTake={onTake} />
         ))}
         {own.length === 0 && <li className="text-sm text-stone">You have no bins yet.</li>}
       </ul>
@@ -94,15 +102,6 @@ export function WhichBins({ slot, onTake }: WhichBinsProps) {
     </details>
   );
 }
-
-const NEW_KIND: Omit<ContainerSpec, 'outerWidthMm' | 'outerDepthMm' | 'outerHeightMm' | 'hasLid'> = {
-  kind: 'bin',
-  wallMm: 3,
-  mode: 'volume',
-  tareG: 700,
-  loadG: 9000,
-  isSeeThrough: false,
-};
 
 interface KindProps {
   readonly name: string;

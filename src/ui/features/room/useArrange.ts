@@ -43,24 +43,29 @@ export function useArrange(room: Place, pieces: readonly Piece[]) {
   const spec = room.room!;
   const { statureMm } = household.settings;
   const [search, setSearch] = useState<Search | null>(null);
-  const [found, setFound] = useState<readonly Position[] | null>(null);
+  const [found, setFound] = useState<{ positions: readonly Position[]; worth: Worth } | null>(null);
   const handle = useRef<PlannerHandle | null>(null);
   const seed = useRef(0);
   useEffect(() => () => handle.current?.abandon(), []);
 
   const fetches = useMemo(() => listFetches(household, getTree(household), room.id), [household, room.id]);
   const now = useMemo(() => computeWorth(spec, pieces, { statureMm }, fetches), [spec, pieces, statureMm, fetches]);
-  const choices = useMemo(() => {
-    const judge = (id: string, name: string, positions: readonly Position[]): Choice => {
-      const arranged = fromPositions(pieces, positions);
-      const worth = computeWorth(spec, arranged, { statureMm }, fetches);
-      return { id, name, worth, pieces: arranged, moved: listMoved(pieces, arranged).length };
-    };
-    return [
-      ...(found ? [judge(FOUND, 'Found', found)] : []),
-      ...spec.arrangements.map((one) => judge(one.id, one.name, one.positions)),
-    ];
-  }, [spec, pieces, statureMm, fetches, found]);
+  const kept = useMemo(
+    () =>
+      spec.arrangements.map(({ id, name, positions }): Choice => {
+        const arranged = fromPositions(pieces, positions);
+        const worth = computeWorth(spec, arranged, { statureMm }, fetches);
+        return { id, name, worth, pieces: arranged, moved: listMoved(pieces, arranged).length };
+      }),
+    [spec, pieces, statureMm, fetches],
+  );
+  const latest = useMemo((): Choice | null => {
+    if (!found) return null;
+    const arranged = fromPositions(pieces, found.positions);
+    const moved = listMoved(pieces, arranged).length;
+    return { id: FOUND, name: 'Found', worth: found.worth, pieces: arranged, moved };
+  }, [pieces, found]);
+  const choices = latest ? [latest, ...kept] : kept;
 
   const start = useCallback(() => {
     handle.current?.abandon();
@@ -72,7 +77,8 @@ export function useArrange(room: Place, pieces: readonly Piece[]) {
         setSearch({ steps: 0, of: STEPS, isRunning: false, failure: message.note });
         return;
       }
-      setFound(message.positions);
+      // The same best again is no news.
+      setFound((before) => (before?.worth.cost === message.worth.cost ? before : message));
       setSearch({ steps: message.steps, of: STEPS, isRunning: message.type === 'progress', failure: null });
     });
   }, [spec, pieces, statureMm, fetches]);
