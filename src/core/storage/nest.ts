@@ -13,7 +13,7 @@ export interface Nesting {
   readonly count: number;
   readonly perLayer: number;
   readonly layers: number;
-  /** Every box, the lowest layer first, in it from the front left. */
+  /** Every box, the lowest layer first, in it from the front left; none where they are thousands. */
   readonly nooks: readonly Nook[];
   /** What is left over beyond the boxes to the right, behind and above. */
   readonly leftOver: BoxSize;
@@ -21,6 +21,8 @@ export interface Nesting {
 
 /** More places than these to cut at: only straight cuts are tried, which is what so many small boxes allow anyway. */
 const MOST_CUTS = 12;
+/** More sums of box sides than these along the floor: the boxes are small, and one cut is enough. */
+const MOST_SUMS = 24;
 
 type Block = readonly [x: number, y: number, width: number, depth: number];
 
@@ -93,14 +95,13 @@ class Floor {
   }
 
   solve(width: number, depth: number): Layout {
+    if (this.sums.length > MOST_SUMS) return this.cutOnce(width, depth);
     const [w, d] = [toSum(this.sums, width), toSum(this.sums, depth)];
     const key = `${w} ${d}`;
     const before = this.known.get(key);
     if (before) return before;
     const [a, b] = this.box;
-    const straight = fit(w, a) * fit(d, b);
-    const turned = this.canTurn ? fit(w, b) * fit(d, a) : 0;
-    let best: Layout = { count: Math.max(straight, turned), blocks: null, isTurned: turned > straight };
+    let best = this.standAlike(w, d);
     const most = Math.floor(((w + HAIR_MM) * (d + HAIR_MM)) / (a * b));
     const inside = (side: number) => this.sums.filter((sum) => sum > 0 && sum < side);
     if (this.canTurn && best.count < most)
@@ -115,10 +116,40 @@ class Floor {
     return best;
   }
 
+  /** All boxes the same way round, the better of the two. */
+  private standAlike(width: number, depth: number): Layout {
+    const [a, b] = this.box;
+    const straight = fit(width, a) * fit(depth, b);
+    const turned = this.canTurn ? fit(width, b) * fit(depth, a) : 0;
+    return { count: Math.max(straight, turned), blocks: null, isTurned: turned > straight };
+  }
+
+  /** Hundreds of small boxes: one cut, and all boxes on either side of it alike. */
+  private cutOnce(width: number, depth: number): Layout {
+    let best = this.standAlike(width, depth);
+    if (!this.canTurn) return best;
+    const edges = (side: number) => {
+      const multiples = this.box.flatMap((box) => Array.from({ length: fit(side, box) }, (_, n) => (n + 1) * box));
+      return multiples.filter((edge) => edge < side).toSorted((x, y) => x - y);
+    };
+    for (const blocks of listSplits(width, depth, edges(width), edges(depth))) {
+      const count = blocks.reduce((sum, [, , bw, bd]) => sum + this.standAlike(bw, bd).count, 0);
+      if (count > best.count) best = { count, blocks, isTurned: false };
+    }
+    return best;
+  }
+
   /** Where each box of the best layout stands. */
-  list(width: number, depth: number, x = 0, y = 0): Nook[] {
-    const { blocks, isTurned } = this.solve(width, depth);
-    if (blocks) return blocks.flatMap(([bx, by, bw, bd]) => this.list(bw, bd, x + bx, y + by));
+  list(width: number, depth: number): Nook[] {
+    return this.listLayout(this.solve(width, depth), [0, 0, width, depth]);
+  }
+
+  private listLayout({ blocks, isTurned }: Layout, [x, y, width, depth]: Block): Nook[] {
+    const isMany = this.sums.length > MOST_SUMS;
+    if (blocks)
+      return blocks.flatMap(([bx, by, bw, bd]) =>
+        this.listLayout(isMany ? this.standAlike(bw, bd) : this.solve(bw, bd), [x + bx, y + by, bw, bd]),
+      );
     const [a, b] = isTurned ? [this.box[1], this.box[0]] : this.box;
     return Array.from({ length: fit(width, a) * fit(depth, b) }, (_, n): Nook => {
       const [column, row] = [n % fit(width, a), Math.floor(n / fit(width, a))];
@@ -135,19 +166,28 @@ export interface NestOptions {
   readonly canStack: boolean;
 }
 
+/** So many spots are worth listing. */
+const MOST_NOOKS = 2000;
+
 /** How many boxes of one size stand in a compartment upright, side by side, one behind the other, on top of each other. */
 export function nestBoxes(room: BoxSize, box: BoxSize, { canTurn, canStack }: NestOptions): Nesting {
   const floor = new Floor(room.widthMm, room.depthMm, [box.widthMm, box.depthMm], canTurn);
   const isIn = box.heightMm <= room.heightMm + HAIR_MM;
   const layer = isIn ? floor.list(room.widthMm, room.depthMm) : [];
   const layers = layer.length === 0 ? 0 : canStack ? fit(room.heightMm, box.heightMm) : 1;
-  const nooks = Array.from({ length: layers }, (_, n) =>
-    layer.map((nook) => ({ ...nook, zMm: n * box.heightMm })).toSorted((a, b) => a.yMm - b.yMm || a.xMm - b.xMm),
-  ).flat();
-  const right = Math.max(0, ...nooks.map(({ xMm, isTurned }) => xMm + (isTurned ? box.depthMm : box.widthMm)));
-  const back = Math.max(0, ...nooks.map(({ yMm, isTurned }) => yMm + (isTurned ? box.widthMm : box.depthMm)));
+  const count = layer.length * layers;
+  const sorted = layer.toSorted((a, b) => a.yMm - b.yMm || a.xMm - b.xMm);
+  const nooks =
+    count > MOST_NOOKS
+      ? []
+      : Array.from({ length: layers }, (_, n) => sorted.map((nook) => ({ ...nook, zMm: n * box.heightMm }))).flat();
+  let [right, back] = [0, 0];
+  for (const { xMm, yMm, isTurned } of layer) {
+    right = Math.max(right, xMm + (isTurned ? box.depthMm : box.widthMm));
+    back = Math.max(back, yMm + (isTurned ? box.widthMm : box.depthMm));
+  }
   return {
-    count: nooks.length,
+    count,
     perLayer: layer.length,
     layers,
     nooks,

@@ -15,6 +15,9 @@ interface WhichBinsProps {
   readonly onTake: (bins: readonly ContainerSpec[]) => void;
 }
 
+/** Nobody puts more bins than these into one compartment. */
+const MOST_AT_ONCE = 40;
+
 /** One of each kind of bin that there is in the household, by its measures; with the name of one of them. */
 interface OwnBin {
   readonly key: string;
@@ -127,7 +130,7 @@ function Kind({ name, owned, slot, box, onTake }: KindProps) {
         {owned > 0 ? `, you have ${owned}` : ''}
       </span>
       <span className="block">{wordNesting(nesting, getBoxSize(box), room, units)}</span>
-      {nesting.count > 0 && (
+      {nesting.count > 0 && nesting.count <= MOST_AT_ONCE && (
         <Button look="quiet" onClick={() => onTake(nesting.nooks.map((at) => ({ ...box, at })))}>
           {nesting.count === 1 ? 'Put one in' : `Put ${nesting.count} in`}
         </Button>
