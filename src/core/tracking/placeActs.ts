@@ -8,14 +8,26 @@ import {
   type Plan,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import { computeStationPoint, createPlaceTree } from '../storage/index.ts';
 import { getLot, type Act } from './acts.ts';
 import { applyChanges, createChange } from './fold.ts';
 import { computeContents, groupLotsByPlace } from './locate.ts';
 
+/** A place without the furniture that goes. */
+function untieStations(household: Household, place: Place, gone: ReadonlySet<PlaceId>): Place {
+  const { room } = place;
+  if (!room?.stations.some((station) => station.unitId && gone.has(station.unitId))) return place;
+  const stations = room.stations.map((station) => {
+    if (!station.unitId || !gone.has(station.unitId)) return station;
+    return { ...station, unitId: null, at: computeStationPoint(room, station, (id) => household.places.get(id)?.unit) };
+  });
+  return { ...place, room: { ...room, stations } };
+}
+
 /**
  * Adds, changes and removes places (a unit with its slots and bins). What lies in a removed place lies
- * outside and has no home any more; what lies in a slot that gets its first bin lies in that bin then.
+ * outside and has no home any more; what lies in a slot that gets its first bin lies in that bin then. A station
+ * that was tied to a removed piece stays where one stood.
  */
 export function createSavePlaces(
   household: Household,
@@ -40,8 +52,12 @@ export function createSavePlaces(
     changes.push(createChange('lots', lot.id, lot, next));
   }
   for (const place of removed) changes.push(createChange('places', place.id, place, null));
-  for (const place of saved)
-    changes.push(createChange('places', place.id, household.places.get(place.id) ?? null, place));
+  const kept = new Map([...household.places, ...saved.map((place) => [place.id, place] as const)]);
+  for (const place of kept.values())
+    if (!gone.has(place.id))
+      changes.push(
+        createChange('places', place.id, household.places.get(place.id) ?? null, untieStations(household, place, gone)),
+      );
   const real = changes.filter((change) => change !== null);
   return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'roomChanged', subject, changes: real });
 }

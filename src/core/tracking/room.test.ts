@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createRun } from '../../solver/solve.ts';
 import type { Household, Lot, Place, PlaceId, Plan } from '../records/index.ts';
-import { applyUnitSpec, createPlaceTree } from '../storage/index.ts';
+import { applyUnitSpec, computeStationPoint, createPlaceTree } from '../storage/index.ts';
 import {
   applyChanges,
   checkInvariants,
@@ -48,6 +48,17 @@ describe('changing the room', () => {
     expect(lotsIn(after, bin.id).map((lot) => lot.id)).toEqual(before.map((lot) => lot.id));
     expect(lotsIn(after, shelf.id)).toEqual([]);
     expect(checkInvariants(after)).toEqual([]);
+  });
+
+  it('leaves a station where one stood when its piece of furniture goes', () => {
+    const room = tree.rooms[0]!;
+    const table = tree.getChildren(room.id).find((place) => place.name === 'Machine table')!;
+    const before = room.room!.stations.find((station) => station.unitId === table.id)!;
+    const spot = computeStationPoint(room.room!, before, () => table.unit);
+    const next = apply(createSavePlaces(household, '', [], [...tree.getChildren(table.id), table], 0));
+    const after = next.places.get(room.id)!.room!.stations.find((station) => station.id === before.id)!;
+    expect(after).toMatchObject({ unitId: null, at: spot });
+    expect(checkInvariants(next)).toEqual([]);
   });
 
   it('says beforehand what will burst and what will lie out', () => {
