@@ -208,6 +208,18 @@ test('what runs at once is added up for its circuit, and remembered', async ({ p
   await page.reload();
   await aside.getByText('What runs at once').click();
   await expect(aside.getByRole('checkbox', { name: /Steam iron/ })).not.toBeChecked();
+  await aside.getByRole('checkbox', { name: /Steam iron/ }).check();
+
+  // A smaller fuse in the room's form, and it is too much.
+  await aside.getByRole('button', { name: 'Measure the room' }).click();
+  const form = page.getByRole('form', { name: /Heron Loft/ });
+  const circuits = form.getByRole('group', { name: 'Circuits' });
+  await circuits.getByLabel('Fuse, A').fill('-3');
+  await expect(circuits.getByRole('alert')).toContainText('Amperes of its fuse');
+  await circuits.getByLabel('Fuse, A').fill('6');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await aside.getByText('What runs at once').click();
+  await expect(aside.getByText(/would draw 9.1 A; its fuse goes at 6 A/)).toBeVisible();
 });
 
 test('plan, wall and furniture go to paper to scale, and a piece to a file and back', async ({ page }) => {

@@ -143,7 +143,7 @@ export function wordNesting(nesting: Nesting, box: BoxSize, room: BoxSize, units
     [leftOver.heightMm, 'above'],
   ] as const;
   const over = left.map(([mm, where]) => `${size(mm)} ${where}`).join(', ');
-  return `${count === 1 ? 'One goes in' : `${count} go in`}${ways.length > 0 ? `, ${ways.join(', ')}` : ''}; ${over} left over.`;
+  return `${count === 1 ? 'One goes in' : `${count.toLocaleString('en')} go in`}${ways.length > 0 ? `, ${ways.join(', ')}` : ''}; ${over} left over.`;
 }
 
 /** What is too heavy or can fall, with the figures and what is usual against it. */

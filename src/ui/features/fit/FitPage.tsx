@@ -9,6 +9,7 @@ import { WallView } from '../../drawing/WallView.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
+import { explained } from '../../components/explained.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
@@ -127,7 +128,12 @@ function PlanWall({ household, isPlan, children }: PlanWallProps) {
           </select>
         </label>
         {children}
-        <span className="text-stone">
+        <span
+          className="text-stone"
+          {...explained(
+            'Places of this wall whose lots do not lie in them without overlapping, or take more than they measure.',
+          )}
+        >
           {isPlan ? 'As planned' : 'As it is today'}: {wordCount(over, 'place')} over full on this wall.
         </span>
       </div>

@@ -3,9 +3,8 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
 import { wordCount } from '../../text/index.ts';
-import type { Worth } from '../../../core/room/index.ts';
-import type { Piece } from '../../../core/room/index.ts';
-import { FOUND, type Choice, type useArrange } from './useArrange.ts';
+import type { Piece, Worth } from '../../../core/room/index.ts';
+import { FOUND, MOST_KEPT, type Choice, type useArrange } from './useArrange.ts';
 
 interface ArrangePanelProps {
   readonly pieces: readonly Piece[];
@@ -17,6 +16,9 @@ interface ArrangePanelProps {
 
 const HOW_FAULTS =
   'Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm.';
+const HOW_CAUTIONS =
+  'Less than the usual space for a chair, a drawer’s pull or an easy walkway; what is covered, in the sun, near heat or out of reach.';
+const HOW_MOVED = 'Pieces that would stand elsewhere than they do now.';
 const HOW_METRES =
   'The ways of an hour between cutting, sewing and pressing, and to fetch what is used there: uses a month over twenty hours of sewing, as the crow flies. An estimate, to compare by.';
 
@@ -27,6 +29,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
   const chosen = choices.find((one) => one.id === chosenId) ?? null;
   const locked = pieces.filter((piece) => piece.unit.isFixed).length;
   const isRunning = search?.isRunning ?? false;
+  const isFull = choices.filter((one) => one.id !== FOUND).length >= MOST_KEPT;
   const share = search ? Math.round((100 * search.steps) / search.of) : 0;
   return (
     <>
@@ -35,13 +38,13 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
         <thead>
           <tr className="text-right align-bottom text-stone">
             <td />
-            <th scope="col" className="pl-2 font-normal" {...explained(HOW_FAULTS, 'Cannot stay')}>
+            <th scope="col" className="pl-2 font-normal">
               cannot stay
             </th>
             <th scope="col" className="pl-2 font-normal">
               lived with
             </th>
-            <th scope="col" className="pl-2 font-normal" {...explained(HOW_METRES, 'Metres an hour')}>
+            <th scope="col" className="pl-2 font-normal">
               m an hour
             </th>
             <th scope="col" className="pl-2 font-normal">
@@ -126,10 +129,11 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
           maxLength={60}
           onChange={(event) => setName(event.target.value)}
         />
-        <Button type="submit" disabled={isRunning}>
+        <Button type="submit" disabled={isRunning || isFull}>
           Keep
         </Button>
       </form>
+      {isFull && <p className="text-sm text-stone">A room keeps {MOST_KEPT}: forget one first.</p>}
       <Button className="mt-4" look="quiet" onClick={onDone}>
         ← Back to the plan
       </Button>
@@ -175,10 +179,18 @@ function Line({ name, worth, moved, isChosen, onChoose }: LineProps) {
           {name}
         </button>
       </th>
-      <td className={`text-right ${worth.faults > 0 ? 'text-madder' : ''}`}>{worth.faults}</td>
-      <td className="text-right">{worth.cautions}</td>
-      <td className="text-right">{Math.round(worth.metresPerHour)}</td>
-      <td className="text-right">{moved ?? ''}</td>
+      <td className={`text-right ${worth.faults > 0 ? 'text-madder' : ''}`} {...explained(HOW_FAULTS)}>
+        {worth.faults}
+      </td>
+      <td className="text-right" {...explained(HOW_CAUTIONS)}>
+        {worth.cautions}
+      </td>
+      <td className="text-right" {...explained(HOW_METRES)}>
+        {Math.round(worth.metresPerHour)}
+      </td>
+      <td className="text-right" {...explained(HOW_MOVED)}>
+        {moved ?? ''}
+      </td>
     </tr>
   );
 }

@@ -14,6 +14,7 @@ import { formatPlaceName } from '../../../core/storage/index.ts';
 import { createSavePlaces } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -154,6 +155,9 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
             )}
             <h2
               className={`font-display text-[21px] leading-tight font-semibold ${chosenPiece ? 'stitched-t mt-4 pt-3' : ''}`}
+              {...explained(
+                'All that is listed here: where things stand, what hits what, what is too heavy; each line says its own measures.',
+              )}
             >
               {lines.length === 0 ? 'Nothing is in the way' : wordCount(lines.length, 'thing') + ' to look at'}
             </h2>

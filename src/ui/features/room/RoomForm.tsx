@@ -62,6 +62,7 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
     doors: useFieldArray({ control, name: 'doors', keyName: 'rowKey' }),
     windows: useFieldArray({ control, name: 'windows', keyName: 'rowKey' }),
     sockets: useFieldArray({ control, name: 'sockets', keyName: 'rowKey' }),
+    circuits: useFieldArray({ control, name: 'circuits', keyName: 'rowKey' }),
     fixtures: useFieldArray({ control, name: 'fixtures', keyName: 'rowKey' }),
   };
   const fields = watch();
@@ -281,15 +282,52 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
       <Rows
         title="Sockets"
         add="Add a socket"
-        onAdd={add('sockets', { key: key(), wallId: firstWall, x: size(300), height: size(300) })}
+        onAdd={add('sockets', {
+          key: key(),
+          wallId: firstWall,
+          x: size(300),
+          height: size(300),
+          circuitId: fields.circuits[0]?.key ?? '',
+        })}
       >
         {rows.sockets.fields.map((row, i) => (
           <li key={row.rowKey} className="dotted-row pb-2">
-            {wallField(`sockets.${i}.wallId`)}
+            <div className="grid grid-cols-2 gap-2">
+              {wallField(`sockets.${i}.wallId`)}
+              <SelectField label="On" {...register(`sockets.${i}.circuitId`)}>
+                <option value="">no circuit yet</option>
+                {fields.circuits.map((circuit) => (
+                  <option key={circuit.key} value={circuit.key}>
+                    {circuit.name}
+                  </option>
+                ))}
+              </SelectField>
+            </div>
             <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
               {text(`sockets.${i}.x`, 'From the left')}
               {text(`sockets.${i}.height`, 'Height')}
               {remove('sockets', i, 'the socket')}
+            </div>
+          </li>
+        ))}
+      </Rows>
+      <Rows
+        title="Circuits"
+        add="Add a circuit"
+        onAdd={add('circuits', {
+          key: key(),
+          name: `Circuit ${fields.circuits.length + 1}`,
+          volts: units === 'metric' ? '230' : '120',
+          amps: units === 'metric' ? '16' : '15',
+        })}
+      >
+        {rows.circuits.fields.map((row, i) => (
+          <li key={row.rowKey} className="dotted-row pb-2">
+            {text(`circuits.${i}.name`, 'Name')}
+            <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+              {text(`circuits.${i}.volts`, 'Volts')}
+              {text(`circuits.${i}.amps`, 'Fuse, A')}
+              {remove('circuits', i, fields.circuits[i]?.name ?? 'the circuit')}
             </div>
           </li>
         ))}

@@ -31,6 +31,20 @@ describe('the measures of a room', () => {
     expect(result).toEqual({ ok: true, value: { name: 'Loft', room: odd } });
   });
 
+  it('put sockets on circuits with their fuse, and leave them on none when one goes', () => {
+    const socket = { key: 's', wallId: 'north', x: '1 m', height: '30 cm', circuitId: 'c' };
+    const circuit = { key: 'c', name: 'Attic', volts: '230', amps: '16' };
+    const result = read(fields({ sockets: [socket], circuits: [circuit] }));
+    expect(result).toMatchObject({
+      ok: true,
+      value: { room: { sockets: [{ circuitId: 'c' }], circuits: [{ id: 'c', name: 'Attic', volts: 230, amps: 16 }] } },
+    });
+    const without = read(fields({ sockets: [socket] }));
+    expect(without).toMatchObject({ ok: true, value: { room: { sockets: [{ circuitId: null }], circuits: [] } } });
+    for (const amps of ['', '0', '-16', 'many', '1e9'])
+      expect(faultsOf(fields({ circuits: [{ ...circuit, amps }] }))['circuits.0.amps']).toContain('such as 16');
+  });
+
   it('make the last wall as long as it must be', () => {
     const result = read(fields({ walls: withWall(0, { length: '4.6 m' }) }));
     if (!result.ok) throw new Error(JSON.stringify(result.fault));

@@ -40,7 +40,8 @@ export interface RoomFields {
     height: string;
     isInSlope: boolean;
   }[];
-  sockets: { key: string; wallId: string; x: string; height: string }[];
+  sockets: { key: string; wallId: string; x: string; height: string; circuitId: string }[];
+  circuits: { key: string; name: string; volts: string; amps: string }[];
   fixtures: {
     key: string;
     kind: Fixture['kind'];
@@ -94,6 +95,13 @@ export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): R
       wallId: socket.wallId,
       x: size(socket.xMm),
       height: size(socket.heightMm),
+      circuitId: socket.circuitId ?? '',
+    })),
+    circuits: room.circuits.map(({ id, name: what, volts, amps }) => ({
+      key: id,
+      name: what,
+      volts: String(volts),
+      amps: String(amps),
     })),
     fixtures: room.fixtures.map((fixture) => ({
       key: fixture.id,
@@ -177,6 +185,12 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
     faults[path] = 'Degrees, such as 90; to the left -90.';
     return 90;
   };
+  const readNumber = (path: string, text: string, most: number, hint: string): number => {
+    const value = Number(text.replace(',', '.'));
+    if (text.trim() !== '' && value >= 1 && value <= most) return value;
+    faults[path] = hint;
+    return 1;
+  };
   const name = fields.name.trim();
   if (name === '') faults['name'] = 'Give it a name, such as Sewing room.';
   const oldSteps = toWallSteps(base.walls);
@@ -231,9 +245,16 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
       heightMm: read(`windows.${i}.height`, window.key, window.height, true),
       ...(window.isInSlope && { isInSlope: true }),
     })),
+    circuits: fields.circuits.map((circuit, i) => ({
+      id: circuit.key,
+      name: circuit.name.trim() || 'Circuit',
+      volts: readNumber(`circuits.${i}.volts`, circuit.volts, 500, 'Volts, such as 230.'),
+      amps: readNumber(`circuits.${i}.amps`, circuit.amps, 200, 'Amperes of its fuse, such as 16.'),
+    })),
     sockets: fields.sockets.map((socket, i) => ({
-      ...base.sockets.find((one) => one.id === socket.key),
       id: socket.key,
+      // A circuit that is no more leaves its sockets on none.
+      circuitId: fields.circuits.some((one) => one.key === socket.circuitId) ? socket.circuitId : null,
       wallId: socket.wallId,
       xMm: read(`sockets.${i}.x`, socket.key, socket.x),
       heightMm: read(`sockets.${i}.height`, socket.key, socket.height),

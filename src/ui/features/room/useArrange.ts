@@ -35,6 +35,8 @@ export interface Search {
 }
 
 export const FOUND = 'found';
+/** A room's record takes so many. */
+export const MOST_KEPT = 12;
 
 /** Looks for better arrangements of a room, keeps those one likes and puts the furniture as one of them has it. */
 export function useArrange(room: Place, pieces: readonly Piece[]) {
@@ -87,8 +89,7 @@ export function useArrange(room: Place, pieces: readonly Piece[]) {
     act((is) => createSavePlaces(is, name, [{ ...room, room: { ...spec, arrangements } }], [], world.nowMs()));
   const keep = (name: string, arranged: readonly Piece[]) => {
     const kept = { id: world.createId(), name, madeAtMs: world.nowMs(), positions: toPositions(arranged) };
-    // The record takes a dozen; the oldest goes.
-    return saveArrangements(name, [...spec.arrangements, kept].slice(-12));
+    return saveArrangements(name, [...spec.arrangements, kept]);
   };
   const forget = (choice: Choice) => {
     if (choice.id === FOUND) setFound(null);
