@@ -128,8 +128,16 @@ export function PhotosPage() {
       title="Things by their photos"
       foot={
         <>
-          <Figure value={String(shots.length)} label="photos" />
-          <Figure value={String(ready.length)} label="ready" />
+          <Figure
+            value={String(shots.length)}
+            label="photos"
+            how="The pictures that were dropped or taken here, counted."
+          />
+          <Figure
+            value={String(ready.length)}
+            label="ready"
+            how="Those whose line reads and whose record is whole; they can be taken in."
+          />
           {isReading && (
             <p role="status" className="flex items-center gap-2">
               <progress aria-label="Developing" value={done.read} max={done.of} /> {done.read} of {done.of}

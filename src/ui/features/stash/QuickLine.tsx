@@ -6,6 +6,7 @@ import { createSaveItem } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
 import { TwinHint } from './TwinHint.tsx';
+import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
 import { getUsualStations } from '../../state/derived.ts';
@@ -29,6 +30,9 @@ interface QuickLineProps {
   readonly typed: string;
   readonly isEntered: boolean;
 }
+
+const HOW =
+  'What you typed and, where you typed nothing, what is usual for its kind; its package and weight are worked out from those.';
 
 /** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
 export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
@@ -107,7 +111,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
           className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
         >
           {thing && (
-            <p className="flex items-center gap-3">
+            <p className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
               <Swatch item={thing.item} className="size-8 shrink-0" />
               <span>
                 <strong className="font-display text-lg">{thing.item.name || '…'}</strong>{' '}
@@ -125,7 +129,11 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
             </p>
           )}
           {line.parts.length > 0 && (
-            <dl aria-label="How it was read" className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm">
+            <dl
+              aria-label="How it was read"
+              className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm"
+              {...explained('As you typed it.', 'How it was read')}
+            >
               {line.parts.map((part) => (
                 <div key={part.from} className="flex gap-1.5">
                   <dt className="stitched-b font-semibold">{part.text}</dt>

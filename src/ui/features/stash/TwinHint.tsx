@@ -7,7 +7,8 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
-import { wordAmount, wordLikeness } from '../../text/index.ts';
+import { explained } from '../../components/explained.ts';
+import { wordAmount, wordHowMuch, wordLikeness } from '../../text/index.ts';
 
 /** Made once for a state of the household, when something new is first described. */
 const finders = new WeakMap<Household['items'], TwinFinder>();
@@ -37,7 +38,10 @@ export function TwinHint({ item }: { item: Item }) {
         className="mt-2 flex flex-wrap items-center gap-x-3 border-l-4 border-weld bg-linen px-3 py-1.5"
       >
         <Swatch item={other} className="size-7 shrink-0" />
-        <span className="min-w-40 flex-1 text-sm">
+        <span
+          className="min-w-40 flex-1 text-sm"
+          {...explained(wordHowMuch(other, lot, household.settings), other.name)}
+        >
           You have <strong>{other.name}</strong> already, {wordAmount(other, lot, units)}:{' '}
           {twin.alike.map((one) => wordLikeness(one, units)).join(', ')}.{' '}
           <span className="text-stone">{wordWhereShort(computeWhereabouts(household, lot.id))}</span>

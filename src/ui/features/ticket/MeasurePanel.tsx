@@ -24,6 +24,7 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import {
@@ -36,6 +37,12 @@ import {
   wordReading,
 } from '../../text/index.ts';
 import { useScale } from './useScale.ts';
+
+const HOW_MUCH =
+  'The reading by this way of measuring and the figures of the thing, worked backwards; the line below says which.';
+const HOW_SURE = 'How far these figures and the hand are usually off: two times out of three the truth is within it.';
+const HOW_EXPECTED = 'The reading that what is said to be there would give, by the figures of the thing.';
+const HOW_PACKED = 'The package that this amount makes, kept as it is kept.';
 
 const isWeighed = (way: MeasureWay) => way === 'weight' || way === 'count';
 
@@ -174,6 +181,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
           setText(event.target.value);
           setScaleG(null);
         }}
+        {...(expected !== null && explained(HOW_EXPECTED, 'What it would be by the books'))}
       />
       {isWeighed(way) && (
         <div className="space-y-1">
@@ -228,19 +236,19 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       {reading && (
         <div role="status">
           <p>
-            <span className="font-display text-[25px] font-semibold">
+            <span className="font-display text-[25px] font-semibold" {...explained(HOW_MUCH)}>
               {formatAmount(reading.amount.value, reading.unit, units)}
             </span>{' '}
-            <span className="text-stone">
+            <span className="text-stone" {...explained(HOW_SURE)}>
               ± {formatAmount(Math.max(reading.amount.sigma, reading.unit === 'count' ? 1 : 0), reading.unit, units)}
             </span>
           </p>
-          <p className="text-sm text-stone">
+          <p className="text-sm text-stone" {...explained(HOW_MUCH)}>
             {isTold ? wordReading(item, reading, way) : 'That is no more than the board, tube or spool alone.'}
             {item.fabric?.isCalibrated || item.box?.tape?.isCalibrated ? ' By its own figures.' : ''}
           </p>
           {pkg && (
-            <p className="text-sm text-stone">
+            <p className="text-sm text-stone" {...explained(HOW_PACKED)}>
               {capitalise(wordForm(pkg.form))}: {wordPackage(pkg, units)}
             </p>
           )}
