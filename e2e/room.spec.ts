@@ -175,7 +175,7 @@ test('a cubby says which bins it takes; four of a size to be bought go in, two b
   await expect(
     form
       .getByRole('list', { name: 'Largest sizes' })
-      .getByText(/one behind the other/)
+      .getByText(/2 deep/)
       .first(),
   ).toBeVisible();
   await form.getByLabel('Bin width').fill('40');

@@ -2,6 +2,7 @@ export { createBareRoom } from './bare.ts';
 export { checkRoom, type RoomFault } from './outline.ts';
 export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
+export { isInside } from './polygon.ts';
 export { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
 export { computeTriangle, type Triangle } from './triangle.ts';
 export { fromPositions, listMoved, toPositions } from './positions.ts';

@@ -41,6 +41,13 @@ export function Shell() {
         <Suspense>
           <Outlet />
         </Suspense>
+        <button
+          type="button"
+          className="no-print min-h-11 px-4 text-left text-sm text-woad underline underline-offset-4 md:hidden"
+          onClick={() => setHelp('numbers')}
+        >
+          How were these numbers made?
+        </button>
         <NoticeLine />
       </div>
       {help !== null && (

@@ -15,11 +15,14 @@ const VALUE_CHARS = 44;
  * told apart by whether they are of the row that has the focus, or its ticket.
  */
 export function listExplained(page: Document): Explained[] {
+  const isPhone = matchMedia('(width < 48rem)').matches;
   const near = page.activeElement?.closest(NEAR);
   const found = new Map<string, Explained & { values: string[] }>();
   for (const one of page.querySelectorAll<HTMLElement>('[data-how]')) {
     const box = one.getBoundingClientRect();
-    const isSeen = box.width > 0 && box.bottom > 0 && box.top < innerHeight && box.right > 0 && box.left < innerWidth;
+    // A phone shows a screen bit by bit: there all of it counts.
+    const isInSight = box.bottom > 0 && box.top < innerHeight && box.right > 0 && box.left < innerWidth;
+    const isSeen = box.width > 0 && (isInSight || isPhone);
     const value = (one.dataset['how'] || one.textContent).trim().slice(0, VALUE_CHARS);
     if (!isSeen || value === '') continue;
     const isNear = (near?.contains(one) ?? false) || one.closest('aside') !== null;

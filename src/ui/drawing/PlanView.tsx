@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Finding, Piece } from '../../core/room/index.ts';
+import { isInside, type Finding, type Piece } from '../../core/room/index.ts';
 import type { PlaceId, PlanPoint, RoomSpec } from '../../core/records/index.ts';
 import {
   computeFootprint,
@@ -75,6 +75,8 @@ export function PlanView(props: PlanViewProps) {
       )
       .join('L')}${isClosed ? 'Z' : ''}`;
   const isNarrow = size.width < NARROW_PX;
+  const tables = pieces.flatMap(({ unit }) => (unit.kind === 'table' ? [computeFootprint(room, unit)] : []));
+  const isUnderTable = ({ xMm, yMm }: PlanPoint) => tables.some((table) => isInside(listCorners(table), { xMm, yMm }));
   const worst = new Map<string, boolean>();
   for (const one of findings) worst.set(one.bodyId, (worst.get(one.bodyId) ?? false) || one.isFault);
 
@@ -216,11 +218,12 @@ export function PlanView(props: PlanViewProps) {
                 </g>
               );
             })}
-          {/* Names lie over everything, so that they can be read; on a phone those of what hangs are left out. */}
+          {/* Names lie over everything, so that they can be read; where it is narrow those of what hangs or stands under a table are left out. */}
           {pieces.map((piece) => {
             const print = computeFootprint(room, piece.unit);
             if (Math.max(print.widthMm, print.depthMm) * scale <= 46) return null;
-            if (isNarrow && piece.unit.yMm > 0 && piece.id !== chosen) return null;
+            const isCovered = piece.unit.yMm > 0 || (piece.unit.kind !== 'table' && isUnderTable(print));
+            if (isNarrow && isCovered && piece.id !== chosen) return null;
             // The name of what is thin stands before it.
             const isThin = print.depthMm * scale < 26;
             const [x, y] = at(isThin ? getPointOf(print, 0, print.depthMm / 2 + 14 / scale) : print);
@@ -250,12 +253,16 @@ export function PlanView(props: PlanViewProps) {
           {room.stations.map((station) => {
             const spot = computeStationPoint(room, station, (id) => pieces.find((one) => one.id === id)?.unit);
             const [x, y] = at(spot);
+            // Away from its own piece, whose name is there.
+            const own = pieces.find((one) => one.id === station.unitId);
+            const isLeft = own !== undefined && computeFootprint(room, own.unit).xMm > spot.xMm + 100;
             return (
               <g key={station.id} pointerEvents="none">
                 <circle cx={x} cy={y} r="4" fill={INK.woad} />
                 <text
-                  x={x + 8}
+                  x={isLeft ? x - 8 : x + 8}
                   y={y + 5}
+                  textAnchor={isLeft ? 'end' : 'start'}
                   fontSize="14"
                   fontStyle="italic"
                   fill={INK.woad}

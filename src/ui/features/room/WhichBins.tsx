@@ -96,7 +96,7 @@ export function WhichBins({ slot, onTake }: WhichBinsProps) {
             <span className="font-semibold">{wordCount(count, 'bin')}</span> up to{' '}
             {formatSizes([size.widthMm, size.depthMm, size.heightMm], units)}
             {across > 1 ? `, ${across} side by side` : ''}
-            {deep > 1 ? `, ${deep} one behind the other` : ''}
+            {deep > 1 ? `, ${deep} deep` : ''}
             {high > 1 ? `, ${high} high with lids` : ''}
           </li>
         ))}
