@@ -3,7 +3,8 @@ import { parseArgs } from 'node:util';
 import { checkPlan } from '../check/index.ts';
 import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
 import { getFetchSeconds, type Chronicle, type Plan, type PlanId, type World } from '../core/records/index.ts';
-import { applyChanges, createAdopt, stampEvent } from '../core/tracking/index.ts';
+import { applyChanges, stampEvent } from '../core/tracking/index.ts';
+import { createAdopt } from '../core/tracking/placeActs.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
 

@@ -4,7 +4,6 @@ import { createCloth, createHousehold, createLot, createThing, createUnit } from
 import type { DaybookEvent, EventId, Household, LotId, PlaceId } from '../records/index.ts';
 import {
   applyChanges,
-  createCarryAll,
   createCut,
   createMove,
   createPutBack,
@@ -16,6 +15,7 @@ import {
   getUndoable,
   stampEvent,
 } from './index.ts';
+import { createCarryAll } from './placeActs.ts';
 
 const cloth = createCloth('cloth', { forms: ['stack', 'loose'] });
 const tool = createThing('tool');

@@ -25,7 +25,6 @@ export {
   createWrap,
   type Saved,
 } from './stashActs.ts';
-export { createAdopt, createCarryAll, createSavePlaces, findDisturbance, type Disturbance } from './placeActs.ts';
 export { previewPlan } from './preview.ts';
 export { checkInvariants, type InvariantFault } from './invariants.ts';
 export {

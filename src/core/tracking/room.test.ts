@@ -3,16 +3,8 @@ import { createSampleHousehold } from '../../sample/index.ts';
 import { createRun } from '../../solver/solve.ts';
 import type { Household, Lot, Place, PlaceId, Plan } from '../records/index.ts';
 import { applyUnitSpec, computeStationPoint, createPlaceTree } from '../storage/index.ts';
-import {
-  applyChanges,
-  checkInvariants,
-  computeContents,
-  createAdopt,
-  createSavePlaces,
-  findDisturbance,
-  groupLotsByPlace,
-  previewPlan,
-} from './index.ts';
+import { applyChanges, checkInvariants, computeContents, groupLotsByPlace, previewPlan } from './index.ts';
+import { createAdopt, createSavePlaces, findDisturbance } from './placeActs.ts';
 
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);

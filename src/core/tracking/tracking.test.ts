@@ -8,12 +8,10 @@ import {
   checkInvariants,
   computeContents,
   computeStanding,
-  createCarryAll,
   createCut,
   createMove,
   createPutBack,
   createRemoveItem,
-  createSavePlaces,
   createTakeOut,
   createUndo,
   foldEvents,
@@ -22,6 +20,7 @@ import {
   stampEvent,
   type Draft,
 } from './index.ts';
+import { createCarryAll, createSavePlaces } from './placeActs.ts';
 
 const NOW = 1_800_000_000_000;
 

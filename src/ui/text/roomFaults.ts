@@ -1,5 +1,5 @@
 import type { ContainerFault, PlaceTree, UnitFault } from '../../core/storage/index.ts';
-import type { Disturbance } from '../../core/tracking/index.ts';
+import type { Disturbance } from '../../core/tracking/placeActs.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 

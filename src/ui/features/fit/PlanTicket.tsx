@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { getFetchSeconds, takesRoom, type Score } from '../../../core/records/index.ts';
-import { createAdopt, createCarryAll } from '../../../core/tracking/index.ts';
+import { createAdopt, createCarryAll } from '../../../core/tracking/placeActs.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { HowRow } from '../../components/HowRow.tsx';

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Place } from '../../../core/records/index.ts';
 import { findFreeX, listWalls } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';

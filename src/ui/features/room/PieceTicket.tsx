@@ -8,7 +8,7 @@ import {
   type Piece,
 } from '../../../core/room/index.ts';
 import type { Place, UnitSpec } from '../../../core/records/index.ts';
-import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { computeFootprint, computeStationPoint } from '../../../core/storage/index.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';

@@ -11,7 +11,7 @@ import {
 } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';

@@ -3,7 +3,7 @@ import { useFieldArray, useForm } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { DoorSwing, Place, RoomSpec } from '../../../core/records/index.ts';
 import { computeFootprint, standUnit } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';

@@ -12,7 +12,7 @@ import {
 } from '../../../core/records/index.ts';
 import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts';
 import { USUAL_BIN } from '../../../core/storage/parts.ts';
-import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
+import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
 import { formatMass, formatSize, formatSizes, parseLengthMm, parseMassG } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';

@@ -10,7 +10,7 @@ import {
   isWholeUnit,
 } from '../../../core/storage/index.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
-import { createSavePlaces, findDisturbance } from '../../../core/tracking/index.ts';
+import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';

@@ -9,7 +9,7 @@ import {
   type Worth,
 } from '../../../core/room/index.ts';
 import type { Arrangement, Place, Position } from '../../../core/records/index.ts';
-import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { startArranger, type PlannerHandle } from '../../../workers/client.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';

@@ -8,7 +8,7 @@ import {
   type Triangle,
 } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
-import { createSavePlaces } from '../../../core/tracking/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 
