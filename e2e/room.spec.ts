@@ -124,11 +124,19 @@ test('a room is arranged by the search: stopped, compared, kept, taken and undon
   await openSample(page, '/room/plan/r1');
   const findings = page.getByRole('complementary', { name: 'Plan' }).getByRole('listitem');
   await expect(findings.filter({ hasText: 'Cannot stay' })).toHaveCount(6);
+  // By the keyboard alone: the form of the room takes the focus, Esc leaves it, A goes on to arranging.
+  await page.getByRole('button', { name: 'Measure the room' }).press('Enter');
+  const form = page.getByRole('form', { name: 'Measures of Heron Loft' });
+  await expect(form.getByLabel('Name', { exact: true }).first()).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(form).toBeHidden();
   await page.keyboard.press('a');
   const panel = page.getByRole('complementary', { name: 'Arrange' });
   const row = (name: string) => panel.getByRole('row', { name: new RegExp(`^${name}`) });
   await expect(row('Now')).toContainText('4');
-  await panel.getByRole('button', { name: 'Arrange for me' }).press('Enter');
+  await expect(panel.getByRole('button', { name: 'Arrange for me' })).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(panel.getByRole('progressbar', { name: 'Tries' })).toBeVisible();
   // The best so far is shown beside it while it looks on.
   const found = page.getByRole('region', { name: 'Found' }).getByRole('img', { name: /^Found: \d+ pieces, 0 faults$/ });
@@ -151,7 +159,7 @@ test('a room is arranged by the search: stopped, compared, kept, taken and undon
   await row('By the window').getByRole('button').click();
   await panel.getByRole('button', { name: 'The furniture stands so' }).click();
   await expect(row('Now').getByRole('cell').first()).toHaveText('0');
-  await panel.getByRole('button', { name: 'Back to the plan' }).click();
+  await page.keyboard.press('Escape');
   // What is too heavy stays so.
   await expect(findings.filter({ hasText: 'Cannot stay' })).toHaveCount(2);
   await page.keyboard.press('u');

@@ -8,7 +8,7 @@ export interface Explained {
 
 /** A choice of places to look for what the eye is on, the nearest first. */
 const NEAR = 'tr, li, form, aside, section';
-const VALUE_CHARS = 44;
+const VALUE_CHARS = 90;
 
 /**
  * Every marked number that is in the window now, those made alike together,

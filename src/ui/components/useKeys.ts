@@ -86,7 +86,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
             setHelp('numbers');
             break;
           case 'escape':
-            show(null);
+            if (!pressButton('escape')) show(null);
             break;
           default:
             if (!pressButton(event.key.toLowerCase())) return;

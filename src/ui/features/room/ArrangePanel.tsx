@@ -78,6 +78,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
         </div>
       ) : (
         <Button
+          autoFocus
           look={choices.length === 0 ? 'strong' : 'plain'}
           className="mt-3 w-full"
           onClick={() => {
@@ -134,7 +135,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
         </Button>
       </form>
       {isFull && <p className="text-sm text-stone">A room keeps {MOST_KEPT}: forget one first.</p>}
-      <Button className="mt-4" look="quiet" onClick={onDone}>
+      <Button className="mt-4" look="quiet" data-key="escape" onClick={onDone}>
         ← Back to the plan
       </Button>
       <p className="mt-3 text-sm text-stone">

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { DoorSwing, Place, RoomSpec } from '../../../core/records/index.ts';
@@ -51,6 +51,7 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
     control,
     watch,
     getValues,
+    setFocus,
     handleSubmit,
     formState: { isDirty },
   } = useForm<RoomFields>({
@@ -65,6 +66,7 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
     circuits: useFieldArray({ control, name: 'circuits', keyName: 'rowKey' }),
     fixtures: useFieldArray({ control, name: 'fixtures', keyName: 'rowKey' }),
   };
+  useEffect(() => setFocus('name'), [setFocus]);
   const fields = watch();
   const read = readRoomFields(fields, base, units);
   const faults = read.ok ? {} : read.fault;
@@ -364,7 +366,8 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
           </li>
         ))}
       </Rows>
-      <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} />
+      {/* What was typed is not thrown away by one key. */}
+      <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape={!isDirty} />
     </form>
   );
 }

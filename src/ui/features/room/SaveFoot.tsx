@@ -7,10 +7,12 @@ interface SaveFootProps {
   readonly warned: string | null;
   readonly leave: string;
   readonly onLeave: () => void;
+  /** Esc leaves too. */
+  readonly isLeftByEscape?: boolean;
 }
 
 /** The foot of a form that changes the room: what is wrong, what it would disturb, save and leave. */
-export function SaveFoot({ problem, warned, leave, onLeave }: SaveFootProps) {
+export function SaveFoot({ problem, warned, leave, onLeave, isLeftByEscape = false }: SaveFootProps) {
   const isWarned = warned !== null && problem === null;
   return (
     <>
@@ -28,7 +30,9 @@ export function SaveFoot({ problem, warned, leave, onLeave }: SaveFootProps) {
         <Button look="strong" type="submit" disabled={problem !== null}>
           {isWarned ? 'Save all the same' : 'Save'}
         </Button>
-        <Button onClick={onLeave}>{leave}</Button>
+        <Button data-key={isLeftByEscape ? 'escape' : undefined} onClick={onLeave}>
+          {leave}
+        </Button>
       </div>
     </>
   );
