@@ -1,5 +1,14 @@
 import { computePackage, getWholeLot } from '../core/measure/index.ts';
-import type { Assignment, Household, LotId, Place, PlaceId, Unplaced } from '../core/records/index.ts';
+import type {
+  Assignment,
+  Dividers,
+  Household,
+  ItemId,
+  LotId,
+  Place,
+  PlaceId,
+  Unplaced,
+} from '../core/records/index.ts';
 
 /**
  * The independent checker of plans. It reads the raw records and shares no code with packing, storage
@@ -30,6 +39,7 @@ export interface CheckFinding {
     | 'size'
     | 'volume'
     | 'hook'
+    | 'divider'
     | 'load'
     | 'household';
   readonly lotId: LotId | null;
@@ -123,11 +133,19 @@ export function checkPlan(
     unitLoad.set(unitPlace.id, (unitLoad.get(unitPlace.id) ?? 0) + massG);
 
     const here = spots.get(placeId) ?? [];
+    const onHook = new Map<string, { massG: number; depthMm: number }>();
+    const inCell = new Map<number, number>();
     let bulkVolume = 0;
     let rigidVolume = 0;
     for (const [index, { lotId, pkg }] of sizes.entries()) {
       if (!pkg) continue;
       const mine = here.filter((spot) => spot.index === index);
+      // A cell belongs to one lot.
+      if (box?.dividers)
+        for (const cell of mine.flatMap((spot) => cellsOf(spot, box.dividers!, limits))) {
+          test((inCell.get(cell) ?? index) === index, 'divider', placeId, lotId, 'in a cell of another');
+          inCell.set(cell, index);
+        }
       const volume = pkg.alongMm * pkg.acrossMm * pkg.heightMm;
       if (mine.some((spot) => spot.isBulk)) {
         // Soft goods by three quarters, bags of many by three fifths of the room.
@@ -192,6 +210,8 @@ export function checkPlan(
             lotId,
             'does not hang from the rail',
           );
+        if (mode === 'volume' && box?.dividers)
+          test(cellsOf(spot, box.dividers, limits).length === 1, 'divider', placeId, lotId, 'goes through a divider');
         if (mode === 'area' && slot.peg) {
           // The hang hole, 10 mm under the top edge in the middle, must be on a hole of the board.
           const across = (spot.xMm + spot.widthMm / 2) / slot.peg.pitchMm - 0.5;
@@ -203,8 +223,27 @@ export function checkPlan(
             lotId,
             'between the holes',
           );
-          test(pkg.massG / pkg.pieces <= slot.peg.hookLoadG, 'load', placeId, lotId, 'too heavy for a hook');
-          test(spot.depthMm <= slot.peg.projectionMm, 'hook', placeId, lotId, 'thicker than the hook is long');
+          const holeMm = household.items.get(household.lots.get(lotId)?.itemId ?? ('' as ItemId))?.box?.hangHoleMm ?? 0;
+          const named = slot.peg.hooks?.find(
+            (one) => one.column === Math.round(across) && one.row === Math.round(down),
+          );
+          test(!slot.peg.hooks || named !== undefined, 'hook', placeId, lotId, 'where no hook is');
+          const usual = { wireMm: slot.peg.wireMm, projectionMm: slot.peg.projectionMm, loadG: slot.peg.hookLoadG };
+          const hook = named ?? usual;
+          test(holeMm >= hook.wireMm, 'hook', placeId, lotId, 'its hole is smaller than the hook');
+          const key = `${Math.round(across)} ${Math.round(down)}`;
+          const on = onHook.get(key) ?? { massG: 0, depthMm: 0 };
+          onHook.set(key, { massG: on.massG + pkg.massG / pkg.pieces, depthMm: on.depthMm + spot.depthMm });
+          const now = onHook.get(key)!;
+          test(now.massG <= hook.loadG + 1e-6, 'load', placeId, lotId, 'too heavy for a hook');
+          test(now.depthMm <= hook.projectionMm + 1e-6, 'hook', placeId, lotId, 'thicker than the hook is long');
+          test(
+            spot.yMm + spot.depthMm <= hook.projectionMm + TOLERANCE_MM,
+            'hook',
+            placeId,
+            lotId,
+            'further out than the hook',
+          );
         }
       }
     }
@@ -247,6 +286,23 @@ export function checkPlan(
     test(limit === null || massG <= limit, 'load', id, null, `${massG.toFixed(0)} g in the unit`);
   }
   return { findings, tests };
+}
+
+/** The cells of a divided bin that a box reaches into; one more where it goes through a wall between them. */
+function cellsOf(spot: CheckedSpot, dividers: Dividers, limits: readonly [number, number, number]): number[] {
+  const along = (from: number, to: number, n: number, inner: number) => {
+    const cell = (inner - (n - 1) * dividers.thickMm) / n;
+    const reached = Array.from({ length: n }, (_, i) => i).filter((i) => {
+      const start = i * (cell + dividers.thickMm);
+      return Math.min(to, start + cell) - Math.max(from, start) > TOLERANCE_MM;
+    });
+    const start = (reached[0] ?? 0) * (cell + dividers.thickMm);
+    const isWithin = from >= start - TOLERANCE_MM && to <= start + cell + TOLERANCE_MM;
+    return isWithin ? reached : [...reached, n];
+  };
+  const columns = along(spot.xMm, spot.xMm + spot.widthMm, dividers.columns, limits[0]);
+  const rows = along(spot.yMm, spot.yMm + spot.depthMm, dividers.rows, limits[1]);
+  return rows.flatMap((row) => columns.map((column) => row * (dividers.columns + 1) + column));
 }
 
 /** Ground that two boxes share, seen from above, mm². */

@@ -3,10 +3,28 @@ import { describe, expect, it } from 'vitest';
 import { checkPlan } from '../check/index.ts';
 import { createRandom } from '../core/random/index.ts';
 import type { Household, ItemId, Lot, LotId, PlaceId } from '../core/records/index.ts';
+import { createPlaceTree } from '../core/storage/index.ts';
+import { nameHooks } from '../core/tracking/rebuild.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createFacts, getOptionPackage, type Offered } from './model/index.ts';
 import { recount, State } from './score/index.ts';
 import { createRun, solveFirstFit, type Solution } from './solve.ts';
+
+/** The sample with hooks where things hang now and dividers in every second bin. */
+function withHooksAndCells(household: Household): Household {
+  const tree = createPlaceTree(household.places);
+  const places = new Map(household.places);
+  let bins = 0;
+  for (const place of tree.leaves) {
+    const { slot, container } = place;
+    if (container && (bins += 1) % 2 === 0)
+      places.set(place.id, { ...place, container: { ...container, dividers: { columns: 3, rows: 2, thickMm: 3 } } });
+    if (!slot?.peg) continue;
+    const hooks = nameHooks(household, tree, place);
+    places.set(place.id, { ...place, slot: { ...slot, peg: { ...slot.peg, hooks } } });
+  }
+  return { ...household, places };
+}
 
 function verify(household: Household, solution: Solution): void {
   const { findings, tests } = checkPlan(household, solution, solution.spots);
@@ -18,7 +36,8 @@ describe('the score', () => {
   it('kept change by change equals the recount from nothing', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1000 }), (seed) => {
-        const facts = createFacts(createSampleHousehold(seed, 60).household);
+        const sample = createSampleHousehold(seed, 60).household;
+        const facts = createFacts(seed % 2 === 0 ? withHooksAndCells(sample) : sample);
         const random = createRandom(seed);
         const state = new State(facts);
         for (let step = 0; step < 400; step += 1) {
@@ -79,6 +98,34 @@ describe('a plan', () => {
       verify(household, run.getSolution());
       verify(household, solveFirstFit(household));
     }
+  });
+
+  it('hangs things on the hooks that are there and keeps to the cells of divided bins', () => {
+    const household = withHooksAndCells(createSampleHousehold(1, 320).household);
+    const run = createRun(household, 1);
+    run.advance(20_000);
+    const solution = run.getSolution();
+    verify(household, solution);
+    const holds = (test: (id: PlaceId) => boolean) =>
+      solution.assignments.filter(({ placeId }) => test(placeId)).length;
+    expect(holds((id) => household.places.get(id)?.slot?.peg?.hooks !== undefined)).toBeGreaterThan(5);
+    expect(holds((id) => Boolean(household.places.get(id)?.container?.dividers))).toBeGreaterThan(5);
+    // A hook less than things hang there, and what is put on the bare field, is found.
+    const broken = new Map(household.places);
+    for (const place of household.places.values())
+      if (place.slot?.peg?.hooks)
+        broken.set(place.id, { ...place, slot: { ...place.slot, peg: { ...place.slot.peg, hooks: [] } } });
+    const { findings } = checkPlan({ ...household, places: broken }, solution, solution.spots);
+    expect(new Set(findings.map(({ rule }) => rule))).toEqual(new Set(['hook']));
+    const cut = new Map(household.places);
+    for (const place of household.places.values())
+      if (place.container?.dividers)
+        cut.set(place.id, {
+          ...place,
+          container: { ...place.container, dividers: { columns: 7, rows: 5, thickMm: 3 } },
+        });
+    const through = checkPlan({ ...household, places: cut }, solution, solution.spots).findings;
+    expect(through.some(({ rule }) => rule === 'divider')).toBe(true);
   });
 
   it('is the same for the same seed and steps, however they are cut up', () => {

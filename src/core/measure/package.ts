@@ -23,6 +23,8 @@ export interface Package {
   readonly massG: number;
   /** Soft goods take any shape: only their volume counts. */
   readonly isSoft: boolean;
+  /** Diameter of the hole that it hangs by, where it hangs. */
+  readonly holeMm?: number;
 }
 
 /** Above this a wrapped board no longer stands as a spine. */
@@ -168,7 +170,7 @@ function computeBoxPackage(item: Item, lot: Lot, form: StowForm): Package | null
   if (form === 'peg') {
     // Hung by its hole: the longest side down, the thinnest away from the board.
     if (!box.hangHoleMm) return null;
-    return { form, alongMm: mid, acrossMm: thin, heightMm: long, pieces, massG: box.massG * pieces, isSoft: false };
+    return { ...hard, alongMm: mid, acrossMm: thin, heightMm: long, holeMm: box.hangHoleMm };
   }
   if (form !== 'box' && form !== 'loose') return null;
   if (box.tape && lot.lengthMm !== null && pieces > 0) {

@@ -1,7 +1,7 @@
 import type { Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
-import { computePegCells, HOLE_DROP_MM } from './fit.ts';
-import type { PackResult, Spot } from './pack.ts';
+import { computePegCells, HOLE_DROP_MM } from './shape.ts';
+import type { PackResult, Spot } from './spot.ts';
 
 interface Rect {
   readonly index: number;

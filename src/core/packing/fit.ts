@@ -1,13 +1,17 @@
 import { isPiled, type Package } from '../measure/index.ts';
 import type { StowForm } from '../records/index.ts';
 import type { Space } from '../storage/index.ts';
-
-/** Why one thing alone does not go into an empty place. Needed and available in mm or g. */
-export interface FitFault {
-  readonly code: 'form' | 'too-high' | 'too-long' | 'too-deep' | 'too-wide' | 'no-hook' | 'hook-load';
-  readonly needed: number;
-  readonly available: number;
-}
+import { computeCells } from './cells.ts';
+import { computeHookShare } from './hooks.ts';
+import {
+  BAG_FROM_PIECES,
+  BAG_SHARE,
+  computePegCells,
+  HOLE_DROP_MM,
+  SOFT_SHARE,
+  type FitFault,
+  type ShareResult,
+} from './shape.ts';
 
 const LINE_FORMS = new Set<StowForm>(['board', 'stack', 'file', 'roll', 'bag', 'envelope', 'spool', 'box', 'flat']);
 const VOLUME_FORMS = new Set<StowForm>(['loose', 'stack', 'file', 'bag', 'envelope', 'spool', 'box', 'flat']);
@@ -27,58 +31,13 @@ function suitsMode(form: StowForm, space: Space): boolean {
   }
 }
 
-/** The distance from a tool's top to the middle of its hang hole. */
-export const HOLE_DROP_MM = 10;
-
-/** Cells of the hole grid that a hung tool takes: an odd number across, so that its hole is on a hole. */
-export function computePegCells(pkg: Package, pitchMm: number): { across: number; down: number } {
-  const across = Math.max(1, Math.ceil((pkg.alongMm / pitchMm - 1) / 2 - 1e-9) * 2 + 1);
-  const down = Math.max(1, Math.ceil((pkg.heightMm - HOLE_DROP_MM) / pitchMm + 0.5 - 1e-9));
-  return { across, down };
-}
-
 /** Spools on one pin stand behind each other only if the pin is long enough; one a pin is counted. */
 const PIN_GAP_MM = 2;
 
-/** Soft goods fill about three quarters of what is left to them. */
-export const SOFT_SHARE = 0.75;
-/** More pieces than this are kept bagged and counted by volume, at 60 %. */
-export const BAG_FROM_PIECES = 40;
-export const BAG_SHARE = 0.6;
 /** Rigid boxes in a bin: this share is nearly always packable, found by trial in the packing tests. */
 const RIGID_SHARE = 0.62;
 /** Rectangles on a hole grid. */
 const AREA_SHARE = 0.85;
-
-/** Whether a lot is counted by volume in a bin instead of being packed piece by piece. */
-export function isBulk(pkg: Package): boolean {
-  return pkg.isSoft || pkg.pieces > BAG_FROM_PIECES;
-}
-
-/** Turns that a form allows in a bin: cloth and files lie flat, hard things may lie on any side. */
-export function getTurns(pkg: Package): readonly [number, number, number][] {
-  const { alongMm: a, acrossMm: b, heightMm: c } = pkg;
-  if (isPiled(pkg.form))
-    return a === b
-      ? [[a, b, c]]
-      : [
-          [a, b, c],
-          [b, a, c],
-        ];
-  const turns: [number, number, number][] = [
-    [a, b, c],
-    [b, a, c],
-    [a, c, b],
-    [c, a, b],
-    [b, c, a],
-    [c, b, a],
-  ];
-  const seen = new Set<string>();
-  return turns.filter((turn) => {
-    const key = turn.join(' ');
-    return seen.has(key) ? false : Boolean(seen.add(key));
-  });
-}
 
 const EPS = 1e-6;
 
@@ -105,7 +64,7 @@ function sortThree(a: number, b: number, c: number): [number, number, number] {
  * The share of an empty place that a lot takes, a sufficient figure for quick tests (packing decides),
  * or the first side that does not go in. A share over 1 means: too much even for the empty place.
  */
-export function computeShare(pkg: Package, space: Space): { ok: true; share: number } | { ok: false; fault: FitFault } {
+export function computeShare(pkg: Package, space: Space): ShareResult {
   const no = (code: FitFault['code'], needed = 0, available = 0) => ({
     ok: false as const,
     fault: { code, needed, available },
@@ -136,16 +95,25 @@ export function computeShare(pkg: Package, space: Space): { ok: true; share: num
     }
     case 'area': {
       if (!space.peg) return no('no-hook');
-      const { pitchMm, projectionMm, hookLoadG } = space.peg;
+      const { pitchMm, projectionMm, hookLoadG, wireMm } = space.peg;
       const cells = computePegCells(pkg, pitchMm);
       const [columns, rows] = [Math.floor(widthMm / pitchMm), Math.floor(heightMm / pitchMm)];
       if (cells.across > columns) return no('too-wide', pkg.alongMm, columns * pitchMm);
       if (cells.down > rows) return no('too-long', pkg.heightMm, (rows - 0.5) * pitchMm + HOLE_DROP_MM);
+      if (space.peg.hooks) return computeHookShare(pkg, space, space.peg);
       if (pkg.acrossMm > projectionMm + EPS) return no('too-deep', pkg.acrossMm, projectionMm);
       if (pkg.massG / pkg.pieces > hookLoadG + EPS) return no('hook-load', pkg.massG / pkg.pieces, hookLoadG);
+      const holeMm = pkg.holeMm ?? Infinity;
+      if (holeMm < wireMm - EPS) return no('small-hole', wireMm, holeMm);
       return { ok: true, share: (cells.across * cells.down * pkg.pieces) / (columns * rows * AREA_SHARE) };
     }
     case 'volume': {
+      if (space.dividers) {
+        const cell = computeCells(space, space.dividers);
+        const alone = computeShare(pkg, { ...space, ...cell.size, dividers: null });
+        if (!alone.ok) return alone;
+        return { ok: true, share: cell.countFor(pkg) / cell.spots.length };
+      }
       const inner = widthMm * depthMm * heightMm;
       const volume = pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces;
       if (pkg.isSoft) return { ok: true, share: volume / (inner * SOFT_SHARE) };

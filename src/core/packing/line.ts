@@ -1,6 +1,6 @@
 import { isPiled, type Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
-import type { PackResult, Spot } from './pack.ts';
+import type { PackResult, Spot } from './spot.ts';
 
 const EPS = 1e-6;
 

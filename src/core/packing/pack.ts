@@ -2,28 +2,11 @@ import type { Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
 import { packArea, packPins } from './area.ts';
 import { computeShare } from './fit.ts';
+import { packCells } from './cells.ts';
+import { packHooks } from './hooks.ts';
 import { packLine } from './line.ts';
+import type { PackResult } from './spot.ts';
 import { packVolume } from './volume.ts';
-
-/** A piece of a lot where it lies: corner nearest the front lower left, and size as turned; mm. */
-export interface Spot {
-  readonly index: number;
-  readonly piece: number;
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly zMm: number;
-  readonly widthMm: number;
-  readonly depthMm: number;
-  readonly heightMm: number;
-  /** Soft or bagged goods: only the volume is meant, the box shows how high they fill. */
-  readonly isBulk: boolean;
-}
-
-/** `impossible` is proven; `not-found` is not. */
-export type PackResult =
-  | { readonly status: 'packed'; readonly spots: readonly Spot[] }
-  | { readonly status: 'impossible' }
-  | { readonly status: 'not-found' };
 
 /**
  * Packs lots into a place, in the order given where the mode keeps one (rows, piles, pins).
@@ -42,9 +25,9 @@ export function packPlace(packages: readonly Package[], space: Space): PackResul
       return { status: 'packed', spots };
     }
     case 'volume':
-      return packVolume(packages, space);
+      return space.dividers ? packCells(packages, space, space.dividers) : packVolume(packages, space);
     case 'area':
-      return packArea(packages, space);
+      return space.peg?.hooks ? packHooks(packages, space, space.peg, space.peg.hooks) : packArea(packages, space);
     case 'pins':
       return packPins(packages, space);
   }

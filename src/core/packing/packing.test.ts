@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
-import { getTurns } from './fit.ts';
+import { getTurns } from './shape.ts';
 import { computeShare, packPlace, type Spot } from './index.ts';
 
 function pkg(form: Package['form'], alongMm: number, acrossMm: number, heightMm: number, pieces = 1): Package {

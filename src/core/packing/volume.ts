@@ -1,7 +1,7 @@
 import type { Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
-import { BAG_FROM_PIECES, BAG_SHARE, getTurns, isBulk, SOFT_SHARE } from './fit.ts';
-import type { PackResult, Spot } from './pack.ts';
+import { BAG_FROM_PIECES, BAG_SHARE, getTurns, isBulk, SOFT_SHARE } from './shape.ts';
+import type { PackResult, Spot } from './spot.ts';
 
 const EPS = 1e-6;
 /** A box stands firm when this much of its base is carried. */

@@ -65,9 +65,12 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
     const place = record as Place;
     if (!place[place.level])
       faults.push({ path: `${path}${place.level}`, rule: 'missing', message: `${place.level} is missing` });
-    if ((place.parentId === null) !== (place.level === 'room'))
-      faults.push({ path: `${path}parentId`, rule: 'tree', message: 'only a room stands alone' });
     const box = place.container;
+    // A room stands alone, and a container may: it is idle then.
+    if ((place.parentId === null) !== (place.level === 'room') && !(place.parentId === null && box))
+      faults.push({ path: `${path}parentId`, rule: 'tree', message: 'only a room stands alone' });
+    if (box?.isRetired && place.parentId !== null)
+      faults.push({ path: `${path}parentId`, rule: 'tree', message: 'what is retired stands nowhere' });
     if (box && 2 * box.wallMm >= Math.min(box.outerWidthMm, box.outerDepthMm, box.outerHeightMm))
       faults.push({ path: `${path}container.wallMm`, rule: 'max', message: 'the walls leave no room inside' });
   }

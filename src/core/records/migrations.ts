@@ -198,8 +198,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => completeFirstEvent(addEstimate(addEstimate(raw, 'hiddenSeconds', 6), 'mixSeconds', 15)),
   // 3 → 4: scraps, kits and other things; amounts by area and count.
   addKinds,
-  // 4 → 5: a room is an outline with doors, windows and slopes.
-  closeRooms,
+  // 4 → 5: a room is an outline with doors, windows and slopes; what hangs in front on a hook costs something.
+  (raw) => closeRooms(addEstimate(raw, 'hookInFrontSeconds', 1.5)),
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

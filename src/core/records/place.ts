@@ -1,5 +1,7 @@
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -68,9 +70,31 @@ export class UnitSpec {
 /** Round holes, slots, or hooks on their own that need no holes; a hook belongs to one of them. */
 const PEG_FAMILIES = ['round', 'slotted', 'free'] as const;
 
+export type PegFamily = (typeof PEG_FAMILIES)[number];
+
+/** A hook where it is stuck: hole of the grid, counted from the upper left, and what it is like. */
+export class PegHook {
+  @IsIn(PEG_FAMILIES) family!: PegFamily;
+  @IsInt() @Min(0) @Max(2000) column!: number;
+  @IsInt() @Min(0) @Max(2000) row!: number;
+  @IsNumber() @Min(1) @Max(20) wireMm!: number;
+  @IsNumber() @Min(10) @Max(500) projectionMm!: number;
+  @IsNumber() @Min(50) @Max(20_000) loadG!: number;
+}
+
+/** A peg field: its holes, and the usual hook, which is meant wherever no hooks are named. */
 export class PegSpec {
   /** Absent: round holes. */
-  @IsOptional() @IsIn(PEG_FAMILIES) family?: (typeof PEG_FAMILIES)[number];
+  @IsOptional() @IsIn(PEG_FAMILIES) family?: PegFamily;
+  /** Diameter of round holes, width of slots; absent: 6.4 mm and 5 mm. */
+  @IsOptional() @IsNumber() @Min(1) @Max(50) holeMm?: number;
+  /** Absent: a hook may be stuck wherever a tool needs one. Otherwise only these are there. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => PegHook)
+  hooks?: PegHook[];
   @IsNumber() @Min(5) @Max(100) pitchMm!: number;
   @IsNumber() @Min(1) @Max(20) wireMm!: number;
   @IsNumber() @Min(10) @Max(500) projectionMm!: number;
@@ -109,8 +133,18 @@ export class Nook {
   @IsBoolean() isTurned!: boolean;
 }
 
+/** Walls inside a container that part it into equal cells, each for one lot. */
+export class Dividers {
+  @IsInt() @Min(1) @Max(20) columns!: number;
+  @IsInt() @Min(1) @Max(20) rows!: number;
+  @IsNumber() @Min(0) @Max(20) thickMm!: number;
+}
+
+export const CONTAINER_KINDS = ['bin', 'box', 'basket', 'jar', 'case'] as const;
+
+/** In a slot, or idle in the pool where it has no parent. */
 export class ContainerSpec {
-  @IsIn(['bin', 'box', 'basket', 'jar', 'case']) kind!: 'bin' | 'box' | 'basket' | 'jar' | 'case';
+  @IsIn(CONTAINER_KINDS) kind!: (typeof CONTAINER_KINDS)[number];
   @IsNumber() @Min(5) @Max(5000) outerWidthMm!: number;
   @IsNumber() @Min(5) @Max(5000) outerDepthMm!: number;
   @IsNumber() @Min(5) @Max(5000) outerHeightMm!: number;
@@ -121,6 +155,9 @@ export class ContainerSpec {
   @IsNumber() @Min(0) @Max(200_000) loadG!: number;
   @IsBoolean() isSeeThrough!: boolean;
   @IsBoolean() hasLid!: boolean;
+  @IsOptional() @ValidateNested() @Type(() => Dividers) dividers?: Dividers | null;
+  /** Broken or no longer good for cloth: kept in the pool for the record, and never proposed. */
+  @IsOptional() @IsBoolean() isRetired?: boolean;
   /** Absent: beside the one before it, from the left. */
   @IsOptional() @ValidateNested() @Type(() => Nook) at?: Nook | null;
 }

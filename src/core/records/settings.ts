@@ -40,6 +40,8 @@ export class Estimates {
   @IsNumber() @Min(0) @Max(600) lidSeconds!: number;
   @IsNumber() @Min(0) @Max(600) liftOffSeconds!: number;
   @IsNumber() @Min(0) @Max(600) unhookSeconds!: number;
+  /** Each thing that hangs in front on the same hook. */
+  @IsNumber() @Min(0) @Max(600) hookInFrontSeconds!: number;
   @IsNumber() @Min(0) @Max(600) otherRoomSeconds!: number;
   @IsNumber() @Min(0) @Max(600) findSeconds!: number;
   @IsNumber() @Min(0) @Max(60) passVisibleSeconds!: number;
@@ -96,6 +98,7 @@ const DEFAULT_ESTIMATES: Estimates = {
   lidSeconds: 3,
   liftOffSeconds: 4,
   unhookSeconds: 1,
+  hookInFrontSeconds: 1.5,
   otherRoomSeconds: 10,
   findSeconds: 1,
   passVisibleSeconds: 0.3,

@@ -17,15 +17,7 @@ export {
   type Reach,
   type Space,
 } from './space.ts';
-export {
-  applyUnitSpec,
-  checkUnitOnWall,
-  computeCeilingMm,
-  computeSlots,
-  findFreeX,
-  isWholeUnit,
-  type UnitFault,
-} from './unit.ts';
+export { checkUnitOnWall, computeCeilingMm, computeSlots, findFreeX, isWholeUnit, type UnitFault } from './unit.ts';
 export {
   computeCeilingAt,
   computeDoorPoint,

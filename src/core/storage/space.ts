@@ -1,4 +1,4 @@
-import type { CapacityMode, Light, PegSpec, Place, Settings } from '../records/index.ts';
+import type { CapacityMode, Dividers, Light, PegSpec, Place, Settings } from '../records/index.ts';
 import { computeReachPoint, createWays, type Spot, type Ways } from './room.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
@@ -12,6 +12,8 @@ export interface Space {
   readonly rowsRun: 'x' | 'y';
   readonly peg: PegSpec | null;
   readonly pinPitchMm: number;
+  /** Equal cells of a bin with dividers; columns run along x, rows from the front. */
+  readonly dividers?: Dividers | null;
 }
 
 export type Reach = 'kneel' | 'bend' | 'easy' | 'stretch' | 'stool';
@@ -63,6 +65,7 @@ export function computeSpace(tree: PlaceTree, place: Place): Space {
       rowsRun: 'y',
       peg: null,
       pinPitchMm: 0,
+      dividers: box.dividers ?? null,
     };
   }
   return {

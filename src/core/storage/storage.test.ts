@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import type { Place, PlaceId, UnitSpec } from '../records/index.ts';
 import {
-  applyUnitSpec,
   checkContainers,
   checkUnitOnWall,
   computeCeilingMm,
@@ -14,6 +13,7 @@ import {
   createPlaceTree,
   formatPlaceName,
 } from './index.ts';
+import { applyUnitSpec } from './boards.ts';
 
 const CUBES: UnitSpec = {
   kind: 'cubes',
@@ -49,12 +49,12 @@ describe('units', () => {
   it('keep their slots by name when they grow or shrink', () => {
     let id = 0;
     const createId = () => `n${(id += 1)}`;
-    const first = applyUnitSpec('u' as PlaceId, CUBES, [], createId);
+    const first = applyUnitSpec('u' as PlaceId, null, CUBES, [], createId);
     if (!first.ok) throw new Error('no slots');
     const dark = first.kept.map((slot): Place =>
       slot.name === 'A1' ? { ...slot, slot: { ...slot.slot!, light: 'dark' } } : slot,
     );
-    const next = applyUnitSpec('u' as PlaceId, { ...CUBES, columns: 2, widthMm: 900 }, dark, createId);
+    const next = applyUnitSpec('u' as PlaceId, CUBES, { ...CUBES, columns: 2, widthMm: 900 }, dark, createId);
     if (!next.ok) throw new Error('no slots');
     expect(next.removed.map((slot) => slot.name)).toEqual(['C1', 'C2', 'C3', 'C4', 'C5']);
     const a1 = next.kept.find((slot) => slot.name === 'A1');

@@ -16,6 +16,8 @@ export interface PlaceTree {
   readonly getPath: (id: PlaceId) => readonly Place[];
   /** Where lots can be put: containers, and slots without one, in reading order of the room. */
   readonly leaves: readonly Place[];
+  /** Containers that stand nowhere: idle ones, and those that are retired. */
+  readonly pool: readonly Place[];
   readonly faults: readonly TreeFault[];
 }
 
@@ -29,10 +31,12 @@ function compareSiblings(a: Place, b: Place): number {
 export function createPlaceTree(places: ReadonlyMap<PlaceId, Place>): PlaceTree {
   const children = new Map<PlaceId, Place[]>();
   const rooms: Place[] = [];
+  const pool: Place[] = [];
   const faults: TreeFault[] = [];
   for (const place of places.values()) {
     if (place.parentId === null) {
       if (place.level === 'room') rooms.push(place);
+      else if (place.level === 'container') pool.push(place);
       else faults.push({ code: 'missing-parent', placeId: place.id });
       continue;
     }
@@ -47,6 +51,7 @@ export function createPlaceTree(places: ReadonlyMap<PlaceId, Place>): PlaceTree 
     }
   }
   rooms.sort(compareSiblings);
+  pool.sort(compareSiblings);
   for (const siblings of children.values()) siblings.sort(compareSiblings);
   const getChildren = (id: PlaceId) => children.get(id) ?? [];
   const leaves: Place[] = [];
@@ -62,7 +67,7 @@ export function createPlaceTree(places: ReadonlyMap<PlaceId, Place>): PlaceTree 
       path.unshift(at);
     return path;
   };
-  return { places, rooms, getChildren, getPath, leaves, faults };
+  return { places, rooms, getChildren, getPath, leaves, pool, faults };
 }
 
 /** The place of one level on the way from the room to `id`. */

@@ -1,4 +1,4 @@
-import type { Place, PlaceId, SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
+import type { SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
 
 /** Behind a door or in a drawer. */
 const SHUT = { isSeeThrough: false, light: 'dark', isDustProof: true, isPetProof: true } as const;
@@ -82,7 +82,8 @@ export interface UnitFault {
   readonly availableMm: number;
 }
 
-const MIN_SLOT_MM = 20;
+/** A compartment is no narrower or lower than this. */
+export const MIN_SLOT_MM = 20;
 const CLOSET_TOP_MM = 300;
 /** What stands on a table may be so high, and its top is so thick. */
 const TABLE_AIR_MM = 500;
@@ -168,29 +169,6 @@ export function checkUnitOnWall(
   );
   const headroom = Math.min(...corners.map((x) => computeCeilingMm(wall.ceiling, x)));
   return unit.yMm + unit.heightMm > headroom + 0.5 ? { code: 'above-ceiling', availableMm: headroom - unit.yMm } : null;
-}
-
-/**
- * The slot places of a unit after its measures changed: slots keep their id and what was set on them
- * by name; new ones are made, `removed` names those that are no more.
- */
-export function applyUnitSpec(
-  unitId: PlaceId,
-  unit: UnitSpec,
-  present: readonly Place[],
-  createId: () => string,
-): { ok: true; kept: Place[]; removed: Place[] } | { ok: false; fault: UnitFault } {
-  const layout = computeSlots(unit);
-  if (!layout.ok) return layout;
-  const byName = new Map(present.map((place) => [place.name, place]));
-  const kept = layout.slots.map(({ name, slot }, order): Place => {
-    const old = byName.get(name);
-    byName.delete(name);
-    if (!old?.slot) return { id: createId() as PlaceId, parentId: unitId, level: 'slot', name, order, slot };
-    const { xMm, yMm, widthMm, heightMm, depthMm } = slot;
-    return { ...old, order, slot: { ...old.slot, xMm, yMm, widthMm, heightMm, depthMm } };
-  });
-  return { ok: true, kept, removed: [...byName.values()] };
 }
 
 /**

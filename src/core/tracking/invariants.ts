@@ -1,6 +1,7 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Household } from '../records/index.ts';
 import { checkContainers, createPlaceTree } from '../storage/index.ts';
+import { checkHooks } from '../storage/pegs.ts';
 
 /** A broken rule across records, with the path of the record. */
 export interface InvariantFault {
@@ -10,6 +11,7 @@ export interface InvariantFault {
     | 'not-a-leaf'
     | 'tree'
     | 'container-does-not-fit'
+    | 'hook-does-not-hold'
     | 'no-station'
     | 'gone-but-placed'
     | 'over-reserved'
@@ -58,6 +60,8 @@ export function checkInvariants(household: Household): InvariantFault[] {
     const boxes = tree.getChildren(slot.id).flatMap((child) => child.container ?? []);
     const fault = checkContainers(slot.slot, boxes);
     if (fault) faults.push({ path: `places.${slot.id}`, code: 'container-does-not-fit', to: fault.code });
+    const hook = checkHooks(slot.slot);
+    if (hook) faults.push({ path: `places.${slot.id}`, code: 'hook-does-not-hold', to: hook.code });
   }
   return faults;
 }

@@ -24,7 +24,7 @@ function standings(places: readonly Place[], placeId: string, things: readonly [
   const place = tree.places.get(placeId as PlaceId)!;
   const inside = computeContents(household, tree, place.id, lots);
   const space = computeSpace(tree, place);
-  return lots.map((lot) => computeStanding(inside, lot, space.mode, space.rowsRun));
+  return lots.map((lot) => computeStanding(inside, lot, space));
 }
 const shelf = createUnit('shelf', { kind: 'bookcase', widthMm: 1032 });
 

@@ -1,7 +1,7 @@
 import { computePackage, computePackages, getWholeLot, isPiled, type Package } from '../measure/index.ts';
 import { packPlace, type Spot } from '../packing/index.ts';
 import { takesRoom, type Household, type Item, type Lot, type PlaceId } from '../records/index.ts';
-import { computeSpace, type PlaceTree } from '../storage/index.ts';
+import { computeSpace, type PlaceTree, type Space } from '../storage/index.ts';
 
 /** A lot in a place with the size it has there. */
 export interface Content {
@@ -74,6 +74,16 @@ export type Standing =
       readonly rows: number;
     }
   | { readonly kind: 'pile'; readonly nth: number; readonly of: number; readonly pile: number; readonly piles: number }
+  /** On a hook with others, the first nearest to the hand. */
+  | { readonly kind: 'hook'; readonly nth: number; readonly of: number }
+  /** In a divided bin: which cell, from the left and from the front. */
+  | {
+      readonly kind: 'cell';
+      readonly column: number;
+      readonly columns: number;
+      readonly row: number;
+      readonly rows: number;
+    }
   | { readonly kind: 'among'; readonly of: number };
 
 function isPiledAt(inside: PlaceContents, index: number): boolean {
@@ -82,10 +92,23 @@ function isPiledAt(inside: PlaceContents, index: number): boolean {
 }
 
 /** From the packed positions, so that the words are what the eye will see. */
-export function computeStanding(inside: PlaceContents, lot: Lot, mode: string, rowsRun: 'x' | 'y'): Standing {
+export function computeStanding(inside: PlaceContents, lot: Lot, space: Space): Standing {
+  const { mode, rowsRun, dividers } = space;
   const of = inside.contents.length;
   const index = inside.contents.findIndex((one) => one.lot.id === lot.id);
   const first = inside.spots?.find((spot) => spot.index === index && spot.piece === 0);
+  if (first && inside.spots && mode === 'area') {
+    // Those whose hang holes are on the same spot of the field.
+    const hole = (spot: Spot) => `${Math.round(spot.xMm + spot.widthMm / 2)} ${Math.round(spot.zMm + spot.heightMm)}`;
+    const here = inside.spots.filter((spot) => hole(spot) === hole(first)).toSorted((a, b) => a.yMm - b.yMm);
+    if (here.length > 1) return { kind: 'hook', nth: here.indexOf(first) + 1, of: here.length };
+  }
+  if (first && dividers) {
+    const { columns, rows } = dividers;
+    const column = Math.floor((first.xMm + 1e-6) / (space.widthMm / columns)) + 1;
+    const row = Math.floor((first.yMm + 1e-6) / (space.depthMm / rows)) + 1;
+    return { kind: 'cell', column: Math.min(columns, column), columns, row: Math.min(rows, row), rows };
+  }
   if (!first || !inside.spots || mode === 'volume' || mode === 'area') return { kind: 'among', of };
   const firsts = inside.spots.filter((spot) => spot.piece === 0);
   if (isPiledAt(inside, index)) {

@@ -26,8 +26,9 @@ function untieStations(household: Household, place: Place, gone: ReadonlySet<Pla
 
 /**
  * Adds, changes and removes places (a unit with its slots and bins). What lies in a removed place lies
- * outside and has no home any more; what lies in a slot that gets its first bin lies in that bin then. A station
- * that was tied to a removed piece stays where one stood.
+ * outside and has no home any more, and so does what lies in a bin that goes to the pool; what lies in a slot that
+ * gets its first bin lies in that bin then. `heirs` says where the lots of a removed place lie instead. A station that
+ * was tied to a removed piece stays where one stood.
  */
 export function createSavePlaces(
   household: Household,
@@ -35,9 +36,11 @@ export function createSavePlaces(
   saved: readonly Place[],
   removed: readonly Place[],
   nowMs: number,
+  heirs: ReadonlyMap<PlaceId, PlaceId> = new Map(),
 ): Act {
   const changes: (Change | null)[] = [];
   const gone = new Set(removed.map((place) => place.id));
+  const isLost = new Set([...gone, ...saved.flatMap((place) => (place.container && !place.parentId ? place.id : []))]);
   const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
   const binOf = new Map<PlaceId, PlaceId>();
   for (const place of saved.toSorted((a, b) => a.order - b.order))
@@ -45,10 +48,12 @@ export function createSavePlaces(
       binOf.set(place.parentId, place.id);
   for (const lot of household.lots.values()) {
     const next: Lot = { ...lot };
-    if (lot.homeId !== null) next.homeId = gone.has(lot.homeId) ? null : (binOf.get(lot.homeId) ?? lot.homeId);
-    if (lot.placeId !== null && gone.has(lot.placeId))
-      Object.assign(next, { state: 'out', placeId: null, sinceMs: nowMs });
-    else if (lot.placeId !== null) next.placeId = binOf.get(lot.placeId) ?? lot.placeId;
+    const find = (id: PlaceId) => heirs.get(id) ?? (isLost.has(id) ? null : (binOf.get(id) ?? id));
+    if (lot.homeId !== null) next.homeId = find(lot.homeId);
+    if (lot.placeId !== null) {
+      next.placeId = find(lot.placeId);
+      if (next.placeId === null) Object.assign(next, { state: 'out', sinceMs: nowMs });
+    }
     changes.push(createChange('lots', lot.id, lot, next));
   }
   for (const place of removed) changes.push(createChange('places', place.id, place, null));
@@ -71,8 +76,13 @@ export interface Disturbance {
 }
 
 /** Looks ahead at what `createSavePlaces` would do. A place that is over full already does not count as burst. */
-export function findDisturbance(household: Household, saved: readonly Place[], removed: readonly Place[]): Disturbance {
-  const draft = createSavePlaces(household, '', saved, removed, 0);
+export function findDisturbance(
+  household: Household,
+  saved: readonly Place[],
+  removed: readonly Place[],
+  heirs?: ReadonlyMap<PlaceId, PlaceId>,
+): Disturbance {
+  const draft = createSavePlaces(household, '', saved, removed, 0, heirs);
   if (!draft.ok) return { ousted: [], burst: [] };
   const after = applyChanges(household, draft.value.changes);
   if (!after.ok) return { ousted: [], burst: [] };

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createRun } from '../../solver/solve.ts';
 import type { Household, Lot, Place, PlaceId, Plan } from '../records/index.ts';
-import { applyUnitSpec, computeStationPoint, createPlaceTree } from '../storage/index.ts';
+import { applyUnitSpec } from '../storage/boards.ts';
+import { computeStationPoint, createPlaceTree } from '../storage/index.ts';
 import { applyChanges, checkInvariants, computeContents, groupLotsByPlace, previewPlan } from './index.ts';
 import { createAdopt, createSavePlaces, findDisturbance } from './placeActs.ts';
 
@@ -70,12 +71,12 @@ describe('changing the room', () => {
     const slots = tree.getChildren(unit.id);
     const grown = { ...unit.unit!, widthMm: 1400, columns: 4 };
     let count = 0;
-    const layout = applyUnitSpec(unit.id, grown, slots, () => `s${(count += 1)}`);
+    const layout = applyUnitSpec(unit.id, unit.unit!, grown, slots, () => `s${(count += 1)}`);
     if (!layout.ok) throw new Error(layout.fault.code);
     expect(layout.removed).toEqual([]);
     expect(layout.kept).toHaveLength(20);
     for (const slot of slots) expect(layout.kept.find((one) => one.name === slot.name)?.id).toBe(slot.id);
-    const less = applyUnitSpec(unit.id, { ...unit.unit!, rows: 4 }, slots, () => 'x');
+    const less = applyUnitSpec(unit.id, unit.unit!, { ...unit.unit!, rows: 4 }, slots, () => 'x');
     expect(less.ok && less.removed.map((slot) => slot.name)).toEqual(['A5', 'B5', 'C5']);
   });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import { computeSpace, createPlaceTree } from '../storage/index.ts';
 import type { DaybookEvent, Household, LotId, World } from '../records/index.ts';
 import {
   applyChanges,
@@ -183,7 +183,7 @@ describe('where it is', () => {
       if (place.slot?.mode !== 'line' || place.slot.opening === 'drawer') continue;
       const inside = computeContents(household, tree, placeId, lots);
       if (!inside.spots || lots.some((lot) => lot.form === 'stack')) continue;
-      const told = lots.map((lot) => computeStanding(inside, lot, 'line', 'x'));
+      const told = lots.map((lot) => computeStanding(inside, lot, computeSpace(tree, place)));
       const nths = told.flatMap((one) => (one.kind === 'row' ? [one.nth] : []));
       expect(nths.toSorted((a, b) => a - b)).toEqual(lots.map((_, i) => i + 1));
       rows += 1;

@@ -21,6 +21,7 @@ export interface Finding {
     | 'too-wide'
     | 'no-hook'
     | 'hook-load'
+    | 'small-hole'
     | 'too-much'
     | 'load'
     | 'children'

@@ -11,6 +11,7 @@ const SHAPE_CODES = new Set<Finding['code']>([
   'too-deep',
   'too-wide',
   'hook-load',
+  'small-hole',
   'load',
   'too-much',
 ]);

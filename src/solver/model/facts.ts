@@ -51,8 +51,10 @@ export interface PlaceFacts {
   readonly room: number;
   /** Seconds to pass one thing while looking. */
   readonly passSeconds: number;
-  /** Piles of folded cloth that stand side by side; 1 where there are none. */
+  /** Piles of folded cloth that stand side by side, or hooks; 1 where there are none. */
   readonly piles: number;
+  /** Seconds to lift off what lies on a thing, or to take down what hangs in front of it. */
+  readonly liftSeconds: number;
 }
 
 /**
@@ -153,8 +155,10 @@ export function createFacts(household: Household): Facts {
       slot: number('slot', place),
       unit: number('unit', place),
       room: number('room', place),
-      passSeconds: isVisible ? estimates.passVisibleSeconds : estimates.passOpaqueSeconds,
-      piles: Math.max(1, Math.floor(space.widthMm / settings.panelWidthMm)),
+      // What has a cell of its own is looked for by its cell.
+      passSeconds: isVisible || space.dividers ? estimates.passVisibleSeconds : estimates.passOpaqueSeconds,
+      piles: Math.max(1, space.peg?.hooks?.length ?? Math.floor(space.widthMm / settings.panelWidthMm)),
+      liftSeconds: space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds,
     };
   });
 
@@ -261,9 +265,10 @@ export function createFacts(household: Household): Facts {
     optMassG: Float64Array.from(found, (one) => one.pkg.massG),
     optBase: Float64Array.from(found, (one) => one.fetching + one.moving + one.wear),
     optCautions: Uint8Array.from(found, (one) => one.cautions),
-    optIsStack: Uint8Array.from(found, (one) =>
-      isPiled(one.pkg.form) && places[one.place]!.space.mode === 'line' ? 1 : 0,
-    ),
+    optIsStack: Uint8Array.from(found, ({ pkg, place }) => {
+      const { mode, peg } = places[place]!.space;
+      return (isPiled(pkg.form) && mode === 'line') || (mode === 'area' && peg?.hooks) ? 1 : 0;
+    }),
     describe,
   };
 }

@@ -40,7 +40,8 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
       groups.set(facts.groupOf[one.lot]!, { n: group.n + 1, uses: group.uses + u });
       uses += u;
       fill += one.share;
-      if (isPiled(one.pkg.form) && place.space.mode === 'line') {
+      const isPile = isPiled(one.pkg.form) && place.space.mode === 'line';
+      if (isPile || (place.space.mode === 'area' && place.space.peg?.hooks)) {
         stacked += 1;
         stackedUses += u;
       }
@@ -49,7 +50,8 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     for (const group of groups.values())
       parts.searching += group.uses * (estimates.findSeconds + (place.passSeconds * (group.n - 1)) / 2);
     parts.searching += uses * estimates.passGroupSeconds * (groups.size - 1);
-    parts.searching += (stackedUses * estimates.liftOffSeconds * Math.max(0, stacked / place.piles - 1)) / 2;
+    const lift = place.space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds;
+    parts.searching += (stackedUses * lift * Math.max(0, stacked / place.piles - 1)) / 2;
     const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
     parts.crowding += estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1);
   }

@@ -88,10 +88,7 @@ export class State {
 
   private lift(place: number, stacked: number, uses: number): number {
     return (
-      (uses *
-        this.facts.settings.estimates.liftOffSeconds *
-        Math.max(0, stacked / this.facts.places[place]!.piles - 1)) /
-      2
+      (uses * this.facts.places[place]!.liftSeconds * Math.max(0, stacked / this.facts.places[place]!.piles - 1)) / 2
     );
   }
 

@@ -29,7 +29,7 @@ export function computeWhereabouts(household: Household, lotId: LotId): Whereabo
     isThere,
     placeId,
     path: path.map((one) => one.name),
-    standing: isThere ? computeStanding(inside, lot, space.mode, space.rowsRun) : null,
+    standing: isThere ? computeStanding(inside, lot, space) : null,
     wallId: path[0] && path[1]?.unit ? `${path[0].id}-${path[1].unit.wallId}` : null,
   };
 }

@@ -29,6 +29,8 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
     case 'hook-load':
     case 'load':
       return `It weighs ${formatMass(needed, units)}; ${place} carries ${formatMass(available, units)}.`;
+    case 'small-hole':
+      return `Its hole is ${haveMm} across; the hooks of ${place} are ${needMm} thick.`;
     case 'too-much':
       return `It is too much even for ${place} empty: ${needed.toFixed(1)} times what goes in.`;
     case 'full':

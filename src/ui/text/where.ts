@@ -17,6 +17,12 @@ export function wordStanding(standing: Standing): string {
         ? `${pile}alone on its pile`
         : `${pile}${wordOrdinal(standing.nth)} of ${standing.of} from the top`;
     }
+    case 'hook':
+      return `${wordOrdinal(standing.nth)} of ${standing.of} on its hook`;
+    case 'cell':
+      return standing.rows > 1
+        ? `cell ${standing.column} of ${standing.columns} from the left, ${standing.row} of ${standing.rows} from the front`
+        : `cell ${standing.column} of ${standing.columns} from the left`;
     case 'among':
       return standing.of === 1 ? 'alone' : `among ${standing.of} things`;
   }

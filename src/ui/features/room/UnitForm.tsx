@@ -1,14 +1,8 @@
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
-import {
-  applyUnitSpec,
-  checkContainers,
-  checkUnitOnWall,
-  findFreeX,
-  findWall,
-  isWholeUnit,
-} from '../../../core/storage/index.ts';
+import { applyUnitSpec } from '../../../core/storage/boards.ts';
+import { checkContainers, checkUnitOnWall, findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
 import { formatSizes } from '../../../core/units/index.ts';
@@ -65,7 +59,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   let inside: string | null = null;
   if (read.ok) {
     const unit = read.value;
-    const layout = applyUnitSpec(unit.id, unit.unit!, present, world.createId);
+    const layout = applyUnitSpec(unit.id, old?.unit ?? null, unit.unit!, present, world.createId);
     const standing = checkUnitOnWall(unit.unit!, wall.wall);
     if (!layout.ok) problem = wordUnitFault(layout.fault, units);
     else if (standing) problem = wordUnitFault(standing, units);
