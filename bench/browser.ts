@@ -2,9 +2,10 @@ import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import type { Chronicle, LotId } from '../src/core/records/index.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { toBundle } from '../src/core/formats/index.ts';
-import { createSampleHousehold } from '../src/sample/index.ts';
+import { createChronicle, createSampleHousehold } from '../src/sample/index.ts';
 import { takePicture } from '../src/server/devices/camera.ts';
 import { createServer } from '../src/server/server.ts';
 import type { Figure } from './figures.ts';
@@ -95,6 +96,74 @@ export async function measureScroll(): Promise<Figure[]> {
     return [
       { name: 'stash.scroll.20000.longest_task_ms', value: longest, unit: 'ms' },
       { name: `screen.20000.main_thread_ms`, value: slowest, unit: 'ms' },
+    ];
+  });
+}
+
+/** Three rooms of the sample with some 150 places, and every lot so often that they are 3,000. */
+function createFullRooms(): Chronicle {
+  const sample = createSampleHousehold(1, 960);
+  const { lots } = sample.household;
+  const all = new Map(lots);
+  const from = [...lots.values()];
+  for (let n = 0; all.size < 3000; n += 1) {
+    const lot = from[n % from.length]!;
+    const id = `${lot.id}-${n}` as LotId;
+    all.set(id, { ...lot, id, order: lot.order + n });
+  }
+  return createChronicle({ ...sample.household, lots: all });
+}
+
+/** The fullest wall of that household, zoomed and panned by the mouse to and fro for three seconds. */
+export async function measureWall(): Promise<Figure[]> {
+  const bundle = Buffer.from(toBundle(createFullRooms()));
+  return withPage(async (page, address) => {
+    await page.goto(`${address}/household`);
+    await page
+      .getByLabel('Yardmist file')
+      .setInputFiles({ name: 'full.yardmist.zip', mimeType: 'application/zip', buffer: bundle });
+    await page.getByRole('button', { name: 'Open it' }).click({ timeout: 120_000 });
+    await page.getByText('Opened Heron Loft.').waitFor({ timeout: 120_000 });
+    await page.goto(`${address}/room`);
+    await page
+      .getByRole('group', { name: /wall|eave/i })
+      .first()
+      .waitFor();
+    await page.waitForTimeout(3000);
+    for (let n = 0; n < 3; n += 1) await page.getByRole('button', { name: 'Larger' }).click();
+    await page.waitForTimeout(2000);
+    const box = (await page.getByTestId('wall-frame').boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const shapes = await page.locator('main svg').last().locator('rect, path, circle, text').count();
+    const told = await watchTasks(page);
+    await page.evaluate(() => {
+      const seen = window as unknown as { frames: number; isCounting: boolean };
+      seen.frames = 0;
+      seen.isCounting = true;
+      const count = () => {
+        seen.frames += 1;
+        if (seen.isCounting) requestAnimationFrame(count);
+      };
+      requestAnimationFrame(count);
+    });
+    const start = Date.now();
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let step = 0; Date.now() - start < 3000; step += 1) {
+      await page.mouse.move(x + 220 * Math.sin(step / 9), y + 150 * Math.cos(step / 13));
+      await page.waitForTimeout(8);
+    }
+    const seconds = (Date.now() - start) / 1000;
+    const frames = await page.evaluate(() => {
+      const seen = window as unknown as { frames: number; isCounting: boolean };
+      seen.isCounting = false;
+      return seen.frames;
+    });
+    await page.mouse.up();
+    return [
+      { name: 'wall.3000.pan_fps', value: frames / seconds, unit: 'fps' },
+      { name: 'wall.3000.longest_task_ms', value: await told(), unit: 'ms' },
+      { name: 'wall.3000.shapes', value: shapes, unit: 'shapes' },
     ];
   });
 }

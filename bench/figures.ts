@@ -295,5 +295,9 @@ export const figures: readonly Bench[] = [
     names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms'],
     measure: async () => (await import('./browser.ts')).measureScroll(),
   },
+  {
+    names: ['wall.3000.pan_fps', 'wall.3000.longest_task_ms', 'wall.3000.shapes'],
+    measure: async () => (await import('./browser.ts')).measureWall(),
+  },
   { names: ['photo.100.longest_main_task_ms'], measure: async () => (await import('./browser.ts')).measurePhotos() },
 ];

@@ -143,7 +143,8 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
   return placed;
 }
 
-function createChronicle(household: Household): Chronicle {
+/** A household with a daybook of one line, from which it follows. */
+export function createChronicle(household: Household): Chronicle {
   const changes: Change[] = [];
   const came = (table: Change['table'], id: string, record: object) =>
     changes.push({ table, id, before: null, after: record as Record<string, unknown> });

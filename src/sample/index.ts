@@ -1,1 +1,1 @@
-export { createEmptyHousehold, createSampleHousehold } from './household.ts';
+export { createChronicle, createEmptyHousehold, createSampleHousehold } from './household.ts';

@@ -1,6 +1,14 @@
 import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
-import { computeReach, computeSpace, standBoxes, type PlaceTree, type Reach, type WallLine } from '../storage/index.ts';
+import {
+  computeReach,
+  computeSpace,
+  standBoxes,
+  type PlaceTree,
+  type Reach,
+  type StoodBox,
+  type WallLine,
+} from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
@@ -128,6 +136,42 @@ function drawClosed(
     { type: 'rect', x: x + 6, y: y + height - bar - 6, width: (width - 12) * level, height: bar, ink },
     ...(state.isOverFull ? [zigzag(x, y, width)] : []),
   ];
+}
+
+const covers = (front: StoodBox, back: StoodBox) =>
+  front.left <= back.left + 1 &&
+  front.right >= back.right - 1 &&
+  front.bottom <= back.bottom + 1 &&
+  front.top >= back.top - 1;
+
+const TAB_MM = { width: 120, height: 58 };
+
+/** A bin that another hides: a tab at the upper right of the compartment, the next below it. */
+function drawTab(bin: Place, right: number, top: number, nth: number, state: PlaceState): Figure {
+  const { width, height } = TAB_MM;
+  const [x, y] = [right - width - 6, top + 6 + nth * (height + 6)];
+  return {
+    kind: 'place',
+    id: bin.id,
+    x,
+    y,
+    width,
+    height,
+    shapes: [
+      { type: 'rect', x, y, width, height, ink: 'card', round: 4 },
+      {
+        type: 'text',
+        x: x + width / 2,
+        y: y + height / 2,
+        text: 'behind',
+        ink: 'cardText',
+        anchor: 'middle',
+        widthMm: width,
+        heightMm: height,
+      },
+      ...(state.isOverFull ? [zigzag(x, y, width)] : []),
+    ],
+  };
 }
 
 function drawUnit(unit: Place, wallHeight: number): Figure | null {
@@ -264,13 +308,23 @@ export function computeWallDrawing(
           shapes: [{ type: 'rect', x: left, y: top, width: slot.widthMm, height: slot.heightMm, ink: 'inside' }],
         });
         const stood = standBoxes(bins.map((bin) => bin.container!));
+        const hidden: Figure[] = [];
         // What stands behind is drawn first.
         const fromBehind = bins.map((bin, i) => ({ bin, at: stood[i]! })).toSorted((a, b) => b.at.front - a.at.front);
+        const isHidden = (at: (typeof stood)[number]) =>
+          stood.some((other) => other.front < at.front && covers(other, at));
+        let tabs = 0;
         for (const { bin, at } of fromBehind) {
           const state = computePlaceState(household, tree, bin, byPlace.get(bin.id) ?? [], view);
           places.set(bin.id, state);
           const [x, y] = [left + at.left, bottom - at.top];
           const [width, height] = [at.right - at.left, at.top - at.bottom];
+          if (isHidden(at)) {
+            // What stands wholly behind looks over the one before it as a tab.
+            hidden.push(drawTab(bin, left + slot.widthMm, top, tabs, state));
+            tabs += 1;
+            continue;
+          }
           figures.push({
             kind: 'place',
             id: bin.id,
@@ -281,6 +335,7 @@ export function computeWallDrawing(
             shapes: drawClosed(bin, x, y, width, height, state, fillTarget),
           });
         }
+        figures.push(...hidden);
         continue;
       }
       const lots = byPlace.get(slotPlace.id) ?? [];
@@ -321,6 +376,15 @@ export function computeWallDrawing(
         back.push({ type: 'rect', x: left, y: top + ROD_BELOW_MM, width: slot.widthMm, height: ROD_MM, ink: 'wood' });
       const inside = computeContents(household, tree, slotPlace.id, lots, view);
       const mark: Shape[] = state.isOverFull ? [zigzag(left, top, slot.widthMm)] : [];
+      for (const hook of slot.peg?.hooks ?? []) {
+        const [x, y] = [left + (hook.column + 0.5) * slot.peg!.pitchMm, top + (hook.row + 0.5) * slot.peg!.pitchMm];
+        const points: [number, number][] = [
+          [x, y - 14],
+          [x, y + 8],
+          [x + 9, y + 8],
+        ];
+        back.push({ type: 'path', points, isClosed: false, ink: 'steel' });
+      }
       figures.push({ ...frame, shapes: back });
       if (inside.spots)
         figures.push(...drawContents(inside.contents, inside.spots, left, bottom, slot.mode === 'pins'));

@@ -83,9 +83,10 @@ export function packHooks(
   const things = packages.flatMap((pkg, index) =>
     Array.from({ length: pkg.pieces }, (_, piece): Hung => ({ index, piece, pkg })),
   );
-  const byReading = hooks.toSorted((a, b) => a.row - b.row || a.column - b.column);
+  // As tools are hung where hooks are not named: from the left, and there from the top.
+  const inTurn = hooks.toSorted((a, b) => a.column - b.column || a.row - b.row);
   for (const order of ORDERS) {
-    const laden = byReading.map((hook): Laden => ({ hook, hung: [] }));
+    const laden = inTurn.map((hook): Laden => ({ hook, hung: [] }));
     if (things.toSorted(order).every((thing) => hangOne(thing, laden, space, peg)))
       return { status: 'packed', spots: laden.flatMap((one) => listSpots(one, space, peg)) };
   }

@@ -3,7 +3,7 @@ export { checkRoom, type RoomFault } from './outline.ts';
 export { computeFindings, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
 export { isInside } from './polygon.ts';
-export { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
+export { moveUnit, normaliseTurn, settleUnit, slideUnit, turnUnit } from './settle.ts';
 export { computeTriangle, type Triangle } from './triangle.ts';
 export { fromPositions, listMoved, toPositions } from './positions.ts';
 export { listFetches, listPieces } from './pieces.ts';

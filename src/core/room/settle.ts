@@ -87,3 +87,35 @@ export function turnUnit(room: RoomSpec, unit: UnitSpec, byDeg: number): UnitSpe
   const { xMm, yMm, turnDeg } = computeFootprint(room, unit);
   return settleUnit(room, unit, { xMm, yMm, turnDeg: normaliseTurn(turnDeg + byDeg) }, [], 0);
 }
+
+/**
+ * A piece slid along its wall and up it, as seen from the front: edge to edge with what is near, onto the floor, or
+ * on whole centimetres; never through the floor or past the ends of the wall.
+ */
+export function slideUnit(
+  unit: UnitSpec,
+  to: { readonly xMm: number; readonly yMm: number },
+  wallMm: number,
+  neighbours: readonly UnitSpec[],
+  withinMm: number,
+): UnitSpec {
+  const end = Math.max(0, wallMm - unit.widthMm);
+  const edges = (start: 'xMm' | 'yMm', size: 'widthMm' | 'heightMm') =>
+    neighbours.flatMap((other) => {
+      const [from, over] = [other[start], other[start] + other[size]];
+      // Beside it, and flush with it.
+      return [from - unit[size], over, from, over - unit[size]];
+    });
+  const settle = (value: number, marks: readonly number[], most: number) => {
+    const within = Math.min(most, Math.max(0, value));
+    const snapped = snap(within, marks, withinMm);
+    const rounded = snapped === within && withinMm > 0 ? Math.round(within / 10) * 10 : snapped;
+    return Math.min(most, Math.max(0, rounded));
+  };
+  return {
+    ...unit,
+    xMm: settle(to.xMm, [0, end, ...edges('xMm', 'widthMm')], end),
+    yMm: settle(to.yMm, [0, ...edges('yMm', 'heightMm')], 10_000),
+    stand: null,
+  };
+}

@@ -39,4 +39,4 @@ export {
   type WallLine,
   type Ways,
 } from './room.ts';
-export { checkContainers, countBefore, standBoxes, type ContainerFault } from './stand.ts';
+export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';

@@ -60,7 +60,7 @@ export function checkHooks(slot: SlotSpec): HookFault | null {
   return null;
 }
 
-export function createHook(kind: HookKind, column: number, row: number): PegHook {
+function createHook(kind: HookKind, column: number, row: number): PegHook {
   const { family, wireMm, projectionMm, loadG } = kind;
   return { family, column, row, wireMm, projectionMm, loadG };
 }

@@ -1,4 +1,4 @@
-import type { ContainerSpec, SlotSpec } from '../records/index.ts';
+import type { ContainerSpec, Nook, SlotSpec } from '../records/index.ts';
 
 /** A measured edge may be off by this much and still go in. */
 export const HAIR_MM = 0.5;
@@ -83,4 +83,25 @@ export function countBefore(boxes: readonly ContainerSpec[], index: number, isFr
   const behind = stood.filter((other) => isBeside(other) && other.front >= box.back - HAIR_MM).length;
   const above = stood.filter((other) => meetOnFloor(box, other) && other.bottom >= box.top - HAIR_MM).length;
   return above + (isFromBothSides ? Math.min(before, behind) : before);
+}
+
+/**
+ * Where one more bin can stand among those of a compartment: on its floor before it stands on a lid, in front before
+ * behind, from the left, and as it is before it is turned. Null where it can stand nowhere that was tried: at the
+ * corners that the others leave.
+ */
+export function findNook(slot: SlotSpec, boxes: readonly ContainerSpec[], box: ContainerSpec): Nook | null {
+  const stood = standBoxes(boxes);
+  const steps = (sides: number[]) => [...new Set([0, ...sides])].toSorted((a, b) => a - b);
+  const xs = steps(stood.map((one) => one.right));
+  const ys = steps(stood.map((one) => one.back));
+  const zs = steps(stood.filter((one) => one.hasLid).map((one) => one.top));
+  for (const zMm of zs)
+    for (const yMm of ys)
+      for (const xMm of xs)
+        for (const isTurned of [false, true]) {
+          const at = { xMm, yMm, zMm, isTurned };
+          if (checkContainers(slot, [...boxes, { ...box, at }]) === null) return at;
+        }
+  return null;
 }

@@ -17,14 +17,14 @@ export interface SlotFit {
 }
 
 /** A household with some places changed or added, for looking ahead. */
-export function withPlaces(household: Household, saved: readonly Place[]): Household {
+function withPlaces(household: Household, saved: readonly Place[]): Household {
   const places = new Map(household.places);
   for (const place of saved) places.set(place.id, place);
   return { ...household, places };
 }
 
 /** Judges compartments as they would be in `household`, whose places may be a draft. */
-export function judgeSlots(household: Household, tree: PlaceTree, slotIds: readonly PlaceId[]): SlotFit[] {
+function judgeSlots(household: Household, tree: PlaceTree, slotIds: readonly PlaceId[]): SlotFit[] {
   const byPlace = groupLotsByPlace(household, 'is');
   return slotIds.flatMap((id) => {
     const place = tree.places.get(id);

@@ -57,7 +57,7 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
             {children}
           </main>
           {foot && (
-            <footer className="stitched-t flex min-h-[62px] flex-wrap items-center gap-x-8 gap-y-1 bg-linen px-5 py-2">
+            <footer className="stitched-t flex min-h-[62px] flex-wrap items-center gap-x-6 gap-y-1 bg-linen px-5 py-2">
               {foot}
             </footer>
           )}

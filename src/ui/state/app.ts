@@ -39,7 +39,8 @@ export type Ticket =
   | { readonly type: 'newItem'; readonly kind: Kind; readonly like?: LotId; readonly draft?: Thing }
   | { readonly type: 'editUnit'; readonly id: PlaceId }
   | { readonly type: 'editSlot'; readonly id: PlaceId }
-  | { readonly type: 'newUnit'; readonly wallId: string };
+  | { readonly type: 'newUnit'; readonly wallId: string }
+  | { readonly type: 'pool' };
 
 export interface Notice {
   readonly tone: 'done' | 'fault';

@@ -1,7 +1,13 @@
+import type { ContainerSpec } from '../../core/records/index.ts';
 import type { ContainerFault, PlaceTree, UnitFault } from '../../core/storage/index.ts';
 import type { Disturbance } from '../../core/tracking/placeActs.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
+
+/** What a container is called. */
+export function wordContainerKind(kind: ContainerSpec['kind']): string {
+  return { bin: 'bin', box: 'box', basket: 'basket', jar: 'jar', case: 'case' }[kind];
+}
 
 /** Like the words of the room, not in the index: only the forms of furniture need them. */
 

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import { getFetchSeconds } from '../../../core/records/index.ts';
@@ -10,12 +10,16 @@ import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getStrays, getTree } from '../../state/derived.ts';
+import { useRebuild } from '../../state/rebuild.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Legend } from './Legend.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
 import { SheetMenu } from './SheetMenu.tsx';
+
+const WallBuild = lazy(async () => ({ default: (await import('./build/WallBuild.tsx')).WallBuild }));
+const BuildBar = lazy(async () => ({ default: (await import('./build/BuildBar.tsx')).BuildBar }));
 
 /** The room, wall by wall, front on and to scale, with what is in every compartment. */
 export function RoomPage() {
@@ -27,6 +31,7 @@ export function RoomPage() {
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const today = useAnswer(household, 'today', null);
+  const isRebuilt = useRebuild((state) => state.isOn);
   const { toMove } = getStrays(household);
 
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
@@ -80,6 +85,13 @@ export function RoomPage() {
             how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
           />
           <Legend />
+          <Button
+            data-key="w"
+            aria-pressed={isRebuilt}
+            onClick={() => useRebuild.setState({ isOn: !isRebuilt, carriedId: null })}
+          >
+            {isRebuilt ? 'Done' : 'Rebuild'} <kbd className="pl-1 font-normal">W</kbd>
+          </Button>
           <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>
             Add a piece <kbd className="pl-1 font-normal">N</kbd>
           </Button>
@@ -99,6 +111,11 @@ export function RoomPage() {
           </Button>
         </p>
       )}
+      {isRebuilt && (
+        <Suspense fallback={null}>
+          <BuildBar />
+        </Suspense>
+      )}
       <WallView
         drawing={drawing}
         label={`${chosen.wall.name}, ${view === 'is' ? 'as it is' : 'as planned'}`}
@@ -108,6 +125,13 @@ export function RoomPage() {
         namePlace={(id) => formatPlaceName(tree, id)}
         onPlace={(id) => show({ type: 'place', id })}
         onLot={(id) => show({ type: 'lot', id })}
+        overlay={
+          isRebuilt && (
+            <Suspense fallback={null}>
+              <WallBuild key={wallId} room={chosen.room} wall={chosen.wall} drawing={drawing} />
+            </Suspense>
+          )
+        }
       />
     </Page>
   );

@@ -11,31 +11,21 @@ import {
   type PlaceId,
 } from '../../../core/records/index.ts';
 import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts';
-import { USUAL_BIN } from '../../../core/storage/parts.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
-import { formatMass, formatSize, formatSizes, parseLengthMm, parseMassG } from '../../../core/units/index.ts';
+import { formatMass, formatSizes, parseMassG } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
+import { BinFieldset } from './BinFieldset.tsx';
+import { createBinFields, readBinFields, toBinFields, type BinFields } from './binFields.ts';
 import { WhichBins } from './WhichBins.tsx';
 import { capitalise, wordAmountFault, wordLight, wordOpening, wordRecordFault } from '../../text/index.ts';
 import { wordContainerFault, wordDisturbance } from '../../text/roomFaults.ts';
 
-interface BinFields {
-  placeId: string;
-  name: string;
-  width: string;
-  depth: string;
-  height: string;
-  load: string;
-  hasLid: boolean;
-  isSeeThrough: boolean;
-  at: ContainerSpec['at'];
-}
-
 interface SlotFields {
+  name: string;
   opening: Opening;
   light: Light;
   load: string;
@@ -57,7 +47,6 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
   const show = useApp((state) => state.show);
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);
-  const size = (mm: number) => formatSize(mm, units);
   const slot = slotPlace?.slot;
   const present = slotPlace ? tree.getChildren(slotPlace.id) : [];
   const { register, control, watch, handleSubmit } = useForm<SlotFields>({
@@ -71,17 +60,8 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
           isChildSafe: slot.isChildSafe,
           isNearHeat: slot.isNearHeat,
           isSeeThrough: slot.isSeeThrough,
-          bins: present.map((bin) => ({
-            placeId: bin.id,
-            name: bin.name,
-            width: size(bin.container!.outerWidthMm),
-            depth: size(bin.container!.outerDepthMm),
-            height: size(bin.container!.outerHeightMm),
-            load: formatMass(bin.container!.loadG, units),
-            hasLid: bin.container!.hasLid,
-            isSeeThrough: bin.container!.isSeeThrough,
-            at: bin.container!.at ?? null,
-          })),
+          name: slotPlace?.name ?? '',
+          bins: present.map((bin) => toBinFields(bin.id, bin.name, bin.container!, units)),
         }
       : undefined,
   });
@@ -97,34 +77,22 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
     if (!parsed.ok) faults.set(path, wordAmountFault(parsed.fault, isMetric ? '9 kg' : '20 lb'));
     return parsed.ok ? parsed.value : 0;
   };
-  const readSize = (path: string, text: string, before: number | undefined): number => {
-    if (before !== undefined && text === size(before)) return before;
-    const parsed = parseLengthMm(text, isMetric ? 'cm' : 'in');
-    const example = isMetric ? '31 cm' : '12 in';
-    if (!parsed.ok) faults.set(path, wordAmountFault(parsed.fault, example));
-    else if (parsed.value === 0) faults.set(path, wordAmountFault({ code: 'zero', text }, example));
-    return parsed.ok ? parsed.value : 0;
+  const { bins: typed, load, name: slotName, ...marks } = fields;
+  if (slotName.trim() === '') faults.set('name', 'Give it a name, such as Top shelf.');
+  const nextSlot: Place = {
+    ...slotPlace,
+    name: slotName.trim(),
+    slot: { ...slot, ...marks, loadG: readMass('load', load, slot.loadG) },
   };
-  const { bins: typed, load, ...marks } = fields;
-  const nextSlot: Place = { ...slotPlace, slot: { ...slot, ...marks, loadG: readMass('load', load, slot.loadG) } };
   const nextBins = typed.map((bin, i): Place => {
     const before = present.find((one) => one.id === bin.placeId);
-    const box = before?.container;
-    if (bin.name.trim() === '') faults.set(`bins.${i}.name`, 'Give it a name, such as Lining bin.');
+    const { container, faults: wrong } = readBinFields(bin, before, units);
+    for (const [field, words] of Object.entries(wrong)) faults.set(`bins.${i}.${field}`, words);
     return {
       ...(before ?? { id: bin.placeId as PlaceId, parentId: slotId, level: 'container' }),
       name: bin.name.trim(),
       order: i,
-      container: {
-        ...(box ?? USUAL_BIN),
-        outerWidthMm: readSize(`bins.${i}.width`, bin.width, box?.outerWidthMm),
-        outerDepthMm: readSize(`bins.${i}.depth`, bin.depth, box?.outerDepthMm),
-        outerHeightMm: readSize(`bins.${i}.height`, bin.height, box?.outerHeightMm),
-        loadG: readMass(`bins.${i}.load`, bin.load, box?.loadG),
-        hasLid: bin.hasLid,
-        isSeeThrough: bin.isSeeThrough,
-        ...(bin.at && { at: bin.at }),
-      },
+      container,
     };
   });
   let problem: string | null = null;
@@ -151,17 +119,9 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
   /** Bins that stand there already keep their names and what is in them; the rest are new. */
   const take = (kinds: readonly ContainerSpec[]) =>
     bins.replace(
-      kinds.map((box, i) => ({
-        placeId: typed[i]?.placeId ?? world.createId(),
-        name: typed[i]?.name ?? `Bin ${i + 1}`,
-        width: size(box.outerWidthMm),
-        depth: size(box.outerDepthMm),
-        height: size(box.outerHeightMm),
-        load: formatMass(box.loadG, units),
-        hasLid: box.hasLid,
-        isSeeThrough: box.isSeeThrough,
-        at: box.at ?? null,
-      })),
+      kinds.map((box, i) =>
+        toBinFields(typed[i]?.placeId ?? world.createId(), typed[i]?.name ?? `Bin ${i + 1}`, box, units),
+      ),
     );
 
   const save = async () => {
@@ -191,6 +151,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       <dl>
         <Row name="Inside">{formatSizes([slot.widthMm, slot.depthMm, slot.heightMm], units)}</Row>
       </dl>
+      <TextField label="Name" fault={faultOf('name')} {...register('name')} />
       <div className="grid grid-cols-2 items-start gap-3">
         <SelectField label="Opens" {...register('opening')}>
           {OPENINGS.map((one) => (
@@ -220,15 +181,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       {bins.fields.map((bin, i) => (
         <fieldset key={bin.id} className="space-y-2 border-l-4 border-thread pl-3">
           <legend className="sr-only">{`Bin ${i + 1}`}</legend>
-          <TextField label="Name of the bin" fault={faultOf(`bins.${i}.name`)} {...register(`bins.${i}.name`)} />
-          <div className="grid grid-cols-2 items-start gap-2">
-            <TextField label="Outer width" fault={faultOf(`bins.${i}.width`)} {...register(`bins.${i}.width`)} />
-            <TextField label="Outer depth" fault={faultOf(`bins.${i}.depth`)} {...register(`bins.${i}.depth`)} />
-            <TextField label="Outer height" fault={faultOf(`bins.${i}.height`)} {...register(`bins.${i}.height`)} />
-            <TextField label="Carries" fault={faultOf(`bins.${i}.load`)} {...register(`bins.${i}.load`)} />
-          </div>
-          <CheckField label="Has a lid" {...register(`bins.${i}.hasLid`)} />
-          <CheckField label="See-through" {...register(`bins.${i}.isSeeThrough`)} />
+          <BinFieldset index={i} register={register} faultOf={(field) => faultOf(`bins.${i}.${field}`)} />
           <Button look="quiet" onClick={() => bins.remove(i)}>
             Take this bin away
           </Button>
@@ -237,17 +190,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       <Button
         className="w-full"
         onClick={() =>
-          bins.append({
-            placeId: world.createId(),
-            name: '',
-            width: size(Math.max(50, slot.widthMm - 12)),
-            depth: size(Math.max(50, slot.depthMm - 12)),
-            height: size(Math.max(50, slot.heightMm - 20)),
-            load: formatMass(USUAL_BIN.loadG, units),
-            hasLid: false,
-            isSeeThrough: false,
-            at: null,
-          })
+          bins.append(createBinFields(world.createId(), [slot.widthMm, slot.depthMm, slot.heightMm], units))
         }
       >
         Put a bin in

@@ -9,6 +9,7 @@ import { Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
+import { PlaceActs } from '../room/PlaceActs.tsx';
 import { getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordAmount, wordCount, wordHowMuch, wordLight, wordReach } from '../../text/index.ts';
@@ -70,6 +71,13 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
           name="Height"
           how="Where the hand goes, above the floor; the band follows from your stature in House."
         >{`${formatSize(traits.handMm, units)}, ${wordReach(traits.reach)}`}</Row>
+        {unit.unit?.access === 'around' && place.container && <Row name="Reached">from either side</Row>}
+        {place.container?.dividers && (
+          <Row name="Cells">
+            {place.container.dividers.columns * place.container.dividers.rows}: {place.container.dividers.columns}{' '}
+            across, {place.container.dividers.rows} deep
+          </Row>
+        )}
         <Row name="Light">{wordLight(traits.light)}</Row>
         {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
       </dl>
@@ -81,6 +89,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
           <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>Edit this place</Button>
         </div>
       )}
+      {!isPreview && <PlaceActs place={place} />}
       <h3 className="mt-4 font-bold">In it, in order</h3>
       {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
       <ol className="mt-1">

@@ -5,6 +5,7 @@ const LotTicket = lazy(async () => ({ default: (await import('./LotTicket.tsx'))
 const PlaceTicket = lazy(async () => ({ default: (await import('./PlaceTicket.tsx')).PlaceTicket }));
 const ItemForm = lazy(async () => ({ default: (await import('../stash/ItemForm.tsx')).ItemForm }));
 const UnitForm = lazy(async () => ({ default: (await import('../room/UnitForm.tsx')).UnitForm }));
+const PoolTicket = lazy(async () => ({ default: (await import('../room/PoolTicket.tsx')).PoolTicket }));
 const SlotForm = lazy(async () => ({ default: (await import('../room/SlotForm.tsx')).SlotForm }));
 
 /** What hangs at the right: the ticket of what is selected, or the form that changes it. */
@@ -27,6 +28,7 @@ export function TicketPane({ hint }: { hint: string }) {
       {ticket.type === 'editItem' && <ItemForm key={ticket.lotId} base={ticket.lotId} kind="fabric" />}
       {ticket.type === 'newUnit' && <UnitForm key="new" unitId={null} wallId={ticket.wallId} />}
       {ticket.type === 'editUnit' && <UnitForm key={ticket.id} unitId={ticket.id} wallId="" />}
+      {ticket.type === 'pool' && <PoolTicket />}
       {ticket.type === 'editSlot' && <SlotForm key={ticket.id} slotId={ticket.id} />}
     </Suspense>
   );

@@ -1,0 +1,173 @@
+import { memo } from 'react';
+import type { Figure, WallDrawing } from '../../core/drawing/index.ts';
+import type { LotId, PlaceId } from '../../core/records/index.ts';
+import { formatSize, type UnitSystem } from '../../core/units/index.ts';
+import { wordCount, wordReach } from '../text/index.ts';
+import { ShapeView } from './ShapeView.tsx';
+
+function getBox(figure: Figure, scale: number) {
+  return {
+    x: figure.x * scale,
+    y: figure.y * scale,
+    width: figure.width * scale,
+    height: figure.height * scale,
+  };
+}
+
+function Shapes({ figure, scale }: { figure: Figure; scale: number }) {
+  return figure.shapes.map((shape, at) => <ShapeView key={at} shape={shape} scale={scale} />);
+}
+
+interface FigureProps {
+  readonly figure: Figure;
+  readonly scale: number;
+}
+
+const Plain = memo(function Plain({ figure, scale }: FigureProps) {
+  return (
+    <g pointerEvents="none">
+      <Shapes figure={figure} scale={scale} />
+    </g>
+  );
+});
+
+/** A lot is pointed at; by keys it is reached through the ticket of its place. */
+const LotFigure = memo(function LotFigure({ figure, scale }: FigureProps) {
+  return (
+    <g data-lot={figure.id} className="cursor-pointer">
+      <Shapes figure={figure} scale={scale} />
+      <rect {...getBox(figure, scale)} fill="transparent" />
+    </g>
+  );
+});
+
+const PlaceFigure = memo(function PlaceFigure({
+  figure,
+  scale,
+  label,
+  isChosen,
+}: FigureProps & { label: string; isChosen: boolean }) {
+  const box = getBox(figure, scale);
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      data-place={figure.id}
+      aria-label={label}
+      aria-pressed={isChosen}
+      className="group cursor-pointer outline-none"
+    >
+      <rect {...box} fill="transparent" />
+      <Shapes figure={figure} scale={scale} />
+      <rect
+        {...box}
+        fill="none"
+        stroke="#2f5d7c"
+        strokeWidth="3"
+        className="opacity-0 group-focus-visible:opacity-100"
+      />
+    </g>
+  );
+});
+
+const Backdrop = memo(function Backdrop({
+  drawing,
+  scale,
+  hasMargin,
+}: {
+  drawing: WallDrawing;
+  scale: number;
+  hasMargin: boolean;
+}) {
+  return (
+    <>
+      {drawing.backdrop.map((shape, i) => (
+        <ShapeView key={i} shape={shape} scale={scale} />
+      ))}
+      {drawing.bands
+        .filter((band) => (band.toMm - band.fromMm) * scale > 18)
+        .map((band) => {
+          const y = (drawing.heightMm - band.toMm) * scale;
+          return (
+            <g key={band.reach} pointerEvents="none">
+              {band.reach === 'easy' && (
+                <rect
+                  x="1"
+                  y={y}
+                  width={drawing.widthMm * scale - 2}
+                  height={(band.toMm - band.fromMm) * scale}
+                  fill="#2f5d7c"
+                  fillOpacity="0.06"
+                />
+              )}
+              {hasMargin && (
+                <text x="-8" y={y + 16} fontSize="14" fontStyle="italic" textAnchor="end" fill="#566570">
+                  {wordReach(band.reach)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+    </>
+  );
+});
+
+interface WallFiguresProps {
+  readonly drawing: WallDrawing;
+  readonly scale: number;
+  readonly units: UnitSystem;
+  readonly chosenPlace: PlaceId | null;
+  readonly hasMargin: boolean;
+  readonly namePlace: (id: PlaceId) => string;
+  readonly onPlace: (id: PlaceId) => void;
+  readonly onLot: (id: LotId) => void;
+}
+
+/**
+ * All that is drawn of a wall. Choosing something draws only what was and is chosen anew: presses are taken where
+ * they bubble up to.
+ */
+export function WallFigures({
+  drawing,
+  scale,
+  units,
+  chosenPlace,
+  hasMargin,
+  namePlace,
+  onPlace,
+  onLot,
+}: WallFiguresProps) {
+  const press = (target: EventTarget) => {
+    const hit = (target as Element).closest<SVGElement>('[data-lot], [data-place]');
+    if (hit?.dataset['lot']) onLot(hit.dataset['lot'] as LotId);
+    else if (hit?.dataset['place']) onPlace(hit.dataset['place'] as PlaceId);
+    return hit !== null;
+  };
+  const describe = (id: PlaceId) => {
+    const state = drawing.places.get(id);
+    const free = state?.freeMm ?? null;
+    const words = state
+      ? `${wordCount(state.lots, 'lot')}${state.isOverFull ? ', over full' : free === null ? '' : `, ${formatSize(free, units)} free`}`
+      : '';
+    return `${namePlace(id)}: ${words}`;
+  };
+  return (
+    <g
+      onClick={(event) => press(event.target)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        if (press(event.target)) event.preventDefault();
+      }}
+    >
+      <Backdrop drawing={drawing} scale={scale} hasMargin={hasMargin} />
+      {drawing.figures.map((figure, i) => {
+        if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
+        if (figure.kind === 'lot') return <LotFigure key={figure.id} figure={figure} scale={scale} />;
+        const id = figure.id as PlaceId;
+        return (
+          <PlaceFigure key={id} figure={figure} scale={scale} label={describe(id)} isChosen={id === chosenPlace} />
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,44 @@
+import type { UseFormRegister } from 'react-hook-form';
+import { CONTAINER_KINDS } from '../../../core/records/index.ts';
+import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
+import { capitalise } from '../../text/index.ts';
+import { wordContainerKind } from '../../text/roomFaults.ts';
+import type { BinFields } from './binFields.ts';
+
+interface BinFieldsetProps<T extends { bins: BinFields[] }> {
+  readonly index: number;
+  readonly register: UseFormRegister<T>;
+  readonly faultOf: (field: keyof BinFields) => string | undefined;
+}
+
+/** The fields of one bin in a form of several. */
+export function BinFieldset<T extends { bins: BinFields[] }>({ index, register, faultOf }: BinFieldsetProps<T>) {
+  const at = (field: keyof BinFields) => register(`bins.${index}.${field}` as Parameters<typeof register>[0]);
+  const text = (field: keyof BinFields, label: string) => (
+    <TextField label={label} fault={faultOf(field)} {...at(field)} />
+  );
+  return (
+    <>
+      {text('name', 'Name of the bin')}
+      <div className="grid grid-cols-2 items-start gap-2">
+        <SelectField label="What it is" {...at('kind')}>
+          {CONTAINER_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {capitalise(wordContainerKind(kind))}
+            </option>
+          ))}
+        </SelectField>
+        {text('load', 'Carries')}
+        {text('width', 'Outer width')}
+        {text('depth', 'Outer depth')}
+        {text('height', 'Outer height')}
+        <div className="grid grid-cols-2 gap-2">
+          {text('across', 'Cells across')}
+          {text('deep', 'Cells deep')}
+        </div>
+      </div>
+      <CheckField label="Has a lid" {...at('hasLid')} />
+      <CheckField label="See-through" {...at('isSeeThrough')} />
+    </>
+  );
+}

@@ -1,0 +1,146 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { parseRecord, type Place, type PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
+import { formatSizes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { useRebuild } from '../../state/rebuild.ts';
+import { capitalise, wordRecordFault } from '../../text/index.ts';
+import { wordContainerKind } from '../../text/roomFaults.ts';
+import { BinFieldset } from './BinFieldset.tsx';
+import { createBinFields, readBinFields, type BinFields } from './binFields.ts';
+import { SaveFoot } from './SaveFoot.tsx';
+
+/** A first guess at a bin of which nothing is known, mm. */
+const USUAL_OPENING = [330, 370, 250] as const;
+
+/** Every bin of the household: those that stand idle, those in use and where, those that are retired. */
+export function PoolTicket() {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const tree = getTree(household);
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  const [isAdding, setAdding] = useState(false);
+  const save = (bin: Place) => act((now) => createSavePlaces(now, bin.name, [bin], [], world.nowMs()));
+  const remove = (bin: Place) => act((now) => createSavePlaces(now, bin.name, [], [bin], world.nowMs()));
+  const setRetired = (bin: Place, isRetired: boolean) => {
+    const { isRetired: _old, ...plain } = bin.container!;
+    void save({ ...bin, container: isRetired ? { ...plain, isRetired } : plain });
+  };
+  const idle = tree.pool.filter((bin) => !bin.container!.isRetired);
+  const retired = tree.pool.filter((bin) => bin.container!.isRetired);
+  const used = tree.leaves.filter((place) => place.container);
+  const describe = ({ container }: Place) => {
+    const { kind, outerWidthMm, outerDepthMm, outerHeightMm } = container!;
+    return `${capitalise(wordContainerKind(kind))}, ${formatSizes([outerWidthMm, outerDepthMm, outerHeightMm], units)}`;
+  };
+  if (isAdding) return <NewBin order={tree.pool.length} onDone={() => setAdding(false)} onSave={save} />;
+  return (
+    <>
+      <h2 className="font-display text-[21px] font-semibold">All bins</h2>
+      <h3 className="mt-3 font-bold">Idle</h3>
+      {idle.length === 0 && <p className="text-stone">None. A bin that is taken out of its place waits here.</p>}
+      <ul>
+        {idle.map((bin) => (
+          <li key={bin.id} className="dotted-row py-1">
+            <span className="font-semibold">{bin.name}</span>
+            <span className="block text-sm text-stone">{describe(bin)}</span>
+            <span className="flex gap-x-4">
+              <Button
+                look="quiet"
+                onClick={() => useRebuild.setState({ isOn: true, carriedId: bin.id, words: '', isGood: true })}
+              >
+                Put it somewhere
+              </Button>
+              <Button look="quiet" onClick={() => setRetired(bin, true)}>
+                Retire it
+              </Button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Button className="mt-2 w-full" onClick={() => setAdding(true)}>
+        Add a bin to the idle ones
+      </Button>
+      <h3 className="mt-4 font-bold">In use</h3>
+      {used.length === 0 && <p className="text-stone">None yet.</p>}
+      <ul>
+        {used.map((bin) => (
+          <li key={bin.id} className="dotted-row">
+            <button
+              type="button"
+              className="min-h-11 w-full py-1 text-left hover:bg-linen md:min-h-9"
+              onClick={() => show({ type: 'place', id: bin.id })}
+            >
+              {formatPlaceName(tree, bin.id)}
+              <span className="block text-sm text-stone">{describe(bin)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {retired.length > 0 && (
+        <>
+          <h3 className="mt-4 font-bold">Retired</h3>
+          <ul>
+            {retired.map((bin) => (
+              <li key={bin.id} className="dotted-row py-1">
+                <s>{bin.name}</s>
+                <span className="block text-sm text-stone">{describe(bin)}</span>
+                <span className="flex gap-x-4">
+                  <Button look="quiet" onClick={() => setRetired(bin, false)}>
+                    It is good again
+                  </Button>
+                  <Button look="quiet" onClick={() => void remove(bin)}>
+                    Strike it off
+                  </Button>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}
+
+interface NewBinProps {
+  readonly order: number;
+  readonly onDone: () => void;
+  readonly onSave: (bin: Place) => Promise<boolean>;
+}
+
+function NewBin({ order, onDone, onSave }: NewBinProps) {
+  const { units } = useHousehold().settings;
+  const [isTried, setTried] = useState(false);
+  const { register, watch, handleSubmit } = useForm<{ bins: BinFields[] }>({
+    defaultValues: { bins: [createBinFields(world.createId(), USUAL_OPENING, units)] },
+  });
+  const fields = watch('bins.0');
+  const { container, faults } = readBinFields(fields, undefined, units);
+  const bin: Place = {
+    id: fields.placeId as PlaceId,
+    parentId: null,
+    level: 'container',
+    name: fields.name.trim(),
+    order,
+    container,
+  };
+  const isRead = Object.keys(faults).length === 0;
+  const broken = isRead ? parseRecord('places', bin) : null;
+  const problem = broken && !broken.ok ? wordRecordFault(broken.fault[0]!) : null;
+  const save = async () => {
+    setTried(true);
+    if (isRead && problem === null && (await onSave(bin))) onDone();
+  };
+  return (
+    <form noValidate aria-label="New bin" className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
+      <h2 className="font-display text-[21px] font-semibold">A bin that stands idle</h2>
+      <BinFieldset index={0} register={register} faultOf={(field) => (isTried ? faults[field] : undefined)} />
+      <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape />
+    </form>
+  );
+}

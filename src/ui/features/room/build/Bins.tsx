@@ -1,0 +1,148 @@
+import type { KeyboardEvent } from 'react';
+import type { Figure } from '../../../../core/drawing/index.ts';
+import type { Place, PlaceId } from '../../../../core/records/index.ts';
+import { formatPlaceName } from '../../../../core/storage/index.ts';
+import { putBin } from '../../../../core/tracking/putBin.ts';
+import { useApp, useHousehold } from '../../../state/app.ts';
+import { getTree } from '../../../state/derived.ts';
+import { useRebuild } from '../../../state/rebuild.ts';
+import { wordPut } from '../../../text/rebuild.ts';
+import { useCarry } from './useCarry.ts';
+import type { Hands } from './useHeld.ts';
+
+interface BinsProps {
+  /** Every compartment of the wall, and where it is drawn; mm. */
+  readonly slots: readonly { readonly place: Place; readonly box: Pick<Figure, 'x' | 'y' | 'width' | 'height'> }[];
+  /** Every bin of the wall, and where it is drawn. */
+  readonly bins: readonly { readonly place: Place; readonly box: Pick<Figure, 'x' | 'y' | 'width' | 'height'> }[];
+  readonly scale: number;
+  readonly hands: Hands;
+}
+
+/** Bins are carried from place to place; of one that was picked up by key, the places that take it are offered. */
+export function Bins({ slots, bins, scale, hands }: BinsProps) {
+  const household = useHousehold();
+  const carriedId = useRebuild((state) => state.carriedId);
+  const tree = getTree(household);
+  const carried = carriedId ? tree.places.get(carriedId) : undefined;
+  return (
+    <>
+      {bins.map(({ place, box }) => (
+        <BinHandle key={place.id} {...{ place, box, slots, scale, hands }} />
+      ))}
+      {carried &&
+        slots.map(({ place, box }) => <Target key={place.id} {...{ bin: carried, place, box, scale, hands }} />)}
+    </>
+  );
+}
+
+type Box = BinsProps['bins'][number]['box'];
+
+/** A bin is dragged with the mouse or finger, or picked up with M and put down at one of the places offered. */
+function BinHandle({ place, box, slots, scale, hands }: Omit<BinsProps, 'bins'> & { place: Place; box: Box }) {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const { units } = household.settings;
+  const tree = getTree(household);
+  const key = `bin ${place.id}`;
+  const mine = hands.held?.key === key ? hands.held : null;
+  const target = mine?.saved[0]?.parentId;
+  const over = target ? slots.find((slot) => slot.place.id === target) : undefined;
+  const carry = useCarry(scale, {
+    onCancel: hands.drop,
+    onCarry: (rightMm, downMm) => {
+      const [x, y] = [box.x + box.width / 2 + rightMm, box.y + box.height / 2 + downMm];
+      const at = slots.find(
+        ({ box: one }) => x >= one.x && x <= one.x + one.width && y >= one.y && y <= one.y + one.height,
+      );
+      if (!at || at.place.id === place.parentId) {
+        hands.drop();
+        return;
+      }
+      const put = putBin(household, tree, place, at.place);
+      const words = wordPut(put, place.name, at.place.name, units);
+      hands.hold({
+        key,
+        subject: place.name,
+        // A refusal still says where it is held.
+        saved: [put.ok ? put.bin : { ...place, parentId: at.place.id }],
+        refusal: put.ok ? null : words,
+        words,
+        isGood: put.ok,
+      });
+    },
+    onDrop: (isMoved) => (isMoved ? hands.keep() : show({ type: 'place', id: place.id })),
+  });
+  const colour = mine?.refusal === null ? '#557153' : '#a63d32';
+  const [x, y, width, height] = [box.x * scale, box.y * scale, box.width * scale, box.height * scale];
+  return (
+    <g className="group cursor-grab" {...carry}>
+      <rect {...{ x, y, width, height }} fill="transparent" stroke="#2f5d7c" strokeDasharray="3 3" />
+      {over && (
+        <rect
+          x={over.box.x * scale}
+          y={over.box.y * scale}
+          width={over.box.width * scale}
+          height={over.box.height * scale}
+          fill={colour}
+          fillOpacity="0.25"
+          stroke={colour}
+          strokeWidth="2.5"
+          pointerEvents="none"
+        />
+      )}
+    </g>
+  );
+}
+
+/** A place that would take the bin that was picked up. */
+function Target({
+  bin,
+  place,
+  box,
+  scale,
+  hands,
+}: Pick<BinsProps, 'scale' | 'hands'> & { bin: Place; place: Place; box: Box }) {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const tree = getTree(household);
+  if (place.id === bin.parentId) return null;
+  const put = putBin(household, tree, bin, place);
+  if (!put.ok) return null;
+  const words = wordPut(put, bin.name, formatPlaceName(tree, place.id), household.settings.units);
+  const take = () => {
+    useRebuild.setState({ carriedId: null, words, isGood: true });
+    void hands.change(bin.name, [put.bin]).then((isDone) => isDone && show({ type: 'place', id: bin.id as PlaceId }));
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    take();
+    event.preventDefault();
+  };
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      data-hold=""
+      aria-label={`Put it here. ${words}`}
+      className="group cursor-pointer outline-none"
+      onClick={take}
+      onKeyDown={onKey}
+      onFocus={() => useRebuild.setState({ words, isGood: true })}
+      onPointerEnter={() => useRebuild.setState({ words, isGood: true })}
+    >
+      <rect
+        x={box.x * scale + 2}
+        y={box.y * scale + 2}
+        width={box.width * scale - 4}
+        height={box.height * scale - 4}
+        fill="#557153"
+        fillOpacity="0.22"
+        stroke="#557153"
+        strokeWidth="2"
+        strokeDasharray="6 4"
+        className="group-focus-visible:stroke-[4px]"
+      />
+    </g>
+  );
+}

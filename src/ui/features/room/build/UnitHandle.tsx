@@ -1,0 +1,144 @@
+import type { KeyboardEvent } from 'react';
+import { computeFindings, listPieces, slideUnit } from '../../../../core/room/index.ts';
+import { getRoomSpec, type WallLine } from '../../../../core/storage/index.ts';
+import { checkUnitOnWall } from '../../../../core/storage/index.ts';
+import type { Place, UnitSpec } from '../../../../core/records/index.ts';
+import { formatSize } from '../../../../core/units/index.ts';
+import { useApp, useHousehold } from '../../../state/app.ts';
+import { getTree } from '../../../state/derived.ts';
+import { wordFinding } from '../../../text/room.ts';
+import { wordUnitFault } from '../../../text/roomFaults.ts';
+import { readArrow, useCarry } from './useCarry.ts';
+import type { Hands } from './useHeld.ts';
+
+interface UnitHandleProps {
+  readonly room: Place;
+  readonly wall: WallLine;
+  readonly unit: Place;
+  readonly scale: number;
+  readonly heightMm: number;
+  readonly hands: Hands;
+}
+
+const GRIP_PX = 20;
+/** Letters of a name, px; shorter names than this are left out. */
+const LETTER_PX = 7.6;
+/** Over a cube shelf stand the letters of its columns. */
+const LETTERS_MM = 40;
+/** As near as this on the screen, edges meet. */
+const SNAP_PX = 8;
+
+/** A piece that stands or hangs on the wall, taken by its upper edge and put elsewhere on it. */
+export function UnitHandle({ room, wall, unit, scale, heightMm, hands }: UnitHandleProps) {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const { units } = household.settings;
+  const tree = getTree(household);
+  const spec = unit.unit!;
+  const key = `unit ${unit.id}`;
+  const mine = hands.held?.key === key ? hands.held : null;
+  const now = mine?.saved[0]?.unit ?? spec;
+
+  const move = (toMm: { xMm: number; yMm: number }, isByKey: boolean) => {
+    const neighbours = tree
+      .getChildren(room.id)
+      .flatMap((one) => (one.id !== unit.id && one.unit?.wallId === wall.id && !one.unit.stand ? [one.unit] : []));
+    const next = slideUnit(spec, toMm, wall.lengthMm, neighbours, isByKey ? 0 : SNAP_PX / scale);
+    const fault = checkUnitOnWall(next, wall);
+    hands.hold(
+      {
+        key,
+        subject: unit.name,
+        saved: [{ ...unit, unit: next }],
+        refusal: fault && wordUnitFault(fault, units),
+        ...judge(next),
+      },
+      isByKey,
+    );
+  };
+  /** What stands against it there that did not where it is now. */
+  const judge = (next: UnitSpec): { words: string; isGood: boolean } => {
+    const where = `${unit.name}: ${formatSize(next.xMm, units)} from the left, ${formatSize(next.yMm, units)} above the floor`;
+    const pieces = listPieces(household, tree, room.id);
+    const roomSpec = getRoomSpec(room);
+    const list = (own: UnitSpec) =>
+      computeFindings(
+        roomSpec,
+        pieces.map((piece) => (piece.id === unit.id ? { ...piece, unit: own } : piece)),
+        household.settings,
+      );
+    const old = new Set(list(spec).map((one) => `${one.code} ${one.bodyId} ${one.otherId}`));
+    const news = list(next).filter((one) => !old.has(`${one.code} ${one.bodyId} ${one.otherId}`));
+    const worst = news.find((one) => one.isFault) ?? news[0];
+    if (!worst) return { words: `${where}. Nothing new is in its way.`, isGood: true };
+    const name = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
+    return { words: `${where}. ${wordFinding(worst, roomSpec, name, units)}`, isGood: !worst.isFault };
+  };
+  const carry = useCarry(scale, {
+    onCancel: hands.drop,
+    onCarry: (rightMm, downMm) => move({ xMm: spec.xMm + rightMm, yMm: spec.yMm - downMm }, false),
+    onDrop: (isMoved) => (isMoved ? hands.keep() : show({ type: 'editUnit', id: unit.id })),
+  });
+  const onKey = (event: KeyboardEvent) => {
+    const arrow = readArrow(event, units === 'metric');
+    if (arrow) move({ xMm: now.xMm + arrow.rightMm, yMm: now.yMm + arrow.upMm }, true);
+    else if (event.key === 'Enter' && mine) hands.keep();
+    else if (event.key === 'Enter') show({ type: 'editUnit', id: unit.id });
+    else if (event.key === 'Escape' && mine) hands.drop();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const [x, y] = [now.xMm * scale, (heightMm - now.yMm - now.heightMm) * scale];
+  const gripY = y - GRIP_PX - (spec.kind === 'cubes' ? LETTERS_MM * scale + 9 : 0);
+  const letters = Math.floor((now.widthMm * scale - 8) / LETTER_PX);
+  const name = unit.name.length <= letters ? unit.name : `${unit.name.slice(0, Math.max(0, letters - 1))}…`;
+  const [width, height] = [now.widthMm * scale, now.heightMm * scale];
+  const colour = mine && (mine.refusal !== null || !mine.isGood) ? '#a63d32' : '#2f5d7c';
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`Move ${unit.name}: ${formatSize(now.xMm, units)} from the left, ${formatSize(now.yMm, units)} above the floor`}
+      className="group cursor-move outline-none"
+      onKeyDown={onKey}
+      onBlur={() => mine && hands.keep()}
+      {...carry}
+    >
+      {mine && (
+        <rect
+          {...{ x, y, width, height }}
+          fill={colour}
+          fillOpacity="0.12"
+          stroke={colour}
+          strokeWidth="2"
+          strokeDasharray="6 4"
+          pointerEvents="none"
+        />
+      )}
+      <rect x={x} y={gripY} width={width} height={GRIP_PX} rx="3" fill="#e4d8c6" stroke="#6b5444" />
+      <text
+        x={x + width / 2}
+        y={gripY + 15}
+        textAnchor="middle"
+        fontSize="14"
+        fontWeight="600"
+        fill="#22303c"
+        pointerEvents="none"
+      >
+        {name}
+      </text>
+      <rect
+        x={x - 2}
+        y={gripY - 2}
+        width={width + 4}
+        height={GRIP_PX + 4}
+        rx="4"
+        fill="none"
+        stroke="#22303c"
+        strokeWidth="2.5"
+        className="opacity-0 group-focus-visible:opacity-100"
+      />
+    </g>
+  );
+}
