@@ -15,7 +15,8 @@ import {
   type MeasureWay,
 } from '../src/core/records/index.ts';
 import { workedExamples } from './worked.ts';
-import { applyChanges, createImport } from '../src/core/tracking/index.ts';
+import { applyChanges } from '../src/core/tracking/index.ts';
+import { createImport } from '../src/core/tracking/stashActs.ts';
 import { Arranger, computeFindings, listFetches, listPieces, moveUnit } from '../src/core/room/index.ts';
 import { createPlaceTree } from '../src/core/storage/index.ts';
 import { nestBoxes } from '../src/core/storage/nest.ts';

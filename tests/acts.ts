@@ -1,6 +1,7 @@
 import { expect } from 'vitest';
 import type { Household } from '../src/core/records/index.ts';
-import { applyChanges, checkInvariants, type Draft } from '../src/core/tracking/index.ts';
+import { applyChanges, type Draft } from '../src/core/tracking/index.ts';
+import { checkInvariants } from '../src/core/tracking/invariants.ts';
 
 type Act = { ok: true; value: Draft } | { ok: false; fault: { code: string; available?: number } };
 

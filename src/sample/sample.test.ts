@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
-import { checkInvariants, foldEvents } from '../core/tracking/index.ts';
+import { foldEvents } from '../core/tracking/index.ts';
+import { checkInvariants } from '../core/tracking/invariants.ts';
 import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 
 describe('Heron Loft', () => {

@@ -2,15 +2,8 @@ import { readFileSync } from 'node:fs';
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { DaybookEvent, EventId, ItemId, LotId, Photo, PhotoId } from '../core/records/index.ts';
-import {
-  applyChanges,
-  createImport,
-  createTakeOut,
-  createUndo,
-  foldEvents,
-  stampEvent,
-  type Draft,
-} from '../core/tracking/index.ts';
+import { applyChanges, createTakeOut, createUndo, foldEvents, stampEvent, type Draft } from '../core/tracking/index.ts';
+import { createImport } from '../core/tracking/stashActs.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from './database.ts';
 import { HouseholdStore } from './index.ts';

@@ -15,7 +15,8 @@ import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readPictureHead } from './picture.ts';
 import { unpack, type BundleFault } from './unpack.ts';
-import { checkInvariants, foldEvents, isSame } from '../tracking/index.ts';
+import { foldEvents, isSame } from '../tracking/index.ts';
+import { checkInvariants } from '../tracking/invariants.ts';
 
 export type { BundleFault };
 

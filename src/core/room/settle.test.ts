@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createUnit, ROOM } from '../../../tests/household.ts';
 import { computeFootprint } from '../storage/index.ts';
-import { moveUnit, normaliseTurn, settleUnit, turnUnit } from './settle.ts';
+import { moveUnit, normaliseTurn, settleUnit, slideUnit, turnUnit } from './settle.ts';
 
 const room = ROOM.room!;
 const unit = { ...createUnit('cube', { widthMm: 800, depthMm: 300, heightMm: 900 })[0]!.unit!, xMm: 1000 };
@@ -73,5 +73,34 @@ describe('moving and turning', () => {
         },
       ),
     );
+  });
+});
+
+describe('a piece slid along a wall seen from the front', () => {
+  const slide = (xMm: number, yMm: number, others = [] as (typeof unit)[], within = 60) => {
+    const put = slideUnit(unit, { xMm, yMm }, 4000, others, within);
+    return [put.xMm, put.yMm];
+  };
+
+  it('goes on whole centimetres, onto the floor and to the ends of the wall', () => {
+    expect(slide(1234, 506)).toEqual([1230, 510]);
+    expect(slide(40, 35)).toEqual([0, 0]);
+    expect(slide(3170, 900)).toEqual([3200, 900]);
+    expect(slide(9000, -300)).toEqual([3200, 0]);
+    // The keys put it just there.
+    expect(slide(1234, 506, [], 0)).toEqual([1234, 506]);
+  });
+
+  it('meets edges of what is near: beside it, on it, and flush with it', () => {
+    const other = { ...unit, xMm: 2000, yMm: 0, widthMm: 500, heightMm: 720 };
+    expect(slide(1170, 730, [other])).toEqual([1200, 720]);
+    // Its right edge at 2500, its left at 2000.
+    expect(slide(2470, 300, [other])).toEqual([2500, 300]);
+    expect(slide(1980, 300, [other])).toEqual([2000, 300]);
+  });
+
+  it('that stood free has its back to the wall again', () => {
+    const free = { ...unit, stand: { xMm: 2000, yMm: 1500, turnDeg: 30 } };
+    expect(slideUnit(free, { xMm: 100, yMm: 0 }, 4000, [], 0).stand).toBeNull();
   });
 });

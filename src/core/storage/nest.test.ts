@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countByTrying } from '../../../tests/nestBrute.ts';
 import type { ContainerSpec, Nook, SlotSpec } from '../records/index.ts';
-import { checkContainers, countBefore } from './index.ts';
+import { checkContainers, countBefore, findNook } from './index.ts';
 import { nestBoxes, proposeSizes, type BoxSize } from './nest.ts';
 
 const size = (widthMm: number, depthMm: number, heightMm: number): BoxSize => ({ widthMm, depthMm, heightMm });
@@ -162,6 +162,19 @@ describe('bins where they were put', () => {
     expect(four.map((_, i) => countBefore(four, i, true))).toEqual([1, 1, 0, 0]);
     const beside = [bin(undefined, { outerWidthMm: 150 }), bin(undefined, { outerWidthMm: 150 })];
     expect(beside.map((_, i) => countBefore(beside, i, false))).toEqual([0, 0]);
+  });
+
+  it('take one more beside them, then behind, then on a lid, and turned where only that fits', () => {
+    const small = bin(undefined, { outerWidthMm: 150 });
+    expect(findNook(slot, [], small)).toEqual({ xMm: 0, yMm: 0, zMm: 0, isTurned: false });
+    expect(findNook(slot, [small], small)).toMatchObject({ xMm: 150, yMm: 0, zMm: 0 });
+    expect(findNook(slot, [small, small], small)).toMatchObject({ xMm: 0, yMm: 180, zMm: 0 });
+    expect(findNook(slot, [bin({}), bin({ yMm: 180 })], bin())).toMatchObject({ xMm: 0, yMm: 0, zMm: 160 });
+    expect(findNook(slot, four, bin())).toBeNull();
+    // 300 wide does not go into 200, but its 180 do.
+    expect(findNook({ ...slot, widthMm: 200 }, [], bin())).toMatchObject({ isTurned: true });
+    // Nothing stands on what has no lid.
+    expect(findNook(slot, [bin({}, { hasLid: false }), bin({ yMm: 180 }, { hasLid: false })], bin())).toBeNull();
   });
 
   it('as nesting puts them, are always sound', () => {

@@ -15,19 +15,6 @@ export {
   type Measured,
 } from './acts.ts';
 export {
-  createChangeLots,
-  createChangeMany,
-  createImport,
-  createMerge,
-  createRelease,
-  createReserve,
-  createWash,
-  createWrap,
-  type Saved,
-} from './stashActs.ts';
-export { previewPlan } from './preview.ts';
-export { checkInvariants, type InvariantFault } from './invariants.ts';
-export {
   computeContents,
   computePresentPackage,
   computeStanding,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { createHousehold, createLot, createThing, createUnit, ROOM } from '../../../tests/household.ts';
 import type { Household, Lot, Place, PlaceId, StationId } from '../records/index.ts';
-import { applyChanges, checkInvariants, foldEvents, isSame } from './index.ts';
+import { applyChanges, foldEvents, isSame } from './index.ts';
+import { checkInvariants } from './invariants.ts';
 
 const tool = createThing('tool');
 const places = createUnit('cube', {});

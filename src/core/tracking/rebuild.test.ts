@@ -4,8 +4,10 @@ import type { Household, PegHook, Place, PlaceId } from '../records/index.ts';
 import { joinSlots, listBoards, moveBoard } from '../storage/boards.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { checkHooks, HOOK_KINDS, toggleHook } from '../storage/pegs.ts';
-import { computeStanding, applyChanges, checkInvariants, computeContents } from './index.ts';
+import { computeStanding, applyChanges, computeContents } from './index.ts';
+import { checkInvariants } from './invariants.ts';
 import { createSavePlaces } from './placeActs.ts';
+import { putBin } from './putBin.ts';
 import { judgeDraft, nameHooks } from './rebuild.ts';
 
 const place = (household: Household, id: string) => household.places.get(id as PlaceId)!;
@@ -85,6 +87,41 @@ describe('a bin', () => {
     expect([...idle.lots.values()][0]).toMatchObject({ state: 'out', placeId: null, homeId: null });
     const back = save(idle, [bin('b', 'case-Shelf 2')]);
     expect(createPlaceTree(back.places).leaves.map((one) => one.name)).toEqual(['Shelf 1', 'b']);
+  });
+});
+
+describe('a bin put into a compartment', () => {
+  const tree = (of: Household) => createPlaceTree(of.places);
+  const put = (of: Household, one: Place, slot: string) => putBin(of, tree(of), one, place(of, slot));
+
+  it('stands where there is room, and what is left over is told', () => {
+    const first = put(household, bin('b', null), 'case-Shelf 1');
+    // 768 wide and 475 high, less 300 and 200.
+    expect(first).toMatchObject({ ok: true, overMm: 275, besideMm: 468 });
+    const two = save(household, [(first as { bin: Place }).bin]);
+    expect(put(two, bin('c', null), 'case-Shelf 1')).toMatchObject({ ok: true, besideMm: 168 });
+  });
+
+  it('is refused where things lie loose, where it is too large, and where nothing stands', () => {
+    const cloth = createCloth('c', { forms: ['loose'] });
+    const full = createHousehold(
+      [...unit, bin('b', 'case-Shelf 1'), ...createUnit('field', { kind: 'pegboard' })],
+      [cloth, tool],
+      [createLot(cloth, 'b', { form: 'loose' }), createLot(tool, 'case-Shelf 2')],
+    );
+    expect(put(full, place(full, 'b'), 'case-Shelf 2')).toEqual({
+      ok: false,
+      fault: { code: 'loose-things', lots: 1 },
+    });
+    // An empty one may: what lies there lies in it then.
+    expect(put(full, bin('new', null), 'case-Shelf 2').ok).toBe(true);
+    const large = { ...bin('large', null), container: { ...BOX, outerHeightMm: 500 } };
+    expect(put(full, large, 'case-Shelf 1')).toMatchObject({
+      fault: { code: 'no-room', fault: { code: 'too-high', neededMm: 500, availableMm: 475 } },
+    });
+    expect(put(full, bin('new', null), 'field-Board')).toMatchObject({ fault: { code: 'holds-no-bins' } });
+    const old = { ...bin('old', null), container: { ...BOX, isRetired: true } };
+    expect(put(full, old, 'case-Shelf 1')).toMatchObject({ fault: { code: 'retired' } });
   });
 });
 

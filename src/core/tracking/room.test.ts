@@ -4,7 +4,9 @@ import { createRun } from '../../solver/solve.ts';
 import type { Household, Lot, Place, PlaceId, Plan } from '../records/index.ts';
 import { applyUnitSpec } from '../storage/boards.ts';
 import { computeStationPoint, createPlaceTree } from '../storage/index.ts';
-import { applyChanges, checkInvariants, computeContents, groupLotsByPlace, previewPlan } from './index.ts';
+import { applyChanges, computeContents, groupLotsByPlace } from './index.ts';
+import { previewPlan } from './preview.ts';
+import { checkInvariants } from './invariants.ts';
 import { createAdopt, createSavePlaces, findDisturbance } from './placeActs.ts';
 
 const { household } = createSampleHousehold();

@@ -13,20 +13,22 @@ import { getWholeLot } from '../measure/index.ts';
 import { createLotAlike, type Item, type ItemId, type LotId } from '../records/index.ts';
 import {
   computePresentPackage,
-  createChangeMany,
   createCut,
-  createImport,
   createMeasure,
-  createMerge,
   createPutBack,
-  createRelease,
-  createReserve,
   createSaveItem,
   createTakeOut,
-  createWash,
-  createWrap,
   groupLotsByPlace,
 } from './index.ts';
+import {
+  createChangeMany,
+  createImport,
+  createMerge,
+  createRelease,
+  createReserve,
+  createWash,
+  createWrap,
+} from './stashActs.ts';
 
 const cloth = createCloth('cloth');
 const scrap: Item = { ...createCloth('scrap'), kind: 'scrap', forms: ['loose'], scrap: { cut: 'odd', cutMm: null } };

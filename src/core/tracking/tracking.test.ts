@@ -5,7 +5,6 @@ import { computeSpace, createPlaceTree } from '../storage/index.ts';
 import type { DaybookEvent, Household, LotId, World } from '../records/index.ts';
 import {
   applyChanges,
-  checkInvariants,
   computeContents,
   computeStanding,
   createCut,
@@ -20,6 +19,7 @@ import {
   stampEvent,
   type Draft,
 } from './index.ts';
+import { checkInvariants } from './invariants.ts';
 import { createCarryAll, createSavePlaces } from './placeActs.ts';
 
 const NOW = 1_800_000_000_000;

@@ -20,7 +20,7 @@ export function Tape({
   const count = Math.floor(lengthMm / unitMm / minor + 1e-6);
   const width = lengthMm * scale;
   return (
-    <svg aria-hidden className="block shrink-0" width="100%" height="24">
+    <svg aria-hidden data-testid="tape" className="block shrink-0" width="100%" height="24">
       <g transform={`translate(${offsetPx} 0)`}>
         <rect x="0" y="2" width={width} height="20" fill="#efe3b4" stroke="#c9b15a" />
         {Array.from({ length: count + 1 }, (_, i) => {

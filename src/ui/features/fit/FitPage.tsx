@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import type { Household } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { previewPlan } from '../../../core/tracking/index.ts';
+import { previewPlan } from '../../../core/tracking/preview.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';

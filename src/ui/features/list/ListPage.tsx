@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { listTargets, type RowFault } from '../../../core/formats/csv/index.ts';
 import { KINDS, type Kind } from '../../../core/records/index.ts';
-import { createImport } from '../../../core/tracking/index.ts';
+import { createImport } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';

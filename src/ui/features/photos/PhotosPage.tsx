@@ -3,7 +3,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { completeSketch, parseLine, type Sketch } from '../../../core/catalog/index.ts';
 import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
-import { createImport } from '../../../core/tracking/index.ts';
+import { createImport } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { photoStore, useApp, useHousehold, world, type Thing } from '../../state/app.ts';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { CARE_FLAGS, type CareFlag, type Item, type StationId } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
-import { createChangeLots, createChangeMany } from '../../../core/tracking/index.ts';
+import { createChangeLots, createChangeMany } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';

@@ -12,14 +12,8 @@ import {
   type LotId,
   type StowForm,
 } from '../../../core/records/index.ts';
-import {
-  createRelease,
-  createReserve,
-  createSaveItem,
-  createTakeOut,
-  createWash,
-  createWrap,
-} from '../../../core/tracking/index.ts';
+import { createSaveItem, createTakeOut } from '../../../core/tracking/index.ts';
+import { createRelease, createReserve, createWash, createWrap } from '../../../core/tracking/stashActs.ts';
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { createTwinFinder } from '../../../core/catalog/index.ts';
 import type { Household, Item, ItemId } from '../../../core/records/index.ts';
-import { createMerge } from '../../../core/tracking/index.ts';
+import { createMerge } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp } from '../../state/app.ts';
