@@ -99,6 +99,7 @@ const LOFT: RoomSpec = {
       heightMm: 600,
     },
   ],
+  lamps: [{ id: 'loft-lamp', name: 'Ceiling lamp', at: { xMm: 2000, yMm: 1550 }, heightMm: 2200 }],
   circuits: [{ id: 'loft', name: 'Loft sockets', volts: 230, amps: 16 }],
   stations: [
     { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2900, yMm: 1900 }, unitId: 'r1-u3' as PlaceId },

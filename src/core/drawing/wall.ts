@@ -1,14 +1,7 @@
 import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
-import {
-  computeReach,
-  computeSpace,
-  standBoxes,
-  type PlaceTree,
-  type Reach,
-  type StoodBox,
-  type WallLine,
-} from '../storage/index.ts';
+import { computeBands, type Band, type BandsFor } from '../storage/bands.ts';
+import { computeSpace, standBoxes, type PlaceTree, type StoodBox, type WallLine } from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
@@ -18,7 +11,7 @@ export interface WallDrawing {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly backdrop: readonly Shape[];
-  readonly bands: readonly { readonly reach: Reach; readonly fromMm: number; readonly toMm: number }[];
+  readonly bands: readonly Band[];
   readonly figures: readonly Figure[];
   /** By place: the share that is used, and the room left along its line, where it has one. */
   readonly places: ReadonlyMap<PlaceId, PlaceState>;
@@ -254,6 +247,7 @@ export function computeWallDrawing(
   room: Place,
   wall: WallLine,
   view: WallView,
+  bandsFor: BandsFor = 'standing',
 ): WallDrawing {
   const widthMm = wall.lengthMm;
   const ceilingMm = Math.max(...wall.ceiling.map((point) => point.yMm));
@@ -276,12 +270,8 @@ export function computeWallDrawing(
       ink: 'floor',
     },
   ];
-  const { statureMm, fillTarget } = household.settings;
-  const edges = [0, 0.285, 0.42, 0.82, 1.2].map((share) => share * statureMm);
-  const bands = edges.flatMap((from, i) => {
-    const to = Math.min(ceilingMm, edges[i + 1] ?? ceilingMm);
-    return to > from ? [{ reach: computeReach(from + 1, statureMm), fromMm: from, toMm: to }] : [];
-  });
+  const { fillTarget } = household.settings;
+  const bands = computeBands(household.settings, bandsFor, ceilingMm);
 
   const byPlace = groupLotsByPlace(household, view);
   const figures: Figure[] = [];

@@ -86,6 +86,15 @@ export class Fixture {
   @IsNumber() @Min(10) @Max(10_000) heightMm!: number;
 }
 
+/** A lamp over or beside the work. */
+export class Lamp {
+  @Matches(ID_PATTERN) id!: string;
+  @IsString() @MinLength(1) @MaxLength(60) name!: string;
+  @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
+  /** Of what shines, above the floor. */
+  @IsNumber() @Min(0) @Max(20_000) heightMm!: number;
+}
+
 /** A fuse and what hangs on it. */
 export class Circuit {
   @Matches(ID_PATTERN) id!: string;
@@ -142,6 +151,7 @@ export class RoomSpec {
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Circuit) circuits!: Circuit[];
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Station) stations!: Station[];
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => Arrangement) arrangements!: Arrangement[];
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Lamp) lamps?: Lamp[];
   /** Compass bearing of the upper edge of the plan: 0 where it is north. */
   @IsNumber() @Min(0) @Max(360) upDeg!: number;
   /** Of the house, for the sun; absent: 50. */

@@ -1,16 +1,22 @@
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
+  IsOptional,
   IsString,
+  Matches,
   Max,
   MaxLength,
   Min,
   MinLength,
   ValidateNested,
 } from 'class-validator';
+import { ID_PATTERN } from './ids.ts';
+import { SlotSpec, UnitSpec } from './place.ts';
 
 const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station', 'state'] as const;
 export type School = (typeof SCHOOLS)[number];
@@ -67,11 +73,28 @@ export class Estimates {
   @IsNumber() @Min(0) @Max(6000) hiddenSeconds!: number;
 }
 
+class OwnSlot {
+  @IsString() @MinLength(1) @MaxLength(80) name!: string;
+  @ValidateNested() @Type(() => SlotSpec) slot!: SlotSpec;
+}
+
+/** A piece of furniture as it is built, kept for re-use under its name. */
+export class OwnPart {
+  @Matches(ID_PATTERN) id!: string;
+  @IsString() @MinLength(1) @MaxLength(80) name!: string;
+  @ValidateNested() @Type(() => UnitSpec) unit!: UnitSpec;
+  @IsArray() @ArrayMaxSize(1600) @ValidateNested({ each: true }) @Type(() => OwnSlot) slots!: OwnSlot[];
+}
+
 export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
   @IsIn(['metric', 'imperial']) units!: 'metric' | 'imperial';
   @IsInt() @Min(800) @Max(2500) statureMm!: number;
+  /** Of a small member of the household who fetches things too. */
+  @IsOptional() @IsInt() @Min(500) @Max(2000) smallStatureMm?: number;
+  /** Furniture of one's own, kept to be built again. */
+  @IsOptional() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => OwnPart) parts?: OwnPart[];
   @IsBoolean() hasChildren!: boolean;
   @IsBoolean() hasPets!: boolean;
   @IsNumber() @Min(0.3) @Max(1) fillTarget!: number;

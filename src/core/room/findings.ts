@@ -2,6 +2,7 @@ import type { RoomSpec, Settings, UnitSpec } from '../records/index.ts';
 import { computeCeilingAt, getAxes, getPointOf, getWallLine, getWallPoint, listWalls } from '../storage/index.ts';
 import { listFixtureBodies, meetInHeight, type Body, type Piece } from './bodies.ts';
 import { createFloorGrid, findCell, findFreeCell, findWidestWays, getCellPoint } from './floorGrid.ts';
+import { findShadow } from './lamp.ts';
 import { findSeat } from './seat.ts';
 import { findSunniest, type Season } from './sun.ts';
 import { computeGapMm, computeOutsideMm, computeOverlapMm, isInside, type Polygon } from './polygon.ts';
@@ -35,6 +36,7 @@ export type FindingCode =
   | 'lid-under'
   | 'work-under'
   | 'reach-chair'
+  | 'own-shadow'
   | 'sun-on';
 
 /** Something that is wrong with how the room is arranged, where it is, and by how many mm. */
@@ -341,6 +343,7 @@ export function findNear(scene: Scene): Finding[] {
       ...findZones(scene, body),
       ...findLeaning(scene, body),
       ...findSeat(scene, body),
+      ...findShadow(scene, body),
     ]),
     ...findDoors(scene),
     ...findCovered(scene),

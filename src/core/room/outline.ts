@@ -69,6 +69,14 @@ export function checkRoom(room: RoomSpec): RoomFault[] {
   const outline = walls.map((wall) => wall.from);
   for (const fixture of room.fixtures)
     if (!isInside(outline, fixture.at)) faults.push({ code: 'outside', at: fixture.id });
+  for (const { id, at, heightMm } of room.lamps ?? []) {
+    if (!isInside(outline, at)) {
+      faults.push({ code: 'outside', at: id });
+      continue;
+    }
+    const availableMm = computeCeilingAt(room, at);
+    if (heightMm > availableMm + 0.5) faults.push({ code: 'above-ceiling', at: id, neededMm: heightMm, availableMm });
+  }
   return faults;
 }
 

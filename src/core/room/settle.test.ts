@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createUnit, ROOM } from '../../../tests/household.ts';
-import { computeFootprint } from '../storage/index.ts';
+import { computeFootprint, listCorners } from '../storage/index.ts';
 import { moveUnit, normaliseTurn, settleUnit, slideUnit, turnUnit } from './settle.ts';
 
 const room = ROOM.room!;
@@ -49,11 +49,12 @@ describe('moving and turning', () => {
   });
 
   it('turns about its middle, four quarters make none', () => {
-    const once = turnUnit(room, unit, 90);
-    expect(once.stand).toMatchObject({ xMm: 1400, yMm: 150, turnDeg: 90 });
+    const free = moveUnit(room, unit, { xMm: 0, yMm: 1000 }, [], 0);
+    const once = turnUnit(room, free, 90);
+    expect(once.stand).toMatchObject({ xMm: 1400, yMm: 1150, turnDeg: 90 });
     const back = turnUnit(room, turnUnit(room, turnUnit(room, once, 90), 90), 90);
-    expect(back).toMatchObject({ wallId: 'north', stand: null });
-    expect(back.xMm).toBeCloseTo(1000, 6);
+    expect(back.stand).toMatchObject({ xMm: 1400, yMm: 1150 });
+    expect(normaliseTurn(back.stand!.turnDeg)).toBeCloseTo(0, 6);
     expect([normaliseTurn(270), normaliseTurn(-190), normaliseTurn(360)]).toEqual([-90, 170, 0]);
   });
 
@@ -61,7 +62,8 @@ describe('moving and turning', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: -900, max: 900 }),
-        fc.integer({ min: 0, max: 900 }),
+        // Nowhere near a wall, into which it would turn.
+        fc.integer({ min: 400, max: 900 }),
         fc.integer({ min: -180, max: 180 }),
         (xMm, yMm, turn) => {
           const there = turnUnit(room, moveUnit(room, unit, { xMm, yMm }, [], 0), turn);
@@ -73,6 +75,20 @@ describe('moving and turning', () => {
         },
       ),
     );
+  });
+});
+
+describe('a piece turned where it stands at a wall', () => {
+  it('keeps inside: its longer side no longer goes through the wall', () => {
+    // 800 × 300, its middle 150 from the wall: turned it reaches 400 to both sides.
+    const turned = turnUnit(room, unit, 90);
+    const { xMm, yMm, turnDeg } = computeFootprint(room, turned);
+    expect([xMm, yMm, turnDeg]).toEqual([1400, 400, 90]);
+    const inCorner = turnUnit(room, { ...unit, xMm: 0 }, 45);
+    for (const corner of listCorners(computeFootprint(room, inCorner))) {
+      expect(corner.xMm).toBeGreaterThanOrEqual(-1e-6);
+      expect(corner.yMm).toBeGreaterThanOrEqual(-1e-6);
+    }
   });
 });
 

@@ -1,5 +1,16 @@
 import type { RoomSpec, Stand, UnitSpec } from '../records/index.ts';
-import { computeFootprint, computeInsideMm, getAxes, getPointOf, listWalls, standUnit } from '../storage/index.ts';
+import {
+  computeFootprint,
+  computeInsideMm,
+  getAxes,
+  getPointOf,
+  getTurnDeg,
+  getWallPoint,
+  listCorners,
+  listWalls,
+  standUnit,
+  type Footprint,
+} from '../storage/index.ts';
 
 /** Turns that differ by less than this are meant to be alike, °. */
 const SAME_TURN_DEG = 6;
@@ -82,10 +93,29 @@ export function moveUnit(
   return settleUnit(room, unit, { xMm: xMm + byMm.xMm, yMm: yMm + byMm.yMm, turnDeg }, neighbours, withinMm);
 }
 
-/** A piece turned clockwise about its middle; it stands free afterwards, unless its back comes to a wall. */
+/** Shifted so far from each wall that a footprint goes through as it sticks out there. */
+function pushInside(room: RoomSpec, print: Footprint): Stand {
+  let { xMm, yMm } = print;
+  for (const wall of listWalls(room)) {
+    const corners = listCorners({ ...print, xMm, yMm });
+    // Only past a wall that it stands before: in a notch another wall is meant.
+    const { along } = getAxes(getTurnDeg(wall.from, wall.to));
+    const middle = (xMm - wall.from.xMm) * along[0] + (yMm - wall.from.yMm) * along[1];
+    const least = Math.min(...corners.map((corner) => computeInsideMm(wall, corner)));
+    const most = Math.max(...corners.map((corner) => computeInsideMm(wall, corner)));
+    if (least >= 0 || most <= 0 || middle < 0 || middle > wall.lengthMm) continue;
+    const [from, to] = [getWallPoint(wall, 0, 0), getWallPoint(wall, 0, -least)];
+    xMm += to.xMm - from.xMm;
+    yMm += to.yMm - from.yMm;
+  }
+  return { xMm, yMm, turnDeg: print.turnDeg };
+}
+
+/** A piece turned clockwise about its middle and kept in the room; it stands free, unless its back comes to a wall. */
 export function turnUnit(room: RoomSpec, unit: UnitSpec, byDeg: number): UnitSpec {
   const { xMm, yMm, turnDeg } = computeFootprint(room, unit);
-  return settleUnit(room, unit, { xMm, yMm, turnDeg: normaliseTurn(turnDeg + byDeg) }, [], 0);
+  const print = { ...computeFootprint(room, unit), xMm, yMm, turnDeg: normaliseTurn(turnDeg + byDeg) };
+  return settleUnit(room, unit, pushInside(room, print), [], 0);
 }
 
 /**

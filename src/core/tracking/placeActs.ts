@@ -2,13 +2,15 @@ import {
   takesRoom,
   type Change,
   type Household,
+  type Item,
   type Lot,
   type Place,
   type PlaceId,
   type Plan,
+  type Station,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { computeStationPoint, createPlaceTree } from '../storage/index.ts';
+import { computeStationPoint, createPlaceTree, type PlaceTree } from '../storage/index.ts';
 import { getLot, type Act } from './acts.ts';
 import { applyChanges, createChange } from './fold.ts';
 import { computeContents, groupLotsByPlace } from './locate.ts';
@@ -141,4 +143,74 @@ export function createCarryAll(household: Household, subject: string, nowMs: num
   }
   const real = changes.filter((change) => change !== null);
   return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
+}
+
+/** What removing a room would do. */
+export interface RoomLoss {
+  readonly pieces: number;
+  /** Lots that would lie outside. */
+  readonly ousted: number;
+  /** Items that are used at one of its stations, and the station they would be used at instead. */
+  readonly items: number;
+  readonly station: Station | null;
+}
+
+/** Looks ahead at `createRemoveRoom`. */
+export function findRoomLoss(household: Household, roomId: PlaceId): RoomLoss {
+  const tree = createPlaceTree(household.places);
+  const within = new Set(listWithin(tree, roomId).map((place) => place.id));
+  const gone = new Set<string>(tree.places.get(roomId)?.room?.stations.map((station) => station.id));
+  const items = [...household.items.values()].filter((item) => listStations(item).some((id) => gone.has(id)));
+  return {
+    pieces: tree.getChildren(roomId).length,
+    ousted: [...household.lots.values()].filter((lot) => lot.placeId !== null && within.has(lot.placeId)).length,
+    items: items.length,
+    station: tree.rooms.flatMap((room) => (room.id === roomId ? [] : room.room!.stations))[0] ?? null,
+  };
+}
+
+const listStations = ({ stationId, otherStationIds }: Item) => [stationId, ...(otherStationIds ?? [])];
+
+function listWithin(tree: PlaceTree, id: PlaceId): Place[] {
+  return tree.getChildren(id).flatMap((place) => [...listWithin(tree, place.id), place]);
+}
+
+/**
+ * Removes a room with its furniture; its bins go to the pool, what lay in them lies out, and what was used at its
+ * stations is used at the first station that is left. Refused for the last room, and where no station would be left
+ * for things that need one. Doors of other rooms that led there lead to the hall.
+ */
+export function createRemoveRoom(household: Household, roomId: PlaceId, nowMs: number): Act {
+  const tree = createPlaceTree(household.places);
+  const room = tree.places.get(roomId);
+  const { station, items } = findRoomLoss(household, roomId);
+  if (!room?.room || tree.rooms.length < 2 || (items > 0 && station === null)) return fail({ code: 'nothing-changed' });
+  const within = listWithin(tree, roomId);
+  const idle = within
+    .filter((place) => place.container)
+    .map((place, i): Place => {
+      const { at: _at, ...container } = place.container!;
+      return { ...place, parentId: null, order: tree.pool.length + i, container };
+    });
+  const doors = new Set(room.room.doors.map((door) => door.id));
+  const freed = tree.rooms.flatMap((other): Place[] => {
+    if (other.id === roomId || !other.room!.doors.some((door) => door.leadsTo && doors.has(door.leadsTo))) return [];
+    const rest = other.room!.doors.map((door) =>
+      door.leadsTo && doors.has(door.leadsTo) ? { ...door, leadsTo: null } : door,
+    );
+    return [{ ...other, room: { ...other.room!, doors: rest } }];
+  });
+  const removed = [...within.filter((place) => !place.container), room];
+  const places = createSavePlaces(household, room.name, [...idle, ...freed], removed, nowMs);
+  if (!places.ok) return places;
+  const gone = new Set<string>(room.room.stations.map((one) => one.id));
+  const moved = [...household.items.values()].flatMap((item) => {
+    if (!listStations(item).some((id) => gone.has(id))) return [];
+    const left = listStations(item).filter((id) => !gone.has(id));
+    const [stationId, ...others] = left.length > 0 ? left : [station!.id];
+    const next: Item = { ...item, stationId: stationId! };
+    if (item.otherStationIds) next.otherStationIds = others;
+    return createChange('items', item.id, item, next) ?? [];
+  });
+  return ok({ ...places.value, changes: [...places.value.changes, ...moved] });
 }

@@ -7,7 +7,7 @@ import { computeStationPoint, createPlaceTree } from '../storage/index.ts';
 import { applyChanges, computeContents, groupLotsByPlace } from './index.ts';
 import { previewPlan } from './preview.ts';
 import { checkInvariants } from './invariants.ts';
-import { createAdopt, createSavePlaces, findDisturbance } from './placeActs.ts';
+import { createAdopt, createRemoveRoom, createSavePlaces, findDisturbance, findRoomLoss } from './placeActs.ts';
 
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);
@@ -80,6 +80,39 @@ describe('changing the room', () => {
     for (const slot of slots) expect(layout.kept.find((one) => one.name === slot.name)?.id).toBe(slot.id);
     const less = applyUnitSpec(unit.id, unit.unit!, { ...unit.unit!, rows: 4 }, slots, () => 'x');
     expect(less.ok && less.removed.map((slot) => slot.name)).toEqual(['A5', 'B5', 'C5']);
+  });
+});
+
+describe('removing a room', () => {
+  const [loft, landing] = tree.rooms;
+
+  it('says beforehand what hangs on it', () => {
+    const loss = findRoomLoss(household, landing!.id);
+    const within = tree.leaves.filter((leaf) => tree.getPath(leaf.id)[0] === landing);
+    const lots = [...household.lots.values()].filter((lot) => within.some((leaf) => leaf.id === lot.placeId));
+    expect(loss).toMatchObject({ pieces: 1, ousted: lots.length, items: 0 });
+    expect(lots.length).toBeGreaterThan(0);
+  });
+
+  it('leaves what lay there out, its bins idle, and every rule kept', () => {
+    const after = apply(createRemoveRoom(household, landing!.id, 9));
+    const next = createPlaceTree(after.places);
+    expect(next.rooms.map((room) => room.name)).toEqual([loft!.name]);
+    expect(next.pool).toHaveLength(5);
+    expect(checkInvariants(after)).toEqual([]);
+  });
+
+  it('moves what is used at its stations, and is refused where none would be left', () => {
+    expect(createRemoveRoom(household, loft!.id, 9).ok).toBe(false);
+    const spot = { id: 'st-new' as never, name: 'Landing table', at: { xMm: 500, yMm: 500 } };
+    const places = new Map(household.places);
+    places.set(landing!.id, { ...landing!, room: { ...landing!.room!, stations: [spot] } });
+    const draft = createRemoveRoom({ ...household, places }, loft!.id, 9);
+    if (!draft.ok) throw new Error(draft.fault.code);
+    const after = applyChanges({ ...household, places }, draft.value.changes);
+    if (!after.ok) throw new Error('not applied');
+    expect(checkInvariants(after.value)).toEqual([]);
+    expect(new Set([...after.value.items.values()].map((item) => item.stationId))).toEqual(new Set(['st-new']));
   });
 });
 

@@ -250,6 +250,18 @@ export function PlanView(props: PlanViewProps) {
             const [x, y] = at(getWallPoint(getWallLine(room, socket.wallId), socket.xMm));
             return <circle key={socket.id} cx={x} cy={y} r="5" fill="#fffdf8" stroke={INK.ink} strokeWidth="2" />;
           })}
+          {room.lamps?.map((lamp) => {
+            const [x, y] = at(lamp.at);
+            return (
+              <g key={lamp.id} stroke={INK.caution} strokeWidth="1.5" pointerEvents="none">
+                <title>{lamp.name}</title>
+                <path
+                  d={`M${x - 9} ${y}h18M${x} ${y - 9}v18M${x - 6.5} ${y - 6.5}l13 13M${x - 6.5} ${y + 6.5}l13 -13`}
+                />
+                <circle cx={x} cy={y} r="5" fill="#efe3b4" />
+              </g>
+            );
+          })}
           {room.stations.map((station) => {
             const spot = computeStationPoint(room, station, (id) => pieces.find((one) => one.id === id)?.unit);
             const [x, y] = at(spot);

@@ -89,7 +89,7 @@ const Backdrop = memo(function Backdrop({
         .map((band) => {
           const y = (drawing.heightMm - band.toMm) * scale;
           return (
-            <g key={band.reach} pointerEvents="none">
+            <g key={band.fromMm} pointerEvents="none">
               {band.reach === 'easy' && (
                 <rect
                   x="1"

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { WallView } from '../../core/drawing/index.ts';
+import type { BandsFor } from '../../core/storage/bands.ts';
 import type { Kind } from '../../core/records/index.ts';
 
 /** Cloth as it lies, by the colour wheel, in a table, or in figures. */
@@ -32,6 +33,8 @@ interface Choices {
   readonly looks: readonly SavedLook[];
   readonly wallId: string | null;
   readonly wallView: WallView;
+  /** Whose reach is marked on the walls. */
+  readonly bandsFor: BandsFor;
   readonly fitSeconds: number;
   readonly isGreeted: boolean;
   /** Things with a plug that do not run while one sews; the others are taken to run at once. */
@@ -50,6 +53,7 @@ export const useChoices = create<Choices>()(
       looks: [],
       wallId: null,
       wallView: 'is',
+      bandsFor: 'standing',
       fitSeconds: 10,
       isGreeted: false,
       switchedOff: [],

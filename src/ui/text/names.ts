@@ -14,6 +14,7 @@ import type {
   StowForm,
   UnitKind,
 } from '../../core/records/index.ts';
+import type { BandReach } from '../../core/storage/bands.ts';
 import { getRoomSpec, type Reach } from '../../core/storage/index.ts';
 import { capitalise } from './grammar.ts';
 
@@ -163,7 +164,8 @@ const REACH: Record<Reach, string> = {
   stretch: 'stretch',
   stool: 'step stool',
 };
-export const wordReach = (reach: Reach): string => REACH[reach];
+/** The band of a height; from a chair one gets up for what is out of it. */
+export const wordReach = (reach: BandReach): string => (reach === 'getUp' ? 'get up' : REACH[reach]);
 
 const OPENING: Record<Opening, string> = { open: 'open', door: 'by a door', drawer: 'drawer', lid: 'by a lid' };
 export const wordOpening = (opening: Opening): string => OPENING[opening];

@@ -45,6 +45,8 @@ const SAYS: Record<FindingCode, (name: string, other: string, missing: string, n
   'work-under': (name, other, missing) => `To work on ${name}, ${missing} are missing under ${other}.`,
   'reach-chair': (name, other, missing) =>
     `What is wanted daily from ${name} is ${missing} out of reach from the chair at ${other}.`,
+  'own-shadow': (name, other, missing) =>
+    `At ${name} your own shadow falls on the work: ${other} is behind you. ${missing} to the side it is not, or a lamp before you helps.`,
   'sun-on': (name) => `The sun shines on ${name}`,
 };
 
@@ -57,7 +59,7 @@ function nameFixed(room: RoomSpec, id: string): string | null {
   if (window) return `the window in ${wallName(window.wallId)}`;
   const socket = room.sockets.find((one) => one.id === id);
   if (socket) return `the socket in ${wallName(socket.wallId)}`;
-  return room.fixtures.find((one) => one.id === id)?.name ?? null;
+  return [...room.fixtures, ...(room.lamps ?? [])].find((one) => one.id === id)?.name ?? null;
 }
 
 const SEASON = { june: 'in June', equinox: 'in March and September', december: 'in December' } as const;

@@ -44,6 +44,7 @@ function SettingsForm() {
   const [faults, setFaults] = useState<Record<string, string>>({});
   const recorded: Record<string, string> = {
     name: settings.name,
+    small: settings.smallStatureMm === undefined ? '' : formatSize(settings.smallStatureMm, units),
     fill: String(Math.round((1 - settings.fillTarget) * 100)),
     ...Object.fromEntries(SIZES.map(([field]) => [field, formatSize(settings[field], units)])),
   };
@@ -65,6 +66,13 @@ function SettingsForm() {
       const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
       if (!parsed.ok) found[field] = wordAmountFault(parsed.fault, example);
       else change[field] = field === 'statureMm' ? Math.round(parsed.value) : parsed.value;
+    }
+    const small = typed['small'];
+    if (small !== undefined && small !== recorded['small']) {
+      const parsed = parseLengthMm(small, units === 'metric' ? 'cm' : 'in');
+      if (small.trim() === '') change.smallStatureMm = undefined;
+      else if (!parsed.ok) found['small'] = wordAmountFault(parsed.fault, '1.20 m');
+      else change.smallStatureMm = Math.round(parsed.value);
     }
     const free = Number(fill ?? recorded['fill']);
     if (fill?.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = 'From 0 to 70 per cent.';
@@ -120,6 +128,7 @@ function SettingsForm() {
         {SIZES.map(([field, label]) => (
           <TextField key={field} label={label} {...fieldOf(field)} />
         ))}
+        <TextField label="A small member’s height" hint="Empty: nobody’s reach but yours" {...fieldOf('small')} />
         <TextField label="Leave free in every place, %" inputMode="numeric" {...fieldOf('fill')} />
       </div>
       <Button look="strong" type="submit">

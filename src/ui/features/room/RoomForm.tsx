@@ -10,6 +10,7 @@ import { CheckField, SelectField, TextField } from '../../components/fields.tsx'
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
+import { RemoveRoom } from './RemoveRoom.tsx';
 import { SaveFoot } from './SaveFoot.tsx';
 
 interface RoomFormProps {
@@ -64,6 +65,7 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
     windows: useFieldArray({ control, name: 'windows', keyName: 'rowKey' }),
     sockets: useFieldArray({ control, name: 'sockets', keyName: 'rowKey' }),
     circuits: useFieldArray({ control, name: 'circuits', keyName: 'rowKey' }),
+    lamps: useFieldArray({ control, name: 'lamps', keyName: 'rowKey' }),
     fixtures: useFieldArray({ control, name: 'fixtures', keyName: 'rowKey' }),
   };
   useEffect(() => setFocus('name'), [setFocus]);
@@ -366,6 +368,30 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
           </li>
         ))}
       </Rows>
+      <Rows
+        title="Lamps"
+        add="Add a lamp"
+        onAdd={add('lamps', {
+          key: key(),
+          name: `Lamp ${fields.lamps.length + 1}`,
+          x: size(1000),
+          y: size(1000),
+          height: size(2000),
+        })}
+      >
+        {rows.lamps.fields.map((row, i) => (
+          <li key={row.rowKey} className="dotted-row pb-2">
+            <div className="grid grid-cols-2 items-start gap-2">
+              {text(`lamps.${i}.name`, 'Name')}
+              {text(`lamps.${i}.height`, 'Height')}
+              {text(`lamps.${i}.x`, 'Right')}
+              {text(`lamps.${i}.y`, 'Down')}
+            </div>
+            {remove('lamps', i, fields.lamps[i]?.name ?? 'the lamp')}
+          </li>
+        ))}
+      </Rows>
+      {tree.rooms.length > 1 && <RemoveRoom room={room} />}
       {/* What was typed is not thrown away by one key. */}
       <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape={!isDirty} />
     </form>

@@ -3,8 +3,10 @@ import { useParams } from 'react-router';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import { getFetchSeconds } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { formatMinutes } from '../../../core/units/index.ts';
+import type { BandsFor } from '../../../core/storage/bands.ts';
+import { formatMinutes, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -27,7 +29,9 @@ export function RoomPage() {
   const { units } = household.settings;
   const tree = getTree(household);
   const params = useParams();
-  const { wallId: lastWall, wallView } = useChoices();
+  const { wallId: lastWall, wallView, bandsFor: bandsChosen } = useChoices();
+  const { smallStatureMm } = household.settings;
+  const bandsFor = bandsChosen === 'small' && smallStatureMm === undefined ? 'standing' : bandsChosen;
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const today = useAnswer(household, 'today', null);
@@ -37,8 +41,8 @@ export function RoomPage() {
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
   const view = toMove > 0 ? wallView : 'is';
   const drawing = useMemo(
-    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, view) : null),
-    [household, tree, chosen, view],
+    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, view, bandsFor) : null),
+    [household, tree, chosen, view, bandsFor],
   );
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
@@ -53,6 +57,21 @@ export function RoomPage() {
       aside={
         <>
           <TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />
+          {!ticket && (
+            <div className="my-3">
+              <SelectField
+                label="Bands show the reach of"
+                value={bandsFor}
+                onChange={(event) => useChoices.setState({ bandsFor: event.target.value as BandsFor })}
+              >
+                <option value="standing">you, standing</option>
+                <option value="seated">you, from the chair</option>
+                {smallStatureMm !== undefined && (
+                  <option value="small">{`the small one, ${formatSize(smallStatureMm, units)} tall`}</option>
+                )}
+              </SelectField>
+            </div>
+          )}
           {!ticket && (
             <SheetMenu
               name={`${chosen.room.name} ${chosen.wall.name}`}

@@ -3,7 +3,9 @@ import { useForm } from 'react-hook-form';
 import type { Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
 import { applyUnitSpec } from '../../../core/storage/boards.ts';
 import { checkContainers, checkUnitOnWall, findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts';
+import { fromOwnPart, toOwnPart } from '../../../core/storage/ownParts.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
+import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -39,6 +41,8 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   };
   const old = unitId ? (tree.places.get(unitId) ?? null) : null;
   const [newId] = useState(() => world.createId() as PlaceId);
+  /** Compartments of a new piece that is built like one of one's own. */
+  const [ownSlots, setOwnSlots] = useState<readonly Place[]>([]);
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);
   const { register, watch, reset, setFocus, handleSubmit } = useForm<UnitFields>({
@@ -50,7 +54,9 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   if (unitId && !old) return <p className="text-stone">That piece is no longer in the room.</p>;
   if (!wall) return <p className="text-stone">That wall is no longer in the room.</p>;
 
-  const present = old ? tree.getChildren(old.id) : [];
+  const own = household.settings.parts ?? [];
+  const ownPart = old ? undefined : own.find((one) => one.id === fields.part);
+  const present = old ? tree.getChildren(old.id) : ownPart ? ownSlots : [];
   const at = { roomId: wall.room.id, wallId: wall.wall.id };
   const order = old?.order ?? tree.getChildren(wall.room.id).length;
   const read = readUnitFields(fields, units, old, at, old?.id ?? newId, order);
@@ -59,7 +65,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   let inside: string | null = null;
   if (read.ok) {
     const unit = read.value;
-    const layout = applyUnitSpec(unit.id, old?.unit ?? null, unit.unit!, present, world.createId);
+    const layout = applyUnitSpec(unit.id, old?.unit ?? ownPart?.unit ?? null, unit.unit!, present, world.createId);
     const standing = checkUnitOnWall(unit.unit!, wall.wall);
     if (!layout.ok) problem = wordUnitFault(layout.fault, units);
     else if (standing) problem = wordUnitFault(standing, units);
@@ -128,11 +134,23 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
           label="What is it"
           value={fields.part}
           onChange={(event) => {
-            const chosen = PARTS.find((one) => one.id === event.target.value)!;
-            const next = createUnitFields(chosen, fields.wall, units, findX(fields.wall));
-            reset({ ...next, name: fields.name });
+            const mine = own.find((one) => one.id === event.target.value);
+            const chosen = PARTS.find((one) => one.id === event.target.value);
+            const like = mine ? { id: mine.id, kind: mine.unit.kind, unit: mine.unit } : chosen!;
+            setOwnSlots(mine ? fromOwnPart(mine, newId, world.createId) : []);
+            const next = createUnitFields(like, fields.wall, units, findX(fields.wall));
+            reset({ ...next, name: mine ? mine.name : fields.name, isAnchored: mine?.unit.isAnchored ?? false });
           }}
         >
+          {own.length > 0 && (
+            <optgroup label="Your own">
+              {own.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </optgroup>
+          )}
           {PARTS.map(({ id }) => (
             <option key={id} value={id}>
               {capitalise(wordPart(id))}
@@ -204,6 +222,24 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
               </li>
             ))}
           </ul>
+          <Button
+            className="w-full"
+            onClick={() =>
+              void act(
+                (now) =>
+                  createSaveSettings(now, {
+                    ...now.settings,
+                    parts: [
+                      ...(now.settings.parts ?? []).filter((one) => one.name !== old.name),
+                      toOwnPart(world.createId(), old, present),
+                    ],
+                  }),
+                `${old.name} is kept among the parts for new pieces.`,
+              )
+            }
+          >
+            Keep it as a part for re-use
+          </Button>
           <p className="stitched-t pt-3 text-sm text-stone">
             {lying ?? `${wordCount(present.length, 'place')}, nothing in them.`} Undo brings all back.{' '}
             <Button

@@ -42,6 +42,7 @@ export interface RoomFields {
   }[];
   sockets: { key: string; wallId: string; x: string; height: string; circuitId: string }[];
   circuits: { key: string; name: string; volts: string; amps: string }[];
+  lamps: { key: string; name: string; x: string; y: string; height: string }[];
   fixtures: {
     key: string;
     kind: Fixture['kind'];
@@ -102,6 +103,13 @@ export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): R
       name: what,
       volts: String(volts),
       amps: String(amps),
+    })),
+    lamps: (room.lamps ?? []).map((lamp) => ({
+      key: lamp.id,
+      name: lamp.name,
+      x: size(lamp.at.xMm),
+      y: size(lamp.at.yMm),
+      height: size(lamp.heightMm),
     })),
     fixtures: room.fixtures.map((fixture) => ({
       key: fixture.id,
@@ -165,6 +173,7 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
   for (const one of base.windows)
     remember(one.id, { x: one.xMm, sill: one.sillMm, width: one.widthMm, height: one.heightMm });
   for (const socket of base.sockets) remember(socket.id, { x: socket.xMm, height: socket.heightMm });
+  for (const { id, at, heightMm } of base.lamps ?? []) remember(id, { x: at.xMm, y: at.yMm, height: heightMm });
   for (const { id, at, widthMm, depthMm, heightMm } of base.fixtures)
     remember(id, { x: at.xMm, y: at.yMm, width: widthMm, depth: depthMm, height: heightMm });
 
@@ -259,6 +268,14 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
       xMm: read(`sockets.${i}.x`, socket.key, socket.x),
       heightMm: read(`sockets.${i}.height`, socket.key, socket.height),
     })),
+    ...((fields.lamps.length > 0 || base.lamps) && {
+      lamps: fields.lamps.map((lamp, i) => ({
+        id: lamp.key,
+        name: lamp.name.trim() || 'Lamp',
+        at: { xMm: read(`lamps.${i}.x`, lamp.key, lamp.x), yMm: read(`lamps.${i}.y`, lamp.key, lamp.y) },
+        heightMm: read(`lamps.${i}.height`, lamp.key, lamp.height, true),
+      })),
+    }),
     fixtures: fields.fixtures.map((fixture, i) => ({
       id: fixture.key,
       kind: fixture.kind,
@@ -279,7 +296,7 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
 function pathOf({ at }: RoomFault, fields: RoomFields): string {
   const wall = fields.walls.findIndex((one) => one.id === at);
   if (wall >= 0) return `walls.${wall}.name`;
-  for (const list of ['doors', 'windows', 'sockets', 'fixtures'] as const) {
+  for (const list of ['doors', 'windows', 'sockets', 'fixtures', 'lamps'] as const) {
     const row = fields[list].findIndex((one) => one.key === at);
     if (row >= 0) return `${list}.${row}.x`;
   }

@@ -32,7 +32,7 @@ export interface UnitFields {
 
 /** Usual fields of a part; `findX` proposes where there is room for it. */
 export function createUnitFields(
-  { id, kind, unit }: Part,
+  { id, kind, unit }: Pick<Part, 'id' | 'kind' | 'unit'>,
   wall: string,
   units: UnitSystem,
   findX: (piece: { yMm: number; widthMm: number; heightMm: number }) => number | null,

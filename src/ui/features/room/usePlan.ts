@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   computeFindings,
   computeTriangle,
@@ -63,6 +63,14 @@ export function usePlan(room: Place, spec: RoomSpec): Plan {
       }
     });
   }, [act]);
+  // What is held when the plan is left is kept; so is what a closing tab leaves.
+  useEffect(() => {
+    window.addEventListener('pagehide', save);
+    return () => {
+      window.removeEventListener('pagehide', save);
+      save();
+    };
+  }, [save]);
   const keep = useCallback(
     (when: 'now' | 'rest' = 'now') => {
       if (timer.current) clearTimeout(timer.current);

@@ -1,0 +1,42 @@
+import { useNavigate } from 'react-router';
+import type { Place } from '../../../core/records/index.ts';
+import { createRemoveRoom, findRoomLoss } from '../../../core/tracking/placeActs.ts';
+import { Button } from '../../components/Button.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+
+/** Takes a room out of the household, saying what hangs on it. */
+export function RemoveRoom({ room }: { room: Place }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const navigate = useNavigate();
+  const { pieces, ousted, items, station } = findRoomLoss(household, room.id);
+  const isLastStation = items > 0 && station === null;
+  const next = getTree(household).rooms.find((one) => one.id !== room.id);
+  return (
+    <div className="stitched-t pt-3 text-sm text-stone">
+      <p>
+        {`${wordCount(pieces, 'piece')} of furniture would go with it`}
+        {ousted > 0 && `, ${wordCount(ousted, 'lot')} would lie out without a home`}
+        {items > 0 &&
+          station &&
+          `, and ${wordCount(items, 'thing')} used at its stations would be used at ${station.name}`}
+        {isLastStation
+          ? '. It cannot go: things are used at its stations, and no other room has one.'
+          : '. Its bins wait among the idle ones. Undo brings all back.'}
+      </p>
+      <Button
+        look="quiet"
+        disabled={isLastStation}
+        onClick={() =>
+          void act((now) => createRemoveRoom(now, room.id, world.nowMs()), `Removed ${room.name}.`).then(
+            (isDone) => isDone && next && navigate(`/room/plan/${next.id}`),
+          )
+        }
+      >
+        Remove {room.name}
+      </Button>
+    </div>
+  );
+}
