@@ -13,10 +13,13 @@ import {
 } from '../../core/storage/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { useSize } from '../components/useSize.ts';
+import { placeNames } from './placeNames.ts';
 import { Tape } from './Tape.tsx';
 
 const MARGIN_PX = 34;
 const NARROW_PX = 600;
+/** Mean advance of a letter of the names. */
+const LETTER_PX = 7.2;
 const INK = {
   fault: '#a63d32',
   caution: '#9a6f14',
@@ -77,6 +80,19 @@ export function PlanView(props: PlanViewProps) {
   const isNarrow = size.width < NARROW_PX;
   const tables = pieces.flatMap(({ unit }) => (unit.kind === 'table' ? [computeFootprint(room, unit)] : []));
   const isUnderTable = ({ xMm, yMm }: PlanPoint) => tables.some((table) => isInside(listCorners(table), { xMm, yMm }));
+  const nameOf = ({ unit, name }: Piece) => (unit.isFixed ? `${name} (locked)` : name);
+  // Where it is narrow the names of what hangs or stands under a table are left out.
+  const named = pieces.flatMap((piece) => {
+    const print = computeFootprint(room, piece.unit);
+    if (Math.max(print.widthMm, print.depthMm) * scale <= 46) return [];
+    const isCovered = piece.unit.yMm > 0 || (piece.unit.kind !== 'table' && isUnderTable(print));
+    if (isNarrow && isCovered && piece.id !== chosen) return [];
+    // The name of what is thin stands before it.
+    const isThin = print.depthMm * scale < 26;
+    const [x, y] = at(isThin ? getPointOf(print, 0, print.depthMm / 2 + 14 / scale) : print);
+    return [{ piece, x, y, width: nameOf(piece).length * LETTER_PX }];
+  });
+  const shifts = placeNames(named);
   const worst = new Map<string, boolean>();
   for (const one of findings) worst.set(one.bodyId, (worst.get(one.bodyId) ?? false) || one.isFault);
 
@@ -218,34 +234,25 @@ export function PlanView(props: PlanViewProps) {
                 </g>
               );
             })}
-          {/* Names lie over everything, so that they can be read; where it is narrow those of what hangs or stands under a table are left out. */}
-          {pieces.map((piece) => {
-            const print = computeFootprint(room, piece.unit);
-            if (Math.max(print.widthMm, print.depthMm) * scale <= 46) return null;
-            const isCovered = piece.unit.yMm > 0 || (piece.unit.kind !== 'table' && isUnderTable(print));
-            if (isNarrow && isCovered && piece.id !== chosen) return null;
-            // The name of what is thin stands before it.
-            const isThin = print.depthMm * scale < 26;
-            const [x, y] = at(isThin ? getPointOf(print, 0, print.depthMm / 2 + 14 / scale) : print);
-            return (
-              <text
-                key={piece.id}
-                x={x}
-                y={y + 5}
-                textAnchor="middle"
-                fontSize="14"
-                fontStyle={piece.unit.yMm > 0 ? 'italic' : undefined}
-                fontWeight={piece.id === chosen ? 700 : undefined}
-                fill={INK.ink}
-                stroke="#f5f1e8"
-                strokeWidth="3"
-                paintOrder="stroke"
-                pointerEvents="none"
-              >
-                {piece.unit.isFixed ? `${piece.name} (locked)` : piece.name}
-              </text>
-            );
-          })}
+          {/* Names lie over everything, so that they can be read. */}
+          {named.map(({ piece, x, y }, i) => (
+            <text
+              key={piece.id}
+              x={x}
+              y={y + 5 + shifts[i]!}
+              textAnchor="middle"
+              fontSize="14"
+              fontStyle={piece.unit.yMm > 0 ? 'italic' : undefined}
+              fontWeight={piece.id === chosen ? 700 : undefined}
+              fill={INK.ink}
+              stroke="#f5f1e8"
+              strokeWidth="3"
+              paintOrder="stroke"
+              pointerEvents="none"
+            >
+              {nameOf(piece)}
+            </text>
+          ))}
           {room.sockets.map((socket) => {
             const [x, y] = at(getWallPoint(getWallLine(room, socket.wallId), socket.xMm));
             return <circle key={socket.id} cx={x} cy={y} r="5" fill="#fffdf8" stroke={INK.ink} strokeWidth="2" />;

@@ -35,7 +35,7 @@ export function RemoveRoom({ room }: { room: Place }) {
           )
         }
       >
-        Remove {room.name}
+        Remove the whole room
       </Button>
     </div>
   );
