@@ -318,6 +318,10 @@ describe('at a table where one sits', () => {
     // As deep as the chair is away from the wall, they begin just beside it.
     const closer = { ...near, unit: { ...near.unit, depthMm: 950 } };
     expect(codes(find([piece('table', table), closer], seated))).not.toContain('reach-chair');
+    // Hung with its lower edge at 1.7 m it is 774 over the shoulder, which is at 0.575 × 1680 - 40 = 926.
+    const hung = { ...closer, unit: { ...closer.unit, yMm: 1700, heightMm: 300 } };
+    const high = find([piece('table', table), hung], seated).find((one) => one.code === 'reach-chair');
+    expect(high?.missingMm).toBeCloseTo(Math.hypot(700, 1700 - 926) - 0.44 * 1680, 0);
     const seldom = { ...near, fetched: new Map([['sew', 10]]) };
     expect(codes(find([piece('table', table), seldom], seated))).not.toContain('reach-chair');
   });

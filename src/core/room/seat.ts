@@ -10,8 +10,12 @@ const KNEES_MM = 600;
 const SLACK_MM = 5;
 /** What is fetched every day and more is wanted without getting up. */
 const DAILY_PER_MONTH = 30;
-/** Shoulder to grip as a share of stature, after Drillis and Contini 1966; the chair turns. */
+/** Shoulder to grip as a share of stature, and the shoulder over the seat, after Drillis and Contini 1966; the chair turns. */
 const ARM_SHARE = 0.44;
+const SHOULDER_OVER_SEAT = 0.29;
+/** The seat: the knee, less its hollow. */
+const KNEE_SHARE = 0.285;
+const BELOW_KNEE_MM = 40;
 
 /** Above what one works on, for hands and an iron. */
 const HANDS_MM = 500;
@@ -61,10 +65,12 @@ function findOutOfReach({ room, bodies, statureMm }: Scene, table: Body): Findin
   return stations.flatMap((station) => {
     const seat = computeStationPoint(room, station, () => table.piece!.unit);
     const reachMm = ARM_SHARE * statureMm;
+    const shoulderMm = (KNEE_SHARE + SHOULDER_OVER_SEAT) * statureMm - BELOW_KNEE_MM;
     return bodies.flatMap((body): Finding[] => {
       const perMonth = body.piece?.fetched?.get(station.id) ?? 0;
       if (body === table || perMonth < DAILY_PER_MONTH) return [];
-      const gap = computeGapMm([seat], body.corners);
+      // Down to what is low one bends; up one stretches only the arm.
+      const gap = Math.hypot(computeGapMm([seat], body.corners), Math.max(0, body.fromMm - shoulderMm));
       if (gap <= reachMm + SLACK_MM) return [];
       return [
         {

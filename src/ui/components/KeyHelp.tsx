@@ -12,6 +12,8 @@ const KEYS: readonly [string, string][] = [
   ['Q', 'Quick add: one line in the stash'],
   ['N', 'New, by a form, in the stash or on the wall'],
   ['D', 'Another like this'],
+  ['W', 'Rebuild the wall in place; M carries a bin'],
+  ['+ −', 'Zoom the wall; 0 shows it whole'],
   ['E', 'Edit what is selected'],
   ['U', 'Undo the last thing'],
   ['H', 'How each number in sight was made'],

@@ -95,7 +95,7 @@ export function WallView(props: WallViewProps) {
           </svg>
         </div>
       </div>
-      <div role="group" aria-label="Zoom" className="no-print absolute right-3 bottom-2 flex">
+      <div role="group" aria-label="Zoom" className="no-print flex self-end pr-3 md:absolute md:right-0 md:bottom-2">
         {button('-', 'Smaller', () => step(-1), isWhole)}
         {!isWhole && button('0', 'Whole wall', showWhole, false)}
         {button('+', 'Larger', () => step(1), isMost)}
