@@ -1,3 +1,4 @@
+import { findBrokenWishes } from './wishes.ts';
 import { computePackage, getWholeLot } from '../core/measure/index.ts';
 import type {
   Assignment,
@@ -41,7 +42,8 @@ export interface CheckFinding {
     | 'hook'
     | 'divider'
     | 'load'
-    | 'household';
+    | 'household'
+    | 'wish';
   readonly lotId: LotId | null;
   readonly placeId: PlaceId | null;
   readonly note: string;
@@ -285,6 +287,9 @@ export function checkPlan(
     const limit = household.places.get(id)?.unit?.loadG ?? null;
     test(limit === null || massG <= limit, 'load', id, null, `${massG.toFixed(0)} g in the unit`);
   }
+  const wishes = findBrokenWishes(household, plan.assignments);
+  tests += wishes.tests;
+  for (const { lotId, placeId, note } of wishes.broken) findings.push({ rule: 'wish', lotId, placeId, note });
   return { findings, tests };
 }
 

@@ -15,7 +15,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN } from './ids.ts';
+import { ID_PATTERN, type LotId, type PlaceId } from './ids.ts';
 import { SlotSpec, UnitSpec } from './place.ts';
 
 const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station', 'state'] as const;
@@ -86,6 +86,21 @@ export class OwnPart {
   @IsArray() @ArrayMaxSize(1600) @ValidateNested({ each: true }) @Type(() => OwnSlot) slots!: OwnSlot[];
 }
 
+const WISH_KINDS = ['stays', 'notIn', 'free', 'together', 'apart'] as const;
+export type WishKind = (typeof WISH_KINDS)[number];
+
+/**
+ * What the sewist asks of every plan: these lots, groups or this place stay as they are; these never in there; nothing
+ * in there; these lots together; these lots, or lots of these groups, never together. A place means all that is in it.
+ */
+export class Wish {
+  @Matches(ID_PATTERN) id!: string;
+  @IsIn(WISH_KINDS) kind!: WishKind;
+  @IsArray() @ArrayMaxSize(2000) @Matches(ID_PATTERN, { each: true }) lotIds!: LotId[];
+  @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) groupIds!: string[];
+  @IsOptional() @Matches(ID_PATTERN) placeId!: PlaceId | null;
+}
+
 export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
@@ -93,6 +108,8 @@ export class Settings {
   @IsInt() @Min(800) @Max(2500) statureMm!: number;
   /** Of a small member of the household who fetches things too. */
   @IsOptional() @IsInt() @Min(500) @Max(2000) smallStatureMm?: number;
+  /** Asked of every plan. */
+  @IsOptional() @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => Wish) wishes?: Wish[];
   /** Furniture of one's own, kept to be built again. */
   @IsOptional() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => OwnPart) parts?: OwnPart[];
   @IsBoolean() hasChildren!: boolean;

@@ -5,9 +5,10 @@ import { checkLoad } from './load.ts';
 import type { Finding, Offer, Rule } from './rule.ts';
 import { checkShape } from './shape.ts';
 import { checkSun } from './sun.ts';
+import { checkWish } from './wish.ts';
 
-/** Hard rules; the shape comes first because it explains the most. */
-const HARD: readonly Rule[] = [checkShape, checkLoad, checkChildren, checkSun, checkHeat];
+/** Hard rules; what was asked comes before the shape, which explains the most. */
+const HARD: readonly Rule[] = [checkWish, checkShape, checkLoad, checkChildren, checkSun, checkHeat];
 const SOFT: readonly Rule[] = [cautionHeavyHigh, cautionThreadPets];
 
 /** The first hard rule that an offer breaks, or null. */

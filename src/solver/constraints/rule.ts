@@ -1,5 +1,6 @@
 import type { Package } from '../../core/measure/index.ts';
 import type { Item, Settings } from '../../core/records/index.ts';
+import type { WishCode } from '../model/wishes.ts';
 import type { PlaceTraits, Space } from '../../core/storage/index.ts';
 
 /** What a rule looks at: one lot's package and the place it might go to. */
@@ -9,6 +10,8 @@ export interface Offer {
   readonly space: Space;
   readonly traits: PlaceTraits;
   readonly settings: Settings;
+  /** What the sewist's wishes say against it, where they do. */
+  readonly wish?: WishCode | null;
 }
 
 /** What a rule found, worded by the interface. Needed and available in mm, g, or a share of the place. */
@@ -28,7 +31,8 @@ export interface Finding {
     | 'sun'
     | 'heat'
     | 'heavy-high'
-    | 'thread-pets';
+    | 'thread-pets'
+    | WishCode;
   readonly needed: number;
   readonly available: number;
 }

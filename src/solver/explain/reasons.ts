@@ -30,6 +30,9 @@ function findRoomiest(facts: Facts, state: State, lot: number): Reason | null {
   if (best === -1) return null;
   const p = facts.optPlace[best]!;
   const { place, traits } = facts.places[p]!;
+  if (facts.wishes.hasApart && state.hasRival(lot, p))
+    return { code: 'apart', needed: 0, available: 0, placeId: place.id };
+  if (facts.wishes.setOf[lot] !== -1) return { code: 'together', needed: 0, available: 0, placeId: place.id };
   const [needed, available] = [facts.optShare[best]!, Math.max(0, 1 - state.fill[p]!)];
   if (available < needed) return { code: 'full', needed, available, placeId: place.id };
   const leftG = Math.max(0, traits.loadG - state.massG[p]!);
@@ -48,9 +51,10 @@ export function explainUnplaced(facts: Facts, state: State, lot: number): Reason
   if (room) return room;
   let nearest: Reason | null = null;
   let leastMiss = Infinity;
-  for (const { place, space, traits } of facts.places)
+  for (const [p, { place, space, traits }] of facts.places.entries())
     for (const pkg of facts.packages[lot]!) {
-      const finding = findHardFault({ item: facts.items[lot]!, pkg, space, traits, settings: facts.settings });
+      const wish = facts.wishes.forbid(lot, p);
+      const finding = findHardFault({ item: facts.items[lot]!, pkg, space, traits, settings: facts.settings, wish });
       if (!finding || finding.code === 'form') continue;
       // A shape that misses by little is nearer than a rule, which no filing makes fit.
       const miss = SHAPE_CODES.has(finding.code) ? finding.needed / Math.max(1e-9, finding.available) : 100;

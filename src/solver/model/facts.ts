@@ -23,6 +23,7 @@ import {
   type Space,
 } from '../../core/storage/index.ts';
 import { findCautions, findHardFault } from '../constraints/index.ts';
+import { compileWishes, type Wishes } from './wishes.ts';
 
 /** Everything is looked at or passed through the hands at least once in ten months. */
 const LEAST_USES = 0.1;
@@ -91,6 +92,8 @@ export interface Facts {
   readonly optBase: Float64Array;
   readonly optCautions: Uint8Array;
   readonly optIsStack: Uint8Array;
+  readonly optLot: Int32Array;
+  readonly wishes: Wishes;
   /** Describes any lot in any place, allowed or not; null when the form does not suit the place at all. */
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
 }
@@ -216,6 +219,12 @@ export function createFacts(household: Household): Facts {
     };
   };
 
+  const wishes = compileWishes(household, tree, {
+    lots,
+    groupOf: groupIndex,
+    groupIds: groups.map((group) => group.id),
+    places: places.map(({ place }) => place),
+  });
   const optStart = new Int32Array(lots.length + 1);
   const found: Offered[] = [];
   for (let l = 0; l < lots.length; l += 1) {
@@ -223,10 +232,15 @@ export function createFacts(household: Household): Facts {
     for (let p = 0; p < places.length; p += 1)
       for (const pkg of packages[l]!) {
         const { space, traits } = places[p]!;
-        if (findHardFault({ item: items[l]!, pkg, space, traits, settings })) continue;
+        if (findHardFault({ item: items[l]!, pkg, space, traits, settings, wish: wishes.forbid(l, p) })) continue;
         const offered = describe(l, p, pkg);
         if (offered) found.push(offered);
       }
+    // What stays is not refolded either.
+    if (!wishes.keepsForm(l)) continue;
+    const mine = found.slice(optStart[l]);
+    const alike = mine.filter(({ pkg }) => pkg.form === lots[l]!.form);
+    if (alike.length > 0) found.splice(optStart[l]!, mine.length, ...alike);
   }
   optStart[lots.length] = found.length;
 
@@ -269,6 +283,8 @@ export function createFacts(household: Household): Facts {
       const { mode, peg } = places[place]!.space;
       return (isPiled(pkg.form) && mode === 'line') || (mode === 'area' && peg?.hooks) ? 1 : 0;
     }),
+    optLot: Int32Array.from(found, (one) => one.lot),
+    wishes,
     describe,
   };
 }

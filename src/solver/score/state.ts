@@ -71,12 +71,22 @@ export class State {
     const { facts } = this;
     const p = facts.optPlace[option]!;
     if (this.fill[p]! + facts.optShare[option]! > this.cap[p]! + 1e-9) return false;
+    if (facts.wishes.hasApart && this.hasRival(facts.optLot[option]!, p)) return false;
     const mass = facts.optMassG[option]!;
     const at = facts.places[p]!;
     return (
       this.massG[p]! + mass <= at.traits.loadG &&
       this.slotMassG[at.slot]! + mass <= facts.slotLoadG[at.slot]! &&
       this.unitMassG[at.unit]! + mass <= facts.unitLoadG[at.unit]!
+    );
+  }
+
+  /** Whether something is in a place that a lot must never be with. */
+  hasRival(lot: number, place: number): boolean {
+    const { apartLots, apartGroups } = this.facts.wishes;
+    return (
+      apartLots[lot]!.some((other) => this.getPlace(other) === place) ||
+      apartGroups[this.facts.groupOf[lot]!]!.some((group) => this.count[place * this.groupCount + group]! > 0)
     );
   }
 

@@ -163,10 +163,27 @@ export class Annealer {
     const { state } = this;
     const option = this.drawOption(lot);
     if (option === NONE || option === state.option[lot]) return false;
+    const set = this.facts.wishes.setOf[lot]!;
+    if (set !== NONE) return this.relocateSet(this.facts.wishes.sets[set]!, this.facts.optPlace[option]!);
     if (state.option[lot] !== NONE) this.take(lot);
     if (!state.canInsert(option)) return false;
     this.put(lot, option);
     return true;
+  }
+
+  /** All of a set that is kept together goes to another place, or none. */
+  private relocateSet(set: readonly number[], place: number): boolean {
+    for (const lot of set) if (this.state.option[lot] !== NONE) this.take(lot);
+    for (const lot of set) {
+      const option = this.findOption(lot, place);
+      if (option === NONE || !this.state.canInsert(option)) return false;
+      this.put(lot, option);
+    }
+    return true;
+  }
+
+  private isBound(lot: number): boolean {
+    return this.facts.wishes.setOf[lot] !== NONE;
   }
 
   private exchange(lot: number): boolean {
@@ -178,6 +195,7 @@ export class Annealer {
     const list = this.inside[there]!;
     if (there === here || list.length === 0) return false;
     const other = list[this.below(list.length)]!;
+    if (this.isBound(lot) || this.isBound(other)) return false;
     const back = this.findOption(other, here);
     if (back === NONE) return false;
     this.take(lot);
@@ -198,7 +216,7 @@ export class Annealer {
     const there = facts.optPlace[option]!;
     if (there === here) return false;
     const group = facts.groupOf[lot]!;
-    const kin = this.inside[here]!.filter((one) => facts.groupOf[one] === group).slice(0, 12);
+    const kin = this.inside[here]!.filter((one) => facts.groupOf[one] === group && !this.isBound(one)).slice(0, 12);
     if (kin.length < 2) return false;
     let moved = 0;
     for (const one of kin) {
@@ -240,11 +258,13 @@ export class Annealer {
     const option = this.drawOption(lot);
     if (option === NONE) return false;
     const p = facts.optPlace[option]!;
+    if (this.isBound(lot)) return this.relocateSet(facts.wishes.sets[facts.wishes.setOf[lot]!]!, p);
     const out: number[] = [];
     while (!state.canInsert(option)) {
       const list = this.inside[p]!;
       if (list.length === 0 || out.length >= 4) return false;
       const victim = list[this.below(list.length)]!;
+      if (this.isBound(victim)) return false;
       this.take(victim);
       out.push(victim);
     }

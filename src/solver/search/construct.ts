@@ -1,4 +1,5 @@
 import type { State } from '../score/index.ts';
+import { dropBrokenSets, listCommonPlaces, insertSet, placeSet } from './sets.ts';
 
 /** The cheapest option that has room, -1 when there is none. */
 function findBestOption(state: State, lot: number): number {
@@ -37,8 +38,10 @@ export function constructByGroup(state: State): void {
     return facts.groupUses[g]! / (share[g]! + 0.1) + 200 / (1 + choice);
   });
   const order = facts.groups.map((_, g) => g).toSorted((a, b) => urgency[b]! - urgency[a]! || a - b);
+  for (const set of facts.wishes.sets) placeSet(state, set);
   for (const g of order)
     for (const l of members[g]!) {
+      if (facts.wishes.setOf[l] !== -1) continue;
       const option = findBestOption(state, l);
       if (option >= 0) state.insert(l, option);
     }
@@ -53,12 +56,15 @@ export function constructFirstFit(state: State): void {
     return least;
   };
   const sizes = facts.lots.map((_, l) => size(l));
-  for (const l of facts.lots.map((_, i) => i).toSorted((a, b) => sizes[b]! - sizes[a]! || a - b))
+  for (const set of facts.wishes.sets) listCommonPlaces(state, set).some((p) => insertSet(state, set, p));
+  for (const l of facts.lots.map((_, i) => i).toSorted((a, b) => sizes[b]! - sizes[a]! || a - b)) {
+    if (facts.wishes.setOf[l] !== -1) continue;
     for (let o = facts.optStart[l]!; o < facts.optStart[l + 1]!; o += 1)
       if (state.canInsert(o)) {
         state.insert(l, o);
         break;
       }
+  }
 }
 
 /** Where things are now, as far as the rules and the room allow. */
@@ -70,4 +76,5 @@ export function constructFromPresent(state: State): void {
         state.insert(l, o);
         break;
       }
+  dropBrokenSets(state);
 }

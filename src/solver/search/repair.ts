@@ -2,6 +2,7 @@ import type { Package } from '../../core/measure/index.ts';
 import { packPlace, type PackResult } from '../../core/packing/index.ts';
 import { getOptionPackage, type Facts } from '../model/index.ts';
 import type { State } from '../score/index.ts';
+import { placeSet } from './sets.ts';
 
 /** Remembers which contents of a place were packed, by place, lots and forms. */
 export class PackingCache {
@@ -51,11 +52,21 @@ export function repairPacking(state: State, cache: PackingCache): number[] {
       // The one whose loss weighs least for the room it gives.
       const value = (l: number) => facts.weight[l]! / (0.02 + facts.optShare[state.option[l]!]!);
       const victim = list.reduce((a, b) => (value(b) < value(a) ? b : a));
-      list.splice(list.indexOf(victim), 1);
-      state.remove(victim);
+      // What is kept together goes together.
+      const bound = facts.wishes.setOf[victim]!;
+      for (const lot of bound === -1 ? [victim] : facts.wishes.sets[bound]!) {
+        list.splice(list.indexOf(lot), 1);
+        state.remove(lot);
+      }
     }
   }
-  const homeless = facts.lots.map((_, l) => l).filter((l) => state.option[l] === -1);
+  for (const set of facts.wishes.sets) {
+    if (state.option[set[0]!] !== -1) continue;
+    const isPacked = (p: number) => cache.pack(p, [...inside[p]!, ...set], state.option).status === 'packed';
+    if (placeSet(state, set, isPacked)) inside[state.getPlace(set[0]!)]!.push(...set);
+  }
+  const isLoose = (l: number) => facts.wishes.setOf[l] === -1;
+  const homeless = facts.lots.map((_, l) => l).filter((l) => state.option[l] === -1 && isLoose(l));
   for (const lot of homeless.toSorted((a, b) => facts.weight[b]! - facts.weight[a]! || a - b)) {
     const offers: { option: number; delta: number }[] = [];
     for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1)

@@ -39,6 +39,16 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
       return `It weighs ${formatMass(needed, units)}; ${place} can carry only ${formatMass(available, units)} more.`;
     case 'not-packed':
       return `${place} has room for it in sum, but no way was found to lay it beside what is there.`;
+    case 'stays':
+      return `It would fit ${place}, but you said what stays where it is.`;
+    case 'not-in':
+      return `It would fit ${place}, but you said that it never goes there.`;
+    case 'free':
+      return `It would fit ${place}, which you keep free.`;
+    case 'apart':
+      return `${place} would take it, but something is there that it is never to be with.`;
+    case 'together':
+      return `No place takes all of what you keep together; alone it would fit ${place}.`;
     case 'children':
       return 'Every place that it fits is within reach of children.';
     case 'sun':

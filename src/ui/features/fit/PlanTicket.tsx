@@ -11,6 +11,7 @@ import { getStrays } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+import { WishList } from './WishList.tsx';
 
 const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
 
@@ -129,6 +130,7 @@ export function PlanTicket({ moves }: { moves: number }) {
           .
         </p>
       )}
+      {status !== 'running' && <WishList />}
       {today && status !== 'running' && (
         <Suspense>
           <PartsChart today={today} plan={plan?.score ?? null} />

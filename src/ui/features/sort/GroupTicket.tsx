@@ -2,6 +2,7 @@ import type { Group } from '../../../core/grouping/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
+import { WishButton } from '../../components/WishButton.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getNeeds, getTree } from '../../state/derived.ts';
@@ -37,6 +38,9 @@ export function GroupTicket({ group }: { group: Group }) {
           how="The places where its lots lie today, each counted once."
         >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
       </dl>
+      <p className="mt-2">
+        <WishButton wish={{ kind: 'stays', groupIds: [group.id] }}>Plans leave this group where it is</WishButton>
+      </p>
       <h3 className="mt-4 font-bold">In this order</h3>
       <ol className="mt-1">
         {group.lots.map((lot) => {

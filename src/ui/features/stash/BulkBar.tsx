@@ -3,6 +3,7 @@ import { CARE_FLAGS, type CareFlag, type Item, type StationId } from '../../../c
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { createChangeLots, createChangeMany } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
+import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCare, wordCount } from '../../text/index.ts';
@@ -112,6 +113,12 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
             Set
           </Button>
         </form>
+        {rows.length > 1 && rows.length <= 60 && (
+          <>
+            <WishButton wish={{ kind: 'together', lotIds: rows.map(({ lot }) => lot.id) }}>Keep together</WishButton>
+            <WishButton wish={{ kind: 'apart', lotIds: rows.map(({ lot }) => lot.id) }}>Never together</WishButton>
+          </>
+        )}
         {isCloth && (
           <Button
             look="quiet"

@@ -15,10 +15,12 @@ import {
 import { createSaveItem, createTakeOut } from '../../../core/tracking/index.ts';
 import { createRelease, createReserve, createWash, createWrap } from '../../../core/tracking/stashActs.ts';
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { getAncestor } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
+import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
-import { getLotsByItem } from '../../state/derived.ts';
+import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
 
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
@@ -38,6 +40,7 @@ export function LotMore({ household, item, lot }: LotProps) {
   const [asked, setAsked] = useState<Asked>(null);
   const done = () => setAsked(null);
   const isCloth = item.kind === 'fabric' || item.kind === 'scrap';
+  const unit = lot.placeId ? getAncestor(getTree(household), lot.placeId, 'unit') : null;
   return (
     <section aria-label="More to do with it" className="stitched-t mt-4 pt-3">
       {(lot.reserved ?? []).map((one) => (
@@ -107,6 +110,14 @@ export function LotMore({ household, item, lot }: LotProps) {
           <Button look="quiet" onClick={() => setAsked('merge')}>
             Do I have it twice?
           </Button>
+          {(lot.placeId ?? lot.homeId) !== null && (
+            <WishButton wish={{ kind: 'stays', lotIds: [lot.id] }}>Plans leave it where it is</WishButton>
+          )}
+          {unit && (
+            <WishButton wish={{ kind: 'notIn', lotIds: [lot.id], placeId: unit.id }}>
+              {`Plans never put it into ${unit.name}`}
+            </WishButton>
+          )}
         </div>
       )}
     </section>

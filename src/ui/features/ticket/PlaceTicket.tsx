@@ -6,6 +6,7 @@ import { formatMass, formatSize, formatSizes } from '../../../core/units/index.t
 import { computePresentPackage } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row } from '../../components/fields.tsx';
+import { WishButton } from '../../components/WishButton.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
@@ -90,6 +91,13 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
         </div>
       )}
       {!isPreview && <PlaceActs place={place} />}
+      {!isPreview && (
+        <section aria-label="What plans may do here" className="stitched-t mt-3 flex flex-wrap gap-x-5 gap-y-1 pt-2">
+          <WishButton wish={{ kind: 'stays', placeId: id }}>Plans leave this place as it is</WishButton>
+          <WishButton wish={{ kind: 'stays', placeId: unit.id }}>{`Plans leave ${unit.name} as it is`}</WishButton>
+          <WishButton wish={{ kind: 'free', placeId: id }}>Plans keep it free</WishButton>
+        </section>
+      )}
       <h3 className="mt-4 font-bold">In it, in order</h3>
       {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
       <ol className="mt-1">

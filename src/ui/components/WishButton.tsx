@@ -1,0 +1,33 @@
+import type { Wish } from '../../core/records/index.ts';
+import { createLiftWish, createWish, findWish } from '../../core/tracking/wishActs.ts';
+import { useApp, useHousehold, world } from '../state/app.ts';
+import { getGroups, getTree } from '../state/derived.ts';
+import { wordWish } from '../text/wishes.ts';
+import { Button } from './Button.tsx';
+
+interface WishButtonProps {
+  readonly wish: Partial<Omit<Wish, 'id'>> & Pick<Wish, 'kind'>;
+  readonly children: string;
+  readonly onDone?: () => void;
+}
+
+/** Asks something of every plan, or asks it no more: pressed while it is asked. */
+export function WishButton({ wish, children, onDone }: WishButtonProps) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const whole = { lotIds: [], groupIds: [], placeId: null, ...wish };
+  const known = findWish(household, whole);
+  const press = async () => {
+    const next = { ...whole, id: world.createId() };
+    const words = wordWish(known ?? next, household, getTree(household), getGroups(household));
+    const isDone = known
+      ? await act((now) => createLiftWish(now, known.id), `No longer asked: ${words}`)
+      : await act((now) => createWish(now, next), `Asked of every plan: ${words}`);
+    if (isDone) onDone?.();
+  };
+  return (
+    <Button look="quiet" aria-pressed={known !== null} onClick={() => void press()}>
+      {known ? `✓ ${children}` : children}
+    </Button>
+  );
+}
