@@ -20,6 +20,7 @@ import {
   constructByGroup,
   constructFirstFit,
   constructFromPresent,
+  constructRest,
   PackingCache,
   repairPacking,
 } from './search/index.ts';
@@ -102,17 +103,29 @@ function createPacked(
 /** A place that burst in packing is filled a little less from then on. */
 const TIGHTEN = 0.97;
 
-/** Starts a search for the best plan of a household. The only way into the solver. */
-export function createRun(household: Household, seed: number): Run {
-  const facts = createFacts(household);
+/** Carrying counts so many times what it costs, so that only moves that matter are made. */
+function withCarrying(household: Household, factor: number): Household {
+  const { settings } = household;
+  const estimates = { ...settings.estimates, carrySeconds: settings.estimates.carrySeconds * factor };
+  return { ...household, settings: { ...settings, estimates } };
+}
+
+/**
+ * Starts a search for the best plan of a household. The only way into the solver. With a `carryFactor` above 1 things
+ * are moved only where that saves so many times as much; the plan is scored with the real price all the same.
+ */
+export function createRun(household: Household, seed: number, carryFactor = 1): Run {
+  const real = createFacts(household);
+  const facts = carryFactor === 1 ? real : createFacts(withCarrying(household, carryFactor));
   const cache = new PackingCache(facts);
   const state = new State(facts);
   constructByGroup(state);
   // Warm start: where things are already is kept unless building anew is better.
   const present = new State(facts);
   constructFromPresent(present);
-  if (computePrice(present) < computePrice(state)) state.load(present.option);
-  const annealer = new Annealer(state, createRandom(seed));
+  constructRest(present);
+  if (carryFactor > 1 || computePrice(present) < computePrice(state)) state.load(present.option);
+  const annealer = new Annealer(state, createRandom(seed), carryFactor > 1);
   let packedBest: { state: State; price: number } | null = null;
 
   /** Packs the best arrangement of this round, keeps it if it is the best of all, and learns from what burst. */
@@ -124,15 +137,15 @@ export function createRun(household: Household, seed: number): Run {
     return burst.length > 0 ? packedBest.state.option : null;
   };
   return {
-    facts,
-    before: scorePresent(facts),
+    facts: real,
+    before: scorePresent(real),
     get steps() {
       return annealer.steps;
     },
     peek: () => {
       let unplaced = 0;
       for (const option of annealer.best) if (option === -1) unplaced += 1;
-      return { unplaced, fetchSeconds: getFetchSeconds(recount(facts, toOffered(facts, annealer.best))) };
+      return { unplaced, fetchSeconds: getFetchSeconds(recount(real, toOffered(real, annealer.best))) };
     },
     advance(count) {
       let left = count;
@@ -146,7 +159,8 @@ export function createRun(household: Household, seed: number): Run {
     getSolution() {
       const { state: packed } = createPacked(facts, annealer.best, state.cap, cache);
       const best = packedBest && packedBest.price <= computePrice(packed) ? packedBest.state : packed;
-      return createSolution(facts, best, cache);
+      const solution = createSolution(facts, best, cache);
+      return real === facts ? solution : { ...solution, score: recount(real, toOffered(real, best.option)) };
     },
   };
 }

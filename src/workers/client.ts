@@ -50,16 +50,17 @@ function startSearch<From extends Run & { readonly type: string }, To>(
   return { stop: () => worker.postMessage(stop(run)), abandon: () => worker.terminate() };
 }
 
-/** Starts the planner. Messages of the run go to `listener`, the last is `done` or `failed`. */
+/** Starts the planner. Messages of the run go to `listener`, the last is `done`, `curve` or `failed`. */
 export function startPlanner(
   household: Household,
   seed: number,
   seconds: number,
   listener: (message: FromPlanner) => void,
+  isCurve = false,
 ): PlannerHandle {
   return startSearch<FromPlanner, ToPlanner>(
     new Worker(new URL('./planner.ts', import.meta.url), { type: 'module' }),
-    (run) => ({ type: 'start', run, household, seed, seconds }),
+    (run) => ({ type: 'start', run, household, seed, seconds, isCurve }),
     (run) => ({ type: 'stop', run }),
     listener,
     (run, note) => ({ type: 'failed', run, note }),

@@ -1,38 +1,71 @@
 import { checkPlan } from '../check/index.ts';
-import type { PlanId } from '../core/records/index.ts';
-import { createPlan, createRun } from '../solver/solve.ts';
-import type { FromPlanner, ToPlanner } from './protocol.ts';
+import type { Household, PlanId } from '../core/records/index.ts';
+import { CARRY_FACTORS, countMoves, getGainShare, keepWorthwhile } from '../solver/curve.ts';
+import { createPlan, createRun, type Run } from '../solver/solve.ts';
+import type { CurvePlan, FromPlanner, ToPlanner } from './protocol.ts';
 import { serveSearch } from './search.ts';
 
 /** Steps between two looks at the clock and the post box; far less than a tenth of a second. */
 const CHUNK = 4000;
 const PROGRESS_MS = 80;
 
-serveSearch<Extract<ToPlanner, { type: 'start' }>, FromPlanner>(
-  async ({ run, household, seed, seconds }, { post, breathe }) => {
+type Begin = Extract<ToPlanner, { type: 'start' }>;
+
+/** The best of a search as a plan that was checked. */
+function close(search: Run, household: Household, seed: number, name: string): Omit<CurvePlan, 'moves' | 'gainShare'> {
+  const solution = search.getSolution();
+  const { findings, tests } = checkPlan(household, solution, solution.spots);
+  const plan = createPlan(search, solution, seed, name as PlanId, Date.now());
+  return { plan, checks: { tests, findings: findings.length } };
+}
+
+serveSearch<Begin, FromPlanner>(
+  async ({ run, household, seed, seconds, isCurve }, { post, breathe }) => {
     const startMs = performance.now();
-    const search = createRun(household, seed);
-    const report = () => {
-      const { unplaced, fetchSeconds } = search.peek();
-      const elapsedMs = performance.now() - startMs;
-      post({ type: 'progress', run, steps: search.steps, elapsedMs, unplaced, fetchSeconds });
-    };
-    report();
-    let reportedMs = performance.now();
     let isStopped = false;
-    while (!isStopped && performance.now() - startMs < seconds * 1000) {
-      search.advance(CHUNK);
-      if (performance.now() - reportedMs < PROGRESS_MS) continue;
+    /** Searches until so many seconds after the start, telling how far it is; its last word counts. */
+    const search = async (untilSeconds: number, carryFactor: number): Promise<Run> => {
+      const made = createRun(household, seed, carryFactor);
+      const report = () => {
+        const { unplaced, fetchSeconds } = made.peek();
+        const elapsedMs = performance.now() - startMs;
+        post({ type: 'progress', run, steps: made.steps, elapsedMs, unplaced, fetchSeconds });
+      };
       report();
-      reportedMs = performance.now();
-      isStopped = !(await breathe());
+      let reportedMs = performance.now();
+      while (!isStopped && performance.now() - startMs < untilSeconds * 1000) {
+        made.advance(CHUNK);
+        if (performance.now() - reportedMs < PROGRESS_MS) continue;
+        report();
+        reportedMs = performance.now();
+        isStopped = !(await breathe());
+      }
+      report();
+      return made;
+    };
+    if (!isCurve) {
+      const made = await search(seconds, 1);
+      post({ type: 'done', run, ...close(made, household, seed, `plan-${seed}-${made.steps}-${run}`), isStopped });
+      return;
     }
-    report();
-    const solution = search.getSolution();
-    const { findings, tests } = checkPlan(household, solution, solution.spots);
-    const id = `plan-${seed}-${search.steps}-${run}` as PlanId;
-    const plan = createPlan(search, solution, seed, id, Date.now());
-    post({ type: 'done', run, plan, checks: { tests, findings: findings.length }, isStopped });
+    const found: (Omit<CurvePlan, 'gainShare'> & { before: Run['before'] })[] = [];
+    for (const [i, factor] of CARRY_FACTORS.entries()) {
+      // Stopped, it shows the plans that it has.
+      if (isStopped && found.length > 0) break;
+      const made = await search((seconds * (i + 1)) / CARRY_FACTORS.length, factor);
+      const closed = close(made, household, seed, `plan-${seed}-${made.steps}-${run}-${factor}`);
+      found.push({ ...closed, moves: countMoves(household, closed.plan.assignments), before: made.before });
+    }
+    const points = keepWorthwhile(
+      found.map((one) => ({ ...one, unplaced: one.plan.unplaced.length, score: one.plan.score })),
+    );
+    const curve = points.map(({ plan, checks, moves, before, score, unplaced }) => ({
+      plan,
+      checks,
+      moves,
+      gainShare: getGainShare({ moves, unplaced, score }, points, before),
+    }));
+    post({ type: 'curve', run, points: curve });
   },
   (run, note) => ({ type: 'failed', run, note }),
 );

@@ -27,6 +27,8 @@ export type ToPlanner =
       readonly household: Household;
       readonly seed: number;
       readonly seconds: number;
+      /** Several plans are wanted, from few moves to many, instead of the best one. */
+      readonly isCurve: boolean;
     }
   | { readonly type: 'stop'; readonly run: number };
 
@@ -44,10 +46,24 @@ export type FromPlanner =
       readonly type: 'done';
       readonly run: number;
       readonly plan: Plan;
-      readonly checks: { readonly tests: number; readonly findings: number };
+      readonly checks: PlanChecks;
       readonly isStopped: boolean;
     }
+  | { readonly type: 'curve'; readonly run: number; readonly points: readonly CurvePlan[] }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+export interface PlanChecks {
+  readonly tests: number;
+  readonly findings: number;
+}
+
+/** A plan on the curve of minutes against things carried, and what part of the gain it brings, 0 to 1. */
+export interface CurvePlan {
+  readonly plan: Plan;
+  readonly checks: PlanChecks;
+  readonly moves: number;
+  readonly gainShare: number;
+}
 
 /** What the arranger is asked: to look for a better arrangement of one room's furniture. */
 export type ToArranger =

@@ -42,7 +42,7 @@ describe('the planner', () => {
 
   it('reports on the way and ends with a checked, packed plan', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 0.3 });
+    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 0.3, isCurve: false });
     const done = await worker.until((message) => message.type !== 'progress');
     if (done.type !== 'done') throw new Error(JSON.stringify(done));
     expect(done.checks).toMatchObject({ findings: 0 });
@@ -71,9 +71,31 @@ describe('the planner', () => {
     expect(checkPlan(household, done.plan, spots).findings).toEqual([]);
   });
 
+  it('brings plans from few moves to many, each checked; stopped, those it has', async () => {
+    const worker = await open();
+    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 1.2, isCurve: true });
+    const curve = await worker.until((message) => message.type === 'curve' || message.type === 'failed');
+    if (curve.type !== 'curve') throw new Error(JSON.stringify(curve));
+    expect(curve.points.length).toBeGreaterThan(2);
+    const moves = curve.points.map((point) => point.moves);
+    expect(moves).toEqual(moves.toSorted((a, b) => a - b));
+    const gains = curve.points.map((point) => point.gainShare);
+    expect(gains).toEqual(gains.toSorted((a, b) => a - b));
+    expect(gains.at(-1)).toBe(1);
+    for (const { checks, plan } of curve.points) {
+      expect(checks.findings).toBe(0);
+      expect(plan.score.parts.moving).toBeGreaterThan(0);
+    }
+    worker.send({ type: 'start', run: 2, household, seed: 5, seconds: 60, isCurve: true });
+    await worker.until((message) => message.type === 'progress' && message.run === 2);
+    worker.send({ type: 'stop', run: 2 });
+    const stopped = await worker.until((message) => message.type === 'curve' && message.run === 2);
+    expect(stopped.type === 'curve' && stopped.points).toHaveLength(1);
+  });
+
   it('stops when asked, and still brings its best', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 2, household, seed: 1, seconds: 60 });
+    worker.send({ type: 'start', run: 2, household, seed: 1, seconds: 60, isCurve: false });
     await worker.until((message) => message.type === 'progress' && message.steps > 0);
     const asked = performance.now();
     worker.send({ type: 'stop', run: 2 });
@@ -84,14 +106,14 @@ describe('the planner', () => {
 
   it('is not stopped by a word meant for another run', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 4, household, seed: 1, seconds: 0.3 });
+    worker.send({ type: 'start', run: 4, household, seed: 1, seconds: 0.3, isCurve: false });
     worker.send({ type: 'stop', run: 3 });
     expect(await worker.until((message) => message.type === 'done')).toMatchObject({ run: 4, isStopped: false });
   });
 
   it('says so when it breaks', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 5, household: null as never, seed: 1, seconds: 1 });
+    worker.send({ type: 'start', run: 5, household: null as never, seed: 1, seconds: 1, isCurve: false });
     expect(await worker.until((message) => message.type === 'failed')).toMatchObject({ run: 5 });
   });
 });

@@ -126,7 +126,7 @@ export class Settings {
   @ValidateNested() @Type(() => Estimates) estimates!: Estimates;
 }
 
-const DEFAULT_ESTIMATES: Estimates = {
+export const DEFAULT_ESTIMATES: Estimates = {
   walkSecondsPerM: 0.63,
   bendSeconds: 2.2,
   kneelSeconds: 5.3,

@@ -8,6 +8,12 @@ const NONE = -1;
 const UNPLACED_PRICE = 3000;
 const CAUTION_PRICE = 300;
 
+/** How warm a round begins, as a share of what a lot costs on the average. */
+const HEAT = 0.8;
+const HOMING_HEAT = 0.1;
+/** So often a lot is offered the place where it is today. */
+const HOMING_SHARE = 0.15;
+
 /** One number for the search; what is shown compares level by level. */
 export function computePrice(state: State): number {
   return state.unplacedWeight * UNPLACED_PRICE + state.cautions * CAUTION_PRICE + state.seconds;
@@ -36,6 +42,8 @@ export class Annealer {
   constructor(
     private readonly state: State,
     private readonly random: Random,
+    /** Starts from how things are and finds back there: for plans with few moves. */
+    private readonly isHoming = false,
   ) {
     this.facts = state.facts;
     this.best = state.option.slice();
@@ -68,7 +76,8 @@ export class Annealer {
     this.cycleEnd = this.steps + Math.max(4000, 120 * n) * 2 ** Math.min(5, this.cycle);
     this.cycle += 1;
     // Warm enough to exchange two things of usual cost, cooler in later rounds.
-    this.hottest = Math.max(0.05, (0.8 * this.state.seconds) / Math.max(1, n) / Math.sqrt(this.cycle));
+    const heat = this.isHoming ? HOMING_HEAT : HEAT;
+    this.hottest = Math.max(0.05, (heat * this.state.seconds) / Math.max(1, n) / Math.sqrt(this.cycle));
   }
 
   private rebuild(): void {
@@ -148,6 +157,10 @@ export class Annealer {
     const { facts } = this;
     const [from, to] = [facts.optStart[lot]!, facts.optStart[lot + 1]!];
     if (from === to) return NONE;
+    if (this.isHoming && this.random() < HOMING_SHARE) {
+      const p = facts.present[lot]!;
+      if (p !== NONE) return this.findOption(lot, p);
+    }
     if (this.random() < 0.5) {
       // Lots are numbered group by group, so a number nearby is kin.
       const near = lot + this.below(21) - 10;

@@ -78,3 +78,14 @@ export function constructFromPresent(state: State): void {
       }
   dropBrokenSets(state);
 }
+
+/** What has no place yet goes to its cheapest, what is used most first; all else stays where it is. */
+export function constructRest(state: State): void {
+  const { facts } = state;
+  for (const set of facts.wishes.sets) if (state.option[set[0]!] === -1) placeSet(state, set);
+  const rest = facts.lots.map((_, l) => l).filter((l) => state.option[l] === -1 && facts.wishes.setOf[l] === -1);
+  for (const l of rest.toSorted((a, b) => facts.weight[b]! - facts.weight[a]! || a - b)) {
+    const option = findBestOption(state, l);
+    if (option >= 0) state.insert(l, option);
+  }
+}

@@ -1,3 +1,3 @@
 export { Annealer, computePrice } from './anneal.ts';
-export { constructByGroup, constructFirstFit, constructFromPresent } from './construct.ts';
+export { constructByGroup, constructFirstFit, constructFromPresent, constructRest } from './construct.ts';
 export { PackingCache, repairPacking } from './repair.ts';

@@ -13,6 +13,7 @@ import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import { WishList } from './WishList.tsx';
 
+const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
 const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
 
 const SECONDS = [3, 10, 30, 120] as const;
@@ -20,7 +21,8 @@ const SECONDS = [3, 10, 30, 120] as const;
 /** The plan's ticket: how it stands beside today, and what to do with it. */
 export function PlanTicket({ moves }: { moves: number }) {
   const household = useHousehold();
-  const { status, progress, plan, checks, note, seconds, start, stop, discard, household: madeFor } = useFitRun();
+  const run = useFitRun();
+  const { status, progress, plan, checks, note, seconds, start, stop, discard, curve, household: madeFor } = run;
   const act = useApp((state) => state.act);
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const today = useAnswer(household, 'today', null);
@@ -65,6 +67,11 @@ export function PlanTicket({ moves }: { moves: number }) {
               : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
           </span>
         </p>
+      )}
+      {today && curve && status === 'done' && (
+        <Suspense>
+          <Curve today={today} />
+        </Suspense>
       )}
       {isOld && (
         <p className="mt-3 border-l-4 border-weld bg-linen p-3 text-sm">
@@ -114,6 +121,14 @@ export function PlanTicket({ moves }: { moves: number }) {
               ))}
             </select>
           </label>
+          <Button
+            className="col-span-2"
+            disabled={count === 0}
+            data-key="k"
+            onClick={() => run.startCurve(household, 1, fitSeconds)}
+          >
+            What would few moves bring? <kbd className="pl-1 font-normal">K</kbd>
+          </Button>
           {plan && !isAdopted && (
             <Button look="quiet" className="col-span-2" onClick={discard}>
               Drop this plan

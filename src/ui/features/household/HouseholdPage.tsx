@@ -8,6 +8,7 @@ import { CheckField, SelectField, TextField } from '../../components/fields.tsx'
 import { ImportButton } from '../../components/ImportButton.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { Page } from '../../components/Page.tsx';
+import { EstimatesForm } from './EstimatesForm.tsx';
 import { photoStore, useApp, useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
 
@@ -16,7 +17,10 @@ export function HouseholdPage() {
   return (
     <Page title="House">
       <div className="grid min-h-0 flex-1 content-start gap-x-12 gap-y-8 px-4 py-4 md:grid-cols-2 md:overflow-y-auto md:px-5">
-        <SettingsForm />
+        <div>
+          <SettingsForm />
+          <EstimatesForm />
+        </div>
         <div className="space-y-8">
           <Files />
           <Beginnings />

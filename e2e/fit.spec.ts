@@ -1,0 +1,64 @@
+import { expect, expectAccessible, openSample, test } from './support.ts';
+
+test('a plan keeps what was asked: a place free, a thing where it is; what is asked is listed and lifted', async ({
+  page,
+}) => {
+  await openSample(page, '/room');
+  await page.getByRole('button', { name: /^Tall cubes › A4/ }).press('Enter');
+  const ticket = page.getByRole('complementary');
+  await ticket.getByRole('button', { name: 'Plans keep it free' }).click();
+  await expect(page.getByText('Asked of every plan: Tall cubes › A4 is kept free.')).toBeVisible();
+  await expect(ticket.getByRole('button', { name: '✓ Plans keep it free' })).toHaveAttribute('aria-pressed', 'true');
+  // What lies in C3 is where it belongs, whatever a plan would say.
+  await page.getByRole('button', { name: /^Tall cubes › C3: \d+ lot/ }).press('Enter');
+  await ticket.getByRole('listitem').first().getByRole('button').click();
+  const name = await ticket.getByRole('heading', { level: 2 }).innerText();
+  await ticket.getByRole('button', { name: 'Plans leave it where it is' }).click();
+  await expect(page.getByText(`Asked of every plan: ${name} stays in place.`)).toBeVisible();
+  await page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: /Fit/ }).click();
+  await page.getByRole('button', { name: '← Back to the plan' }).click();
+  const asked = page.getByRole('region', { name: 'What you asked' });
+  await expect(asked.getByRole('listitem')).toHaveCount(2);
+  await page.getByLabel('How long to search').selectOption('3');
+  await page.keyboard.press('s');
+  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 30_000 });
+  await expectAccessible(page);
+  await page.getByRole('combobox', { name: /^Wall/ }).selectOption({ label: 'Heron Loft: East wall' });
+  await expect(page.getByRole('button', { name: /^Tall cubes › A4: 0 lots/ })).toBeVisible();
+  await page.getByRole('button', { name: /^What moves/ }).click();
+  await expect(page.getByRole('main').getByText(name, { exact: true })).toHaveCount(0);
+  await asked.getByRole('button', { name: 'Lift: Tall cubes › A4 is kept free.' }).click();
+  await expect(asked.getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByText('Things have changed since this plan was made.')).toBeVisible();
+});
+
+test('things ticked in the table are kept together, and are then in one place', async ({ page }) => {
+  await openSample(page, '/stash');
+  await page.getByRole('button', { name: /^Table/ }).click();
+  await page.getByRole('checkbox', { name: 'Tick Rowan drill' }).check();
+  await page.getByRole('checkbox', { name: 'Tick Brick fleece' }).check();
+  await page.getByRole('button', { name: 'Keep together' }).click();
+  await expect(page.getByText('Asked of every plan: Rowan drill and Brick fleece are kept together.')).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('button', { name: 'Keep together', exact: true })).toBeVisible();
+});
+
+test('few moves bring most of the gain: a point on the curve is the plan that is adopted', async ({ page }) => {
+  await openSample(page, '/fit');
+  await page.getByLabel('How long to search').selectOption('3');
+  await page.keyboard.press('k');
+  const points = page.getByRole('group', { name: 'What few moves bring' }).getByRole('radio');
+  await expect(points.first()).toBeVisible({ timeout: 30_000 });
+  expect(await points.count()).toBeGreaterThan(3);
+  await expectAccessible(page);
+  // The one that is proposed brings four fifths and more; the first costs least to carry.
+  await expect(page.getByRole('radio', { checked: true })).toHaveAccessibleName(/, (8|9)\d %$|, 100 %$/);
+  await points.first().check();
+  const name = await page.getByRole('radio', { checked: true }).evaluate((radio) => radio.parentElement!.innerText);
+  const things = Number(/^(\d+) things/.exec(name)![1]);
+  expect(things).toBeLessThan(100);
+  await expect(page.getByText(`${things} things to carry or refold.`)).toBeVisible();
+  await expect(page.getByRole('button', { name: `What moves ${things}` })).toBeVisible();
+  await page.getByRole('button', { name: 'Adopt this plan' }).click();
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+});

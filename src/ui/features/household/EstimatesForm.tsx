@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import { getFetchSeconds, parseRecord, type Estimates } from '../../../core/records/index.ts';
+import { findPreset, getPreset, PRESETS, type Preset } from '../../../core/records/presets.ts';
+import { createSaveSettings } from '../../../core/tracking/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+
+const PRESET_WORDS: Record<Preset, string> = {
+  usual: 'The usual figures',
+  nearest: 'Everyday things nearest',
+  seen: 'Cloth where one sees it',
+  dustFree: 'Out of dust and light',
+  settled: 'As little moved as possible',
+};
+
+const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estimates, string])[] }[] = [
+  {
+    title: 'To get there, seconds',
+    fields: [
+      ['walkSecondsPerM', 'Walk a metre'],
+      ['otherRoomSeconds', 'Go to another room'],
+      ['bendSeconds', 'Bend and rise'],
+      ['kneelSeconds', 'Kneel and rise'],
+      ['stretchSeconds', 'Stretch'],
+      ['stoolSeconds', 'Fetch the stool'],
+      ['doorSeconds', 'Open a door'],
+      ['drawerSeconds', 'Open a drawer'],
+      ['pullBinSeconds', 'Pull a bin out and back'],
+      ['lidSeconds', 'Take a lid off'],
+      ['liftOffSeconds', 'Lift off what lies on it'],
+      ['unhookSeconds', 'Unhook it'],
+      ['hookInFrontSeconds', 'Each hung in front'],
+    ],
+  },
+  {
+    title: 'To find it, seconds',
+    fields: [
+      ['findSeconds', 'Where all is labelled'],
+      ['passVisibleSeconds', 'Pass one that shows'],
+      ['passOpaqueSeconds', 'Pass one out of sight'],
+      ['passGroupSeconds', 'Pass another group'],
+      ['splitPlaceSeconds', 'Wrong place first'],
+      ['splitUnitSeconds', 'Wrong piece first'],
+      ['splitRoomSeconds', 'Wrong room first'],
+      ['homelessSeconds', 'What has no home'],
+    ],
+  },
+  {
+    title: 'What it is worth to you, seconds a month',
+    fields: [
+      ['hiddenSeconds', 'Each cloth in sight'],
+      ['mixSeconds', 'A group less in a place'],
+      ['crowdSeconds', 'A place not crammed'],
+      ['fadeSeconds', 'No sun on a cloth'],
+      ['dustSeconds', 'No dust on a cloth'],
+      ['carrySeconds', 'Carry one thing, once'],
+      ['carryMonths', 'It pays back in months'],
+    ],
+  },
+];
+
+/** What fetching, looking and moving cost: every figure behind the minutes, to be changed; and what today costs with them. */
+export function EstimatesForm() {
+  const household = useHousehold();
+  const { settings } = household;
+  const act = useApp((state) => state.act);
+  const today = useAnswer(household, 'today', null);
+  const [typed, setTyped] = useState<Partial<Record<keyof Estimates, string>>>({});
+  const set = (estimates: Estimates) => act((now) => createSaveSettings(now, { ...now.settings, estimates }));
+  const read = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+  const change = Object.fromEntries(Object.entries(typed).map(([field, text]) => [field, read(text)]));
+  const next: Estimates = { ...settings.estimates, ...change };
+  const checked = parseRecord('settings', { ...settings, estimates: next });
+  const wrong = new Set(checked.ok ? [] : checked.fault.map(({ path }) => path.replace('estimates.', '')));
+  const save = async () => {
+    if (wrong.size === 0 && (await set(next))) setTyped({});
+  };
+  const preset = findPreset(settings.estimates);
+  return (
+    <form
+      noValidate
+      aria-label="What things cost"
+      className="mt-8 max-w-md space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <h2 className="font-display text-lg font-semibold">What things cost</h2>
+      <p className="text-stone">
+        Every minute that Yardmist shows is made of these figures, and plans weigh by them. Today as it is:{' '}
+        <strong className="text-ink">{today ? formatMinutes(getFetchSeconds(today)) : '…'}</strong> a month.
+      </p>
+      <SelectField
+        label="Plans look for"
+        value={preset ?? ''}
+        onChange={(event) => {
+          setTyped({});
+          void set(getPreset(event.target.value as Preset));
+        }}
+      >
+        {preset === null && <option value="">your own figures</option>}
+        {PRESETS.map((one) => (
+          <option key={one} value={one}>
+            {PRESET_WORDS[one]}
+          </option>
+        ))}
+      </SelectField>
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-woad md:min-h-0">Every figure</summary>
+        {FIELDS.map(({ title, fields }) => (
+          <fieldset key={title} className="mt-3">
+            <legend className="text-sm font-bold">{title}</legend>
+            <div className="grid grid-cols-2 items-end gap-3">
+              {fields.map(([field, label]) => (
+                <TextField
+                  key={field}
+                  label={label}
+                  inputMode="decimal"
+                  value={typed[field] ?? String(settings.estimates[field])}
+                  fault={wrong.has(field) ? 'A number of seconds, such as 2.5.' : undefined}
+                  onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
+                />
+              ))}
+            </div>
+          </fieldset>
+        ))}
+        <Button look="strong" type="submit" className="mt-3" disabled={wrong.size > 0}>
+          Save the figures
+        </Button>
+      </details>
+    </form>
+  );
+}
