@@ -62,3 +62,55 @@ test('few moves bring most of the gain: a point on the curve is the plan that is
   await page.getByRole('button', { name: 'Adopt this plan' }).click();
   await expect(page.getByText(/^Adopted\. /)).toBeVisible();
 });
+
+test('a thing is dragged over the wall: every place says at once what would come of it, and takes it or not', async ({
+  page,
+}) => {
+  await openSample(page, '/room');
+  await page.getByRole('button', { name: /^Tall cubes › C4: \d+ lot/ }).press('Enter');
+  const ticket = page.getByRole('complementary');
+  await ticket.getByRole('listitem').nth(1).getByRole('button').click();
+  const name = await ticket.getByRole('heading', { level: 2 }).innerText();
+  await ticket.getByRole('button', { name: 'Another home' }).click();
+  await ticket.getByRole('button', { name: 'Every place, on the wall' }).click();
+  const said = page.getByRole('main').getByRole('status');
+  await expect(said).toContainText(new RegExp(`\\d+ of \\d+ places take ${name}\\.`));
+  await expectAccessible(page);
+  // By the keys: the focus says it too.
+  await page.getByRole('button', { name: /^Board: no, / }).focus();
+  await expect(said).toHaveText(/^Board: no, it is not kept in a way that suits\.$/);
+  const thing = (await page.getByTestId('carried').boundingBox())!;
+  const over = async (place: RegExp) => {
+    const box = (await page.getByRole('button', { name: place }).boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 3 });
+  };
+  await page.mouse.move(thing.x + thing.width / 2, thing.y + thing.height / 2);
+  await page.mouse.down();
+  await over(/^B5: no, it takes/);
+  await expect(said).toHaveText(/^B5: no, it takes \d+ % of it and \d+ % is free\.$/);
+  await over(/^B2: /);
+  await expect(said).toHaveText(/^B2: .*(a month (more|less) than now|as quick as now)\.$/);
+  await page.mouse.up();
+  await expect(ticket.getByRole('link', { name: /Tall cubes › B2/ })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(ticket.getByRole('link', { name: /Tall cubes › C4/ })).toBeVisible();
+});
+
+test('the figures behind the minutes are changed in House, by a preset or one by one', async ({ page }) => {
+  await openSample(page, '/household');
+  const form = page.getByRole('form', { name: 'What things cost' });
+  await expect(form.getByText('234 min')).toBeVisible({ timeout: 20_000 });
+  await form.getByLabel('Plans look for').selectOption({ label: 'Everyday things nearest' });
+  await expect(form.getByText('234 min')).toBeHidden({ timeout: 20_000 });
+  await page.keyboard.press('u');
+  await expect(form.getByText('234 min')).toBeVisible({ timeout: 20_000 });
+  await form.getByText('Every figure').click();
+  await form.getByLabel('Walk a metre').fill('abc');
+  await expect(form.getByRole('alert')).toHaveText('A number of seconds, such as 2.5.');
+  await expect(form.getByRole('button', { name: 'Save the figures' })).toBeDisabled();
+  await form.getByLabel('Walk a metre').fill('1,2');
+  await form.getByRole('button', { name: 'Save the figures' }).click();
+  await expect(form.getByLabel('Plans look for')).toHaveValue('');
+  await expect(form.getByLabel('Walk a metre')).toHaveValue('1.2');
+  await expectAccessible(page);
+});

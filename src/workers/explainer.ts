@@ -1,4 +1,4 @@
-import { computeHomes, explainPlace, findLot } from '../solver/explain/index.ts';
+import { computeHomes, computeVerdicts, explainPlace, findLot } from '../solver/explain/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { Told } from './news.ts';
@@ -29,6 +29,10 @@ function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[Qu
     case 'homes': {
       const lot = findLot(facts, ask);
       return lot < 0 ? [] : computeHomes(facts, offered, lot, HOMES);
+    }
+    case 'verdicts': {
+      const lot = findLot(facts, ask);
+      return lot < 0 ? [] : computeVerdicts(facts, offered, lot);
     }
     case 'today':
       return recount(facts, offered);

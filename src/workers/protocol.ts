@@ -15,9 +15,9 @@ import type {
 import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { News } from './news.ts';
-import type { HomeOffer, PlaceReason } from '../solver/explain/index.ts';
+import type { HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts';
 
-export type { HomeOffer, PlaceReason };
+export type { HomeOffer, PlaceReason, Verdict };
 
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
 export type ToPlanner =
@@ -94,6 +94,8 @@ export interface Questions {
   why: { ask: LotId; answer: readonly PlaceReason[] };
   /** The cheapest places that would take a lot now. */
   homes: { ask: LotId; answer: readonly HomeOffer[] };
+  /** What would come of putting a lot into each place. */
+  verdicts: { ask: LotId; answer: readonly Verdict[] };
   /** Today's arrangement, scored like a plan. */
   today: { ask: null; answer: Score };
 }

@@ -45,7 +45,8 @@ export function computeHomes(
   return homes;
 }
 
-function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot: number, option: number): boolean {
+/** Whether a place takes a lot in an option, with what lies there now: really packed, and not too heavy. */
+export function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot: number, option: number): boolean {
   const p = facts.optPlace[option]!;
   const inside = offered.flatMap((one, l) => (one && one.place === p && l !== lot ? [one.pkg] : []));
   const pkg = getOptionPackage(facts, lot, option);

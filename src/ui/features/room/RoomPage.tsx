@@ -21,6 +21,8 @@ import { RoomTabs } from './RoomTabs.tsx';
 import { SheetMenu } from './SheetMenu.tsx';
 
 const WallBuild = lazy(async () => ({ default: (await import('./build/WallBuild.tsx')).WallBuild }));
+const LotBar = lazy(async () => ({ default: (await import('./build/LotBar.tsx')).LotBar }));
+const LotTargets = lazy(async () => ({ default: (await import('./build/LotTargets.tsx')).LotTargets }));
 const BuildBar = lazy(async () => ({ default: (await import('./build/BuildBar.tsx')).BuildBar }));
 
 /** The room, wall by wall, front on and to scale, with what is in every compartment. */
@@ -35,7 +37,9 @@ export function RoomPage() {
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const today = useAnswer(household, 'today', null);
-  const isRebuilt = useRebuild((state) => state.isOn);
+  const { isOn, lotId } = useRebuild();
+  // A thing to be put somewhere comes before what is rebuilt.
+  const isRebuilt = isOn && lotId === null;
   const { toMove } = getStrays(household);
 
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
@@ -107,7 +111,7 @@ export function RoomPage() {
           <Button
             data-key="w"
             aria-pressed={isRebuilt}
-            onClick={() => useRebuild.setState({ isOn: !isRebuilt, carriedId: null })}
+            onClick={() => useRebuild.setState({ isOn: !isRebuilt, carriedId: null, lotId: null })}
           >
             {isRebuilt ? 'Done' : 'Rebuild'} <kbd className="pl-1 font-normal">W</kbd>
           </Button>
@@ -130,6 +134,11 @@ export function RoomPage() {
           </Button>
         </p>
       )}
+      {lotId && (
+        <Suspense fallback={null}>
+          <LotBar lotId={lotId} />
+        </Suspense>
+      )}
       {isRebuilt && (
         <Suspense fallback={null}>
           <BuildBar />
@@ -145,10 +154,16 @@ export function RoomPage() {
         onPlace={(id) => show({ type: 'place', id })}
         onLot={(id) => show({ type: 'lot', id })}
         overlay={
-          isRebuilt && (
+          lotId ? (
             <Suspense fallback={null}>
-              <WallBuild key={wallId} room={chosen.room} wall={chosen.wall} drawing={drawing} />
+              <LotTargets key={`${wallId} ${lotId}`} lotId={lotId} drawing={drawing} />
             </Suspense>
+          ) : (
+            isRebuilt && (
+              <Suspense fallback={null}>
+                <WallBuild key={wallId} room={chosen.room} wall={chosen.wall} drawing={drawing} />
+              </Suspense>
+            )
           )
         }
       />

@@ -1,5 +1,5 @@
 import { useContext, useState } from 'react';
-import { Link, useLocation } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
@@ -25,7 +25,8 @@ import {
   wordPlaceReason,
   wordThing,
 } from '../../text/index.ts';
-import { formatPlaceName } from '../../../core/storage/index.ts';
+import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
+import { useRebuild } from '../../state/rebuild.ts';
 import { findHolder, getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
 import { LotFacts } from './LotFacts.tsx';
@@ -178,8 +179,15 @@ function Why({ household, id, isHere }: { household: Household; id: LotId; isHer
 
 function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; onDone: () => void }) {
   const act = useApp((state) => state.act);
-  const homes = useAnswer(household, 'homes', lot.id);
   const tree = getTree(household);
+  const homes = useAnswer(household, 'homes', lot.id);
+  const navigate = useNavigate();
+  const showOnWall = async () => {
+    useRebuild.setState({ lotId: lot.id, words: '', isGood: true });
+    const unit = lot.placeId ? getAncestor(tree, lot.placeId, 'unit') : null;
+    await navigate(unit ? `/room/${unit.parentId}-${unit.unit!.wallId}` : '/room');
+    onDone();
+  };
   return (
     <section aria-label="Places that would take it" className="mt-4">
       <h3 className="font-bold">Places that would take it</h3>
@@ -205,9 +213,14 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
           </li>
         ))}
       </ul>
-      <Button look="quiet" className="mt-2" onClick={onDone}>
-        Leave it
-      </Button>
+      <div className="mt-2 flex gap-4">
+        <Button look="quiet" onClick={() => void showOnWall()}>
+          Every place, on the wall
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+      </div>
     </section>
   );
 }

@@ -1,0 +1,34 @@
+import type { LotId } from '../../../../core/records/index.ts';
+import { Button } from '../../../components/Button.tsx';
+import { useHousehold } from '../../../state/app.ts';
+import { useRebuild } from '../../../state/rebuild.ts';
+import { useAnswer } from '../../../state/useAnswer.ts';
+
+/** Over a wall that shows where a thing could go: what is said of the place one points at. */
+export function LotBar({ lotId }: { lotId: LotId }) {
+  const household = useHousehold();
+  const { words, isGood } = useRebuild();
+  const verdicts = useAnswer(household, 'verdicts', lotId);
+  const name = household.items.get(household.lots.get(lotId)?.itemId ?? ('' as never))?.name ?? '';
+  const count = verdicts?.filter((verdict) => verdict.isGood).length ?? 0;
+  const hint = verdicts
+    ? `${count} of ${verdicts.length} places take ${name}. Point at one, drag it there, or Tab to it and press Enter.`
+    : `Trying every place for ${name}…`;
+  return (
+    <div className="no-print flex flex-wrap items-center gap-x-4 border-b border-thread bg-linen px-5 py-1.5">
+      <p
+        role="status"
+        className={`text-[15px] ${words === '' ? 'text-stone' : isGood ? 'font-semibold' : 'font-semibold text-madder'}`}
+      >
+        {words === '' ? hint : words}
+      </p>
+      <Button
+        look="quiet"
+        data-key="escape"
+        onClick={() => useRebuild.setState({ lotId: null, words: '', isGood: true })}
+      >
+        Leave it where it is
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { useContext, useEffect, useState, type KeyboardEvent } from 'react';
+import type { Figure, WallDrawing } from '../../../../core/drawing/index.ts';
+import type { LotId, PlaceId } from '../../../../core/records/index.ts';
+import { createMove } from '../../../../core/tracking/index.ts';
+import { ScaleContext } from '../../../drawing/scale.ts';
+import { useApp, useHousehold, world } from '../../../state/app.ts';
+import { getTree } from '../../../state/derived.ts';
+import { useRebuild } from '../../../state/rebuild.ts';
+import { useAnswer } from '../../../state/useAnswer.ts';
+import { wordVerdict } from '../../../text/verdicts.ts';
+import type { Verdict } from '../../../../workers/protocol.ts';
+import { useCarry } from './useCarry.ts';
+
+interface LotTargetsProps {
+  readonly lotId: LotId;
+  readonly drawing: WallDrawing;
+}
+
+type Place = Figure & { readonly id: PlaceId };
+
+/** Where a thing could go: every place of the wall says what would come of it, under the pointer or the focus. */
+export function LotTargets({ lotId, drawing }: LotTargetsProps) {
+  const scale = useContext(ScaleContext);
+  const household = useHousehold();
+  const { units } = household.settings;
+  const tree = getTree(household);
+  const act = useApp((state) => state.act);
+  const verdicts = useAnswer(household, 'verdicts', lotId);
+  const lot = household.lots.get(lotId);
+  useEffect(() => () => useRebuild.setState({ words: '', isGood: true }), []);
+  if (!lot || !verdicts) return null;
+  const byPlace = new Map(verdicts.map((verdict) => [verdict.placeId, verdict]));
+  const places = drawing.figures.filter((figure): figure is Place => figure.kind === 'place');
+  const own = drawing.figures.find((figure) => figure.kind === 'lot' && figure.id === lotId);
+  const wordOf = (verdict: Verdict) =>
+    wordVerdict(verdict, tree.places.get(verdict.placeId)?.name ?? '', lot.homeId === null, units);
+  const say = (verdict: Verdict | undefined) =>
+    useRebuild.setState(verdict ? { words: wordOf(verdict), isGood: verdict.isGood } : { words: '', isGood: true });
+  const take = (verdict: Verdict | undefined) => {
+    if (!verdict?.isGood) return;
+    useRebuild.setState({ lotId: null });
+    void act((now) => createMove(now, lotId, verdict.placeId, verdict.form, world.nowMs()));
+  };
+  const findAt = (x: number, y: number) =>
+    places.findLast((one) => x >= one.x && x <= one.x + one.width && y >= one.y && y <= one.y + one.height);
+  return (
+    <g>
+      {places.map((figure) => {
+        const verdict = byPlace.get(figure.id);
+        if (!verdict) return null;
+        const isHere = !verdict.isGood && verdict.code === 'here';
+        const colour = verdict.isGood ? '#557153' : isHere ? '#2f5d7c' : '#a63d32';
+        const onKey = (event: KeyboardEvent) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return;
+          take(verdict);
+          event.preventDefault();
+        };
+        return (
+          <g
+            key={figure.id}
+            role="button"
+            tabIndex={0}
+            data-hold=""
+            aria-disabled={!verdict.isGood}
+            aria-label={wordOf(verdict)}
+            className={`group outline-none ${verdict.isGood ? 'cursor-pointer' : 'cursor-not-allowed'}`}
+            onPointerEnter={() => say(verdict)}
+            onFocus={() => say(verdict)}
+            onClick={() => take(verdict)}
+            onKeyDown={onKey}
+          >
+            <rect
+              x={figure.x * scale + 2}
+              y={figure.y * scale + 2}
+              width={Math.max(0, figure.width * scale - 4)}
+              height={Math.max(0, figure.height * scale - 4)}
+              fill={colour}
+              fillOpacity={verdict.isGood ? 0.28 : 0.12}
+              stroke={colour}
+              strokeWidth="2"
+              strokeDasharray={verdict.isGood ? undefined : '4 4'}
+              className="group-focus-visible:stroke-[4px]"
+            />
+          </g>
+        );
+      })}
+      {own && (
+        <Dragged
+          {...{ own, scale }}
+          onOver={(x, y) => say(byPlace.get(findAt(x, y)?.id ?? ('' as PlaceId)))}
+          onDrop={(x, y) => take(byPlace.get(findAt(x, y)?.id ?? ('' as PlaceId)))}
+        />
+      )}
+    </g>
+  );
+}
+
+interface DraggedProps {
+  readonly own: Figure;
+  readonly scale: number;
+  readonly onOver: (x: number, y: number) => void;
+  readonly onDrop: (x: number, y: number) => void;
+}
+
+/** The thing itself, to be dragged to where it should go. */
+function Dragged({ own, scale, onOver, onDrop }: DraggedProps) {
+  /** Where its middle is carried to; null while it lies where it is. */
+  const [to, setTo] = useState<{ x: number; y: number } | null>(null);
+  const middle = { x: own.x + own.width / 2, y: own.y + own.height / 2 };
+  const carry = useCarry(scale, {
+    onCarry: (rightMm, downMm) => {
+      const next = { x: middle.x + rightMm, y: middle.y + downMm };
+      setTo(next);
+      onOver(next.x, next.y);
+    },
+    onDrop: () => {
+      if (to) onDrop(to.x, to.y);
+      setTo(null);
+    },
+    onCancel: () => useRebuild.setState({ lotId: null }),
+  });
+  return (
+    <rect
+      {...carry}
+      data-testid="carried"
+      className="cursor-grab"
+      x={(to ? to.x - own.width / 2 : own.x) * scale}
+      y={(to ? to.y - own.height / 2 : own.y) * scale}
+      width={own.width * scale}
+      height={own.height * scale}
+      fill="#fffdf8"
+      fillOpacity="0.5"
+      stroke="#22303c"
+      strokeWidth="3"
+    />
+  );
+}
