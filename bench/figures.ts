@@ -23,6 +23,9 @@ import { nestBoxes } from '../src/core/storage/nest.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
+import { computeVerdicts } from '../src/solver/explain/index.ts';
+import { createFacts } from '../src/solver/model/index.ts';
+import { describePresent } from '../src/solver/score/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
 
 export interface Figure {
@@ -270,12 +273,25 @@ function measureWorked(): Figure[] {
   });
 }
 
+/** A lot taken up: the verdict on every place, as a share for one of them; 600 lots, the slowest of twenty lots but one. */
+function measureVerdicts(): Figure[] {
+  const facts = createFacts(createSampleHousehold(1, 600).household);
+  const offered = describePresent(facts, (lot) => lot.placeId ?? lot.homeId);
+  const times = Array.from({ length: 20 }, (_, i) => {
+    const start = performance.now();
+    computeVerdicts(facts, offered, i * 29);
+    return (performance.now() - start) / facts.places.length;
+  });
+  return [{ name: 'placement.hand.verdict_p95_ms', value: times.toSorted((a, b) => a - b)[18]!, unit: 'ms' }];
+}
+
 export const figures: readonly Bench[] = [
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],
     measure: measureDemo,
   },
   { names: ['placement.600.ms_to_first_plan'], measure: measureFirstPlan },
+  { names: ['placement.hand.verdict_p95_ms'], measure: measureVerdicts },
   { names: ['room.findings.us_per_move'], measure: measureFindings },
   { names: ['fits.error_count'], measure: measureFits },
   {

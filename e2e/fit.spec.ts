@@ -114,3 +114,37 @@ test('the figures behind the minutes are changed in House, by a preset or one by
   await expect(form.getByLabel('Walk a metre')).toHaveValue('1.2');
   await expectAccessible(page);
 });
+
+test('plans are kept, compared side by side after a reload, and one of them is adopted', async ({ page }) => {
+  await openSample(page, '/fit');
+  await page.getByLabel('How long to search').selectOption('3');
+  await page.keyboard.press('s');
+  await expect(page.getByText(/Every place was packed/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText('Kept as Plan A.')).toBeVisible();
+  await page.keyboard.press('k');
+  const points = page.getByRole('group', { name: 'What few moves bring' }).getByRole('radio');
+  await expect(points.first()).toBeVisible({ timeout: 30_000 });
+  await points.first().check();
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText('Kept as Plan B.')).toBeVisible();
+  await expect(page.getByText('Things have changed since this plan was made.')).toBeHidden();
+  await page.reload();
+  await page.getByRole('button', { name: 'Kept 2' }).click();
+  const table = page.getByRole('table').filter({ hasText: 'Things to carry' });
+  await expect(table.getByRole('columnheader', { name: /Plan [AB]/ })).toHaveCount(2);
+  const carried = await table
+    .getByRole('row', { name: /^Things to carry/ })
+    .getByRole('cell')
+    .allInnerTexts();
+  expect(Math.min(...carried.map(Number))).toBeLessThan(Math.max(...carried.map(Number)));
+  await table.getByRole('button', { name: 'Show it: Plan B' }).click();
+  await table.getByRole('button', { name: 'What differs from Plan A' }).click();
+  const differs = page.getByRole('region', { name: 'What differs' });
+  await expect(differs.getByRole('heading')).toHaveText(/^\d+ things go elsewhere than in Plan A$/);
+  expect(await differs.getByRole('listitem').count()).toBeGreaterThan(20);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Adopt this plan' }).click();
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Kept 1' })).toBeVisible();
+});

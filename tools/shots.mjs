@@ -91,8 +91,11 @@ try {
   await page.getByRole('button', { name: 'Close message' }).click();
   await take('room-rebuild');
   await page.keyboard.press('w');
-  await page.keyboard.press('u');
-  await page.keyboard.press('u');
+  for (let n = 0; n < 2; n += 1) {
+    await page.keyboard.press('u');
+    await page.waitForTimeout(500);
+  }
+  await page.getByRole('button', { name: /^Tall cubes › A3:/ }).waitFor();
   await go('/room/plan/r1');
   await page.getByRole('button', { name: /To pull out Eave drawers/ }).click();
   await take('room-plan');
@@ -104,9 +107,11 @@ try {
   await page.getByRole('button', { name: /^Cotton/ }).click();
   await take('sort');
   await go('/fit');
-  await page.getByRole('button', { name: /^Find a plan/ }).click();
-  await page.getByRole('button', { name: 'Adopt this plan' }).waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: /^What would few moves bring/ }).click();
+  await page.getByText('What few moves bring').waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(800);
   await take('fit');
+  await page.getByRole('radio').last().check();
   await page.getByRole('button', { name: /^Without a home \d/ }).click();
   await take('fit-without-a-home');
   await page.getByRole('button', { name: /^What moves/ }).click();

@@ -63,6 +63,8 @@ export function getFetchSeconds({ parts }: Score): number {
 
 export class Plan {
   @Matches(ID_PATTERN) id!: PlanId;
+  /** What it is called while it is kept beside others. */
+  @IsOptional() @IsString() @MaxLength(60) name?: string;
   @IsNumber() madeAtMs!: number;
   @IsInt() seed!: number;
   @IsInt() @Min(0) steps!: number;

@@ -13,12 +13,14 @@ import { explained } from '../../components/explained.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
+import { listKept } from '../../../core/tracking/planActs.ts';
+import { KeptPlans } from './KeptPlans.tsx';
 import { MoveList } from './MoveList.tsx';
 import { PlanTicket } from './PlanTicket.tsx';
 import { listMoves } from './planMoves.ts';
 import { UnplacedList } from './UnplacedList.tsx';
 
-type Tab = 'wall' | 'moves' | 'unplaced';
+type Tab = 'wall' | 'moves' | 'unplaced' | 'kept';
 
 /** Finds a plan while one watches, shows it beside today, and adopts it. */
 export function FitPage() {
@@ -38,6 +40,7 @@ export function FitPage() {
     ['wall', plan ? 'The plan on the wall' : 'Today on the wall'],
     ['moves', `What moves${plan ? ` ${moves}` : ''}`],
     ['unplaced', `Without a home${plan ? ` ${plan.unplaced.length}` : ''}`],
+    ['kept', `Kept ${listKept(household).length}`],
   ];
   return (
     <Page
@@ -88,6 +91,7 @@ export function FitPage() {
           <p className="p-5 text-stone">Find a plan first; then what it would have you carry stands here.</p>
         ))}
       {tab === 'unplaced' && <UnplacedList plan={plan} />}
+      {tab === 'kept' && <KeptPlans />}
     </Page>
   );
 }

@@ -1,13 +1,14 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { getFetchSeconds, takesRoom, type Score } from '../../../core/records/index.ts';
+import { getFetchSeconds, takesRoom, type Plan, type Score } from '../../../core/records/index.ts';
+import { computePlanStanding, createKeepPlan, listKept, MOST_KEPT } from '../../../core/tracking/planActs.ts';
 import { createAdopt, createCarryAll } from '../../../core/tracking/placeActs.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { HowRow } from '../../components/HowRow.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getStrays } from '../../state/derived.ts';
+import { getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
@@ -15,6 +16,12 @@ import { WishList } from './WishList.tsx';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
 const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
+
+/** Plan A, Plan B …: the first letter that is free. */
+function nextName(kept: readonly Plan[]): string {
+  const letter = [...'ABCDEFGH'].find((one) => !kept.some((plan) => plan.name === `Plan ${one}`));
+  return `Plan ${letter ?? '…'}`;
+}
 
 const SECONDS = [3, 10, 30, 120] as const;
 
@@ -31,7 +38,16 @@ export function PlanTicket({ moves }: { moves: number }) {
   const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== null);
   const toCarry = hasAdopted ? toMove + out : 0;
   const isAdopted = plan !== null && (household.plans.get(plan.id)?.adoptedAtMs ?? null) !== null;
-  const isOld = plan !== null && !isAdopted && madeFor !== household;
+  // Keeping a plan changes the plans, not what it was made from.
+  const isSame = (['lots', 'items', 'places', 'settings'] as const).every(
+    (part) => madeFor?.[part] === household[part],
+  );
+  const isOld = plan !== null && !isAdopted && !isSame;
+  const kept = listKept(household);
+  // One that was kept was checked when it was made, and can be adopted while nothing of it is stale.
+  const isKept = plan !== null && household.plans.has(plan.id);
+  const standing = plan && isKept ? computePlanStanding(household, getTree(household), plan) : null;
+  const isStale = standing !== null && (standing.goneLots > 0 || standing.gonePlaces > 0);
   const count = [...household.lots.values()].filter(takesRoom).length;
 
   const search = () => start(household, 1, fitSeconds);
@@ -62,9 +78,11 @@ export function PlanTicket({ moves }: { moves: number }) {
           {isAdopted ? 'Adopted. ' : ''}
           {wordCount(moves, 'thing')} to carry or refold.{' '}
           <span className="text-stone">
-            {checks?.findings === 0
-              ? `Every place was packed and ${checks.tests.toLocaleString('en')} checks passed.`
-              : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
+            {isKept
+              ? `Kept as ${household.plans.get(plan.id)?.name ?? 'a plan'}.`
+              : checks?.findings === 0
+                ? `Every place was packed and ${checks.tests.toLocaleString('en')} checks passed.`
+                : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
           </span>
         </p>
       )}
@@ -88,7 +106,7 @@ export function PlanTicket({ moves }: { moves: number }) {
             <Button
               look="strong"
               className="col-span-2"
-              disabled={checks?.findings !== 0}
+              disabled={isKept ? isStale : checks?.findings !== 0}
               onClick={() =>
                 void act((now) =>
                   createAdopt(now, plan, `${formatMinutes(getFetchSeconds(plan.score))} a month`, world.nowMs()),
@@ -129,6 +147,20 @@ export function PlanTicket({ moves }: { moves: number }) {
           >
             What would few moves bring? <kbd className="pl-1 font-normal">K</kbd>
           </Button>
+          {plan && !isAdopted && !household.plans.has(plan.id) && (
+            <Button
+              className="col-span-2"
+              disabled={kept.length >= MOST_KEPT}
+              onClick={() =>
+                void act(
+                  (now) => createKeepPlan(now, plan, nextName(kept)),
+                  `Kept beside the others as ${nextName(kept)}.`,
+                )
+              }
+            >
+              {kept.length >= MOST_KEPT ? 'Four plans are kept: drop one first' : 'Keep this plan'}
+            </Button>
+          )}
           {plan && !isAdopted && (
             <Button look="quiet" className="col-span-2" onClick={discard}>
               Drop this plan

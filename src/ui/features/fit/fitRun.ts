@@ -19,6 +19,8 @@ interface FitRun {
   /** Looks for what few moves would bring. */
   readonly startCurve: (household: Household, seed: number, seconds: number) => void;
   readonly choose: (point: CurvePlan) => void;
+  /** Shows a plan that was kept; it was checked when it was made. */
+  readonly look: (plan: Plan, household: Household) => void;
   readonly stop: () => void;
   readonly discard: () => void;
 }
@@ -58,6 +60,10 @@ export const useFitRun = create<FitRun>()((set, get) => ({
       }
     };
     handle = startPlanner(household, seed, seconds, listen, true);
+  },
+  look(plan, household) {
+    handle?.abandon();
+    set({ ...NOTHING, status: 'done', plan, household });
   },
   choose({ plan, checks }) {
     set({ plan, checks });

@@ -1,0 +1,165 @@
+import { useMemo, useState } from 'react';
+import { getFetchSeconds, type Plan } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import {
+  computePlanStanding,
+  createDropPlan,
+  listDifferences,
+  listKept,
+  type PlanStanding,
+} from '../../../core/tracking/planActs.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { LotLine } from '../../components/LotLine.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+import { useFitRun } from './fitRun.ts';
+
+const ROWS: readonly { name: string; how: string; tell: (plan: Plan, standing: PlanStanding) => string }[] = [
+  {
+    name: 'Fetching, a month',
+    how: 'The way and the reach, looking for it, and looking in the wrong place first, with the figures in House.',
+    tell: (plan) => formatMinutes(getFetchSeconds(plan.score)),
+  },
+  {
+    name: 'Things to carry',
+    how: 'Lots whose place or form is another than now, counted.',
+    tell: (_, { moves }) => String(moves),
+  },
+  { name: 'Without a home', how: 'Lots for which it found no place.', tell: (plan) => String(plan.unplaced.length) },
+  { name: 'Cautions', how: 'Soft dangers that it leaves, one for each.', tell: (plan) => String(plan.score.cautions) },
+  {
+    name: 'Places too full',
+    how: 'Places that hold more than the share that House says is to be filled.',
+    tell: (_, { overTarget }) => String(overTarget),
+  },
+];
+
+function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): string | null {
+  const parts = [
+    newLots.length > 0 && `${wordCount(newLots.length, 'lot')} came since`,
+    goneLots > 0 && `${wordCount(goneLots, 'lot')} in it ${goneLots === 1 ? 'is' : 'are'} gone`,
+    gonePlaces > 0 && `${wordCount(gonePlaces, 'lot')} would go where no place is any more`,
+  ].filter((one) => one !== false);
+  return parts.length > 0 ? `${parts.join(', ')}.` : null;
+}
+
+/** Plans that were kept, side by side, and what differs between two of them. */
+export function KeptPlans() {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const act = useApp((state) => state.act);
+  const shown = useFitRun((state) => state.plan);
+  const look = useFitRun((state) => state.look);
+  const [against, setAgainst] = useState<string | null>(null);
+  const kept = listKept(household);
+  const standings = useMemo(() => {
+    return new Map(listKept(household).map((plan) => [plan.id, computePlanStanding(household, tree, plan)]));
+  }, [household, tree]);
+  const other = kept.find((plan) => plan.id === against && plan.id !== shown?.id);
+  const differences = shown && other ? listDifferences(shown, other) : [];
+  if (kept.length === 0)
+    return (
+      <p className="p-5 text-stone">
+        No plan is kept. Find one and press “Keep this plan”; up to four stand here side by side.
+      </p>
+    );
+  return (
+    <div className="min-h-0 flex-1 space-y-5 px-4 py-3 md:overflow-y-auto md:px-5">
+      <PrintDefs />
+      <table className="tabular w-full max-w-3xl">
+        <thead>
+          <tr className="stitched-b">
+            <th scope="col" className="py-2 text-left font-normal text-stone">
+              {wordCount(kept.length, 'plan')}
+            </th>
+            {kept.map((plan) => (
+              <th key={plan.id} scope="col" className="px-2 py-2 text-right font-display text-lg">
+                {plan.name ?? 'A plan'}
+                {plan.id === shown?.id && <span className="block font-sans text-sm font-normal">shown</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ROWS.map(({ name, how, tell }) => (
+            <tr key={name} className="dotted-row">
+              <th scope="row" className="py-1.5 text-left font-normal text-stone">
+                {name}
+              </th>
+              {kept.map((plan) => (
+                <td key={plan.id} className="px-2 text-right font-semibold" {...explained(how)}>
+                  {tell(plan, standings.get(plan.id)!)}
+                </td>
+              ))}
+            </tr>
+          ))}
+          <tr>
+            <td />
+            {kept.map((plan) => (
+              <td key={plan.id} className="px-2 py-2 text-right align-top">
+                <Button
+                  aria-label={`Show it: ${plan.name ?? 'a plan'}`}
+                  className="w-full"
+                  disabled={plan.id === shown?.id}
+                  onClick={() => look(plan, household)}
+                >
+                  Show it
+                </Button>
+                <Button
+                  look="quiet"
+                  aria-label={`Drop it: ${plan.name ?? 'a plan'}`}
+                  onClick={() => void act((now) => createDropPlan(now, plan.id))}
+                >
+                  Drop it
+                </Button>
+                {plan.id !== shown?.id && shown && (
+                  <Button
+                    look="quiet"
+                    aria-label={`What differs from ${plan.name ?? 'a plan'}`}
+                    className="ml-auto block"
+                    aria-pressed={against === plan.id}
+                    onClick={() => setAgainst(plan.id)}
+                  >
+                    What differs
+                  </Button>
+                )}
+                {wordStale(standings.get(plan.id)!) && (
+                  <p className="mt-1 text-left text-sm text-stone">{wordStale(standings.get(plan.id)!)}</p>
+                )}
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+      {shown && other && (
+        <section aria-label="What differs" className="max-w-3xl">
+          <h2
+            className="font-display text-lg font-semibold"
+            {...explained('Lots that the two plans put into different places, or that only one of them places.')}
+          >
+            {wordCount(differences.length, 'thing')} {differences.length === 1 ? 'goes' : 'go'} elsewhere than in{' '}
+            {other.name ?? 'the other plan'}
+          </h2>
+          <ul>
+            {differences.map((id) => {
+              const item = household.items.get(household.lots.get(id)?.itemId ?? ('' as never));
+              const at = (plan: Plan) => {
+                const placeId = plan.assignments.find((one) => one.lotId === id)?.placeId;
+                return placeId ? formatPlaceName(tree, placeId) || 'a place that is gone' : 'nowhere';
+              };
+              return item ? (
+                <LotLine key={id} id={id} item={item}>
+                  <span data-name>{`${at(shown)}; there ${at(other)}`}</span>
+                </LotLine>
+              ) : null;
+            })}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}
