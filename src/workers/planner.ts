@@ -9,6 +9,10 @@ import { serveSearch } from './search.ts';
 const CHUNK = 4000;
 const PROGRESS_MS = 80;
 
+/** A plan of the curve gets one round of cooling at least, however slow the machine is; not of a very large household. */
+const ROUND_PER_LOT = 120;
+const MOST_LEAST_STEPS = 400_000;
+
 type Begin = Extract<ToPlanner, { type: 'start' }>;
 
 /** The best of a search as a plan that was checked. */
@@ -33,7 +37,9 @@ serveSearch<Begin, FromPlanner>(
       };
       report();
       let reportedMs = performance.now();
-      while (!isStopped && performance.now() - startMs < untilSeconds * 1000) {
+      const least = isCurve ? Math.min(MOST_LEAST_STEPS, ROUND_PER_LOT * made.facts.lots.length) : 0;
+      const isDue = () => performance.now() - startMs >= untilSeconds * 1000 && made.steps >= least;
+      while (!isStopped && !isDue()) {
         made.advance(CHUNK);
         if (performance.now() - reportedMs < PROGRESS_MS) continue;
         report();

@@ -1,4 +1,7 @@
+import { useMemo } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
+import { findSmallestHolder } from '../../../core/grouping/holder.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
@@ -14,6 +17,7 @@ export function GroupTicket({ group }: { group: Group }) {
   const { units } = household.settings;
   const needs = getNeeds(household, group);
   const tree = getTree(household);
+  const holder = useMemo(() => findSmallestHolder(household, tree, group), [household, tree, group]);
   const places = new Set(group.lots.flatMap((lot) => lot.placeId ?? []));
   const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));
   return (
@@ -32,6 +36,14 @@ export function GroupTicket({ group }: { group: Group }) {
         ))}
         <Row name="Weight" how="What each lot weighs, measured or computed, added up.">
           {formatMass(needs.massG, units)}
+        </Row>
+        <Row
+          name="Smallest place"
+          how="Every place of the household was tried as if it were empty, the smallest first, with real packing; the share is what the group would take of it."
+        >
+          {holder
+            ? `${formatPlaceName(tree, holder.placeId)}, ${Math.round(holder.share * 100)} % full`
+            : 'none takes all of it'}
         </Row>
         <Row
           name="Today in"
