@@ -1,3 +1,4 @@
 export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
-export { computePlaceState, computeWallDrawing, type PlaceState, type WallDrawing, type WallView } from './wall.ts';
+export type { PlaceState } from './closed.ts';
+export { computePlaceState, computeWallDrawing, type WallDrawing, type WallView } from './wall.ts';
 export { findWheelCell, layOutWheel, type WheelCell } from './wheel.ts';
