@@ -28,7 +28,9 @@ export function findBrokenWishes(
   };
   for (const { kind, lotIds, groupIds, placeId } of household.settings.wishes ?? []) {
     const members = groups.filter((group) => groupIds.includes(group.id));
-    const named = [...lotIds, ...members.flatMap((group) => group.lots.map((lot) => lot.id))];
+    // What is gone, wrapped with another or only a file is asked nothing.
+    const isPlanned = (id: LotId) => ['in', 'out', 'lent'].includes(household.lots.get(id)?.state ?? '');
+    const named = [...lotIds, ...members.flatMap((group) => group.lots.map((lot) => lot.id))].filter(isPlanned);
     const nowOf = (id: LotId) => household.lots.get(id)?.placeId ?? household.lots.get(id)?.homeId ?? undefined;
     if (kind === 'stays') {
       const there = placeId ? [...household.lots.keys()].filter((id) => isIn(nowOf(id), placeId)) : [];

@@ -95,6 +95,20 @@ describe('what is asked of a plan', () => {
     expect(placeOf.get(a)).not.toBe(placeOf.get(b));
   });
 
+  it('passes over what is gone or is a file, in a set that is otherwise kept together', () => {
+    const [a, b, ...rest] = groups[0]!.lots;
+    const lots = new Map(household.lots);
+    lots.set(rest[0]!.id, { ...rest[0]!, state: 'gone', placeId: null, homeId: null });
+    const lotIds = [a!.id, b!.id, rest[0]!.id, 'never-was' as LotId];
+    const of = {
+      ...ask(wish('together', { lotIds }), wish('apart', { lotIds: [rest[0]!.id, 'never-was' as LotId] })),
+      lots,
+    };
+    const { placeOf, findings } = solve(of);
+    expect(findings).toEqual([]);
+    expect(placeOf.get(a!.id)).toBe(placeOf.get(b!.id));
+  });
+
   it('is never broken, whatever is asked at once; the checker sees it where it is', () => {
     for (let seed = 1; seed <= 5; seed += 1) {
       const sample = createSampleHousehold(seed, 90).household;

@@ -53,6 +53,9 @@ const SPECS_OF_KIND = {
   other: ['box'],
 } as const;
 
+/** Nothing is kept in a cell that is narrower. */
+const LEAST_CELL_MM = 5;
+
 /** Rules that span fields of one record. */
 function checkWhole(table: string, record: object, path: string): RecordFault[] {
   const faults: RecordFault[] = [];
@@ -69,6 +72,13 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
     // A room stands alone, and a container may: it is idle then.
     if ((place.parentId === null) !== (place.level === 'room') && !(place.parentId === null && box))
       faults.push({ path: `${path}parentId`, rule: 'tree', message: 'only a room stands alone' });
+    const cells = box?.dividers;
+    if (box && cells) {
+      const side = (outerMm: number, n: number) => (outerMm - 2 * box.wallMm - (n - 1) * cells.thickMm) / n;
+      const least = Math.min(side(box.outerWidthMm, cells.columns), side(box.outerDepthMm, cells.rows));
+      if (least < LEAST_CELL_MM)
+        faults.push({ path: `${path}container.dividers`, rule: 'max', message: 'the dividers leave no room inside' });
+    }
     if (box?.isRetired && place.parentId !== null)
       faults.push({ path: `${path}parentId`, rule: 'tree', message: 'what is retired stands nowhere' });
     if (box && 2 * box.wallMm >= Math.min(box.outerWidthMm, box.outerDepthMm, box.outerHeightMm))

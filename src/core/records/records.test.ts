@@ -164,3 +164,33 @@ describe('the headline figure', () => {
       }),
     ).toBe(7));
 });
+
+describe('a bin with dividers', () => {
+  const bin = (columns: number, thickMm: number) => ({
+    id: 'b',
+    parentId: 's',
+    level: 'container',
+    name: 'Bin',
+    order: 0,
+    container: {
+      kind: 'bin',
+      outerWidthMm: 100,
+      outerDepthMm: 100,
+      outerHeightMm: 100,
+      wallMm: 3,
+      mode: 'volume',
+      tareG: 0,
+      loadG: 1000,
+      isSeeThrough: false,
+      hasLid: false,
+      dividers: { columns, rows: 1, thickMm },
+    },
+  });
+
+  it('has cells of 5 mm and more, or is refused', () => {
+    // 94 inside: ten cells with nine walls of 2 are 7.6 each; of 10 they are 0.4.
+    expect(parseRecord('places', bin(10, 2)).ok).toBe(true);
+    expect(parseRecord('places', bin(10, 10))).toMatchObject({ ok: false, fault: [{ path: 'container.dividers' }] });
+    expect(parseRecord('places', bin(20, 20)).ok).toBe(false);
+  });
+});

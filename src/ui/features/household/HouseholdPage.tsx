@@ -86,7 +86,13 @@ function SettingsForm() {
       for (const fault of checked.fault) found[fault.path] = capitalise(wordRecordFault(fault));
     setFaults(found);
     if (Object.keys(found).length > 0) return;
-    if (await act((now) => createSaveSettings(now, { ...now.settings, ...change }))) setTyped({});
+    const merge = (now: { settings: Settings }): Settings => {
+      const next = { ...now.settings, ...change };
+      // Emptied, it is absent: a record has no field without a value.
+      if (next.smallStatureMm === undefined) delete next.smallStatureMm;
+      return next;
+    };
+    if (await act((now) => createSaveSettings(now, merge(now)))) setTyped({});
   };
   const set = (change: Partial<Settings>) => void act((now) => createSaveSettings(now, { ...now.settings, ...change }));
 
