@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import type { Chronicle, LotId } from '../src/core/records/index.ts';
+import { divideSlot } from '../src/core/storage/boards.ts';
+import { createPlaceTree } from '../src/core/storage/index.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { toBundle } from '../src/core/formats/index.ts';
 import { createChronicle, createSampleHousehold } from '../src/sample/index.ts';
@@ -100,18 +102,54 @@ export async function measureScroll(): Promise<Figure[]> {
   });
 }
 
-/** Three rooms of the sample with some 150 places, and every lot so often that they are 3,000. */
+const ROOMS = 3;
+const PLACES = 150;
+const LOTS = 3000;
+const BOARDED = new Set<string>(['cubes', 'bookcase']);
+
+/** Three rooms of the sample, their cubbies divided until there are 150 places, and every lot so often that they are 3,000. */
 function createFullRooms(): Chronicle {
-  const sample = createSampleHousehold(1, 960);
-  const { lots } = sample.household;
-  const all = new Map(lots);
-  const from = [...lots.values()];
-  for (let n = 0; all.size < 3000; n += 1) {
-    const lot = from[n % from.length]!;
-    const id = `${lot.id}-${n}` as LotId;
-    all.set(id, { ...lot, id, order: lot.order + n });
+  const { household } = createSampleHousehold(1, 960);
+  const all = createPlaceTree(household.places);
+  // The lofts, without their landings.
+  const lofts = all.rooms.toSorted((a, b) => all.getChildren(b.id).length - all.getChildren(a.id).length);
+  const keep = new Set(lofts.slice(0, ROOMS).map((room) => room.id));
+  const places = new Map([...household.places].filter(([id]) => keep.has(all.getPath(id)[0]!.id)));
+  for (let n = 0; createPlaceTree(places).leaves.length < PLACES; n += 1) {
+    const tree = createPlaceTree(places);
+    const cubby = tree.leaves
+      .filter(({ slot, parentId }) => slot && BOARDED.has(tree.places.get(parentId!)?.unit?.kind ?? ''))
+      .toSorted((a, b) => b.slot!.heightMm - a.slot!.heightMm)[0];
+    const unit = cubby && tree.places.get(cubby.parentId!);
+    if (!cubby || !unit) throw new Error('no cubby is left to divide');
+    const parts = divideSlot(unit.unit!, cubby, tree.getChildren(unit.id), 'shelf', () => `part-${n}`);
+    if (!parts.ok) throw new Error(parts.fault.code);
+    for (const part of parts.value) places.set(part.id, part);
   }
-  return createChronicle({ ...sample.household, lots: all });
+  const { leaves, rooms } = createPlaceTree(places);
+  if (rooms.length !== ROOMS || leaves.length !== PLACES)
+    throw new Error(`${rooms.length} rooms, ${leaves.length} places`);
+  const from = [...household.lots.values()];
+  const lots = new Map(
+    Array.from({ length: LOTS }, (_, n) => {
+      const lot = from[n % from.length]!;
+      const id = `full-${n}` as LotId;
+      // Spread over all places; what lies in none of them is at home in the next.
+      const placeId = lot.placeId && places.has(lot.placeId) ? lot.placeId : leaves[n % leaves.length]!.id;
+      return [id, { ...lot, id, state: 'in' as const, placeId, homeId: placeId, withLotId: null, order: n }] as const;
+    }),
+  );
+  const leafIds = new Set(leaves.map((leaf) => leaf.id));
+  for (const [id, lot] of lots)
+    if (!leafIds.has(lot.placeId)) lots.set(id, { ...lot, placeId: leaves[0]!.id, homeId: leaves[0]!.id });
+  const stations = new Set(rooms.flatMap((room) => room.room!.stations.map((station) => station.id)));
+  const items = new Map(
+    [...household.items].map(([id, item]) => [
+      id,
+      stations.has(item.stationId) ? item : { ...item, stationId: [...stations][0]! },
+    ]),
+  );
+  return createChronicle({ ...household, items, places, lots });
 }
 
 /** The fullest wall of that household, zoomed and panned by the mouse to and fro for three seconds. */
