@@ -22,10 +22,8 @@ import { createPlaceTree } from '../src/core/storage/index.ts';
 import { nestBoxes } from '../src/core/storage/nest.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
+import { placementFigures } from './placement.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
-import { computeVerdicts } from '../src/solver/explain/index.ts';
-import { createFacts } from '../src/solver/model/index.ts';
-import { describePresent } from '../src/solver/score/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
 
 export interface Figure {
@@ -34,7 +32,7 @@ export interface Figure {
   readonly unit: string;
 }
 
-interface Bench {
+export interface Bench {
   readonly names: readonly string[];
   readonly measure: () => Figure[] | Promise<Figure[]>;
 }
@@ -117,17 +115,6 @@ function measureFindings(): Figure[] {
   }
   const sorted = times.slice(20).toSorted((a, b) => a - b);
   return [{ name: 'room.findings.us_per_move', value: 1000 * sorted[Math.floor(sorted.length / 2)]!, unit: 'us' }];
-}
-
-function measureFirstPlan(): Figure[] {
-  const { household } = createSampleHousehold(1, 600);
-  // The first run warms the machine up; the median of the rest is told.
-  const times = Array.from({ length: 6 }, () => {
-    const start = performance.now();
-    createRun(household, 1).getSolution();
-    return performance.now() - start;
-  }).slice(1);
-  return [{ name: 'placement.600.ms_to_first_plan', value: times.toSorted((a, b) => a - b)[2]!, unit: 'ms' }];
 }
 
 /** Script that the page needs before its first screen, the sample of a new visitor included. */
@@ -273,25 +260,12 @@ function measureWorked(): Figure[] {
   });
 }
 
-/** A lot taken up: the verdict on every place, as a share for one of them; 600 lots, the slowest of twenty lots but one. */
-function measureVerdicts(): Figure[] {
-  const facts = createFacts(createSampleHousehold(1, 600).household);
-  const offered = describePresent(facts, (lot) => lot.placeId ?? lot.homeId);
-  const times = Array.from({ length: 20 }, (_, i) => {
-    const start = performance.now();
-    computeVerdicts(facts, offered, i * 29);
-    return (performance.now() - start) / facts.places.length;
-  });
-  return [{ name: 'placement.hand.verdict_p95_ms', value: times.toSorted((a, b) => a - b)[18]!, unit: 'ms' }];
-}
-
 export const figures: readonly Bench[] = [
+  ...placementFigures,
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],
     measure: measureDemo,
   },
-  { names: ['placement.600.ms_to_first_plan'], measure: measureFirstPlan },
-  { names: ['placement.hand.verdict_p95_ms'], measure: measureVerdicts },
   { names: ['room.findings.us_per_move'], measure: measureFindings },
   { names: ['fits.error_count'], measure: measureFits },
   {

@@ -12,11 +12,18 @@ import {
   type Unplaced,
 } from '../core/records/index.ts';
 import { explainUnplaced } from './explain/index.ts';
-import { computeInputsHash, createFacts, getOptionPackage, type Facts, type Offered } from './model/index.ts';
+import {
+  computeInputsHash,
+  createFacts,
+  getOptionPackage,
+  getPlaceOf,
+  getWayOf,
+  type Facts,
+  type Offered,
+} from './model/index.ts';
 import { describePresent, recount, State } from './score/index.ts';
 import {
   Annealer,
-  computePrice,
   constructByGroup,
   constructFirstFit,
   constructFromPresent,
@@ -39,17 +46,21 @@ export interface Run {
   /** Today's arrangement, scored by the same rules. */
   readonly before: Score;
   readonly steps: number;
+  /** Feasible moves that were priced. */
+  readonly evaluated: number;
   /** Lots without a home and fetching seconds a month of the best so far, before packing. */
   readonly peek: () => { unplaced: number; fetchSeconds: number };
   /** Takes about `count` steps. Same seed and same steps, same plan. */
   readonly advance: (count: number) => void;
+  /** Says how many steps will be taken in all, as far as one can tell; the same guess and steps give the same plan. */
+  readonly expect: (steps: number) => void;
   /** The best so far, packed with positions. */
   readonly getSolution: () => Solution;
 }
 
 function toOffered(facts: Facts, option: Int32Array): (Offered | null)[] {
   return facts.lots.map((_, l) =>
-    option[l] === -1 ? null : facts.describe(l, facts.optPlace[option[l]!]!, getOptionPackage(facts, l, option[l]!)),
+    option[l] === -1 ? null : facts.describe(l, getPlaceOf(facts, option[l]!), getOptionPackage(facts, l, option[l]!)),
   );
 }
 
@@ -80,7 +91,7 @@ function createSolution(facts: Facts, state: State, cache: PackingCache): Soluti
       assignments.push({
         lotId: facts.lots[l]!.id,
         placeId,
-        form: STOW_FORMS[facts.optForm[state.option[l]!]!]!,
+        form: STOW_FORMS[facts.wayForm[getWayOf(facts, state.option[l]!)]!]!,
         order,
       });
   }
@@ -121,10 +132,12 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
   const state = new State(facts);
   constructByGroup(state);
   // Warm start: where things are already is kept unless building anew is better.
-  const present = new State(facts);
-  constructFromPresent(present);
-  constructRest(present);
-  if (carryFactor > 1 || computePrice(present) < computePrice(state)) state.load(present.option);
+  if (carryFactor > 1 || facts.present.some((p) => p !== -1)) {
+    const present = new State(facts);
+    constructFromPresent(present);
+    constructRest(present);
+    if (carryFactor > 1 || present.price < state.price) state.load(present.option);
+  }
   const annealer = new Annealer(state, createRandom(seed), carryFactor > 1);
   let packedBest: { state: State; price: number } | null = null;
 
@@ -132,7 +145,7 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
   const closeRound = () => {
     const { state: packed, burst } = createPacked(facts, annealer.best, state.cap, cache);
     for (const p of burst) state.cap[p] = Math.max(0.5, Math.min(state.cap[p]!, packed.fill[p]!) * TIGHTEN);
-    const price = computePrice(packed);
+    const price = packed.price;
     if (!packedBest || price < packedBest.price) packedBest = { state: packed, price };
     return burst.length > 0 ? packedBest.state.option : null;
   };
@@ -142,11 +155,15 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
     get steps() {
       return annealer.steps;
     },
+    get evaluated() {
+      return annealer.evaluated;
+    },
     peek: () => {
       let unplaced = 0;
       for (const option of annealer.best) if (option === -1) unplaced += 1;
       return { unplaced, fetchSeconds: getFetchSeconds(recount(real, toOffered(real, annealer.best))) };
     },
+    expect: (steps) => annealer.expect(steps),
     advance(count) {
       let left = count;
       while (left > 0) {
@@ -158,7 +175,7 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
     },
     getSolution() {
       const { state: packed } = createPacked(facts, annealer.best, state.cap, cache);
-      const best = packedBest && packedBest.price <= computePrice(packed) ? packedBest.state : packed;
+      const best = packedBest && packedBest.price <= packed.price ? packedBest.state : packed;
       const solution = createSolution(facts, best, cache);
       return real === facts ? solution : { ...solution, score: recount(real, toOffered(real, best.option)) };
     },

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkPlan } from '../check/index.ts';
-import { createRandom } from '../core/random/index.ts';
+import { createRandom, pick } from '../core/random/index.ts';
 import type { Household, ItemId, Lot, LotId, PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { nameHooks } from '../core/tracking/rebuild.ts';
 import { createSampleHousehold } from '../sample/index.ts';
-import { createFacts, getOptionPackage, type Offered } from './model/index.ts';
+import { createFacts, getOptionPackage, getPlaceOf, listOptions, type Offered } from './model/index.ts';
 import { recount, State } from './score/index.ts';
 import { createRun, solveFirstFit, type Solution } from './solve.ts';
 
@@ -42,16 +42,16 @@ describe('the score', () => {
         const state = new State(facts);
         for (let step = 0; step < 400; step += 1) {
           const lot = Math.floor(random() * facts.lots.length);
-          const [from, to] = [facts.optStart[lot]!, facts.optStart[lot + 1]!];
+          const options = listOptions(facts, lot);
           if (state.option[lot] !== -1) state.remove(lot);
-          else if (to > from) {
-            const option = from + Math.floor(random() * (to - from));
+          else if (options.length > 0) {
+            const option = pick(random, options);
             if (state.canInsert(option)) state.insert(lot, option);
           }
         }
         const offered = facts.lots.map((_, l): Offered | null => {
           const o = state.option[l]!;
-          return o === -1 ? null : facts.describe(l, facts.optPlace[o]!, getOptionPackage(facts, l, o));
+          return o === -1 ? null : facts.describe(l, getPlaceOf(facts, o), getOptionPackage(facts, l, o));
         });
         const whole = recount(facts, offered);
         expect(state.seconds).toBeCloseTo(whole.seconds, 5);
@@ -68,8 +68,7 @@ describe('the score', () => {
     const state = new State(facts);
     const l = facts.items.findIndex((item) => item.name === 'Dressmaking shears');
     const p = facts.places.findIndex((one) => one.space.mode === 'area');
-    let o = facts.optStart[l]!;
-    while (facts.optPlace[o] !== p) o += 1;
+    const o = listOptions(facts, l).find((one) => getPlaceOf(facts, one) === p)!;
     const before = state.seconds;
     state.insert(l, o);
     // Peg field: x 1290 + 508 along the east wall, so (4200 - 312, 1798); one cuts before the table,
@@ -277,7 +276,10 @@ describe('what needs no place of its own', () => {
     const costs = (of: Household) => {
       const facts = createFacts(of);
       const l = facts.items.findIndex((one) => one.id === item.id);
-      return Array.from(facts.optBase.subarray(facts.optStart[l]!, facts.optStart[l + 1]!));
+      return listOptions(facts, l).map((o) => {
+        const one = facts.describe(l, getPlaceOf(facts, o), getOptionPackage(facts, l, o))!;
+        return one.fetching + one.moving + one.wear;
+      });
     };
     const [a, b, mean] = [costs(household), costs(only), costs(both)];
     for (const [i, cost] of mean.entries()) expect(cost).toBeCloseTo((a[i]! + b[i]!) / 2, 6);

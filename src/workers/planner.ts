@@ -8,6 +8,8 @@ import { serveSearch } from './search.ts';
 /** Steps between two looks at the clock and the post box; far less than a tenth of a second. */
 const CHUNK = 4000;
 const PROGRESS_MS = 80;
+/** After this share of its time the search is told how many steps it will have. */
+const TIMED_SHARE = 0.06;
 
 /** A plan of the curve gets one round of cooling at least, however slow the machine is; not of a very large household. */
 const ROUND_PER_LOT = 120;
@@ -39,8 +41,17 @@ serveSearch<Begin, FromPlanner>(
       let reportedMs = performance.now();
       const least = isCurve ? Math.min(MOST_LEAST_STEPS, ROUND_PER_LOT * made.facts.lots.length) : 0;
       const isDue = () => performance.now() - startMs >= untilSeconds * 1000 && made.steps >= least;
+      const beginMs = performance.now();
+      const wholeMs = untilSeconds * 1000 - (beginMs - startMs);
+      let isTimed = false;
       while (!isStopped && !isDue()) {
         made.advance(CHUNK);
+        const spentMs = performance.now() - beginMs;
+        if (!isTimed && spentMs > TIMED_SHARE * wholeMs) {
+          // By now one knows how fast this machine is.
+          isTimed = true;
+          made.expect(Math.max(least, Math.round((made.steps * wholeMs) / spentMs)));
+        }
         if (performance.now() - reportedMs < PROGRESS_MS) continue;
         report();
         reportedMs = performance.now();

@@ -3,11 +3,11 @@ export type Random = () => number;
 
 /** Mulberry32 (Tommy Ettinger, public domain): 32 bits of state, enough for search and samples, not for secrets. */
 export function createRandom(seed: number): Random {
-  let state = seed >>> 0;
+  // Kept as a signed number, which the engine holds without allocating; the stream is that of the unsigned one.
+  let state = seed | 0;
   return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), state | 1);
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };

@@ -1,7 +1,7 @@
 import type { Rule } from './rule.ts';
 
 /** Above the shoulder one person lifts at most this much without strain. */
-const HIGH_LIFT_G = 5000;
+export const HIGH_LIFT_G = 5000;
 
 /** Heavy above the shoulder. */
 export const cautionHeavyHigh: Rule = ({ pkg, traits }) =>

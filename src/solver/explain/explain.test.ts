@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { packPlace } from '../../core/packing/index.ts';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { createFacts, getOptionPackage } from '../model/index.ts';
+import { createFacts, getOptionPackage, getPlaceOf, listOptions } from '../model/index.ts';
 import { describePresent, recount } from '../score/index.ts';
 import { computeHomes, explainPlace, findLot } from './index.ts';
 
@@ -15,8 +15,8 @@ describe('another home', () => {
   it('is the cheapest place with room, by trying every place', () => {
     for (let l = 0; l < facts.lots.length; l += 7) {
       let least = Infinity;
-      for (let o = facts.optStart[l]!; o < facts.optStart[l + 1]!; o += 1) {
-        const p = facts.optPlace[o]!;
+      for (const o of listOptions(facts, l)) {
+        const p = getPlaceOf(facts, o);
         if (offered[l]?.place === p) continue;
         const pkg = getOptionPackage(facts, l, o);
         const inside = offered.flatMap((one, i) => (one?.place === p && i !== l ? [one.pkg] : []));

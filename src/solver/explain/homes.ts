@@ -1,6 +1,6 @@
 import type { LotId, PlaceId, StowForm } from '../../core/records/index.ts';
 import { packPlace } from '../../core/packing/index.ts';
-import { getOptionPackage, type Facts, type Offered } from '../model/index.ts';
+import { getOptionPackage, getPlaceOf, listOptions, type Facts, type Offered } from '../model/index.ts';
 import { recount } from '../score/index.ts';
 
 /** A place that would take a lot as things are now, and what it costs beside where the lot is. */
@@ -24,8 +24,8 @@ export function computeHomes(
   const here = offered[lot]?.place ?? -1;
   const base = recount(facts, offered).seconds;
   const candidates: { option: number; offer: HomeOffer }[] = [];
-  for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1) {
-    const p = facts.optPlace[o]!;
+  for (const o of listOptions(facts, lot)) {
+    const p = getPlaceOf(facts, o);
     if (p === here) continue;
     const pkg = getOptionPackage(facts, lot, o);
     const other = facts.describe(lot, p, pkg);
@@ -47,7 +47,7 @@ export function computeHomes(
 
 /** Whether a place takes a lot in an option, with what lies there now: really packed, and not too heavy. */
 export function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot: number, option: number): boolean {
-  const p = facts.optPlace[option]!;
+  const p = getPlaceOf(facts, option);
   const inside = offered.flatMap((one, l) => (one && one.place === p && l !== lot ? [one.pkg] : []));
   const pkg = getOptionPackage(facts, lot, option);
   const { space, traits, slot, unit } = facts.places[p]!;

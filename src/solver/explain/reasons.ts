@@ -1,7 +1,7 @@
 import type { LotId, PlaceId, Reason } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { findHardFault, type Finding } from '../constraints/index.ts';
-import type { Facts, Offered } from '../model/index.ts';
+import { getPlaceOf, getShare, getWayOf, listOptions, type Facts, type Offered } from '../model/index.ts';
 import type { State } from '../score/index.ts';
 import { computeHomes, findLot } from './homes.ts';
 
@@ -20,23 +20,23 @@ const SHAPE_CODES = new Set<Finding['code']>([
 function findRoomiest(facts: Facts, state: State, lot: number): Reason | null {
   let best = -1;
   let most = -1;
-  for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1) {
-    const free = Math.max(0, 1 - state.fill[facts.optPlace[o]!]!) / facts.optShare[o]!;
+  for (const o of listOptions(facts, lot)) {
+    const free = Math.max(0, 1 - state.fill[getPlaceOf(facts, o)]!) / getShare(facts, o);
     if (free > most) {
       most = free;
       best = o;
     }
   }
   if (best === -1) return null;
-  const p = facts.optPlace[best]!;
+  const p = getPlaceOf(facts, best);
   const { place, traits } = facts.places[p]!;
   if (facts.wishes.hasApart && state.hasRival(lot, p))
     return { code: 'apart', needed: 0, available: 0, placeId: place.id };
   if (facts.wishes.setOf[lot] !== -1) return { code: 'together', needed: 0, available: 0, placeId: place.id };
-  const [needed, available] = [facts.optShare[best]!, Math.max(0, 1 - state.fill[p]!)];
+  const [needed, available] = [getShare(facts, best), Math.max(0, 1 - state.fill[p]!)];
   if (available < needed) return { code: 'full', needed, available, placeId: place.id };
   const leftG = Math.max(0, traits.loadG - state.massG[p]!);
-  const massG = facts.optMassG[best]!;
+  const massG = facts.wayMassG[getWayOf(facts, best)]!;
   if (leftG < massG) return { code: 'laden', needed: massG, available: leftG, placeId: place.id };
   // It would go in by sum: then the real packing found no way, which is no proof that there is none.
   return { code: 'not-packed', needed, available, placeId: place.id };

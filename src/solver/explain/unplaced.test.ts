@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import type { Item, Settings } from '../../core/records/index.ts';
-import { createFacts } from '../model/index.ts';
+import { createFacts, listOptions } from '../model/index.ts';
 import { State } from '../score/index.ts';
 import { explainUnplaced } from './index.ts';
 
@@ -22,7 +22,7 @@ function explain(thing: Item, others: readonly Item[] = [], settings: Partial<Se
   const state = new State(facts);
   for (const item of others) {
     const l = facts.items.indexOf(item);
-    state.insert(l, facts.optStart[l]!);
+    state.insert(l, listOptions(facts, l)[0]!);
   }
   return explainUnplaced(facts, state, facts.items.indexOf(thing));
 }

@@ -1,6 +1,6 @@
 import type { PlaceId, StowForm } from '../../core/records/index.ts';
 import { findHardFault, type Finding } from '../constraints/index.ts';
-import type { Facts, Offered } from '../model/index.ts';
+import { isAllowed, type Facts, type Offered } from '../model/index.ts';
 import { recount } from '../score/index.ts';
 import { hasRoom } from './homes.ts';
 
@@ -33,17 +33,12 @@ export function computeVerdicts(facts: Facts, offered: readonly (Offered | null)
   const base = recount(facts, offered).seconds;
   const here = offered[lot]?.place ?? -1;
   const item = facts.items[lot]!;
-  const options = new Map<number, number[]>();
-  for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1) {
-    const p = facts.optPlace[o]!;
-    options.set(p, [...(options.get(p) ?? []), o]);
-  }
   return facts.places.map(({ place, space, traits }, p): Verdict => {
     const placeId = place.id;
     if (p === here) return { placeId, isGood: false, code: 'here', needed: 0, available: 0 };
     let best: Extract<Verdict, { isGood: true }> | null = null;
     let bar: Extract<Verdict, { isGood: false }> | null = null;
-    for (const pkg of facts.packages[lot]!) {
+    for (const [i, pkg] of facts.packages[lot]!.entries()) {
       const wish = facts.wishes.forbid(lot, p);
       const finding = findHardFault({ item, pkg, space, traits, settings: facts.settings, wish });
       if (finding) {
@@ -51,8 +46,9 @@ export function computeVerdicts(facts: Facts, offered: readonly (Offered | null)
         continue;
       }
       const other = facts.describe(lot, p, pkg);
-      const option = options.get(p)?.find((o) => facts.optShare[o] === other?.share);
-      if (!other || option === undefined) continue;
+      const way = facts.wayStart[lot]! + i;
+      if (!other || !isAllowed(facts, way, p)) continue;
+      const option = way * facts.places.length + p;
       if (!hasRoom(facts, offered, lot, option)) {
         const fill = offered.reduce((sum, one) => (one?.place === p && one.lot !== lot ? sum + one.share : sum), 0);
         bar = { placeId, isGood: false, code: 'full', needed: other.share, available: Math.max(0, 1 - fill) };

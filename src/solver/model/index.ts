@@ -1,2 +1,14 @@
-export { createFacts, getOptionPackage, type Facts, type Offered, type PlaceFacts } from './facts.ts';
+export {
+  countCautions,
+  createFacts,
+  getOptionPackage,
+  getPlaceOf,
+  getShare,
+  getWayOf,
+  isAllowed,
+  listOptions,
+  type Facts,
+  type Offered,
+  type PlaceFacts,
+} from './facts.ts';
 export { computeInputsHash } from './hash.ts';

@@ -8,6 +8,8 @@ export type WishCode = 'stays' | 'not-in' | 'free';
 export interface Wishes {
   /** Why a lot may not go into a place; null where no wish speaks against it. */
   readonly forbid: (lot: number, place: number) => WishCode | null;
+  /** By place, 1 where wishes forbid a lot; null where none does. Lots with the same id share a row. */
+  readonly getForbidden: (lot: number) => { readonly id: number; readonly places: Uint8Array } | null;
   /** Lots that are to keep the form they have. */
   readonly keepsForm: (lot: number) => boolean;
   /** Lots that go to one place together, none in two sets. */
@@ -82,16 +84,24 @@ export function compileWishes(household: Household, tree: PlaceTree, of: Numbere
       for (const a of groups) for (const b of groups) if (a !== b) apartGroups[a]!.push(b);
     }
   }
+  const forbid = (l: number, p: number): WishCode | null => {
+    if (stays.has(l)) return here[l] === p ? null : 'stays';
+    if (closed.has(p)) return 'stays';
+    if (free.has(p)) return 'free';
+    return notIn[l]?.has(p) ? 'not-in' : null;
+  };
+  const createRow = (l: number) => ({
+    id: l,
+    places: Uint8Array.from(of.places, (_, p) => Number(forbid(l, p) !== null)),
+  });
+  // The row of all lots that no wish names.
+  const common = closed.size + free.size > 0 ? createRow(-1) : null;
   const sets = mergeSets(together);
   const setOf = new Int32Array(of.lots.length).fill(-1);
   for (const [i, set] of sets.entries()) for (const l of set) setOf[l] = i;
   return {
-    forbid: (l, p) => {
-      if (stays.has(l)) return here[l] === p ? null : 'stays';
-      if (closed.has(p)) return 'stays';
-      if (free.has(p)) return 'free';
-      return notIn[l]!.has(p) ? 'not-in' : null;
-    },
+    forbid,
+    getForbidden: (l) => (stays.has(l) || notIn[l]!.size > 0 ? createRow(l) : common),
     keepsForm: (l) => stays.has(l),
     sets,
     setOf,

@@ -1,225 +1,273 @@
-import type { Facts } from '../model/index.ts';
+import { CAUTION_PRICE, EPS, NONE, Sums, UNPLACED_PRICE } from './sums.ts';
 
-const NONE = -1;
+/** Lots of one group in one place, with the way that each would be kept in another; and their sums, once asked for. */
+export class Batch {
+  n = 0;
+  uses = 0;
+  stackedFrom = 0;
+  stackedTo = 0;
+  usesFrom = 0;
+  usesTo = 0;
+  shareFrom = 0;
+  shareTo = 0;
+  massFrom = 0;
+  massTo = 0;
+  delta = 0;
+  readonly lots: Int32Array;
+  readonly ways: Int32Array;
+
+  constructor(readonly most: number) {
+    this.lots = new Int32Array(most);
+    this.ways = new Int32Array(most);
+  }
+
+  add(lot: number, way: number): void {
+    this.lots[this.n] = lot;
+    this.ways[this.n] = way;
+    this.n += 1;
+  }
+}
 
 /**
- * An arrangement with its score, changed lot by lot. Every change costs constant time: sums per place,
- * per group in a place, per slot, unit and room. `recount` is its slow twin.
+ * An arrangement that tells what a move would add to its price before it is made, in constant time for a lot and in
+ * time by their number for kin.
  */
-export class State {
-  /** Option of each lot, -1 when it has no place. */
-  readonly option: Int32Array;
-  readonly fill: Float64Array;
-  readonly massG: Float64Array;
-  /** The share each place may be filled to; below 1 where packing failed before. */
-  readonly cap: Float64Array;
-  unplacedWeight = 0;
-  cautions = 0;
-  seconds = 0;
+export class State extends Sums {
+  /** Moves that were feasible, and priced. */
+  priced = 0;
 
-  private readonly slotMassG: Float64Array;
-  private readonly unitMassG: Float64Array;
-  private readonly groupsIn: Int32Array;
-  private readonly usesIn: Float64Array;
-  private readonly stacked: Int32Array;
-  private readonly stackedUses: Float64Array;
-  /** By place × group. */
-  private readonly count: Int32Array;
-  private readonly usesOf: Float64Array;
-  /** By group × unit and group × room: in how many of its places the group is. */
-  private readonly inUnit: Int32Array;
-  private readonly inRoom: Int32Array;
-  private readonly placesOf: Int32Array;
-  private readonly groupCount: number;
-
-  constructor(readonly facts: Facts) {
-    const { lots, places, groups } = facts;
-    this.groupCount = groups.length;
-    this.placesOf = new Int32Array(groups.length);
-    this.option = new Int32Array(lots.length).fill(NONE);
-    this.fill = new Float64Array(places.length);
-    this.massG = new Float64Array(places.length);
-    this.cap = new Float64Array(places.length).fill(1);
-    this.slotMassG = new Float64Array(facts.slotCount);
-    this.unitMassG = new Float64Array(facts.unitCount);
-    this.groupsIn = new Int32Array(places.length);
-    this.usesIn = new Float64Array(places.length);
-    this.stacked = new Int32Array(places.length);
-    this.stackedUses = new Float64Array(places.length);
-    this.count = new Int32Array(places.length * groups.length);
-    this.usesOf = new Float64Array(places.length * groups.length);
-    this.inUnit = new Int32Array(facts.unitCount * groups.length);
-    this.inRoom = new Int32Array(facts.roomCount * groups.length);
-    for (let l = 0; l < lots.length; l += 1) {
-      this.unplacedWeight += facts.weight[l]!;
-      this.seconds += facts.uses[l]! * facts.settings.estimates.homelessSeconds;
-    }
+  /** What a home of its own takes off the price for a lot; negative. */
+  priceOfHousing(lot: number): number {
+    return -UNPLACED_PRICE * this.facts.weight[lot]!;
   }
 
-  getPlace(lot: number): number {
-    const option = this.option[lot]!;
-    return option === NONE ? NONE : this.facts.optPlace[option]!;
+  /** Price that inserting would add; Infinity where there is no room. The lot must be nowhere. */
+  priceInsert(lot: number, option: number): number {
+    if (!this.canInsert(option)) return Infinity;
+    this.priced += 1;
+    const p = option % this.placeCount;
+    const cautions = this.getCautions((option - p) / this.placeCount, p);
+    return this.computeInsert(lot, option) + CAUTION_PRICE * cautions + this.priceOfHousing(lot);
   }
 
-  /** Lots of a group in a place. */
-  getCount(place: number, group: number): number {
-    return this.count[place * this.groupCount + group]!;
-  }
-
-  /** Whether an option of a lot that is nowhere now has room and carries. */
-  canInsert(option: number): boolean {
-    const { facts } = this;
-    const p = facts.optPlace[option]!;
-    if (this.fill[p]! + facts.optShare[option]! > this.cap[p]! + 1e-9) return false;
-    if (facts.wishes.hasApart && this.hasRival(facts.optLot[option]!, p)) return false;
-    const mass = facts.optMassG[option]!;
-    const at = facts.places[p]!;
+  /** Price that moving a lot to another place would add; Infinity where there is no room. */
+  priceMove(lot: number, way: number, to: number): number {
+    if (!this.canTake(way, to, lot, NONE)) return Infinity;
+    this.priced += 1;
+    const from = this.place[lot]!;
+    const old = this.way[lot]!;
+    const g = this.groupOf[lot]!;
+    const u = this.uses[lot]!;
+    const atFrom = from * this.groupCount + g;
+    const atTo = to * this.groupCount + g;
+    const isLast = this.count[atFrom] === 1;
+    const isNew = this.count[atTo] === 0;
+    const s = this.isStacked(old, from);
+    const t = this.isStacked(way, to);
     return (
-      this.massG[p]! + mass <= at.traits.loadG &&
-      this.slotMassG[at.slot]! + mass <= facts.slotLoadG[at.slot]! &&
-      this.unitMassG[at.unit]! + mass <= facts.unitLoadG[at.unit]!
+      this.computeBase(lot, way, to) -
+      this.baseNow[lot]! +
+      this.shiftPlace(from, -u, isLast ? -1 : 0, this.shiftPassings(atFrom, -1, -u), -s, -s * u, -this.shareNow[lot]!) +
+      this.shiftPlace(to, u, isNew ? 1 : 0, this.shiftPassings(atTo, 1, u), t, t * u, this.shareAt(way, to)) +
+      (isLast || isNew ? this.shiftGroup(g, isLast ? from : NONE, isNew ? to : NONE) : 0) +
+      CAUTION_PRICE * this.getCautions(way, to) -
+      this.cautionNow[lot]!
     );
   }
 
-  /** Whether something is in a place that a lot must never be with. */
-  hasRival(lot: number, place: number): boolean {
-    const { apartLots, apartGroups } = this.facts.wishes;
+  /** Gathers what a batch of kin costs and takes in another place, beside what it does where it is. */
+  private sumUp(batch: Batch, to: number): void {
+    const { lots, ways, n } = batch;
+    const from = this.place[lots[0]!]!;
+    let uses = 0;
+    let stackedFrom = 0;
+    let stackedTo = 0;
+    let usesFrom = 0;
+    let usesTo = 0;
+    let shareFrom = 0;
+    let shareTo = 0;
+    let massFrom = 0;
+    let massTo = 0;
+    let delta = 0;
+    for (let i = 0; i < n; i += 1) {
+      const lot = lots[i]!;
+      const way = ways[i]!;
+      const old = this.way[lot]!;
+      const u = this.uses[lot]!;
+      uses += u;
+      shareTo += this.shareAt(way, to);
+      shareFrom += this.shareNow[lot]!;
+      massFrom += this.wayMassG[old]!;
+      massTo += this.wayMassG[way]!;
+      if (this.isStacked(old, from) === 1) {
+        stackedFrom += 1;
+        usesFrom += u;
+      }
+      if (this.isStacked(way, to) === 1) {
+        stackedTo += 1;
+        usesTo += u;
+      }
+      delta += this.computeBase(lot, way, to) - this.baseNow[lot]!;
+      delta += CAUTION_PRICE * this.getCautions(way, to) - this.cautionNow[lot]!;
+    }
+    batch.uses = uses;
+    batch.stackedFrom = stackedFrom;
+    batch.stackedTo = stackedTo;
+    batch.usesFrom = usesFrom;
+    batch.usesTo = usesTo;
+    batch.shareFrom = shareFrom;
+    batch.shareTo = shareTo;
+    batch.massFrom = massFrom;
+    batch.massTo = massTo;
+    batch.delta = delta;
+  }
+
+  /**
+   * Whether a place takes so much share and mass more or less; `net` is what a slot or unit would weigh more that
+   * holds `from` too.
+   */
+  private canShift(p: number, share: number, mass: number, from: number, net: number): boolean {
+    if (this.fill[p]! + share > this.cap[p]! + EPS || this.massG[p]! + mass > this.loadG[p]!) return false;
+    const slot = this.slotOf[p]!;
+    const unit = this.unitOf[p]!;
     return (
-      apartLots[lot]!.some((other) => this.getPlace(other) === place) ||
-      apartGroups[this.facts.groupOf[lot]!]!.some((group) => this.count[place * this.groupCount + group]! > 0)
+      this.slotMassG[slot]! + (this.slotOf[from] === slot ? net : mass) <= this.slotLoadG[slot]! &&
+      this.unitMassG[unit]! + (this.unitOf[from] === unit ? net : mass) <= this.unitLoadG[unit]!
     );
   }
 
-  private crowd(fill: number): number {
-    const { fillTarget, estimates } = this.facts.settings;
-    const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-    return estimates.crowdSeconds * over * over;
+  private hasRivals({ lots, n }: Batch, place: number): boolean {
+    for (let i = 0; i < n; i += 1) if (this.hasRival(lots[i]!, place)) return true;
+    return false;
   }
 
-  private lift(place: number, stacked: number, uses: number): number {
+  /** Price that moving a batch of kin from their one place to another would add; Infinity where they find no room. */
+  priceKin(batch: Batch, to: number): number {
+    this.sumUp(batch, to);
+    const { lots, n } = batch;
+    const from = this.place[lots[0]!]!;
+    if (!this.canShift(to, batch.shareTo, batch.massTo, from, batch.massTo - batch.massFrom)) return Infinity;
+    if (this.hasApart && this.hasRivals(batch, to)) return Infinity;
+    this.priced += 1;
+    const g = this.groupOf[lots[0]!]!;
+    const atFrom = from * this.groupCount + g;
+    const atTo = to * this.groupCount + g;
+    const isLast = this.count[atFrom] === n;
+    const isNew = this.count[atTo] === 0;
+    const passFrom = this.shiftPassings(atFrom, -n, -batch.uses);
+    const passTo = this.shiftPassings(atTo, n, batch.uses);
+    const { uses, stackedFrom, stackedTo, usesFrom, usesTo, shareFrom, shareTo } = batch;
     return (
-      (uses * this.facts.places[place]!.liftSeconds * Math.max(0, stacked / this.facts.places[place]!.piles - 1)) / 2
+      batch.delta +
+      this.shiftPlace(from, -uses, isLast ? -1 : 0, passFrom, -stackedFrom, -usesFrom, -shareFrom) +
+      this.shiftPlace(to, uses, isNew ? 1 : 0, passTo, stackedTo, usesTo, shareTo) +
+      (isLast || isNew ? this.shiftGroup(g, isLast ? from : NONE, isNew ? to : NONE) : 0)
     );
   }
 
-  /** Seconds that inserting would add, less what a homeless lot costs. The lot must be nowhere. */
-  computeInsert(lot: number, option: number): number {
-    const { facts } = this;
-    const { estimates } = facts.settings;
-    const p = facts.optPlace[option]!;
-    const place = facts.places[p]!;
-    const g = facts.groupOf[lot]!;
-    const u = facts.uses[lot]!;
-    const at = p * this.groupCount + g;
-    const n = this.count[at]!;
-    let delta = facts.optBase[option]! - u * estimates.homelessSeconds + u * estimates.findSeconds;
-    // Σ u·(n-1)/2 before and after.
-    delta += (place.passSeconds * ((this.usesOf[at]! + u) * n - this.usesOf[at]! * Math.max(0, n - 1))) / 2;
-    const others = this.groupsIn[p]!;
-    delta +=
-      n === 0
-        ? estimates.passGroupSeconds * ((this.usesIn[p]! + u) * others - this.usesIn[p]! * Math.max(0, others - 1))
-        : estimates.passGroupSeconds * u * (others - 1);
-    if (facts.optIsStack[option]) {
-      delta +=
-        this.lift(p, this.stacked[p]! + 1, this.stackedUses[p]! + u) -
-        this.lift(p, this.stacked[p]!, this.stackedUses[p]!);
-    }
-    const fill = this.fill[p]!;
-    delta += this.crowd(fill + facts.optShare[option]!) - this.crowd(fill);
-    if (n === 0) delta += this.split(g, place.unit, place.room) + (others > 0 ? estimates.mixSeconds : 0);
-    return delta;
+  /**
+   * Price that two batches would add by changing places: all lots of one group in a place, and all of another group in
+   * another. Infinity where one finds no room, and where the wishes keep things apart.
+   */
+  priceExchangeKin(a: Batch, b: Batch): number {
+    if (this.hasApart) return Infinity;
+    const { groupCount } = this;
+    const pa = this.place[a.lots[0]!]!;
+    const pb = this.place[b.lots[0]!]!;
+    this.sumUp(a, pb);
+    this.sumUp(b, pa);
+    const net = a.massTo + b.massTo - a.massFrom - b.massFrom;
+    if (!this.canShift(pa, b.shareTo - a.shareFrom, b.massTo - a.massFrom, pb, net)) return Infinity;
+    if (!this.canShift(pb, a.shareTo - b.shareFrom, a.massTo - b.massFrom, pa, net)) return Infinity;
+    this.priced += 1;
+    const ga = this.groupOf[a.lots[0]!]!;
+    const gb = this.groupOf[b.lots[0]!]!;
+    const aComes = this.count[pb * groupCount + ga] === 0;
+    const bComes = this.count[pa * groupCount + gb] === 0;
+    const passA =
+      this.shiftPassings(pa * groupCount + ga, -a.n, -a.uses) + this.shiftPassings(pa * groupCount + gb, b.n, b.uses);
+    const passB =
+      this.shiftPassings(pb * groupCount + gb, -b.n, -b.uses) + this.shiftPassings(pb * groupCount + ga, a.n, a.uses);
+    return (
+      a.delta +
+      b.delta +
+      this.shiftPlace(
+        pa,
+        b.uses - a.uses,
+        bComes ? 0 : -1,
+        passA,
+        b.stackedTo - a.stackedFrom,
+        b.usesTo - a.usesFrom,
+        b.shareTo - a.shareFrom,
+      ) +
+      this.shiftPlace(
+        pb,
+        a.uses - b.uses,
+        aComes ? 0 : -1,
+        passB,
+        a.stackedTo - b.stackedFrom,
+        a.usesTo - b.usesFrom,
+        a.shareTo - b.shareFrom,
+      ) +
+      this.shiftGroup(ga, pa, aComes ? pb : NONE) +
+      this.shiftGroup(gb, pb, bComes ? pa : NONE)
+    );
   }
 
-  /** What one more compartment costs a group, by whether it is in that unit and room already. */
-  private split(group: number, unit: number, room: number): number {
-    const { estimates } = this.facts.settings;
-    if (this.placesOf[group] === 0) return 0;
-    let seconds = estimates.splitPlaceSeconds;
-    if (this.inUnit[unit * this.groupCount + group] === 0) seconds += estimates.splitUnitSeconds;
-    if (this.inRoom[room * this.groupCount + group] === 0) seconds += estimates.splitRoomSeconds;
-    return (this.facts.groupUses[group]! * seconds) / 2;
-  }
-
-  /** Puts a lot that is nowhere into an option; returns the seconds added. */
-  insert(lot: number, option: number): number {
-    const { facts } = this;
-    const delta = this.computeInsert(lot, option);
-    const p = facts.optPlace[option]!;
-    const place = facts.places[p]!;
-    const g = facts.groupOf[lot]!;
-    const u = facts.uses[lot]!;
-    const at = p * this.groupCount + g;
-    if (this.count[at] === 0) {
-      this.groupsIn[p]! += 1;
-      this.placesOf[g]! += 1;
-      this.inUnit[place.unit * this.groupCount + g]! += 1;
-      this.inRoom[place.room * this.groupCount + g]! += 1;
+  /** Price that two lots in two places would add by changing places; Infinity where one finds no room. */
+  priceExchange(a: number, aWay: number, b: number, bWay: number): number {
+    const { groupCount } = this;
+    const pa = this.place[a]!;
+    const pb = this.place[b]!;
+    if (!this.canTake(aWay, pb, b, a) || !this.canTake(bWay, pa, a, b)) return Infinity;
+    this.priced += 1;
+    const aOld = this.way[a]!;
+    const bOld = this.way[b]!;
+    const ga = this.groupOf[a]!;
+    const gb = this.groupOf[b]!;
+    const ua = this.uses[a]!;
+    const ub = this.uses[b]!;
+    let groupsA = 0;
+    let groupsB = 0;
+    let passA: number;
+    let passB: number;
+    let delta = 0;
+    if (ga === gb) {
+      passA = (ub - ua) * (this.count[pa * groupCount + ga]! - 1);
+      passB = (ua - ub) * (this.count[pb * groupCount + ga]! - 1);
+    } else {
+      const aa = pa * groupCount + ga;
+      const ab = pa * groupCount + gb;
+      const ba = pb * groupCount + ga;
+      const bb = pb * groupCount + gb;
+      const aLeaves = this.count[aa] === 1;
+      const aComes = this.count[ba] === 0;
+      const bLeaves = this.count[bb] === 1;
+      const bComes = this.count[ab] === 0;
+      groupsA = (bComes ? 1 : 0) - (aLeaves ? 1 : 0);
+      groupsB = (aComes ? 1 : 0) - (bLeaves ? 1 : 0);
+      passA = this.shiftPassings(aa, -1, -ua) + this.shiftPassings(ab, 1, ub);
+      passB = this.shiftPassings(bb, -1, -ub) + this.shiftPassings(ba, 1, ua);
+      if (aLeaves || aComes) delta += this.shiftGroup(ga, aLeaves ? pa : NONE, aComes ? pb : NONE);
+      if (bLeaves || bComes) delta += this.shiftGroup(gb, bLeaves ? pb : NONE, bComes ? pa : NONE);
     }
-    this.count[at]! += 1;
-    this.usesOf[at]! += u;
-    this.usesIn[p]! += u;
-    if (facts.optIsStack[option]) {
-      this.stacked[p]! += 1;
-      this.stackedUses[p]! += u;
-    }
-    this.fill[p]! += facts.optShare[option]!;
-    const mass = facts.optMassG[option]!;
-    this.massG[p]! += mass;
-    this.slotMassG[place.slot]! += mass;
-    this.unitMassG[place.unit]! += mass;
-    this.option[lot] = option;
-    this.seconds += delta;
-    this.unplacedWeight -= facts.weight[lot]!;
-    this.cautions += facts.optCautions[option]!;
-    return delta;
-  }
-
-  /** Takes a lot from its place; returns the seconds added (mostly: saved from others, lost to homelessness). */
-  remove(lot: number): number {
-    const { facts } = this;
-    const option = this.option[lot]!;
-    const p = facts.optPlace[option]!;
-    const place = facts.places[p]!;
-    const g = facts.groupOf[lot]!;
-    const u = facts.uses[lot]!;
-    const at = p * this.groupCount + g;
-    this.count[at]! -= 1;
-    this.usesOf[at]! -= u;
-    this.usesIn[p]! -= u;
-    if (this.count[at] === 0) {
-      // Sums of floats leave crumbs; an empty one is exactly nothing.
-      this.usesOf[at] = 0;
-      this.groupsIn[p]! -= 1;
-      if (this.groupsIn[p] === 0) this.usesIn[p] = 0;
-      this.placesOf[g]! -= 1;
-      this.inUnit[place.unit * this.groupCount + g]! -= 1;
-      this.inRoom[place.room * this.groupCount + g]! -= 1;
-    }
-    if (facts.optIsStack[option]) {
-      this.stacked[p]! -= 1;
-      this.stackedUses[p] = this.stacked[p] === 0 ? 0 : this.stackedUses[p]! - u;
-    }
-    this.fill[p] = this.groupsIn[p] === 0 ? 0 : this.fill[p]! - facts.optShare[option]!;
-    const mass = facts.optMassG[option]!;
-    this.massG[p]! -= mass;
-    this.slotMassG[place.slot]! -= mass;
-    this.unitMassG[place.unit]! -= mass;
-    this.option[lot] = NONE;
-    const delta = -this.computeInsert(lot, option);
-    this.seconds += delta;
-    this.unplacedWeight += facts.weight[lot]!;
-    this.cautions -= facts.optCautions[option]!;
-    return delta;
-  }
-
-  /** Takes over another arrangement of the same facts. */
-  load(options: Int32Array): void {
-    for (let l = 0; l < options.length; l += 1) {
-      if (this.option[l] === options[l]) continue;
-      if (this.option[l] !== NONE) this.remove(l);
-    }
-    for (let l = 0; l < options.length; l += 1)
-      if (options[l] !== NONE && this.option[l] === NONE) this.insert(l, options[l]!);
+    const sa = this.isStacked(aOld, pa);
+    const sb = this.isStacked(bOld, pb);
+    const ta = this.isStacked(aWay, pb);
+    const tb = this.isStacked(bWay, pa);
+    const shareA = this.shareAt(bWay, pa) - this.shareNow[a]!;
+    const shareB = this.shareAt(aWay, pb) - this.shareNow[b]!;
+    return (
+      delta +
+      this.shiftPlace(pa, ub - ua, groupsA, passA, tb - sa, tb * ub - sa * ua, shareA) +
+      this.shiftPlace(pb, ua - ub, groupsB, passB, ta - sb, ta * ua - sb * ub, shareB) +
+      this.computeBase(a, aWay, pb) -
+      this.baseNow[a]! +
+      this.computeBase(b, bWay, pa) -
+      this.baseNow[b]! +
+      CAUTION_PRICE * (this.getCautions(aWay, pb) + this.getCautions(bWay, pa)) -
+      this.cautionNow[a]! -
+      this.cautionNow[b]!
+    );
   }
 }

@@ -1,3 +1,3 @@
-export { Annealer, computePrice } from './anneal.ts';
+export { Annealer } from './anneal.ts';
 export { constructByGroup, constructFirstFit, constructFromPresent, constructRest } from './construct.ts';
 export { PackingCache, repairPacking } from './repair.ts';

@@ -1,6 +1,6 @@
 import type { Package } from '../../core/measure/index.ts';
 import { packPlace, type PackResult } from '../../core/packing/index.ts';
-import { getOptionPackage, type Facts } from '../model/index.ts';
+import { getOptionPackage, getPlaceOf, getShare, listOptions, type Facts } from '../model/index.ts';
 import type { State } from '../score/index.ts';
 import { placeSet } from './sets.ts';
 
@@ -50,7 +50,7 @@ export function repairPacking(state: State, cache: PackingCache): number[] {
     burst.push(p);
     while (list.length > 0 && cache.pack(p, list, state.option).status !== 'packed') {
       // The one whose loss weighs least for the room it gives.
-      const value = (l: number) => facts.weight[l]! / (0.02 + facts.optShare[state.option[l]!]!);
+      const value = (l: number) => facts.weight[l]! / (0.02 + getShare(facts, state.option[l]!));
       const victim = list.reduce((a, b) => (value(b) < value(a) ? b : a));
       // What is kept together goes together.
       const bound = facts.wishes.setOf[victim]!;
@@ -69,12 +69,13 @@ export function repairPacking(state: State, cache: PackingCache): number[] {
   const homeless = facts.lots.map((_, l) => l).filter((l) => state.option[l] === -1 && isLoose(l));
   for (const lot of homeless.toSorted((a, b) => facts.weight[b]! - facts.weight[a]! || a - b)) {
     const offers: { option: number; delta: number }[] = [];
-    for (let o = facts.optStart[lot]!; o < facts.optStart[lot + 1]!; o += 1)
-      if (state.canInsert(o))
-        offers.push({ option: o, delta: state.computeInsert(lot, o) + 1000 * facts.optCautions[o]! });
+    for (const option of listOptions(facts, lot)) {
+      const delta = state.priceInsert(lot, option);
+      if (delta < Infinity) offers.push({ option, delta });
+    }
     offers.sort((a, b) => a.delta - b.delta || a.option - b.option);
     for (const { option } of offers.slice(0, TRIES)) {
-      const p = facts.optPlace[option]!;
+      const p = getPlaceOf(facts, option);
       state.insert(lot, option);
       if (cache.pack(p, [...inside[p]!, lot], state.option).status === 'packed') {
         inside[p]!.push(lot);

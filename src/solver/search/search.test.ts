@@ -3,11 +3,10 @@ import { createCloth, createHousehold, createLot, createThing, createUnit } from
 import { createRandom } from '../../core/random/index.ts';
 import type { Item, PlaceId } from '../../core/records/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { createFacts, getOptionPackage, type Offered } from '../model/index.ts';
+import { createFacts, getOptionPackage, getPlaceOf, getWayOf, listOptions, type Offered } from '../model/index.ts';
 import { recount, State } from '../score/index.ts';
 import {
   Annealer,
-  computePrice,
   constructByGroup,
   constructFirstFit,
   constructFromPresent,
@@ -27,8 +26,8 @@ function expectFeasible(state: State): void {
   for (let l = 0; l < facts.lots.length; l += 1) {
     const option = state.option[l]!;
     if (option === -1) continue;
-    expect(option).toBeGreaterThanOrEqual(facts.optStart[l]!);
-    expect(option).toBeLessThan(facts.optStart[l + 1]!);
+    expect(facts.wayLot[getWayOf(facts, option)]).toBe(l);
+    expect(listOptions(facts, l)).toContain(option);
   }
 }
 function recountState(state: State) {
@@ -37,7 +36,7 @@ function recountState(state: State) {
     facts,
     facts.lots.map((_, l): Offered | null => {
       const o = state.option[l]!;
-      return o === -1 ? null : facts.describe(l, facts.optPlace[o]!, getOptionPackage(facts, l, o));
+      return o === -1 ? null : facts.describe(l, getPlaceOf(facts, o), getOptionPackage(facts, l, o));
     }),
   );
 }
@@ -58,7 +57,7 @@ describe('construction', () => {
     const [ours, peer] = [new State(sample), new State(sample)];
     constructByGroup(ours);
     constructFirstFit(peer);
-    expect(computePrice(ours)).toBeLessThan(computePrice(peer));
+    expect(ours.price).toBeLessThan(peer.price);
   });
 
   it('from the present leaves things where they are', () => {
@@ -86,7 +85,7 @@ describe('annealing', () => {
     }
     const kept = new State(sample);
     kept.load(annealer.best);
-    expect(computePrice(kept)).toBeCloseTo(best, 4);
+    expect(kept.price).toBeCloseTo(best, 4);
   });
 
   it('takes steps even when there is nothing to move', () => {
@@ -131,8 +130,7 @@ describe('repair', () => {
     const state = new State(facts);
     const cube = facts.places.findIndex((one) => one.place.id === ('cube-A1' as PlaceId));
     for (let l = 0; l < facts.lots.length; l += 1) {
-      let o = facts.optStart[l]!;
-      while (facts.optPlace[o] !== cube) o += 1;
+      const o = listOptions(facts, l).find((one) => getPlaceOf(facts, one) === cube)!;
       expect(state.canInsert(o)).toBe(true);
       state.insert(l, o);
     }

@@ -1,12 +1,13 @@
+import { isAllowed } from '../model/index.ts';
 import type { State } from '../score/index.ts';
 
 const NONE = -1;
 
 /** The options of a lot in a place. */
-function listOptions(state: State, lot: number, place: number): number[] {
-  const { optStart, optPlace } = state.facts;
+function listOptions({ facts }: State, lot: number, place: number): number[] {
   const options: number[] = [];
-  for (let o = optStart[lot]!; o < optStart[lot + 1]!; o += 1) if (optPlace[o] === place) options.push(o);
+  for (let w = facts.wayStart[lot]!; w < facts.wayStart[lot + 1]!; w += 1)
+    if (isAllowed(facts, w, place)) options.push(w * facts.places.length + place);
   return options;
 }
 

@@ -1,0 +1,192 @@
+import { isPiled, type Package } from '../../core/measure/index.ts';
+import { computeShare } from '../../core/packing/index.ts';
+import { STOW_FORMS, type Item, type Lot, type Settings } from '../../core/records/index.ts';
+import type { PlaceTraits } from '../../core/storage/index.ts';
+import { findCareFault, findCautions, HIGH_LIFT_G } from '../constraints/index.ts';
+import type { PlaceFacts } from './places.ts';
+import type { Wishes } from './wishes.ts';
+
+/** Daylight indoors fades about an eighth as fast as the sun through a window; an estimate. */
+const DAY_SHARE = 1 / 8;
+
+/** What a month in a place wears off a thing, in the user's own seconds: fading, dust, being forgotten. */
+export function computeWear(item: Item, traits: PlaceTraits, { estimates }: Settings): number {
+  const fades = item.care.includes('fades') || item.care.includes('noSun');
+  const light = traits.light === 'sun' ? 1 : traits.light === 'day' ? DAY_SHARE : 0;
+  return (
+    (fades ? light * estimates.fadeSeconds : 0) +
+    (item.fabric && !traits.isDustProof ? estimates.dustSeconds : 0) +
+    (item.fabric && !traits.isSeeThrough ? estimates.hiddenSeconds : 0)
+  );
+}
+
+/** Numbers given to keys in the order they come. */
+class Numbers {
+  private readonly known = new Map<string, number>();
+  get size(): number {
+    return this.known.size;
+  }
+  of(key: string): number {
+    const before = this.known.get(key);
+    if (before !== undefined) return before;
+    this.known.set(key, this.known.size);
+    return this.known.size - 1;
+  }
+}
+
+/**
+ * Every way to keep every lot: a way is one lot in one form. What a way costs or takes in a place is looked up by
+ * kinds of places and kinds of care, for most places are alike: a table of all ways in all places would have tens of
+ * millions of rows in a large household. Ways of lot `l` are `wayStart[l]` to `wayStart[l + 1]`.
+ */
+export interface Ways {
+  readonly wayStart: Int32Array;
+  readonly wayLot: Int32Array;
+  readonly wayForm: Uint8Array;
+  readonly wayMassG: Float64Array;
+  readonly wayIsPiled: Uint8Array;
+  /** By place: which of the distinct spaces, and which of the distinct sets of traits it has. */
+  readonly spaceOf: Int32Array;
+  readonly traitOf: Int32Array;
+  readonly spaceCount: number;
+  readonly traitCount: number;
+  /** By way × space: the share of an empty place that it takes; Infinity where it does not go in. */
+  readonly shares: Float64Array;
+  /** By way: which of the kinds of care. By care × trait: seconds of wear, count of cautions. */
+  readonly careOf: Int32Array;
+  readonly wears: Float64Array;
+  readonly cautions: Uint8Array;
+  /** By way: which of the patterns of allowed places. By pattern × place: 1 where it is allowed. */
+  readonly patternOf: Int32Array;
+  readonly allowed: Uint8Array;
+  readonly patternCount: number;
+}
+
+/** Lists the ways of all lots, and where each is allowed by shape, load, care and wishes. */
+export function listWays(
+  of: {
+    readonly lots: readonly Lot[];
+    readonly items: readonly Item[];
+    readonly packages: readonly (readonly Package[])[];
+  },
+  places: readonly PlaceFacts[],
+  settings: Settings,
+  wishes: Wishes,
+): Ways {
+  const { lots, items, packages } = of;
+  const n = lots.length;
+  const count = places.length;
+  const total = packages.reduce((sum, list) => sum + list.length, 0);
+  const wayStart = new Int32Array(n + 1);
+  const wayLot = new Int32Array(total);
+  const wayForm = new Uint8Array(total);
+  const wayMassG = new Float64Array(total);
+  const wayIsPiled = new Uint8Array(total);
+
+  const spaceNumbers = new Numbers();
+  const traitNumbers = new Numbers();
+  const kindNumbers = new Numbers();
+  const spaceOf = Int32Array.from(places, ({ space }) => spaceNumbers.of(JSON.stringify(space)));
+  const traitOf = Int32Array.from(places, ({ traits }) =>
+    traitNumbers.of(JSON.stringify({ ...traits, handMm: 0, tareG: 0, loadG: 0 })),
+  );
+  const kindOf = Int32Array.from(places, ({ traits }, p) =>
+    kindNumbers.of(`${spaceOf[p]} ${traitOf[p]} ${traits.loadG}`),
+  );
+  const [spaceCount, traitCount, kindCount] = [spaceNumbers.size, traitNumbers.size, kindNumbers.size];
+  const firstOf = (numbers: Int32Array, size: number) =>
+    Array.from({ length: size }, (_, i) => places[numbers.indexOf(i)]!);
+  const spaces = firstOf(spaceOf, spaceCount).map(({ space }) => space);
+  const ofTrait = firstOf(traitOf, traitCount);
+  const ofKind = firstOf(kindOf, kindCount);
+  const kindSpace = ofKind.map((one) => spaceOf[places.indexOf(one)]!);
+  const kindTrait = ofKind.map((one) => traitOf[places.indexOf(one)]!);
+
+  const shares = new Float64Array(total * spaceCount).fill(Infinity);
+  const careNumbers = new Numbers();
+  const careOf = new Int32Array(total);
+  const wears: number[] = [];
+  const cautions: number[] = [];
+  const careFaults: boolean[] = [];
+  let k = 0;
+  for (let l = 0; l < n; l += 1) {
+    const item = items[l]!;
+    const care = `${item.care.toSorted().join(' ')} ${item.fabric ? 'cloth' : ''}`;
+    wayStart[l] = k;
+    for (const pkg of packages[l]!) {
+      wayLot[k] = l;
+      wayForm[k] = STOW_FORMS.indexOf(pkg.form);
+      wayMassG[k] = pkg.massG;
+      wayIsPiled[k] = Number(isPiled(pkg.form));
+      for (let s = 0; s < spaceCount; s += 1) {
+        const fit = computeShare(pkg, spaces[s]!);
+        if (fit.ok && fit.share <= 1) shares[k * spaceCount + s] = fit.share;
+      }
+      const known = careNumbers.size;
+      careOf[k] = careNumbers.of(`${care} ${pkg.massG > HIGH_LIFT_G}`);
+      if (careNumbers.size > known)
+        for (const { space, traits } of ofTrait) {
+          const offer = { item, pkg, space, traits, settings };
+          wears.push(computeWear(item, traits, settings));
+          cautions.push(findCautions(offer).length);
+          careFaults.push(findCareFault(offer) !== null);
+        }
+      k += 1;
+    }
+  }
+  wayStart[n] = k;
+
+  const patternNumbers = new Numbers();
+  const patternOf = new Int32Array(total);
+  const patterns: Uint8Array[] = [];
+  const kinds = new Uint8Array(kindCount);
+  for (let l = 0; l < n; l += 1) {
+    const row = wishes.getForbidden(l);
+    const mine: Uint8Array[] = [];
+    for (let w = wayStart[l]!; w < wayStart[l + 1]!; w += 1) {
+      for (let q = 0; q < kindCount; q += 1)
+        kinds[q] =
+          shares[w * spaceCount + kindSpace[q]!]! <= 1 &&
+          wayMassG[w]! <= ofKind[q]!.traits.loadG &&
+          !careFaults[careOf[w]! * traitCount + kindTrait[q]!]
+            ? 1
+            : 0;
+      // A row of wishes is shared by all lots that none of them names.
+      const known = patternNumbers.size;
+      patternOf[w] = patternNumbers.of(`${row ? row.id : ''}|${String.fromCharCode(...kinds)}`);
+      if (patternNumbers.size > known)
+        patterns.push(Uint8Array.from(places, (_, p) => (kinds[kindOf[p]!]! === 1 && !(row && row.places[p]) ? 1 : 0)));
+      mine.push(patterns[patternOf[w]!]!);
+    }
+    if (!wishes.keepsForm(l)) continue;
+    // What stays is not refolded either, where its form is allowed.
+    const own = Array.from(mine, (_, i) => STOW_FORMS[wayForm[wayStart[l]! + i]!] === lots[l]!.form);
+    if (!mine.some((pattern, i) => own[i] && pattern.includes(1))) continue;
+    for (const [i, isOwn] of own.entries()) {
+      if (isOwn) continue;
+      const known = patternNumbers.size;
+      patternOf[wayStart[l]! + i] = patternNumbers.of('nowhere');
+      if (patternNumbers.size > known) patterns.push(new Uint8Array(count));
+    }
+  }
+  const allowed = new Uint8Array(patterns.length * count);
+  for (const [i, pattern] of patterns.entries()) allowed.set(pattern, i * count);
+  return {
+    wayStart,
+    wayLot,
+    wayForm,
+    wayMassG,
+    wayIsPiled,
+    spaceOf,
+    traitOf,
+    spaceCount,
+    traitCount,
+    shares,
+    careOf,
+    wears: Float64Array.from(wears),
+    cautions: Uint8Array.from(cautions),
+    patternOf,
+    allowed,
+    patternCount: patterns.length,
+  };
+}

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { createRandom, pick } from '../../core/random/index.ts';
+import type { Household } from '../../core/records/index.ts';
+import { createSampleHousehold } from '../../sample/index.ts';
+import { createFacts, getWayOf, listOptions } from '../model/index.ts';
+import { State } from './index.ts';
+
+/** The sample with a few things that must not be together, in a house with children and a cat. */
+function createStrict(seed: number): Household {
+  const { household } = createSampleHousehold(seed, 60);
+  const ids = [...household.lots.keys()];
+  const wishes = [{ id: 'w', kind: 'apart' as const, lotIds: ids.slice(0, 20), groupIds: [], placeId: null }];
+  return { ...household, settings: { ...household.settings, hasChildren: true, hasPets: true, wishes } };
+}
+
+describe('a price looked up before the move', () => {
+  it('is what the move then costs, and Infinity exactly where it cannot be made', () => {
+    const seen = { moves: 0, exchanges: 0, insertions: 0, refused: 0 };
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1000 }), (seed) => {
+        const facts = createFacts(createStrict(seed));
+        const random = createRandom(seed);
+        const state = new State(facts);
+        const all = facts.lots.map((_, l) => listOptions(facts, l));
+        for (let step = 0; step < 1500; step += 1) {
+          const a = Math.floor(random() * facts.lots.length);
+          if (all[a]!.length === 0) continue;
+          const option = pick(random, all[a]!);
+          const to = option % facts.places.length;
+          const before = state.price;
+          if (state.getPlace(a) === -1) {
+            const told = state.priceInsert(a, option);
+            expect(told < Infinity).toBe(state.canInsert(option));
+            if (told === Infinity) continue;
+            state.insert(a, option);
+            expect(state.price - before).toBeCloseTo(told, 5);
+            seen.insertions += 1;
+            continue;
+          }
+          if (state.getPlace(a) === to) continue;
+          const old = state.option[a]!;
+          const others = facts.lots.flatMap((_, l) => (state.getPlace(l) === to ? [l] : []));
+          if (random() < 0.5 || others.length === 0) {
+            const told = state.priceMove(a, getWayOf(facts, option), to);
+            state.remove(a);
+            expect(told < Infinity).toBe(state.canInsert(option));
+            state.insert(a, told < Infinity ? option : old);
+            expect(state.price - before).toBeCloseTo(told < Infinity ? told : 0, 5);
+            seen.moves += Number(told < Infinity);
+            seen.refused += Number(told === Infinity);
+            continue;
+          }
+          const b = pick(random, others);
+          const backs = all[b]!.filter((one) => one % facts.places.length === old % facts.places.length);
+          if (backs.length === 0) continue;
+          const back = pick(random, backs);
+          const bOld = state.option[b]!;
+          const told = state.priceExchange(a, getWayOf(facts, option), b, getWayOf(facts, back));
+          state.remove(a);
+          state.remove(b);
+          let isDone = state.canInsert(option);
+          if (isDone) {
+            state.insert(a, option);
+            isDone = state.canInsert(back);
+            if (!isDone) state.remove(a);
+          }
+          expect(told < Infinity).toBe(isDone);
+          if (isDone) state.insert(b, back);
+          else {
+            state.insert(a, old);
+            state.insert(b, bOld);
+          }
+          expect(state.price - before).toBeCloseTo(isDone ? told : 0, 5);
+          seen.exchanges += Number(isDone);
+        }
+      }),
+      { numRuns: 12 },
+    );
+    for (const count of Object.values(seen)) expect(count).toBeGreaterThan(100);
+  });
+});

@@ -1,0 +1,457 @@
+import type { Facts } from '../model/index.ts';
+
+export const NONE = -1;
+/** Sums of shares may be over by so much. */
+export const EPS = 1e-9;
+
+/** Prices inside the search, far above any seconds a month that they could be traded for. */
+export const UNPLACED_PRICE = 3000;
+export const CAUTION_PRICE = 300;
+
+/**
+ * An arrangement with its price, changed lot by lot. Every change takes constant time: sums per place, per group in a
+ * place, per slot, unit and room. `recount` is its slow twin.
+ * Options are numbered as in `Facts`. Seconds are seconds a month.
+ */
+export class Sums {
+  /** Option of each lot, -1 when it has no place; and its place, -1 likewise. */
+  readonly option: Int32Array;
+  readonly place: Int32Array;
+  /** The way that each lot is kept, while it has a place. */
+  readonly way: Int32Array;
+  /** What each lot costs by itself where it is, what it takes there, and its price of cautions. */
+  protected readonly baseNow: Float64Array;
+  protected readonly shareNow: Float64Array;
+  protected readonly cautionNow: Float64Array;
+  readonly fill: Float64Array;
+  readonly massG: Float64Array;
+  /** The share each place may be filled to; below 1 where packing failed before. */
+  readonly cap: Float64Array;
+  unplacedWeight = 0;
+  cautions = 0;
+  seconds = 0;
+
+  protected readonly placeCount: number;
+  protected readonly groupCount: number;
+  protected readonly spaceCount: number;
+
+  // Facts and prices, side by side for the inner loop.
+  protected readonly groupOf: Int32Array;
+  protected readonly uses: Float64Array;
+  protected readonly shares: Float64Array;
+  protected readonly spaceOf: Int32Array;
+  protected readonly wayMassG: Float64Array;
+  protected readonly wayIsPiled: Uint8Array;
+  protected readonly wayForm: Uint8Array;
+  protected readonly present: Int32Array;
+  protected readonly presentForm: Int32Array;
+  protected readonly fetches: Float64Array;
+  /** Where each lot's row of fetches, and each way's row of wear and cautions, begins. */
+  protected readonly fetchRow: Int32Array;
+  protected readonly careRow: Int32Array;
+  protected readonly traitOf: Int32Array;
+  protected readonly wears: Float64Array;
+  protected readonly cautionsOf: Uint8Array;
+  protected readonly hasApart: boolean;
+  protected readonly findSeconds: number;
+  protected readonly carrySeconds: number;
+  protected readonly homelessSeconds: number;
+  protected readonly passGroupSeconds: number;
+  protected readonly mixSeconds: number;
+  protected readonly fillTarget: number;
+  protected readonly splitPlaceSeconds: number;
+  protected readonly splitUnitSeconds: number;
+  protected readonly splitRoomSeconds: number;
+  protected readonly halfGroupUses: Float64Array;
+  protected readonly slotMassG: Float64Array;
+  protected readonly unitMassG: Float64Array;
+  protected readonly groupsIn: Int32Array;
+  protected readonly usesIn: Float64Array;
+  protected readonly stacked: Int32Array;
+  protected readonly stackedUses: Float64Array;
+  /** By place × group. */
+  protected readonly count: Int32Array;
+  protected readonly usesOf: Float64Array;
+  /** By unit × group and room × group: in how many of its places the group is. */
+  protected readonly inUnit: Int32Array;
+  protected readonly inRoom: Int32Array;
+  protected readonly placesOf: Int32Array;
+  protected readonly unitsOf: Int32Array;
+  protected readonly roomsOf: Int32Array;
+
+  protected readonly slotOf: Int32Array;
+  protected readonly unitOf: Int32Array;
+  protected readonly roomOf: Int32Array;
+  protected readonly loadG: Float64Array;
+  protected readonly slotLoadG: Float64Array;
+  protected readonly unitLoadG: Float64Array;
+  /** Whether units carry less than all, or slots hold several places. */
+  protected readonly hasWiderLoads: boolean;
+  protected readonly halfPass: Float64Array;
+  protected readonly halfLift: Float64Array;
+  protected readonly piles: Float64Array;
+  protected readonly isLine: Uint8Array;
+  protected readonly isHooked: Uint8Array;
+  protected readonly crowdFactor: number;
+
+  constructor(readonly facts: Facts) {
+    const { lots, places, groups, settings } = facts;
+    const { estimates, fillTarget } = settings;
+    this.placeCount = places.length;
+    this.groupCount = groups.length;
+    this.option = new Int32Array(lots.length).fill(NONE);
+    this.place = new Int32Array(lots.length).fill(NONE);
+    this.way = new Int32Array(lots.length);
+    this.baseNow = new Float64Array(lots.length);
+    this.shareNow = new Float64Array(lots.length);
+    this.cautionNow = new Float64Array(lots.length);
+    this.spaceCount = facts.spaceCount;
+    this.groupOf = facts.groupOf;
+    this.uses = facts.uses;
+    this.shares = facts.shares;
+    this.spaceOf = facts.spaceOf;
+    this.wayMassG = facts.wayMassG;
+    this.wayIsPiled = facts.wayIsPiled;
+    this.wayForm = facts.wayForm;
+    this.present = facts.present;
+    this.presentForm = facts.presentForm;
+    this.fetches = facts.fetches;
+    this.fetchRow = facts.fetchRowOf.map((row) => row * places.length);
+    this.careRow = facts.careOf.map((care) => care * facts.traitCount);
+    this.traitOf = facts.traitOf;
+    this.wears = facts.wears;
+    this.cautionsOf = facts.cautions;
+    this.hasApart = facts.wishes.hasApart;
+    this.findSeconds = estimates.findSeconds;
+    this.carrySeconds = estimates.carrySeconds / estimates.carryMonths;
+    this.homelessSeconds = estimates.homelessSeconds;
+    this.passGroupSeconds = estimates.passGroupSeconds;
+    this.mixSeconds = estimates.mixSeconds;
+    this.fillTarget = fillTarget;
+    this.splitPlaceSeconds = estimates.splitPlaceSeconds;
+    this.splitUnitSeconds = estimates.splitUnitSeconds;
+    this.splitRoomSeconds = estimates.splitRoomSeconds;
+    this.halfGroupUses = facts.groupUses.map((sum) => sum / 2);
+    this.fill = new Float64Array(places.length);
+    this.massG = new Float64Array(places.length);
+    this.cap = new Float64Array(places.length).fill(1);
+    this.slotMassG = new Float64Array(facts.slotCount);
+    this.unitMassG = new Float64Array(facts.unitCount);
+    this.groupsIn = new Int32Array(places.length);
+    this.usesIn = new Float64Array(places.length);
+    this.stacked = new Int32Array(places.length);
+    this.stackedUses = new Float64Array(places.length);
+    this.count = new Int32Array(places.length * groups.length);
+    this.usesOf = new Float64Array(places.length * groups.length);
+    this.inUnit = new Int32Array(facts.unitCount * groups.length);
+    this.inRoom = new Int32Array(facts.roomCount * groups.length);
+    this.placesOf = new Int32Array(groups.length);
+    this.unitsOf = new Int32Array(groups.length);
+    this.roomsOf = new Int32Array(groups.length);
+    this.slotOf = Int32Array.from(places, (one) => one.slot);
+    this.unitOf = Int32Array.from(places, (one) => one.unit);
+    this.roomOf = Int32Array.from(places, (one) => one.room);
+    this.loadG = Float64Array.from(places, (one) => one.traits.loadG);
+    this.slotLoadG = facts.slotLoadG;
+    this.unitLoadG = facts.unitLoadG;
+    this.hasWiderLoads = facts.slotCount < places.length || facts.unitLoadG.some((load) => load < Infinity);
+    this.halfPass = Float64Array.from(places, (one) => one.passSeconds / 2);
+    this.halfLift = Float64Array.from(places, (one) => one.liftSeconds / 2);
+    this.piles = Float64Array.from(places, (one) => one.piles);
+    this.isLine = Uint8Array.from(places, ({ space }) => Number(space.mode === 'line'));
+    this.isHooked = Uint8Array.from(places, ({ space }) => Number(space.mode === 'area' && Boolean(space.peg?.hooks)));
+    this.crowdFactor = estimates.crowdSeconds / Math.max(0.01, 1 - fillTarget) ** 2;
+    for (let l = 0; l < lots.length; l += 1) {
+      this.unplacedWeight += facts.weight[l]!;
+      this.seconds += facts.uses[l]! * estimates.homelessSeconds;
+    }
+  }
+
+  /** One number for the search; what is shown compares level by level. */
+  get price(): number {
+    return this.unplacedWeight * UNPLACED_PRICE + this.cautions * CAUTION_PRICE + this.seconds;
+  }
+
+  getPlace(lot: number): number {
+    return this.place[lot]!;
+  }
+
+  /** Lots of a group in a place. */
+  getCount(place: number, group: number): number {
+    return this.count[place * this.groupCount + group]!;
+  }
+
+  /** Whether an option of a lot that is nowhere now has room and carries. */
+  canInsert(option: number): boolean {
+    const p = option % this.placeCount;
+    return this.canTake((option - p) / this.placeCount, p, NONE, NONE);
+  }
+
+  /** Whether a place takes a way, were one or two lots (NONE for none) that are placed now taken out. */
+  canTake(way: number, p: number, out: number, self: number): boolean {
+    let fill = this.fill[p]! + this.shares[way * this.spaceCount + this.spaceOf[p]!]!;
+    const space = this.cap[p]! + EPS;
+    if (out !== NONE && this.place[out] === p) fill -= this.shareNow[out]!;
+    if (self !== NONE && this.place[self] === p) fill -= this.shareNow[self]!;
+    if (fill > space) return false;
+    const more = this.wayMassG[way]!;
+    if (this.massG[p]! + more > this.loadG[p]! || this.hasWiderLoads)
+      if (!this.canCarry(more, p, out, self)) return false;
+    return !this.hasApart || !this.hasRival(this.facts.wayLot[way]!, p, out);
+  }
+
+  /** Whether a place, its slot and its unit carry so many grams more, were one or two lots taken out. */
+  protected canCarry(more: number, p: number, out: number, self: number): boolean {
+    const slot = this.slotOf[p]!;
+    const unit = this.unitOf[p]!;
+    let mass = this.massG[p]! + more;
+    let slotMass = this.slotMassG[slot]! + more;
+    let unitMass = this.unitMassG[unit]! + more;
+    for (let i = 0; i < 2; i += 1) {
+      const gone = i === 0 ? out : self;
+      if (gone === NONE || this.place[gone] === NONE) continue;
+      const q = this.place[gone]!;
+      const less = this.wayMassG[this.way[gone]!]!;
+      if (q === p) mass -= less;
+      if (this.slotOf[q] === slot) slotMass -= less;
+      if (this.unitOf[q] === unit) unitMass -= less;
+    }
+    return mass <= this.loadG[p]! && slotMass <= this.slotLoadG[slot]! && unitMass <= this.unitLoadG[unit]!;
+  }
+
+  /** The share of an empty place that a way takes. */
+  shareAt(way: number, p: number): number {
+    return this.shares[way * this.spaceCount + this.spaceOf[p]!]!;
+  }
+
+  /** Whether something is in a place that a lot must never be with; `out` is as good as gone. */
+  hasRival(lot: number, place: number, out = NONE): boolean {
+    const { apartLots, apartGroups } = this.facts.wishes;
+    if (apartLots[lot]!.some((other) => other !== out && this.place[other] === place)) return true;
+    const gone = out !== NONE && this.place[out] === place ? this.groupOf[out]! : NONE;
+    return apartGroups[this.groupOf[lot]!]!.some(
+      (group) => this.count[place * this.groupCount + group]! - Number(group === gone) > 0,
+    );
+  }
+
+  /** What a lot costs in a place by itself: fetching, finding, carrying, wear. */
+  protected computeBase(lot: number, way: number, p: number): number {
+    const base =
+      this.uses[lot]! * (this.fetches[this.fetchRow[lot]! + p]! + this.findSeconds) +
+      this.wears[this.careRow[way]! + this.traitOf[p]!]!;
+    return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrySeconds;
+  }
+
+  protected getCautions(way: number, p: number): number {
+    return this.cautionsOf[this.careRow[way]! + this.traitOf[p]!]!;
+  }
+
+  protected isStacked(way: number, p: number): number {
+    return (this.wayIsPiled[way] === 1 && this.isLine[p] === 1) || this.isHooked[p] === 1 ? 1 : 0;
+  }
+
+  protected crowd(fill: number): number {
+    const over = fill - this.fillTarget;
+    return over > 0 ? this.crowdFactor * over * over : 0;
+  }
+
+  protected lift(p: number, stacked: number, uses: number): number {
+    const high = stacked / this.piles[p]! - 1;
+    return high > 0 ? uses * this.halfLift[p]! * high : 0;
+  }
+
+  /**
+   * What a place as a whole costs more when so many uses, groups, passings (uses times kin passed), stacked things,
+   * their uses and shares come or go.
+   */
+  protected shiftPlace(
+    p: number,
+    uses: number,
+    groups: number,
+    passings: number,
+    stacked: number,
+    stackedUses: number,
+    share: number,
+  ): number {
+    const before = this.groupsIn[p]! - 1;
+    const after = before + groups;
+    const others = before > 0 ? before : 0;
+    const othersAfter = after > 0 ? after : 0;
+    const u = this.usesIn[p]!;
+    let delta =
+      this.halfPass[p]! * passings +
+      this.passGroupSeconds * ((u + uses) * othersAfter - u * others) +
+      this.mixSeconds * (othersAfter - others);
+    if (stacked !== 0 || stackedUses !== 0)
+      delta +=
+        this.lift(p, this.stacked[p]! + stacked, this.stackedUses[p]! + stackedUses) -
+        this.lift(p, this.stacked[p]!, this.stackedUses[p]!);
+    const fill = this.fill[p]!;
+    return delta + this.crowd(fill + share) - this.crowd(fill);
+  }
+
+  /**
+   * What a group costs more or less when it leaves one place (NONE for none) and comes into another: in half of the
+   * searches the wrong one of its places comes first.
+   */
+  protected shiftGroup(g: number, from: number, to: number): number {
+    const { groupCount } = this;
+    const places = this.placesOf[g]!;
+    let seconds = 0;
+    if (to === NONE) {
+      if (places < 2) return 0;
+      seconds = -this.splitPlaceSeconds;
+      if (this.inUnit[this.unitOf[from]! * groupCount + g] === 1) seconds -= this.splitUnitSeconds;
+      if (this.inRoom[this.roomOf[from]! * groupCount + g] === 1) seconds -= this.splitRoomSeconds;
+    } else if (from === NONE) {
+      if (places === 0) return 0;
+      seconds = this.splitPlaceSeconds;
+      if (this.inUnit[this.unitOf[to]! * groupCount + g] === 0) seconds += this.splitUnitSeconds;
+      if (this.inRoom[this.roomOf[to]! * groupCount + g] === 0) seconds += this.splitRoomSeconds;
+    } else {
+      const unitFrom = this.unitOf[from]!;
+      const unitTo = this.unitOf[to]!;
+      if (places < 2 || unitFrom === unitTo) return 0;
+      if (this.inUnit[unitFrom * groupCount + g] === 1) seconds -= this.splitUnitSeconds;
+      if (this.inUnit[unitTo * groupCount + g] === 0) seconds += this.splitUnitSeconds;
+      const roomFrom = this.roomOf[from]!;
+      const roomTo = this.roomOf[to]!;
+      if (roomFrom !== roomTo) {
+        if (this.inRoom[roomFrom * groupCount + g] === 1) seconds -= this.splitRoomSeconds;
+        if (this.inRoom[roomTo * groupCount + g] === 0) seconds += this.splitRoomSeconds;
+      }
+    }
+    return this.halfGroupUses[g]! * seconds;
+  }
+
+  /** Uses times kin passed that so many more of a group, with so many uses together, bring to a place; or take away. */
+  protected shiftPassings(at: number, more: number, uses: number): number {
+    const n = this.count[at]!;
+    const sum = this.usesOf[at]!;
+    const after = n + more;
+    return (after > 1 ? (sum + uses) * (after - 1) : 0) - (n > 1 ? sum * (n - 1) : 0);
+  }
+
+  /** Seconds that inserting would add, less what a homeless lot costs. The lot must be nowhere. */
+  computeInsert(lot: number, option: number): number {
+    const p = option % this.placeCount;
+    const way = (option - p) / this.placeCount;
+    const g = this.groupOf[lot]!;
+    const u = this.uses[lot]!;
+    const at = p * this.groupCount + g;
+    const isNew = this.count[at] === 0;
+    const s = this.isStacked(way, p);
+    return (
+      this.computeBase(lot, way, p) -
+      u * this.homelessSeconds +
+      this.shiftPlace(p, u, isNew ? 1 : 0, this.shiftPassings(at, 1, u), s, s * u, this.shareAt(way, p)) +
+      (isNew ? this.shiftGroup(g, NONE, p) : 0)
+    );
+  }
+
+  /** Seconds that taking a lot out would add; mostly saved from others, and lost to homelessness. */
+  computeRemove(lot: number): number {
+    const p = this.place[lot]!;
+    const way = this.way[lot]!;
+    const g = this.groupOf[lot]!;
+    const u = this.uses[lot]!;
+    const at = p * this.groupCount + g;
+    const isLast = this.count[at] === 1;
+    const s = this.isStacked(way, p);
+    return (
+      u * this.homelessSeconds -
+      this.baseNow[lot]! +
+      this.shiftPlace(p, -u, isLast ? -1 : 0, this.shiftPassings(at, -1, -u), -s, -s * u, -this.shareNow[lot]!) +
+      (isLast ? this.shiftGroup(g, p, NONE) : 0)
+    );
+  }
+
+  /** Puts a lot that is nowhere into an option; returns the seconds added. */
+  insert(lot: number, option: number): number {
+    const delta = this.computeInsert(lot, option);
+    const p = option % this.placeCount;
+    const way = (option - p) / this.placeCount;
+    const g = this.groupOf[lot]!;
+    const u = this.uses[lot]!;
+    const at = p * this.groupCount + g;
+    const unit = this.unitOf[p]!;
+    const room = this.roomOf[p]!;
+    if (this.count[at] === 0) {
+      this.groupsIn[p]! += 1;
+      this.placesOf[g]! += 1;
+      if ((this.inUnit[unit * this.groupCount + g]! += 1) === 1) this.unitsOf[g]! += 1;
+      if ((this.inRoom[room * this.groupCount + g]! += 1) === 1) this.roomsOf[g]! += 1;
+    }
+    this.count[at]! += 1;
+    this.usesOf[at]! += u;
+    this.usesIn[p]! += u;
+    if (this.isStacked(way, p)) {
+      this.stacked[p]! += 1;
+      this.stackedUses[p]! += u;
+    }
+    this.shareNow[lot] = this.shareAt(way, p);
+    this.baseNow[lot] = this.computeBase(lot, way, p);
+    this.cautionNow[lot] = CAUTION_PRICE * this.getCautions(way, p);
+    this.fill[p]! += this.shareNow[lot]!;
+    const mass = this.wayMassG[way]!;
+    this.massG[p]! += mass;
+    this.slotMassG[this.slotOf[p]!]! += mass;
+    this.unitMassG[unit]! += mass;
+    this.option[lot] = option;
+    this.place[lot] = p;
+    this.way[lot] = way;
+    this.seconds += delta;
+    this.unplacedWeight -= this.facts.weight[lot]!;
+    this.cautions += this.getCautions(way, p);
+    return delta;
+  }
+
+  /** Takes a lot from its place; returns the seconds added. */
+  remove(lot: number): number {
+    const delta = this.computeRemove(lot);
+    const p = this.place[lot]!;
+    const way = this.way[lot]!;
+    const g = this.groupOf[lot]!;
+    const u = this.uses[lot]!;
+    const at = p * this.groupCount + g;
+    const unit = this.unitOf[p]!;
+    const room = this.roomOf[p]!;
+    this.count[at]! -= 1;
+    this.usesOf[at]! -= u;
+    this.usesIn[p]! -= u;
+    if (this.count[at] === 0) {
+      // Sums of floats leave crumbs; an empty one is exactly nothing.
+      this.usesOf[at] = 0;
+      this.groupsIn[p]! -= 1;
+      if (this.groupsIn[p] === 0) this.usesIn[p] = 0;
+      this.placesOf[g]! -= 1;
+      if ((this.inUnit[unit * this.groupCount + g]! -= 1) === 0) this.unitsOf[g]! -= 1;
+      if ((this.inRoom[room * this.groupCount + g]! -= 1) === 0) this.roomsOf[g]! -= 1;
+    }
+    if (this.isStacked(way, p)) {
+      this.stacked[p]! -= 1;
+      this.stackedUses[p] = this.stacked[p] === 0 ? 0 : this.stackedUses[p]! - u;
+    }
+    this.fill[p] = this.groupsIn[p] === 0 ? 0 : this.fill[p]! - this.shareNow[lot]!;
+    const mass = this.wayMassG[way]!;
+    this.massG[p]! -= mass;
+    this.slotMassG[this.slotOf[p]!]! -= mass;
+    this.unitMassG[unit]! -= mass;
+    this.option[lot] = NONE;
+    this.place[lot] = NONE;
+    this.seconds += delta;
+    this.unplacedWeight += this.facts.weight[lot]!;
+    this.cautions -= this.getCautions(way, p);
+    return delta;
+  }
+
+  /** Takes over another arrangement of the same facts. */
+  load(options: Int32Array): void {
+    for (let l = 0; l < options.length; l += 1) {
+      if (this.option[l] === options[l]) continue;
+      if (this.option[l] !== NONE) this.remove(l);
+    }
+    for (let l = 0; l < options.length; l += 1)
+      if (options[l] !== NONE && this.option[l] === NONE) this.insert(l, options[l]!);
+  }
+}

@@ -1,0 +1,384 @@
+import type { Random } from '../../core/random/index.ts';
+import { getShare } from '../model/index.ts';
+import { Batch, type State } from '../score/index.ts';
+import { findCheapest } from './cheapest.ts';
+import { Drawer } from './draw.ts';
+
+const NONE = -1;
+
+/** So many lots of a group move together at most. */
+const MOST_KIN = 12;
+const MOST_EXCHANGED = 64;
+/** So many partners are tried for an exchange until one finds room. */
+const PARTNERS = 3;
+/** So many lots are taken out and put back at once, at most; and so often a good place is passed over then. */
+const MOST_REBUILT = 40;
+const BLINK = 0.05;
+
+/** How often each kind of move is tried; the rest are lots that go elsewhere or change places. */
+const KIN_SHARE = 0.04;
+const EXCHANGE_KIN_SHARE = 0.1;
+const REBUILD_SHARE = 0.004;
+const PLACES_SHARE = 0.001;
+
+/**
+ * The moves of the search: a lot elsewhere (with its form), two lots exchanged, a handful of kin together, the kin of
+ * two places exchanged, a few places and a group emptied and filled anew, two places exchanged whole, a homeless lot in
+ * and others out for it. Most are priced before anything is changed. A move is made when it is welcome at the
+ * temperature, after Metropolis.
+ */
+export class Mover extends Drawer {
+  temperature = 1;
+  /** Lots that may be elsewhere than when this list was last emptied. */
+  readonly strayed: number[] = [];
+  private readonly hasStrayed: Uint8Array;
+  private readonly inside: number[][];
+  private readonly slotInPlace: Int32Array;
+  private readonly homeless: number[] = [];
+  private readonly setOf: Int32Array;
+  private readonly kin = new Batch(MOST_EXCHANGED);
+  private readonly others = new Batch(MOST_EXCHANGED);
+  private readonly undo: { lot: number; option: number }[] = [];
+
+  constructor(state: State, random: Random, isHoming: boolean) {
+    super(state, random, isHoming);
+    this.setOf = this.facts.wishes.setOf;
+    this.inside = this.facts.places.map(() => []);
+    this.slotInPlace = new Int32Array(this.lotCount);
+    this.hasStrayed = new Uint8Array(this.lotCount);
+    this.rebuild();
+  }
+
+  /** Reads the state anew, after it was changed from without. */
+  rebuild(): void {
+    for (const list of this.inside) list.length = 0;
+    this.homeless.length = 0;
+    for (let l = 0; l < this.lotCount; l += 1) this.enlist(l);
+    this.forgetStrayed();
+  }
+
+  forgetStrayed(): void {
+    for (const l of this.strayed) this.hasStrayed[l] = 0;
+    this.strayed.length = 0;
+  }
+
+  private enlist(lot: number): void {
+    const p = this.state.place[lot]!;
+    const list = p === NONE ? this.homeless : this.inside[p]!;
+    this.slotInPlace[lot] = list.length;
+    list.push(lot);
+  }
+
+  private delist(lot: number): void {
+    const p = this.state.place[lot]!;
+    const list = p === NONE ? this.homeless : this.inside[p]!;
+    const at = this.slotInPlace[lot]!;
+    const last = list.pop()!;
+    if (last !== lot) {
+      list[at] = last;
+      this.slotInPlace[last] = at;
+    }
+  }
+
+  private stray(lot: number): void {
+    if (this.hasStrayed[lot] === 1) return;
+    this.hasStrayed[lot] = 1;
+    this.strayed.push(lot);
+  }
+
+  private take(lot: number): void {
+    this.undo.push({ lot, option: this.state.option[lot]! });
+    this.delist(lot);
+    this.state.remove(lot);
+    this.enlist(lot);
+  }
+
+  private put(lot: number, option: number): void {
+    this.undo.push({ lot, option: NONE });
+    this.delist(lot);
+    this.state.insert(lot, option);
+    this.enlist(lot);
+  }
+
+  private rollback(): void {
+    for (let i = this.undo.length - 1; i >= 0; i -= 1) {
+      const { lot, option } = this.undo[i]!;
+      this.delist(lot);
+      if (option === NONE) this.state.remove(lot);
+      else this.state.insert(lot, option);
+      this.enlist(lot);
+    }
+  }
+
+  private isWelcome(delta: number): boolean {
+    return delta <= 0 || (delta < Infinity && this.random() < Math.exp(-delta / this.temperature));
+  }
+
+  /** A lot to another place, or in exchange for one that is there: where it is asked for, or where there is no room. */
+  private shift(lot: number, isExchange: boolean): boolean {
+    const { state } = this;
+    if (!this.draw(lot)) return false;
+    const way = this.drawnWay;
+    const to = this.drawnPlace;
+    const from = state.place[lot]!;
+    if (from === to && state.way[lot] === way) return false;
+    const option = way * this.placeCount + to;
+    const set = this.setOf[lot]!;
+    if (set !== NONE) return this.tryAll(() => this.relocateSet(this.facts.wishes.sets[set]!, to));
+    if (from === to) return this.tryAll(() => this.refold(lot, option));
+    if (!isExchange || from === NONE || this.inside[to]!.length === 0) {
+      const delta = from === NONE ? state.priceInsert(lot, option) : state.priceMove(lot, way, to);
+      if (delta < Infinity) {
+        if (!this.isWelcome(delta)) return false;
+        this.delist(lot);
+        if (from !== NONE) state.remove(lot);
+        state.insert(lot, option);
+        this.enlist(lot);
+        this.stray(lot);
+        return true;
+      }
+      if (from === NONE) return false;
+    }
+    return this.exchange(lot, way, to);
+  }
+
+  private exchange(lot: number, way: number, to: number): boolean {
+    const { state } = this;
+    const from = state.place[lot]!;
+    const list = this.inside[to]!;
+    for (let tries = 0; tries < PARTNERS && list.length > 0; tries += 1) {
+      const other = list[this.below(list.length)]!;
+      if (this.setOf[other] !== NONE) continue;
+      const back = this.findWay(other, from);
+      if (back === NONE) continue;
+      const delta = state.priceExchange(lot, way, other, back);
+      if (delta === Infinity) continue;
+      if (!this.isWelcome(delta)) return false;
+      this.delist(lot);
+      this.delist(other);
+      state.remove(lot);
+      state.remove(other);
+      state.insert(lot, way * this.placeCount + to);
+      state.insert(other, back * this.placeCount + from);
+      this.enlist(lot);
+      this.enlist(other);
+      this.stray(lot);
+      this.stray(other);
+      return true;
+    }
+    return false;
+  }
+
+  /** Makes a move of many changes, and takes it back where it fails or is not welcome. */
+  private tryAll(move: () => boolean): boolean {
+    const before = this.state.price;
+    this.undo.length = 0;
+    const isDone = move();
+    if (!isDone || !this.isWelcome(this.state.price - before)) {
+      this.rollback();
+      return false;
+    }
+    for (const { lot } of this.undo) this.stray(lot);
+    return true;
+  }
+
+  private refold(lot: number, option: number): boolean {
+    this.take(lot);
+    if (!this.state.canInsert(option)) return false;
+    this.put(lot, option);
+    return true;
+  }
+
+  /** All of a set that is kept together goes to another place, or none. */
+  private relocateSet(set: readonly number[], place: number): boolean {
+    for (const lot of set) if (this.state.option[lot] !== NONE) this.take(lot);
+    for (const lot of set) {
+      const option = this.findOption(lot, place);
+      if (option === NONE || !this.state.canInsert(option)) return false;
+      this.put(lot, option);
+    }
+    return true;
+  }
+
+  private isBound(lot: number): boolean {
+    return this.setOf[lot] !== NONE;
+  }
+
+  /** Up to a dozen kin of one place go to another together, as many as there is room for. */
+  private moveKin(lot: number): boolean {
+    const { state, kin } = this;
+    const here = state.place[lot]!;
+    if (here === NONE || !this.draw(lot)) return false;
+    const there = this.drawnPlace;
+    if (there === here) return false;
+    const group = this.groupOf[lot]!;
+    const list = this.inside[here]!;
+    const most = 2 + this.below(MOST_KIN - 1);
+    kin.n = 0;
+    let free = state.cap[there]! - state.fill[there]!;
+    for (let i = 0; i < list.length && kin.n < most; i += 1) {
+      const one = list[i]!;
+      if (this.groupOf[one] !== group || this.setOf[one] !== NONE) continue;
+      const way = this.findWay(one, there);
+      if (way === NONE) continue;
+      const share = state.shareAt(way, there);
+      if (share > free) continue;
+      free -= share;
+      kin.add(one, way);
+    }
+    if (kin.n < 2) return false;
+    const delta = state.priceKin(kin, there);
+    if (delta === Infinity) return false;
+    if (!this.isWelcome(delta)) return false;
+    this.settle(kin, there);
+    return true;
+  }
+
+  /** All kin of a lot in its place change places with all of another group elsewhere. */
+  private exchangeKin(lot: number): boolean {
+    const { state } = this;
+    const here = state.place[lot]!;
+    if (here === NONE || !this.draw(lot)) return false;
+    const there = this.drawnPlace;
+    const list = this.inside[there]!;
+    if (there === here || list.length === 0) return false;
+    const other = list[this.below(list.length)]!;
+    if (this.groupOf[lot] === this.groupOf[other]) return false;
+    if (!this.gather(this.kin, lot, here, there) || !this.gather(this.others, other, there, here)) return false;
+    const delta = state.priceExchangeKin(this.kin, this.others);
+    if (delta === Infinity) return false;
+    if (!this.isWelcome(delta)) return false;
+    for (let i = 0; i < this.kin.n; i += 1) this.leave(this.kin.lots[i]!);
+    for (let i = 0; i < this.others.n; i += 1) this.leave(this.others.lots[i]!);
+    this.enter(this.kin, there);
+    this.enter(this.others, here);
+    return true;
+  }
+
+  /** All kin of a lot in its place, with ways to keep them in another; false where one has none there. */
+  private gather(batch: Batch, lot: number, here: number, there: number): boolean {
+    const group = this.groupOf[lot]!;
+    const list = this.inside[here]!;
+    batch.n = 0;
+    for (let i = 0; i < list.length; i += 1) {
+      const one = list[i]!;
+      if (this.groupOf[one] !== group) continue;
+      const way = this.findWay(one, there);
+      if (way === NONE || this.setOf[one] !== NONE || batch.n === batch.most) return false;
+      batch.add(one, way);
+    }
+    return true;
+  }
+
+  private leave(lot: number): void {
+    this.delist(lot);
+    this.state.remove(lot);
+    this.enlist(lot);
+    this.stray(lot);
+  }
+
+  private enter(batch: Batch, place: number): void {
+    for (let i = 0; i < batch.n; i += 1) {
+      const lot = batch.lots[i]!;
+      this.delist(lot);
+      this.state.insert(lot, batch.ways[i]! * this.placeCount + place);
+      this.enlist(lot);
+    }
+  }
+
+  private settle(batch: Batch, place: number): void {
+    for (let i = 0; i < batch.n; i += 1) this.leave(batch.lots[i]!);
+    this.enter(batch, place);
+  }
+
+  /** Everything in one place changes with everything in another. */
+  private exchangePlaces(): boolean {
+    const { state } = this;
+    const a = this.below(this.placeCount);
+    const b = this.below(this.placeCount);
+    const [inA, inB] = [[...this.inside[a]!], [...this.inside[b]!]];
+    if (a === b || inA.length + inB.length === 0 || inA.length + inB.length > 60) return false;
+    const toB = inA.map((lot) => this.findOption(lot, b));
+    const toA = inB.map((lot) => this.findOption(lot, a));
+    if (toB.includes(NONE) || toA.includes(NONE)) return false;
+    const share = (sum: number, option: number) => sum + getShare(this.facts, option);
+    if (toB.reduce(share, 0) > state.cap[b]! || toA.reduce(share, 0) > state.cap[a]!) return false;
+    for (const lot of [...inA, ...inB]) this.take(lot);
+    for (const [i, lot] of [...inA, ...inB].entries()) {
+      const option = i < inA.length ? toB[i]! : toA[i - inA.length]!;
+      if (!state.canInsert(option)) return false;
+      this.put(lot, option);
+    }
+    return true;
+  }
+
+  /** A homeless lot goes in; lighter ones make room and look for another place at once. */
+  private eject(): boolean {
+    const { state, facts } = this;
+    const lot = this.homeless[this.below(this.homeless.length)]!;
+    if (!this.draw(lot)) return false;
+    const p = this.drawnPlace;
+    const option = this.drawnWay * this.placeCount + p;
+    if (this.isBound(lot)) return this.relocateSet(facts.wishes.sets[facts.wishes.setOf[lot]!]!, p);
+    const out: number[] = [];
+    while (!state.canInsert(option)) {
+      const list = this.inside[p]!;
+      if (list.length === 0 || out.length >= 4) return false;
+      const victim = list[this.below(list.length)]!;
+      if (this.isBound(victim)) return false;
+      this.take(victim);
+      out.push(victim);
+    }
+    this.put(lot, option);
+    for (const victim of out)
+      for (let tries = 0; tries < 6; tries += 1) {
+        if (!this.draw(victim)) continue;
+        const to = this.drawnWay * this.placeCount + this.drawnPlace;
+        if (!state.canInsert(to)) continue;
+        this.put(victim, to);
+        break;
+      }
+    return true;
+  }
+
+  /** Everything in two places, and now and then a group, is taken out and put back group by group, each lot where it costs least. */
+  private rebuildSome(lot: number): boolean {
+    const { state, facts } = this;
+    const out: number[] = [];
+    const takeOut = (one: number) => {
+      if (this.setOf[one] !== NONE || state.place[one] === NONE || out.length >= MOST_REBUILT) return;
+      out.push(one);
+      this.take(one);
+    };
+    if (this.random() < 0.5) {
+      const g = this.groupOf[lot]!;
+      for (let l = facts.groupStart[g]!; l < facts.groupStart[g + 1]!; l += 1) takeOut(l);
+    }
+    for (let i = 0; i < 2; i += 1)
+      if (this.draw(lot)) for (const one of [...this.inside[this.drawnPlace]!]) takeOut(one);
+    if (out.length < 2) return false;
+    const waiting = this.homeless.filter((one) => this.setOf[one] === NONE && !out.includes(one));
+    out.push(...waiting.slice(0, MOST_REBUILT));
+    const turns = new Map<number, number>();
+    for (const one of out) if (!turns.has(this.groupOf[one]!)) turns.set(this.groupOf[one]!, this.random());
+    out.sort((a, b) => turns.get(this.groupOf[a]!)! - turns.get(this.groupOf[b]!)! || a - b);
+    const blinks = () => this.random() < BLINK;
+    for (const one of out) {
+      const option = findCheapest(state, this.offers, one, blinks);
+      if (option !== NONE) this.put(one, option);
+    }
+    return true;
+  }
+
+  /** Tries one move; true where something was changed. */
+  step(): boolean {
+    const lot = this.drawLot();
+    let draw = this.random();
+    if (this.homeless.length > 0 && this.random() < 0.1) return this.tryAll(() => this.eject());
+    if ((draw -= KIN_SHARE) < 0) return this.moveKin(lot);
+    if ((draw -= EXCHANGE_KIN_SHARE) < 0) return this.exchangeKin(lot);
+    if ((draw -= REBUILD_SHARE) < 0) return this.tryAll(() => this.rebuildSome(lot));
+    if ((draw -= PLACES_SHARE) < 0) return this.tryAll(() => this.exchangePlaces());
+    return this.shift(lot, draw < 0.4);
+  }
+}
