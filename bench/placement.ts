@@ -3,7 +3,7 @@ import { Bound } from '../src/solver/bound/bound.ts';
 import { CARRY_FACTORS, countMoves } from '../src/solver/curve.ts';
 import { computeVerdicts } from '../src/solver/explain/index.ts';
 import { createFacts } from '../src/solver/model/index.ts';
-import { CAUTION_PRICE, describePresent, State, UNPLACED_PRICE } from '../src/solver/score/index.ts';
+import { describePresent, getPrice, State } from '../src/solver/score/index.ts';
 import { createRun, solveFirstFit, type Run, type Solution } from '../src/solver/solve.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createInstance, SIZES, type SizeName } from '../tests/instances.ts';
@@ -30,10 +30,7 @@ function searchFor(household: Household, ms: number, seed = 1): { run: Run; solu
   return { run, solution: run.getSolution() };
 }
 
-/** The price of a solution in the search's own terms, for comparing it with a programme's. */
-function priceOf({ score }: Solution): number {
-  return UNPLACED_PRICE * score.unplacedWeight + CAUTION_PRICE * score.cautions + score.seconds;
-}
+const priceOf = ({ score }: Solution) => getPrice(score);
 
 const percentOver = (value: number, reference: number) => 100 * (value / reference - 1);
 const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;

@@ -28,7 +28,7 @@ export interface Exact {
  * cautions, but for the parabola of crowding, whose tangents lie under it. With `countsOnly`, only lots without a home
  * are counted, by their weight.
  */
-export function writeProgramme(facts: Facts, countsOnly = false): string {
+function writeProgramme(facts: Facts, countsOnly = false): string {
   const { settings, places, groups } = facts;
   const { estimates, fillTarget } = settings;
   const n = facts.lots.length;

@@ -50,6 +50,8 @@ export interface Run {
   readonly evaluated: number;
   /** Lots without a home and fetching seconds a month of the best so far, before packing. */
   readonly peek: () => { unplaced: number; fetchSeconds: number };
+  /** The best so far before packing, as far as it is drawn while one waits. */
+  readonly sketch: () => Assignment[];
   /** Takes about `count` steps. Same seed and same steps, same plan. */
   readonly advance: (count: number) => void;
   /** Says how many steps will be taken in all, as far as one can tell; the same guess and steps give the same plan. */
@@ -72,6 +74,21 @@ function scorePresent(facts: Facts): Score {
   );
 }
 
+/** What is where, in the order of the groups. */
+function listAssignments(facts: Facts, options: Int32Array): Assignment[] {
+  const orders = new Int32Array(facts.places.length);
+  const assignments: Assignment[] = [];
+  for (const [l, lot] of facts.lots.entries()) {
+    const option = options[l]!;
+    if (option === -1) continue;
+    const p = getPlaceOf(facts, option);
+    const form = STOW_FORMS[facts.wayForm[getWayOf(facts, option)]!]!;
+    assignments.push({ lotId: lot.id, placeId: facts.places[p]!.place.id, form, order: orders[p]! });
+    orders[p]! += 1;
+  }
+  return assignments;
+}
+
 function createSolution(facts: Facts, state: State, cache: PackingCache): Solution {
   const inside = new Map<number, number[]>();
   const unplaced: Unplaced[] = [];
@@ -80,21 +97,14 @@ function createSolution(facts: Facts, state: State, cache: PackingCache): Soluti
     if (p < 0) unplaced.push({ lotId: facts.lots[l]!.id, reason: explainUnplaced(facts, state, l) });
     else inside.set(p, [...(inside.get(p) ?? []), l]);
   }
-  const assignments: Assignment[] = [];
   const spots = new Map<PlaceId, readonly Spot[]>();
   for (const [p, lots] of inside) {
     const placeId = facts.places[p]!.place.id;
     const packed = cache.pack(p, lots, state.option);
     if (packed.status !== 'packed') throw new Error(`place ${placeId} was repaired and does not pack`);
     spots.set(placeId, packed.spots);
-    for (const [order, l] of lots.entries())
-      assignments.push({
-        lotId: facts.lots[l]!.id,
-        placeId,
-        form: STOW_FORMS[facts.wayForm[getWayOf(facts, state.option[l]!)]!]!,
-        order,
-      });
   }
+  const assignments = listAssignments(facts, state.option);
   return { assignments, unplaced, score: recount(facts, toOffered(facts, state.option)), spots };
 }
 
@@ -163,6 +173,7 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
       for (const option of annealer.best) if (option === -1) unplaced += 1;
       return { unplaced, fetchSeconds: getFetchSeconds(recount(real, toOffered(real, annealer.best))) };
     },
+    sketch: () => listAssignments(facts, annealer.best),
     expect: (steps) => annealer.expect(steps),
     advance(count) {
       let left = count;

@@ -1,6 +1,7 @@
 import type { Household } from '../core/records/index.ts';
 import { listNews } from './news.ts';
 import type {
+  Aim,
   FromArranger,
   FromExplainer,
   FromImporter,
@@ -27,20 +28,21 @@ let lastRun = Date.now() % 1_000_000;
 
 type Run = { readonly run: number };
 
-/** Runs one search in a worker of its own: its messages go to `listener`, the last is no progress any more. */
+/** Runs one search in a worker of its own: its messages go to `listener`, up to the last. */
 function startSearch<From extends Run & { readonly type: string }, To>(
   worker: Worker,
   start: (run: number) => To,
   stop: (run: number) => To,
   listener: (message: From) => void,
   fail: (run: number, note: string) => From,
+  isLast: (message: From) => boolean = (message) => message.type !== 'progress',
 ): PlannerHandle {
   lastRun += 1;
   const run = lastRun;
   worker.onmessage = ({ data }: MessageEvent<From>) => {
     if (data.run !== run) return;
     listener(data);
-    if (data.type !== 'progress') worker.terminate();
+    if (isLast(data)) worker.terminate();
   };
   worker.onerror = (event) => {
     listener(fail(run, event.message));
@@ -50,20 +52,24 @@ function startSearch<From extends Run & { readonly type: string }, To>(
   return { stop: () => worker.postMessage(stop(run)), abandon: () => worker.terminate() };
 }
 
-/** Starts the planner. Messages of the run go to `listener`, the last is `done`, `curve` or `failed`. */
+/**
+ * Starts the planner. Messages of the run go to `listener`; the last is `curve`, `failed`, or after `done` the last
+ * `bound`.
+ */
 export function startPlanner(
   household: Household,
   seed: number,
   seconds: number,
   listener: (message: FromPlanner) => void,
-  isCurve = false,
+  aim: Aim = { type: 'best' },
 ): PlannerHandle {
   return startSearch<FromPlanner, ToPlanner>(
     new Worker(new URL('./planner.ts', import.meta.url), { type: 'module' }),
-    (run) => ({ type: 'start', run, household, seed, seconds, isCurve }),
+    (run) => ({ type: 'start', run, household, seed, seconds, aim }),
     (run) => ({ type: 'stop', run }),
     listener,
     (run, note) => ({ type: 'failed', run, note }),
+    (message) => message.type === 'curve' || message.type === 'failed' || (message.type === 'bound' && message.isLast),
   );
 }
 

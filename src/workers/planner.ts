@@ -1,6 +1,9 @@
 import { checkPlan } from '../check/index.ts';
-import type { Household, PlanId } from '../core/records/index.ts';
+import type { Household, LotId, Plan, PlanId, Wish } from '../core/records/index.ts';
+import { Bound, getMostPercent } from '../solver/bound/index.ts';
 import { CARRY_FACTORS, countMoves, getGainShare, keepWorthwhile } from '../solver/curve.ts';
+import { computeInputsHash } from '../solver/model/index.ts';
+import { getPrice } from '../solver/score/index.ts';
 import { createPlan, createRun, type Run } from '../solver/solve.ts';
 import type { CurvePlan, FromPlanner, ToPlanner } from './protocol.ts';
 import { serveSearch } from './search.ts';
@@ -8,6 +11,13 @@ import { serveSearch } from './search.ts';
 /** Steps between two looks at the clock and the post box; far less than a tenth of a second. */
 const CHUNK = 4000;
 const PROGRESS_MS = 80;
+/** The best so far is drawn at most so often. */
+const SKETCH_MS = 700;
+/** Where the rest is mended round something, carrying counts so many times what it costs. */
+const MEND_FACTOR = 8;
+/** So long the bound is worked on after a plan, and up to so many lots. */
+const PROOF_MS = 30_000;
+const MOST_PROVEN = 4000;
 /** After this share of its time the search is told how many steps it will have. */
 const TIMED_SHARE = 0.06;
 
@@ -25,17 +35,55 @@ function close(search: Run, household: Household, seed: number, name: string): O
   return { plan, checks: { tests, findings: findings.length } };
 }
 
+/** The same household, in which these lots stay where they are. */
+function withStaying(household: Household, lotIds: readonly LotId[]): Household {
+  const wish: Wish = { id: 'stays-for-now', kind: 'stays', lotIds: [...lotIds], groupIds: [], placeId: null };
+  const { settings } = household;
+  return { ...household, settings: { ...settings, wishes: [...(settings.wishes ?? []), wish] } };
+}
+
+interface Proof {
+  readonly run: number;
+  readonly post: (message: FromPlanner) => void;
+  readonly breathe: () => Promise<boolean>;
+}
+
+/** Works on the lower bound in the background, and tells as it rises how much better any plan could be. */
+async function prove({ facts }: Run, { score }: Plan, { run, post, breathe }: Proof): Promise<void> {
+  const untilMs = performance.now() + PROOF_MS;
+  const tell = (mostPercent: number, isLast: boolean) => post({ type: 'bound', run, mostPercent, isLast });
+  if (facts.lots.length > MOST_PROVEN) return tell(100, true);
+  const bound = new Bound(facts, getPrice(score));
+  let told = Infinity;
+  while (performance.now() < untilMs) {
+    await breathe();
+    const percent = getMostPercent(bound.advance(), score);
+    if (percent < told - 0.1) tell((told = percent), false);
+  }
+  tell(Math.min(100, told), true);
+}
+
 serveSearch<Begin, FromPlanner>(
-  async ({ run, household, seed, seconds, isCurve }, { post, breathe }) => {
+  async ({ run, household, seed, seconds, aim }, { post, breathe }) => {
+    const isCurve = aim.type === 'curve';
+    const asked = aim.type === 'mend' ? withStaying(household, aim.stayIds) : household;
     const startMs = performance.now();
     let isStopped = false;
+    let drawnMs = -Infinity;
+    let drawn = '';
     /** Searches until so many seconds after the start, telling how far it is; its last word counts. */
     const search = async (untilSeconds: number, carryFactor: number): Promise<Run> => {
-      const made = createRun(household, seed, carryFactor);
+      const made = createRun(asked, seed, carryFactor);
       const report = () => {
         const { unplaced, fetchSeconds } = made.peek();
-        const elapsedMs = performance.now() - startMs;
-        post({ type: 'progress', run, steps: made.steps, elapsedMs, unplaced, fetchSeconds });
+        const now = performance.now();
+        const isDrawn = now - drawnMs >= SKETCH_MS && drawn !== `${unplaced} ${fetchSeconds}`;
+        if (isDrawn) {
+          drawnMs = now;
+          drawn = `${unplaced} ${fetchSeconds}`;
+        }
+        const sketch = isDrawn ? made.sketch() : null;
+        post({ type: 'progress', run, steps: made.steps, elapsedMs: now - startMs, unplaced, fetchSeconds, sketch });
       };
       report();
       let reportedMs = performance.now();
@@ -61,8 +109,17 @@ serveSearch<Begin, FromPlanner>(
       return made;
     };
     if (!isCurve) {
-      const made = await search(seconds, 1);
-      post({ type: 'done', run, ...close(made, household, seed, `plan-${seed}-${made.steps}-${run}`), isStopped });
+      const made = await search(seconds, aim.type === 'mend' ? MEND_FACTOR : 1);
+      const closed = close(made, asked, seed, `plan-${seed}-${made.steps}-${run}`);
+      // What stayed for this once is no part of what the plan depends on.
+      post({
+        type: 'done',
+        run,
+        ...closed,
+        plan: { ...closed.plan, inputsHash: computeInputsHash(household) },
+        isStopped,
+      });
+      await prove(made, closed.plan, { run, post, breathe });
       return;
     }
     const found: (Omit<CurvePlan, 'gainShare'> & { before: Run['before'] })[] = [];

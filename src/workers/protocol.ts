@@ -2,6 +2,7 @@ import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../c
 import type { PhotoFindings } from '../core/colour/photo.ts';
 import type { PictureFault } from '../core/formats/picture.ts';
 import type {
+  Assignment,
   Household,
   Kind,
   LotId,
@@ -19,6 +20,12 @@ import type { HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts
 
 export type { HomeOffer, PlaceReason, Verdict };
 
+/**
+ * What a search is for: the best plan; several plans from few moves to many; or one that moves little, with some things
+ * staying where they are now.
+ */
+export type Aim = { readonly type: 'best' | 'curve' } | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
+
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
 export type ToPlanner =
   | {
@@ -27,8 +34,7 @@ export type ToPlanner =
       readonly household: Household;
       readonly seed: number;
       readonly seconds: number;
-      /** Several plans are wanted, from few moves to many, instead of the best one. */
-      readonly isCurve: boolean;
+      readonly aim: Aim;
     }
   | { readonly type: 'stop'; readonly run: number };
 
@@ -41,7 +47,11 @@ export type FromPlanner =
       readonly elapsedMs: number;
       readonly unplaced: number;
       readonly fetchSeconds: number;
+      /** What the best so far puts where, where it is another than last told. */
+      readonly sketch: readonly Assignment[] | null;
     }
+  /** After the best plan: no plan is better by more than so many percent. */
+  | { readonly type: 'bound'; readonly run: number; readonly mostPercent: number; readonly isLast: boolean }
   | {
       readonly type: 'done';
       readonly run: number;

@@ -42,7 +42,7 @@ describe('the planner', () => {
 
   it('reports on the way and ends with a checked, packed plan', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 0.3, isCurve: false });
+    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 0.3, aim: { type: 'best' } });
     const done = await worker.until((message) => message.type !== 'progress');
     if (done.type !== 'done') throw new Error(JSON.stringify(done));
     expect(done.checks).toMatchObject({ findings: 0 });
@@ -73,7 +73,7 @@ describe('the planner', () => {
 
   it('brings plans from few moves to many, each checked; stopped, those it has', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 1.2, isCurve: true });
+    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 1.2, aim: { type: 'curve' } });
     const curve = await worker.until((message) => message.type === 'curve' || message.type === 'failed');
     if (curve.type !== 'curve') throw new Error(JSON.stringify(curve));
     expect(curve.points.length).toBeGreaterThan(2);
@@ -86,7 +86,7 @@ describe('the planner', () => {
       expect(checks.findings).toBe(0);
       expect(plan.score.parts.moving).toBeGreaterThan(0);
     }
-    worker.send({ type: 'start', run: 2, household, seed: 5, seconds: 60, isCurve: true });
+    worker.send({ type: 'start', run: 2, household, seed: 5, seconds: 60, aim: { type: 'curve' } });
     await worker.until((message) => message.type === 'progress' && message.run === 2);
     worker.send({ type: 'stop', run: 2 });
     const stopped = await worker.until((message) => message.type === 'curve' && message.run === 2);
@@ -95,7 +95,7 @@ describe('the planner', () => {
 
   it('stops when asked, and still brings its best', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 2, household, seed: 1, seconds: 60, isCurve: false });
+    worker.send({ type: 'start', run: 2, household, seed: 1, seconds: 60, aim: { type: 'best' } });
     await worker.until((message) => message.type === 'progress' && message.steps > 0);
     const asked = performance.now();
     worker.send({ type: 'stop', run: 2 });
@@ -106,14 +106,14 @@ describe('the planner', () => {
 
   it('is not stopped by a word meant for another run', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 4, household, seed: 1, seconds: 0.3, isCurve: false });
+    worker.send({ type: 'start', run: 4, household, seed: 1, seconds: 0.3, aim: { type: 'best' } });
     worker.send({ type: 'stop', run: 3 });
     expect(await worker.until((message) => message.type === 'done')).toMatchObject({ run: 4, isStopped: false });
   });
 
   it('says so when it breaks', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 5, household: null as never, seed: 1, seconds: 1, isCurve: false });
+    worker.send({ type: 'start', run: 5, household: null as never, seed: 1, seconds: 1, aim: { type: 'best' } });
     expect(await worker.until((message) => message.type === 'failed')).toMatchObject({ run: 5 });
   });
 });
@@ -209,7 +209,15 @@ describe('the client', () => {
     const handle = startPlanner(household, 1, 5, (message) => heard.push(message));
     const [worker] = FakeWorker.made;
     const { run } = worker!.sent[0] as { run: number };
-    const progress = { type: 'progress', run, steps: 1, elapsedMs: 1, unplaced: 0, fetchSeconds: 1 } as const;
+    const progress = {
+      type: 'progress',
+      run,
+      steps: 1,
+      elapsedMs: 1,
+      unplaced: 0,
+      fetchSeconds: 1,
+      sketch: null,
+    } as const;
     worker!.onmessage!({ data: { ...progress, run: run + 1 } });
     worker!.onmessage!({ data: progress });
     expect(heard).toEqual([progress]);

@@ -1,3 +1,4 @@
+import type { Score } from '../../core/records/index.ts';
 import { isAllowed, type Facts } from '../model/index.ts';
 import { CAUTION_PRICE, UNPLACED_PRICE } from '../score/index.ts';
 import { GroupDual, type GroupProblem } from './dual.ts';
@@ -13,6 +14,15 @@ interface Part {
   readonly share: Float64Array;
   /** What each place after the first costs. */
   readonly split: number;
+}
+
+/**
+ * How much less at most, in percent of a plan's seconds, any plan takes that leaves no more without a home and raises no
+ * more cautions: what the bound leaves open. 100 where it says nothing.
+ */
+export function getMostPercent(bound: number, { unplacedWeight, cautions, seconds }: Score): number {
+  const least = bound - UNPLACED_PRICE * unplacedWeight - CAUTION_PRICE * cautions;
+  return Math.min(100, Math.max(0, 100 * (1 - least / seconds)));
 }
 
 /** How far prices go at a step, as a share of what is missing to the best known; and when that is halved. */

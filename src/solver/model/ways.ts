@@ -45,6 +45,8 @@ export interface Ways {
   readonly wayForm: Uint8Array;
   readonly wayMassG: Float64Array;
   readonly wayIsPiled: Uint8Array;
+  /** The side that counts along a row: of a pile, its width. mm. */
+  readonly wayAlongMm: Float64Array;
   /** By place: which of the distinct spaces, and which of the distinct sets of traits it has. */
   readonly spaceOf: Int32Array;
   readonly traitOf: Int32Array;
@@ -82,6 +84,7 @@ export function listWays(
   const wayForm = new Uint8Array(total);
   const wayMassG = new Float64Array(total);
   const wayIsPiled = new Uint8Array(total);
+  const wayAlongMm = new Float64Array(total);
 
   const spaceNumbers = new Numbers();
   const traitNumbers = new Numbers();
@@ -118,6 +121,7 @@ export function listWays(
       wayForm[k] = STOW_FORMS.indexOf(pkg.form);
       wayMassG[k] = pkg.massG;
       wayIsPiled[k] = Number(isPiled(pkg.form));
+      wayAlongMm[k] = pkg.alongMm;
       for (let s = 0; s < spaceCount; s += 1) {
         const fit = computeShare(pkg, spaces[s]!);
         if (fit.ok && fit.share <= 1) shares[k * spaceCount + s] = fit.share;
@@ -155,8 +159,9 @@ export function listWays(
       const known = patternNumbers.size;
       patternOf[w] = patternNumbers.of(`${row ? row.id : ''}|${String.fromCharCode(...kinds)}`);
       if (patternNumbers.size > known)
-        patterns.push(Uint8Array.from(places, (_, p) => (kinds[kindOf[p]!]! === 1 && !(row && row.places[p]) ? 1 : 0)));
-      mine.push(patterns[patternOf[w]!]!);
+        patterns.push(Uint8Array.from(places, (_, p) => Number(Boolean(kinds[kindOf[p]!]) && !row?.places[p])));
+      const pattern = patternOf[w]!;
+      mine.push(patterns[pattern]!);
     }
     if (!wishes.keepsForm(l)) continue;
     // What stays is not refolded either, where its form is allowed.
@@ -177,6 +182,7 @@ export function listWays(
     wayForm,
     wayMassG,
     wayIsPiled,
+    wayAlongMm,
     spaceOf,
     traitOf,
     spaceCount,

@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { createRandom, pick } from '../../core/random/index.ts';
 import type { Household } from '../../core/records/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { createFacts, getWayOf, listOptions } from '../model/index.ts';
-import { State } from './index.ts';
+import { createFacts, getPlaceOf, getWayOf, listOptions, type Facts } from '../model/index.ts';
+import { constructByGroup } from '../search/index.ts';
+import { Batch, State } from './index.ts';
 
 /** The sample with a few things that must not be together, in a house with children and a cat. */
 function createStrict(seed: number): Household {
@@ -78,5 +79,68 @@ describe('a price looked up before the move', () => {
       { numRuns: 12 },
     );
     for (const count of Object.values(seen)) expect(count).toBeGreaterThan(100);
+  });
+});
+
+/** All kin of a lot in its place, with ways to be in another; null where one has none. */
+function gather(facts: Facts, state: State, lot: number, to: number): Batch | null {
+  const batch = new Batch(64);
+  for (let l = 0; l < facts.lots.length; l += 1) {
+    if (facts.groupOf[l] !== facts.groupOf[lot] || state.getPlace(l) !== state.getPlace(lot)) continue;
+    const option = listOptions(facts, l).find((one) => getPlaceOf(facts, one) === to);
+    if (option === undefined) return null;
+    batch.add(l, getWayOf(facts, option));
+  }
+  return batch;
+}
+
+describe('a price of kin', () => {
+  it('is what moving them together, or changing them for others, then costs', () => {
+    const seen = { moves: 0, exchanges: 0 };
+    for (const seed of [1, 2, 3, 4, 5, 6]) {
+      const facts = createFacts(createSampleHousehold(seed, 80).household);
+      const random = createRandom(seed);
+      const state = new State(facts);
+      constructByGroup(state);
+      const put = (batch: Batch, to: number) => {
+        for (let i = 0; i < batch.n; i += 1) state.insert(batch.lots[i]!, batch.ways[i]! * facts.places.length + to);
+      };
+      const take = (batch: Batch) => {
+        for (let i = 0; i < batch.n; i += 1) state.remove(batch.lots[i]!);
+      };
+      for (let step = 0; step < 1200; step += 1) {
+        const a = Math.floor(random() * facts.lots.length);
+        const b = Math.floor(random() * facts.lots.length);
+        const [from, to] = [state.getPlace(a), state.getPlace(b)];
+        if (from < 0 || to < 0 || from === to) continue;
+        const kin = gather(facts, state, a, to);
+        if (!kin) continue;
+        const before = state.price;
+        const others = gather(facts, state, b, from);
+        if (random() < 0.5 || !others || facts.groupOf[a] === facts.groupOf[b]) {
+          const told = state.priceKin(kin, to);
+          if (told === Infinity) continue;
+          take(kin);
+          put(kin, to);
+          expect(state.price - before).toBeCloseTo(told, 5);
+          seen.moves += 1;
+        } else {
+          const told = state.priceExchangeKin(kin, others);
+          if (told === Infinity) continue;
+          take(kin);
+          take(others);
+          put(kin, to);
+          put(others, from);
+          expect(state.price - before).toBeCloseTo(told, 5);
+          seen.exchanges += 1;
+        }
+        for (const [p, place] of facts.places.entries()) {
+          expect(state.fill[p]!).toBeLessThanOrEqual(1 + 1e-6);
+          expect(state.massG[p]!).toBeLessThanOrEqual(place.traits.loadG + 1e-6);
+        }
+      }
+    }
+    expect(seen.moves).toBeGreaterThan(100);
+    expect(seen.exchanges).toBeGreaterThan(20);
   });
 });

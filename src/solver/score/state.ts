@@ -12,6 +12,10 @@ export class Batch {
   shareTo = 0;
   massFrom = 0;
   massTo = 0;
+  spinesFrom = 0;
+  spinesTo = 0;
+  piledFrom = 0;
+  piledTo = 0;
   delta = 0;
   readonly lots: Int32Array;
   readonly ways: Int32Array;
@@ -89,6 +93,10 @@ export class State extends Sums {
     let massFrom = 0;
     let massTo = 0;
     let delta = 0;
+    let spinesFrom = 0;
+    let spinesTo = 0;
+    let piledFrom = 0;
+    let piledTo = 0;
     for (let i = 0; i < n; i += 1) {
       const lot = lots[i]!;
       const way = ways[i]!;
@@ -97,6 +105,10 @@ export class State extends Sums {
       uses += u;
       shareTo += this.shareAt(way, to);
       shareFrom += this.shareNow[lot]!;
+      spinesFrom += this.spineOf(old, from);
+      spinesTo += this.spineOf(way, to);
+      piledFrom += this.pileOf(old, from);
+      piledTo += this.pileOf(way, to);
       massFrom += this.wayMassG[old]!;
       massTo += this.wayMassG[way]!;
       if (this.isStacked(old, from) === 1) {
@@ -120,6 +132,10 @@ export class State extends Sums {
     batch.massFrom = massFrom;
     batch.massTo = massTo;
     batch.delta = delta;
+    batch.spinesFrom = spinesFrom;
+    batch.spinesTo = spinesTo;
+    batch.piledFrom = piledFrom;
+    batch.piledTo = piledTo;
   }
 
   /**
@@ -136,6 +152,11 @@ export class State extends Sums {
     );
   }
 
+  /** Whether a shelf takes so many spines and piles more or less. */
+  private canPile(p: number, spines: number, piled: number): boolean {
+    return this.pileWidth[p] === 0 || this.standsBeside(p, this.spines[p]! + spines, this.piled[p]! + piled);
+  }
+
   private hasRivals({ lots, n }: Batch, place: number): boolean {
     for (let i = 0; i < n; i += 1) if (this.hasRival(lots[i]!, place)) return true;
     return false;
@@ -147,6 +168,7 @@ export class State extends Sums {
     const { lots, n } = batch;
     const from = this.place[lots[0]!]!;
     if (!this.canShift(to, batch.shareTo, batch.massTo, from, batch.massTo - batch.massFrom)) return Infinity;
+    if (!this.canPile(to, batch.spinesTo, batch.piledTo)) return Infinity;
     if (this.hasApart && this.hasRivals(batch, to)) return Infinity;
     this.priced += 1;
     const g = this.groupOf[lots[0]!]!;
@@ -180,6 +202,8 @@ export class State extends Sums {
     if (!this.canShift(pa, b.shareTo - a.shareFrom, b.massTo - a.massFrom, pb, net)) return Infinity;
     if (!this.canShift(pb, a.shareTo - b.shareFrom, a.massTo - b.massFrom, pa, net)) return Infinity;
     this.priced += 1;
+    if (!this.canPile(pa, b.spinesTo - a.spinesFrom, b.piledTo - a.piledFrom)) return Infinity;
+    if (!this.canPile(pb, a.spinesTo - b.spinesFrom, a.piledTo - b.piledFrom)) return Infinity;
     const ga = this.groupOf[a.lots[0]!]!;
     const gb = this.groupOf[b.lots[0]!]!;
     const aComes = this.count[pb * groupCount + ga] === 0;

@@ -1,3 +1,4 @@
+import type { Score } from '../../core/records/index.ts';
 import type { Facts } from '../model/index.ts';
 
 export const NONE = -1;
@@ -7,6 +8,11 @@ export const EPS = 1e-9;
 /** Prices inside the search, far above any seconds a month that they could be traded for. */
 export const UNPLACED_PRICE = 3000;
 export const CAUTION_PRICE = 300;
+
+/** One number for the search and the bound; what is shown compares level by level. */
+export function getPrice({ unplacedWeight, cautions, seconds }: Score): number {
+  return unplacedWeight * UNPLACED_PRICE + cautions * CAUTION_PRICE + seconds;
+}
 
 /**
  * An arrangement with its price, changed lot by lot. Every change takes constant time: sums per place, per group in a
@@ -27,6 +33,13 @@ export class Sums {
   readonly massG: Float64Array;
   /** The share each place may be filled to; below 1 where packing failed before. */
   readonly cap: Float64Array;
+  /** On open shelves, where piles and spines stand side by side: the share of the spines, and piles by their height. */
+  protected readonly spines: Float64Array;
+  protected readonly piled: Float64Array;
+  /** The share of such a shelf that one pile stands on; 0 in other places. */
+  protected readonly pileWidth: Float64Array;
+  private readonly runMm: Float64Array;
+  protected readonly wayAlongMm: Float64Array;
   unplacedWeight = 0;
   cautions = 0;
   seconds = 0;
@@ -134,6 +147,13 @@ export class Sums {
     this.halfGroupUses = facts.groupUses.map((sum) => sum / 2);
     this.fill = new Float64Array(places.length);
     this.massG = new Float64Array(places.length);
+    this.spines = new Float64Array(places.length);
+    this.piled = new Float64Array(places.length);
+    this.runMm = Float64Array.from(places, ({ space }) => space.widthMm);
+    this.pileWidth = Float64Array.from(places, ({ space }) =>
+      space.mode === 'line' && space.rowsRun === 'x' ? Math.min(1, settings.panelWidthMm / space.widthMm) : 0,
+    );
+    this.wayAlongMm = facts.wayAlongMm;
     this.cap = new Float64Array(places.length).fill(1);
     this.slotMassG = new Float64Array(facts.slotCount);
     this.unitMassG = new Float64Array(facts.unitCount);
@@ -167,7 +187,6 @@ export class Sums {
     }
   }
 
-  /** One number for the search; what is shown compares level by level. */
   get price(): number {
     return this.unplacedWeight * UNPLACED_PRICE + this.cautions * CAUTION_PRICE + this.seconds;
   }
@@ -194,10 +213,39 @@ export class Sums {
     if (out !== NONE && this.place[out] === p) fill -= this.shareNow[out]!;
     if (self !== NONE && this.place[self] === p) fill -= this.shareNow[self]!;
     if (fill > space) return false;
+    if (this.pileWidth[p]! > 0 && (this.wayIsPiled[way] === 1 || this.piled[p]! > EPS)) {
+      let spines = this.spines[p]! + this.spineOf(way, p);
+      let piled = this.piled[p]! + this.pileOf(way, p);
+      if (out !== NONE && this.place[out] === p) {
+        spines -= this.spineOf(this.way[out]!, p);
+        piled -= this.pileOf(this.way[out]!, p);
+      }
+      if (self !== NONE && this.place[self] === p) {
+        spines -= this.spineOf(this.way[self]!, p);
+        piled -= this.pileOf(this.way[self]!, p);
+      }
+      if (!this.standsBeside(p, spines, piled)) return false;
+    }
     const more = this.wayMassG[way]!;
     if (this.massG[p]! + more > this.loadG[p]! || this.hasWiderLoads)
       if (!this.canCarry(more, p, out, self)) return false;
     return !this.hasApart || !this.hasRival(this.facts.wayLot[way]!, p, out);
+  }
+
+  /** What a way takes of an open shelf as a spine, and as a part of a pile as high as the shelf. */
+  protected spineOf(way: number, p: number): number {
+    return this.wayIsPiled[way] === 1 ? 0 : this.shareAt(way, p);
+  }
+
+  protected pileOf(way: number, p: number): number {
+    return this.wayIsPiled[way] === 0
+      ? 0
+      : this.shareAt(way, p) * Math.floor(this.runMm[p]! / this.wayAlongMm[way]! + 1e-6);
+  }
+
+  /** Whether spines and piles of so much height have room beside each other. */
+  protected standsBeside(p: number, spines: number, piled: number): boolean {
+    return piled <= 1e-6 || spines + Math.ceil(piled - 1e-6) * this.pileWidth[p]! <= 1 + 1e-6;
   }
 
   /** Whether a place, its slot and its unit carry so many grams more, were one or two lots taken out. */
@@ -393,6 +441,8 @@ export class Sums {
     this.baseNow[lot] = this.computeBase(lot, way, p);
     this.cautionNow[lot] = CAUTION_PRICE * this.getCautions(way, p);
     this.fill[p]! += this.shareNow[lot]!;
+    this.spines[p]! += this.spineOf(way, p);
+    this.piled[p]! += this.pileOf(way, p);
     const mass = this.wayMassG[way]!;
     this.massG[p]! += mass;
     this.slotMassG[this.slotOf[p]!]! += mass;
@@ -433,6 +483,8 @@ export class Sums {
       this.stackedUses[p] = this.stacked[p] === 0 ? 0 : this.stackedUses[p]! - u;
     }
     this.fill[p] = this.groupsIn[p] === 0 ? 0 : this.fill[p]! - this.shareNow[lot]!;
+    this.spines[p] = this.groupsIn[p] === 0 ? 0 : this.spines[p]! - this.spineOf(way, p);
+    this.piled[p] = this.groupsIn[p] === 0 ? 0 : this.piled[p]! - this.pileOf(way, p);
     const mass = this.wayMassG[way]!;
     this.massG[p]! -= mass;
     this.slotMassG[this.slotOf[p]!]! -= mass;

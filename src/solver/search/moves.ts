@@ -355,7 +355,7 @@ export class Mover extends Drawer {
       for (let l = facts.groupStart[g]!; l < facts.groupStart[g + 1]!; l += 1) takeOut(l);
     }
     for (let i = 0; i < 2; i += 1)
-      if (this.draw(lot)) for (const one of [...this.inside[this.drawnPlace]!]) takeOut(one);
+      if (this.draw(lot)) for (const one of this.inside[this.drawnPlace]!.slice()) takeOut(one);
     if (out.length < 2) return false;
     const waiting = this.homeless.filter((one) => this.setOf[one] === NONE && !out.includes(one));
     out.push(...waiting.slice(0, MOST_REBUILT));

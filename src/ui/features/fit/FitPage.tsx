@@ -24,8 +24,11 @@ type Tab = 'wall' | 'moves' | 'unplaced' | 'kept';
 
 /** Finds a plan while one watches, shows it beside today, and adopts it. */
 export function FitPage() {
-  const household = useHousehold();
+  const real = useHousehold();
   const plan = useFitRun((state) => state.plan);
+  const sketch = useFitRun((state) => state.sketch);
+  const supposed = useFitRun((state) => (state.supposed === null ? null : state.household));
+  const household = supposed ?? real;
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const [tab, setTab] = useState<Tab>('wall');
@@ -33,14 +36,16 @@ export function FitPage() {
   const tree = getTree(household);
   const arrivals = useMemo(() => (plan ? listMoves(household, tree, plan) : []), [household, tree, plan]);
   const moves = arrivals.reduce((sum, one) => sum + one.moves.length, 0);
-  const planned = useMemo(() => (plan ? previewPlan(household, plan) : null), [household, plan]);
+  // While it searches, the best so far is drawn.
+  const drawn = plan ?? sketch;
+  const planned = useMemo(() => (drawn ? previewPlan(household, drawn) : null), [household, drawn]);
   const shown = isToday ? null : planned;
 
   const tabs: readonly [Tab, string][] = [
-    ['wall', plan ? 'The plan on the wall' : 'Today on the wall'],
+    ['wall', plan ? 'The plan on the wall' : sketch ? 'The best so far' : 'Today on the wall'],
     ['moves', `What moves${plan ? ` ${moves}` : ''}`],
     ['unplaced', `Without a home${plan ? ` ${plan.unplaced.length}` : ''}`],
-    ['kept', `Kept ${listKept(household).length}`],
+    ['kept', `Kept ${listKept(real).length}`],
   ];
   return (
     <Page
@@ -63,20 +68,24 @@ export function FitPage() {
       }
       asideLabel={ticket ? 'Ticket' : 'Plan'}
       aside={
-        ticket ? (
-          <PreviewContext value={shown}>
-            <Button look="quiet" onClick={() => show(null)}>
-              ← Back to the plan
-            </Button>
-            <TicketPane hint="" />
-          </PreviewContext>
-        ) : (
-          <PlanTicket moves={moves} />
-        )
+        <>
+          {ticket && (
+            <PreviewContext value={shown ?? supposed}>
+              <Button look="quiet" onClick={() => show(null)}>
+                ← Back to the plan
+              </Button>
+              <TicketPane hint="" />
+            </PreviewContext>
+          )}
+          {/* Under a thing's ticket it still hears its keys. */}
+          <div hidden={ticket !== null}>
+            <PlanTicket moves={moves} />
+          </div>
+        </>
       }
     >
       {tab === 'wall' && (
-        <PlanWall household={shown ?? household} isPlan={shown !== null}>
+        <PlanWall household={shown ?? household} state={shown === null ? 'today' : plan === null ? 'sketch' : 'plan'}>
           {plan && (
             <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={() => setToday(!isToday)}>
               {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>
@@ -86,11 +95,17 @@ export function FitPage() {
       )}
       {tab === 'moves' &&
         (plan ? (
-          <MoveList arrivals={arrivals} />
+          <PreviewContext value={supposed}>
+            <MoveList arrivals={arrivals} />
+          </PreviewContext>
         ) : (
           <p className="p-5 text-stone">Find a plan first; then what it would have you carry stands here.</p>
         ))}
-      {tab === 'unplaced' && <UnplacedList plan={plan} />}
+      {tab === 'unplaced' && (
+        <PreviewContext value={supposed}>
+          <UnplacedList plan={plan} />
+        </PreviewContext>
+      )}
       {tab === 'kept' && <KeptPlans />}
     </Page>
   );
@@ -98,11 +113,13 @@ export function FitPage() {
 
 interface PlanWallProps {
   readonly household: Household;
-  readonly isPlan: boolean;
+  readonly state: 'today' | 'sketch' | 'plan';
   readonly children: ReactNode;
 }
 
-function PlanWall({ household, isPlan, children }: PlanWallProps) {
+const AS = { today: 'As it is today', sketch: 'The best so far, not packed yet', plan: 'As planned' } as const;
+
+function PlanWall({ household, state, children }: PlanWallProps) {
   const show = useApp((state) => state.show);
   const ticket = useApp((state) => state.ticket);
   const lastWall = useChoices((state) => state.wallId);
@@ -138,12 +155,12 @@ function PlanWall({ household, isPlan, children }: PlanWallProps) {
             'Places of this wall whose lots do not lie in them without overlapping, or take more than they measure.',
           )}
         >
-          {isPlan ? 'As planned' : 'As it is today'}: {wordCount(over, 'place')} over full on this wall.
+          {AS[state]}: {wordCount(over, 'place')} over full on this wall.
         </span>
       </div>
       <WallView
         drawing={drawing}
-        label={`${chosen.wall.name}, ${isPlan ? 'as planned' : 'as it is today'}`}
+        label={`${chosen.wall.name}, ${state === 'today' ? 'as it is today' : 'as planned'}`}
         units={household.settings.units}
         chosenPlace={ticket?.type === 'place' ? ticket.id : null}
         chosenLot={ticket?.type === 'lot' ? ticket.id : null}

@@ -5,6 +5,7 @@ import { computePlanStanding, createKeepPlan, listKept, MOST_KEPT } from '../../
 import { createAdopt, createCarryAll } from '../../../core/tracking/placeActs.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { HowRow } from '../../components/HowRow.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -15,6 +16,7 @@ import { useFitRun } from './fitRun.ts';
 import { WishList } from './WishList.tsx';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
+const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
 const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
 
 /** Plan A, Plan B …: the first letter that is free. */
@@ -30,6 +32,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const household = useHousehold();
   const run = useFitRun();
   const { status, progress, plan, checks, note, seconds, start, stop, discard, curve, household: madeFor } = run;
+  const { bound, supposed } = run;
   const act = useApp((state) => state.act);
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const today = useAnswer(household, 'today', null);
@@ -42,7 +45,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const isSame = (['lots', 'items', 'places', 'settings'] as const).every(
     (part) => madeFor?.[part] === household[part],
   );
-  const isOld = plan !== null && !isAdopted && !isSame;
+  const isOld = plan !== null && !isAdopted && !isSame && supposed === null;
   const kept = listKept(household);
   // One that was kept was checked when it was made, and can be adopted while nothing of it is stale.
   const isKept = plan !== null && household.plans.has(plan.id);
@@ -50,13 +53,19 @@ export function PlanTicket({ moves }: { moves: number }) {
   const isStale = standing !== null && (standing.goneLots > 0 || standing.gonePlaces > 0);
   const count = [...household.lots.values()].filter(takesRoom).length;
 
-  const search = () => start(household, 1, fitSeconds);
+  const show = useApp((state) => state.show);
+  // A ticket that lies over the plan's makes way for it.
+  const search = () => {
+    show(null);
+    start(household, 1, fitSeconds);
+  };
   const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
 
   return (
     <>
       <h2 className="font-display text-[21px] leading-tight font-semibold">
-        {status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today'}
+        {supposed ??
+          (status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today')}
       </h2>
       {status === 'running' ? (
         <Searching progress={progress} seconds={seconds} today={today} />
@@ -86,6 +95,12 @@ export function PlanTicket({ moves }: { moves: number }) {
           </span>
         </p>
       )}
+      {plan && bound && status === 'done' && <Proof bound={bound} />}
+      {plan && supposed && status === 'done' && (
+        <p className="mt-3 border-l-4 border-woad bg-linen p-3">
+          This is only supposed: look at it on the wall and in the lists, then drop it.
+        </p>
+      )}
       {today && curve && status === 'done' && (
         <Suspense>
           <Curve today={today} />
@@ -102,7 +117,7 @@ export function PlanTicket({ moves }: { moves: number }) {
         </Button>
       ) : (
         <div className="mt-4 grid grid-cols-[1fr_auto] gap-2">
-          {plan && !isAdopted && (
+          {plan && !isAdopted && supposed === null && (
             <Button
               look="strong"
               className="col-span-2"
@@ -143,11 +158,14 @@ export function PlanTicket({ moves }: { moves: number }) {
             className="col-span-2"
             disabled={count === 0}
             data-key="k"
-            onClick={() => run.startCurve(household, 1, fitSeconds)}
+            onClick={() => {
+              show(null);
+              run.startCurve(household, 1, fitSeconds);
+            }}
           >
             What would few moves bring? <kbd className="pl-1 font-normal">K</kbd>
           </Button>
-          {plan && !isAdopted && !household.plans.has(plan.id) && (
+          {plan && !isAdopted && supposed === null && !household.plans.has(plan.id) && (
             <Button
               className="col-span-2"
               disabled={kept.length >= MOST_KEPT}
@@ -163,7 +181,7 @@ export function PlanTicket({ moves }: { moves: number }) {
           )}
           {plan && !isAdopted && (
             <Button look="quiet" className="col-span-2" onClick={discard}>
-              Drop this plan
+              {supposed ? 'Back to how it is' : 'Drop this plan'}
             </Button>
           )}
         </div>
@@ -177,13 +195,34 @@ export function PlanTicket({ moves }: { moves: number }) {
           .
         </p>
       )}
-      {status !== 'running' && <WishList />}
+      {status !== 'running' && supposed === null && count > 0 && (
+        <Suspense>
+          <WhatIf />
+        </Suspense>
+      )}
+      {status !== 'running' && supposed === null && <WishList />}
       {today && status !== 'running' && (
         <Suspense>
           <PartsChart today={today} plan={plan?.score ?? null} />
         </Suspense>
       )}
     </>
+  );
+}
+
+/** How near the plan is to the best there could be, as far as that is proven. */
+function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
+  const { mostPercent, isLast } = bound;
+  const how =
+    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, and for plans that leave no more without a home and raise no more cautions. What it leaves open need not exist.';
+  return (
+    <p className="mt-2 text-sm text-stone" {...explained(how)}>
+      {mostPercent >= 95
+        ? isLast
+          ? 'How much better a plan could be was not proven.'
+          : 'Working out how much better any plan could be…'
+        : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}
+    </p>
   );
 }
 

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import {
   createLooseLot,
@@ -31,6 +32,9 @@ interface LotProps {
   readonly lot: Lot;
 }
 
+/** Few seconds do, for the search starts from how things are. */
+const MEND_SECONDS = 4;
+
 type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
@@ -39,6 +43,14 @@ export function LotMore({ household, item, lot }: LotProps) {
   const show = useApp((state) => state.show);
   const [asked, setAsked] = useState<Asked>(null);
   const done = () => setAsked(null);
+  const navigate = useNavigate();
+  /** It stays, and a plan with few moves is found for all else. */
+  const mend = async () => {
+    const { useFitRun } = await import('../fit/fitRun.ts');
+    useFitRun.getState().startMend(household, [lot.id], MEND_SECONDS);
+    show(null);
+    await navigate('/fit');
+  };
   const isCloth = item.kind === 'fabric' || item.kind === 'scrap';
   const unit = lot.placeId ? getAncestor(getTree(household), lot.placeId, 'unit') : null;
   return (
@@ -112,6 +124,11 @@ export function LotMore({ household, item, lot }: LotProps) {
           </Button>
           {(lot.placeId ?? lot.homeId) !== null && (
             <WishButton wish={{ kind: 'stays', lotIds: [lot.id] }}>Plans leave it where it is</WishButton>
+          )}
+          {lot.placeId !== null && (
+            <Button look="quiet" onClick={() => void mend()}>
+              Mend the rest around it
+            </Button>
           )}
           {unit && (
             <WishButton wish={{ kind: 'notIn', lotIds: [lot.id], placeId: unit.id }}>

@@ -1,0 +1,1 @@
+export { Bound, getMostPercent } from './bound.ts';

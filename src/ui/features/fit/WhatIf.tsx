@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import { withMoreCloth, withoutPlace } from '../../../core/tracking/suppose.ts';
+import type { PlaceId } from '../../../core/records/index.ts';
+import { parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { useHousehold } from '../../state/app.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { wordGroup } from '../../text/index.ts';
+import { useFitRun } from './fitRun.ts';
+
+/** Few seconds do, for the search starts from how things are. */
+const SECONDS = 4;
+/** More cloth than this is no question of where to put it. */
+const MOST_MM = 500_000;
+
+/** Asks how things would fit in a household that is not: without a piece, or with more of a cloth. */
+export function WhatIf() {
+  const household = useHousehold();
+  const startSupposed = useFitRun((state) => state.startSupposed);
+  const tree = getTree(household);
+  const groups = getGroups(household).filter((group) => group.kind === 'fabric');
+  const pieces = tree.rooms.flatMap((room) => [
+    { value: room.id as string, label: `everything in ${room.name}` },
+    ...tree.getChildren(room.id).map((unit) => ({ value: unit.id as string, label: unit.name })),
+  ]);
+  const { units } = household.settings;
+  const [piece, setPiece] = useState('');
+  const [group, setGroup] = useState('');
+  const [amount, setAmount] = useState(units === 'metric' ? '20 m' : '20 yd');
+  const length = parseLengthMm(amount, units === 'metric' ? 'm' : 'yd');
+  const kin = groups.find((one) => one.id === group) ?? groups[0];
+  const gone = pieces.some((one) => one.value === piece) ? piece : pieces[1]?.value;
+  if (!gone) return null;
+  return (
+    <section aria-label="What if" className="stitched-t mt-4 pt-3">
+      <h3 className="font-bold">What if</h3>
+      <p className="text-sm text-stone">Found from how things are, with few moves. Nothing is changed.</p>
+      <div className="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
+        <SelectField label="this were gone" value={gone} onChange={(event) => setPiece(event.target.value)}>
+          {pieces.map((one) => (
+            <option key={one.value} value={one.value}>
+              {one.label}
+            </option>
+          ))}
+        </SelectField>
+        <Button
+          onClick={() => {
+            const name = pieces.find((one) => one.value === gone)!.label;
+            startSupposed(withoutPlace(household, gone as PlaceId), `Without ${name}`, SECONDS);
+          }}
+        >
+          Try
+        </Button>
+      </div>
+      {kin && (
+        <div className="mt-2 grid grid-cols-[5rem_1fr_auto] items-end gap-2">
+          <TextField label="so much more" value={amount} onChange={(event) => setAmount(event.target.value)} />
+          <SelectField label="of cloth like" value={kin.id} onChange={(event) => setGroup(event.target.value)}>
+            {groups.map((one) => (
+              <option key={one.id} value={one.id}>
+                {wordGroup(one, household)}
+              </option>
+            ))}
+          </SelectField>
+          <Button
+            aria-label="Try with more cloth"
+            disabled={!length.ok || length.value <= 0 || length.value > MOST_MM}
+            onClick={() => {
+              const more = length.ok ? withMoreCloth(household, kin, length.value) : null;
+              if (more) startSupposed(more, `With ${amount} more of ${wordGroup(kin, household)}`, SECONDS);
+            }}
+          >
+            Try
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}
