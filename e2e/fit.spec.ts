@@ -149,3 +149,66 @@ test('plans are kept, compared side by side after a reload, and one of them is a
   await expect(page.getByText(/^Adopted\. /)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Kept 1' })).toBeVisible();
 });
+
+test('from the mess to an adopted plan: something stays, a hand move, the rest mended, plans compared, a what-if', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await openSample(page, '/fit');
+  await page.getByLabel('How long to search').selectOption('3');
+  await page.keyboard.press('3');
+  const ticket = page.getByRole('complementary');
+  // Something stays.
+  await page.getByRole('button', { name: /^Tall cubes › C3: \d+ lot/ }).press('Enter');
+  await ticket.getByRole('button', { name: 'Plans leave this place as it is' }).click();
+  await expect(page.getByText(/^Asked of every plan: .*Tall cubes › C3/)).toBeVisible();
+  // By the keys alone a plan is found, though a ticket lies over the plan's.
+  await page.keyboard.press('4');
+  await page.getByRole('button', { name: '← Back to the plan' }).waitFor();
+  await page.keyboard.press('s');
+  await expect(page.getByRole('button', { name: 'The best so far' })).toBeVisible();
+  await expect(page.getByText(/The best so far, not packed yet: \d+ places? over full/)).toBeVisible();
+  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/At most \d+ % better is possible/)).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  // A thing is carried by hand, and the rest mended round it.
+  await page.keyboard.press('1');
+  await page.getByRole('searchbox').first().fill('rowan drill');
+  await page
+    .getByRole('button', { name: /^Rowan drill/ })
+    .first()
+    .click();
+  await ticket.getByRole('button', { name: /^(Another home|Give it a home)$/ }).click();
+  const home = ticket.getByRole('region', { name: 'Places that would take it' }).getByRole('listitem').first();
+  const where = await home.locator('span').first().innerText();
+  await home.getByRole('button').click();
+  await ticket.getByRole('button', { name: 'Mend the rest around it' }).click();
+  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: /^What moves/ }).click();
+  await expect(page.getByRole('main').getByText('Rowan drill', { exact: true })).toHaveCount(0);
+  expect(where).not.toBe('');
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  // Both beside each other.
+  await page.getByRole('button', { name: 'Kept 2' }).click();
+  await expect(page.getByRole('main').getByText('Plan A').first()).toBeVisible();
+  await expect(page.getByRole('main').getByText('Plan B').first()).toBeVisible();
+  // What if a piece were gone: looked at, and nothing else can be done with it.
+  const whatIf = page.getByRole('region', { name: 'What if' });
+  await whatIf.getByLabel('this were gone').selectOption({ label: 'Low shelves' });
+  await whatIf.getByRole('button', { name: 'Try', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Without Low shelves' })).toBeVisible();
+  await expect(page.getByText('This is only supposed')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('button', { name: 'Adopt this plan' })).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back to how it is' }).click();
+  await expect(page.getByRole('heading', { name: 'How it stands today' })).toBeVisible();
+  await whatIf.getByLabel('so much more').fill('6 m');
+  await whatIf.getByRole('button', { name: 'Try with more cloth' }).click();
+  await expect(page.getByRole('heading', { name: /^With 6 m more of / })).toBeVisible();
+  await expect(page.getByText('This is only supposed')).toBeVisible({ timeout: 40_000 });
+  // The real one is found again and adopted.
+  await page.keyboard.press('s');
+  await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeEnabled({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Adopt this plan' }).click();
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+});

@@ -121,6 +121,9 @@ function createPacked(
   return { state, burst: repairPacking(state, cache) };
 }
 
+/** With more lots than this the search has no time to mend an arrangement by size. */
+const MOST_BY_SIZE = 4000;
+
 /** A place that burst in packing is filled a little less from then on. */
 const TIGHTEN = 0.97;
 
@@ -147,6 +150,12 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
     constructFromPresent(present);
     constructRest(present);
     if (carryFactor > 1 || present.price < state.price) state.load(present.option);
+  }
+  // Where something has no home, the plain order of sizes often houses more; what it costs is soon mended.
+  if (carryFactor === 1 && state.unplacedWeight > 0 && facts.lots.length <= MOST_BY_SIZE) {
+    const bySize = new State(facts);
+    constructFirstFit(bySize);
+    if (bySize.price < state.price) state.load(bySize.option);
   }
   const annealer = new Annealer(state, createRandom(seed), carryFactor > 1);
   let packedBest: { state: State; price: number } | null = null;

@@ -137,7 +137,7 @@ export function PlanTicket({ moves }: { moves: number }) {
             </Button>
           )}
           <Button look={plan || toCarry > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
-            {plan ? 'Search again' : 'Find a plan'} <kbd className="pl-1 font-normal">S</kbd>
+            {plan && supposed === null ? 'Search again' : 'Find a plan'} <kbd className="pl-1 font-normal">S</kbd>
           </Button>
           <label className="flex items-center gap-2 text-stone">
             for
@@ -195,7 +195,7 @@ export function PlanTicket({ moves }: { moves: number }) {
           .
         </p>
       )}
-      {status !== 'running' && supposed === null && count > 0 && (
+      {status !== 'running' && count > 0 && (
         <Suspense>
           <WhatIf />
         </Suspense>
