@@ -206,6 +206,8 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await whatIf.getByRole('button', { name: 'Try with more cloth' }).click();
   await expect(page.getByRole('heading', { name: /^With 6 m more of / })).toBeVisible();
   await expect(page.getByText('This is only supposed')).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Which containers could be freed?' }).click();
+  await expect(page.getByText(/^\d+ of \d+ containers in use become free: /)).toBeVisible({ timeout: 40_000 });
   // The real one is found again and adopted.
   await page.keyboard.press('s');
   await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeEnabled({ timeout: 40_000 });

@@ -114,8 +114,9 @@ function createPacked(
   option: Int32Array,
   cap: Float64Array,
   cache: PackingCache,
+  opening: Float64Array,
 ): { state: State; burst: number[] } {
-  const state = new State(facts);
+  const state = new State(facts, opening);
   state.load(option);
   state.cap.set(cap);
   return { state, burst: repairPacking(state, cache) };
@@ -136,24 +137,26 @@ function withCarrying(household: Household, factor: number): Household {
 
 /**
  * Starts a search for the best plan of a household. The only way into the solver. With a `carryFactor` above 1 things
- * are moved only where that saves so many times as much; the plan is scored with the real price all the same.
+ * are moved only where that saves so many times as much; with `openSeconds` every container that holds anything costs so
+ * many seconds a month, so that as few are used as can be. The plan is scored with the real prices all the same.
  */
-export function createRun(household: Household, seed: number, carryFactor = 1): Run {
+export function createRun(household: Household, seed: number, carryFactor = 1, openSeconds = 0): Run {
   const real = createFacts(household);
   const facts = carryFactor === 1 ? real : createFacts(withCarrying(household, carryFactor));
   const cache = new PackingCache(facts);
-  const state = new State(facts);
+  const opening = Float64Array.from(facts.places, ({ place }) => (place.container ? openSeconds : 0));
+  const state = new State(facts, opening);
   constructByGroup(state);
   // Warm start: where things are already is kept unless building anew is better.
   if (carryFactor > 1 || facts.present.some((p) => p !== -1)) {
-    const present = new State(facts);
+    const present = new State(facts, opening);
     constructFromPresent(present);
     constructRest(present);
     if (carryFactor > 1 || present.price < state.price) state.load(present.option);
   }
   // Where something has no home, the plain order of sizes often houses more; what it costs is soon mended.
   if (carryFactor === 1 && state.unplacedWeight > 0 && facts.lots.length <= MOST_BY_SIZE) {
-    const bySize = new State(facts);
+    const bySize = new State(facts, opening);
     constructFirstFit(bySize);
     if (bySize.price < state.price) state.load(bySize.option);
   }
@@ -162,7 +165,7 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
 
   /** Packs the best arrangement of this round, keeps it if it is the best of all, and learns from what burst. */
   const closeRound = () => {
-    const { state: packed, burst } = createPacked(facts, annealer.best, state.cap, cache);
+    const { state: packed, burst } = createPacked(facts, annealer.best, state.cap, cache, opening);
     for (const p of burst) state.cap[p] = Math.max(0.5, Math.min(state.cap[p]!, packed.fill[p]!) * TIGHTEN);
     const price = packed.price;
     if (!packedBest || price < packedBest.price) packedBest = { state: packed, price };
@@ -194,7 +197,7 @@ export function createRun(household: Household, seed: number, carryFactor = 1): 
       }
     },
     getSolution() {
-      const { state: packed } = createPacked(facts, annealer.best, state.cap, cache);
+      const { state: packed } = createPacked(facts, annealer.best, state.cap, cache, opening);
       const best = packedBest && packedBest.price <= packed.price ? packedBest.state : packed;
       const solution = createSolution(facts, best, cache);
       return real === facts ? solution : { ...solution, score: recount(real, toOffered(real, best.option)) };

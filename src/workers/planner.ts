@@ -15,6 +15,8 @@ const PROGRESS_MS = 80;
 const SKETCH_MS = 700;
 /** Where the rest is mended round something, carrying counts so many times what it costs. */
 const MEND_FACTOR = 8;
+/** Where containers are to be freed, one in use counts as so many seconds a month. */
+const FREE_SECONDS = 400;
 /** So long the bound is worked on after a plan, and up to so many lots. */
 const PROOF_MS = 30_000;
 const MOST_PROVEN = 4000;
@@ -73,7 +75,7 @@ serveSearch<Begin, FromPlanner>(
     let drawn = '';
     /** Searches until so many seconds after the start, telling how far it is; its last word counts. */
     const search = async (untilSeconds: number, carryFactor: number): Promise<Run> => {
-      const made = createRun(asked, seed, carryFactor);
+      const made = createRun(asked, seed, carryFactor, aim.type === 'free' ? FREE_SECONDS : 0);
       const report = () => {
         const { unplaced, fetchSeconds } = made.peek();
         const now = performance.now();

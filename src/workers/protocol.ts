@@ -21,10 +21,11 @@ import type { HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts
 export type { HomeOffer, PlaceReason, Verdict };
 
 /**
- * What a search is for: the best plan; several plans from few moves to many; or one that moves little, with some things
- * staying where they are now.
+ * What a search is for: the best plan; several plans from few moves to many; a plan with as few containers in use as can
+ * be; or one that moves little, with some things staying where they are now.
  */
-export type Aim = { readonly type: 'best' | 'curve' } | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
+export type Aim =
+  { readonly type: 'best' | 'curve' | 'free' } | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
 
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
 export type ToPlanner =

@@ -5,6 +5,7 @@ import { packPlace } from '../core/packing/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { computePackage } from '../core/measure/index.ts';
 import type { Household, Score } from '../core/records/index.ts';
+import { countMoves } from '../solver/curve.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { listNews, Told } from './news.ts';
 import type { FromExplainer, FromPlanner, ToExplainer, ToPlanner } from './protocol.ts';
@@ -102,6 +103,41 @@ describe('the planner', () => {
     const done = await worker.until((message) => message.type === 'done');
     expect(performance.now() - asked).toBeLessThan(5000);
     expect(done).toMatchObject({ run: 2, isStopped: true, checks: { findings: 0 } });
+  });
+
+  it('draws its best so far while it searches, and says afterwards how much better any plan could be', async () => {
+    const worker = await open();
+    worker.send({ type: 'start', run: 6, household, seed: 1, seconds: 0.4, aim: { type: 'best' } });
+    const done = await worker.until((message) => message.type === 'done');
+    const sketches = worker.posted.flatMap((one) => (one.type === 'progress' && one.sketch ? [one.sketch] : []));
+    expect(sketches.length).toBeGreaterThan(0);
+    for (const { lotId, placeId } of sketches[0]!) {
+      expect(household.lots.has(lotId)).toBe(true);
+      expect(household.places.has(placeId)).toBe(true);
+    }
+    const bound = await worker.until((message) => message.type === 'bound');
+    if (bound.type !== 'bound' || done.type !== 'done') throw new Error('no bound');
+    expect(bound.mostPercent).toBeGreaterThan(0);
+    expect(bound.mostPercent).toBeLessThan(100);
+  });
+
+  it('mends the rest around what stays, with few moves', async () => {
+    const worker = await open();
+    const lot = [...household.lots.values()].find((one) => one.placeId !== null)!;
+    const aim = { type: 'mend' as const, stayIds: [lot.id] };
+    worker.send({ type: 'start', run: 7, household, seed: 1, seconds: 0.4, aim });
+    const mended = await worker.until((message) => message.type === 'done' && message.run === 7);
+    worker.send({ type: 'start', run: 8, household, seed: 1, seconds: 0.4, aim: { type: 'best' } });
+    const best = await worker.until((message) => message.type === 'done' && message.run === 8);
+    if (mended.type !== 'done' || best.type !== 'done') throw new Error('no plan');
+    expect(mended.plan.assignments.find((one) => one.lotId === lot.id)).toMatchObject({
+      placeId: lot.placeId,
+      form: lot.form,
+    });
+    expect(countMoves(household, mended.plan.assignments)).toBeLessThan(countMoves(household, best.plan.assignments));
+    // It stays for this once: the plan is one for the household as it is.
+    expect(mended.plan.inputsHash).toBe(best.plan.inputsHash);
+    expect(mended.checks.findings).toBe(0);
   });
 
   it('is not stopped by a word meant for another run', async () => {

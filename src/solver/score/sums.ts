@@ -107,7 +107,13 @@ export class Sums {
   protected readonly isHooked: Uint8Array;
   protected readonly crowdFactor: number;
 
-  constructor(readonly facts: Facts) {
+  /** By place: what it costs in this search that anything is in it at all. */
+  private readonly opening: Float64Array;
+
+  constructor(
+    readonly facts: Facts,
+    opening?: Float64Array,
+  ) {
     const { lots, places, groups, settings } = facts;
     const { estimates, fillTarget } = settings;
     this.placeCount = places.length;
@@ -150,6 +156,7 @@ export class Sums {
     this.spines = new Float64Array(places.length);
     this.piled = new Float64Array(places.length);
     this.runMm = Float64Array.from(places, ({ space }) => space.widthMm);
+    this.opening = opening ?? new Float64Array(places.length);
     this.pileWidth = Float64Array.from(places, ({ space }) =>
       space.mode === 'line' && space.rowsRun === 'x' ? Math.min(1, settings.panelWidthMm / space.widthMm) : 0,
     );
@@ -334,6 +341,8 @@ export class Sums {
       delta +=
         this.lift(p, this.stacked[p]! + stacked, this.stackedUses[p]! + stackedUses) -
         this.lift(p, this.stacked[p]!, this.stackedUses[p]!);
+    if (before < 0 && after >= 0) delta += this.opening[p]!;
+    else if (before >= 0 && after < 0) delta -= this.opening[p]!;
     const fill = this.fill[p]!;
     return delta + this.crowd(fill + share) - this.crowd(fill);
   }

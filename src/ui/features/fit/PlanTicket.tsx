@@ -13,6 +13,7 @@ import { getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+import { listFreed } from './freed.ts';
 import { WishList } from './WishList.tsx';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
@@ -95,6 +96,7 @@ export function PlanTicket({ moves }: { moves: number }) {
           </span>
         </p>
       )}
+      {plan && supposed === null && status === 'done' && <Freed plan={plan} />}
       {plan && bound && status === 'done' && <Proof bound={bound} />}
       {plan && supposed && status === 'done' && (
         <p className="mt-3 border-l-4 border-woad bg-linen p-3">
@@ -222,6 +224,22 @@ function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getSt
           ? 'How much better a plan could be was not proven.'
           : 'Working out how much better any plan could be…'
         : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}
+    </p>
+  );
+}
+
+/** Containers in use today that the plan leaves empty. */
+function Freed({ plan }: { plan: Plan }) {
+  const household = useHousehold();
+  const { used, freed } = listFreed(household, getTree(household), plan);
+  if (freed.length === 0) return null;
+  return (
+    <p
+      className="mt-2 text-sm"
+      {...explained('Bins, boxes and other containers with something in them now, in which this plan puts nothing.')}
+    >
+      {freed.length} of {wordCount(used, 'container')} in use become free: {freed.map((place) => place.name).join(', ')}
+      .
     </p>
   );
 }

@@ -18,6 +18,7 @@ const MOST_MM = 500_000;
 export function WhatIf() {
   const household = useHousehold();
   const startSupposed = useFitRun((state) => state.startSupposed);
+  const startFree = useFitRun((state) => state.startFree);
   const tree = getTree(household);
   const groups = getGroups(household).filter((group) => group.kind === 'fabric');
   const pieces = tree.rooms.flatMap((room) => [
@@ -75,6 +76,9 @@ export function WhatIf() {
           </Button>
         </div>
       )}
+      <Button className="mt-3 w-full" onClick={() => startFree(household, SECONDS)}>
+        Which containers could be freed?
+      </Button>
     </section>
   );
 }

@@ -24,6 +24,8 @@ interface FitRun {
   readonly start: (household: Household, seed: number, seconds: number) => void;
   /** Looks for what few moves would bring. */
   readonly startCurve: (household: Household, seed: number, seconds: number) => void;
+  /** Looks for a plan with as few containers in use as can be. */
+  readonly startFree: (household: Household, seconds: number) => void;
   /** Looks for a plan with few moves in which these lots stay where they are now. */
   readonly startMend: (household: Household, stayIds: readonly LotId[], seconds: number) => void;
   /** Looks for a plan with few moves for a household as it might be. */
@@ -90,6 +92,9 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   },
   startCurve(household, seed, seconds) {
     begin(household, seconds, { type: 'curve' }, seed);
+  },
+  startFree(household, seconds) {
+    begin(household, seconds, { type: 'free' });
   },
   startMend(household, stayIds, seconds) {
     begin(household, seconds, { type: 'mend', stayIds });
