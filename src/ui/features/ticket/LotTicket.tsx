@@ -13,6 +13,7 @@ import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts'
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
+import type { PlaceReason } from '../../../workers/protocol.ts';
 import {
   wordAmount,
   wordCare,
@@ -162,6 +163,18 @@ function isBobbin(item: Item, lot: Lot): boolean {
   return item.thread !== undefined && (lot.holder ?? findHolder(item.thread.diameterMm).id) === 'bobbin';
 }
 
+/** How what speaks for a place was found out. */
+const HOW_WHY: Record<PlaceReason['code'], string> = {
+  kin: 'The lots of its group that lie in the same place, counted.',
+  alone: 'No other lot of its group lies in this place.',
+  reach: 'The height of the hand that takes it out, beside your own height; how often is what the thing says.',
+  dark: 'What the compartment says of its light, and the thing of fading.',
+  seen: 'Whether one looks into the place, from its opening and sides.',
+  spare: 'The length of the shelf, less what lies on it side by side.',
+  elsewhere:
+    'Every other place was packed with it and priced like a plan; the cheapest is named, with its seconds a month more.',
+};
+
 function Why({ household, id, isHere }: { household: Household; id: LotId; isHere: boolean }) {
   const reasons = useAnswer(household, 'why', id);
   if (reasons?.length === 0) return null;
@@ -169,7 +182,7 @@ function Why({ household, id, isHere }: { household: Household; id: LotId; isHer
     <section aria-label="Why here" className="mt-3 min-h-24 border-l-4 border-woad bg-linen p-3">
       <h3 className="font-bold">{isHere ? 'Why here' : 'Why its home is there'}</h3>
       {reasons?.map((reason) => (
-        <p key={reason.code} className="mt-1">
+        <p key={reason.code} className="mt-1" {...explained(HOW_WHY[reason.code])}>
           {wordPlaceReason(reason, getTree(household), household.settings.units)}
         </p>
       )) ?? <p className="mt-1 text-stone">Working it out…</p>}
