@@ -157,6 +157,8 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('3');
+  // The wall of Fit has the same places.
+  await page.getByRole('button', { name: /^Rebuild/ }).waitFor();
   const ticket = page.getByRole('complementary');
   // Something stays.
   await page.getByRole('button', { name: /^Tall cubes › C3: \d+ lot/ }).press('Enter');
