@@ -1,9 +1,7 @@
 import loadHighs from 'highs';
 import { getOptionPackage, getPlaceOf, getShare, listOptions, type Facts } from '../src/solver/model/index.ts';
-import { State } from '../src/solver/score/index.ts';
+import { UNPLACED_PRICE } from '../src/solver/score/index.ts';
 
-/** Far above the seconds that it could be traded for, as in the search. */
-const UNPLACED_PRICE = 3000;
 /** So many tangents stand in for the parabola of crowding. */
 const TANGENTS = 12;
 
@@ -41,7 +39,6 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
   /** By group, by place: the lots' variables. */
   const inside: Map<number, string[]>[] = groups.map(() => new Map());
   const passing: { l: number; p: number; sum: string[] }[] = [];
-  const state = new State(facts);
   for (let l = 0; l < n; l += 1) {
     const g = facts.groupOf[l]!;
     const mine: string[] = [`z${l}`];
@@ -98,7 +95,7 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       objective.push([estimates.mixSeconds, `m${p}`]);
       rows.push(`m${p} ${terms(names.map((name) => [-1, name]))} >= -1`);
     }
-    for (const [g, group] of groups.entries()) {
+    for (const [g] of groups.entries()) {
       const half = facts.groupUses[g]! / 2;
       const units = new Map<number, string[]>();
       const rooms = new Map<number, string[]>();
@@ -125,7 +122,6 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
           objective.push([half * seconds, `${kind}${g}_${i}`]);
           for (const y of ys) rows.push(`${kind}${g}_${i} - ${y} >= 0`);
         }
-      void group;
     }
     // By the number of kin in a place, at least the least used of them pass each other: implied, but a tighter bound.
     for (const [g] of groups.entries()) {
@@ -172,7 +168,6 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       );
     }
   }
-  void state;
   return [
     'Minimize',
     wrapRow(` obj: ${terms(objective)}`),
@@ -220,7 +215,7 @@ export async function solveExactly(facts: Facts, seconds: number, countsOnly = f
     time_limit: seconds,
     mip_rel_gap: 0,
     mip_abs_gap: 1e-3,
-    output_flag: Boolean(process.env.HIGHS_LOG),
+    output_flag: false,
   }) as unknown as { Status: string; ObjectiveValue: number; Columns: Record<string, { Primal?: number }> };
   const options = new Int32Array(facts.lots.length).fill(-1);
   for (const [name, { Primal }] of Object.entries(solution.Columns)) {

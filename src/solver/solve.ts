@@ -51,7 +51,7 @@ export interface Run {
   /** Lots without a home and fetching seconds a month of the best so far, before packing. */
   readonly peek: () => { unplaced: number; fetchSeconds: number };
   /** The best so far before packing, as far as it is drawn while one waits. */
-  readonly sketch: () => Assignment[];
+  readonly listBest: () => Assignment[];
   /** Takes about `count` steps. Same seed and same steps, same plan. */
   readonly advance: (count: number) => void;
   /** Says how many steps will be taken in all, as far as one can tell; the same guess and steps give the same plan. */
@@ -185,7 +185,7 @@ export function createRun(household: Household, seed: number, carryFactor = 1, o
       for (const option of annealer.best) if (option === -1) unplaced += 1;
       return { unplaced, fetchSeconds: getFetchSeconds(recount(real, toOffered(real, annealer.best))) };
     },
-    sketch: () => listAssignments(facts, annealer.best),
+    listBest: () => listAssignments(facts, annealer.best),
     expect: (steps) => annealer.expect(steps),
     advance(count) {
       let left = count;

@@ -11,8 +11,8 @@ import { serveSearch } from './search.ts';
 /** Steps between two looks at the clock and the post box; far less than a tenth of a second. */
 const CHUNK = 4000;
 const PROGRESS_MS = 80;
-/** The best so far is drawn at most so often. */
-const SKETCH_MS = 700;
+/** The best so far is told at most so often. */
+const DRAWN_MS = 700;
 /** Where the rest is mended round something, carrying counts so many times what it costs. */
 const MEND_FACTOR = 8;
 /** Where containers are to be freed, one in use counts as so many seconds a month. */
@@ -79,13 +79,13 @@ serveSearch<Begin, FromPlanner>(
       const report = () => {
         const { unplaced, fetchSeconds } = made.peek();
         const now = performance.now();
-        const isDrawn = now - drawnMs >= SKETCH_MS && drawn !== `${unplaced} ${fetchSeconds}`;
+        const isDrawn = now - drawnMs >= DRAWN_MS && drawn !== `${unplaced} ${fetchSeconds}`;
         if (isDrawn) {
           drawnMs = now;
           drawn = `${unplaced} ${fetchSeconds}`;
         }
-        const sketch = isDrawn ? made.sketch() : null;
-        post({ type: 'progress', run, steps: made.steps, elapsedMs: now - startMs, unplaced, fetchSeconds, sketch });
+        const best = isDrawn ? made.listBest() : null;
+        post({ type: 'progress', run, steps: made.steps, elapsedMs: now - startMs, unplaced, fetchSeconds, best });
       };
       report();
       let reportedMs = performance.now();

@@ -49,7 +49,7 @@ export type FromPlanner =
       readonly unplaced: number;
       readonly fetchSeconds: number;
       /** What the best so far puts where, where it is another than last told. */
-      readonly sketch: readonly Assignment[] | null;
+      readonly best: readonly Assignment[] | null;
     }
   /** After the best plan: no plan is better by more than so many percent. */
   | { readonly type: 'bound'; readonly run: number; readonly mostPercent: number; readonly isLast: boolean }

@@ -109,9 +109,9 @@ describe('the planner', () => {
     const worker = await open();
     worker.send({ type: 'start', run: 6, household, seed: 1, seconds: 0.4, aim: { type: 'best' } });
     const done = await worker.until((message) => message.type === 'done');
-    const sketches = worker.posted.flatMap((one) => (one.type === 'progress' && one.sketch ? [one.sketch] : []));
-    expect(sketches.length).toBeGreaterThan(0);
-    for (const { lotId, placeId } of sketches[0]!) {
+    const drawn = worker.posted.flatMap((one) => (one.type === 'progress' && one.best ? [one.best] : []));
+    expect(drawn.length).toBeGreaterThan(0);
+    for (const { lotId, placeId } of drawn[0]!) {
       expect(household.lots.has(lotId)).toBe(true);
       expect(household.places.has(placeId)).toBe(true);
     }
@@ -252,7 +252,7 @@ describe('the client', () => {
       elapsedMs: 1,
       unplaced: 0,
       fetchSeconds: 1,
-      sketch: null,
+      best: null,
     } as const;
     worker!.onmessage!({ data: { ...progress, run: run + 1 } });
     worker!.onmessage!({ data: progress });

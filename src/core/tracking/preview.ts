@@ -1,7 +1,7 @@
 import { takesRoom, type Household, type Lot, type Plan } from '../records/index.ts';
 
 /** The household as it would be with a plan carried out; what the plan does not place lies out. For looking at only. */
-export function previewPlan(household: Household, plan: Plan): Household {
+export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'>): Household {
   const assigned = new Map(plan.assignments.map((one) => [one.lotId, one]));
   const lots = new Map(household.lots);
   for (const lot of household.lots.values()) {

@@ -1,6 +1,17 @@
 import type { Group } from '../grouping/index.ts';
-import type { Household, Item, ItemId, Lot, LotId, PlaceId } from '../records/index.ts';
+import {
+  createLotAlike,
+  type Household,
+  type Item,
+  type ItemId,
+  type Lot,
+  type LotId,
+  type Place,
+  type PlaceId,
+} from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
+import { applyChanges } from './fold.ts';
+import { createSavePlaces } from './placeActs.ts';
 
 /**
  * The household as it would be without a place and all in it: a bin, a compartment, a piece, or the furniture of a room,
@@ -8,26 +19,15 @@ import { createPlaceTree } from '../storage/index.ts';
  */
 export function withoutPlace(household: Household, placeId: PlaceId): Household {
   const tree = createPlaceTree(household.places);
-  const gone = new Set<PlaceId>();
-  const take = (id: PlaceId) => {
-    gone.add(id);
-    for (const child of tree.getChildren(id)) take(child.id);
-  };
-  if (household.places.get(placeId)?.level === 'room') for (const unit of tree.getChildren(placeId)) take(unit.id);
-  else take(placeId);
-  const places = new Map([...household.places].filter(([id]) => !gone.has(id)));
-  const lots = new Map(household.lots);
-  for (const lot of household.lots.values()) {
-    const isHere = lot.placeId !== null && gone.has(lot.placeId);
-    const isHome = lot.homeId !== null && gone.has(lot.homeId);
-    if (!isHere && !isHome) continue;
-    lots.set(lot.id, {
-      ...lot,
-      ...(isHere && { state: 'out' as const, placeId: null }),
-      ...(isHome && { homeId: null }),
-    });
-  }
-  return { ...household, places, lots };
+  const listWithin = (id: PlaceId): Place[] =>
+    tree.getChildren(id).flatMap((child) => [child, ...listWithin(child.id)]);
+  const place = household.places.get(placeId);
+  if (!place) return household;
+  const gone = place.level === 'room' ? listWithin(placeId) : [place, ...listWithin(placeId)];
+  const act = createSavePlaces(household, '', [], gone, 0);
+  const without = act.ok ? applyChanges(household, act.value.changes) : act;
+  // A room that is empty already lacks nothing more.
+  return without.ok ? without.value : household;
 }
 
 /**
@@ -48,14 +48,10 @@ export function withMoreCloth(household: Household, group: Group, lengthMm: numb
     const id = `supposed-${n}`;
     const item: Item = { ...like, id: id as ItemId, name: `${like.name}, more of it` };
     const lot: Lot = {
-      ...middle,
-      id: id as LotId,
+      ...createLotAlike(id as LotId, middle, middle.sinceMs),
+      state: 'out',
       itemId: item.id,
       lengthMm: length,
-      state: 'out',
-      placeId: null,
-      homeId: null,
-      reserved: [],
     };
     items.set(item.id, item);
     lots.set(lot.id, lot);

@@ -1,6 +1,6 @@
 import type { Score } from '../../core/records/index.ts';
 import { isAllowed, type Facts } from '../model/index.ts';
-import { CAUTION_PRICE, UNPLACED_PRICE } from '../score/index.ts';
+import { CAUTION_PRICE, Lookup, UNPLACED_PRICE } from '../score/index.ts';
 import { GroupDual, type GroupProblem } from './dual.ts';
 
 /** One group, with which of the household's lots and places its own numbers mean. */
@@ -25,10 +25,12 @@ export function getMostPercent(bound: number, { unplacedWeight, cautions, second
   return Math.min(100, Math.max(0, 100 * (1 - least / seconds)));
 }
 
-/** How far prices go at a step, as a share of what is missing to the best known; and when that is halved. */
+/** How far prices go at a step, as a share of what is missing to the best known; after how many in vain it is less. */
 const STEP = 1;
 const PATIENCE = 20;
 const SLOWER = 0.7;
+/** A group too many in a place counts so many times less than a place too much that is wanted. */
+const MIX_SCALE = 20;
 /** How often the lots of a group are asked to pay more at a step. */
 const SWEEPS = 3;
 
@@ -37,13 +39,14 @@ const SWEEPS = 3;
  * by Lagrange: room in a place is given a price, and so is being the second group in it; then every group is asked by
  * itself what it costs at least. Any prices give a bound; each step mends them where too much or too little wants in.
  * What is passed of other groups, lifted off, a wrong look in another unit or room, and loads that are too heavy are
- * left out of account, which only lowers it.
+ * left out of account, which only lowers it. It holds for arrangements that fill places no fuller than the search does.
  */
 export class Bound {
   /** The best so far. */
   best = -Infinity;
   steps = 0;
-  private readonly parts: Part[] = [];
+  private readonly parts: readonly Part[];
+  private readonly lookup: Lookup;
   private readonly roomPrice: Float64Array;
   private readonly mixPrice: Float64Array;
   private readonly bestRoom: Float64Array;
@@ -66,20 +69,17 @@ export class Bound {
     this.bestMix = this.mixPrice.slice();
     this.wanted = new Float64Array(places.length);
     this.groupsIn = new Float64Array(places.length);
-    for (const [g] of facts.groups.entries()) {
-      const part = this.createPart(g);
-      if (part) this.parts.push(part);
-    }
+    this.lookup = new Lookup(facts);
+    this.parts = facts.groups.map((_, g) => this.createPart(g));
   }
 
-  private createPart(g: number): Part | null {
-    const { facts } = this;
+  private createPart(g: number): Part {
+    const { facts, lookup } = this;
     const { estimates } = facts.settings;
     const lots = Array.from(
       { length: facts.groupStart[g + 1]! - facts.groupStart[g]! },
       (_, i) => facts.groupStart[g]! + i,
     );
-    const all = facts.places.length;
     const waysOf = (l: number) =>
       Array.from({ length: facts.wayStart[l + 1]! - facts.wayStart[l]! }, (_, i) => facts.wayStart[l]! + i);
     const places = facts.places.flatMap((_, p) =>
@@ -92,17 +92,10 @@ export class Bound {
       for (const [j, p] of places.entries())
         for (const w of waysOf(l)) {
           if (!isAllowed(facts, w, p)) continue;
-          const trait = facts.traitOf[p]!;
-          const isHere = facts.present[l] === p && facts.presentForm[l] === facts.wayForm[w];
-          const seconds =
-            facts.uses[l]! * (facts.fetches[facts.fetchRowOf[l]! * all + p]! + estimates.findSeconds) +
-            facts.wears[facts.careOf[w]! * facts.traitCount + trait]! +
-            CAUTION_PRICE * facts.cautions[facts.careOf[w]! * facts.traitCount + trait]! +
-            (isHere ? 0 : estimates.carrySeconds / estimates.carryMonths);
+          const seconds = lookup.computeBase(l, w, p) + CAUTION_PRICE * lookup.getCautions(w, p);
           // The best of both for all its ways, which no single one need be.
           base[i * count + j] = Math.min(base[i * count + j]!, seconds);
-          const taken = facts.shares[w * facts.spaceCount + facts.spaceOf[p]!]!;
-          share[i * count + j] = Math.min(share[i * count + j]!, taken);
+          share[i * count + j] = Math.min(share[i * count + j]!, lookup.shareAt(w, p));
         }
     const half = facts.groupUses[g]! / 2;
     const problem: GroupProblem = {
@@ -155,18 +148,18 @@ export class Bound {
       value += part.dual.raise(SWEEPS) - split;
       this.choose(part);
     }
-    const crowd = estimates.crowdSeconds / Math.max(0.01, 1 - fillTarget) ** 2;
+    const { crowdFactor } = this.lookup;
     const gradient: { room: number; mix: number }[] = [];
     let norm = 0;
     for (let p = 0; p < facts.places.length; p += 1) {
       const price = roomPrice[p]!;
       // A place may be as full as it likes, paying for the crowd and paid for its room.
-      const fill = crowd > 0 ? Math.min(1, fillTarget + price / (2 * crowd)) : 1;
+      const fill = crowdFactor > 0 ? Math.min(1, fillTarget + price / (2 * crowdFactor)) : 1;
       const used = price > 0 ? fill : Math.min(fillTarget, wanted[p]!);
-      value += crowd * Math.max(0, used - fillTarget) ** 2 - price * used - mixPrice[p]!;
+      value += this.lookup.crowd(used) - price * used - mixPrice[p]!;
       const one = { room: wanted[p]! - used, mix: groupsIn[p]! - 1 };
       gradient.push(one);
-      norm += one.room ** 2 + (one.mix / 20) ** 2;
+      norm += one.room ** 2 + (one.mix / MIX_SCALE) ** 2;
     }
     this.steps += 1;
     if (value > this.best) {
@@ -184,7 +177,10 @@ export class Bound {
     const length = norm > 0 ? (this.step * Math.max(0, this.known - value)) / norm : 0;
     for (let p = 0; p < facts.places.length; p += 1) {
       roomPrice[p] = Math.max(0, roomPrice[p]! + length * gradient[p]!.room);
-      mixPrice[p] = Math.min(estimates.mixSeconds, Math.max(0, mixPrice[p]! + (length * gradient[p]!.mix) / 400));
+      mixPrice[p] = Math.min(
+        estimates.mixSeconds,
+        Math.max(0, mixPrice[p]! + (length * gradient[p]!.mix) / MIX_SCALE ** 2),
+      );
     }
     return this.best;
   }

@@ -97,10 +97,16 @@ export class GroupDual {
     const { ratios, picked } = this;
     let count = 0;
     let all = 0;
+    let sum = 0;
     for (let l = 0; l < uses.length; l += 1) {
       const at = l * places + p;
       const gain = pays[l]! - cost[at]! - pass * uses[l]!;
       if (gain <= 0) continue;
+      // What takes no room is gained whatever else comes.
+      if (share[at] === 0) {
+        sum += gain;
+        continue;
+      }
       all += share[at]!;
       const ratio = gain / share[at]!;
       let i = count;
@@ -115,7 +121,6 @@ export class GroupDual {
     }
     if (all <= 1) return Infinity;
     let room = 1;
-    let sum = 0;
     for (let i = 0; i < count && room > 0; i += 1) {
       const taken = Math.min(room, share[picked[i]!]!);
       sum += ratios[i]! * taken;
@@ -145,7 +150,7 @@ export class GroupDual {
       least[l] = low;
       pays[l] = Math.min(of.homeless[l]!, Math.max(low, pays[l]!));
     }
-    // Payments that are possible are convex: from the sure ones towards the last ones, as far as one can go.
+    // From the sure ones towards the last ones, as far as one gets.
     let [low, high] = [0, 1];
     const mix = (share: number) => {
       for (let l = 0; l < n; l += 1) trial[l] = least[l]! + share * (pays[l]! - least[l]!);

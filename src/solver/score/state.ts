@@ -1,4 +1,5 @@
-import { CAUTION_PRICE, EPS, NONE, Sums, UNPLACED_PRICE } from './sums.ts';
+import { CAUTION_PRICE, EPS, NONE, UNPLACED_PRICE } from './lookup.ts';
+import { Sums } from './sums.ts';
 
 /** Lots of one group in one place, with the way that each would be kept in another; and their sums, once asked for. */
 export class Batch {
@@ -201,41 +202,41 @@ export class State extends Sums {
     const net = a.massTo + b.massTo - a.massFrom - b.massFrom;
     if (!this.canShift(pa, b.shareTo - a.shareFrom, b.massTo - a.massFrom, pb, net)) return Infinity;
     if (!this.canShift(pb, a.shareTo - b.shareFrom, a.massTo - b.massFrom, pa, net)) return Infinity;
-    this.priced += 1;
     if (!this.canPile(pa, b.spinesTo - a.spinesFrom, b.piledTo - a.piledFrom)) return Infinity;
     if (!this.canPile(pb, a.spinesTo - b.spinesFrom, a.piledTo - b.piledFrom)) return Infinity;
+    this.priced += 1;
     const ga = this.groupOf[a.lots[0]!]!;
     const gb = this.groupOf[b.lots[0]!]!;
     const aComes = this.count[pb * groupCount + ga] === 0;
     const bComes = this.count[pa * groupCount + gb] === 0;
-    const passA =
-      this.shiftPassings(pa * groupCount + ga, -a.n, -a.uses) + this.shiftPassings(pa * groupCount + gb, b.n, b.uses);
-    const passB =
-      this.shiftPassings(pb * groupCount + gb, -b.n, -b.uses) + this.shiftPassings(pb * groupCount + ga, a.n, a.uses);
     return (
       a.delta +
       b.delta +
-      this.shiftPlace(
-        pa,
-        b.uses - a.uses,
-        bComes ? 0 : -1,
-        passA,
-        b.stackedTo - a.stackedFrom,
-        b.usesTo - a.usesFrom,
-        b.shareTo - a.shareFrom,
-      ) +
-      this.shiftPlace(
-        pb,
-        a.uses - b.uses,
-        aComes ? 0 : -1,
-        passB,
-        a.stackedTo - b.stackedFrom,
-        a.usesTo - b.usesFrom,
-        a.shareTo - b.shareFrom,
-      ) +
+      this.shiftBatches(pa, a, b, bComes) +
+      this.shiftBatches(pb, b, a, aComes) +
       this.shiftGroup(ga, pa, aComes ? pb : NONE) +
       this.shiftGroup(gb, pb, bComes ? pa : NONE)
     );
+  }
+
+  /** What a place as a whole costs more when all of one group leave it and a batch of another comes. */
+  private shiftBatches(p: number, leaving: Batch, coming: Batch, isNew: boolean): number {
+    const passings =
+      this.shiftPassings(this.atOf(p, leaving), -leaving.n, -leaving.uses) +
+      this.shiftPassings(this.atOf(p, coming), coming.n, coming.uses);
+    return this.shiftPlace(
+      p,
+      coming.uses - leaving.uses,
+      isNew ? 0 : -1,
+      passings,
+      coming.stackedTo - leaving.stackedFrom,
+      coming.usesTo - leaving.usesFrom,
+      coming.shareTo - leaving.shareFrom,
+    );
+  }
+
+  private atOf(p: number, batch: Batch): number {
+    return p * this.groupCount + this.groupOf[batch.lots[0]!]!;
   }
 
   /** Price that two lots in two places would add by changing places; Infinity where one finds no room. */

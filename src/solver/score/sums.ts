@@ -1,25 +1,12 @@
-import type { Score } from '../../core/records/index.ts';
 import type { Facts } from '../model/index.ts';
-
-export const NONE = -1;
-/** Sums of shares may be over by so much. */
-export const EPS = 1e-9;
-
-/** Prices inside the search, far above any seconds a month that they could be traded for. */
-export const UNPLACED_PRICE = 3000;
-export const CAUTION_PRICE = 300;
-
-/** One number for the search and the bound; what is shown compares level by level. */
-export function getPrice({ unplacedWeight, cautions, seconds }: Score): number {
-  return unplacedWeight * UNPLACED_PRICE + cautions * CAUTION_PRICE + seconds;
-}
+import { CAUTION_PRICE, EPS, getPrice, Lookup, NONE } from './lookup.ts';
 
 /**
  * An arrangement with its price, changed lot by lot. Every change takes constant time: sums per place, per group in a
  * place, per slot, unit and room. `recount` is its slow twin.
  * Options are numbered as in `Facts`. Seconds are seconds a month.
  */
-export class Sums {
+export class Sums extends Lookup {
   /** Option of each lot, -1 when it has no place; and its place, -1 likewise. */
   readonly option: Int32Array;
   readonly place: Int32Array;
@@ -36,87 +23,55 @@ export class Sums {
   /** On open shelves, where piles and spines stand side by side: the share of the spines, and piles by their height. */
   protected readonly spines: Float64Array;
   protected readonly piled: Float64Array;
-  /** The share of such a shelf that one pile stands on; 0 in other places. */
-  protected readonly pileWidth: Float64Array;
-  private readonly runMm: Float64Array;
-  protected readonly wayAlongMm: Float64Array;
   unplacedWeight = 0;
   cautions = 0;
   seconds = 0;
 
-  protected readonly placeCount: number;
   protected readonly groupCount: number;
-  protected readonly spaceCount: number;
 
-  // Facts and prices, side by side for the inner loop.
-  protected readonly groupOf: Int32Array;
-  protected readonly uses: Float64Array;
-  protected readonly shares: Float64Array;
-  protected readonly spaceOf: Int32Array;
-  protected readonly wayMassG: Float64Array;
-  protected readonly wayIsPiled: Uint8Array;
-  protected readonly wayForm: Uint8Array;
-  protected readonly present: Int32Array;
-  protected readonly presentForm: Int32Array;
-  protected readonly fetches: Float64Array;
-  /** Where each lot's row of fetches, and each way's row of wear and cautions, begins. */
-  protected readonly fetchRow: Int32Array;
-  protected readonly careRow: Int32Array;
-  protected readonly traitOf: Int32Array;
-  protected readonly wears: Float64Array;
-  protected readonly cautionsOf: Uint8Array;
   protected readonly hasApart: boolean;
-  protected readonly findSeconds: number;
-  protected readonly carrySeconds: number;
-  protected readonly homelessSeconds: number;
-  protected readonly passGroupSeconds: number;
-  protected readonly mixSeconds: number;
-  protected readonly fillTarget: number;
-  protected readonly splitPlaceSeconds: number;
-  protected readonly splitUnitSeconds: number;
-  protected readonly splitRoomSeconds: number;
-  protected readonly halfGroupUses: Float64Array;
+  private readonly homelessSeconds: number;
+  private readonly passGroupSeconds: number;
+  private readonly mixSeconds: number;
+  private readonly splitPlaceSeconds: number;
+  private readonly splitUnitSeconds: number;
+  private readonly splitRoomSeconds: number;
+  private readonly halfGroupUses: Float64Array;
   protected readonly slotMassG: Float64Array;
   protected readonly unitMassG: Float64Array;
-  protected readonly groupsIn: Int32Array;
-  protected readonly usesIn: Float64Array;
-  protected readonly stacked: Int32Array;
-  protected readonly stackedUses: Float64Array;
+  private readonly groupsIn: Int32Array;
+  private readonly usesIn: Float64Array;
+  private readonly stacked: Int32Array;
+  private readonly stackedUses: Float64Array;
   /** By place × group. */
   protected readonly count: Int32Array;
-  protected readonly usesOf: Float64Array;
+  private readonly usesOf: Float64Array;
   /** By unit × group and room × group: in how many of its places the group is. */
-  protected readonly inUnit: Int32Array;
-  protected readonly inRoom: Int32Array;
-  protected readonly placesOf: Int32Array;
-  protected readonly unitsOf: Int32Array;
-  protected readonly roomsOf: Int32Array;
+  private readonly inUnit: Int32Array;
+  private readonly inRoom: Int32Array;
+  private readonly placesOf: Int32Array;
+  private readonly unitsOf: Int32Array;
+  private readonly roomsOf: Int32Array;
 
   protected readonly slotOf: Int32Array;
   protected readonly unitOf: Int32Array;
-  protected readonly roomOf: Int32Array;
+  private readonly roomOf: Int32Array;
   protected readonly loadG: Float64Array;
   protected readonly slotLoadG: Float64Array;
   protected readonly unitLoadG: Float64Array;
   /** Whether units carry less than all, or slots hold several places. */
-  protected readonly hasWiderLoads: boolean;
-  protected readonly halfPass: Float64Array;
-  protected readonly halfLift: Float64Array;
-  protected readonly piles: Float64Array;
-  protected readonly isLine: Uint8Array;
-  protected readonly isHooked: Uint8Array;
-  protected readonly crowdFactor: number;
+  private readonly hasWiderLoads: boolean;
+  private readonly halfPass: Float64Array;
+  private readonly halfLift: Float64Array;
+  private readonly piles: Float64Array;
 
   /** By place: what it costs in this search that anything is in it at all. */
   private readonly opening: Float64Array;
 
-  constructor(
-    readonly facts: Facts,
-    opening?: Float64Array,
-  ) {
+  constructor(facts: Facts, opening?: Float64Array) {
+    super(facts);
     const { lots, places, groups, settings } = facts;
-    const { estimates, fillTarget } = settings;
-    this.placeCount = places.length;
+    const { estimates } = settings;
     this.groupCount = groups.length;
     this.option = new Int32Array(lots.length).fill(NONE);
     this.place = new Int32Array(lots.length).fill(NONE);
@@ -124,29 +79,10 @@ export class Sums {
     this.baseNow = new Float64Array(lots.length);
     this.shareNow = new Float64Array(lots.length);
     this.cautionNow = new Float64Array(lots.length);
-    this.spaceCount = facts.spaceCount;
-    this.groupOf = facts.groupOf;
-    this.uses = facts.uses;
-    this.shares = facts.shares;
-    this.spaceOf = facts.spaceOf;
-    this.wayMassG = facts.wayMassG;
-    this.wayIsPiled = facts.wayIsPiled;
-    this.wayForm = facts.wayForm;
-    this.present = facts.present;
-    this.presentForm = facts.presentForm;
-    this.fetches = facts.fetches;
-    this.fetchRow = facts.fetchRowOf.map((row) => row * places.length);
-    this.careRow = facts.careOf.map((care) => care * facts.traitCount);
-    this.traitOf = facts.traitOf;
-    this.wears = facts.wears;
-    this.cautionsOf = facts.cautions;
     this.hasApart = facts.wishes.hasApart;
-    this.findSeconds = estimates.findSeconds;
-    this.carrySeconds = estimates.carrySeconds / estimates.carryMonths;
     this.homelessSeconds = estimates.homelessSeconds;
     this.passGroupSeconds = estimates.passGroupSeconds;
     this.mixSeconds = estimates.mixSeconds;
-    this.fillTarget = fillTarget;
     this.splitPlaceSeconds = estimates.splitPlaceSeconds;
     this.splitUnitSeconds = estimates.splitUnitSeconds;
     this.splitRoomSeconds = estimates.splitRoomSeconds;
@@ -155,12 +91,7 @@ export class Sums {
     this.massG = new Float64Array(places.length);
     this.spines = new Float64Array(places.length);
     this.piled = new Float64Array(places.length);
-    this.runMm = Float64Array.from(places, ({ space }) => space.widthMm);
     this.opening = opening ?? new Float64Array(places.length);
-    this.pileWidth = Float64Array.from(places, ({ space }) =>
-      space.mode === 'line' && space.rowsRun === 'x' ? Math.min(1, settings.panelWidthMm / space.widthMm) : 0,
-    );
-    this.wayAlongMm = facts.wayAlongMm;
     this.cap = new Float64Array(places.length).fill(1);
     this.slotMassG = new Float64Array(facts.slotCount);
     this.unitMassG = new Float64Array(facts.unitCount);
@@ -185,9 +116,6 @@ export class Sums {
     this.halfPass = Float64Array.from(places, (one) => one.passSeconds / 2);
     this.halfLift = Float64Array.from(places, (one) => one.liftSeconds / 2);
     this.piles = Float64Array.from(places, (one) => one.piles);
-    this.isLine = Uint8Array.from(places, ({ space }) => Number(space.mode === 'line'));
-    this.isHooked = Uint8Array.from(places, ({ space }) => Number(space.mode === 'area' && Boolean(space.peg?.hooks)));
-    this.crowdFactor = estimates.crowdSeconds / Math.max(0.01, 1 - fillTarget) ** 2;
     for (let l = 0; l < lots.length; l += 1) {
       this.unplacedWeight += facts.weight[l]!;
       this.seconds += facts.uses[l]! * estimates.homelessSeconds;
@@ -195,7 +123,7 @@ export class Sums {
   }
 
   get price(): number {
-    return this.unplacedWeight * UNPLACED_PRICE + this.cautions * CAUTION_PRICE + this.seconds;
+    return getPrice(this);
   }
 
   getPlace(lot: number): number {
@@ -215,7 +143,7 @@ export class Sums {
 
   /** Whether a place takes a way, were one or two lots (NONE for none) that are placed now taken out. */
   canTake(way: number, p: number, out: number, self: number): boolean {
-    let fill = this.fill[p]! + this.shares[way * this.spaceCount + this.spaceOf[p]!]!;
+    let fill = this.fill[p]! + this.shareAt(way, p);
     const space = this.cap[p]! + EPS;
     if (out !== NONE && this.place[out] === p) fill -= this.shareNow[out]!;
     if (self !== NONE && this.place[self] === p) fill -= this.shareNow[self]!;
@@ -239,24 +167,8 @@ export class Sums {
     return !this.hasApart || !this.hasRival(this.facts.wayLot[way]!, p, out);
   }
 
-  /** What a way takes of an open shelf as a spine, and as a part of a pile as high as the shelf. */
-  protected spineOf(way: number, p: number): number {
-    return this.wayIsPiled[way] === 1 ? 0 : this.shareAt(way, p);
-  }
-
-  protected pileOf(way: number, p: number): number {
-    return this.wayIsPiled[way] === 0
-      ? 0
-      : this.shareAt(way, p) * Math.floor(this.runMm[p]! / this.wayAlongMm[way]! + 1e-6);
-  }
-
-  /** Whether spines and piles of so much height have room beside each other. */
-  protected standsBeside(p: number, spines: number, piled: number): boolean {
-    return piled <= 1e-6 || spines + Math.ceil(piled - 1e-6) * this.pileWidth[p]! <= 1 + 1e-6;
-  }
-
   /** Whether a place, its slot and its unit carry so many grams more, were one or two lots taken out. */
-  protected canCarry(more: number, p: number, out: number, self: number): boolean {
+  private canCarry(more: number, p: number, out: number, self: number): boolean {
     const slot = this.slotOf[p]!;
     const unit = this.unitOf[p]!;
     let mass = this.massG[p]! + more;
@@ -274,11 +186,6 @@ export class Sums {
     return mass <= this.loadG[p]! && slotMass <= this.slotLoadG[slot]! && unitMass <= this.unitLoadG[unit]!;
   }
 
-  /** The share of an empty place that a way takes. */
-  shareAt(way: number, p: number): number {
-    return this.shares[way * this.spaceCount + this.spaceOf[p]!]!;
-  }
-
   /** Whether something is in a place that a lot must never be with; `out` is as good as gone. */
   hasRival(lot: number, place: number, out = NONE): boolean {
     const { apartLots, apartGroups } = this.facts.wishes;
@@ -289,28 +196,7 @@ export class Sums {
     );
   }
 
-  /** What a lot costs in a place by itself: fetching, finding, carrying, wear. */
-  protected computeBase(lot: number, way: number, p: number): number {
-    const base =
-      this.uses[lot]! * (this.fetches[this.fetchRow[lot]! + p]! + this.findSeconds) +
-      this.wears[this.careRow[way]! + this.traitOf[p]!]!;
-    return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrySeconds;
-  }
-
-  protected getCautions(way: number, p: number): number {
-    return this.cautionsOf[this.careRow[way]! + this.traitOf[p]!]!;
-  }
-
-  protected isStacked(way: number, p: number): number {
-    return (this.wayIsPiled[way] === 1 && this.isLine[p] === 1) || this.isHooked[p] === 1 ? 1 : 0;
-  }
-
-  protected crowd(fill: number): number {
-    const over = fill - this.fillTarget;
-    return over > 0 ? this.crowdFactor * over * over : 0;
-  }
-
-  protected lift(p: number, stacked: number, uses: number): number {
+  private lift(p: number, stacked: number, uses: number): number {
     const high = stacked / this.piles[p]! - 1;
     return high > 0 ? uses * this.halfLift[p]! * high : 0;
   }

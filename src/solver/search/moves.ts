@@ -130,11 +130,8 @@ export class Mover extends Drawer {
       const delta = from === NONE ? state.priceInsert(lot, option) : state.priceMove(lot, way, to);
       if (delta < Infinity) {
         if (!this.isWelcome(delta)) return false;
-        this.delist(lot);
-        if (from !== NONE) state.remove(lot);
-        state.insert(lot, option);
-        this.enlist(lot);
-        this.stray(lot);
+        if (from !== NONE) this.leave(lot);
+        this.enter(lot, option);
         return true;
       }
       if (from === NONE) return false;
@@ -154,16 +151,10 @@ export class Mover extends Drawer {
       const delta = state.priceExchange(lot, way, other, back);
       if (delta === Infinity) continue;
       if (!this.isWelcome(delta)) return false;
-      this.delist(lot);
-      this.delist(other);
-      state.remove(lot);
-      state.remove(other);
-      state.insert(lot, way * this.placeCount + to);
-      state.insert(other, back * this.placeCount + from);
-      this.enlist(lot);
-      this.enlist(other);
-      this.stray(lot);
-      this.stray(other);
+      this.leave(lot);
+      this.leave(other);
+      this.enter(lot, way * this.placeCount + to);
+      this.enter(other, back * this.placeCount + from);
       return true;
     }
     return false;
@@ -228,9 +219,9 @@ export class Mover extends Drawer {
     }
     if (kin.n < 2) return false;
     const delta = state.priceKin(kin, there);
-    if (delta === Infinity) return false;
     if (!this.isWelcome(delta)) return false;
-    this.settle(kin, there);
+    this.leaveAll(kin);
+    this.enterAll(kin, there);
     return true;
   }
 
@@ -246,12 +237,11 @@ export class Mover extends Drawer {
     if (this.groupOf[lot] === this.groupOf[other]) return false;
     if (!this.gather(this.kin, lot, here, there) || !this.gather(this.others, other, there, here)) return false;
     const delta = state.priceExchangeKin(this.kin, this.others);
-    if (delta === Infinity) return false;
     if (!this.isWelcome(delta)) return false;
-    for (let i = 0; i < this.kin.n; i += 1) this.leave(this.kin.lots[i]!);
-    for (let i = 0; i < this.others.n; i += 1) this.leave(this.others.lots[i]!);
-    this.enter(this.kin, there);
-    this.enter(this.others, here);
+    this.leaveAll(this.kin);
+    this.leaveAll(this.others);
+    this.enterAll(this.kin, there);
+    this.enterAll(this.others, here);
     return true;
   }
 
@@ -277,18 +267,19 @@ export class Mover extends Drawer {
     this.stray(lot);
   }
 
-  private enter(batch: Batch, place: number): void {
-    for (let i = 0; i < batch.n; i += 1) {
-      const lot = batch.lots[i]!;
-      this.delist(lot);
-      this.state.insert(lot, batch.ways[i]! * this.placeCount + place);
-      this.enlist(lot);
-    }
+  private enter(lot: number, option: number): void {
+    this.delist(lot);
+    this.state.insert(lot, option);
+    this.enlist(lot);
+    this.stray(lot);
   }
 
-  private settle(batch: Batch, place: number): void {
-    for (let i = 0; i < batch.n; i += 1) this.leave(batch.lots[i]!);
-    this.enter(batch, place);
+  private leaveAll({ lots, n }: Batch): void {
+    for (let i = 0; i < n; i += 1) this.leave(lots[i]!);
+  }
+
+  private enterAll({ lots, ways, n }: Batch, place: number): void {
+    for (let i = 0; i < n; i += 1) this.enter(lots[i]!, ways[i]! * this.placeCount + place);
   }
 
   /** Everything in one place changes with everything in another. */

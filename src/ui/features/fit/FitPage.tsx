@@ -26,7 +26,7 @@ type Tab = 'wall' | 'moves' | 'unplaced' | 'kept';
 export function FitPage() {
   const real = useHousehold();
   const plan = useFitRun((state) => state.plan);
-  const sketch = useFitRun((state) => state.sketch);
+  const bestSoFar = useFitRun((state) => state.bestSoFar);
   const supposed = useFitRun((state) => (state.supposed === null ? null : state.household));
   const household = supposed ?? real;
   const ticket = useApp((state) => state.ticket);
@@ -37,12 +37,12 @@ export function FitPage() {
   const arrivals = useMemo(() => (plan ? listMoves(household, tree, plan) : []), [household, tree, plan]);
   const moves = arrivals.reduce((sum, one) => sum + one.moves.length, 0);
   // While it searches, the best so far is drawn.
-  const drawn = plan ?? sketch;
+  const drawn = plan ?? bestSoFar;
   const planned = useMemo(() => (drawn ? previewPlan(household, drawn) : null), [household, drawn]);
   const shown = isToday ? null : planned;
 
   const tabs: readonly [Tab, string][] = [
-    ['wall', plan ? 'The plan on the wall' : sketch ? 'The best so far' : 'Today on the wall'],
+    ['wall', plan ? 'The plan on the wall' : bestSoFar ? 'The best so far' : 'Today on the wall'],
     ['moves', `What moves${plan ? ` ${moves}` : ''}`],
     ['unplaced', `Without a home${plan ? ` ${plan.unplaced.length}` : ''}`],
     ['kept', `Kept ${listKept(real).length}`],
@@ -85,7 +85,7 @@ export function FitPage() {
       }
     >
       {tab === 'wall' && (
-        <PlanWall household={shown ?? household} state={shown === null ? 'today' : plan === null ? 'sketch' : 'plan'}>
+        <PlanWall household={shown ?? household} state={shown === null ? 'today' : plan === null ? 'best' : 'plan'}>
           {plan && (
             <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={() => setToday(!isToday)}>
               {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>
@@ -113,11 +113,11 @@ export function FitPage() {
 
 interface PlanWallProps {
   readonly household: Household;
-  readonly state: 'today' | 'sketch' | 'plan';
+  readonly state: 'today' | 'best' | 'plan';
   readonly children: ReactNode;
 }
 
-const AS = { today: 'As it is today', sketch: 'The best so far, not packed yet', plan: 'As planned' } as const;
+const AS = { today: 'As it is today', best: 'The best so far, not packed yet', plan: 'As planned' } as const;
 
 function PlanWall({ household, state, children }: PlanWallProps) {
   const show = useApp((state) => state.show);

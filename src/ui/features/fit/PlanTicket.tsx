@@ -216,7 +216,7 @@ export function PlanTicket({ moves }: { moves: number }) {
 function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
   const { mostPercent, isLast } = bound;
   const how =
-    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, and for plans that leave no more without a home and raise no more cautions. What it leaves open need not exist.';
+    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.';
   return (
     <p className="mt-2 text-sm text-stone" {...explained(how)}>
       {mostPercent >= 95

@@ -1,16 +1,14 @@
 import { useState } from 'react';
 import { withMoreCloth, withoutPlace } from '../../../core/tracking/suppose.ts';
 import type { PlaceId } from '../../../core/records/index.ts';
-import { parseLengthMm } from '../../../core/units/index.ts';
+import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
-import { wordGroup } from '../../text/index.ts';
+import { wordAmountFault, wordGroup } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 
-/** Few seconds do, for the search starts from how things are. */
-const SECONDS = 4;
 /** More cloth than this is no question of where to put it. */
 const MOST_MM = 500_000;
 
@@ -30,6 +28,11 @@ export function WhatIf() {
   const [group, setGroup] = useState('');
   const [amount, setAmount] = useState(units === 'metric' ? '20 m' : '20 yd');
   const length = parseLengthMm(amount, units === 'metric' ? 'm' : 'yd');
+  const fault = !length.ok
+    ? wordAmountFault(length.fault, amount)
+    : length.value <= 0 || length.value > MOST_MM
+      ? `more than 0, at most ${formatClothLength(MOST_MM, units)}`
+      : undefined;
   const kin = groups.find((one) => one.id === group) ?? groups[0];
   const gone = pieces.some((one) => one.value === piece) ? piece : pieces[1]?.value;
   if (!gone) return null;
@@ -48,15 +51,20 @@ export function WhatIf() {
         <Button
           onClick={() => {
             const name = pieces.find((one) => one.value === gone)!.label;
-            startSupposed(withoutPlace(household, gone as PlaceId), `Without ${name}`, SECONDS);
+            startSupposed(withoutPlace(household, gone as PlaceId), `Without ${name}`);
           }}
         >
           Try
         </Button>
       </div>
       {kin && (
-        <div className="mt-2 grid grid-cols-[5rem_1fr_auto] items-end gap-2">
-          <TextField label="so much more" value={amount} onChange={(event) => setAmount(event.target.value)} />
+        <div className="mt-2 grid grid-cols-[5rem_1fr_auto] items-start gap-2">
+          <TextField
+            label="so much more"
+            value={amount}
+            fault={fault}
+            onChange={(event) => setAmount(event.target.value)}
+          />
           <SelectField label="of cloth like" value={kin.id} onChange={(event) => setGroup(event.target.value)}>
             {groups.map((one) => (
               <option key={one.id} value={one.id}>
@@ -66,17 +74,17 @@ export function WhatIf() {
           </SelectField>
           <Button
             aria-label="Try with more cloth"
-            disabled={!length.ok || length.value <= 0 || length.value > MOST_MM}
+            disabled={!length.ok || fault !== undefined}
             onClick={() => {
               const more = length.ok ? withMoreCloth(household, kin, length.value) : null;
-              if (more) startSupposed(more, `With ${amount} more of ${wordGroup(kin, household)}`, SECONDS);
+              if (more) startSupposed(more, `With ${amount} more of ${wordGroup(kin, household)}`);
             }}
           >
             Try
           </Button>
         </div>
       )}
-      <Button className="mt-3 w-full" onClick={() => startFree(household, SECONDS)}>
+      <Button className="mt-3 w-full" onClick={() => startFree(household)}>
         Which containers could be freed?
       </Button>
     </section>

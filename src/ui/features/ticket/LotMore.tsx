@@ -32,9 +32,6 @@ interface LotProps {
   readonly lot: Lot;
 }
 
-/** Few seconds do, for the search starts from how things are. */
-const MEND_SECONDS = 4;
-
 type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
@@ -47,7 +44,7 @@ export function LotMore({ household, item, lot }: LotProps) {
   /** It stays, and a plan with few moves is found for all else. */
   const mend = async () => {
     const { useFitRun } = await import('../fit/fitRun.ts');
-    useFitRun.getState().startMend(household, [lot.id], MEND_SECONDS);
+    useFitRun.getState().startMend(household, [lot.id]);
     show(null);
     await navigate('/fit');
   };
