@@ -50,6 +50,8 @@ export class Lookup {
   protected readonly fetchRow: Int32Array;
   protected readonly careRow: Int32Array;
   private readonly runMm: Float64Array;
+  private readonly piles: Float64Array;
+  private readonly halfLift: Float64Array;
   /** The share of an open shelf that one pile stands on; 0 in other places. */
   protected readonly pileWidth: Float64Array;
 
@@ -80,6 +82,8 @@ export class Lookup {
     this.pileWidth = Float64Array.from(places, ({ space }) =>
       space.mode === 'line' && space.rowsRun === 'x' ? Math.min(1, settings.panelWidthMm / space.widthMm) : 0,
     );
+    this.halfLift = Float64Array.from(places, (one) => one.liftSeconds / 2);
+    this.piles = Float64Array.from(places, (one) => one.piles);
     this.wayAlongMm = facts.wayAlongMm;
     this.isLine = Uint8Array.from(places, ({ space }) => Number(space.mode === 'line'));
     this.isHooked = Uint8Array.from(places, ({ space }) => Number(space.mode === 'area' && Boolean(space.peg?.hooks)));
@@ -122,6 +126,12 @@ export class Lookup {
 
   protected isStacked(way: number, p: number): number {
     return (this.wayIsPiled[way] === 1 && this.isLine[p] === 1) || this.isHooked[p] === 1 ? 1 : 0;
+  }
+
+  /** What lifting off, or taking down from a hook, costs in a place, with so many things and uses of them. */
+  protected lift(p: number, stacked: number, uses: number): number {
+    const high = stacked / this.piles[p]! - 1;
+    return high > 0 ? uses * this.halfLift[p]! * high : 0;
   }
 
   /** What a place costs for being fuller than its target. */

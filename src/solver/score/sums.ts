@@ -62,8 +62,6 @@ export class Sums extends Lookup {
   /** Whether units carry less than all, or slots hold several places. */
   private readonly hasWiderLoads: boolean;
   private readonly halfPass: Float64Array;
-  private readonly halfLift: Float64Array;
-  private readonly piles: Float64Array;
 
   /** By place: what it costs in this search that anything is in it at all. */
   private readonly opening: Float64Array;
@@ -114,8 +112,6 @@ export class Sums extends Lookup {
     this.unitLoadG = facts.unitLoadG;
     this.hasWiderLoads = facts.slotCount < places.length || facts.unitLoadG.some((load) => load < Infinity);
     this.halfPass = Float64Array.from(places, (one) => one.passSeconds / 2);
-    this.halfLift = Float64Array.from(places, (one) => one.liftSeconds / 2);
-    this.piles = Float64Array.from(places, (one) => one.piles);
     for (let l = 0; l < lots.length; l += 1) {
       this.unplacedWeight += facts.weight[l]!;
       this.seconds += facts.uses[l]! * estimates.homelessSeconds;
@@ -194,11 +190,6 @@ export class Sums extends Lookup {
     return apartGroups[this.groupOf[lot]!]!.some(
       (group) => this.count[place * this.groupCount + group]! - Number(group === gone) > 0,
     );
-  }
-
-  private lift(p: number, stacked: number, uses: number): number {
-    const high = stacked / this.piles[p]! - 1;
-    return high > 0 ? uses * this.halfLift[p]! * high : 0;
   }
 
   /**
