@@ -197,10 +197,13 @@ export function PlanTicket({ moves }: { moves: number }) {
           .
         </p>
       )}
-      {status !== 'running' && count > 0 && (
-        <Suspense>
-          <WhatIf />
-        </Suspense>
+      {count > 0 && (
+        // It remembers what was asked while the answer is looked for.
+        <div hidden={status === 'running'}>
+          <Suspense>
+            <WhatIf />
+          </Suspense>
+        </div>
       )}
       {status !== 'running' && supposed === null && <WishList />}
       {today && status !== 'running' && (

@@ -24,14 +24,15 @@ export function WhatIf() {
     ...tree.getChildren(room.id).map((unit) => ({ value: unit.id as string, label: unit.name })),
   ]);
   const { units } = household.settings;
+  const example = units === 'metric' ? '20 m' : '20 yd';
   const [piece, setPiece] = useState('');
   const [group, setGroup] = useState('');
-  const [amount, setAmount] = useState(units === 'metric' ? '20 m' : '20 yd');
+  const [amount, setAmount] = useState(example);
   const length = parseLengthMm(amount, units === 'metric' ? 'm' : 'yd');
   const fault = !length.ok
-    ? wordAmountFault(length.fault, amount)
+    ? wordAmountFault(length.fault, example)
     : length.value <= 0 || length.value > MOST_MM
-      ? `more than 0, at most ${formatClothLength(MOST_MM, units)}`
+      ? `More than 0 and at most ${formatClothLength(MOST_MM, units)}, please.`
       : undefined;
   const kin = groups.find((one) => one.id === group) ?? groups[0];
   const gone = pieces.some((one) => one.value === piece) ? piece : pieces[1]?.value;
@@ -58,11 +59,12 @@ export function WhatIf() {
         </Button>
       </div>
       {kin && (
-        <div className="mt-2 grid grid-cols-[5rem_1fr_auto] items-start gap-2">
+        <div className="mt-2 grid grid-cols-[6.5rem_1fr_auto] items-end gap-2">
           <TextField
             label="so much more"
             value={amount}
-            fault={fault}
+            aria-invalid={fault !== undefined}
+            aria-describedby={fault === undefined ? undefined : 'more-fault'}
             onChange={(event) => setAmount(event.target.value)}
           />
           <SelectField label="of cloth like" value={kin.id} onChange={(event) => setGroup(event.target.value)}>
@@ -82,6 +84,11 @@ export function WhatIf() {
           >
             Try
           </Button>
+          {fault !== undefined && (
+            <p id="more-fault" role="alert" className="col-span-3 text-sm font-semibold text-madder">
+              {fault}
+            </p>
+          )}
         </div>
       )}
       <Button className="mt-3 w-full" onClick={() => startFree(household)}>
