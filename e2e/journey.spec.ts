@@ -61,7 +61,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
     await expect(cloth.getByRole('button', { name: /^Cotton/ })).toContainText(/\d+ lots.*(cm|l) /);
     await cloth.getByLabel('Sort cloth').selectOption('lengthClass');
     await expect(cloth.getByRole('button', { name: /^Remnants/ })).toBeVisible();
-    await cloth.getByLabel('Sort cloth').selectOption('kindAndFibre');
+    await cloth.getByLabel('Sort cloth').selectOption('fibre');
     await cloth.getByRole('button', { name: /^Linen/ }).click();
     await expect(page.getByRole('complementary', { name: 'Group' })).toContainText('Tern twill');
   });

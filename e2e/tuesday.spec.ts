@@ -155,16 +155,77 @@ test('the boundaries of the length classes are the sewist’s own', async ({ pag
   await openSample(page, '/sort');
   const cloth = page.getByRole('region', { name: 'Cloth', exact: true });
   await cloth.getByLabel('Sort cloth').selectOption('lengthClass');
-  const count = async () =>
-    Number.parseInt((await cloth.getByRole('button', { name: /^Remnants/ }).textContent())!.slice(8), 10);
-  const before = await count();
-  await cloth.getByLabel('remnants below').fill('2 yd');
+  const count = async (name: string) => {
+    const text = await cloth.getByRole('button', { name: new RegExp(`^${name}`) }).textContent();
+    return Number.parseInt(text!.slice(name.length), 10);
+  };
+  const before = await count('Remnants');
+  const typed = cloth.getByLabel('Boundary 1 of cloth by length, typed');
+  await typed.fill('2 yd');
   await page.keyboard.press('Enter');
-  await expect(cloth.getByLabel('remnants below')).toHaveValue('1.83 m');
-  expect(await count()).toBeGreaterThan(before);
-  await cloth.getByLabel('remnants below').fill('9 m');
+  await expect(typed).toHaveValue('1.83 m');
+  expect(await count('Remnants')).toBeGreaterThan(before);
+  await typed.fill('9 m');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Remnants must end below where garment lengths begin.');
+  await expect(page.getByRole('alert')).toContainText('A boundary stays between its neighbours.');
+
+  // Dragged, the counts follow at once; the groups when it is let go.
+  const pin = cloth.getByRole('slider', { name: 'Boundary 1 of cloth by length' });
+  const at = (await pin.boundingBox())!;
+  const project = await count('Project lengths');
+  await page.mouse.move(at.x + at.width / 2, at.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(at.x + at.width / 2 + 120, at.y + 6, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(() => count('Project lengths')).toBeLessThan(project);
+  await pin.press('ArrowLeft');
+  await expect(page.getByText('Changed settings')).toBeVisible();
+
+  // One more, then named by what lies between; emptied, it is gone.
+  await cloth.getByRole('button', { name: 'One boundary more' }).click();
+  await expect(cloth.getByRole('slider')).toHaveCount(3);
+  await cloth.getByLabel('Boundary 3 of cloth by length, typed').fill('');
+  await page.keyboard.press('Enter');
+  await expect(cloth.getByRole('slider')).toHaveCount(2);
+});
+
+test('cloth is sorted by schools inside each other, with exceptions by hand and a large group in parts', async ({
+  page,
+}) => {
+  await openSample(page, '/sort');
+  const cloth = page.getByRole('region', { name: 'Cloth', exact: true });
+  const ticket = page.getByRole('complementary', { name: 'Group' });
+
+  // Wool goes into no one place: it is cut where a colour ends, and the pin can be moved.
+  await cloth.getByRole('button', { name: /^Wool/ }).click();
+  await ticket.getByRole('button', { name: 'Keep it in these parts' }).click();
+  await expect(cloth.getByRole('button', { name: /^Wool, / })).toHaveCount(2);
+  await ticket.getByRole('slider').press('PageDown');
+  await ticket.getByRole('button', { name: 'One group again' }).click();
+  await expect(cloth.getByRole('button', { name: /^Wool/ })).toHaveCount(1);
+
+  // A small group says with what it could share a place.
+  await cloth.getByRole('button', { name: /^Sail/ }).click();
+  const share = ticket.getByRole('region', { name: 'A place to share' });
+  await expect(share.getByRole('listitem').first()).toContainText(/With \w+: .+ would take both, \d+ % full, .+\./);
+  await share.getByRole('button', { name: 'Plans keep the two together' }).first().click();
+  await expect(page.getByText(/^Asked of every plan: .+ are kept together\.$/)).toBeVisible();
+
+  // By hand, whatever the rule says; it says so, and goes back.
+  const sails = await cloth.getByRole('button', { name: /^Sail/ }).textContent();
+  await ticket.getByRole('button', { name: 'Sort by hand' }).click();
+  await ticket.getByRole('checkbox').first().check();
+  await ticket.getByLabel('Put it with').selectOption({ label: 'Linen' });
+  await ticket.getByRole('button', { name: 'Put 1 lot there' }).click();
+  await expect(cloth.getByRole('button', { name: /^Sail/ })).not.toHaveText(sails!);
+  await cloth.getByRole('button', { name: /^Linen/ }).click();
+  await expect(ticket.getByText('put here by hand')).toHaveCount(1);
+
+  await cloth.getByLabel('Sort cloth').selectOption('lengthClass');
+  await cloth.getByLabel('Cloth, second school').selectOption('fibre');
+  await expect(cloth.getByText(/^Project lengths\d+ groups, \d+ lots$/)).toBeVisible();
+  await cloth.getByRole('button', { name: 'Project lengths, linen' }).click();
+  await expect(ticket).toContainText('by length class, inside by fibre, round the colour wheel');
 });
 
 test('a thing is edited from any screen, and the screen is where it was', async ({ page }) => {

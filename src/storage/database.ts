@@ -63,5 +63,6 @@ export class Database extends Dexie {
       .stores({ photos: 'id' })
       .upgrade((transaction) => lift(transaction, 3, 4));
     this.version(4).upgrade((transaction) => lift(transaction, 4, 5));
+    this.version(5).upgrade((transaction) => lift(transaction, 5, 6));
   }
 }

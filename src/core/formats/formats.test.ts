@@ -74,7 +74,7 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it.each([1, 2, 3, 4])('of version %i still loads, with its daybook', (version) => {
+  it.each([1, 2, 3, 4, 5])('of version %i still loads, with its daybook', (version) => {
     const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
     const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
     if (!read.ok) throw new Error(JSON.stringify(read.fault));
@@ -88,7 +88,14 @@ describe('the bundle', () => {
       hiddenSeconds: 6,
       mixSeconds: 15,
     });
-    expect(household.settings.schools).toMatchObject({ fabric: 'kindAndFibre', scrap: 'colour', kit: 'state' });
+    const { sorting, bounds, wishes } = household.settings;
+    expect(sorting.scrap).toEqual({ levels: ['colour'], order: 'wheel', tags: [] });
+    expect(sorting.kit.levels).toEqual(['state']);
+    expect(bounds.lengthMm).toEqual([914.4, 4572]);
+    if (version === 5) {
+      expect(sorting.fabric).toEqual({ levels: ['lengthClass'], order: 'length', tags: [] });
+      expect(wishes?.[0]?.groupIds).toEqual(['pattern:numberRun:100', 'kit:state:cut', 'fabric:lengthClass:0']);
+    } else expect(sorting.fabric).toEqual({ levels: ['fibre'], order: 'wheel', tags: [] });
     // Walls that did not go round do now; the ceilings over them are as they were.
     const [loft, landing] = [...household.places.values()].flatMap((place) => place.room ?? []);
     expect(listWalls(loft!).map((wall) => [wall.id, wall.lengthMm])).toEqual([

@@ -9,18 +9,41 @@ import {
   createUnit,
 } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { DEFAULT_SETTINGS, type Item, type Lot, type School, type Settings } from '../records/index.ts';
-import { computeGroups, computeNeeds, SCHOOLS_OF_KIND } from './index.ts';
+import {
+  createSorting,
+  DEFAULT_BOUNDS,
+  KINDS,
+  SCHOOLS_OF_KIND,
+  type Item,
+  type Kind,
+  type Lot,
+  type Settings,
+  type Sorting,
+} from '../records/index.ts';
+import { computeGroups, computeNeeds } from './index.ts';
 
-function group(things: readonly [Item, Partial<Lot>?][], schools: Partial<Settings['schools']> = {}) {
+/** Every kind by its usual school, but for those told. */
+function sortBy(change: Partial<Record<Kind, Partial<Sorting>>>) {
+  const sorting = createSorting();
+  for (const kind of KINDS) Object.assign(sorting[kind], change[kind]);
+  return sorting;
+}
+
+function group(
+  things: readonly [Item, Partial<Lot>?][],
+  change: Parameters<typeof sortBy>[0] = {},
+  settings: Partial<Settings> = {},
+) {
   const household = createHousehold(
     createUnit('cube', {}),
     things.map(([item]) => item),
     things.map(([item, change]) => createLot(item, null, change)),
-    { schools: { ...DEFAULT_SETTINGS.schools, ...schools } },
+    { sorting: sortBy(change), ...settings },
   );
   const groups = computeGroups(household);
-  return { household, groups, names: groups.map((one) => `${one.label.code} ${one.label.value}: ${one.lots.length}`) };
+  const nameOf = ({ labels, part, lots }: (typeof groups)[number]) =>
+    `${labels.map(({ code, value }) => `${code} ${value}`).join(', ')}${part ? ` part ${part.index}` : ''}: ${lots.length}`;
+  return { household, groups, names: groups.map(nameOf) };
 }
 
 const fibre = (name: string) => ({ fabric: { ...createCloth('x').fabric!, fibre: name } });
@@ -32,21 +55,64 @@ describe('the schools of cloth', () => {
 
   it('by fibre', () => expect(group([[linen], [wool], [more]]).names).toEqual(['fibre linen: 1', 'fibre wool: 2']));
 
-  it('by colour, neutrals apart', () =>
-    expect(group([[linen], [wool], [more]], { fabric: 'colour' }).names).toEqual([
-      'colour black: 1',
-      'colour blue: 1',
+  it('by colour round the wheel, neutrals last', () =>
+    expect(group([[linen], [wool], [more]], { fabric: { levels: ['colour'] } }).names).toEqual([
       'colour red: 1',
+      'colour blue: 1',
+      'colour black: 1',
     ]));
 
   it('by length class, each boundary on its upper side', () => {
     const cut = (id: string, lengthMm: number): [Item, Partial<Lot>] => [createCloth(id), { lengthMm }];
     const { groups } = group([cut('a', 914), cut('b', 914.4), cut('c', 4571), cut('d', 4572), cut('e', 9000)], {
-      fabric: 'lengthClass',
+      fabric: { levels: ['lengthClass'], order: 'length' },
     });
-    const ids = Object.fromEntries(groups.map((one) => [one.label.value, one.lots.map((lot) => lot.itemId)]));
+    const ids = groups.map((one) => [one.labels[0]!.value, one.lots.map((lot) => lot.itemId).join('')]);
     // Inside a class the longest comes first.
-    expect(ids).toEqual({ remnant: ['a'], project: ['c', 'b'], garment: ['e', 'd'] });
+    expect(ids).toEqual([
+      ['0', 'a'],
+      ['1', 'cb'],
+      ['2', 'ed'],
+    ]);
+  });
+
+  it('by boundaries of one’s own, however many', () => {
+    const cut = (id: string, lengthMm: number): [Item, Partial<Lot>] => [createCloth(id), { lengthMm }];
+    const bounds = { ...DEFAULT_BOUNDS, lengthMm: [2000] };
+    const things = [cut('a', 1999), cut('b', 2000)];
+    expect(group(things, { fabric: { levels: ['lengthClass'] } }, { bounds }).names).toEqual([
+      'lengthClass 0: 1',
+      'lengthClass 1: 1',
+    ]);
+  });
+
+  it('inside each other, then in their order', () => {
+    const short = { lengthMm: 500 };
+    const { names, groups } = group(
+      [[wool, short], [linen], [more], [createCloth('last', { ...fibre('wool'), colours: ['#b8342f'] })]],
+      { fabric: { levels: ['lengthClass', 'fibre'], order: 'wheel' } },
+    );
+    expect(names).toEqual([
+      'lengthClass 0, fibre wool: 1',
+      'lengthClass 1, fibre linen: 1',
+      'lengthClass 1, fibre wool: 2',
+    ]);
+    expect(groups[2]!.lots.map((lot) => lot.itemId)).toEqual(['last', 'more']);
+  });
+
+  it('by weight, by behaviour, plain apart from prints, by the first of the tags asked for', () => {
+    const heavy = createCloth('heavy', { fabric: { ...createCloth('x').fabric!, grammageGsm: 250, print: 'check' } });
+    const knit = createCloth('knit', {
+      fabric: { ...createCloth('x').fabric!, stretchPercent: 30 },
+      tags: ['winter', 'gift'],
+    });
+    const by = (level: 'weight' | 'behaviour' | 'print' | 'tag') =>
+      group([[heavy], [knit]], { fabric: { levels: [level], tags: ['gift', 'winter'] } }).names;
+    expect(by('weight')).toEqual(['weight 0: 1', 'weight 2: 1']);
+    expect(by('behaviour')).toEqual(['behaviour floppy: 1', 'behaviour steady: 1']);
+    expect(by('print')).toEqual(['print print: 1', 'print solid: 1']);
+    // What has none of them comes last.
+    expect(by('tag')).toEqual(['tag gift: 1', 'tag : 1']);
   });
 });
 
@@ -57,16 +123,52 @@ describe('the schools of other kinds', () => {
       [createPattern('early', 101)],
       [createPattern('next', 200)],
     ]);
-    expect(names).toEqual(['numbers 100: 2', 'numbers 200: 1']);
+    expect(names).toEqual(['numberRun 100: 2', 'numberRun 200: 1']);
     expect(groups[0]!.lots.map((lot) => lot.itemId)).toEqual(['early', 'late']);
   });
 
   it('sort patterns by garment too', () =>
-    expect(group([[createPattern('a', 1)]], { pattern: 'type' }).names).toEqual(['garment skirt: 1']));
+    expect(group([[createPattern('a', 1)]], { pattern: { levels: ['garment'] } }).names).toEqual(['garment skirt: 1']));
 
   it('sort thread by use, tools by station or type', () => {
     expect(group([[createSpool('a')], [createThing('b')]]).names).toEqual(['use general: 1', 'station st-cut: 1']);
-    expect(group([[createThing('b')]], { tool: 'type' }).names).toEqual(['type cutting: 1']);
+    expect(group([[createThing('b')]], { tool: { levels: ['type'] } }).names).toEqual(['type cutting: 1']);
+  });
+});
+
+describe('exceptions by hand', () => {
+  const wool = createCloth('wool', fibre('wool'));
+  const linen = createCloth('linen', fibre('linen'));
+  const pick = (groupId: string) =>
+    group([[wool], [linen]], {}, { handPicks: [{ lotId: 'lot-wool' as never, groupId }] });
+
+  it('go where they were put, and sleep while there is no such group', () => {
+    expect(pick('fabric:fibre:linen').names).toEqual(['fibre linen: 2']);
+    expect(pick('fabric:fibre:silk').names).toEqual(['fibre linen: 1', 'fibre wool: 1']);
+  });
+
+  it('may put a tool with cloth', () => {
+    const picks = [{ lotId: 'lot-b' as never, groupId: 'fabric:fibre:wool' }];
+    expect(group([[wool], [createThing('b')]], {}, { handPicks: picks }).names).toEqual(['fibre wool: 2']);
+  });
+});
+
+describe('a group in parts', () => {
+  const patterns = [101, 140, 160, 199].map((n): [Item] => [createPattern(`p${n}`, n)]);
+  const splits = [{ groupId: 'pattern:numberRun:100', by: 'number' as const, at: [150, 160] }];
+
+  it('is cut at its boundaries, each on its upper side; a part without a lot is none', () => {
+    const { names, groups } = group(patterns, {}, { splits });
+    expect(names).toEqual(['numberRun 100 part 0: 2', 'numberRun 100 part 2: 2']);
+    expect(groups[1]!.part).toEqual({ by: 'number', index: 2, of: 3, from: 160, to: 199 });
+  });
+
+  it('keeps what was put into one of them', () => {
+    const handPicks = [{ lotId: 'lot-p199' as never, groupId: 'pattern:numberRun:100/part:0' }];
+    expect(group(patterns, {}, { splits, handPicks }).names).toEqual([
+      'numberRun 100 part 0: 3',
+      'numberRun 100 part 2: 1',
+    ]);
   });
 });
 
@@ -78,10 +180,10 @@ describe('groups', () => {
 
   it('hold every lot of a household exactly once, by any school', () => {
     const { household } = createSampleHousehold(5, 120);
-    for (const kind of ['fabric', 'pattern', 'thread', 'notion', 'tool'] as const)
+    for (const kind of KINDS)
       for (const school of SCHOOLS_OF_KIND[kind]) {
-        const schools = { ...household.settings.schools, [kind]: school satisfies School };
-        const groups = computeGroups({ ...household, settings: { ...household.settings, schools } });
+        const sorting = sortBy({ [kind]: { levels: [school] } });
+        const groups = computeGroups({ ...household, settings: { ...household.settings, sorting } });
         const ids = groups.flatMap((one) => one.lots.map((lot) => lot.id));
         expect(new Set(ids).size).toBe(ids.length);
         expect(ids).toHaveLength(household.lots.size);
@@ -96,21 +198,27 @@ describe('what a group needs', () => {
     const needs = computeNeeds(groups[0]!, household);
     expect(needs.pileMm).toBeCloseTo(64, 9);
     expect(needs.massG).toBeCloseTo(400, 9);
-    expect(needs.lineMm).toBeNull();
+    expect(needs.lines).toEqual([]);
     // 300 × 280 × 64 mm of hard-packed stacks at 62 %.
     expect(needs.volumeMm3).toBeCloseTo((300 * 280 * 64) / 0.62, 3);
   });
 
   it('adds up a row of envelopes by thickness, copies included', () => {
     const { household, groups } = group([[createPattern('a', 1), { count: 3 }], [createPattern('b', 2)]]);
-    expect(computeNeeds(groups[0]!, household)).toMatchObject({ lineMm: 20, lineForm: 'envelope', pieces: 4 });
+    expect(computeNeeds(groups[0]!, household)).toMatchObject({
+      lines: [{ form: 'envelope', mm: 20, isMixed: false }],
+      pieces: 4,
+    });
   });
 
   it('has no figure for a way that some lot cannot be kept', () => {
     const hung = createThing('hung', { forms: ['peg', 'box'] });
     hung.box = { ...hung.box!, hangHoleMm: 8 };
     const both = group([[hung], [createThing('lying')]]);
-    expect(computeNeeds(both.groups[0]!, both.household)).toMatchObject({ pegMm2: null, lineMm: 200 });
+    expect(computeNeeds(both.groups[0]!, both.household)).toMatchObject({
+      pegMm2: null,
+      lines: [{ form: 'box', mm: 200, isMixed: false }],
+    });
     const alone = group([[hung]]);
     // Hung: 50 mm across, 100 mm down.
     expect(computeNeeds(alone.groups[0]!, alone.household).pegMm2).toBe(5000);

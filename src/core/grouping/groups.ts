@@ -1,100 +1,170 @@
-import { computeWheelKey, getColourFamily } from '../colour/index.ts';
-import { takesRoom, type Household, type Item, type Kind, type Lot, type School } from '../records/index.ts';
+import { COLOUR_FAMILIES, computeWheelKey } from '../colour/index.ts';
+import {
+  KINDS,
+  takesRoom,
+  type Household,
+  type Item,
+  type Kind,
+  type Lot,
+  type Order,
+  type School,
+  type SplitBy,
+} from '../records/index.ts';
+import { findClass, getColour, tell } from './tell.ts';
 
-/** What a group is called: a code worded by the interface, with the user's own word or number in it. */
+/** What a level of sorting says of a thing: a word of the user's own, a code or the number of a class. Worded by the interface. */
 export interface GroupLabel {
-  readonly code:
-    'fibre' | 'colour' | 'lengthClass' | 'numbers' | 'garment' | 'use' | 'type' | 'station' | 'cut' | 'kitState';
+  readonly code: School;
   readonly value: string;
+}
+
+/** Which part of a group cut up this is, and the keys of its first and last lot. */
+export interface GroupPart {
+  readonly by: SplitBy;
+  readonly index: number;
+  readonly of: number;
+  readonly from: number;
+  readonly to: number;
 }
 
 /** A live group: the rule's lots at this moment, in the order they stand. */
 export interface Group {
   readonly id: string;
   readonly kind: Kind;
-  readonly school: School;
-  readonly label: GroupLabel;
+  /** From the outermost level to the innermost. */
+  readonly labels: readonly GroupLabel[];
+  readonly part: GroupPart | null;
   readonly lots: readonly Lot[];
 }
 
-/** The schools offered for each kind; the first is the default. */
-export const SCHOOLS_OF_KIND: Record<Kind, readonly School[]> = {
-  fabric: ['kindAndFibre', 'colour', 'lengthClass'],
-  pattern: ['numberRun', 'type'],
-  thread: ['use', 'colour', 'kindAndFibre'],
-  notion: ['type', 'station'],
-  tool: ['station', 'type'],
-  scrap: ['colour', 'kindAndFibre', 'type'],
-  kit: ['state', 'station'],
-  other: ['type', 'station'],
-};
-
-/** Patterns are kept in runs of a hundred numbers. */
-const RUN = 100;
-
-function getLabel(item: Item, lot: Lot, school: School, household: Household): GroupLabel {
-  const { settings } = household;
-  switch (school) {
-    case 'colour':
-      return { code: 'colour', value: getColourFamily(item.colours[0] ?? '#888888') };
-    case 'lengthClass': {
-      const mm = lot.lengthMm ?? 0;
-      const value = mm < settings.remnantBelowMm ? 'remnant' : mm < settings.garmentFromMm ? 'project' : 'garment';
-      return { code: 'lengthClass', value };
-    }
-    case 'kindAndFibre':
-      return { code: 'fibre', value: item.fabric?.fibre ?? item.thread?.fibre ?? '' };
-    case 'numberRun':
-      return { code: 'numbers', value: String(Math.floor((item.pattern?.number ?? 0) / RUN) * RUN) };
-    case 'use':
-      return { code: 'use', value: item.thread?.use ?? '' };
-    case 'station':
-      return { code: 'station', value: item.stationId };
-    case 'state':
-      return { code: 'kitState', value: item.kit?.state ?? '' };
-    case 'type':
-      if (item.scrap) return { code: 'cut', value: item.scrap.cut };
-      return item.pattern
-        ? { code: 'garment', value: item.pattern.garment }
-        : { code: 'type', value: item.box?.type ?? '' };
-  }
+interface Member {
+  readonly item: Item;
+  readonly lot: Lot;
 }
 
-/** Order inside a group: patterns by number, cloth by length class from long to short, what has colour round the wheel, else by name. */
-function compareInGroup(school: School, a: { item: Item; lot: Lot }, b: { item: Item; lot: Lot }): number {
+const PART = /\/part:(\d+)$/;
+
+/** The group that a part was cut from; a whole group's own id. */
+export function getWholeId(groupId: string): string {
+  return groupId.replace(PART, '');
+}
+
+/** What a lot is cut by: its colour round the wheel, its length in mm, its number. */
+export function getSplitKey(by: SplitBy, item: Item, lot: Lot): number {
+  if (by === 'wheel') return computeWheelKey(getColour(item));
+  return by === 'length' ? (lot.lengthMm ?? 0) : (item.pattern?.number ?? 0);
+}
+
+/** The longest side of a thing, mm. */
+function getSize({ pattern, box, scrap }: Item): number {
+  if (pattern) return Math.max(pattern.widthMm, pattern.heightMm);
+  return box ? Math.max(box.widthMm, box.depthMm, box.heightMm) : (scrap?.cutMm ?? 0);
+}
+
+const WEIGHT = ({ fabric, thread }: Item) => fabric?.grammageGsm ?? thread?.tex ?? 0;
+
+/** By the order asked for: long, large and often wanted first, light before heavy; what is alike in it by name. */
+function compareInGroup(order: Order, a: Member, b: Member): number {
   let by = 0;
-  if (a.item.pattern && b.item.pattern) by = a.item.pattern.number - b.item.pattern.number;
-  else if (school === 'lengthClass') by = (b.lot.lengthMm ?? 0) - (a.lot.lengthMm ?? 0);
-  else if ((a.item.fabric && b.item.fabric) || (a.item.thread && b.item.thread))
-    by = computeWheelKey(a.item.colours[0] ?? '#888888') - computeWheelKey(b.item.colours[0] ?? '#888888');
+  switch (order) {
+    case 'wheel':
+      by = computeWheelKey(getColour(a.item)) - computeWheelKey(getColour(b.item));
+      break;
+    case 'length':
+      by = (b.lot.lengthMm ?? 0) - (a.lot.lengthMm ?? 0);
+      break;
+    case 'number':
+      by = (a.item.pattern?.number ?? 0) - (b.item.pattern?.number ?? 0);
+      break;
+    case 'size':
+      by = getSize(b.item) - getSize(a.item);
+      break;
+    case 'weight':
+      by = WEIGHT(a.item) - WEIGHT(b.item);
+      break;
+    case 'often':
+      by = b.item.usesPerMonth - a.item.usesPerMonth;
+      break;
+    case 'name':
+  }
   return by || a.item.name.localeCompare(b.item.name, 'en') || (a.lot.id < b.lot.id ? -1 : 1);
 }
 
-/** Sorts every lot that takes room by the school of its kind. Groups come by kind, then by label. */
+/** Colours come round the wheel, classes and numbers from small to large, words by the alphabet, what is not known last. */
+function compareLabels(a: readonly GroupLabel[], b: readonly GroupLabel[]): number {
+  for (const [i, { code, value }] of a.entries()) {
+    const other = b[i]?.value ?? '';
+    if (value === other) continue;
+    if (value === '' || other === '') return value === '' ? 1 : -1;
+    if (code !== 'colour') return value.localeCompare(other, 'en', { numeric: true });
+    const at = (family: string) => (COLOUR_FAMILIES as readonly string[]).indexOf(family);
+    return at(value) - at(other);
+  }
+  return 0;
+}
+
+interface Rule {
+  readonly kind: Kind;
+  readonly labels: readonly GroupLabel[];
+  readonly members: Member[];
+}
+
+/** Cuts a group where the sewist asked for it. A lot put into one part by hand stays in it. Parts without a lot are left out. */
+function cutUp(id: string, rule: Rule, household: Household, picked: ReadonlyMap<string, number>): [Group, Member[]][] {
+  const whole = (members: Member[]): [Group, Member[]] => [{ id, ...rule, part: null, lots: [] }, members];
+  const split = household.settings.splits?.find((one) => one.groupId === id);
+  if (!split) return [whole(rule.members)];
+  const { by } = split;
+  const at = split.at.toSorted((a, b) => a - b);
+  const parts = Array.from({ length: at.length + 1 }, (): Member[] => []);
+  for (const member of rule.members) {
+    const byHand = picked.get(member.lot.id);
+    const index = byHand ?? findClass(at, getSplitKey(by, member.item, member.lot));
+    parts[Math.min(index, at.length)]!.push(member);
+  }
+  return parts.flatMap((members, index): [Group, Member[]][] => {
+    if (members.length === 0) return [];
+    const keys = members.map((member) => getSplitKey(by, member.item, member.lot));
+    const part = { by, index, of: parts.length, from: Math.min(...keys), to: Math.max(...keys) };
+    return [[{ ...whole([])[0], id: `${id}/part:${index}`, part }, members]];
+  });
+}
+
+/**
+ * Sorts every lot that takes room by the schools of its kind, one inside the other, but for those that the sewist put
+ * elsewhere by hand. Groups come by kind, then by their labels from the outermost in.
+ */
 export function computeGroups(household: Household): Group[] {
-  const found = new Map<
-    string,
-    { kind: Kind; school: School; label: GroupLabel; members: { item: Item; lot: Lot }[] }
-  >();
+  const { sorting, handPicks = [] } = household.settings;
+  const found = new Map<string, Rule>();
+  const ruled = new Map<string, { member: Member; id: string }>();
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     if (!item || !takesRoom(lot)) continue;
-    const school = household.settings.schools[item.kind];
-    const label = getLabel(item, lot, school, household);
-    const id = `${item.kind}:${label.code}:${label.value}`;
-    const group = found.get(id);
-    if (group) group.members.push({ item, lot });
-    else found.set(id, { kind: item.kind, school, label, members: [{ item, lot }] });
+    const { kind } = item;
+    const { levels, tags } = sorting[kind];
+    const labels = levels.map((code): GroupLabel => ({ code, value: tell(code, tags, item, lot, household) }));
+    const id = `${kind}:${labels.map(({ code, value }) => `${code}:${value}`).join('/')}`;
+    if (!found.has(id)) found.set(id, { kind, labels, members: [] });
+    ruled.set(lot.id, { member: { item, lot }, id });
   }
-  const kinds = Object.keys(SCHOOLS_OF_KIND);
+  const picked = new Map<string, number>();
+  for (const { lotId, groupId } of handPicks) {
+    const mine = ruled.get(lotId);
+    const wholeId = getWholeId(groupId);
+    if (!mine || !found.has(wholeId)) continue;
+    mine.id = wholeId;
+    const part = PART.exec(groupId);
+    if (part) picked.set(lotId, Number(part[1]));
+  }
+  for (const { member, id } of ruled.values()) found.get(id)!.members.push(member);
   return [...found]
-    .map(([id, { kind, school, label, members }]): Group => {
-      const lots = members.toSorted((a, b) => compareInGroup(school, a, b)).map((one) => one.lot);
-      return { id, kind, school, label, lots };
-    })
-    .toSorted(
-      (a, b) =>
-        kinds.indexOf(a.kind) - kinds.indexOf(b.kind) ||
-        a.label.value.localeCompare(b.label.value, 'en', { numeric: true }),
-    );
+    .filter(([, rule]) => rule.members.length > 0)
+    .toSorted(([, a], [, b]) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind) || compareLabels(a.labels, b.labels))
+    .flatMap(([id, rule]) => cutUp(id, rule, household, picked))
+    .map(([group, members]): Group => {
+      const { order } = sorting[group.kind];
+      const lots = members.toSorted((a, b) => compareInGroup(order, a, b)).map((one) => one.lot);
+      return { id: group.id, kind: group.kind, labels: group.labels, part: group.part, lots };
+    });
 }

@@ -16,14 +16,14 @@ describe('the smallest place that holds a group', () => {
     const lots = Array.from({ length: count }, (_, i) => createLot(cloth, 'wide-A1', { id: `l${i}` as never }));
     const household = createHousehold(places, [cloth], lots);
     const [group] = computeGroups(household);
-    return findSmallestHolder(household, createPlaceTree(household.places), group!);
+    return findSmallestHolder(household, createPlaceTree(household.places), group!.lots);
   };
 
   it('is the small one as long as all goes in, then the large one, then none', () => {
-    expect(hold(10)?.placeId).toBe('cube-A1');
+    expect(hold(10)?.place.id).toBe('cube-A1');
     expect(hold(10)?.share).toBeCloseTo((10 * 32) / 350, 9);
-    expect(hold(11)?.placeId).toBe('wide-A1');
-    expect(hold(20)?.placeId).toBe('wide-A1');
+    expect(hold(11)?.place.id).toBe('wide-A1');
+    expect(hold(20)?.place.id).toBe('wide-A1');
     expect(hold(21)).toBeNull();
   });
 
@@ -32,7 +32,9 @@ describe('the smallest place that holds a group', () => {
       box: { type: 'other', widthMm: 2000, depthMm: 20, heightMm: 20, massG: 100, isSoft: false, hangHoleMm: null },
     });
     const household = createHousehold(places, [long], [createLot(long, 'wide-A1', { form: 'box' })]);
-    expect(findSmallestHolder(household, createPlaceTree(household.places), computeGroups(household)[0]!)).toBeNull();
+    expect(
+      findSmallestHolder(household, createPlaceTree(household.places), computeGroups(household)[0]!.lots),
+    ).toBeNull();
   });
 
   it('really holds every group of the sample for which it is named', () => {
@@ -40,10 +42,10 @@ describe('the smallest place that holds a group', () => {
     const tree = createPlaceTree(household.places);
     let named = 0;
     for (const group of computeGroups(household)) {
-      const holder = findSmallestHolder(household, tree, group);
+      const holder = findSmallestHolder(household, tree, group.lots);
       if (!holder) continue;
       named += 1;
-      const space = computeSpace(tree, tree.places.get(holder.placeId)!);
+      const space = computeSpace(tree, holder.place);
       const isPossible = group.lots.every((lot) =>
         computePackages(household.items.get(lot.itemId)!, lot, household.settings).some(
           (pkg) => packPlace([pkg], space).status === 'packed',

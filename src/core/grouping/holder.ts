@@ -1,13 +1,14 @@
 import { computePackages, getWholeLot, type Package } from '../measure/index.ts';
 import { computeShare, packPlace } from '../packing/index.ts';
-import type { Household, PlaceId } from '../records/index.ts';
-import { computeSpace, type PlaceTree, type Space } from '../storage/index.ts';
-import type { Group } from './groups.ts';
+import type { Household, Lot, Place } from '../records/index.ts';
+import { computeSpace, getAncestor, type PlaceTree, type Space } from '../storage/index.ts';
 
-/** The smallest place that would hold all of a group if it were empty, and how full that would be, 0 to 1. */
+/** A place that would hold all of some lots if it were empty, how full that would be, 0 to 1, and how each lot lies in it. */
 export interface Holder {
-  readonly placeId: PlaceId;
+  readonly place: Place;
+  readonly space: Space;
   readonly share: number;
+  readonly packages: readonly Package[];
 }
 
 /** What a place measures inside, for telling small from large. */
@@ -26,31 +27,89 @@ function findTightest(packages: readonly Package[], space: Space): { pkg: Packag
   return best;
 }
 
-/**
- * Tries every place of the household, the smallest first, with real packing. Null where none takes all of the group:
- * then it is split. What lies there now, loads and the rules of the household are left out of account.
- */
-export function findSmallestHolder(household: Household, tree: PlaceTree, group: Group): Holder | null {
-  const ways = group.lots.map((lot) => {
+interface Room {
+  readonly place: Place;
+  readonly space: Space;
+}
+const roomsOf = new WeakMap<PlaceTree, readonly Room[]>();
+
+/** Tables are for work, and the floor for feet: whatever else there is comes first. */
+function isForWork(tree: PlaceTree, place: Place): boolean {
+  const kind = getAncestor(tree, place.id, 'unit')?.unit?.kind;
+  return kind === 'table' || kind === 'floor';
+}
+
+/** One of each size of place that takes things, the smallest first, table tops and spots on the floor last. */
+function listRooms(tree: PlaceTree): readonly Room[] {
+  const known = roomsOf.get(tree);
+  if (known) return known;
+  const bySize = new Map<string, Room & { isForWork: boolean }>();
+  for (const place of tree.leaves) {
+    const space = computeSpace(tree, place);
+    const room = { place, space, isForWork: isForWork(tree, place) };
+    const size = JSON.stringify([room.isForWork, space]);
+    if (!bySize.has(size)) bySize.set(size, room);
+  }
+  const rooms = [...bySize.values()].toSorted(
+    (a, b) => Number(a.isForWork) - Number(b.isForWork) || computeSize(a.space) - computeSize(b.space),
+  );
+  roomsOf.set(tree, rooms);
+  return rooms;
+}
+
+/** The ways to keep each lot. */
+function listWaysOf(household: Household, lots: readonly Lot[]): (readonly Package[])[] {
+  return lots.map((lot) => {
     const item = household.items.get(lot.itemId);
     return item ? computePackages(item, getWholeLot(household, lot), household.settings) : [];
   });
-  const places = tree.leaves
-    .map((place) => ({ place, space: computeSpace(tree, place) }))
-    .toSorted((a, b) => computeSize(a.space) - computeSize(b.space));
-  for (const { place, space } of places) {
-    const kept: Package[] = [];
+}
+
+/**
+ * Tries every place of the household, the smallest first, with real packing. Null where none takes all of the lots
+ * within the share given: then they are split. What lies there now, loads and the rules of the household are left out
+ * of account.
+ */
+export function findSmallestHolder(
+  household: Household,
+  tree: PlaceTree,
+  lots: readonly Lot[],
+  most = 1,
+): Holder | null {
+  const ways = listWaysOf(household, lots);
+  for (const { place, space } of listRooms(tree)) {
+    const packages: Package[] = [];
     let share = 0;
-    for (const packages of ways) {
-      const tightest = findTightest(packages, space);
+    for (const way of ways) {
+      const tightest = findTightest(way, space);
       share += tightest?.share ?? Infinity;
       // Of a large group most places are out after a few lots.
-      if (!tightest || share > 1) break;
-      kept.push(tightest.pkg);
+      if (!tightest || share > most) break;
+      packages.push(tightest.pkg);
     }
-    if (kept.length < ways.length) continue;
-    const packed = packPlace(kept, space);
-    if (packed.status === 'packed') return { placeId: place.id, share };
+    if (packages.length < ways.length) continue;
+    if (packPlace(packages, space).status === 'packed') return { place, space, share, packages };
   }
   return null;
+}
+
+/** The place in which all of some lots together take the least share, and what each takes; null where no place takes each of them. */
+export function findRoomiest(
+  household: Household,
+  tree: PlaceTree,
+  lots: readonly Lot[],
+): { place: Place; space: Space; shares: number[]; packages: Package[] } | null {
+  const ways = listWaysOf(household, lots);
+  let best: ReturnType<typeof findRoomiest> = null;
+  let least = Infinity;
+  for (const { place, space } of listRooms(tree)) {
+    const tightest = ways.map((way) => findTightest(way, space));
+    if (tightest.some((one) => one === null)) continue;
+    const shares = tightest.map((one) => one!.share);
+    const total = shares.reduce((sum, share) => sum + share, 0);
+    if (total >= least) continue;
+    least = total;
+    best = { place, space, shares, packages: tightest.map((one) => one!.pkg) };
+  }
+  return best;
 }

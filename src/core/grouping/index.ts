@@ -1,2 +1,3 @@
-export { computeGroups, SCHOOLS_OF_KIND, type Group, type GroupLabel } from './groups.ts';
-export { computeNeeds, type GroupNeeds } from './needs.ts';
+export { computeGroups, getSplitKey, getWholeId, type Group, type GroupLabel, type GroupPart } from './groups.ts';
+export { computeNeeds, type FormNeed, type GroupNeeds } from './needs.ts';
+export { findClass, NUMBER_RUN } from './tell.ts';

@@ -4,6 +4,7 @@ export * from './lot.ts';
 export * from './place.ts';
 export * from './room.ts';
 export * from './settings.ts';
+export * from './sorting.ts';
 export type { Photo } from './photo.ts';
 export * from './plan.ts';
 export * from './event.ts';

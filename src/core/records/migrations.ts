@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 5;
+export const BUNDLE_VERSION = 6;
 
 type Raw = Record<string, unknown>;
 
@@ -190,6 +190,76 @@ function closeRooms(raw: Raw): Raw {
   return { ...lifted, places: Array.isArray(places) ? (places as unknown[]).map(lift) : places };
 }
 
+const SCHOOLS_BEFORE_6: Record<string, Record<string, string>> = {
+  pattern: { type: 'garment' },
+  scrap: { type: 'cut', kindAndFibre: 'fibre' },
+  fabric: { kindAndFibre: 'fibre' },
+  thread: { kindAndFibre: 'fibre' },
+};
+const ORDERS_OF_6: Record<string, string> = { fabric: 'wheel', pattern: 'number', thread: 'wheel', scrap: 'wheel' };
+const CLASSES_BEFORE_6 = ['remnant', 'project', 'garment'];
+const LABELS_BEFORE_6: Record<string, string> = { numbers: 'numberRun', kitState: 'state' };
+
+/** `fabric:lengthClass:remnant` → `fabric:lengthClass:0`. */
+function liftGroupId(id: unknown): unknown {
+  if (typeof id !== 'string') return id;
+  const [kind, code = '', ...value] = id.split(':');
+  const words = value.join(':');
+  const known = code === 'lengthClass' ? CLASSES_BEFORE_6.indexOf(words) : -1;
+  return `${kind}:${LABELS_BEFORE_6[code] ?? code}:${known < 0 ? words : known}`;
+}
+
+/** One school and one order for each kind, and boundaries by their measure; settings may be a part of the whole. */
+function liftSorting(settings: unknown): unknown {
+  if (!isRaw(settings)) return settings;
+  const { schools, remnantBelowMm, garmentFromMm, wishes, ...rest } = settings;
+  const lifted: Raw = { ...rest };
+  if (isRaw(schools))
+    lifted['sorting'] = Object.fromEntries(
+      Object.entries(schools).map(([kind, school]) => {
+        const level = SCHOOLS_BEFORE_6[kind]?.[String(school)] ?? school;
+        return [
+          kind,
+          { levels: [level], order: level === 'lengthClass' ? 'length' : (ORDERS_OF_6[kind] ?? 'name'), tags: [] },
+        ];
+      }),
+    );
+  if (remnantBelowMm !== undefined || garmentFromMm !== undefined)
+    lifted['bounds'] = {
+      lengthMm: [remnantBelowMm ?? 914.4, garmentFromMm ?? 4572],
+      grammageGsm: [120, 250],
+      tex: [30, 60],
+      usesPerMonth: [0.2, 1, 4],
+      numbers: [],
+      envelopeMm: [240],
+    };
+  if (Array.isArray(wishes))
+    lifted['wishes'] = (wishes as unknown[]).map((wish) =>
+      isRaw(wish) && Array.isArray(wish['groupIds'])
+        ? { ...wish, groupIds: (wish['groupIds'] as unknown[]).map(liftGroupId) }
+        : wish,
+    );
+  return lifted;
+}
+
+/** Kinds are sorted by up to three schools and an order; classes meet at boundaries of their own. */
+function nestSchools(raw: Raw): Raw {
+  // A change may tell one boundary only: the other is as it was then.
+  const bounds = new Map<string, unknown>();
+  const whole = (settings: unknown) => {
+    if (!isRaw(settings)) return settings;
+    for (const name of ['remnantBelowMm', 'garmentFromMm']) if (name in settings) bounds.set(name, settings[name]);
+    const isTold = 'remnantBelowMm' in settings || 'garmentFromMm' in settings;
+    return liftSorting(isTold ? { ...settings, ...Object.fromEntries(bounds) } : settings);
+  };
+  const lifted = mapChanges(raw, (change) =>
+    change['table'] === 'settings'
+      ? { ...change, before: whole(change['before']), after: whole(change['after']) }
+      : change,
+  );
+  return { ...lifted, settings: liftSorting(raw['settings']) };
+}
+
 /** Step i lifts version i + 1 to i + 2. */
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
@@ -200,6 +270,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   addKinds,
   // 4 → 5: a room is an outline with doors, windows and slopes; what hangs in front on a hook costs something.
   (raw) => closeRooms(addEstimate(raw, 'hookInFrontSeconds', 1.5)),
+  // 5 → 6: schools inside each other, boundaries of one's own.
+  nestSchools,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

@@ -130,7 +130,11 @@ describe('settings', () => {
     ['a giant', { statureMm: 3000 }, 'statureMm max'],
     ['bins filled beyond their rim', { fillTarget: 1.2 }, 'fillTarget max'],
     ['a unit of its own', { units: 'ells' }, 'units isIn'],
-    ['a school of another kind', { schools: { ...DEFAULT_SETTINGS.schools, tool: 'colour' } }, 'schools.tool isIn'],
+    [
+      'a school that there is none',
+      { sorting: { ...DEFAULT_SETTINGS.sorting, tool: { ...DEFAULT_SETTINGS.sorting.tool, levels: ['moon'] } } },
+      'sorting.tool.levels isIn',
+    ],
     [
       'time running back',
       { estimates: { ...DEFAULT_SETTINGS.estimates, drawerSeconds: -3 } },

@@ -17,21 +17,7 @@ import {
 } from 'class-validator';
 import { ID_PATTERN, type LotId, type PlaceId } from './ids.ts';
 import { SlotSpec, UnitSpec } from './place.ts';
-
-const SCHOOLS = ['kindAndFibre', 'colour', 'lengthClass', 'numberRun', 'use', 'type', 'station', 'state'] as const;
-export type School = (typeof SCHOOLS)[number];
-
-/** Which school sorts each kind of thing. */
-export class SchoolChoice {
-  @IsIn(['kindAndFibre', 'colour', 'lengthClass']) fabric!: School;
-  @IsIn(['numberRun', 'type']) pattern!: School;
-  @IsIn(['use', 'colour', 'kindAndFibre']) thread!: School;
-  @IsIn(['type', 'station']) notion!: School;
-  @IsIn(['station', 'type']) tool!: School;
-  @IsIn(['colour', 'kindAndFibre', 'type']) scrap!: School;
-  @IsIn(['state', 'station']) kit!: School;
-  @IsIn(['type', 'station']) other!: School;
-}
+import { Bounds, createSorting, DEFAULT_BOUNDS, HandPick, SortingChoice, Split } from './sorting.ts';
 
 /** Seconds and rates behind "minutes a month"; figures.md gives the source of each default. */
 export class Estimates {
@@ -115,14 +101,22 @@ export class Settings {
   @IsBoolean() hasChildren!: boolean;
   @IsBoolean() hasPets!: boolean;
   @IsNumber() @Min(0.3) @Max(1) fillTarget!: number;
-  @IsNumber() @Min(1) @Max(1e6) remnantBelowMm!: number;
-  @IsNumber() @Min(1) @Max(1e6) garmentFromMm!: number;
   @IsNumber() @Min(50) @Max(1000) boardWidthMm!: number;
   @IsNumber() @Min(50) @Max(1500) boardHeightMm!: number;
   @IsNumber() @Min(0.2) @Max(30) boardThicknessMm!: number;
   @IsNumber() @Min(50) @Max(1500) panelWidthMm!: number;
   @IsNumber() @Min(50) @Max(1500) panelDepthMm!: number;
-  @ValidateNested() @Type(() => SchoolChoice) schools!: SchoolChoice;
+  @ValidateNested() @Type(() => SortingChoice) sorting!: SortingChoice;
+  @ValidateNested() @Type(() => Bounds) bounds!: Bounds;
+  /** Groups that were too large and are kept in parts. */
+  @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Split) splits?: Split[];
+  /** Lots that were put into a group by hand, whatever the rule says. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20_000)
+  @ValidateNested({ each: true })
+  @Type(() => HandPick)
+  handPicks?: HandPick[];
   @ValidateNested() @Type(() => Estimates) estimates!: Estimates;
 }
 
@@ -165,22 +159,12 @@ export const DEFAULT_SETTINGS: Settings = {
   hasChildren: false,
   hasPets: false,
   fillTarget: 0.85,
-  remnantBelowMm: 914.4,
-  garmentFromMm: 4572,
   boardWidthMm: 170,
   boardHeightMm: 260,
   boardThicknessMm: 1,
   panelWidthMm: 300,
   panelDepthMm: 280,
-  schools: {
-    fabric: 'kindAndFibre',
-    pattern: 'numberRun',
-    thread: 'use',
-    notion: 'type',
-    tool: 'station',
-    scrap: 'colour',
-    kit: 'state',
-    other: 'type',
-  },
+  sorting: createSorting(),
+  bounds: DEFAULT_BOUNDS,
   estimates: DEFAULT_ESTIMATES,
 };

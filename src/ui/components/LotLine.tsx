@@ -7,6 +7,8 @@ import { useApp } from '../state/app.ts';
 interface LotLineProps {
   readonly id: LotId;
   readonly item: Item;
+  /** Its turn in a list whose order counts. */
+  readonly nth?: number;
   /** What is said after the name, quietly. */
   readonly more?: ReactNode;
   /** At the right: how much, or from where. */
@@ -16,7 +18,7 @@ interface LotLineProps {
 }
 
 /** One lot in a list: its swatch and name; pressing it hangs its ticket at the right. */
-export function LotLine({ id, item, more, how, children }: LotLineProps) {
+export function LotLine({ id, item, nth, more, how, children }: LotLineProps) {
   const show = useApp((state) => state.show);
   return (
     <li className="dotted-row">
@@ -25,6 +27,7 @@ export function LotLine({ id, item, more, how, children }: LotLineProps) {
         className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
         onClick={() => show({ type: 'lot', id })}
       >
+        {nth !== undefined && <span className="tabular w-6 shrink-0 text-right text-sm text-stone">{nth}</span>}
         <Swatch item={item} className="size-5 shrink-0" />
         <span className="min-w-0 flex-1 truncate">
           {item.name} {more !== undefined && <span className="text-stone">{more}</span>}

@@ -4,7 +4,6 @@ export {
   wordCare,
   wordCloth,
   wordForm,
-  wordGroup,
   wordHolder,
   wordKind,
   wordKindPlural,
@@ -14,7 +13,6 @@ export {
   wordPatternFormat,
   wordPrint,
   wordReach,
-  wordSchool,
   wordScrapCut,
   wordUnitKind,
 } from './names.ts';
@@ -24,4 +22,5 @@ export { wordStanding } from './where.ts';
 export { formatAmount, wordAmount, wordDoubt, wordMeasureWay, wordPackage, wordReading, wordThing } from './things.ts';
 export { wordHowMuch, wordMeasures } from './measures.ts';
 export { explainNeeds } from './needs.ts';
+export { wordClass, wordGroup } from './groups.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

@@ -1,22 +1,18 @@
-import type { Group } from '../../core/grouping/index.ts';
 import type {
   CareFlag,
   Holder,
-  Household,
   Kind,
   KitState,
   Light,
   Opening,
   PatternFormat,
   Print,
-  School,
   ScrapCut,
   StowForm,
   UnitKind,
 } from '../../core/records/index.ts';
 import type { BandReach } from '../../core/storage/bands.ts';
-import { getRoomSpec, type Reach } from '../../core/storage/index.ts';
-import { capitalise } from './grammar.ts';
+import type { Reach } from '../../core/storage/index.ts';
 
 const KIND: Record<Kind, [string, string]> = {
   fabric: ['cloth', 'Cloth'],
@@ -125,25 +121,6 @@ const HOLDER: Record<Holder, [string, string]> = {
 };
 export const wordHolder = (holder: Holder): string => HOLDER[holder][0];
 
-const SCHOOL: Record<School, string> = {
-  kindAndFibre: 'by fibre',
-  colour: 'by colour',
-  lengthClass: 'by length class',
-  numberRun: 'by number, in hundreds',
-  use: 'by what it is for',
-  type: 'by type',
-  station: 'by station',
-  state: 'by how far it has come',
-};
-export const wordSchool = (school: School, kind: Kind): string =>
-  kind === 'pattern' && school === 'type'
-    ? 'by garment'
-    : kind === 'scrap' && school === 'type'
-      ? 'by how it is cut'
-      : kind === 'scrap' && school === 'kindAndFibre'
-        ? 'by fibre'
-        : SCHOOL[school];
-
 const UNIT: Record<UnitKind, string> = {
   cubes: 'cube shelf',
   bookcase: 'bookcase or wall shelf',
@@ -172,33 +149,3 @@ export const wordOpening = (opening: Opening): string => OPENING[opening];
 
 const LIGHT: Record<Light, string> = { dark: 'dark', day: 'daylight', sun: 'sun falls on it' };
 export const wordLight = (light: Light): string => LIGHT[light];
-
-/** What a group is called on a screen or label. */
-export function wordGroup(group: Pick<Group, 'kind' | 'label'>, household: Household): string {
-  const { code, value } = group.label;
-  switch (code) {
-    case 'numbers':
-      return `Patterns ${value}–${Number(value) + 99}`;
-    case 'lengthClass':
-      return { remnant: 'Remnants', project: 'Project lengths', garment: 'Garment lengths' }[value] ?? value;
-    case 'garment':
-      return `${capitalise(value)} patterns`;
-    case 'use':
-      return `${capitalise(value)} thread`;
-    case 'colour':
-      return `${capitalise(value)} ${wordKind(group.kind)}`;
-    case 'fibre':
-      return group.kind === 'thread' ? `${capitalise(value)} thread` : capitalise(value);
-    case 'station': {
-      const rooms = [...household.places.values()].filter((place) => place.level === 'room');
-      const station = rooms.flatMap((room) => getRoomSpec(room).stations).find((one) => one.id === value);
-      return `${station?.name ?? value} ${group.kind}s`;
-    }
-    case 'cut':
-      return wordScrapCut(value as ScrapCut);
-    case 'kitState':
-      return `Kits ${wordKitState(value as KitState)}`;
-    case 'type':
-      return capitalise(value);
-  }
-}

@@ -7,7 +7,7 @@ const LINE: Partial<Record<StowForm, string>> = {
   board: 'of shelf on boards',
   envelope: 'of row, standing',
   spool: 'of spools side by side',
-  file: 'standing, folded',
+  file: 'of shelf, folded and standing',
   box: 'side by side',
   roll: 'of rolls side by side',
   hanger: 'of rail',
@@ -22,7 +22,7 @@ export interface NeedWords {
 
 /** The space a group needs in each way of keeping it, the most usual first. */
 export function explainNeeds(needs: GroupNeeds, units: UnitSystem): NeedWords[] {
-  const { lineMm, lineForm, pileMm, volumeMm3, pegMm2, pieces } = needs;
+  const { lines, drawer, pileMm, volumeMm3, pegMm2, pieces } = needs;
   const of = wordCount(pieces, 'piece');
   const rows: NeedWords[] = [];
   if (pegMm2 !== null) {
@@ -32,10 +32,17 @@ export function explainNeeds(needs: GroupNeeds, units: UnitSystem): NeedWords[] 
       how: `The width × height of ${of}, added up and drawn as a square.`,
     });
   }
-  if (lineMm !== null && lineForm)
+  for (const { form, mm, isMixed } of lines)
     rows.push({
-      words: `${formatSize(lineMm, units)} ${LINE[lineForm] ?? 'side by side'}`,
-      how: `The thickness of ${of} side by side, added up.`,
+      words: `${formatSize(mm, units)} ${LINE[form] ?? 'side by side'}`,
+      how: isMixed
+        ? `The thickness of ${of} side by side, each as it is kept, added up: no one form suits them all.`
+        : `The thickness of ${of} side by side, added up.`,
+    });
+  if (drawer)
+    rows.push({
+      words: `${wordCount(drawer.rows, 'row')} in a drawer of ${formatSize(drawer.widthMm, units)}`,
+      how: `The length of the row of ${of} through the inner width of the middle one of your drawers, rounded up.`,
     });
   if (pileMm !== null)
     rows.push({

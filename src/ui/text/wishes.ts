@@ -1,7 +1,7 @@
 import type { Group } from '../../core/grouping/index.ts';
 import type { Household, Wish } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
-import { wordGroup } from './names.ts';
+import { wordGroup } from './groups.ts';
 
 /** Words of what is asked of every plan; not in the index, few screens need them. */
 

@@ -1,15 +1,22 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
 import { findSmallestHolder } from '../../../core/grouping/holder.ts';
+import { isTooSmall } from '../../../core/grouping/partners.ts';
+import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
-import { Row } from '../../components/fields.tsx';
+import { CheckField, Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
+import { Button } from '../../components/Button.tsx';
 import { getNeeds, getTree } from '../../state/derived.ts';
-import { explainNeeds, wordAmount, wordCount, wordGroup, wordHowMuch, wordSchool } from '../../text/index.ts';
+import { explainNeeds, wordAmount, wordCount, wordGroup, wordHowMuch } from '../../text/index.ts';
+import { wordOrder, wordSchool } from '../../text/groups.ts';
+import { HandSort } from './HandSort.tsx';
+import { Partners } from './Partners.tsx';
+import { SplitUp } from './SplitUp.tsx';
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
 export function GroupTicket({ group }: { group: Group }) {
@@ -17,14 +24,17 @@ export function GroupTicket({ group }: { group: Group }) {
   const { units } = household.settings;
   const needs = getNeeds(household, group);
   const tree = getTree(household);
-  const holder = useMemo(() => findSmallestHolder(household, tree, group), [household, tree, group]);
+  const holder = useMemo(() => findSmallestHolder(household, tree, group.lots), [household, tree, group]);
   const places = new Set(group.lots.flatMap((lot) => lot.placeId ?? []));
+  const { levels, order } = household.settings.sorting[group.kind];
+  const [picked, setPicked] = useState<ReadonlySet<LotId> | null>(null);
+  const byHand = new Set(household.settings.handPicks?.map((pick) => pick.lotId));
   const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));
   return (
     <>
       <PrintDefs />
       <h2 className="font-display text-[21px] leading-tight font-semibold">{wordGroup(group, household)}</h2>
-      <p className="text-stone">{wordSchool(group.school, group.kind)}</p>
+      <p className="text-stone">{`${levels.map(wordSchool).join(', inside ')}, ${wordOrder(order)}`}</p>
       <dl className="mt-2">
         <Row name="Holds" how="The lots that this kind's sorting puts together.">
           {wordCount(group.lots.length, 'lot')}
@@ -42,7 +52,7 @@ export function GroupTicket({ group }: { group: Group }) {
           how="Every place of the household was tried as if it were empty, the smallest first, with real packing; the share is what the group would take of it."
         >
           {holder
-            ? `${formatPlaceName(tree, holder.placeId)}, ${Math.round(holder.share * 100)} % full`
+            ? `${formatPlaceName(tree, holder.place.id)}, ${Math.round(holder.share * 100)} % full`
             : 'none takes all of it'}
         </Row>
         <Row
@@ -53,15 +63,42 @@ export function GroupTicket({ group }: { group: Group }) {
       <p className="mt-2">
         <WishButton wish={{ kind: 'stays', groupIds: [group.id] }}>Plans leave this group where it is</WishButton>
       </p>
-      <h3 className="mt-4 font-bold">In this order</h3>
+      {(!holder || group.part) && <SplitUp group={group} />}
+      {isTooSmall(group, holder) && <Partners group={group} />}
+      <div className="mt-4 flex items-baseline justify-between">
+        <h3 className="font-bold">In this order</h3>
+        {picked === null && (
+          <Button look="quiet" onClick={() => setPicked(new Set())}>
+            Sort by hand
+          </Button>
+        )}
+      </div>
+      {picked !== null && <HandSort group={group} picked={picked} onDone={() => setPicked(null)} />}
       <ol className="mt-1">
-        {group.lots.map((lot) => {
+        {group.lots.map((lot, i) => {
           const item = household.items.get(lot.itemId)!;
+          if (picked !== null)
+            return (
+              <li key={lot.id} className="dotted-row">
+                <CheckField
+                  label={item.name}
+                  checked={picked.has(lot.id)}
+                  onChange={(event) => {
+                    const next = new Set(picked);
+                    if (event.target.checked) next.add(lot.id);
+                    else next.delete(lot.id);
+                    setPicked(next);
+                  }}
+                />
+              </li>
+            );
           return (
             <LotLine
               key={lot.id}
               id={lot.id}
               item={item}
+              more={byHand.has(lot.id) ? 'put here by hand' : undefined}
+              nth={i + 1}
               how={item.pattern ? 'The number it was given.' : wordHowMuch(item, lot, household.settings)}
             >
               {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}

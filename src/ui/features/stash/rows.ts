@@ -1,7 +1,9 @@
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
+import { findClass } from '../../../core/grouping/index.ts';
 import { getAmount, getReserved } from '../../../core/measure/index.ts';
 import { takesRoom, type Household, type Item, type Kind, type Lot, type LotId } from '../../../core/records/index.ts';
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
+import { wordClass } from '../../text/index.ts';
 
 /** A line of the stash, with what it can be narrowed and sorted by. */
 export interface StashRow {
@@ -112,9 +114,8 @@ function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, t
     case 'presence':
       return [getPresence(lot)];
     case 'length': {
-      const { remnantBelowMm, garmentFromMm } = household.settings;
-      const mm = lot.lengthMm ?? 0;
-      return [mm < remnantBelowMm ? 'remnant' : mm < garmentFromMm ? 'project' : 'garment'];
+      const { bounds, units } = household.settings;
+      return [wordClass('lengthMm', findClass(bounds.lengthMm, lot.lengthMm ?? 0), bounds, units)];
     }
     case 'print':
       return [item.fabric?.print ?? 'solid'];

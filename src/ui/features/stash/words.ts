@@ -29,7 +29,6 @@ export const wordFacet = (facet: Facet, kind: Kind): string => (facet === 'what'
 
 const VALUE: Partial<Record<Facet, Record<string, string>>> = {
   presence: { in: 'at home', out: 'out', homeless: 'without a home', planned: 'planned elsewhere' },
-  length: { remnant: 'remnants', project: 'project lengths', garment: 'garment lengths' },
   washed: { yes: 'washed', no: 'not washed yet', unknown: 'not said' },
   attention: { forgotten: 'forgotten', past: 'past its date', low: 'to buy again', noPhoto: 'without a photo' },
   promised: { nothing: 'nothing' },

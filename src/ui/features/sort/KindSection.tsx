@@ -1,0 +1,218 @@
+import { Fragment, useMemo } from 'react';
+import type { Group } from '../../../core/grouping/index.ts';
+import {
+  ORDERS_OF_KIND,
+  SCHOOLS_OF_KIND,
+  type Household,
+  type Kind,
+  type Measure,
+  type Order,
+  type School,
+} from '../../../core/records/index.ts';
+import { createSetBounds, createSort } from '../../../core/tracking/sortActs.ts';
+import { formatMass } from '../../../core/units/index.ts';
+import { explained } from '../../components/explained.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { getNeeds } from '../../state/derived.ts';
+import { explainNeeds, wordCount, wordGroup, wordKindPlural } from '../../text/index.ts';
+import { wordInside, wordOrder, wordOutside, wordSchool } from '../../text/groups.ts';
+import { BoundaryStrip } from './BoundaryStrip.tsx';
+import { getMeasure, getScale, listMarks, MEASURE_LABEL, nameClass } from './measures.ts';
+import { TagWords } from './TagWords.tsx';
+
+const MOST_LEVELS = 3;
+const selectClass = 'h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8';
+
+interface KindSectionProps {
+  readonly kind: Kind;
+  readonly groups: readonly Group[];
+  readonly chosenId: string | null;
+  readonly onChoose: (group: Group) => void;
+}
+
+/** One kind of thing: how it is sorted, where its classes meet, and its groups. */
+export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const { levels, order, tags } = household.settings.sorting[kind];
+  const lots = groups.reduce((sum, group) => sum + group.lots.length, 0);
+  const measures = [...new Set(levels.flatMap((level) => getMeasure(level, kind) ?? []))];
+  const name = wordKindPlural(kind);
+  // Read now: by the time the change is made React has set the field back.
+  const setLevel = (index: number, chosen: string) => {
+    const next = chosen === '' ? levels.toSpliced(index, 1) : levels.toSpliced(index, 1, chosen as School);
+    void act((now) => createSort(now, kind, { levels: next }));
+  };
+  return (
+    <section aria-label={name} className="mt-3">
+      <header className="stitched-b flex flex-wrap items-center gap-x-3 gap-y-1 pb-1">
+        <h2 className="font-display text-lg font-semibold">{name}</h2>
+        {Array.from({ length: Math.min(MOST_LEVELS, levels.length + 1) }, (_, i) => {
+          const isNext = i === levels.length;
+          const free = SCHOOLS_OF_KIND[kind].filter((one) => one === levels[i] || !levels.includes(one));
+          return (
+            <label key={i} className="flex items-center gap-2 text-stone">
+              {i === 0 ? 'sorted' : isNext ? '' : 'inside'}
+              <select
+                aria-label={i === 0 ? `Sort ${name.toLowerCase()}` : `${name}, ${i === 1 ? 'second' : 'third'} school`}
+                className={`${selectClass} md:w-38 ${isNext ? 'text-stone' : ''}`}
+                value={levels[i] ?? ''}
+                onChange={(event) => setLevel(i, event.target.value)}
+              >
+                {i > 0 && <option value="">{isNext ? 'no further' : 'not at all'}</option>}
+                {free.map((one) => (
+                  <option key={one} value={one}>
+                    {wordSchool(one)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          );
+        })}
+        <label className="flex items-center gap-2 text-stone">
+          in order
+          <select
+            aria-label={`Order of ${name.toLowerCase()}`}
+            className={`${selectClass} md:w-46`}
+            value={order}
+            onChange={(event) => {
+              const chosen = event.target.value as Order;
+              void act((now) => createSort(now, kind, { order: chosen }));
+            }}
+          >
+            {ORDERS_OF_KIND[kind].map((one) => (
+              <option key={one} value={one}>
+                {wordOrder(one)}
+              </option>
+            ))}
+          </select>
+        </label>
+        {levels.includes('tag') && <TagWords kind={kind} tags={tags} />}
+        <span
+          className="text-sm text-stone md:ml-auto"
+          {...explained('Groups and lots of this kind as it is sorted now; what is a file or gone is not counted.')}
+        >
+          {wordCount(groups.length, 'group')}, {wordCount(lots, 'lot')}
+        </span>
+      </header>
+      {measures.map((measure) => (
+        <MeasureStrip key={measure} measure={measure} kind={kind} groups={groups} />
+      ))}
+      <ul>
+        {groups.map((group, i) => {
+          const outside = levels.length > 1 || group.part ? wordOutside(group, household) : null;
+          const isFirst = outside !== null && (i === 0 || wordOutside(groups[i - 1]!, household) !== outside);
+          return (
+            <Fragment key={group.id}>
+              {isFirst && wordInside(group, household) !== '' && (
+                <OutsideLine name={outside} groups={groups.filter((one) => wordOutside(one, household) === outside)} />
+              )}
+              <GroupLine
+                group={group}
+                isInside={outside !== null && wordInside(group, household) !== ''}
+                isChosen={group.id === chosenId}
+                onChoose={onChoose}
+              />
+            </Fragment>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function MeasureStrip({ measure, kind, groups }: { measure: Measure; kind: Kind; groups: readonly Group[] }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const { bounds, units } = household.settings;
+  const marks = useMemo(() => listMarks(household, groups, measure), [household, groups, measure]);
+  if (marks.length === 0) return null;
+  return (
+    <BoundaryStrip
+      label={`${wordKindPlural(kind).toLowerCase()} by ${MEASURE_LABEL[measure]}`}
+      marks={marks}
+      at={bounds[measure]}
+      {...getScale(measure, units)}
+      nameClass={(index, at) => nameClass(measure, index, at, household)}
+      onChange={(at) => void act((now) => createSetBounds(now, measure, at))}
+    />
+  );
+}
+
+/** What several groups have in common, above them. */
+function OutsideLine({ name, groups }: { name: string; groups: readonly Group[] }) {
+  const lots = groups.reduce((sum, group) => sum + group.lots.length, 0);
+  return (
+    <li className="mt-1.5 flex items-baseline gap-3 font-semibold">
+      {name}
+      <span className="text-sm font-normal text-stone" {...explained('The groups and lots below this name, added up.')}>
+        {wordCount(groups.length, 'group')}, {wordCount(lots, 'lot')}
+      </span>
+    </li>
+  );
+}
+
+interface GroupLineProps {
+  readonly group: Group;
+  /** It stands under the name that it shares with others. */
+  readonly isInside: boolean;
+  readonly isChosen: boolean;
+  readonly onChoose: (group: Group) => void;
+}
+
+const BANDS = 60;
+const NO_WAY = 'Its lots allow no one way of keeping that they share.';
+
+/** The colours of a group in their order, side by side: no more of them than the eye can tell apart. */
+function paintBands(group: Group, household: Household): string {
+  const { lots } = group;
+  const n = Math.min(lots.length, BANDS);
+  const stops = Array.from({ length: n }, (_, i) => {
+    const lot = lots[Math.floor((i * lots.length) / n)]!;
+    const colour = household.items.get(lot.itemId)?.colours[0] ?? '#8a8f94';
+    return `${colour} ${(i * 100) / n}% ${((i + 1) * 100) / n}%`;
+  });
+  return `linear-gradient(to right, ${stops.join(', ')})`;
+}
+
+function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const needs = getNeeds(household, group);
+  const rows = explainNeeds(needs, units);
+  const words = rows.map((need) => need.words);
+  return (
+    <li className="dotted-row [contain-intrinsic-size:auto_37px] [content-visibility:auto]">
+      <button
+        type="button"
+        aria-pressed={isChosen}
+        className={`grid min-h-11 w-full grid-cols-[1fr_auto] items-center gap-x-4 py-1 text-left md:grid-cols-[170px_120px_60px_1fr_70px] md:min-h-9 ${isChosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
+        onClick={() => onChoose(group)}
+      >
+        <span data-name className={`truncate ${isInside ? 'pl-4' : ''}`}>
+          {isInside && <span className="sr-only">{wordOutside(group, household)}, </span>}
+          {isInside ? wordInside(group, household) : wordGroup(group, household)}
+        </span>
+        <span aria-hidden className="hidden h-4 w-full md:block" style={{ background: paintBands(group, household) }} />
+        <span className="tabular text-right" {...explained('The lots that this kind’s sorting puts together.')}>
+          {wordCount(group.lots.length, 'lot')}
+        </span>
+        <span
+          className="col-span-2 md:col-span-1 md:truncate"
+          {...explained(rows.map(({ how }) => how).join(' Or: ') || NO_WAY)}
+        >
+          {words[0] ?? 'no one way keeps them all'}
+          {words.length > 1 && (
+            <span className="text-sm font-normal text-stone">{` or ${words.slice(1).join(', or ')}`}</span>
+          )}
+        </span>
+        <span
+          className="tabular hidden text-right text-stone md:block"
+          {...explained('What each lot weighs, measured or computed, added up.')}
+        >
+          {formatMass(needs.massG, units)}
+        </span>
+      </button>
+    </li>
+  );
+}

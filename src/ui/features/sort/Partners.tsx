@@ -1,0 +1,60 @@
+import { useMemo } from 'react';
+import type { Group } from '../../../core/grouping/index.ts';
+import { proposePartners, type Keeper } from '../../../core/grouping/partners.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { formatSizes, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
+import { explained } from '../../components/explained.ts';
+import { WishButton } from '../../components/WishButton.tsx';
+import { useHousehold } from '../../state/app.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { wordGroup } from '../../text/index.ts';
+
+function wordKeeper(keeper: Keeper, units: UnitSystem): string {
+  switch (keeper.code) {
+    case 'divider':
+      return `a divider of ${formatSizes([keeper.widthMm, keeper.heightMm], units)} between them`;
+    case 'sheet':
+      return `a sheet of card of ${formatSizes([keeper.widthMm, keeper.heightMm], units)} between the piles`;
+    case 'bag':
+      return `the small one in a bag of ${formatVolume(keeper.volumeMm3, units)}`;
+    case 'box':
+      return `the small one in your idle ${keeper.box.name}`;
+    case 'gap':
+      return 'one left empty between them';
+  }
+}
+
+/** With what a group could share a place that it does not fill, and what keeps the two apart there. */
+export function Partners({ group }: { group: Group }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const groups = getGroups(household);
+  const partners = useMemo(() => proposePartners(household, tree, groups, group), [household, tree, groups, group]);
+  return (
+    <section aria-label="A place to share" className="mt-4">
+      <h3
+        className="font-bold"
+        {...explained(
+          'Groups of the same kind first, the nearest in sorting before others, then those used at the same station. Every place was tried as if it were empty, the smallest first, within your fill target and with real packing.',
+          'How these were chosen',
+        )}
+      >
+        Too small for a place of its own
+      </h3>
+      {partners.length === 0 && <p className="text-stone">No group near it would fit into one place with it.</p>}
+      <ul>
+        {partners.map(({ group: other, holder, keeper }) => (
+          <li key={other.id} className="dotted-row py-1.5">
+            <p>
+              With <strong>{wordGroup(other, household)}</strong>: {formatPlaceName(tree, holder.place.id)} would take
+              both, {Math.round(holder.share * 100)} % full, {wordKeeper(keeper, household.settings.units)}.
+            </p>
+            <WishButton wish={{ kind: 'together', groupIds: [group.id, other.id] }}>
+              Plans keep the two together
+            </WishButton>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,73 @@
+import { useMemo } from 'react';
+import { getWholeId, type Group } from '../../../core/grouping/index.ts';
+import { proposeSplit } from '../../../core/grouping/split.ts';
+import { createSplit } from '../../../core/tracking/sortActs.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordSplitBy } from '../../text/groups.ts';
+import { BoundaryStrip } from './BoundaryStrip.tsx';
+import { getSplitScale, listSplitMarks } from './measures.ts';
+
+/** Where a group that no place holds is best cut; or, where it is cut, its boundaries to move. */
+export function SplitUp({ group }: { group: Group }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const tree = getTree(household);
+  const groups = getGroups(household);
+  const wholeId = getWholeId(group.id);
+  const split = household.settings.splits?.find((one) => one.groupId === wholeId);
+  const proposal = useMemo(
+    () => (split ? null : proposeSplit(household, tree, group)),
+    [split, household, tree, group],
+  );
+  const parts = groups.filter((one) => getWholeId(one.id) === wholeId);
+  if (split) {
+    const scale = getSplitScale(split.by, household.settings.units);
+    return (
+      <section aria-label="Kept in parts" className="mt-4">
+        <h3 className="font-bold">{`Kept in parts by ${wordSplitBy(split.by)}`}</h3>
+        <BoundaryStrip
+          label={`parts by ${wordSplitBy(split.by)}`}
+          marks={listSplitMarks(household, parts, split.by)}
+          at={split.at}
+          {...scale}
+          nameClass={(index, at) => (index === 0 ? 'up to' : `from ${scale.format(at[index - 1]!)}`)}
+          onChange={(at) => void act((now) => createSplit(now, wholeId, split.by, at))}
+        />
+        <Button look="quiet" onClick={() => void act((now) => createSplit(now, wholeId, split.by, []))}>
+          One group again
+        </Button>
+      </section>
+    );
+  }
+  if (!proposal)
+    return (
+      <p className="mt-3 text-stone">Some of it goes into no place that takes the rest: sort it further, or by hand.</p>
+    );
+  const { by, at, parts: sizes, place } = proposal;
+  const format = getSplitScale(by, household.settings.units).format;
+  return (
+    <section aria-label="Too large for one place" className="mt-4">
+      <h3 className="font-bold">Too large for one place</h3>
+      <p>
+        Cut by {wordSplitBy(by)} at {at.map(format).join(', ')}, it is {wordCount(sizes.length, 'part')} of{' '}
+        {sizes.map((part) => part.lots).join(', ')} lots; each would fill a place such as{' '}
+        {formatPlaceName(tree, place.id)} to {Math.round(Math.max(...sizes.map((part) => part.share)) * 100)} % or less.
+      </p>
+      <Button
+        className="mt-2"
+        onClick={() =>
+          void act(
+            (now) => createSplit(now, wholeId, by, at),
+            `${wordGroup(group, household)} is kept in ${wordCount(sizes.length, 'part')}.`,
+          )
+        }
+      >
+        Keep it in these parts
+      </Button>
+    </section>
+  );
+}
