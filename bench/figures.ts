@@ -22,6 +22,7 @@ import { createPlaceTree } from '../src/core/storage/index.ts';
 import { nestBoxes } from '../src/core/storage/nest.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
+import { packingFigures } from './packing.ts';
 import { placementFigures } from './placement.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
@@ -261,6 +262,7 @@ function measureWorked(): Figure[] {
 }
 
 export const figures: readonly Bench[] = [
+  ...packingFigures,
   ...placementFigures,
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],

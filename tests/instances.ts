@@ -245,7 +245,8 @@ export function createInstance(lots: number, places: number, fill: number, seed:
     things.push(...make(low));
   }
   return {
-    settings: DEFAULT_SETTINGS,
+    // An empty place is worth nothing here: the programme that is to be beaten does not know of it.
+    settings: { ...DEFAULT_SETTINGS, estimates: { ...DEFAULT_SETTINGS.estimates, emptySeconds: 0 } },
     places: new Map(made.map((place) => [place.id, place])),
     items: new Map(things.map(({ item }) => [item.id, item])),
     lots: new Map(things.map(({ lot }) => [lot.id, lot])),

@@ -78,6 +78,7 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
     if (facts.unitLoadG[unit]! < Infinity) throw new Error('units of an instance carry everything');
   }
   if (!countsOnly) {
+    if (estimates.emptySeconds > 0) throw new Error('empty places of an instance are worth nothing');
     for (const [p] of places.entries()) {
       if (fills[p]!.length === 0) continue;
       objective.push([1, `c${p}`]);

@@ -87,6 +87,7 @@ describe('the bundle', () => {
       homelessSeconds: 90,
       hiddenSeconds: 6,
       mixSeconds: 15,
+      emptySeconds: 25,
     });
     const { sorting, bounds, wishes } = household.settings;
     expect(sorting.scrap).toEqual({ levels: ['colour'], order: 'wheel', tags: [] });

@@ -1,5 +1,6 @@
 import type { Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
+import { fillOne } from './blocks.ts';
 import { computePegCells, HOLE_DROP_MM } from './shape.ts';
 import type { PackResult, Spot } from './spot.ts';
 
@@ -11,6 +12,12 @@ interface Rect {
   readonly down: number;
 }
 
+interface Hung {
+  readonly rect: Rect;
+  readonly column: number;
+  readonly row: number;
+}
+
 const ORDERS: readonly ((a: Rect, b: Rect) => number)[] = [
   (a, b) => a.index - b.index || a.piece - b.piece,
   (a, b) => b.down - a.down || b.across - a.across,
@@ -19,18 +26,14 @@ const ORDERS: readonly ((a: Rect, b: Rect) => number)[] = [
 ];
 
 /** Puts each rectangle of cells at the first free spot, scanning columns from the left and rows from the top. */
-function hangInOrder(
-  rects: readonly Rect[],
-  columns: number,
-  rows: number,
-): { rect: Rect; column: number; row: number }[] | null {
+function hangInOrder(rects: readonly Rect[], columns: number, rows: number): Hung[] | null {
   const taken = new Uint8Array(columns * rows);
   const isFree = (column: number, row: number, rect: Rect) => {
     for (let c = column; c < column + rect.across; c += 1)
       for (let r = row; r < row + rect.down; r += 1) if (taken[r * columns + c]) return false;
     return true;
   };
-  const hung: { rect: Rect; column: number; row: number }[] = [];
+  const hung: Hung[] = [];
   next: for (const rect of rects) {
     for (let column = 0; column + rect.across <= columns; column += 1)
       for (let row = 0; row + rect.down <= rows; row += 1) {
@@ -45,9 +48,23 @@ function hangInOrder(
   return hung;
 }
 
+/** So many tools are hung up at most before one gives up. */
+const MOST_HUNG = 12_000;
+
+/** Where no plain order does it: one order after the other, what did not go up before comes first. */
+function hangBySearch(rects: readonly Rect[], columns: number, rows: number): Hung[] | null {
+  const blocks = rects.map(({ across, down }) => ({ turns: [[across, down, 1] as const], volume: across * down }));
+  const laid = fillOne(blocks, {
+    size: [columns, rows, 1],
+    mustBeCarried: false,
+    goOn: (tried) => tried * rects.length < MOST_HUNG,
+  });
+  return laid?.map(({ block, x, y }) => ({ rect: rects[block]!, column: x, row: y })) ?? null;
+}
+
 /**
  * Tools on a pegboard, each on its hook, hanging by its hole; cells of the hole grid keep them apart.
- * Several orders are tried; none proves a no, except too many cells in all.
+ * Plain orders are tried first, for they are easily read; none proves a no, except too many cells in all.
  */
 export function packArea(packages: readonly Package[], space: Space): PackResult {
   const peg = space.peg;
@@ -59,9 +76,10 @@ export function packArea(packages: readonly Package[], space: Space): PackResult
     Array.from({ length: pkg.pieces }, (_, piece): Rect => ({ index, piece, pkg, ...computePegCells(pkg, pitch) })),
   );
   if (rects.reduce((sum, rect) => sum + rect.across * rect.down, 0) > columns * rows) return { status: 'impossible' };
-  for (const order of ORDERS) {
-    const hung = hangInOrder(rects.toSorted(order), columns, rows);
-    if (!hung) continue;
+  let hung: Hung[] | null = null;
+  for (const order of ORDERS) hung ??= hangInOrder(rects.toSorted(order), columns, rows);
+  hung ??= hangBySearch(rects, columns, rows);
+  if (hung) {
     const spots = hung.map(({ rect, column, row }): Spot => {
       const { alongMm, acrossMm, heightMm } = rect.pkg;
       const middle = (column + rect.across / 2) * pitch;

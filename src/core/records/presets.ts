@@ -15,6 +15,7 @@ const CHANGES: Record<Preset, Partial<Estimates>> = {
     stoolSeconds: 30,
     hiddenSeconds: 0,
     mixSeconds: 8,
+    emptySeconds: 10,
   },
   // Cloth is where one sees it, and kin are kept together.
   seen: { hiddenSeconds: 40, passOpaqueSeconds: 2.4, splitPlaceSeconds: 3, splitUnitSeconds: 8, mixSeconds: 40 },

@@ -46,6 +46,8 @@ export class Estimates {
   @IsNumber() @Min(0) @Max(600) splitRoomSeconds!: number;
   /** Each further group in a place blurs what its label says: what a month of that is worth to the user. */
   @IsNumber() @Min(0) @Max(6000) mixSeconds!: number;
+  /** A place that is left empty takes the next bolt or bag: what a month of that is worth to the user. */
+  @IsNumber() @Min(0) @Max(6000) emptySeconds!: number;
   /** Re-shuffling a place that is full to the brim, a month. */
   @IsNumber() @Min(0) @Max(6000) crowdSeconds!: number;
   @IsNumber() @Min(0) @Max(600) carrySeconds!: number;
@@ -142,6 +144,7 @@ export const DEFAULT_ESTIMATES: Estimates = {
   splitUnitSeconds: 4,
   splitRoomSeconds: 15,
   mixSeconds: 15,
+  emptySeconds: 25,
   crowdSeconds: 90,
   carrySeconds: 25,
   carryMonths: 12,

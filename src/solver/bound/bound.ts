@@ -49,6 +49,7 @@ export class Bound {
   private readonly lookup: Lookup;
   private readonly roomPrice: Float64Array;
   private readonly mixPrice: Float64Array;
+  private readonly mostMix: Float64Array;
   private readonly bestRoom: Float64Array;
   private readonly bestMix: Float64Array;
   private readonly wanted: Float64Array;
@@ -61,16 +62,34 @@ export class Bound {
     /** The price of the best arrangement that is known. */
     private readonly known: number,
   ) {
-    const { places, settings } = facts;
-    const { estimates } = settings;
+    const { places } = facts;
     this.roomPrice = new Float64Array(places.length);
-    this.mixPrice = new Float64Array(places.length).fill(estimates.mixSeconds / 2);
     this.bestRoom = this.roomPrice.slice();
-    this.bestMix = this.mixPrice.slice();
     this.wanted = new Float64Array(places.length);
     this.groupsIn = new Float64Array(places.length);
     this.lookup = new Lookup(facts);
     this.parts = facts.groups.map((_, g) => this.createPart(g));
+    this.mostMix = this.computeMostMix();
+    this.mixPrice = this.mostMix.map((price) => price / 2);
+    this.bestMix = this.mixPrice.slice();
+  }
+
+  /**
+   * The most that each group in a place may be charged, so that no number of groups is charged more than they cost: the
+   * first costs what an empty place is worth, each further one what mixing costs. A place that few groups go into may
+   * charge more than mixing.
+   */
+  private computeMostMix(): Float64Array {
+    const { emptySeconds, mixSeconds } = this.facts.settings.estimates;
+    const shares = this.facts.places.map((): number[] => []);
+    for (const { places, lots, share } of this.parts)
+      for (const [j, p] of places.entries())
+        shares[p]!.push(Math.min(...lots.map((_, i) => share[i * places.length + j]!)));
+    return Float64Array.from(shares, (least) => {
+      let [most, fill] = [0, 0];
+      for (const one of least.toSorted((a, b) => a - b)) if ((fill += one) <= 1 + 1e-6) most += 1;
+      return mixSeconds + Math.max(0, emptySeconds - mixSeconds) / Math.max(1, most);
+    });
   }
 
   private createPart(g: number): Part {
@@ -156,8 +175,10 @@ export class Bound {
       // A place may be as full as it likes, paying for the crowd and paid for its room.
       const fill = crowdFactor > 0 ? Math.min(1, fillTarget + price / (2 * crowdFactor)) : 1;
       const used = price > 0 ? fill : Math.min(fillTarget, wanted[p]!);
-      value += this.lookup.crowd(used) - price * used - mixPrice[p]!;
-      const one = { room: wanted[p]! - used, mix: groupsIn[p]! - 1 };
+      // The first group of a place costs what an empty one is worth: only a higher price is paid back.
+      const back = mixPrice[p]! - estimates.emptySeconds;
+      value += this.lookup.crowd(used) - price * used - Math.max(0, back);
+      const one = { room: wanted[p]! - used, mix: groupsIn[p]! - Number(back > 0) };
       gradient.push(one);
       norm += one.room ** 2 + (one.mix / MIX_SCALE) ** 2;
     }
@@ -178,7 +199,7 @@ export class Bound {
     for (let p = 0; p < facts.places.length; p += 1) {
       roomPrice[p] = Math.max(0, roomPrice[p]! + length * gradient[p]!.room);
       mixPrice[p] = Math.min(
-        estimates.mixSeconds,
+        this.mostMix[p]!,
         Math.max(0, mixPrice[p]! + (length * gradient[p]!.mix) / MIX_SCALE ** 2),
       );
     }

@@ -53,7 +53,8 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     const lift = place.space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds;
     parts.searching += (stackedUses * lift * Math.max(0, stacked / place.piles - 1)) / 2;
     const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-    parts.crowding += estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1);
+    parts.crowding +=
+      estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1) + estimates.emptySeconds;
   }
   for (const [g, at] of placesOfGroup) {
     const units = new Set([...at].map((p) => facts.places[p]!.unit));

@@ -63,7 +63,7 @@ export class Sums extends Lookup {
   private readonly hasWiderLoads: boolean;
   private readonly halfPass: Float64Array;
 
-  /** By place: what it costs in this search that anything is in it at all. */
+  /** By place: what it costs that anything is in it at all, in this search. */
   private readonly opening: Float64Array;
 
   constructor(facts: Facts, opening?: Float64Array) {
@@ -89,7 +89,7 @@ export class Sums extends Lookup {
     this.massG = new Float64Array(places.length);
     this.spines = new Float64Array(places.length);
     this.piled = new Float64Array(places.length);
-    this.opening = opening ?? new Float64Array(places.length);
+    this.opening = Float64Array.from(places, (_, p) => estimates.emptySeconds + (opening?.[p] ?? 0));
     this.cap = new Float64Array(places.length).fill(1);
     this.slotMassG = new Float64Array(facts.slotCount);
     this.unitMassG = new Float64Array(facts.unitCount);

@@ -311,8 +311,8 @@ function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
           plan={plan && formatMinutes(getFetchSeconds(plan))}
         />
         <HowRow
-          name="Crowding and mixing"
-          how="A price, not time on the clock: places filled beyond their target, growing with the square, and each group more than one in a place."
+          name="Crowding, mixing, places in use"
+          how="A price, not time on the clock: places filled beyond their target, growing with the square, each group more than one in a place, and each place that is not left empty."
           today={today ? formatMinutes(today.parts.crowding) : '…'}
           plan={plan && formatMinutes(plan.parts.crowding)}
         />
