@@ -1,6 +1,6 @@
 import { pack3D, RotationType } from 'binpackingjs/3d';
-import { createRequire } from 'node:module';
-import type { MaxRectsPacker as Packer } from 'maxrects-packer';
+// What its package names as its main file cannot be imported.
+import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import { fillMany, fillOne } from '../src/core/packing/blocks.ts';
 import type { Size } from '../src/core/packing/gaps.ts';
 import { createRandom, type Random } from '../src/core/random/index.ts';
@@ -11,9 +11,6 @@ import {
   type PackingInstance,
 } from '../tests/packingClasses.ts';
 import type { Bench, Figure } from './figures.ts';
-
-// Its module for import says that it is one and is not.
-const { MaxRectsPacker } = createRequire(import.meta.url)('maxrects-packer') as { MaxRectsPacker: typeof Packer };
 
 const PER_SIZE = 10;
 

@@ -16,7 +16,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ID_PATTERN, type LotId, type PlaceId } from './ids.ts';
-import { SlotSpec, UnitSpec } from './place.ts';
+import { ContainerSpec, SlotSpec, UnitSpec } from './place.ts';
 import { Bounds, createSorting, DEFAULT_BOUNDS, HandPick, SortingChoice, Split } from './sorting.ts';
 
 /** Seconds and rates behind "minutes a month"; figures.md gives the source of each default. */
@@ -74,6 +74,19 @@ export class OwnPart {
   @IsArray() @ArrayMaxSize(1600) @ValidateNested({ each: true }) @Type(() => OwnSlot) slots!: OwnSlot[];
 }
 
+/**
+ * A bin or a piece of furniture that could be got: its measures, what one costs in the user's own money, and how many
+ * would be taken at most. Exactly one of `container` and `piece` is set.
+ */
+export class Ware {
+  @Matches(ID_PATTERN) id!: string;
+  @IsString() @MinLength(1) @MaxLength(60) name!: string;
+  @IsNumber() @Min(0) @Max(1e6) cost!: number;
+  @IsInt() @Min(1) @Max(50) most!: number;
+  @IsOptional() @ValidateNested() @Type(() => ContainerSpec) container?: ContainerSpec;
+  @IsOptional() @ValidateNested() @Type(() => OwnPart) piece?: OwnPart;
+}
+
 const WISH_KINDS = ['stays', 'notIn', 'free', 'together', 'apart'] as const;
 export type WishKind = (typeof WISH_KINDS)[number];
 
@@ -100,6 +113,8 @@ export class Settings {
   @IsOptional() @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => Wish) wishes?: Wish[];
   /** Furniture of one's own, kept to be built again. */
   @IsOptional() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => OwnPart) parts?: OwnPart[];
+  /** What could be got. */
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Ware) wares?: Ware[];
   @IsBoolean() hasChildren!: boolean;
   @IsBoolean() hasPets!: boolean;
   @IsNumber() @Min(0.3) @Max(1) fillTarget!: number;

@@ -1,0 +1,3 @@
+declare module 'maxrects-packer/dist/maxrects-packer.mjs' {
+  export { MaxRectsPacker } from 'maxrects-packer';
+}

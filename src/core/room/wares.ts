@@ -1,0 +1,113 @@
+import type { Household, Nook, Place, PlaceId, UnitSpec, Ware } from '../records/index.ts';
+import {
+  createPlaceTree,
+  findFreeX,
+  findNook,
+  fromOwnPart,
+  getRoomSpec,
+  listWalls,
+  type PlaceTree,
+} from '../storage/index.ts';
+import { getBoxSize, getSlotSize, nestBoxes } from '../storage/nest.ts';
+import { applyChanges, createSavePlaces } from '../tracking/index.ts';
+import { computeFindings } from './findings.ts';
+import { listPieces } from './pieces.ts';
+
+/** Some of a ware put somewhere: the new places, the compartment or room they are in, and how many of the ware they are. */
+export interface Got {
+  readonly ware: Ware;
+  readonly within: PlaceId;
+  readonly places: readonly Place[];
+  readonly count: number;
+}
+
+/** Nobody puts more bins than these into one compartment. */
+const MOST_AT_ONCE = 40;
+
+export function getCost({ ware, count }: Got): number {
+  return ware.cost * count;
+}
+
+/** The household with what was got; null where it does not go in. */
+export function withGot(household: Household, got: readonly Got[]): Household | null {
+  const saved = got.flatMap((one) => one.places);
+  if (saved.length === 0) return household;
+  const act = createSavePlaces(household, '', saved, [], 0);
+  const next = act.ok ? applyChanges(household, act.value.changes) : act;
+  return next.ok ? next.value : null;
+}
+
+/** Where up to `left` bins of a ware would stand: in compartments that hold none, closely nested, or in corners that others leave. */
+function listBinSpots(tree: PlaceTree, ware: Ware, left: number, createId: () => string): Got[] {
+  const box = ware.container!;
+  const found: Got[] = [];
+  for (const room of tree.rooms)
+    for (const unit of tree.getChildren(room.id))
+      for (const place of tree.getChildren(unit.id)) {
+        const { slot } = place;
+        if (!slot || (slot.mode !== 'line' && slot.mode !== 'volume')) continue;
+        const children = tree.getChildren(place.id);
+        const boxes = children.flatMap((child) => child.container ?? []);
+        const nooks: Nook[] = [];
+        if (boxes.length === 0)
+          nooks.push(
+            ...nestBoxes(getSlotSize(slot), getBoxSize(box), { canTurn: true, canStack: box.hasLid }).nooks.slice(
+              0,
+              Math.min(left, MOST_AT_ONCE),
+            ),
+          );
+        else
+          while (nooks.length < left) {
+            const at = findNook(slot, [...boxes, ...nooks.map((nook) => ({ ...box, at: nook }))], box);
+            if (!at) break;
+            nooks.push(at);
+          }
+        if (nooks.length === 0) continue;
+        const order = Math.max(-1, ...children.map((child) => child.order)) + 1;
+        const places = nooks.map((at, i): Place => {
+          const id = createId() as PlaceId;
+          const name = nooks.length > 1 ? `${ware.name} ${i + 1}` : ware.name;
+          return { id, parentId: place.id, level: 'container', name, order: order + i, container: { ...box, at } };
+        });
+        found.push({ ware, within: place.id, places, count: places.length });
+      }
+  return found;
+}
+
+/** Where a piece would stand: at each wall, at the first gap where the room is no worse for it. */
+function listPieceSpots(household: Household, tree: PlaceTree, ware: Ware, createId: () => string): Got[] {
+  const part = ware.piece!;
+  const found: Got[] = [];
+  for (const room of tree.rooms) {
+    const spec = getRoomSpec(room);
+    const pieces = listPieces(household, tree, room.id);
+    const countFaults = (all: typeof pieces) =>
+      computeFindings(spec, all, household.settings).filter((one) => one.isFault).length;
+    const before = countFaults(pieces);
+    for (const wall of listWalls(spec)) {
+      const standing = pieces.flatMap(({ unit }) => (!unit.stand && unit.wallId === wall.id ? [unit] : []));
+      const xMm = findFreeX(standing, part.unit, wall.lengthMm);
+      if (xMm === null) continue;
+      const unit: UnitSpec = { ...part.unit, wallId: wall.id, xMm };
+      const id = createId() as PlaceId;
+      const piece = { id, name: ware.name, unit, slots: part.slots.map(({ slot }) => slot), holdsCloth: false };
+      if (countFaults([...pieces, piece]) > before) continue;
+      const order = tree.getChildren(room.id).length;
+      const places: Place[] = [
+        { id, parentId: room.id, level: 'unit', name: ware.name, order, unit },
+        ...fromOwnPart(part, id, createId),
+      ];
+      found.push({ ware, within: room.id, places, count: 1 });
+    }
+  }
+  return found;
+}
+
+/** Every spot for some of a ware, of which `left` may still be got. */
+export function listSpots(household: Household, ware: Ware, left: number, createId: () => string): Got[] {
+  if (left <= 0) return [];
+  const tree = createPlaceTree(household.places);
+  return ware.container
+    ? listBinSpots(tree, ware, left, createId)
+    : listPieceSpots(household, tree, ware, createId);
+}
