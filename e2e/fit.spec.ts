@@ -43,6 +43,51 @@ test('things ticked in the table are kept together, and are then in one place', 
   await expect(page.getByRole('button', { name: 'Keep together', exact: true })).toBeVisible();
 });
 
+test('what to get: of what the sewist lists, the cheapest with which all has a home; got, it stands in the room', async ({
+  page,
+}) => {
+  await openSample(page, '/household');
+  await page.getByRole('button', { name: 'Open the kitchen table' }).click();
+  await expect(page.getByText('Tern Steps is here')).toBeVisible();
+  await page.keyboard.press('3');
+  await page.getByRole('button', { name: /^Cart › Shelf 1/ }).press('Enter');
+  await page.getByRole('complementary').getByRole('button', { name: 'Plans keep it free' }).click();
+  await expect(page.getByText('Asked of every plan: Cart › Shelf 1 is kept free.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('4');
+  const get = page.getByRole('region', { name: 'What to get' });
+  const list = async (what: string, name: string, cost: string, most: string) => {
+    await get.getByRole('button', { name: 'Something I could get' }).click();
+    await get.getByLabel('What', { exact: true }).selectOption({ label: what });
+    await get.getByLabel('Called').fill(name);
+    await get.getByLabel('One costs').fill(cost);
+    await get.getByLabel('At most').fill(most);
+    await get.getByRole('button', { name: 'Put it on the list' }).click();
+    await expect(page.getByText(`${name} is on the list.`)).toBeVisible();
+  };
+  // What does not read is said, and nothing is lost.
+  await get.getByRole('button', { name: 'Something I could get' }).click();
+  await get.getByLabel('Width').fill('wide');
+  await get.getByRole('button', { name: 'Put it on the list' }).click();
+  await expect(get.getByText('“wide” does not read as an amount.')).toBeVisible();
+  await get.getByRole('button', { name: 'Leave it' }).click();
+  await list('Cube shelf', 'Big cubes', '60', '1');
+  await list('Shelf on the wall', 'Wall board', '19', '2');
+  await list('Tower of drawers', 'Drawer tower', '45', '1');
+  await expectAccessible(page);
+  await get.getByRole('button', { name: 'Which of it do I need?' }).click();
+  const found = page.getByRole('region', { name: 'To get', exact: true });
+  await expect(found).toContainText('With it all has a home.', { timeout: 40_000 });
+  // Each of them costs less than the dearest alone, or is the only one that does it.
+  const together = Number(/Together([\d.]+)/.exec((await found.innerText()).replaceAll(/\s/g, ''))![1]);
+  expect(together).toBeLessThanOrEqual(60);
+  await expect(page.getByRole('heading', { name: 'With what you could get' })).toBeVisible();
+  await found.getByRole('button', { name: 'They are here now' }).click();
+  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
+  await page.keyboard.press('6');
+  await expect(page.getByText(/(Big cubes|Wall board|Drawer tower)/).first()).toBeVisible();
+});
+
 test('few moves bring most of the gain: a point on the curve is the plan that is adopted', async ({ page }) => {
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');

@@ -11,9 +11,10 @@ import {
   type Lot,
   type Place,
   type PlaceId,
+  type Wish,
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
-import { createFirstRoom, createRooms } from './room.ts';
+import { createFirstRoom, createKitchen, createRooms } from './room.ts';
 import { ThingMaker, type Thing } from './things.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
@@ -21,6 +22,8 @@ const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
 
 /** One loft holds this many lots; bigger samples get more lofts. */
 const LOTS_PER_LOFT = 320;
+/** About thirty items. */
+const KITCHEN_LOTS = 38;
 /** Shares of the kinds among the items. */
 const KIND_SHARES = {
   fabric: 0.34,
@@ -168,13 +171,29 @@ function byId<T extends { id: string }>(records: readonly T[]): Map<T['id'], T> 
  * for tests and benches. Same arguments, same household.
  */
 export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle {
-  const places = byId<Place>(createRooms(Math.max(1, Math.round(lots / LOTS_PER_LOFT)))) as Map<PlaceId, Place>;
+  return createMessy('Heron Loft', createRooms(Math.max(1, Math.round(lots / LOTS_PER_LOFT))), seed, lots);
+}
+
+/** The second sample: a beginner at the kitchen table, with a peg field, a cart and a bench. */
+export function createKitchenHousehold(): Chronicle {
+  // The table is wanted for meals.
+  const wish: Wish = { id: 'meals', kind: 'free', lotIds: [], groupIds: [], placeId: 'k1-u1' as PlaceId };
+  return createMessy('Tern Steps', createKitchen(), 7, KITCHEN_LOTS, [wish]);
+}
+
+function createMessy(
+  name: string,
+  rooms: readonly Place[],
+  seed: number,
+  lots: number,
+  wishes: readonly Wish[] = [],
+): Chronicle {
   const things = createThings(new ThingMaker(createRandom(seed), SAMPLE_NOW_MS), lots);
   const bare: Household = {
-    settings: { ...DEFAULT_SETTINGS, name: 'Heron Loft' },
+    settings: { ...DEFAULT_SETTINGS, name, ...(wishes.length > 0 && { wishes: [...wishes] }) },
     items: byId<Item>(things.map((thing) => thing.item)),
     lots: new Map(),
-    places,
+    places: byId<Place>(rooms) as Map<PlaceId, Place>,
     plans: new Map(),
   };
   const scattered = scatter(bare, things, seed).toSorted((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)));

@@ -3,7 +3,7 @@ import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { foldEvents } from '../core/tracking/index.ts';
 import { checkInvariants } from '../core/tracking/invariants.ts';
-import { createEmptyHousehold, createSampleHousehold } from './index.ts';
+import { createEmptyHousehold, createKitchenHousehold, createSampleHousehold } from './index.ts';
 
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();
@@ -30,6 +30,27 @@ describe('Heron Loft', () => {
     expect(foldEvents(events)).toEqual({ ok: true, value: household });
     expect(createSampleHousehold()).toEqual({ household, events });
     expect(createSampleHousehold(2).household).not.toEqual(household);
+  });
+});
+
+describe('Tern Steps', () => {
+  const { household, events } = createKitchenHousehold();
+
+  it('is a beginner’s kitchen: about thirty items, a peg field, a cart, a bench and a table that is kept free', () => {
+    expect(household.items.size).toBeGreaterThan(27);
+    expect(household.items.size).toBeLessThan(37);
+    expect(createPlaceTree(household.places).leaves).toHaveLength(5);
+    expect(household.settings.wishes?.[0]).toMatchObject({ kind: 'free', placeId: 'k1-u1' });
+    expect([...household.lots.values()].some((lot) => lot.placeId === 'k1-u1-s1')).toBe(true);
+  });
+
+  it('passes every record class and invariant, and is the fold of its daybook', () => {
+    for (const table of ['items', 'lots', 'places'] as const)
+      for (const record of household[table].values())
+        expect(parseRecord(table, record), `${table} ${record.id}`).toMatchObject({ ok: true });
+    expect(parseRecord('settings', household.settings).ok).toBe(true);
+    expect(checkInvariants(household)).toEqual([]);
+    expect(foldEvents(events)).toEqual({ ok: true, value: household });
   });
 });
 

@@ -69,7 +69,11 @@ export function startPlanner(
     (run) => ({ type: 'stop', run }),
     listener,
     (run, note) => ({ type: 'failed', run, note }),
-    (message) => message.type === 'curve' || message.type === 'failed' || (message.type === 'bound' && message.isLast),
+    (message) =>
+      message.type === 'curve' ||
+      message.type === 'got' ||
+      message.type === 'failed' ||
+      (message.type === 'bound' && message.isLast),
   );
 }
 

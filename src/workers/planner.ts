@@ -4,7 +4,9 @@ import { Bound, getMostPercent } from '../solver/bound/index.ts';
 import { CARRY_FACTORS, countMoves, getGainShare, keepWorthwhile } from '../solver/curve.ts';
 import { computeInputsHash } from '../solver/model/index.ts';
 import { getPrice } from '../solver/score/index.ts';
+import { getCost } from '../core/room/wares.ts';
 import { createPlan, createRun, type Run } from '../solver/solve.ts';
+import { searchWares, type GetResult } from '../solver/wares.ts';
 import type { CurvePlan, FromPlanner, ToPlanner } from './protocol.ts';
 import { serveSearch } from './search.ts';
 
@@ -30,8 +32,13 @@ const MOST_LEAST_STEPS = 400_000;
 type Begin = Extract<ToPlanner, { type: 'start' }>;
 
 /** The best of a search as a plan that was checked. */
-function close(search: Run, household: Household, seed: number, name: string): Omit<CurvePlan, 'moves' | 'gainShare'> {
-  const solution = search.getSolution();
+function close(
+  search: Run,
+  household: Household,
+  seed: number,
+  name: string,
+  solution = search.getSolution(),
+): Omit<CurvePlan, 'moves' | 'gainShare'> {
   const { findings, tests } = checkPlan(household, solution, solution.spots);
   const plan = createPlan(search, solution, seed, name as PlanId, Date.now());
   return { plan, checks: { tests, findings: findings.length } };
@@ -44,9 +51,37 @@ function withStaying(household: Household, lotIds: readonly LotId[]): Household 
   return { ...household, settings: { ...settings, wishes: [...(settings.wishes ?? []), wish] } };
 }
 
+interface Ask {
+  readonly run: number;
+  readonly household: Household;
+  readonly seed: number;
+}
+
+type Post = (message: FromPlanner) => void;
+
+/** Looks for what to get, a trial at a time; stopped, it tells the best set so far. */
+async function get({ run, household, seed }: Ask, post: Post, breathe: () => Promise<boolean>): Promise<void> {
+  const search = searchWares(household, seed);
+  let step = search.next();
+  let trials = 0;
+  let best = step.value as GetResult;
+  while (!step.done) {
+    const { best: found } = step.value;
+    trials = step.value.trials;
+    best = found;
+    const unplaced = found.solution.unplaced.length;
+    post({ type: 'getting', run, trials, unplaced, cost: found.got.reduce((sum, one) => sum + getCost(one), 0) });
+    if (!(await breathe())) break;
+    step = search.next();
+  }
+  if (step.done) best = step.value;
+  const name = `get-${seed}-${trials}-${run}`;
+  post({ type: 'got', run, got: best.got, trials, ...close(best.run, best.household, seed, name, best.solution) });
+}
+
 interface Proof {
   readonly run: number;
-  readonly post: (message: FromPlanner) => void;
+  readonly post: Post;
   readonly breathe: () => Promise<boolean>;
 }
 
@@ -67,6 +102,7 @@ async function prove({ facts }: Run, { score }: Plan, { run, post, breathe }: Pr
 
 serveSearch<Begin, FromPlanner>(
   async ({ run, household, seed, seconds, aim }, { post, breathe }) => {
+    if (aim.type === 'get') return get({ run, household, seed }, post, breathe);
     const isCurve = aim.type === 'curve';
     const asked = aim.type === 'mend' ? withStaying(household, aim.stayIds) : household;
     const startMs = performance.now();

@@ -14,6 +14,7 @@ import type {
   StationId,
 } from '../core/records/index.ts';
 import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
+import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { News } from './news.ts';
 import type { HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts';
@@ -22,10 +23,10 @@ export type { HomeOffer, PlaceReason, Verdict };
 
 /**
  * What a search is for: the best plan; several plans from few moves to many; a plan with as few containers in use as can
- * be; or one that moves little, with some things staying where they are now.
+ * be; one that moves little, with some things staying where they are now; or what to get so that all has a home.
  */
 export type Aim =
-  { readonly type: 'best' | 'curve' | 'free' } | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
+  { readonly type: 'best' | 'curve' | 'free' | 'get' } | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
 
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
 export type ToPlanner =
@@ -59,6 +60,22 @@ export type FromPlanner =
       readonly plan: Plan;
       readonly checks: PlanChecks;
       readonly isStopped: boolean;
+    }
+  /** What to get, and the plan with it. While it is looked for, what the best set costs so far. */
+  | {
+      readonly type: 'getting';
+      readonly run: number;
+      readonly trials: number;
+      readonly unplaced: number;
+      readonly cost: number;
+    }
+  | {
+      readonly type: 'got';
+      readonly run: number;
+      readonly got: readonly Got[];
+      readonly trials: number;
+      readonly plan: Plan;
+      readonly checks: PlanChecks;
     }
   | { readonly type: 'curve'; readonly run: number; readonly points: readonly CurvePlan[] }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };

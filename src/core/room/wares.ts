@@ -1,15 +1,16 @@
 import type { Household, Nook, Place, PlaceId, UnitSpec, Ware } from '../records/index.ts';
 import {
+  checkUnitOnWall,
   createPlaceTree,
-  findFreeX,
   findNook,
-  fromOwnPart,
   getRoomSpec,
   listWalls,
   type PlaceTree,
 } from '../storage/index.ts';
 import { getBoxSize, getSlotSize, nestBoxes } from '../storage/nest.ts';
-import { applyChanges, createSavePlaces } from '../tracking/index.ts';
+import { fromOwnPart } from '../storage/ownParts.ts';
+import { applyChanges } from '../tracking/index.ts';
+import { createSavePlaces } from '../tracking/placeActs.ts';
 import { computeFindings } from './findings.ts';
 import { listPieces } from './pieces.ts';
 
@@ -74,6 +75,22 @@ function listBinSpots(tree: PlaceTree, ware: Ware, left: number, createId: () =>
   return found;
 }
 
+/** What hangs may hang higher or lower than is usual, mm; what stands stands. */
+const HIGHER_MM = [0, 200, 400, 600, -300];
+const listHeights = ({ yMm }: UnitSpec) =>
+  yMm > 0 ? HIGHER_MM.map((more) => yMm + more).filter((mm) => mm > 0) : [yMm];
+
+/** Where along a wall a piece touches none that stands or hangs there: at its ends, and beside each of them. */
+function listFreeXs(standing: readonly UnitSpec[], piece: UnitSpec, wallMm: number): number[] {
+  const { widthMm, heightMm, yMm } = piece;
+  const beside = standing.filter((unit) => unit.yMm < yMm + heightMm && yMm < unit.yMm + unit.heightMm);
+  const marks = [0, wallMm - widthMm, ...beside.flatMap((unit) => [unit.xMm + unit.widthMm, unit.xMm - widthMm])];
+  return [...new Set(marks)]
+    .filter((x) => x >= 0 && x + widthMm <= wallMm)
+    .filter((x) => beside.every((unit) => unit.xMm >= x + widthMm || unit.xMm + unit.widthMm <= x))
+    .toSorted((a, b) => a - b);
+}
+
 /** Where a piece would stand: at each wall, at the first gap where the room is no worse for it. */
 function listPieceSpots(household: Household, tree: PlaceTree, ware: Ware, createId: () => string): Got[] {
   const part = ware.piece!;
@@ -86,12 +103,24 @@ function listPieceSpots(household: Household, tree: PlaceTree, ware: Ware, creat
     const before = countFaults(pieces);
     for (const wall of listWalls(spec)) {
       const standing = pieces.flatMap(({ unit }) => (!unit.stand && unit.wallId === wall.id ? [unit] : []));
-      const xMm = findFreeX(standing, part.unit, wall.lengthMm);
-      if (xMm === null) continue;
-      const unit: UnitSpec = { ...part.unit, wallId: wall.id, xMm };
       const id = createId() as PlaceId;
-      const piece = { id, name: ware.name, unit, slots: part.slots.map(({ slot }) => slot), holdsCloth: false };
-      if (countFaults([...pieces, piece]) > before) continue;
+      const unit = listHeights(part.unit)
+        .flatMap((yMm) => {
+          const at = { ...part.unit, wallId: wall.id, yMm };
+          return listFreeXs(standing, at, wall.lengthMm).map((xMm): UnitSpec => ({ ...at, xMm }));
+        })
+        .find((one) => {
+          if (checkUnitOnWall(one, wall) !== null) return false;
+          const piece = {
+            id,
+            name: ware.name,
+            unit: one,
+            slots: part.slots.map(({ slot }) => slot),
+            holdsCloth: false,
+          };
+          return countFaults([...pieces, piece]) <= before;
+        });
+      if (!unit) continue;
       const order = tree.getChildren(room.id).length;
       const places: Place[] = [
         { id, parentId: room.id, level: 'unit', name: ware.name, order, unit },
@@ -107,7 +136,5 @@ function listPieceSpots(household: Household, tree: PlaceTree, ware: Ware, creat
 export function listSpots(household: Household, ware: Ware, left: number, createId: () => string): Got[] {
   if (left <= 0) return [];
   const tree = createPlaceTree(household.places);
-  return ware.container
-    ? listBinSpots(tree, ware, left, createId)
-    : listPieceSpots(household, tree, ware, createId);
+  return ware.container ? listBinSpots(tree, ware, left, createId) : listPieceSpots(household, tree, ware, createId);
 }

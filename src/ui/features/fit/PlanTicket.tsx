@@ -18,6 +18,8 @@ import { WishList } from './WishList.tsx';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
+const Wares = lazy(async () => ({ default: (await import('./Wares.tsx')).Wares }));
+const GotList = lazy(async () => ({ default: (await import('./GotList.tsx')).GotList }));
 const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
 
 /** Plan A, Plan B …: the first letter that is free. */
@@ -33,7 +35,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const household = useHousehold();
   const run = useFitRun();
   const { status, progress, plan, checks, note, seconds, start, stop, discard, curve, household: madeFor } = run;
-  const { bound, supposed } = run;
+  const { bound, supposed, got } = run;
   const act = useApp((state) => state.act);
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const today = useAnswer(household, 'today', null);
@@ -69,7 +71,11 @@ export function PlanTicket({ moves }: { moves: number }) {
           (status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today')}
       </h2>
       {status === 'running' ? (
-        <Searching progress={progress} seconds={seconds} today={today} />
+        run.isGetting ? (
+          <Getting />
+        ) : (
+          <Searching progress={progress} seconds={seconds} today={today} />
+        )
       ) : (
         <Comparison
           today={today}
@@ -95,6 +101,11 @@ export function PlanTicket({ moves }: { moves: number }) {
                 : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
           </span>
         </p>
+      )}
+      {plan && got && status === 'done' && (
+        <Suspense>
+          <GotList unplaced={plan.unplaced.length} />
+        </Suspense>
       )}
       {plan && supposed === null && status === 'done' && <Freed plan={plan} />}
       {plan && bound && status === 'done' && <Proof bound={bound} />}
@@ -202,6 +213,7 @@ export function PlanTicket({ moves }: { moves: number }) {
         <div hidden={status === 'running'}>
           <Suspense>
             <WhatIf />
+            <Wares />
           </Suspense>
         </div>
       )}
@@ -272,6 +284,24 @@ function Searching({ progress, seconds, today }: SearchingProps) {
       {progress && (
         <p className="tabular mt-2">
           {wordCount(progress.unplaced, 'lot')} without a home. {progress.steps.toLocaleString('en')} steps tried.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** How far the search for things to get has come. */
+function Getting() {
+  const getting = useFitRun((state) => state.getting);
+  return (
+    <div className="mt-3" role="status">
+      <p className="font-display text-[28px] leading-tight font-semibold">
+        {getting ? wordCount(getting.unplaced, 'lot') : '…'}
+      </p>
+      <p className="text-stone">without a home with the best set so far</p>
+      {getting && (
+        <p className="tabular mt-2">
+          It costs {getting.cost.toFixed(2)}. {wordCount(getting.trials, 'set')} tried.
         </p>
       )}
     </div>

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Household, LotId, Plan } from '../../../core/records/index.ts';
+import { withGot, type Got } from '../../../core/room/wares.ts';
 import { startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { Aim, CurvePlan, FromPlanner, PlanChecks } from '../../../workers/protocol.ts';
 
@@ -19,6 +20,11 @@ interface FitRun {
   readonly bound: { readonly mostPercent: number; readonly isLast: boolean } | null;
   /** What was supposed, where the plan is for a household that is not; such a plan is only looked at. */
   readonly supposed: string | null;
+  /** What to get, and how many trials it took to find out; null until it is asked for. */
+  readonly got: { readonly list: readonly Got[]; readonly trials: number } | null;
+  readonly getting: Extract<FromPlanner, { type: 'getting' }> | null;
+  /** Whether what is looked for is what to get. */
+  readonly isGetting: boolean;
   /** The household the plan was made for. */
   readonly household: Household | null;
   readonly start: (household: Household, seed: number, seconds: number) => void;
@@ -30,6 +36,8 @@ interface FitRun {
   readonly startMend: (household: Household, stayIds: readonly LotId[]) => void;
   /** Looks for a plan with few moves for a household as it might be. */
   readonly startSupposed: (household: Household, supposed: string) => void;
+  /** Looks for the cheapest things to get with which all has a home. */
+  readonly startGet: (household: Household) => void;
   readonly choose: (point: CurvePlan) => void;
   /** Shows a plan that was kept; it was checked when it was made. */
   readonly look: (plan: Plan, household: Household) => void;
@@ -53,12 +61,15 @@ const NOTHING = {
   bestSoFar: null,
   bound: null,
   supposed: null,
+  got: null,
+  getting: null,
+  isGetting: false,
 } as const;
 
 function begin(household: Household, seconds: number, aim: Aim, seed = 1): void {
   const set = useFitRun.setState;
   handle?.abandon();
-  set({ ...NOTHING, status: 'running', seconds, household });
+  set({ ...NOTHING, status: 'running', seconds, household, isGetting: aim.type === 'get' });
   const listen = (message: FromPlanner) => {
     if (message.type === 'progress') {
       set({ progress: message });
@@ -67,7 +78,13 @@ function begin(household: Household, seconds: number, aim: Aim, seed = 1): void 
     else if (message.type === 'done')
       set({ status: 'done', plan: message.plan, checks: message.checks, bestSoFar: null });
     else if (message.type === 'bound') set({ bound: message });
-    else {
+    else if (message.type === 'getting') set({ getting: message });
+    else if (message.type === 'got') {
+      const { got, plan, checks, trials } = message;
+      const supposed = got.length > 0 ? 'With what you could get' : null;
+      set({ status: 'done', plan, checks, got: { list: got, trials }, supposed });
+      if (supposed) set({ household: withGot(household, got) });
+    } else {
       const { points } = message;
       // The first that brings most of the gain is the one to look at.
       const good = points.find((point) => point.gainShare >= GOOD_SHARE) ?? points.at(-1);
@@ -97,6 +114,9 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   startSupposed(household, supposed) {
     begin(household, FEW_SECONDS, { type: 'mend', stayIds: [] });
     set({ supposed });
+  },
+  startGet(household) {
+    begin(household, FEW_SECONDS, { type: 'get' });
   },
   look(plan, household) {
     handle?.abandon();

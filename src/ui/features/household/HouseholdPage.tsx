@@ -195,9 +195,12 @@ function Beginnings() {
   const replace = useApp((state) => state.replace);
   const bringBack = useApp((state) => state.bringBack);
   const [has, setHas] = useState<boolean | null>(null);
-  const load = async (which: 'sample' | 'empty') => {
-    const { createEmptyHousehold, createSampleHousehold } = await import('../../../sample/index.ts');
+  const load = async (which: 'sample' | 'kitchen' | 'empty') => {
+    const { createEmptyHousehold, createKitchenHousehold, createSampleHousehold } =
+      await import('../../../sample/index.ts');
     if (which === 'sample') await replace(createSampleHousehold(), 'Heron Loft is here again, in its first disorder.');
+    else if (which === 'kitchen')
+      await replace(createKitchenHousehold(), 'Tern Steps is here: a beginner at the kitchen table.');
     else await replace(createEmptyHousehold(), 'An empty sewing room is ready.');
     setHas(true);
   };
@@ -210,6 +213,7 @@ function Beginnings() {
       <div className="mt-3 flex flex-wrap gap-3">
         <Button onClick={() => void load('empty')}>Start empty</Button>
         <Button onClick={() => void load('sample')}>Open the sample</Button>
+        <Button onClick={() => void load('kitchen')}>Open the kitchen table</Button>
         <Button disabled={has === false} onClick={() => void bringBack().then((isBack) => setHas(isBack))}>
           Bring back the one before
         </Button>

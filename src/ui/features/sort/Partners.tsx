@@ -45,7 +45,12 @@ export function Partners({ group }: { group: Group }) {
       <ul>
         {partners.map(({ group: other, holder, keeper }) => (
           <li key={other.id} className="dotted-row py-1.5">
-            <p>
+            <p
+              {...explained(
+                'The share of that place which both would take were it empty; the divider is as deep and high as the row, the bag a third larger than what is in it.',
+                'How full it would be',
+              )}
+            >
               With <strong>{wordGroup(other, household)}</strong>: {formatPlaceName(tree, holder.place.id)} would take
               both, {Math.round(holder.share * 100)} % full, {wordKeeper(keeper, household.settings.units)}.
             </p>

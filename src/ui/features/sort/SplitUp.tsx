@@ -4,6 +4,7 @@ import { proposeSplit } from '../../../core/grouping/split.ts';
 import { createSplit } from '../../../core/tracking/sortActs.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
@@ -52,7 +53,12 @@ export function SplitUp({ group }: { group: Group }) {
   return (
     <section aria-label="Too large for one place" className="mt-4">
       <h3 className="font-bold">Too large for one place</h3>
-      <p>
+      <p
+        {...explained(
+          'As few parts as fit within your fill target into the place that takes most of it, each really packed; alike in size, and cut where a boundary is easily said.',
+          'How the cuts were found',
+        )}
+      >
         Cut by {wordSplitBy(by)} at {at.map(format).join(', ')}, it is {wordCount(sizes.length, 'part')} of{' '}
         {sizes.map((part) => part.lots).join(', ')} lots; each would fill a place such as{' '}
         {formatPlaceName(tree, place.id)} to {Math.round(Math.max(...sizes.map((part) => part.share)) * 100)} % or less.

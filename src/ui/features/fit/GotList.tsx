@@ -1,0 +1,85 @@
+import { getCost } from '../../../core/room/wares.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+import { useFitRun } from './fitRun.ts';
+
+/** What a search for things to get has found: how many of what, where each would stand, and what all costs. */
+export function GotList({ unplaced }: { unplaced: number }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const got = useFitRun((state) => state.got);
+  const start = useFitRun((state) => state.start);
+  const seconds = useChoices((state) => state.fitSeconds);
+  const supposed = useFitRun((state) => state.household);
+  if (!got) return null;
+  const { list, trials } = got;
+  const tree = getTree(supposed ?? household);
+  const total = list.reduce((sum, one) => sum + getCost(one), 0);
+  const left = unplaced === 0 ? '' : ` ${wordCount(unplaced, 'lot')} would still be without a home.`;
+  const tried = `${wordCount(trials, 'set')} of things ${trials === 1 ? 'was' : 'were'} tried, each with a search of its own and real packing.`;
+  const how =
+    list.length === 0
+      ? `${tried} A thing is tried where it fits, and where by its measures it would take something that has no home.`
+      : `${tried} Without any one of these, something would lose its home, as far as the search can see; a cheaper set was looked for and not found.`;
+  if (list.length === 0)
+    return (
+      <p className="mt-3 border-l-4 border-woad bg-linen p-3" {...explained(how)}>
+        {unplaced === 0 ? 'You need nothing: all has a home.' : `Nothing on your list would help.${left}`}
+      </p>
+    );
+  const isHere = list.every((one) => one.places.every((place) => household.places.has(place.id)));
+  return (
+    <section aria-label="To get" className="mt-3 border-l-4 border-woad bg-linen p-3">
+      <ul>
+        {list.map((one) => (
+          <li key={one.places[0]!.id} className="flex items-baseline gap-2">
+            <span className="min-w-0 flex-1" {...explained(how)}>
+              {one.count} × <strong>{one.ware.name}</strong>{' '}
+              <span className="text-sm text-stone">
+                into {formatPlaceName(tree, one.within) || tree.places.get(one.within)?.name}
+              </span>
+            </span>
+            <span className="tabular" {...explained('What one costs, times how many.')}>
+              {getCost(one).toFixed(2)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 flex items-baseline justify-between font-semibold">
+        <span>Together</span>
+        <span className="tabular" {...explained(how)}>
+          {total.toFixed(2)}
+        </span>
+      </p>
+      <p {...explained(how)}>{unplaced === 0 ? 'With it all has a home.' : left}</p>
+      {!isHere && (
+        <Button
+          className="mt-2"
+          onClick={() =>
+            void act(
+              (now) =>
+                createSavePlaces(
+                  now,
+                  list.map((one) => one.ware.name).join(', '),
+                  list.flatMap((one) => one.places),
+                  [],
+                  world.nowMs(),
+                ),
+              'They stand in the room now; a plan with them is looked for.',
+            ).then((isDone) => {
+              if (isDone) start(useApp.getState().household!, 1, seconds);
+            })
+          }
+        >
+          They are here now
+        </Button>
+      )}
+    </section>
+  );
+}
