@@ -14,7 +14,7 @@ import {
   type Wish,
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
-import { createFirstRoom, createKitchen, createRooms } from './room.ts';
+import { createFirstRoom, createRooms } from './room.ts';
 import { ThingMaker, type Thing } from './things.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
@@ -22,8 +22,6 @@ const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
 
 /** One loft holds this many lots; bigger samples get more lofts. */
 const LOTS_PER_LOFT = 320;
-/** About thirty items. */
-const KITCHEN_LOTS = 38;
 /** Shares of the kinds among the items. */
 const KIND_SHARES = {
   fabric: 0.34,
@@ -174,14 +172,8 @@ export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle
   return createMessy('Heron Loft', createRooms(Math.max(1, Math.round(lots / LOTS_PER_LOFT))), seed, lots);
 }
 
-/** The second sample: a beginner at the kitchen table, with a peg field, a cart and a bench. */
-export function createKitchenHousehold(): Chronicle {
-  // The table is wanted for meals.
-  const wish: Wish = { id: 'meals', kind: 'free', lotIds: [], groupIds: [], placeId: 'k1-u1' as PlaceId };
-  return createMessy('Tern Steps', createKitchen(), 7, KITCHEN_LOTS, [wish]);
-}
-
-function createMessy(
+/** Things of the usual kinds, scattered over some rooms. */
+export function createMessy(
   name: string,
   rooms: readonly Place[],
   seed: number,

@@ -1,1 +1,1 @@
-export { createChronicle, createEmptyHousehold, createKitchenHousehold, createSampleHousehold } from './household.ts';
+export { createChronicle, createEmptyHousehold, createSampleHousehold } from './household.ts';

@@ -3,7 +3,7 @@ import { createBareRoom } from '../core/room/bare.ts';
 import { computeSlots } from '../core/storage/index.ts';
 
 /** A unit of the sample: its measures, and what is set on its slots by name (`*` for all). */
-interface UnitPlan {
+export interface UnitPlan {
   readonly name: string;
   readonly unit: Omit<UnitSpec, 'isAnchored' | 'loadG'> & { isAnchored?: boolean; loadG?: number | null };
   readonly slots?: Record<string, Partial<SlotSpec>>;
@@ -39,11 +39,13 @@ const LIDDED: Partial<ContainerSpec> = {
 const CLEAR: Partial<ContainerSpec> = { ...LIDDED, isSeeThrough: true };
 
 /** Walls of an outline, from corner to corner. */
-function outline(...corners: readonly [id: string, name: string, xMm: number, yMm: number][]): RoomSpec['walls'] {
+export function outline(
+  ...corners: readonly [id: string, name: string, xMm: number, yMm: number][]
+): RoomSpec['walls'] {
   return corners.map(([id, name, xMm, yMm]) => ({ id, name, from: { xMm, yMm } }));
 }
 
-const BARE: Omit<RoomSpec, 'walls'> = {
+export const BARE: Omit<RoomSpec, 'walls'> = {
   heightMm: 2400,
   slopes: [],
   doors: [],
@@ -133,7 +135,7 @@ const LANDING: RoomSpec = {
 
 type Pair = [number, number];
 
-function box(
+export function box(
   kind: UnitSpec['kind'],
   wallId: string,
   at: Pair,
@@ -226,7 +228,7 @@ const LANDING_UNITS: readonly UnitPlan[] = [
 ];
 
 /** The unit, slot and container places of a list of units. Ids are made of the prefix, so they are the same every time. */
-function createUnits(roomId: PlaceId, prefix: string, units: readonly UnitPlan[]): Place[] {
+export function createUnits(roomId: PlaceId, prefix: string, units: readonly UnitPlan[]): Place[] {
   const places: Place[] = [];
   for (const [order, plan] of units.entries()) {
     const unitId = `${prefix}-u${order + 1}` as PlaceId;
@@ -279,77 +281,6 @@ export function createRooms(lofts: number): Place[] {
     places.push(...createUnits(loftId, loftId, LOFT_UNITS), ...createUnits(landingId, landingId, LANDING_UNITS));
   }
   return places;
-}
-
-/** Five feet of wall in a kitchen: a table that is wanted for meals, a peg field, a cart, a bench with a lid. */
-const KITCHEN: RoomSpec = {
-  ...BARE,
-  walls: outline(
-    ['window-wall', 'Window wall', 0, 0],
-    ['free-wall', 'Free wall', 3400, 0],
-    ['door-wall', 'Door wall', 3400, 3000],
-    ['counter-wall', 'Counter wall', 0, 3000],
-  ),
-  doors: [
-    {
-      id: 'kitchen-door',
-      wallId: 'door-wall',
-      xMm: 2400,
-      widthMm: 800,
-      heightMm: 2000,
-      hinge: 'left',
-      swing: 'out',
-      wayMm: 0,
-    },
-  ],
-  windows: [{ id: 'window', wallId: 'window-wall', xMm: 900, sillMm: 950, widthMm: 1100, heightMm: 1100 }],
-  sockets: [{ id: 'socket', wallId: 'free-wall', xMm: 1700, heightMm: 300, circuitId: 'kitchen' }],
-  fixtures: [
-    {
-      id: 'stove',
-      kind: 'heater',
-      name: 'Stove',
-      at: { xMm: 300, yMm: 2500 },
-      widthMm: 600,
-      depthMm: 600,
-      heightMm: 900,
-    },
-  ],
-  lamps: [{ id: 'kitchen-lamp', name: 'Lamp over the table', at: { xMm: 1500, yMm: 1100 }, heightMm: 1900 }],
-  circuits: [{ id: 'kitchen', name: 'Kitchen sockets', volts: 230, amps: 16 }],
-  stations: [
-    { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 1500, yMm: 1700 }, unitId: 'k1-u1' as PlaceId },
-    { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 1100, yMm: 1700 }, unitId: 'k1-u1' as PlaceId },
-    { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 900, yMm: 2500 } },
-  ],
-};
-
-const KITCHEN_UNITS: readonly UnitPlan[] = [
-  {
-    name: 'Kitchen table',
-    unit: { ...box('table', 'window-wall', [800, 0], [1300, 740, 800], [1, 1], 0) },
-    slots: { '*': { heightMm: 380, depthMm: 320, light: 'sun' } },
-  },
-  { name: 'Peg field', unit: box('pegboard', 'free-wall', [300, 1100], [610, 610, 12], [1, 1], 0) },
-  {
-    name: 'Cart',
-    unit: { ...box('bookcase', 'free-wall', [1100, 0], [400, 700, 320], [1, 2], 8), hasWheels: true },
-    slots: { '*': { loadG: 6000 } },
-  },
-  {
-    name: 'Bench',
-    unit: box('drawers', 'free-wall', [100, 0], [760, 420, 360], [1, 1]),
-    slots: { '*': { opening: 'lid', loadG: 30_000 } },
-  },
-];
-
-/** The kitchen of a beginner. */
-export function createKitchen(): Place[] {
-  const id = 'k1' as PlaceId;
-  return [
-    { id, parentId: null, level: 'room', name: 'Kitchen', order: 0, room: KITCHEN },
-    ...createUnits(id, id, KITCHEN_UNITS),
-  ];
 }
 
 /** What a household needs to begin: one bare room with a table to work at. */

@@ -3,7 +3,8 @@ import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { foldEvents } from '../core/tracking/index.ts';
 import { checkInvariants } from '../core/tracking/invariants.ts';
-import { createEmptyHousehold, createKitchenHousehold, createSampleHousehold } from './index.ts';
+import { createEmptyHousehold, createSampleHousehold } from './index.ts';
+import { createKitchenHousehold } from './kitchen.ts';
 
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();

@@ -1,12 +1,10 @@
-import { modeLch, modeLrgb, modeOklab, modeOklch, modeRgb, modeXyz50, modeXyz65, parseHex, useMode } from 'culori/fn';
+import { convertLabToLch, convertRgbToOklab, parseHex } from 'culori/fn';
 
-useMode(modeRgb);
-useMode(modeLrgb);
-useMode(modeXyz50);
-useMode(modeXyz65);
-useMode(modeLch);
-useMode(modeOklab);
-export const toOklch = useMode(modeOklch);
+/** A `#rrggbb` colour by lightness, chroma and hue in degrees; null where it cannot be read. Converted step by step, for the whole table of colour spaces is far larger. */
+function toOklch(hex: string): { l: number; c: number; h?: number } | null {
+  const rgb = parseHex(hex);
+  return rgb ? convertLabToLch(convertRgbToOklab(rgb), 'oklch') : null;
+}
 
 /** Colour families round the wheel, in its order, neutrals apart at the end. */
 export const COLOUR_FAMILIES = [
@@ -58,7 +56,7 @@ export function getColourFamily(hex: string): ColourFamily {
 }
 
 function computeFamily(hex: string): ColourFamily {
-  const colour = toOklch(parseHex(hex));
+  const colour = toOklch(hex);
   if (!colour) return 'grey';
   const { l, c, h = 0 } = colour;
   if (c < 0.028) return l > 0.87 ? 'white' : l > 0.33 ? 'grey' : 'black';
@@ -71,7 +69,7 @@ function computeFamily(hex: string): ColourFamily {
 /** Sort key round the wheel: family, then from light to dark. Smaller comes first. */
 export function computeWheelKey(hex: string): number {
   return recall(keys, hex, (colour) => {
-    const lightness = toOklch(parseHex(colour))?.l ?? 0.5;
+    const lightness = toOklch(colour)?.l ?? 0.5;
     return COLOUR_FAMILIES.indexOf(getColourFamily(colour)) * 10 + (1 - lightness);
   });
 }

@@ -1,5 +1,19 @@
-import { clampChroma, colorsNamed, formatHex, parseHex } from 'culori/fn';
-import { toOklch } from './index.ts';
+import {
+  clampChroma,
+  colorsNamed,
+  formatHex,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  parseHex,
+  useMode,
+} from 'culori/fn';
+
+useMode(modeRgb);
+useMode(modeLrgb);
+useMode(modeOklab);
+const toOklch = useMode(modeOklch);
 
 /** Colours as sewists call them, beside the general names of the web. Set by eye. */
 const CRAFT: Readonly<Record<string, string>> = {

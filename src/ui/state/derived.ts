@@ -1,4 +1,4 @@
-import { computeGroups, computeNeeds, type Group, type GroupNeeds } from '../../core/grouping/index.ts';
+import { computeGroups, type Group } from '../../core/grouping/index.ts';
 import {
   takesRoom,
   type Household,
@@ -23,16 +23,6 @@ export function derive<T>(compute: (household: Household) => T): (household: Hou
 
 export const getTree: (household: Household) => PlaceTree = derive((household) => createPlaceTree(household.places));
 export const getGroups: (household: Household) => Group[] = derive(computeGroups);
-const needsByGroup: (household: Household) => Map<string, GroupNeeds> = derive(() => new Map());
-
-/** The room that a group of the household as it is needs; worked out when it is first asked for. */
-export function getNeeds(household: Household, group: Group): GroupNeeds {
-  const known = needsByGroup(household);
-  const needs = known.get(group.id) ?? computeNeeds(group, household);
-  known.set(group.id, needs);
-  return needs;
-}
-
 /** A wall of a room, with the id that addresses name it by. */
 export interface WallOfRoom {
   readonly id: string;

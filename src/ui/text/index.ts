@@ -20,7 +20,5 @@ export { capitalise, wordCount } from './grammar.ts';
 export { wordHomeOffer, wordPlaceReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
 export { formatAmount, wordAmount, wordDoubt, wordMeasureWay, wordPackage, wordReading, wordThing } from './things.ts';
-export { wordHowMuch, wordMeasures } from './measures.ts';
-export { explainNeeds } from './needs.ts';
 export { wordClass, wordGroup } from './groups.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';

@@ -5,14 +5,13 @@ import {
   formatAmount,
   wordAmount,
   wordDoubt,
-  wordHowMuch,
   wordLikeness,
   wordMatch,
-  wordMeasures,
   wordPackage,
   wordShift,
   wordThing,
 } from './index.ts';
+import { wordHowMuch, wordMeasures } from './measures.ts';
 import { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 
 const cloth = createCloth('cloth', { forms: ['board', 'stack', 'roll'] });

@@ -196,11 +196,13 @@ function Beginnings() {
   const bringBack = useApp((state) => state.bringBack);
   const [has, setHas] = useState<boolean | null>(null);
   const load = async (which: 'sample' | 'kitchen' | 'empty') => {
-    const { createEmptyHousehold, createKitchenHousehold, createSampleHousehold } =
-      await import('../../../sample/index.ts');
+    const { createEmptyHousehold, createSampleHousehold } = await import('../../../sample/index.ts');
     if (which === 'sample') await replace(createSampleHousehold(), 'Heron Loft is here again, in its first disorder.');
     else if (which === 'kitchen')
-      await replace(createKitchenHousehold(), 'Tern Steps is here: a beginner at the kitchen table.');
+      await replace(
+        (await import('../../../sample/kitchen.ts')).createKitchenHousehold(),
+        'Tern Steps is here: a beginner at the kitchen table.',
+      );
     else await replace(createEmptyHousehold(), 'An empty sewing room is ready.');
     setHas(true);
   };

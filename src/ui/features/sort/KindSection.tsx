@@ -13,9 +13,11 @@ import { createSetBounds, createSort } from '../../../core/tracking/sortActs.ts'
 import { formatMass } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
-import { getNeeds } from '../../state/derived.ts';
-import { explainNeeds, wordCount, wordGroup, wordKindPlural } from '../../text/index.ts';
-import { wordInside, wordOrder, wordOutside, wordSchool } from '../../text/groups.ts';
+import { getNeeds } from '../../state/needs.ts';
+import { wordCount, wordGroup, wordKindPlural } from '../../text/index.ts';
+import { explainNeeds } from '../../text/needs.ts';
+import { wordInside, wordOutside } from '../../text/groups.ts';
+import { wordOrder, wordSchool } from '../../text/schools.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getMeasure, getScale, listMarks, MEASURE_LABEL, nameClass } from './measures.ts';
 import { TagWords } from './TagWords.tsx';

@@ -8,7 +8,7 @@ import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
-import { wordSplitBy } from '../../text/groups.ts';
+import { wordSplitBy } from '../../text/schools.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getSplitScale, listSplitMarks } from './measures.ts';
 

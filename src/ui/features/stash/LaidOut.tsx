@@ -1,5 +1,5 @@
-import { useMemo, useRef } from 'react';
-import { computeNeeds, type Group } from '../../../core/grouping/index.ts';
+import { lazy, Suspense, useMemo, useRef } from 'react';
+import type { Group } from '../../../core/grouping/index.ts';
 import type { LotId, PhotoId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
@@ -9,8 +9,10 @@ import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import { getGroups } from '../../state/derived.ts';
-import { explainNeeds, wordCount, wordGroup } from '../../text/index.ts';
+import { wordCount, wordGroup } from '../../text/index.ts';
 import { getPresence, type StashRow } from './rows.ts';
+
+const GroupNeed = lazy(async () => ({ default: (await import('./GroupNeed.tsx')).GroupNeed }));
 
 /** 1 : 100 at 96 px to the inch. */
 const PX_PER_MM = 96 / 25.4 / 100;
@@ -123,8 +125,6 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
 function GroupHead({ group, name }: { group: Group; name: string }) {
   const household = useHousehold();
   const { units } = household.settings;
-  const needs = useMemo(() => computeNeeds(group, household), [group, household]);
-  const need = explainNeeds(needs, units)[0];
   const lengthMm = group.lots.reduce((sum, lot) => sum + (lot.lengthMm ?? 0), 0);
   return (
     <header className="flex items-baseline gap-x-4 overflow-hidden whitespace-nowrap">
@@ -132,11 +132,9 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
       <span className="text-sm text-stone" {...explained('The lengths shown under this head, added up.')}>
         {wordCount(group.lots.length, 'length')}, {formatClothLength(lengthMm, units)}
       </span>
-      {need && (
-        <span className="ml-auto hidden truncate text-sm text-stone md:inline" {...explained(need.how)}>
-          {need.words}
-        </span>
-      )}
+      <Suspense>
+        <GroupNeed group={group} />
+      </Suspense>
     </header>
   );
 }

@@ -8,7 +8,8 @@ import { useApp, useHousehold } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
-import { wordAmount, wordHowMuch, wordLikeness } from '../../text/index.ts';
+import { wordAmount, wordLikeness } from '../../text/index.ts';
+import { wordHowMuch } from '../../text/measures.ts';
 
 /** Made once for a state of the household, when something new is first described. */
 const finders = new WeakMap<Household['items'], TwinFinder>();

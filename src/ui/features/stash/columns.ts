@@ -2,7 +2,8 @@ import type { Item, Kind, Lot } from '../../../core/records/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import type { Settings } from '../../../core/records/index.ts';
-import { capitalise, formatAmount, wordAmount, wordForm, wordHowMuch, wordMeasures } from '../../text/index.ts';
+import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index.ts';
+import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
 import { getWhat, type SortBy, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
 

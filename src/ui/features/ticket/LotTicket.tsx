@@ -20,12 +20,11 @@ import {
   wordDoubt,
   wordForm,
   wordHomeOffer,
-  wordHowMuch,
-  wordMeasures,
   wordMeasureWay,
   wordPlaceReason,
   wordThing,
 } from '../../text/index.ts';
+import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
 import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { findHolder, getMeasureWays } from '../../../core/measure/index.ts';

@@ -13,7 +13,8 @@ import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { PlaceActs } from '../room/PlaceActs.tsx';
 import { getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
-import { wordAmount, wordCount, wordHowMuch, wordLight, wordReach } from '../../text/index.ts';
+import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
+import { wordHowMuch } from '../../text/measures.ts';
 
 /** The ticket of a compartment or bin: its measures, how full it is, and everything in it in order. */
 export function PlaceTicket({ id }: { id: PlaceId }) {
