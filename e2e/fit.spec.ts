@@ -88,6 +88,32 @@ test('what to get: of what the sewist lists, the cheapest with which all has a h
   await expect(page.getByText(/(Big cubes|Wall board|Drawer tower)/).first()).toBeVisible();
 });
 
+test('a plan that outlived a change says what is stale, and only that is placed anew', async ({ page }) => {
+  await openSample(page, '/fit');
+  await page.getByLabel('How long to search').selectOption('3');
+  await page.keyboard.press('s');
+  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await page.keyboard.press('1');
+  await page.keyboard.press('n');
+  const form = page.getByRole('form', { name: 'New cloth' });
+  await form.getByLabel('Name').fill('Tern twill');
+  await form.getByLabel('Length').fill('2.4 m');
+  await form.getByLabel('Fibre').fill('linen');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('complementary').getByRole('heading', { name: 'Tern twill' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('4');
+  const stale = page.getByRole('region', { name: 'What is stale' });
+  await expect(stale).toContainText('1 lot came since.');
+  await stale.getByRole('button', { name: 'Mend only what is stale' }).click();
+  await expect(page.getByText(/^\d+ things had no home; placed anew\. All else stays as planned\.$/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await page.getByRole('button', { name: 'Adopt this plan' }).click();
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+});
+
 test('few moves bring most of the gain: a point on the curve is the plan that is adopted', async ({ page }) => {
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');

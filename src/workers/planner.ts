@@ -6,8 +6,9 @@ import { computeInputsHash } from '../solver/model/index.ts';
 import { getPrice } from '../solver/score/index.ts';
 import { getCost } from '../core/room/wares.ts';
 import { createPlan, createRun, type Run } from '../solver/solve.ts';
+import { startMending, type Mending } from '../solver/mend.ts';
 import { searchWares, type GetResult } from '../solver/wares.ts';
-import type { CurvePlan, FromPlanner, ToPlanner } from './protocol.ts';
+import type { CurvePlan, FromPlanner, Mended, ToPlanner } from './protocol.ts';
 import { serveSearch } from './search.ts';
 
 /** Steps between two looks at the clock and the post box; far less than a tenth of a second. */
@@ -79,6 +80,21 @@ async function get({ run, household, seed }: Ask, post: Post, breathe: () => Pro
   post({ type: 'got', run, got: best.got, trials, ...close(best.run, best.household, seed, name, best.solution) });
 }
 
+/** What was placed anew, and how many others had to move. */
+function describeMending(
+  { stale }: Mending,
+  before: Pick<Plan, 'assignments'>,
+  after: Pick<Plan, 'assignments'>,
+): Mended {
+  const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst]);
+  const placed = new Map(before.assignments.map((one) => [one.lotId, one.placeId]));
+  const others = after.assignments.filter(
+    ({ lotId, placeId }) => placed.has(lotId) && placed.get(lotId) !== placeId && !loose.has(lotId),
+  );
+  const { homeless, ousted, burst } = stale;
+  return { homeless: homeless.length, ousted: ousted.length, burst: burst.length, others: others.length };
+}
+
 interface Proof {
   readonly run: number;
   readonly post: Post;
@@ -110,8 +126,7 @@ serveSearch<Begin, FromPlanner>(
     let drawnMs = -Infinity;
     let drawn = '';
     /** Searches until so many seconds after the start, telling how far it is; its last word counts. */
-    const search = async (untilSeconds: number, carryFactor: number): Promise<Run> => {
-      const made = createRun(asked, seed, carryFactor, aim.type === 'free' ? FREE_SECONDS : 0);
+    const search = async (untilSeconds: number, made: Run): Promise<Run> => {
       const report = () => {
         const { unplaced, fetchSeconds } = made.peek();
         const now = performance.now();
@@ -146,8 +161,25 @@ serveSearch<Begin, FromPlanner>(
       report();
       return made;
     };
+    if (aim.type === 'repair') {
+      let mending = startMending(household, aim.plan, seed, false);
+      await search(seconds / 2, mending.run);
+      let solution = mending.getSolution();
+      // What is stale found no room: then others make some.
+      if (!isStopped && solution.unplaced.length > 0) {
+        const wider = startMending(household, aim.plan, seed, true);
+        await search(seconds, wider.run);
+        const other = wider.getSolution();
+        if (other.score.unplacedWeight < solution.score.unplacedWeight - 1e-9) [mending, solution] = [wider, other];
+      }
+      const closed = close(mending.run, household, seed, `mended-${seed}-${mending.run.steps}-${run}`, solution);
+      const plan = { ...closed.plan, inputsHash: computeInputsHash(household) };
+      post({ type: 'done', run, ...closed, plan, isStopped, mended: describeMending(mending, aim.plan, plan) });
+      return post({ type: 'bound', run, mostPercent: 100, isLast: true });
+    }
     if (!isCurve) {
-      const made = await search(seconds, aim.type === 'mend' ? MEND_FACTOR : 1);
+      const factor = aim.type === 'mend' ? MEND_FACTOR : 1;
+      const made = await search(seconds, createRun(asked, seed, factor, aim.type === 'free' ? FREE_SECONDS : 0));
       const closed = close(made, asked, seed, `plan-${seed}-${made.steps}-${run}`);
       // What stayed for this once is no part of what the plan depends on.
       post({
@@ -164,7 +196,7 @@ serveSearch<Begin, FromPlanner>(
     for (const [i, factor] of CARRY_FACTORS.entries()) {
       // Stopped, it shows the plans that it has.
       if (isStopped && found.length > 0) break;
-      const made = await search((seconds * (i + 1)) / CARRY_FACTORS.length, factor);
+      const made = await search((seconds * (i + 1)) / CARRY_FACTORS.length, createRun(asked, seed, factor));
       const closed = close(made, household, seed, `plan-${seed}-${made.steps}-${run}-${factor}`);
       found.push({ ...closed, moves: countMoves(household, closed.plan.assignments), before: made.before });
     }

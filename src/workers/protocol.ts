@@ -23,10 +23,13 @@ export type { HomeOffer, PlaceReason, Verdict };
 
 /**
  * What a search is for: the best plan; several plans from few moves to many; a plan with as few containers in use as can
- * be; one that moves little, with some things staying where they are now; or what to get so that all has a home.
+ * be; one that moves little, with some things staying where they are now; what to get so that all has a home;
+ * or what of a plan is stale, placed anew.
  */
 export type Aim =
-  { readonly type: 'best' | 'curve' | 'free' | 'get' } | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
+  | { readonly type: 'best' | 'curve' | 'free' | 'get' }
+  | { readonly type: 'repair'; readonly plan: Pick<Plan, 'assignments'> }
+  | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
 
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
 export type ToPlanner =
@@ -60,6 +63,8 @@ export type FromPlanner =
       readonly plan: Plan;
       readonly checks: PlanChecks;
       readonly isStopped: boolean;
+      /** What of the plan before was stale and was placed anew. */
+      readonly mended?: Mended;
     }
   /** What to get, and the plan with it. While it is looked for, what the best set costs so far. */
   | {
@@ -79,6 +84,14 @@ export type FromPlanner =
     }
   | { readonly type: 'curve'; readonly run: number; readonly points: readonly CurvePlan[] }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+export interface Mended {
+  readonly homeless: number;
+  readonly ousted: number;
+  readonly burst: number;
+  /** Things that were not stale and had to move all the same, for there was no room otherwise. */
+  readonly others: number;
+}
 
 export interface PlanChecks {
   readonly tests: number;

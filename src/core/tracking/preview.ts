@@ -24,3 +24,14 @@ export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'
   }
   return { ...household, lots };
 }
+
+/** Where the homes are, as a plan: what was adopted, and what was changed by hand since. */
+export function toHomePlan(household: Household): Pick<Plan, 'assignments'> {
+  return {
+    assignments: [...household.lots.values()].flatMap((lot) =>
+      takesRoom(lot) && lot.homeId !== null
+        ? [{ lotId: lot.id, placeId: lot.homeId, form: lot.homeForm, order: lot.homeOrder }]
+        : [],
+    ),
+  };
+}

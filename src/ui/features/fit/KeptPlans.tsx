@@ -15,6 +15,7 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { wordStale } from '../../text/stale.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 
@@ -37,15 +38,6 @@ const ROWS: readonly { name: string; how: string; tell: (plan: Plan, standing: P
     tell: (_, { overTarget }) => String(overTarget),
   },
 ];
-
-function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): string | null {
-  const parts = [
-    newLots.length > 0 && `${wordCount(newLots.length, 'lot')} came since`,
-    goneLots > 0 && `${wordCount(goneLots, 'lot')} in it ${goneLots === 1 ? 'is' : 'are'} gone`,
-    gonePlaces > 0 && `${wordCount(gonePlaces, 'lot')} would go where no place is any more`,
-  ].filter((one) => one !== false);
-  return parts.length > 0 ? `${parts.join(', ')}.` : null;
-}
 
 /** Plans that were kept, side by side, and what differs between two of them. */
 export function KeptPlans() {
@@ -128,7 +120,7 @@ export function KeptPlans() {
                   </Button>
                 )}
                 {wordStale(standings.get(plan.id)!) && (
-                  <p className="mt-1 text-left text-sm text-stone">{wordStale(standings.get(plan.id)!)}</p>
+                  <p className="mt-1 text-left text-sm text-stone">{wordStale(standings.get(plan.id)!)}.</p>
                 )}
               </td>
             ))}

@@ -13,7 +13,9 @@ import { getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
-import { listFreed } from './freed.ts';
+import { toHomePlan } from '../../../core/tracking/preview.ts';
+import { wordStale } from '../../text/stale.ts';
+import { Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
 import { WishList } from './WishList.tsx';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
@@ -54,6 +56,11 @@ export function PlanTicket({ moves }: { moves: number }) {
   const isKept = plan !== null && household.plans.has(plan.id);
   const standing = plan && isKept ? computePlanStanding(household, getTree(household), plan) : null;
   const isStale = standing !== null && (standing.goneLots > 0 || standing.gonePlaces > 0);
+  // Kept or only looked at: what changed since is told, and only that is mended.
+  const staleWords =
+    plan && supposed === null && (isOld || isKept)
+      ? wordStale(standing ?? computePlanStanding(household, getTree(household), plan))
+      : null;
   const count = [...household.lots.values()].filter(takesRoom).length;
 
   const show = useApp((state) => state.show);
@@ -108,7 +115,8 @@ export function PlanTicket({ moves }: { moves: number }) {
         </Suspense>
       )}
       {plan && supposed === null && status === 'done' && <Freed plan={plan} />}
-      {plan && bound && status === 'done' && <Proof bound={bound} />}
+      {run.mended && status === 'done' && <MendedLine mended={run.mended} />}
+      {plan && bound && !run.mended && status === 'done' && <Proof bound={bound} />}
       {plan && supposed && status === 'done' && (
         <p className="mt-3 border-l-4 border-woad bg-linen p-3">
           This is only supposed: look at it on the wall and in the lists, then drop it.
@@ -119,10 +127,15 @@ export function PlanTicket({ moves }: { moves: number }) {
           <Curve today={today} />
         </Suspense>
       )}
-      {isOld && (
-        <p className="mt-3 border-l-4 border-weld bg-linen p-3 text-sm">
-          Things have changed since this plan was made. Find it again to have them counted.
-        </p>
+      {plan && (isOld || (staleWords !== null && !isAdopted)) && status === 'done' && (
+        <section aria-label="What is stale" className="mt-3 border-l-4 border-weld bg-linen p-3">
+          <p {...explained('Lots and places that the plan does not know, or knows and are no more.')}>
+            Things have changed since this plan was made{staleWords ? `: ${staleWords}` : ''}.
+          </p>
+          <Button className="mt-2" onClick={() => run.startRepair(household, plan)}>
+            Mend only what is stale
+          </Button>
+        </section>
       )}
       {status === 'running' ? (
         <Button look="strong" className="mt-4 w-full" data-key="s" onClick={stop}>
@@ -178,6 +191,11 @@ export function PlanTicket({ moves }: { moves: number }) {
           >
             What would few moves bring? <kbd className="pl-1 font-normal">K</kbd>
           </Button>
+          {!plan && hasAdopted && homeless > 0 && (
+            <Button className="col-span-2" onClick={() => run.startRepair(household, toHomePlan(household))}>
+              Find homes for what has none, and leave the rest
+            </Button>
+          )}
           {plan && !isAdopted && supposed === null && !household.plans.has(plan.id) && (
             <Button
               className="col-span-2"
@@ -227,38 +245,6 @@ export function PlanTicket({ moves }: { moves: number }) {
   );
 }
 
-/** How near the plan is to the best there could be, as far as that is proven. */
-function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
-  const { mostPercent, isLast } = bound;
-  const how =
-    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.';
-  return (
-    <p className="mt-2 text-sm text-stone" {...explained(how)}>
-      {mostPercent >= 95
-        ? isLast
-          ? 'How much better a plan could be was not proven.'
-          : 'Working out how much better any plan could be…'
-        : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}
-    </p>
-  );
-}
-
-/** Containers in use today that the plan leaves empty. */
-function Freed({ plan }: { plan: Plan }) {
-  const household = useHousehold();
-  const { used, freed } = listFreed(household, getTree(household), plan);
-  if (freed.length === 0) return null;
-  return (
-    <p
-      className="mt-2 text-sm"
-      {...explained('Bins, boxes and other containers with something in them now, in which this plan puts nothing.')}
-    >
-      {freed.length} of {wordCount(used, 'container')} in use become free: {freed.map((place) => place.name).join(', ')}
-      .
-    </p>
-  );
-}
-
 interface SearchingProps {
   readonly progress: ReturnType<typeof useFitRun.getState>['progress'];
   readonly seconds: number;
@@ -284,24 +270,6 @@ function Searching({ progress, seconds, today }: SearchingProps) {
       {progress && (
         <p className="tabular mt-2">
           {wordCount(progress.unplaced, 'lot')} without a home. {progress.steps.toLocaleString('en')} steps tried.
-        </p>
-      )}
-    </div>
-  );
-}
-
-/** How far the search for things to get has come. */
-function Getting() {
-  const getting = useFitRun((state) => state.getting);
-  return (
-    <div className="mt-3" role="status">
-      <p className="font-display text-[28px] leading-tight font-semibold">
-        {getting ? wordCount(getting.unplaced, 'lot') : '…'}
-      </p>
-      <p className="text-stone">without a home with the best set so far</p>
-      {getting && (
-        <p className="tabular mt-2">
-          It costs {getting.cost.toFixed(2)}. {wordCount(getting.trials, 'set')} tried.
         </p>
       )}
     </div>

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { Household, LotId, Plan } from '../../../core/records/index.ts';
 import { withGot, type Got } from '../../../core/room/wares.ts';
 import { startPlanner, type PlannerHandle } from '../../../workers/client.ts';
-import type { Aim, CurvePlan, FromPlanner, PlanChecks } from '../../../workers/protocol.ts';
+import type { Aim, CurvePlan, FromPlanner, Mended, PlanChecks } from '../../../workers/protocol.ts';
 
 /** A search and what it found, kept while one looks at other screens. */
 interface FitRun {
@@ -23,6 +23,8 @@ interface FitRun {
   /** What to get, and how many trials it took to find out; null until it is asked for. */
   readonly got: { readonly list: readonly Got[]; readonly trials: number } | null;
   readonly getting: Extract<FromPlanner, { type: 'getting' }> | null;
+  /** What of a plan was stale and was placed anew. */
+  readonly mended: Mended | null;
   /** Whether what is looked for is what to get. */
   readonly isGetting: boolean;
   /** The household the plan was made for. */
@@ -36,6 +38,8 @@ interface FitRun {
   readonly startMend: (household: Household, stayIds: readonly LotId[]) => void;
   /** Looks for a plan with few moves for a household as it might be. */
   readonly startSupposed: (household: Household, supposed: string) => void;
+  /** Places only what is stale of a plan anew. */
+  readonly startRepair: (household: Household, plan: Pick<Plan, 'assignments'>) => void;
   /** Looks for the cheapest things to get with which all has a home. */
   readonly startGet: (household: Household) => void;
   readonly choose: (point: CurvePlan) => void;
@@ -64,6 +68,7 @@ const NOTHING = {
   got: null,
   getting: null,
   isGetting: false,
+  mended: null,
 } as const;
 
 function begin(household: Household, seconds: number, aim: Aim, seed = 1): void {
@@ -76,7 +81,13 @@ function begin(household: Household, seconds: number, aim: Aim, seed = 1): void 
       if (message.best) set({ bestSoFar: { assignments: [...message.best] } });
     } else if (message.type === 'failed') set({ status: 'failed', note: message.note, bestSoFar: null });
     else if (message.type === 'done')
-      set({ status: 'done', plan: message.plan, checks: message.checks, bestSoFar: null });
+      set({
+        status: 'done',
+        plan: message.plan,
+        checks: message.checks,
+        mended: message.mended ?? null,
+        bestSoFar: null,
+      });
     else if (message.type === 'bound') set({ bound: message });
     else if (message.type === 'getting') set({ getting: message });
     else if (message.type === 'got') {
@@ -114,6 +125,9 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   startSupposed(household, supposed) {
     begin(household, FEW_SECONDS, { type: 'mend', stayIds: [] });
     set({ supposed });
+  },
+  startRepair(household, { assignments }) {
+    begin(household, FEW_SECONDS, { type: 'repair', plan: { assignments } });
   },
   startGet(household) {
     begin(household, FEW_SECONDS, { type: 'get' });

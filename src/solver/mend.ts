@@ -1,0 +1,90 @@
+import { takesRoom, type Household, type LotId, type Plan, type Wish } from '../core/records/index.ts';
+import { previewPlan } from '../core/tracking/preview.ts';
+import { createFacts, type Facts } from './model/index.ts';
+import { describePresent, recount, State } from './score/index.ts';
+import { constructFromPresent, PackingCache, repairPacking } from './search/index.ts';
+import { createRun, type Run, type Solution } from './solve.ts';
+
+/** What of a plan no longer holds. */
+export interface Stale {
+  /** Lots that came since, or had no home in the plan. */
+  readonly homeless: readonly LotId[];
+  /** Lots whose place is no more. */
+  readonly ousted: readonly LotId[];
+  /** Lots that no longer go, or may no longer go, where the plan has them: they grew, the place shrank, a rule changed. */
+  readonly burst: readonly LotId[];
+}
+
+/** Carries the plan out in thought, packs every place for real, and sees what cannot stay. */
+export function findStale(household: Household, plan: Pick<Plan, 'assignments'>): Stale {
+  // In the form that the plan has it, and nowhere else.
+  const facts = createFacts(withOthersStaying(previewPlan(household, plan), new Set()));
+  const state = new State(facts);
+  constructFromPresent(state);
+  repairPacking(state, new PackingCache(facts));
+  const planned = new Set(plan.assignments.map((one) => one.lotId));
+  const [homeless, ousted, burst]: [LotId[], LotId[], LotId[]] = [[], [], []];
+  for (const [l, lot] of facts.lots.entries()) {
+    if (lot.placeId === null) (planned.has(lot.id) ? ousted : homeless).push(lot.id);
+    else if (state.getPlace(l) !== facts.present[l]) burst.push(lot.id);
+  }
+  return { homeless, ousted, burst };
+}
+
+/** The household with a plan carried out, in which all stays but what is given. */
+function withOthersStaying(preview: Household, loose: ReadonlySet<LotId>): Household {
+  const lotIds = [...preview.lots.values()].flatMap((lot) =>
+    takesRoom(lot) && lot.placeId !== null && !loose.has(lot.id) ? [lot.id] : [],
+  );
+  const wish: Wish = { id: 'stays-as-planned', kind: 'stays', lotIds, groupIds: [], placeId: null };
+  const { settings } = preview;
+  return { ...preview, settings: { ...settings, wishes: [...(settings.wishes ?? []), wish] } };
+}
+
+/** Things of the plan that are still good move only where that brings so many times what carrying costs. */
+const LOATH = 32;
+
+/** A search for what is stale of a plan. What it finds is scored from how things really are. */
+export interface Mending {
+  readonly stale: Stale;
+  readonly run: Run;
+  /** Whether things that were not stale may move too: there was no room otherwise. */
+  readonly isWider: boolean;
+  readonly getSolution: () => Solution;
+}
+
+function score(real: Facts, { assignments }: Solution): Solution['score'] {
+  const byLot = new Map(assignments.map((one) => [one.lotId, one]));
+  // As the plan would have it, but with what carrying costs from where things are.
+  const planned = { ...real, lots: real.lots.map((lot) => ({ ...lot, form: byLot.get(lot.id)?.form ?? lot.form })) };
+  return recount(
+    real,
+    describePresent(planned, (lot) => byLot.get(lot.id)?.placeId ?? null),
+  );
+}
+
+/**
+ * Begins to mend a plan: only what is stale is placed anew. Where that leaves more without a home than need be, `isWider`
+ * lets the others move too, loath as they are.
+ */
+export function startMending(
+  household: Household,
+  plan: Pick<Plan, 'assignments'>,
+  seed: number,
+  isWider: boolean,
+): Mending {
+  const stale = findStale(household, plan);
+  const preview = previewPlan(household, plan);
+  const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst]);
+  const run = isWider ? createRun(preview, seed, LOATH) : createRun(withOthersStaying(preview, loose), seed);
+  const real = createFacts(household);
+  return {
+    stale,
+    run,
+    isWider,
+    getSolution() {
+      const solution = run.getSolution();
+      return { ...solution, score: score(real, solution) };
+    },
+  };
+}

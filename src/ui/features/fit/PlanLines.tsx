@@ -1,0 +1,77 @@
+import type { Plan } from '../../../core/records/index.ts';
+import type { Mended } from '../../../workers/protocol.ts';
+import { explained } from '../../components/explained.ts';
+import { useHousehold } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+import { useFitRun } from './fitRun.ts';
+import { listFreed } from './freed.ts';
+
+/** How near the plan is to the best there could be, as far as that is proven. */
+export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
+  const { mostPercent, isLast } = bound;
+  const how =
+    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.';
+  return (
+    <p className="mt-2 text-sm text-stone" {...explained(how)}>
+      {mostPercent >= 95
+        ? isLast
+          ? 'How much better a plan could be was not proven.'
+          : 'Working out how much better any plan could be…'
+        : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}
+    </p>
+  );
+}
+
+/** What was stale, and that the rest stayed as it was planned. */
+export function MendedLine({ mended: { homeless, ousted, burst, others } }: { mended: Mended }) {
+  const parts = [
+    homeless > 0 ? `${wordCount(homeless, 'thing')} had no home` : '',
+    ousted > 0 ? `${wordCount(ousted, 'thing')} lost ${ousted === 1 ? 'its' : 'their'} place` : '',
+    burst > 0 ? `${wordCount(burst, 'thing')} no longer went in` : '',
+  ].filter((part) => part !== '');
+  const how =
+    'The plan was carried out in thought and every place packed; what cannot stay, or has no home, was placed anew, and all else stayed as it was planned.';
+  return (
+    <p className="mt-2" {...explained(how)}>
+      {parts.length > 0 ? `${parts.join(', ')}; placed anew.` : 'Nothing of it was stale.'}{' '}
+      {others > 0
+        ? `There was no room otherwise, so ${wordCount(others, 'other')} ${others === 1 ? 'moves' : 'move'} too.`
+        : 'All else stays as planned.'}
+    </p>
+  );
+}
+
+/** Containers in use today that the plan leaves empty. */
+export function Freed({ plan }: { plan: Plan }) {
+  const household = useHousehold();
+  const { used, freed } = listFreed(household, getTree(household), plan);
+  if (freed.length === 0) return null;
+  return (
+    <p
+      className="mt-2 text-sm"
+      {...explained('Bins, boxes and other containers with something in them now, in which this plan puts nothing.')}
+    >
+      {freed.length} of {wordCount(used, 'container')} in use become free: {freed.map((place) => place.name).join(', ')}
+      .
+    </p>
+  );
+}
+
+/** How far the search for things to get has come. */
+export function Getting() {
+  const getting = useFitRun((state) => state.getting);
+  return (
+    <div className="mt-3" role="status">
+      <p className="font-display text-[28px] leading-tight font-semibold">
+        {getting ? wordCount(getting.unplaced, 'lot') : '…'}
+      </p>
+      <p className="text-stone">without a home with the best set so far</p>
+      {getting && (
+        <p className="tabular mt-2">
+          It costs {getting.cost.toFixed(2)}. {wordCount(getting.trials, 'set')} tried.
+        </p>
+      )}
+    </div>
+  );
+}

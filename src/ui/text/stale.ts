@@ -1,0 +1,12 @@
+import type { PlanStanding } from '../../core/tracking/planActs.ts';
+import { wordCount } from './grammar.ts';
+
+/** What a plan does not know, or knows and is no more; null where it is whole. */
+export function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): string | null {
+  const parts = [
+    newLots.length > 0 && `${wordCount(newLots.length, 'lot')} came since`,
+    goneLots > 0 && `${wordCount(goneLots, 'lot')} in it ${goneLots === 1 ? 'is' : 'are'} gone`,
+    gonePlaces > 0 && `${wordCount(gonePlaces, 'lot')} would go where no place is any more`,
+  ].filter((one) => one !== false);
+  return parts.length > 0 ? parts.join(', ') : null;
+}
