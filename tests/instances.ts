@@ -245,8 +245,12 @@ export function createInstance(lots: number, places: number, fill: number, seed:
     things.push(...make(low));
   }
   return {
-    // An empty place is worth nothing here: the programme that is to be beaten does not know of it.
-    settings: { ...DEFAULT_SETTINGS, estimates: { ...DEFAULT_SETTINGS.estimates, emptySeconds: 0 } },
+    // An empty place and a run of numbers are worth nothing here: the programme that is to be beaten does not know of them.
+    settings: {
+      ...DEFAULT_SETTINGS,
+      estimates: { ...DEFAULT_SETTINGS.estimates, emptySeconds: 0 },
+      sorting: { ...DEFAULT_SETTINGS.sorting, pattern: { ...DEFAULT_SETTINGS.sorting.pattern, order: 'name' } },
+    },
     places: new Map(made.map((place) => [place.id, place])),
     items: new Map(things.map(({ item }) => [item.id, item])),
     lots: new Map(things.map(({ lot }) => [lot.id, lot])),

@@ -29,6 +29,7 @@ import {
   constructFromPresent,
   constructRest,
   PackingCache,
+  putInSequence,
   repairPacking,
 } from './search/index.ts';
 
@@ -199,8 +200,11 @@ export function createRun(household: Household, seed: number, carryFactor = 1, o
     getSolution() {
       const { state: packed } = createPacked(facts, annealer.best, state.cap, cache, opening);
       const best = packedBest && packedBest.price <= packed.price ? packedBest.state : packed;
-      const solution = createSolution(facts, best, cache);
-      return real === facts ? solution : { ...solution, score: recount(real, toOffered(real, best.option)) };
+      const inOrder = new State(facts, opening);
+      inOrder.load(best.option);
+      putInSequence(inOrder, cache);
+      const solution = createSolution(facts, inOrder, cache);
+      return real === facts ? solution : { ...solution, score: recount(real, toOffered(real, inOrder.option)) };
     },
   };
 }

@@ -1,3 +1,4 @@
 export { Annealer } from './anneal.ts';
 export { constructByGroup, constructFirstFit, constructFromPresent, constructRest } from './construct.ts';
 export { PackingCache, repairPacking } from './repair.ts';
+export { putInSequence } from './sequence.ts';
