@@ -88,6 +88,7 @@ describe('the bundle', () => {
       hiddenSeconds: 6,
       mixSeconds: 15,
       emptySeconds: 25,
+      tableSeconds: 30,
     });
     const { sorting, bounds, wishes } = household.settings;
     expect(sorting.scrap).toEqual({ levels: ['colour'], order: 'wheel', tags: [] });

@@ -270,8 +270,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   addKinds,
   // 4 → 5: a room is an outline with doors, windows and slopes; what hangs in front on a hook costs something.
   (raw) => closeRooms(addEstimate(raw, 'hookInFrontSeconds', 1.5)),
-  // 5 → 6: schools inside each other, boundaries of one's own; an empty place is worth something.
-  (raw) => nestSchools(addEstimate(raw, 'emptySeconds', 25)),
+  // 5 → 6: schools inside each other, boundaries of one's own; an empty place and a clear table are worth something.
+  (raw) => nestSchools(addEstimate(addEstimate(raw, 'emptySeconds', 25), 'tableSeconds', 30)),
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

@@ -48,6 +48,8 @@ export class Estimates {
   @IsNumber() @Min(0) @Max(6000) mixSeconds!: number;
   /** A place that is left empty takes the next bolt or bag: what a month of that is worth to the user. */
   @IsNumber() @Min(0) @Max(6000) emptySeconds!: number;
+  /** What lies on a table is in the way whenever one works there: a thing, a month. */
+  @IsNumber() @Min(0) @Max(6000) tableSeconds!: number;
   /** Re-shuffling a place that is full to the brim, a month. */
   @IsNumber() @Min(0) @Max(6000) crowdSeconds!: number;
   @IsNumber() @Min(0) @Max(600) carrySeconds!: number;
@@ -160,6 +162,7 @@ export const DEFAULT_ESTIMATES: Estimates = {
   splitRoomSeconds: 15,
   mixSeconds: 15,
   emptySeconds: 25,
+  tableSeconds: 30,
   crowdSeconds: 90,
   carrySeconds: 25,
   carryMonths: 12,

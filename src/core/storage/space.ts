@@ -29,6 +29,8 @@ export interface PlaceTraits {
   readonly isChildSafe: boolean;
   readonly isNearHeat: boolean;
   readonly isSeeThrough: boolean;
+  /** The top of a table, on which one works. */
+  readonly isWorkTop: boolean;
   /** Most that may lie in it, g: the least of its own limit and the container's. */
   readonly loadG: number;
   readonly tareG: number;
@@ -98,6 +100,7 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
     isChildSafe: slot.isChildSafe || isHigh,
     isNearHeat: slot.isNearHeat,
     isSeeThrough: box ? box.isSeeThrough : slot.isSeeThrough,
+    isWorkTop: unit.kind === 'table' && slot.yMm >= unit.heightMm - 1,
     loadG: box ? Math.min(box.loadG, Math.max(0, slot.loadG - box.tareG)) : slot.loadG,
     tareG: box?.tareG ?? 0,
   };

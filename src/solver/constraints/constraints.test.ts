@@ -21,6 +21,7 @@ const TRAITS: PlaceTraits = {
   isChildSafe: false,
   isNearHeat: false,
   isSeeThrough: false,
+  isWorkTop: false,
   loadG: 8000,
   tareG: 0,
 };

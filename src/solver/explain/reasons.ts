@@ -73,6 +73,7 @@ export type PlaceReason =
   | { readonly code: 'reach'; readonly reach: Reach; readonly usesPerMonth: number }
   | { readonly code: 'dark' }
   | { readonly code: 'seen' }
+  | { readonly code: 'on-table'; readonly seconds: number }
   | { readonly code: 'spare'; readonly spareMm: number }
   | { readonly code: 'elsewhere'; readonly placeId: PlaceId; readonly moreSeconds: number };
 
@@ -92,6 +93,7 @@ export function explainPlace(facts: Facts, offered: readonly (Offered | null)[],
   if (place.traits.light === 'dark' && facts.items[l]!.care.some((flag) => flag === 'fades' || flag === 'noSun'))
     reasons.push({ code: 'dark' });
   if (facts.items[l]!.fabric && place.traits.isSeeThrough) reasons.push({ code: 'seen' });
+  if (place.traits.isWorkTop) reasons.push({ code: 'on-table', seconds: facts.settings.estimates.tableSeconds });
   if (place.space.mode === 'line' && place.space.rowsRun === 'x') {
     const used = inside.reduce((sum, one) => sum + one!.share, 0) * place.space.widthMm;
     if (used < place.space.widthMm) reasons.push({ code: 'spare', spareMm: place.space.widthMm - used });

@@ -9,14 +9,15 @@ import type { Wishes } from './wishes.ts';
 /** Daylight indoors fades about an eighth as fast as the sun through a window; an estimate. */
 const DAY_SHARE = 1 / 8;
 
-/** What a month in a place wears off a thing, in the user's own seconds: fading, dust, being forgotten. */
+/** What a month in a place wears off a thing, in the user's own seconds: fading, dust, being forgotten, being in the way. */
 export function computeWear(item: Item, traits: PlaceTraits, { estimates }: Settings): number {
   const fades = item.care.includes('fades') || item.care.includes('noSun');
   const light = traits.light === 'sun' ? 1 : traits.light === 'day' ? DAY_SHARE : 0;
   return (
     (fades ? light * estimates.fadeSeconds : 0) +
     (item.fabric && !traits.isDustProof ? estimates.dustSeconds : 0) +
-    (item.fabric && !traits.isSeeThrough ? estimates.hiddenSeconds : 0)
+    (item.fabric && !traits.isSeeThrough ? estimates.hiddenSeconds : 0) +
+    (traits.isWorkTop ? estimates.tableSeconds : 0)
   );
 }
 

@@ -121,6 +121,7 @@ describe('why here, and where else', () => {
     [{ code: 'reach', reach: 'bend', usesPerMonth: 0.4 }, 'Height: bend; used less than once a month.'],
     [{ code: 'dark' }, 'Dark, so it does not fade.'],
     [{ code: 'seen' }, 'In sight, so it is not forgotten.'],
+    [{ code: 'on-table', seconds: 30 }, 'On the table: in the way of the work, 0.5 min a month.'],
     [{ code: 'spare', spareMm: 110 }, '11 cm to spare.'],
     [{ code: 'elsewhere', placeId: cube, moreSeconds: 90 }, 'Next best: cube › A1, 1.5 min a month more.'],
     [{ code: 'elsewhere', placeId: cube, moreSeconds: -90 }, 'cube › A1 would save 1.5 min a month.'],

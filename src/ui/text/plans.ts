@@ -74,6 +74,8 @@ export function wordPlaceReason(reason: PlaceReason, tree: PlaceTree, units: Uni
       return 'Dark, so it does not fade.';
     case 'seen':
       return 'In sight, so it is not forgotten.';
+    case 'on-table':
+      return `On the table: in the way of the work, ${formatMinutes(reason.seconds)} a month.`;
     case 'spare':
       return `${formatSize(reason.spareMm, units)} to spare.`;
     case 'elsewhere':

@@ -54,6 +54,7 @@ const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estima
       ['hiddenSeconds', 'Each cloth in sight'],
       ['mixSeconds', 'A group less in a place'],
       ['emptySeconds', 'A place left empty'],
+      ['tableSeconds', 'A thing less on a table'],
       ['crowdSeconds', 'A place not crammed'],
       ['fadeSeconds', 'No sun on a cloth'],
       ['dustSeconds', 'No dust on a cloth'],

@@ -169,6 +169,7 @@ const HOW_WHY: Record<PlaceReason['code'], string> = {
   reach: 'The height of the hand that takes it out, beside your own height; how often is what the thing says.',
   dark: 'What the compartment says of its light, and the thing of fading.',
   seen: 'Whether one looks into the place, from its opening and sides.',
+  'on-table': 'What a thing less on a table is worth to you a month, as House says.',
   spare: 'The length of the shelf, less what lies on it side by side.',
   elsewhere:
     'Every other place was packed with it and priced like a plan; the cheapest is named, with its seconds a month more.',
