@@ -51,8 +51,12 @@ export function formatVolume(mm3: number, system: UnitSystem): string {
     : `${trimZeros((mm3 / 1e6).toFixed(mm3 < 1e7 ? 1 : 0))} l`;
 }
 
-/** Seconds a month as a sewist feels them: `38 min`, under ten minutes with one digit. */
+/** From this on one counts in hours. */
+const HOURS_FROM_MIN = 600;
+
+/** Seconds a month as a sewist feels them: `38 min`, under ten minutes with one digit, from ten hours on `36 h`. */
 export function formatMinutes(seconds: number): string {
   const minutes = Math.abs(seconds) < 3 ? 0 : seconds / 60;
+  if (Math.abs(minutes) >= HOURS_FROM_MIN) return `${Math.round(minutes / 60).toLocaleString('en')} h`;
   return `${Math.abs(minutes) < 10 ? trimZeros(minutes.toFixed(1)) : String(Math.round(minutes))} min`;
 }

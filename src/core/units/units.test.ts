@@ -101,5 +101,10 @@ describe('other amounts', () => {
 
   it('words minutes with a digit only where it matters', () => {
     expect([formatMinutes(2280), formatMinutes(330), formatMinutes(0)]).toEqual(['38 min', '5.5 min', '0 min']);
+    expect([formatMinutes(35_940), formatMinutes(129_360), formatMinutes(-36_000)]).toEqual([
+      '599 min',
+      '36 h',
+      '-10 h',
+    ]);
   });
 });

@@ -42,18 +42,22 @@ export function MendedLine({ mended: { homeless, ousted, burst, others } }: { me
   );
 }
 
+/** More names than these are not read. */
+const MOST_NAMED = 8;
+
 /** Containers in use today that the plan leaves empty. */
 export function Freed({ plan }: { plan: Plan }) {
   const household = useHousehold();
   const { used, freed } = listFreed(household, getTree(household), plan);
   if (freed.length === 0) return null;
+  const named = freed.slice(0, MOST_NAMED).map((place) => place.name);
+  const names = freed.length > MOST_NAMED ? [...named, `${freed.length - MOST_NAMED} more`] : named;
   return (
     <p
       className="mt-2 text-sm"
       {...explained('Bins, boxes and other containers with something in them now, in which this plan puts nothing.')}
     >
-      {freed.length} of {wordCount(used, 'container')} in use become free: {freed.map((place) => place.name).join(', ')}
-      .
+      {freed.length} of {wordCount(used, 'container')} in use become free: {names.join(', ')}.
     </p>
   );
 }
