@@ -104,8 +104,13 @@ try {
   await page.getByRole('button', { name: 'Look on from here' }).waitFor({ timeout: 90_000 });
   await take('room-arrange');
   await go('/sort');
-  await page.getByRole('button', { name: /^Cotton/ }).click();
+  await page.getByLabel('Sort cloth').selectOption('lengthClass');
+  await page.getByLabel('Cloth, second school').selectOption('fibre');
+  await page.getByRole('button', { name: 'Project lengths, cotton' }).click();
+  await page.getByLabel('Close message').click();
   await take('sort');
+  await page.getByLabel('Cloth, second school').selectOption('');
+  await page.getByLabel('Sort cloth').selectOption('fibre');
   await go('/fit');
   await page.getByRole('button', { name: /^What would few moves bring/ }).click();
   await page.getByText('What few moves bring').waitFor({ timeout: 60_000 });
