@@ -1,14 +1,19 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { getWholeId, type Group } from '../../../core/grouping/index.ts';
+import { findSmallestHolder } from '../../../core/grouping/holder.ts';
 import { KINDS } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
 import { wordGroup } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GroupTicket } from './GroupTicket.tsx';
 import { KindSection } from './KindSection.tsx';
+
+/** So many lots are tried in all places while one looks on. */
+const MOST_TRIED = 4000;
+const MOST_NAMED = 3;
 
 /** Each kind sorted by a school of one's own, with what every group holds and the room it needs. */
 export function SortPage() {
@@ -27,6 +32,15 @@ export function SortPage() {
   };
   const kinds = KINDS.filter((kind) => groups.some((group) => group.kind === kind));
   const small = groups.filter((group) => group.lots.length <= 2).length;
+  const tree = getTree(household);
+  // In a very large household each group's ticket tells it.
+  const large = useMemo(
+    () =>
+      household.lots.size > MOST_TRIED
+        ? []
+        : groups.filter((group) => findSmallestHolder(household, tree, group.lots) === null),
+    [household, tree, groups],
+  );
   return (
     <Page
       title="Sort"
@@ -59,6 +73,16 @@ export function SortPage() {
             label="of one or two, too small for a place of their own"
             how="Groups with no more than two lots. What a group needs adds up its lots in each form they all allow: spines or rolls side by side, piles on top of each other, or litres with the air that stays between (three quarters of a bin for soft goods, five eighths for hard ones)."
           />
+          {large.length > 0 && (
+            <Figure
+              value={String(large.length)}
+              label={`too large for any one place: ${large
+                .slice(0, MOST_NAMED)
+                .map((group) => wordGroup(group, household))
+                .join(', ')}${large.length > MOST_NAMED ? ' …' : ''}`}
+              how="Groups that no place of the household takes whole, even empty, with real packing; the ticket of each says where to cut it."
+            />
+          )}
         </>
       }
     >
