@@ -77,9 +77,10 @@ function createPromise(now: GetResult): (spot: Got) => number {
   const inside = new Map<PlaceId, LotId[]>();
   for (const { placeId, lotId } of solution.assignments) inside.set(placeId, [...(inside.get(placeId) ?? []), lotId]);
   return (spot) => {
-    const next = withGot(household, [spot]);
-    if (!next) return -Infinity;
-    const tree = createPlaceTree(next.places);
+    // Only the places count here: what lies in them is moved over when the spot is tried.
+    const tree = createPlaceTree(
+      new Map([...household.places, ...spot.places.map((place) => [place.id, place] as const)]),
+    );
     const isNew = new Set(spot.places.map((place) => place.id));
     const spaces = tree.leaves.filter((leaf) => isNew.has(leaf.id)).map((leaf) => computeSpace(tree, leaf));
     const fills = spaces.map(() => 0);
