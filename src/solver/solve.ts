@@ -18,6 +18,7 @@ import {
   getOptionPackage,
   getPlaceOf,
   getWayOf,
+  isAllowed,
   type Facts,
   type Offered,
 } from './model/index.ts';
@@ -123,6 +124,25 @@ function createPacked(
   return { state, burst: repairPacking(state, cache) };
 }
 
+/** Puts lots where a plan has them, as far as they go in there. */
+function loadAssignments(state: State, assignments: readonly Assignment[]): void {
+  const { facts } = state;
+  const placeIndex = new Map(facts.places.map((one, p) => [one.place.id, p]));
+  const byLot = new Map(assignments.map((one) => [one.lotId, one]));
+  for (const [l, lot] of facts.lots.entries()) {
+    const wanted = byLot.get(lot.id);
+    const p = wanted && placeIndex.get(wanted.placeId);
+    if (!wanted || p === undefined) continue;
+    for (let w = facts.wayStart[l]!; w < facts.wayStart[l + 1]!; w += 1) {
+      const option = w * facts.places.length + p;
+      if (STOW_FORMS[facts.wayForm[w]!] !== wanted.form || !isAllowed(facts, w, p) || !state.canInsert(option))
+        continue;
+      state.insert(l, option);
+      break;
+    }
+  }
+}
+
 /** With more lots than this the search has no time to mend an arrangement by size. */
 const MOST_BY_SIZE = 4000;
 
@@ -139,9 +159,16 @@ function withCarrying(household: Household, factor: number): Household {
 /**
  * Starts a search for the best plan of a household. The only way into the solver. With a `carryFactor` above 1 things
  * are moved only where that saves so many times as much; with `openSeconds` every container that holds anything costs so
- * many seconds a month, so that as few are used as can be. The plan is scored with the real prices all the same.
+ * many seconds a month, so that as few are used as can be. The plan is scored with the real prices all the same. A search that
+ * goes on `from` a plan never ends with a worse one.
  */
-export function createRun(household: Household, seed: number, carryFactor = 1, openSeconds = 0): Run {
+export function createRun(
+  household: Household,
+  seed: number,
+  carryFactor = 1,
+  openSeconds = 0,
+  from: readonly Assignment[] = [],
+): Run {
   const real = createFacts(household);
   const facts = carryFactor === 1 ? real : createFacts(withCarrying(household, carryFactor));
   const cache = new PackingCache(facts);
@@ -154,6 +181,11 @@ export function createRun(household: Household, seed: number, carryFactor = 1, o
     constructFromPresent(present);
     constructRest(present);
     if (carryFactor > 1 || present.price < state.price) state.load(present.option);
+  }
+  if (from.length > 0) {
+    const given = new State(facts, opening);
+    loadAssignments(given, from);
+    if (given.price <= state.price) state.load(given.option);
   }
   // Where something has no home, the plain order of sizes often houses more; what it costs is soon mended.
   if (carryFactor === 1 && state.unplacedWeight > 0 && facts.lots.length <= MOST_BY_SIZE) {

@@ -7,7 +7,7 @@ import { createPlaceTree } from '../core/storage/index.ts';
 import { nameHooks } from '../core/tracking/rebuild.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createFacts, getOptionPackage, getPlaceOf, listOptions, type Offered } from './model/index.ts';
-import { recount, State } from './score/index.ts';
+import { getPrice, recount, State } from './score/index.ts';
 import { createRun, solveFirstFit, type Solution } from './solve.ts';
 
 /** The sample with hooks where things hang now and dividers in every second bin. */
@@ -96,6 +96,19 @@ describe('a plan', () => {
       run.advance(30_000);
       verify(household, run.getSolution());
       verify(household, solveFirstFit(household));
+    }
+  });
+
+  it('goes on from a plan, and never ends with a worse one', () => {
+    const { household } = createSampleHousehold(1, 160);
+    const first = createRun(household, 1);
+    first.advance(40_000);
+    const plan = first.getSolution();
+    for (const seed of [2, 3, 4]) {
+      const run = createRun(household, seed, 1, 0, plan.assignments);
+      run.advance(4000);
+      const { score } = run.getSolution();
+      expect(getPrice(score)).toBeLessThanOrEqual(getPrice(plan.score) + 1e-6);
     }
   });
 

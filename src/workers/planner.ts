@@ -179,7 +179,9 @@ serveSearch<Begin, FromPlanner>(
     }
     if (!isCurve) {
       const factor = aim.type === 'mend' ? MEND_FACTOR : 1;
-      const made = await search(seconds, createRun(asked, seed, factor, aim.type === 'free' ? FREE_SECONDS : 0));
+      const open = aim.type === 'free' ? FREE_SECONDS : 0;
+      const from = aim.type === 'best' ? aim.from : undefined;
+      const made = await search(seconds, createRun(asked, seed, factor, open, from));
       const closed = close(made, asked, seed, `plan-${seed}-${made.steps}-${run}`);
       // What stayed for this once is no part of what the plan depends on.
       post({

@@ -22,12 +22,13 @@ import type { HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts
 export type { HomeOffer, PlaceReason, Verdict };
 
 /**
- * What a search is for: the best plan; several plans from few moves to many; a plan with as few containers in use as can
+ * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
  * be; one that moves little, with some things staying where they are now; what to get so that all has a home;
  * or what of a plan is stale, placed anew.
  */
 export type Aim =
-  | { readonly type: 'best' | 'curve' | 'free' | 'get' }
+  | { readonly type: 'best'; readonly from?: readonly Assignment[] }
+  | { readonly type: 'curve' | 'free' | 'get' }
   | { readonly type: 'repair'; readonly plan: Pick<Plan, 'assignments'> }
   | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
 

@@ -63,11 +63,14 @@ export function PlanTicket({ moves }: { moves: number }) {
       : null;
   const count = [...household.lots.values()].filter(takesRoom).length;
 
+  const canGoOn = plan !== null && supposed === null && !isOld && !isAdopted && staleWords === null;
   const show = useApp((state) => state.show);
   // A ticket that lies over the plan's makes way for it.
   const search = () => {
     show(null);
-    start(household, 1, fitSeconds);
+    // The same search would only find the same plan: it looks on from there while nothing has changed.
+    if (canGoOn) run.goOn(household, fitSeconds);
+    else start(household, 1, fitSeconds);
   };
   const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
 
@@ -163,7 +166,8 @@ export function PlanTicket({ moves }: { moves: number }) {
             </Button>
           )}
           <Button look={plan || toCarry > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
-            {plan && supposed === null ? 'Search again' : 'Find a plan'} <kbd className="pl-1 font-normal">S</kbd>
+            {canGoOn ? 'Look on from here' : plan && supposed === null ? 'Search again' : 'Find a plan'}{' '}
+            <kbd className="pl-1 font-normal">S</kbd>
           </Button>
           <label className="flex items-center gap-2 text-stone">
             for

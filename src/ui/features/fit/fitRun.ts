@@ -30,6 +30,8 @@ interface FitRun {
   /** The household the plan was made for. */
   readonly household: Household | null;
   readonly start: (household: Household, seed: number, seconds: number) => void;
+  /** Looks on from the plan in hand: what it ends with is never worse. */
+  readonly goOn: (household: Household, seconds: number) => void;
   /** Looks for what few moves would bring. */
   readonly startCurve: (household: Household, seed: number, seconds: number) => void;
   /** Looks for a plan with as few containers in use as can be. */
@@ -112,6 +114,10 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   ...NOTHING,
   start(household, seed, seconds) {
     begin(household, seconds, { type: 'best' }, seed);
+  },
+  goOn(household, seconds) {
+    const { plan } = get();
+    if (plan) begin(household, seconds, { type: 'best', from: plan.assignments }, plan.seed + 1);
   },
   startCurve(household, seed, seconds) {
     begin(household, seconds, { type: 'curve' }, seed);
