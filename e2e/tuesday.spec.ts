@@ -228,6 +228,26 @@ test('cloth is sorted by schools inside each other, with exceptions by hand and 
   await expect(ticket).toContainText('by length class, inside by fibre, round the colour wheel');
 });
 
+test('a whole group is taken up: every place says whether it takes it all, and it is put there', async ({ page }) => {
+  await openSample(page, '/sort');
+  await page.getByRole('button', { name: /^Sail/ }).click();
+  const ticket = page.getByRole('complementary', { name: 'Group' });
+  await ticket.getByRole('button', { name: 'Take it up, and try every place on the wall' }).click();
+  const bar = page.getByRole('status').filter({ hasText: /places take all of Sail/ });
+  await expect(bar).toContainText(/^\d+ of 45 places take all of Sail\. Point at one/);
+  // What would come of it is told of every place.
+  const good = page.getByRole('button', { name: /^[^:]+: all 7 things; .+ than now\.$/ });
+  await expect(good.first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^[^:]+: no, / }).first()).toBeVisible();
+  await good.first().focus();
+  await expect(page.getByRole('status').filter({ hasText: /: all 7 things; / })).toBeVisible();
+  await good.first().press('Enter');
+  await expect(page.getByText(/^Moved Sail/)).toBeVisible();
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: /^Sail/ }).click();
+  await expect(page.getByRole('complementary', { name: 'Group' })).toContainText('1 place');
+});
+
 test('a thing is edited from any screen, and the screen is where it was', async ({ page }) => {
   await openSample(page, '/sort');
   await page.getByRole('button', { name: /^Linen/ }).click();

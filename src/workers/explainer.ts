@@ -1,4 +1,4 @@
-import { computeHomes, computeVerdicts, explainPlace, findLot } from '../solver/explain/index.ts';
+import { computeGroupVerdicts, computeHomes, computeVerdicts, explainPlace, findLot } from '../solver/explain/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { Told } from './news.ts';
@@ -33,6 +33,11 @@ function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[Qu
     case 'verdicts': {
       const lot = findLot(facts, ask);
       return lot < 0 ? [] : computeVerdicts(facts, offered, lot);
+    }
+    case 'groupVerdicts': {
+      const g = facts.groups.findIndex((group) => group.id === ask);
+      const lots = facts.lots.flatMap((_, l) => (facts.groupOf[l] === g ? [l] : []));
+      return lots.length === 0 ? [] : computeGroupVerdicts(facts, offered, lots);
     }
     case 'today':
       return recount(facts, offered);

@@ -17,9 +17,9 @@ import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
 import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { News } from './news.ts';
-import type { HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts';
+import type { GroupVerdict, HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts';
 
-export type { HomeOffer, PlaceReason, Verdict };
+export type { GroupVerdict, HomeOffer, PlaceReason, Verdict };
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
@@ -138,6 +138,8 @@ export interface Questions {
   homes: { ask: LotId; answer: readonly HomeOffer[] };
   /** What would come of putting a lot into each place. */
   verdicts: { ask: LotId; answer: readonly Verdict[] };
+  /** What would come of putting a whole group into each place. */
+  groupVerdicts: { ask: string; answer: readonly GroupVerdict[] };
   /** Today's arrangement, scored like a plan. */
   today: { ask: null; answer: Score };
 }

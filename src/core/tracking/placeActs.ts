@@ -4,10 +4,12 @@ import {
   type Household,
   type Item,
   type Lot,
+  type LotId,
   type Place,
   type PlaceId,
   type Plan,
   type Station,
+  type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { computeStationPoint, createPlaceTree, type PlaceTree } from '../storage/index.ts';
@@ -143,6 +145,32 @@ export function createCarryAll(household: Household, subject: string, nowMs: num
   }
   const real = changes.filter((change) => change !== null);
   return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
+}
+
+/** Puts several lots into one place, each in a form, in this order behind what is there; it is their home from now on. */
+export function createMoveTogether(
+  household: Household,
+  forms: readonly (readonly [LotId, StowForm])[],
+  placeId: PlaceId,
+  subject: string,
+  nowMs: number,
+): Act {
+  const place = household.places.get(placeId);
+  if (!place || !createPlaceTree(household.places).leaves.includes(place)) return fail({ code: 'no-such-place' });
+  const moved = new Set<LotId>(forms.map(([id]) => id));
+  const others = [...household.lots.values()].filter(
+    (lot) => !moved.has(lot.id) && (lot.homeId === placeId || lot.placeId === placeId),
+  );
+  const first = Math.max(-1, ...others.map((lot) => Math.max(lot.order, lot.homeOrder))) + 1;
+  const changes = forms.flatMap(([id, form], i) => {
+    const lot = household.lots.get(id);
+    if (!lot || !takesRoom(lot)) return [];
+    const order = first + i;
+    const home = { homeId: placeId, homeOrder: order, homeForm: form };
+    const next: Lot = { ...lot, state: 'in', placeId, order, form, ...home, sinceMs: nowMs };
+    return createChange('lots', id, lot, next) ?? [];
+  });
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'moved', subject, changes });
 }
 
 /** What removing a room would do. */

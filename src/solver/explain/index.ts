@@ -1,3 +1,3 @@
 export { computeHomes, findLot, type HomeOffer } from './homes.ts';
 export { explainPlace, explainUnplaced, type PlaceReason } from './reasons.ts';
-export { computeVerdicts, type Verdict } from './verdicts.ts';
+export { computeGroupVerdicts, computeVerdicts, type GroupVerdict, type Verdict } from './verdicts.ts';

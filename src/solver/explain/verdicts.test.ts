@@ -4,7 +4,10 @@ import { packPlace } from '../../core/packing/index.ts';
 import { createFacts } from '../model/index.ts';
 import { describePresent, recount } from '../score/index.ts';
 import { computeHomes } from './homes.ts';
-import { computeVerdicts } from './verdicts.ts';
+import { computeGroupVerdicts, computeVerdicts } from './verdicts.ts';
+import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
+import { applyChanges } from '../../core/tracking/index.ts';
+import { createMoveTogether } from '../../core/tracking/placeActs.ts';
 
 const { household } = createSampleHousehold();
 const facts = createFacts(household);
@@ -55,5 +58,65 @@ describe('the verdict on every place', () => {
     const is = describePresent(asked, (lot) => lot.placeId ?? lot.homeId);
     const lot = is.findIndex((one) => one !== null && one.place !== 0);
     expect(computeVerdicts(asked, is, lot)[0]).toMatchObject({ isGood: false, code: 'free' });
+  });
+});
+
+describe('the verdict on every place for a whole group', () => {
+  it('agrees with a recount of the household with the group moved by the act, and with packing', () => {
+    const base = recount(facts, offered).seconds;
+    let good = 0;
+    for (const [g, group] of facts.groups.entries()) {
+      if (group.lots.length < 2 || group.lots.length > 12) continue;
+      const lots = facts.lots.flatMap((_, l) => (facts.groupOf[l] === g ? [l] : []));
+      const verdicts = computeGroupVerdicts(facts, offered, lots);
+      expect(verdicts).toHaveLength(facts.places.length);
+      for (const verdict of verdicts) {
+        if (!verdict.isGood) continue;
+        good += 1;
+        const act = createMoveTogether(household, verdict.forms, verdict.placeId, 'them', 0);
+        if (!act.ok) throw new Error(act.fault.code);
+        const after = applyChanges(household, act.value.changes);
+        if (!after.ok) throw new Error('conflict');
+        // Of those that were out or elsewhere the carrying counts, from where they are now.
+        const p = facts.places.findIndex(({ place }) => place.id === verdict.placeId);
+        const moved = [...offered];
+        for (const [id, form] of verdict.forms) {
+          const l = facts.lots.findIndex((lot) => lot.id === id);
+          expect(after.value.lots.get(id)).toMatchObject({ placeId: verdict.placeId, homeId: verdict.placeId, form });
+          moved[l] = facts.describe(
+            l,
+            p,
+            facts.packages[l]!.find((pkg) => pkg.form === form)!,
+          );
+        }
+        expect(verdict.moreSeconds).toBeCloseTo(recount(facts, moved).seconds - base, 9);
+        const inside = moved.flatMap((one) => (one?.place === p ? [one.pkg] : []));
+        expect(packPlace(inside, facts.places[p]!.space).status).toBe('packed');
+      }
+    }
+    expect(good).toBeGreaterThan(20);
+  });
+
+  it('names the one that may not go, and how much all of them would take', () => {
+    // Piles of 32 mm: six here and five there are 352 mm of 350; alone the five take 160 of them.
+    const cloths = Array.from({ length: 11 }, (_, i) =>
+      createCloth(`c${i}`, { fabric: { ...createCloth('x').fabric!, fibre: i < 6 ? 'linen' : 'wool' } }),
+    );
+    const small = createHousehold(
+      [...createUnit('cube', {}), ...createUnit('other', { xMm: 1000 })],
+      cloths,
+      cloths.map((cloth, i) => createLot(cloth, i < 6 ? 'cube-A1' : 'other-A1')),
+    );
+    const own = createFacts(small);
+    const is = describePresent(own, (lot) => lot.placeId);
+    const wool = own.lots.flatMap((_, l) => (own.items[l]!.fabric!.fibre === 'wool' ? [l] : []));
+    const [cube, other] = computeGroupVerdicts(own, is, wool);
+    expect(other).toMatchObject({ isGood: false, code: 'here' });
+    expect(cube).toMatchObject({ isGood: false, code: 'full' });
+    if (!cube || cube.isGood) throw new Error('it does not go in');
+    expect(cube.needed).toBeCloseTo(160 / 350, 9);
+    expect(cube.available).toBeCloseTo(1 - 192 / 350, 9);
+    const free = computeGroupVerdicts(own, is, wool.slice(1));
+    expect(free[0]).toMatchObject({ isGood: true });
   });
 });

@@ -8,6 +8,8 @@ interface Rebuild {
   readonly carriedId: PlaceId | null;
   /** A thing that is to be put somewhere else: every place says what would come of it. */
   readonly lotId: LotId | null;
+  /** A group that is to be put somewhere whole. */
+  readonly groupId: string | null;
   /** The kind of hook that goes into a hole; empty for the field's usual one. */
   readonly hookKind: string;
   /** What is said of what is held. */
@@ -19,6 +21,7 @@ export const useRebuild = create<Rebuild>()(() => ({
   isOn: false,
   carriedId: null,
   lotId: null,
+  groupId: null,
   hookKind: '',
   words: '',
   isGood: true,

@@ -1,5 +1,7 @@
 import { formatMass, formatMinutes, formatSize, type UnitSystem } from '../../core/units/index.ts';
-import type { Verdict } from '../../workers/protocol.ts';
+import type { Household } from '../../core/records/index.ts';
+import type { GroupVerdict, Verdict } from '../../workers/protocol.ts';
+import { wordCount } from './grammar.ts';
 import { wordForm } from './names.ts';
 
 /** Words of what would come of putting a thing into a place; not in the index, only the wall needs them. */
@@ -54,4 +56,16 @@ export function wordVerdict(verdict: Verdict, place: string, isHomeless: boolean
     default:
       return `${place}: no, it is not kept in a way that suits.`;
   }
+}
+
+/** `B3: all 8 things; 2.4 min a month less than now.` or what forbids it, and to which of them. */
+export function wordGroupVerdict(verdict: GroupVerdict, place: string, household: Household): string {
+  const { units } = household.settings;
+  if (verdict.isGood)
+    return `${place}: all ${wordCount(verdict.forms.length, 'thing')}; ${wordGain(verdict.moreSeconds, false)}.`;
+  if (verdict.code === 'here') return `${place}: all of it is here.`;
+  const words = wordVerdict(verdict, place, false, units);
+  const lot = verdict.lotId && household.lots.get(verdict.lotId);
+  const name = lot ? household.items.get(lot.itemId)?.name : undefined;
+  return name ? `${words.replace(/\.$/, '')} (${name}).` : words.replace('no, it takes', 'no, together they take');
 }

@@ -22,6 +22,8 @@ import { SheetMenu } from './SheetMenu.tsx';
 
 const WallBuild = lazy(async () => ({ default: (await import('./build/WallBuild.tsx')).WallBuild }));
 const LotBar = lazy(async () => ({ default: (await import('./build/LotBar.tsx')).LotBar }));
+const GroupTargets = lazy(async () => ({ default: (await import('./build/LotTargets.tsx')).GroupTargets }));
+const GroupBar = lazy(async () => ({ default: (await import('./build/LotBar.tsx')).GroupBar }));
 const LotTargets = lazy(async () => ({ default: (await import('./build/LotTargets.tsx')).LotTargets }));
 const BuildBar = lazy(async () => ({ default: (await import('./build/BuildBar.tsx')).BuildBar }));
 
@@ -37,9 +39,9 @@ export function RoomPage() {
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const today = useAnswer(household, 'today', null);
-  const { isOn, lotId } = useRebuild();
+  const { isOn, lotId, groupId } = useRebuild();
   // A thing to be put somewhere comes before what is rebuilt.
-  const isRebuilt = isOn && lotId === null;
+  const isRebuilt = isOn && lotId === null && groupId === null;
   const { toMove } = getStrays(household);
 
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
@@ -111,7 +113,7 @@ export function RoomPage() {
           <Button
             data-key="w"
             aria-pressed={isRebuilt}
-            onClick={() => useRebuild.setState({ isOn: !isRebuilt, carriedId: null, lotId: null })}
+            onClick={() => useRebuild.setState({ isOn: !isRebuilt, carriedId: null, lotId: null, groupId: null })}
           >
             {isRebuilt ? 'Done' : 'Rebuild'} <kbd className="pl-1 font-normal">W</kbd>
           </Button>
@@ -139,6 +141,11 @@ export function RoomPage() {
           <LotBar lotId={lotId} />
         </Suspense>
       )}
+      {groupId && !lotId && (
+        <Suspense fallback={null}>
+          <GroupBar groupId={groupId} />
+        </Suspense>
+      )}
       {isRebuilt && (
         <Suspense fallback={null}>
           <BuildBar />
@@ -157,6 +164,10 @@ export function RoomPage() {
           lotId ? (
             <Suspense fallback={null}>
               <LotTargets key={`${wallId} ${lotId}`} lotId={lotId} drawing={drawing} />
+            </Suspense>
+          ) : groupId ? (
+            <Suspense fallback={null}>
+              <GroupTargets key={`${wallId} ${groupId}`} groupId={groupId} drawing={drawing} />
             </Suspense>
           ) : (
             isRebuilt && (

@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { Group } from '../../../core/grouping/index.ts';
 import { findSmallestHolder } from '../../../core/grouping/holder.ts';
 import { isTooSmall } from '../../../core/grouping/partners.ts';
 import type { LotId } from '../../../core/records/index.ts';
-import { formatPlaceName } from '../../../core/storage/index.ts';
+import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { CheckField, Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
@@ -13,6 +14,7 @@ import { useHousehold } from '../../state/app.ts';
 import { Button } from '../../components/Button.tsx';
 import { getTree } from '../../state/derived.ts';
 import { getNeeds } from '../../state/needs.ts';
+import { useRebuild } from '../../state/rebuild.ts';
 import { wordAmount, wordCount, wordGroup } from '../../text/index.ts';
 import { explainNeeds } from '../../text/needs.ts';
 import { wordHowMuch } from '../../text/measures.ts';
@@ -32,6 +34,15 @@ export function GroupTicket({ group }: { group: Group }) {
   const { levels, order } = household.settings.sorting[group.kind];
   const [picked, setPicked] = useState<ReadonlySet<LotId> | null>(null);
   const byHand = new Set(household.settings.handPicks?.map((pick) => pick.lotId));
+  const navigate = useNavigate();
+  const carry = async () => {
+    useRebuild.setState({ groupId: group.id, lotId: null, words: '', isGood: true });
+    // On the wall where most of it lies.
+    const units = group.lots.flatMap((lot) => (lot.placeId ? (getAncestor(tree, lot.placeId, 'unit') ?? []) : []));
+    const count = (of: (typeof units)[number]) => units.filter((one) => one === of).length;
+    const [unit] = units.toSorted((a, b) => count(b) - count(a));
+    await navigate(unit ? `/room/${unit.parentId}-${unit.unit!.wallId}` : '/room');
+  };
   const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));
   return (
     <>
@@ -63,7 +74,10 @@ export function GroupTicket({ group }: { group: Group }) {
           how="The places where its lots lie today, each counted once."
         >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
       </dl>
-      <p className="mt-2">
+      <p className="mt-2 flex flex-wrap gap-x-4">
+        <Button look="quiet" onClick={() => void carry()}>
+          Take it up, and try every place on the wall
+        </Button>
         <WishButton wish={{ kind: 'stays', groupIds: [group.id] }}>Plans leave this group where it is</WishButton>
       </p>
       {(!holder || group.part) && <SplitUp group={group} />}

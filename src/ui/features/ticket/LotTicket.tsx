@@ -196,7 +196,7 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
   const homes = useAnswer(household, 'homes', lot.id);
   const navigate = useNavigate();
   const showOnWall = async () => {
-    useRebuild.setState({ lotId: lot.id, words: '', isGood: true });
+    useRebuild.setState({ lotId: lot.id, groupId: null, words: '', isGood: true });
     const unit = lot.placeId ? getAncestor(tree, lot.placeId, 'unit') : null;
     await navigate(unit ? `/room/${unit.parentId}-${unit.unit!.wallId}` : '/room');
     onDone();

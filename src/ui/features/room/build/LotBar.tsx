@@ -1,15 +1,28 @@
 import type { LotId } from '../../../../core/records/index.ts';
 import { Button } from '../../../components/Button.tsx';
 import { useHousehold } from '../../../state/app.ts';
+import { getGroups } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
+import { wordGroup } from '../../../text/index.ts';
 
 /** Over a wall that shows where a thing could go: what is said of the place one points at. */
 export function LotBar({ lotId }: { lotId: LotId }) {
   const household = useHousehold();
-  const { words, isGood } = useRebuild();
   const verdicts = useAnswer(household, 'verdicts', lotId);
   const name = household.items.get(household.lots.get(lotId)?.itemId ?? ('' as never))?.name ?? '';
+  return <Bar name={name} verdicts={verdicts} />;
+}
+
+export function GroupBar({ groupId }: { groupId: string }) {
+  const household = useHousehold();
+  const verdicts = useAnswer(household, 'groupVerdicts', groupId);
+  const group = getGroups(household).find((one) => one.id === groupId);
+  return <Bar name={group ? `all of ${wordGroup(group, household)}` : ''} verdicts={verdicts} />;
+}
+
+function Bar({ name, verdicts }: { name: string; verdicts: readonly { readonly isGood: boolean }[] | null }) {
+  const { words, isGood } = useRebuild();
   const count = verdicts?.filter((verdict) => verdict.isGood).length ?? 0;
   const hint = verdicts
     ? `${count} of ${verdicts.length} places take ${name}. Point at one, drag it there, or Tab to it and press Enter.`
@@ -25,7 +38,7 @@ export function LotBar({ lotId }: { lotId: LotId }) {
       <Button
         look="quiet"
         data-key="escape"
-        onClick={() => useRebuild.setState({ lotId: null, words: '', isGood: true })}
+        onClick={() => useRebuild.setState({ lotId: null, groupId: null, words: '', isGood: true })}
       >
         Leave it where it is
       </Button>

@@ -2,44 +2,89 @@ import { useContext, useEffect, useState, type KeyboardEvent } from 'react';
 import type { Figure, WallDrawing } from '../../../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../../../core/records/index.ts';
 import { createMove } from '../../../../core/tracking/index.ts';
+import { createMoveTogether } from '../../../../core/tracking/placeActs.ts';
 import { ScaleContext } from '../../../drawing/scale.ts';
 import { useApp, useHousehold, world } from '../../../state/app.ts';
-import { getTree } from '../../../state/derived.ts';
+import { getGroups, getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
-import { wordVerdict } from '../../../text/verdicts.ts';
-import type { Verdict } from '../../../../workers/protocol.ts';
+import { wordGroup } from '../../../text/index.ts';
+import { wordGroupVerdict, wordVerdict } from '../../../text/verdicts.ts';
+import type { GroupVerdict, Verdict } from '../../../../workers/protocol.ts';
 import { useCarry } from './useCarry.ts';
 
-interface LotTargetsProps {
-  readonly lotId: LotId;
-  readonly drawing: WallDrawing;
-}
-
 type Place = Figure & { readonly id: PlaceId };
+type AnyVerdict = Verdict | GroupVerdict;
 
 /** Where a thing could go: every place of the wall says what would come of it, under the pointer or the focus. */
-export function LotTargets({ lotId, drawing }: LotTargetsProps) {
-  const scale = useContext(ScaleContext);
+export function LotTargets({ lotId, drawing }: { lotId: LotId; drawing: WallDrawing }) {
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
   const act = useApp((state) => state.act);
   const verdicts = useAnswer(household, 'verdicts', lotId);
   const lot = household.lots.get(lotId);
-  useEffect(() => () => useRebuild.setState({ words: '', isGood: true }), []);
   if (!lot || !verdicts) return null;
+  return (
+    <Targets
+      drawing={drawing}
+      verdicts={verdicts}
+      own={drawing.figures.find((figure) => figure.kind === 'lot' && figure.id === lotId) ?? null}
+      wordOf={(verdict) =>
+        wordVerdict(verdict, tree.places.get(verdict.placeId)?.name ?? '', lot.homeId === null, units)
+      }
+      onTake={(verdict) => {
+        useRebuild.setState({ lotId: null });
+        if (verdict.isGood) void act((now) => createMove(now, lotId, verdict.placeId, verdict.form, world.nowMs()));
+      }}
+    />
+  );
+}
+
+/** Where a whole group could go; it is taken by its first thing that lies on this wall. */
+export function GroupTargets({ groupId, drawing }: { groupId: string; drawing: WallDrawing }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const act = useApp((state) => state.act);
+  const verdicts = useAnswer(household, 'groupVerdicts', groupId);
+  const group = getGroups(household).find((one) => one.id === groupId);
+  if (!group || !verdicts) return null;
+  const ids = new Set<string>(group.lots.map((lot) => lot.id));
+  return (
+    <Targets
+      drawing={drawing}
+      verdicts={verdicts}
+      own={drawing.figures.find((figure) => figure.kind === 'lot' && ids.has(figure.id)) ?? null}
+      wordOf={(verdict) => wordGroupVerdict(verdict, tree.places.get(verdict.placeId)?.name ?? '', household)}
+      onTake={(verdict) => {
+        useRebuild.setState({ groupId: null });
+        if (verdict.isGood)
+          void act((now) =>
+            createMoveTogether(now, verdict.forms, verdict.placeId, wordGroup(group, household), world.nowMs()),
+          );
+      }}
+    />
+  );
+}
+
+interface TargetsProps<V extends AnyVerdict> {
+  readonly drawing: WallDrawing;
+  readonly verdicts: readonly V[];
+  /** What is carried, where it lies on this wall. */
+  readonly own: Figure | null;
+  readonly wordOf: (verdict: V) => string;
+  readonly onTake: (verdict: V) => void;
+}
+
+function Targets<V extends AnyVerdict>({ drawing, verdicts, own, wordOf, onTake }: TargetsProps<V>) {
+  const scale = useContext(ScaleContext);
+  useEffect(() => () => useRebuild.setState({ words: '', isGood: true }), []);
   const byPlace = new Map(verdicts.map((verdict) => [verdict.placeId, verdict]));
   const places = drawing.figures.filter((figure): figure is Place => figure.kind === 'place');
-  const own = drawing.figures.find((figure) => figure.kind === 'lot' && figure.id === lotId);
-  const wordOf = (verdict: Verdict) =>
-    wordVerdict(verdict, tree.places.get(verdict.placeId)?.name ?? '', lot.homeId === null, units);
-  const say = (verdict: Verdict | undefined) =>
+  const say = (verdict: V | undefined) =>
     useRebuild.setState(verdict ? { words: wordOf(verdict), isGood: verdict.isGood } : { words: '', isGood: true });
-  const take = (verdict: Verdict | undefined) => {
-    if (!verdict?.isGood) return;
-    useRebuild.setState({ lotId: null });
-    void act((now) => createMove(now, lotId, verdict.placeId, verdict.form, world.nowMs()));
+  const take = (verdict: V | undefined) => {
+    if (verdict?.isGood) onTake(verdict);
   };
   const findAt = (x: number, y: number) =>
     places.findLast((one) => x >= one.x && x <= one.x + one.width && y >= one.y && y <= one.y + one.height);
@@ -117,7 +162,7 @@ function Dragged({ own, scale, onOver, onDrop }: DraggedProps) {
       if (to) onDrop(to.x, to.y);
       setTo(null);
     },
-    onCancel: () => useRebuild.setState({ lotId: null }),
+    onCancel: () => useRebuild.setState({ lotId: null, groupId: null }),
   });
   return (
     <rect
