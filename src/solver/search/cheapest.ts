@@ -24,12 +24,16 @@ export function findCheapest(state: State, offers: Offers, lot: number, blinks?:
     last = p;
     if (!kin.includes(p)) kin.push(p);
   }
-  const { findSeconds, splitPlaceSeconds, homelessSeconds } = facts.settings.estimates;
+  const { findSeconds, splitPlaceSeconds, homelessSeconds, carrySeconds, carryMonths, emptySeconds, mixSeconds } =
+    facts.settings.estimates;
   const uses = facts.uses[lot]!;
   const row = facts.fetchRowOf[lot]! * count;
-  // A further place costs at least its way and, for a group that has one, a wrong first look.
+  // A further place costs at least its way, carrying there and the least wear, being in use or mixed; for a group that
+  // has one, a wrong first look.
   const apart = kin.length > 0 ? (facts.groupUses[g]! / 2) * splitPlaceSeconds : 0;
-  const floor = uses * (findSeconds - homelessSeconds) + apart;
+  const floor =
+    uses * (findSeconds - homelessSeconds) + apart + carrySeconds / carryMonths + Math.min(emptySeconds, mixSeconds);
+  const present = facts.present[lot]!;
   const housed = state.priceOfHousing(lot);
   let best = NONE;
   let least = Infinity;
@@ -42,14 +46,24 @@ export function findCheapest(state: State, offers: Offers, lot: number, blinks?:
       least = price;
       best = w * count + p;
     }
+  // Where it is now it is not carried.
+  if (present !== NONE && !kin.includes(present))
+    for (let w = from; w < to; w += 1) {
+      if (!isAllowed(facts, w, present) || blinks?.()) continue;
+      const price = state.priceInsert(lot, w * count + present) - housed;
+      if (price >= least) continue;
+      least = price;
+      best = w * count + present;
+    }
   for (let w = from; w < to; w += 1) {
     const places = offers.get(w);
+    const wayFloor = floor + offers.getLeastWear(w);
     for (let i = 0; i < places.length; i += 1) {
       const p = places[i]!;
-      if (uses * facts.fetches[row + p]! + floor >= least) break;
+      if (uses * facts.fetches[row + p]! + wayFloor >= least) break;
       // Most near places are full; they are passed over before anything is worked out.
       if (state.fill[p]! + facts.shares[w * facts.spaceCount + facts.spaceOf[p]!]! > state.cap[p]!) continue;
-      if (state.getCount(p, g) > 0 || blinks?.()) continue;
+      if (p === present || state.getCount(p, g) > 0 || blinks?.()) continue;
       const price = state.priceInsert(lot, w * count + p) - housed;
       if (price >= least) continue;
       least = price;

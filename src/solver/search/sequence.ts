@@ -26,23 +26,24 @@ function computeSplit(state: State, g: number, places: readonly number[]): numbe
   );
 }
 
-/** Groups, and patterns that are one running sequence of numbers over several of them. */
+/**
+ * Groups that stand by number, and patterns that are one running sequence of numbers over several of them. In a run by
+ * number one knows where to look; an arc of the colour wheel is only nicer.
+ */
 function listRows(state: State): Row[] {
   const { facts } = state;
   const { sorting } = facts.settings;
   const rows: { key: string; lots: number[]; worth: number }[] = [];
   for (const [g, group] of facts.groups.entries()) {
+    if (sorting[group.kind].order !== 'number') continue;
     const lots = Array.from(
       { length: facts.groupStart[g + 1]! - facts.groupStart[g]! },
       (_, i) => facts.groupStart[g]! + i,
     ).filter((l) => state.option[l] !== NONE && facts.wishes.setOf[l] === NONE && !facts.wishes.keepsForm(l));
     const places = [...new Set(lots.map((l) => state.getPlace(l)))];
-    const isByNumber = sorting[group.kind].order === 'number';
-    // In a run by number one knows where to look; an arc of the colour wheel is only nicer, and may cost nothing.
-    const worth = isByNumber ? computeSplit(state, g, places) : 0;
+    const worth = computeSplit(state, g, places);
     const others = group.labels.filter((label) => label.code !== 'numberRun');
-    const key =
-      isByNumber && others.length < group.labels.length ? `${group.kind} ${JSON.stringify(others)}` : group.id;
+    const key = others.length < group.labels.length ? `${group.kind} ${JSON.stringify(others)}` : group.id;
     const last = rows.at(-1);
     if (last?.key === key) {
       last.lots.push(...lots);
@@ -62,8 +63,8 @@ function findTightest(state: State, lot: number, p: number): number {
 }
 
 /**
- * Puts the lots of each group, where they are in several places, into these places in their order: the first run of
- * numbers or arc of colours into the first place, the next into the next. Each place gets about as much of the group as
+ * Puts the lots of each group that stands by number, where they are in several places, into these places in their order:
+ * the first run of numbers into the first place, the next into the next. Each place gets about as much of the group as
  * it had. Kept only where every place still packs, no caution is added, and the order costs no more than it is worth.
  * Returns how many rows were changed.
  */
