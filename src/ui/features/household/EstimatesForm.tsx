@@ -4,6 +4,7 @@ import { findPreset, getPreset, PRESETS, type Preset } from '../../../core/recor
 import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
@@ -94,7 +95,15 @@ export function EstimatesForm() {
       <h2 className="font-display text-lg font-semibold">What things cost</h2>
       <p className="text-stone">
         Every minute that Yardmist shows is made of these figures, and plans weigh by them. Today as it is:{' '}
-        <strong className="text-ink">{today ? formatMinutes(getFetchSeconds(today)) : '…'}</strong> a month.
+        <strong
+          className="text-ink"
+          {...explained(
+            'Today as it is: the way and the reach, looking for it, and looking in the wrong place first, added up with the figures below.',
+          )}
+        >
+          {today ? formatMinutes(getFetchSeconds(today)) : '…'}
+        </strong>{' '}
+        a month.
       </p>
       <SelectField
         label="Plans look for"
