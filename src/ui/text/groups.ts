@@ -148,14 +148,16 @@ function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
   switch (code) {
     case 'numberRun':
     case 'era':
+      return `${capitalise(things)} ${inner}`;
     case 'source':
-      return `${capitalise(things)}${code === 'source' ? ' from' : ''} ${inner}`;
+      return `${capitalise(things)} from ${inner}`;
     case 'state':
     case 'often':
     case 'made':
     case 'holder':
+      return `${capitalise(things)} ${inner}`;
     case 'parent':
-      return code === 'parent' ? `Scraps of ${inner}` : `${capitalise(things)} ${inner}`;
+      return `Scraps of ${inner}`;
     case 'print':
       return value === 'solid' ? `Plain ${things}` : `${capitalise(things)} ${inner}`;
     case 'garment':
