@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createThing, createUnit, ROOM } from '../../tests/household.ts';
+import { withNewIds } from '../core/room/wares.ts';
 import { checkPlan } from '../check/index.ts';
 import type { Household, Ware } from '../core/records/index.ts';
 import { computeFindings, listPieces } from '../core/room/index.ts';
@@ -110,6 +111,17 @@ describe('what to get', () => {
     }
     expect(checkInvariants(result.household)).toEqual([]);
     expect(checkPlan(result.household, solution, solution.spots).findings).toEqual([]);
+    // Put into the room they get ids of their own, and still stand in each other.
+    let n = 0;
+    const places = got.flatMap((one) => one.places);
+    const renamed = withNewIds(places, () => `new-${(n += 1)}`);
+    const own = new Set<string>(places.map((place) => place.id));
+    for (const [i, place] of renamed.entries()) {
+      expect(place.id).toBe(`new-${i + 1}`);
+      const parentId = places[i]!.parentId!;
+      if (own.has(parentId)) expect(place.parentId).toBe(renamed[places.findIndex((one) => one.id === parentId)]!.id);
+      else expect(place.parentId).toBe(parentId);
+    }
     // Every place that was got has something in it.
     const used = new Set(solution.assignments.map((one) => one.placeId));
     for (const one of got) expect(one.places.some((place) => used.has(place.id))).toBe(true);

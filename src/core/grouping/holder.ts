@@ -27,11 +27,12 @@ function findTightest(packages: readonly Package[], space: Space): { pkg: Packag
   return best;
 }
 
-interface Room {
+/** A place with what it measures. */
+interface Candidate {
   readonly place: Place;
   readonly space: Space;
 }
-const roomsOf = new WeakMap<PlaceTree, readonly Room[]>();
+const candidatesOf = new WeakMap<PlaceTree, readonly Candidate[]>();
 
 /** Tables are for work, and the floor for feet: whatever else there is comes first. */
 function isForWork(tree: PlaceTree, place: Place): boolean {
@@ -40,21 +41,21 @@ function isForWork(tree: PlaceTree, place: Place): boolean {
 }
 
 /** One of each size of place that takes things, the smallest first, table tops and spots on the floor last. */
-function listRooms(tree: PlaceTree): readonly Room[] {
-  const known = roomsOf.get(tree);
+function listCandidates(tree: PlaceTree): readonly Candidate[] {
+  const known = candidatesOf.get(tree);
   if (known) return known;
-  const bySize = new Map<string, Room & { isForWork: boolean }>();
+  const bySize = new Map<string, Candidate & { isForWork: boolean }>();
   for (const place of tree.leaves) {
     const space = computeSpace(tree, place);
-    const room = { place, space, isForWork: isForWork(tree, place) };
-    const size = JSON.stringify([room.isForWork, space]);
-    if (!bySize.has(size)) bySize.set(size, room);
+    const candidate = { place, space, isForWork: isForWork(tree, place) };
+    const size = JSON.stringify([candidate.isForWork, space]);
+    if (!bySize.has(size)) bySize.set(size, candidate);
   }
-  const rooms = [...bySize.values()].toSorted(
+  const candidates = [...bySize.values()].toSorted(
     (a, b) => Number(a.isForWork) - Number(b.isForWork) || computeSize(a.space) - computeSize(b.space),
   );
-  roomsOf.set(tree, rooms);
-  return rooms;
+  candidatesOf.set(tree, candidates);
+  return candidates;
 }
 
 /** The ways to keep each lot. */
@@ -77,7 +78,7 @@ export function findSmallestHolder(
   most = 1,
 ): Holder | null {
   const ways = listWaysOf(household, lots);
-  for (const { place, space } of listRooms(tree)) {
+  for (const { place, space } of listCandidates(tree)) {
     const packages: Package[] = [];
     let share = 0;
     for (const way of ways) {
@@ -102,7 +103,7 @@ export function findRoomiest(
   const ways = listWaysOf(household, lots);
   let best: ReturnType<typeof findRoomiest> = null;
   let least = Infinity;
-  for (const { place, space } of listRooms(tree)) {
+  for (const { place, space } of listCandidates(tree)) {
     const tightest = ways.map((way) => findTightest(way, space));
     if (tightest.some((one) => one === null)) continue;
     const shares = tightest.map((one) => one!.share);

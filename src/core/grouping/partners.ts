@@ -1,6 +1,6 @@
 import { isPiled, type Package } from '../measure/index.ts';
 import type { Household, Place } from '../records/index.ts';
-import { computeSpace, type PlaceTree } from '../storage/index.ts';
+import { getInnerSize, type PlaceTree } from '../storage/index.ts';
 import type { Group } from './groups.ts';
 import { findSmallestHolder, type Holder } from './holder.ts';
 
@@ -66,15 +66,15 @@ function chooseKeeper(mine: readonly Package[], holder: Holder, household: House
     const spec = one.container;
     if (!spec || spec.isRetired) return false;
     const outer = [spec.outerWidthMm, spec.outerDepthMm, spec.outerHeightMm].toSorted((a, b) => a - b);
-    const inner = computeSpace(tree, one);
     const fits = outer.every((mm, i) => mm <= sides[i]!);
-    return fits && inner.widthMm * inner.depthMm * inner.heightMm >= volumeMm3;
+    const { widthMm, depthMm, heightMm } = getInnerSize(spec);
+    return fits && widthMm * depthMm * heightMm >= volumeMm3;
   });
   return box ? { code: 'box', box } : { code: 'bag', volumeMm3 };
 }
 
 /**
- * Groups with which a small one could share a place, its kin first, then those that leave least room unused. Both fit
+ * Groups with which a small one could share a place, its kin first, then those nearest in sorting. Both fit
  * the smallest such place together, within the fill target and with real packing. Groups that the sewist wants apart
  * are not proposed.
  */

@@ -1,9 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { createCloth, createHousehold, createLot, createPattern, createUnit } from '../../../tests/household.ts';
+import {
+  createCloth,
+  createHousehold,
+  createLot,
+  createPattern,
+  createThing,
+  createUnit,
+} from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { packPlace } from '../packing/index.ts';
-import type { Item, Settings } from '../records/index.ts';
+import { createSorting, type Item, type Place, type PlaceId, type Settings } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
+import { USUAL_BIN } from '../storage/parts.ts';
 import { computeGroups, findClass, getSplitKey } from './index.ts';
 import { findSmallestHolder, findRoomiest } from './holder.ts';
 import { isTooSmall, proposePartners } from './partners.ts';
@@ -143,6 +151,43 @@ describe('partners of a small group', () => {
     };
     const { household, tree, groups } = propose([fibre('l', 'linen'), ...wools], { wishes: [wish] });
     expect(proposePartners(household, tree, groups, groups[0]!)).toEqual([]);
+  });
+
+  it('are kept apart by an idle box that goes in and takes the small one, else by a bag of so many litres', () => {
+    const drawer = createUnit('chest', { kind: 'drawers' }, { mode: 'volume' });
+    const soft = (id: string, type: string) =>
+      createThing(id, {
+        forms: ['loose'],
+        box: { type, widthMm: 100, depthMm: 100, heightMm: 60, massG: 50, isSoft: true, hangHoleMm: null },
+      });
+    const things = [soft('a', 'cord'), soft('b', 'tape'), soft('c', 'tape')];
+    const idle = (id: string, sideMm: number, isRetired: boolean): Place => ({
+      id: id as PlaceId,
+      parentId: null,
+      level: 'container',
+      name: id,
+      order: 0,
+      container: { ...USUAL_BIN, outerWidthMm: sideMm, outerDepthMm: sideMm, outerHeightMm: 110, isRetired },
+    });
+    const keep = (more: readonly Place[]) => {
+      const household = createHousehold(
+        [...drawer, ...more],
+        things,
+        things.map((thing) => createLot(thing)),
+        { sorting: { ...createSorting(), tool: { levels: ['type'], order: 'name', tags: [] } } },
+      );
+      const groups = computeGroups(household);
+      return proposePartners(household, createPlaceTree(household.places), groups, groups[0]!)[0]!.keeper;
+    };
+    // 0.6 l of soft goods want a bag of 0.8.
+    const bag = keep([]);
+    expect(bag.code === 'bag' && bag.volumeMm3).toBeCloseTo(800_000, 3);
+    // 94 × 94 × 107 mm hold 0.95 l; one of 54 does not, the large one does not go into the drawer, the broken one is out.
+    expect(keep([idle('small', 60, false), idle('large', 900, false), idle('broken', 100, true)]).code).toBe('bag');
+    expect(keep([idle('small', 60, false), idle('right', 100, false)])).toMatchObject({
+      code: 'box',
+      box: { id: 'right' },
+    });
   });
 
   it('are kept apart by a divider where they stand, as high as the row', () => {

@@ -22,6 +22,16 @@ export interface Got {
   readonly count: number;
 }
 
+/** The places under new ids: those of a search are the same every time, and an id is never used again. */
+export function withNewIds(places: readonly Place[], createId: () => string): Place[] {
+  const ids = new Map(places.map((place) => [place.id, createId() as PlaceId]));
+  return places.map((place) => ({
+    ...place,
+    id: ids.get(place.id)!,
+    parentId: (place.parentId && ids.get(place.parentId)) ?? place.parentId,
+  }));
+}
+
 /** Nobody puts more bins than these into one compartment. */
 const MOST_AT_ONCE = 40;
 

@@ -10,6 +10,7 @@ export {
 export {
   computeReach,
   computeSpace,
+  getInnerSize,
   computeStandPoint,
   computeTraits,
   computeWayMm,

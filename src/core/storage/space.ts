@@ -1,4 +1,4 @@
-import type { CapacityMode, Dividers, Light, PegSpec, Place, Settings } from '../records/index.ts';
+import type { CapacityMode, ContainerSpec, Dividers, Light, PegSpec, Place, Settings } from '../records/index.ts';
 import { computeReachPoint, createWays, type Spot, type Ways } from './room.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
@@ -54,6 +54,15 @@ function getSlotOf(tree: PlaceTree, place: Place): Place {
   return slot;
 }
 
+/** What a container measures inside, wherever it stands. */
+export function getInnerSize(box: ContainerSpec): Pick<Space, 'widthMm' | 'depthMm' | 'heightMm'> {
+  return {
+    widthMm: box.outerWidthMm - 2 * box.wallMm,
+    depthMm: box.outerDepthMm - 2 * box.wallMm,
+    heightMm: box.outerHeightMm - box.wallMm,
+  };
+}
+
 /** The space of a slot or container. */
 export function computeSpace(tree: PlaceTree, place: Place): Space {
   const slot = getSlotOf(tree, place).slot!;
@@ -61,9 +70,7 @@ export function computeSpace(tree: PlaceTree, place: Place): Space {
   if (box) {
     return {
       mode: box.mode,
-      widthMm: box.outerWidthMm - 2 * box.wallMm,
-      depthMm: box.outerDepthMm - 2 * box.wallMm,
-      heightMm: box.outerHeightMm - box.wallMm,
+      ...getInnerSize(box),
       rowsRun: 'y',
       peg: null,
       pinPitchMm: 0,

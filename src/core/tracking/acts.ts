@@ -8,6 +8,7 @@ import {
   withAmount,
 } from '../measure/index.ts';
 import {
+  parseRecord,
   type AmountUnit,
   type Change,
   type DaybookEvent,
@@ -49,6 +50,7 @@ export interface ActFault {
     | 'cannot-wrap'
     | 'no-such-place'
     | 'nothing-changed'
+    | 'out-of-range'
     | 'stale-plan';
   readonly available?: number;
   readonly unit?: AmountUnit;
@@ -262,6 +264,8 @@ export function createRemoveItem(household: Household, item: Item, nowMs: number
 }
 
 export function createSaveSettings(household: Household, settings: Settings): Act {
+  // What a file could not hold is never kept, wherever it was typed.
+  if (!parseRecord('settings', settings).ok) return fail({ code: 'out-of-range' });
   const change = createChange('settings', 'household', household.settings, settings);
   return change
     ? ok({ type: 'settingsChanged', subject: settings.name, changes: [change] })

@@ -44,6 +44,8 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
       return 'That place is no longer in the room. Nothing was moved.';
     case 'stale-plan':
       return 'This plan names things or places that are gone. Find a plan anew; nothing was changed.';
+    case 'out-of-range':
+      return 'That is more, or less, than can be kept. Nothing was changed.';
     case 'nothing-changed':
       return 'Nothing was changed.';
   }

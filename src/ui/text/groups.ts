@@ -40,7 +40,7 @@ const BEHAVIOUR: Record<string, string> = {
   steady: 'steady',
 };
 
-/** Names of three classes, from the smallest; other numbers of classes are named by their boundaries. */
+/** Names of the usual number of classes, from the smallest; of another number each is named by its boundaries. */
 const CLASSES: Partial<Record<Measure, readonly string[]>> = {
   lengthMm: ['remnants', 'project lengths', 'garment lengths'],
   grammageGsm: ['light', 'middling', 'heavy'],

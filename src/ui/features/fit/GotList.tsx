@@ -1,4 +1,4 @@
-import { getCost } from '../../../core/room/wares.ts';
+import { getCost, withNewIds } from '../../../core/room/wares.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { Button } from '../../components/Button.tsx';
@@ -33,7 +33,8 @@ export function GotList({ unplaced }: { unplaced: number }) {
         {unplaced === 0 ? 'You need nothing: all has a home.' : `Nothing on your list would help.${left}`}
       </p>
     );
-  const isHere = list.every((one) => one.places.every((place) => household.places.has(place.id)));
+  // In a room that was changed since, something else may stand there by now.
+  const isSameRoom = got.asked.places === household.places;
   return (
     <section aria-label="To get" className="mt-3 border-l-4 border-woad bg-linen p-3">
       <ul>
@@ -58,7 +59,8 @@ export function GotList({ unplaced }: { unplaced: number }) {
         </span>
       </p>
       <p {...explained(how)}>{unplaced === 0 ? 'With it all has a home.' : left}</p>
-      {!isHere && (
+      {!isSameRoom && <p className="mt-2 text-stone">The room has changed since: ask again before you put them in.</p>}
+      {isSameRoom && (
         <Button
           className="mt-2"
           onClick={() =>
@@ -67,7 +69,10 @@ export function GotList({ unplaced }: { unplaced: number }) {
                 createSavePlaces(
                   now,
                   list.map((one) => one.ware.name).join(', '),
-                  list.flatMap((one) => one.places),
+                  withNewIds(
+                    list.flatMap((one) => one.places),
+                    world.createId,
+                  ),
                   [],
                   world.nowMs(),
                 ),

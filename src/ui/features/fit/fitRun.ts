@@ -20,8 +20,8 @@ interface FitRun {
   readonly bound: { readonly mostPercent: number; readonly isLast: boolean } | null;
   /** What was supposed, where the plan is for a household that is not; such a plan is only looked at. */
   readonly supposed: string | null;
-  /** What to get, and how many trials it took to find out; null until it is asked for. */
-  readonly got: { readonly list: readonly Got[]; readonly trials: number } | null;
+  /** What to get, how many trials it took to find out, and for which household; null until it is asked for. */
+  readonly got: { readonly list: readonly Got[]; readonly trials: number; readonly asked: Household } | null;
   readonly getting: Extract<FromPlanner, { type: 'getting' }> | null;
   /** What of a plan was stale and was placed anew. */
   readonly mended: Mended | null;
@@ -95,7 +95,7 @@ function begin(household: Household, seconds: number, aim: Aim, seed = 1): void 
     else if (message.type === 'got') {
       const { got, plan, checks, trials } = message;
       const supposed = got.length > 0 ? 'With what you could get' : null;
-      set({ status: 'done', plan, checks, got: { list: got, trials }, supposed });
+      set({ status: 'done', plan, checks, got: { list: got, trials, asked: household }, supposed });
       if (supposed) set({ household: withGot(household, got) });
     } else {
       const { points } = message;

@@ -1,4 +1,4 @@
-import { useId, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { findClass } from '../../../core/grouping/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useApp } from '../../state/app.ts';
@@ -156,7 +156,6 @@ function BoundaryField({
 }: BoundaryStripProps & { index: number; value: number }) {
   const tell = useApp((state) => state.tell);
   const [text, setText] = useState<string | null>(null);
-  const id = useId();
   const save = () => {
     if (text === null) return;
     setText(null);
@@ -172,7 +171,6 @@ function BoundaryField({
   };
   return (
     <input
-      id={id}
       aria-label={`Boundary ${index + 1} of ${label}, typed`}
       title="Empty it to have one boundary less."
       className="h-11 w-22 rounded border border-thread bg-paper px-2 text-ink md:h-7"
