@@ -1,5 +1,5 @@
-import { getCost, withNewIds } from '../../../core/room/wares.ts';
-import { formatPlaceName } from '../../../core/storage/index.ts';
+import { getCost, withNewIds, type Got } from '../../../core/room/wares.ts';
+import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
 import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -8,6 +8,15 @@ import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+
+/** `into Tall cubes › A3`, or for a piece `at the Free wall of Kitchen`. */
+function wordSpot(tree: PlaceTree, { within, places }: Got): string {
+  const unit = places[0]?.unit;
+  const room = unit && tree.places.get(within);
+  if (!room) return `into ${formatPlaceName(tree, within)}`;
+  const wall = getRoomSpec(room).walls.find((one) => one.id === unit.wallId);
+  return `at the ${wall?.name ?? 'wall'} of ${room.name}`;
+}
 
 /** What a search for things to get has found: how many of what, where each would stand, and what all costs. */
 export function GotList({ unplaced }: { unplaced: number }) {
@@ -42,9 +51,7 @@ export function GotList({ unplaced }: { unplaced: number }) {
           <li key={one.places[0]!.id} className="flex items-baseline gap-2">
             <span className="min-w-0 flex-1" {...explained(how)}>
               {one.count} × <strong>{one.ware.name}</strong>{' '}
-              <span className="text-sm text-stone">
-                into {formatPlaceName(tree, one.within) || tree.places.get(one.within)?.name}
-              </span>
+              <span className="text-sm text-stone">{wordSpot(tree, one)}</span>
             </span>
             <span className="tabular" {...explained('What one costs, times how many.')}>
               {getCost(one).toFixed(2)}
