@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openSample, test } from './support.ts';
+import { expect, expectAccessible, listUnexplained, openSample, test } from './support.ts';
 
 test('a plan keeps what was asked: a place free, a thing where it is; what is asked is listed and lifted', async ({
   page,
@@ -191,11 +191,29 @@ test('the figures behind the minutes are changed in House, by a preset or one by
   await form.getByLabel('Walk a metre').fill('abc');
   await expect(form.getByRole('alert')).toHaveText('A number of seconds, such as 2.5.');
   await expect(form.getByRole('button', { name: 'Save the figures' })).toBeDisabled();
+  // What each makes of today, and what another figure would do, before it is kept.
+  await expect(form.getByText(/ a month today$/).nth(8)).toBeVisible({ timeout: 20_000 });
   await form.getByLabel('Walk a metre').fill('1,2');
+  await expect(form.getByText(/^With what you typed: .* a month more/)).toBeVisible();
   await form.getByRole('button', { name: 'Save the figures' }).click();
   await expect(form.getByLabel('Plans look for')).toHaveValue('');
   await expect(form.getByLabel('Walk a metre')).toHaveValue('1.2');
   await expectAccessible(page);
+});
+
+test('a group and a place say why they are as they are, and what one change would save', async ({ page }) => {
+  await openSample(page, '/sort');
+  const ticket = page.getByRole('complementary');
+  await page.getByText('Linen', { exact: true }).first().click();
+  const group = ticket.getByRole('region', { name: 'Why it is there' });
+  await expect(group).toContainText(/In \d+ places, .*the wrong one first costs .* a month\./, { timeout: 20_000 });
+  await expect(group).toContainText(/All of it in .* would save .* a month\./);
+  expect(await listUnexplained(page)).toEqual([]);
+  await page.goto('/room');
+  await page.getByRole('button', { name: /^Peg field/ }).press('Enter');
+  const place = ticket.getByRole('region', { name: 'Why these things here' });
+  await expect(place).toContainText(/Cutting tools \(\d+\)/, { timeout: 20_000 });
+  await expect(place).toContainText(/Fetched \d+ times a month, .* s each/);
 });
 
 test('plans are kept, compared side by side after a reload, and one of them is adopted', async ({ page }) => {

@@ -1,4 +1,14 @@
-import { computeGroupVerdicts, computeHomes, computeVerdicts, explainPlace, findLot } from '../solver/explain/index.ts';
+import {
+  computeEstimateParts,
+  computeGroupVerdicts,
+  computeHomes,
+  computeVerdicts,
+  explainGroup,
+  explainLot,
+  explainPlace,
+  findLot,
+  scoreWith,
+} from '../solver/explain/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { Told } from './news.ts';
@@ -25,7 +35,15 @@ function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[Qu
   const { facts, offered } = (known ??= know());
   switch (name) {
     case 'why':
+      return explainLot(facts, offered, ask);
+    case 'whyGroup':
+      return explainGroup(facts, offered, ask);
+    case 'whyPlace':
       return explainPlace(facts, offered, ask);
+    case 'estimateParts':
+      return computeEstimateParts(facts, offered);
+    case 'scoreWith':
+      return scoreWith(facts, offered, ask);
     case 'homes': {
       const lot = findLot(facts, ask);
       return lot < 0 ? [] : computeHomes(facts, offered, lot, HOMES);

@@ -3,10 +3,12 @@ import type { PhotoFindings } from '../core/colour/photo.ts';
 import type { PictureFault } from '../core/formats/picture.ts';
 import type {
   Assignment,
+  Estimates,
   Household,
   Kind,
   LotId,
   Photo,
+  PlaceId,
   Plan,
   Position,
   RoomSpec,
@@ -17,9 +19,9 @@ import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
 import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { News } from './news.ts';
-import type { GroupVerdict, HomeOffer, PlaceReason, Verdict } from '../solver/explain/index.ts';
+import type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict } from '../solver/explain/index.ts';
 
-export type { GroupVerdict, HomeOffer, PlaceReason, Verdict };
+export type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict };
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
@@ -133,7 +135,11 @@ export type FromArranger =
 /** Questions that the explainer answers, with what each asks and gets. */
 export interface Questions {
   /** Why a lot is where it is, or where its home is while it is out. */
-  why: { ask: LotId; answer: readonly PlaceReason[] };
+  why: { ask: LotId; answer: readonly LotReason[] };
+  /** Why a group is where it is, by its id. */
+  whyGroup: { ask: string; answer: readonly GroupReason[] };
+  /** Why a place holds what it holds. */
+  whyPlace: { ask: PlaceId; answer: readonly PlaceReason[] };
   /** The cheapest places that would take a lot now. */
   homes: { ask: LotId; answer: readonly HomeOffer[] };
   /** What would come of putting a lot into each place. */
@@ -142,6 +148,10 @@ export interface Questions {
   groupVerdicts: { ask: string; answer: readonly GroupVerdict[] };
   /** Today's arrangement, scored like a plan. */
   today: { ask: null; answer: Score };
+  /** What each estimate makes of today's seconds a month. */
+  estimateParts: { ask: null; answer: Readonly<Record<keyof Estimates, number>> };
+  /** Today's seconds a month, all that counts, with other estimates. */
+  scoreWith: { ask: Estimates; answer: number };
 }
 export type QuestionName = keyof Questions;
 

@@ -4,7 +4,7 @@ import { createHousehold, createLot, createThing, createUnit } from '../../../te
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts, getOptionPackage, getPlaceOf, listOptions } from '../model/index.ts';
 import { describePresent, recount } from '../score/index.ts';
-import { computeHomes, explainPlace, findLot } from './index.ts';
+import { computeHomes, explainLot, findLot } from './index.ts';
 
 const { household } = createSampleHousehold(3, 80);
 const facts = createFacts(household);
@@ -66,11 +66,11 @@ describe('why here', () => {
     );
     const kin =
       offered.filter((one, j) => one?.place === offered[l]!.place && facts.groupOf[j] === facts.groupOf[l]).length - 1;
-    expect(explainPlace(facts, offered, facts.lots[l]!.id)[0]).toEqual({ code: 'kin', count: kin });
+    expect(explainLot(facts, offered, facts.lots[l]!.id)[0]).toEqual({ code: 'kin', count: kin });
   });
 
   it('has nothing to say of what is nowhere', () => {
     const l = findLot(facts, facts.lots[0]!.id);
-    expect(explainPlace(facts, offered.with(l, null), facts.lots[l]!.id)).toEqual([]);
+    expect(explainLot(facts, offered.with(l, null), facts.lots[l]!.id)).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { LotId, PlaceId, StowForm } from '../../core/records/index.ts';
 import { packPlace } from '../../core/packing/index.ts';
 import { getOptionPackage, getPlaceOf, listOptions, type Facts, type Offered } from '../model/index.ts';
-import { recount } from '../score/index.ts';
+import { createShifts } from './shifts.ts';
 
 /** A place that would take a lot as things are now, and what it costs beside where the lot is. */
 export interface HomeOffer {
@@ -20,9 +20,9 @@ export function computeHomes(
   offered: readonly (Offered | null)[],
   lot: number,
   limit: number,
+  shifts = createShifts(facts, offered),
 ): HomeOffer[] {
   const here = offered[lot]?.place ?? -1;
-  const base = recount(facts, offered).seconds;
   const candidates: { option: number; offer: HomeOffer }[] = [];
   for (const o of listOptions(facts, lot)) {
     const p = getPlaceOf(facts, o);
@@ -30,7 +30,7 @@ export function computeHomes(
     const pkg = getOptionPackage(facts, lot, o);
     const other = facts.describe(lot, p, pkg);
     if (!other) continue;
-    const moreSeconds = recount(facts, offered.with(lot, other)).seconds - base;
+    const moreSeconds = shifts.price(lot, other);
     candidates.push({ option: o, offer: { placeId: facts.places[p]!.place.id, form: pkg.form, moreSeconds } });
   }
   candidates.sort((a, b) => a.offer.moreSeconds - b.offer.moreSeconds || a.option - b.option);

@@ -1,3 +1,6 @@
+export { explainGroup, type GroupReason } from './groupReasons.ts';
 export { computeHomes, findLot, type HomeOffer } from './homes.ts';
-export { explainPlace, explainUnplaced, type PlaceReason } from './reasons.ts';
+export { explainPlace, type PlaceReason } from './placeReasons.ts';
+export { explainLot, explainUnplaced, type LotReason } from './reasons.ts';
 export { computeGroupVerdicts, computeVerdicts, type GroupVerdict, type Verdict } from './verdicts.ts';
+export { computeEstimateParts, scoreWith } from './weights.ts';

@@ -67,7 +67,7 @@ export function explainUnplaced(facts: Facts, state: State, lot: number): Reason
 }
 
 /** Something that speaks for the place where a lot is, worded by the interface. */
-export type PlaceReason =
+export type LotReason =
   | { readonly code: 'kin'; readonly count: number }
   | { readonly code: 'alone' }
   | { readonly code: 'reach'; readonly reach: Reach; readonly usesPerMonth: number }
@@ -81,14 +81,14 @@ export type PlaceReason =
  * Why a lot is where the arrangement `offered` has it: kin beside it, height, light, room to spare,
  * and what the next best place would cost more, a month. Empty where it is in no place.
  */
-export function explainPlace(facts: Facts, offered: readonly (Offered | null)[], lotId: LotId): PlaceReason[] {
+export function explainLot(facts: Facts, offered: readonly (Offered | null)[], lotId: LotId): LotReason[] {
   const l = findLot(facts, lotId);
   const here = offered[l];
   if (!here) return [];
   const place = facts.places[here.place]!;
   const inside = offered.filter((one) => one?.place === here.place);
   const kin = inside.filter((one) => facts.groupOf[one!.lot] === facts.groupOf[l]).length - 1;
-  const reasons: PlaceReason[] = [kin > 0 ? { code: 'kin', count: kin } : { code: 'alone' }];
+  const reasons: LotReason[] = [kin > 0 ? { code: 'kin', count: kin } : { code: 'alone' }];
   reasons.push({ code: 'reach', reach: place.traits.reach, usesPerMonth: facts.items[l]!.usesPerMonth });
   if (place.traits.light === 'dark' && facts.items[l]!.care.some((flag) => flag === 'fades' || flag === 'noSun'))
     reasons.push({ code: 'dark' });

@@ -4,6 +4,7 @@ import { findHardFault, type Finding } from '../constraints/index.ts';
 import { isAllowed, type Facts, type Offered } from '../model/index.ts';
 import { recount } from '../score/index.ts';
 import { hasRoom } from './homes.ts';
+import { createShifts } from './shifts.ts';
 
 /** What would come of putting one lot into one place, all else left as it is. */
 export type Verdict =
@@ -31,7 +32,7 @@ const DULL = new Set<Finding['code']>(['form']);
  * missing measure. `offered` is the arrangement as it is.
  */
 export function computeVerdicts(facts: Facts, offered: readonly (Offered | null)[], lot: number): Verdict[] {
-  const base = recount(facts, offered).seconds;
+  const shifts = createShifts(facts, offered);
   const here = offered[lot]?.place ?? -1;
   const item = facts.items[lot]!;
   return facts.places.map(({ place, space, traits }, p): Verdict => {
@@ -55,7 +56,7 @@ export function computeVerdicts(facts: Facts, offered: readonly (Offered | null)
         bar = { placeId, isGood: false, code: 'full', needed: other.share, available: Math.max(0, 1 - fill) };
         continue;
       }
-      const moreSeconds = recount(facts, offered.with(lot, other)).seconds - base;
+      const moreSeconds = shifts.price(lot, other);
       if (!best || moreSeconds < best.moreSeconds) best = { placeId, isGood: true, form: pkg.form, moreSeconds };
     }
     return best ?? bar ?? { placeId, isGood: false, code: 'form', needed: 0, available: 0 };

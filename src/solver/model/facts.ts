@@ -1,7 +1,7 @@
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
 import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
-import type { Household, Item, Lot, Settings } from '../../core/records/index.ts';
+import type { Estimates, Household, Item, Lot, Settings } from '../../core/records/index.ts';
 import { STOW_FORMS } from '../../core/records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
 import { findCautions } from '../constraints/index.ts';
@@ -59,7 +59,6 @@ export interface Facts extends PlaceTable, Ways {
 /** Gathers everything the search needs to know of a household. The household is not kept changed. */
 export function createFacts(household: Household): Facts {
   const { settings } = household;
-  const { estimates } = settings;
   const tree = createPlaceTree(household.places);
   const groups = computeGroups(household);
   const lots: Lot[] = [];
@@ -77,6 +76,65 @@ export function createFacts(household: Household): Facts {
   const table = describePlaces(tree, settings);
   const { places } = table;
 
+  const fetchTable = computeFetchTable(tree, places, settings, items);
+
+  const placeIndex = new Map(places.map((one, p) => [one.place.id, p]));
+  const present = Int32Array.from(lots, (lot) => (lot.placeId === null ? -1 : (placeIndex.get(lot.placeId) ?? -1)));
+  const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, item.usesPerMonth));
+  const groupUses = new Float64Array(groups.length);
+  for (let l = 0; l < lots.length; l += 1) groupUses[groupIndex[l]!]! += uses[l]!;
+
+  const wishes = compileWishes(household, tree, {
+    lots,
+    groupOf: groupIndex,
+    groupIds: groups.map((group) => group.id),
+    places: places.map(({ place }) => place),
+  });
+  const known = {
+    ...table,
+    ...listWays({ lots, items, packages }, places, settings, wishes),
+    ...fetchTable,
+    household,
+    settings,
+    tree,
+    groups,
+    lots,
+    items,
+    packages,
+    groupOf: Int32Array.from(groupIndex),
+    groupStart,
+    uses,
+    weight: Float64Array.from(uses, (u) => 1 + u),
+    groupUses,
+    present,
+    presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.form)),
+    wishes,
+  };
+  return { ...known, describe: createDescribe(known) };
+}
+
+/**
+ * The same problem with other estimates, for scoring arrangements (`describe`, `recount`) and not for a search: the
+ * tables of wear by way stay as they were.
+ */
+export function withEstimates(facts: Facts, estimates: Estimates): Facts {
+  const settings = { ...facts.settings, estimates };
+  const table = describePlaces(facts.tree, settings);
+  const changed = {
+    ...facts,
+    ...table,
+    ...computeFetchTable(facts.tree, table.places, settings, facts.items),
+    settings,
+  };
+  return { ...changed, describe: createDescribe(changed) };
+}
+
+function computeFetchTable(
+  tree: PlaceTree,
+  places: readonly PlaceFacts[],
+  settings: Settings,
+  items: readonly Item[],
+): Pick<Facts, 'fetchRowOf' | 'fetches' | 'fetchRowCount'> {
   const byStation = computeFetches(tree, places, settings);
   const first = [...byStation.values()][0] ?? new Float64Array(places.length);
   const rows: Float64Array[] = [];
@@ -93,14 +151,15 @@ export function createFacts(household: Household): Facts {
   });
   const fetches = new Float64Array(rows.length * places.length);
   for (const [i, row] of rows.entries()) fetches.set(row, i * places.length);
+  return { fetchRowOf, fetches, fetchRowCount: rows.length };
+}
 
-  const placeIndex = new Map(places.map((one, p) => [one.place.id, p]));
-  const present = Int32Array.from(lots, (lot) => (lot.placeId === null ? -1 : (placeIndex.get(lot.placeId) ?? -1)));
-  const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, item.usesPerMonth));
-  const groupUses = new Float64Array(groups.length);
-  for (let l = 0; l < lots.length; l += 1) groupUses[groupIndex[l]!]! += uses[l]!;
-
-  const describe = (l: number, p: number, pkg: Package): Offered | null => {
+function createDescribe(
+  facts: Pick<Facts, 'places' | 'settings' | 'lots' | 'items' | 'present' | 'uses' | 'fetches' | 'fetchRowOf'>,
+): Facts['describe'] {
+  const { places, settings, lots, items, present, uses, fetches, fetchRowOf } = facts;
+  const { carrySeconds, carryMonths } = settings.estimates;
+  return (l, p, pkg) => {
     const { space, traits } = places[p]!;
     const fit = computeShare(pkg, space);
     if (!fit.ok) return null;
@@ -112,39 +171,10 @@ export function createFacts(household: Household): Facts {
       pkg,
       share: fit.share,
       fetching: uses[l]! * fetches[fetchRowOf[l]! * places.length + p]!,
-      moving: isMoved ? estimates.carrySeconds / estimates.carryMonths : 0,
+      moving: isMoved ? carrySeconds / carryMonths : 0,
       wear: computeWear(item, traits, settings),
       cautions: findCautions({ item, pkg, space, traits, settings }).length,
     };
-  };
-  const wishes = compileWishes(household, tree, {
-    lots,
-    groupOf: groupIndex,
-    groupIds: groups.map((group) => group.id),
-    places: places.map(({ place }) => place),
-  });
-  return {
-    ...table,
-    ...listWays({ lots, items, packages }, places, settings, wishes),
-    household,
-    settings,
-    tree,
-    groups,
-    lots,
-    items,
-    packages,
-    groupOf: Int32Array.from(groupIndex),
-    groupStart,
-    uses,
-    weight: Float64Array.from(uses, (u) => 1 + u),
-    groupUses,
-    present,
-    presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.form)),
-    fetchRowOf,
-    fetches,
-    fetchRowCount: rows.length,
-    wishes,
-    describe,
   };
 }
 

@@ -7,6 +7,7 @@ export {
   getWayOf,
   isAllowed,
   listOptions,
+  withEstimates,
   type Facts,
   type Offered,
   type PlaceFacts,

@@ -7,7 +7,7 @@ import type { Facts, Offered } from '../model/index.ts';
  * today's mess is scored, which need not keep the rules. `offered[l]` is null where lot l has no place.
  */
 export function recount(facts: Facts, offered: readonly (Offered | null)[]): Score {
-  const { estimates, fillTarget } = facts.settings;
+  const { estimates } = facts.settings;
   const parts = { fetching: 0, searching: 0, splitting: 0, crowding: 0, moving: 0, wear: 0 };
   let unplacedWeight = 0;
   let cautions = 0;
@@ -28,45 +28,66 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     placesOfGroup.set(group, (placesOfGroup.get(group) ?? new Set()).add(one.place));
   }
   for (const [p, inside] of byPlace) {
-    const place = facts.places[p]!;
-    const groups = new Map<number, { n: number; uses: number }>();
-    let uses = 0;
-    let stacked = 0;
-    let stackedUses = 0;
-    let fill = 0;
-    for (const one of inside) {
-      const u = facts.uses[one.lot]!;
-      const group = groups.get(facts.groupOf[one.lot]!) ?? { n: 0, uses: 0 };
-      groups.set(facts.groupOf[one.lot]!, { n: group.n + 1, uses: group.uses + u });
-      uses += u;
-      fill += one.share;
-      const isPile = isPiled(one.pkg.form) && place.space.mode === 'line';
-      if (isPile || (place.space.mode === 'area' && place.space.peg?.hooks)) {
-        stacked += 1;
-        stackedUses += u;
-      }
-    }
-    // Find it; pass half of its kin; pass the other groups; lift off half of the pile.
-    for (const group of groups.values())
-      parts.searching += group.uses * (estimates.findSeconds + (place.passSeconds * (group.n - 1)) / 2);
-    parts.searching += uses * estimates.passGroupSeconds * (groups.size - 1);
-    const lift = place.space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds;
-    parts.searching += (stackedUses * lift * Math.max(0, stacked / place.piles - 1)) / 2;
-    const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-    parts.crowding +=
-      estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1) + estimates.emptySeconds;
+    const place = scorePlace(facts, p, inside);
+    parts.searching += place.searching;
+    parts.crowding += place.crowding;
   }
-  for (const [g, at] of placesOfGroup) {
-    const units = new Set([...at].map((p) => facts.places[p]!.unit));
-    const rooms = new Set([...at].map((p) => facts.places[p]!.room));
-    // In half of the searches the wrong one comes first.
-    parts.splitting +=
-      (facts.groupUses[g]! *
-        (estimates.splitPlaceSeconds * (at.size - 1) +
-          estimates.splitUnitSeconds * (units.size - 1) +
-          estimates.splitRoomSeconds * (rooms.size - 1))) /
-      2;
-  }
+  for (const [g, at] of placesOfGroup) parts.splitting += scoreGroup(facts, g, at);
   const seconds = Object.values(parts).reduce((sum, part) => sum + part, 0);
   return { unplacedWeight, cautions, seconds, parts };
+}
+
+/** What a place with these lots in it costs beside what each lot costs by itself, seconds a month. An empty one costs nothing. */
+export function scorePlace(
+  facts: Facts,
+  p: number,
+  inside: readonly Offered[],
+): { readonly searching: number; readonly crowding: number } {
+  if (inside.length === 0) return { searching: 0, crowding: 0 };
+  const { estimates, fillTarget } = facts.settings;
+  const place = facts.places[p]!;
+  const groups = new Map<number, { n: number; uses: number }>();
+  let uses = 0;
+  let stacked = 0;
+  let stackedUses = 0;
+  let fill = 0;
+  for (const one of inside) {
+    const u = facts.uses[one.lot]!;
+    const group = groups.get(facts.groupOf[one.lot]!) ?? { n: 0, uses: 0 };
+    groups.set(facts.groupOf[one.lot]!, { n: group.n + 1, uses: group.uses + u });
+    uses += u;
+    fill += one.share;
+    const isPile = isPiled(one.pkg.form) && place.space.mode === 'line';
+    if (isPile || (place.space.mode === 'area' && place.space.peg?.hooks)) {
+      stacked += 1;
+      stackedUses += u;
+    }
+  }
+  // Find it; pass half of its kin; pass the other groups; lift off half of the pile.
+  let searching = 0;
+  for (const group of groups.values())
+    searching += group.uses * (estimates.findSeconds + (place.passSeconds * (group.n - 1)) / 2);
+  searching += uses * estimates.passGroupSeconds * (groups.size - 1);
+  const lift = place.space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds;
+  searching += (stackedUses * lift * Math.max(0, stacked / place.piles - 1)) / 2;
+  const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
+  const crowding =
+    estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1) + estimates.emptySeconds;
+  return { searching, crowding };
+}
+
+/** What looking in the wrong place first costs for a group that lies in these places, seconds a month. */
+export function scoreGroup(facts: Facts, g: number, at: ReadonlySet<number>): number {
+  if (at.size === 0) return 0;
+  const { estimates } = facts.settings;
+  const units = new Set([...at].map((p) => facts.places[p]!.unit));
+  const rooms = new Set([...at].map((p) => facts.places[p]!.room));
+  // In half of the searches the wrong one comes first.
+  return (
+    (facts.groupUses[g]! *
+      (estimates.splitPlaceSeconds * (at.size - 1) +
+        estimates.splitUnitSeconds * (units.size - 1) +
+        estimates.splitRoomSeconds * (rooms.size - 1))) /
+    2
+  );
 }

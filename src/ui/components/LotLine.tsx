@@ -27,7 +27,14 @@ export function LotLine({ id, item, nth, more, how, children }: LotLineProps) {
         className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
         onClick={() => show({ type: 'lot', id })}
       >
-        {nth !== undefined && <span className="tabular w-6 shrink-0 text-right text-sm text-stone">{nth}</span>}
+        {nth !== undefined && (
+          <span
+            className="tabular w-6 shrink-0 text-right text-sm text-stone"
+            {...explained('Counted in the order that was chosen.')}
+          >
+            {nth}
+          </span>
+        )}
         <Swatch item={item} className="size-5 shrink-0" />
         <span className="min-w-0 flex-1 truncate">
           {item.name} {more !== undefined && <span className="text-stone">{more}</span>}

@@ -16,11 +16,14 @@ export function TextField({
   label,
   fault,
   hint,
+  how,
   ...rest
 }: InputHTMLAttributes<HTMLInputElement> & {
   label: string;
   fault?: string;
   hint?: string;
+  /** How the figure in the hint was made. */
+  how?: string;
   ref?: React.Ref<HTMLInputElement>;
 }) {
   return (
@@ -32,7 +35,11 @@ export function TextField({
           {fault}
         </p>
       ) : (
-        hint && <p className="mt-0.5 text-sm text-stone">{hint}</p>
+        hint && (
+          <p className="mt-0.5 text-sm text-stone" {...(how ? explained(how) : {})}>
+            {hint}
+          </p>
+        )
       )}
     </Field>
   );

@@ -3,7 +3,7 @@ import { createHousehold, createLot, createThing, createUnit } from '../../../te
 import type { DaybookEvent, LotId, PlaceId } from '../../core/records/index.ts';
 import { createPlaceTree } from '../../core/storage/index.ts';
 import { parseCount, parseLengthMm } from '../../core/units/index.ts';
-import { wordActFault, wordAmountFault, wordEvent, wordHomeOffer, wordPlaceReason, wordStoreFault } from './index.ts';
+import { wordActFault, wordAmountFault, wordEvent, wordHomeOffer, wordLotReason, wordStoreFault } from './index.ts';
 import { wordBundleFault } from './bundleFaults.ts';
 import { wordContainerFault, wordDisturbance, wordUnitFault } from './roomFaults.ts';
 
@@ -126,7 +126,7 @@ describe('why here, and where else', () => {
     [{ code: 'elsewhere', placeId: cube, moreSeconds: 90 }, 'Next best: cube › A1, 1.5 min a month more.'],
     [{ code: 'elsewhere', placeId: cube, moreSeconds: -90 }, 'cube › A1 would save 1.5 min a month.'],
     [{ code: 'elsewhere', placeId: cube, moreSeconds: 1 }, 'cube › A1 would do as well.'],
-  ] as const)('%o', (reason, words) => expect(wordPlaceReason(reason, tree, 'metric')).toBe(words));
+  ] as const)('%o', (reason, words) => expect(wordLotReason(reason, tree, 'metric')).toBe(words));
 
   it('prices a home', () => {
     const offer = (moreSeconds: number, isHomeless = false) =>

@@ -1,7 +1,7 @@
 import type { Reason } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatMass, formatMinutes, formatSize, type UnitSystem } from '../../core/units/index.ts';
-import type { HomeOffer, PlaceReason } from '../../workers/protocol.ts';
+import type { HomeOffer, LotReason } from '../../workers/protocol.ts';
 import { wordCount } from './grammar.ts';
 import { wordReach } from './names.ts';
 
@@ -60,7 +60,7 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
   }
 }
 
-export function wordPlaceReason(reason: PlaceReason, tree: PlaceTree, units: UnitSystem): string {
+export function wordLotReason(reason: LotReason, tree: PlaceTree, units: UnitSystem): string {
   switch (reason.code) {
     case 'kin':
       return `With ${wordCount(reason.count, 'other')} of its group.`;

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { getFetchSeconds, parseRecord, type Estimates } from '../../../core/records/index.ts';
+import { useMemo, useState } from 'react';
+import { getFetchSeconds, parseRecord, type Estimates, type Household } from '../../../core/records/index.ts';
 import { findPreset, getPreset, PRESETS, type Preset } from '../../../core/records/presets.ts';
 import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
@@ -65,12 +65,48 @@ const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estima
   },
 ];
 
+const HOW_PART =
+  'Today as it is was scored with the figure and once more with nought in its place: the difference. All of them together are what fetching, crowding and wear come to.';
+
+/** What a figure makes of today's minutes; carrying costs only when something is carried. */
+function wordPart(field: keyof Estimates, seconds: number, { carrySeconds, carryMonths }: Estimates): string {
+  if (field === 'carrySeconds') return `100 things: ${formatMinutes((100 * carrySeconds) / carryMonths)} a month`;
+  if (field === 'carryMonths') return 'for that long carrying is spread';
+  return seconds < 0.5 ? 'nothing today' : `${formatMinutes(seconds)} a month today`;
+}
+
+/** What today would come to with the figures that are typed, before they are kept. */
+function Effect({ household, now, next }: { household: Household; now: Estimates; next: Estimates }) {
+  const key = JSON.stringify(next);
+  const wanted = useMemo(() => JSON.parse(key) as Estimates, [key]);
+  const before = useAnswer(household, 'scoreWith', now);
+  const after = useAnswer(household, 'scoreWith', wanted);
+  if (JSON.stringify(now) === key || before === null || after === null) return null;
+  const more = after - before;
+  return (
+    <p
+      role="status"
+      className="min-w-0 flex-1"
+      {...explained(
+        'Today as it is, with crowding and wear, scored with the figures that are kept and with those typed.',
+      )}
+    >
+      With what you typed:{' '}
+      {Math.abs(more) < 1
+        ? 'no change today'
+        : `${formatMinutes(Math.abs(more))} a month ${more > 0 ? 'more' : 'less'}`}
+      , of {formatMinutes(before)} with wear and crowding.
+    </p>
+  );
+}
+
 /** What fetching, looking and moving cost: every figure behind the minutes, to be changed; and what today costs with them. */
 export function EstimatesForm() {
   const household = useHousehold();
   const { settings } = household;
   const act = useApp((state) => state.act);
   const today = useAnswer(household, 'today', null);
+  const parts = useAnswer(household, 'estimateParts', null);
   const [typed, setTyped] = useState<Partial<Record<keyof Estimates, string>>>({});
   const set = (estimates: Estimates) => act((now) => createSaveSettings(now, { ...now.settings, estimates }));
   const read = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
@@ -125,7 +161,7 @@ export function EstimatesForm() {
         {FIELDS.map(({ title, fields }) => (
           <fieldset key={title} className="mt-3">
             <legend className="text-sm font-bold">{title}</legend>
-            <div className="grid grid-cols-2 items-end gap-3">
+            <div className="grid grid-cols-2 items-start gap-3">
               {fields.map(([field, label]) => (
                 <TextField
                   key={field}
@@ -133,15 +169,20 @@ export function EstimatesForm() {
                   inputMode="decimal"
                   value={typed[field] ?? String(settings.estimates[field])}
                   fault={wrong.has(field) ? 'A number of seconds, such as 2.5.' : undefined}
+                  hint={parts ? wordPart(field, parts[field], settings.estimates) : undefined}
+                  how={HOW_PART}
                   onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
                 />
               ))}
             </div>
           </fieldset>
         ))}
-        <Button look="strong" type="submit" className="mt-3" disabled={wrong.size > 0}>
-          Save the figures
-        </Button>
+        <div className="sticky -bottom-6 mt-3 flex flex-wrap items-center gap-3 bg-mist pt-3 pb-6">
+          <Button look="strong" type="submit" disabled={wrong.size > 0}>
+            Save the figures
+          </Button>
+          {wrong.size === 0 && <Effect household={household} now={settings.estimates} next={next} />}
+        </div>
       </details>
     </form>
   );

@@ -3,11 +3,12 @@ import { useNavigate } from 'react-router';
 import type { Group } from '../../../core/grouping/index.ts';
 import { findSmallestHolder } from '../../../core/grouping/holder.ts';
 import { isTooSmall } from '../../../core/grouping/partners.ts';
-import type { LotId } from '../../../core/records/index.ts';
+import type { Household, LotId } from '../../../core/records/index.ts';
 import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { CheckField, Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
+import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
@@ -19,9 +20,18 @@ import { wordAmount, wordCount, wordGroup } from '../../text/index.ts';
 import { explainNeeds } from '../../text/needs.ts';
 import { wordHowMuch } from '../../text/measures.ts';
 import { wordOrder, wordSchool } from '../../text/schools.ts';
+import { explainGroupReason } from '../../text/whys.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
 import { HandSort } from './HandSort.tsx';
 import { Partners } from './Partners.tsx';
 import { SplitUp } from './SplitUp.tsx';
+
+function GroupWhy({ household, group }: { household: Household; group: Group }) {
+  const reasons = useAnswer(household, 'whyGroup', group.id);
+  const tree = getTree(household);
+  const said = reasons?.map((one) => explainGroupReason(one, household, tree));
+  return <WhyPanel title="Why it is there" said={said ?? null} />;
+}
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
 export function GroupTicket({ group }: { group: Group }) {
@@ -74,6 +84,7 @@ export function GroupTicket({ group }: { group: Group }) {
           how="The places where its lots lie today, each counted once."
         >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
       </dl>
+      <GroupWhy household={household} group={group} />
       <p className="mt-2 flex flex-wrap gap-x-4">
         <Button look="quiet" onClick={() => void carry()}>
           Take it up, and try every place on the wall

@@ -6,6 +6,7 @@ import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Row } from '../../components/fields.tsx';
+import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { wordWhereShort } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
@@ -13,7 +14,7 @@ import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts'
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import type { PlaceReason } from '../../../workers/protocol.ts';
+import type { LotReason } from '../../../workers/protocol.ts';
 import {
   wordAmount,
   wordCare,
@@ -21,7 +22,7 @@ import {
   wordForm,
   wordHomeOffer,
   wordMeasureWay,
-  wordPlaceReason,
+  wordLotReason,
   wordThing,
 } from '../../text/index.ts';
 import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
@@ -163,7 +164,7 @@ function isBobbin(item: Item, lot: Lot): boolean {
 }
 
 /** How what speaks for a place was found out. */
-const HOW_WHY: Record<PlaceReason['code'], string> = {
+const HOW_WHY: Record<LotReason['code'], string> = {
   kin: 'The lots of its group that lie in the same place, counted.',
   alone: 'No other lot of its group lies in this place.',
   reach: 'The height of the hand that takes it out, beside your own height; how often is what the thing says.',
@@ -177,17 +178,11 @@ const HOW_WHY: Record<PlaceReason['code'], string> = {
 
 function Why({ household, id, isHere }: { household: Household; id: LotId; isHere: boolean }) {
   const reasons = useAnswer(household, 'why', id);
-  if (reasons?.length === 0) return null;
-  return (
-    <section aria-label="Why here" className="mt-3 min-h-24 border-l-4 border-woad bg-linen p-3">
-      <h3 className="font-bold">{isHere ? 'Why here' : 'Why its home is there'}</h3>
-      {reasons?.map((reason) => (
-        <p key={reason.code} className="mt-1" {...explained(HOW_WHY[reason.code])}>
-          {wordPlaceReason(reason, getTree(household), household.settings.units)}
-        </p>
-      )) ?? <p className="mt-1 text-stone">Working it out…</p>}
-    </section>
-  );
+  const said = reasons?.map((reason) => ({
+    words: wordLotReason(reason, getTree(household), household.settings.units),
+    how: HOW_WHY[reason.code],
+  }));
+  return <WhyPanel title={isHere ? 'Why here' : 'Why its home is there'} said={said ?? null} />;
 }
 
 function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; onDone: () => void }) {

@@ -1,5 +1,5 @@
 import { useContext } from 'react';
-import type { PlaceId } from '../../../core/records/index.ts';
+import type { Household, PlaceId } from '../../../core/records/index.ts';
 import { computePlaceState } from '../../../core/drawing/index.ts';
 import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { formatMass, formatSize, formatSizes } from '../../../core/units/index.ts';
@@ -8,13 +8,23 @@ import { Button } from '../../components/Button.tsx';
 import { Row } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
+import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
 import { PlaceActs } from '../room/PlaceActs.tsx';
-import { getTree } from '../../state/derived.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
+import { explainPlaceReason } from '../../text/whys.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+
+function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
+  const reasons = useAnswer(household, 'whyPlace', id);
+  const tree = getTree(household);
+  const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
+  return <WhyPanel title="Why these things here" said={said ?? null} />;
+}
 
 /** The ticket of a compartment or bin: its measures, how full it is, and everything in it in order. */
 export function PlaceTicket({ id }: { id: PlaceId }) {
@@ -99,6 +109,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
           <WishButton wish={{ kind: 'free', placeId: id }}>Plans keep it free</WishButton>
         </section>
       )}
+      <PlaceWhy household={household} id={id} />
       <h3 className="mt-4 font-bold">In it, in order</h3>
       {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
       <ol className="mt-1">
