@@ -22,6 +22,7 @@ import { createPlaceTree } from '../src/core/storage/index.ts';
 import { nestBoxes } from '../src/core/storage/nest.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
+import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
 import { placementFigures } from './placement.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
@@ -264,6 +265,7 @@ function measureWorked(): Figure[] {
 export const figures: readonly Bench[] = [
   ...packingFigures,
   ...placementFigures,
+  ...moveFigures,
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],
     measure: measureDemo,

@@ -1,1 +1,2 @@
 export { checkPlan, type CheckFinding, type CheckedSpot } from './plan.ts';
+export { checkMoves, type MoveFinding } from './moves.ts';

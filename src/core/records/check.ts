@@ -88,6 +88,8 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
     const lot = record as Lot;
     if ((lot.state === 'in') !== (lot.placeId !== null))
       faults.push({ path: `${path}placeId`, rule: 'onePlace', message: 'a lot is in exactly one place, or out' });
+    if (lot.away && lot.state !== 'out')
+      faults.push({ path: `${path}away`, rule: 'onePlace', message: 'only what is out waits or is missing' });
     if ((lot.state === 'with') !== ((lot.withLotId ?? null) !== null))
       faults.push({
         path: `${path}withLotId`,

@@ -37,6 +37,7 @@ const EVENT_TYPES = [
   'released',
   'washed',
   'wrapped',
+  'notFound',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 

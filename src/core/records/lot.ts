@@ -25,6 +25,9 @@ import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 const LOT_STATES = ['in', 'out', 'lent', 'gone', 'with', 'digital'] as const;
 export type LotState = (typeof LOT_STATES)[number];
 
+const AWAYS = ['table', 'aside', 'missing'] as const;
+export type Away = (typeof AWAYS)[number];
+
 /** `2026-11-25`. */
 export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
@@ -71,6 +74,11 @@ export class Lot {
   @IsOptional() @Matches(ID_PATTERN) homeId!: PlaceId | null;
   @IsInt() @Min(0) @Max(1_000_000) homeOrder!: number;
   @IsIn(STOW_FORMS) homeForm!: StowForm;
+  /**
+   * Where it is while it is `out` and not simply in use: on the table where things wait to be carried on, out of the way
+   * in another room, or missing, for it was not where it should be.
+   */
+  @IsOptional() @IsIn(AWAYS) away?: Away | null;
   /** The lot that it is wrapped with; set exactly when the state is `with`. */
   @IsOptional() @Matches(ID_PATTERN) withLotId?: LotId | null;
   /** Whether it was washed, so that it will not shrink any more; absent where that does not matter. */

@@ -40,4 +40,5 @@ export {
   type WallLine,
   type Ways,
 } from './room.ts';
+export { computeAccessSeconds } from './access.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';

@@ -1,5 +1,12 @@
 import { fail, ok, type Result } from '../result/index.ts';
-import { DEFAULT_SETTINGS, type Change, type DaybookEvent, type Household, type TableName } from '../records/index.ts';
+import {
+  DEFAULT_SETTINGS,
+  type Change,
+  type DaybookEvent,
+  type Household,
+  type Lot,
+  type TableName,
+} from '../records/index.ts';
 
 /** A household before its first event, which brings the settings. */
 const EMPTY_HOUSEHOLD: Household = {
@@ -31,11 +38,17 @@ function isSame(a: unknown, b: unknown): boolean {
   );
 }
 
+/** Only what is out waits on the table, out of the way, or is missing; that ends with whatever puts it elsewhere. */
+function settle(lot: Lot): Lot {
+  return lot.away && lot.state !== 'out' ? { ...lot, away: null } : lot;
+}
+
 /**
  * What turns one record into another: whole records when it comes or goes, else only the fields that
  * differ. A field that is absent on one side is written as null there. Null when nothing differs.
  */
-export function createChange(table: TableName, id: string, before: object | null, after: object | null): Change | null {
+export function createChange(table: TableName, id: string, before: object | null, to: object | null): Change | null {
+  const after = table === 'lots' && to ? settle(to as Lot) : to;
   if (before === null || after === null)
     return before === after ? null : { table, id, before: before as Fields | null, after: after as Fields | null };
   const [was, is]: [Fields, Fields] = [{}, {}];

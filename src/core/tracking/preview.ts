@@ -12,6 +12,7 @@ export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'
         ? {
             ...lot,
             state: 'in',
+            away: null,
             placeId: to.placeId,
             order: to.order,
             form: to.form,

@@ -1,11 +1,11 @@
 import type { Place, Settings } from '../../core/records/index.ts';
 import {
+  computeAccessSeconds,
   computeSpace,
   computeStandPoint,
   computeStationPoint,
   computeTraits,
   computeWayMm,
-  countBefore,
   getAncestor,
   type PlaceTraits,
   type PlaceTree,
@@ -76,31 +76,6 @@ export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable 
   }
   const { slot, unit, room } = index;
   return { places, slotLoadG, unitLoadG, slotCount: slot.size, unitCount: unit.size, roomCount: room.size };
-}
-
-function computeAccessSeconds(tree: PlaceTree, place: Place, traits: PlaceTraits, settings: Settings): number {
-  const { estimates } = settings;
-  const posture = {
-    kneel: estimates.kneelSeconds,
-    bend: estimates.bendSeconds,
-    easy: 0,
-    stretch: estimates.stretchSeconds,
-    stool: estimates.stoolSeconds,
-  }[traits.reach];
-  const opening = { open: 0, door: estimates.doorSeconds, drawer: estimates.drawerSeconds, lid: estimates.lidSeconds }[
-    getAncestor(tree, place.id, 'slot')?.slot?.opening ?? 'open'
-  ];
-  const box = place.container;
-  if (!box) return posture + opening;
-  const bins = tree.getChildren(place.parentId!);
-  const isFromBothSides = getAncestor(tree, place.id, 'unit')?.unit?.access === 'around';
-  const before = countBefore(
-    bins.map((bin) => bin.container!),
-    bins.indexOf(place),
-    isFromBothSides,
-  );
-  // Each bin before it or on it is taken out and put back too.
-  return posture + opening + (1 + before) * estimates.pullBinSeconds + (box.hasLid ? estimates.lidSeconds : 0);
 }
 
 /**

@@ -25,6 +25,7 @@ const TYPE: Record<EventType, string> = {
   released: 'Released',
   washed: 'Washed',
   wrapped: 'Wrapped up',
+  notFound: 'Not found:',
 };
 
 /** One line of the daybook. */

@@ -1,0 +1,78 @@
+import { checkMoves } from '../src/check/index.ts';
+import { decode, listLoads } from '../src/core/moves/decode.ts';
+import { createMoveFacts, createMoveSearch, toSteps, type MoveFacts } from '../src/core/moves/index.ts';
+import { packPlace } from '../src/core/packing/index.ts';
+import { createRandom } from '../src/core/random/index.ts';
+import { computeSpace, createPlaceTree } from '../src/core/storage/index.ts';
+import { computePresentPackage } from '../src/core/tracking/index.ts';
+import { SIZES } from '../tests/instances.ts';
+import { createTurnedRound } from '../tests/turned.ts';
+import type { Bench, Figure } from './figures.ts';
+
+/** Steps of the search that makes a plan tidy enough to be worth carrying out. */
+const STEPS = 1_500_000;
+const SEEDS = [1, 2, 3, 4];
+const BIN_MM3 = 350 ** 3;
+const SEARCH_MS = 1600;
+
+const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+
+function countFindings(facts: MoveFacts, order: { trips: Parameters<typeof toSteps>[1] }, tableMm3: number): number {
+  const { household, tree } = facts;
+  return checkMoves(household, toSteps(facts, order.trips), tableMm3, (placeId, inside) => {
+    const packages = inside.map(({ lotId, form }) =>
+      computePresentPackage(household, household.lots.get(lotId)!, form)!,
+    );
+    const packed = packPlace(packages, computeSpace(tree, tree.places.get(placeId)!));
+    return packed.status === 'packed' ? packed.spots : null;
+  }).findings.length;
+}
+
+/** Between two tidy plans of 600 lots and 90 places, with a table of so many bins. */
+function measureFill(fill: 0.8 | 0.92): Figure[] {
+  const over: number[] = [];
+  const naive: number[] = [];
+  const ms: number[] = [];
+  let violations = 0;
+  let finished = 0;
+  let aside = 0;
+  for (const seed of SEEDS) {
+    const household = createTurnedRound(SIZES.m, fill, seed, STEPS);
+    const run = (bins: number) => {
+      const start = performance.now();
+      const facts = createMoveFacts(household, createPlaceTree(household.places));
+      const search = createMoveSearch(facts, bins * BIN_MM3, createRandom(seed));
+      while (performance.now() - start < SEARCH_MS && search.advance(4));
+      const order = search.getOrder();
+      const spent = performance.now() - start;
+      violations += countFindings(facts, order, bins * BIN_MM3);
+      return { facts, order, spent };
+    };
+    const { facts, order, spent } = run(3);
+    over.push(order.trips.length / order.leastTrips);
+    ms.push(spent);
+    // One thing after the other, as they come.
+    const single = listLoads(facts).flatMap(({ from, to, list }) => list.map((m) => ({ from, to, list: [m] })));
+    const asTheyCome = Float64Array.from(single, ({ list }) => -list[0]!);
+    naive.push(decode(facts, single, asTheyCome, 3 * BIN_MM3).trips.length / order.leastTrips);
+    const half = run(0.5).order;
+    const home = new Set(half.trips.flatMap((trip) => (trip.to >= 0 ? trip.movers : [])));
+    if (home.size === facts.movers.length) finished += 1;
+    aside = Math.max(aside, half.aside.length);
+  }
+  const name = fill === 0.8 ? 'moves.m80' : 'moves.m92';
+  return [
+    { name: `${name}.trips_over_lower_bound`, value: mean(over), unit: 'x' },
+    { name: `${name}.worst_over_lower_bound`, value: Math.max(...over), unit: 'x' },
+    { name: `${name}.naive_over_lower_bound`, value: mean(naive), unit: 'x' },
+    { name: `${name}.half_table_finished`, value: finished / SEEDS.length, unit: 'of 1' },
+    { name: `${name}.half_table_aside`, value: aside, unit: 'things at most' },
+    { name: `${name}.violations`, value: violations, unit: 'findings' },
+    { name: `${name}.ms`, value: Math.max(...ms), unit: 'ms' },
+  ];
+}
+
+export const moveFigures: readonly Bench[] = [
+  { names: ['moves.m80.trips_over_lower_bound', 'moves.m80.ms'], measure: () => measureFill(0.8) },
+  { names: ['moves.m92.trips_over_lower_bound', 'moves.m92.violations'], measure: () => measureFill(0.92) },
+];

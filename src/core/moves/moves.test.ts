@@ -1,0 +1,325 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
+import { findFewestTrips } from '../../../tests/movesBrute.ts';
+import { createTurnedRound } from '../../../tests/turned.ts';
+import { checkMoves } from '../../check/index.ts';
+import { createSampleHousehold } from '../../sample/index.ts';
+import { packPlace } from '../packing/index.ts';
+import { createRandom } from '../random/index.ts';
+import type { Household, Item, LotId, Place, PlaceId, StowForm } from '../records/index.ts';
+import { computeSpace, createPlaceTree } from '../storage/index.ts';
+import { computePresentPackage } from '../tracking/index.ts';
+import { applyChanges } from '../tracking/fold.ts';
+import { createNotFound, createStep } from '../tracking/moveActs.ts';
+import {
+  computeLeastTable,
+  computeProgress,
+  createMoveFacts,
+  createMoveSearch,
+  cutBlock,
+  toSteps,
+  type Step,
+} from './index.ts';
+
+const LITRE = 1e6;
+
+function order(household: Household, tableMm3: number, tries = 60) {
+  const facts = createMoveFacts(household, createPlaceTree(household.places));
+  const search = createMoveSearch(facts, tableMm3, createRandom(5));
+  search.advance(tries);
+  const found = search.getOrder();
+  return { facts, found, steps: toSteps(facts, found.trips) };
+}
+
+/** The checker's packing: any way to lay things in will do. */
+function check(household: Household, steps: readonly Step[], tableMm3: number) {
+  const tree = createPlaceTree(household.places);
+  return checkMoves(household, steps, tableMm3, (placeId, inside) => {
+    const space = computeSpace(tree, tree.places.get(placeId)!);
+    const turns = [
+      inside.map((_, i) => i),
+      inside.map((_, i) => i).toReversed(),
+      inside
+        .map((_, i) => i)
+        .toSorted(
+          (a, b) => household.lots.get(inside[a]!.lotId)!.homeOrder - household.lots.get(inside[b]!.lotId)!.homeOrder,
+        ),
+    ];
+    for (const turn of turns) {
+      const packages = turn.map((i) =>
+        computePresentPackage(household, household.lots.get(inside[i]!.lotId)!, inside[i]!.form)!,
+      );
+      const packed = packPlace(packages, space);
+      if (packed.status === 'packed') return packed.spots.map((spot) => ({ ...spot, index: turn[spot.index]! }));
+    }
+    return null;
+  });
+}
+
+/** Two fit side by side into a cube of 350 mm. 1.4 l and 200 g each. */
+const wide = (id: string, massG = 200): Item =>
+  createThing(id, {
+    box: { type: 'cutting', widthMm: 175, depthMm: 200, heightMm: 40, massG, isSoft: false, hangHoleMm: null },
+  });
+const cubes = (columns: number): Place[] =>
+  createUnit('cube', { columns, widthMm: 16 + columns * 366, loadG: null }, { loadG: 90_000 });
+
+/** Things by `from to`, such as `A1 B1`. */
+function household(columns: number, ways: Record<string, string>, massG = 200): Household {
+  const items = Object.keys(ways).map((id) => wide(id, massG));
+  const lots = items.map((item) => {
+    const [from, to] = ways[item.id]!.split(' ') as [string, string];
+    return createLot(item, from === 'about' ? null : `cube-${from}`, {
+      homeId: to === '-' ? null : (`cube-${to}` as PlaceId),
+    });
+  });
+  return createHousehold(cubes(columns), items, lots);
+}
+
+describe('an order of trips', () => {
+  it('carries what goes the same way at once, straight where there is room', () => {
+    const { found, steps } = order(household(2, { a: 'A1 B1', b: 'A1 B1' }), 0);
+    expect(found.leastTrips).toBe(1);
+    expect(steps).toMatchObject([{ kind: 'carry', from: 'cube-A1', to: 'cube-B1', lotIds: ['lot-a', 'lot-b'] }]);
+  });
+
+  it('waits until room is made', () => {
+    const home = household(3, { a: 'A1 B1', b: 'A1 B1', c: 'B1 C1', d: 'B1 C1' });
+    const { steps } = order(home, 0);
+    expect(steps.map(({ from, to }) => `${from} ${to}`)).toEqual(['cube-B1 cube-C1', 'cube-A1 cube-B1']);
+  });
+
+  it('breaks a cycle over the table by one trip more than none could do with', () => {
+    const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 A1', d: 'B1 A1' });
+    const { found, steps } = order(home, 3 * LITRE);
+    expect(found.leastTrips).toBe(2);
+    expect(steps).toHaveLength(3);
+    expect(steps.map(({ to }) => to)).toContain('table');
+    // Two of 1.4 l.
+    expect(found.peakMm3).toBeCloseTo(2.8 * LITRE, 3);
+    expect(check(home, steps, 3 * LITRE).findings).toEqual([]);
+  });
+
+  it('carries something out of the way first where the table is too small, and says what', () => {
+    const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 A1', d: 'B1 A1' });
+    const { found, steps } = order(home, 0.5 * LITRE);
+    expect(found.aside.length).toBe(2);
+    expect(steps[0]).toMatchObject({ to: 'aside' });
+    // One of 1.4 l on the table, and they change places one by one.
+    const least = computeLeastTable(createMoveFacts(home, createPlaceTree(home.places)), createRandom(1));
+    expect(least).toBeCloseTo(1.4 * LITRE, 0);
+    expect(check(home, steps, 0.5 * LITRE).findings).toEqual([]);
+  });
+
+  it('carries no more at once than one person lifts, and what is heavier alone', () => {
+    // 4.5 kg each: two make 9 kg, three would be 13.5.
+    const three = order(household(3, { a: 'A1 C1', b: 'A1 C1', c: 'B1 C1' }, 4500), 0);
+    expect(three.steps.map((step) => step.lotIds.length).toSorted()).toEqual([1, 2]);
+    const heavy = order(household(2, { a: 'A1 B1', b: 'A1 B1' }, 12_000), 0);
+    expect(heavy.steps.map((step) => step.lotIds.length)).toEqual([1, 1]);
+    expect(heavy.found.leastTrips).toBe(2);
+  });
+
+  it('leaves what is skipped where it is, and counts on it there', () => {
+    const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 A1' });
+    const facts = createMoveFacts(home, createPlaceTree(home.places), new Set(['lot-c' as LotId]));
+    const found = createMoveSearch(facts, 0, createRandom(1)).getOrder();
+    // B1 takes one beside what was skipped.
+    expect(facts.movers.map((one) => one.lot.id)).toEqual(['lot-a', 'lot-b']);
+    expect(found.trips[0]!.movers).toHaveLength(1);
+  });
+
+  it('leaves alone what is missing, lent or has no home', () => {
+    const home = household(2, { a: 'A1 B1', b: 'A1 -' });
+    const lost = applyChanges(home, ok(createNotFound(home, 'lot-a' as LotId, 5)).changes);
+    expect(lost.ok && order(lost.value, LITRE).steps).toEqual([]);
+  });
+
+  it('needs as few trips as the best of all orders, found by trying them all', () => {
+    const spots = ['A1', 'B1', 'C1'];
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...spots), fc.constantFrom(...spots)), { minLength: 2, maxLength: 5 }),
+        fc.constantFrom(0, 1.5, 3),
+        (ways, litres) => {
+          const names = ['a', 'b', 'c', 'd', 'e'];
+          const fits = (which: 0 | 1) => spots.every((spot) => ways.filter((way) => way[which] === spot).length <= 2);
+          fc.pre(fits(0) && fits(1));
+          const home = household(3, Object.fromEntries(ways.map((way, i) => [names[i]!, way.join(' ')])));
+          const { found, steps, facts } = order(home, litres * LITRE, 200);
+          expect(check(home, steps, litres * LITRE).findings).toEqual([]);
+          const fewest = findFewestTrips(facts, litres * LITRE);
+          if (fewest !== null && found.aside.length === 0) expect(found.trips.length).toBe(fewest);
+          // Things are only carried out of the way where no order does without.
+          if (found.aside.length > 0) expect(fewest).toBeNull();
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('a move list of a whole household', () => {
+  it.each([
+    [0.6, 1, 100],
+    [0.8, 2, 100],
+    [0.92, 3, 100],
+    [0.92, 4, 10],
+  ])(
+    'filled to %f, seed %i, with a table of %i l overfills nothing at any step and ends with all at home',
+    (fill, seed, litres) => {
+      const home = createTurnedRound({ lots: 120, places: 30 }, fill, seed, 60_000);
+      const { steps, found } = order(home, litres * LITRE, 30);
+      expect(steps.length).toBeGreaterThan(20);
+      const { findings, tests } = check(home, steps, litres * LITRE);
+      expect(findings).toEqual([]);
+      expect(tests).toBeGreaterThan(1000);
+      expect(found.trips.length).toBeGreaterThanOrEqual(found.leastTrips);
+      expect(order(home, litres * LITRE, 30).found.trips).toEqual(found.trips);
+    },
+  );
+
+  it('is caught by the checker when a step comes too early', () => {
+    const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 A1', d: 'B1 A1' });
+    const { steps } = order(home, 3 * LITRE);
+    expect(check(home, [steps[1]!, steps[0]!, steps[2]!], 3 * LITRE).findings).not.toEqual([]);
+    expect(check(home, steps, 2 * LITRE).findings.map((one) => one.rule)).toContain('table');
+    expect(check(home, steps.slice(0, 2), 3 * LITRE).findings.map((one) => one.rule)).toContain('home');
+  });
+});
+
+function ok<T, F>(result: { ok: true; value: T } | { ok: false; fault: F }): T {
+  if (!result.ok) throw new Error(JSON.stringify(result.fault));
+  return result.value;
+}
+
+function carryOut(home: Household, step: Step, which: readonly LotId[] = step.lotIds): Household {
+  return ok(applyChanges(home, ok(createStep(home, step, which, 'x', 9)).changes));
+}
+
+describe('how far one is', () => {
+  const home = createTurnedRound({ lots: 36, places: 12 }, 0.8, 1, 20_000);
+  const { steps } = order(home, 100 * LITRE);
+
+  it('is read from where things are, after every step, and all is at home and in turn at the end', () => {
+    let now = home;
+    for (const [k, step] of steps.entries()) {
+      expect(computeProgress(now, steps)).toMatchObject({ next: k, isStale: false });
+      now = carryOut(now, step);
+    }
+    expect(computeProgress(now, steps).next).toBe(steps.length);
+    for (const lot of now.lots.values()) {
+      expect([lot.placeId, lot.form, lot.order]).toEqual([lot.homeId, lot.homeForm, lot.homeOrder]);
+      expect(lot.away ?? null).toBeNull();
+    }
+  });
+
+  it('goes back with an undo, and knows what is left of a step', () => {
+    const step = steps.find((one) => one.lotIds.length > 1)!;
+    const k = steps.indexOf(step);
+    let before = home;
+    for (const one of steps.slice(0, k)) before = carryOut(before, one);
+    const half = carryOut(before, step, step.lotIds.slice(0, 1));
+    expect(computeProgress(half, steps)).toMatchObject({ next: k, isStale: false });
+    expect(computeProgress(half, steps).left[k]).toEqual(step.lotIds.slice(1));
+    expect(computeProgress(before, steps)).toMatchObject({ next: k, isStale: false });
+  });
+
+  it('notices what was put where no step put it, and what was done out of turn', () => {
+    const other = carryOut(home, { ...steps[0]!, to: steps[0]!.to === 'table' ? 'aside' : 'table' });
+    expect(computeProgress(other, steps).isStale).toBe(true);
+    expect(computeProgress(carryOut(home, steps[3]!), steps).isStale).toBe(true);
+    const lost = ok(applyChanges(home, ok(createNotFound(home, steps[2]!.lotIds[0]!, 5)).changes));
+    expect(computeProgress(lost, steps).isStale).toBe(true);
+  });
+});
+
+describe('a block of time', () => {
+  const step = (from: string, to: string, seconds: number): Step => ({
+    kind: 'carry',
+    lotIds: ['x' as LotId],
+    forms: ['box' as StowForm],
+    from: from as PlaceId,
+    to: to as PlaceId,
+    isWholeBin: false,
+    massG: 1,
+    seconds,
+  });
+  const list = [
+    step('a', 'b', 60),
+    step('c', 'table', 60),
+    step('d', 'c', 60),
+    step('table', 'd', 60),
+    step('e', 'f', 60),
+  ];
+
+  it('ends where nothing is left on the table', () => {
+    expect(cutBlock(list, 0, 200, 0)).toEqual({ from: 0, to: 1, seconds: 60 });
+    expect(cutBlock(list, 0, 240, 0)).toEqual({ from: 0, to: 4, seconds: 240 });
+    expect(cutBlock(list, 0, 1000, 0)).toEqual({ from: 0, to: 5, seconds: 300 });
+  });
+
+  it('is the shortest there is where none is short enough', () => {
+    expect(cutBlock(list, 1, 60, 0)).toEqual({ from: 1, to: 4, seconds: 180 });
+    expect(cutBlock(list, 3, 10, 1)).toEqual({ from: 3, to: 4, seconds: 60 });
+    expect(cutBlock(list, 5, 60, 0)).toBeNull();
+  });
+});
+
+describe('steps', () => {
+  it('take the time of carrying, folding, walking and opening', () => {
+    const home = household(2, { a: 'A1 B1', b: 'A1 B1' });
+    const { estimates } = home.settings;
+    const { steps } = order(home, 0);
+    // Two things, both cubes at one wall; the hand kneels at both.
+    const walked = steps[0]!.seconds - 2 * estimates.carrySeconds - 2 * estimates.kneelSeconds;
+    expect(walked).toBeGreaterThan(0);
+    expect(walked).toBeLessThan(4 * estimates.walkSecondsPerM);
+  });
+
+  it('put in order what stands in another turn than it should, where nothing comes or goes', () => {
+    const { household: sample } = createSampleHousehold(1, 20);
+    const lots = new Map(
+      [...sample.lots].map(([id, lot]) => [
+        id,
+        lot.placeId
+          ? { ...lot, homeId: lot.placeId, homeForm: lot.form, homeOrder: 1000 - lot.order }
+          : { ...lot, homeId: null },
+      ]),
+    );
+    const { steps } = order({ ...sample, lots }, 0);
+    expect(steps.length).toBeGreaterThan(0);
+    expect(new Set(steps.map((step) => step.kind))).toEqual(new Set(['order']));
+    let now: Household = { ...sample, lots };
+    for (const step of steps) now = carryOut(now, step);
+    expect(computeProgress(now, steps).next).toBe(steps.length);
+  });
+
+  it('carry a whole bin where all of it goes into an empty one of the same kind', () => {
+    const places = createUnit('cube', { columns: 2, widthMm: 748 });
+    const bin = (parent: string): Place => ({
+      id: `bin-${parent}` as PlaceId,
+      parentId: `cube-${parent}` as PlaceId,
+      level: 'container',
+      name: `Bin ${parent}`,
+      order: 0,
+      container: {
+        kind: 'bin',
+        outerWidthMm: 300,
+        outerDepthMm: 300,
+        outerHeightMm: 200,
+        wallMm: 2,
+        mode: 'volume',
+        tareG: 500,
+        loadG: 9000,
+        hasLid: false,
+        isSeeThrough: false,
+      } as Place['container'],
+    });
+    const items = [createThing('a'), createThing('b')];
+    const lots = items.map((item) => createLot(item, 'bin-A1', { homeId: 'bin-B1' as PlaceId }));
+    const home = createHousehold([...places, bin('A1'), bin('B1')], items, lots);
+    expect(order(home, 0).steps).toMatchObject([{ isWholeBin: true, lotIds: ['lot-a', 'lot-b'] }]);
+  });
+});
