@@ -88,8 +88,8 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
     await expect(page.getByText(/things? to bring/).first()).toBeVisible();
     await ticket.getByRole('button', { name: 'Adopt this plan' }).click();
     await expect(ticket.getByText('Adopted.')).toBeVisible();
-    await ticket.getByRole('button', { name: /are carried home$/ }).click();
-    await expect(ticket.getByRole('button', { name: /are carried home$/ })).toBeHidden();
+    await ticket.getByRole('button', { name: /are carried home already$/ }).click();
+    await expect(ticket.getByRole('button', { name: /are carried home already$/ })).toBeHidden();
   });
 
   await test.step('finds it again, in words and on the wall', async () => {

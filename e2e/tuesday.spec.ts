@@ -347,9 +347,9 @@ test('a beginner with an empty room gets two cloths home with the keyboard alone
   await tabTo('Adopt this plan');
   await keyboard.press('Enter');
   await expect(page.getByText('Adopted.')).toBeVisible();
-  await tabTo('All 2 are carried home');
+  await tabTo('All 2 are carried home already');
   await keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: /are carried home$/ })).toBeHidden();
+  await expect(page.getByRole('button', { name: /are carried home already$/ })).toBeHidden();
   await keyboard.press('f');
   await keyboard.type('tern');
   await expect(page.getByRole('option', { name: /Tern twill/ })).toBeVisible();

@@ -13,6 +13,8 @@ const SortPage = lazy(async () => ({ default: (await import('./features/sort/Sor
 const RoomPage = lazy(async () => ({ default: (await import('./features/room/RoomPage.tsx')).RoomPage }));
 const PlanPage = lazy(async () => ({ default: (await import('./features/room/PlanPage.tsx')).PlanPage }));
 const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
+const MovesPage = lazy(async () => ({ default: (await import('./features/moves/MovesPage.tsx')).MovesPage }));
+const StepPage = lazy(async () => ({ default: (await import('./features/moves/StepPage.tsx')).StepPage }));
 const FindPage = lazy(async () => ({ default: (await import('./features/find/FindPage.tsx')).FindPage }));
 const DaybookPage = lazy(async () => ({ default: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }));
 const HouseholdPage = lazy(async () => ({
@@ -45,6 +47,8 @@ export function App() {
             <Route path="room/plan/:roomId?" element={<PlanPage />} />
             <Route path="room/:wallId?" element={<RoomPage />} />
             <Route path="fit" element={<FitPage />} />
+            <Route path="moves" element={<MovesPage />} />
+            <Route path="moves/step" element={<StepPage />} />
             <Route path="find/:lotId?" element={<FindPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />

@@ -5,6 +5,7 @@ import type {
   FromArranger,
   FromExplainer,
   FromImporter,
+  FromMover,
   FromPhotographer,
   FromPlanner,
   QuestionName,
@@ -12,6 +13,7 @@ import type {
   ToArranger,
   ToExplainer,
   ToImporter,
+  ToMover,
   ToPhotographer,
   ToPlanner,
 } from './protocol.ts';
@@ -84,6 +86,20 @@ export function startArranger(
 ): PlannerHandle {
   return startSearch<FromArranger, ToArranger>(
     new Worker(new URL('./arranger.ts', import.meta.url), { type: 'module' }),
+    (run) => ({ type: 'start', run, ...start }),
+    (run) => ({ type: 'stop', run }),
+    listener,
+    (run, note) => ({ type: 'failed', run, note }),
+  );
+}
+
+/** Starts a search for an order of trips that brings everything home; like the planner's. */
+export function startMover(
+  start: Omit<Extract<ToMover, { type: 'start' }>, 'type' | 'run'>,
+  listener: (message: FromMover) => void,
+): PlannerHandle {
+  return startSearch<FromMover, ToMover>(
+    new Worker(new URL('./mover.ts', import.meta.url), { type: 'module' }),
     (run) => ({ type: 'start', run, ...start }),
     (run) => ({ type: 'stop', run }),
     listener,

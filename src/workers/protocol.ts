@@ -16,6 +16,7 @@ import type {
   StationId,
 } from '../core/records/index.ts';
 import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
+import type { Step } from '../core/moves/index.ts';
 import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { News } from './news.ts';
@@ -130,6 +131,41 @@ export type FromArranger =
       readonly worth: Worth;
       readonly positions: readonly Position[];
     }
+  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** What the mover is asked: an order to carry everything home in, with a table that holds so much. */
+export type ToMover =
+  | {
+      readonly type: 'start';
+      readonly run: number;
+      readonly household: Household;
+      /** What stays where it is for now. */
+      readonly skipped: readonly LotId[];
+      readonly tableMm3: number;
+      readonly seed: number;
+      readonly seconds: number;
+    }
+  | { readonly type: 'stop'; readonly run: number };
+
+/** A list of steps, with what no list could do without. */
+export interface FoundMoves {
+  readonly steps: readonly Step[];
+  readonly trips: number;
+  readonly leastTrips: number;
+  /** Orders that were tried. */
+  readonly tries: number;
+  /** What is carried out of the way first, for the table is too small. */
+  readonly asideIds: readonly LotId[];
+  /** What has no room at its home, even with all else where it belongs; it is not carried. */
+  readonly stuckIds: readonly LotId[];
+  /** The most that lies on the table at once, and about the least table that would do without that; mm³. */
+  readonly peakMm3: number;
+  readonly leastTableMm3: number | null;
+}
+
+export type FromMover =
+  | { readonly type: 'progress'; readonly run: number; readonly trips: number; readonly leastTrips: number }
+  | { readonly type: 'done'; readonly run: number; readonly found: FoundMoves }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
 
 /** Questions that the explainer answers, with what each asks and gets. */

@@ -17,6 +17,8 @@ export interface Decoded {
   readonly peakMm3: number;
   /** What was carried out of the way before all else, for no order was found without. */
   readonly aside: readonly number[];
+  /** What did not come home: there is no room for it there, even with all else where it belongs. */
+  readonly stuck: readonly number[];
 }
 
 /** Asks whether a place takes packages beside what stays there; `key` names the set. */
@@ -129,7 +131,13 @@ class Decoder {
       if (this.goOn()) continue;
       if (!this.putAside()) break;
     }
-    return { trips: [...this.listAsideTrips(), ...this.trips], peakMm3: this.peakMm3, aside: this.aside };
+    const stuck = this.facts.movers.flatMap(({ to }, m) => (this.isHome(m, to) ? [] : [m]));
+    return { trips: [...this.listAsideTrips(), ...this.trips], peakMm3: this.peakMm3, aside: this.aside, stuck };
+  }
+
+  /** What is folded anew where it is has only come home once that was done. */
+  private isHome(m: number, to: number): boolean {
+    return this.at.get(m) === to;
   }
 
   /** What is carried out of the way, before all else. */

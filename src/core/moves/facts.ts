@@ -17,9 +17,9 @@ export const TABLE = -2;
 export const ASIDE = -3;
 
 /** What one person carries at once: by weight, less where it is lifted above the shoulder, and by an armful. */
-export const LIFT_G = 10_000;
-export const HIGH_LIFT_G = 5000;
-export const ARMFUL_MM3 = 45_000_000;
+const LIFT_G = 10_000;
+const HIGH_LIFT_G = 5000;
+const ARMFUL_MM3 = 45_000_000;
 
 /** Something that is not where, or not as, the adopted plan wants it. */
 export interface Mover {
@@ -116,12 +116,13 @@ export function createMoveFacts(
       fill[at]! += shareIn(before, at);
       massG[at]! += before.massG;
     }
-    if (to === undefined || skipped.has(lot.id) || (at === to && lot.form === lot.homeForm)) {
+    // A form that no longer suits it is not waited for.
+    const after = computePresentPackage(household, lot, lot.homeForm) ?? before;
+    if (to === undefined || skipped.has(lot.id) || (at === to && lot.form === after.form)) {
       if (at === undefined && lot.away === 'table') tableTakenMm3 += volumeOf(before);
       if (at !== undefined) stays[at]!.push({ lotId: lot.id, pkg: before, order: lot.order });
       continue;
     }
-    const after = computePresentPackage(household, lot, lot.homeForm) ?? before;
     const away = lot.away === 'table' ? TABLE : lot.away === 'aside' ? ASIDE : ABOUT;
     movers.push({
       lot,

@@ -27,10 +27,11 @@ function computeBase(facts: MoveFacts, { to, list }: Load): number {
 
 /** A thing carried out of the way costs its trips and the bother beside. */
 const ASIDE_PRICE = 1.5;
+const STUCK_PRICE = 20;
 const TEMPERATURE = 0.7;
 
-function getPrice({ trips, aside }: Decoded): number {
-  return trips.length + ASIDE_PRICE * aside.length;
+function getPrice({ trips, aside, stuck }: Decoded): number {
+  return trips.length + ASIDE_PRICE * aside.length + STUCK_PRICE * stuck.length;
 }
 
 /**

@@ -159,7 +159,7 @@ function isBinSwap(
 }
 
 /** Where a lot is, as steps name it; null for what is in no state to be carried. */
-export function getSpot(lot: Lot): Spot | null {
+function getSpot(lot: Lot): Spot | null {
   if (lot.state === 'in') return lot.placeId;
   if (lot.state !== 'out' || lot.away === 'missing') return null;
   return lot.away ?? 'about';
@@ -179,7 +179,11 @@ export interface Progress {
  * How far the steps are done. Nothing is counted: a lot has done its step when it is where that step takes it, so that
  * what is undone, done elsewhere or put somewhere else shows at once.
  */
-export function computeProgress(household: Household, steps: readonly Step[]): Progress {
+export function computeProgress(
+  household: Household,
+  steps: readonly Step[],
+  skipped: ReadonlySet<LotId> = new Set(),
+): Progress {
   const ofLot = new Map<LotId, number[]>();
   for (const [k, { lotIds, kind }] of steps.entries())
     for (const id of kind === 'order' ? [] : lotIds) {
@@ -188,14 +192,17 @@ export function computeProgress(household: Household, steps: readonly Step[]): P
       else ofLot.set(id, [k]);
     }
   const left: LotId[][] = steps.map(() => []);
-  let isStale = false;
+  // Another plan was adopted, or something came: the list does not bring everything home any more.
+  let isStale = [...household.lots.values()].some((lot) => {
+    if (lot.homeId === null || lot.homeId === lot.placeId || getSpot(lot) === null || skipped.has(lot.id)) return false;
+    const last = ofLot.get(lot.id)?.at(-1);
+    return last === undefined || steps[last]!.to !== lot.homeId;
+  });
   for (const [id, mine] of ofLot) {
     const lot = household.lots.get(id);
     const spot = lot && getSpot(lot);
-    if (!lot || !spot) {
-      isStale = true;
-      continue;
-    }
+    // Missing, lent or used up meanwhile: it is not carried, and what it would have taken stays free.
+    if (!lot || !spot) continue;
     // The last of its steps after which it would be as it is; none of them where it is as before the first.
     const isAfter = (k: number) => {
       const { to, forms, lotIds } = steps[k]!;
@@ -203,7 +210,9 @@ export function computeProgress(household: Household, steps: readonly Step[]): P
     };
     const last = mine.findLastIndex(isAfter);
     if (last === -1 && spot !== steps[mine[0]!]!.from) isStale = true;
-    for (const k of mine.slice(last + 1)) left[k]!.push(id);
+    const rest = mine.slice(last + 1);
+    if (rest.length > 0 && steps[rest.at(-1)!]!.to !== lot.homeId) isStale = true;
+    for (const k of rest) left[k]!.push(id);
   }
   for (const [k, { kind, lotIds, to }] of steps.entries()) {
     if (kind !== 'order') continue;

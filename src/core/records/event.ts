@@ -38,6 +38,7 @@ const EVENT_TYPES = [
   'washed',
   'wrapped',
   'notFound',
+  'notFitting',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 

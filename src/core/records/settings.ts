@@ -104,6 +104,15 @@ export class Wish {
   @IsOptional() @Matches(ID_PATTERN) placeId!: PlaceId | null;
 }
 
+/** A table, bed or stretch of floor that can be spared to lay things on while they are carried. */
+export class StagingTable {
+  @IsNumber() @Min(0) @Max(10_000) widthMm!: number;
+  @IsNumber() @Min(0) @Max(10_000) depthMm!: number;
+}
+
+/** A table as most have. */
+export const USUAL_STAGING: StagingTable = { widthMm: 1200, depthMm: 600 };
+
 export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
@@ -117,6 +126,8 @@ export class Settings {
   @IsOptional() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => OwnPart) parts?: OwnPart[];
   /** What could be got. */
   @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Ware) wares?: Ware[];
+  /** Absent: the usual table. */
+  @IsOptional() @ValidateNested() @Type(() => StagingTable) staging?: StagingTable;
   @IsBoolean() hasChildren!: boolean;
   @IsBoolean() hasPets!: boolean;
   @IsNumber() @Min(0.3) @Max(1) fillTarget!: number;

@@ -1,5 +1,5 @@
 import type { Step } from '../moves/index.ts';
-import type { Change, Household, Lot, LotId, PlaceId } from '../records/index.ts';
+import type { Change, Household, Lot, LotId, PlaceId, Wish } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createLotDraft, getLot, type Act } from './acts.ts';
 import { createChange } from './fold.ts';
@@ -60,4 +60,34 @@ export function createNotFound(household: Household, id: LotId, nowMs: number): 
     away: 'missing',
     sinceMs: nowMs,
   });
+}
+
+/**
+ * What was carried does not go into its place after all: it lies on the table, and no plan puts it into that place again.
+ * `wishId` names the wish, which can be lifted like any other.
+ */
+export function createDoesNotFit(
+  household: Household,
+  id: LotId,
+  placeId: PlaceId,
+  wishId: string,
+  nowMs: number,
+): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const { settings } = household;
+  const wish: Wish = { id: wishId, kind: 'notIn', lotIds: [id], groupIds: [], placeId };
+  const changes = [
+    createChange('lots', id, lot, {
+      ...lot,
+      state: 'out',
+      placeId: null,
+      withLotId: null,
+      away: 'table',
+      sinceMs: nowMs,
+    } satisfies Lot),
+    createChange('settings', 'household', settings, { ...settings, wishes: [...(settings.wishes ?? []), wish] }),
+  ].filter((change) => change !== null);
+  return ok({ type: 'notFitting', subject: item.name, changes });
 }

@@ -7,7 +7,8 @@ export const SCREENS = [
   { to: '/sort', name: 'Sort', dot: 'bg-[#4d6b4c]' },
   { to: '/room', name: 'Room', dot: 'bg-[#2f5d7c]' },
   { to: '/fit', name: 'Fit', dot: 'bg-[#4b4a7d]' },
-  { to: '/find', name: 'Find', dot: 'bg-[#8a6a24]' },
+  { to: '/moves', name: 'Moves', dot: 'bg-[#8a6a24]' },
+  { to: '/find', name: 'Find', dot: 'bg-[#3f6f73]' },
   { to: '/daybook', name: 'Daybook', dot: 'bg-[#5b6772]' },
   { to: '/household', name: 'House', dot: 'bg-[#6b5444]' },
 ] as const;

@@ -37,6 +37,11 @@ interface Choices {
   readonly bandsFor: BandsFor;
   readonly fitSeconds: number;
   readonly isGreeted: boolean;
+  /** How long one has for carrying; and when one began, where one is at it. */
+  readonly moveMinutes: number;
+  readonly movingSinceMs: number | null;
+  /** Things that are left where they are for now, while the others are carried. */
+  readonly skippedIds: readonly string[];
   /** Things with a plug that do not run while one sews; the others are taken to run at once. */
   readonly switchedOff: readonly string[];
 }
@@ -56,6 +61,9 @@ export const useChoices = create<Choices>()(
       bandsFor: 'standing',
       fitSeconds: 10,
       isGreeted: false,
+      moveMinutes: 45,
+      movingSinceMs: null,
+      skippedIds: [],
       switchedOff: [],
     }),
     { name: 'yardmist-choices' },

@@ -26,6 +26,7 @@ const TYPE: Record<EventType, string> = {
   washed: 'Washed',
   wrapped: 'Wrapped up',
   notFound: 'Not found:',
+  notFitting: 'Does not fit:',
 };
 
 /** One line of the daybook. */

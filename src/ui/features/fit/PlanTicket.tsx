@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { getFetchSeconds, takesRoom, type Plan, type Score } from '../../../core/records/index.ts';
 import { computePlanStanding, createKeepPlan, listKept, MOST_KEPT } from '../../../core/tracking/planActs.ts';
 import { createAdopt, createCarryAll } from '../../../core/tracking/placeActs.ts';
@@ -39,6 +39,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const { status, progress, plan, checks, note, seconds, start, stop, discard, curve, household: madeFor } = run;
   const { bound, supposed, got } = run;
   const act = useApp((state) => state.act);
+  const navigate = useNavigate();
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const today = useAnswer(household, 'today', null);
   const { toMove, out, homeless } = getStrays(household);
@@ -161,9 +162,18 @@ export function PlanTicket({ moves }: { moves: number }) {
             </Button>
           )}
           {toCarry > 0 && (
-            <Button look={isAdopted ? 'strong' : 'plain'} className="col-span-2" onClick={carry}>
-              All {toCarry} are carried home
-            </Button>
+            <>
+              <Button
+                look={isAdopted ? 'strong' : 'plain'}
+                className="col-span-2"
+                onClick={() => void navigate('/moves')}
+              >
+                Carry it out, step by step
+              </Button>
+              <Button look="quiet" className="col-span-2" onClick={carry}>
+                All {toCarry} are carried home already
+              </Button>
+            </>
           )}
           <Button look={plan || toCarry > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
             {canGoOn ? 'Look on from here' : plan && supposed === null ? 'Search again' : 'Find a plan'}{' '}

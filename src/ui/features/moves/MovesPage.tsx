@@ -1,0 +1,366 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { cutBlock, type Block, type Step } from '../../../core/moves/index.ts';
+import { createSaveSettings } from '../../../core/tracking/index.ts';
+import { USUAL_STAGING, type LotId } from '../../../core/records/index.ts';
+import { formatMass, formatMinutes, formatSize, formatVolume, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { Figure, Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+import { wordBlock, wordDeed, wordWay } from '../../text/moves.ts';
+import { getTableMm3, useMoveRun } from './moveRun.ts';
+import { useMoves } from './useMoves.ts';
+
+const HOW_SECONDS =
+  'Each thing by what carrying one costs, twice where it is folded anew; the way on foot; bending, opening and pulling out at both ends: all by the figures in House.';
+const MINUTES = [15, 30, 45, 60, 90, 120, 240] as const;
+
+/** From how things are to the plan that was adopted: all that is to be carried, in an order that works. */
+export function MovesPage() {
+  const { household, steps, progress, skipped, onTable, leftSeconds } = useMoves();
+  const { status, found, note, isRefitting } = useMoveRun();
+  const hasPlan = [...household.plans.values()].some((plan) => plan.adoptedAtMs !== null);
+  const left = steps && progress ? steps.length - progress.next : 0;
+  return (
+    <Page
+      title="Moves"
+      foot={
+        steps && left > 0 ? (
+          <>
+            <Figure
+              value={String(left)}
+              label={left === 1 ? 'step left' : 'steps left'}
+              how="Trips, each from one place to one place with what one person carries at once, and places to be put in order; those that are done are not counted."
+            />
+            <Figure value={formatMinutes(leftSeconds)} label="of work" how={HOW_SECONDS} />
+            {found && progress?.next === 0 && (
+              <Figure
+                value={`${found.trips} of ${found.leastTrips}`}
+                label="trips, and the least there could be"
+                how={`The best of ${found.tries.toLocaleString('en')} orders that were tried; none could do with fewer than the second figure: every two places between which something goes, by what one lifts and holds.`}
+              />
+            )}
+          </>
+        ) : undefined
+      }
+      asideLabel="Before you begin"
+      aside={steps && left > 0 ? <Begin steps={steps} next={progress!.next} onTable={onTable} /> : undefined}
+    >
+      {status === 'failed' ? (
+        <p role="alert" className="p-5">
+          No order was found: {note}. Nothing was moved.{' '}
+          <Button look="quiet" onClick={() => useMoveRun.getState().start(household, skipped)}>
+            Try again
+          </Button>
+        </p>
+      ) : !steps ? (
+        <Searching isRefitting={isRefitting} />
+      ) : left === 0 ? (
+        <>
+          <Stuck />
+          <NothingLeft hasPlan={hasPlan} skipped={skipped} />
+        </>
+      ) : (
+        <StepList steps={steps} next={progress!.next} left={progress!.left} skipped={skipped} onTable={onTable} />
+      )}
+    </Page>
+  );
+}
+
+function Searching({ isRefitting }: { isRefitting: boolean }) {
+  const progress = useMoveRun((state) => state.progress);
+  return (
+    <div role="status" className="p-5">
+      <p className="font-display text-xl">
+        {isRefitting ? 'Looking for another home …' : 'Looking for an order that works …'}
+      </p>
+      {progress && (
+        <p className="mt-1 text-stone" {...explained('The best order so far, and what no order could do without.')}>
+          {wordCount(progress.trips, 'trip')} so far; fewer than {progress.leastTrips} cannot be.
+        </p>
+      )}
+      {progress && (
+        <Button className="mt-3" data-key="escape" onClick={() => useMoveRun.getState().stop()}>
+          Take the best so far
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function NothingLeft({ hasPlan, skipped }: { hasPlan: boolean; skipped: readonly LotId[] }) {
+  return (
+    <div className="p-5">
+      <p className="font-display text-[25px] font-semibold">
+        {skipped.length > 0
+          ? 'All that was not skipped is home.'
+          : hasPlan
+            ? 'Everything is home.'
+            : 'Nothing to carry.'}
+      </p>
+      {skipped.length > 0 ? (
+        <Skipped skipped={skipped} />
+      ) : (
+        <p className="mt-1 max-w-xl text-stone">
+          {hasPlan ? 'The plan is carried out. ' : 'No plan was adopted yet. '}
+          <Link to="/fit" className="text-woad underline">
+            Fit
+          </Link>{' '}
+          finds a plan; once it is adopted, what to carry stands here step by step.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What has no room where the plan wants it: it is said, and where to go with it. */
+function Stuck() {
+  const household = useHousehold();
+  const ids = useMoveRun((state) => state.found?.stuckIds) ?? [];
+  const refit = useMoveRun((state) => state.refit);
+  const names = ids.flatMap((id) => {
+    const lot = household.lots.get(id);
+    return lot && lot.homeId !== null && lot.placeId !== lot.homeId
+      ? (household.items.get(lot.itemId)?.name ?? [])
+      : [];
+  });
+  if (names.length === 0) return null;
+  return (
+    <div role="alert" className="my-3 max-w-4xl border-l-4 border-weld bg-linen p-3 print:border">
+      <p
+        {...explained(
+          'Every order that was tried left these without room at their home: each place was really packed with all that lives there.',
+        )}
+      >
+        {wordCount(names.length, 'thing')} would not go in where the plan wants {names.length === 1 ? 'it' : 'them'},
+        and stay where they are: {names.slice(0, 6).join(', ')}
+        {names.length > 6 ? ` and ${names.length - 6} more` : ''}.
+      </p>
+      <Button className="mt-2" onClick={() => refit(names.length === 1 ? names[0]! : wordCount(names.length, 'thing'))}>
+        Find {names.length === 1 ? 'it another home' : 'them other homes'}
+      </Button>
+    </div>
+  );
+}
+
+function Skipped({ skipped }: { skipped: readonly LotId[] }) {
+  return (
+    <p
+      className="my-2 flex flex-wrap items-center gap-x-3"
+      {...explained('What was skipped stays where it is, and the order counts on it there.')}
+    >
+      {wordCount(skipped.length, 'thing')} skipped for now.
+      <Button look="quiet" onClick={() => useChoices.setState({ skippedIds: [] })}>
+        Take them up again
+      </Button>
+    </p>
+  );
+}
+
+/** The table, the time one has, and off one goes. */
+function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number; onTable: number }) {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const found = useMoveRun((state) => state.found);
+  const minutes = useChoices((state) => state.moveMinutes);
+  const { units } = household.settings;
+  const block = cutBlock(steps, next, minutes * 60, onTable) as Block;
+  const begin = () => {
+    useChoices.setState({ movingSinceMs: world.nowMs() });
+    void navigate('/moves/step');
+  };
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">
+        {next === 0 ? 'Before you begin' : 'Going on'}
+      </h2>
+      <SelectField
+        label="I have"
+        value={String(minutes)}
+        onChange={(event) => useChoices.setState({ moveMinutes: Number(event.target.value) })}
+      >
+        {MINUTES.map((one) => (
+          <option key={one} value={one}>
+            {one < 120 ? `${one} minutes` : `${one / 60} hours`}
+          </option>
+        ))}
+      </SelectField>
+      <p className="mt-2" {...explained(HOW_SECONDS)}>
+        {wordBlock(block, minutes)}
+      </p>
+      <Button look="strong" className="mt-3 w-full" data-key="s" onClick={begin}>
+        {next === 0 ? 'Begin' : 'Go on'} <kbd className="pl-1 font-normal">S</kbd>
+      </Button>
+      <Button className="mt-2 w-full" onClick={() => window.print()}>
+        Print the list
+      </Button>
+      <StagingForm />
+      {found && (
+        <p
+          className="mt-3 text-sm text-stone"
+          {...explained('What lies on the table at once, each thing by its measures, at the fullest moment.')}
+        >
+          {found.peakMm3 > 1e5
+            ? `At its fullest it carries ${formatVolume(found.peakMm3, units)}.`
+            : 'It is not needed: everything goes straight where it belongs.'}
+        </p>
+      )}
+      {found && found.asideIds.length > 0 && (
+        <p className="mt-2 border-l-4 border-weld bg-linen p-3 text-sm">
+          The table is too small for all of it: {wordCount(found.asideIds.length, 'thing')} go out of the way first, and
+          come back last.
+          {found.leastTableMm3 !== null && ` A table for ${formatVolume(found.leastTableMm3, units)} would do without.`}
+        </p>
+      )}
+      <p
+        className="mt-3 text-sm text-stone"
+        {...explained('What is usually said of lifting; a doctor or the work you do may say less.')}
+      >
+        Heavy things first and low; no more than 10 kg at once, 5 kg above the shoulder. Stand on a step stool, not on a
+        chair, and anchor tall pieces before you fill them.
+      </p>
+    </>
+  );
+}
+
+function StagingForm() {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const { settings } = household;
+  const { units, staging = USUAL_STAGING } = settings;
+  const [typed, setTyped] = useState<{ widthMm?: string; depthMm?: string }>({});
+  const read = (text: string) => parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+  const save = (field: 'widthMm' | 'depthMm') => {
+    const text = typed[field];
+    if (text === undefined) return;
+    const parsed = read(text);
+    if (!parsed.ok) return;
+    const next = { ...staging, [field]: parsed.value };
+    void act((now) => createSaveSettings(now, { ...now.settings, staging: next })).then(() => setTyped({}));
+  };
+  const fields = [
+    ['widthMm', 'Long'],
+    ['depthMm', 'Deep'],
+  ] as const;
+  return (
+    <fieldset className="stitched-t mt-4 pt-3">
+      <legend className="sr-only">The table</legend>
+      <p className="text-sm">
+        A table, bed or piece of floor to lay things on meanwhile; holds about{' '}
+        <span
+          {...explained(
+            'Its length and depth, piled up to 30 cm, three fifths of that: things lie with air between them.',
+          )}
+        >
+          {formatVolume(getTableMm3(settings), units)}
+        </span>
+        .
+      </p>
+      <div className="mt-1 grid grid-cols-2 gap-3">
+        {fields.map(([field, label]) => {
+          const text = typed[field] ?? formatSize(staging[field], units);
+          const isWrong = typed[field] !== undefined && !read(text).ok;
+          return (
+            <TextField
+              key={field}
+              label={label}
+              value={text}
+              fault={isWrong ? 'A length, such as 120 cm.' : undefined}
+              onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
+              onBlur={() => save(field)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') save(field);
+              }}
+            />
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}
+
+function StepList({
+  steps,
+  next,
+  left,
+  skipped,
+  onTable,
+}: {
+  steps: readonly Step[];
+  next: number;
+  left: readonly (readonly LotId[])[];
+  skipped: readonly LotId[];
+  onTable: number;
+}) {
+  const household = useHousehold();
+  const minutes = useChoices((state) => state.moveMinutes);
+  const end = cutBlock(steps, next, minutes * 60, onTable)?.to ?? steps.length;
+  const tree = getTree(household);
+  const { units } = household.settings;
+  return (
+    <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
+      <PrintDefs />
+      <Stuck />
+      {skipped.length > 0 && <Skipped skipped={skipped} />}
+      <ol aria-label="Steps" className="max-w-4xl">
+        {steps.slice(next).map((step, i) => {
+          const which = left[next + i]!;
+          const items = which.flatMap((id) => {
+            const lot = household.lots.get(id);
+            return lot ? (household.items.get(lot.itemId) ?? []) : [];
+          });
+          return (
+            <li
+              key={next + i}
+              className={`${next + i + 1 === end && end < steps.length ? 'border-b-2 border-dashed border-woad' : 'dotted-row'} flex flex-wrap gap-x-3 py-2 [content-visibility:auto] [contain-intrinsic-size:auto_56px]`}
+            >
+              <span
+                className="tabular w-9 shrink-0 text-right font-display font-semibold"
+                {...explained('Its turn in the whole list.')}
+              >
+                {next + i + 1}
+              </span>
+              <span className="flex w-24 shrink-0 flex-wrap content-start gap-0.5 pt-1">
+                {items.slice(0, 10).map((item, at) => (
+                  <Swatch key={`${item.id} ${at}`} item={item} className="size-4" />
+                ))}
+              </span>
+              <span
+                className="min-w-0 flex-1"
+                {...explained(
+                  'What goes from one place to one other, as much of it as one person lifts and holds at once.',
+                )}
+              >
+                <strong className="font-semibold">{wordDeed(step, which.length)}</strong> {wordWay(step, tree)}
+                <span className="block truncate text-sm text-stone print:whitespace-normal">
+                  {items.map((item) => item.name).join(', ')}
+                </span>
+              </span>
+              <span
+                className="tabular hidden w-32 shrink-0 text-right text-sm text-stone sm:block"
+                {...explained(`${HOW_SECONDS} The weight is that of all that is carried at once.`)}
+              >
+                {formatMass(step.massG, units)}, {formatMinutes(step.seconds)}
+              </span>
+              {next + i + 1 === end && end < steps.length && (
+                <span
+                  className="w-full pt-1 text-center text-sm font-semibold text-woad"
+                  {...explained('As many steps as the time you have allows and that leave the table clear.')}
+                >
+                  {formatMinutes(minutes * 60)} reach to here, with the table clear
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

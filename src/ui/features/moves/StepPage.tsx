@@ -1,0 +1,288 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import { cutBlock, type Spot, type Step } from '../../../core/moves/index.ts';
+import type { Household, Lot, LotId } from '../../../core/records/index.ts';
+import { findWall, getAncestor } from '../../../core/storage/index.ts';
+import { getUndoable } from '../../../core/tracking/index.ts';
+import { createDoesNotFit, createNotFound, createStep } from '../../../core/tracking/moveActs.ts';
+import { formatMass, formatMinutes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { WallPicture } from '../../drawing/WallPicture.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { wordCount, wordEvent, wordForm, wordStanding } from '../../text/index.ts';
+import { wordDeed, wordSpot, wordWay } from '../../text/moves.ts';
+import { useMoveRun } from './moveRun.ts';
+import { useMoves } from './useMoves.ts';
+
+/** One step at a time, large enough to be read with both hands full. */
+export function StepPage() {
+  const { household, steps, progress, onTable, leftSeconds, skipped } = useMoves();
+  const isRefitting = useMoveRun((state) => state.isRefitting);
+  const minutes = useChoices((state) => state.moveMinutes);
+  const sinceMs = useChoices((state) => state.movingSinceMs);
+  const navigate = useNavigate();
+  // The clock is looked at between steps.
+  const [nowMs, setNowMs] = useState(() => world.nowMs());
+  const act = useApp((state) => state.act);
+  const back = () => void navigate('/moves');
+
+  if (!steps || !progress)
+    return (
+      <Frame onBack={back}>
+        <p role="status" className="font-display text-xl">
+          {isRefitting ? 'Looking for another home …' : 'Looking for an order that works …'}
+        </p>
+      </Frame>
+    );
+  const spentSeconds = sinceMs === null ? 0 : Math.max(0, (nowMs - sinceMs) / 1000);
+  const restSeconds = Math.max(0, minutes * 60 - spentSeconds);
+  const block = cutBlock(steps, progress.next, restSeconds, onTable);
+  const isTimeUp = onTable === 0 && block !== null && block.seconds > restSeconds && spentSeconds > 0;
+  if (!block || isTimeUp || sinceMs === null) {
+    const goOn = () => {
+      useChoices.setState({ movingSinceMs: world.nowMs() });
+      setNowMs(world.nowMs());
+    };
+    return (
+      <Frame onBack={back}>
+        <p className="font-display text-[28px] leading-tight font-semibold">
+          {!block
+            ? skipped.length > 0
+              ? 'All that was not skipped is home.'
+              : 'Everything is home.'
+            : sinceMs === null
+              ? 'How long do you have?'
+              : 'That is it for now.'}
+        </p>
+        {block && (
+          <p className="mt-2" {...explained('What is left, by the figures in House.')}>
+            {onTable === 0 ? 'Nothing lies on the table. ' : ''}
+            {wordCount(steps.length - progress.next, 'step')} are left, {formatMinutes(leftSeconds)} of work. You can
+            leave it like this as long as you like.
+          </p>
+        )}
+        <div className="mt-5 flex flex-wrap gap-3">
+          {block && (
+            <Button look="strong" data-key="g" onClick={goOn}>
+              {wordCount(minutes, 'minute')} more <kbd className="pl-1 font-normal">G</kbd>
+            </Button>
+          )}
+          <Button look={block ? 'plain' : 'strong'} onClick={back}>
+            To the list
+          </Button>
+        </div>
+      </Frame>
+    );
+  }
+
+  const step = steps[progress.next]!;
+  const which = progress.left[progress.next]!;
+  const done = () => {
+    const words = wordDone(step, which, household);
+    void act((now) => createStep(now, step, which, words, world.nowMs())).then((isDone) => {
+      setNowMs(world.nowMs());
+      // Said quietly above, where it does not lie over the next step.
+      if (isDone) useApp.getState().tell(null);
+    });
+  };
+  const skip = () => useChoices.setState({ skippedIds: [...new Set([...skipped, ...which])] });
+  const isMore = block.to - progress.next - 1;
+  return (
+    <Frame turn={`Step ${progress.next + 1} of ${steps.length}`} onBack={back}>
+      <LastDone />
+      <StepCard household={household} step={step} which={which} />
+      <div className="sticky bottom-16 mt-4 grid grid-cols-2 gap-3 bg-mist py-2 md:-bottom-4 md:flex md:pb-4">
+        <Button
+          look="strong"
+          autoFocus
+          className="min-h-14 text-lg md:px-10"
+          data-key="d"
+          key={progress.next}
+          onClick={done}
+        >
+          Done <kbd className="pl-1 font-normal">D</kbd>
+        </Button>
+        <Button className="min-h-14 md:px-6" data-key="s" onClick={skip}>
+          Skip for now <kbd className="pl-1 font-normal">S</kbd>
+        </Button>
+      </div>
+      <p
+        className="mt-4 text-stone"
+        {...explained(
+          'The time you said you have, less what went by; the steps until the table is clear are counted by the figures in House.',
+        )}
+      >
+        {isMore === 0 ? 'The last of this go' : `${wordCount(isMore, 'more step')} in this go`}
+        {restSeconds > 0 ? `, ${formatMinutes(restSeconds)} left.` : '; the time is up, and then the table is clear.'}
+      </p>
+    </Frame>
+  );
+}
+
+function Frame({ turn, onBack, children }: { turn?: string; onBack: () => void; children: ReactNode }) {
+  return (
+    <Page title="Moves">
+      <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
+        <p className="mb-2 flex flex-wrap items-baseline gap-x-5">
+          <Button look="quiet" data-key="escape" onClick={onBack}>
+            ← The whole list
+          </Button>
+          {turn !== undefined && (
+            <span className="tabular font-semibold" {...explained('Its turn in the list as it was last worked out.')}>
+              {turn}
+            </span>
+          )}
+        </p>
+        {children}
+      </div>
+    </Page>
+  );
+}
+
+/** What was done before this, and how to take it back. */
+function LastDone() {
+  const events = useApp((state) => state.events);
+  const undo = useApp((state) => state.undo);
+  const units = useHousehold().settings.units;
+  const last = getUndoable(events);
+  if (last?.type !== 'carried') return null;
+  return (
+    <p className="mb-2 flex items-baseline gap-3 text-sm text-stone">
+      <span className="min-w-0 truncate">{wordEvent(last, units)}</span>
+      <Button look="quiet" onClick={() => void undo(last)}>
+        Undo <kbd className="font-normal">U</kbd>
+      </Button>
+    </p>
+  );
+}
+
+/** What the daybook will say of it. */
+function wordDone(step: Step, which: readonly LotId[], household: Household): string {
+  const [first] = which;
+  const lot = first && household.lots.get(first);
+  const name = which.length === 1 && lot ? household.items.get(lot.itemId)?.name : null;
+  const things = name ?? wordCount(which.length, 'thing');
+  return `${things} ${wordWay(step, getTree(household))}`;
+}
+
+function StepCard({ household, step, which }: { household: Household; step: Step; which: readonly LotId[] }) {
+  const tree = getTree(household);
+  const { units } = household.settings;
+  const lots = which.flatMap((id) => household.lots.get(id) ?? []);
+  return (
+    <section aria-label="Step" className="max-w-5xl">
+      <h2
+        className="font-display text-[28px] leading-tight font-semibold"
+        {...explained('What goes from one place to one other, as much of it as one person lifts and holds at once.')}
+      >
+        {wordDeed(step, which.length)}
+      </h2>
+      <p className="mt-1 text-stone" {...explained('All that is carried at once, weighed or computed, added up.')}>
+        {formatMass(step.massG, units)}
+      </p>
+      <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
+        {step.kind === 'carry' && <SpotPicture household={household} spot={step.from} lots={which} mark="from" />}
+        <SpotPicture household={household} spot={step.to} lots={step.kind === 'carry' ? [] : which} mark="to" />
+      </div>
+      <ul aria-label="Things" className="mt-4 md:columns-2 md:gap-8">
+        {lots.map((lot) => (
+          <ThingLine key={lot.id} household={household} step={step} lot={lot} name={wordSpot(step.to, tree)} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function SpotPicture({
+  household,
+  spot,
+  lots,
+  mark,
+}: {
+  household: Household;
+  spot: Spot;
+  lots: readonly LotId[];
+  mark: 'from' | 'to';
+}) {
+  const tree = getTree(household);
+  const unit = spot === 'table' || spot === 'aside' || spot === 'about' ? null : getAncestor(tree, spot, 'unit');
+  const wallId = unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
+  const drawing = useMemo(() => {
+    const wall = wallId === null ? null : findWall(tree, wallId);
+    return wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null;
+  }, [household, tree, wallId]);
+  const words = wordSpot(spot, tree);
+  return (
+    <div>
+      <p className="text-lg">
+        <span className="text-stone">{mark === 'from' ? 'From ' : 'To '}</span>
+        <strong>{words}</strong>
+      </p>
+      {drawing && wallId !== null && (
+        <WallPicture
+          drawing={drawing}
+          place={spot as Exclude<Spot, 'table' | 'aside' | 'about'>}
+          lots={lots}
+          mark={mark}
+          label={`${words}, on its wall`}
+        />
+      )}
+    </div>
+  );
+}
+
+function ThingLine({ household, step, lot, name }: { household: Household; step: Step; lot: Lot; name: string }) {
+  const act = useApp((state) => state.act);
+  const item = household.items.get(lot.itemId)!;
+  const where = computeWhereabouts(household, lot.id);
+  const form = step.forms[step.lotIds.indexOf(lot.id)];
+  const toPlace = household.places.has(step.to as never) ? (step.to as NonNullable<Lot['placeId']>) : null;
+  const facts = [
+    lot.state === 'in' && where.standing ? wordStanding(where.standing) : '',
+    form !== undefined && form !== lot.form ? `from ${wordForm(lot.form)} to ${wordForm(form)}` : '',
+  ].filter(Boolean);
+  const doesNotFit = async () => {
+    if (!toPlace) return;
+    if (await act((now) => createDoesNotFit(now, lot.id, toPlace, world.createId(), world.nowMs())))
+      useMoveRun.getState().refit(item.name);
+  };
+  return (
+    <li className="dotted-row flex items-center gap-3 py-1.5 break-inside-avoid">
+      <Swatch item={item} className="size-9 shrink-0" />
+      <span className="min-w-0 flex-1">
+        <span className="block truncate font-semibold">{item.name}</span>
+        {facts.length > 0 && (
+          <span
+            className="block truncate text-sm text-stone"
+            {...explained('Where it stands now, as its place is packed.')}
+          >
+            {facts.join('; ')}
+          </span>
+        )}
+      </span>
+      {step.kind !== 'order' && (
+        <span className="flex shrink-0 gap-2 text-sm">
+          <Button
+            look="quiet"
+            aria-label={`${item.name} is not found`}
+            onClick={() => void act((now) => createNotFound(now, lot.id, world.nowMs()))}
+          >
+            Not there
+          </Button>
+          {toPlace && (
+            <Button look="quiet" aria-label={`${item.name} does not fit ${name}`} onClick={() => void doesNotFit()}>
+              Does not fit
+            </Button>
+          )}
+        </span>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,84 @@
+import { create } from 'zustand';
+import { USUAL_STAGING, type Household, type LotId, type Settings } from '../../../core/records/index.ts';
+import { createAdopt } from '../../../core/tracking/placeActs.ts';
+import { toHomePlan } from '../../../core/tracking/preview.ts';
+import { startMover, startPlanner, type PlannerHandle } from '../../../workers/client.ts';
+import type { FoundMoves } from '../../../workers/protocol.ts';
+import { useApp, world } from '../../state/app.ts';
+
+/** Things stand on the table in piles of about this height, with as much air between them. */
+const PILE_MM = 300;
+const USABLE = 0.6;
+/** So long orders are tried; more brings little. */
+const SECONDS = 2;
+const REFIT_SECONDS = 3;
+
+/** What the table that can be spared holds, mm³. */
+export function getTableMm3({ staging = USUAL_STAGING }: Settings): number {
+  return staging.widthMm * staging.depthMm * PILE_MM * USABLE;
+}
+
+/** The move list in hand; it is made anew from how things are whenever it no longer holds. */
+interface MoveRun {
+  readonly status: 'idle' | 'searching' | 'done' | 'failed';
+  /** Trips of the best order so far, and what none does without. */
+  readonly progress: { readonly trips: number; readonly leastTrips: number } | null;
+  readonly found: FoundMoves | null;
+  /** For which table and what skipped it was made. */
+  readonly madeFor: string;
+  readonly note: string;
+  /** A new home is looked for, for something that did not fit. */
+  readonly isRefitting: boolean;
+  readonly start: (household: Household, skipped: readonly LotId[]) => void;
+  readonly stop: () => void;
+  readonly refit: (name: string) => void;
+}
+
+export function getMadeFor(household: Household, skipped: readonly LotId[]): string {
+  return JSON.stringify([getTableMm3(household.settings), [...skipped].sort()]);
+}
+
+let handle: PlannerHandle | null = null;
+
+export const useMoveRun = create<MoveRun>()((set, get) => ({
+  status: 'idle',
+  progress: null,
+  found: null,
+  madeFor: '',
+  note: '',
+  isRefitting: false,
+  start(household, skipped) {
+    handle?.abandon();
+    set({ status: 'searching', progress: null, madeFor: getMadeFor(household, skipped) });
+    const tableMm3 = getTableMm3(household.settings);
+    handle = startMover({ household, skipped, tableMm3, seed: 1, seconds: SECONDS }, (message) => {
+      if (message.type === 'progress') set({ progress: message });
+      else if (message.type === 'done') set({ status: 'done', found: message.found, progress: null });
+      else set({ status: 'failed', note: message.note, found: null });
+    });
+  },
+  stop() {
+    if (get().status === 'searching') handle?.stop();
+  },
+  refit(name) {
+    const { household, act, tell } = useApp.getState();
+    if (!household) return;
+    set({ isRefitting: true });
+    startPlanner(
+      household,
+      1,
+      REFIT_SECONDS,
+      (message) => {
+        if (message.type === 'failed') {
+          set({ isRefitting: false });
+          tell({ tone: 'fault', text: `No new home was found for ${name}: ${message.note}`, canUndo: false });
+        }
+        if (message.type !== 'done') return;
+        void act((now) => createAdopt(now, message.plan, `a new home for ${name}`, world.nowMs())).then(() =>
+          set({ isRefitting: false }),
+        );
+      },
+      { type: 'repair', plan: toHomePlan(household) },
+    );
+  },
+}));

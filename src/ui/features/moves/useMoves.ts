@@ -1,0 +1,49 @@
+import { useEffect, useMemo } from 'react';
+import { computeProgress, type Progress, type Step } from '../../../core/moves/index.ts';
+import type { Household, LotId } from '../../../core/records/index.ts';
+import { useHousehold } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getMadeFor, useMoveRun } from './moveRun.ts';
+
+export interface Moves {
+  readonly household: Household;
+  /** Null while an order is looked for that holds. */
+  readonly steps: readonly Step[] | null;
+  readonly progress: Progress | null;
+  readonly skipped: readonly LotId[];
+  readonly onTable: number;
+  /** Seconds of all that is left. */
+  readonly leftSeconds: number;
+}
+
+/** The move list as it stands; one that no longer holds is made anew from how things are. */
+export function useMoves(): Moves {
+  const household = useHousehold();
+  const { found, status, madeFor, isRefitting } = useMoveRun();
+  const ids = useChoices((state) => state.skippedIds);
+  const skipped = useMemo(() => ids.filter((id) => household.lots.has(id as LotId)) as LotId[], [ids, household]);
+  const progress = useMemo(
+    () => (found ? computeProgress(household, found.steps, new Set([...skipped, ...found.stuckIds])) : null),
+    [household, found, skipped],
+  );
+  const isMadeForThis = madeFor === getMadeFor(household, skipped);
+  const isGood = found !== null && progress !== null && !progress.isStale && isMadeForThis;
+  useEffect(() => {
+    const isOnIt = status === 'searching' && isMadeForThis;
+    if (!isGood && !isOnIt && !isRefitting && status !== 'failed') useMoveRun.getState().start(household, skipped);
+  }, [isGood, isMadeForThis, isRefitting, status, household, skipped]);
+  const onTable = useMemo(() => [...household.lots.values()].filter((lot) => lot.away === 'table').length, [household]);
+  const leftSeconds = useMemo(
+    () =>
+      isGood ? found.steps.reduce((sum, step, k) => sum + (progress.left[k]!.length > 0 ? step.seconds : 0), 0) : 0,
+    [isGood, found, progress],
+  );
+  return {
+    household,
+    steps: isGood ? found.steps : null,
+    progress: isGood ? progress : null,
+    skipped,
+    onTable,
+    leftSeconds,
+  };
+}
