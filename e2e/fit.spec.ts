@@ -49,12 +49,12 @@ test('what to get: of what the sewist lists, the cheapest with which all has a h
   await openSample(page, '/household');
   await page.getByRole('button', { name: 'Open the kitchen table' }).click();
   await expect(page.getByText('Tern Steps is here')).toBeVisible();
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await page.getByRole('button', { name: /^Cart › Shelf 1/ }).press('Enter');
   await page.getByRole('complementary').getByRole('button', { name: 'Plans keep it free' }).click();
   await expect(page.getByText('Asked of every plan: Cart › Shelf 1 is kept free.')).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   const get = page.getByRole('region', { name: 'What to get' });
   const list = async (what: string, name: string, cost: string, most: string) => {
     await get.getByRole('button', { name: 'Something I could get' }).click();
@@ -84,7 +84,7 @@ test('what to get: of what the sewist lists, the cheapest with which all has a h
   await expect(page.getByRole('heading', { name: 'With what you could get' })).toBeVisible();
   await found.getByRole('button', { name: 'They are here now' }).click();
   await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
-  await page.keyboard.press('6');
+  await page.keyboard.press('8');
   await expect(page.getByText(/(Big cubes|Wall board|Drawer tower)/).first()).toBeVisible();
 });
 
@@ -105,7 +105,7 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   await expect(packed).toBeVisible({ timeout: 30_000 });
   expect(await minutes()).toBeLessThan(before * 1.2);
   await page.getByRole('button', { name: 'Keep this plan' }).click();
-  await page.keyboard.press('1');
+  await page.keyboard.press('2');
   await page.keyboard.press('n');
   const form = page.getByRole('form', { name: 'New cloth' });
   await form.getByLabel('Name').fill('Tern twill');
@@ -114,7 +114,7 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('complementary').getByRole('heading', { name: 'Tern twill' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   const stale = page.getByRole('region', { name: 'What is stale' });
   await expect(stale).toContainText('1 lot came since.');
   await stale.getByRole('button', { name: 'Mend only what is stale' }).click();
@@ -256,7 +256,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   test.setTimeout(150_000);
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   // The wall of Fit has the same places.
   await page.getByRole('button', { name: /^Rebuild/ }).waitFor();
   const ticket = page.getByRole('complementary');
@@ -265,7 +265,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await ticket.getByRole('button', { name: 'Plans leave this place as it is' }).click();
   await expect(page.getByText(/^Asked of every plan: .*Tall cubes › C3/)).toBeVisible();
   // By the keys alone a plan is found, though a ticket lies over the plan's.
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await page.getByRole('button', { name: '← Back to the plan' }).waitFor();
   await page.keyboard.press('s');
   await expect(page.getByRole('button', { name: 'The best so far' })).toBeVisible();
@@ -274,7 +274,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await expect(page.getByText(/At most \d+ % better is possible/)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Keep this plan' }).click();
   // A thing is carried by hand, and the rest mended round it.
-  await page.keyboard.press('1');
+  await page.keyboard.press('2');
   await page.getByRole('searchbox').first().fill('rowan drill');
   await page
     .getByRole('button', { name: /^Rowan drill/ })

@@ -7,6 +7,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
     await openSample(page, '/');
     await expect(page.getByText('This is Heron Loft, a made-up sewing room')).toBeVisible();
     await page.getByRole('button', { name: 'Keep looking round' }).click();
+    await page.keyboard.press('2');
     await expect(page.getByRole('link', { name: /^Cloth \d+/ })).toBeVisible();
   });
 
@@ -37,7 +38,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
   });
 
   await test.step('adds a chest to the room and puts a bin in', async () => {
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     await page.getByRole('link', { name: 'North wall' }).click();
     await page.keyboard.press('n');
     const form = page.getByRole('form', { name: 'New piece' });
@@ -56,7 +57,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
   });
 
   await test.step('chooses a school and sees what the groups need', async () => {
-    await page.keyboard.press('2');
+    await page.keyboard.press('3');
     const cloth = page.getByRole('region', { name: 'Cloth', exact: true });
     await expect(cloth.getByRole('button', { name: /^Cotton/ })).toContainText(/\d+ lots.*(cm|l) /);
     await cloth.getByLabel('Sort cloth').selectOption('lengthClass');
@@ -67,7 +68,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
   });
 
   await test.step('finds a plan, sees why something has no home, and adopts it', async () => {
-    await page.keyboard.press('4');
+    await page.keyboard.press('5');
     await page.getByLabel('How long to search').selectOption('30');
     await page.getByRole('button', { name: /^Find a plan/ }).click();
     await expect(page.getByRole('progressbar', { name: 'Search' })).toBeVisible();
@@ -122,7 +123,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
   });
 
   await test.step('the daybook has it all', async () => {
-    await page.keyboard.press('6');
+    await page.keyboard.press('8');
     const lines = page.getByRole('list').filter({ hasText: 'Took back' }).getByRole('listitem');
     await expect(lines.nth(0)).toContainText('Took back: Tern twill');
     await expect(lines.nth(1)).toContainText('Cut 0.80 m from Tern twill');

@@ -29,7 +29,7 @@ test('the forms are accessible', async ({ page }) => {
   await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
   await expectAccessible(page);
   await page.keyboard.press('Escape');
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await expect(page.getByRole('button', { name: /^Add a piece/ })).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByRole('form', { name: 'New piece' })).toBeVisible();
@@ -45,9 +45,9 @@ test('one click starts an empty household, whose screens say what to do', async 
   await openSample(page);
   await page.getByRole('button', { name: 'Start with my own, empty' }).click();
   await expect(page.getByText('No cloth yet.')).toBeVisible();
-  await page.keyboard.press('2');
+  await page.keyboard.press('3');
   await expect(page.getByText('Nothing to sort yet.')).toBeVisible();
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page.getByText('There is nothing to fit yet.')).toBeVisible();
   await page.goto('/stash');
   await expect(page.getByText('No cloth yet.')).toBeVisible();
@@ -77,7 +77,7 @@ test('the stash is searched, narrowed and sorted in a table', async ({ page }) =
 test('yards and inches show wherever measures do', async ({ page }) => {
   await openSample(page, '/household');
   await page.getByLabel('Units').selectOption('imperial');
-  await page.keyboard.press('1');
+  await page.keyboard.press('2');
   await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
   await expect(page.getByRole('complementary')).toContainText(/\d yd × \d+( \d\/\d)? in/);
 });
@@ -115,7 +115,7 @@ test('a new thing or piece is typed at once, and Escape leads out again', async 
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('form', { name: 'New cloth' })).toBeHidden();
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await page.getByRole('button', { name: /^Add a piece/ }).waitFor();
   await page.keyboard.press('n');
   await expect(page.getByLabel('Name', { exact: true })).toBeFocused();

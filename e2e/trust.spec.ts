@@ -106,7 +106,7 @@ test('two windows at once: each sees what the other writes, and nothing is lost'
   await expect(page.getByText(`Took out ${first}`)).toBeVisible();
   await expect(other.getByText(`Took out ${second}`)).toBeVisible();
   for (const window of [page, other]) {
-    await window.keyboard.press('6');
+    await window.keyboard.press('8');
     await expect(window.getByRole('listitem').filter({ hasText: 'Took out' })).toHaveCount(2);
   }
 });
@@ -143,7 +143,7 @@ test('after the first visit it works without any network', async ({ page, contex
   await context.setOffline(true);
   await page.goto('/room/r1-east');
   await expect(page.getByRole('button', { name: /^Tall cubes › A3/ })).toBeVisible();
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await page.getByRole('button', { name: /^Find a plan/ }).click();
   await page.getByRole('button', { name: /^Stop and keep the best/ }).click();
   await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeVisible();

@@ -89,7 +89,7 @@ test('a line of the daybook is undone from the list, and only while nothing buil
   await expect(page.getByText(/^Took out /)).toBeVisible();
   await page.keyboard.press('b');
   await expect(page.getByText(/^Put back \w+ /)).toBeVisible();
-  await page.keyboard.press('6');
+  await page.keyboard.press('8');
   const lines = page.getByRole('main').getByRole('listitem');
   await lines
     .nth(1)
@@ -243,7 +243,7 @@ test('a whole group is taken up: every place says whether it takes it all, and i
   await expect(page.getByRole('status').filter({ hasText: /: all 7 things; / })).toBeVisible();
   await good.first().press('Enter');
   await expect(page.getByText(/^Moved Sail/)).toBeVisible();
-  await page.keyboard.press('2');
+  await page.keyboard.press('3');
   await page.getByRole('button', { name: /^Sail/ }).click();
   await expect(page.getByRole('complementary', { name: 'Group' })).toContainText('1 place');
 });
@@ -258,7 +258,7 @@ test('a thing is edited from any screen, and the screen is where it was', async 
   await expect(page.getByRole('complementary', { name: 'Ticket' })).toContainText('for the ferry skirt');
   await page.getByRole('button', { name: '← Back to Linen' }).click();
   await expect(page.getByRole('complementary', { name: 'Group' })).toContainText('In this order');
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await page.getByRole('button', { name: /^Tall cubes › A1 › Batting: / }).press('Enter');
   await page.getByRole('button', { name: 'Edit this place' }).click();
   await expect(page.getByRole('form', { name: 'Edit A1' })).toBeVisible();
@@ -297,7 +297,7 @@ test('a cloth is measured by its board, taken over with its doubt, and calibrate
   await panel.getByRole('button', { name: 'Take it over' }).click();
   await expect(ticket).toContainText(/2\.00 m ± 0\.\d\d m/);
   await expect(ticket).toContainText('by its board’s thickness');
-  await page.keyboard.press('6');
+  await page.keyboard.press('8');
   await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Measured 2.00 m of');
 });
 
@@ -330,7 +330,7 @@ test('a beginner with an empty room gets two cloths home with the keyboard alone
   await expect(page.getByText('No cloth yet.')).toBeVisible();
   await add('Tern twill', '3.4 m', '140');
   await add('Kelp lawn', '2 yd', '54"');
-  await keyboard.press('3');
+  await keyboard.press('4');
   await expect(page.getByRole('button', { name: /^Add a piece/ })).toBeVisible();
   await keyboard.press('n');
   await expect(name).toBeFocused();
@@ -338,7 +338,7 @@ test('a beginner with an empty room gets two cloths home with the keyboard alone
   await keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Cubes › A1: 0 lots/ })).toBeVisible();
   await keyboard.press('Escape');
-  await keyboard.press('4');
+  await keyboard.press('5');
   await expect(page.getByRole('button', { name: /^Find a plan/ })).toBeVisible();
   await keyboard.press('s');
   await expect(page.getByText(/steps tried/)).toBeVisible();

@@ -6,6 +6,9 @@ import { useApp } from './state/app.ts';
 
 // Screens load when they are opened.
 const DamagedStore = lazy(async () => ({ default: (await import('./components/DamagedStore.tsx')).DamagedStore }));
+const BenchPage = lazy(async () => ({ default: (await import('./features/bench/BenchPage.tsx')).BenchPage }));
+const TidyPage = lazy(async () => ({ default: (await import('./features/bench/TidyPage.tsx')).TidyPage }));
+const PutAwayPage = lazy(async () => ({ default: (await import('./features/bench/PutAwayPage.tsx')).PutAwayPage }));
 const StashPage = lazy(async () => ({ default: (await import('./features/stash/StashPage.tsx')).StashPage }));
 const ListPage = lazy(async () => ({ default: (await import('./features/list/ListPage.tsx')).ListPage }));
 const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
@@ -40,6 +43,9 @@ export function App() {
       <BrowserRouter>
         <Routes>
           <Route element={<Shell />}>
+            <Route path="bench" element={<BenchPage />} />
+            <Route path="bench/tidy" element={<TidyPage />} />
+            <Route path="bench/away" element={<PutAwayPage />} />
             <Route path="stash/:kind?" element={<StashPage />} />
             <Route path="photos" element={<PhotosPage />} />
             <Route path="list" element={<ListPage />} />
@@ -52,7 +58,7 @@ export function App() {
             <Route path="find/:lotId?" element={<FindPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />
-            <Route path="*" element={<Navigate to="/stash" replace />} />
+            <Route path="*" element={<Navigate to="/bench" replace />} />
           </Route>
         </Routes>
       </BrowserRouter>

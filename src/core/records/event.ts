@@ -37,6 +37,12 @@ const EVENT_TYPES = [
   'released',
   'washed',
   'wrapped',
+  'lent',
+  'returned',
+  'gaveAway',
+  'sold',
+  'threwOut',
+  'counted',
   'notFound',
   'notFitting',
 ] as const;

@@ -79,6 +79,8 @@ export class Lot {
    * in another room, or missing, for it was not where it should be.
    */
   @IsOptional() @IsIn(AWAYS) away?: Away | null;
+  /** To whom it is lent. */
+  @IsOptional() @IsString() @MaxLength(80) lentTo?: string | null;
   /** The lot that it is wrapped with; set exactly when the state is `with`. */
   @IsOptional() @Matches(ID_PATTERN) withLotId?: LotId | null;
   /** Whether it was washed, so that it will not shrink any more; absent where that does not matter. */

@@ -81,7 +81,7 @@ export function createLotDraft(
 }
 
 /** What was wrapped with a lot that is no more lies out, without a home. */
-function createReleaseWrapped(household: Household, id: LotId, nowMs: number): Change[] {
+export function createReleaseWrapped(household: Household, id: LotId, nowMs: number): Change[] {
   return listWrapped(household, id).flatMap(
     (lot) =>
       createChange('lots', lot.id, lot, { ...lot, state: 'out', withLotId: null, homeId: null, sinceMs: nowMs }) ?? [],

@@ -9,6 +9,10 @@ export interface HomeOffer {
   readonly form: StowForm;
   /** Seconds a month more than now; negative where it would save. */
   readonly moreSeconds: number;
+  /** The share of the place that is used with it in it, lots of its group that are there, and other groups. */
+  readonly fill: number;
+  readonly kin: number;
+  readonly others: number;
 }
 
 /**
@@ -23,7 +27,7 @@ export function computeHomes(
   shifts = createShifts(facts, offered),
 ): HomeOffer[] {
   const here = offered[lot]?.place ?? -1;
-  const candidates: { option: number; offer: HomeOffer }[] = [];
+  const candidates: (Pick<HomeOffer, 'placeId' | 'form' | 'moreSeconds'> & { option: number; share: number })[] = [];
   for (const o of listOptions(facts, lot)) {
     const p = getPlaceOf(facts, o);
     if (p === here) continue;
@@ -31,16 +35,25 @@ export function computeHomes(
     const other = facts.describe(lot, p, pkg);
     if (!other) continue;
     const moreSeconds = shifts.price(lot, other);
-    candidates.push({ option: o, offer: { placeId: facts.places[p]!.place.id, form: pkg.form, moreSeconds } });
+    candidates.push({ option: o, placeId: facts.places[p]!.place.id, form: pkg.form, moreSeconds, share: other.share });
   }
-  candidates.sort((a, b) => a.offer.moreSeconds - b.offer.moreSeconds || a.option - b.option);
+  candidates.sort((a, b) => a.moreSeconds - b.moreSeconds || a.option - b.option);
   const homes: HomeOffer[] = [];
   const taken = new Set<PlaceId>();
-  for (const { option, offer } of candidates) {
+  for (const { option, placeId, form, moreSeconds, share } of candidates) {
     if (homes.length >= limit) break;
-    if (taken.has(offer.placeId) || !hasRoom(facts, offered, lot, option)) continue;
-    taken.add(offer.placeId);
-    homes.push(offer);
+    if (taken.has(placeId) || !hasRoom(facts, offered, lot, option)) continue;
+    taken.add(placeId);
+    const inside = shifts.getInside(getPlaceOf(facts, option)).filter((one) => one.lot !== lot);
+    const groups = inside.map((one) => facts.groupOf[one.lot]!);
+    homes.push({
+      placeId,
+      form,
+      moreSeconds,
+      fill: inside.reduce((sum, one) => sum + one.share, share),
+      kin: groups.filter((g) => g === facts.groupOf[lot]).length,
+      others: new Set(groups.filter((g) => g !== facts.groupOf[lot])).size,
+    });
   }
   return homes;
 }

@@ -3,6 +3,7 @@ import type { Help } from './explained.ts';
 
 /** The screens in the order of the work; the number opens each. */
 export const SCREENS = [
+  { to: '/bench', name: 'Bench', dot: 'bg-[#22303c]' },
   { to: '/stash', name: 'Stash', dot: 'bg-[#7a4358]' },
   { to: '/sort', name: 'Sort', dot: 'bg-[#4d6b4c]' },
   { to: '/room', name: 'Room', dot: 'bg-[#2f5d7c]' },

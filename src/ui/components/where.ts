@@ -1,18 +1,27 @@
 import type { Whereabouts } from '../state/whereabouts.ts';
 import { wordStanding } from '../text/index.ts';
 
+function wordAway({ away, lentTo }: Whereabouts): string {
+  if (away === 'lent') return lentTo ? `lent to ${lentTo}` : 'lent';
+  if (away === 'missing') return 'missing';
+  if (away === 'table') return 'on the table, to be carried on';
+  return away === 'aside' ? 'out of the way, in another room' : 'out';
+}
+
 /** `Tall cubes › C3, 4th of 9 from the left`, or that it is out. */
 export function wordWhereShort(where: Whereabouts): string {
-  if (where.placeId === null) return 'has no home yet';
+  if (where.placeId === null) return where.away === null ? 'has no home yet' : wordAway(where);
   const path = where.path.slice(1).join(' › ');
-  if (!where.isThere) return `out; its home is ${path}`;
+  if (!where.isThere) return `${wordAway(where)}; its home is ${path}`;
   return `${path}${where.standing ? `, ${wordStanding(where.standing)}` : ''}`;
 }
 
 /** The whole answer, room first: `Heron Loft › Tall cubes › C3, 4th of 9 from the left`. */
 export function wordWhere(where: Whereabouts): string {
-  if (where.placeId === null) return 'It has no home yet.';
+  const away = wordAway(where);
+  const begun = `${away[0]!.toUpperCase()}${away.slice(1)}.`;
+  if (where.placeId === null) return where.away === null ? 'It has no home yet.' : `${begun} It has no home yet.`;
   const path = where.path.join(' › ');
-  if (!where.isThere) return `Out. Its home is ${path}.`;
+  if (!where.isThere) return `${begun} Its home is ${path}.`;
   return `${path}${where.standing ? `, ${wordStanding(where.standing)}` : ''}`;
 }

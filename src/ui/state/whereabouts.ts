@@ -1,4 +1,4 @@
-import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
+import type { Household, Lot, LotId, PlaceId } from '../../core/records/index.ts';
 import { computeSpace } from '../../core/storage/index.ts';
 import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
 import { derive, getTree } from './derived.ts';
@@ -8,10 +8,18 @@ export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 
 /** Where a lot is now, or where it belongs when it is out. */
 export interface Whereabouts {
   readonly isThere: boolean;
+  /** Where it is instead of at home, where that is known. */
+  readonly away: 'lent' | 'missing' | 'table' | 'aside' | null;
+  readonly lentTo: string | null;
   readonly placeId: PlaceId | null;
   readonly path: readonly string[];
   readonly standing: Standing | null;
   readonly wallId: string | null;
+}
+
+function getAway(lot: Lot | undefined): Pick<Whereabouts, 'away' | 'lentTo'> {
+  if (lot?.state === 'lent') return { away: 'lent', lentTo: lot.lentTo ?? null };
+  return { away: lot?.away ?? null, lentTo: null };
 }
 
 export function computeWhereabouts(household: Household, lotId: LotId): Whereabouts {
@@ -20,13 +28,14 @@ export function computeWhereabouts(household: Household, lotId: LotId): Whereabo
   const placeId = lot?.placeId ?? lot?.homeId ?? null;
   const place = placeId === null ? undefined : tree.places.get(placeId);
   if (!lot || placeId === null || !place)
-    return { isThere: false, placeId: null, path: [], standing: null, wallId: null };
+    return { isThere: false, ...getAway(lot), placeId: null, path: [], standing: null, wallId: null };
   const path = tree.getPath(placeId);
   const isThere = lot.state === 'in';
   const space = computeSpace(tree, place);
   const inside = computeContents(household, tree, placeId, getLotsByPlace(household).get(placeId) ?? []);
   return {
     isThere,
+    ...getAway(lot),
     placeId,
     path: path.map((one) => one.name),
     standing: isThere ? computeStanding(inside, lot, space) : null,

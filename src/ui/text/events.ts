@@ -25,6 +25,12 @@ const TYPE: Record<EventType, string> = {
   released: 'Released',
   washed: 'Washed',
   wrapped: 'Wrapped up',
+  lent: 'Lent',
+  returned: 'Came back:',
+  gaveAway: 'Gave away',
+  sold: 'Sold',
+  threwOut: 'Threw out',
+  counted: 'Counted',
   notFound: 'Not found:',
   notFitting: 'Does not fit:',
 };
@@ -35,6 +41,7 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   if (amount !== undefined) {
     const words = formatAmount(amount, amountUnit, units);
     if (type === 'cut') return `Cut ${words} from ${subject}`;
+    if (type === 'counted') return `Counted ${words} of ${subject}`;
     if (type === 'measured') return `Measured ${words} of ${subject}`;
     if (type === 'reserved') return `Reserved ${words} of ${subject}`;
   }

@@ -129,8 +129,7 @@ describe('why here, and where else', () => {
   ] as const)('%o', (reason, words) => expect(wordLotReason(reason, tree, 'metric')).toBe(words));
 
   it('prices a home', () => {
-    const offer = (moreSeconds: number, isHomeless = false) =>
-      wordHomeOffer({ placeId: cube, form: 'box', moreSeconds }, isHomeless);
+    const offer = (moreSeconds: number, isHomeless = false) => wordHomeOffer({ moreSeconds }, isHomeless);
     expect(offer(1)).toBe('as quick as now');
     expect(offer(120)).toBe('2 min a month more');
     expect(offer(-120)).toBe('saves 2 min a month');

@@ -24,6 +24,7 @@ import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
 
+const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
 
 interface LotProps {
@@ -32,7 +33,7 @@ interface LotProps {
   readonly lot: Lot;
 }
 
-type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | null;
+type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
 export function LotMore({ household, item, lot }: LotProps) {
@@ -69,6 +70,11 @@ export function LotMore({ household, item, lot }: LotProps) {
       {asked === 'reserve' && <ReserveForm household={household} item={item} lot={lot} onDone={done} />}
       {asked === 'lot' && <AnotherLot household={household} item={item} lot={lot} onDone={done} />}
       {asked === 'wrap' && <WrapForm household={household} item={item} lot={lot} onDone={done} />}
+      {asked === 'leave' && (
+        <Suspense>
+          <LeaveForm household={household} item={item} lot={lot} onDone={done} />
+        </Suspense>
+      )}
       {asked === 'merge' && (
         <Suspense>
           <MergeForm household={household} item={item} onDone={done} />
@@ -85,6 +91,9 @@ export function LotMore({ household, item, lot }: LotProps) {
               It is washed now
             </Button>
           )}
+          <Button look="quiet" data-key="x" onClick={() => setAsked('leave')}>
+            Used, lent, given, gone <kbd className="font-normal">X</kbd>
+          </Button>
           <Button look="quiet" onClick={() => setAsked('lot')}>
             Another lot of it
           </Button>

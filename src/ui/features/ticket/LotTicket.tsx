@@ -2,6 +2,7 @@ import { useContext, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
+import { createReturn } from '../../../core/tracking/livingActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -127,10 +128,16 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           ) : (
             <Button
               look="strong"
-              disabled={lot.homeId === null}
-              onClick={() => void act((now) => createPutBack(now, lot.id, world.nowMs()))}
+              disabled={lot.homeId === null && lot.state !== 'lent'}
+              onClick={() =>
+                void act((now) =>
+                  lot.state === 'lent'
+                    ? createReturn(now, lot.id, world.nowMs())
+                    : createPutBack(now, lot.id, world.nowMs()),
+                )
+              }
             >
-              Put back
+              {lot.state === 'lent' ? 'It came back' : 'Put back'}
             </Button>
           )}
           {canCut ? (

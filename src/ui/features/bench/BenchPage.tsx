@@ -1,0 +1,297 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { createPutBack } from '../../../core/tracking/index.ts';
+import { createReturn } from '../../../core/tracking/livingActs.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { LotLine } from '../../components/LotLine.tsx';
+import { Figure, Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordAmount, wordCount } from '../../text/index.ts';
+import { wordSince } from '../../text/bench.ts';
+import { Welcome } from '../stash/Welcome.tsx';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { findDue, findOverFull, findStrays, type Thing } from './benchFacts.ts';
+
+/** More than this of a kind is counted, not listed. */
+const LISTED = 24;
+
+/** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
+export function BenchPage() {
+  const household = useHousehold();
+  const [nowMs] = useState(() => world.nowMs());
+  const navigate = useNavigate();
+  const show = useApp((state) => state.show);
+  const tree = getTree(household);
+  const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
+  const over = findOverFull(household);
+  const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
+  const isClear = out.length + homeless.length + missing.length + waiting.length + over.length + toCarry === 0;
+  return (
+    <Page
+      title="Bench"
+      aside={<TicketPane hint="The ticket of what you pick up from the bench hangs here." />}
+      foot={
+        <>
+          <Figure
+            value={String(out.length)}
+            label="out"
+            how="Things that were taken out and have a home to go back to."
+          />
+          <Figure
+            value={String(homeless.length)}
+            label="without a home"
+            how="Things that no plan and no hand has given a place yet."
+          />
+          <Figure
+            value={String(over.length)}
+            label={over.length === 1 ? 'place over full' : 'places over full'}
+            how="Places whose things do not really go in together: each was packed with what lies in it."
+          />
+          <Figure
+            value={String(toCarry)}
+            label="to carry home"
+            how="Things that are in another place than their home, or folded otherwise."
+          />
+        </>
+      }
+    >
+      <Welcome />
+      <div className="min-h-0 flex-1 space-y-7 px-4 py-4 md:overflow-y-auto md:px-5">
+        <PrintDefs />
+        <section aria-label="On the bench">
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+            <h2 className="font-display text-xl font-semibold">
+              {out.length === 0 ? (isClear ? 'All is where it belongs.' : 'Nothing is out.') : 'Out now'}
+            </h2>
+            {out.length > 0 && (
+              <Button look="strong" data-key="y" onClick={() => void navigate('/bench/tidy')}>
+                Tidy up <kbd className="pl-1 font-normal">Y</kbd>
+              </Button>
+            )}
+          </div>
+          {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
+        </section>
+        <div className="grid gap-x-10 gap-y-7 xl:grid-cols-2">
+          {homeless.length > 0 && (
+            <Listed
+              title="Needs a home"
+              action={
+                <Button data-key="p" onClick={() => void navigate('/bench/away')}>
+                  Put away <kbd className="pl-1 font-normal">P</kbd>
+                </Button>
+              }
+            >
+              <Lines things={homeless} words={({ lot, item }) => wordAmount(item, lot, household.settings.units)} />
+            </Listed>
+          )}
+          {(toCarry > 0 || waiting.length > 0) && (
+            <Listed
+              title="The plan is not carried out yet"
+              action={<Button onClick={() => void navigate('/moves')}>On with it</Button>}
+            >
+              <p
+                {...explained(
+                  'Things that are in another place than their home, and what waits on the table meanwhile.',
+                )}
+              >
+                {wordCount(toCarry, 'thing')} to carry
+                {waiting.length > 0
+                  ? `, ${waiting.length} of which nothing is left but to bring them home from the table`
+                  : ''}
+                .
+              </p>
+            </Listed>
+          )}
+          {missing.length > 0 && (
+            <Listed title="Missing">
+              <ul>
+                {missing.slice(0, LISTED).map((thing) => (
+                  <MissingLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
+                ))}
+              </ul>
+            </Listed>
+          )}
+          {over.length > 0 && (
+            <Listed title="Over full">
+              <ul>
+                {over.map((place) => (
+                  <li key={place.id} className="dotted-row">
+                    <button
+                      type="button"
+                      className="min-h-11 w-full py-1 text-left hover:bg-linen md:min-h-9"
+                      onClick={() => show({ type: 'place', id: place.id })}
+                    >
+                      {formatPlaceName(tree, place.id)}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+              <p className="mt-1 text-sm text-stone">
+                <Link to="/fit" className="text-woad underline">
+                  Fit
+                </Link>{' '}
+                finds room.
+              </p>
+            </Listed>
+          )}
+          {due.length > 0 && (
+            <Listed title="Soon due">
+              <Lines
+                things={due.map(({ thing }) => thing)}
+                words={({ lot }) => {
+                  const code = due.find(({ thing }) => thing.lot.id === lot.id)?.code;
+                  if (code === 'blunt') return `${lot.usedHours} h sewn; change it`;
+                  return code === 'past' ? `${lot.expiresOn}, past` : `good until ${lot.expiresOn}`;
+                }}
+              />
+            </Listed>
+          )}
+          {lent.length > 0 && (
+            <Listed title="Lent">
+              <ul>
+                {lent.slice(0, LISTED).map((thing) => (
+                  <LentLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
+                ))}
+              </ul>
+            </Listed>
+          )}
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+/** The table top with what lies on it, each thing in its own cloth. */
+function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: number; onShow: (id: LotId) => void }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const tree = getTree(household);
+  return (
+    <>
+      <ul
+        aria-label="What lies on the bench"
+        className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(168px,1fr))] gap-y-3"
+      >
+        {things.slice(0, LISTED).map(({ lot, item }) => (
+          <li key={lot.id} className="flex flex-col justify-end border-b-8 border-walnut/70 pr-4 pt-2">
+            <button type="button" className="block w-full text-left hover:bg-linen" onClick={() => onShow(lot.id)}>
+              <span className="block truncate font-semibold">{item.name}</span>
+              <span
+                className="block truncate text-sm text-stone"
+                {...explained('When it was taken out, as the daybook has it.')}
+              >
+                {wordSince(lot.sinceMs, nowMs)}
+              </span>
+            </button>
+            <Button
+              look="quiet"
+              className="block truncate text-left"
+              aria-label={`Put ${item.name} back to ${formatPlaceName(tree, lot.homeId!)}`}
+              onClick={() => void act((now) => createPutBack(now, lot.id, world.nowMs()))}
+            >
+              → {formatPlaceName(tree, lot.homeId!)}
+            </Button>
+            <Swatch item={item} className="mt-1 h-9 w-full" />
+          </li>
+        ))}
+      </ul>
+      {things.length > LISTED && (
+        <p className="mt-1 text-stone" {...explained('Counted; the newest are shown.')}>
+          and {things.length - LISTED} more.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Listed({ title, action, children }: { title: string; action?: ReactNode; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="min-w-0">
+      <div className="mb-1 flex items-center justify-between gap-3">
+        <h2 className="font-display text-xl font-semibold">{title}</h2>
+        {action}
+      </div>
+      {children}
+    </section>
+  );
+}
+
+function Lines({ things, words }: { things: readonly Thing[]; words: (thing: Thing) => string }) {
+  return (
+    <>
+      <ul>
+        {things.slice(0, LISTED).map((thing) => (
+          <LotLine key={thing.lot.id} id={thing.lot.id} item={thing.item} how="As its ticket says.">
+            {words(thing)}
+          </LotLine>
+        ))}
+      </ul>
+      {things.length > LISTED && (
+        <p className="mt-1 text-stone" {...explained('Counted; the newest are shown.')}>
+          and {things.length - LISTED} more.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Where a lot was before it was missed, as the daybook has it. */
+function findLastSeen(events: readonly DaybookEvent[], id: LotId): PlaceId | null {
+  for (const { changes } of events.toReversed())
+    for (const { table, id: changed, before } of changes)
+      if (table === 'lots' && changed === id && typeof before?.['placeId'] === 'string')
+        return before['placeId'] as PlaceId;
+  return null;
+}
+
+function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const events = useApp((state) => state.events);
+  const tree = getTree(household);
+  const seen = useMemo(() => findLastSeen(events, lot.id), [events, lot.id]);
+  return (
+    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
+      <Swatch item={item} className="size-5 shrink-0" />
+      <span className="min-w-0 flex-1" {...explained('Its last place in the daybook.')}>
+        {item.name}{' '}
+        <span className="text-sm text-stone">
+          {seen && tree.places.has(seen) ? `last seen in ${formatPlaceName(tree, seen)}, ` : ''}
+          missing {wordSince(lot.sinceMs, nowMs)}
+        </span>
+      </span>
+      <Button
+        look="quiet"
+        disabled={lot.homeId === null}
+        onClick={() => void act((now) => createPutBack(now, lot.id, world.nowMs()))}
+      >
+        Found; it is home
+      </Button>
+    </li>
+  );
+}
+
+function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
+  const act = useApp((state) => state.act);
+  return (
+    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
+      <Swatch item={item} className="size-5 shrink-0" />
+      <span className="min-w-0 flex-1" {...explained('When it was lent, as the daybook has it.')}>
+        {item.name}{' '}
+        <span className="text-sm text-stone">
+          {lot.lentTo ? `to ${lot.lentTo}, ` : ''}
+          {wordSince(lot.sinceMs, nowMs)}
+        </span>
+      </span>
+      <Button look="quiet" onClick={() => void act((now) => createReturn(now, lot.id, world.nowMs()))}>
+        It came back
+      </Button>
+    </li>
+  );
+}

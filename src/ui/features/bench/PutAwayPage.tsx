@@ -1,0 +1,124 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { LotId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { createMove } from '../../../core/tracking/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import { wordAmount, wordCount, wordForm, wordHomeOffer } from '../../text/index.ts';
+import { wordCompany } from '../../text/bench.ts';
+import { findStrays, type Thing } from './benchFacts.ts';
+
+/** The three best places, each by one key that lies side by side with the others. */
+const KEYS = ['i', 'o', 'p'] as const;
+const HOW =
+  'Every place was really packed with it beside what lies there, and priced like a plan: seconds a month beside looking for it everywhere.';
+
+/** What has no home yet, one thing after the other: the three best places for it, and the rest stays as it is. */
+export function PutAwayPage() {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const [later, setLater] = useState<ReadonlySet<LotId>>(new Set());
+  const { homeless } = findStrays(household);
+  const left = homeless.filter(({ lot }) => !later.has(lot.id));
+  const [thing] = left;
+  return (
+    <Page title="Put away">
+      <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
+        <PrintDefs />
+        <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
+          ← The bench
+        </Button>
+        {thing ? (
+          <Choice
+            key={thing.lot.id}
+            thing={thing}
+            left={left.length}
+            onLater={() => setLater(new Set([...later, thing.lot.id]))}
+          />
+        ) : (
+          <>
+            <p className="font-display text-[28px] font-semibold">
+              {homeless.length === 0 ? 'Everything has a home.' : 'That was all, but for what waits.'}
+            </p>
+            {homeless.length > 0 && (
+              <p className="mt-2">
+                {wordCount(homeless.length, 'thing')} still without one.{' '}
+                <Link to="/fit" className="text-woad underline">
+                  Fit
+                </Link>{' '}
+                makes room by moving others.
+              </p>
+            )}
+          </>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+function Choice({ thing: { lot, item }, left, onLater }: { thing: Thing; left: number; onLater: () => void }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const tree = getTree(household);
+  const offers = useAnswer(household, 'homes', lot.id);
+  const { units } = household.settings;
+  return (
+    <section aria-label={item.name} className="max-w-3xl">
+      <div className="flex items-center gap-4">
+        <Swatch item={item} className="size-16 shrink-0" />
+        <div>
+          <h2 className="font-display text-[28px] leading-tight font-semibold">{item.name}</h2>
+          <p className="text-stone" {...explained('As its ticket says; and how many wait with it.')}>
+            {wordAmount(item, lot, units)}; {left === 1 ? 'the last one' : `${left - 1} more after it`}
+          </p>
+        </div>
+      </div>
+      {offers === null && (
+        <p role="status" className="mt-4 text-stone">
+          Trying every place…
+        </p>
+      )}
+      {offers?.length === 0 && (
+        <p className="mt-4">
+          No place has room for it as things are.{' '}
+          <Link to="/fit" className="text-woad underline">
+            Fit
+          </Link>{' '}
+          makes room by moving others.
+        </p>
+      )}
+      <ul aria-label="The best places" className="mt-4 space-y-3">
+        {offers?.slice(0, KEYS.length).map((offer, i) => (
+          <li key={offer.placeId}>
+            <button
+              type="button"
+              data-key={KEYS[i]}
+              className="flex min-h-16 w-full items-center gap-4 border border-ink bg-paper px-4 py-2 text-left hover:bg-linen"
+              onClick={() => void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()))}
+            >
+              <kbd className="grid size-9 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
+                {KEYS[i]}
+              </kbd>
+              <span className="min-w-0 flex-1">
+                <span className="block text-lg font-semibold">{formatPlaceName(tree, offer.placeId)}</span>
+                <span className="block text-stone" {...explained(HOW)}>
+                  {wordForm(offer.form)}, {wordCompany(offer)}; {wordHomeOffer(offer, true)}
+                </span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Button look="quiet" className="mt-4" data-key="l" onClick={onLater}>
+        Later <kbd className="font-normal">L</kbd>
+      </Button>
+    </section>
+  );
+}

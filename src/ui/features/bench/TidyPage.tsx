@@ -1,0 +1,129 @@
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import type { LotId, PlaceId } from '../../../core/records/index.ts';
+import { findWall, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
+import { createPutBackAll } from '../../../core/tracking/livingActs.ts';
+import { computeTidyRound } from '../../../core/tracking/tidy.ts';
+import { formatClothLength } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { WallPicture } from '../../drawing/WallPicture.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+
+/** What is out goes home in one walk round the room. */
+export function TidyPage() {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const tree = getTree(household);
+  const act = useApp((state) => state.act);
+  // The round is found once: it does not turn about while one walks it.
+  const [round] = useState(() => computeTidyRound(household, tree));
+  const isOut = (id: LotId) => {
+    const lot = household.lots.get(id);
+    return lot?.state === 'out' && !lot.away && lot.homeId !== null;
+  };
+  const stops = round.stops
+    .map(({ placeId, lots }) => ({ placeId, ids: lots.map((lot) => lot.id).filter(isOut) }))
+    .filter(({ ids }) => ids.length > 0);
+  const [next, ...later] = stops;
+  const nameOf = (id: LotId) => household.items.get(household.lots.get(id)!.itemId)!.name;
+  const putBack = (ids: readonly LotId[]) => {
+    const subject = ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing');
+    void act((now) => createPutBackAll(now, ids, subject, world.nowMs()));
+  };
+  return (
+    <Page title="Tidy up">
+      <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
+        <PrintDefs />
+        <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
+          ← The bench
+        </Button>
+        {!next ? (
+          <p className="font-display text-[28px] font-semibold">All that was out is home.</p>
+        ) : (
+          <>
+            <section aria-label="Next" className="max-w-3xl">
+              <p className="text-lg">
+                <span className="text-stone">To </span>
+                <strong>{formatPlaceName(tree, next.placeId)}</strong>
+              </p>
+              <StopPicture placeId={next.placeId} />
+              <ul className="mt-3">
+                {next.ids.map((id) => (
+                  <li key={id} className="dotted-row flex items-center gap-3 py-1.5">
+                    <Swatch item={household.items.get(household.lots.get(id)!.itemId)!} className="size-9 shrink-0" />
+                    <span className="min-w-0 flex-1 truncate font-semibold">{nameOf(id)}</span>
+                    {next.ids.length > 1 && (
+                      <Button look="quiet" onClick={() => putBack([id])}>
+                        Only this
+                      </Button>
+                    )}
+                  </li>
+                ))}
+              </ul>
+              <div className="sticky bottom-16 mt-3 bg-mist py-2 md:-bottom-4">
+                <Button
+                  look="strong"
+                  autoFocus
+                  key={next.placeId}
+                  data-key="d"
+                  className="min-h-14 w-full text-lg md:w-auto md:px-10"
+                  onClick={() => putBack(next.ids)}
+                >
+                  {next.ids.length === 1 ? 'It is back' : 'They are back'} <kbd className="pl-1 font-normal">D</kbd>
+                </Button>
+              </div>
+            </section>
+            {later.length > 0 && (
+              <section aria-label="Then" className="mt-4 max-w-3xl">
+                <h2
+                  className="font-display text-lg font-semibold"
+                  {...explained(
+                    'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
+                  )}
+                >
+                  Then, {formatClothLength(round.wayMm, household.settings.units)} round in all
+                </h2>
+                <ol>
+                  {later.map(({ placeId, ids }) => (
+                    <li key={placeId} className="dotted-row flex gap-4 py-1.5">
+                      <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
+                      <span className="truncate text-sm text-stone">{ids.map(nameOf).join(', ')}</span>
+                    </li>
+                  ))}
+                </ol>
+              </section>
+            )}
+          </>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+function StopPicture({ placeId }: { placeId: PlaceId }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const unit = getAncestor(tree, placeId, 'unit');
+  const wallId = unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
+  const drawing = useMemo(() => {
+    const wall = wallId === null ? null : findWall(tree, wallId);
+    return wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null;
+  }, [household, tree, wallId]);
+  if (!drawing) return null;
+  return (
+    <WallPicture
+      drawing={drawing}
+      place={placeId}
+      lots={[]}
+      mark="to"
+      label={`${formatPlaceName(tree, placeId)}, on its wall`}
+    />
+  );
+}

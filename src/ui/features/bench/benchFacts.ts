@@ -1,0 +1,78 @@
+import { takesRoom, type Household, type Item, type Lot, type Place } from '../../../core/records/index.ts';
+import { computePlaceState } from '../../../core/drawing/index.ts';
+import { derive, getTree } from '../../state/derived.ts';
+import { getLotsByPlace } from '../../state/whereabouts.ts';
+
+export interface Thing {
+  readonly lot: Lot;
+  readonly item: Item;
+}
+
+/** What is not where it belongs, and why; the newest first. */
+export interface Strays {
+  readonly out: readonly Thing[];
+  readonly homeless: readonly Thing[];
+  readonly missing: readonly Thing[];
+  readonly lent: readonly Thing[];
+  /** Waits on the table or out of the way while things are carried. */
+  readonly waiting: readonly Thing[];
+  /** Is in a place that is not its home: the adopted plan is not carried out yet. */
+  readonly toCarry: number;
+}
+
+export const findStrays: (household: Household) => Strays = derive((household) => {
+  const [out, homeless, missing, lent, waiting]: Thing[][] = [[], [], [], [], []];
+  let toCarry = 0;
+  for (const lot of household.lots.values()) {
+    const item = household.items.get(lot.itemId);
+    if (!item || !takesRoom(lot)) continue;
+    const thing = { lot, item };
+    if (lot.state === 'lent') lent!.push(thing);
+    else if (lot.away === 'missing') missing!.push(thing);
+    else if (lot.away) waiting!.push(thing);
+    else if (lot.homeId === null) homeless!.push(thing);
+    else if (lot.state === 'out') out!.push(thing);
+    else if (lot.placeId !== lot.homeId || lot.form !== lot.homeForm) toCarry += 1;
+  }
+  const byNewest = (list: Thing[]) => list.toSorted((a, b) => b.lot.sinceMs - a.lot.sinceMs);
+  return {
+    out: byNewest(out!),
+    homeless: byNewest(homeless!),
+    missing: byNewest(missing!),
+    lent: byNewest(lent!),
+    waiting: byNewest(waiting!),
+    toCarry,
+  };
+});
+
+/** Places that do not really take what lies in them. */
+export const findOverFull: (household: Household) => Place[] = derive((household) => {
+  const tree = getTree(household);
+  const lots = getLotsByPlace(household);
+  return tree.leaves.filter((place) => {
+    const inside = lots.get(place.id);
+    return inside && computePlaceState(household, tree, place, inside, 'is').isOverFull;
+  });
+});
+
+/** A machine needle is blunt after about so many hours of sewing. */
+const NEEDLE_HOURS = 8;
+const SOON_MS = 30 * 86_400_000;
+
+/** What comes next by itself: what expires within the month or has, and needles that are blunt. */
+export function findDue(
+  household: Household,
+  nowMs: number,
+): readonly { readonly thing: Thing; readonly code: 'past' | 'soon' | 'blunt' }[] {
+  const day = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+  const [today, soon] = [day(nowMs), day(nowMs + SOON_MS)];
+  return [...household.lots.values()].flatMap((lot) => {
+    const item = household.items.get(lot.itemId);
+    if (!item || lot.state === 'gone') return [];
+    const thing = { lot, item };
+    if (typeof lot.expiresOn === 'string' && lot.expiresOn < today) return { thing, code: 'past' as const };
+    if (typeof lot.expiresOn === 'string' && lot.expiresOn <= soon) return { thing, code: 'soon' as const };
+    if (typeof lot.usedHours === 'number' && lot.usedHours >= NEEDLE_HOURS) return { thing, code: 'blunt' as const };
+    return [];
+  });
+}

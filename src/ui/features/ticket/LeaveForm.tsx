@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
+import type { Household, Item, Lot } from '../../../core/records/index.ts';
+import { createGone, createLend, createUse, WAYS_OUT, type WayOut } from '../../../core/tracking/livingActs.ts';
+import { createNotFound } from '../../../core/tracking/moveActs.ts';
+import { parseArea, parseCount } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { useApp, world } from '../../state/app.ts';
+import { wordAmount, wordAmountFault } from '../../text/index.ts';
+
+const WAY_WORDS: Record<WayOut, string> = {
+  usedUp: 'All of it is used up',
+  gaveAway: 'Given away',
+  sold: 'Sold',
+  threwOut: 'Thrown out',
+};
+
+/** Some of it is used; it is lent, missing, or leaves for good. Each is one line in the daybook and one undo. */
+export function LeaveForm({
+  household,
+  item,
+  lot,
+  onDone,
+}: {
+  household: Household;
+  item: Item;
+  lot: Lot;
+  onDone: () => void;
+}) {
+  const act = useApp((state) => state.act);
+  const { units } = household.settings;
+  const [amount, setAmount] = useState('');
+  const [who, setWho] = useState('');
+  const [fault, setFault] = useState('');
+  const unit = getAmountUnit(item, lot);
+  const isByPiece = unit !== 'length' && getAmount(item, lot) > 1;
+  const finish = (make: Parameters<typeof act>[0]) =>
+    void act(make).then((isDone) => {
+      if (isDone) onDone();
+    });
+  const use = () => {
+    const parsed = unit === 'area' ? parseArea(amount, units) : parseCount(amount);
+    if (!parsed.ok) {
+      setFault(wordAmountFault(parsed.fault, unit === 'area' ? '0.2 m²' : '6'));
+      return;
+    }
+    finish((now) => createUse(now, lot.id, parsed.value, world.nowMs()));
+  };
+  return (
+    <section aria-label="It leaves" className="space-y-3">
+      {isByPiece && (
+        <form
+          noValidate
+          className="flex items-start gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            use();
+          }}
+        >
+          <TextField
+            label={`Used of ${wordAmount(item, lot, units)}`}
+            inputMode="decimal"
+            value={amount}
+            fault={fault || undefined}
+            onChange={(event) => {
+              setAmount(event.target.value);
+              setFault('');
+            }}
+          />
+          <Button type="submit" className="mt-5 shrink-0">
+            Used
+          </Button>
+        </form>
+      )}
+      {lot.state !== 'lent' && lot.state !== 'digital' && (
+        <form
+          noValidate
+          className="flex items-start gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            finish((now) => createLend(now, lot.id, who, world.nowMs()));
+          }}
+        >
+          <TextField label="Lent to" value={who} onChange={(event) => setWho(event.target.value)} />
+          <Button type="submit" className="mt-5 shrink-0" disabled={who.trim() === ''}>
+            Lend
+          </Button>
+        </form>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        {WAYS_OUT.map((way) => (
+          <Button key={way} onClick={() => finish((now) => createGone(now, lot.id, way, world.nowMs()))}>
+            {WAY_WORDS[way]}
+          </Button>
+        ))}
+        {lot.away !== 'missing' && lot.state !== 'digital' && (
+          <Button className="col-span-2" onClick={() => finish((now) => createNotFound(now, lot.id, world.nowMs()))}>
+            I cannot find it
+          </Button>
+        )}
+      </div>
+      <Button look="quiet" data-key="escape" onClick={onDone}>
+        Leave it
+      </Button>
+    </section>
+  );
+}
