@@ -222,6 +222,7 @@ const QUERIES = [
   'heron',
   'skirt',
   'topstiching rust',
+  'where is the dark green wool',
 ];
 
 /** Finding in 20,000 lots, over looking through the same words one by one. */
@@ -246,8 +247,8 @@ function measureSearch(): Figure[] {
     }
   const p95 = (values: readonly number[]) => values.toSorted((a, b) => a - b)[Math.floor(values.length * 0.95)]!;
   return [
-    { name: 'search.20000.p95_ms', value: p95(times), unit: 'ms' },
-    { name: 'search.20000.ratio_to_scan', value: p95(times) / p95(peers), unit: 'times' },
+    { name: 'find.20000.p95_ms', value: p95(times), unit: 'ms' },
+    { name: 'find.20000.ratio_to_scan', value: p95(times) / p95(peers), unit: 'times' },
   ];
 }
 
@@ -284,7 +285,7 @@ export const figures: readonly Bench[] = [
   { names: ['app.first_load_kb_gzip'], measure: measureFirstLoad },
   { names: ['measure.board_roundtrip_error_percent'], measure: measureBoard },
   { names: WORKED.map(([name]) => `measure.${name}.error_percent`), measure: measureWorked },
-  { names: ['search.20000.p95_ms', 'search.20000.ratio_to_scan'], measure: measureSearch },
+  { names: ['find.20000.p95_ms', 'find.20000.ratio_to_scan'], measure: measureSearch },
   { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
   {
     names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms'],

@@ -2,8 +2,10 @@ import { checkMoves } from '../src/check/index.ts';
 import { decode, listLoads } from '../src/core/moves/decode.ts';
 import { createMoveFacts, createMoveSearch, toSteps, type MoveFacts } from '../src/core/moves/index.ts';
 import { packPlace } from '../src/core/packing/index.ts';
-import { createRandom } from '../src/core/random/index.ts';
-import { computeSpace, createPlaceTree } from '../src/core/storage/index.ts';
+import { createRandom, shuffle } from '../src/core/random/index.ts';
+import { findRound } from '../src/core/room/round.ts';
+import { createSampleHousehold } from '../src/sample/index.ts';
+import { computeSpace, computeStandPoint, computeWayMm, createPlaceTree } from '../src/core/storage/index.ts';
 import { computePresentPackage } from '../src/core/tracking/index.ts';
 import { SIZES } from '../tests/instances.ts';
 import { createTurnedRound } from '../tests/turned.ts';
@@ -72,7 +74,40 @@ function measureFill(fill: 0.8 | 0.92): Figure[] {
   ];
 }
 
+/** Rounds in the sample's own rooms to three to eight places, over the best of all orders; and the worst of them. */
+function measureTidy(): Figure[] {
+  const { household } = createSampleHousehold();
+  const tree = createPlaceTree(household.places);
+  const random = createRandom(4);
+  const ratios = Array.from({ length: 40 }, (_, n) => {
+    const stands = shuffle(random, tree.leaves)
+      .slice(0, 4 + (n % 6))
+      .map((place) => computeStandPoint(tree, place));
+    const way = stands.map((a) => stands.map((b) => computeWayMm(tree, a, b)));
+    const go = (at: number, left: readonly number[]): number =>
+      left.length === 0
+        ? way[at]![0]!
+        : Math.min(
+            ...left.map(
+              (next) =>
+                way[at]![next]! +
+                go(
+                  next,
+                  left.filter((one) => one !== next),
+                ),
+            ),
+          );
+    const best = go(
+      0,
+      stands.map((__, i) => i).filter((i) => i > 0),
+    );
+    return best === 0 ? 1 : findRound(way).length / best;
+  });
+  return [{ name: 'tidy.walk_ratio', value: Math.max(...ratios), unit: 'x, the worst of 40' }];
+}
+
 export const moveFigures: readonly Bench[] = [
+  { names: ['tidy.walk_ratio'], measure: measureTidy },
   { names: ['moves.m80.trips_over_lower_bound', 'moves.m80.ms'], measure: () => measureFill(0.8) },
   { names: ['moves.m92.trips_over_lower_bound', 'moves.m92.violations'], measure: () => measureFill(0.92) },
 ];

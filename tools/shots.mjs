@@ -27,8 +27,11 @@ try {
     await page.screenshot({ path: join(FOLDER, `${name}.png`) });
     console.log(`${name}.png`);
   };
-  await go('/stash');
+  await go('/bench');
   await page.getByRole('button', { name: 'Keep looking round' }).click();
+  await page.getByRole('list', { name: 'What lies on the bench' }).waitFor();
+  await take('bench');
+  await go('/stash');
   // A name that ends with its length is at home.
   await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: / m$/ }).nth(3).click();
   await page.getByText('Why here').waitFor();
@@ -42,8 +45,6 @@ try {
   await page.mouse.move(640, 5);
   await take('stash-wheel');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Figures/ }).click();
-  await take('stash-figures');
   await page.getByRole('button', { name: /^Laid out/ }).click();
   await page.keyboard.press('q');
   await page.keyboard.type('linen twill oat 3.4m x 140 185gsm board for berth curtains');
@@ -117,12 +118,20 @@ try {
   await page.waitForTimeout(800);
   await take('fit');
   await page.getByRole('radio').last().check();
-  await page.getByRole('button', { name: /^Without a home \d/ }).click();
-  await take('fit-without-a-home');
-  await page.getByRole('button', { name: /^What moves/ }).click();
-  await take('fit-moves');
   await page.getByRole('button', { name: 'Adopt this plan' }).click();
-  const carry = page.getByRole('button', { name: /are carried home$/ });
+  await page.getByLabel('Close message').click();
+  await page.getByRole('button', { name: 'Carry it out, step by step' }).click();
+  await page.getByRole('list', { name: 'Steps' }).waitFor();
+  await take('moves');
+  await page.keyboard.press('s');
+  await page.getByRole('region', { name: 'Step' }).waitFor();
+  for (let n = 0; n < 5; n += 1) {
+    await page.keyboard.press('d');
+    await page.waitForTimeout(400);
+  }
+  await take('moves-step');
+  await go('/fit');
+  const carry = page.getByRole('button', { name: /are carried home already$/ });
   await carry.click();
   await carry.waitFor({ state: 'hidden' });
   await go('/find');

@@ -50,6 +50,10 @@ function recall<T>(known: Map<string, T>, hex: string, compute: (hex: string) =>
   return value;
 }
 
+/** Lightness (OKLCH) below and above which a colour is called dark or light. */
+const DARK = 0.52;
+const LIGHT = 0.78;
+
 /** The family of a `#rrggbb` colour; grey where it cannot be read. */
 export function getColourFamily(hex: string): ColourFamily {
   return recall(families, hex, computeFamily);
@@ -64,6 +68,14 @@ function computeFamily(hex: string): ColourFamily {
   const family = ARCS.find(([to]) => h < to)?.[1] ?? 'pink';
   // Dark or dull orange and yellow are what people call brown.
   return (family === 'orange' || family === 'yellow') && (l < 0.55 || c < 0.075) ? 'brown' : family;
+}
+
+/** Whether people would say light or dark of a colour; null where neither, or where it cannot be read. */
+export function getShade(hex: string): 'light' | 'dark' | null {
+  const lightness = toOklch(hex)?.l;
+  if (lightness === undefined) return null;
+  if (lightness < DARK) return 'dark';
+  return lightness > LIGHT ? 'light' : null;
 }
 
 /** Sort key round the wheel: family, then from light to dark. Smaller comes first. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
+import { getColourFamily, getShade } from '../colour/index.ts';
 import { createFinder } from './index.ts';
 
 describe('where is it', () => {
@@ -19,6 +20,19 @@ describe('where is it', () => {
     expect(namesOf('zipper')).toEqual(expect.arrayContaining(['Zips, long', 'Zips, short']));
     expect(namesOf('serger thread').length).toBeGreaterThan(0);
     expect(namesOf('green wool').length).toBeGreaterThanOrEqual(namesOf('green wool suiting').length);
+  });
+
+  it('finds by what one would say of it, shade and all', () => {
+    const found = finder.find('Where is the dark green wool?', 99).map(({ lotId }) => {
+      const item = household.items.get(household.lots.get(lotId)!.itemId)!;
+      return [item.fabric?.fibre, getColourFamily(item.colours[0]!), getShade(item.colours[0]!)];
+    });
+    expect(found.length).toBeGreaterThan(0);
+    for (const one of found) expect(one).toEqual(['wool', 'green', 'dark']);
+    expect(getShade('#1f3d2b')).toBe('dark');
+    expect(getShade('#d9ead3')).toBe('light');
+    expect(getShade('#4d8a5b')).toBeNull();
+    expect(getShade('nothing')).toBeNull();
   });
 
   it('finds a pattern by its number, and only that one', () => {

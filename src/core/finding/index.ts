@@ -1,5 +1,5 @@
 import MiniSearch from 'minisearch';
-import { getColourFamily } from '../colour/index.ts';
+import { getColourFamily, getShade } from '../colour/index.ts';
 import type { Household, Item, Lot, LotId } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 
@@ -29,6 +29,11 @@ const SYNONYMS: readonly (readonly string[])[] = [
   ['iron', 'pressing'],
 ];
 
+/** Words that say nothing of what is looked for: "the dark green wool from the attic that is for my smock". */
+const EMPTY_WORDS = new Set(
+  'a an and any at for from i in is it my of on one our some that the this to what where which who with'.split(' '),
+);
+
 export interface Found {
   readonly lotId: LotId;
   readonly score: number;
@@ -49,6 +54,12 @@ function expand(term: string): string[] {
   return same ? [...same] : [term];
 }
 
+/** People say light and dark of a colour that is well above or below the middle. */
+function wordShade(hex: string): string {
+  const shade = getShade(hex);
+  return shade === 'dark' ? 'dark deep' : shade === 'light' ? 'light pale' : '';
+}
+
 interface Document {
   readonly id: LotId;
   readonly name: string;
@@ -64,7 +75,7 @@ function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
     name: item.name,
     words: [
       item.kind === 'fabric' ? 'fabric cloth' : item.kind,
-      ...item.colours.map(getColourFamily),
+      ...item.colours.flatMap((hex) => [getColourFamily(hex), wordShade(hex)]),
       fabric ? `${fabric.fibre} ${fabric.print} ${fabric.cloth} ${fabric.weave ?? ''}` : '',
       pattern ? `${pattern.number} ${pattern.garment} ${pattern.publisher ?? ''} ${pattern.era ?? ''}` : '',
       thread ? `${thread.use} ${thread.fibre} tex ${thread.tex}` : '',
@@ -137,7 +148,14 @@ export function createFinder(): Finder {
       return true;
     },
     find(text, limit = 12) {
-      const terms = text.trim().toLowerCase().split(/\s+/).filter(Boolean);
+      const typed = text
+        .trim()
+        .toLowerCase()
+        .split(/[\s,;?!]+/)
+        .filter(Boolean);
+      const telling = typed.filter((term) => !EMPTY_WORDS.has(term));
+      // Where nothing telling was typed yet, it may be the beginning of a word.
+      const terms = telling.length > 0 ? telling : typed;
       if (terms.length === 0) return [];
       const query = {
         combineWith: 'AND' as const,

@@ -12,9 +12,9 @@ export function wordSpot(spot: Spot, tree: PlaceTree): string {
   return tree.places.has(spot) ? formatPlaceName(tree, spot) : 'a place that is gone';
 }
 
-/** What one does: `Carry 5 things`, `Carry the whole bin`, `Fold 2 things anew`, `Put 9 things in order`. */
-export function wordDeed({ kind, isWholeBin }: Step, count: number): string {
-  const things = wordCount(count, 'thing');
+/** What one does: `Carry 5 things`, or the one by its name, `Carry the whole bin`, `Fold 2 things anew`, `Put 9 things in order`. */
+export function wordDeed({ kind, isWholeBin }: Step, names: readonly string[]): string {
+  const things = names.length === 1 ? names[0]! : wordCount(names.length, 'thing');
   if (kind === 'refold') return `Fold ${things} anew`;
   if (kind === 'order') return `Put ${things} in order`;
   return isWholeBin ? `Carry the whole bin, ${things} in it` : `Carry ${things}`;

@@ -338,10 +338,18 @@ function StepList({
                   'What goes from one place to one other, as much of it as one person lifts and holds at once.',
                 )}
               >
-                <strong className="font-semibold">{wordDeed(step, which.length)}</strong> {wordWay(step, tree)}
-                <span className="block truncate text-sm text-stone print:whitespace-normal">
-                  {items.map((item) => item.name).join(', ')}
-                </span>
+                <strong className="font-semibold">
+                  {wordDeed(
+                    step,
+                    items.map((item) => item.name),
+                  )}
+                </strong>{' '}
+                {wordWay(step, tree)}
+                {items.length > 1 && (
+                  <span className="block truncate text-sm text-stone print:whitespace-normal">
+                    {items.map((item) => item.name).join(', ')}
+                  </span>
+                )}
               </span>
               <span
                 className="tabular hidden w-32 shrink-0 text-right text-sm text-stone sm:block"

@@ -182,7 +182,10 @@ function StepCard({ household, step, which }: { household: Household; step: Step
         className="font-display text-[28px] leading-tight font-semibold"
         {...explained('What goes from one place to one other, as much of it as one person lifts and holds at once.')}
       >
-        {wordDeed(step, which.length)}
+        {wordDeed(
+          step,
+          lots.map((lot) => household.items.get(lot.itemId)!.name),
+        )}
       </h2>
       <p className="mt-1 text-stone" {...explained('All that is carried at once, weighed or computed, added up.')}>
         {formatMass(step.massG, units)}
