@@ -110,6 +110,34 @@ test('a line of the daybook is undone from the list, and only while nothing buil
   await expect(lines).toHaveCount(1);
 });
 
+test('a line of the daybook is taken back with all that builds on it; it is narrowed by what it was about, and saved', async ({
+  page,
+}) => {
+  await openSample(page);
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: / m$/ }).first().click();
+  for (const key of ['t', 'b', 't']) {
+    await page.keyboard.press(key);
+    await expect(page.getByText(key === 'b' ? /^Put back \w+ / : /^Took out /)).toBeVisible();
+  }
+  await page.keyboard.press('8');
+  const lines = page.getByRole('main').getByRole('listitem');
+  await lines
+    .nth(2)
+    .getByRole('button', { name: /^Undo: Took out/ })
+    .click();
+  await expect(page.getByRole('alert')).toContainText('builds on this, 2 lines of the daybook. Nothing was changed.');
+  await page.getByRole('button', { name: 'Take back all 3' }).click();
+  await expect(page.getByText('Took back 3 lines.')).toBeVisible();
+  await expect(lines.filter({ hasText: 'taken back' })).toHaveCount(3);
+  await page.getByLabel('What it was about').selectOption('out, back and moved');
+  await expect(lines).toHaveCount(3);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a table' }).click();
+  expect((await waiting).suggestedFilename()).toBe('daybook.csv');
+  await page.getByLabel('What it was about').selectOption('promised and let go');
+  await expect(page.getByText('Nothing was written that says that.')).toBeVisible();
+});
+
 test('the household says what does not read, keeps what does, and shows the caution for children', async ({ page }) => {
   await openSample(page, '/household');
   const form = page.getByRole('form', { name: 'The household' });

@@ -20,8 +20,9 @@ import {
   type ActFault,
   type Draft,
 } from '../../core/tracking/index.ts';
+import { listFollowers } from '../../core/tracking/followers.ts';
 import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
-import { wordActFault, wordEvent, wordStoreFault } from '../text/index.ts';
+import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
 
 type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 
@@ -195,6 +196,20 @@ export const useApp = create<AppState>()((set, get) => {
     return true;
   };
 
+  /** Takes several events back, in this order; stops at the first that cannot be. */
+  const undoAll = async (chosen: readonly DaybookEvent[]): Promise<boolean> => {
+    for (const event of chosen)
+      if (
+        !(await write(
+          () => ({ ok: true, value: createUndo(event) }),
+          `Took back ${wordCount(chosen.length, 'line')}.`,
+          false,
+        ))
+      )
+        return false;
+    return true;
+  };
+
   store.onNews((news) => {
     void inTurn(async () => {
       if (news.type === 'replaced') {
@@ -226,6 +241,16 @@ export const useApp = create<AppState>()((set, get) => {
       inTurn(async () => {
         const chosen = event ?? getUndoable(get().events);
         if (!chosen) return refuse('There is nothing to undo.');
+        const followers = event ? listFollowers(get().events, chosen) : [];
+        if (followers.length > 0) {
+          const all = [...followers, chosen];
+          const text = `Something that came later builds on this, ${wordCount(followers.length, 'line')} of the daybook. Nothing was changed.`;
+          const take = () => void inTurn(() => undoAll(all));
+          set({
+            notice: { tone: 'fault', text, canUndo: false, offer: { label: `Take back all ${all.length}`, take } },
+          });
+          return false;
+        }
         return write(() => ({ ok: true, value: createUndo(chosen) }), undefined, false);
       }),
     replace: (chronicle, done) =>

@@ -1,11 +1,30 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { format } from 'date-fns';
 import { useMemo, useRef, useState } from 'react';
+import type { AmountUnit, EventType } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
+import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { explained } from '../../components/explained.ts';
 import { wordCount, wordEvent } from '../../text/index.ts';
+
+const AMOUNT_UNITS: Record<AmountUnit, string> = { length: 'mm', area: 'mm2', count: 'pieces' };
+
+const TOPICS = {
+  whereabouts: {
+    name: 'out, back and moved',
+    types: ['tookOut', 'putBack', 'moved', 'carried', 'notFound', 'notFitting', 'lent', 'returned'],
+  },
+  amounts: {
+    name: 'come, used and gone',
+    types: ['received', 'imported', 'cut', 'usedUp', 'measured', 'counted', 'gaveAway', 'sold', 'threwOut', 'removed'],
+  },
+  promises: { name: 'promised and let go', types: ['reserved', 'released'] },
+  care: { name: 'washed and wrapped', types: ['washed', 'wrapped'] },
+  plans: { name: 'plans, room and settings', types: ['planned', 'adopted', 'roomChanged', 'settingsChanged'] },
+} satisfies Record<string, { name: string; types: EventType[] }>;
+type Topic = keyof typeof TOPICS;
 
 /** Everything that was ever done, newest first. Each line can be taken back while nothing builds on it. */
 export function DaybookPage() {
@@ -13,15 +32,30 @@ export function DaybookPage() {
   const events = useApp((state) => state.events);
   const undo = useApp((state) => state.undo);
   const [text, setText] = useState('');
+  const [topic, setTopic] = useState<Topic | 'all'>('all');
   const frame = useRef<HTMLDivElement>(null);
   const undone = useMemo(() => new Set(events.flatMap((event) => event.undoes ?? [])), [events]);
   const lines = useMemo(() => {
     const words = text.trim().toLowerCase();
     return events
+      .filter(({ type }) => topic === 'all' || (TOPICS[topic].types as EventType[]).includes(type))
       .map((event) => ({ event, words: wordEvent(event, units) }))
       .filter((line) => line.words.toLowerCase().includes(words))
       .toReversed();
-  }, [events, text, units]);
+  }, [events, text, topic, units]);
+  const save = async () => {
+    const { default: Papa } = await import('papaparse');
+    const rows = lines.map(({ event, words }) => ({
+      when: new Date(event.atMs).toISOString(),
+      what: event.type,
+      words,
+      amount: event.amount ?? '',
+      unit: event.amount === undefined ? '' : AMOUNT_UNITS[event.amountUnit ?? 'length'],
+      taken_back: undone.has(event.id) ? 'yes' : '',
+    }));
+    // A cell that begins like a formula is quoted, so that no spreadsheet runs it.
+    saveFile(Papa.unparse(rows, { escapeFormulae: true }), 'daybook.csv', 'text/csv');
+  };
   const virtualizer = useVirtualizer({
     count: lines.length,
     getScrollElement: () => frame.current,
@@ -40,6 +74,22 @@ export function DaybookPage() {
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
+        <select
+          aria-label="What it was about"
+          className="h-11 rounded border border-thread bg-paper px-2 md:h-8"
+          value={topic}
+          onChange={(event) => setTopic(event.target.value as Topic | 'all')}
+        >
+          <option value="all">everything</option>
+          {(Object.keys(TOPICS) as Topic[]).map((one) => (
+            <option key={one} value={one}>
+              {TOPICS[one].name}
+            </option>
+          ))}
+        </select>
+        <Button look="quiet" disabled={lines.length === 0} onClick={() => void save()}>
+          Save as a table
+        </Button>
         <span className="text-stone" {...explained('The lines of the daybook that are listed here.')}>
           {wordCount(lines.length, 'line')}
         </span>
