@@ -63,6 +63,7 @@ test('things are used, lent and returned, missed and found, and leave for good, 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByRole('combobox', { name: 'Where is the…' }).fill('brick linen twill');
   await page.getByRole('option').filter({ hasText: ' › ' }).first().click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Find');
   const ticket = page.getByRole('complementary');
   const leave = ticket.getByRole('button', { name: /^Used, lent, given, gone/ });
   await leave.click();

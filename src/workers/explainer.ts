@@ -9,6 +9,10 @@ import {
   findLot,
   scoreWith,
 } from '../solver/explain/index.ts';
+import { computePlaceState } from '../core/drawing/index.ts';
+import type { PlaceId } from '../core/records/index.ts';
+import { createPlaceTree } from '../core/storage/index.ts';
+import { groupLotsByPlace } from '../core/tracking/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { Told } from './news.ts';
@@ -31,7 +35,19 @@ function know() {
   return { facts, offered: describePresent(facts, (lot) => lot.placeId ?? lot.homeId) };
 }
 
+/** Asked of what is recorded alone, without all that a plan would need. */
+function listOverFull(): PlaceId[] {
+  const { household } = told;
+  const tree = createPlaceTree(household.places);
+  const inside = groupLotsByPlace(household, 'is');
+  return tree.leaves.flatMap((place) => {
+    const lots = inside.get(place.id);
+    return lots && computePlaceState(household, tree, place, lots, 'is').isOverFull ? [place.id] : [];
+  });
+}
+
 function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[QuestionName]['answer'] {
+  if (name === 'overFull') return listOverFull();
   const { facts, offered } = (known ??= know());
   switch (name) {
     case 'why':

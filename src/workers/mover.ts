@@ -45,6 +45,7 @@ serveSearch<Extract<ToMover, { type: 'start' }>, FromMover>(
     }
     // Whatever the last round left: it is named, and waits where its last trip took it.
     for (const m of order.stuck) stuck.add(facts.movers[m]!.lot.id);
+    for (const id of facts.noWayIds) stuck.add(id);
     const { trips, leastTrips, tries, aside, peakMm3 } = order;
     post({
       type: 'done',

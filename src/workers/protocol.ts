@@ -182,6 +182,8 @@ export interface Questions {
   verdicts: { ask: LotId; answer: readonly Verdict[] };
   /** What would come of putting a whole group into each place. */
   groupVerdicts: { ask: string; answer: readonly GroupVerdict[] };
+  /** Places that do not really take what lies in them now. */
+  overFull: { ask: null; answer: readonly PlaceId[] };
   /** Today's arrangement, scored like a plan. */
   today: { ask: null; answer: Score };
   /** What each estimate makes of today's seconds a month. */

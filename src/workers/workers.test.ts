@@ -4,11 +4,13 @@ import { checkPlan } from '../check/index.ts';
 import { packPlace } from '../core/packing/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { computePackage } from '../core/measure/index.ts';
+import { computeProgress } from '../core/moves/index.ts';
 import type { Household, Score } from '../core/records/index.ts';
 import { countMoves } from '../solver/curve.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { listNews, Told } from './news.ts';
-import type { FromExplainer, FromPlanner, ToExplainer, ToPlanner } from './protocol.ts';
+import { createTurnedRound } from '../../tests/turned.ts';
+import type { FromExplainer, FromMover, FromPlanner, ToExplainer, ToMover, ToPlanner } from './protocol.ts';
 
 const { household } = createSampleHousehold(1, 60);
 
@@ -154,6 +156,69 @@ describe('the planner', () => {
   });
 });
 
+describe('the mover', () => {
+  async function open() {
+    const worker = createScope<FromMover, ToMover>();
+    vi.stubGlobal('self', worker.scope);
+    await import('./mover.ts');
+    return worker;
+  }
+  const turned = createTurnedRound({ lots: 60, places: 16 }, 0.85, 2, 20_000);
+  const start = (home: Household, over: Partial<Extract<ToMover, { type: 'start' }>> = {}) => ({
+    type: 'start' as const,
+    run: 1,
+    household: home,
+    skipped: [],
+    tableMm3: 60e6,
+    seed: 1,
+    seconds: 0.3,
+    ...over,
+  });
+  const finish = async (worker: Awaited<ReturnType<typeof open>>) => {
+    const done = await worker.until((message) => message.type !== 'progress');
+    if (done.type !== 'done') throw new Error(JSON.stringify(done));
+    return done.found;
+  };
+
+  it('tells how it gets on, and ends with steps that bring everything home', async () => {
+    const worker = await open();
+    worker.send(start(turned));
+    const found = await finish(worker);
+    expect(found.stuckIds).toEqual([]);
+    expect(found.steps.filter((step) => step.kind !== 'order')).toHaveLength(found.trips);
+    expect(found.trips).toBeGreaterThanOrEqual(found.leastTrips);
+    const last = new Map(found.steps.flatMap(({ lotIds, to }) => lotIds.map((id) => [id, to] as const)));
+    for (const lot of turned.lots.values()) if (lot.placeId !== lot.homeId) expect(last.get(lot.id)).toBe(lot.homeId);
+  });
+
+  it('names what has no room at its home, and orders the rest without it', async () => {
+    const worker = await open();
+    // Its home was planned for a thing of another size: now it is far too much for it.
+    const grown = [...turned.lots.values()].find((lot) => lot.lengthMm !== null && lot.placeId !== lot.homeId)!;
+    const lots = new Map(turned.lots).set(grown.id, { ...grown, lengthMm: 60_000 });
+    // Another one's home is no more.
+    const lost = [...turned.lots.values()].findLast((lot) => lot.placeId !== lot.homeId)!;
+    lots.set(lost.id, { ...lost, homeId: 'no-such-place' as never });
+    worker.send(start({ ...turned, lots }));
+    const found = await finish(worker);
+    expect(new Set(found.stuckIds)).toEqual(new Set([grown.id, lost.id]));
+    for (const { lotIds } of found.steps) expect(lotIds).not.toContain(grown.id);
+    // The list still holds: what is named is not waited for.
+    expect(computeProgress({ ...turned, lots }, found.steps, new Set(found.stuckIds)).isStale).toBe(false);
+    expect(found.steps.length).toBeGreaterThan(10);
+  });
+
+  it('ends early with its best when it is stopped, and leaves what is skipped', async () => {
+    const worker = await open();
+    const skipped = [...turned.lots.values()].filter((lot) => lot.placeId !== lot.homeId).slice(0, 3);
+    worker.send(start(turned, { seconds: 60, tableMm3: 4e6, skipped: skipped.map((lot) => lot.id) }));
+    worker.send({ type: 'stop', run: 1 });
+    const found = await finish(worker);
+    const carried = new Set(found.steps.flatMap((step) => step.lotIds));
+    for (const lot of skipped) expect(carried.has(lot.id)).toBe(false);
+  });
+});
+
 describe('the explainer', () => {
   async function open() {
     const worker = createScope<FromExplainer, ToExplainer>();
@@ -173,6 +238,19 @@ describe('the explainer', () => {
     expect(answers.get(1)).toEqual(expect.arrayContaining([expect.objectContaining({ code: 'reach' })]));
     expect((answers.get(2) as readonly unknown[]).length).toBeGreaterThan(0);
     expect(answers.get(3)).toMatchObject({ seconds: expect.any(Number) });
+    // A place that takes its things is not over full; one with twice as many is.
+    worker.send({ type: 'question', question: 6, name: 'overFull', ask: null });
+    const over = worker.posted.find(({ question }) => question === 6)!.answer as readonly string[];
+    const tree = createPlaceTree(household.places);
+    for (const place of tree.leaves) {
+      const inside = [...household.lots.values()].filter((one) => one.placeId === place.id);
+      const packages = inside.map((one) =>
+        computePackage(household.items.get(one.itemId)!, one, one.form, household.settings)!,
+      );
+      if (inside.length > 0 && packPlace(packages, computeSpace(tree, place)).status !== 'packed')
+        expect(over).toContain(place.id);
+    }
+    expect(new Set(over).size).toBe(over.length);
   });
 
   it('answers for the household as it is by then', async () => {

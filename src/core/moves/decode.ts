@@ -4,6 +4,13 @@ import { ASIDE, getLiftG, splitLoads, TABLE, type MoveFacts } from './facts.ts';
 
 const EPS = 1e-9;
 
+/** What ways on are worth where no load goes whole, in trips; set on the seeded households of the bench. */
+const FREES = 2;
+const JOINS_PILE = 0.6;
+const PART_TO_TABLE = 2.2;
+/** More than any load is large. */
+const BULK_MM3 = 1e10;
+
 /** One trip: what is carried at once, from where to where. */
 export interface Trip {
   readonly movers: readonly number[];
@@ -69,19 +76,25 @@ class Decoder {
   private readonly mass: Float64Array;
   private readonly slotMass: Float64Array;
   private readonly unitMass: Float64Array;
+  /** By load: what of it is still to be carried, from where it was or from out of the way; null where nothing is. */
   private readonly left: (number[] | null)[];
   /** Of its place that each load takes more, all of it. */
   private readonly shareLeft: Float64Array;
-  /** What came to each place, for packing; and what is still there. */
+  /** By place: the movers that are in it now. */
   private readonly inside: number[][];
   /** Piles on the table, by where they go; null where there is none. */
   private readonly piles: (number[] | null)[];
+  /** By place: the loads that go there. */
   private readonly comingTo: number[][];
   private tableLeft: number;
+  /** Where a mover is now, once it was carried. */
+  private readonly at = new Map<number, number>();
   private readonly trips: Trip[] = [];
   private readonly aside: number[] = [];
   private peakMm3 = 0;
+  /** Loads by their priority, the highest first. */
   private readonly order: Int32Array;
+  /** Loads of which something is left. */
   private open: number;
 
   constructor(
@@ -140,20 +153,19 @@ class Decoder {
     return this.at.get(m) === to;
   }
 
-  /** What is carried out of the way, before all else. */
+  /** What is carried out of the way, before all else; like all loads, each for one place in the end. */
   private listAsideTrips(): Trip[] {
-    const bySource = new Map<number, number[]>();
+    const byWay = new Map<string, number[]>();
     for (const m of this.aside) {
-      const { from } = this.facts.movers[m]!;
-      bySource.set(from, [...(bySource.get(from) ?? []), m]);
+      const { from, to } = this.facts.movers[m]!;
+      const way = `${from} ${to}`;
+      byWay.set(way, [...(byWay.get(way) ?? []), m]);
     }
-    return [...bySource].flatMap(([from, which]) =>
-      splitLoads(this.facts.movers, which, getLiftG(this.facts, from, ASIDE)).map((list) => ({
-        movers: list,
-        from,
-        to: ASIDE,
-      })),
-    );
+    return [...byWay.values()].flatMap((which) => {
+      const { from } = this.facts.movers[which[0]!]!;
+      const loads = splitLoads(this.facts.movers, which, getLiftG(this.facts, from, ASIDE));
+      return loads.map((movers) => ({ movers, from, to: ASIDE }));
+    });
   }
 
   private takes(to: number, which: readonly number[]): boolean {
@@ -189,8 +201,6 @@ class Decoder {
     ]);
   }
 
-  /** Where a mover is now, by what has been carried. */
-  private readonly at = new Map<number, number>();
   private placeOf(m: number): number {
     return this.at.get(m) ?? this.facts.movers[m]!.from;
   }
@@ -308,7 +318,7 @@ class Decoder {
     const weigh = (k: number, which: number[], to: number, price: number) => {
       const from = this.placeOf(which[0]!);
       const freed = from >= 0 ? this.countFreed(from, which) : 0;
-      const worth = (freed > 0 ? 4 : 0) + Math.min(freed, 3) * 0.5 - price + this.priority[k]! * 0.9;
+      const worth = (freed > 0 ? 2 * FREES : 0) + Math.min(freed, 3) * 0.5 - price + this.priority[k]! * 0.9;
       if (worth <= bestWorth) return;
       bestWorth = worth;
       best = { k, which, to };
@@ -318,13 +328,14 @@ class Decoder {
       if (!which) continue;
       const { to } = this.loads[k]!;
       const part = this.listFitting(k);
+      // It becomes two trips.
       if (part.length > 0) weigh(k, part, to, 1);
       // What already lies about is nobody's hindrance.
       if (this.placeOf(which[0]!) < 0) continue;
       let volume = 0;
       for (const m of which) volume += movers[m]!.volumeMm3;
       // A pile for the same place is carried on together.
-      if (volume <= this.tableLeft + EPS) weigh(k, which, TABLE, this.piles[to] ? 0.6 : 1);
+      if (volume <= this.tableLeft + EPS) weigh(k, which, TABLE, this.piles[to] ? JOINS_PILE : 1);
       else {
         const some: number[] = [];
         let room = this.tableLeft + EPS;
@@ -333,21 +344,11 @@ class Decoder {
             some.push(m);
             room -= movers[m]!.volumeMm3;
           }
-        if (some.length > 0) weigh(k, some, TABLE, 2.2);
+        if (some.length > 0) weigh(k, some, TABLE, PART_TO_TABLE);
       }
     }
-    for (let p = 0; p < this.piles.length; p += 1) {
-      const pile = this.piles[p];
-      if (!pile) continue;
-      const part: number[] = [];
-      for (const m of pile) if (this.takes(p, [...part, m])) part.push(m);
-      // Table room is worth more than a trip when all else is stuck.
-      if (part.length > 0 && bestWorth < 2) {
-        this.carry(part, p);
-        this.piles[p] = pile.filter((m) => !part.includes(m));
-        return true;
-      }
-    }
+    // Table room is worth more than a trip where nothing else frees anything.
+    if (bestWorth < FREES && this.carryPartOfPile()) return true;
     // The compiler does not see that weigh sets it.
     const chosen = best as { k: number; which: number[]; to: number } | null;
     if (!chosen) return false;
@@ -363,6 +364,20 @@ class Decoder {
     return true;
   }
 
+  /** As much of a pile on the table as its place takes. */
+  private carryPartOfPile(): boolean {
+    for (const [p, pile] of this.piles.entries()) {
+      if (!pile) continue;
+      const part: number[] = [];
+      for (const m of pile) if (this.takes(p, [...part, m])) part.push(m);
+      if (part.length === 0) continue;
+      for (const load of splitLoads(this.facts.movers, part, getLiftG(this.facts, TABLE, p))) this.carry(load, p);
+      this.piles[p] = pile.filter((m) => !part.includes(m));
+      return true;
+    }
+    return false;
+  }
+
   /**
    * What frees most for its bulk is carried out of the way; it comes back last, so it may as well be the first thing
    * that is done: a place from which something is gone takes no less.
@@ -375,7 +390,8 @@ class Decoder {
       const which = this.left[k];
       if (!which || this.placeOf(which[0]!) < 0) continue;
       const bulk = which.reduce((sum, m) => sum + movers[m]!.volumeMm3, 0);
-      const worth = this.countFreed(this.loads[k]!.from, which) * 1e8 - bulk;
+      // Whatever frees a load comes before whatever is small.
+      const worth = this.countFreed(this.loads[k]!.from, which) * BULK_MM3 - bulk;
       if (worth > bestWorth) {
         bestWorth = worth;
         best = k;

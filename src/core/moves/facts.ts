@@ -51,6 +51,8 @@ export interface MoveFacts {
   readonly household: Household;
   readonly tree: PlaceTree;
   readonly places: readonly MovePlace[];
+  /** What should go home and cannot: none of its forms has a size any more, or its home is no more. */
+  readonly noWayIds: readonly LotId[];
   /** What lies on the table and is not to be carried on now, mm³. */
   readonly tableTakenMm3: number;
   readonly movers: readonly Mover[];
@@ -100,6 +102,7 @@ export function createMoveFacts(
   const massG = new Float64Array(places.length);
   const stays: { lotId: LotId; pkg: Package; order: number }[][] = places.map(() => []);
   const movers: Mover[] = [];
+  const noWayIds: LotId[] = [];
   let tableTakenMm3 = 0;
   // What does not go in by the rules fills the place where it lies.
   const shareIn = (pkg: Package, p: number) => {
@@ -109,6 +112,8 @@ export function createMoveFacts(
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot) || lot.state === 'lent' || lot.away === 'missing') continue;
     const before = computePresentPackage(household, lot);
+    const isAstray = lot.homeId !== null && lot.homeId !== lot.placeId && !skipped.has(lot.id);
+    if (isAstray && (!before || !index.has(lot.homeId!))) noWayIds.push(lot.id);
     if (!before) continue;
     const at = lot.placeId === null ? undefined : index.get(lot.placeId);
     const to = lot.homeId === null ? undefined : index.get(lot.homeId);
@@ -138,7 +143,7 @@ export function createMoveFacts(
     });
   }
   for (const list of stays) list.sort((a, b) => a.order - b.order);
-  return { household, tree, places, movers, fill, massG, slotLoadG, unitLoadG, stays, tableTakenMm3 };
+  return { household, tree, places, movers, fill, massG, slotLoadG, unitLoadG, stays, tableTakenMm3, noWayIds };
 }
 
 /** What one person lifts between two places, g. */

@@ -121,6 +121,20 @@ describe('an order of trips', () => {
     expect(heavy.found.leastTrips).toBe(2);
   });
 
+  it('names what has no room at home even at the end, with or without a table', () => {
+    // What lies in B1 stays there, for it has no other home: one of the two goes in beside it.
+    const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 -' });
+    for (const litres of [0, 3]) {
+      const { found, facts } = order(home, litres * LITRE);
+      expect(found.stuck).toHaveLength(1);
+      const without = createMoveFacts(home, facts.tree, new Set(found.stuck.map((m) => facts.movers[m]!.lot.id)));
+      expect(createMoveSearch(without, litres * LITRE, createRandom(1)).getOrder()).toMatchObject({
+        stuck: [],
+        aside: [],
+      });
+    }
+  });
+
   it('leaves what is skipped where it is, and counts on it there', () => {
     const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 A1' });
     const facts = createMoveFacts(home, createPlaceTree(home.places), new Set(['lot-c' as LotId]));

@@ -12,11 +12,12 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
 import { Welcome } from '../stash/Welcome.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
-import { findDue, findOverFull, findStrays, type Thing } from './benchFacts.ts';
+import { findDue, findStrays, type Thing } from './benchFacts.ts';
 
 /** More than this of a kind is counted, not listed. */
 const LISTED = 24;
@@ -29,9 +30,9 @@ export function BenchPage() {
   const show = useApp((state) => state.show);
   const tree = getTree(household);
   const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
-  const over = findOverFull(household);
+  const over = useAnswer(household, 'overFull', null);
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
-  const isClear = out.length + homeless.length + missing.length + waiting.length + over.length + toCarry === 0;
+  const isClear = out.length + homeless.length + missing.length + waiting.length + (over?.length ?? 0) + toCarry === 0;
   return (
     <Page
       title="Bench"
@@ -49,8 +50,8 @@ export function BenchPage() {
             how="Things that no plan and no hand has given a place yet."
           />
           <Figure
-            value={String(over.length)}
-            label={over.length === 1 ? 'place over full' : 'places over full'}
+            value={over === null ? '…' : String(over.length)}
+            label={over?.length === 1 ? 'place over full' : 'places over full'}
             how="Places whose things do not really go in together: each was packed with what lies in it."
           />
           <Figure
@@ -117,17 +118,17 @@ export function BenchPage() {
               </ul>
             </Listed>
           )}
-          {over.length > 0 && (
+          {over !== null && over.length > 0 && (
             <Listed title="Over full">
               <ul>
-                {over.map((place) => (
-                  <li key={place.id} className="dotted-row">
+                {over.slice(0, LISTED).map((id) => (
+                  <li key={id} className="dotted-row">
                     <button
                       type="button"
                       className="min-h-11 w-full py-1 text-left hover:bg-linen md:min-h-9"
-                      onClick={() => show({ type: 'place', id: place.id })}
+                      onClick={() => show({ type: 'place', id })}
                     >
-                      {formatPlaceName(tree, place.id)}
+                      {formatPlaceName(tree, id)}
                     </button>
                   </li>
                 ))}

@@ -1,7 +1,5 @@
-import { takesRoom, type Household, type Item, type Lot, type Place } from '../../../core/records/index.ts';
-import { computePlaceState } from '../../../core/drawing/index.ts';
-import { derive, getTree } from '../../state/derived.ts';
-import { getLotsByPlace } from '../../state/whereabouts.ts';
+import { takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
+import { derive } from '../../state/derived.ts';
 
 export interface Thing {
   readonly lot: Lot;
@@ -43,16 +41,6 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     waiting: byNewest(waiting!),
     toCarry,
   };
-});
-
-/** Places that do not really take what lies in them. */
-export const findOverFull: (household: Household) => Place[] = derive((household) => {
-  const tree = getTree(household);
-  const lots = getLotsByPlace(household);
-  return tree.leaves.filter((place) => {
-    const inside = lots.get(place.id);
-    return inside && computePlaceState(household, tree, place, inside, 'is').isOverFull;
-  });
 });
 
 /** A machine needle is blunt after about so many hours of sewing. */
