@@ -59,11 +59,11 @@ test('what is new is put away by one key among its three best places, and the re
 test('things are used, lent and returned, missed and found, and leave for good, on a phone as well', async ({
   page,
 }) => {
-  await openSample(page, '/bench');
   await page.setViewportSize({ width: 390, height: 844 });
+  await openSample(page, '/find');
   await page.getByRole('combobox', { name: 'Where is the…' }).fill('brick linen twill');
   await page.getByRole('option').filter({ hasText: ' › ' }).first().click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Find');
+  await expect(page.getByRole('status').filter({ hasText: 'Brick linen twill' })).toBeVisible();
   const ticket = page.getByRole('complementary');
   const leave = ticket.getByRole('button', { name: /^Used, lent, given, gone/ });
   await leave.click();

@@ -102,9 +102,8 @@ export function BenchPage() {
                 )}
               >
                 {wordCount(toCarry, 'thing')} to carry
-                {waiting.length > 0
-                  ? `, ${waiting.length} of which nothing is left but to bring them home from the table`
-                  : ''}
+                {waiting.length > 0 &&
+                  `; ${wordCount(waiting.length, 'thing')} on the table or out of the way meanwhile`}
                 .
               </p>
             </Listed>
