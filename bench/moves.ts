@@ -1,5 +1,6 @@
 import { checkMoves } from '../src/check/index.ts';
-import { decode, listLoads } from '../src/core/moves/decode.ts';
+import { decode } from '../src/core/moves/decode.ts';
+import { listLoads } from '../src/core/moves/loads.ts';
 import { createMoveFacts, createMoveSearch, toSteps, type MoveFacts } from '../src/core/moves/index.ts';
 import { packPlace } from '../src/core/packing/index.ts';
 import { createRandom, shuffle } from '../src/core/random/index.ts';

@@ -1,6 +1,7 @@
 import type { Random } from '../random/index.ts';
-import { createPackedTest, decode, listLoads, type Decoded, type Load } from './decode.ts';
+import { decode, type Decoded } from './decode.ts';
 import { computeLeastTrips, type MoveFacts } from './facts.ts';
+import { createPackedTest, listLoads, type Load } from './loads.ts';
 
 /** An order of trips, and how near it is to what no order can beat. */
 export interface MoveOrder extends Decoded {

@@ -8,7 +8,6 @@ import {
   type Holder,
   type Household,
   type Item,
-  type ItemId,
   type Lot,
   type LotId,
   type StowForm,
@@ -22,6 +21,7 @@ import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
+import { addScrap } from './addScrap.ts';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
@@ -145,33 +145,6 @@ export function LotMore({ household, item, lot }: LotProps) {
       )}
     </section>
   );
-}
-
-/** Makes a scrap of a cloth, wrapped with it, a handful to begin with; its form is opened next. */
-async function addScrap(
-  item: Item,
-  lot: Lot,
-  act: ReturnType<typeof useApp.getState>['act'],
-): Promise<{ id: ItemId; lotId: LotId } | null> {
-  const scrapId = world.createId() as ItemId;
-  const lotId = world.createId() as LotId;
-  const scrap: Item = {
-    ...item,
-    id: scrapId,
-    kind: 'scrap',
-    name: `${item.name}, scraps`.slice(0, 120),
-    forms: ['loose'],
-    scrap: { cut: 'odd', cutMm: null, parentItemId: item.id },
-  };
-  delete scrap.restockBelow;
-  delete scrap.cost;
-  const made: Lot = {
-    ...createLooseLot(lotId, scrap, 1, null, world.nowMs()),
-    areaMm2: 100_000,
-    state: 'with',
-    withLotId: lot.id,
-  };
-  return (await act((now) => createSaveItem(now, scrap, [made]))) ? { id: scrapId, lotId } : null;
 }
 
 function FormFrame({
