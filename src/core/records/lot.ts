@@ -35,6 +35,9 @@ export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight', 'reel', 'count'] as const;
 export type MeasureWay = (typeof MEASURE_WAYS)[number];
 
+/** A machine needle is blunt after about so many hours of sewing. */
+export const NEEDLE_HOURS = 8;
+
 /** What thread is wound on. */
 export const HOLDERS = ['small', 'large', 'cone', 'bobbin'] as const;
 export type Holder = (typeof HOLDERS)[number];

@@ -115,6 +115,7 @@ export function BenchPage() {
                   <MissingLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
                 ))}
               </ul>
+              <Rest count={missing.length - LISTED} />
             </Listed>
           )}
           {over !== null && over.length > 0 && (
@@ -132,6 +133,7 @@ export function BenchPage() {
                   </li>
                 ))}
               </ul>
+              <Rest count={over.length - LISTED} />
               <p className="mt-1 text-sm text-stone">
                 <Link to="/fit" className="text-woad underline">
                   Fit
@@ -159,6 +161,7 @@ export function BenchPage() {
                   <LentLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
                 ))}
               </ul>
+              <Rest count={lent.length - LISTED} />
             </Listed>
           )}
         </div>
@@ -201,11 +204,7 @@ function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: numbe
           </li>
         ))}
       </ul>
-      {things.length > LISTED && (
-        <p className="mt-1 text-stone" {...explained('Counted; the newest are shown.')}>
-          and {things.length - LISTED} more.
-        </p>
-      )}
+      <Rest count={things.length - LISTED} />
     </>
   );
 }
@@ -222,6 +221,16 @@ function Listed({ title, action, children }: { title: string; action?: ReactNode
   );
 }
 
+/** Those of a list that are not shown. */
+function Rest({ count }: { count: number }) {
+  if (count <= 0) return null;
+  return (
+    <p className="mt-1 text-stone" {...explained('Counted; the first of them are shown.')}>
+      and {count} more.
+    </p>
+  );
+}
+
 function Lines({ things, words }: { things: readonly Thing[]; words: (thing: Thing) => string }) {
   return (
     <>
@@ -232,11 +241,7 @@ function Lines({ things, words }: { things: readonly Thing[]; words: (thing: Thi
           </LotLine>
         ))}
       </ul>
-      {things.length > LISTED && (
-        <p className="mt-1 text-stone" {...explained('Counted; the newest are shown.')}>
-          and {things.length - LISTED} more.
-        </p>
-      )}
+      <Rest count={things.length - LISTED} />
     </>
   );
 }

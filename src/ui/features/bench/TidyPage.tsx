@@ -1,17 +1,16 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { computeWallDrawing } from '../../../core/drawing/index.ts';
-import type { LotId, PlaceId } from '../../../core/records/index.ts';
-import { findWall, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
+import type { LotId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
 import { createPutBackAll } from '../../../core/tracking/livingActs.ts';
 import { computeTidyRound } from '../../../core/tracking/tidy.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
+import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { WallPicture } from '../../drawing/WallPicture.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
@@ -53,7 +52,7 @@ export function TidyPage() {
                 <span className="text-stone">To </span>
                 <strong>{formatPlaceName(tree, next.placeId)}</strong>
               </p>
-              <StopPicture placeId={next.placeId} />
+              <PlacePicture place={next.placeId} lots={[]} mark="to" />
               <ul className="mt-3">
                 {next.ids.map((id) => (
                   <li key={id} className="dotted-row flex items-center gap-3 py-1.5">
@@ -104,26 +103,5 @@ export function TidyPage() {
         )}
       </div>
     </Page>
-  );
-}
-
-function StopPicture({ placeId }: { placeId: PlaceId }) {
-  const household = useHousehold();
-  const tree = getTree(household);
-  const unit = getAncestor(tree, placeId, 'unit');
-  const wallId = unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
-  const drawing = useMemo(() => {
-    const wall = wallId === null ? null : findWall(tree, wallId);
-    return wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null;
-  }, [household, tree, wallId]);
-  if (!drawing) return null;
-  return (
-    <WallPicture
-      drawing={drawing}
-      place={placeId}
-      lots={[]}
-      mark="to"
-      label={`${formatPlaceName(tree, placeId)}, on its wall`}
-    />
   );
 }

@@ -1,4 +1,4 @@
-import { takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
+import { NEEDLE_HOURS, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
 
 export interface Thing {
@@ -43,8 +43,6 @@ export const findStrays: (household: Household) => Strays = derive((household) =
   };
 });
 
-/** A machine needle is blunt after about so many hours of sewing. */
-const NEEDLE_HOURS = 8;
 const SOON_MS = 30 * 86_400_000;
 
 /** What comes next by itself: what expires within the month or has, and needles that are blunt. */

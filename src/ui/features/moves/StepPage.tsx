@@ -1,16 +1,14 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import { cutBlock, type Spot, type Step } from '../../../core/moves/index.ts';
-import type { Household, Lot, LotId } from '../../../core/records/index.ts';
-import { findWall, getAncestor } from '../../../core/storage/index.ts';
+import type { Household, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { getUndoable } from '../../../core/tracking/index.ts';
 import { createDoesNotFit, createNotFound, createStep } from '../../../core/tracking/moveActs.ts';
 import { formatMass, formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { WallPicture } from '../../drawing/WallPicture.tsx';
+import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -191,8 +189,8 @@ function StepCard({ household, step, which }: { household: Household; step: Step
         {formatMass(step.massG, units)}
       </p>
       <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
-        {step.kind === 'carry' && <SpotPicture household={household} spot={step.from} lots={which} mark="from" />}
-        <SpotPicture household={household} spot={step.to} lots={step.kind === 'carry' ? [] : which} mark="to" />
+        {step.kind === 'carry' && <SpotPicture spot={step.from} lots={which} mark="from" />}
+        <SpotPicture spot={step.to} lots={step.kind === 'carry' ? [] : which} mark="to" />
       </div>
       <ul aria-label="Things" className="mt-4 md:columns-2 md:gap-8">
         {lots.map((lot) => (
@@ -203,39 +201,17 @@ function StepCard({ household, step, which }: { household: Household; step: Step
   );
 }
 
-function SpotPicture({
-  household,
-  spot,
-  lots,
-  mark,
-}: {
-  household: Household;
-  spot: Spot;
-  lots: readonly LotId[];
-  mark: 'from' | 'to';
-}) {
-  const tree = getTree(household);
-  const unit = spot === 'table' || spot === 'aside' || spot === 'about' ? null : getAncestor(tree, spot, 'unit');
-  const wallId = unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
-  const drawing = useMemo(() => {
-    const wall = wallId === null ? null : findWall(tree, wallId);
-    return wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null;
-  }, [household, tree, wallId]);
-  const words = wordSpot(spot, tree);
+function SpotPicture({ spot, lots, mark }: { spot: Spot; lots: readonly LotId[]; mark: 'from' | 'to' }) {
+  const tree = getTree(useHousehold());
+  const place = spot === 'table' || spot === 'aside' || spot === 'about' ? null : spot;
   return (
     <div>
       <p className="text-lg">
         <span className="text-stone">{mark === 'from' ? 'From ' : 'To '}</span>
-        <strong>{words}</strong>
+        <strong>{wordSpot(spot, tree)}</strong>
       </p>
-      {drawing && wallId !== null && (
-        <WallPicture
-          drawing={drawing}
-          place={spot as Exclude<Spot, 'table' | 'aside' | 'about'>}
-          lots={lots}
-          mark={mark}
-          label={`${words}, on its wall`}
-        />
+      {place !== null && tree.places.has(place as PlaceId) && (
+        <PlacePicture place={place as PlaceId} lots={lots} mark={mark} />
       )}
     </div>
   );

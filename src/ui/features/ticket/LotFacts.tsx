@@ -1,13 +1,10 @@
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
-import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
+import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../text/index.ts';
-
-/** A machine needle is blunt after about so many hours of sewing. */
-const NEEDLE_HOURS = 8;
 
 /** Rows of a ticket that are there only where there is something to say. */
 export function LotFacts({ household, item, lot }: { household: Household; item: Item; lot: Lot }) {
