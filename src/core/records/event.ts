@@ -45,6 +45,7 @@ const EVENT_TYPES = [
   'counted',
   'notFound',
   'notFitting',
+  'relabelled',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 

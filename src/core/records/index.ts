@@ -1,5 +1,6 @@
 export * from './ids.ts';
 export * from './item.ts';
+export * from './label.ts';
 export * from './lot.ts';
 export * from './place.ts';
 export * from './room.ts';

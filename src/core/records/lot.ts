@@ -16,6 +16,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ID_PATTERN, type ItemId, type LotId, type PlaceId } from './ids.ts';
+import { Label } from './label.ts';
 import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 
 /**
@@ -98,6 +99,8 @@ export class Lot {
   @ValidateNested({ each: true })
   @Type(() => Reservation)
   reserved?: Reservation[];
+  /** On a ticket that hangs on it, or a sticker. */
+  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label | null;
   /** UTC instant of the last change of state or amount, ms. */
   @IsNumber() sinceMs!: number;
 }
@@ -142,6 +145,7 @@ export function createLotAlike(id: LotId, lot: Lot, sinceMs: number): Lot {
     sinceMs,
   };
   delete next.withLotId;
+  delete next.label;
   delete next.reserved;
   return next;
 }

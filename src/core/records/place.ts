@@ -16,6 +16,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ID_PATTERN, type PlaceId } from './ids.ts';
+import { Label } from './label.ts';
 import { RoomSpec, Stand } from './room.ts';
 
 const PLACE_LEVELS = ['room', 'unit', 'slot', 'container'] as const;
@@ -170,6 +171,7 @@ export class Place {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
   /** Among its siblings, from 0. */
   @IsInt() @Min(0) @Max(100_000) order!: number;
+  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label | null;
   @IsOptional() @ValidateNested() @Type(() => RoomSpec) room?: RoomSpec;
   @IsOptional() @ValidateNested() @Type(() => UnitSpec) unit?: UnitSpec;
   @IsOptional() @ValidateNested() @Type(() => SlotSpec) slot?: SlotSpec;

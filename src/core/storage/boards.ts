@@ -152,7 +152,14 @@ export function divideSlot(
   const [own, next] = [withSpan(place, axis, from, from + part), withSpan(place, axis, to - part, to)];
   return ok([
     { ...own, name: names[0], slot: { ...own.slot!, loadG } },
-    { ...next, id: createId() as PlaceId, name: names[1], order: last + 1, slot: { ...next.slot!, loadG } },
+    {
+      ...next,
+      id: createId() as PlaceId,
+      label: null,
+      name: names[1],
+      order: last + 1,
+      slot: { ...next.slot!, loadG },
+    },
   ]);
 }
 

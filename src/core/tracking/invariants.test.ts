@@ -23,6 +23,19 @@ describe('invariants', () => {
   it.each<[string, Household, string]>([
     ['a lot of nothing', withLot({ itemId: 'ghost' as Lot['itemId'] }), 'lots.lot-tool.itemId dangling'],
     ['a lot in no place', withLot({ placeId: 'ghost' as PlaceId }), 'lots.lot-tool.placeId dangling'],
+    [
+      'two labels with one code',
+      {
+        ...withLot({ label: { code: '222222222', says: [], swatches: [] } }),
+        places: new Map(
+          [...good.places].map(([id, place]) => [
+            id,
+            id === 'cube-A1' ? { ...place, label: { code: '222222222', says: [], swatches: [] } } : place,
+          ]),
+        ),
+      },
+      'places.cube-A1.label code-twice',
+    ],
     ['a home that is no more', withLot({ homeId: 'ghost' as PlaceId }), 'lots.lot-tool.homeId dangling'],
     ['a lot on a whole shelf', withLot({ placeId: 'cube' as PlaceId }), 'lots.lot-tool.placeId not-a-leaf'],
     ['what is gone and yet there', withLot({ state: 'gone' }), 'lots.lot-tool gone-but-placed'],

@@ -15,7 +15,8 @@ export interface InvariantFault {
     | 'no-station'
     | 'gone-but-placed'
     | 'over-reserved'
-    | 'wrapped';
+    | 'wrapped'
+    | 'code-twice';
   readonly to: string;
 }
 
@@ -55,6 +56,14 @@ export function checkInvariants(household: Household): InvariantFault[] {
     if (lot.state === 'gone' && (lot.placeId ?? lot.homeId) !== null)
       faults.push({ path, code: 'gone-but-placed', to: lot.placeId ?? lot.homeId ?? '' });
   }
+  const codes = new Map<string, string>();
+  for (const table of ['lots', 'places'] as const)
+    for (const { id, label } of household[table].values()) {
+      if (!label) continue;
+      const other = codes.get(label.code);
+      if (other !== undefined) faults.push({ path: `${table}.${id}.label`, code: 'code-twice', to: other });
+      codes.set(label.code, id);
+    }
   for (const slot of household.places.values()) {
     if (!slot.slot) continue;
     const boxes = tree.getChildren(slot.id).flatMap((child) => child.container ?? []);

@@ -33,6 +33,7 @@ const TYPE: Record<EventType, string> = {
   counted: 'Counted',
   notFound: 'Not found:',
   notFitting: 'Does not fit:',
+  relabelled: 'Labelled',
 };
 
 /** One line of the daybook. */

@@ -19,8 +19,11 @@ function drawPath(page: ReturnType<PDFDocument['addPage']>, mark: Extract<Mark, 
   page.drawSvgPath(d, {
     x: 0,
     y: page.getHeight(),
-    borderColor: toColour(mark.stroke ?? '#22303c'),
-    borderWidth: mark.strokeMm * PT_PER_MM,
+    // A border without width would still be drawn as a hair.
+    ...(mark.strokeMm > 0 && {
+      borderColor: toColour(mark.stroke ?? '#22303c'),
+      borderWidth: mark.strokeMm * PT_PER_MM,
+    }),
     ...(mark.fill && { color: toColour(mark.fill) }),
     ...(mark.dashMm && { borderDashArray: [mark.dashMm * PT_PER_MM] }),
   });

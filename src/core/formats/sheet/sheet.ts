@@ -80,7 +80,7 @@ export function toSvg(sheet: Sheet): string {
     }
     const d = `M${mark.points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}${mark.isClosed ? 'Z' : ''}`;
     const dash = mark.dashMm ? ` stroke-dasharray="${round(mark.dashMm)}"` : '';
-    return `<path d="${d}" fill="${mark.fill ?? 'none'}" stroke="${mark.stroke ?? '#22303c'}" stroke-width="${round(mark.strokeMm)}"${dash}/>`;
+    return `<path d="${d}" fill="${mark.fill ?? 'none'}" ${mark.strokeMm > 0 ? `stroke="${mark.stroke ?? '#22303c'}" stroke-width="${round(mark.strokeMm)}"${dash}` : ''}/>`;
   });
   const [w, h] = [round(sheet.widthMm), round(sheet.heightMm)];
   return [

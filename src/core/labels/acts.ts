@@ -1,0 +1,75 @@
+import type { Change, Household, Label, LotId, PlaceId, Saying } from '../records/index.ts';
+import { fail, ok } from '../result/index.ts';
+import type { Act } from '../tracking/acts.ts';
+import { createChange } from '../tracking/fold.ts';
+import { createCode } from './code.ts';
+
+/** What a label is of, and what it is to say. */
+export interface Labelled {
+  readonly of: { readonly kind: 'place'; readonly id: PlaceId } | { readonly kind: 'lot'; readonly id: LotId };
+  readonly says: readonly Saying[];
+  readonly swatches: readonly string[];
+}
+
+/** Codes that are given away already. */
+function listCodes(household: Household): Set<string> {
+  const codes = new Set<string>();
+  for (const { label } of household.places.values()) if (label) codes.add(label.code);
+  for (const { label } of household.lots.values()) if (label) codes.add(label.code);
+  return codes;
+}
+
+/** The code that each of them has or would get, in their order. `name` is the id of the household's first event. */
+export function assignCodes(household: Household, name: string, ofs: readonly Labelled['of'][]): string[] {
+  const taken = listCodes(household);
+  return ofs.map((of) => {
+    const own = (of.kind === 'place' ? household.places.get(of.id) : household.lots.get(of.id))?.label?.code;
+    const code = own ?? createCode(name, of.id, taken);
+    taken.add(code);
+    return code;
+  });
+}
+
+/** Labels were printed: each keeps its code and its own words, and what it says is remembered. */
+export function createLabelled(
+  household: Household,
+  name: string,
+  labelled: readonly Labelled[],
+  subject: string,
+  nowMs: number,
+): Act {
+  const codes = assignCodes(
+    household,
+    name,
+    labelled.map((one) => one.of),
+  );
+  const changes = labelled.map(({ of, says, swatches }, i): Change | null => {
+    const record = of.kind === 'place' ? household.places.get(of.id) : household.lots.get(of.id);
+    if (!record) return null;
+    const label: Label = {
+      code: codes[i]!,
+      words: record.label?.words ?? null,
+      printedAtMs: nowMs,
+      says: [...says],
+      swatches: [...swatches],
+    };
+    return createChange(of.kind === 'place' ? 'places' : 'lots', of.id, record, { ...record, label });
+  });
+  const made = changes.filter((change) => change !== null);
+  return made.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'relabelled', subject, changes: made });
+}
+
+/** Own words for a label; empty: those that are worked out. It has to be printed again to say so. */
+export function createLabelWords(household: Household, name: string, id: PlaceId, words: string): Act {
+  const place = household.places.get(id);
+  if (!place) return fail({ code: 'no-such-place' });
+  const old = place.label;
+  const own = words.trim().slice(0, 60) || null;
+  if ((old?.words ?? null) === own) return fail({ code: 'nothing-changed' });
+  const [code] = assignCodes(household, name, [{ kind: 'place', id }]);
+  const label: Label = { ...(old ?? { code: code!, says: [], swatches: [] }), words: own, printedAtMs: null };
+  const change = createChange('places', id, place, { ...place, label });
+  return change
+    ? ok({ type: 'relabelled', subject: place.name, changes: [change] })
+    : fail({ code: 'nothing-changed' });
+}

@@ -1,0 +1,11 @@
+export { assignCodes, createLabelled, createLabelWords, type Labelled } from './acts.ts';
+export { createCode, findByCode, formatCode, parseCode, type CodeFault, type Meant } from './code.ts';
+export {
+  chooseSwatches,
+  computePlaceContents,
+  listLotSayings,
+  listPlaceSayings,
+  type LabelPart,
+  type PlaceContent,
+} from './content.ts';
+export { judgeLotLabel, judgePlaceLabel, judgeWords, type Drift } from './drift.ts';

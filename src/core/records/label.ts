@@ -1,0 +1,39 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsHexColor,
+  IsIn,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator';
+
+/** Nine letters and figures that are not mistaken for each other; core/labels says what they are made of. */
+export const CODE_PATTERN = /^[2-9BCDFGHJ-NP-TV-Z]{9}$/;
+
+const SAYINGS = ['group', 'path', 'name', 'fibre', 'width', 'tex', 'forWhat', 'parts', 'size'] as const;
+export type SayingAbout = (typeof SAYINGS)[number];
+
+/** One thing that a label says: of a place which groups are in it and where it is, of a lot what it is. */
+export class Saying {
+  @IsIn(SAYINGS) about!: SayingAbout;
+  @IsString() @MaxLength(2000) value!: string;
+  /** The first and last number of a group that is numbered. */
+  @IsOptional() @IsNumber() from?: number | null;
+  @IsOptional() @IsNumber() to?: number | null;
+}
+
+/** The label of a place or a lot, as it was printed last: by it one knows whether it still says what is so. */
+export class Label {
+  @Matches(CODE_PATTERN) code!: string;
+  /** The sewist's own words in large, in the place of those that are worked out. */
+  @IsOptional() @IsString() @MaxLength(60) words?: string | null;
+  /** Absent: not printed yet. */
+  @IsOptional() @IsNumber() printedAtMs?: number | null;
+  @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Saying) says!: Saying[];
+  @IsArray() @ArrayMaxSize(60) @IsHexColor({ each: true }) swatches!: string[];
+}
