@@ -15,6 +15,7 @@ import {
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { createFirstRoom, createRooms } from './room.ts';
+import { labelRooms } from './labels.ts';
 import { ThingMaker, type Thing } from './things.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
@@ -169,7 +170,8 @@ function byId<T extends { id: string }>(records: readonly T[]): Map<T['id'], T> 
  * for tests and benches. Same arguments, same household.
  */
 export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle {
-  return createMessy('Heron Loft', createRooms(Math.max(1, Math.round(lots / LOTS_PER_LOFT))), seed, lots);
+  const messy = createMessy('Heron Loft', createRooms(Math.max(1, Math.round(lots / LOTS_PER_LOFT))), seed, lots);
+  return lots === LOTS_PER_LOFT ? createChronicle(labelRooms(messy.household, SAMPLE_NOW_MS)) : messy;
 }
 
 /** Things of the usual kinds, scattered over some rooms. */

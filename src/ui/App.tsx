@@ -18,6 +18,7 @@ const PlanPage = lazy(async () => ({ default: (await import('./features/room/Pla
 const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
 const MovesPage = lazy(async () => ({ default: (await import('./features/moves/MovesPage.tsx')).MovesPage }));
 const StepPage = lazy(async () => ({ default: (await import('./features/moves/StepPage.tsx')).StepPage }));
+const LabelsPage = lazy(async () => ({ default: (await import('./features/labels/LabelsPage.tsx')).LabelsPage }));
 const FindPage = lazy(async () => ({ default: (await import('./features/find/FindPage.tsx')).FindPage }));
 const DaybookPage = lazy(async () => ({ default: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }));
 const HouseholdPage = lazy(async () => ({
@@ -55,6 +56,7 @@ export function App() {
             <Route path="fit" element={<FitPage />} />
             <Route path="moves" element={<MovesPage />} />
             <Route path="moves/step" element={<StepPage />} />
+            <Route path="labels/:section?" element={<LabelsPage />} />
             <Route path="find/:lotId?" element={<FindPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />

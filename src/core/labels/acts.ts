@@ -19,28 +19,35 @@ function listCodes(household: Household): Set<string> {
   return codes;
 }
 
-/** The code that each of them has or would get, in their order. `name` is the id of the household's first event. */
-export function assignCodes(household: Household, name: string, ofs: readonly Labelled['of'][]): string[] {
+/** The code that each of them has or would get, in their order. `fresh` is the mark of a household that has none yet. */
+export function assignCodes(household: Household, fresh: string, ofs: readonly Labelled['of'][]): string[] {
   const taken = listCodes(household);
   return ofs.map((of) => {
     const own = (of.kind === 'place' ? household.places.get(of.id) : household.lots.get(of.id))?.label?.code;
-    const code = own ?? createCode(name, of.id, taken);
+    const code = own ?? createCode(household.settings.mark ?? fresh, of.id, taken);
     taken.add(code);
     return code;
   });
 }
 
+/** The mark, where this is the household's first label. */
+function createMark({ settings }: Household, fresh: string): Change[] {
+  return settings.mark
+    ? []
+    : [createChange('settings', 'household', settings, { ...settings, mark: fresh })].filter((one) => one !== null);
+}
+
 /** Labels were printed: each keeps its code and its own words, and what it says is remembered. */
 export function createLabelled(
   household: Household,
-  name: string,
+  fresh: string,
   labelled: readonly Labelled[],
   subject: string,
   nowMs: number,
 ): Act {
   const codes = assignCodes(
     household,
-    name,
+    fresh,
     labelled.map((one) => one.of),
   );
   const changes = labelled.map(({ of, says, swatches }, i): Change | null => {
@@ -56,20 +63,22 @@ export function createLabelled(
     return createChange(of.kind === 'place' ? 'places' : 'lots', of.id, record, { ...record, label });
   });
   const made = changes.filter((change) => change !== null);
-  return made.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'relabelled', subject, changes: made });
+  return made.length === 0
+    ? fail({ code: 'nothing-changed' })
+    : ok({ type: 'relabelled', subject, changes: [...made, ...createMark(household, fresh)] });
 }
 
 /** Own words for a label; empty: those that are worked out. It has to be printed again to say so. */
-export function createLabelWords(household: Household, name: string, id: PlaceId, words: string): Act {
+export function createLabelWords(household: Household, fresh: string, id: PlaceId, words: string): Act {
   const place = household.places.get(id);
   if (!place) return fail({ code: 'no-such-place' });
   const old = place.label;
   const own = words.trim().slice(0, 60) || null;
   if ((old?.words ?? null) === own) return fail({ code: 'nothing-changed' });
-  const [code] = assignCodes(household, name, [{ kind: 'place', id }]);
+  const [code] = assignCodes(household, fresh, [{ kind: 'place', id }]);
   const label: Label = { ...(old ?? { code: code!, says: [], swatches: [] }), words: own, printedAtMs: null };
   const change = createChange('places', id, place, { ...place, label });
   return change
-    ? ok({ type: 'relabelled', subject: place.name, changes: [change] })
+    ? ok({ type: 'relabelled', subject: place.name, changes: [change, ...createMark(household, fresh)] })
     : fail({ code: 'nothing-changed' });
 }

@@ -77,21 +77,27 @@ describe('what a code means', () => {
   const [ofPlace, ofLot] = assignCodes(household, 'first', ofs);
 
   it('is the place or the lot that bears it', () => {
-    expect(findByCode(labelled, 'first', ofPlace!)).toEqual({ kind: 'place', id: 'cube-A1' });
-    expect(findByCode(labelled, 'first', ofLot!)).toEqual({ kind: 'lot', id: lot.id });
+    expect(findByCode(labelled, ofPlace!)).toEqual({ kind: 'place', id: 'cube-A1' });
+    expect(findByCode(labelled, ofLot!)).toEqual({ kind: 'lot', id: lot.id });
     expect(assignCodes(labelled, 'first', ofs)).toEqual([ofPlace, ofLot]);
   });
 
+  it('needs the mark that came with the first label', () => {
+    expect(labelled.settings.mark).toBe('first');
+    const again = createLabelled(labelled, 'later', [{ of: ofs[0], says: [], swatches: [] }], '1 label', 9);
+    expect(again).toMatchObject({ ok: true, value: { changes: [{ table: 'places' }] } });
+  });
+
   it('is told apart from one that nothing bears, of this household or another', () => {
-    expect(findByCode(labelled, 'first', createCode('first', 'ghost', none))).toEqual({ kind: 'unknown' });
-    expect(findByCode(labelled, 'first', createCode('elsewhere', lot.id, none))).toEqual({ kind: 'other-household' });
+    expect(findByCode(labelled, createCode('first', 'ghost', none))).toEqual({ kind: 'unknown' });
+    expect(findByCode(labelled, createCode('elsewhere', lot.id, none))).toEqual({ kind: 'other-household' });
     const gone = new Map([[lot.id, { ...labelled.lots.get(lot.id)!, state: 'gone' as const }]]);
-    expect(findByCode({ ...labelled, lots: gone }, 'first', ofLot!)).toEqual({ kind: 'gone', id: lot.id });
+    expect(findByCode({ ...labelled, lots: gone }, ofLot!)).toEqual({ kind: 'gone', id: lot.id });
   });
 
   it('is one for each thing of the sample', () => {
-    const { household: loft, events } = createSampleHousehold();
+    const { household: loft } = createSampleHousehold();
     const all = [...loft.lots.keys()].map((id) => ({ kind: 'lot', id: id as LotId }) as const);
-    expect(new Set(assignCodes(loft, events[0]!.id, all)).size).toBe(all.length);
+    expect(new Set(assignCodes(loft, 'fresh', all)).size).toBe(all.length);
   });
 });

@@ -30,15 +30,15 @@ function computeCheck(text: string): string {
   return LETTERS[(BASE - (sum % BASE)) % BASE]!;
 }
 
-const getMark = (household: string) => write(hash(`mark of ${household}`), MARK);
+const writeMark = (mark: string) => write(hash(`mark of ${mark}`), MARK);
 
 /**
- * The code of a lot or place in a household that is named by its first event. The same record gets the same code on
- * every device; where another has it already, the next one.
+ * The code of a lot or place in a household of that mark. The same record gets the same code on every device; where
+ * another has it already, the next one.
  */
-export function createCode(household: string, recordId: string, taken: ReadonlySet<string>): string {
+export function createCode(mark: string, recordId: string, taken: ReadonlySet<string>): string {
   for (let turn = 0; ; turn += 1) {
-    const text = getMark(household) + write(hash(`${turn} ${recordId}`), BODY);
+    const text = writeMark(mark) + write(hash(`${turn} ${recordId}`), BODY);
     const code = text + computeCheck(text);
     if (!taken.has(code)) return code;
   }
@@ -70,9 +70,10 @@ export type Meant =
   | { readonly kind: 'unknown' | 'other-household' };
 
 /** Looks a code up among the labels of a household. */
-export function findByCode(household: Household, householdName: string, code: string): Meant {
+export function findByCode(household: Household, code: string): Meant {
   for (const place of household.places.values()) if (place.label?.code === code) return { kind: 'place', id: place.id };
   for (const lot of household.lots.values())
     if (lot.label?.code === code) return { kind: lot.state === 'gone' ? 'gone' : 'lot', id: lot.id };
-  return { kind: code.startsWith(getMark(householdName)) ? 'unknown' : 'other-household' };
+  const { mark } = household.settings;
+  return { kind: mark && code.startsWith(writeMark(mark)) ? 'unknown' : 'other-household' };
 }

@@ -116,6 +116,8 @@ export const USUAL_STAGING: StagingTable = { widthMm: 1200, depthMm: 600 };
 export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
+  /** Drawn by lot with the first label: codes of this household begin alike, and tell it from others. */
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(60) mark?: string | null;
   @IsIn(['metric', 'imperial']) units!: 'metric' | 'imperial';
   @IsInt() @Min(800) @Max(2500) statureMm!: number;
   /** Of a small member of the household who fetches things too. */

@@ -9,7 +9,7 @@ export const SCREENS = [
   { to: '/room', name: 'Room', dot: 'bg-[#2f5d7c]' },
   { to: '/fit', name: 'Fit', dot: 'bg-[#4b4a7d]' },
   { to: '/moves', name: 'Moves', dot: 'bg-[#8a6a24]' },
-  { to: '/find', name: 'Find', dot: 'bg-[#3f6f73]' },
+  { to: '/labels', name: 'Labels', dot: 'bg-[#3f6f73]' },
   { to: '/daybook', name: 'Daybook', dot: 'bg-[#5b6772]' },
   { to: '/household', name: 'House', dot: 'bg-[#6b5444]' },
 ] as const;

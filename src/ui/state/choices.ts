@@ -42,6 +42,10 @@ interface Choices {
   readonly movingSinceMs: number | null;
   /** Things that are left where they are for now, while the others are carried. */
   readonly skippedIds: readonly string[];
+  /** The paper for each sort of labels, the first label of it that is still free, and how large this screen draws a mm. */
+  readonly labelStocks: Readonly<Record<string, string>>;
+  readonly labelStarts: Readonly<Record<string, number>>;
+  readonly screenScale: number;
   /** Things with a plug that do not run while one sews; the others are taken to run at once. */
   readonly switchedOff: readonly string[];
 }
@@ -64,6 +68,9 @@ export const useChoices = create<Choices>()(
       moveMinutes: 45,
       movingSinceMs: null,
       skippedIds: [],
+      labelStocks: {},
+      labelStarts: {},
+      screenScale: 1,
       switchedOff: [],
     }),
     { name: 'yardmist-choices' },

@@ -1,7 +1,7 @@
 import { encodeQR } from 'qr';
 import { formatCode } from '../../labels/index.ts';
 import type { Mark } from '../sheet/index.ts';
-import { fitText, LEADING, measureText, shorten } from './text.ts';
+import { fitText, LEADING, measureText, shorten, wrap } from './text.ts';
 
 export const LABEL_SHAPES = ['bin', 'shelf', 'bolt', 'spool', 'kit', 'hook', 'tag'] as const;
 export type LabelShape = (typeof LABEL_SHAPES)[number];
@@ -113,6 +113,16 @@ function drawSwatches(swatches: readonly string[], box: Box): Mark[] {
   );
 }
 
+/** Each on a line of its own, over two where it takes them and there is room. */
+function setLines(lines: readonly string[], widthMm: number, sizeMm: number, most: number): string[] {
+  const set: string[] = [];
+  for (const [i, line] of lines.entries()) {
+    const left = most - set.length - (lines.length - i - 1);
+    set.push(...((left > 1 ? wrap(line, widthMm, sizeMm, 2) : null) ?? [shorten(line, widthMm, sizeMm)]));
+  }
+  return set.slice(0, most);
+}
+
 /**
  * A label of any size: large what is in it, then what else, swatches, the code at the right or, of a tall one, below;
  * a ticket has a hole at its head and lines to write on. All marks lie within the size, from its upper left corner.
@@ -146,7 +156,8 @@ export function drawLabel(face: LabelFace, widthMm: number, heightMm: number): M
   const below = footMm * LEADING + (swatchMm > 0 ? swatchMm + 0.8 : 0) + rows * writeMm;
   const words = { ...rest, heightMm: rest.heightMm - below };
   // The lines take at most half; the title takes what is left.
-  const shownLines = linesMm > 0 ? face.lines.slice(0, Math.floor((words.heightMm * 0.55) / (linesMm * LEADING))) : [];
+  const most = linesMm > 0 ? Math.floor((words.heightMm * 0.55) / (linesMm * LEADING)) : 0;
+  const shownLines = setLines(face.lines, words.widthMm, linesMm, most);
   const titleBox = { widthMm: words.widthMm, heightMm: words.heightMm - shownLines.length * linesMm * LEADING };
   const title = fitText(face.title, titleBox, { leastMm: LEAST_MM, mostMm: isTicket ? 6 : 12 });
   let y = words.y;

@@ -29,8 +29,8 @@ export function shorten(text: string, widthMm: number, sizeMm: number): string {
   return letters.length === 0 ? '' : `${letters.join('').trimEnd()}…`;
 }
 
-/** Lines of whole words within a width; a word that is too wide alone is shortened. Null where it takes more lines. */
-function wrap(text: string, widthMm: number, sizeMm: number, most: number): string[] | null {
+/** Lines of whole words within a width; null where a word is too wide, or where it takes more lines. */
+export function wrap(text: string, widthMm: number, sizeMm: number, most: number): string[] | null {
   const lines: string[] = [];
   for (const word of text.split(/\s+/).filter(Boolean)) {
     const last = lines.at(-1);

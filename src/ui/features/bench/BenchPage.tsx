@@ -11,10 +11,12 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { getTree } from '../../state/derived.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
+import { wordDrift } from '../../text/labels.ts';
+import { listDrifted } from '../labels/labelFacts.ts';
 import { Welcome } from '../stash/Welcome.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { findDue, findStrays, type Thing } from './benchFacts.ts';
@@ -31,6 +33,7 @@ export function BenchPage() {
   const tree = getTree(household);
   const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
   const over = useAnswer(household, 'overFull', null);
+  const drifted = listDrifted(household);
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
   const isClear = out.length + homeless.length + missing.length + waiting.length + (over?.length ?? 0) + toCarry === 0;
   return (
@@ -140,6 +143,32 @@ export function BenchPage() {
                 </Link>{' '}
                 finds room.
               </p>
+            </Listed>
+          )}
+          {drifted.length > 0 && (
+            <Listed
+              title="Labels no longer true"
+              action={<Button onClick={() => void navigate(`/labels/${drifted[0]!.section}`)}>Print them</Button>}
+            >
+              <ul>
+                {drifted.slice(0, LISTED).map((row) => (
+                  <li key={row.key} className="dotted-row">
+                    <Link
+                      to={`/labels/${row.section}?of=${encodeURIComponent(row.key)}`}
+                      className="block min-h-11 py-1 hover:bg-linen md:min-h-9"
+                    >
+                      {row.content?.path ?? row.thing?.item.name}{' '}
+                      <span
+                        className="text-sm text-stone"
+                        {...explained('What the label said when it was printed, beside what is there now.')}
+                      >
+                        {wordDrift(row.drift[0]!, household, getGroups(household))}
+                      </span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+              <Rest count={drifted.length - LISTED} />
             </Listed>
           )}
           {due.length > 0 && (

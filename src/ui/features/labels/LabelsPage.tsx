@@ -1,0 +1,227 @@
+import { useMemo, useState } from 'react';
+import { Navigate, NavLink, useParams, useSearchParams } from 'react-router';
+import { explained } from '../../components/explained.ts';
+import { Figure, Page, tabClass } from '../../components/Page.tsx';
+import { Button } from '../../components/Button.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { getGroups } from '../../state/derived.ts';
+import { formatCode } from '../../../core/labels/index.ts';
+import { wordDrift } from '../../text/labels.ts';
+import { wordCount } from '../../text/index.ts';
+import { listLabelRows, SECTIONS, wordFaces, type LabelRow, type Section } from './labelFacts.ts';
+import { OneLabel } from './OneLabel.tsx';
+import { PrintPanel } from './PrintPanel.tsx';
+
+const SECTION_NAMES: Record<Section, string> = {
+  places: 'Places',
+  bolts: 'Cloth',
+  spools: 'Thread',
+  kits: 'Kits',
+  hooks: 'Hooks',
+  others: 'Other things',
+};
+/** More rows are not listed; they are found by narrowing. */
+const LISTED = 150;
+
+/** Labels for places and things: what each says, which are no longer true, and the sheets they are printed on. */
+export function LabelsPage() {
+  const { section: wanted } = useParams();
+  const section = SECTIONS.find((one) => one === (wanted ?? 'places'));
+  if (!section) return <Navigate to="/labels" replace />;
+  return <Labels key={section} section={section} />;
+}
+
+function Labels({ section }: { section: Section }) {
+  const household = useHousehold();
+  const [params] = useSearchParams();
+  const asked = params.get('of');
+  const all = listLabelRows(household);
+  const rows = useMemo(() => all.filter((row) => row.section === section), [all, section]);
+  const drifted = rows.filter((row) => row.state === 'drifted');
+  const never = rows.filter((row) => row.state === 'none' && !row.isEmpty);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(
+    () => new Set(asked ? [asked] : drifted.map((row) => row.key)),
+  );
+  const [shownKey, setShownKey] = useState(asked ?? drifted[0]?.key ?? rows.find((row) => !row.isEmpty)?.key ?? null);
+  const [text, setText] = useState('');
+  const [nowMs] = useState(() => world.nowMs());
+  const faces = useMemo(
+    () => new Map(wordFaces(household, rows, nowMs).map((face, i) => [rows[i]!.key, face])),
+    [household, rows, nowMs],
+  );
+  const picked = rows.filter((row) => chosen.has(row.key));
+  const shown = rows.find((row) => row.key === shownKey) ?? null;
+  const words = text.trim().toLowerCase();
+  const listed = rows.filter((row) => {
+    const face = faces.get(row.key)!;
+    return `${face.title} ${face.lines.join(' ')} ${face.foot} ${face.code}`.toLowerCase().includes(words);
+  });
+  const toggle = (key: string) => {
+    const next = new Set(chosen);
+    if (!next.delete(key)) next.add(key);
+    setChosen(next);
+  };
+  return (
+    <Page
+      title="Labels"
+      tabs={
+        <nav aria-label="What is labelled" className="flex gap-2">
+          {SECTIONS.map((one) => (
+            <NavLink key={one} to={`/labels/${one}`} className={tabClass(one === section)}>
+              {SECTION_NAMES[one]}
+            </NavLink>
+          ))}
+        </nav>
+      }
+      foot={
+        <>
+          <Figure
+            value={String(rows.filter((row) => row.state === 'true').length)}
+            label="true"
+            how="Labels that were printed and still say what is so."
+          />
+          <Figure
+            value={String(drifted.length)}
+            label="no longer true"
+            how="Printed labels that are compared with what is there now: its groups, numbers and colours, and where it stands; of a thing, what it is."
+          />
+          <Figure
+            value={String(never.length)}
+            label="never printed"
+            how="Places with something in them, or things, that have no printed label, and labels whose words were changed since."
+          />
+        </>
+      }
+    >
+      <div className="no-print flex min-h-0 flex-1 flex-col gap-x-6 px-4 py-3 md:px-5 lg:flex-row">
+        <section aria-label="Which" className="flex min-h-0 min-w-0 flex-col lg:w-[38%]">
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-2">
+            <input
+              type="search"
+              aria-label="Narrow the labels"
+              placeholder="narrow by words or code"
+              className="h-11 w-52 rounded border border-thread bg-paper px-2 md:h-8"
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+            <span className="text-stone" {...explained('Labels that are ticked for printing.')}>
+              {picked.length} ticked
+            </span>
+            <Button look="quiet" disabled={picked.length === 0} onClick={() => setChosen(new Set())}>
+              None
+            </Button>
+            <span className="flex flex-wrap gap-x-4">
+              {drifted.length > 0 && (
+                <Button look="quiet" onClick={() => setChosen(new Set(drifted.map((row) => row.key)))}>
+                  Those no longer true
+                </Button>
+              )}
+              {never.length > 0 && (
+                <Button look="quiet" onClick={() => setChosen(new Set(never.map((row) => row.key)))}>
+                  Those never printed
+                </Button>
+              )}
+            </span>
+          </div>
+          {rows.length === 0 && <p className="py-6 font-display text-xl">There is nothing of that to label yet.</p>}
+          <ul aria-label="Labels" className="min-h-0 flex-1 lg:overflow-y-auto">
+            {listed.slice(0, LISTED).map((row) => (
+              <Line
+                key={row.key}
+                row={row}
+                title={faces.get(row.key)!.title}
+                where={row.content?.path ?? formatCode(faces.get(row.key)!.code)}
+                isChosen={chosen.has(row.key)}
+                isShown={row.key === shownKey}
+                onToggle={() => toggle(row.key)}
+                onShow={() => setShownKey(row.key)}
+              />
+            ))}
+            {listed.length > LISTED && (
+              <li className="py-2 text-stone" {...explained('Counted; narrow by words to see them.')}>
+                and {wordCount(listed.length - LISTED, 'more label')}.
+              </li>
+            )}
+          </ul>
+        </section>
+        <div className="min-h-0 min-w-0 flex-1 space-y-4 lg:overflow-y-auto">
+          {shown && (
+            <OneLabel
+              row={shown}
+              face={faces.get(shown.key)!}
+              section={section}
+              onPick={() => setChosen(new Set([...chosen, shown.key]))}
+            />
+          )}
+          <PrintPanel section={section} rows={picked} faces={picked.map((row) => faces.get(row.key)!)} />
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+const STATES = { none: 'never printed', true: 'true', drifted: 'no longer true' } as const;
+
+function Line({
+  row,
+  title,
+  where,
+  isChosen,
+  isShown,
+  onToggle,
+  onShow,
+}: {
+  row: LabelRow;
+  title: string;
+  where: string;
+  isChosen: boolean;
+  isShown: boolean;
+  onToggle: () => void;
+  onShow: () => void;
+}) {
+  const household = useHousehold();
+  const [first] = row.drift;
+  const state =
+    row.state === 'drifted' && first
+      ? wordDrift(first, household, getGroups(household))
+      : row.judged === 'vague'
+        ? 'its words say little'
+        : row.judged === 'unrelated'
+          ? 'its words say something else'
+          : row.isEmpty
+            ? 'empty'
+            : row.state === 'none' && row.label?.words
+              ? 'changed, to be printed'
+              : STATES[row.state];
+  const isFault = row.state === 'drifted' || row.judged !== null;
+  return (
+    <li className={`dotted-row flex items-center gap-2 ${isShown ? 'bg-linen' : ''}`}>
+      <label className="grid min-h-11 min-w-8 place-items-center md:min-h-9">
+        <input
+          type="checkbox"
+          className="size-4 accent-woad"
+          aria-label={`Print the label of ${where}: ${title}`}
+          checked={isChosen}
+          onChange={onToggle}
+        />
+      </label>
+      <button
+        type="button"
+        aria-current={isShown}
+        className="flex min-h-11 min-w-0 flex-1 items-baseline gap-x-3 py-1 text-left hover:bg-linen md:min-h-9"
+        onClick={onShow}
+      >
+        <span className="min-w-0 flex-1">
+          <span className="block truncate font-semibold">{title}</span>
+          <span className="block truncate text-sm text-stone">{where}</span>
+        </span>
+        <span
+          className={`max-w-[46%] shrink-0 text-right text-sm ${isFault ? 'font-semibold text-madder' : 'text-stone'}`}
+          {...explained('What the label said when it was printed, beside what is there now.')}
+        >
+          {state}
+        </span>
+      </button>
+    </li>
+  );
+}

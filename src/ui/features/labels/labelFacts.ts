@@ -1,0 +1,137 @@
+import type { LabelFace, LabelShape } from '../../../core/formats/label/index.ts';
+import {
+  assignCodes,
+  computePlaceContents,
+  judgeLotLabel,
+  judgePlaceLabel,
+  judgeWords,
+  listLotSayings,
+  listPlaceSayings,
+  type Drift,
+  type Labelled,
+  type PlaceContent,
+} from '../../../core/labels/index.ts';
+import { takesRoom, type Household, type Item, type Label, type Lot, type Place } from '../../../core/records/index.ts';
+import { world } from '../../state/app.ts';
+import { derive, getGroups, getTree } from '../../state/derived.ts';
+import { wordLotFace, wordPlaceContent, wordPlaceFace } from '../../text/labels.ts';
+
+/** The mark of a household that gets its first label now. */
+export const FRESH_MARK = world.createId();
+
+/** What labels are sorted by on the screen: the places, and things by what hangs or sticks on them. */
+export const SECTIONS = ['places', 'bolts', 'spools', 'kits', 'hooks', 'others'] as const;
+export type Section = (typeof SECTIONS)[number];
+
+/** A label that there is or could be. */
+export interface LabelRow {
+  /** `place:…` or `lot:…`. */
+  readonly key: string;
+  readonly of: Labelled['of'];
+  readonly section: Section;
+  readonly shape: LabelShape;
+  readonly label: Label | null;
+  readonly state: 'none' | 'true' | 'drifted';
+  readonly drift: readonly Drift[];
+  /** Own words that will not mean anything a year later. */
+  readonly judged: 'vague' | 'unrelated' | null;
+  readonly content: PlaceContent | null;
+  readonly thing: { readonly lot: Lot; readonly item: Item } | null;
+  /** Nothing is in it: there is nothing to say yet. */
+  readonly isEmpty: boolean;
+}
+
+function getState(label: Label | null | undefined, drift: readonly Drift[]): LabelRow['state'] {
+  if (typeof label?.printedAtMs !== 'number') return 'none';
+  return drift.length > 0 ? 'drifted' : 'true';
+}
+
+function toPlaceRow(household: Household, place: Place, content: PlaceContent): LabelRow {
+  const label = place.label ?? null;
+  const drift = label ? judgePlaceLabel(label, content) : [];
+  const about = [
+    ...wordPlaceContent(content, household),
+    ...content.parts.map((part) => part.group.kind),
+    ...content.items.flatMap((item) => [item.name, item.box?.type ?? '', ...(item.tags ?? [])]),
+  ];
+  return {
+    key: `place:${place.id}`,
+    of: { kind: 'place', id: place.id },
+    section: 'places',
+    shape: place.container ? 'bin' : 'shelf',
+    label,
+    state: getState(label, drift),
+    drift,
+    judged: label?.words ? judgeWords(label.words, about) : null,
+    content,
+    thing: null,
+    isEmpty: content.parts.length === 0,
+  };
+}
+
+function getLotSection(household: Household, { kind }: Item, lot: Lot): [Section, LabelShape] {
+  if (kind === 'fabric') return ['bolts', 'bolt'];
+  if (kind === 'thread') return ['spools', 'spool'];
+  if (kind === 'kit') return ['kits', 'kit'];
+  const at = lot.placeId ?? lot.homeId;
+  const isHung = lot.form === 'peg' && at !== null && household.places.get(at)?.slot?.mode === 'area';
+  return isHung ? ['hooks', 'hook'] : ['others', 'tag'];
+}
+
+function toLotRow(household: Household, item: Item, lot: Lot): LabelRow {
+  const label = lot.label ?? null;
+  const drift = label ? judgeLotLabel(label, item) : [];
+  const [section, shape] = getLotSection(household, item, lot);
+  return {
+    key: `lot:${lot.id}`,
+    of: { kind: 'lot', id: lot.id },
+    section,
+    shape,
+    label,
+    state: getState(label, drift),
+    drift,
+    judged: null,
+    content: null,
+    thing: { lot, item },
+    isEmpty: false,
+  };
+}
+
+/** Every label that there is or could be: places in the order of the room, things by name. */
+export const listLabelRows: (household: Household) => readonly LabelRow[] = derive((household) => {
+  const tree = getTree(household);
+  const contents = computePlaceContents(household, tree, getGroups(household));
+  const places = tree.leaves.map((place) => toPlaceRow(household, place, contents.get(place.id)!));
+  const lots = [...household.lots.values()].flatMap((lot) => {
+    const item = household.items.get(lot.itemId);
+    return item && (takesRoom(lot) || lot.state === 'with') ? [toLotRow(household, item, lot)] : [];
+  });
+  return [...places, ...lots.toSorted((a, b) => a.thing!.item.name.localeCompare(b.thing!.item.name, 'en'))];
+});
+
+/** Labels that are printed and no longer say what is so. */
+export const listDrifted: (household: Household) => readonly LabelRow[] = derive((household) =>
+  listLabelRows(household).filter((row) => row.state === 'drifted'),
+);
+
+/** The faces of some labels, in words, with the codes they have or would get. */
+export function wordFaces(household: Household, rows: readonly LabelRow[], nowMs: number): LabelFace[] {
+  const tree = getTree(household);
+  const codes = assignCodes(
+    household,
+    FRESH_MARK,
+    rows.map((row) => row.of),
+  );
+  return rows.map((row, i) =>
+    row.content
+      ? wordPlaceFace(row.content, row.label?.words ?? null, codes[i]!, row.shape, household, nowMs)
+      : wordLotFace(row.thing!.item, row.thing!.lot, codes[i]!, row.shape, household, tree, nowMs),
+  );
+}
+
+/** What is remembered of a label when it is printed. */
+export function toLabelled(row: LabelRow): Labelled {
+  return row.content
+    ? { of: row.of, says: listPlaceSayings(row.content), swatches: row.content.swatches }
+    : { of: row.of, says: listLotSayings(row.thing!.item), swatches: [] };
+}

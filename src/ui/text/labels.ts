@@ -1,0 +1,158 @@
+import { format } from 'date-fns';
+import type { LabelFace, LabelShape, Stock } from '../../core/formats/label/index.ts';
+import type { Drift, LabelPart, PlaceContent } from '../../core/labels/index.ts';
+import type { Group } from '../../core/grouping/index.ts';
+import type { Household, Item, Lot, SayingAbout } from '../../core/records/index.ts';
+import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
+import { formatSizes, type UnitSystem } from '../../core/units/index.ts';
+import { wordCount } from './grammar.ts';
+import { wordGroup, wordInside, wordOutside } from './groups.ts';
+import { formatAmount, wordThing } from './things.ts';
+import { getAmount, getAmountUnit } from '../../core/measure/index.ts';
+
+/** Words of the labels; not in the index, only their screen needs them. */
+
+/** More than so many kinds of things in a place are counted, not named. */
+const NAMED = 5;
+
+/** A word alone, such as a fibre, is told to be cloth: beside the shelf nobody knows what it was a group of. */
+function wordWhole(group: Group, household: Household): string {
+  const words = wordGroup(group, household);
+  return group.kind === 'fabric' && !words.includes(' ') ? `${words} cloth` : words;
+}
+
+/** One line for all groups under the same outermost school: `Buttons`, `Remnants: linen, wool`, `Patterns 100–219`. */
+function wordParts(parts: readonly LabelPart[], household: Household): string {
+  const [first] = parts;
+  if (!first) return '';
+  const numbers = parts.flatMap((part) => part.numbers ?? []);
+  const { labels } = first.group;
+  if (labels[0]?.code === 'numberRun' && numbers.length === parts.length)
+    return `Patterns ${Math.min(...numbers.map((one) => one.from))}–${Math.max(...numbers.map((one) => one.to))}`;
+  if (parts.length === 1) return wordWhole(first.group, household);
+  const insides = parts.map((part) => wordInside(part.group, household)).filter(Boolean);
+  const outside = wordOutside(first.group, household);
+  return insides.length === 0 ? outside : `${outside}: ${insides.join(', ')}`;
+}
+
+/** What is in a place, one line for each kind of things, the most first. */
+export function wordPlaceContent({ parts }: PlaceContent, household: Household): string[] {
+  const heads = new Map<string, { parts: LabelPart[]; lots: number }>();
+  for (const part of parts) {
+    const { kind, labels } = part.group;
+    // Runs of numbers that lie side by side are one run.
+    const key = labels[0]?.code === 'numberRun' && part.numbers ? `${kind} numbers` : `${kind} ${labels[0]?.value}`;
+    const head = heads.get(key) ?? { parts: [], lots: 0 };
+    head.parts.push(part);
+    head.lots += part.lots;
+    heads.set(key, head);
+  }
+  const lines = [...heads.values()].toSorted((a, b) => b.lots - a.lots).map((head) => wordParts(head.parts, household));
+  if (lines.length <= NAMED) return lines;
+  return [...lines.slice(0, NAMED - 1), `and ${lines.length - NAMED + 1} more kinds of things`];
+}
+
+const DAY = 'd MMM yyyy';
+
+/** The label of a place: in large one's own words, or what there is most of. */
+export function wordPlaceFace(
+  content: PlaceContent,
+  own: string | null,
+  code: string,
+  shape: LabelShape,
+  household: Household,
+  nowMs: number,
+): LabelFace {
+  const lines = wordPlaceContent(content, household);
+  const [title = 'Empty', ...more] = own ? [own, ...lines] : lines;
+  const foot = `${content.path} · ${format(nowMs, DAY)}`;
+  return { shape, title, lines: more, swatches: content.swatches, code, foot };
+}
+
+/** The ticket or sticker of a lot. */
+export function wordLotFace(
+  item: Item,
+  lot: Lot,
+  code: string,
+  shape: LabelShape,
+  household: Household,
+  tree: PlaceTree,
+  nowMs: number,
+): LabelFace {
+  const { units } = household.settings;
+  const width = item.fabric ? `${formatSizes([item.fabric.widthMm], units)} wide` : '';
+  const what = wordThing(item, units).split('; ');
+  const washed = lot.isWashed === true ? ['washed'] : lot.isWashed === false ? ['not washed yet'] : [];
+  const parts = item.kit && item.kit.parts.length > 0 ? item.kit.parts : [];
+  const home = lot.homeId ? formatPlaceName(tree, lot.homeId) : '';
+  const had =
+    item.fabric && !item.scrap
+      ? `${formatAmount(getAmount(item, lot), getAmountUnit(item, lot), units)} on ${format(nowMs, DAY)}`
+      : '';
+  return {
+    shape,
+    title: item.name,
+    lines: [had, width, ...what, ...washed, ...parts].filter(Boolean),
+    swatches: item.kind === 'fabric' || item.kind === 'thread' || item.kind === 'scrap' ? item.colours : [],
+    code,
+    foot: home,
+  };
+}
+
+const ABOUT: Record<SayingAbout, string> = {
+  group: 'what is in it',
+  path: 'its place',
+  name: 'its name',
+  fibre: 'its fibre',
+  width: 'its width',
+  tex: 'its thickness',
+  forWhat: 'what it is for',
+  parts: 'what is in it',
+  size: 'its size',
+};
+
+/** In what a label is no longer true. */
+export function wordDrift(drift: Drift, household: Household, groups: readonly Group[]): string {
+  const name = (id: string) => {
+    const group = groups.find((one) => one.id === id);
+    return group ? wordGroup(group, household) : null;
+  };
+  switch (drift.code) {
+    case 'new-group':
+      return `${name(drift.groupId) ?? 'Something'} came, and it does not say so`;
+    case 'gone-group':
+      return `nothing is left here of ${name(drift.groupId) ?? 'one of its groups'}`;
+    case 'number':
+      return `the numbers now run from ${drift.from} to ${drift.to}`;
+    case 'colour':
+      return 'a colour came that is like none of its swatches';
+    case 'elsewhere':
+      return `it says ${drift.path}`;
+    case 'changed':
+      return `${ABOUT[drift.about]} changed`;
+  }
+}
+
+/** `A4, 24 of 70 × 37 mm`. */
+export function wordStock(stock: Stock, units: UnitSystem): string {
+  const size = formatSizes([stock.labelWidthMm, stock.labelHeightMm], units);
+  if (stock.kind === 'roll') return `Roll, ${size}`;
+  const paper = stock.paperWidthMm === 210 ? 'A4' : 'Letter';
+  const count = stock.columns * stock.rows;
+  return stock.kind === 'plain' ? `Plain ${paper}, cut to ${size}` : `${paper}, ${count} of ${size}`;
+}
+
+/** Why a label did not come out; `absent` where no printer answers. */
+export type PrinterFault = 'off' | 'out' | 'jam' | 'absent';
+
+const PRINTER: Record<PrinterFault, string> = {
+  off: 'The printer is off. Switch it on, then go on.',
+  out: 'The roll ran out. Put a new one in, then go on.',
+  jam: 'A label got stuck and is lost. Clear the jam, then go on: it is printed once more.',
+  absent: 'No label printer answers. Save a PDF instead, or look whether it is plugged in.',
+};
+
+/** Why the printer stopped, and what is kept. */
+export function wordPrinterFault(fault: PrinterFault, done: number, of: number): string {
+  return `${PRINTER[fault]} ${done} of ${wordCount(of, 'label')} came out.`;
+}
