@@ -19,6 +19,8 @@ const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPa
 const MovesPage = lazy(async () => ({ default: (await import('./features/moves/MovesPage.tsx')).MovesPage }));
 const StepPage = lazy(async () => ({ default: (await import('./features/moves/StepPage.tsx')).StepPage }));
 const LabelsPage = lazy(async () => ({ default: (await import('./features/labels/LabelsPage.tsx')).LabelsPage }));
+const ScanPage = lazy(async () => ({ default: (await import('./features/scan/ScanPage.tsx')).ScanPage }));
+const CountPage = lazy(async () => ({ default: (await import('./features/bench/CountPage.tsx')).CountPage }));
 const FindPage = lazy(async () => ({ default: (await import('./features/find/FindPage.tsx')).FindPage }));
 const DaybookPage = lazy(async () => ({ default: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }));
 const HouseholdPage = lazy(async () => ({
@@ -46,6 +48,7 @@ export function App() {
           <Route element={<Shell />}>
             <Route path="bench" element={<BenchPage />} />
             <Route path="bench/tidy" element={<TidyPage />} />
+            <Route path="bench/count/:placeId?" element={<CountPage />} />
             <Route path="bench/away" element={<PutAwayPage />} />
             <Route path="stash/:kind?" element={<StashPage />} />
             <Route path="photos" element={<PhotosPage />} />
@@ -57,6 +60,7 @@ export function App() {
             <Route path="moves" element={<MovesPage />} />
             <Route path="moves/step" element={<StepPage />} />
             <Route path="labels/:section?" element={<LabelsPage />} />
+            <Route path="scan" element={<ScanPage />} />
             <Route path="find/:lotId?" element={<FindPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />

@@ -3,6 +3,7 @@ import { listNews } from './news.ts';
 import type {
   Aim,
   FromArranger,
+  FromCodeReader,
   FromExplainer,
   FromImporter,
   FromMover,
@@ -11,6 +12,7 @@ import type {
   QuestionName,
   Questions,
   ToArranger,
+  ToCodeReader,
   ToExplainer,
   ToImporter,
   ToMover,
@@ -196,4 +198,32 @@ export function startPhotographer(files: readonly Blob[], listener: (message: Fr
   };
   sendNext();
   return () => worker.terminate();
+}
+
+/** A worker that reads codes off pictures, one picture at a time. */
+export interface CodeReader {
+  readonly read: (picture: Blob | ImageBitmap) => Promise<readonly string[] | null>;
+  readonly drop: () => void;
+}
+
+export function startCodeReader(): CodeReader {
+  const worker = new Worker(new URL('./codeReader.ts', import.meta.url), { type: 'module' });
+  let sent = 0;
+  return {
+    read: (picture) => {
+      sent += 1;
+      const nth = sent;
+      return new Promise((resolve) => {
+        const listen = ({ data }: MessageEvent<FromCodeReader>) => {
+          if (data.nth !== nth) return;
+          worker.removeEventListener('message', listen);
+          resolve(data.codes);
+        };
+        worker.addEventListener('message', listen);
+        const isBitmap = typeof ImageBitmap !== 'undefined' && picture instanceof ImageBitmap;
+        worker.postMessage({ nth, picture } satisfies ToCodeReader, isBitmap ? [picture] : []);
+      });
+    },
+    drop: () => worker.terminate(),
+  };
 }

@@ -243,3 +243,15 @@ export interface ToPhotographer {
 export type FromPhotographer =
   | { readonly type: 'developed'; readonly nth: number; readonly photo: Photo; readonly findings: PhotoFindings }
   | { readonly type: 'refused'; readonly nth: number; readonly fault: PictureFault };
+
+/** A picture file, or a frame of the camera, to be looked over for codes. */
+export interface ToCodeReader {
+  readonly nth: number;
+  readonly picture: Blob | ImageBitmap;
+}
+
+/** The codes on it; null where it is no picture. */
+export interface FromCodeReader {
+  readonly nth: number;
+  readonly codes: readonly string[] | null;
+}

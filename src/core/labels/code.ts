@@ -65,15 +65,18 @@ export function parseCode(text: string): Result<string, CodeFault> {
 
 /** What a code stands for. `gone` names a lot that was used up, or whatever became of it. */
 export type Meant =
-  | { readonly kind: 'lot' | 'gone'; readonly id: LotId }
+  | { readonly kind: 'lot'; readonly id: LotId }
+  | { readonly kind: 'gone'; readonly id: LotId }
   | { readonly kind: 'place'; readonly id: PlaceId }
-  | { readonly kind: 'unknown' | 'other-household' };
+  | { readonly kind: 'unknown' }
+  | { readonly kind: 'other-household' };
 
 /** Looks a code up among the labels of a household. */
 export function findByCode(household: Household, code: string): Meant {
   for (const place of household.places.values()) if (place.label?.code === code) return { kind: 'place', id: place.id };
   for (const lot of household.lots.values())
-    if (lot.label?.code === code) return { kind: lot.state === 'gone' ? 'gone' : 'lot', id: lot.id };
+    if (lot.label?.code === code)
+      return lot.state === 'gone' ? { kind: 'gone', id: lot.id } : { kind: 'lot', id: lot.id };
   const { mark } = household.settings;
   return { kind: mark && code.startsWith(writeMark(mark)) ? 'unknown' : 'other-household' };
 }

@@ -172,6 +172,8 @@ export class Place {
   /** Among its siblings, from 0. */
   @IsInt() @Min(0) @Max(100_000) order!: number;
   @IsOptional() @ValidateNested() @Type(() => Label) label?: Label | null;
+  /** When what is in it was last gone through, UTC ms. */
+  @IsOptional() @IsNumber() countedAtMs?: number | null;
   @IsOptional() @ValidateNested() @Type(() => RoomSpec) room?: RoomSpec;
   @IsOptional() @ValidateNested() @Type(() => UnitSpec) unit?: UnitSpec;
   @IsOptional() @ValidateNested() @Type(() => SlotSpec) slot?: SlotSpec;

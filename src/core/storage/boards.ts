@@ -156,6 +156,7 @@ export function divideSlot(
       ...next,
       id: createId() as PlaceId,
       label: null,
+      countedAtMs: null,
       name: names[1],
       order: last + 1,
       slot: { ...next.slot!, loadG },

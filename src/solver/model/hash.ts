@@ -8,7 +8,7 @@ export function computeInputsHash(household: Household): string {
     for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
   };
   add(JSON.stringify({ ...household.settings, mark: null }));
-  for (const place of household.places.values()) add(JSON.stringify({ ...place, label: null }));
+  for (const place of household.places.values()) add(JSON.stringify({ ...place, label: null, countedAtMs: null }));
   for (const item of household.items.values()) add(JSON.stringify({ ...item, name: '', notes: '' }));
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;

@@ -1,6 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { findByCode, parseCode } from '../../core/labels/code.ts';
 import type { LotId } from '../../core/records/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
@@ -29,6 +30,18 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
     void navigate(`/find/${lotId}`);
   };
 
+  /** A code that was typed or scanned into the box is looked up at once. */
+  const lookUp = (typed: string) => {
+    const code = parseCode(typed);
+    const meant = code.ok ? findByCode(household, code.value) : null;
+    if (meant?.kind === 'lot') choose(meant.id);
+    else if (meant?.kind === 'place') {
+      show({ type: 'place', id: meant.id });
+      setText('');
+      document.getElementById('find-box')?.blur();
+    } else setText(typed);
+  };
+
   return (
     <Combobox immediate value={null as LotId | null} onChange={choose}>
       <div className={findFrameClass}>
@@ -40,7 +53,7 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
           autoFocus={isWanted}
           className={findClass}
           displayValue={() => text}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => lookUp(event.target.value)}
         />
         <kbd
           aria-hidden

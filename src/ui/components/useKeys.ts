@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { createPutBack, createTakeOut } from '../../core/tracking/index.ts';
+import { createTakeOut } from '../../core/tracking/index.ts';
 import { useApp, world } from '../state/app.ts';
 import { useChoices } from '../state/choices.ts';
+import { putBack } from '../state/putBack.ts';
 import { useQuickWanted } from '../state/quick.ts';
 import type { Help } from './explained.ts';
 import { SCREENS } from './Selvage.tsx';
@@ -58,7 +59,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
             break;
           case 'b':
             if (!lotId) return;
-            void act((now) => createPutBack(now, lotId, world.nowMs()));
+            void putBack(lotId);
             break;
           case 'c':
             if (!lotId || household?.lots.get(lotId)?.lengthMm === null) return;

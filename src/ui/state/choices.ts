@@ -42,6 +42,8 @@ interface Choices {
   readonly movingSinceMs: number | null;
   /** Things that are left where they are for now, while the others are carried. */
   readonly skippedIds: readonly string[];
+  /** When the round of counting was begun, where one is at it. */
+  readonly countSinceMs: number | null;
   /** The paper for each sort of labels, the first label of it that is still free, and how large this screen draws a mm. */
   readonly labelStocks: Readonly<Record<string, string>>;
   readonly labelStarts: Readonly<Record<string, number>>;
@@ -68,6 +70,7 @@ export const useChoices = create<Choices>()(
       moveMinutes: 45,
       movingSinceMs: null,
       skippedIds: [],
+      countSinceMs: null,
       labelStocks: {},
       labelStarts: {},
       screenScale: 1,

@@ -2,7 +2,6 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createPutBack } from '../../../core/tracking/index.ts';
 import { createReturn } from '../../../core/tracking/livingActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -11,6 +10,7 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { putBack } from '../../state/putBack.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
@@ -73,6 +73,12 @@ export function BenchPage() {
             <h2 className="font-display text-xl font-semibold">
               {out.length === 0 ? (isClear ? 'All is where it belongs.' : 'Nothing is out.') : 'Out now'}
             </h2>
+            <Button data-key="s" onClick={() => void navigate('/scan')}>
+              Scan <kbd className="pl-1 font-normal">S</kbd>
+            </Button>
+            <Button data-key="o" onClick={() => void navigate('/bench/count')}>
+              Count <kbd className="pl-1 font-normal">O</kbd>
+            </Button>
             {out.length > 0 && (
               <Button look="strong" data-key="y" onClick={() => void navigate('/bench/tidy')}>
                 Tidy up <kbd className="pl-1 font-normal">Y</kbd>
@@ -202,7 +208,6 @@ export function BenchPage() {
 /** The table top with what lies on it, each thing in its own cloth. */
 function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: number; onShow: (id: LotId) => void }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const tree = getTree(household);
   return (
     <>
@@ -225,7 +230,7 @@ function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: numbe
               look="quiet"
               className="block truncate text-left"
               aria-label={`Put ${item.name} back to ${formatPlaceName(tree, lot.homeId!)}`}
-              onClick={() => void act((now) => createPutBack(now, lot.id, world.nowMs()))}
+              onClick={() => void putBack(lot.id)}
             >
               → {formatPlaceName(tree, lot.homeId!)}
             </Button>
@@ -286,7 +291,6 @@ function findLastSeen(events: readonly DaybookEvent[], id: LotId): PlaceId | nul
 
 function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const events = useApp((state) => state.events);
   const tree = getTree(household);
   const seen = useMemo(() => findLastSeen(events, lot.id), [events, lot.id]);
@@ -300,11 +304,7 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: num
           missing {wordSince(lot.sinceMs, nowMs)}
         </span>
       </span>
-      <Button
-        look="quiet"
-        disabled={lot.homeId === null}
-        onClick={() => void act((now) => createPutBack(now, lot.id, world.nowMs()))}
-      >
+      <Button look="quiet" disabled={lot.homeId === null} onClick={() => void putBack(lot.id)}>
         Found; it is home
       </Button>
     </li>

@@ -12,6 +12,7 @@ import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { tellOverFull } from '../../state/putBack.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 
@@ -34,7 +35,10 @@ export function TidyPage() {
   const nameOf = (id: LotId) => household.items.get(household.lots.get(id)!.itemId)!.name;
   const putBack = (ids: readonly LotId[]) => {
     const subject = ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing');
-    void act((now) => createPutBackAll(now, ids, subject, world.nowMs()));
+    const homes = ids.flatMap((id) => household.lots.get(id)?.homeId ?? []);
+    void act((now) => createPutBackAll(now, ids, subject, world.nowMs())).then((isDone) =>
+      isDone ? tellOverFull(homes, 'They are back.') : undefined,
+    );
   };
   return (
     <Page title="Tidy up">

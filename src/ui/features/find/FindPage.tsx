@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
+import { Around } from '../../components/Around.tsx';
 import { Page } from '../../components/Page.tsx';
 import { wordWhere } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
@@ -57,6 +58,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
             {item.name}, {wordAmount(item, lot, household.settings.units)}
           </p>
           <p className="font-display text-[25px] leading-tight font-semibold">{wordWhere(where)}</p>
+          <Around household={household} id={lotId} />
         </div>
       </div>
       {wall && drawing && (

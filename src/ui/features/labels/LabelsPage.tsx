@@ -26,15 +26,18 @@ const LISTED = 150;
 /** Labels for places and things: what each says, which are no longer true, and the sheets they are printed on. */
 export function LabelsPage() {
   const { section: wanted } = useParams();
-  const section = SECTIONS.find((one) => one === (wanted ?? 'places'));
-  if (!section) return <Navigate to="/labels" replace />;
-  return <Labels key={section} section={section} />;
-}
-
-function Labels({ section }: { section: Section }) {
   const household = useHousehold();
   const [params] = useSearchParams();
   const asked = params.get('of');
+  const section = wanted
+    ? SECTIONS.find((one) => one === wanted)
+    : (listLabelRows(household).find((row) => row.key === asked)?.section ?? 'places');
+  if (!section) return <Navigate to="/labels" replace />;
+  return <Labels key={`${section} ${asked ?? ''}`} section={section} asked={asked} />;
+}
+
+function Labels({ section, asked }: { section: Section; asked: string | null }) {
+  const household = useHousehold();
   const all = listLabelRows(household);
   const rows = useMemo(() => all.filter((row) => row.section === section), [all, section]);
   const drifted = rows.filter((row) => row.state === 'drifted');

@@ -1,7 +1,7 @@
 import { useContext, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
-import { createMove, createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
+import { createMove, createTakeOut } from '../../../core/tracking/index.ts';
 import { createReturn } from '../../../core/tracking/livingActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -11,6 +11,7 @@ import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { wordWhereShort } from '../../components/where.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
+import { putBack } from '../../state/putBack.ts';
 import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
@@ -31,6 +32,7 @@ import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { findHolder, getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
+import { LabelRow } from './LabelRow.tsx';
 import { LotFacts } from './LotFacts.tsx';
 import { LotMore } from './LotMore.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
@@ -102,6 +104,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
             </Link>
           )}
         </Row>
+        {!isPreview && lot.state !== 'digital' && <LabelRow label={lot.label ?? null} of={`lot:${lot.id}`} />}
         {isPreview && <Row name="Today">{today === null ? 'out' : formatPlaceName(tree, today)}</Row>}
         {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
       </dl>
@@ -130,11 +133,9 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
               look="strong"
               disabled={lot.homeId === null && lot.state !== 'lent'}
               onClick={() =>
-                void act((now) =>
-                  lot.state === 'lent'
-                    ? createReturn(now, lot.id, world.nowMs())
-                    : createPutBack(now, lot.id, world.nowMs()),
-                )
+                lot.state === 'lent'
+                  ? void act((now) => createReturn(now, lot.id, world.nowMs()))
+                  : void putBack(lot.id)
               }
             >
               {lot.state === 'lent' ? 'It came back' : 'Put back'}

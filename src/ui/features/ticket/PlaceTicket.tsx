@@ -1,4 +1,5 @@
 import { useContext } from 'react';
+import { Link } from 'react-router';
 import type { Household, PlaceId } from '../../../core/records/index.ts';
 import { computePlaceState } from '../../../core/drawing/index.ts';
 import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
@@ -11,6 +12,7 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
+import { LabelRow } from './LabelRow.tsx';
 import { PlaceActs } from '../room/PlaceActs.tsx';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
@@ -91,6 +93,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
           </Row>
         )}
         <Row name="Light">{wordLight(traits.light)}</Row>
+        {!isPreview && <LabelRow label={place.label ?? null} of={`place:${id}`} />}
         {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
       </dl>
       {!isPreview && (
@@ -111,6 +114,11 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
       )}
       <PlaceWhy household={household} id={id} />
       <h3 className="mt-4 font-bold">In it, in order</h3>
+      {!isPreview && lots.length > 0 && (
+        <Link to={`/bench/count/${id}`} className="text-woad underline underline-offset-4">
+          Count it
+        </Link>
+      )}
       {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
       <ol className="mt-1">
         {lots.map((lot) => {

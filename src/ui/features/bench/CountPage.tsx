@@ -1,0 +1,278 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
+import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { compareCount, createCountPlace, listToCount, type Found } from '../../../core/tracking/countActs.ts';
+import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { PlacePicture } from '../../drawing/PlacePicture.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { useFound } from '../../state/finder.ts';
+import { computeWhereabouts, getLotsByPlace } from '../../state/whereabouts.ts';
+import { wordWhereShort } from '../../components/where.ts';
+import { wordAmount, wordCount } from '../../text/index.ts';
+
+/** Counting, place by place: tick what is there, type what is left; the daybook gets the differences. */
+export function CountPage() {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const { placeId: asked } = useParams();
+  const since = useChoices((state) => state.countSinceMs);
+  const tree = getTree(household);
+  const left = useMemo(() => (since === null ? [] : listToCount(household, since)), [household, since]);
+  const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
+  const isRound = asked === undefined && since !== null;
+  const place = asked ? tree.leaves.find((one) => one.id === asked) : left.find((one) => !skipped.has(one.id));
+  const begin = () => {
+    setSkipped(new Set());
+    useChoices.setState({ countSinceMs: world.nowMs() });
+  };
+  const end = () => useChoices.setState({ countSinceMs: null });
+  return (
+    <Page title="Count">
+      <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
+        <PrintDefs />
+        <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
+          ← The bench
+        </Button>
+        {place ? (
+          <OnePlace
+            key={place.id}
+            placeId={place.id}
+            left={isRound ? left.length - skipped.size : null}
+            onDone={() => {
+              if (!isRound) void navigate('/bench');
+            }}
+            onSkip={isRound ? () => setSkipped(new Set([...skipped, place.id])) : null}
+          />
+        ) : asked ? (
+          <p className="font-display text-[28px] font-semibold">That place is no longer in the room.</p>
+        ) : isRound ? (
+          <>
+            <p className="font-display text-[28px] font-semibold">
+              {skipped.size > 0 ? 'All but what was skipped is counted.' : 'Every place is counted.'}
+            </p>
+            <p className="mt-2">
+              What was missing is on{' '}
+              <Link to="/bench" className="text-woad underline">
+                the bench
+              </Link>
+              , with where it was seen last.
+            </p>
+            <div className="mt-3 flex gap-3">
+              {skipped.size > 0 && <Button onClick={() => setSkipped(new Set())}>Those that were skipped</Button>}
+              <Button onClick={end}>End the round</Button>
+            </div>
+          </>
+        ) : (
+          <>
+            <p className="font-display text-[28px] font-semibold">A round of counting</p>
+            <p className="mt-2 max-w-xl">
+              Place by place, in the order of the room: tick what is there, type what is left where it differs. You can
+              stop after any place and go on another day.
+            </p>
+            <Button look="strong" className="mt-3" data-key="d" onClick={begin}>
+              Begin <kbd className="pl-1 font-normal">D</kbd>
+            </Button>
+          </>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+interface Entry {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly isExtra: boolean;
+}
+
+function OnePlace({
+  placeId,
+  left,
+  onDone,
+  onSkip,
+}: {
+  placeId: PlaceId;
+  left: number | null;
+  onDone: () => void;
+  onSkip: (() => void) | null;
+}) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const act = useApp((state) => state.act);
+  const tree = getTree(household);
+  const [extras, setExtras] = useState<readonly LotId[]>([]);
+  const [there, setThere] = useState<ReadonlySet<LotId>>(new Set());
+  const [typed, setTyped] = useState<ReadonlyMap<LotId, string>>(new Map());
+  const here = getLotsByPlace(household).get(placeId) ?? [];
+  const entries = [...here, ...extras.flatMap((id) => household.lots.get(id) ?? [])].flatMap((lot, i): Entry[] => {
+    const item = household.items.get(lot.itemId);
+    return item ? [{ lot, item, isExtra: i >= here.length }] : [];
+  });
+  const read = ({ lot, item }: Entry): { value: number | null; isBad: boolean } => {
+    const text = typed.get(lot.id)?.trim() ?? '';
+    if (text === '') return { value: null, isBad: false };
+    const unit = getAmountUnit(item, lot);
+    const parsed =
+      unit === 'length'
+        ? parseLengthMm(text, units === 'metric' ? 'm' : 'yd')
+        : unit === 'area'
+          ? parseArea(text, units)
+          : parseCount(text);
+    // Nothing left is told by a nought.
+    if (/^0+$/.test(text)) return { value: 0, isBad: false };
+    return parsed.ok ? { value: parsed.value, isBad: false } : { value: null, isBad: true };
+  };
+  const found = entries.map((entry): Found => {
+    const { value } = read(entry);
+    return {
+      lotId: entry.lot.id,
+      isThere: entry.isExtra || there.has(entry.lot.id) || value !== null,
+      amount: value,
+    };
+  });
+  const isBad = entries.some((entry) => read(entry).isBad);
+  const news = compareCount(household, placeId, found);
+  const name = formatPlaceName(tree, placeId);
+  const done = () =>
+    void act((now) => createCountPlace(now, placeId, found, world.nowMs()), `Counted ${name}.`).then(
+      (isDone) => isDone && onDone(),
+    );
+  const toggle = (id: LotId) => {
+    const next = new Set(there);
+    if (!next.delete(id)) next.add(id);
+    setThere(next);
+  };
+  return (
+    <section aria-label={name} className="max-w-3xl">
+      <h2 className="font-display text-[28px] leading-tight font-semibold">{name}</h2>
+      <p className="text-stone" {...explained('Places with something in them that this round has not come to.')}>
+        {left === null
+          ? 'This place alone'
+          : left === 1
+            ? 'The last place of the round'
+            : `${left - 1} more places after it`}
+      </p>
+      <PlacePicture place={placeId} lots={[]} mark="to" />
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Button data-key="a" onClick={() => setThere(new Set(here.map((lot) => lot.id)))}>
+          All of it is there <kbd className="pl-1 font-normal">A</kbd>
+        </Button>
+      </div>
+      <ul className="mt-2" aria-label="What should be there">
+        {entries.map((entry) => {
+          const { lot, item, isExtra } = entry;
+          return (
+            <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+              <label className="flex min-h-11 min-w-0 flex-1 items-center gap-3 md:min-h-9">
+                <input
+                  type="checkbox"
+                  className="size-5 shrink-0 accent-woad"
+                  checked={isExtra || there.has(lot.id) || read(entry).value !== null}
+                  disabled={isExtra}
+                  onChange={() => toggle(lot.id)}
+                />
+                <Swatch item={item} className="size-8 shrink-0" />
+                <span className="min-w-0">
+                  <span className="block truncate font-semibold">{item.name}</span>
+                  <span className="block truncate text-sm text-stone" {...explained('As its ticket says.')}>
+                    {wordAmount(item, lot, units)}
+                    {isExtra && `; was thought ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
+                  </span>
+                </span>
+              </label>
+              <input
+                aria-label={`Left of ${item.name}`}
+                aria-invalid={read(entry).isBad || undefined}
+                placeholder={getAmount(item, lot) > 0 ? 'as it says' : ''}
+                className="h-11 w-28 rounded border border-stone/60 bg-white px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
+                value={typed.get(lot.id) ?? ''}
+                onChange={(event) => setTyped(new Map(typed).set(lot.id, event.target.value))}
+              />
+              {isExtra && (
+                <Button look="quiet" onClick={() => setExtras(extras.filter((id) => id !== lot.id))}>
+                  Not after all
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <AlsoThere known={new Set(entries.map(({ lot }) => lot.id))} onAdd={(id) => setExtras([...extras, id])} />
+      <p className="mt-3 text-stone" {...explained('What is not ticked, typed anew, or was thought elsewhere.')}>
+        {news.missing.length > 0 && `${wordCount(news.missing.length, 'thing')} not ticked: missing from now on. `}
+        {news.changed.length > 0 && `${wordCount(news.changed.length, 'amount')} put right. `}
+        {news.turnedUp.length > 0 && `${wordCount(news.turnedUp.length, 'thing')} turned up. `}
+        {isBad && <span className="text-madder">One of the amounts cannot be read.</span>}
+      </p>
+      <div className="sticky bottom-16 mt-2 flex flex-wrap gap-3 bg-mist py-2 md:-bottom-4">
+        <Button
+          look="strong"
+          data-key="d"
+          disabled={isBad}
+          className="min-h-14 flex-1 text-lg md:min-h-12 md:flex-none md:px-10"
+          onClick={done}
+        >
+          {news.missing.length === 0 ? 'It is counted' : 'Counted; the rest is missing'}{' '}
+          <kbd className="pl-1 font-normal">D</kbd>
+        </Button>
+        {onSkip && (
+          <Button data-key="l" className="min-h-14 md:min-h-12" onClick={onSkip}>
+            Skip it <kbd className="pl-1 font-normal">L</kbd>
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** Something else lies there: it is looked for by name. */
+function AlsoThere({ known, onAdd }: { known: ReadonlySet<LotId>; onAdd: (id: LotId) => void }) {
+  const household = useHousehold();
+  const [text, setText] = useState('');
+  const hits = useFound(household, text, 6).filter(({ lotId }) => !known.has(lotId));
+  return (
+    <div className="mt-2 max-w-md">
+      <label className="block">
+        <span className="block text-sm text-stone">What else is there?</span>
+        <input
+          className="h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9"
+          placeholder="its name, or a part of it"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <ul>
+        {hits.map(({ lotId }) => {
+          const item = household.items.get(household.lots.get(lotId)!.itemId)!;
+          return (
+            <li key={lotId}>
+              <button
+                type="button"
+                className="dotted-row flex min-h-11 w-full items-center gap-3 text-left hover:bg-linen md:min-h-9"
+                onClick={() => {
+                  onAdd(lotId);
+                  setText('');
+                }}
+              >
+                <Swatch item={item} className="size-6 shrink-0" />
+                <span className="min-w-0 flex-1 truncate">{item.name}</span>
+                <span className="truncate text-sm text-stone">
+                  {wordWhereShort(computeWhereabouts(household, lotId))}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

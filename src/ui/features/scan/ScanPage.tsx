@@ -1,0 +1,364 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { readScan, type Scanned } from '../../../core/labels/index.ts';
+import type { LotId, PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
+import { createReturn } from '../../../core/tracking/livingActs.ts';
+import { createPutInto, judgePut } from '../../../core/tracking/putActs.ts';
+import { startCodeReader, type CodeReader } from '../../../workers/client.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { LotLine } from '../../components/LotLine.tsx';
+import { Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { useHand } from '../../state/hand.ts';
+import { tellOverFull } from '../../state/putBack.ts';
+import { getLotsByPlace } from '../../state/whereabouts.ts';
+import { wordAmount, wordCount } from '../../text/index.ts';
+import { wordScanFault } from '../../text/scan.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Camera } from './Camera.tsx';
+import { useScanner } from './useScanner.ts';
+
+/** What the last code led to. */
+type Answer =
+  | { readonly kind: 'scanned'; readonly scanned: Scanned }
+  /** It does not go in there: shall it all the same? */
+  | { readonly kind: 'full'; readonly placeId: PlaceId; readonly lotIds: readonly LotId[] }
+  | { readonly kind: 'done'; readonly placeId: PlaceId; readonly lotIds: readonly LotId[] }
+  | { readonly kind: 'picture'; readonly words: string };
+
+/** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
+export function ScanPage() {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const hand = useHand((state) => state.ids);
+  const navigate = useNavigate();
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [text, setText] = useState('');
+  const [isCamera, setCamera] = useState(false);
+  const [isReading, setReading] = useState(false);
+  const field = useRef<HTMLInputElement>(null);
+  const files = useRef<HTMLInputElement>(null);
+  const reader = useRef<CodeReader | null>(null);
+  // A worker is started for the first picture only.
+  const getReader = useCallback(() => (reader.current ??= startCodeReader()), []);
+  useEffect(
+    () => () => {
+      reader.current?.drop();
+      reader.current = null;
+    },
+    [],
+  );
+
+  const put = async (placeId: PlaceId, lotIds: readonly LotId[], isPressed: boolean) => {
+    const now = useApp.getState().household!;
+    const verdict = judgePut(now, getTree(now), lotIds, placeId);
+    const isComing = lotIds.some((id) => now.lots.get(id)?.homeId !== placeId);
+    if (!isPressed && isComing && verdict && !verdict.isFit) return setAnswer({ kind: 'full', placeId, lotIds });
+    const subject =
+      lotIds.length === 1
+        ? (now.items.get(now.lots.get(lotIds[0]!)!.itemId)?.name ?? 'a thing')
+        : wordCount(lotIds.length, 'thing');
+    const isDone = await act((at) =>
+      createPutInto(at, lotIds, placeId, verdict?.forms ?? lotIds.map(() => null), subject, world.nowMs()),
+    );
+    if (!isDone) return undefined;
+    useHand.setState({ ids: [] });
+    setAnswer({ kind: 'done', placeId, lotIds });
+    return tellOverFull([placeId], lotIds.length === 1 ? 'It is there.' : 'They are there.');
+  };
+
+  const scan = async (code: string) => {
+    const now = useApp.getState().household;
+    if (!now) return;
+    const { ids, last: before } = useHand.getState();
+    const { scanned, last } = readScan(now, ids, before, code, world.nowMs());
+    useHand.setState({ last });
+    // A stammer leaves what was said before in view.
+    if (scanned.kind === 'twice') {
+      setAnswer((shown) => shown ?? { kind: 'scanned', scanned });
+      useApp.getState().tell({ tone: 'done', text: 'Read twice; the second time nothing was done.', canUndo: false });
+      return;
+    }
+    setAnswer({ kind: 'scanned', scanned });
+    if (scanned.kind === 'put') await put(scanned.placeId, scanned.lotIds, false);
+    if (scanned.kind !== 'take') return;
+    const { lotId } = scanned;
+    if (!scanned.isOut && !(await act((at) => createTakeOut(at, lotId, world.nowMs())))) return;
+    useHand.setState(({ ids: held }) => ({ ids: [...held.filter((id) => id !== lotId), lotId] }));
+  };
+  const scanner = useScanner((code) => void scan(code));
+
+  const readPicture = async (file: File) => {
+    setReading(true);
+    const codes = await getReader().read(file);
+    setReading(false);
+    if (codes === null || codes.length === 0) {
+      const words =
+        codes === null
+          ? `${file.name} is no picture that this browser reads.`
+          : `No code was found on ${file.name}. Nearer, straight on and with more light it is found.`;
+      setAnswer({ kind: 'picture', words });
+      return;
+    }
+    for (const code of codes) await scan(code);
+  };
+
+  const drop = (id: LotId) => useHand.setState(({ ids }) => ({ ids: ids.filter((one) => one !== id) }));
+  const held = hand.flatMap((id) => {
+    const lot = household.lots.get(id);
+    const item = lot && household.items.get(lot.itemId);
+    return lot && item && lot.state !== 'in' && lot.state !== 'gone' ? [{ lot, item }] : [];
+  });
+  const tree = getTree(household);
+  return (
+    <Page title="Scan" aside={<TicketPane hint="The ticket of what was scanned hangs here when it is pressed." />}>
+      <div className="min-h-0 flex-1 space-y-5 px-4 py-4 md:overflow-y-auto md:px-8">
+        <PrintDefs />
+        <Button look="quiet" data-key="escape" onClick={() => void navigate('/bench')}>
+          ← The bench
+        </Button>
+        <form
+          noValidate
+          className="flex max-w-xl flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (text.trim() !== '') void scan(text);
+            setText('');
+            field.current?.focus();
+          }}
+        >
+          <label className="min-w-48 flex-1">
+            <span className="block text-sm text-stone">Code on the label</span>
+            <input
+              ref={field}
+              autoFocus
+              autoComplete="off"
+              autoCapitalize="characters"
+              spellCheck={false}
+              className="h-14 w-full rounded border border-stone/60 bg-white px-3 text-xl tracking-widest uppercase"
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+          </label>
+          <Button type="submit" look="strong" className="min-h-14 md:min-h-14">
+            Go
+          </Button>
+          <div className="flex w-full flex-wrap gap-3">
+            <Button onClick={() => setCamera(!isCamera)}>{isCamera ? 'Camera off' : 'Camera'}</Button>
+            <Button disabled={isReading} onClick={() => files.current?.click()}>
+              {isReading ? 'Looking for a code …' : 'A picture of a label'}
+            </Button>
+            <input
+              ref={files}
+              type="file"
+              accept="image/*"
+              aria-label="Picture of a label"
+              className="hidden"
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = '';
+                if (file) void readPicture(file);
+              }}
+            />
+            <span className="self-center text-sm text-stone">
+              {scanner === 'there' ? (
+                <>
+                  <a href="/devices/scanner" target="_blank" rel="noreferrer" className="text-woad underline">
+                    The hand scanner
+                  </a>{' '}
+                  is there.
+                </>
+              ) : scanner === 'absent' ? (
+                'No hand scanner answers here; typing does as well.'
+              ) : (
+                'Looking for a hand scanner …'
+              )}
+            </span>
+          </div>
+        </form>
+        {isCamera && <Camera reader={getReader} onCode={(code) => void scan(code)} />}
+        <div aria-live="polite">
+          {answer ? (
+            <AnswerCard answer={answer} onPress={put} onLeave={() => setAnswer(null)} />
+          ) : (
+            <p className="max-w-xl text-stone">
+              Scan a thing and it is in your hand; scan more, then a place, and they are put there. A place alone says
+              what is in it.
+            </p>
+          )}
+        </div>
+        {held.length > 0 && (
+          <section aria-label="In your hand" className="max-w-xl">
+            <h2 className="font-display text-xl font-semibold">In your hand</h2>
+            <ul>
+              {held.map(({ lot, item }) => (
+                <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
+                  <Swatch item={item} className="size-9 shrink-0" />
+                  <span className="min-w-0 flex-1">
+                    <span className="block font-semibold">{item.name}</span>
+                    <span className="block text-sm text-stone">
+                      {lot.homeId ? `lives in ${formatPlaceName(tree, lot.homeId)}` : 'has no home yet'}
+                    </span>
+                  </span>
+                  {lot.state === 'lent' ? (
+                    <Button
+                      look="quiet"
+                      onClick={() =>
+                        void act((now) => createReturn(now, lot.id, world.nowMs())).then(() => drop(lot.id))
+                      }
+                    >
+                      It came back
+                    </Button>
+                  ) : (
+                    <Button
+                      look="quiet"
+                      disabled={lot.homeId === null}
+                      onClick={() =>
+                        void act((now) => createPutBack(now, lot.id, world.nowMs())).then((isDone) => {
+                          if (!isDone) return undefined;
+                          drop(lot.id);
+                          return tellOverFull([lot.homeId!], 'It is back.');
+                        })
+                      }
+                    >
+                      Home with it
+                    </Button>
+                  )}
+                  <Button look="quiet" aria-label={`Lay ${item.name} down`} onClick={() => drop(lot.id)}>
+                    Lay it down
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+function AnswerCard({
+  answer,
+  onPress,
+  onLeave,
+}: {
+  answer: Answer;
+  onPress: (placeId: PlaceId, lotIds: readonly LotId[], isPressed: boolean) => Promise<void>;
+  onLeave: () => void;
+}) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const nameOf = (id: LotId) => household.items.get(household.lots.get(id)?.itemId ?? ('' as never))?.name ?? 'a thing';
+  const listOf = (ids: readonly LotId[]) => (ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing'));
+  const fault = (words: string) => (
+    <p role="alert" className="max-w-xl border-l-4 border-madder bg-linen px-3 py-2">
+      {words}
+    </p>
+  );
+  if (answer.kind === 'picture') return fault(answer.words);
+  if (answer.kind === 'done')
+    return (
+      <p
+        className="max-w-xl border-l-4 border-moss bg-linen px-3 py-2 text-lg"
+        {...explained('What was put there just now.')}
+      >
+        <strong>{listOf(answer.lotIds)}</strong> {answer.lotIds.length === 1 ? 'is' : 'are'} in{' '}
+        <strong>{formatPlaceName(tree, answer.placeId)}</strong>.
+      </p>
+    );
+  if (answer.kind === 'full')
+    return (
+      <div role="alert" className="max-w-xl border-l-4 border-weld bg-linen px-3 py-2">
+        <p className="text-lg">
+          {listOf(answer.lotIds)} {answer.lotIds.length === 1 ? 'does' : 'do'} not go into{' '}
+          {formatPlaceName(tree, answer.placeId)} beside what lies there.
+        </p>
+        <div className="mt-2 flex flex-wrap gap-3">
+          <Button onClick={() => void onPress(answer.placeId, answer.lotIds, true)}>There all the same</Button>
+          <Button onClick={onLeave}>Keep it in the hand</Button>
+        </div>
+      </div>
+    );
+  const { scanned } = answer;
+  switch (scanned.kind) {
+    case 'fault':
+      return fault(wordScanFault(scanned.fault));
+    case 'twice':
+      return fault('Read twice; the second time nothing was done.');
+    case 'gone':
+      return fault(`${nameOf(scanned.lotId)} is no longer in the stash, as the daybook has it.`);
+    case 'not-a-home':
+      return fault(
+        `${tree.places.get(scanned.placeId)?.name ?? 'That place'} takes nothing itself now: it stands idle, or bins stand in it. Scan one of them.`,
+      );
+    case 'put':
+      return null;
+    case 'take':
+    case 'in-hand':
+      return <Thing id={scanned.lotId} isAgain={scanned.kind === 'in-hand'} />;
+    case 'look':
+      return <Look placeId={scanned.placeId} />;
+  }
+}
+
+function Thing({ id, isAgain }: { id: LotId; isAgain: boolean }) {
+  const household = useHousehold();
+  const show = useApp((state) => state.show);
+  const lot = household.lots.get(id);
+  const item = lot && household.items.get(lot.itemId);
+  if (!lot || !item) return null;
+  return (
+    <button
+      type="button"
+      className="flex w-full max-w-xl items-center gap-4 border border-ink bg-paper px-4 py-3 text-left hover:bg-linen"
+      onClick={() => show({ type: 'lot', id })}
+    >
+      <Swatch item={item} className="size-16 shrink-0" />
+      <span className="min-w-0">
+        <span className="block font-display text-[25px] leading-tight font-semibold">{item.name}</span>
+        <span className="block text-stone" {...explained('As its ticket says.')}>
+          {wordAmount(item, lot, household.settings.units)};{' '}
+          {lot.state === 'lent'
+            ? `lent to ${lot.lentTo ?? 'somebody'}`
+            : isAgain
+              ? 'it is in your hand already'
+              : 'it is in your hand'}
+        </span>
+      </span>
+    </button>
+  );
+}
+
+function Look({ placeId }: { placeId: PlaceId }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const lots = getLotsByPlace(household).get(placeId) ?? [];
+  const { units } = household.settings;
+  return (
+    <section aria-label="What is in it" className="max-w-xl">
+      <h2 className="font-display text-xl font-semibold">{formatPlaceName(tree, placeId)}</h2>
+      <p className="text-stone" {...explained('The lots that lie in it now, counted.')}>
+        {lots.length === 0 ? 'Nothing is in it.' : wordCount(lots.length, 'lot')}{' '}
+        <Link to={`/bench/count/${placeId}`} className="text-woad underline">
+          Count what is here
+        </Link>
+      </p>
+      <ul>
+        {lots.map((lot) => {
+          const item = household.items.get(lot.itemId)!;
+          return (
+            <LotLine key={lot.id} id={lot.id} item={item} how="As its ticket says.">
+              {wordAmount(item, lot, units)}
+            </LotLine>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

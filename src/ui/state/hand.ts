@@ -1,0 +1,9 @@
+import { create } from 'zustand';
+import type { LastScan } from '../../core/labels/scan.ts';
+import type { LotId } from '../../core/records/index.ts';
+
+/** What was scanned and is carried about, until it is put somewhere. What is in the hand is out, as the daybook has it. */
+export const useHand = create<{ readonly ids: readonly LotId[]; readonly last: LastScan | null }>()(() => ({
+  ids: [],
+  last: null,
+}));
