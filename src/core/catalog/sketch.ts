@@ -303,6 +303,10 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
     colours: sketch.colours ?? old?.colours ?? [],
     notes: sketch.notes ?? old?.notes ?? '',
     usesPerMonth: sketch.usesPerMonth ?? old?.usesPerMonth ?? 1,
+    // What is said anew is believed at first.
+    ...(typeof old?.learntPerMonth === 'number' &&
+      sketch.usesPerMonth !== undefined &&
+      sketch.usesPerMonth !== old.usesPerMonth && { learntPerMonth: null }),
     stationId: sketch.stationId ?? old?.stationId ?? birth.stationId,
     care: sketch.care ?? old?.care ?? (kind === 'thread' ? ['thread'] : [...(figures?.care ?? [])]),
     forms: sketch.forms ?? old?.forms ?? getUsualForms(sketch),

@@ -1,5 +1,6 @@
 import { COLOUR_FAMILIES, computeWheelKey } from '../colour/index.ts';
 import {
+  getUses,
   KINDS,
   takesRoom,
   type Household,
@@ -83,7 +84,7 @@ function compareInGroup(order: Order, a: Member, b: Member): number {
       by = WEIGHT(a.item) - WEIGHT(b.item);
       break;
     case 'often':
-      by = b.item.usesPerMonth - a.item.usesPerMonth;
+      by = getUses(b.item) - getUses(a.item);
       break;
     case 'name':
   }

@@ -1,5 +1,5 @@
 import { getColourFamily } from '../colour/index.ts';
-import type { Household, Item, Lot, School } from '../records/index.ts';
+import { getUses, type Household, type Item, type Lot, type School } from '../records/index.ts';
 
 /** Patterns are kept in runs of a hundred numbers where the sewist set no others. */
 export const NUMBER_RUN = 100;
@@ -80,7 +80,7 @@ export function tell(school: School, tags: readonly string[], item: Item, lot: L
     case 'station':
       return item.stationId;
     case 'often':
-      return String(findClass(bounds.usesPerMonth, item.usesPerMonth));
+      return String(findClass(bounds.usesPerMonth, getUses(item)));
     case 'cut':
       return scrap?.cut ?? '';
     case 'parent':

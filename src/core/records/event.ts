@@ -46,6 +46,7 @@ const EVENT_TYPES = [
   'notFound',
   'notFitting',
   'relabelled',
+  'learnt',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 
@@ -79,6 +80,8 @@ export class DaybookEvent {
   /** What was cut off, measured or used up, in its unit: mm, mm² or pieces. */
   @IsOptional() @IsNumber() @Min(0) amount?: number;
   @IsOptional() @IsIn(AMOUNT_UNITS) amountUnit?: AmountUnit;
+  /** What was cut, for what it was. */
+  @IsOptional() @IsString() @MaxLength(120) forWhat?: string;
   @IsOptional() @Matches(ID_PATTERN) undoes?: EventId;
   @IsArray() @ValidateNested({ each: true }) @Type(() => Change) changes!: Change[];
 }

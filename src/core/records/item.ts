@@ -179,7 +179,10 @@ export class Item {
   @IsString() @MinLength(1) @MaxLength(120) name!: string;
   @IsArray() @ArrayMaxSize(8) @IsHexColor({ each: true }) colours!: string[];
   @IsString() @MaxLength(2000) notes!: string;
+  /** As the sewist says. */
   @IsNumber() @Min(0) @Max(1000) usesPerMonth!: number;
+  /** As the daybook shows, together with what was said; absent: nothing was learnt yet. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1000) learntPerMonth?: number | null;
   @Matches(ID_PATTERN) stationId!: StationId;
   @IsArray() @IsIn(CARE_FLAGS, { each: true }) care!: CareFlag[];
   /** The ways it may be kept, best first. */
@@ -205,4 +208,9 @@ export class Item {
   @IsOptional() @ValidateNested() @Type(() => BoxSpec) box?: BoxSpec;
   @IsOptional() @ValidateNested() @Type(() => ScrapSpec) scrap?: ScrapSpec;
   @IsOptional() @ValidateNested() @Type(() => KitSpec) kit?: KitSpec;
+}
+
+/** How often it is used, as far as is known: learnt, or else said. */
+export function getUses(item: Pick<Item, 'usesPerMonth' | 'learntPerMonth'>): number {
+  return item.learntPerMonth ?? item.usesPerMonth;
 }

@@ -1,4 +1,4 @@
-import type { Household, Kind, PlaceId } from '../records/index.ts';
+import { getUses, type Household, type Kind, type PlaceId } from '../records/index.ts';
 import type { PlaceTree } from '../storage/index.ts';
 import type { Fetch } from './arrange.ts';
 import type { Piece } from './bodies.ts';
@@ -12,12 +12,12 @@ export function listFetches(household: Household, tree: PlaceTree, roomId: Place
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     const at = lot.placeId ?? lot.homeId;
-    if (!item || at === null || item.usesPerMonth === 0 || lot.state === 'gone') continue;
+    if (!item || at === null || getUses(item) === 0 || lot.state === 'gone') continue;
     const path = tree.getPath(at);
     const unit = path.find((place) => place.level === 'unit');
     if (!unit || unit.parentId !== roomId) continue;
     const key = `${unit.id} ${item.stationId}`;
-    const perMonth = (sums.get(key)?.perMonth ?? 0) + item.usesPerMonth;
+    const perMonth = (sums.get(key)?.perMonth ?? 0) + getUses(item);
     sums.set(key, { unitId: unit.id, stationId: item.stationId, perMonth });
   }
   return [...sums.values()];

@@ -36,6 +36,7 @@ export interface Draft {
   readonly amount?: number;
   readonly amountUnit?: AmountUnit;
   readonly undoes?: EventId;
+  readonly forWhat?: string;
 }
 
 /** Why an act cannot be done. */
@@ -169,10 +170,12 @@ export function createCut(
   cutMm: number,
   nowMs: number,
   reservationId: string | null = null,
+  forWhat = '',
 ): Act {
   const found = getLot(household, id);
   if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
   const { item } = found;
+  const told = forWhat.trim() || (found.lot.reserved?.find((one) => one.id === reservationId)?.forWhat ?? '');
   const present = found.lot.lengthMm;
   if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
   if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present, unit: 'length' });
@@ -195,13 +198,20 @@ export function createCut(
       withLotId: null,
       sinceMs: nowMs,
     };
-    return createLotDraft('usedUp', item, found.lot, gone, present, createReleaseWrapped(household, id, nowMs));
+    return tellWhat(
+      createLotDraft('usedUp', item, found.lot, gone, present, createReleaseWrapped(household, id, nowMs)),
+      told,
+    );
   }
   const rest = fitReserved(item, { ...lot, lengthMm: restMm, sinceMs: nowMs });
   const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
   const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
   const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
-  return createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm);
+  return tellWhat(createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm), told);
+}
+
+function tellWhat(act: Act, forWhat: string): Act {
+  return act.ok && forWhat !== '' ? ok({ ...act.value, forWhat }) : act;
 }
 
 /** A measured amount in its unit: what it is, how sure, and how it was found. */
@@ -290,5 +300,6 @@ export function stampEvent(draft: Draft, seq: number, world: World): DaybookEven
   if (draft.amount !== undefined) event.amount = draft.amount;
   if (draft.amountUnit !== undefined) event.amountUnit = draft.amountUnit;
   if (draft.undoes !== undefined) event.undoes = draft.undoes;
+  if (draft.forWhat) event.forWhat = draft.forWhat.slice(0, 120);
   return event;
 }

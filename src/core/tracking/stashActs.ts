@@ -120,6 +120,7 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
     care: mergeLists(kept.care, other.care, 20),
     forms: mergeLists(kept.forms, other.forms, 20),
     usesPerMonth: Math.min(1000, kept.usesPerMonth + other.usesPerMonth),
+    learntPerMonth: null,
   };
   const tags = mergeLists(kept.tags, other.tags, 20);
   const photos = mergeLists(kept.photos, other.photos, 12);

@@ -1,4 +1,4 @@
-import type { LotId, PlaceId, Reason } from '../../core/records/index.ts';
+import { getUses, type LotId, type PlaceId, type Reason } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { findHardFault, type Finding } from '../constraints/index.ts';
 import { getPlaceOf, getShare, getWayOf, listOptions, type Facts, type Offered } from '../model/index.ts';
@@ -89,7 +89,7 @@ export function explainLot(facts: Facts, offered: readonly (Offered | null)[], l
   const inside = offered.filter((one) => one?.place === here.place);
   const kin = inside.filter((one) => facts.groupOf[one!.lot] === facts.groupOf[l]).length - 1;
   const reasons: LotReason[] = [kin > 0 ? { code: 'kin', count: kin } : { code: 'alone' }];
-  reasons.push({ code: 'reach', reach: place.traits.reach, usesPerMonth: facts.items[l]!.usesPerMonth });
+  reasons.push({ code: 'reach', reach: place.traits.reach, usesPerMonth: getUses(facts.items[l]!) });
   if (place.traits.light === 'dark' && facts.items[l]!.care.some((flag) => flag === 'fades' || flag === 'noSun'))
     reasons.push({ code: 'dark' });
   if (facts.items[l]!.fabric && place.traits.isSeeThrough) reasons.push({ code: 'seen' });

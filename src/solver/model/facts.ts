@@ -2,7 +2,7 @@ import { computeGroups, type Group } from '../../core/grouping/index.ts';
 import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
 import type { Estimates, Household, Item, Lot, Settings } from '../../core/records/index.ts';
-import { STOW_FORMS } from '../../core/records/index.ts';
+import { getUses, STOW_FORMS } from '../../core/records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
 import { findCautions } from '../constraints/index.ts';
 import { computeFetches, describePlaces, type PlaceFacts, type PlaceTable } from './places.ts';
@@ -80,7 +80,7 @@ export function createFacts(household: Household): Facts {
 
   const placeIndex = new Map(places.map((one, p) => [one.place.id, p]));
   const present = Int32Array.from(lots, (lot) => (lot.placeId === null ? -1 : (placeIndex.get(lot.placeId) ?? -1)));
-  const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, item.usesPerMonth));
+  const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, getUses(item)));
   const groupUses = new Float64Array(groups.length);
   for (let l = 0; l < lots.length; l += 1) groupUses[groupIndex[l]!]! += uses[l]!;
 

@@ -34,6 +34,7 @@ const TYPE: Record<EventType, string> = {
   notFound: 'Not found:',
   notFitting: 'Does not fit:',
   relabelled: 'Labelled',
+  learnt: 'Learnt how often they are used:',
 };
 
 /** One line of the daybook. */
@@ -41,7 +42,7 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   const { type, subject, amount, amountUnit = 'length' } = event;
   if (amount !== undefined) {
     const words = formatAmount(amount, amountUnit, units);
-    if (type === 'cut') return `Cut ${words} from ${subject}`;
+    if (type === 'cut') return `Cut ${words} from ${subject}${event.forWhat ? ` for ${event.forWhat}` : ''}`;
     if (type === 'counted') return `Counted ${words} of ${subject}`;
     if (type === 'measured') return `Measured ${words} of ${subject}`;
     if (type === 'reserved') return `Reserved ${words} of ${subject}`;
@@ -50,5 +51,5 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   if (type === 'undone') return `Took back: ${subject}`;
   if (type === 'settingsChanged') return TYPE[type];
   if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE[type]}: ${subject}`;
-  return `${TYPE[type]} ${subject}`;
+  return `${TYPE[type]} ${subject}${event.forWhat ? ` for ${event.forWhat}` : ''}`;
 }

@@ -22,7 +22,10 @@ const TOPICS = {
   },
   promises: { name: 'promised and let go', types: ['reserved', 'released'] },
   care: { name: 'washed and wrapped', types: ['washed', 'wrapped'] },
-  plans: { name: 'plans, room and settings', types: ['planned', 'adopted', 'roomChanged', 'settingsChanged'] },
+  plans: {
+    name: 'plans, room and settings',
+    types: ['planned', 'adopted', 'roomChanged', 'settingsChanged', 'learnt', 'relabelled'],
+  },
 } satisfies Record<string, { name: string; types: EventType[] }>;
 type Topic = keyof typeof TOPICS;
 

@@ -22,6 +22,7 @@ const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
 const Wares = lazy(async () => ({ default: (await import('./Wares.tsx')).Wares }));
 const GotList = lazy(async () => ({ default: (await import('./GotList.tsx')).GotList }));
+const NearerList = lazy(async () => ({ default: (await import('./NearerList.tsx')).NearerList }));
 const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx')).PartsChart }));
 
 /** Plan A, Plan B …: the first letter that is free. */
@@ -69,9 +70,17 @@ export function PlanTicket({ moves }: { moves: number }) {
   // A ticket that lies over the plan's makes way for it.
   const search = () => {
     show(null);
+    void learnAndSearch();
+  };
+  const learnAndSearch = async () => {
+    // What the daybook shows of how often things are used is taken over first.
+    const { createLearn } = await import('../../../core/learning/index.ts');
+    const { events } = useApp.getState();
+    await act((now) => createLearn(now, events, world.nowMs()));
+    const now = useApp.getState().household ?? household;
     // The same search would only find the same plan: it looks on from there while nothing has changed.
-    if (canGoOn) run.goOn(household, fitSeconds);
-    else start(household, 1, fitSeconds);
+    if (canGoOn && now === household) run.goOn(now, fitSeconds);
+    else start(now, 1, fitSeconds);
   };
   const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
 
@@ -112,6 +121,11 @@ export function PlanTicket({ moves }: { moves: number }) {
                 : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
           </span>
         </p>
+      )}
+      {plan && supposed === null && status === 'done' && (
+        <Suspense>
+          <NearerList plan={plan} />
+        </Suspense>
       )}
       {plan && got && status === 'done' && (
         <Suspense>

@@ -1,5 +1,15 @@
 import { getSplitKey, type Group } from '../../../core/grouping/index.ts';
-import type { Bounds, Household, Item, Kind, Lot, Measure, School, SplitBy } from '../../../core/records/index.ts';
+import {
+  getUses,
+  type Bounds,
+  type Household,
+  type Item,
+  type Kind,
+  type Lot,
+  type Measure,
+  type School,
+  type SplitBy,
+} from '../../../core/records/index.ts';
 import { parseGrammage, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
 import { wordAmountFault, wordClass } from '../../text/index.ts';
 import { formatBound, wordShade } from '../../text/groups.ts';
@@ -33,7 +43,7 @@ function getValue(measure: Measure, item: Item, lot: Lot): number | null {
     case 'tex':
       return thread?.tex ?? null;
     case 'usesPerMonth':
-      return item.usesPerMonth;
+      return getUses(item);
     case 'numbers':
       return pattern?.number ?? null;
     case 'envelopeMm':

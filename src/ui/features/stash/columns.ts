@@ -1,4 +1,4 @@
-import type { Item, Kind, Lot } from '../../../core/records/index.ts';
+import { getUses, type Item, type Kind, type Lot } from '../../../core/records/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import type { Settings } from '../../../core/records/index.ts';
@@ -55,7 +55,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     head: () => 'Uses a month',
     sortBy: 'uses',
     isNumber: true,
-    cell: ({ item }) => String(Number(item.usesPerMonth.toFixed(2))),
+    cell: ({ item }) => String(Number(getUses(item).toFixed(2))),
     how: () => 'As its form says: what was typed there, or what is usual for its kind.',
   },
   { id: 'place', head: () => 'Place', sortBy: 'place', cell: ({ place }) => place },

@@ -1,7 +1,15 @@
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
 import { findClass } from '../../../core/grouping/index.ts';
 import { getAmount, getReserved } from '../../../core/measure/index.ts';
-import { takesRoom, type Household, type Item, type Kind, type Lot, type LotId } from '../../../core/records/index.ts';
+import {
+  getUses,
+  takesRoom,
+  type Household,
+  type Item,
+  type Kind,
+  type Lot,
+  type LotId,
+} from '../../../core/records/index.ts';
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
 import { wordClass } from '../../text/index.ts';
 
@@ -227,7 +235,7 @@ const COMPARE: Record<SortBy, (a: StashRow, b: StashRow) => number> = {
   colour: (a, b) => a.wheelKey - b.wheelKey,
   amount: (a, b) => getSortAmount(a) - getSortAmount(b),
   what: (a, b) => collator.compare(getWhat(a.item), getWhat(b.item)),
-  uses: (a, b) => a.item.usesPerMonth - b.item.usesPerMonth,
+  uses: (a, b) => getUses(a.item) - getUses(b.item),
   // What has no home comes last, it is what one looks for least often by place.
   place: (a, b) => Number(a.place === '') - Number(b.place === '') || collator.compare(a.place, b.place),
   since: (a, b) => a.lot.sinceMs - b.lot.sinceMs,

@@ -1,22 +1,40 @@
-import { useEffect, useRef, useState } from 'react';
-import type { Lot } from '../../../core/records/index.ts';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { DaybookEvent, Household, Lot } from '../../../core/records/index.ts';
 import { createCut } from '../../../core/tracking/index.ts';
+import { judgeRest } from '../../../core/tracking/rest.ts';
 import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { wordActFault, wordAmountFault } from '../../text/index.ts';
+import { wordRest } from '../../text/rest.ts';
+
+/** What things were cut for, are promised to or are gathered for; the newest first. */
+function listProjects(household: Household, events: readonly DaybookEvent[]): string[] {
+  const names = [
+    ...events.toReversed().flatMap((event) => event.forWhat ?? []),
+    ...[...household.lots.values()].flatMap((lot) => (lot.reserved ?? []).map((one) => one.forWhat)),
+    ...[...household.items.values()].flatMap((item) => item.kit?.forWhat || []),
+  ];
+  return [...new Set(names)].slice(0, 40);
+}
 
 /** Cuts a length off: typed in any unit, with what would be left. */
 export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const { units } = useHousehold().settings;
+  const show = useApp((state) => state.show);
   const act = useApp((state) => state.act);
+  const tell = useApp((state) => state.tell);
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [isTried, setTried] = useState(false);
   useEffect(() => input.current?.focus(), []);
 
   const [forId, setForId] = useState('');
+  const [forWhat, setForWhat] = useState('');
+  const household = useHousehold();
+  const events = useApp((state) => state.events);
+  const projects = useMemo(() => listProjects(household, events), [household, events]);
   const reserved = lot.reserved ?? [];
 
   const parsed = parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
@@ -32,6 +50,12 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
           ? wordActFault({ code: 'reserved', available: Math.max(0, present - promised), unit: 'length' }, units)
           : null;
 
+  const cutMm = parsed.ok && fault === null ? parsed.value : null;
+  const rest = useMemo(
+    () => (cutMm === null ? null : judgeRest(household, lot.id, cutMm, forId || null)),
+    [household, lot.id, cutMm, forId],
+  );
+  const restWords = rest ? wordRest(rest, household) : '';
   return (
     <form
       className="mt-4"
@@ -40,8 +64,18 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
         event.preventDefault();
         setTried(true);
         if (fault !== null || !parsed.ok) return;
-        void act((now) => createCut(now, lot.id, parsed.value, world.nowMs(), forId || null)).then(
-          (isDone) => isDone && onDone(),
+        void act((now) => createCut(now, lot.id, parsed.value, world.nowMs(), forId || null, forWhat)).then(
+          (isDone) => {
+            if (!isDone) return;
+            onDone();
+            if (restWords !== '')
+              tell({
+                tone: 'done',
+                text: restWords,
+                canUndo: true,
+                offer: { label: 'Its ticket', take: () => show({ type: 'lot', id: lot.id }) },
+              });
+          },
         );
       }}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
@@ -55,7 +89,7 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
           parsed.ok && fault === null
             ? present - parsed.value < 0.5
               ? 'All of it; then it is used up.'
-              : `Leaves ${formatClothLength(present - parsed.value, units)}.`
+              : restWords || `Leaves ${formatClothLength(present - parsed.value, units)}.`
             : `There are ${formatClothLength(present, units)}.`
         }
         onChange={(event) => setText(event.target.value)}
@@ -69,6 +103,23 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
             </option>
           ))}
         </SelectField>
+      )}
+      {forId === '' && (
+        <>
+          <TextField
+            label="For which project"
+            placeholder="if you like"
+            maxLength={120}
+            list="cut-projects"
+            value={forWhat}
+            onChange={(event) => setForWhat(event.target.value)}
+          />
+          <datalist id="cut-projects">
+            {projects.map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
+        </>
       )}
       <div className="mt-3 grid grid-cols-2 gap-2">
         <Button look="strong" type="submit">

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
@@ -5,6 +6,8 @@ import { Row } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../text/index.ts';
+
+const UsedRow = lazy(async () => ({ default: (await import('./UsedRow.tsx')).UsedRow }));
 
 /** Rows of a ticket that are there only where there is something to say. */
 export function LotFacts({ household, item, lot }: { household: Household; item: Item; lot: Lot }) {
@@ -29,6 +32,9 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
           {wordHolder(lot.holder)}
         </Row>
       )}
+      <Suspense>
+        <UsedRow household={household} item={item} />
+      </Suspense>
       {reserved > 0 && (
         <Row
           name="Free of it"

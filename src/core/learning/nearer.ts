@@ -1,0 +1,60 @@
+import { type Household, type Item, type Lot, type Plan } from '../records/index.ts';
+import {
+  computeStandPoint,
+  computeStationPoint,
+  computeTraits,
+  computeWayMm,
+  type PlaceTree,
+} from '../storage/index.ts';
+
+/** A thing that is used more than was said, and comes nearer to where it is used. */
+export interface Nearer {
+  readonly lot: Lot;
+  readonly item: Item;
+  /** One way, from its station, mm: as it is and in the plan. */
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/** What is more than said by so much is told. */
+const MORE = 1.2;
+const LEAST_MM = 100;
+
+/** Which things that turned out to be used more a plan brings nearer, those that gain most first. */
+export function listNearer(household: Household, tree: PlaceTree, plan: Pick<Plan, 'assignments'>): Nearer[] {
+  const spots = new Map(
+    tree.rooms.flatMap((room) =>
+      (room.room?.stations ?? []).map((station) => [
+        station.id,
+        { roomId: room.id, ...computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit) },
+      ]),
+    ),
+  );
+  const { settings } = household;
+  // A place that is higher or lower than the hand likes is as far as the way that the bending costs.
+  const awkward: Record<string, number> = {
+    easy: 0,
+    bend: settings.estimates.bendSeconds,
+    kneel: settings.estimates.kneelSeconds,
+    stretch: settings.estimates.stretchSeconds,
+    stool: settings.estimates.stoolSeconds,
+  };
+  const perM = Math.max(0.01, settings.estimates.walkSecondsPerM);
+  const leaves = new Set(tree.leaves.map((place) => place.id));
+  return plan.assignments
+    .flatMap(({ lotId, placeId }): Nearer[] => {
+      const lot = household.lots.get(lotId);
+      const item = lot && household.items.get(lot.itemId);
+      const station = item && spots.get(item.stationId);
+      if (!lot || !item || !station || lot.placeId === null || lot.placeId === placeId) return [];
+      if ((item.learntPerMonth ?? 0) < MORE * item.usesPerMonth || !leaves.has(placeId) || !leaves.has(lot.placeId))
+        return [];
+      const [fromMm, toMm] = [lot.placeId, placeId].map((id) => {
+        const place = tree.places.get(id)!;
+        const seconds = awkward[computeTraits(tree, place, settings).reach] ?? 0;
+        return computeWayMm(tree, station, computeStandPoint(tree, place)) + (500 * seconds) / perM;
+      }) as [number, number];
+      return toMm < fromMm - LEAST_MM ? [{ lot, item, fromMm, toMm }] : [];
+    })
+    .toSorted((a, b) => b.fromMm - b.toMm - (a.fromMm - a.toMm));
+}

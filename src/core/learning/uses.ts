@@ -1,0 +1,92 @@
+import {
+  getUses,
+  type DaybookEvent,
+  type EventType,
+  type Household,
+  type Item,
+  type ItemId,
+  type LotId,
+} from '../records/index.ts';
+import { fail, ok } from '../result/index.ts';
+import type { Act } from '../tracking/acts.ts';
+import { createChange } from '../tracking/fold.ts';
+
+const DAY_MS = 86_400_000;
+const WEEK_MS = 7 * DAY_MS;
+const WEEKS_PER_MONTH = 365.25 / 12 / 7;
+/** What the sewist says weighs as much as so many months of the daybook. */
+const SAID_MONTHS = 3;
+/** After so many weeks a use counts half: habits change with the seasons. */
+const HALF_WEEKS = 26;
+/** What changes by less is not worth writing down. */
+const TELLING = 0.1;
+
+const USES: ReadonlySet<EventType> = new Set(['tookOut', 'cut']);
+
+/** How often a thing is used, as what was said and the daybook have it together. */
+export interface LearntUses {
+  readonly perMonth: number;
+  /** Days on which it was taken out or cut from, the older counted for less. */
+  readonly uses: number;
+  /** Months in which the daybook was kept since the thing came, the older counted for less. */
+  readonly months: number;
+}
+
+const weightOf = (atMs: number, nowMs: number) => 0.5 ** (Math.max(0, nowMs - atMs) / WEEK_MS / HALF_WEEKS);
+
+/**
+ * Learns how often each thing is used: a Poisson rate with a Gamma prior around what was said, worth three months. Only
+ * weeks in which anything was taken out or cut count as observed, for a daybook that is not kept tells nothing. What was
+ * taken out twice in a day was used once.
+ */
+export function computeLearntUses(
+  events: readonly DaybookEvent[],
+  household: Household,
+  nowMs: number,
+): Map<ItemId, LearntUses> {
+  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
+  const cameMs = new Map<ItemId, number>();
+  const days = new Map<ItemId, Map<number, number>>();
+  const weeks = new Map<number, number>();
+  for (const event of events) {
+    for (const { table, id, before } of event.changes)
+      if (table === 'items' && before === null) cameMs.set(id as ItemId, event.atMs);
+    if (!USES.has(event.type) || undone.has(event.id) || event.atMs > nowMs) continue;
+    weeks.set(Math.floor((nowMs - event.atMs) / WEEK_MS), event.atMs);
+    for (const { table, id } of event.changes) {
+      const itemId = table === 'lots' ? household.lots.get(id as LotId)?.itemId : undefined;
+      if (itemId === undefined) continue;
+      const of = days.get(itemId) ?? new Map<number, number>();
+      days.set(itemId, of.set(Math.floor(event.atMs / DAY_MS), event.atMs));
+    }
+  }
+  const learnt = new Map<ItemId, LearntUses>();
+  for (const item of household.items.values()) {
+    const since = cameMs.get(item.id) ?? -Infinity;
+    let months = 0;
+    // A week counts from its middle.
+    for (const week of weeks.keys()) {
+      const atMs = nowMs - (week + 0.5) * WEEK_MS;
+      if (atMs >= since - WEEK_MS / 2) months += weightOf(atMs, nowMs) / WEEKS_PER_MONTH;
+    }
+    let uses = 0;
+    for (const atMs of days.get(item.id)?.values() ?? []) uses += weightOf(atMs, nowMs);
+    const perMonth = (SAID_MONTHS * item.usesPerMonth + uses) / (SAID_MONTHS + months);
+    learnt.set(item.id, { perMonth, uses, months });
+  }
+  return learnt;
+}
+
+/** Takes over what was learnt, where it differs by a tenth and more from what is reckoned with. One event for all. */
+export function createLearn(household: Household, events: readonly DaybookEvent[], nowMs: number): Act {
+  const learnt = computeLearntUses(events, household, nowMs);
+  const changes = [...household.items.values()].flatMap((item) => {
+    const { perMonth, months } = learnt.get(item.id)!;
+    const known = getUses(item);
+    if (months === 0 || Math.abs(perMonth - known) <= TELLING * Math.max(known, 0.05)) return [];
+    const next: Item = { ...item, learntPerMonth: Number(perMonth.toPrecision(3)) };
+    return createChange('items', item.id, item, next) ?? [];
+  });
+  const subject = changes.length === 1 ? '1 thing' : `${changes.length} things`;
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'learnt', subject, changes });
+}

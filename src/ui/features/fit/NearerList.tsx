@@ -1,0 +1,43 @@
+import { useMemo } from 'react';
+import { listNearer } from '../../../core/learning/index.ts';
+import { getUses, type Plan } from '../../../core/records/index.ts';
+import { LotLine } from '../../components/LotLine.tsx';
+import { explained } from '../../components/explained.ts';
+import { useHousehold } from '../../state/app.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+
+const LISTED = 20;
+const round = (value: number) => Number(value.toPrecision(2)).toString();
+
+/** Things that are used more than was said, and come nearer in this plan. */
+export function NearerList({ plan }: { plan: Plan }) {
+  const household = useHousehold();
+  const near = useMemo(() => listNearer(household, getTree(household), plan), [household, plan]);
+  if (near.length === 0) return null;
+  return (
+    <details className="mt-3 border-l-4 border-moss bg-linen px-3 py-1">
+      <summary
+        className="min-h-9 cursor-pointer py-1"
+        {...explained(
+          'Things that the daybook shows to be used at least a fifth more than you said, and whose way from their station, with the bending, is shorter in this plan.',
+        )}
+      >
+        {wordCount(near.length, 'thing')} that you use more than you said {near.length === 1 ? 'comes' : 'come'} nearer
+      </summary>
+      <ul>
+        {near.slice(0, LISTED).map(({ lot, item }) => (
+          <LotLine
+            key={lot.id}
+            id={lot.id}
+            item={item}
+            how="What was said, and what was learnt with the daybook; a month."
+          >
+            {`${round(item.usesPerMonth)} → ${round(getUses(item))} a month`}
+          </LotLine>
+        ))}
+      </ul>
+      {near.length > LISTED && <p className="text-stone">and more.</p>}
+    </details>
+  );
+}
