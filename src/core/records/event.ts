@@ -47,6 +47,7 @@ const EVENT_TYPES = [
   'notFitting',
   'relabelled',
   'learnt',
+  'joined',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 

@@ -1,9 +1,12 @@
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
+import type { MergePlan } from '../../core/merging/index.ts';
 import type { Chronicle } from '../../core/records/index.ts';
 import { useApp } from '../state/app.ts';
 import { wordBundleFault } from '../text/bundleFaults.ts';
 import { wordCount } from '../text/index.ts';
 import { Button } from './Button.tsx';
+
+const JoinPanel = lazy(async () => ({ default: (await import('./JoinPanel.tsx')).JoinPanel }));
 
 function wordContents({ household, events }: Chronicle): string {
   const { items, lots, places, settings } = household;
@@ -19,17 +22,27 @@ export function ImportButton() {
   const events = useApp((state) => state.events);
   const [faults, setFaults] = useState<string[]>([]);
   const [offered, setOffered] = useState<Chronicle | null>(null);
+  /** Where the file is of the same household and has lines that this one has not. */
+  const [joining, setJoining] = useState<MergePlan | null>(null);
   const [isReading, setReading] = useState(false);
 
   const read = async (file: File) => {
     setReading(true);
     setFaults([]);
     setOffered(null);
+    setJoining(null);
     try {
       const { parseBundle } = await import('../../core/formats/index.ts');
       const result = parseBundle(new Uint8Array(await file.arrayBuffer()));
-      if (result.ok) setOffered(result.value);
-      else setFaults(result.fault.map(wordBundleFault));
+      if (result.ok) {
+        setOffered(result.value);
+        const now = useApp.getState();
+        if (now.household) {
+          const { planMerge } = await import('../../core/merging/index.ts');
+          const plan = planMerge({ household: now.household, events: now.events }, result.value);
+          setJoining(plan.ok && plan.value.theirsNew.length > 0 ? plan.value : null);
+        }
+      } else setFaults(result.fault.map(wordBundleFault));
     } catch (error) {
       setFaults([`The file could not be read (${String(error)}).`]);
     } finally {
@@ -66,15 +79,20 @@ export function ImportButton() {
               back.
             </p>
           )}
-          <div className="mt-2 flex gap-3">
+          {joining && joining.mineNew.length > 0 && (
+            <Suspense>
+              <JoinPanel plan={joining} onDone={() => setOffered(null)} />
+            </Suspense>
+          )}
+          <div className="mt-2 flex flex-wrap gap-3">
             <Button
-              look="strong"
+              look={joining && joining.mineNew.length > 0 ? 'plain' : 'strong'}
               onClick={() => {
                 void replace(offered, `Opened ${offered.household.settings.name}.`);
                 setOffered(null);
               }}
             >
-              Open it
+              {joining && joining.mineNew.length > 0 ? 'Open it instead' : 'Open it'}
             </Button>
             <Button onClick={() => setOffered(null)}>Keep what is here</Button>
           </div>

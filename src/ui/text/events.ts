@@ -34,6 +34,7 @@ const TYPE: Record<EventType, string> = {
   notFound: 'Not found:',
   notFitting: 'Does not fit:',
   relabelled: 'Labelled',
+  joined: 'Joined',
   learnt: 'Learnt how often they are used:',
 };
 

@@ -8,7 +8,7 @@ import { wordForm } from './names.ts';
 export function wordRest(rest: Rest, household: Household): string {
   const { units, bounds } = household.settings;
   const said: string[] = [];
-  if (rest.form) said.push(`too little for ${wordForm(rest.form.from)}, so it is kept as ${wordForm(rest.form.to)}`);
+  if (rest.form) said.push(`too little to be kept ${wordForm(rest.form.from)}; it is ${wordForm(rest.form.to)} now`);
   if (rest.lengthClass)
     said.push(
       `among ${wordClass('lengthMm', rest.lengthClass.to, bounds, units)} now, no longer ${wordClass('lengthMm', rest.lengthClass.from, bounds, units)}`,

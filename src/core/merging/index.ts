@@ -1,0 +1,1 @@
+export { applyMerge, getLater, planMerge, type Conflict, type MergePlan, type Side } from './merge.ts';

@@ -1,0 +1,260 @@
+import { getAmount, getReserved } from '../measure/index.ts';
+import type { Change, Chronicle, DaybookEvent, EventId, Household, Lot, TableName } from '../records/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
+import { fitReserved } from '../tracking/acts.ts';
+import { applyChanges, createChange, isSame } from '../tracking/fold.ts';
+
+type Fields = Record<string, unknown>;
+
+/** Fields that only make sense together: who decides one of them decides all. */
+const GROUPS: Partial<Record<TableName, readonly (readonly string[])[]>> = {
+  lots: [
+    ['state', 'placeId', 'order', 'form', 'away', 'lentTo', 'withLotId'],
+    ['homeId', 'homeOrder', 'homeForm'],
+    ['lengthMm', 'areaMm2', 'units', 'count', 'amountSigma', 'measuredBy'],
+  ],
+  places: [['parentId', 'order']],
+};
+const AMOUNTS: ReadonlySet<string> = new Set(['lengthMm', 'areaMm2', 'units', 'count']);
+/** Of two times of the last change the later one is true; that is no conflict. */
+const TIMES: ReadonlySet<string> = new Set(['sinceMs']);
+
+/** What a group of fields is called: its first. */
+function getAspect(table: TableName, field: string): string {
+  return GROUPS[table]?.find((group) => group.includes(field))?.[0] ?? field;
+}
+const listFields = (table: TableName, aspect: string): readonly string[] =>
+  GROUPS[table]?.find((group) => group[0] === aspect) ?? [aspect];
+
+/** Both changed the same of one record, each in its own way; or one changed what the other took out. */
+export interface Conflict {
+  readonly key: string;
+  readonly table: TableName;
+  readonly id: string;
+  /** The first field of what is in question; empty where it is the record's being there at all. */
+  readonly aspect: string;
+  /** The last event of each that had to do with it. */
+  readonly mine: DaybookEvent | null;
+  readonly theirs: DaybookEvent;
+  /** What it is in each; null for none. */
+  readonly mineIs: Fields | null;
+  readonly theirsIs: Fields | null;
+}
+
+export interface MergePlan {
+  readonly mine: Chronicle;
+  readonly theirs: Chronicle;
+  /** Events of the one that the other does not have. */
+  readonly mineNew: readonly DaybookEvent[];
+  readonly theirsNew: readonly DaybookEvent[];
+  /** Theirs, as they follow on mine, without what is in conflict. */
+  readonly rebased: readonly DaybookEvent[];
+  readonly conflicts: readonly Conflict[];
+}
+
+export type Side = 'mine' | 'theirs';
+
+/** Whether an event takes away, or gives back, an amount that goes with what the other took. */
+function isTaking(event: DaybookEvent, byId: ReadonlyMap<EventId, DaybookEvent>): boolean {
+  if (event.type === 'cut') return true;
+  const undone = event.undoes === undefined ? undefined : byId.get(event.undoes);
+  return undone?.type === 'cut';
+}
+
+const tableOf = (household: Household, table: TableName): ReadonlyMap<string, object> | null =>
+  table === 'settings' ? null : (household[table] as ReadonlyMap<string, object>);
+const recordOf = (household: Household, table: TableName, id: string): Fields | null =>
+  (table === 'settings' ? household.settings : (tableOf(household, table)?.get(id) ?? null)) as Fields | null;
+
+/**
+ * Lays the events that another device wrote after those of this one. What only one of them changed is taken over; cuts
+ * of both add up; what both changed in different ways waits for a decision. Refused where the two daybooks do not begin
+ * with the same line: those are two households.
+ */
+export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan, 'another-household'> {
+  const [first, other] = [mine.events[0], theirs.events[0]];
+  if (!first || !other || !isSame(first, other)) return fail('another-household');
+  const [mineIds, theirsIds] = [mine, theirs].map((one) => new Set(one.events.map((event) => event.id)));
+  const mineNew = mine.events.filter((event) => !theirsIds!.has(event.id));
+  const theirsNew = theirs.events.filter((event) => !mineIds!.has(event.id));
+  const byId = new Map(theirs.events.map((event) => [event.id, event]));
+  const contested = new Map<string, { table: TableName; id: string; aspect: string; theirs: DaybookEvent }>();
+  const rebased: DaybookEvent[] = [];
+  let now = mine.household;
+  for (const event of theirsNew) {
+    const changes: Change[] = [];
+    for (const change of event.changes) {
+      const { table, id } = change;
+      const contest = (aspect: string) => {
+        contested.set(`${table} ${id} ${aspect}`, { table, id, aspect, theirs: event });
+      };
+      const isContested = (aspect: string) => contested.has(`${table} ${id} ${aspect}`);
+      const record = recordOf(now, table, id);
+      if (isContested('')) {
+        contest('');
+        continue;
+      }
+      if (change.before === null && change.after !== null) {
+        if (record === null) changes.push(change);
+        else if (!isSame(record, change.after)) contest('');
+        continue;
+      }
+      if (change.after === null) {
+        if (record === null) continue;
+        const isUntouched = [...contested.keys()].every((key) => !key.startsWith(`${table} ${id} `));
+        if (isUntouched && isSame(record, change.before)) changes.push({ ...change, before: record });
+        else contest('');
+        continue;
+      }
+      if (record === null) {
+        contest('');
+        continue;
+      }
+      const [before, after]: [Fields, Fields] = [{}, {}];
+      for (const [field, was] of Object.entries(change.before ?? {})) {
+        const is = change.after[field] ?? null;
+        const present = record[field] ?? null;
+        const aspect = getAspect(table, field);
+        const isSoFar = isSame(present, was);
+        if (TIMES.has(field) && !isSoFar) {
+          const later = Math.max(Number(present), Number(is));
+          if (later !== present) [before[field], after[field]] = [present, later];
+        } else if (!TIMES.has(field) && isContested(aspect)) contest(aspect);
+        else if (isSoFar) [before[field], after[field]] = [present, is];
+        else if (AMOUNTS.has(field) && isTaking(event, byId)) {
+          // Both took some of it: what is left is less what either took. The same rest twice is no agreement.
+          const left = Number(present) + Number(is) - Number(was);
+          if (left >= 0.5) [before[field], after[field]] = [present, left];
+          else contest(aspect);
+        } else if (isSame(present, is)) continue;
+        else contest(aspect);
+      }
+      // What is decided together is not taken over by halves.
+      for (const field of Object.keys(after))
+        if (!TIMES.has(field) && isContested(getAspect(table, field))) {
+          delete before[field];
+          delete after[field];
+        }
+      if (Object.keys(after).length > 0) changes.push({ table, id, before, after });
+    }
+    const next = applyChanges(now, changes);
+    if (!next.ok) return fail('another-household');
+    now = next.value;
+    rebased.push({ ...event, changes });
+  }
+  const conflicts = [...contested].map(([key, { table, id, aspect, theirs: last }]): Conflict => {
+    const pickFields = (record: Fields | null): Fields | null =>
+      record === null || aspect === ''
+        ? record
+        : Object.fromEntries(listFields(table, aspect).map((field) => [field, record[field] ?? null]));
+    return {
+      key,
+      table,
+      id,
+      aspect,
+      mine:
+        mineNew.findLast((event) =>
+          event.changes.some(
+            (change) =>
+              change.table === table &&
+              change.id === id &&
+              (aspect === '' ||
+                change.after === null ||
+                change.before === null ||
+                Object.keys(change.after).some((field) => getAspect(table, field) === aspect)),
+          ),
+        ) ?? null,
+      theirs: last,
+      mineIs: pickFields(recordOf(now, table, id)),
+      theirsIs: pickFields(recordOf(theirs.household, table, id)),
+    };
+  });
+  return ok({ mine, theirs, mineNew, theirsNew, rebased, conflicts });
+}
+
+/** Whose is the later of the two: what one would mostly say. */
+export function getLater({ mine, theirs }: Conflict): Side {
+  return mine !== null && mine.atMs > theirs.atMs ? 'mine' : 'theirs';
+}
+
+/** What the joined state breaks is put right: a thing in a place that the other took out lies out, and the like. */
+function mend(household: Household): Change[] {
+  const tree = createPlaceTree(household.places);
+  const leaves = new Set(tree.leaves.map((place) => place.id));
+  return [...household.lots.values()].flatMap((lot) => {
+    const item = household.items.get(lot.itemId);
+    if (!item) return [];
+    let next: Lot = lot;
+    if (next.placeId !== null && !leaves.has(next.placeId)) next = { ...next, state: 'out', placeId: null };
+    if (next.state === 'in' && next.placeId === null) next = { ...next, state: 'out' };
+    if (next.state !== 'in' && next.placeId !== null) next = { ...next, placeId: null };
+    if (next.homeId !== null && (next.state === 'gone' || !leaves.has(next.homeId))) next = { ...next, homeId: null };
+    if (next.state === 'with') {
+      const wrap = household.lots.get(next.withLotId!);
+      if (!wrap || wrap.state === 'with' || wrap.state === 'gone' || wrap.state === 'digital')
+        next = { ...next, state: 'out', withLotId: null };
+    } else if (next.withLotId) next = { ...next, withLotId: null };
+    if (getReserved(next) > getAmount(item, next) + 0.5) next = fitReserved(item, next);
+    return createChange('lots', lot.id, lot, next) ?? [];
+  });
+}
+
+/**
+ * One daybook of both: this device's lines, the other's after them, and a last one with what was decided. `stamp` gives
+ * that last line its id and time. Its state is the fold of it.
+ */
+export function applyMerge(
+  plan: MergePlan,
+  decide: (conflict: Conflict) => Side,
+  stamp: { readonly id: EventId; readonly atMs: number },
+): Chronicle {
+  const { mine, rebased, conflicts } = plan;
+  const events: DaybookEvent[] = [...mine.events];
+  let now = mine.household;
+  const write = (event: DaybookEvent) => {
+    const next = applyChanges(now, event.changes);
+    if (!next.ok) throw new Error(`the joined daybook does not fold at ${event.id}`);
+    now = next.value;
+    events.push({ ...event, seq: events.length });
+  };
+  for (const event of rebased) write(event);
+  const changes: Change[] = [];
+  let decided = now;
+  const add = (change: Change | null) => {
+    if (!change) return;
+    const next = applyChanges(decided, [change]);
+    if (!next.ok) return;
+    decided = next.value;
+    changes.push(change);
+  };
+  for (const conflict of conflicts) {
+    if (decide(conflict) === 'mine') continue;
+    const { table, id, aspect, theirsIs } = conflict;
+    const record = recordOf(decided, table, id);
+    if (aspect === '') add(createChange(table, id, record, theirsIs));
+    else if (record && theirsIs) add(createChange(table, id, record, { ...record, ...theirsIs }));
+  }
+  // A lot that stays or comes back has its item with it, whoever took that out.
+  for (const { itemId } of decided.lots.values())
+    if (!decided.items.has(itemId))
+      add(
+        createChange(
+          'items',
+          itemId,
+          null,
+          plan.theirs.household.items.get(itemId) ?? mine.household.items.get(itemId) ?? null,
+        ),
+      );
+  for (const change of mend(decided)) add(change);
+  if (changes.length > 0 || rebased.length > 0)
+    write({
+      id: stamp.id,
+      seq: 0,
+      atMs: stamp.atMs,
+      type: 'joined',
+      subject: `${rebased.length} lines of another device`,
+      changes,
+    });
+  return { household: now, events };
+}

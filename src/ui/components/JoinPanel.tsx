@@ -1,0 +1,149 @@
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { applyMerge, getLater, type Conflict, type MergePlan, type Side } from '../../core/merging/index.ts';
+import type { EventId } from '../../core/records/index.ts';
+import { formatPlaceName } from '../../core/storage/index.ts';
+import { photoStore, useApp, useHousehold, world } from '../state/app.ts';
+import { getTree } from '../state/derived.ts';
+import { wordCount, wordEvent } from '../text/index.ts';
+import { Button } from './Button.tsx';
+import { explained } from './explained.ts';
+
+const ASPECTS: Partial<Record<string, string>> = {
+  '': 'whether it is there',
+  state: 'where it is',
+  homeId: 'where its home is',
+  lengthMm: 'how much there is',
+  reserved: 'what is promised of it',
+  parentId: 'where it stands',
+  learntPerMonth: 'how often it is used',
+  label: 'its label',
+};
+/** More are decided by the later one, or by one press. */
+const LISTED = 60;
+
+/** Two daybooks of one household: what each has that the other has not, and what both changed, to be decided. */
+export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => void }) {
+  const replace = useApp((state) => state.replace);
+  const [sides, setSides] = useState<ReadonlyMap<string, Side>>(new Map());
+  const [isJoining, setJoining] = useState(false);
+  const { conflicts, mineNew, theirsNew } = plan;
+  const sideOf = (conflict: Conflict) => sides.get(conflict.key) ?? getLater(conflict);
+  const join = async () => {
+    setJoining(true);
+    const joined = applyMerge(plan, sideOf, { id: world.createId() as EventId, atMs: world.nowMs() });
+    const known = await photoStore.loadPhotos();
+    const ids = new Set(known.map((photo) => photo.id));
+    const photos = [...known, ...(plan.theirs.photos ?? []).filter((photo) => !ids.has(photo.id))];
+    const isDone = await replace(
+      { ...joined, photos },
+      `Joined ${wordCount(theirsNew.length, 'line')} of the other daybook. What was here before can be brought back.`,
+    );
+    setJoining(false);
+    if (isDone) onDone();
+  };
+  const all = (side: Side | null) =>
+    setSides(side === null ? new Map() : new Map(conflicts.map((one) => [one.key, side] as const)));
+  return (
+    <section aria-label="Join the two daybooks" className="mt-3 space-y-2">
+      <p {...explained('Lines of the two daybooks, compared by what they are, not by when they were written.')}>
+        The same household, gone on elsewhere: <strong>{wordCount(theirsNew.length, 'line')}</strong> of its daybook{' '}
+        {theirsNew.length === 1 ? 'is' : 'are'} new here, and <strong>{wordCount(mineNew.length, 'line')}</strong> of
+        this one {mineNew.length === 1 ? 'is' : 'are'} not in the file.
+      </p>
+      {conflicts.length > 0 && (
+        <>
+          <p>
+            {wordCount(conflicts.length, 'thing')} changed in both. Of each, the later is chosen; choose otherwise where
+            it is not so. Whatever you choose, every line of both stays in the daybook.
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <Button look="quiet" onClick={() => all(null)}>
+              The later of each
+            </Button>
+            <Button look="quiet" onClick={() => all('mine')}>
+              All as it is here
+            </Button>
+            <Button look="quiet" onClick={() => all('theirs')}>
+              All as in the file
+            </Button>
+          </div>
+          <ul aria-label="Changed in both" className="max-h-96 overflow-y-auto">
+            {conflicts.slice(0, LISTED).map((conflict) => (
+              <ConflictLine
+                key={conflict.key}
+                plan={plan}
+                conflict={conflict}
+                side={sideOf(conflict)}
+                onChoose={(side) => setSides(new Map(sides).set(conflict.key, side))}
+              />
+            ))}
+          </ul>
+          {conflicts.length > LISTED && (
+            <p className="text-stone" {...explained('Counted; they are decided as the buttons above say.')}>
+              and {conflicts.length - LISTED} more, decided likewise.
+            </p>
+          )}
+        </>
+      )}
+      <Button look="strong" disabled={isJoining} onClick={() => void join()}>
+        {isJoining ? 'Joining …' : 'Join both'}
+      </Button>
+    </section>
+  );
+}
+
+function ConflictLine({
+  plan,
+  conflict,
+  side,
+  onChoose,
+}: {
+  plan: MergePlan;
+  conflict: Conflict;
+  side: Side;
+  onChoose: (side: Side) => void;
+}) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const { table, id, aspect, mine, theirs } = conflict;
+  const itemOf = (lotId: string) =>
+    [household, plan.theirs.household]
+      .map((one) => one.items.get(one.lots.get(lotId as never)?.itemId as never)?.name)
+      .find(Boolean);
+  const name =
+    table === 'lots'
+      ? (itemOf(id) ?? theirs.subject)
+      : table === 'places'
+        ? formatPlaceName(getTree(household), id as never) || theirs.subject
+        : table === 'items'
+          ? (household.items.get(id as never)?.name ?? theirs.subject)
+          : theirs.subject;
+  const ways = [
+    ['mine', 'Here', mine],
+    ['theirs', 'In the file', theirs],
+  ] as const;
+  return (
+    <li className="dotted-row py-1.5">
+      <fieldset>
+        <legend className="font-semibold">
+          {name} <span className="font-normal text-stone">{ASPECTS[aspect] ?? 'what it says'}</span>
+        </legend>
+        {ways.map(([which, words, event]) => (
+          <label key={which} className="flex min-h-11 items-center gap-2 md:min-h-8">
+            <input
+              type="radio"
+              name={conflict.key}
+              className="size-4 accent-woad"
+              checked={side === which}
+              onChange={() => onChoose(which)}
+            />
+            <span {...explained('The last line of that daybook that has to do with it.')}>
+              {words}: {event ? `${wordEvent(event, units)}, ${format(event.atMs, 'd MMM HH:mm')}` : 'as it was'}
+            </span>
+          </label>
+        ))}
+      </fieldset>
+    </li>
+  );
+}
