@@ -22,3 +22,6 @@ export const ID_PATTERN = /^[A-Za-z0-9_-]{1,40}$/;
 
 /** A photo is named by what is in it: the first half of its SHA-256, in hex. */
 export const PHOTO_PATTERN = /^[0-9a-f]{32}$/;
+
+/** A label's code: nine letters and figures that are not mistaken for each other; core/labels says what they are made of. */
+export const CODE_PATTERN = /^[2-9BCDFGHJ-NP-TV-Z]{9}$/;

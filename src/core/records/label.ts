@@ -11,9 +11,7 @@ import {
   MaxLength,
   ValidateNested,
 } from 'class-validator';
-
-/** Nine letters and figures that are not mistaken for each other; core/labels says what they are made of. */
-export const CODE_PATTERN = /^[2-9BCDFGHJ-NP-TV-Z]{9}$/;
+import { CODE_PATTERN } from './ids.ts';
 
 const SAYINGS = ['group', 'path', 'name', 'fibre', 'width', 'tex', 'forWhat', 'parts', 'size'] as const;
 export type SayingAbout = (typeof SAYINGS)[number];

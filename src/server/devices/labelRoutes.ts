@@ -53,7 +53,7 @@ export function registerLabelDevices(server: FastifyInstance): void {
     const sheet = parseSheet(request.body);
     if (!sheet) return reply.code(400).send({ fault: 'not-a-label' });
     const printed = printer.print(sheet);
-    return printed.ok ? reply.send(printed.value) : reply.code(409).send({ fault: printed.fault });
+    return reply.send(printed.ok ? printed.value : { fault: printed.fault });
   });
   server.get('/devices/printer/tray/:name', (request, reply) => {
     const index = /^(\d{1,6})\.svg$/.exec((request.params as { name: string }).name)?.[1];

@@ -45,7 +45,7 @@ const rect = ({ x, y, widthMm, heightMm }: Box, fill: string | null, strokeMm = 
 });
 
 /** The QR code as black bars: runs of a row, grown downward while the next row has the same. */
-export function drawQr(text: string, x: number, y: number, sideMm: number): Mark[] {
+function drawQr(text: string, x: number, y: number, sideMm: number): Mark[] {
   // The white around it is the label's own.
   const framed = encodeQR(text, 'raw', { ecc: 'medium', border: 1 });
   const grid = framed.slice(1, -1).map((row) => row.slice(1, -1));

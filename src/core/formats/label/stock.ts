@@ -17,7 +17,7 @@ export interface Stock {
 }
 
 /** Labels in the middle of the sheet, side by side or with a gap between. */
-export function createSheetStock(
+function createSheetStock(
   id: string,
   paper: readonly [width: number, height: number],
   label: readonly [width: number, height: number],
@@ -43,7 +43,7 @@ export function createSheetStock(
   };
 }
 
-export function createRollStock(id: string, widthMm: number, heightMm: number): Stock {
+function createRollStock(id: string, widthMm: number, heightMm: number): Stock {
   return { ...createSheetStock(id, [widthMm, heightMm], [widthMm, heightMm], 1, 1), kind: 'roll' };
 }
 

@@ -182,7 +182,9 @@ function OnePlace({
                 />
                 <Swatch item={item} className="size-8 shrink-0" />
                 <span className="min-w-0">
-                  <span className="block truncate font-semibold">{item.name}</span>
+                  <span data-name className="block truncate font-semibold">
+                    {item.name}
+                  </span>
                   <span className="block truncate text-sm text-stone" {...explained('As its ticket says.')}>
                     {wordAmount(item, lot, units)}
                     {isExtra && `; was thought ${wordWhereShort(computeWhereabouts(household, lot.id))}`}

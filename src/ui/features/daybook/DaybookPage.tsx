@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { format } from 'date-fns';
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { AmountUnit, EventType } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
@@ -8,6 +8,8 @@ import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { explained } from '../../components/explained.ts';
 import { wordCount, wordEvent } from '../../text/index.ts';
+
+const DaybookFigures = lazy(async () => ({ default: (await import('./DaybookFigures.tsx')).DaybookFigures }));
 
 const AMOUNT_UNITS: Record<AmountUnit, string> = { length: 'mm', area: 'mm2', count: 'pieces' };
 
@@ -36,6 +38,7 @@ export function DaybookPage() {
   const undo = useApp((state) => state.undo);
   const [text, setText] = useState('');
   const [topic, setTopic] = useState<Topic | 'all'>('all');
+  const [isCharted, setCharted] = useState(false);
   const frame = useRef<HTMLDivElement>(null);
   const undone = useMemo(() => new Set(events.flatMap((event) => event.undoes ?? [])), [events]);
   const lines = useMemo(() => {
@@ -93,10 +96,18 @@ export function DaybookPage() {
         <Button look="quiet" disabled={lines.length === 0} onClick={() => void save()}>
           Save as a table
         </Button>
+        <Button look="quiet" aria-expanded={isCharted} onClick={() => setCharted(!isCharted)}>
+          The year in figures
+        </Button>
         <span className="text-stone" {...explained('The lines of the daybook that are listed here.')}>
           {wordCount(lines.length, 'line')}
         </span>
       </div>
+      {isCharted && (
+        <Suspense>
+          <DaybookFigures />
+        </Suspense>
+      )}
       <div ref={frame} className="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5">
         {lines.length === 0 && <p className="py-8 font-display text-xl">Nothing was written that says that.</p>}
         <ol className="relative max-w-3xl" style={{ height: virtualizer.getTotalSize() }}>

@@ -215,8 +215,12 @@ function Line({
         onClick={onShow}
       >
         <span className="min-w-0 flex-1">
-          <span className="block truncate font-semibold">{title}</span>
-          <span className="block truncate text-sm text-stone">{where}</span>
+          <span data-name className="block truncate font-semibold">
+            {title}
+          </span>
+          <span data-name className="block truncate text-sm text-stone">
+            {where}
+          </span>
         </span>
         <span
           className={`max-w-[46%] shrink-0 text-right text-sm ${isFault ? 'font-semibold text-madder' : 'text-stone'}`}

@@ -138,6 +138,7 @@ function Tape({ widthMm, scale, isInches }: { widthMm: number; scale: number; is
   return (
     <svg
       aria-hidden
+      data-name
       viewBox={`0 0 ${widthMm} 6`}
       width={`${widthMm * scale}mm`}
       className="block bg-weld/40"
@@ -171,7 +172,7 @@ function TrueSize() {
   return (
     <details className="text-sm">
       <summary className="min-h-9 cursor-pointer py-1 text-woad">Is it true on this screen?</summary>
-      <p>Hold a ruler to the bar and move the slider until it is 5 cm long.</p>
+      <p data-name>Hold a ruler to the bar and move the slider until it is 5 cm long.</p>
       <svg aria-hidden width={`${50 * scale}mm`} height="12" className="my-1 block bg-ink" />
       <input
         type="range"

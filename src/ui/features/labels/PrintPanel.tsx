@@ -1,4 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
 import { drawLabel, getCell, layLabels, STOCKS, type LabelFace } from '../../../core/formats/label/index.ts';
 import { createLabelled } from '../../../core/labels/index.ts';
 import { toSvg, type Sheet } from '../../../core/formats/sheet/index.ts';
@@ -98,11 +99,14 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
       ) : (
         <Sheets sheets={sheets} section={section} />
       )}
-      <div className="label-sheets fixed inset-0 hidden print:static print:block">
-        {sheets.map((sheet, i) => (
-          <SheetPicture key={i} sheet={sheet} width={`${sheet.widthMm}mm`} label={sheet.name} />
-        ))}
-      </div>
+      {createPortal(
+        <div className="label-sheets hidden print:block">
+          {sheets.map((sheet, i) => (
+            <SheetPicture key={i} sheet={sheet} width={`${sheet.widthMm}mm`} label={sheet.name} />
+          ))}
+        </div>,
+        document.body,
+      )}
     </section>
   );
 }

@@ -40,6 +40,7 @@ export function SheetPicture({
 }) {
   return (
     <svg
+      data-name
       role="img"
       aria-label={label}
       viewBox={`0 0 ${sheet.widthMm} ${sheet.heightMm}`}

@@ -50,9 +50,9 @@ export async function printLabel(sheet: Sheet): Promise<PrinterFault | null> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(sheet),
     });
-    if (reply.ok) return null;
+    if (!reply.ok) return 'absent';
     const { fault } = (await reply.json()) as { fault?: string };
-    return fault !== undefined && FAULTS.includes(fault) ? (fault as PrinterFault) : 'absent';
+    return fault !== undefined && FAULTS.includes(fault) ? (fault as PrinterFault) : null;
   } catch {
     return 'absent';
   }

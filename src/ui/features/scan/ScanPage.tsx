@@ -201,7 +201,9 @@ export function ScanPage() {
                 <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
                   <Swatch item={item} className="size-9 shrink-0" />
                   <span className="min-w-0 flex-1">
-                    <span className="block font-semibold">{item.name}</span>
+                    <span data-name className="block font-semibold">
+                      {item.name}
+                    </span>
                     <span className="block text-sm text-stone">
                       {lot.homeId ? `lives in ${formatPlaceName(tree, lot.homeId)}` : 'has no home yet'}
                     </span>
@@ -321,7 +323,9 @@ function Thing({ id, isAgain }: { id: LotId; isAgain: boolean }) {
     >
       <Swatch item={item} className="size-16 shrink-0" />
       <span className="min-w-0">
-        <span className="block font-display text-[25px] leading-tight font-semibold">{item.name}</span>
+        <span data-name className="block font-display text-[25px] leading-tight font-semibold">
+          {item.name}
+        </span>
         <span className="block text-stone" {...explained('As its ticket says.')}>
           {wordAmount(item, lot, household.settings.units)};{' '}
           {lot.state === 'lent'

@@ -1,0 +1,40 @@
+import type { DaybookEvent, EventType } from '../records/index.ts';
+
+/** What the daybook has of a month: things that came, things that left for good, and times that something was used. */
+export interface MonthActs {
+  /** `2026-11`. */
+  readonly month: string;
+  readonly came: number;
+  readonly left: number;
+  readonly used: number;
+}
+
+/** What was there from the start, or came by joining, did not come in. */
+const NOT_COMING: ReadonlySet<EventType> = new Set(['catalogued', 'undone', 'joined', 'merged']);
+
+/** The last `months` months, by the calendar of UTC, the oldest first; what was taken back is left out. */
+export function computeMonthActs(events: readonly DaybookEvent[], months: number, nowMs: number): MonthActs[] {
+  const byMonth = new Map<string, { came: number; left: number; used: number }>();
+  const list: string[] = [];
+  const day = new Date(nowMs);
+  day.setUTCDate(1);
+  for (let i = 0; i < months; i += 1) {
+    const month = day.toISOString().slice(0, 7);
+    list.unshift(month);
+    byMonth.set(month, { came: 0, left: 0, used: 0 });
+    day.setUTCMonth(day.getUTCMonth() - 1);
+  }
+  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
+  for (const event of events) {
+    if (NOT_COMING.has(event.type) || undone.has(event.id)) continue;
+    const sum = byMonth.get(new Date(event.atMs).toISOString().slice(0, 7));
+    if (!sum) continue;
+    if (event.type === 'tookOut' || event.type === 'cut') sum.used += 1;
+    for (const { table, before, after } of event.changes) {
+      if (table !== 'lots') continue;
+      if (before === null) sum.came += 1;
+      else if (after === null || (after['state'] === 'gone' && before['state'] !== 'gone')) sum.left += 1;
+    }
+  }
+  return list.map((month) => ({ month, ...byMonth.get(month)! }));
+}

@@ -1,0 +1,68 @@
+import { useMemo, useState } from 'react';
+import { Bar, BarChart, Legend, XAxis, YAxis } from 'recharts';
+import { computeMonthActs } from '../../../core/tracking/monthActs.ts';
+import { explained } from '../../components/explained.ts';
+import { useApp, world } from '../../state/app.ts';
+
+const MONTHS = 12;
+const monthName = new Intl.DateTimeFormat('en', { month: 'short', year: '2-digit', timeZone: 'UTC' });
+const PARTS = [
+  { key: 'came', name: 'came in', fill: '#557153' },
+  { key: 'used', name: 'used', fill: '#2f5d7c' },
+  { key: 'left', name: 'left for good', fill: '#a63d32' },
+] as const;
+const HOW =
+  'Lines of the daybook in that month: lots that came in; lots used up, given away, sold, thrown out or removed; times that something was taken out or cut. What was taken back is left out.';
+
+/** A year of the daybook: what came, what was used and what left, month by month, as bars and as a table. */
+export function DaybookFigures() {
+  const events = useApp((state) => state.events);
+  const [nowMs] = useState(() => world.nowMs());
+  const months = useMemo(
+    () =>
+      computeMonthActs(events, MONTHS, nowMs).map((one) => ({
+        ...one,
+        name: monthName.format(Date.parse(`${one.month}-01`)),
+      })),
+    [events, nowMs],
+  );
+  return (
+    <section aria-label="The year in figures" className="overflow-x-auto px-4 pb-3 md:px-5" {...explained(HOW)}>
+      <BarChart width={860} height={190} data={months} aria-hidden accessibilityLayer={false}>
+        <XAxis dataKey="name" tickLine={false} stroke="#566570" fontSize={14} />
+        <YAxis allowDecimals={false} width={36} tickLine={false} stroke="#566570" fontSize={14} />
+        <Legend wrapperStyle={{ fontSize: 14 }} />
+        {PARTS.map(({ key, name, fill }) => (
+          <Bar key={key} dataKey={key} name={name} fill={fill} isAnimationActive={false} />
+        ))}
+      </BarChart>
+      <details>
+        <summary className="min-h-9 cursor-pointer py-1 text-woad">As a table</summary>
+        <table className="tabular">
+          <thead>
+            <tr>
+              <th className="pr-6 text-left">Month</th>
+              {PARTS.map(({ key, name }) => (
+                <th key={key} className="pr-6 text-right">
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {months.map((month) => (
+              <tr key={month.month}>
+                <td className="pr-6">{month.name}</td>
+                {PARTS.map(({ key }) => (
+                  <td key={key} className="pr-6 text-right">
+                    {month[key]}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </section>
+  );
+}
