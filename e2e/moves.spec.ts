@@ -1,4 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { expectFolded } from './ledger.ts';
+import { liveWeek } from './week.ts';
 import { expect, expectAccessible, listUnexplained, offerBundle, openSample, saveBundle, test } from './support.ts';
 
 /** Two boxes and two shelves, each as full as can be, whose things are to change places. */
@@ -36,11 +38,12 @@ function toSwapped(bundle: Buffer): Buffer {
   return Buffer.from(zipSync({ ...files, 'household.json': strToU8(JSON.stringify(raw)) }));
 }
 
-test('a plan with cycles is carried out over a small table: half of it, closed, gone on with, one thing does not fit, to the end', async ({
+test('a plan with cycles is carried out over a small table: half of it, closed, gone on with, one thing does not fit, to the end; then a week is lived', async ({
   page,
   context,
+  browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await openSample(page, '/household');
   await offerBundle(page, toSwapped(await saveBundle(page)));
   await page.getByRole('button', { name: 'Open it' }).click();
@@ -88,6 +91,7 @@ test('a plan with cycles is carried out over a small table: half of it, closed, 
   await expect(heading).toHaveText(`Step ${half} of ${total}`);
 
   // Closed in the middle; on another day it goes on from how things are.
+  await expectFolded(page);
   await page.close();
   const again = await context.newPage();
   await again.goto('/moves');
@@ -119,6 +123,8 @@ test('a plan with cycles is carried out over a small table: half of it, closed, 
     if (lot.homeId !== null) expect(lot.placeId).toBe(lot.homeId);
     expect(lot.away ?? null).toBeNull();
   }
+  await expectFolded(again);
+  await liveWeek(again, context, browser);
 });
 
 test('what is not there is missing, what is skipped waits, and the time one has ends with a clear table, on a phone', async ({
