@@ -46,10 +46,6 @@ try {
   await take('stash-wheel');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Laid out/ }).click();
-  await page.keyboard.press('q');
-  await page.keyboard.type('linen twill oat 3.4m x 140 185gsm board for berth curtains');
-  await take('stash-quick');
-  await page.keyboard.press('Escape');
   await go('/list');
   await page
     .getByLabel('Paste rows here')
@@ -104,6 +100,9 @@ try {
   await page.getByRole('button', { name: 'Arrange for me' }).click();
   await page.getByRole('button', { name: 'Look on from here' }).waitFor({ timeout: 90_000 });
   await take('room-arrange');
+  await go('/labels');
+  await page.getByRole('list', { name: 'Labels' }).waitFor();
+  await take('labels');
   await go('/sort');
   await page.getByLabel('Sort cloth').selectOption('lengthClass');
   await page.getByLabel('Cloth, second school').selectOption('fibre');

@@ -2,13 +2,38 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { findByCode, parseCode } from '../../core/labels/code.ts';
-import type { LotId } from '../../core/records/index.ts';
+import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
+import { formatPlaceName, getAncestor } from '../../core/storage/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
-import { computeWhereabouts } from '../state/whereabouts.ts';
+import { getTree } from '../state/derived.ts';
+import { computeWhereabouts, getLotsByPlace } from '../state/whereabouts.ts';
+import { wordCount } from '../text/index.ts';
 import { useFound } from '../state/finder.ts';
 import { findClass, findFrameClass } from './find.ts';
 import { wordWhereShort } from './where.ts';
+
+/** Small words of a question: "what is in the …?" */
+const SMALL = new Set(['what', 'is', 'in', 'the', 'this', 'which', 'where', 'of', 'a']);
+const MOST_PLACES = 3;
+
+/** Places whose name has every word that was typed; none while one types of things. */
+function findPlaces(household: Household, query: string): { id: PlaceId; name: string; lots: string }[] {
+  const words = query.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+  const telling = words.filter((word) => !SMALL.has(word));
+  if (telling.every((word) => word.length < 2)) return [];
+  const tree = getTree(household);
+  const byPlace = getLotsByPlace(household);
+  const found: { id: PlaceId; name: string; lots: string }[] = [];
+  for (const { id } of tree.leaves) {
+    const name = formatPlaceName(tree, id);
+    const own = name.toLowerCase();
+    if (telling.every((word) => own.includes(word)))
+      found.push({ id, name, lots: wordCount(byPlace.get(id)?.length ?? 0, 'lot') });
+    if (found.length === MOST_PLACES) break;
+  }
+  return found;
+}
 
 /** "Where is the…": type, and every answer says the place. Enter opens it on the wall. */
 export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string }) {
@@ -20,8 +45,22 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
   const hits = useFound(household, query, 8);
   const found = useMemo(() => hits.filter(({ lotId }) => household.lots.has(lotId)), [hits, household]);
 
-  const choose = (lotId: LotId | null) => {
-    if (!lotId) return;
+  const places = useMemo(() => findPlaces(household, query), [household, query]);
+
+  const choosePlace = (id: PlaceId) => {
+    show({ type: 'place', id });
+    setText('');
+    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById('find-box')?.blur()));
+    const unit = getAncestor(getTree(household), id, 'unit');
+    void navigate(unit?.unit ? `/room/${unit.parentId}-${unit.unit.wallId}` : '/room');
+  };
+  const choose = (chosen: string | null) => {
+    if (!chosen) return;
+    if (!household.lots.has(chosen as LotId)) {
+      choosePlace(chosen as PlaceId);
+      return;
+    }
+    const lotId = chosen as LotId;
     show({ type: 'lot', id: lotId });
     setText('');
     // The keys for taking out and putting back are wanted next, not letters.
@@ -35,15 +74,12 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
     const code = parseCode(typed);
     const meant = code.ok ? findByCode(household, code.value) : null;
     if (meant?.kind === 'lot') choose(meant.id);
-    else if (meant?.kind === 'place') {
-      show({ type: 'place', id: meant.id });
-      setText('');
-      document.getElementById('find-box')?.blur();
-    } else setText(typed);
+    else if (meant?.kind === 'place') choosePlace(meant.id);
+    else setText(typed);
   };
 
   return (
-    <Combobox immediate value={null as LotId | null} onChange={choose}>
+    <Combobox immediate value={null as string | null} onChange={choose}>
       <div className={findFrameClass}>
         <ComboboxInput
           id="find-box"
@@ -61,7 +97,7 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
         >
           F
         </kbd>
-        {query.trim() !== '' && found.length === 0 && (
+        {query.trim() !== '' && found.length + places.length === 0 && (
           <p
             role="status"
             className="absolute right-0 z-20 mt-1 w-full border border-thread bg-paper p-3 text-stone shadow-md"
@@ -69,8 +105,20 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
             Nothing is called that, or nearly.
           </p>
         )}
-        {found.length > 0 && (
+        {found.length + places.length > 0 && (
           <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
+            {places.map(({ id, name, lots }) => (
+              <ComboboxOption
+                key={id}
+                value={id}
+                className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+              >
+                <span className="min-w-0">
+                  <span className="block truncate font-semibold">{name}</span>
+                  <span className="block text-sm text-stone">what is in it: {lots}</span>
+                </span>
+              </ComboboxOption>
+            ))}
             {found.map(({ lotId }) => {
               const item = household.items.get(household.lots.get(lotId)!.itemId)!;
               return (

@@ -20,7 +20,7 @@ function useTicketInView() {
   const frame = useRef<HTMLElement>(null);
   const ticket = useApp((state) => state.ticket);
   const { pathname } = useLocation();
-  const isAnswer = pathname.startsWith('/find');
+  const isAnswer = pathname.startsWith('/find') || pathname.startsWith('/scan');
   const shown = useRef(ticket);
   useEffect(() => {
     if (ticket === shown.current) return;

@@ -26,6 +26,12 @@ export function DaybookFigures() {
       })),
     [events, nowMs],
   );
+  if (months.every((one) => one.came + one.used + one.left === 0))
+    return (
+      <section aria-label="The year in figures" className="px-4 pb-3 text-stone md:px-5">
+        Nothing came, was used or left in these twelve months; what was there from the start is not counted.
+      </section>
+    );
   return (
     <section aria-label="The year in figures" className="overflow-x-auto px-4 pb-3 md:px-5" {...explained(HOW)}>
       <BarChart width={860} height={190} data={months} aria-hidden accessibilityLayer={false}>

@@ -127,7 +127,7 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
             </span>
           </div>
           {rows.length === 0 && <p className="py-6 font-display text-xl">There is nothing of that to label yet.</p>}
-          <ul aria-label="Labels" className="min-h-0 flex-1 lg:overflow-y-auto">
+          <ul aria-label="Labels" className="max-h-[55vh] min-h-0 flex-1 overflow-y-auto lg:max-h-none">
             {listed.slice(0, LISTED).map((row) => (
               <Line
                 key={row.key}

@@ -87,8 +87,12 @@ export function ScanPage() {
     }
     setAnswer({ kind: 'scanned', scanned });
     if (scanned.kind === 'put') await put(scanned.placeId, scanned.lotIds, false);
+    if (scanned.kind === 'look') useApp.getState().show({ type: 'place', id: scanned.placeId });
+    if (scanned.kind === 'in-hand') useApp.getState().show({ type: 'lot', id: scanned.lotId });
     if (scanned.kind !== 'take') return;
     const { lotId } = scanned;
+    // Its ticket hangs beside: cut, used, lent and the rest are one press away.
+    useApp.getState().show({ type: 'lot', id: lotId });
     if (!scanned.isOut && !(await act((at) => createTakeOut(at, lotId, world.nowMs())))) return;
     useHand.setState(({ ids: held }) => ({ ids: [...held.filter((id) => id !== lotId), lotId] }));
   };
@@ -117,7 +121,7 @@ export function ScanPage() {
   });
   const tree = getTree(household);
   return (
-    <Page title="Scan" aside={<TicketPane hint="The ticket of what was scanned hangs here when it is pressed." />}>
+    <Page title="Scan" aside={<TicketPane hint="The ticket of what was scanned hangs here." />}>
       <div className="min-h-0 flex-1 space-y-5 px-4 py-4 md:overflow-y-auto md:px-8">
         <PrintDefs />
         <Button look="quiet" data-key="escape" onClick={() => void navigate('/bench')}>
