@@ -15,6 +15,7 @@ import { createNotFound, createStep } from '../tracking/moveActs.ts';
 import {
   computeLeastTable,
   computeProgress,
+  computeWalkMm,
   createMoveFacts,
   createMoveSearch,
   cutBlock,
@@ -256,6 +257,48 @@ describe('how far one is', () => {
   });
 });
 
+describe('the walk between the steps', () => {
+  it('is no longer than before, and every place sees the same comings and goings in the same order', () => {
+    for (const seed of [1, 2, 3]) {
+      const household = createTurnedRound({ lots: 80, places: 16 }, 0.85, seed, 4000);
+      const { facts, found, steps } = order(household, 30 * LITRE);
+      expect(check(household, steps, 30 * LITRE).findings).toEqual([]);
+      const [before, after] = [false, true].map((isShortened) => computeWalkMm(facts, found.trips, isShortened));
+      expect(after).toBeLessThanOrEqual(before!);
+      const way = (from: string, to: string, ids: readonly string[]) => `${from} ${to} ${ids.toSorted().join(' ')}`;
+      const spot = (p: number) => (p >= 0 ? facts.places[p]!.place.id : p === -2 ? 'table' : 'away');
+      const seen = (place: string, ways: readonly string[]) => ways.filter((one) => one.split(' ').includes(place));
+      const given = found.trips.map(({ from, to, movers }) =>
+        way(
+          spot(from),
+          spot(to),
+          movers.map((m) => facts.movers[m]!.lot.id),
+        ),
+      );
+      const carried = steps
+        .filter((one) => one.kind !== 'order')
+        .map(({ from, to, lotIds }) => way(from === 'about' || from === 'aside' ? 'away' : from, to, lotIds));
+      for (const { place } of facts.places) expect(seen(place.id, carried)).toEqual(seen(place.id, given));
+    }
+  });
+
+  it('goes by what is near, where the order does not matter', () => {
+    // Three pairs of shelves along a wall, ways given from far to near and back.
+    const places = [0, 1200, 2400].flatMap((xMm, i) => [
+      ...createUnit(`a${i}`, { xMm }),
+      ...createUnit(`b${i}`, { xMm: xMm + 400 }),
+    ]);
+    const items = [0, 1, 2].map((i) => createThing(`t${i}`));
+    const lots = items.map((item, i) => createLot(item, `a${i}-A1`, { homeId: `b${i}-A1` as PlaceId }));
+    const { facts, found } = order(createHousehold(places, items, lots), 0);
+    const zigzag = [0, 2, 1].map((i) =>
+      found.trips.find(({ movers }) => facts.movers[movers[0]!]!.lot.id === `lot-t${i}`)!,
+    );
+    const far = computeWalkMm(facts, zigzag, false);
+    expect(computeWalkMm(facts, zigzag, true)).toBeLessThan(far * 0.9);
+  });
+});
+
 describe('a block of time', () => {
   const step = (from: string, to: string, seconds: number): Step => ({
     kind: 'carry',
@@ -264,6 +307,7 @@ describe('a block of time', () => {
     from: from as PlaceId,
     to: to as PlaceId,
     isWholeBin: false,
+    isEmptied: false,
     massG: 1,
     seconds,
   });
@@ -341,6 +385,6 @@ describe('steps', () => {
     const items = [createThing('a'), createThing('b')];
     const lots = items.map((item) => createLot(item, 'bin-A1', { homeId: 'bin-B1' as PlaceId }));
     const home = createHousehold([...places, bin('A1'), bin('B1')], items, lots);
-    expect(order(home, 0).steps).toMatchObject([{ isWholeBin: true, lotIds: ['lot-a', 'lot-b'] }]);
+    expect(order(home, 0).steps).toMatchObject([{ isWholeBin: true, isEmptied: true, lotIds: ['lot-a', 'lot-b'] }]);
   });
 });

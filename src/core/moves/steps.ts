@@ -7,6 +7,7 @@ import {
   type Spot as Stand,
 } from '../storage/index.ts';
 import type { Trip } from './decode.ts';
+import { shortenWalk } from './shorten.ts';
 import { ABOUT, ASIDE, getLiftG, TABLE, type MoveFacts } from './facts.ts';
 
 /** Where things are carried from and to: a place, the table, out of the way; `about` is wherever they lie. */
@@ -23,6 +24,8 @@ export interface Step {
   readonly to: Spot;
   /** The whole content of a bin goes into an empty bin of the same kind: the bins change places instead. */
   readonly isWholeBin: boolean;
+  /** The bin that it is from is empty then, for whatever comes next. */
+  readonly isEmptied: boolean;
   readonly massG: number;
   readonly seconds: number;
 }
@@ -62,15 +65,36 @@ function createStands(facts: MoveFacts): (p: number) => Stand | null {
   };
 }
 
+/** The way on foot between two spots, mm; nothing where one of them is nowhere. */
+function createWayBetween(facts: MoveFacts, standAt: (p: number) => Stand | null): (a: number, b: number) => number {
+  return (a, b) => {
+    const [from, to] = [standAt(a), standAt(b)];
+    return from && to ? computeWayMm(facts.tree, from, to) : 0;
+  };
+}
+
+/** All the way on foot of some trips, in their order, mm. */
+export function computeWalkMm(facts: MoveFacts, trips: readonly Trip[], isShortened: boolean): number {
+  const wayMm = createWayBetween(facts, createStands(facts));
+  const order = isShortened ? shortenWalk(facts, trips, wayMm, ABOUT) : trips;
+  let [sum, at] = [0, ABOUT];
+  for (const { from, to } of order) {
+    sum += wayMm(at, from) + wayMm(from, to);
+    at = to;
+  }
+  return sum;
+}
+
 /**
- * The steps of an order of trips, with what each takes: each thing by what carrying one costs, twice where it is folded
+ * The steps of an order of trips, put into one with less walking, with what each takes: each thing by what carrying one costs, twice where it is folded
  * anew; a whole bin counts as one; the way on foot from where the last step ended; bending, opening and pulling out at
  * both ends. Places where nothing comes or goes but whose things stand in another order are put in order at the end.
  */
-export function toSteps(facts: MoveFacts, trips: readonly Trip[]): Step[] {
+export function toSteps(facts: MoveFacts, given: readonly Trip[]): Step[] {
   const { household, tree, places, movers } = facts;
   const { estimates } = household.settings;
   const standAt = createStands(facts);
+  const trips = shortenWalk(facts, given, createWayBetween(facts, standAt), ABOUT);
   const access = places.map(({ place, traits }) => computeAccessSeconds(tree, place, traits, household.settings));
   const inside = places.map((_, p) => new Set<LotId>(facts.stays[p]!.map((one) => one.lotId)));
   for (const { lot, from } of movers) if (from >= 0) inside[from]!.add(lot.id);
@@ -82,7 +106,7 @@ export function toSteps(facts: MoveFacts, trips: readonly Trip[]): Step[] {
     forms: readonly StowForm[],
     from: number,
     to: number,
-    more: { handS: number; massG: number; isWholeBin: boolean },
+    more: { handS: number; massG: number; isWholeBin: boolean; isEmptied: boolean },
   ) => {
     let seconds = more.handS;
     for (const p of new Set([from, to])) {
@@ -92,13 +116,15 @@ export function toSteps(facts: MoveFacts, trips: readonly Trip[]): Step[] {
       at = next ?? at;
       if (p >= 0) seconds += access[p]!;
     }
-    const { isWholeBin, massG } = more;
-    steps.push({ kind, lotIds, forms, from: toSpot(facts, from), to: toSpot(facts, to), isWholeBin, massG, seconds });
+    const { handS: _handS, ...told } = more;
+    steps.push({ kind, lotIds, forms, from: toSpot(facts, from), to: toSpot(facts, to), ...told, seconds });
   };
   for (const { movers: carried, from, to } of trips) {
     const list = carried.map((m) => movers[m]!).toSorted((a, b) => byTurn('homeOrder')(a.lot, b.lot));
     const massG = list.reduce((sum, one) => sum + one.massG, 0);
     const isWholeBin = isBinSwap(facts, from, to, list.length, inside, massG);
+    const isEmptied =
+      from >= 0 && from !== to && Boolean(places[from]!.place.container) && inside[from]!.size === list.length;
     const isHome = to >= 0;
     const forms = list.map(({ lot, form }) => (isHome ? form : lot.form));
     const refolded = list.filter(({ lot, form }) => isHome && lot.form !== form).length;
@@ -109,7 +135,7 @@ export function toSteps(facts: MoveFacts, trips: readonly Trip[]): Step[] {
       forms,
       from,
       to,
-      { handS, massG, isWholeBin },
+      { handS, massG, isWholeBin, isEmptied },
     );
     for (const { lot } of list) {
       if (from >= 0) inside[from]!.delete(lot.id);
@@ -130,7 +156,7 @@ export function toSteps(facts: MoveFacts, trips: readonly Trip[]): Step[] {
       sorted.map((lot) => lot.form),
       p,
       p,
-      { handS: ORDER_SECONDS * sorted.length, massG, isWholeBin: false },
+      { handS: ORDER_SECONDS * sorted.length, massG, isWholeBin: false, isEmptied: false },
     );
   }
   return steps;

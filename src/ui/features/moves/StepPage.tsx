@@ -9,6 +9,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
+import { TablePicture } from '../../drawing/TablePicture.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -187,10 +188,11 @@ function StepCard({ household, step, which }: { household: Household; step: Step
       </h2>
       <p className="mt-1 text-stone" {...explained('All that is carried at once, weighed or computed, added up.')}>
         {formatMass(step.massG, units)}
+        {step.isEmptied && `; ${wordSpot(step.from, tree)} is empty then, for what comes next`}
       </p>
       <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
         {step.kind === 'carry' && <SpotPicture spot={step.from} lots={which} mark="from" />}
-        <SpotPicture spot={step.to} lots={step.kind === 'carry' ? [] : which} mark="to" />
+        <SpotPicture spot={step.to} lots={step.kind === 'carry' && step.to !== 'table' ? [] : which} mark="to" />
       </div>
       <ul aria-label="Things" className="mt-4 md:columns-2 md:gap-8">
         {lots.map((lot) => (
@@ -210,6 +212,7 @@ function SpotPicture({ spot, lots, mark }: { spot: Spot; lots: readonly LotId[];
         <span className="text-stone">{mark === 'from' ? 'From ' : 'To '}</span>
         <strong>{wordSpot(spot, tree)}</strong>
       </p>
+      {spot === 'table' && <TablePicture lots={lots} mark={mark} />}
       {place !== null && tree.places.has(place as PlaceId) && (
         <PlacePicture place={place as PlaceId} lots={lots} mark={mark} />
       )}
