@@ -1,4 +1,5 @@
-import { assignCodes, computePlaceContents, listPlaceSayings, type PlaceContent } from '../core/labels/index.ts';
+import { createCode } from '../core/labels/code.ts';
+import { computePlaceContents, listPlaceSayings, type PlaceContent } from '../core/labels/content.ts';
 import type { Household, Label, Place, PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 
@@ -16,17 +17,12 @@ export function labelRooms(household: Household, nowMs: number): Household {
   const contents = [...computePlaceContents(household, createPlaceTree(household.places)).values()];
   const labelled = contents.filter(({ parts }, i) => parts.length > 0 && i % 5 !== 4);
   const marked: Household = { ...household, settings: { ...household.settings, mark: MARK } };
-  const codes = assignCodes(
-    marked,
-    MARK,
-    labelled.map(({ placeId }) => ({ kind: 'place', id: placeId })),
-  );
   const places = new Map<PlaceId, Place>(household.places);
   for (const [i, content] of labelled.entries()) {
     const then: PlaceContent =
       i % 6 === 2 && content.parts.length > 1 ? { ...content, parts: content.parts.slice(0, -1) } : content;
     const label: Label = {
-      code: codes[i]!,
+      code: createCode(MARK, content.placeId, new Set()),
       words: i % 9 === 5 ? (HASTY[Math.floor(i / 9) % HASTY.length] ?? null) : null,
       printedAtMs: nowMs - WEEKS_AGO_MS,
       says: listPlaceSayings(then),

@@ -6,6 +6,15 @@ function toOklch(hex: string): { l: number; c: number; h?: number } | null {
   return rgb ? convertLabToLch(convertRgbToOklab(rgb), 'oklch') : null;
 }
 
+/** How far apart two colours are to the eye, in OKLab: black to white is 1, and 0.02 is hardly seen. Null where one cannot be read. */
+export function computeOkDistance(a: string, b: string): number | null {
+  const [one, other] = [a, b].map((hex) => {
+    const rgb = parseHex(hex);
+    return rgb ? convertRgbToOklab(rgb) : null;
+  });
+  return one && other ? Math.hypot(one.l - other.l, one.a - other.a, one.b - other.b) : null;
+}
+
 /** Colour families round the wheel, in its order, neutrals apart at the end. */
 export const COLOUR_FAMILIES = [
   'red',

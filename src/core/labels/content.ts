@@ -1,11 +1,10 @@
-import { computeWheelKey } from '../colour/index.ts';
-import { computeDeltaE, toLabColour, type Lab } from '../colour/difference.ts';
+import { computeOkDistance, computeWheelKey } from '../colour/index.ts';
 import { computeGroups, type Group } from '../grouping/index.ts';
 import { takesRoom, type Household, type Item, type Lot, type PlaceId, type Saying } from '../records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../storage/index.ts';
 
-/** Colours nearer than this (ΔE00) look alike from a step away: one swatch stands for both. */
-const ALIKE = 20;
+/** Colours nearer than this (OKLab) look alike from a step away: one swatch stands for both. */
+const ALIKE = 0.12;
 const MOST_SWATCHES = 40;
 
 /** A group with what of it is in a place. */
@@ -30,22 +29,16 @@ export interface PlaceContent {
 
 /** So many colours that every other looks like one of them; each the one that differs most from those before it. */
 export function chooseSwatches(colours: readonly string[]): string[] {
-  const known = [...new Set(colours)].flatMap((hex) => {
-    const lab = toLabColour(hex);
-    return lab ? [{ hex, lab }] : [];
-  });
-  const chosen: { hex: string; lab: Lab }[] = [];
-  const away = new Map(known.map((one) => [one.hex, Infinity]));
-  while (chosen.length < MOST_SWATCHES) {
-    const next = known.reduce<(typeof known)[number] | null>(
-      (best, one) => (best === null || away.get(one.hex)! > away.get(best.hex)! ? one : best),
-      null,
-    );
-    if (!next || away.get(next.hex)! <= ALIKE) break;
+  const known = [...new Set(colours)].filter((hex) => computeOkDistance(hex, hex) !== null);
+  const chosen: string[] = [];
+  const away = new Map(known.map((hex) => [hex, Infinity]));
+  while (chosen.length < MOST_SWATCHES && known.length > 0) {
+    const next = known.reduce((best, hex) => (away.get(hex)! > away.get(best)! ? hex : best));
+    if (away.get(next)! <= ALIKE) break;
     chosen.push(next);
-    for (const one of known) away.set(one.hex, Math.min(away.get(one.hex)!, computeDeltaE(one.lab, next.lab)));
+    for (const hex of known) away.set(hex, Math.min(away.get(hex)!, computeOkDistance(hex, next)!));
   }
-  return chosen.map((one) => one.hex);
+  return chosen;
 }
 
 /** Kinds that are looked for by their colour. */

@@ -1,4 +1,4 @@
-import { computeDeltaE, toLabColour } from '../colour/difference.ts';
+import { computeOkDistance } from '../colour/index.ts';
 import type { Item, Label, Saying } from '../records/index.ts';
 import { listLotSayings, type PlaceContent } from './content.ts';
 
@@ -16,7 +16,7 @@ export type Drift =
   | { readonly code: 'changed'; readonly about: Saying['about'] };
 
 /** Colours that differ by more are not meant by a swatch; swatches are chosen closer than that. */
-const OTHER = 28;
+const OTHER = 0.17;
 
 /** What the printed label of a place no longer has right; nothing where it is true. */
 export function judgePlaceLabel(label: Label, content: PlaceContent): Drift[] {
@@ -37,12 +37,10 @@ export function judgePlaceLabel(label: Label, content: PlaceContent): Drift[] {
   }
   const here = new Set(content.parts.map((part) => part.group.id));
   for (const groupId of said.keys()) if (!here.has(groupId)) found.push({ code: 'gone-group', groupId });
-  const printed = label.swatches.flatMap((hex) => toLabColour(hex) ?? []);
-  const other = content.swatches.find((hex) => {
-    const lab = toLabColour(hex);
-    return lab && printed.every((one) => computeDeltaE(one, lab) > OTHER);
-  });
-  if (printed.length > 0 && other !== undefined) found.push({ code: 'colour', colour: other });
+  const other = content.swatches.find((hex) =>
+    label.swatches.every((one) => (computeOkDistance(one, hex) ?? Infinity) > OTHER),
+  );
+  if (label.swatches.length > 0 && other !== undefined) found.push({ code: 'colour', colour: other });
   return found;
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createPattern, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { computeDeltaE, toLabColour } from '../colour/difference.ts';
+import { computeOkDistance } from '../colour/index.ts';
 import type { Household, Item, Label, Lot, PlaceId } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import {
@@ -60,9 +60,12 @@ describe('swatches', () => {
     expect(chooseSwatches([])).toEqual([]);
     const { household } = createSampleHousehold();
     const all = [...household.items.values()].flatMap((item) => item.colours);
-    const chosen = chooseSwatches(all).map((hex) => toLabColour(hex)!);
+    const chosen = chooseSwatches(all);
     for (const hex of all)
-      expect(Math.min(...chosen.map((one) => computeDeltaE(one, toLabColour(hex)!)))).toBeLessThanOrEqual(20);
+      expect(Math.min(...chosen.map((one) => computeOkDistance(one, hex)!))).toBeLessThanOrEqual(0.12);
+    // Black, white and a step between them, by hand: the middle is half as far as the ends.
+    expect(computeOkDistance('#000000', '#ffffff')).toBeCloseTo(1, 6);
+    expect(computeOkDistance('#000000', 'no colour')).toBeNull();
   });
 });
 

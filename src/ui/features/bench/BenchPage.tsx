@@ -1,8 +1,7 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createReturn } from '../../../core/tracking/livingActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
@@ -11,18 +10,16 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { putBack } from '../../state/putBack.ts';
-import { getGroups, getTree } from '../../state/derived.ts';
+import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
-import { wordDrift } from '../../text/labels.ts';
-import { listDrifted } from '../labels/labelFacts.ts';
-import { Welcome } from '../stash/Welcome.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Listed, LISTED, Rest } from './Listed.tsx';
 import { findDue, findStrays, type Thing } from './benchFacts.ts';
 
-/** More than this of a kind is counted, not listed. */
-const LISTED = 24;
+const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
+const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
 export function BenchPage() {
@@ -33,7 +30,6 @@ export function BenchPage() {
   const tree = getTree(household);
   const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
   const over = useAnswer(household, 'overFull', null);
-  const drifted = listDrifted(household);
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
   const isClear = out.length + homeless.length + missing.length + waiting.length + (over?.length ?? 0) + toCarry === 0;
   return (
@@ -65,7 +61,9 @@ export function BenchPage() {
         </>
       }
     >
-      <Welcome />
+      <Suspense>
+        <Welcome />
+      </Suspense>
       <div className="min-h-0 flex-1 space-y-7 px-4 py-4 md:overflow-y-auto md:px-5">
         <PrintDefs />
         <section aria-label="On the bench">
@@ -151,32 +149,9 @@ export function BenchPage() {
               </p>
             </Listed>
           )}
-          {drifted.length > 0 && (
-            <Listed
-              title="Labels no longer true"
-              action={<Button onClick={() => void navigate(`/labels/${drifted[0]!.section}`)}>Print them</Button>}
-            >
-              <ul>
-                {drifted.slice(0, LISTED).map((row) => (
-                  <li key={row.key} className="dotted-row">
-                    <Link
-                      to={`/labels/${row.section}?of=${encodeURIComponent(row.key)}`}
-                      className="block min-h-11 py-1 hover:bg-linen md:min-h-9"
-                    >
-                      {row.content?.path ?? row.thing?.item.name}{' '}
-                      <span
-                        className="text-sm text-stone"
-                        {...explained('What the label said when it was printed, beside what is there now.')}
-                      >
-                        {wordDrift(row.drift[0]!, household, getGroups(household))}
-                      </span>
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-              <Rest count={drifted.length - LISTED} />
-            </Listed>
-          )}
+          <Suspense>
+            <DriftedLabels />
+          </Suspense>
           {due.length > 0 && (
             <Listed title="Soon due">
               <Lines
@@ -243,28 +218,6 @@ function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: numbe
   );
 }
 
-function Listed({ title, action, children }: { title: string; action?: ReactNode; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="min-w-0">
-      <div className="mb-1 flex items-center justify-between gap-3">
-        <h2 className="font-display text-xl font-semibold">{title}</h2>
-        {action}
-      </div>
-      {children}
-    </section>
-  );
-}
-
-/** Those of a list that are not shown. */
-function Rest({ count }: { count: number }) {
-  if (count <= 0) return null;
-  return (
-    <p className="mt-1 text-stone" {...explained('Counted; the first of them are shown.')}>
-      and {count} more.
-    </p>
-  );
-}
-
 function Lines({ things, words }: { things: readonly Thing[]; words: (thing: Thing) => string }) {
   return (
     <>
@@ -313,6 +266,10 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: num
 
 function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
   const act = useApp((state) => state.act);
+  const comeBack = async () => {
+    const { createReturn } = await import('../../../core/tracking/livingActs.ts');
+    await act((now) => createReturn(now, lot.id, world.nowMs()));
+  };
   return (
     <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
       <Swatch item={item} className="size-5 shrink-0" />
@@ -323,7 +280,7 @@ function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number
           {wordSince(lot.sinceMs, nowMs)}
         </span>
       </span>
-      <Button look="quiet" onClick={() => void act((now) => createReturn(now, lot.id, world.nowMs()))}>
+      <Button look="quiet" onClick={() => void comeBack()}>
         It came back
       </Button>
     </li>

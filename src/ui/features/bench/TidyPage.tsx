@@ -12,7 +12,7 @@ import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { tellOverFull } from '../../state/putBack.ts';
+import { tellOverFull } from '../../state/overFull.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 

@@ -16,7 +16,7 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { useHand } from '../../state/hand.ts';
-import { tellOverFull } from '../../state/putBack.ts';
+import { tellOverFull } from '../../state/overFull.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordScanFault } from '../../text/scan.ts';

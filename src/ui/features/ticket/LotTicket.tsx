@@ -1,4 +1,4 @@
-import { useContext, useState } from 'react';
+import { lazy, Suspense, useContext, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { createMove, createTakeOut } from '../../../core/tracking/index.ts';
@@ -32,12 +32,13 @@ import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { findHolder, getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
-import { LabelRow } from './LabelRow.tsx';
 import { LotFacts } from './LotFacts.tsx';
 import { LotMore } from './LotMore.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
 import { ThreadMatch } from './ThreadMatch.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
+
+const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
 
 /** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
 export function LotTicket({ id }: { id: LotId }) {
@@ -104,7 +105,11 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
             </Link>
           )}
         </Row>
-        {!isPreview && lot.state !== 'digital' && <LabelRow label={lot.label ?? null} of={`lot:${lot.id}`} />}
+        {!isPreview && lot.state !== 'digital' && (
+          <Suspense>
+            <LabelRow label={lot.label ?? null} of={`lot:${lot.id}`} />
+          </Suspense>
+        )}
         {isPreview && <Row name="Today">{today === null ? 'out' : formatPlaceName(tree, today)}</Row>}
         {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
       </dl>

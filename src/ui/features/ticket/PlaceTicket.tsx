@@ -1,4 +1,4 @@
-import { useContext } from 'react';
+import { lazy, Suspense, useContext } from 'react';
 import { Link } from 'react-router';
 import type { Household, PlaceId } from '../../../core/records/index.ts';
 import { computePlaceState } from '../../../core/drawing/index.ts';
@@ -12,7 +12,6 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
-import { LabelRow } from './LabelRow.tsx';
 import { PlaceActs } from '../room/PlaceActs.tsx';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
@@ -27,6 +26,8 @@ function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
   return <WhyPanel title="Why these things here" said={said ?? null} />;
 }
+
+const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
 
 /** The ticket of a compartment or bin: its measures, how full it is, and everything in it in order. */
 export function PlaceTicket({ id }: { id: PlaceId }) {
@@ -93,7 +94,11 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
           </Row>
         )}
         <Row name="Light">{wordLight(traits.light)}</Row>
-        {!isPreview && <LabelRow label={place.label ?? null} of={`place:${id}`} />}
+        {!isPreview && (
+          <Suspense>
+            <LabelRow label={place.label ?? null} of={`place:${id}`} />
+          </Suspense>
+        )}
         {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
       </dl>
       {!isPreview && (

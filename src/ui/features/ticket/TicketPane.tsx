@@ -1,35 +1,15 @@
 import { lazy, Suspense } from 'react';
 import { useApp } from '../../state/app.ts';
 
-const LotTicket = lazy(async () => ({ default: (await import('./LotTicket.tsx')).LotTicket }));
-const PlaceTicket = lazy(async () => ({ default: (await import('./PlaceTicket.tsx')).PlaceTicket }));
-const ItemForm = lazy(async () => ({ default: (await import('../stash/ItemForm.tsx')).ItemForm }));
-const UnitForm = lazy(async () => ({ default: (await import('../room/UnitForm.tsx')).UnitForm }));
-const PoolTicket = lazy(async () => ({ default: (await import('../room/PoolTicket.tsx')).PoolTicket }));
-const SlotForm = lazy(async () => ({ default: (await import('../room/SlotForm.tsx')).SlotForm }));
+const TicketBody = lazy(async () => ({ default: (await import('./TicketBody.tsx')).TicketBody }));
 
-/** What hangs at the right: the ticket of what is selected, or the form that changes it. */
+/** What hangs at the right. */
 export function TicketPane({ hint }: { hint: string }) {
   const ticket = useApp((state) => state.ticket);
   if (!ticket) return <p className="text-stone">{hint}</p>;
   return (
     <Suspense fallback={<p className="text-stone">Opening…</p>}>
-      {ticket.type === 'lot' && <LotTicket id={ticket.id} />}
-      {ticket.type === 'place' && <PlaceTicket id={ticket.id} />}
-      {ticket.type === 'newItem' && (
-        <ItemForm
-          key={`new ${ticket.like ?? ticket.draft?.lot.id ?? ''}`}
-          base={null}
-          kind={ticket.kind}
-          like={ticket.like}
-          draft={ticket.draft}
-        />
-      )}
-      {ticket.type === 'editItem' && <ItemForm key={ticket.lotId} base={ticket.lotId} kind="fabric" />}
-      {ticket.type === 'newUnit' && <UnitForm key="new" unitId={null} wallId={ticket.wallId} />}
-      {ticket.type === 'editUnit' && <UnitForm key={ticket.id} unitId={ticket.id} wallId="" />}
-      {ticket.type === 'pool' && <PoolTicket />}
-      {ticket.type === 'editSlot' && <SlotForm key={ticket.id} slotId={ticket.id} />}
+      <TicketBody ticket={ticket} />
     </Suspense>
   );
 }

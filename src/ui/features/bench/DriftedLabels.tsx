@@ -1,0 +1,42 @@
+import { Link, useNavigate } from 'react-router';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { useHousehold } from '../../state/app.ts';
+import { getGroups } from '../../state/derived.ts';
+import { wordDrift } from '../../text/labels.ts';
+import { listDrifted } from '../labels/labelFacts.ts';
+import { Listed, Rest, LISTED } from './Listed.tsx';
+
+/** Labels that no longer say what is so; it loads once the bench is there. */
+export function DriftedLabels() {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const drifted = listDrifted(household);
+  if (drifted.length === 0) return null;
+  return (
+    <Listed
+      title="Labels no longer true"
+      action={<Button onClick={() => void navigate(`/labels/${drifted[0]!.section}`)}>Print them</Button>}
+    >
+      <ul>
+        {drifted.slice(0, LISTED).map((row) => (
+          <li key={row.key} className="dotted-row">
+            <Link
+              to={`/labels/${row.section}?of=${encodeURIComponent(row.key)}`}
+              className="block min-h-11 py-1 hover:bg-linen md:min-h-9"
+            >
+              {row.content?.path ?? row.thing?.item.name}{' '}
+              <span
+                className="text-sm text-stone"
+                {...explained('What the label said when it was printed, beside what is there now.')}
+              >
+                {wordDrift(row.drift[0]!, household, getGroups(household))}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <Rest count={drifted.length - LISTED} />
+    </Listed>
+  );
+}
