@@ -13,6 +13,18 @@ function getLength(fields: Record<string, unknown> | null): number | null {
   return typeof length === 'number' ? length : null;
 }
 
+/** The last so many months by the calendar of UTC, the oldest first: `2026-11`. */
+export function listMonths(months: number, nowMs: number): string[] {
+  const list: string[] = [];
+  const day = new Date(nowMs);
+  day.setUTCDate(1);
+  for (let i = 0; i < months; i += 1) {
+    list.unshift(day.toISOString().slice(0, 7));
+    day.setUTCMonth(day.getUTCMonth() - 1);
+  }
+  return list;
+}
+
 /**
  * What the daybook tells of cloth in and out, month by month, the last `months` of them. What was there from
  * the start does not count as come in; an undo takes back what it undoes, in the month that was in.
@@ -24,15 +36,8 @@ export function computeMonthFlows(
   nowMs: number,
 ): MonthFlow[] {
   const flows = new Map<string, { inMm: number; outMm: number }>();
-  const list: string[] = [];
-  const day = new Date(nowMs);
-  day.setUTCDate(1);
-  for (let i = 0; i < months; i += 1) {
-    const month = day.toISOString().slice(0, 7);
-    list.unshift(month);
-    flows.set(month, { inMm: 0, outMm: 0 });
-    day.setUTCMonth(day.getUTCMonth() - 1);
-  }
+  const list = listMonths(months, nowMs);
+  for (const month of list) flows.set(month, { inMm: 0, outMm: 0 });
   const undone = new Set(events.flatMap((event) => event.undoes ?? []));
   for (const event of events) {
     if (event.type === 'catalogued' || event.type === 'undone' || undone.has(event.id)) continue;

@@ -1,3 +1,4 @@
+import { listMonths } from '../measure/index.ts';
 import type { DaybookEvent, EventType } from '../records/index.ts';
 
 /** What the daybook has of a month: things that came, things that left for good, and times that something was used. */
@@ -15,15 +16,8 @@ const NOT_COMING: ReadonlySet<EventType> = new Set(['catalogued', 'undone', 'joi
 /** The last `months` months, by the calendar of UTC, the oldest first; what was taken back is left out. */
 export function computeMonthActs(events: readonly DaybookEvent[], months: number, nowMs: number): MonthActs[] {
   const byMonth = new Map<string, { came: number; left: number; used: number }>();
-  const list: string[] = [];
-  const day = new Date(nowMs);
-  day.setUTCDate(1);
-  for (let i = 0; i < months; i += 1) {
-    const month = day.toISOString().slice(0, 7);
-    list.unshift(month);
-    byMonth.set(month, { came: 0, left: 0, used: 0 });
-    day.setUTCMonth(day.getUTCMonth() - 1);
-  }
+  const list = listMonths(months, nowMs);
+  for (const month of list) byMonth.set(month, { came: 0, left: 0, used: 0 });
   const undone = new Set(events.flatMap((event) => event.undoes ?? []));
   for (const event of events) {
     if (NOT_COMING.has(event.type) || undone.has(event.id)) continue;

@@ -85,7 +85,7 @@ export function BenchPage() {
           </div>
           {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
         </section>
-        <div className="grid gap-x-10 gap-y-7 xl:grid-cols-2">
+        <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
           {homeless.length > 0 && (
             <Listed
               title="Needs a home"

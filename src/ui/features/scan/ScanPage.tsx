@@ -32,6 +32,9 @@ type Answer =
   | { readonly kind: 'done'; readonly placeId: PlaceId; readonly lotIds: readonly LotId[] }
   | { readonly kind: 'picture'; readonly words: string };
 
+/** What was read and is not done with yet. */
+let turn: Promise<void> = Promise.resolve();
+
 /** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
 export function ScanPage() {
   const household = useHousehold();
@@ -73,7 +76,7 @@ export function ScanPage() {
     return tellOverFull([placeId], lotIds.length === 1 ? 'It is there.' : 'They are there.');
   };
 
-  const scan = async (code: string) => {
+  const readOne = async (code: string) => {
     const now = useApp.getState().household;
     if (!now) return;
     const { ids, last: before } = useHand.getState();
@@ -95,6 +98,11 @@ export function ScanPage() {
     useApp.getState().show({ type: 'lot', id: lotId });
     if (!scanned.isOut && !(await act((at) => createTakeOut(at, lotId, world.nowMs())))) return;
     useHand.setState(({ ids: held }) => ({ ids: [...held.filter((id) => id !== lotId), lotId] }));
+  };
+  /** One after the other: a quick hand reads the place before the thing is written down. */
+  const scan = (code: string): Promise<void> => {
+    turn = turn.then(() => readOne(code)).catch(() => undefined);
+    return turn;
   };
   const scanner = useScanner((code) => void scan(code));
 

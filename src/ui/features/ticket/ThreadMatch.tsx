@@ -51,7 +51,9 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
               >
                 <Swatch item={thread} className="size-5 shrink-0" />
                 <span className="min-w-0">
-                  <span className="block truncate">{thread.name}</span>
+                  <span data-name className="block truncate">
+                    {thread.name}
+                  </span>
                   <span className="block text-sm text-stone" title={`ΔE ${deltaE.toFixed(1)}`}>
                     {wordShift(deltaE, shifts)}; {wordMatch(getMatch(deltaE))}
                   </span>
