@@ -94,5 +94,8 @@ describe('what was learnt', () => {
     expect(found.map(({ item }) => item.id)).toEqual(['shears']);
     expect(found[0]!.toMm).toBeLessThan(found[0]!.fromMm);
     expect(listNearer(household, tree, { assignments })).toEqual([]);
+    // What nobody uses does not count as used more.
+    const idle = new Map(items).set(shears.id, { ...shears, usesPerMonth: 0, learntPerMonth: 0 });
+    expect(listNearer({ ...learnt, items: idle }, tree, { assignments })).toEqual([]);
   });
 });
