@@ -1,8 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
+import {
+  createCloth,
+  createHousehold,
+  createLot,
+  createThing,
+  createUnit,
+  CUTTING,
+  ROOM,
+  SEWING,
+} from '../../../tests/household.ts';
 import { createChronicle, createSampleHousehold } from '../../sample/index.ts';
-import type { Chronicle, DaybookEvent, EventId, Household, LotId, PlaceId } from '../records/index.ts';
+import type { Chronicle, DaybookEvent, EventId, Household, LotId, Place, PlaceId } from '../records/index.ts';
+import { createChange } from '../tracking/fold.ts';
 import { checkInvariants } from '../tracking/invariants.ts';
 import { createGone, createLend } from '../tracking/livingActs.ts';
 import { createSavePlaces } from '../tracking/placeActs.ts';
@@ -64,8 +74,11 @@ const plan = (mine: Chronicle, theirs: Chronicle) => {
   if (!made.ok) throw new Error(made.fault);
   return made.value;
 };
-const merge = (mine: Chronicle, theirs: Chronicle, side?: Side) =>
-  applyMerge(plan(mine, theirs), (conflict) => side ?? getLater(conflict), STAMP);
+const merge = (mine: Chronicle, theirs: Chronicle, side?: Side) => {
+  const joined = applyMerge(plan(mine, theirs), (conflict) => side ?? getLater(conflict), STAMP);
+  if (!joined.ok) throw new Error(joined.fault.map(({ path, code }) => `${path} ${code}`).join(', '));
+  return joined.value;
+};
 
 describe('two daybooks of one household', () => {
   it('join where each changed something else', () => {
@@ -134,6 +147,51 @@ describe('two daybooks of one household', () => {
     const { household } = merge(a.get(), b.get());
     expect(household.lots.get(id('shears'))).toMatchObject({ state: 'out', placeId: null, homeId: null });
     expect(checkInvariants(household)).toEqual([]);
+  });
+
+  it('send a bin to the pool where both put one into the same compartment', () => {
+    const bin = (name: string): Place => ({
+      id: name as PlaceId,
+      parentId: A1,
+      level: 'container',
+      name,
+      order: 0,
+      // Two of 30 cm do not stand in a cube of 35.
+      container: {
+        kind: 'bin',
+        outerWidthMm: 300,
+        outerDepthMm: 300,
+        outerHeightMm: 300,
+        wallMm: 2,
+        mode: 'volume',
+        tareG: 500,
+        loadG: 9000,
+        hasLid: false,
+        isSeeThrough: false,
+      },
+    });
+    const bare = createChronicle(createHousehold(createUnit('cube', {}), [], []));
+    const [a, b] = [createDevice('a', bare, 1e12), createDevice('b', bare, 2e12)];
+    a.do((now) => createSavePlaces(now, 'mine', [bin('mine')], [], 1));
+    b.do((now) => createSavePlaces(now, 'theirs', [bin('theirs')], [], 2));
+    const { household } = merge(a.get(), b.get());
+    expect(household.places.get('mine' as PlaceId)?.parentId).toBe(A1);
+    expect(household.places.get('theirs' as PlaceId)?.parentId).toBeNull();
+  });
+
+  it('give a thing another station where the other took down its own', () => {
+    const [a, b] = start();
+    a.do((now) => {
+      const room = now.places.get(ROOM.id)!;
+      const stations = room.room!.stations.filter((station) => station.id !== SEWING);
+      const change = createChange('places', room.id, room, { ...room, room: { ...room.room!, stations } });
+      return { ok: true, value: { type: 'roomChanged', subject: 'Room', changes: [change!] } };
+    });
+    b.do((now) => {
+      const change = createChange('items', shears.id, now.items.get(shears.id)!, { ...shears, stationId: SEWING });
+      return { ok: true, value: { type: 'changed', subject: 'shears', changes: [change!] } };
+    });
+    expect(merge(a.get(), b.get()).household.items.get(shears.id)?.stationId).toBe(CUTTING);
   });
 
   it('take over only what is new when they are joined again', () => {

@@ -1,9 +1,10 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Change, Chronicle, DaybookEvent, EventId, Household, Lot, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import { checkContainers, createPlaceTree } from '../storage/index.ts';
 import { fitReserved } from '../tracking/acts.ts';
 import { applyChanges, createChange, isSame } from '../tracking/fold.ts';
+import { checkInvariants, type InvariantFault } from '../tracking/invariants.ts';
 
 type Fields = Record<string, unknown>;
 
@@ -178,6 +179,47 @@ export function getLater({ mine, theirs }: Conflict): Side {
   return mine !== null && mine.atMs > theirs.atMs ? 'mine' : 'theirs';
 }
 
+/** What broke when two good halves came together, bins and stations: what came from the other device gives way. */
+function mendRooms(household: Household, came: ReadonlySet<string>): Change[] {
+  const tree = createPlaceTree(household.places);
+  const changes: (Change | null)[] = [];
+  for (const slot of household.places.values()) {
+    if (!slot.slot) continue;
+    const bins = [...tree.getChildren(slot.id)];
+    // The bins that the other device put there go to the pool, the last first, until the rest stand as they did.
+    while (
+      checkContainers(
+        slot.slot,
+        bins.flatMap((bin) => bin.container ?? []),
+      ) !== null
+    ) {
+      const last = bins.findLastIndex((bin) => came.has(bin.id));
+      if (last < 0) break;
+      const [bin] = bins.splice(last, 1);
+      const { at: _at, ...plain } = bin!.container!;
+      changes.push(createChange('places', bin!.id, bin!, { ...bin!, parentId: null, container: plain }));
+    }
+  }
+  const stations = tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []);
+  const [first] = stations;
+  for (const item of household.items.values()) {
+    const isLost = !stations.includes(item.stationId);
+    const others = item.otherStationIds?.filter((id) => stations.includes(id));
+    const parentId = item.scrap?.parentItemId;
+    const isOrphan = Boolean(parentId) && !household.items.has(parentId!);
+    if (!(isLost && first) && others?.length === item.otherStationIds?.length && !isOrphan) continue;
+    changes.push(
+      createChange('items', item.id, item, {
+        ...item,
+        ...(isLost && first && { stationId: first }),
+        ...(others && { otherStationIds: others }),
+        ...(isOrphan && { scrap: { ...item.scrap, parentItemId: null } }),
+      }),
+    );
+  }
+  return changes.filter((change) => change !== null);
+}
+
 /** What the joined state breaks is put right: a thing in a place that the other took out lies out, and the like. */
 function mend(household: Household): Change[] {
   const tree = createPlaceTree(household.places);
@@ -202,13 +244,14 @@ function mend(household: Household): Change[] {
 
 /**
  * One daybook of both: this device's lines, the other's after them, and a last one with what was decided. `stamp` gives
- * that last line its id and time. Its state is the fold of it.
+ * that last line its id and time. Its state is the fold of it. Refused where a rule stays broken all the same: such a
+ * household could not be kept.
  */
 export function applyMerge(
   plan: MergePlan,
   decide: (conflict: Conflict) => Side,
   stamp: { readonly id: EventId; readonly atMs: number },
-): Chronicle {
+): Result<Chronicle, InvariantFault[]> {
   const { mine, rebased, conflicts } = plan;
   const events: DaybookEvent[] = [...mine.events];
   let now = mine.household;
@@ -246,6 +289,8 @@ export function applyMerge(
           plan.theirs.household.items.get(itemId) ?? mine.household.items.get(itemId) ?? null,
         ),
       );
+  const came = new Set(plan.theirsNew.flatMap((event) => event.changes.map((change) => change.id)));
+  for (const change of mendRooms(decided, came)) add(change);
   for (const change of mend(decided)) add(change);
   if (changes.length > 0 || rebased.length > 0)
     write({
@@ -256,5 +301,6 @@ export function applyMerge(
       subject: `${rebased.length} lines of another device`,
       changes,
     });
-  return { household: now, events };
+  const faults = checkInvariants(now);
+  return faults.length > 0 ? fail(faults) : ok({ household: now, events });
 }

@@ -25,6 +25,7 @@ const LISTED = 60;
 /** Two daybooks of one household: what each has that the other has not, and what both changed, to be decided. */
 export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => void }) {
   const replace = useApp((state) => state.replace);
+  const tell = useApp((state) => state.tell);
   const [sides, setSides] = useState<ReadonlyMap<string, Side>>(new Map());
   const [isJoining, setJoining] = useState(false);
   const { conflicts, mineNew, theirsNew } = plan;
@@ -32,11 +33,21 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
   const join = async () => {
     setJoining(true);
     const joined = applyMerge(plan, sideOf, { id: world.createId() as EventId, atMs: world.nowMs() });
+    if (!joined.ok) {
+      setJoining(false);
+      const places = joined.fault.slice(0, 3).map(({ path }) => path);
+      tell({
+        tone: 'fault',
+        text: `They do not join as they are (${places.join(', ')}). Nothing was changed; mend it on one of the two first.`,
+        canUndo: false,
+      });
+      return;
+    }
     const known = await photoStore.loadPhotos();
     const ids = new Set(known.map((photo) => photo.id));
     const photos = [...known, ...(plan.theirs.photos ?? []).filter((photo) => !ids.has(photo.id))];
     const isDone = await replace(
-      { ...joined, photos },
+      { ...joined.value, photos },
       `Joined ${wordCount(theirsNew.length, 'line')} of the other daybook. What was here before can be brought back.`,
     );
     setJoining(false);

@@ -15,7 +15,7 @@ const KEYS: readonly [string, string][] = [
   ['N', 'New, by a form, in the stash or on the wall'],
   ['D', 'Another like this'],
   ['W', 'Rebuild the wall in place; M carries a bin'],
-  ['S', 'Find a plan; K what few moves would bring; in Moves, begin; on the bench, scan'],
+  ['S', 'Find a plan; K what few moves would bring; in Moves, begin; on the bench, scan; save labels'],
   ['+ −', 'Zoom the wall; 0 shows it whole'],
   ['E', 'Edit what is selected'],
   ['U', 'Undo the last thing'],

@@ -31,7 +31,11 @@ const LEAST_MM = 1.7;
 /** Modules of this size are still told apart by a camera. */
 const LEAST_MODULE_MM = 0.35;
 
-const rect = ({ x, y, widthMm, heightMm }: Box, fill: string | null, strokeMm = 0): Mark => ({
+export const drawRect = (
+  { x, y, widthMm, heightMm }: Box,
+  fill: string | null,
+  strokeMm = 0,
+): Extract<Mark, { type: 'path' }> => ({
   type: 'path',
   points: [
     [x, y],
@@ -62,7 +66,7 @@ function drawQr(text: string, x: number, y: number, sideMm: number): Mark[] {
       from = to;
     }
   return bars.map(({ row, rows, from, to }) =>
-    rect(
+    drawRect(
       { x: x + from * module, y: y + row * module, widthMm: (to - from) * module, heightMm: rows * module },
       '#000000',
     ),
@@ -109,7 +113,7 @@ function drawSwatches(swatches: readonly string[], box: Box): Mark[] {
   const shown = swatches.slice(0, Math.max(0, most));
   const width = Math.min(9, (box.widthMm - gap * (shown.length - 1)) / Math.max(1, shown.length));
   return shown.map((hex, i) =>
-    rect({ x: box.x + i * (width + gap), y: box.y, widthMm: width, heightMm: box.heightMm }, hex, 0.1),
+    drawRect({ x: box.x + i * (width + gap), y: box.y, widthMm: width, heightMm: box.heightMm }, hex, 0.1),
   );
 }
 

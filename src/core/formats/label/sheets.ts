@@ -1,5 +1,5 @@
 import type { Mark, Sheet } from '../sheet/index.ts';
-import { drawLabel, type LabelFace } from './face.ts';
+import { drawLabel, drawRect, type LabelFace } from './face.ts';
 import type { Stock } from './stock.ts';
 
 function shift(mark: Mark, x: number, y: number): Mark {
@@ -19,20 +19,8 @@ export function getCell(stock: Stock, index: number): { x: number; y: number } {
 
 /** Lines to cut along, of plain paper. */
 function drawCut(stock: Stock, x: number, y: number): Mark {
-  const [w, h] = [stock.labelWidthMm, stock.labelHeightMm];
-  return {
-    type: 'path',
-    points: [
-      [x, y],
-      [x + w, y],
-      [x + w, y + h],
-      [x, y + h],
-    ],
-    isClosed: true,
-    strokeMm: 0.1,
-    stroke: '#8a8a8a',
-    dashMm: 1.5,
-  };
+  const { labelWidthMm: widthMm, labelHeightMm: heightMm } = stock;
+  return { ...drawRect({ x, y, widthMm, heightMm }, null, 0.1), stroke: '#8a8a8a', dashMm: 1.5 };
 }
 
 /**

@@ -83,8 +83,8 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
             />
           </div>
         )}
-        <Button look="strong" disabled={rows.length === 0} onClick={() => void savePdf()}>
-          Save as PDF
+        <Button look="strong" data-key="s" disabled={rows.length === 0} onClick={() => void savePdf()}>
+          Save as PDF <kbd className="pl-1 font-normal">S</kbd>
         </Button>
         <Button disabled={rows.length === 0} onClick={() => void saveSvg()}>
           Save as SVG

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { readScan, type Scanned } from '../../../core/labels/index.ts';
 import type { LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createPutBack, createTakeOut } from '../../../core/tracking/index.ts';
+import { createTakeOut } from '../../../core/tracking/index.ts';
 import { createReturn } from '../../../core/tracking/livingActs.ts';
 import { createPutInto, judgePut } from '../../../core/tracking/putActs.ts';
 import { startCodeReader, type CodeReader } from '../../../workers/client.ts';
@@ -17,6 +17,7 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { useHand } from '../../state/hand.ts';
 import { tellOverFull } from '../../state/overFull.ts';
+import { putBack } from '../../state/putBack.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordScanFault } from '../../text/scan.ts';
@@ -234,10 +235,8 @@ export function ScanPage() {
                       look="quiet"
                       disabled={lot.homeId === null}
                       onClick={() =>
-                        void act((now) => createPutBack(now, lot.id, world.nowMs())).then((isDone) => {
-                          if (!isDone) return undefined;
-                          drop(lot.id);
-                          return tellOverFull([lot.homeId!], 'It is back.');
+                        void putBack(lot.id).then((isDone) => {
+                          if (isDone) drop(lot.id);
                         })
                       }
                     >
