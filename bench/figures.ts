@@ -15,8 +15,6 @@ import {
   type MeasureWay,
 } from '../src/core/records/index.ts';
 import { workedExamples } from './worked.ts';
-import { applyChanges } from '../src/core/tracking/index.ts';
-import { createImport } from '../src/core/tracking/stashActs.ts';
 import { Arranger, computeFindings, listFetches, listPieces, moveUnit } from '../src/core/room/index.ts';
 import { createPlaceTree } from '../src/core/storage/index.ts';
 import { nestBoxes } from '../src/core/storage/nest.ts';
@@ -27,6 +25,8 @@ import { packingFigures } from './packing.ts';
 import { placementFigures } from './placement.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
+import { createImport } from '../src/core/acts/index.ts';
+import { applyChanges } from '../src/core/daybook/index.ts';
 
 export interface Figure {
   readonly name: string;

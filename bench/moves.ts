@@ -4,13 +4,12 @@ import { listLoads } from '../src/core/moves/loads.ts';
 import { computeWalkMm, createMoveFacts, createMoveSearch, toSteps, type MoveFacts } from '../src/core/moves/index.ts';
 import { packPlace } from '../src/core/packing/index.ts';
 import { createRandom, shuffle } from '../src/core/random/index.ts';
-import { findRound } from '../src/core/room/round.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { computeSpace, computeStandPoint, computeWayMm, createPlaceTree } from '../src/core/storage/index.ts';
-import { computePresentPackage } from '../src/core/tracking/index.ts';
 import { SIZES } from '../tests/instances.ts';
 import { createTurnedRound } from '../tests/turned.ts';
 import type { Bench, Figure } from './figures.ts';
+import { computePresentPackage, findRound } from '../src/core/whereabouts/index.ts';
 
 /** Steps of the search that makes a plan tidy enough to be worth carrying out. */
 const STEPS = 1_500_000;

@@ -1,7 +1,6 @@
 import { expect } from 'vitest';
 import type { Household } from '../src/core/records/index.ts';
-import { applyChanges, type Draft } from '../src/core/tracking/index.ts';
-import { checkInvariants } from '../src/core/tracking/invariants.ts';
+import { type Draft, applyChanges, checkInvariants } from '../src/core/daybook/index.ts';
 
 type Act = { ok: true; value: Draft } | { ok: false; fault: { code: string; available?: number } };
 

@@ -1,8 +1,8 @@
 import { createRandom, shuffle } from '../src/core/random/index.ts';
 import type { Household, Plan } from '../src/core/records/index.ts';
-import { previewPlan } from '../src/core/tracking/preview.ts';
 import { createRun } from '../src/solver/solve.ts';
 import { createInstance } from './instances.ts';
+import { previewPlan } from '../src/core/suppose/index.ts';
 
 function solve(household: Household, seed: number, steps: number): Pick<Plan, 'assignments'> {
   const run = createRun(household, seed);

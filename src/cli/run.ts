@@ -3,10 +3,10 @@ import { parseArgs } from 'node:util';
 import { checkPlan } from '../check/index.ts';
 import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
 import { getFetchSeconds, type Chronicle, type Plan, type PlanId, type World } from '../core/records/index.ts';
-import { applyChanges, stampEvent } from '../core/tracking/index.ts';
-import { createAdopt } from '../core/tracking/placeActs.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
+import { createAdopt } from '../core/acts/index.ts';
+import { applyChanges, stampEvent } from '../core/daybook/index.ts';
 
 /** Where a command speaks to, and its clock. */
 export interface Terminal {

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
-import { foldEvents } from '../core/tracking/index.ts';
-import { checkInvariants } from '../core/tracking/invariants.ts';
 import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 import { createKitchenHousehold } from './kitchen.ts';
+import { checkInvariants, foldEvents } from '../core/daybook/index.ts';
 
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();

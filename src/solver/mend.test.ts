@@ -2,11 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createUnit } from '../../tests/household.ts';
 import { checkPlan } from '../check/index.ts';
 import type { Household, LotId, PlaceId, Plan, PlanId } from '../core/records/index.ts';
-import { toHomePlan } from '../core/tracking/preview.ts';
-import { withoutPlace } from '../core/tracking/suppose.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { findStale, startMending } from './mend.ts';
 import { createPlan, createRun } from './solve.ts';
+import { toHomePlan, withoutPlace } from '../core/suppose/index.ts';
 
 const { household } = createSampleHousehold(2, 160);
 const run = createRun(household, 1);

@@ -1,9 +1,9 @@
 import { takesRoom, type Household, type LotId, type Plan, type Wish } from '../core/records/index.ts';
-import { previewPlan } from '../core/tracking/preview.ts';
 import { createFacts, type Facts } from './model/index.ts';
 import { describePresent, recount, State } from './score/index.ts';
 import { constructFromPresent, PackingCache, repairPacking } from './search/index.ts';
 import { createRun, type Run, type Solution } from './solve.ts';
+import { previewPlan } from '../core/suppose/index.ts';
 
 /** What of a plan no longer holds. */
 export interface Stale {

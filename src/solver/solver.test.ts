@@ -4,11 +4,11 @@ import { checkPlan } from '../check/index.ts';
 import { createRandom, pick } from '../core/random/index.ts';
 import type { Household, ItemId, Lot, LotId, PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
-import { nameHooks } from '../core/tracking/rebuild.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createFacts, getOptionPackage, getPlaceOf, listOptions, type Offered } from './model/index.ts';
 import { getPrice, recount, State } from './score/index.ts';
 import { createRun, solveFirstFit, type Solution } from './solve.ts';
+import { nameHooks } from '../core/suppose/index.ts';
 
 /** The sample with hooks where things hang now and dividers in every second bin. */
 function withHooksAndCells(household: Household): Household {

@@ -7,10 +7,10 @@ import { computeFindings, listPieces } from '../core/room/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { PARTS, USUAL_BIN } from '../core/storage/parts.ts';
 import { computeSlots } from '../core/storage/index.ts';
-import { withoutPlace } from '../core/tracking/suppose.ts';
-import { checkInvariants } from '../core/tracking/invariants.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { searchWares, type GetResult } from './wares.ts';
+import { checkInvariants } from '../core/daybook/index.ts';
+import { withoutPlace } from '../core/suppose/index.ts';
 
 function bin(id: string, cost: number, most: number, [w, d, h]: readonly [number, number, number]): Ware {
   return {

@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs';
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { DaybookEvent, EventId, ItemId, LotId, Photo, PhotoId } from '../core/records/index.ts';
-import { applyChanges, createTakeOut, createUndo, foldEvents, stampEvent, type Draft } from '../core/tracking/index.ts';
-import { createImport } from '../core/tracking/stashActs.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from './database.ts';
 import { HouseholdStore } from './index.ts';
+import { createImport, createTakeOut } from '../core/acts/index.ts';
+import { type Draft, applyChanges, createUndo, foldEvents, stampEvent } from '../core/daybook/index.ts';
 
 const sample = createSampleHousehold(1, 40);
 const world = { nowMs: () => 5, createId: () => `e-${Math.trunc(performance.now() * 1000)}` };

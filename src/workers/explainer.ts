@@ -12,11 +12,11 @@ import {
 import { computePlaceState } from '../core/drawing/index.ts';
 import type { PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
-import { groupLotsByPlace } from '../core/tracking/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { Told } from './news.ts';
 import type { FromExplainer, Questions, QuestionName, ToExplainer } from './protocol.ts';
+import { groupLotsByPlace } from '../core/whereabouts/index.ts';
 
 const scope = self as unknown as {
   onmessage: ((message: MessageEvent<ToExplainer>) => void) | null;

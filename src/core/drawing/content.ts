@@ -1,7 +1,7 @@
 import type { Spot } from '../packing/index.ts';
 import type { Item, LotId } from '../records/index.ts';
-import type { Content } from '../tracking/index.ts';
 import type { Figure, Shape } from './shapes.ts';
+import type { Content } from '../whereabouts/index.ts';
 
 /** A spot's rectangle as seen from the front. `left` and `bottom` are the place's lower left corner on the wall. */
 function getFront(spot: Spot, left: number, bottom: number): { x: number; y: number; width: number; height: number } {

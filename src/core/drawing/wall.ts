@@ -2,10 +2,10 @@ import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor } from '../storage/bands.ts';
 import { computeSpace, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
-import { computeContents, groupLotsByPlace } from '../tracking/index.ts';
 import { covers, drawClosed, drawTab, zigzag, type PlaceState } from './closed.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
+import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** A wall front on, in mm. Figures come in the order they are drawn: units, their places, the lots in them. */
 export interface WallDrawing {

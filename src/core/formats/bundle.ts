@@ -15,8 +15,7 @@ import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readPictureHead } from './picture.ts';
 import { unpack, type BundleFault } from './unpack.ts';
-import { foldEvents, isSame } from '../tracking/index.ts';
-import { checkInvariants } from '../tracking/invariants.ts';
+import { checkInvariants, foldEvents, isSame } from '../daybook/index.ts';
 
 export type { BundleFault };
 

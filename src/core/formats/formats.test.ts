@@ -3,12 +3,12 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { createCut, applyChanges, stampEvent } from '../tracking/index.ts';
-import { createAdopt } from '../tracking/placeActs.ts';
 import type { Chronicle, Photo, PhotoId, Plan } from '../records/index.ts';
 import { BUNDLE_VERSION } from '../records/migrations.ts';
 import { computeDoorPoint, getWallLine, listWalls } from '../storage/index.ts';
 import { parseBundle, toBundle } from './index.ts';
+import { createAdopt, createCut } from '../acts/index.ts';
+import { applyChanges, stampEvent } from '../daybook/index.ts';
 
 function open(bytes: Uint8Array): Record<string, any> {
   return JSON.parse(strFromU8(unzipSync(bytes)['household.json']!)) as Record<string, any>;

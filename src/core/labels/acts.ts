@@ -1,8 +1,8 @@
 import type { Change, Household, Label, LotId, PlaceId, Saying } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import type { Act } from '../tracking/acts.ts';
-import { createChange } from '../tracking/fold.ts';
 import { createCode } from './code.ts';
+import type { Act } from '../acts/index.ts';
+import { createChange } from '../daybook/index.ts';
 
 /** What a label is of, and what it is to say. */
 export interface Labelled {

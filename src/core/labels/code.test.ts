@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { assignCodes, createCode, createLabelled, findByCode, formatCode, parseCode } from './index.ts';
-import { applyChanges } from '../tracking/index.ts';
 import type { LotId, PlaceId } from '../records/index.ts';
+import { applyChanges } from '../daybook/index.ts';
 
 const LETTERS = '23456789BCDFGHJKLMNPQRSTVWXYZ';
 const none = new Set<string>();

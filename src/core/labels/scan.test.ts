@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import type { Household, LotId, PlaceId } from '../records/index.ts';
-import { applyChanges, type Draft } from '../tracking/index.ts';
-import { createPutInto, isOverFull, judgePut } from '../tracking/putActs.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { assignCodes, createCode, createLabelled, readScan, STAMMER_MS, type LastScan } from './index.ts';
+import { createPutInto, isOverFull, judgePut } from '../acts/index.ts';
+import { type Draft, applyChanges } from '../daybook/index.ts';
 
 const done = (household: Household, act: { ok: boolean; value?: Draft }) => {
   const next = applyChanges(household, act.value!.changes);

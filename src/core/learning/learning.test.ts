@@ -3,8 +3,8 @@ import { createHousehold, createLot, createThing, createUnit, CUTTING } from '..
 import type { DaybookEvent, EventId, EventType, ItemId, LotId, PlaceId } from '../records/index.ts';
 import { getUses } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { applyChanges } from '../tracking/index.ts';
 import { computeLearntUses, createLearn, listNearer } from './index.ts';
+import { applyChanges } from '../daybook/index.ts';
 
 const DAY = 86_400_000;
 const NOW = 1000 * DAY;

@@ -8,8 +8,8 @@ import {
   type LotId,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import type { Act } from '../tracking/acts.ts';
-import { createChange } from '../tracking/fold.ts';
+import type { Act } from '../acts/index.ts';
+import { createChange } from '../daybook/index.ts';
 
 const DAY_MS = 86_400_000;
 const WEEK_MS = 7 * DAY_MS;

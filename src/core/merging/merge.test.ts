@@ -12,23 +12,26 @@ import {
 } from '../../../tests/household.ts';
 import { createChronicle, createSampleHousehold } from '../../sample/index.ts';
 import type { Chronicle, DaybookEvent, EventId, Household, LotId, Place, PlaceId } from '../records/index.ts';
-import { createChange } from '../tracking/fold.ts';
-import { checkInvariants } from '../tracking/invariants.ts';
-import { createGone, createLend } from '../tracking/livingActs.ts';
-import { createSavePlaces } from '../tracking/placeActs.ts';
+import { applyMerge, getLater, planMerge, type Side } from './index.ts';
 import {
-  applyChanges,
   createCut,
+  createGone,
+  createLend,
   createMove,
   createPutBack,
   createRemoveItem,
+  createSavePlaces,
   createTakeOut,
+} from '../acts/index.ts';
+import {
+  applyChanges,
+  checkInvariants,
+  createChange,
   createUndo,
   foldEvents,
   getUndoable,
   stampEvent,
-} from '../tracking/index.ts';
-import { applyMerge, getLater, planMerge, type Side } from './index.ts';
+} from '../daybook/index.ts';
 
 /** A device: what it has, and what it writes from then on. */
 function createDevice(name: string, start: Chronicle, fromMs: number) {

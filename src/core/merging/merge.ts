@@ -2,9 +2,8 @@ import { getAmount, getReserved } from '../measure/index.ts';
 import type { Change, Chronicle, DaybookEvent, EventId, Household, Lot, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { checkContainers, createPlaceTree } from '../storage/index.ts';
-import { fitReserved } from '../tracking/acts.ts';
-import { applyChanges, createChange, isSame } from '../tracking/fold.ts';
-import { checkInvariants, type InvariantFault } from '../tracking/invariants.ts';
+import { fitReserved } from '../acts/index.ts';
+import { type InvariantFault, applyChanges, checkInvariants, createChange, isSame } from '../daybook/index.ts';
 
 type Fields = Record<string, unknown>;
 

@@ -8,8 +8,8 @@ import {
   type PlaceTree,
   type Space,
 } from '../storage/index.ts';
-import { computePresentPackage } from '../tracking/locate.ts';
 import type { Package } from '../measure/index.ts';
+import { computePresentPackage } from '../whereabouts/index.ts';
 
 /** Where a thing is that is in no place: lying about, on the staging table, or out of the way in another room. */
 export const ABOUT = -1;

@@ -9,9 +9,6 @@ import { packPlace } from '../packing/index.ts';
 import { createRandom } from '../random/index.ts';
 import type { Household, Item, LotId, Place, PlaceId, StowForm } from '../records/index.ts';
 import { computeSpace, createPlaceTree } from '../storage/index.ts';
-import { computePresentPackage } from '../tracking/index.ts';
-import { applyChanges } from '../tracking/fold.ts';
-import { createNotFound, createStep } from '../tracking/moveActs.ts';
 import {
   computeLeastTable,
   computeProgress,
@@ -22,6 +19,9 @@ import {
   toSteps,
   type Step,
 } from './index.ts';
+import { createNotFound, createStep } from '../acts/index.ts';
+import { applyChanges } from '../daybook/index.ts';
+import { computePresentPackage } from '../whereabouts/index.ts';
 
 const LITRE = 1e6;
 

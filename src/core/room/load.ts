@@ -1,6 +1,6 @@
 import type { Household, Lot, Place, PlaceId, UnitSpec } from '../records/index.ts';
 import { computeTraits, type PlaceTree } from '../storage/index.ts';
-import { computePresentPackage, groupLotsByPlace } from '../tracking/index.ts';
+import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** What lies in a compartment or bin, and what it is said to carry, g. */
 export interface PlaceLoad {

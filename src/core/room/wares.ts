@@ -9,10 +9,10 @@ import {
 } from '../storage/index.ts';
 import { getBoxSize, getSlotSize, nestBoxes } from '../storage/nest.ts';
 import { fromOwnPart } from '../storage/ownParts.ts';
-import { applyChanges } from '../tracking/index.ts';
-import { createSavePlaces } from '../tracking/placeActs.ts';
 import { computeFindings } from './findings.ts';
 import { listPieces } from './pieces.ts';
+import { createSavePlaces } from '../acts/index.ts';
+import { applyChanges } from '../daybook/index.ts';
 
 /** Some of a ware put somewhere: the new places, the compartment or room they are in, and how many of the ware they are. */
 export interface Got {

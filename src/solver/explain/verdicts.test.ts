@@ -6,8 +6,8 @@ import { describePresent, recount } from '../score/index.ts';
 import { computeHomes } from './homes.ts';
 import { computeGroupVerdicts, computeVerdicts } from './verdicts.ts';
 import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
-import { applyChanges } from '../../core/tracking/index.ts';
-import { createMoveTogether } from '../../core/tracking/placeActs.ts';
+import { createMoveTogether } from '../../core/acts/index.ts';
+import { applyChanges } from '../../core/daybook/index.ts';
 
 const { household } = createSampleHousehold();
 const facts = createFacts(household);

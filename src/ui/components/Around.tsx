@@ -1,11 +1,10 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Household, LotId } from '../../core/records/index.ts';
-import { computeAround } from '../../core/tracking/around.ts';
-import { computeContents } from '../../core/tracking/index.ts';
 import { getTree } from '../state/derived.ts';
 import { getLotsByPlace } from '../state/whereabouts.ts';
 import { explained } from './explained.ts';
+import { computeAround, computeContents } from '../../core/whereabouts/index.ts';
 
 /** More than so many are counted. */
 const NAMED = 4;

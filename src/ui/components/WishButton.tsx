@@ -1,9 +1,9 @@
 import type { Wish } from '../../core/records/index.ts';
-import { createLiftWish, createWish, findWish } from '../../core/tracking/wishActs.ts';
 import { useApp, useHousehold, world } from '../state/app.ts';
 import { getGroups, getTree } from '../state/derived.ts';
 import { wordWish } from '../text/wishes.ts';
 import { Button } from './Button.tsx';
+import { createLiftWish, createWish, findWish } from '../../core/acts/index.ts';
 
 interface WishButtonProps {
   readonly wish: Partial<Omit<Wish, 'id'>> & Pick<Wish, 'kind'>;

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { createTakeOut } from '../../core/tracking/index.ts';
 import { useApp, world } from '../state/app.ts';
 import { useChoices } from '../state/choices.ts';
 import { putBack } from '../state/putBack.ts';
 import { useQuickWanted } from '../state/quick.ts';
 import type { Help } from './explained.ts';
 import { SCREENS } from './Selvage.tsx';
+import { createTakeOut } from '../../core/acts/index.ts';
 
 function isTyping(target: EventTarget | null): boolean {
   return (

@@ -1,7 +1,7 @@
 import { USUAL_STAGING, type LotId } from '../../core/records/index.ts';
-import { computePresentPackage } from '../../core/tracking/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { wordCount } from '../text/index.ts';
+import { computePresentPackage } from '../../core/whereabouts/index.ts';
 
 /** Of the picture, mm of the table a px at most. */
 const HIGH_PX = 190;

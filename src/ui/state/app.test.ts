@@ -2,8 +2,9 @@ import Dexie from 'dexie';
 import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Chronicle, Household, LotId } from '../../core/records/index.ts';
-import { createCut, createTakeOut, createPutBack, foldEvents } from '../../core/tracking/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
+import { createCut, createPutBack, createTakeOut } from '../../core/acts/index.ts';
+import { foldEvents } from '../../core/daybook/index.ts';
 
 /** One window of the app: a module of its own, so that two of them share only the browser's storage. */
 async function openWindow() {

@@ -12,17 +12,17 @@ import type {
   PlaceId,
   World,
 } from '../../core/records/index.ts';
+import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
+import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
+import type { ActFault } from '../../core/acts/index.ts';
 import {
+  type Draft,
   applyChanges,
   createUndo,
   getUndoable,
+  listFollowers,
   stampEvent,
-  type ActFault,
-  type Draft,
-} from '../../core/tracking/index.ts';
-import { listFollowers } from '../../core/tracking/followers.ts';
-import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
-import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
+} from '../../core/daybook/index.ts';
 
 type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 

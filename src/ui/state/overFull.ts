@@ -1,8 +1,8 @@
 import type { PlaceId } from '../../core/records/index.ts';
 import { formatPlaceName } from '../../core/storage/index.ts';
-import { isOverFull } from '../../core/tracking/putActs.ts';
 import { useApp } from './app.ts';
 import { getTree } from './derived.ts';
+import { isOverFull } from '../../core/acts/index.ts';
 
 /** After something was put into places: says which of them is over full now, for it was done all the same. */
 export function tellOverFull(placeIds: readonly PlaceId[], done: string): void {

@@ -1,6 +1,7 @@
 import type { LotId } from '../../core/records/index.ts';
-import { createPutBack, type Draft } from '../../core/tracking/index.ts';
 import { useApp, world } from './app.ts';
+import { createPutBack } from '../../core/acts/index.ts';
+import type { Draft } from '../../core/daybook/index.ts';
 
 /** Puts a lot back to its home, and says so where that is over full then. */
 export async function putBack(id: LotId): Promise<boolean> {

@@ -1,7 +1,7 @@
 import type { Household, Lot, LotId, PlaceId } from '../../core/records/index.ts';
 import { computeSpace } from '../../core/storage/index.ts';
-import { computeContents, computeStanding, groupLotsByPlace, type Standing } from '../../core/tracking/index.ts';
 import { derive, getTree } from './derived.ts';
+import { type Standing, computeContents, computeStanding, groupLotsByPlace } from '../../core/whereabouts/index.ts';
 
 export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 'is'));
 

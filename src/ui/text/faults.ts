@@ -1,8 +1,8 @@
 import type { RecordFault } from '../../core/records/index.ts';
-import type { ActFault } from '../../core/tracking/index.ts';
 import type { AmountFault, UnitSystem } from '../../core/units/index.ts';
 import type { StoreFault } from '../../storage/index.ts';
 import { formatAmount } from './things.ts';
+import type { ActFault } from '../../core/acts/index.ts';
 
 /** Why a typed amount was not taken, with an example of what would be. */
 export function wordAmountFault(fault: AmountFault, example: string): string {

@@ -2,11 +2,10 @@ import type { PegFamily } from '../../core/records/index.ts';
 import type { Board } from '../../core/storage/boards.ts';
 import type { PlaceTree } from '../../core/storage/index.ts';
 import type { HookFault } from '../../core/storage/pegs.ts';
-import type { Put } from '../../core/tracking/putBin.ts';
-import type { SlotFit } from '../../core/tracking/rebuild.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 import { wordContainerFault } from './roomFaults.ts';
+import type { Put, SlotFit } from '../../core/suppose/index.ts';
 
 /** Words of a wall that is rebuilt in place; not in the index, only that needs them. */
 

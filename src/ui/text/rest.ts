@@ -1,8 +1,8 @@
 import type { Household } from '../../core/records/index.ts';
-import type { Rest } from '../../core/tracking/rest.ts';
 import { formatClothLength } from '../../core/units/index.ts';
 import { wordClass, wordGroup } from './groups.ts';
 import { wordForm } from './names.ts';
+import type { Rest } from '../../core/suppose/index.ts';
 
 /** What is left after a cut, and whether it still deserves its board, class and group; empty where all stays as it was. */
 export function wordRest(rest: Rest, household: Household): string {

@@ -1,8 +1,8 @@
 import type { ContainerSpec } from '../../core/records/index.ts';
 import type { ContainerFault, PlaceTree, UnitFault } from '../../core/storage/index.ts';
-import type { Disturbance } from '../../core/tracking/placeActs.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
+import type { Disturbance } from '../../core/acts/index.ts';
 
 /** What a container is called. */
 export function wordContainerKind(kind: ContainerSpec['kind']): string {

@@ -1,5 +1,5 @@
-import type { PlanStanding } from '../../core/tracking/planActs.ts';
 import { wordCount } from './grammar.ts';
+import type { PlanStanding } from '../../core/acts/index.ts';
 
 /** What a plan does not know, or knows and is no more; null where it is whole. */
 export function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): string | null {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { computeGroups, computeNeeds } from '../../core/grouping/index.ts';
-import type { Standing } from '../../core/tracking/index.ts';
 import { createPlaceTree } from '../../core/storage/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { wordAmount, wordCount, wordGroup, wordStanding, wordThing, wordUnplaced } from './index.ts';
 import { explainNeeds } from './needs.ts';
+import type { Standing } from '../../core/whereabouts/index.ts';
 
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);

@@ -1,5 +1,5 @@
-import type { Standing } from '../../core/tracking/index.ts';
 import { wordOrdinal } from './grammar.ts';
+import type { Standing } from '../../core/whereabouts/index.ts';
 
 /** `4th of 9 from the left`, as the eye counts it. */
 export function wordStanding(standing: Standing): string {

@@ -267,7 +267,7 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: num
 function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
   const act = useApp((state) => state.act);
   const comeBack = async () => {
-    const { createReturn } = await import('../../../core/tracking/livingActs.ts');
+    const { createReturn } = await import('../../../core/acts/index.ts');
     await act((now) => createReturn(now, lot.id, world.nowMs()));
   };
   return (

@@ -3,7 +3,6 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { compareCount, createCountPlace, listToCount, type Found } from '../../../core/tracking/countActs.ts';
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -18,6 +17,7 @@ import { useFound } from '../../state/finder.ts';
 import { computeWhereabouts, getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordWhereShort } from '../../components/where.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
+import { type Found, compareCount, createCountPlace, listToCount } from '../../../core/acts/index.ts';
 
 /** Counting, place by place: tick what is there, type what is left; the daybook gets the differences. */
 export function CountPage() {

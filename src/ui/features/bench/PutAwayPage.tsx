@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createMove } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -14,6 +13,7 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount, wordForm, wordHomeOffer } from '../../text/index.ts';
 import { wordCompany } from '../../text/bench.ts';
 import { findStrays, type Thing } from './benchFacts.ts';
+import { createMove } from '../../../core/acts/index.ts';
 
 /** The three best places, each by one key that lies side by side with the others. */
 const KEYS = ['i', 'o', 'p'] as const;

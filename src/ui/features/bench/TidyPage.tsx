@@ -2,8 +2,6 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createPutBackAll } from '../../../core/tracking/livingActs.ts';
-import { computeTidyRound } from '../../../core/tracking/tidy.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -15,6 +13,8 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { tellOverFull } from '../../state/overFull.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
+import { createPutBackAll } from '../../../core/acts/index.ts';
+import { computeTidyRound } from '../../../core/whereabouts/index.ts';
 
 /** What is out goes home in one walk round the room. */
 export function TidyPage() {

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Bar, BarChart, Legend, XAxis, YAxis } from 'recharts';
-import { computeMonthActs } from '../../../core/tracking/monthActs.ts';
 import { explained } from '../../components/explained.ts';
 import { useApp, world } from '../../state/app.ts';
+import { computeMonthActs } from '../../../core/daybook/index.ts';
 
 const MONTHS = 12;
 const monthName = new Intl.DateTimeFormat('en', { month: 'short', year: '2-digit', timeZone: 'UTC' });

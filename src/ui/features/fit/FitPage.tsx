@@ -2,7 +2,6 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import type { Household } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { previewPlan } from '../../../core/tracking/preview.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
@@ -13,12 +12,13 @@ import { explained } from '../../components/explained.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
-import { listKept } from '../../../core/tracking/planActs.ts';
 import { KeptPlans } from './KeptPlans.tsx';
 import { MoveList } from './MoveList.tsx';
 import { PlanTicket } from './PlanTicket.tsx';
 import { listMoves } from './planMoves.ts';
 import { UnplacedList } from './UnplacedList.tsx';
+import { listKept } from '../../../core/acts/index.ts';
+import { previewPlan } from '../../../core/suppose/index.ts';
 
 type Tab = 'wall' | 'moves' | 'unplaced' | 'kept';
 

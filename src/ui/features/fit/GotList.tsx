@@ -1,6 +1,5 @@
 import { getCost, withNewIds, type Got } from '../../../core/room/wares.ts';
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -8,6 +7,7 @@ import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 /** `into Tall cubes › A3`, or for a piece `at the Free wall of Kitchen`. */
 function wordSpot(tree: PlaceTree, { within, places }: Got): string {

@@ -1,13 +1,6 @@
 import { useMemo, useState } from 'react';
 import { getFetchSeconds, type Plan } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import {
-  computePlanStanding,
-  createDropPlan,
-  listDifferences,
-  listKept,
-  type PlanStanding,
-} from '../../../core/tracking/planActs.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -18,6 +11,13 @@ import { getTree } from '../../state/derived.ts';
 import { wordStale } from '../../text/stale.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+import {
+  type PlanStanding,
+  computePlanStanding,
+  createDropPlan,
+  listDifferences,
+  listKept,
+} from '../../../core/acts/index.ts';
 
 const ROWS: readonly { name: string; how: string; tell: (plan: Plan, standing: PlanStanding) => string }[] = [
   {

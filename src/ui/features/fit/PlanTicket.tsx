@@ -1,8 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { getFetchSeconds, takesRoom, type Plan, type Score } from '../../../core/records/index.ts';
-import { computePlanStanding, createKeepPlan, listKept, MOST_KEPT } from '../../../core/tracking/planActs.ts';
-import { createAdopt, createCarryAll } from '../../../core/tracking/placeActs.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -13,10 +11,18 @@ import { getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
-import { toHomePlan } from '../../../core/tracking/preview.ts';
 import { wordStale } from '../../text/stale.ts';
 import { Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
 import { WishList } from './WishList.tsx';
+import {
+  MOST_KEPT,
+  computePlanStanding,
+  createAdopt,
+  createCarryAll,
+  createKeepPlan,
+  listKept,
+} from '../../../core/acts/index.ts';
+import { toHomePlan } from '../../../core/suppose/index.ts';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { createDropWare, createSaveWare } from '../../../core/tracking/wareActs.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
 import { formatSizes, type UnitSystem } from '../../../core/units/index.ts';
 import type { Ware } from '../../../core/records/index.ts';
@@ -11,6 +10,7 @@ import { capitalise } from '../../text/index.ts';
 import { wordPart } from '../../text/room.ts';
 import { useFitRun } from './fitRun.ts';
 import { createWareFields, readWareFields, type WareFields } from './wareFields.ts';
+import { createDropWare, createSaveWare } from '../../../core/acts/index.ts';
 
 const MOST_WARES = 40;
 

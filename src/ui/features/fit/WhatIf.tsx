@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { withMoreCloth, withoutPlace } from '../../../core/tracking/suppose.ts';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -8,6 +7,7 @@ import { useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordAmountFault, wordGroup } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+import { withMoreCloth, withoutPlace } from '../../../core/suppose/index.ts';
 
 /** More cloth than this is no question of where to put it. */
 const MOST_MM = 500_000;

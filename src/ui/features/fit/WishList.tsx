@@ -1,8 +1,8 @@
-import { createLiftWish } from '../../../core/tracking/wishActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordWish } from '../../text/wishes.ts';
+import { createLiftWish } from '../../../core/acts/index.ts';
 
 /** What is asked of every plan, each to be lifted. */
 export function WishList() {

@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react';
 import { getFetchSeconds, parseRecord, type Estimates, type Household } from '../../../core/records/index.ts';
 import { findPreset, getPreset, PRESETS, type Preset } from '../../../core/records/presets.ts';
-import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
+import { createSaveSettings } from '../../../core/acts/index.ts';
 
 const PRESET_WORDS: Record<Preset, string> = {
   usual: 'The usual figures',

@@ -1,5 +1,4 @@
 import { useState, type ChangeEvent } from 'react';
-import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -11,6 +10,7 @@ import { Page } from '../../components/Page.tsx';
 import { EstimatesForm } from './EstimatesForm.tsx';
 import { photoStore, useApp, useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
+import { createSaveSettings } from '../../../core/acts/index.ts';
 
 /** Who lives here, how things are folded, and the file that holds everything. */
 export function HouseholdPage() {

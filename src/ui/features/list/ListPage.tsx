@@ -3,7 +3,6 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { listTargets, type RowFault } from '../../../core/formats/csv/index.ts';
 import { KINDS, type Kind } from '../../../core/records/index.ts';
-import { createImport } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
@@ -12,6 +11,7 @@ import { useChoices } from '../../state/choices.ts';
 import { capitalise, wordCount, wordKindPlural } from '../../text/index.ts';
 import { wordRowFault } from '../../text/tables.ts';
 import { useTableImport, type TableImporter } from './useTableImport.ts';
+import { createImport } from '../../../core/acts/index.ts';
 
 /** Brings a list in: pasted from a spreadsheet or opened from a file, looked over cell by cell, then taken in whole. */
 export function ListPage() {

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { cutBlock, type Block, type Step } from '../../../core/moves/index.ts';
-import { createSaveSettings } from '../../../core/tracking/index.ts';
 import { USUAL_STAGING, type LotId } from '../../../core/records/index.ts';
 import { formatMass, formatMinutes, formatSize, formatVolume, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -17,6 +16,7 @@ import { wordCount } from '../../text/index.ts';
 import { wordBlock, wordDeed, wordWay } from '../../text/moves.ts';
 import { getTableMm3, useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
+import { createSaveSettings } from '../../../core/acts/index.ts';
 
 const HOW_SECONDS =
   'Each thing by what carrying one costs, twice where it is folded anew; the way on foot; bending, opening and pulling out at both ends: all by the figures in House.';

@@ -2,8 +2,6 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { cutBlock, type Spot, type Step } from '../../../core/moves/index.ts';
 import type { Household, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
-import { getUndoable } from '../../../core/tracking/index.ts';
-import { createDoesNotFit, createNotFound, createStep } from '../../../core/tracking/moveActs.ts';
 import { formatMass, formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -19,6 +17,8 @@ import { wordCount, wordEvent, wordForm, wordStanding } from '../../text/index.t
 import { wordDeed, wordSpot, wordWay } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
+import { createDoesNotFit, createNotFound, createStep } from '../../../core/acts/index.ts';
+import { getUndoable } from '../../../core/daybook/index.ts';
 
 /** One step at a time, large enough to be read with both hands full. */
 export function StepPage() {

@@ -1,10 +1,10 @@
 import { create } from 'zustand';
 import { USUAL_STAGING, type Household, type LotId, type Settings } from '../../../core/records/index.ts';
-import { createAdopt } from '../../../core/tracking/placeActs.ts';
-import { toHomePlan } from '../../../core/tracking/preview.ts';
 import { startMover, startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { FoundMoves } from '../../../workers/protocol.ts';
 import { useApp, world } from '../../state/app.ts';
+import { createAdopt } from '../../../core/acts/index.ts';
+import { toHomePlan } from '../../../core/suppose/index.ts';
 
 /** Things stand on the table in piles of about this height, with as much air between them. */
 const PILE_MM = 300;

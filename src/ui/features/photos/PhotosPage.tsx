@@ -3,7 +3,6 @@ import { useLocation, useNavigate } from 'react-router';
 import { completeSketch, parseLine, type Sketch } from '../../../core/catalog/index.ts';
 import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
-import { createImport } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { photoStore, useApp, useHousehold, world, type Thing } from '../../state/app.ts';
@@ -21,6 +20,7 @@ import {
   wordStoreFault,
 } from '../../text/index.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
+import { createImport } from '../../../core/acts/index.ts';
 
 interface Draft {
   readonly thing: Thing | null;

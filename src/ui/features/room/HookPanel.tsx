@@ -1,8 +1,6 @@
 import type { PegHook, PegSpec, Place } from '../../../core/records/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { getHoleMm, getPegFamily, HOOK_KINDS } from '../../../core/storage/pegs.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
-import { nameHooks } from '../../../core/tracking/rebuild.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row, SelectField } from '../../components/fields.tsx';
@@ -11,6 +9,8 @@ import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { wordCount } from '../../text/index.ts';
 import { wordHookKind, wordPegFamily } from '../../text/rebuild.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
+import { nameHooks } from '../../../core/suppose/index.ts';
 
 function wordHook({ projectionMm, loadG, wireMm }: Omit<PegHook, 'family' | 'column' | 'row'>, units: UnitSystem) {
   return `${formatSize(projectionMm, units)} long, ${formatSize(wireMm, units)} wire, carries ${formatMass(loadG, units)}`;

@@ -1,11 +1,11 @@
 import { useRef, useState } from 'react';
 import type { Place } from '../../../core/records/index.ts';
 import { findFreeX, listWalls } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordRecordFault } from '../../text/index.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 const MOST_BYTES = 2_000_000;
 

@@ -8,7 +8,6 @@ import {
   type Piece,
 } from '../../../core/room/index.ts';
 import type { Place, UnitSpec } from '../../../core/records/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { computeFootprint, computeStationPoint } from '../../../core/storage/index.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -18,6 +17,7 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordHeight, wordSpread } from '../../text/room.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 interface PieceTicketProps {
   readonly room: Place;

@@ -1,8 +1,6 @@
 import type { Place } from '../../../core/records/index.ts';
 import { divideSlot } from '../../../core/storage/boards.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
-import { judgeDraft } from '../../../core/tracking/rebuild.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -10,6 +8,8 @@ import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { wordSlotFits } from '../../text/rebuild.ts';
 import { HookPanel } from './HookPanel.tsx';
+import { createSavePlaces } from '../../../core/acts/index.ts';
+import { judgeDraft } from '../../../core/suppose/index.ts';
 
 const DIVIDED = new Set(['cubes', 'bookcase', 'closet']);
 

@@ -11,7 +11,6 @@ import {
 } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -29,6 +28,7 @@ import { PieceFromFile } from './PieceFromFile.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
 import { SheetMenu } from './SheetMenu.tsx';
 import { usePlan } from './usePlan.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 const ArrangeScreen = lazy(async () => ({ default: (await import('./ArrangeScreen.tsx')).ArrangeScreen }));
 

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { parseRecord, type Place, type PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -13,6 +12,7 @@ import { wordContainerKind } from '../../text/roomFaults.ts';
 import { BinFieldset } from './BinFieldset.tsx';
 import { createBinFields, readBinFields, type BinFields } from './binFields.ts';
 import { SaveFoot } from './SaveFoot.tsx';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 /** A first guess at a bin of which nothing is known, mm. */
 const USUAL_OPENING = [330, 370, 250] as const;

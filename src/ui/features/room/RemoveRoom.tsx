@@ -1,10 +1,10 @@
 import { useNavigate } from 'react-router';
 import type { Place } from '../../../core/records/index.ts';
-import { createRemoveRoom, findRoomLoss } from '../../../core/tracking/placeActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
+import { createRemoveRoom, findRoomLoss } from '../../../core/acts/index.ts';
 
 /** Takes a room out of the household, saying what hangs on it. */
 export function RemoveRoom({ room }: { room: Place }) {

@@ -3,7 +3,6 @@ import { useFieldArray, useForm } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { DoorSwing, Place, RoomSpec } from '../../../core/records/index.ts';
 import { computeFootprint, standUnit } from '../../../core/storage/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
@@ -12,6 +11,7 @@ import { getTree } from '../../state/derived.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { RemoveRoom } from './RemoveRoom.tsx';
 import { SaveFoot } from './SaveFoot.tsx';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 interface RoomFormProps {
   readonly room: Place;

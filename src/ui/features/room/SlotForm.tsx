@@ -11,7 +11,6 @@ import {
   type PlaceId,
 } from '../../../core/records/index.ts';
 import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts';
-import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
 import { formatMass, formatSizes, parseMassG } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
@@ -23,6 +22,7 @@ import { createBinFields, readBinFields, toBinFields, type BinFields } from './b
 import { WhichBins } from './WhichBins.tsx';
 import { capitalise, wordAmountFault, wordLight, wordOpening, wordRecordFault } from '../../text/index.ts';
 import { wordContainerFault, wordDisturbance } from '../../text/roomFaults.ts';
+import { createSavePlaces, findDisturbance } from '../../../core/acts/index.ts';
 
 interface SlotFields {
   name: string;

@@ -5,8 +5,6 @@ import { applyUnitSpec } from '../../../core/storage/boards.ts';
 import { checkContainers, checkUnitOnWall, findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts';
 import { fromOwnPart, toOwnPart } from '../../../core/storage/ownParts.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
-import { createSaveSettings } from '../../../core/tracking/index.ts';
-import { createSavePlaces, findDisturbance } from '../../../core/tracking/placeActs.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
@@ -17,6 +15,7 @@ import { capitalise, wordCount } from '../../text/index.ts';
 import { wordContainerFault, wordDisturbance, wordUnitFault } from '../../text/roomFaults.ts';
 import { wordPart } from '../../text/room.ts';
 import { createUnitFields, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
+import { createSavePlaces, createSaveSettings, findDisturbance } from '../../../core/acts/index.ts';
 
 /** What saving the form would do, worked out while one types. */
 interface UnitChange {

@@ -9,10 +9,10 @@ import {
   type Worth,
 } from '../../../core/room/index.ts';
 import type { Arrangement, Place, Position } from '../../../core/records/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { startArranger, type PlannerHandle } from '../../../workers/client.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 /** Tries of one search: some twenty seconds on a small machine. */
 const STEPS = 6000;

@@ -8,9 +8,9 @@ import {
   type Triangle,
 } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
-import { createSavePlaces } from '../../../core/tracking/placeActs.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { createSavePlaces } from '../../../core/acts/index.ts';
 
 /** Key presses that follow each other within this time are one move. */
 const REST_MS = 1200;

@@ -3,9 +3,6 @@ import { Link, useNavigate } from 'react-router';
 import { readScan, type Scanned } from '../../../core/labels/index.ts';
 import type { LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { createTakeOut } from '../../../core/tracking/index.ts';
-import { createReturn } from '../../../core/tracking/livingActs.ts';
-import { createPutInto, judgePut } from '../../../core/tracking/putActs.ts';
 import { startCodeReader, type CodeReader } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -24,6 +21,7 @@ import { wordScanFault } from '../../text/scan.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Camera } from './Camera.tsx';
 import { useScanner } from './useScanner.ts';
+import { createPutInto, createReturn, createTakeOut, judgePut } from '../../../core/acts/index.ts';
 
 /** What the last code led to. */
 type Answer =

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
 import type { LotId } from '../../../core/records/index.ts';
-import { createPick } from '../../../core/tracking/sortActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField } from '../../components/fields.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
+import { createPick } from '../../../core/acts/index.ts';
 
 interface HandSortProps {
   readonly group: Group;

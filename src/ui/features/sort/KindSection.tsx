@@ -9,7 +9,6 @@ import {
   type Order,
   type School,
 } from '../../../core/records/index.ts';
-import { createSetBounds, createSort } from '../../../core/tracking/sortActs.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -21,6 +20,7 @@ import { wordOrder, wordSchool } from '../../text/schools.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getMeasure, getScale, listMarks, MEASURE_LABEL, nameClass } from './measures.ts';
 import { TagWords } from './TagWords.tsx';
+import { createSetBounds, createSort } from '../../../core/acts/index.ts';
 
 const MOST_LEVELS = 3;
 const selectClass = 'h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8';

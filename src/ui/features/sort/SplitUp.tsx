@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { getWholeId, type Group } from '../../../core/grouping/index.ts';
 import { proposeSplit } from '../../../core/grouping/split.ts';
-import { createSplit } from '../../../core/tracking/sortActs.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -11,6 +10,7 @@ import { wordCount, wordGroup } from '../../text/index.ts';
 import { wordSplitBy } from '../../text/schools.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getSplitScale, listSplitMarks } from './measures.ts';
+import { createSplit } from '../../../core/acts/index.ts';
 
 /** Where a group that no place holds is best cut; or, where it is cut, its boundaries to move. */
 export function SplitUp({ group }: { group: Group }) {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Kind } from '../../../core/records/index.ts';
-import { createSort } from '../../../core/tracking/sortActs.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { wordKindPlural } from '../../text/index.ts';
+import { createSort } from '../../../core/acts/index.ts';
 
 const MOST_TAGS = 20;
 const MOST_SIGNS = 40;

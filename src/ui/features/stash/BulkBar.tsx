@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { CARE_FLAGS, type CareFlag, type Item, type StationId } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
-import { createChangeLots, createChangeMany } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -9,6 +8,7 @@ import { getTree } from '../../state/derived.ts';
 import { wordCare, wordCount } from '../../text/index.ts';
 import { barClass } from './NarrowBar.tsx';
 import type { StashRow } from './rows.ts';
+import { createChangeLots, createChangeMany } from '../../../core/acts/index.ts';
 
 /** Changes the same about everything that is ticked, as one act with one undo. */
 export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {

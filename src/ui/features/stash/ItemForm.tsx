@@ -16,7 +16,6 @@ import {
   type StowForm,
 } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
-import { createRemoveItem, createSaveItem } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
@@ -27,6 +26,7 @@ import { createFieldMakers, KindFields, MoreKindFields, Options, Pair } from './
 import { TwinHint } from './TwinHint.tsx';
 import { createFields, listUsualForms, toFields, type ItemFields } from './itemFields.ts';
 import { readFields } from './itemForm.ts';
+import { createRemoveItem, createSaveItem } from '../../../core/acts/index.ts';
 
 /** What can be kept so at all, by kind. */
 const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {

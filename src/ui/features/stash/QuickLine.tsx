@@ -2,7 +2,6 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { completeSketch, parseLine, type Birth } from '../../../core/catalog/index.ts';
 import { computePackage, getAmount } from '../../../core/measure/index.ts';
 import type { ItemId, Kind, LotId } from '../../../core/records/index.ts';
-import { createSaveItem } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
 import { TwinHint } from './TwinHint.tsx';
@@ -21,6 +20,7 @@ import {
   wordRecordFault,
   wordThing,
 } from '../../text/index.ts';
+import { createSaveItem } from '../../../core/acts/index.ts';
 
 interface QuickLineProps {
   readonly kind: Kind;

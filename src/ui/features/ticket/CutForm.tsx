@@ -1,13 +1,13 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { DaybookEvent, Household, Lot } from '../../../core/records/index.ts';
-import { createCut } from '../../../core/tracking/index.ts';
-import { judgeRest } from '../../../core/tracking/rest.ts';
 import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { wordActFault, wordAmountFault } from '../../text/index.ts';
 import { wordRest } from '../../text/rest.ts';
+import { createCut } from '../../../core/acts/index.ts';
+import { judgeRest } from '../../../core/suppose/index.ts';
 
 /** What things were cut for, are promised to or are gathered for; the newest first. */
 function listProjects(household: Household, events: readonly DaybookEvent[]): string[] {

@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { Household, Item, Lot } from '../../../core/records/index.ts';
-import { createGone, createLend, createUse, WAYS_OUT, type WayOut } from '../../../core/tracking/livingActs.ts';
-import { createNotFound } from '../../../core/tracking/moveActs.ts';
 import { parseArea, parseCount } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { wordAmount, wordAmountFault } from '../../text/index.ts';
+import { WAYS_OUT, type WayOut, createGone, createLend, createNotFound, createUse } from '../../../core/acts/index.ts';
 
 const WAY_WORDS: Record<WayOut, string> = {
   usedUp: 'All of it is used up',

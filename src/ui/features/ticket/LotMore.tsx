@@ -12,8 +12,6 @@ import {
   type LotId,
   type StowForm,
 } from '../../../core/records/index.ts';
-import { createSaveItem, createTakeOut } from '../../../core/tracking/index.ts';
-import { createRelease, createReserve, createWash, createWrap } from '../../../core/tracking/stashActs.ts';
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -23,6 +21,14 @@ import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
+import {
+  createRelease,
+  createReserve,
+  createSaveItem,
+  createTakeOut,
+  createWash,
+  createWrap,
+} from '../../../core/acts/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));

@@ -1,8 +1,6 @@
 import { lazy, Suspense, useContext, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
-import { createMove, createTakeOut } from '../../../core/tracking/index.ts';
-import { createReturn } from '../../../core/tracking/livingActs.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -37,6 +35,7 @@ import { LotMore } from './LotMore.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
 import { ThreadMatch } from './ThreadMatch.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
+import { createMove, createReturn, createTakeOut } from '../../../core/acts/index.ts';
 
 const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
 

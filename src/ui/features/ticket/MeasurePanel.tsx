@@ -13,7 +13,6 @@ import {
   type Gauge,
 } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
-import { createMeasure, createSaveItem } from '../../../core/tracking/index.ts';
 import {
   formatMass,
   formatSize,
@@ -37,6 +36,7 @@ import {
   wordReading,
 } from '../../text/index.ts';
 import { useScale } from './useScale.ts';
+import { createMeasure, createSaveItem } from '../../../core/acts/index.ts';
 
 const HOW_MUCH =
   'The reading by this way of measuring and the figures of the thing, worked backwards; the line below says which.';

@@ -1,12 +1,12 @@
 import { useMemo, useState } from 'react';
 import { createTwinFinder } from '../../../core/catalog/index.ts';
 import type { Household, Item, ItemId } from '../../../core/records/index.ts';
-import { createMerge } from '../../../core/tracking/stashActs.ts';
 import { Button } from '../../components/Button.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { wordAmount, wordLikeness, wordThing } from '../../text/index.ts';
+import { createMerge } from '../../../core/acts/index.ts';
 
 /** Things much like this one, side by side with it; one of them can be made of the two. */
 export function MergeForm({ household, item, onDone }: { household: Household; item: Item; onDone: () => void }) {

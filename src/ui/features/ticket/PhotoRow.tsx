@@ -1,12 +1,12 @@
 import { useRef, useState } from 'react';
 import type { Item, Photo, PhotoId } from '../../../core/records/index.ts';
-import { createSaveItem } from '../../../core/tracking/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
 import { photoStore, useApp } from '../../state/app.ts';
 import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
 import { wordStoreFault } from '../../text/index.ts';
 import { wordPictureFault } from '../../text/tables.ts';
+import { createSaveItem } from '../../../core/acts/index.ts';
 
 const MOST_PHOTOS = 12;
 

@@ -4,7 +4,6 @@ import type { Household, PlaceId } from '../../../core/records/index.ts';
 import { computePlaceState } from '../../../core/drawing/index.ts';
 import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { formatMass, formatSize, formatSizes } from '../../../core/units/index.ts';
-import { computePresentPackage } from '../../../core/tracking/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
@@ -19,6 +18,7 @@ import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts
 import { wordHowMuch } from '../../text/measures.ts';
 import { explainPlaceReason } from '../../text/whys.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
+import { computePresentPackage } from '../../../core/whereabouts/index.ts';
 
 function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const reasons = useAnswer(household, 'whyPlace', id);

@@ -1,6 +1,6 @@
 import { createLooseLot, type Item, type ItemId, type Lot, type LotId } from '../../../core/records/index.ts';
-import { createSaveItem } from '../../../core/tracking/index.ts';
 import { world, type useApp } from '../../state/app.ts';
+import { createSaveItem } from '../../../core/acts/index.ts';
 
 /** Makes a scrap of a cloth, wrapped with it, a handful to begin with; its form is opened next. */
 export async function addScrap(

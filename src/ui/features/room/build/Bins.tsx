@@ -2,13 +2,13 @@ import type { KeyboardEvent } from 'react';
 import type { Figure } from '../../../../core/drawing/index.ts';
 import type { Place, PlaceId } from '../../../../core/records/index.ts';
 import { formatPlaceName } from '../../../../core/storage/index.ts';
-import { putBin } from '../../../../core/tracking/putBin.ts';
 import { useApp, useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { wordPut } from '../../../text/rebuild.ts';
 import { useCarry } from './useCarry.ts';
 import type { Hands } from './useHeld.ts';
+import { putBin } from '../../../../core/suppose/index.ts';
 
 interface BinsProps {
   /** Every compartment of the wall, and where it is drawn; mm. */

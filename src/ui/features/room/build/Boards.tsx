@@ -1,13 +1,13 @@
 import type { KeyboardEvent } from 'react';
 import type { Place } from '../../../../core/records/index.ts';
 import { joinSlots, listBoards, moveBoard, type Board } from '../../../../core/storage/boards.ts';
-import { judgeDraft } from '../../../../core/tracking/rebuild.ts';
 import { formatSize } from '../../../../core/units/index.ts';
 import { useApp, useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { wordBoard, wordSlotFits } from '../../../text/rebuild.ts';
 import { readArrow, useCarry } from './useCarry.ts';
 import type { Hands } from './useHeld.ts';
+import { judgeDraft } from '../../../../core/suppose/index.ts';
 
 interface BoardsProps {
   readonly unit: Place;

@@ -1,13 +1,13 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { Place } from '../../../../core/records/index.ts';
 import { getHoleCount, getPegFamily, HOOK_KINDS, toggleHook } from '../../../../core/storage/pegs.ts';
-import { judgeDraft } from '../../../../core/tracking/rebuild.ts';
 import { useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { wordCount } from '../../../text/index.ts';
 import { wordHookFault } from '../../../text/rebuild.ts';
 import type { Hands } from './useHeld.ts';
+import { judgeDraft } from '../../../../core/suppose/index.ts';
 
 interface HookFieldProps {
   readonly place: Place;

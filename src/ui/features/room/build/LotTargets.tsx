@@ -1,8 +1,6 @@
 import { useContext, useEffect, useState, type KeyboardEvent } from 'react';
 import type { Figure, WallDrawing } from '../../../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../../../core/records/index.ts';
-import { createMove } from '../../../../core/tracking/index.ts';
-import { createMoveTogether } from '../../../../core/tracking/placeActs.ts';
 import { ScaleContext } from '../../../drawing/scale.ts';
 import { useApp, useHousehold, world } from '../../../state/app.ts';
 import { getGroups, getTree } from '../../../state/derived.ts';
@@ -12,6 +10,7 @@ import { wordGroup } from '../../../text/index.ts';
 import { wordGroupVerdict, wordVerdict } from '../../../text/verdicts.ts';
 import type { GroupVerdict, Verdict } from '../../../../workers/protocol.ts';
 import { useCarry } from './useCarry.ts';
+import { createMove, createMoveTogether } from '../../../../core/acts/index.ts';
 
 type Place = Figure & { readonly id: PlaceId };
 type AnyVerdict = Verdict | GroupVerdict;

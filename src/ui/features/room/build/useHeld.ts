@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Place, PlaceId } from '../../../../core/records/index.ts';
-import { createSavePlaces } from '../../../../core/tracking/placeActs.ts';
 import { useApp, world } from '../../../state/app.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
+import { createSavePlaces } from '../../../../core/acts/index.ts';
 
 /** Key presses that follow each other within this time are one change. */
 const REST_MS = 1200;

@@ -1,0 +1,66 @@
+import { type Draft, createChange } from '../daybook/index.ts';
+import { getAmount, getAmountUnit, getReserved, listWrapped } from '../measure/index.ts';
+import type { AmountUnit, Change, EventType, Item, Lot, LotId, PlaceId, Household } from '../records/index.ts';
+import { type Result, fail, ok } from '../result/index.ts';
+
+/** Why an act cannot be done. */
+export interface ActFault {
+  readonly code:
+    | 'no-such-lot'
+    | 'not-in-place'
+    | 'no-home'
+    | 'home-gone'
+    | 'more-than-there-is'
+    | 'reserved'
+    | 'cannot-wrap'
+    | 'no-such-place'
+    | 'nothing-changed'
+    | 'out-of-range'
+    | 'stale-plan';
+  readonly available?: number;
+  readonly unit?: AmountUnit;
+  readonly placeId?: PlaceId;
+}
+
+export type Act = Result<Draft, ActFault>;
+
+export function getLot(household: Household, id: LotId): { lot: Lot; item: Item } | null {
+  const lot = household.lots.get(id);
+  const item = lot && household.items.get(lot.itemId);
+  return lot && item && lot.state !== 'gone' ? { lot, item } : null;
+}
+
+/** An event about one lot, with what hangs on it. */
+export function createLotDraft(
+  type: EventType,
+  item: Item,
+  before: Lot,
+  after: Lot,
+  amount?: number,
+  more: readonly Change[] = [],
+): Act {
+  const change = createChange('lots', before.id, before, after);
+  if (!change) return fail({ code: 'nothing-changed' });
+  const told = amount === undefined ? {} : { amount, amountUnit: getAmountUnit(item, before) };
+  return ok({ type, subject: item.name, changes: [change, ...more], ...told });
+}
+
+/** What was wrapped with a lot that is no more lies out, without a home. */
+export function createReleaseWrapped(household: Household, id: LotId, nowMs: number): Change[] {
+  return listWrapped(household, id).flatMap(
+    (lot) =>
+      createChange('lots', lot.id, lot, { ...lot, state: 'out', withLotId: null, homeId: null, sinceMs: nowMs }) ?? [],
+  );
+}
+
+/** Promises that no longer fit what there is shrink, the latest first. */
+export function fitReserved(item: Item, lot: Lot): Lot {
+  if (!lot.reserved || getReserved(lot) <= getAmount(item, lot) + 1e-6) return lot;
+  let left = getAmount(item, lot);
+  const reserved = lot.reserved.map((one) => {
+    const amount = Math.min(one.amount, left);
+    left -= amount;
+    return { ...one, amount };
+  });
+  return { ...lot, reserved: reserved.filter((one) => one.amount > 0) };
+}

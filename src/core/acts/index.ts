@@ -1,0 +1,49 @@
+export { type Act, type ActFault, createLotDraft, createReleaseWrapped, fitReserved, getLot } from './act.ts';
+export { type CountNews, type Found, compareCount, createCountPlace, listToCount } from './countActs.ts';
+export {
+  type Saved,
+  createChangeLots,
+  createChangeMany,
+  createImport,
+  createMerge,
+  createRemoveItem,
+  createSaveItem,
+} from './itemActs.ts';
+export {
+  WAYS_OUT,
+  type WayOut,
+  createCount,
+  createGone,
+  createLend,
+  createPutBackAll,
+  createReturn,
+  createUse,
+} from './livingActs.ts';
+export { type Measured, createCut, createMeasure, createMove, createPutBack, createTakeOut } from './lotActs.ts';
+export { createDoesNotFit, createNotFound, createStep } from './moveActs.ts';
+export {
+  type Disturbance,
+  type RoomLoss,
+  createMoveTogether,
+  createRemoveRoom,
+  createSavePlaces,
+  findDisturbance,
+  findRoomLoss,
+} from './placeActs.ts';
+export {
+  MOST_KEPT,
+  type PlanStanding,
+  computePlanStanding,
+  createAdopt,
+  createCarryAll,
+  createDropPlan,
+  createKeepPlan,
+  listDifferences,
+  listKept,
+} from './planActs.ts';
+export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
+export { type PutVerdict, createPutInto, isOverFull, judgePut } from './putActs.ts';
+export { createSaveSettings } from './settingsActs.ts';
+export { createPick, createSetBounds, createSort, createSplit } from './sortActs.ts';
+export { createDropWare, createSaveWare } from './wareActs.ts';
+export { createLiftWish, createWish, findWish } from './wishActs.ts';

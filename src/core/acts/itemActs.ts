@@ -1,0 +1,130 @@
+import type { Change, Household, Item, ItemId, Lot, LotId } from '../records/index.ts';
+import { fail, ok } from '../result/index.ts';
+import { type Act, createReleaseWrapped, fitReserved } from './act.ts';
+import { createChange } from '../daybook/index.ts';
+
+/** An item with the lots that come or change with it. */
+export interface Saved {
+  readonly item: Item;
+  readonly lots: readonly Lot[];
+}
+
+/** Takes in many things as one event: all of them or none, and one undo takes them back. */
+export function createImport(household: Household, subject: string, things: readonly Saved[]): Act {
+  const changes = [
+    ...things.map(({ item }) => createChange('items', item.id, household.items.get(item.id) ?? null, item)),
+    ...things.flatMap(({ item, lots }) =>
+      lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, lot))),
+    ),
+  ].filter((change) => change !== null);
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'imported', subject, changes });
+}
+
+/** Changes the same about many items at once, as one event. */
+export function createChangeMany(
+  household: Household,
+  subject: string,
+  ids: readonly ItemId[],
+  change: (item: Item) => Item,
+): Act {
+  const changes = ids.flatMap((id) => {
+    const item = household.items.get(id);
+    return item ? (createChange('items', id, item, change(item)) ?? []) : [];
+  });
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'changed', subject, changes });
+}
+
+/** Changes the same about many lots at once, as one event. */
+export function createChangeLots(
+  household: Household,
+  subject: string,
+  ids: readonly LotId[],
+  change: (lot: Lot) => Lot,
+): Act {
+  const changes = ids.flatMap((id) => {
+    const lot = household.lots.get(id);
+    return lot ? (createChange('lots', id, lot, change(lot)) ?? []) : [];
+  });
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'changed', subject, changes });
+}
+
+function mergeLists<T>(a: readonly T[] | undefined, b: readonly T[] | undefined, most: number): T[] {
+  return [...new Set([...(a ?? []), ...(b ?? [])])].slice(0, most);
+}
+
+/**
+ * Makes one item of two that are the same: the lots of `other` become lots of `kept`, and what only the
+ * other said (notes, tags, photos, further colours, cost) is taken over. Nothing is lost, one undo parts them.
+ */
+export function createMerge(household: Household, keptId: ItemId, otherId: ItemId): Act {
+  const [kept, other] = [household.items.get(keptId), household.items.get(otherId)];
+  if (!kept || !other || keptId === otherId || kept.kind !== other.kind) return fail({ code: 'no-such-lot' });
+  const notes = [kept.notes, other.name === kept.name ? '' : `Also: ${other.name}.`, other.notes];
+  const item: Item = {
+    ...kept,
+    notes: notes.filter(Boolean).join('\n').slice(0, 2000),
+    colours: mergeLists(kept.colours, other.colours, 8),
+    care: mergeLists(kept.care, other.care, 20),
+    forms: mergeLists(kept.forms, other.forms, 20),
+    usesPerMonth: Math.min(1000, kept.usesPerMonth + other.usesPerMonth),
+    learntPerMonth: null,
+  };
+  const tags = mergeLists(kept.tags, other.tags, 20);
+  const photos = mergeLists(kept.photos, other.photos, 12);
+  const stations = mergeLists(kept.otherStationIds, [other.stationId, ...(other.otherStationIds ?? [])], 12).filter(
+    (id) => id !== kept.stationId,
+  );
+  if (tags.length > 0) item.tags = tags;
+  if (photos.length > 0) item.photos = photos;
+  if (stations.length > 0) item.otherStationIds = stations;
+  if ((kept.cost ?? other.cost ?? null) !== null) item.cost = (kept.cost ?? 0) + (other.cost ?? 0);
+  item.source = kept.source ?? other.source;
+  if (item.source === undefined) delete item.source;
+  const changes: (Change | null)[] = [];
+  for (const lot of household.lots.values())
+    if (lot.itemId === otherId) changes.push(createChange('lots', lot.id, lot, { ...lot, itemId: keptId }));
+  for (const scrap of household.items.values())
+    if (scrap.scrap?.parentItemId === otherId)
+      changes.push(
+        createChange('items', scrap.id, scrap, { ...scrap, scrap: { ...scrap.scrap, parentItemId: keptId } }),
+      );
+  changes.push(createChange('items', keptId, kept, item), createChange('items', otherId, other, null));
+  return ok({ type: 'merged', subject: kept.name, changes: changes.filter((change) => change !== null) });
+}
+
+/** What became a file leaves its place; what was a file and is paper now lies out. */
+function fitFormat(item: Item, lot: Lot): Lot {
+  const isFile = item.pattern?.format === 'digital';
+  if (lot.state === 'gone' || isFile === (lot.state === 'digital')) return lot;
+  return { ...lot, state: isFile ? 'digital' : 'out', placeId: null, homeId: null, withLotId: null };
+}
+
+/** Adds a new item with its lots, all without a home yet; or changes one and its lots. */
+export function createSaveItem(household: Household, item: Item, lots: readonly Lot[]): Act {
+  const before = household.items.get(item.id) ?? null;
+  const saved = new Set(lots.map((lot) => lot.id));
+  const others =
+    before?.pattern?.format === item.pattern?.format
+      ? []
+      : [...household.lots.values()].filter((lot) => lot.itemId === item.id && !saved.has(lot.id));
+  const changes = [
+    createChange('items', item.id, before, item),
+    ...[...lots, ...others].map((lot) =>
+      createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, fitFormat(item, lot))),
+    ),
+  ].filter((change) => change !== null);
+  if (changes.length === 0) return fail({ code: 'nothing-changed' });
+  return ok({ type: before ? 'changed' : 'received', subject: item.name, changes });
+}
+
+/** Takes an item out of the catalogue with all its lots. What was wrapped with them lies out. */
+export function createRemoveItem(household: Household, item: Item, nowMs: number): Act {
+  const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
+  const others = lots.flatMap((lot) => createReleaseWrapped(household, lot.id, nowMs));
+  const changes = [
+    ...others.filter((change) => !lots.some((lot) => lot.id === change.id)),
+    ...lots.map((lot) => createChange('lots', lot.id, lot, null)),
+    createChange('items', item.id, household.items.get(item.id) ?? null, null),
+  ].filter((change) => change !== null);
+  return ok({ type: 'removed', subject: item.name, changes });
+}

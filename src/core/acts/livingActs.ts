@@ -1,0 +1,112 @@
+import { getAmount, getAmountUnit, getReserved, withAmount } from '../measure/index.ts';
+import type { AmountUnit, Change, Household, Lot, LotId } from '../records/index.ts';
+import { fail, ok } from '../result/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
+import { type Act, createLotDraft, createReleaseWrapped, fitReserved, getLot } from './act.ts';
+import { createPutBack } from './lotActs.ts';
+
+/** Ways for something to leave for good. */
+export const WAYS_OUT = ['usedUp', 'gaveAway', 'sold', 'threwOut'] as const;
+export type WayOut = (typeof WAYS_OUT)[number];
+
+/**
+ * A lot leaves for good. What was wrapped with it lies out; what of it is promised must be let go first, so that nobody
+ * counts on what is not there.
+ */
+export function createGone(household: Household, id: LotId, way: WayOut, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const promised = getReserved(lot);
+  if (promised > 0 && way !== 'usedUp')
+    return fail({
+      code: 'reserved',
+      available: Math.max(0, getAmount(item, lot) - promised),
+      unit: getAmountUnit(item, lot),
+    });
+  const gone: Lot = {
+    ...lot,
+    state: 'gone',
+    placeId: null,
+    homeId: null,
+    withLotId: null,
+    lentTo: null,
+    reserved: [],
+    sinceMs: nowMs,
+  };
+  if (lot.lengthMm !== null && way === 'usedUp') gone.lengthMm = 0;
+  return createLotDraft(way, item, lot, gone, getAmount(item, lot), createReleaseWrapped(household, id, nowMs));
+}
+
+/** Lent to somebody; its home waits for it. */
+export function createLend(household: Household, id: LotId, toWhom: string, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const who = toWhom.trim();
+  if (who === '' || lot.state === 'lent' || lot.state === 'digital') return fail({ code: 'nothing-changed' });
+  const draft = createLotDraft('lent', item, lot, {
+    ...lot,
+    state: 'lent',
+    placeId: null,
+    withLotId: null,
+    away: null,
+    lentTo: who.slice(0, 80),
+    sinceMs: nowMs,
+  });
+  return draft.ok ? ok({ ...draft.value, subject: `${item.name} to ${who}` }) : draft;
+}
+
+/** Came back from whom it was lent to: home, where it has one that is still there; else it lies out. */
+export function createReturn(household: Household, id: LotId, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  if (lot.state !== 'lent') return fail({ code: 'nothing-changed' });
+  const { homeId } = lot;
+  const isHomeThere = homeId !== null && createPlaceTree(household.places).leaves.some((leaf) => leaf.id === homeId);
+  return createLotDraft('returned', item, lot, {
+    ...lot,
+    lentTo: null,
+    sinceMs: nowMs,
+    ...(isHomeThere
+      ? { state: 'in', placeId: homeId, order: lot.homeOrder, form: lot.homeForm }
+      : { state: 'out', placeId: null }),
+  });
+}
+
+/** Uses some of what goes by pieces or by area: buttons, needles, scraps. All of it used is used up. */
+export function createUse(household: Household, id: LotId, amount: number, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const present = getAmount(item, lot);
+  const unit: AmountUnit = getAmountUnit(item, lot);
+  if (!(amount > 0)) return fail({ code: 'nothing-changed' });
+  if (amount > present + 0.5) return fail({ code: 'more-than-there-is', available: present, unit });
+  const free = present - getReserved(lot);
+  if (amount > free + 0.5) return fail({ code: 'reserved', available: Math.max(0, free), unit });
+  if (present - amount < 0.5) return createGone(household, id, 'usedUp', nowMs);
+  return createLotDraft('cut', item, lot, { ...withAmount(item, lot, present - amount), sinceMs: nowMs }, amount);
+}
+
+/** Counted or measured where it lies: so much is there. Less than was thought shrinks what is promised, the latest first. */
+export function createCount(household: Household, id: LotId, amount: number, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  if (!(amount > 0)) return createGone(household, id, 'usedUp', nowMs);
+  const next = { ...withAmount(item, lot, amount), amountSigma: null, measuredBy: null, sinceMs: nowMs };
+  return createLotDraft('counted', item, lot, fitReserved(item, next), amount);
+}
+
+/** Puts several things back at once, each to its home; all of them or none. */
+export function createPutBackAll(household: Household, ids: readonly LotId[], subject: string, nowMs: number): Act {
+  const changes: Change[] = [];
+  for (const id of ids) {
+    const act = createPutBack(household, id, nowMs);
+    if (!act.ok) return act;
+    changes.push(...act.value.changes);
+  }
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'putBack', subject, changes });
+}

@@ -1,0 +1,148 @@
+import { computePackages, getWholeLot, withAmount } from '../measure/index.ts';
+import {
+  type AmountUnit,
+  type Household,
+  type Lot,
+  type LotId,
+  type MeasureWay,
+  type PlaceId,
+  type StowForm,
+} from '../records/index.ts';
+import { fail, ok } from '../result/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
+import { type Act, createLotDraft, createReleaseWrapped, fitReserved, getLot } from './act.ts';
+
+/** Takes a lot out of its place; its home stays. */
+export function createTakeOut(household: Household, id: LotId, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  if (lot.state === 'with')
+    return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', withLotId: null, sinceMs: nowMs });
+  if (lot.state !== 'in') return fail({ code: 'not-in-place' });
+  return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', placeId: null, sinceMs: nowMs });
+}
+
+/** Puts a lot back to its home, in its turn and form there. */
+export function createPutBack(household: Household, id: LotId, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  if (lot.homeId === null) return fail({ code: 'no-home' });
+  const home = household.places.get(lot.homeId);
+  if (!home || !createPlaceTree(household.places).leaves.includes(home))
+    return fail({ code: 'home-gone', placeId: lot.homeId });
+  const whole = getWholeLot(household, lot);
+  const form = computePackages(item, whole, household.settings).some((pkg) => pkg.form === lot.homeForm)
+    ? lot.homeForm
+    : lot.form;
+  return createLotDraft('putBack', item, lot, {
+    ...lot,
+    state: 'in',
+    withLotId: null,
+    placeId: lot.homeId,
+    order: lot.homeOrder,
+    form,
+    sinceMs: nowMs,
+  });
+}
+
+/** Puts a lot into any place, which becomes its home; it goes to the end there. */
+export function createMove(household: Household, id: LotId, placeId: PlaceId, form: StowForm, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const place = household.places.get(placeId);
+  if (!place || !createPlaceTree(household.places).leaves.includes(place)) return fail({ code: 'no-such-place' });
+  const { lot, item } = found;
+  const orders = [...household.lots.values()].filter((other) => other.homeId === placeId || other.placeId === placeId);
+  const order = Math.max(-1, ...orders.map((other) => Math.max(other.order, other.homeOrder))) + 1;
+  return createLotDraft('moved', item, lot, {
+    ...lot,
+    state: 'in',
+    withLotId: null,
+    placeId,
+    order,
+    form,
+    homeId: placeId,
+    homeOrder: order,
+    homeForm: form,
+    sinceMs: nowMs,
+  });
+}
+
+/**
+ * Cuts a length off. What is cut and what is left add up to what there was; a rest too short for its form
+ * takes the first of its forms that suits it. What is promised is only cut for what it was promised to:
+ * name that reservation, or what is left over must do.
+ */
+export function createCut(
+  household: Household,
+  id: LotId,
+  cutMm: number,
+  nowMs: number,
+  reservationId: string | null = null,
+  forWhat = '',
+): Act {
+  const found = getLot(household, id);
+  if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
+  const { item } = found;
+  const told = forWhat.trim() || (found.lot.reserved?.find((one) => one.id === reservationId)?.forWhat ?? '');
+  const present = found.lot.lengthMm;
+  if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
+  if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present, unit: 'length' });
+  const kept = (found.lot.reserved ?? []).flatMap((one) => {
+    if (one.id !== reservationId) return [one];
+    return one.amount > cutMm + 0.5 ? [{ ...one, amount: one.amount - cutMm }] : [];
+  });
+  const restMm = Math.max(0, present - cutMm);
+  const promisedMm = kept.filter((one) => one.id !== reservationId).reduce((sum, one) => sum + one.amount, 0);
+  if (restMm + 0.5 < promisedMm)
+    return fail({ code: 'reserved', available: Math.max(0, present - promisedMm), unit: 'length' });
+  const lot: Lot = found.lot.reserved ? { ...found.lot, reserved: kept } : found.lot;
+  if (restMm < 0.5) {
+    const gone: Lot = {
+      ...lot,
+      lengthMm: 0,
+      state: 'gone',
+      placeId: null,
+      homeId: null,
+      withLotId: null,
+      sinceMs: nowMs,
+    };
+    return tellWhat(
+      createLotDraft('usedUp', item, found.lot, gone, present, createReleaseWrapped(household, id, nowMs)),
+      told,
+    );
+  }
+  const rest = fitReserved(item, { ...lot, lengthMm: restMm, sinceMs: nowMs });
+  const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
+  const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
+  const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
+  return tellWhat(createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm), told);
+}
+
+function tellWhat(act: Act, forWhat: string): Act {
+  return act.ok && forWhat !== '' ? ok({ ...act.value, forWhat }) : act;
+}
+
+/** A measured amount in its unit: what it is, how sure, and how it was found. */
+export interface Measured {
+  readonly value: number;
+  readonly sigma: number;
+  readonly way: MeasureWay;
+  readonly unit: AmountUnit;
+}
+
+/** Takes over a measured amount. Thread that went by spools goes by length from then on, packets by their pieces. */
+export function createMeasure(household: Household, id: LotId, measured: Measured, nowMs: number): Act {
+  const found = getLot(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
+  const { lot, item } = found;
+  const { value, sigma, way, unit } = measured;
+  if (!(value > 0)) return fail({ code: 'nothing-changed' });
+  const able: Lot =
+    unit === 'length' ? { ...lot, lengthMm: value } : way === 'count' ? { ...lot, units: Math.round(value) } : lot;
+  const next = { ...withAmount(item, able, value), amountSigma: sigma, measuredBy: way, sinceMs: nowMs };
+  const draft = createLotDraft('measured', item, lot, fitReserved(item, next));
+  return draft.ok ? ok({ ...draft.value, amount: value, amountUnit: unit }) : draft;
+}

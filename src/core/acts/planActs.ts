@@ -1,0 +1,131 @@
+import { computeShare } from '../packing/index.ts';
+import { takesRoom, type Household, type LotId, type PlaceId, type Plan, type PlanId } from '../records/index.ts';
+import { fail, ok } from '../result/index.ts';
+import { computeSpace, type PlaceTree } from '../storage/index.ts';
+import { type Act, getLot } from './act.ts';
+import { createChange } from '../daybook/index.ts';
+import type { Change } from '../records/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
+import { computePresentPackage } from '../whereabouts/index.ts';
+
+/** So many plans are kept beside each other; more would not be compared. */
+export const MOST_KEPT = 4;
+
+/** Plans that are kept to be compared and were not adopted, the newest first. */
+export function listKept(household: Household): Plan[] {
+  return [...household.plans.values()]
+    .filter((plan) => plan.adoptedAtMs === null)
+    .toSorted((a, b) => b.madeAtMs - a.madeAtMs || (a.id < b.id ? -1 : 1));
+}
+
+/** Keeps a plan under a name; refused where as many are kept as are compared. */
+export function createKeepPlan(household: Household, plan: Plan, name: string): Act {
+  if (!household.plans.has(plan.id) && listKept(household).length >= MOST_KEPT)
+    return fail({ code: 'nothing-changed' });
+  const change = createChange('plans', plan.id, household.plans.get(plan.id) ?? null, {
+    ...plan,
+    name,
+    adoptedAtMs: null,
+  });
+  return change ? ok({ type: 'planned', subject: name, changes: [change] }) : fail({ code: 'nothing-changed' });
+}
+
+export function createDropPlan(household: Household, id: PlanId): Act {
+  const plan = household.plans.get(id);
+  const change = plan ? createChange('plans', id, plan, null) : null;
+  return change
+    ? ok({ type: 'removed', subject: plan?.name ?? 'a plan', changes: [change] })
+    : fail({ code: 'nothing-changed' });
+}
+
+/** How a plan stands to the household as it is. */
+export interface PlanStanding {
+  /** Things to carry or refold. */
+  readonly moves: number;
+  /** Places filled beyond the fill target. */
+  readonly overTarget: number;
+  /** What the plan does not know, or knows that is no more: lots that came since, lots and places that are gone. */
+  readonly newLots: readonly LotId[];
+  readonly goneLots: number;
+  readonly gonePlaces: number;
+}
+
+export function computePlanStanding(household: Household, tree: PlaceTree, plan: Plan): PlanStanding {
+  const leaves = new Set(tree.leaves.map((place) => place.id));
+  const known = new Set([...plan.assignments, ...plan.unplaced].map((one) => one.lotId));
+  const fill = new Map<PlaceId, number>();
+  let [moves, goneLots, gonePlaces] = [0, 0, 0];
+  for (const { lotId, placeId, form } of plan.assignments) {
+    const lot = household.lots.get(lotId);
+    if (!lot || !takesRoom(lot)) {
+      goneLots += 1;
+      continue;
+    }
+    if (!leaves.has(placeId)) {
+      gonePlaces += 1;
+      continue;
+    }
+    if (lot.placeId !== placeId || lot.form !== form) moves += 1;
+    const pkg = computePresentPackage(household, lot, form);
+    const share = pkg ? computeShare(pkg, computeSpace(tree, tree.places.get(placeId)!)) : null;
+    fill.set(placeId, (fill.get(placeId) ?? 0) + (share?.ok ? share.share : 1));
+  }
+  const newLots = [...household.lots.values()].filter((lot) => takesRoom(lot) && !known.has(lot.id));
+  const { fillTarget } = household.settings;
+  return {
+    moves,
+    overTarget: [...fill.values()].filter((one) => one > fillTarget + 1e-9).length,
+    newLots: newLots.map((lot) => lot.id),
+    goneLots,
+    gonePlaces,
+  };
+}
+
+/** Lots that two plans put into different places, or that only one of them places. */
+export function listDifferences(a: Plan, b: Plan): LotId[] {
+  const placeIn = (plan: Plan) => new Map(plan.assignments.map((one) => [one.lotId, one.placeId]));
+  const [first, second] = [placeIn(a), placeIn(b)];
+  return [...new Set([...first.keys(), ...second.keys()])].filter((id) => first.get(id) !== second.get(id));
+}
+
+/**
+ * Adopts a plan: every lot in it gets its home there, the others lose theirs. Where things are does not
+ * change yet. A plan that names a lot or place that is gone is refused whole.
+ */
+export function createAdopt(household: Household, plan: Plan, subject: string, nowMs: number): Act {
+  const changes: (Change | null)[] = [];
+  const known = household.plans.get(plan.id) ?? null;
+  const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
+  const isStale = plan.assignments.some(
+    ({ lotId, placeId }) => getLot(household, lotId) === null || !leaves.has(placeId),
+  );
+  if (isStale) return fail({ code: 'stale-plan' });
+  for (const other of household.plans.values())
+    if (other.id !== plan.id && other.adoptedAtMs !== null)
+      changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: null }));
+  changes.push(createChange('plans', plan.id, known, { ...plan, adoptedAtMs: nowMs }));
+  const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
+  for (const lot of household.lots.values()) {
+    if (!takesRoom(lot)) continue;
+    const to = homes.get(lot.id);
+    const next = to ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form } : { ...lot, homeId: null };
+    changes.push(createChange('lots', lot.id, lot, next));
+  }
+  return ok({ type: 'adopted', subject, changes: changes.filter((change) => change !== null) });
+}
+
+/** Every lot that is not at home, not lent, goes to its home: the whole reorganising day in one line. */
+export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
+  const changes: (Change | null)[] = [];
+  for (const lot of household.lots.values()) {
+    if (lot.homeId === null || !takesRoom(lot) || lot.state === 'lent') continue;
+    const isHome =
+      lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;
+    if (isHome) continue;
+    const { homeId, homeOrder, homeForm } = lot;
+    const next = { ...lot, state: 'in', placeId: homeId, order: homeOrder, form: homeForm, sinceMs: nowMs };
+    changes.push(createChange('lots', lot.id, lot, next));
+  }
+  const real = changes.filter((change) => change !== null);
+  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
+}

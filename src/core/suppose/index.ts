@@ -1,0 +1,5 @@
+export { previewPlan, toHomePlan } from './preview.ts';
+export { type Put, type PutFault, putBin } from './putBin.ts';
+export { type SlotFit, judgeDraft, nameHooks } from './rebuild.ts';
+export { type Rest, judgeRest } from './rest.ts';
+export { withMoreCloth, withoutPlace } from './without.ts';

@@ -1,0 +1,12 @@
+export { type Around, computeAround } from './around.ts';
+export {
+  type Content,
+  type PlaceContents,
+  type Standing,
+  computeContents,
+  computePresentPackage,
+  computeStanding,
+  groupLotsByPlace,
+} from './locate.ts';
+export { type Round, findRound } from './round.ts';
+export { type TidyRound, type TidyStop, computeTidyRound } from './tidy.ts';
