@@ -136,7 +136,10 @@ function createFullRooms(): Chronicle {
       const id = `full-${n}` as LotId;
       // Spread over all places; what lies in none of them is at home in the next.
       const placeId = lot.placeId && places.has(lot.placeId) ? lot.placeId : leaves[n % leaves.length]!.id;
-      return [id, { ...lot, id, state: 'in' as const, placeId, homeId: placeId, withLotId: null, order: n }] as const;
+      return [
+        id,
+        { ...lot, id, state: 'in' as const, placeId, homeId: placeId, withLotId: undefined, order: n },
+      ] as const;
     }),
   );
   const leafIds = new Set(leaves.map((leaf) => leaf.id));

@@ -257,7 +257,7 @@ const WORKED: readonly [name: string, item: Item, way: MeasureWay, reading: numb
 
 function measureWorked(): Figure[] {
   return WORKED.map(([name, item, way, reading, right]) => {
-    const lot = createLooseLot('l' as Lot['id'], item, 1, item.kind === 'fabric' ? 1 : null, 0);
+    const lot = createLooseLot('l' as Lot['id'], item, 1, item.kind === 'fabric' ? 1 : undefined, 0);
     const told = computeReading(item, lot, DEFAULT_SETTINGS, way, reading)?.amount.value ?? NaN;
     return { name: `measure.${name}.error_percent`, value: 100 * Math.abs(told / right - 1), unit: '%' };
   });

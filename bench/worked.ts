@@ -21,7 +21,15 @@ const ITEM: Item = {
   forms: ['board', 'stack', 'roll'],
   fabric: LINEN,
 };
-const BOX = { type: 'buttons', widthMm: 60, depthMm: 60, heightMm: 30, massG: 40, isSoft: false, hangHoleMm: null };
+const BOX = {
+  type: 'buttons',
+  widthMm: 60,
+  depthMm: 60,
+  heightMm: 30,
+  massG: 40,
+  isSoft: false,
+  hangHoleMm: undefined,
+};
 
 /** Readings with the amounts that paper and pencil make of them; the tests show the working. */
 export function workedExamples(): [name: string, item: Item, way: MeasureWay, reading: number, right: number][] {
@@ -50,7 +58,7 @@ export function workedExamples(): [name: string, item: Item, way: MeasureWay, re
     ['count', { ...bare, box: { ...BOX, unitG: 1.5 } }, 'count', 186, 124],
     [
       'scraps',
-      { ...ITEM, kind: 'scrap', forms: ['loose'], scrap: { cut: 'odd', cutMm: null } },
+      { ...ITEM, kind: 'scrap', forms: ['loose'], scrap: { cut: 'odd', cutMm: undefined } },
       'weight',
       240,
       (240 / 185) * 1e6,

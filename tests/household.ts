@@ -21,7 +21,7 @@ export const SEWING = 'st-sew' as StationId;
 
 export const ROOM: Place = {
   id: 'room' as PlaceId,
-  parentId: null,
+  parentId: undefined,
   level: 'room',
   name: 'Room',
   order: 0,
@@ -64,7 +64,7 @@ export function createUnit(id: string, unit: Partial<UnitSpec>, slots: Partial<S
     columns: 1,
     rows: 1,
     isAnchored: false,
-    loadG: null,
+    loadG: undefined,
     ...unit,
   };
   const layout = computeSlots(spec);
@@ -112,7 +112,7 @@ export function createThing(id: string, change: Partial<Item> = {}): Item {
     kind: 'tool',
     name: id,
     forms: ['box'],
-    box: { type: 'cutting', widthMm: 100, depthMm: 50, heightMm: 40, massG: 200, isSoft: false, hangHoleMm: null },
+    box: { type: 'cutting', widthMm: 100, depthMm: 50, heightMm: 40, massG: 200, isSoft: false, hangHoleMm: undefined },
     ...change,
   };
 }
@@ -143,9 +143,9 @@ export function createSpool(id: string, change: Partial<Item> = {}): Item {
 
 /** A lot of an item: in a place when one is named, else out without a home. */
 export function createLot(item: Item, placeId: string | null = null, change: Partial<Lot> = {}): Lot {
-  const at = placeId as PlaceId | null;
-  const loose = createLooseLot(`lot-${item.id}` as LotId, item, 1, item.fabric ? 2000 : null, 1000);
-  return { ...loose, state: at ? 'in' : 'out', placeId: at, homeId: at, ...change };
+  const at = (placeId ?? undefined) as PlaceId | undefined;
+  const loose = createLooseLot(`lot-${item.id}` as LotId, item, 1, item.fabric ? 2000 : undefined, 1000);
+  return { ...loose, state: at ? 'in' : 'out', ...(at && { placeId: at, homeId: at }), ...change };
 }
 
 export function createHousehold(

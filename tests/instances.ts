@@ -62,7 +62,7 @@ function createUnits(roomId: PlaceId, room: number, counts: Record<Family, numbe
       columns: 1,
       rows: 1,
       isAnchored: true,
-      loadG: null,
+      loadG: undefined,
       ...spec,
     };
     along += 610;
@@ -147,7 +147,7 @@ function createThing(draft: Draft, n: number, factor: number, random: Random): {
   };
   const size = draft.size * factor;
   const group = `g${draft.group}`;
-  const of = (item: Item, lengthMm: number | null = null) => ({
+  const of = (item: Item, lengthMm?: number) => ({
     item,
     lot: createLooseLot(`l${n}` as LotId, item, 1, lengthMm, 0),
   });
@@ -197,7 +197,15 @@ function createThing(draft: Draft, n: number, factor: number, random: Random): {
         ...base,
         kind: 'notion',
         forms: ['loose'],
-        box: { type: group, widthMm: side, depthMm: side, heightMm: side, massG: 60, isSoft: true, hangHoleMm: null },
+        box: {
+          type: group,
+          widthMm: side,
+          depthMm: side,
+          heightMm: side,
+          massG: 60,
+          isSoft: true,
+          hangHoleMm: undefined,
+        },
       });
     }
   }

@@ -142,7 +142,7 @@ export function checkMoves(
   }
   for (const [id, { spot, form }] of where) {
     const lot = household.lots.get(id)!;
-    if (lot.homeId === null) continue;
+    if (lot.homeId === undefined) continue;
     const isHome = spot === lot.homeId && (form === lot.homeForm || sizeOf(id, lot.homeForm) === null);
     test(isHome, steps.length, 'home', `${id} ends in ${spot}`);
   }

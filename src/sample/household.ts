@@ -135,7 +135,7 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
       form,
       homeForm: form,
       state: isOut ? 'out' : 'in',
-      placeId: isOut ? null : id,
+      placeId: isOut ? undefined : id,
       homeId: id,
       order: leaf.count,
       homeOrder: leaf.count,
@@ -149,7 +149,7 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
 export function createChronicle(household: Household): Chronicle {
   const changes: Change[] = [];
   const came = (table: Change['table'], id: string, record: object) =>
-    changes.push({ table, id, before: null, after: record as Record<string, unknown> });
+    changes.push({ table, id, before: undefined, after: record as Record<string, unknown> });
   for (const place of household.places.values()) came('places', place.id, place);
   for (const item of household.items.values()) came('items', item.id, item);
   for (const lot of household.lots.values()) came('lots', lot.id, lot);

@@ -70,7 +70,7 @@ const KITCHEN_UNITS: readonly UnitPlan[] = [
 function createKitchen(): Place[] {
   const id = 'k1' as PlaceId;
   return [
-    { id, parentId: null, level: 'room', name: 'Kitchen', order: 0, room: KITCHEN },
+    { id, parentId: undefined, level: 'room', name: 'Kitchen', order: 0, room: KITCHEN },
     ...createUnits(id, id, KITCHEN_UNITS),
   ];
 }

@@ -23,7 +23,7 @@ export function labelRooms(household: Household, nowMs: number): Household {
       i % 6 === 2 && content.parts.length > 1 ? { ...content, parts: content.parts.slice(0, -1) } : content;
     const label: Label = {
       code: createCode(MARK, content.placeId, new Set()),
-      words: i % 9 === 5 ? (HASTY[Math.floor(i / 9) % HASTY.length] ?? null) : null,
+      words: i % 9 === 5 ? HASTY[Math.floor(i / 9) % HASTY.length] : undefined,
       printedAtMs: nowMs - WEEKS_AGO_MS,
       says: listPlaceSayings(then),
       swatches: [...content.swatches],

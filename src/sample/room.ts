@@ -5,7 +5,7 @@ import { computeSlots } from '../core/storage/index.ts';
 /** A unit of the sample: its measures, and what is set on its slots by name (`*` for all). */
 export interface UnitPlan {
   readonly name: string;
-  readonly unit: Omit<UnitSpec, 'isAnchored' | 'loadG'> & { isAnchored?: boolean; loadG?: number | null };
+  readonly unit: Omit<UnitSpec, 'isAnchored' | 'loadG'> & { isAnchored?: boolean; loadG?: number };
   readonly slots?: Record<string, Partial<SlotSpec>>;
   readonly bins?: Record<string, [string, Partial<ContainerSpec>?][]>;
 }
@@ -232,7 +232,7 @@ export function createUnits(roomId: PlaceId, prefix: string, units: readonly Uni
   const places: Place[] = [];
   for (const [order, plan] of units.entries()) {
     const unitId = `${prefix}-u${order + 1}` as PlaceId;
-    const unit: UnitSpec = { isAnchored: false, loadG: null, ...plan.unit };
+    const unit: UnitSpec = { isAnchored: false, ...plan.unit };
     places.push({ id: unitId, parentId: roomId, level: 'unit', name: plan.name, order, unit });
     const layout = computeSlots(unit);
     if (!layout.ok) throw new Error(`the sample's ${plan.name} has no room inside`);
@@ -269,10 +269,17 @@ export function createRooms(lofts: number): Place[] {
     // Only the first room has stations: the sewist works there and walks to the others.
     const loft: RoomSpec = n === 0 ? LOFT : { ...withWay(LOFT, 3000 * n), stations: [] };
     const landing = withWay(LANDING, 3000 * n);
-    places.push({ id: loftId, parentId: null, level: 'room', name: `Heron Loft${mark}`, order: 2 * n, room: loft });
+    places.push({
+      id: loftId,
+      parentId: undefined,
+      level: 'room',
+      name: `Heron Loft${mark}`,
+      order: 2 * n,
+      room: loft,
+    });
     places.push({
       id: landingId,
-      parentId: null,
+      parentId: undefined,
       level: 'room',
       name: `Landing${mark}`,
       order: 2 * n + 1,

@@ -14,7 +14,7 @@ describe('Heron Loft', () => {
     expect(household.items.size).toBeGreaterThan(225);
     expect(household.items.size).toBeLessThan(260);
     expect(tree.leaves).toHaveLength(45);
-    const homeless = [...household.lots.values()].filter((lot) => lot.homeId === null);
+    const homeless = [...household.lots.values()].filter((lot) => lot.homeId === undefined);
     expect(homeless.length).toBeGreaterThan(5);
     expect(homeless.length).toBeLessThan(40);
   });

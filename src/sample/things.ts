@@ -62,7 +62,7 @@ export class ThingMaker {
     return { id: `i${this.itemCount}` as ItemId, notes: '', ...rest, name };
   }
 
-  private createLot(item: Item, count: number, lengthMm: number | null, form: StowForm): Lot {
+  private createLot(item: Item, count: number, lengthMm: number | undefined, form: StowForm): Lot {
     this.lotCount += 1;
     // Touched some time in the last three years.
     const sinceMs = this.nowMs - Math.floor(this.random() ** 2 * 1000) * 86_400_000;
@@ -126,7 +126,7 @@ export class ThingMaker {
         isMade: random() < 0.5,
       },
     });
-    return { item, lots: [this.createLot(item, 1, null, 'envelope')] };
+    return { item, lots: [this.createLot(item, 1, undefined, 'envelope')] };
   }
 
   createThread(): Thing {
@@ -151,8 +151,8 @@ export class ThingMaker {
         massG: plan.grams,
       },
     });
-    const lots = [this.createLot(item, 1 + Math.floor(random() * 2.4), null, plan.forms[0]!)];
-    if (random() < 0.3) lots.push(this.createLot(item, 1, null, 'box'));
+    const lots = [this.createLot(item, 1 + Math.floor(random() * 2.4), undefined, plan.forms[0]!)];
+    if (random() < 0.3) lots.push(this.createLot(item, 1, undefined, 'box'));
     return { item, lots };
   }
 
@@ -177,9 +177,9 @@ export class ThingMaker {
         stacking: cloth.stacking,
         print: 'solid',
       },
-      scrap: { cut, cutMm: cut === 'odd' ? null : cutMm },
+      scrap: { cut, cutMm: cut === 'odd' ? undefined : cutMm },
     });
-    const lot = this.createLot(item, cut === 'odd' ? 1 : amount, null, item.forms[0]!);
+    const lot = this.createLot(item, cut === 'odd' ? 1 : amount, undefined, item.forms[0]!);
     return { item, lots: [cut === 'odd' ? { ...lot, areaMm2: amount * 1e6 } : lot] };
   }
 
@@ -193,10 +193,10 @@ export class ThingMaker {
       stationId: STATIONS.sewing,
       care: [],
       forms: ['loose', 'box'],
-      box: { type: 'kit', widthMm: 320, depthMm: 240, heightMm: 90, massG: 1100, isSoft: true, hangHoleMm: null },
+      box: { type: 'kit', widthMm: 320, depthMm: 240, heightMm: 90, massG: 1100, isSoft: true, hangHoleMm: undefined },
       kit: { forWhat, state, parts: [...parts] },
     });
-    return { item, lots: [this.createLot(item, 1, null, 'loose')] };
+    return { item, lots: [this.createLot(item, 1, undefined, 'loose')] };
   }
 
   private createBox(kind: 'notion' | 'tool' | 'other', row: BoxRow): Thing {
@@ -219,10 +219,10 @@ export class ThingMaker {
       stationId: STATIONS[station],
       care,
       forms,
-      box: { type, widthMm, depthMm, heightMm, massG, isSoft: soft, hangHoleMm: hole ?? null, ...(watts && { watts }) },
+      box: { type, widthMm, depthMm, heightMm, massG, isSoft: soft, hangHoleMm: hole, ...(watts && { watts }) },
     });
-    const lots = [this.createLot(item, count, null, forms[0]!)];
-    if (this.random() < 0.22 && massG < 500) lots.push(this.createLot(item, 1, null, 'box'));
+    const lots = [this.createLot(item, count, undefined, forms[0]!)];
+    if (this.random() < 0.22 && massG < 500) lots.push(this.createLot(item, 1, undefined, 'box'));
     return { item, lots };
   }
 

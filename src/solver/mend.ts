@@ -25,7 +25,7 @@ export function findStale(household: Household, plan: Pick<Plan, 'assignments'>)
   const planned = new Set(plan.assignments.map((one) => one.lotId));
   const [homeless, ousted, burst]: [LotId[], LotId[], LotId[]] = [[], [], []];
   for (const [l, lot] of facts.lots.entries()) {
-    if (lot.placeId === null) (planned.has(lot.id) ? ousted : homeless).push(lot.id);
+    if (lot.placeId === undefined) (planned.has(lot.id) ? ousted : homeless).push(lot.id);
     else if (state.getPlace(l) !== facts.present[l]) burst.push(lot.id);
   }
   return { homeless, ousted, burst };
@@ -34,9 +34,9 @@ export function findStale(household: Household, plan: Pick<Plan, 'assignments'>)
 /** The household with a plan carried out, in which all stays but what is given. */
 function withOthersStaying(preview: Household, loose: ReadonlySet<LotId>): Household {
   const lotIds = [...preview.lots.values()].flatMap((lot) =>
-    takesRoom(lot) && lot.placeId !== null && !loose.has(lot.id) ? [lot.id] : [],
+    takesRoom(lot) && lot.placeId !== undefined && !loose.has(lot.id) ? [lot.id] : [],
   );
-  const wish: Wish = { id: 'stays-as-planned', kind: 'stays', lotIds, groupIds: [], placeId: null };
+  const wish: Wish = { id: 'stays-as-planned', kind: 'stays', lotIds, groupIds: [], placeId: undefined };
   const { settings } = preview;
   return { ...preview, settings: { ...settings, wishes: [...(settings.wishes ?? []), wish] } };
 }
@@ -59,7 +59,7 @@ function score(real: Facts, { assignments }: Solution): Solution['score'] {
   const planned = { ...real, lots: real.lots.map((lot) => ({ ...lot, form: byLot.get(lot.id)?.form ?? lot.form })) };
   return recount(
     real,
-    describePresent(planned, (lot) => byLot.get(lot.id)?.placeId ?? null),
+    describePresent(planned, (lot) => byLot.get(lot.id)?.placeId),
   );
 }
 

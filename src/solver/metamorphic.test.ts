@@ -43,7 +43,7 @@ describe('what must not matter does not', () => {
   it('the side on which the room is mirrored', () => {
     // Walls run the other way and units stand at the mirrored x: every way is as long as before.
     const mirror = (place: Place): Place => {
-      const lineOf = (roomId: PlaceId | null, wallId: string) =>
+      const lineOf = (roomId: PlaceId | undefined, wallId: string) =>
         getWallLine(household.places.get(roomId!)!.room!, wallId);
       if (place.room) {
         const { room } = place;
@@ -129,7 +129,7 @@ describe('what must matter does', () => {
           id,
           to
             ? { ...lot, state: 'in' as const, placeId: to.placeId, form: to.form }
-            : { ...lot, placeId: null, homeId: null },
+            : { ...lot, placeId: undefined, homeId: undefined },
         ];
       }),
     );

@@ -253,7 +253,7 @@ export function createPlan(run: Run, solution: Solution, seed: number, id: PlanI
     before: run.before,
     assignments: [...solution.assignments],
     unplaced: [...solution.unplaced],
-    adoptedAtMs: null,
+    adoptedAtMs: undefined,
   };
 }
 

@@ -232,7 +232,7 @@ describe('the checker', () => {
     // 200 kg is more than any place of the sample carries.
     heavy.set(item.id as ItemId, { ...item, box: { ...item.box!, massG: 200_000 } });
     expect(rulesOf({}, { ...household, items: heavy })).toContain('load');
-    const gone = { ...household.lots.get(first.lotId)!, state: 'gone', placeId: null, homeId: null } as Lot;
+    const gone = { ...household.lots.get(first.lotId)!, state: 'gone', placeId: undefined, homeId: undefined } as Lot;
     expect(
       rulesOf(
         {},
@@ -254,8 +254,8 @@ describe('what needs no place of its own', () => {
   ];
   const pattern = [...household.lots.values()].find((lot) => household.items.get(lot.itemId)?.pattern)!;
   const lots = new Map(household.lots)
-    .set(wrapped.id, { ...wrapped, state: 'with', withLotId: wrapping.id, placeId: null, homeId: null })
-    .set(pattern.id, { ...pattern, state: 'digital', placeId: null, homeId: null });
+    .set(wrapped.id, { ...wrapped, state: 'with', withLotId: wrapping.id, placeId: undefined, homeId: undefined })
+    .set(pattern.id, { ...pattern, state: 'digital', placeId: undefined, homeId: undefined });
   const now: Household = { ...household, lots };
 
   it('is not placed: what is wrapped with another, and what is a file', () => {

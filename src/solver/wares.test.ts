@@ -24,7 +24,7 @@ function bin(id: string, cost: number, most: number, [w, d, h]: readonly [number
 
 function shelf(id: string, cost: number, most: number): Ware {
   const part = PARTS.find((one) => one.id === 'cube-shelf')!;
-  const unit = { ...part.unit, kind: part.kind, wallId: 'north', xMm: 0, isAnchored: false, loadG: null };
+  const unit = { ...part.unit, kind: part.kind, wallId: 'north', xMm: 0, isAnchored: false, loadG: undefined };
   const layout = computeSlots(unit);
   if (!layout.ok) throw new Error(layout.fault.code);
   return { id, name: id, cost, most, piece: { id, name: id, unit, slots: [...layout.slots] } };
@@ -41,7 +41,7 @@ function finish(household: Household): GetResult {
 const loose = (id: string) =>
   createThing(id, {
     forms: ['loose'],
-    box: { type: 'other', widthMm: 200, depthMm: 200, heightMm: 100, massG: 300, isSoft: true, hangHoleMm: null },
+    box: { type: 'other', widthMm: 200, depthMm: 200, heightMm: 100, massG: 300, isSoft: true, hangHoleMm: undefined },
   });
 
 describe('what to get', () => {
@@ -81,7 +81,15 @@ describe('what to get', () => {
     const fits = createHousehold(createUnit('cube', {}), [cloth], [createLot(cloth)], { wares });
     expect(finish(fits).got).toEqual([]);
     const long = createThing('long', {
-      box: { type: 'other', widthMm: 2500, depthMm: 20, heightMm: 20, massG: 100, isSoft: false, hangHoleMm: null },
+      box: {
+        type: 'other',
+        widthMm: 2500,
+        depthMm: 20,
+        heightMm: 20,
+        massG: 100,
+        isSoft: false,
+        hangHoleMm: undefined,
+      },
     });
     const none = finish(createHousehold(createUnit('cube', {}), [long], [createLot(long)], { wares }));
     expect(none.got).toEqual([]);

@@ -15,7 +15,7 @@ const wish = (kind: Wish['kind'], rest: Partial<Wish>): Wish => ({
   kind,
   lotIds: [],
   groupIds: [],
-  placeId: null,
+  placeId: undefined,
   ...rest,
 });
 const ask = (...wishes: Wish[]): Household => ({ ...household, settings: { ...household.settings, wishes } });
@@ -28,7 +28,7 @@ function solve(of: Household, steps = 12_000) {
   return { solution, placeOf, findings: checkPlan(of, solution, solution.spots).findings };
 }
 const plain = solve(household);
-const placed = [...household.lots.values()].filter((lot) => lot.placeId !== null);
+const placed = [...household.lots.values()].filter((lot) => lot.placeId !== undefined);
 const unitOf = (id: PlaceId) => tree.getPath(id).find((place) => place.level === 'unit')!.id;
 
 describe('what is asked of a plan', () => {
@@ -98,7 +98,7 @@ describe('what is asked of a plan', () => {
   it('passes over what is gone or is a file, in a set that is otherwise kept together', () => {
     const [a, b, ...rest] = groups[0]!.lots;
     const lots = new Map(household.lots);
-    lots.set(rest[0]!.id, { ...rest[0]!, state: 'gone', placeId: null, homeId: null });
+    lots.set(rest[0]!.id, { ...rest[0]!, state: 'gone', placeId: undefined, homeId: undefined });
     const lotIds = [a!.id, b!.id, rest[0]!.id, 'never-was' as LotId];
     const of = {
       ...ask(wish('together', { lotIds }), wish('apart', { lotIds: [rest[0]!.id, 'never-was' as LotId] })),

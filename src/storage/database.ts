@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie';
+import type { Apart } from '../core/mending/index.ts';
 import {
   type DaybookEvent,
   type Item,
@@ -15,6 +16,25 @@ export interface MetaEntry {
   value: string | Uint8Array;
 }
 
+/** The household as it was on a day, packed; without its photos, which are kept beside. */
+export interface Snapshot {
+  /** `2026-11-28`, as the sewist's own calendar has it. */
+  readonly day: string;
+  readonly atMs: number;
+  readonly name: string;
+  readonly lots: number;
+  readonly lines: number;
+  readonly bytes: Uint8Array;
+}
+
+/** Something that did not read, as it was found. */
+export interface KeptApart extends Apart {
+  readonly n?: number;
+}
+
+/** The version of the tables that this program knows. */
+export const LATEST = 6;
+
 /** Tables whose records a bundle holds too, in the bundle's words. */
 const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
 
@@ -22,14 +42,14 @@ const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
 async function lift(transaction: Transaction, from: number, to: number): Promise<void> {
   const raw: Record<string, unknown> = { version: from };
   const [settings] = (await transaction.table('settings').toArray()) as unknown[];
-  if (settings === undefined) return;
-  raw['settings'] = settings;
+  if (settings !== undefined) raw['settings'] = settings;
   for (const list of LISTS) raw[list] = await transaction.table(list).toArray();
+  if (settings === undefined && LISTS.every((list) => (raw[list] as unknown[]).length === 0)) return;
   // Loaded by the few who come from an older version; the transaction is kept open meanwhile.
   const { migrateBundle } = await Dexie.waitFor(import('../core/records/migrations.ts'));
   const lifted = migrateBundle(raw, to);
   if (!lifted.ok) throw new Error(`records of version ${from} cannot be lifted: ${lifted.fault}`);
-  await transaction.table('settings').put(lifted.value['settings']);
+  if (lifted.value['settings'] !== undefined) await transaction.table('settings').put(lifted.value['settings']);
   for (const list of LISTS) {
     await transaction.table(list).clear();
     await transaction.table(list).bulkAdd(lifted.value[list] as object[]);
@@ -46,6 +66,8 @@ export class Database extends Dexie {
   declare events: EntityTable<DaybookEvent, 'seq'>;
   declare meta: EntityTable<MetaEntry, 'key'>;
   declare photos: EntityTable<Photo, 'id'>;
+  declare snapshots: EntityTable<Snapshot, 'day'>;
+  declare apart: EntityTable<KeptApart & { n: number }, 'n'>;
 
   constructor(name: string) {
     super(name);
@@ -64,5 +86,8 @@ export class Database extends Dexie {
       .upgrade((transaction) => lift(transaction, 3, 4));
     this.version(4).upgrade((transaction) => lift(transaction, 4, 5));
     this.version(5).upgrade((transaction) => lift(transaction, 5, 6));
+    this.version(LATEST)
+      .stores({ snapshots: 'day', apart: '++n' })
+      .upgrade((transaction) => lift(transaction, 6, 7));
   }
 }

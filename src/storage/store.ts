@@ -1,39 +1,58 @@
-import {
-  parseRecord,
-  type Change,
-  type Chronicle,
-  type DaybookEvent,
-  type Photo,
-  type PhotoId,
-  type RecordFault,
-} from '../core/records/index.ts';
+import Dexie from 'dexie';
+import { passWhole, type Step, type WholeChronicle } from '../core/daybook/index.ts';
+import type { Apart, RawHousehold } from '../core/mending/index.ts';
+import type { Change, Chronicle, DaybookEvent, Household, Photo, PhotoId, TableName } from '../core/records/index.ts';
 import { fail, ok, type Result } from '../core/result/index.ts';
-import { Database } from './database.ts';
+import { Database, LATEST, type KeptApart, type Snapshot } from './database.ts';
 
 /** Why the browser's storage did not do what was asked. Nothing was written in any of these cases. */
 export interface StoreFault {
-  readonly code: 'denied' | 'full' | 'behind' | 'damaged' | 'unknown';
+  readonly code: 'denied' | 'full' | 'behind' | 'damaged' | 'newer' | 'unknown';
   readonly note: string;
-  readonly faults?: readonly RecordFault[];
+  /** What is stored, as it was found, where it does not read. */
+  readonly raw?: RawHousehold;
 }
 
 /** What is stored, and the mark of the household it belongs to. */
 export interface Stored {
-  readonly chronicle: Chronicle;
+  readonly chronicle: WholeChronicle;
   readonly generation: string;
+  /** What did not read at one time and was set apart. */
+  readonly apart: readonly KeptApart[];
 }
 
 /** News from another window of the same browser. */
 export type StoreNews = { readonly type: 'appended'; readonly generation: string } | { readonly type: 'replaced' };
+
+/** Snapshots are kept of the last so many days on which there was any change. */
+const SNAPSHOT_DAYS = 7;
 
 function toFault(error: unknown): StoreFault {
   const name = error instanceof Error ? error.name : '';
   const inner = (error as { inner?: Error }).inner?.name ?? '';
   const note = error instanceof Error ? error.message : String(error);
   if (name === 'QuotaExceededError' || inner === 'QuotaExceededError') return { code: 'full', note };
+  if (name === 'VersionError') return { code: 'newer', note };
   if (['OpenFailedError', 'MissingAPIError', 'InvalidStateError', 'SecurityError', 'UnknownError'].includes(name))
     return { code: 'denied', note };
   return { code: 'unknown', note };
+}
+
+/** The version of the tables as the browser has it; 0 where there are none. Nothing is made or changed by asking. */
+function readVersion(name: string): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const request = Dexie.dependencies.indexedDB.open(name);
+    request.addEventListener('upgradeneeded', () => request.transaction?.abort());
+    request.addEventListener('success', () => {
+      resolve(request.result.version);
+      request.result.close();
+    });
+    request.addEventListener('error', () => {
+      // Aborted above, as there was nothing.
+      if (request.error?.name === 'AbortError') resolve(0);
+      else reject(request.error ?? new Error('not opened'));
+    });
+  });
 }
 
 /** The household in this browser. Every event is one transaction: written whole, or not at all. */
@@ -56,11 +75,29 @@ export class HouseholdStore {
     this.database.close();
   }
 
-  /** Everything that is stored, checked record by record; null when nothing is yet. */
-  async load(): Promise<Result<Stored | null, StoreFault>> {
+  /** Opens the tables; refused where a later program wrote them, which might be harmed by what this one writes. */
+  private async open(): Promise<Database> {
+    const { database } = this;
+    if (database.isOpen()) return database;
+    // Asked before the library opens it: that would make a later program's tables its own. It counts in tens.
+    if ((await readVersion(database.name)) > LATEST * 10)
+      throw new DOMException('written by a later Yardmist', 'VersionError');
+    await database.open();
+    return database;
+  }
+
+  private async attempt<T>(work: (database: Database) => Promise<T>): Promise<Result<T, StoreFault>> {
     try {
-      const { database } = this;
-      const raw = await database.transaction('r', database.tables, async () => ({
+      return ok(await work(await this.open()));
+    } catch (error) {
+      return fail(toFault(error));
+    }
+  }
+
+  /** Everything that is stored, when it passes the gate; null when nothing is yet. */
+  async load(): Promise<Result<Stored | null, StoreFault>> {
+    const read = await this.attempt((database) =>
+      database.transaction('r', database.tables, async () => ({
         generation: (await database.meta.get('generation'))?.value,
         settings: await database.settings.get('household'),
         items: await database.items.toArray(),
@@ -68,145 +105,178 @@ export class HouseholdStore {
         places: await database.places.toArray(),
         plans: await database.plans.toArray(),
         events: await database.events.orderBy('seq').toArray(),
-      }));
-      if (typeof raw.generation !== 'string' || !raw.settings) return ok(null);
-      const faults: RecordFault[] = [];
-      for (const table of ['items', 'lots', 'places', 'plans'] as const)
-        for (const record of raw[table]) {
-          const parsed = parseRecord(table, record, `${table}.${record.id}`);
-          if (!parsed.ok) faults.push(...parsed.fault);
-        }
-      const settings = parseRecord('settings', raw.settings, 'settings');
-      if (!settings.ok) faults.push(...settings.fault);
-      if (faults.length > 0) return fail({ code: 'damaged', note: `${faults.length} records do not read`, faults });
-      const byId = <R extends { id: string }>(records: R[]) =>
-        new Map(records.map((record) => [record.id as R['id'], record]));
-      const household = {
-        settings: raw.settings,
-        items: byId(raw.items),
-        lots: byId(raw.lots),
-        places: byId(raw.places),
-        plans: byId(raw.plans),
-      };
-      return ok({ chronicle: { household, events: raw.events }, generation: raw.generation });
-    } catch (error) {
-      return fail(toFault(error));
+        apart: await database.apart.toArray(),
+      })),
+    );
+    if (!read.ok) return read;
+    const { generation, settings, apart, ...raw } = read.value;
+    const isEmpty = settings === undefined && Object.values(raw).every((list) => list.length === 0);
+    if (isEmpty) return ok(null);
+    const damaged = (note: string) => fail<StoreFault>({ code: 'damaged', note, raw: { settings, ...raw } });
+    if (typeof generation !== 'string' || !settings)
+      return damaged('the settings or the mark of the household are missing');
+    const byId = <R extends { id: string }>(records: R[]) =>
+      new Map(records.map((record) => [record.id as R['id'], record]));
+    const household: Household = {
+      settings,
+      items: byId(raw.items),
+      lots: byId(raw.lots),
+      places: byId(raw.places),
+      plans: byId(raw.plans),
+    };
+    const whole = passWhole({ household, events: raw.events });
+    if (!whole.ok) return damaged(`${whole.fault.length} faults`);
+    return ok({ chronicle: whole.value, generation, apart });
+  }
+
+  /** Writes the records that changes touch, as they are after them. */
+  private async write(database: Database, household: Household, changes: readonly Change[]): Promise<void> {
+    const touched = new Map<TableName, Set<string>>();
+    for (const { table, id } of changes) touched.set(table, (touched.get(table) ?? new Set()).add(id));
+    for (const [table, ids] of touched) {
+      if (table === 'settings') {
+        await database.settings.put(household.settings);
+        continue;
+      }
+      const records = household[table] as ReadonlyMap<string, object>;
+      const [here, gone]: [object[], string[]] = [[], []];
+      for (const id of ids) {
+        const record = records.get(id);
+        if (record) here.push(record);
+        else gone.push(id);
+      }
+      if (gone.length > 0) await database.table(table).bulkDelete(gone);
+      if (here.length > 0) await database.table(table).bulkPut(here);
     }
   }
 
-  /** Writes changes in order; those of one table and sort that come one after the other go in together. */
-  private async write(changes: readonly Change[]): Promise<void> {
-    const sortOf = ({ before, after }: Change) => (after === null ? 'goes' : before === null ? 'comes' : 'changes');
-    for (let from = 0; from < changes.length;) {
-      const first = changes[from]!;
-      const sort = sortOf(first);
-      let end = from + 1;
-      while (end < changes.length && changes[end]!.table === first.table && sortOf(changes[end]!) === sort) end += 1;
-      const run = changes.slice(from, end);
-      const records = this.database.table(first.table);
-      if (sort === 'goes') await records.bulkDelete(run.map((change) => change.id));
-      else if (sort === 'comes') await records.bulkPut(run.map((change) => change.after));
-      // One by one where it is one: a bulk update reads the records first.
-      else if (run.length === 1) await records.update(first.id, first.after!);
-      else await records.bulkUpdate(run.map(({ id, after }) => ({ key: id, changes: after! })));
-      from = end;
-    }
-  }
-
-  /** Writes an event and what it changes. `behind` when another window wrote first: read its events, then try again. */
-  async append(event: DaybookEvent, generation: string): Promise<Result<null, StoreFault>> {
-    const { database } = this;
-    try {
-      const written = await database.transaction('rw', database.tables, async () => {
-        const last = await database.events.orderBy('seq').last();
+  /** Writes lines that have passed the gate, in one transaction. `behind` when another window wrote first. */
+  async append(steps: readonly Step[], generation: string): Promise<Result<null, StoreFault>> {
+    const [first] = steps;
+    const last = steps.at(-1);
+    if (!first || !last) return ok(null);
+    const written = await this.attempt((database) =>
+      database.transaction('rw', database.tables, async () => {
+        const known = await database.events.orderBy('seq').last();
         const mark = await database.meta.get('generation');
-        if (mark?.value !== generation || (last?.seq ?? -1) !== event.seq - 1) return false;
-        await database.events.add(event);
-        await this.write(event.changes);
+        if (mark?.value !== generation || (known?.seq ?? -1) !== first.event.seq - 1) return false;
+        await database.events.bulkAdd(steps.map((step) => step.event));
+        await this.write(
+          database,
+          last.household,
+          steps.flatMap((step) => step.event.changes),
+        );
         return true;
-      });
-      if (!written) return fail({ code: 'behind', note: `event ${event.seq} does not follow` });
-      this.channel?.postMessage({ type: 'appended', generation } satisfies StoreNews);
-      return ok(null);
-    } catch (error) {
-      return fail(toFault(error));
-    }
+      }),
+    );
+    if (!written.ok) return written;
+    if (!written.value) return fail({ code: 'behind', note: `event ${first.event.seq} does not follow` });
+    this.channel?.postMessage({ type: 'appended', generation } satisfies StoreNews);
+    return ok(null);
   }
 
   /** Keeps photos; one that is there already is the same. */
   async savePhotos(photos: readonly Photo[]): Promise<Result<null, StoreFault>> {
-    try {
-      await this.database.photos.bulkPut([...photos]);
-      return ok(null);
-    } catch (error) {
-      return fail(toFault(error));
-    }
+    const kept = await this.attempt((database) => database.photos.bulkPut([...photos]));
+    return kept.ok ? ok(null) : kept;
   }
 
   /** A photo, or null where it is not kept here. */
   async loadPhoto(id: PhotoId): Promise<Photo | null> {
-    try {
-      return (await this.database.photos.get(id)) ?? null;
-    } catch {
-      return null;
-    }
+    const found = await this.attempt((database) => database.photos.get(id));
+    return (found.ok ? found.value : null) ?? null;
   }
 
-  /** Every photo, for a bundle. */
-  async loadPhotos(): Promise<Photo[]> {
-    try {
-      return await this.database.photos.toArray();
-    } catch {
-      return [];
-    }
+  /** Those of the photos that are kept here, for a bundle. */
+  async loadPhotos(ids: Iterable<PhotoId>): Promise<Result<Photo[], StoreFault>> {
+    const found = await this.attempt((database) => database.photos.bulkGet([...new Set(ids)]));
+    return found.ok ? ok(found.value.filter((photo) => photo !== undefined)) : found;
   }
 
   /** Events from `seq` on, and whose household they belong to. */
   async loadEventsFrom(seq: number): Promise<Result<{ events: DaybookEvent[]; generation: string }, StoreFault>> {
-    try {
-      const events = await this.database.events.where('seq').aboveOrEqual(seq).sortBy('seq');
-      const mark = await this.database.meta.get('generation');
-      return ok({ events, generation: typeof mark?.value === 'string' ? mark.value : '' });
-    } catch (error) {
-      return fail(toFault(error));
-    }
+    return this.attempt(async (database) => {
+      const events = await database.events.where('seq').aboveOrEqual(seq).sortBy('seq');
+      const mark = await database.meta.get('generation');
+      return { events, generation: typeof mark?.value === 'string' ? mark.value : '' };
+    });
   }
 
-  /** Puts another household in the place of this one, all or nothing. `previous` is kept to bring it back. */
+  /**
+   * Puts another household in the place of this one, all or nothing. `previous` is kept to bring it back, and `apart` is
+   * what of it did not read. Photos stay: other days' households name them.
+   */
   async replace(
-    chronicle: Chronicle,
+    chronicle: WholeChronicle & Chronicle,
     generation: string,
     previous: Uint8Array | null,
+    apart: readonly Apart[] = [],
   ): Promise<Result<null, StoreFault>> {
-    const { database } = this;
     const { household, events } = chronicle;
-    try {
-      await database.transaction('rw', database.tables, async () => {
-        for (const table of database.tables) await table.clear();
+    const kept = await this.attempt((database) =>
+      database.transaction('rw', database.tables, async () => {
+        for (const table of [
+          database.settings,
+          database.items,
+          database.lots,
+          database.places,
+          database.plans,
+          database.events,
+          database.apart,
+        ])
+          await table.clear();
         await database.settings.add(household.settings);
         await database.items.bulkAdd([...household.items.values()]);
         await database.lots.bulkAdd([...household.lots.values()]);
         await database.places.bulkAdd([...household.places.values()]);
         await database.plans.bulkAdd([...household.plans.values()]);
         await database.events.bulkAdd([...events]);
-        await database.photos.bulkAdd([...(chronicle.photos ?? [])]);
-        await database.meta.add({ key: 'generation', value: generation });
-        if (previous) await database.meta.add({ key: 'previous', value: previous });
-      });
-      this.channel?.postMessage({ type: 'replaced' } satisfies StoreNews);
-      return ok(null);
-    } catch (error) {
-      return fail(toFault(error));
-    }
+        await database.photos.bulkPut([...(chronicle.photos ?? [])]);
+        await database.apart.bulkAdd(apart.map(({ table, id, raw, faults }) => ({ table, id, raw, faults }) as never));
+        await database.meta.put({ key: 'generation', value: generation });
+        if (previous) await database.meta.put({ key: 'previous', value: previous });
+      }),
+    );
+    if (!kept.ok) return kept;
+    this.channel?.postMessage({ type: 'replaced' } satisfies StoreNews);
+    return ok(null);
+  }
+
+  /** Lets go of what was set apart. */
+  async dropApart(ns: readonly number[]): Promise<Result<null, StoreFault>> {
+    const dropped = await this.attempt((database) => database.apart.bulkDelete([...ns]));
+    return dropped.ok ? ok(null) : dropped;
   }
 
   /** The bundle of the household that the last import replaced. */
-  async loadPrevious(): Promise<Uint8Array | null> {
-    try {
-      const entry = await this.database.meta.get('previous');
-      return entry && typeof entry.value !== 'string' ? entry.value : null;
-    } catch {
-      return null;
+  async loadPrevious(): Promise<Result<Uint8Array | null, StoreFault>> {
+    const found = await this.attempt((database) => database.meta.get('previous'));
+    if (!found.ok) return found;
+    return ok(found.value && typeof found.value.value !== 'string' ? found.value.value : null);
+  }
+
+  /** Keeps the household of a day; where the browser has no room, older days make it. */
+  async saveSnapshot(snapshot: Snapshot): Promise<Result<null, StoreFault>> {
+    for (;;) {
+      const kept = await this.attempt((database) =>
+        database.transaction('rw', database.snapshots, async () => {
+          await database.snapshots.put(snapshot);
+          const days = await database.snapshots.orderBy('day').primaryKeys();
+          await database.snapshots.bulkDelete(days.slice(0, -SNAPSHOT_DAYS));
+        }),
+      );
+      if (kept.ok) return ok(null);
+      if (kept.fault.code !== 'full') return kept;
+      const older = await this.attempt((database) => database.snapshots.where('day').notEqual(snapshot.day).first());
+      if (!older.ok || !older.value) return kept;
+      const { day } = older.value;
+      const thinned = await this.attempt((database) => database.snapshots.delete(day));
+      if (!thinned.ok) return kept;
     }
+  }
+
+  /** What is kept of earlier days, the newest first. */
+  async loadSnapshots(): Promise<Result<Snapshot[], StoreFault>> {
+    return this.attempt((database) => database.snapshots.orderBy('day').reverse().toArray());
   }
 }

@@ -35,7 +35,7 @@ export function App() {
         Opening the sewing room…
       </p>
     );
-  if (phase === 'damaged')
+  if (phase === 'damaged' || phase === 'newer')
     return (
       <Suspense>
         <DamagedStore />

@@ -47,7 +47,7 @@ function close(
 
 /** The same household, in which these lots stay where they are. */
 function withStaying(household: Household, lotIds: readonly LotId[]): Household {
-  const wish: Wish = { id: 'stays-for-now', kind: 'stays', lotIds: [...lotIds], groupIds: [], placeId: null };
+  const wish: Wish = { id: 'stays-for-now', kind: 'stays', lotIds: [...lotIds], groupIds: [], placeId: undefined };
   const { settings } = household;
   return { ...household, settings: { ...settings, wishes: [...(settings.wishes ?? []), wish] } };
 }

@@ -1,5 +1,5 @@
 import { type Draft, createChange } from '../daybook/index.ts';
-import { getAmount, getAmountUnit, getReserved, listWrapped } from '../measure/index.ts';
+import { getAmountUnit, listWrapped } from '../measure/index.ts';
 import type { AmountUnit, Change, EventType, Item, Lot, LotId, PlaceId, Household } from '../records/index.ts';
 import { type Result, fail, ok } from '../result/index.ts';
 
@@ -49,18 +49,12 @@ export function createLotDraft(
 export function createReleaseWrapped(household: Household, id: LotId, nowMs: number): Change[] {
   return listWrapped(household, id).flatMap(
     (lot) =>
-      createChange('lots', lot.id, lot, { ...lot, state: 'out', withLotId: null, homeId: null, sinceMs: nowMs }) ?? [],
+      createChange('lots', lot.id, lot, {
+        ...lot,
+        state: 'out',
+        withLotId: undefined,
+        homeId: undefined,
+        sinceMs: nowMs,
+      }) ?? [],
   );
-}
-
-/** Promises that no longer fit what there is shrink, the latest first. */
-export function fitReserved(item: Item, lot: Lot): Lot {
-  if (!lot.reserved || getReserved(lot) <= getAmount(item, lot) + 1e-6) return lot;
-  let left = getAmount(item, lot);
-  const reserved = lot.reserved.map((one) => {
-    const amount = Math.min(one.amount, left);
-    left -= amount;
-    return { ...one, amount };
-  });
-  return { ...lot, reserved: reserved.filter((one) => one.amount > 0) };
 }

@@ -40,7 +40,8 @@ describe('a count of a place', () => {
     const { draft, next } = count(found);
     expect(draft).toMatchObject({ type: 'counted', subject: 'cube › A1' });
     expect(next.lots.get(id('blue'))).toMatchObject({ lengthMm: 1400, placeId: A1 });
-    expect(next.lots.get(id('shears'))).toMatchObject({ state: 'out', away: 'missing', placeId: null, homeId: A1 });
+    expect(next.lots.get(id('shears'))).toMatchObject({ state: 'out', away: 'missing', homeId: A1 });
+    expect(next.lots.get(id('shears'))).not.toHaveProperty('placeId');
     expect(next.lots.get(id('ham'))).toMatchObject({ state: 'in', placeId: A1, homeId: 'rack-A1' });
     expect(next.places.get(A1)?.countedAtMs).toBe(77);
     expect(checkInvariants(next)).toEqual([]);

@@ -64,8 +64,8 @@ export function createCountPlace(household: Household, placeId: PlaceId, found: 
       ...lot,
       state: 'in',
       placeId,
-      withLotId: null,
-      lentTo: null,
+      withLotId: undefined,
+      lentTo: undefined,
       order: lot.homeId === placeId ? lot.homeOrder : lot.order,
       sinceMs: nowMs,
     });

@@ -1,4 +1,4 @@
-export { type Act, type ActFault, createLotDraft, createReleaseWrapped, fitReserved, getLot } from './act.ts';
+export { type Act, type ActFault, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
 export { type CountNews, type Found, compareCount, createCountPlace, listToCount } from './countActs.ts';
 export {
   type Saved,

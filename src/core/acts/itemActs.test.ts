@@ -17,7 +17,12 @@ import { createRelease, createReserve, createWash, createWrap } from './promiseA
 import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 const cloth = createCloth('cloth');
-const scrap: Item = { ...createCloth('scrap'), kind: 'scrap', forms: ['loose'], scrap: { cut: 'odd', cutMm: null } };
+const scrap: Item = {
+  ...createCloth('scrap'),
+  kind: 'scrap',
+  forms: ['loose'],
+  scrap: { cut: 'odd', cutMm: undefined },
+};
 const thread = createSpool('thread');
 const buttons = createThing('buttons', { kind: 'notion' });
 const start = createHousehold(
@@ -102,12 +107,15 @@ describe('wrapping', () => {
 
   it('takes no place of its own', () => {
     expect([...groupLotsByPlace(wrapped, 'is').values()].flat().map((lot) => lot.id)).toEqual([CLOTH]);
-    expect(wrapped.lots.get(REST)).toMatchObject({ state: 'with', placeId: null, homeId: null });
+    expect(wrapped.lots.get(REST)).toMatchObject({ state: 'with' });
+    expect(wrapped.lots.get(REST)).not.toHaveProperty('placeId');
+    expect(wrapped.lots.get(REST)).not.toHaveProperty('homeId');
   });
 
   it('ends when one part is taken out, or the cloth is used up', () => {
     const out = after(wrapped, (now) => createTakeOut(now, REST, 4));
-    expect(out.lots.get(REST)).toMatchObject({ state: 'out', withLotId: null });
+    expect(out.lots.get(REST)).toMatchObject({ state: 'out' });
+    expect(out.lots.get(REST)).not.toHaveProperty('withLotId');
     const gone = after(wrapped, (now) => createCut(now, CLOTH, 2000, 4));
     expect([gone.lots.get(REST)!.state, gone.lots.get(SCRAP)!.state]).toEqual(['out', 'out']);
   });
@@ -180,7 +188,6 @@ describe('as much again', () => {
       itemId: cloth.id,
       lengthMm: 500,
       state: 'out',
-      homeId: null,
       sinceMs: 9,
     });
     expect([again.reserved, again.withLotId]).toEqual([undefined, undefined]);
@@ -202,8 +209,8 @@ describe('a pattern that becomes a file, and paper again', () => {
     const lot = filed.lots.get('lot-coat' as LotId)!;
     const digital = after(filed, (now) => createSaveItem(now, file, [lot]));
     expect([...digital.lots.values()].map((one) => [one.state, one.placeId, one.homeId])).toEqual([
-      ['digital', null, null],
-      ['digital', null, null],
+      ['digital', undefined, undefined],
+      ['digital', undefined, undefined],
     ]);
     const printed = after(digital, (now) => createSaveItem(now, paper, [digital.lots.get(second.id)!]));
     expect([...printed.lots.values()].map((one) => one.state)).toEqual(['out', 'out']);

@@ -1,7 +1,7 @@
 import type { Change, Household, Item, ItemId, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { type Act, createReleaseWrapped, fitReserved } from './act.ts';
-import { createChange } from '../daybook/index.ts';
+import { type Act, createReleaseWrapped } from './act.ts';
+import { createChange, fitReserved } from '../daybook/index.ts';
 
 /** An item with the lots that come or change with it. */
 export interface Saved {
@@ -67,7 +67,7 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
     care: mergeLists(kept.care, other.care, 20),
     forms: mergeLists(kept.forms, other.forms, 20),
     usesPerMonth: Math.min(1000, kept.usesPerMonth + other.usesPerMonth),
-    learntPerMonth: null,
+    learntPerMonth: undefined,
   };
   const tags = mergeLists(kept.tags, other.tags, 20);
   const photos = mergeLists(kept.photos, other.photos, 12);
@@ -96,7 +96,7 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
 function fitFormat(item: Item, lot: Lot): Lot {
   const isFile = item.pattern?.format === 'digital';
   if (lot.state === 'gone' || isFile === (lot.state === 'digital')) return lot;
-  return { ...lot, state: isFile ? 'digital' : 'out', placeId: null, homeId: null, withLotId: null };
+  return { ...lot, state: isFile ? 'digital' : 'out', placeId: undefined, homeId: undefined, withLotId: undefined };
 }
 
 /** Adds a new item with its lots, all without a home yet; or changes one and its lots. */

@@ -1,8 +1,9 @@
+import { fitReserved } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, withAmount } from '../measure/index.ts';
 import type { AmountUnit, Change, Household, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { type Act, createLotDraft, createReleaseWrapped, fitReserved, getLot } from './act.ts';
+import { type Act, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
 import { createPutBack } from './lotActs.ts';
 
 /** Ways for something to leave for good. */
@@ -27,14 +28,14 @@ export function createGone(household: Household, id: LotId, way: WayOut, nowMs: 
   const gone: Lot = {
     ...lot,
     state: 'gone',
-    placeId: null,
-    homeId: null,
-    withLotId: null,
-    lentTo: null,
+    placeId: undefined,
+    homeId: undefined,
+    withLotId: undefined,
+    lentTo: undefined,
     reserved: [],
     sinceMs: nowMs,
   };
-  if (lot.lengthMm !== null && way === 'usedUp') gone.lengthMm = 0;
+  if (lot.lengthMm !== undefined && way === 'usedUp') gone.lengthMm = 0;
   return createLotDraft(way, item, lot, gone, getAmount(item, lot), createReleaseWrapped(household, id, nowMs));
 }
 
@@ -48,9 +49,9 @@ export function createLend(household: Household, id: LotId, toWhom: string, nowM
   const draft = createLotDraft('lent', item, lot, {
     ...lot,
     state: 'lent',
-    placeId: null,
-    withLotId: null,
-    away: null,
+    placeId: undefined,
+    withLotId: undefined,
+    away: undefined,
     lentTo: who.slice(0, 80),
     sinceMs: nowMs,
   });
@@ -64,14 +65,15 @@ export function createReturn(household: Household, id: LotId, nowMs: number): Ac
   const { lot, item } = found;
   if (lot.state !== 'lent') return fail({ code: 'nothing-changed' });
   const { homeId } = lot;
-  const isHomeThere = homeId !== null && createPlaceTree(household.places).leaves.some((leaf) => leaf.id === homeId);
+  const isHomeThere =
+    homeId !== undefined && createPlaceTree(household.places).leaves.some((leaf) => leaf.id === homeId);
   return createLotDraft('returned', item, lot, {
     ...lot,
-    lentTo: null,
+    lentTo: undefined,
     sinceMs: nowMs,
     ...(isHomeThere
       ? { state: 'in', placeId: homeId, order: lot.homeOrder, form: lot.homeForm }
-      : { state: 'out', placeId: null }),
+      : { state: 'out', placeId: undefined }),
   });
 }
 
@@ -96,7 +98,7 @@ export function createCount(household: Household, id: LotId, amount: number, now
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   if (!(amount > 0)) return createGone(household, id, 'usedUp', nowMs);
-  const next = { ...withAmount(item, lot, amount), amountSigma: null, measuredBy: null, sinceMs: nowMs };
+  const next = { ...withAmount(item, lot, amount), amountSigma: undefined, measuredBy: undefined, sinceMs: nowMs };
   return createLotDraft('counted', item, lot, fitReserved(item, next), amount);
 }
 

@@ -1,3 +1,4 @@
+import { fitReserved } from '../daybook/index.ts';
 import { computePackages, getWholeLot, withAmount } from '../measure/index.ts';
 import {
   type AmountUnit,
@@ -10,7 +11,7 @@ import {
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { type Act, createLotDraft, createReleaseWrapped, fitReserved, getLot } from './act.ts';
+import { type Act, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
 
 /** Takes a lot out of its place; its home stays. */
 export function createTakeOut(household: Household, id: LotId, nowMs: number): Act {
@@ -18,9 +19,9 @@ export function createTakeOut(household: Household, id: LotId, nowMs: number): A
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   if (lot.state === 'with')
-    return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', withLotId: null, sinceMs: nowMs });
+    return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', withLotId: undefined, sinceMs: nowMs });
   if (lot.state !== 'in') return fail({ code: 'not-in-place' });
-  return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', placeId: null, sinceMs: nowMs });
+  return createLotDraft('tookOut', item, lot, { ...lot, state: 'out', placeId: undefined, sinceMs: nowMs });
 }
 
 /** Puts a lot back to its home, in its turn and form there. */
@@ -28,7 +29,7 @@ export function createPutBack(household: Household, id: LotId, nowMs: number): A
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
-  if (lot.homeId === null) return fail({ code: 'no-home' });
+  if (lot.homeId === undefined) return fail({ code: 'no-home' });
   const home = household.places.get(lot.homeId);
   if (!home || !createPlaceTree(household.places).leaves.includes(home))
     return fail({ code: 'home-gone', placeId: lot.homeId });
@@ -39,7 +40,7 @@ export function createPutBack(household: Household, id: LotId, nowMs: number): A
   return createLotDraft('putBack', item, lot, {
     ...lot,
     state: 'in',
-    withLotId: null,
+    withLotId: undefined,
     placeId: lot.homeId,
     order: lot.homeOrder,
     form,
@@ -59,7 +60,7 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
   return createLotDraft('moved', item, lot, {
     ...lot,
     state: 'in',
-    withLotId: null,
+    withLotId: undefined,
     placeId,
     order,
     form,
@@ -84,7 +85,7 @@ export function createCut(
   forWhat = '',
 ): Act {
   const found = getLot(household, id);
-  if (!found || found.lot.lengthMm === null) return fail({ code: 'no-such-lot' });
+  if (!found || found.lot.lengthMm === undefined) return fail({ code: 'no-such-lot' });
   const { item } = found;
   const told = forWhat.trim() || (found.lot.reserved?.find((one) => one.id === reservationId)?.forWhat ?? '');
   const present = found.lot.lengthMm;
@@ -104,9 +105,9 @@ export function createCut(
       ...lot,
       lengthMm: 0,
       state: 'gone',
-      placeId: null,
-      homeId: null,
-      withLotId: null,
+      placeId: undefined,
+      homeId: undefined,
+      withLotId: undefined,
       sinceMs: nowMs,
     };
     return tellWhat(

@@ -30,7 +30,7 @@ export function createStep(
     const away = to === 'table' ? 'table' : to === 'aside' ? 'aside' : null;
     if (away === null && !household.places.has(to as PlaceId)) return fail({ code: 'no-such-place' });
     const next: Lot = away
-      ? { ...lot, state: 'out', placeId: null, away, sinceMs: nowMs }
+      ? { ...lot, state: 'out', placeId: undefined, away, sinceMs: nowMs }
       : {
           ...lot,
           state: 'in',
@@ -55,8 +55,8 @@ export function createNotFound(household: Household, id: LotId, nowMs: number): 
   return createLotDraft('notFound', item, lot, {
     ...lot,
     state: 'out',
-    placeId: null,
-    withLotId: null,
+    placeId: undefined,
+    withLotId: undefined,
     away: 'missing',
     sinceMs: nowMs,
   });
@@ -82,8 +82,8 @@ export function createDoesNotFit(
     createChange('lots', id, lot, {
       ...lot,
       state: 'out',
-      placeId: null,
-      withLotId: null,
+      placeId: undefined,
+      withLotId: undefined,
       away: 'table',
       sinceMs: nowMs,
     } satisfies Lot),

@@ -22,7 +22,11 @@ function untieStations(household: Household, place: Place, gone: ReadonlySet<Pla
   if (!room?.stations.some((station) => station.unitId && gone.has(station.unitId))) return place;
   const stations = room.stations.map((station) => {
     if (!station.unitId || !gone.has(station.unitId)) return station;
-    return { ...station, unitId: null, at: computeStationPoint(room, station, (id) => household.places.get(id)?.unit) };
+    return {
+      ...station,
+      unitId: undefined,
+      at: computeStationPoint(room, station, (id) => household.places.get(id)?.unit),
+    };
   });
   return { ...place, room: { ...room, stations } };
 }
@@ -51,11 +55,11 @@ export function createSavePlaces(
       binOf.set(place.parentId, place.id);
   for (const lot of household.lots.values()) {
     const next: Lot = { ...lot };
-    const find = (id: PlaceId) => heirs.get(id) ?? (isLost.has(id) ? null : (binOf.get(id) ?? id));
-    if (lot.homeId !== null) next.homeId = find(lot.homeId);
-    if (lot.placeId !== null) {
+    const find = (id: PlaceId) => heirs.get(id) ?? (isLost.has(id) ? undefined : (binOf.get(id) ?? id));
+    if (lot.homeId !== undefined) next.homeId = find(lot.homeId);
+    if (lot.placeId !== undefined) {
       next.placeId = find(lot.placeId);
-      if (next.placeId === null) Object.assign(next, { state: 'out', sinceMs: nowMs });
+      if (next.placeId === undefined) Object.assign(next, { state: 'out', sinceMs: nowMs });
     }
     changes.push(createChange('lots', lot.id, lot, next));
   }
@@ -90,7 +94,7 @@ export function findDisturbance(
   const after = applyChanges(household, draft.value.changes);
   if (!after.ok) return { ousted: [], burst: [] };
   const ousted = [...household.lots.values()].filter(
-    (lot) => lot.placeId !== null && after.value.lots.get(lot.id)?.placeId === null,
+    (lot) => lot.placeId !== undefined && after.value.lots.get(lot.id)?.placeId === undefined,
   );
   const isBurst = (of: Household, placeId: PlaceId) => {
     const lots = groupLotsByPlace(of, 'is').get(placeId) ?? [];
@@ -148,7 +152,7 @@ export function findRoomLoss(household: Household, roomId: PlaceId): RoomLoss {
   const items = [...household.items.values()].filter((item) => listStations(item).some((id) => gone.has(id)));
   return {
     pieces: tree.getChildren(roomId).length,
-    ousted: [...household.lots.values()].filter((lot) => lot.placeId !== null && within.has(lot.placeId)).length,
+    ousted: [...household.lots.values()].filter((lot) => lot.placeId !== undefined && within.has(lot.placeId)).length,
     items: items.length,
     station: tree.rooms.flatMap((room) => (room.id === roomId ? [] : room.room!.stations))[0] ?? null,
   };
@@ -175,13 +179,13 @@ export function createRemoveRoom(household: Household, roomId: PlaceId, nowMs: n
     .filter((place) => place.container)
     .map((place, i): Place => {
       const { at: _at, ...container } = place.container!;
-      return { ...place, parentId: null, order: tree.pool.length + i, container };
+      return { ...place, parentId: undefined, order: tree.pool.length + i, container };
     });
   const doors = new Set(room.room.doors.map((door) => door.id));
   const freed = tree.rooms.flatMap((other): Place[] => {
     if (other.id === roomId || !other.room!.doors.some((door) => door.leadsTo && doors.has(door.leadsTo))) return [];
     const rest = other.room!.doors.map((door) =>
-      door.leadsTo && doors.has(door.leadsTo) ? { ...door, leadsTo: null } : door,
+      door.leadsTo && doors.has(door.leadsTo) ? { ...door, leadsTo: undefined } : door,
     );
     return [{ ...other, room: { ...other.room!, doors: rest } }];
   });

@@ -14,7 +14,7 @@ export const MOST_KEPT = 4;
 /** Plans that are kept to be compared and were not adopted, the newest first. */
 export function listKept(household: Household): Plan[] {
   return [...household.plans.values()]
-    .filter((plan) => plan.adoptedAtMs === null)
+    .filter((plan) => plan.adoptedAtMs === undefined)
     .toSorted((a, b) => b.madeAtMs - a.madeAtMs || (a.id < b.id ? -1 : 1));
 }
 
@@ -25,7 +25,7 @@ export function createKeepPlan(household: Household, plan: Plan, name: string): 
   const change = createChange('plans', plan.id, household.plans.get(plan.id) ?? null, {
     ...plan,
     name,
-    adoptedAtMs: null,
+    adoptedAtMs: undefined,
   });
   return change ? ok({ type: 'planned', subject: name, changes: [change] }) : fail({ code: 'nothing-changed' });
 }
@@ -101,14 +101,16 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
   );
   if (isStale) return fail({ code: 'stale-plan' });
   for (const other of household.plans.values())
-    if (other.id !== plan.id && other.adoptedAtMs !== null)
-      changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: null }));
+    if (other.id !== plan.id && other.adoptedAtMs !== undefined)
+      changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: undefined }));
   changes.push(createChange('plans', plan.id, known, { ...plan, adoptedAtMs: nowMs }));
   const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;
     const to = homes.get(lot.id);
-    const next = to ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form } : { ...lot, homeId: null };
+    const next = to
+      ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form }
+      : { ...lot, homeId: undefined };
     changes.push(createChange('lots', lot.id, lot, next));
   }
   return ok({ type: 'adopted', subject, changes: changes.filter((change) => change !== null) });
@@ -118,7 +120,7 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
 export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
   const changes: (Change | null)[] = [];
   for (const lot of household.lots.values()) {
-    if (lot.homeId === null || !takesRoom(lot) || lot.state === 'lent') continue;
+    if (lot.homeId === undefined || !takesRoom(lot) || lot.state === 'lent') continue;
     const isHome =
       lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;
     if (isHome) continue;

@@ -49,8 +49,8 @@ export function createWrap(household: Household, id: LotId, withId: LotId, nowMs
     ...lot,
     state: 'with',
     withLotId: withId,
-    placeId: null,
-    homeId: null,
+    placeId: undefined,
+    homeId: undefined,
     sinceMs: nowMs,
   });
 }

@@ -15,7 +15,7 @@ function apply(household: Household, draft: Act): Household {
 
 describe('what is asked of every plan', () => {
   const { household } = createSampleHousehold(1, 20);
-  const wish: Wish = { id: 'w1', kind: 'apart', lotIds: ['a', 'b'] as LotId[], groupIds: [], placeId: null };
+  const wish: Wish = { id: 'w1', kind: 'apart', lotIds: ['a', 'b'] as LotId[], groupIds: [], placeId: undefined };
 
   it('is kept with the settings, found again in any order, and lifted', () => {
     const asked = apply(household, createWish(household, wish));

@@ -242,7 +242,7 @@ function completeBox(sketch: Sketch, base?: BoxSpec): BoxSpec {
   if (figures?.sizeIs === 'long' && sizeMm) height = sizeMm;
   const [wantWidth, wantDepth, wantHeight] = sketch.boxMm ?? [];
   [width, depth, height] = [wantWidth ?? width, wantDepth ?? depth, wantHeight ?? height];
-  const hole = sketch.hangHoleMm === undefined ? (figures?.hangHoleMm ?? base?.hangHoleMm ?? null) : sketch.hangHoleMm;
+  const hole = sketch.hangHoleMm === undefined ? (figures?.hangHoleMm ?? base?.hangHoleMm) : sketch.hangHoleMm;
   const spec: BoxSpec = {
     ...base,
     type,
@@ -251,8 +251,8 @@ function completeBox(sketch: Sketch, base?: BoxSpec): BoxSpec {
     heightMm: height,
     massG: sketch.massG ?? mass,
     isSoft: sketch.isSoft ?? base?.isSoft ?? figures?.isSoft ?? sketch.kind === 'kit',
-    hangHoleMm: hole,
   };
+  assignOrDrop(spec, 'hangHoleMm', hole);
   if (sketch.size !== undefined) assignOrDrop(spec, 'size', sketch.size);
   if (sketch.unitG !== undefined) assignOrDrop(spec, 'unitG', sketch.unitG);
   else if (unitG !== undefined && (sketch.units ?? null) !== null) spec.unitG = unitG;
@@ -306,7 +306,7 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
     // What is said anew is believed at first.
     ...(typeof old?.learntPerMonth === 'number' &&
       sketch.usesPerMonth !== undefined &&
-      sketch.usesPerMonth !== old.usesPerMonth && { learntPerMonth: null }),
+      sketch.usesPerMonth !== old.usesPerMonth && { learntPerMonth: undefined }),
     stationId: sketch.stationId ?? old?.stationId ?? birth.stationId,
     care: sketch.care ?? old?.care ?? (kind === 'thread' ? ['thread'] : [...(figures?.care ?? [])]),
     forms: sketch.forms ?? old?.forms ?? getUsualForms(sketch),
@@ -316,9 +316,9 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
   if (kind === 'fabric' || kind === 'scrap') item.fabric = completeFabric(sketch, old?.fabric);
   if (kind === 'scrap') {
     const cut = sketch.cut ?? old?.scrap?.cut ?? 'odd';
-    const cutMm = cut === 'odd' ? null : (sketch.cutMm ?? old?.scrap?.cutMm ?? 63.5);
+    const cutMm = cut === 'odd' ? undefined : (sketch.cutMm ?? old?.scrap?.cutMm ?? 63.5);
     const parentItemId = sketch.parentItemId === undefined ? old?.scrap?.parentItemId : sketch.parentItemId;
-    item.scrap = parentItemId ? { cut, cutMm, parentItemId } : { cut, cutMm };
+    item.scrap = { cut, ...(cutMm && { cutMm }), ...(parentItemId && { parentItemId }) };
   }
   if (kind === 'pattern') item.pattern = completePattern(sketch, old?.pattern);
   if (kind === 'thread') item.thread = completeThread(sketch, old?.thread);
@@ -330,7 +330,7 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
       state: sketch.kitState ?? old?.kit?.state ?? 'planned',
       parts: sketch.parts ?? old?.kit?.parts ?? [],
     };
-  const lengthMm = sketch.lengthMm === undefined ? (base?.lot.lengthMm ?? null) : sketch.lengthMm;
+  const lengthMm = sketch.lengthMm === undefined ? base?.lot.lengthMm : (sketch.lengthMm ?? undefined);
   const count = sketch.count ?? base?.lot.count ?? 1;
   const lot: Lot = base
     ? { ...base.lot, lengthMm, count }
@@ -371,7 +371,7 @@ export function completeSketch(
     const isSame = amounts.every((key) => (made.lot[key] ?? null) === (base.lot[key] ?? null));
     // A typed amount is known as such, and no longer a measurement.
     if (!isSame) Object.assign(made.lot, { sinceMs: birth.nowMs });
-    if (!isSame && base.lot.measuredBy) Object.assign(made.lot, { amountSigma: null, measuredBy: null });
+    if (!isSame && base.lot.measuredBy) Object.assign(made.lot, { amountSigma: undefined, measuredBy: undefined });
   }
   const faults = [parseRecord('items', made.item), parseRecord('lots', made.lot)].flatMap((parsed) =>
     parsed.ok ? [] : parsed.fault,

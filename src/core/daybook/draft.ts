@@ -1,4 +1,3 @@
-import { invertChanges } from './fold.ts';
 import type { AmountUnit, Change, DaybookEvent, EventId, EventType, World } from '../records/index.ts';
 
 /** An event before it is written: the store gives it its number, time and id. */
@@ -8,13 +7,8 @@ export interface Draft {
   readonly changes: readonly Change[];
   readonly amount?: number;
   readonly amountUnit?: AmountUnit;
-  readonly undoes?: EventId;
+  readonly undoes?: readonly EventId[];
   readonly forWhat?: string;
-}
-
-/** A new event that takes an earlier one back. Whether it still can is seen when it is applied. */
-export function createUndo(event: DaybookEvent): Draft {
-  return { type: 'undone', subject: event.subject, changes: invertChanges(event.changes), undoes: event.id };
 }
 
 /** Gives a draft its number, time and id. Optional fields that are absent stay absent. */
@@ -29,7 +23,7 @@ export function stampEvent(draft: Draft, seq: number, world: World): DaybookEven
   };
   if (draft.amount !== undefined) event.amount = draft.amount;
   if (draft.amountUnit !== undefined) event.amountUnit = draft.amountUnit;
-  if (draft.undoes !== undefined) event.undoes = draft.undoes;
+  if (draft.undoes !== undefined) event.undoes = [...draft.undoes];
   if (draft.forWhat) event.forWhat = draft.forWhat.slice(0, 120);
   return event;
 }

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   DEFAULT_SETTINGS,
+  dropAbsent,
   type Change,
   type DaybookEvent,
   type Household,
@@ -9,7 +10,7 @@ import {
 } from '../records/index.ts';
 
 /** A household before its first event, which brings the settings. */
-const EMPTY_HOUSEHOLD: Household = {
+export const EMPTY_HOUSEHOLD: Household = {
   settings: DEFAULT_SETTINGS,
   items: new Map(),
   lots: new Map(),
@@ -27,46 +28,57 @@ export interface FoldFault {
 
 type Fields = Record<string, unknown>;
 
+/** Whether two values say the same. A field that is undefined is absent. */
 function isSame(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const keys = Object.keys(a);
-  return (
-    keys.length === Object.keys(b).length &&
-    keys.every((key) => key in b && isSame((a as Fields)[key], (b as Fields)[key]))
-  );
+  if (Array.isArray(a) && a.length !== (b as unknown[]).length) return false;
+  for (const key of Object.keys(a)) if (!isSame((a as Fields)[key], (b as Fields)[key])) return false;
+  for (const key of Object.keys(b))
+    if ((b as Fields)[key] !== undefined && (a as Fields)[key] === undefined) return false;
+  return true;
 }
 
 /** Only what is out waits on the table, out of the way, or is missing; that ends with whatever puts it elsewhere. */
 function settle(lot: Lot): Lot {
-  return lot.away && lot.state !== 'out' ? { ...lot, away: null } : lot;
+  return lot.away && lot.state !== 'out' ? { ...lot, away: undefined } : lot;
 }
 
 /**
  * What turns one record into another: whole records when it comes or goes, else only the fields that
- * differ. A field that is absent on one side is written as null there. Null when nothing differs.
+ * differ. What is absent on one side is absent there. Null when nothing differs.
  */
 export function createChange(table: TableName, id: string, before: object | null, to: object | null): Change | null {
   const after = table === 'lots' && to ? settle(to as Lot) : to;
-  if (before === null || after === null)
-    return before === after ? null : { table, id, before: before as Fields | null, after: after as Fields | null };
-  const [was, is]: [Fields, Fields] = [{}, {}];
-  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
-    const [old, now] = [(before as Fields)[key] ?? null, (after as Fields)[key] ?? null];
-    if (isSame(old, now)) continue;
-    was[key] = old;
-    is[key] = now;
+  if (before === null || after === null) {
+    if (before === after) return null;
+    return {
+      table,
+      id,
+      ...(before && { before: before as Fields }),
+      ...(after && { after: dropAbsent(after as Fields) }),
+    };
   }
-  return Object.keys(is).length === 0 ? null : { table, id, before: was, after: is };
+  const [was, is]: [Fields, Fields] = [{}, {}];
+  let differs = false;
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const [old, now] = [(before as Fields)[key], (after as Fields)[key]];
+    if (isSame(old, now)) continue;
+    differs = true;
+    if (old !== undefined) was[key] = old;
+    if (now !== undefined) is[key] = dropAbsent(now);
+  }
+  return differs ? { table, id, before: was, after: is } : null;
 }
 
-function applyFields(record: Fields, change: Change): Result<Fields, FoldFault> {
+function applyFields(record: Fields, { table, id, before = {}, after = {} }: Change): Result<Fields, FoldFault> {
   const next = { ...record };
-  for (const [key, old] of Object.entries(change.before ?? {}))
-    if (!isSame(record[key] ?? null, old))
-      return fail({ code: 'conflict', table: change.table, id: change.id, field: key });
-  Object.assign(next, change.after);
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    if (!isSame(record[key], before[key])) return fail({ code: 'conflict', table, id, field: key });
+    if (after[key] === undefined) delete next[key];
+    else next[key] = after[key];
+  }
   return ok(next);
 }
 
@@ -86,11 +98,12 @@ export function applyChanges(household: Household, changes: readonly Change[]): 
   for (const change of changes) {
     if (change.table === 'settings') {
       // The first event brings them whole, so that a daybook tells the same whatever later defaults are.
-      if (change.before === null && change.after !== null) {
+      if (change.before === undefined && change.after !== undefined) {
         settings = change.after as unknown as typeof settings;
         continue;
       }
-      if (change.after === null) return fail({ code: 'conflict', table: change.table, id: change.id, field: null });
+      if (change.after === undefined)
+        return fail({ code: 'conflict', table: change.table, id: change.id, field: null });
       const next = applyFields({ ...settings }, change);
       if (!next.ok) return next;
       settings = next.value as unknown as typeof settings;
@@ -99,10 +112,10 @@ export function applyChanges(household: Household, changes: readonly Change[]): 
     const table = (touched[change.table] ??= new Map(tables[change.table]));
     const record = table.get(change.id);
     const conflict = fail<FoldFault>({ code: 'conflict', table: change.table, id: change.id, field: null });
-    if (change.before === null) {
+    if (change.before === undefined) {
       if (record || !change.after) return conflict;
       table.set(change.id, change.after);
-    } else if (change.after === null) {
+    } else if (change.after === undefined) {
       if (!record || !isSame(record, change.before)) return conflict;
       table.delete(change.id);
     } else {
@@ -131,13 +144,12 @@ export function foldEvents(
 
 /** The changes that take an event back, last first. */
 export function invertChanges(changes: readonly Change[]): Change[] {
-  return changes.toReversed().map(({ table, id, before, after }) => ({ table, id, before: after, after: before }));
-}
-
-/** The newest event that is neither an undo nor undone: what U takes back. */
-export function getUndoable(events: readonly DaybookEvent[]): DaybookEvent | null {
-  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
-  return events.findLast((event) => event.type !== 'undone' && !undone.has(event.id) && event.seq > 0) ?? null;
+  return changes.toReversed().map(({ table, id, before, after }) => ({
+    table,
+    id,
+    ...(after && { before: after }),
+    ...(before && { after: before }),
+  }));
 }
 
 export { isSame };

@@ -1,6 +1,6 @@
 import { getAmount, getReserved } from '../measure/index.ts';
-import type { Household } from '../records/index.ts';
-import { checkContainers, createPlaceTree } from '../storage/index.ts';
+import type { Change, Household, Item, ItemId, Lot, PlaceId } from '../records/index.ts';
+import { checkContainers, createPlaceTree, type PlaceTree } from '../storage/index.ts';
 import { checkHooks } from '../storage/pegs.ts';
 
 /** A broken rule across records, with the path of the record. */
@@ -20,21 +20,79 @@ export interface InvariantFault {
   readonly to: string;
 }
 
-/** Checks what no single record can: references, the tree, containers in their slots. */
-export function checkInvariants(household: Household): InvariantFault[] {
-  const faults: InvariantFault[] = [];
-  const tree = createPlaceTree(household.places);
-  for (const { code, placeId } of tree.faults) faults.push({ path: `places.${placeId}`, code: 'tree', to: code });
+const trees = new WeakMap<Household['places'], PlaceTree>();
+
+/** Places are never changed in place, so that one tree does for all that asks after them. */
+function getTree({ places }: Household): PlaceTree {
+  const known = trees.get(places);
+  if (known) return known;
+  const tree = createPlaceTree(places);
+  trees.set(places, tree);
+  return tree;
+}
+
+const leafSets = new WeakMap<PlaceTree, ReadonlySet<PlaceId>>();
+
+function getLeaves(tree: PlaceTree): ReadonlySet<PlaceId> {
+  const known = leafSets.get(tree);
+  if (known) return known;
   const leaves = new Set(tree.leaves.map((place) => place.id));
+  leafSets.set(tree, leaves);
+  return leaves;
+}
+
+/** What is to be looked at: all of a table, or those records that are touched or refer to what is. */
+interface Scope {
+  readonly items: Iterable<Item>;
+  readonly lots: Iterable<Lot>;
+  readonly hasPlaces: boolean;
+  readonly hasLabels: boolean;
+}
+
+/**
+ * The records that changes can have broken a rule of: those touched, the lots and scraps of a touched item, what is
+ * wrapped in a touched lot, and all that is somewhere where places are touched.
+ */
+function getScope(household: Household, changes: readonly Change[]): Scope {
+  const touched = { items: new Set<string>(), lots: new Set<string>(), places: new Set<string>() };
+  let hasLabels = false;
+  for (const { table, id, after } of changes) {
+    if (table === 'items' || table === 'lots' || table === 'places') touched[table].add(id);
+    hasLabels ||= after?.['label'] !== undefined;
+  }
+  const hasPlaces = touched.places.size > 0;
+  if (hasPlaces) return { items: household.items.values(), lots: household.lots.values(), hasPlaces, hasLabels };
+  const items: Item[] = [];
+  for (const id of touched.items) items.push(...[household.items.get(id as ItemId)].filter((one) => one !== undefined));
+  if (touched.items.size > 0)
+    for (const item of household.items.values())
+      if (item.scrap?.parentItemId && touched.items.has(item.scrap.parentItemId)) items.push(item);
+  const lots: Lot[] = [];
+  if (touched.items.size === 0 && touched.lots.size === 0) return { items, lots, hasPlaces, hasLabels };
+  for (const lot of household.lots.values())
+    if (
+      touched.lots.has(lot.id) ||
+      touched.items.has(lot.itemId) ||
+      (lot.withLotId !== undefined && touched.lots.has(lot.withLotId))
+    )
+      lots.push(lot);
+  return { items, lots, hasPlaces, hasLabels };
+}
+
+function checkItems(household: Household, tree: PlaceTree, items: Iterable<Item>, faults: InvariantFault[]): void {
   const stations = new Set(tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []));
-  for (const item of household.items.values()) {
+  for (const item of items) {
     for (const id of [item.stationId, ...(item.otherStationIds ?? [])])
       if (!stations.has(id)) faults.push({ path: `items.${item.id}.stationId`, code: 'no-station', to: id });
     const parentId = item.scrap?.parentItemId;
     if (parentId && !household.items.has(parentId))
       faults.push({ path: `items.${item.id}.scrap.parentItemId`, code: 'dangling', to: parentId });
   }
-  for (const lot of household.lots.values()) {
+}
+
+function checkLots(household: Household, tree: PlaceTree, lots: Iterable<Lot>, faults: InvariantFault[]): void {
+  const leaves = getLeaves(tree);
+  for (const lot of lots) {
     const path = `lots.${lot.id}`;
     const item = household.items.get(lot.itemId);
     if (!item) faults.push({ path: `${path}.itemId`, code: 'dangling', to: lot.itemId });
@@ -49,13 +107,16 @@ export function checkInvariants(household: Household): InvariantFault[] {
     }
     for (const field of ['placeId', 'homeId'] as const) {
       const id = lot[field];
-      if (id === null) continue;
+      if (id === undefined) continue;
       if (!household.places.has(id)) faults.push({ path: `${path}.${field}`, code: 'dangling', to: id });
       else if (!leaves.has(id)) faults.push({ path: `${path}.${field}`, code: 'not-a-leaf', to: id });
     }
-    if (lot.state === 'gone' && (lot.placeId ?? lot.homeId) !== null)
-      faults.push({ path, code: 'gone-but-placed', to: lot.placeId ?? lot.homeId ?? '' });
+    const at = lot.placeId ?? lot.homeId;
+    if (lot.state === 'gone' && at !== undefined) faults.push({ path, code: 'gone-but-placed', to: at });
   }
+}
+
+function checkCodes(household: Household, faults: InvariantFault[]): void {
   const codes = new Map<string, string>();
   for (const table of ['lots', 'places'] as const)
     for (const { id, label } of household[table].values()) {
@@ -64,6 +125,10 @@ export function checkInvariants(household: Household): InvariantFault[] {
       if (other !== undefined) faults.push({ path: `${table}.${id}.label`, code: 'code-twice', to: other });
       codes.set(label.code, id);
     }
+}
+
+function checkPlaces(household: Household, tree: PlaceTree, faults: InvariantFault[]): void {
+  for (const { code, placeId } of tree.faults) faults.push({ path: `places.${placeId}`, code: 'tree', to: code });
   for (const slot of household.places.values()) {
     if (!slot.slot) continue;
     const boxes = tree.getChildren(slot.id).flatMap((child) => child.container ?? []);
@@ -72,5 +137,21 @@ export function checkInvariants(household: Household): InvariantFault[] {
     const hook = checkHooks(slot.slot);
     if (hook) faults.push({ path: `places.${slot.id}`, code: 'hook-does-not-hold', to: hook.code });
   }
+}
+
+/**
+ * Checks what no single record can: references, the tree, containers in their slots. With `changes`, which led to this
+ * household from one that kept all rules, only what they can have broken.
+ */
+export function checkInvariants(household: Household, changes?: readonly Change[]): InvariantFault[] {
+  const faults: InvariantFault[] = [];
+  const tree = getTree(household);
+  const scope: Scope = changes
+    ? getScope(household, changes)
+    : { items: household.items.values(), lots: household.lots.values(), hasPlaces: true, hasLabels: true };
+  if (scope.hasPlaces) checkPlaces(household, tree, faults);
+  checkItems(household, tree, scope.items, faults);
+  checkLots(household, tree, scope.lots, faults);
+  if (scope.hasLabels) checkCodes(household, faults);
   return faults;
 }

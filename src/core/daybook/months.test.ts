@@ -7,11 +7,11 @@ let seq = 0;
 const event = (type: EventType, day: string, changes: Change[] = [], undoes?: DaybookEvent): DaybookEvent => {
   seq += 1;
   const base = { id: `e${seq}` as EventId, seq, atMs: at(day), type, subject: '', changes };
-  return undoes ? { ...base, undoes: undoes.id } : base;
+  return undoes ? { ...base, undoes: [undoes.id] } : base;
 };
-const came: Change = { table: 'lots', id: 'x', before: null, after: { state: 'out' } };
+const came: Change = { table: 'lots', id: 'x', before: undefined, after: { state: 'out' } };
 const gone: Change = { table: 'lots', id: 'x', before: { state: 'in' }, after: { state: 'gone' } };
-const removed: Change = { table: 'lots', id: 'x', before: { state: 'in' }, after: null };
+const removed: Change = { table: 'lots', id: 'x', before: { state: 'in' }, after: undefined };
 
 describe('what a month brought', () => {
   it('is counted by the calendar, over the turn of a year', () => {

@@ -1,5 +1,6 @@
-import { listMonths } from '../measure/index.ts';
 import type { DaybookEvent, EventType } from '../records/index.ts';
+import { listMonths } from './tally.ts';
+import { listTakenBack } from './undo.ts';
 
 /** What the daybook has of a month: things that came, things that left for good, and times that something was used. */
 export interface MonthActs {
@@ -18,7 +19,7 @@ export function computeMonthActs(events: readonly DaybookEvent[], months: number
   const byMonth = new Map<string, { came: number; left: number; used: number }>();
   const list = listMonths(months, nowMs);
   for (const month of list) byMonth.set(month, { came: 0, left: 0, used: 0 });
-  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
+  const undone = listTakenBack(events);
   for (const event of events) {
     if (NOT_COMING.has(event.type) || undone.has(event.id)) continue;
     const sum = byMonth.get(new Date(event.atMs).toISOString().slice(0, 7));
@@ -26,8 +27,8 @@ export function computeMonthActs(events: readonly DaybookEvent[], months: number
     if (event.type === 'tookOut' || event.type === 'cut') sum.used += 1;
     for (const { table, before, after } of event.changes) {
       if (table !== 'lots') continue;
-      if (before === null) sum.came += 1;
-      else if (after === null || (after['state'] === 'gone' && before['state'] !== 'gone')) sum.left += 1;
+      if (before === undefined) sum.came += 1;
+      else if (after === undefined || (after['state'] === 'gone' && before['state'] !== 'gone')) sum.left += 1;
     }
   }
   return list.map((month) => ({ month, ...byMonth.get(month)! }));

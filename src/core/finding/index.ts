@@ -88,7 +88,7 @@ function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
       ...item.care,
     ].join(' '),
     place:
-      at === null
+      at === undefined
         ? ''
         : tree
             .getPath(at)

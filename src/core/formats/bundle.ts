@@ -3,7 +3,6 @@ import {
   parseRecord,
   type Chronicle,
   type DaybookEvent,
-  type Household,
   type Item,
   type Lot,
   type Photo,
@@ -15,16 +14,30 @@ import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readPictureHead } from './picture.ts';
 import { unpack, type BundleFault } from './unpack.ts';
-import { checkInvariants, foldEvents, isSame } from '../daybook/index.ts';
+import { passWhole, type GateFault, type WholeChronicle } from '../daybook/index.ts';
+import type { RawHousehold } from '../mending/index.ts';
 
 export type { BundleFault };
 
 const FORMAT = 'yardmist-bundle';
 const ENTRY = 'household.json';
+const LISTS = ['places', 'items', 'lots', 'plans', 'events'] as const;
 const PHOTOS = 'photos/';
 const PHOTO_FILE = /^photos\/([0-9a-f]{32})(\.swatch)?\.(webp|jpg)$/;
 /** Zip entries carry a date; a fixed one makes equal households equal files. */
 const ENTRY_DATE = new Date(1980, 0, 1, 12);
+
+/** A record with its fields in the order of their names, its id first: how it came to be so leaves no trace. */
+function order<T>(value: T): T {
+  if (Array.isArray(value)) return value.map((one: unknown) => order(one)) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  const names = Object.keys(value).toSorted((a, b) => Number(b === 'id') - Number(a === 'id') || (a < b ? -1 : 1));
+  return Object.fromEntries(names.map((name) => [name, order((value as Record<string, unknown>)[name])])) as T;
+}
+
+/** The records of a table in the order of their ids. */
+const list = (table: ReadonlyMap<string, { readonly id: string }>) =>
+  [...table.values()].toSorted((a, b) => (a.id < b.id ? -1 : 1)).map(order);
 
 /** Writes everything to one file: a zip with `household.json` and the photos. Equal chronicles give equal bytes. */
 export function toBundle({ household, events, photos = [] }: Chronicle): Uint8Array {
@@ -32,11 +45,11 @@ export function toBundle({ household, events, photos = [] }: Chronicle): Uint8Ar
     {
       format: FORMAT,
       version: BUNDLE_VERSION,
-      settings: household.settings,
-      places: [...household.places.values()],
-      items: [...household.items.values()],
-      lots: [...household.lots.values()],
-      plans: [...household.plans.values()],
+      settings: order(household.settings),
+      places: list(household.places),
+      items: list(household.items),
+      lots: list(household.lots),
+      plans: list(household.plans),
       events,
     },
     null,
@@ -54,12 +67,43 @@ export function toBundle({ household, events, photos = [] }: Chronicle): Uint8Ar
 
 type Raw = Record<string, unknown>;
 
-/** Reads a bundle, old versions too. All or nothing: every fault is reported with its path. */
-export function parseBundle(bytes: Uint8Array): Result<Chronicle, BundleFault[]> {
+/** Nested deeper than this is no household, and would run others out of their stack. */
+const MOST_DEEP = 60;
+/** More records or lines of one table than this are not a sewing room. */
+const MOST_RECORDS = 500_000;
+/** So many faults tell enough; what is all wrong is not gone through to the end. */
+const MOST_FAULTS = 200;
+
+/** How deep brackets are nested in a JSON text, as far as `most`; what stands in strings does not count. */
+function isTooDeep(bytes: Uint8Array, most: number): boolean {
+  let [depth, isInString] = [0, false];
+  for (let i = 0; i < bytes.length; i += 1) {
+    const byte = bytes[i];
+    if (isInString) {
+      if (byte === 0x5c) i += 1;
+      else if (byte === 0x22) isInString = false;
+    } else if (byte === 0x22) isInString = true;
+    else if (byte === 0x7b || byte === 0x5b) {
+      depth += 1;
+      if (depth > most) return true;
+    } else if (byte === 0x7d || byte === 0x5d) depth -= 1;
+  }
+  return false;
+}
+
+/** What stands in a bundle, lifted to today's version and not looked at further. */
+export interface OpenedBundle {
+  readonly raw: RawHousehold;
+  readonly photos: readonly Photo[];
+}
+
+/** Unpacks a bundle, old versions too. */
+export function openBundle(bytes: Uint8Array): Result<OpenedBundle, BundleFault[]> {
   const files = unpack(bytes, (name) => name === ENTRY || PHOTO_FILE.test(name));
   if (!files.ok) return files;
   const whole = files.value.get(ENTRY);
   if (!whole) return fail([{ code: 'not-a-bundle', path: '', note: `there is no ${ENTRY} inside` }]);
+  if (isTooDeep(whole, MOST_DEEP)) return fail([{ code: 'damaged', path: ENTRY, note: 'is nested too deep' }]);
   let raw: Raw;
   try {
     raw = JSON.parse(strFromU8(whole)) as Raw;
@@ -68,13 +112,37 @@ export function parseBundle(bytes: Uint8Array): Result<Chronicle, BundleFault[]>
   }
   if (typeof raw !== 'object' || raw === null || raw['format'] !== FORMAT)
     return fail([{ code: 'not-a-bundle', path: 'format', note: `the format is not ${FORMAT}` }]);
-  const migrated = migrateBundle(raw);
+  const { version } = raw;
+  if (typeof version === 'number' && version > BUNDLE_VERSION)
+    return fail([{ code: 'too-new', path: 'version', note: `version ${version}` }]);
+  const faults: BundleFault[] = [];
+  for (const table of LISTS) {
+    const list = raw[table];
+    if (!Array.isArray(list)) faults.push({ code: 'record', path: table, note: 'must be a list' });
+    else if (list.length > MOST_RECORDS)
+      faults.push({ code: 'too-large', path: table, note: `${list.length.toLocaleString('en')} records of one kind` });
+  }
+  if (faults.length > 0) return fail(faults);
+  let migrated: ReturnType<typeof migrateBundle>;
+  try {
+    migrated = migrateBundle(raw);
+  } catch (error) {
+    // An older version whose shape is not what that version wrote.
+    return fail([{ code: 'damaged', path: ENTRY, note: String(error) }]);
+  }
   if (!migrated.ok) return fail([{ code: migrated.fault, path: 'version', note: `version ${String(raw['version'])}` }]);
-  const contents = parseContents(migrated.value);
   const photos = parsePhotos(files.value);
   if (!photos.ok) return photos;
-  if (!contents.ok || photos.value.length === 0) return contents;
-  return ok({ ...contents.value, photos: photos.value });
+  return ok({ raw: migrated.value as unknown as RawHousehold, photos: photos.value });
+}
+
+/** Reads a bundle. All or nothing: every fault is reported with its path. */
+export function parseBundle(bytes: Uint8Array): Result<WholeChronicle, BundleFault[]> {
+  const opened = openBundle(bytes);
+  if (!opened.ok) return opened;
+  const { raw, photos } = opened.value;
+  const contents = parseContents(raw);
+  return contents.ok && photos.length > 0 ? ok({ ...contents.value, photos }) : contents;
 }
 
 /** Photos with their swatches; each is what its ending says, by its own mark. */
@@ -96,16 +164,12 @@ function parsePhotos(files: ReadonlyMap<string, Uint8Array>): Result<Photo[], Bu
   return faults.length > 0 ? fail(faults) : ok(photos);
 }
 
-function parseContents(raw: Raw): Result<Chronicle, BundleFault[]> {
+function parseContents(raw: RawHousehold): Result<WholeChronicle, BundleFault[]> {
   const faults: BundleFault[] = [];
   const readTable = <T extends 'items' | 'lots' | 'places' | 'plans' | 'events'>(table: T) => {
-    const list = raw[table];
     const records = new Map<string, unknown>();
-    if (!Array.isArray(list)) {
-      faults.push({ code: 'record', path: table, note: 'must be a list' });
-      return records;
-    }
-    for (const [i, entry] of list.entries()) {
+    for (const [i, entry] of raw[table].entries()) {
+      if (faults.length > MOST_FAULTS) return records;
       const parsed = parseRecord(table, entry, `${table}.${i}`);
       if (!parsed.ok) {
         for (const fault of parsed.fault) faults.push({ code: 'record', path: fault.path, note: fault.message });
@@ -117,7 +181,7 @@ function parseContents(raw: Raw): Result<Chronicle, BundleFault[]> {
     }
     return records;
   };
-  const settings = parseRecord('settings', raw['settings'], 'settings');
+  const settings = parseRecord('settings', raw.settings, 'settings');
   if (!settings.ok)
     for (const { path, message } of settings.fault) faults.push({ code: 'record', path, note: message });
   const tables = {
@@ -129,25 +193,26 @@ function parseContents(raw: Raw): Result<Chronicle, BundleFault[]> {
   const events = [...(readTable('events') as Map<string, DaybookEvent>).values()];
   if (faults.length > 0 || !settings.ok) return fail(faults);
 
-  const household: Household = { settings: settings.value, ...tables };
-  for (const { path, code, to } of checkInvariants(household))
-    faults.push({ code: 'invariant', path, note: `${code}: ${to}` });
-  for (const [i, event] of events.entries())
-    if (event.seq !== i) faults.push({ code: 'daybook', path: `events.${i}.seq`, note: `is ${event.seq}, not ${i}` });
-  const told = foldEvents(events);
-  if (!told.ok)
-    faults.push({ code: 'daybook', path: 'events', note: `${told.fault.table} ${told.fault.id} do not follow` });
-  else
-    for (const table of ['places', 'items', 'lots', 'plans'] as const) {
-      const [is, was] = [
-        household[table] as ReadonlyMap<string, object>,
-        told.value[table] as ReadonlyMap<string, object>,
-      ];
-      for (const id of new Set([...is.keys(), ...was.keys()]))
-        if (!isSame(is.get(id), was.get(id)))
-          faults.push({ code: 'daybook', path: `${table}.${id}`, note: 'differs from what the daybook tells' });
+  const whole = passWhole({ household: { settings: settings.value, ...tables }, events });
+  return whole.ok ? whole : fail(whole.fault.map(toFault));
+}
+
+function toFault(fault: GateFault): BundleFault {
+  switch (fault.code) {
+    case 'record':
+      return { code: 'record', path: fault.path, note: fault.message };
+    case 'invariant':
+      return { code: 'invariant', path: fault.path, note: `${fault.rule}: ${fault.to}` };
+    case 'conflict':
+      return { code: 'daybook', path: 'events', note: `${fault.table} ${fault.id} do not follow` };
+    case 'daybook': {
+      const notes = {
+        order: 'is out of turn',
+        differs: 'differs from what the daybook tells',
+        'id-again': 'brings back what is gone under its old id',
+        'not-conserved': 'cuts another length than is missing after',
+      };
+      return { code: 'daybook', path: fault.path, note: notes[fault.rule] };
     }
-  if (told.ok && !isSame(household.settings, told.value.settings))
-    faults.push({ code: 'daybook', path: 'settings', note: 'differ from what the daybook tells' });
-  return faults.length > 0 ? fail(faults) : ok({ household, events });
+  }
 }

@@ -1,1 +1,1 @@
-export { parseBundle, toBundle, type BundleFault } from './bundle.ts';
+export { openBundle, parseBundle, toBundle, type BundleFault, type OpenedBundle } from './bundle.ts';

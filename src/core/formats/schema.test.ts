@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
@@ -16,13 +17,7 @@ function createSchema(): object {
     classTransformerMetadataStorage: defaultMetadataStorage as never,
     refPointerPrefix: '#/$defs/',
   });
-  // Optional fields may also be null: a lot that is out has no place.
-  for (const schema of Object.values($defs)) {
-    const required = new Set(schema.required ?? []);
-    for (const [name, property] of Object.entries(schema.properties ?? {}))
-      if (!required.has(name)) schema.properties![name] = { anyOf: [property, { type: 'null' }] } as typeof property;
-    Object.assign(schema, { additionalProperties: false });
-  }
+  for (const schema of Object.values($defs)) Object.assign(schema, { additionalProperties: false });
   const list = (name: string) => ({ type: 'array', items: { $ref: `#/$defs/${name}` } });
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
@@ -44,12 +39,24 @@ function createSchema(): object {
   };
 }
 
+/** The shape of the records of each bundle version, as a hash: a shape that is out is never another. */
+const SHAPES = 'src/core/formats/golden/shapes.json';
+
 describe('the published schema', () => {
   const schema = createSchema();
   if (process.env['UPDATE_SCHEMA']) writeFileSync(FILE, `${JSON.stringify(schema, null, 2)}\n`);
 
   it('is the one that the classes make (npm run schema writes it)', () => {
     expect(JSON.parse(readFileSync(FILE, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)));
+  });
+
+  it('is of this bundle version: records that change their shape need a new version, a migration and a golden file', () => {
+    const shapes = JSON.parse(readFileSync(SHAPES, 'utf8')) as Record<string, string>;
+    const { $defs } = schema as { $defs: object };
+    const hash = createHash('sha256').update(JSON.stringify($defs)).digest('hex').slice(0, 32);
+    if (process.env['UPDATE_SCHEMA'] && !(BUNDLE_VERSION in shapes))
+      writeFileSync(SHAPES, `${JSON.stringify({ ...shapes, [BUNDLE_VERSION]: hash }, null, 2)}\n`);
+    else expect(shapes[BUNDLE_VERSION]).toBe(hash);
   });
 
   it('accepts what is written, and refuses a field too many', () => {

@@ -29,7 +29,15 @@ describe('the smallest place that holds a group', () => {
 
   it('is none where one thing goes nowhere', () => {
     const long = createThing('long', {
-      box: { type: 'other', widthMm: 2000, depthMm: 20, heightMm: 20, massG: 100, isSoft: false, hangHoleMm: null },
+      box: {
+        type: 'other',
+        widthMm: 2000,
+        depthMm: 20,
+        heightMm: 20,
+        massG: 100,
+        isSoft: false,
+        hangHoleMm: undefined,
+      },
     });
     const household = createHousehold(places, [long], [createLot(long, 'wide-A1', { form: 'box' })]);
     expect(

@@ -147,7 +147,7 @@ describe('partners of a small group', () => {
       kind: 'apart' as const,
       lotIds: [],
       groupIds: ['fabric:fibre:linen', 'fabric:fibre:wool'],
-      placeId: null,
+      placeId: undefined,
     };
     const { household, tree, groups } = propose([fibre('l', 'linen'), ...wools], { wishes: [wish] });
     expect(proposePartners(household, tree, groups, groups[0]!)).toEqual([]);
@@ -158,12 +158,12 @@ describe('partners of a small group', () => {
     const soft = (id: string, type: string) =>
       createThing(id, {
         forms: ['loose'],
-        box: { type, widthMm: 100, depthMm: 100, heightMm: 60, massG: 50, isSoft: true, hangHoleMm: null },
+        box: { type, widthMm: 100, depthMm: 100, heightMm: 60, massG: 50, isSoft: true, hangHoleMm: undefined },
       });
     const things = [soft('a', 'cord'), soft('b', 'tape'), soft('c', 'tape')];
     const idle = (id: string, sideMm: number, isRetired: boolean): Place => ({
       id: id as PlaceId,
-      parentId: null,
+      parentId: undefined,
       level: 'container',
       name: id,
       order: 0,

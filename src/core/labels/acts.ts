@@ -55,7 +55,7 @@ export function createLabelled(
     if (!record) return null;
     const label: Label = {
       code: codes[i]!,
-      words: record.label?.words ?? null,
+      words: record.label?.words,
       printedAtMs: nowMs,
       says: [...says],
       swatches: [...swatches],
@@ -73,10 +73,10 @@ export function createLabelWords(household: Household, fresh: string, id: PlaceI
   const place = household.places.get(id);
   if (!place) return fail({ code: 'no-such-place' });
   const old = place.label;
-  const own = words.trim().slice(0, 60) || null;
-  if ((old?.words ?? null) === own) return fail({ code: 'nothing-changed' });
+  const own = words.trim().slice(0, 60) || undefined;
+  if (old?.words === own) return fail({ code: 'nothing-changed' });
   const [code] = assignCodes(household, fresh, [{ kind: 'place', id }]);
-  const label: Label = { ...(old ?? { code: code!, says: [], swatches: [] }), words: own, printedAtMs: null };
+  const label: Label = { ...(old ?? { code: code!, says: [], swatches: [] }), words: own, printedAtMs: undefined };
   const change = createChange('places', id, place, { ...place, label });
   return change
     ? ok({ type: 'relabelled', subject: place.name, changes: [change, ...createMark(household, fresh)] })

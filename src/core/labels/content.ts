@@ -53,9 +53,9 @@ export function computePlaceContents(
   const lotsAt = new Map<PlaceId, { group: Group; lot: Lot; item: Item }[]>();
   for (const group of groups)
     for (const lot of group.lots) {
-      const id = lot.placeId ?? (lot.state === 'out' || lot.state === 'lent' ? lot.homeId : null);
+      const id = lot.placeId ?? (lot.state === 'out' || lot.state === 'lent' ? lot.homeId : undefined);
       const item = household.items.get(lot.itemId);
-      if (id === null || !item || !takesRoom(lot)) continue;
+      if (id === undefined || !item || !takesRoom(lot)) continue;
       const here = lotsAt.get(id);
       if (here) here.push({ group, lot, item });
       else lotsAt.set(id, [{ group, lot, item }]);

@@ -46,10 +46,10 @@ describe('what is in a place', () => {
   });
 
   it('counts what is out and comes back, not what merely belongs elsewhere', () => {
-    const out = createLot(blue, A1, { state: 'out', placeId: null });
+    const out = createLot(blue, A1, { state: 'out', placeId: undefined });
     const household = createHousehold(places, [blue], [out]);
     expect(contentOf(household).parts).toHaveLength(1);
-    const lost = createHousehold(places, [blue], [{ ...out, homeId: null }]);
+    const lost = createHousehold(places, [blue], [{ ...out, homeId: undefined }]);
     expect(contentOf(lost).parts).toHaveLength(0);
   });
 });

@@ -15,7 +15,15 @@ const A1 = 'cube-A1' as PlaceId;
 const B1 = 'rack-A1' as PlaceId;
 const shears = createThing('shears');
 const ham = createThing('ham', {
-  box: { type: 'pressing', widthMm: 150, depthMm: 300, heightMm: 300, massG: 900, isSoft: false, hangHoleMm: null },
+  box: {
+    type: 'pressing',
+    widthMm: 150,
+    depthMm: 300,
+    heightMm: 300,
+    massG: 900,
+    isSoft: false,
+    hangHoleMm: undefined,
+  },
 });
 const bare = createHousehold(
   [...createUnit('cube', {}), ...createUnit('rack', {})],
@@ -100,7 +108,12 @@ describe('putting into a place', () => {
         type: 'tookOut',
         subject: '',
         changes: [
-          { table: 'lots', id: SHEARS, before: { state: 'in', placeId: A1 }, after: { state: 'out', placeId: null } },
+          {
+            table: 'lots',
+            id: SHEARS,
+            before: { state: 'in', placeId: A1 },
+            after: { state: 'out', placeId: undefined },
+          },
         ],
       },
     });

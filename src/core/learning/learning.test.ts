@@ -44,7 +44,7 @@ describe('uses that are learnt', () => {
     const twice = [event('tookOut', 1.2, 'shears'), event('tookOut', 1.1, 'shears')];
     expect(learn(...twice).uses).toBeLessThan(1);
     const first = event('tookOut', 1, 'shears');
-    expect(learn(first, event('undone', 0.9, 'shears', { undoes: first.id })).months).toBe(0);
+    expect(learn(first, event('undone', 0.9, 'shears', { undoes: [first.id] })).months).toBe(0);
   });
 
   it('fall where the daybook is kept and the thing stays where it is', () => {
@@ -58,7 +58,7 @@ describe('uses that are learnt', () => {
 
   it('do not blame a thing for the time before it came', () => {
     const came = event('received', 8, 'x', {
-      changes: [{ table: 'items', id: 'shears', before: null, after: {} }],
+      changes: [{ table: 'items', id: 'shears', before: undefined, after: {} }],
     });
     const weekly = Array.from({ length: 12 }, (_, week) => event('tookOut', week * 7 + 1, 'ham'));
     expect(learn(came, ...weekly).months).toBeLessThan(0.5);

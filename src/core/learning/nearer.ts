@@ -47,7 +47,7 @@ export function listNearer(household: Household, tree: PlaceTree, plan: Pick<Pla
       const lot = household.lots.get(lotId);
       const item = lot && household.items.get(lot.itemId);
       const station = item && spots.get(item.stationId);
-      if (!lot || !item || !station || lot.placeId === null || lot.placeId === placeId) return [];
+      if (!lot || !item || !station || lot.placeId === undefined || lot.placeId === placeId) return [];
       const learnt = item.learntPerMonth ?? 0;
       if (learnt < MORE * item.usesPerMonth || learnt < item.usesPerMonth + MORE_USES) return [];
       if (!leaves.has(placeId) || !leaves.has(lot.placeId)) return [];

@@ -9,7 +9,7 @@ import {
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Act } from '../acts/index.ts';
-import { createChange } from '../daybook/index.ts';
+import { createChange, listTakenBack } from '../daybook/index.ts';
 
 const DAY_MS = 86_400_000;
 const WEEK_MS = 7 * DAY_MS;
@@ -44,13 +44,13 @@ export function computeLearntUses(
   household: Household,
   nowMs: number,
 ): Map<ItemId, LearntUses> {
-  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
+  const undone = listTakenBack(events);
   const cameMs = new Map<ItemId, number>();
   const days = new Map<ItemId, Map<number, number>>();
   const weeks = new Map<number, number>();
   for (const event of events) {
     for (const { table, id, before } of event.changes)
-      if (table === 'items' && before === null) cameMs.set(id as ItemId, event.atMs);
+      if (table === 'items' && before === undefined) cameMs.set(id as ItemId, event.atMs);
     if (!USES.has(event.type) || undone.has(event.id) || event.atMs > nowMs) continue;
     weeks.set(Math.floor((nowMs - event.atMs) / WEEK_MS), event.atMs);
     for (const { table, id } of event.changes) {

@@ -4,7 +4,7 @@ import type { AmountUnit, Item, Lot } from '../records/index.ts';
 export function getAmountUnit(item: Item, lot: Lot): AmountUnit {
   if (item.kind === 'fabric') return 'length';
   if (item.kind === 'scrap') return item.scrap?.cut === 'odd' ? 'area' : 'count';
-  return lot.lengthMm !== null && (item.thread || item.box?.tape) ? 'length' : 'count';
+  return lot.lengthMm !== undefined && (item.thread || item.box?.tape) ? 'length' : 'count';
 }
 
 /** How much there is: mm, mm² or pieces. Single pieces in packets count before the packets do. */

@@ -28,6 +28,5 @@ export {
   type Reading,
 } from './reading.ts';
 export { convertThread, findHolder, getHolder, HOLDER_FIGURES, THREAD_NUMBERS, type ThreadNumber } from './thread.ts';
-export { computeMonthFlows, listMonths, type MonthFlow } from './tally.ts';
 export { getWholeLot, listWrapped } from './wrapped.ts';
 export { computePackage, computePackages, isPiled, type Package } from './package.ts';

@@ -55,7 +55,7 @@ function computeBag(volumeMm3: number): Pick<Package, 'alongMm' | 'acrossMm' | '
 
 function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
   const fabric = item.fabric;
-  if (!fabric || lot.lengthMm === null) return null;
+  if (!fabric || lot.lengthMm === undefined) return null;
   const lengthMm = lot.lengthMm;
   const stackedMm = fabric.layerMm * fabric.stacking;
   const clothG = computeClothMass(lengthMm, fabric.widthMm, fabric.grammageGsm);
@@ -173,7 +173,7 @@ function computeBoxPackage(item: Item, lot: Lot, form: StowForm): Package | null
     return { ...hard, alongMm: mid, acrossMm: thin, heightMm: long, holeMm: box.hangHoleMm };
   }
   if (form !== 'box' && form !== 'loose') return null;
-  if (box.tape && lot.lengthMm !== null && pieces > 0) {
+  if (box.tape && lot.lengthMm !== undefined && pieces > 0) {
     // A reel is as large as what is wound on it; its flanges stand 1.5 mm over on both sides.
     const across = computeRollDiameter(lot.lengthMm / pieces, box.tape.coreMm, {
       layers: 1,

@@ -25,7 +25,7 @@ const linen: Item = {
   ...cloth,
   fabric: { ...cloth.fabric!, cloth: 'linen', widthMm: 1400, grammageGsm: 185, layerMm: 0.4, stacking: 1.2 },
 };
-const scraps: Item = { ...linen, kind: 'scrap', scrap: { cut: 'odd', cutMm: null } };
+const scraps: Item = { ...linen, kind: 'scrap', scrap: { cut: 'odd', cutMm: undefined } };
 const squares: Item = { ...linen, kind: 'scrap', scrap: { cut: 'square', cutMm: 100 } };
 const thread = createSpool('thread', {});
 const box = { ...createThing('n').box!, type: 'buttons' };

@@ -29,7 +29,7 @@ export function listWrapped(household: Household, id: LotId): readonly Lot[] {
 export function getWholeLot(household: Household, lot: Lot): Lot {
   const extra = listWrapped(household, lot.id);
   const item = household.items.get(lot.itemId);
-  if (extra.length === 0 || !item?.fabric || lot.lengthMm === null) return lot;
+  if (extra.length === 0 || !item?.fabric || lot.lengthMm === undefined) return lot;
   const { widthMm } = item.fabric;
   let lengthMm = lot.lengthMm;
   for (const one of extra) {

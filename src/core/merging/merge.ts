@@ -1,9 +1,7 @@
-import { getAmount, getReserved } from '../measure/index.ts';
-import type { Change, Chronicle, DaybookEvent, EventId, Household, Lot, TableName } from '../records/index.ts';
+import { applyChanges, checkInvariants, createChange, isSame, type InvariantFault } from '../daybook/index.ts';
+import { mendLots, mendRooms } from '../mending/index.ts';
+import type { Change, Chronicle, DaybookEvent, EventId, Household, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { checkContainers, createPlaceTree } from '../storage/index.ts';
-import { fitReserved } from '../acts/index.ts';
-import { type InvariantFault, applyChanges, checkInvariants, createChange, isSame } from '../daybook/index.ts';
 
 type Fields = Record<string, unknown>;
 
@@ -58,8 +56,7 @@ export type Side = 'mine' | 'theirs';
 /** Whether an event takes away, or gives back, an amount that goes with what the other took. */
 function isTaking(event: DaybookEvent, byId: ReadonlyMap<EventId, DaybookEvent>): boolean {
   if (event.type === 'cut') return true;
-  const undone = event.undoes === undefined ? undefined : byId.get(event.undoes);
-  return undone?.type === 'cut';
+  return event.undoes?.some((id) => byId.get(id)?.type === 'cut') ?? false;
 }
 
 const tableOf = (household: Household, table: TableName): ReadonlyMap<string, object> | null =>
@@ -95,12 +92,12 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
         contest('');
         continue;
       }
-      if (change.before === null && change.after !== null) {
+      if (change.before === undefined && change.after !== undefined) {
         if (record === null) changes.push(change);
         else if (!isSame(record, change.after)) contest('');
         continue;
       }
-      if (change.after === null) {
+      if (change.after === undefined) {
         if (record === null) continue;
         const isUntouched = [...contested.keys()].every((key) => !key.startsWith(`${table} ${id} `));
         if (isUntouched && isSame(record, change.before)) changes.push({ ...change, before: record });
@@ -112,31 +109,37 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
         continue;
       }
       const [before, after]: [Fields, Fields] = [{}, {}];
-      for (const [field, was] of Object.entries(change.before ?? {})) {
-        const is = change.after[field] ?? null;
-        const present = record[field] ?? null;
+      const written = new Set<string>();
+      const put = (field: string, present: unknown, is: unknown) => {
+        written.add(field);
+        if (present !== undefined) before[field] = present;
+        if (is !== undefined) after[field] = is;
+      };
+      for (const field of new Set([...Object.keys(change.before ?? {}), ...Object.keys(change.after)])) {
+        const [was, is, present] = [change.before?.[field], change.after[field], record[field]];
         const aspect = getAspect(table, field);
         const isSoFar = isSame(present, was);
         if (TIMES.has(field) && !isSoFar) {
           const later = Math.max(Number(present), Number(is));
-          if (later !== present) [before[field], after[field]] = [present, later];
+          if (later !== present) put(field, present, later);
         } else if (!TIMES.has(field) && isContested(aspect)) contest(aspect);
-        else if (isSoFar) [before[field], after[field]] = [present, is];
+        else if (isSoFar) put(field, present, is);
         else if (AMOUNTS.has(field) && isTaking(event, byId)) {
           // Both took some of it: what is left is less what either took. The same rest twice is no agreement.
           const left = Number(present) + Number(is) - Number(was);
-          if (left >= 0.5) [before[field], after[field]] = [present, left];
+          if (left >= 0.5) put(field, present, left);
           else contest(aspect);
         } else if (isSame(present, is)) continue;
         else contest(aspect);
       }
       // What is decided together is not taken over by halves.
-      for (const field of Object.keys(after))
+      for (const field of [...written])
         if (!TIMES.has(field) && isContested(getAspect(table, field))) {
+          written.delete(field);
           delete before[field];
           delete after[field];
         }
-      if (Object.keys(after).length > 0) changes.push({ table, id, before, after });
+      if (written.size > 0) changes.push({ table, id, before, after });
     }
     const next = applyChanges(now, changes);
     if (!next.ok) return fail('another-household');
@@ -147,7 +150,7 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
     const pickFields = (record: Fields | null): Fields | null =>
       record === null || aspect === ''
         ? record
-        : Object.fromEntries(listFields(table, aspect).map((field) => [field, record[field] ?? null]));
+        : Object.fromEntries(listFields(table, aspect).map((field) => [field, record[field]]));
     return {
       key,
       table,
@@ -160,8 +163,8 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
               change.table === table &&
               change.id === id &&
               (aspect === '' ||
-                change.after === null ||
-                change.before === null ||
+                change.after === undefined ||
+                change.before === undefined ||
                 Object.keys(change.after).some((field) => getAspect(table, field) === aspect)),
           ),
         ) ?? null,
@@ -176,69 +179,6 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
 /** Whose is the later of the two: what one would mostly say. */
 export function getLater({ mine, theirs }: Conflict): Side {
   return mine !== null && mine.atMs > theirs.atMs ? 'mine' : 'theirs';
-}
-
-/** What broke when two good halves came together, bins and stations: what came from the other device gives way. */
-function mendRooms(household: Household, came: ReadonlySet<string>): Change[] {
-  const tree = createPlaceTree(household.places);
-  const changes: (Change | null)[] = [];
-  for (const slot of household.places.values()) {
-    if (!slot.slot) continue;
-    const bins = [...tree.getChildren(slot.id)];
-    // The bins that the other device put there go to the pool, the last first, until the rest stand as they did.
-    while (
-      checkContainers(
-        slot.slot,
-        bins.flatMap((bin) => bin.container ?? []),
-      ) !== null
-    ) {
-      const last = bins.findLastIndex((bin) => came.has(bin.id));
-      if (last < 0) break;
-      const [bin] = bins.splice(last, 1);
-      const { at: _at, ...plain } = bin!.container!;
-      changes.push(createChange('places', bin!.id, bin!, { ...bin!, parentId: null, container: plain }));
-    }
-  }
-  const stations = tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []);
-  const [first] = stations;
-  for (const item of household.items.values()) {
-    const isLost = !stations.includes(item.stationId);
-    const others = item.otherStationIds?.filter((id) => stations.includes(id));
-    const parentId = item.scrap?.parentItemId;
-    const isOrphan = Boolean(parentId) && !household.items.has(parentId!);
-    if (!(isLost && first) && others?.length === item.otherStationIds?.length && !isOrphan) continue;
-    changes.push(
-      createChange('items', item.id, item, {
-        ...item,
-        ...(isLost && first && { stationId: first }),
-        ...(others && { otherStationIds: others }),
-        ...(isOrphan && { scrap: { ...item.scrap, parentItemId: null } }),
-      }),
-    );
-  }
-  return changes.filter((change) => change !== null);
-}
-
-/** What the joined state breaks is put right: a thing in a place that the other took out lies out, and the like. */
-function mend(household: Household): Change[] {
-  const tree = createPlaceTree(household.places);
-  const leaves = new Set(tree.leaves.map((place) => place.id));
-  return [...household.lots.values()].flatMap((lot) => {
-    const item = household.items.get(lot.itemId);
-    if (!item) return [];
-    let next: Lot = lot;
-    if (next.placeId !== null && !leaves.has(next.placeId)) next = { ...next, state: 'out', placeId: null };
-    if (next.state === 'in' && next.placeId === null) next = { ...next, state: 'out' };
-    if (next.state !== 'in' && next.placeId !== null) next = { ...next, placeId: null };
-    if (next.homeId !== null && (next.state === 'gone' || !leaves.has(next.homeId))) next = { ...next, homeId: null };
-    if (next.state === 'with') {
-      const wrap = household.lots.get(next.withLotId!);
-      if (!wrap || wrap.state === 'with' || wrap.state === 'gone' || wrap.state === 'digital')
-        next = { ...next, state: 'out', withLotId: null };
-    } else if (next.withLotId) next = { ...next, withLotId: null };
-    if (getReserved(next) > getAmount(item, next) + 0.5) next = fitReserved(item, next);
-    return createChange('lots', lot.id, lot, next) ?? [];
-  });
 }
 
 /**
@@ -289,8 +229,9 @@ export function applyMerge(
         ),
       );
   const came = new Set(plan.theirsNew.flatMap((event) => event.changes.map((change) => change.id)));
-  for (const change of mendRooms(decided, came)) add(change);
-  for (const change of mend(decided)) add(change);
+  // What a piece took with it leaves others without a place, and so on down to the bins.
+  for (let n = 0; n < 4; n += 1) for (const change of mendRooms(decided, (id) => came.has(id))) add(change);
+  for (const change of mendLots(decided)) add(change);
   if (changes.length > 0 || rebased.length > 0)
     write({
       id: stamp.id,
@@ -298,6 +239,7 @@ export function applyMerge(
       atMs: stamp.atMs,
       type: 'joined',
       subject: `${rebased.length} lines of another device`,
+      joins: rebased.length,
       changes,
     });
   const faults = checkInvariants(now);

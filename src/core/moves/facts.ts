@@ -112,11 +112,11 @@ export function createMoveFacts(
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot) || lot.state === 'lent' || lot.away === 'missing') continue;
     const before = computePresentPackage(household, lot);
-    const isAstray = lot.homeId !== null && lot.homeId !== lot.placeId && !skipped.has(lot.id);
+    const isAstray = lot.homeId !== undefined && lot.homeId !== lot.placeId && !skipped.has(lot.id);
     if (isAstray && (!before || !index.has(lot.homeId!))) noWayIds.push(lot.id);
     if (!before) continue;
-    const at = lot.placeId === null ? undefined : index.get(lot.placeId);
-    const to = lot.homeId === null ? undefined : index.get(lot.homeId);
+    const at = lot.placeId === undefined ? undefined : index.get(lot.placeId);
+    const to = lot.homeId === undefined ? undefined : index.get(lot.homeId);
     if (at !== undefined) {
       fill[at]! += shareIn(before, at);
       massG[at]! += before.massG;

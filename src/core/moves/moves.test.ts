@@ -61,10 +61,10 @@ function check(household: Household, steps: readonly Step[], tableMm3: number) {
 /** Two fit side by side into a cube of 350 mm. 1.4 l and 200 g each. */
 const wide = (id: string, massG = 200): Item =>
   createThing(id, {
-    box: { type: 'cutting', widthMm: 175, depthMm: 200, heightMm: 40, massG, isSoft: false, hangHoleMm: null },
+    box: { type: 'cutting', widthMm: 175, depthMm: 200, heightMm: 40, massG, isSoft: false, hangHoleMm: undefined },
   });
 const cubes = (columns: number): Place[] =>
-  createUnit('cube', { columns, widthMm: 16 + columns * 366, loadG: null }, { loadG: 90_000 });
+  createUnit('cube', { columns, widthMm: 16 + columns * 366, loadG: undefined }, { loadG: 90_000 });
 
 /** Things by `from to`, such as `A1 B1`. */
 function household(columns: number, ways: Record<string, string>, massG = 200): Household {
@@ -72,7 +72,7 @@ function household(columns: number, ways: Record<string, string>, massG = 200): 
   const lots = items.map((item) => {
     const [from, to] = ways[item.id]!.split(' ') as [string, string];
     return createLot(item, from === 'about' ? null : `cube-${from}`, {
-      homeId: to === '-' ? null : (`cube-${to}` as PlaceId),
+      homeId: to === '-' ? undefined : (`cube-${to}` as PlaceId),
     });
   });
   return createHousehold(cubes(columns), items, lots);
@@ -350,7 +350,7 @@ describe('steps', () => {
         id,
         lot.placeId
           ? { ...lot, homeId: lot.placeId, homeForm: lot.form, homeOrder: 1000 - lot.order }
-          : { ...lot, homeId: null },
+          : { ...lot, homeId: undefined },
       ]),
     );
     const { steps } = order({ ...sample, lots }, 0);

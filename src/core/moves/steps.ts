@@ -186,7 +186,7 @@ function isBinSwap(
 
 /** Where a lot is, as steps name it; null for what is in no state to be carried. */
 function getSpot(lot: Lot): Spot | null {
-  if (lot.state === 'in') return lot.placeId;
+  if (lot.state === 'in') return lot.placeId ?? null;
   if (lot.state !== 'out' || lot.away === 'missing') return null;
   return lot.away ?? 'about';
 }
@@ -220,7 +220,8 @@ export function computeProgress(
   const left: LotId[][] = steps.map(() => []);
   // Another plan was adopted, or something came: the list does not bring everything home any more.
   let isStale = [...household.lots.values()].some((lot) => {
-    if (lot.homeId === null || lot.homeId === lot.placeId || getSpot(lot) === null || skipped.has(lot.id)) return false;
+    if (lot.homeId === undefined || lot.homeId === lot.placeId || getSpot(lot) === null || skipped.has(lot.id))
+      return false;
     const last = ofLot.get(lot.id)?.at(-1);
     return last === undefined || steps[last]!.to !== lot.homeId;
   });

@@ -49,7 +49,7 @@ describe('a bin with dividers', () => {
       ok: false,
       fault: { code: 'too-long', needed: 150, available: 100 },
     });
-    expect(computeShare(thing('box', [150, 20, 20]), { ...BOX, dividers: null }).ok).toBe(true);
+    expect(computeShare(thing('box', [150, 20, 20]), { ...BOX, dividers: undefined }).ok).toBe(true);
     expect(
       packPlace(
         Array.from({ length: 7 }, () => thing('box', [20, 20, 20])),

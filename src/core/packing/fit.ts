@@ -110,7 +110,7 @@ export function computeShare(pkg: Package, space: Space): ShareResult {
     case 'volume': {
       if (space.dividers) {
         const cell = computeCells(space, space.dividers);
-        const alone = computeShare(pkg, { ...space, ...cell.size, dividers: null });
+        const alone = computeShare(pkg, { ...space, ...cell.size, dividers: undefined });
         if (!alone.ok) return alone;
         return { ok: true, share: cell.countFor(pkg) / cell.spots.length };
       }

@@ -1,8 +1,9 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { fail, ok, type Result } from '../result/index.ts';
+import { findBadField } from './absent.ts';
 import { compileTest } from './compile.ts';
-import { DaybookEvent, type TableName } from './event.ts';
+import { DaybookEvent, type Change, type TableName } from './event.ts';
 import { Item } from './item.ts';
 import { Lot } from './lot.ts';
 import { Place } from './place.ts';
@@ -70,7 +71,7 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
       faults.push({ path: `${path}${place.level}`, rule: 'missing', message: `${place.level} is missing` });
     const box = place.container;
     // A room stands alone, and a container may: it is idle then.
-    if ((place.parentId === null) !== (place.level === 'room') && !(place.parentId === null && box))
+    if ((place.parentId === undefined) !== (place.level === 'room') && !(place.parentId === undefined && box))
       faults.push({ path: `${path}parentId`, rule: 'tree', message: 'only a room stands alone' });
     const cells = box?.dividers;
     if (box && cells) {
@@ -79,53 +80,78 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
       if (least < LEAST_CELL_MM)
         faults.push({ path: `${path}container.dividers`, rule: 'max', message: 'the dividers leave no room inside' });
     }
-    if (box?.isRetired && place.parentId !== null)
+    if (box?.isRetired && place.parentId !== undefined)
       faults.push({ path: `${path}parentId`, rule: 'tree', message: 'what is retired stands nowhere' });
     if (box && 2 * box.wallMm >= Math.min(box.outerWidthMm, box.outerDepthMm, box.outerHeightMm))
       faults.push({ path: `${path}container.wallMm`, rule: 'max', message: 'the walls leave no room inside' });
   }
   if (table === 'lots') {
     const lot = record as Lot;
-    if ((lot.state === 'in') !== (lot.placeId !== null))
+    if ((lot.state === 'in') !== (lot.placeId !== undefined))
       faults.push({ path: `${path}placeId`, rule: 'onePlace', message: 'a lot is in exactly one place, or out' });
     if (lot.away && lot.state !== 'out')
       faults.push({ path: `${path}away`, rule: 'onePlace', message: 'only what is out waits or is missing' });
-    if ((lot.state === 'with') !== ((lot.withLotId ?? null) !== null))
+    if ((lot.state === 'with') !== (lot.withLotId !== undefined))
       faults.push({
         path: `${path}withLotId`,
         rule: 'onePlace',
         message: 'what is wrapped names what it is wrapped with',
       });
   }
+  if (table === 'events')
+    for (const [i, change] of (record as DaybookEvent).changes.entries())
+      faults.push(...checkChange(change, `${path}changes.${i}`));
   return faults;
 }
 
 /** Made when a table is first read; the decorators are all there by then. */
-const tests = new Map<TableName | 'events', (raw: unknown) => boolean>();
+const tests = new Map<string, (raw: unknown) => boolean>();
 
-function passesQuickly(table: TableName | 'events', raw: unknown): boolean {
-  let test = tests.get(table);
+function passesQuickly(table: TableName | 'events', raw: unknown, isPart: boolean): boolean {
+  const key = isPart ? `${table} in part` : table;
+  let test = tests.get(key);
   if (!test) {
-    test = compileTest(CLASS_OF[table]);
-    tests.set(table, test);
+    test = compileTest(CLASS_OF[table], isPart);
+    tests.set(key, test);
   }
   return test(raw);
 }
 
-/** What the validator itself says of a record: the slow twin, which finds the words for what is wrong. */
-export function findClassFaults(table: TableName | 'events', raw: object, path: string): RecordFault[] {
+/**
+ * What the validator itself says of a record: the slow twin, which finds the words for what is wrong. With `isPart`, of
+ * those of its fields that are there.
+ */
+export function findClassFaults(table: TableName | 'events', raw: object, path: string, isPart = false): RecordFault[] {
+  const bad = findBadField(raw, path);
+  if (bad) return [{ ...bad, message: bad.rule === 'name' ? 'no field can be called so' : 'has no value' }];
   const instance = plainToInstance(CLASS_OF[table] as new () => object, raw);
+  const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   const faults: RecordFault[] = [];
-  collect(
-    validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
-    path,
-    faults,
-  );
+  collect(isPart ? errors.filter((error) => error.property in raw) : errors, path, faults);
   return faults;
 }
 
+/** Both sides of a change are as good as records: the whole of one that comes or goes, else those fields that differ. */
+function checkChange(change: Change, path: string): RecordFault[] {
+  const { table, id, before, after } = change;
+  if (!before && !after) return [{ path, rule: 'change', message: 'must say what was or what is' }];
+  const isPart = before !== undefined && after !== undefined;
+  return (['before', 'after'] as const).flatMap((side): RecordFault[] => {
+    const fields = change[side];
+    if (!fields) return [];
+    const at = `${path}.${side}`;
+    const faults = passesQuickly(table, fields, isPart) ? [] : findClassFaults(table, fields, at, isPart);
+    if (faults.length > 0) return faults;
+    if (!isPart) faults.push(...checkWhole(table, fields, `${at}.`));
+    const named = fields['id'];
+    if (isPart ? named !== undefined : named !== id)
+      faults.push({ path: `${at}.id`, rule: 'change', message: 'a record keeps its id' });
+    return faults;
+  });
+}
+
 /**
- * Checks an untrusted record against its class: all fields known, present and in range.
+ * Checks an untrusted record against its class: all fields known, with a value and in range.
  * Returns the record itself (plain, unchanged) or every fault with its path.
  */
 export function parseRecord<T extends TableName | 'events'>(
@@ -136,7 +162,7 @@ export function parseRecord<T extends TableName | 'events'>(
   const prefix = path === '' ? '' : `${path}.`;
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return fail([{ path: path || table, rule: 'isObject', message: 'must be an object' }]);
-  const faults = passesQuickly(table, raw) ? [] : findClassFaults(table, raw, path);
+  const faults = passesQuickly(table, raw, false) ? [] : findClassFaults(table, raw, path);
   if (faults.length === 0) faults.push(...checkWhole(table, raw, prefix));
   return faults.length > 0 ? fail(faults) : ok(raw as RecordOf[T]);
 }

@@ -85,10 +85,11 @@ const CONDITIONAL = 'conditionalValidation';
 const WHITELIST = 'whitelistValidation';
 
 /**
- * A class's decorators as one quick test of a plain object. It says yes only where the validator says yes;
- * a no, or a decorator that it does not know, leaves the answer to the validator, which also finds the words.
+ * A class's decorators as one quick test of a plain object; with `isPart`, of some of its fields. It says yes only where
+ * the validator says yes; a no, or a decorator that it does not know, leaves the answer to the validator, which also
+ * finds the words.
  */
-export function compileTest(owner: Class): Test {
+export function compileTest(owner: Class, isPart = false): Test {
   const properties = new Map<string, Property>();
   let isKnown = true;
   for (const rule of getMetadataStorage().getTargetValidationMetadatas(owner, '', true, false)) {
@@ -116,7 +117,7 @@ export function compileTest(owner: Class): Test {
     }
   }
   if (!isKnown) return () => false;
-  const required = [...properties].filter(([, property]) => !property.isOptional).map(([name]) => name);
+  const required = isPart ? [] : [...properties].filter(([, property]) => !property.isOptional).map(([name]) => name);
   return (raw) => {
     if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return false;
     const record = raw as Record<string, unknown>;
@@ -125,7 +126,7 @@ export function compileTest(owner: Class): Test {
       const property = properties.get(name);
       if (!property) return false;
       const value = record[name];
-      if (property.isOptional && (value === null || value === undefined)) continue;
+      if (property.isOptional && value === undefined) continue;
       for (const test of property.rules) if (!test(value)) return false;
       if (!property.nested) continue;
       // A list where the validator expects one has an array rule of its own.

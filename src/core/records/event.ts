@@ -1,5 +1,7 @@
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsIn,
   IsInt,
@@ -8,11 +10,12 @@ import {
   IsOptional,
   IsString,
   Matches,
+  Max,
   MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
-import { type EventId, ID_PATTERN } from './ids.ts';
+import { type EventId, ID_PATTERN, IsInstant } from './ids.ts';
 
 const EVENT_TYPES = [
   'received',
@@ -48,6 +51,7 @@ const EVENT_TYPES = [
   'relabelled',
   'learnt',
   'joined',
+  'mended',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 
@@ -59,14 +63,14 @@ const AMOUNT_UNITS = ['length', 'area', 'count'] as const;
 export type AmountUnit = (typeof AMOUNT_UNITS)[number];
 
 /**
- * One record's part in an event. `before` and `after` hold the fields that differ;
- * null stands for "there was no such record" and "there is none any more".
+ * One record's part in an event. `before` and `after` hold the fields that differ, and neither a field that was or is
+ * absent; without `before` there was no such record, without `after` there is none any more.
  */
 export class Change {
   @IsIn(TABLES) table!: TableName;
   @Matches(ID_PATTERN) id!: string;
-  @IsOptional() @IsObject() before!: Record<string, unknown> | null;
-  @IsOptional() @IsObject() after!: Record<string, unknown> | null;
+  @IsOptional() @IsObject() before?: Record<string, unknown>;
+  @IsOptional() @IsObject() after?: Record<string, unknown>;
 }
 
 /** A line of the daybook. Append-only: the state is the fold of all changes in order. */
@@ -74,7 +78,7 @@ export class DaybookEvent {
   @Matches(ID_PATTERN) id!: EventId;
   /** From 0, without gaps. */
   @IsInt() @Min(0) seq!: number;
-  @IsNumber() atMs!: number;
+  @IsInstant() atMs!: number;
   @IsIn(EVENT_TYPES) type!: EventType;
   /** What it was about, named as it was called then. */
   @IsString() @MaxLength(200) subject!: string;
@@ -83,6 +87,14 @@ export class DaybookEvent {
   @IsOptional() @IsIn(AMOUNT_UNITS) amountUnit?: AmountUnit;
   /** What was cut, for what it was. */
   @IsOptional() @IsString() @MaxLength(120) forWhat?: string;
-  @IsOptional() @Matches(ID_PATTERN) undoes?: EventId;
+  /** The lines that it takes back, all at once. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(100_000)
+  @Matches(ID_PATTERN, { each: true })
+  undoes?: EventId[];
+  /** So many lines right before it came from another device with it. */
+  @IsOptional() @IsInt() @Min(0) @Max(10_000_000) joins?: number;
   @IsArray() @ValidateNested({ each: true }) @Type(() => Change) changes!: Change[];
 }

@@ -1,3 +1,4 @@
+export { dropAbsent } from './absent.ts';
 export * from './ids.ts';
 export * from './item.ts';
 export * from './label.ts';

@@ -73,7 +73,7 @@ export class FabricSpec {
   /** Its pieces must all lie the same way up. */
   @IsOptional() @IsBoolean() hasNap?: boolean;
   /** How much longer it can be drawn across, in per cent. */
-  @IsOptional() @IsNumber() @Min(0) @Max(400) stretchPercent?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(400) stretchPercent?: number;
   /** Its figures were derived from a piece of it whose length was known. */
   @IsOptional() @IsBoolean() isCalibrated?: boolean;
 }
@@ -85,9 +85,9 @@ export type ScrapCut = (typeof SCRAP_CUTS)[number];
 export class ScrapSpec {
   @IsIn(SCRAP_CUTS) cut!: ScrapCut;
   /** Width of a strip or side of a square; null for odd bits. */
-  @IsOptional() @IsNumber() @Min(5) @Max(2000) cutMm!: number | null;
+  @IsOptional() @IsNumber() @Min(5) @Max(2000) cutMm?: number;
   /** The cloth it was cut from, where that is known. */
-  @IsOptional() @Matches(ID_PATTERN) parentItemId?: ItemId | null;
+  @IsOptional() @Matches(ID_PATTERN) parentItemId?: ItemId;
 }
 
 export const PATTERN_FORMATS = ['envelope', 'sheets', 'digital', 'block'] as const;
@@ -113,7 +113,7 @@ export class PatternSpec {
   /** Absent for an envelope. A digital one takes no room. */
   @IsOptional() @IsIn(PATTERN_FORMATS) format?: PatternFormat;
   /** Printed sheets in a folder. */
-  @IsOptional() @IsInt() @Min(0) @Max(5000) sheets?: number | null;
+  @IsOptional() @IsInt() @Min(0) @Max(5000) sheets?: number;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(40)
@@ -154,13 +154,13 @@ export class BoxSpec {
   @IsNumber() @Min(0) @Max(200_000) massG!: number;
   /** Soft goods in a bag take the room left between boxes. */
   @IsBoolean() isSoft!: boolean;
-  @IsOptional() @IsNumber() @Min(1) @Max(100) hangHoleMm!: number | null;
+  @IsOptional() @IsNumber() @Min(1) @Max(100) hangHoleMm?: number;
   /** The size it is called by: a zip's length, a button's diameter, a needle's number. */
   @IsOptional() @IsString() @MaxLength(40) size?: string;
   /** One single piece of what the packet holds. */
-  @IsOptional() @IsNumber() @Min(0.001) @Max(10_000) unitG?: number | null;
-  @IsOptional() @IsNumber() @Min(1) @Max(20_000) watts?: number | null;
-  @IsOptional() @ValidateNested() @Type(() => TapeSpec) tape?: TapeSpec | null;
+  @IsOptional() @IsNumber() @Min(0.001) @Max(10_000) unitG?: number;
+  @IsOptional() @IsNumber() @Min(1) @Max(20_000) watts?: number;
+  @IsOptional() @ValidateNested() @Type(() => TapeSpec) tape?: TapeSpec;
 }
 
 export const KIT_STATES = ['planned', 'gathered', 'cut', 'ready', 'sewing', 'done'] as const;
@@ -182,7 +182,7 @@ export class Item {
   /** As the sewist says. */
   @IsNumber() @Min(0) @Max(1000) usesPerMonth!: number;
   /** As the daybook shows, together with what was said; absent: nothing was learnt yet. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1000) learntPerMonth?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1000) learntPerMonth?: number;
   @Matches(ID_PATTERN) stationId!: StationId;
   @IsArray() @IsIn(CARE_FLAGS, { each: true }) care!: CareFlag[];
   /** The ways it may be kept, best first. */
@@ -199,9 +199,9 @@ export class Item {
   tags?: string[];
   @IsOptional() @IsString() @MaxLength(120) source?: string;
   /** What was paid for all of it, in the user's own money. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e7) cost?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1e7) cost?: number;
   /** Below this it is to be bought again: mm of what goes by length, mm² of scraps, else pieces. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e12) restockBelow?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) restockBelow?: number;
   @IsOptional() @ValidateNested() @Type(() => FabricSpec) fabric?: FabricSpec;
   @IsOptional() @ValidateNested() @Type(() => PatternSpec) pattern?: PatternSpec;
   @IsOptional() @ValidateNested() @Type(() => ThreadSpec) thread?: ThreadSpec;

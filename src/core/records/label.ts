@@ -11,7 +11,7 @@ import {
   MaxLength,
   ValidateNested,
 } from 'class-validator';
-import { CODE_PATTERN } from './ids.ts';
+import { CODE_PATTERN, IsInstant } from './ids.ts';
 
 const SAYINGS = ['group', 'path', 'name', 'fibre', 'width', 'tex', 'forWhat', 'parts', 'size'] as const;
 export type SayingAbout = (typeof SAYINGS)[number];
@@ -21,17 +21,17 @@ export class Saying {
   @IsIn(SAYINGS) about!: SayingAbout;
   @IsString() @MaxLength(2000) value!: string;
   /** The first and last number of a group that is numbered. */
-  @IsOptional() @IsNumber() from?: number | null;
-  @IsOptional() @IsNumber() to?: number | null;
+  @IsOptional() @IsNumber() from?: number;
+  @IsOptional() @IsNumber() to?: number;
 }
 
 /** The label of a place or a lot, as it was printed last: by it one knows whether it still says what is so. */
 export class Label {
   @Matches(CODE_PATTERN) code!: string;
   /** The sewist's own words in large, in the place of those that are worked out. */
-  @IsOptional() @IsString() @MaxLength(60) words?: string | null;
+  @IsOptional() @IsString() @MaxLength(60) words?: string;
   /** Absent: not printed yet. */
-  @IsOptional() @IsNumber() printedAtMs?: number | null;
+  @IsOptional() @IsInstant() printedAtMs?: number;
   @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Saying) says!: Saying[];
   @IsArray() @ArrayMaxSize(60) @IsHexColor({ each: true }) swatches!: string[];
 }

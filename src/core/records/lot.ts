@@ -15,7 +15,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, type ItemId, type LotId, type PlaceId } from './ids.ts';
+import { ID_PATTERN, IsInstant, type ItemId, type LotId, type PlaceId } from './ids.ts';
 import { Label } from './label.ts';
 import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 
@@ -57,42 +57,42 @@ export class Lot {
   @Matches(ID_PATTERN) id!: LotId;
   @Matches(ID_PATTERN) itemId!: ItemId;
   /** Cloth along the selvage, tape on its reel, thread on all its spools: what is left, in mm. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e9) lengthMm!: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1e9) lengthMm?: number;
   /** Odd scraps: what is left of them, in mm². */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e12) areaMm2?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) areaMm2?: number;
   /** Single pieces in all its packets: buttons, needles. */
-  @IsOptional() @IsInt() @Min(0) @Max(10_000_000) units?: number | null;
+  @IsOptional() @IsInt() @Min(0) @Max(10_000_000) units?: number;
   /** One standard deviation of the amount, in its unit, and how it was measured; absent when it was typed as known. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e12) amountSigma?: number | null;
-  @IsOptional() @IsIn(MEASURE_WAYS) measuredBy?: MeasureWay | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) amountSigma?: number;
+  @IsOptional() @IsIn(MEASURE_WAYS) measuredBy?: MeasureWay;
   /** Pieces: spools, envelopes, packets. One for a length of cloth. */
   @IsInt() @Min(0) @Max(1_000_000) count!: number;
   /** Thread that is wound on something else than its item says. */
-  @IsOptional() @IsIn(HOLDERS) holder?: Holder | null;
+  @IsOptional() @IsIn(HOLDERS) holder?: Holder;
   @IsIn(STOW_FORMS) form!: StowForm;
   @IsIn(LOT_STATES) state!: LotState;
   /** Where it is; set exactly when the state is `in`. */
-  @IsOptional() @Matches(ID_PATTERN) placeId!: PlaceId | null;
+  @IsOptional() @Matches(ID_PATTERN) placeId?: PlaceId;
   /** Its turn among the lots of that place, from 0. */
   @IsInt() @Min(0) @Max(1_000_000) order!: number;
-  @IsOptional() @Matches(ID_PATTERN) homeId!: PlaceId | null;
+  @IsOptional() @Matches(ID_PATTERN) homeId?: PlaceId;
   @IsInt() @Min(0) @Max(1_000_000) homeOrder!: number;
   @IsIn(STOW_FORMS) homeForm!: StowForm;
   /**
    * Where it is while it is `out` and not simply in use: on the table where things wait to be carried on, out of the way
    * in another room, or missing, for it was not where it should be.
    */
-  @IsOptional() @IsIn(AWAYS) away?: Away | null;
+  @IsOptional() @IsIn(AWAYS) away?: Away;
   /** To whom it is lent. */
-  @IsOptional() @IsString() @MaxLength(80) lentTo?: string | null;
+  @IsOptional() @IsString() @MaxLength(80) lentTo?: string;
   /** The lot that it is wrapped with; set exactly when the state is `with`. */
-  @IsOptional() @Matches(ID_PATTERN) withLotId?: LotId | null;
+  @IsOptional() @Matches(ID_PATTERN) withLotId?: LotId;
   /** Whether it was washed, so that it will not shrink any more; absent where that does not matter. */
-  @IsOptional() @IsBoolean() isWashed?: boolean | null;
+  @IsOptional() @IsBoolean() isWashed?: boolean;
   /** Calendar day, as the sewist's own calendar has it. */
-  @IsOptional() @Matches(DAY_PATTERN) expiresOn?: string | null;
+  @IsOptional() @Matches(DAY_PATTERN) expiresOn?: string;
   /** Sewing hours that the needle in use has behind it. */
-  @IsOptional() @IsNumber() @Min(0) @Max(1000) usedHours?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(1000) usedHours?: number;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(20)
@@ -100,9 +100,9 @@ export class Lot {
   @Type(() => Reservation)
   reserved?: Reservation[];
   /** On a ticket that hangs on it, or a sticker. */
-  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label | null;
+  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label;
   /** UTC instant of the last change of state or amount, ms. */
-  @IsNumber() sinceMs!: number;
+  @IsInstant() sinceMs!: number;
 }
 
 /** Whether the lot takes room somewhere by itself: neither gone, nor a file, nor wrapped with another. */
@@ -111,41 +111,31 @@ export function takesRoom(lot: Lot): boolean {
 }
 
 /** A lot that lies out and has no home yet, in the first form that its item allows. `lengthMm` for what goes by length. */
-export function createLooseLot(id: LotId, item: Item, count: number, lengthMm: number | null, sinceMs: number): Lot {
+export function createLooseLot(
+  id: LotId,
+  item: Item,
+  count: number,
+  lengthMm: number | undefined,
+  sinceMs: number,
+): Lot {
   const form = item.forms[0];
   if (!form) throw new Error(`item ${item.id} allows no form`);
   return {
     id,
     itemId: item.id,
-    lengthMm,
-    amountSigma: null,
-    measuredBy: null,
+    ...(lengthMm !== undefined && { lengthMm }),
     count,
     form,
     state: item.pattern?.format === 'digital' ? 'digital' : 'out',
-    placeId: null,
     order: 0,
-    homeId: null,
     homeOrder: 0,
     homeForm: form,
     sinceMs,
   };
 }
 
-/** As much again of the same, lying out: nothing of it is promised, wrapped or has a home yet. */
+/** As much again of the same, lying out: nothing of it is promised, lent, missing, wrapped or has a home yet. */
 export function createLotAlike(id: LotId, lot: Lot, sinceMs: number): Lot {
-  const next: Lot = {
-    ...lot,
-    id,
-    state: lot.state === 'digital' ? 'digital' : 'out',
-    placeId: null,
-    homeId: null,
-    order: 0,
-    homeOrder: 0,
-    sinceMs,
-  };
-  delete next.withLotId;
-  delete next.label;
-  delete next.reserved;
-  return next;
+  const { placeId: _p, homeId: _h, withLotId: _w, away: _a, lentTo: _t, label: _l, reserved: _r, ...alike } = lot;
+  return { ...alike, id, state: lot.state === 'digital' ? 'digital' : 'out', order: 0, homeOrder: 0, sinceMs };
 }

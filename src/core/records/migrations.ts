@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 6;
+export const BUNDLE_VERSION = 7;
 
 type Raw = Record<string, unknown>;
 
@@ -260,6 +260,31 @@ function nestSchools(raw: Raw): Raw {
   return { ...lifted, settings: liftSorting(raw['settings']) };
 }
 
+/** A value without its fields that are null, at any depth. */
+function dropNulls(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(dropNulls);
+  if (!isRaw(value)) return value;
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([key, field]) => (field === null ? [] : [[key, dropNulls(field)]])),
+  );
+}
+
+/** What has no value is absent; one line may take back several; a line that joined says how many came with it. */
+function makeAbsent(raw: Raw): Raw {
+  const lifted = dropNulls(raw) as Raw;
+  const { events } = lifted;
+  if (!Array.isArray(events)) return lifted;
+  return {
+    ...lifted,
+    events: (events as unknown[]).map((event) => {
+      if (!isRaw(event)) return event;
+      const { undoes, ...rest } = event;
+      const lines = event['type'] === 'joined' ? /^\d+/.exec(String(event['subject'])) : null;
+      return { ...rest, ...(undoes !== undefined && { undoes: [undoes] }), ...(lines && { joins: Number(lines[0]) }) };
+    }),
+  };
+}
+
 /** Step i lifts version i + 1 to i + 2. */
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
@@ -272,6 +297,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => closeRooms(addEstimate(raw, 'hookInFrontSeconds', 1.5)),
   // 5 → 6: schools inside each other, boundaries of one's own; an empty place and a clear table are worth something.
   (raw) => nestSchools(addEstimate(addEstimate(raw, 'emptySeconds', 25), 'tableSeconds', 30)),
+  // 6 → 7: absence has one form.
+  makeAbsent,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

@@ -15,7 +15,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, type PlaceId } from './ids.ts';
+import { ID_PATTERN, IsInstant, type PlaceId } from './ids.ts';
 import { Label } from './label.ts';
 import { RoomSpec, Stand } from './room.ts';
 
@@ -59,13 +59,13 @@ export class UnitSpec {
   @IsInt() @Min(1) @Max(40) columns!: number;
   @IsInt() @Min(1) @Max(40) rows!: number;
   @IsBoolean() isAnchored!: boolean;
-  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand | null;
+  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand;
   /** Stays where it is when the room is arranged anew. */
   @IsOptional() @IsBoolean() isFixed?: boolean;
   @IsOptional() @IsBoolean() hasWheels?: boolean;
   /** A table that one walks round, as for cutting, or a shelf reached from either side; otherwise only from its front. */
   @IsOptional() @IsIn(['front', 'around']) access?: 'front' | 'around';
-  @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG!: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG?: number;
 }
 
 /** Round holes, slots, or hooks on their own that need no holes; a hook belongs to one of them. */
@@ -156,24 +156,24 @@ export class ContainerSpec {
   @IsNumber() @Min(0) @Max(200_000) loadG!: number;
   @IsBoolean() isSeeThrough!: boolean;
   @IsBoolean() hasLid!: boolean;
-  @IsOptional() @ValidateNested() @Type(() => Dividers) dividers?: Dividers | null;
+  @IsOptional() @ValidateNested() @Type(() => Dividers) dividers?: Dividers;
   /** Broken or no longer good for cloth: kept in the pool for the record, and never proposed. */
   @IsOptional() @IsBoolean() isRetired?: boolean;
   /** Absent: beside the one before it, from the left. */
-  @IsOptional() @ValidateNested() @Type(() => Nook) at?: Nook | null;
+  @IsOptional() @ValidateNested() @Type(() => Nook) at?: Nook;
 }
 
 /** One node of the tree room → unit → slot → container. Exactly the spec of its level is set. */
 export class Place {
   @Matches(ID_PATTERN) id!: PlaceId;
-  @IsOptional() @Matches(ID_PATTERN) parentId!: PlaceId | null;
+  @IsOptional() @Matches(ID_PATTERN) parentId?: PlaceId;
   @IsIn(PLACE_LEVELS) level!: PlaceLevel;
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
   /** Among its siblings, from 0. */
   @IsInt() @Min(0) @Max(100_000) order!: number;
-  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label | null;
+  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label;
   /** When what is in it was last gone through, UTC ms. */
-  @IsOptional() @IsNumber() countedAtMs?: number | null;
+  @IsOptional() @IsInstant() countedAtMs?: number;
   @IsOptional() @ValidateNested() @Type(() => RoomSpec) room?: RoomSpec;
   @IsOptional() @ValidateNested() @Type(() => UnitSpec) unit?: UnitSpec;
   @IsOptional() @ValidateNested() @Type(() => SlotSpec) slot?: SlotSpec;

@@ -12,7 +12,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, type LotId, type PlaceId, type PlanId } from './ids.ts';
+import { ID_PATTERN, IsInstant, type LotId, type PlaceId, type PlanId } from './ids.ts';
 import { STOW_FORMS, type StowForm } from './item.ts';
 
 /** Where a lot goes: its place, form, turn there, and the corner of its box in the place, in mm. */
@@ -65,7 +65,7 @@ export class Plan {
   @Matches(ID_PATTERN) id!: PlanId;
   /** What it is called while it is kept beside others. */
   @IsOptional() @IsString() @MaxLength(60) name?: string;
-  @IsNumber() madeAtMs!: number;
+  @IsInstant() madeAtMs!: number;
   @IsInt() seed!: number;
   @IsInt() @Min(0) steps!: number;
   @IsString() @MaxLength(64) inputsHash!: string;
@@ -73,5 +73,5 @@ export class Plan {
   @ValidateNested() @Type(() => Score) before!: Score;
   @IsArray() @ValidateNested({ each: true }) @Type(() => Assignment) assignments!: Assignment[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => Unplaced) unplaced!: Unplaced[];
-  @IsOptional() @IsNumber() adoptedAtMs!: number | null;
+  @IsOptional() @IsInstant() adoptedAtMs?: number;
 }

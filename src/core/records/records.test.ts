@@ -94,7 +94,7 @@ describe('an item', () => {
 describe('a lot', () => {
   const lot = createLot(createCloth('a'), 'cube-A1');
   it.each([
-    ['in, but nowhere', { ...lot, placeId: null }, 'placeId onePlace'],
+    ['in, but nowhere', { ...lot, placeId: undefined }, 'placeId onePlace'],
     ['out, but somewhere', { ...lot, state: 'out' }, 'placeId onePlace'],
     ['of less than nothing', { ...lot, lengthMm: -1 }, 'lengthMm min'],
     ['of half a piece', { ...lot, count: 0.5 }, 'count isInt'],
@@ -106,7 +106,7 @@ describe('a lot', () => {
 describe('a place', () => {
   it.each([
     ['a room in a room', { ...ROOM, parentId: 'room' }, 'parentId tree'],
-    ['a slot in nothing', { ...slot, parentId: null }, 'parentId tree'],
+    ['a slot in nothing', { ...slot, parentId: undefined }, 'parentId tree'],
     ['a unit without measures', { ...unit, unit: undefined }, 'unit missing'],
     ['no columns', { ...unit, unit: { ...unit.unit!, columns: 0 } }, 'unit.columns min'],
     ['a room without a wall', { ...ROOM, room: { ...ROOM.room!, walls: [] } }, 'room.walls arrayMinSize'],

@@ -15,7 +15,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, type PlaceId, type StationId } from './ids.ts';
+import { ID_PATTERN, IsInstant, type PlaceId, type StationId } from './ids.ts';
 
 export class PlanPoint {
   @IsNumber() @Min(-1e5) @Max(1e5) xMm!: number;
@@ -52,7 +52,7 @@ export class Door {
   /** From here to the door it leads to, or to the hall that all other doors lead to, mm. */
   @IsNumber() @Min(0) @Max(1e6) wayMm!: number;
   /** The door of another room that it leads straight to; one of the two says it. */
-  @IsOptional() @Matches(ID_PATTERN) leadsTo?: string | null;
+  @IsOptional() @Matches(ID_PATTERN) leadsTo?: string;
 }
 
 export class RoomWindow {
@@ -71,7 +71,7 @@ export class Socket {
   @Matches(ID_PATTERN) wallId!: string;
   @IsNumber() @Min(0) @Max(50_000) xMm!: number;
   @IsNumber() @Min(0) @Max(10_000) heightMm!: number;
-  @IsOptional() @Matches(ID_PATTERN) circuitId?: string | null;
+  @IsOptional() @Matches(ID_PATTERN) circuitId?: string;
 }
 
 /** What stands in the room for good: nothing can stand there, and cloth keeps away from what gets hot. */
@@ -118,14 +118,14 @@ export class Position {
   @Matches(ID_PATTERN) wallId!: string;
   @IsNumber() @Min(0) @Max(50_000) xMm!: number;
   @IsNumber() @Min(0) @Max(10_000) yMm!: number;
-  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand | null;
+  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand;
 }
 
 /** A way to arrange the furniture of a room, kept to be compared with others. */
 export class Arrangement {
   @Matches(ID_PATTERN) id!: string;
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
-  @IsNumber() madeAtMs!: number;
+  @IsInstant() madeAtMs!: number;
   @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => Position) positions!: Position[];
 }
 
@@ -135,7 +135,7 @@ export class Station {
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
   @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
   /** The piece of furniture that it belongs to: it goes where that goes, and `at` is only its spot without it. */
-  @IsOptional() @Matches(ID_PATTERN) unitId?: PlaceId | null;
+  @IsOptional() @Matches(ID_PATTERN) unitId?: PlaceId;
 }
 
 export class RoomSpec {

@@ -101,7 +101,7 @@ export class Wish {
   @IsIn(WISH_KINDS) kind!: WishKind;
   @IsArray() @ArrayMaxSize(2000) @Matches(ID_PATTERN, { each: true }) lotIds!: LotId[];
   @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) groupIds!: string[];
-  @IsOptional() @Matches(ID_PATTERN) placeId!: PlaceId | null;
+  @IsOptional() @Matches(ID_PATTERN) placeId?: PlaceId;
 }
 
 /** A table, bed or stretch of floor that can be spared to lay things on while they are carried. */
@@ -117,7 +117,7 @@ export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
   /** Drawn by lot with the first label: codes of this household begin alike, and tell it from others. */
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(60) mark?: string | null;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(60) mark?: string;
   @IsIn(['metric', 'imperial']) units!: 'metric' | 'imperial';
   @IsInt() @Min(800) @Max(2500) statureMm!: number;
   /** Of a small member of the household who fetches things too. */

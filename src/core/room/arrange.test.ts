@@ -104,7 +104,7 @@ describe('a room arranged anew', () => {
     expect(fetches.every((one) => ids.has(one.unitId) && one.perMonth > 0)).toBe(true);
     const inLoft = [...household.lots.values()].filter((lot) => {
       const at = lot.placeId ?? lot.homeId;
-      return at !== null && lot.state !== 'gone' && tree.getPath(at)[0]?.id === loft!.id;
+      return at !== undefined && lot.state !== 'gone' && tree.getPath(at)[0]?.id === loft!.id;
     });
     const uses = inLoft.reduce((sum, lot) => sum + household.items.get(lot.itemId)!.usesPerMonth, 0);
     expect(fetches.reduce((sum, one) => sum + one.perMonth, 0)).toBeCloseTo(uses, 6);

@@ -228,7 +228,7 @@ export class Arranger {
       // Along a wall it keeps its distance; what hangs stays on the wall when a table goes into the room.
       if (!old.stand && !unit.stand) {
         const xMm = Math.max(0, rider.unit.xMm + unit.xMm - old.xMm);
-        next[i] = { ...rider, unit: { ...rider.unit, wallId: unit.wallId, xMm, stand: null } };
+        next[i] = { ...rider, unit: { ...rider.unit, wallId: unit.wallId, xMm, stand: undefined } };
       } else if (rider.unit.yMm === 0) {
         const from = computeFootprint(this.room, old);
         const to = computeFootprint(this.room, unit);
@@ -258,7 +258,7 @@ export class Arranger {
     const free =
       roll < 0.75 ? random() * end : unit.wallId === wallId ? unit.xMm + (random() - 0.5) * 400 : random() * end;
     const xMm = roll < 0.5 ? pick(random, sure) : Math.round(Math.min(end, Math.max(0, free)) / 10) * 10;
-    this.carry(next, at, { ...unit, wallId, xMm, stand: null });
+    this.carry(next, at, { ...unit, wallId, xMm, stand: undefined });
   }
 
   private putFree(next: Piece[], at: number): void {
@@ -287,7 +287,7 @@ export class Arranger {
     if (a === b || one.yMm > 0 !== other.yMm > 0) return;
     const take = (unit: UnitSpec, spot: UnitSpec): UnitSpec => {
       if (spot.stand) return settleUnit(room, unit, spot.stand, [], SNAP_MM);
-      return { ...unit, wallId: spot.wallId, xMm: spot.xMm, stand: null };
+      return { ...unit, wallId: spot.wallId, xMm: spot.xMm, stand: undefined };
     };
     this.carry(next, a, take(one, other));
     this.carry(next, b, take(other, one));

@@ -15,7 +15,7 @@ export function createBareRoom(
   });
   return {
     id,
-    parentId: null,
+    parentId: undefined,
     level: 'room',
     name,
     order,

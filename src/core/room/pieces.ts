@@ -12,7 +12,7 @@ export function listFetches(household: Household, tree: PlaceTree, roomId: Place
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     const at = lot.placeId ?? lot.homeId;
-    if (!item || at === null || getUses(item) === 0 || lot.state === 'gone') continue;
+    if (!item || at === undefined || getUses(item) === 0 || lot.state === 'gone') continue;
     const path = tree.getPath(at);
     const unit = path.find((place) => place.level === 'unit');
     if (!unit || unit.parentId !== roomId) continue;
@@ -28,7 +28,7 @@ export function listPieces(household: Household, tree: PlaceTree, roomId: PlaceI
   const tender = new Set<PlaceId>();
   for (const lot of household.lots.values()) {
     const kind = household.items.get(lot.itemId)?.kind;
-    if (lot.placeId !== null && kind && TENDER.has(kind)) tender.add(lot.placeId);
+    if (lot.placeId !== undefined && kind && TENDER.has(kind)) tender.add(lot.placeId);
   }
   const fetched = new Map<PlaceId, Map<string, number>>();
   for (const { unitId, stationId, perMonth } of listFetches(household, tree, roomId))

@@ -21,7 +21,7 @@ export function fromPositions(pieces: readonly Piece[], positions: readonly Posi
   return pieces.map((piece) => {
     const position = byId.get(piece.id);
     if (!position || piece.unit.isFixed) return piece;
-    const { wallId, xMm, yMm, stand = null } = position;
+    const { wallId, xMm, yMm, stand } = position;
     return { ...piece, unit: { ...piece.unit, wallId, xMm, yMm, stand } };
   });
 }

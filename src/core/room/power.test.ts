@@ -54,7 +54,7 @@ describe('what runs at once', () => {
     expect(codes([run(1200), run(90)])).toEqual([]);
     expect(codes([{ ...run(90), leadMm: 2600 }])).toEqual(['long-lead']);
     expect(codes([run(90, null)])).toEqual(['no-socket']);
-    const bare = { ...room, sockets: [{ ...room.sockets[0]!, circuitId: null }] };
+    const bare = { ...room, sockets: [{ ...room.sockets[0]!, circuitId: undefined }] };
     expect(codes([run(90)], bare)).toEqual(['no-circuit']);
   });
 

@@ -52,7 +52,7 @@ export function settleUnit(
   const back = getPointOf(stand, 0, -unit.depthMm / 2);
   let best: { wallId: string; turnDeg: number; offMm: number; xMm: number; lengthMm: number } | null = null;
   for (const wall of listWalls(room)) {
-    const turnDeg = computeFootprint(room, { ...unit, wallId: wall.id, stand: null }).turnDeg;
+    const turnDeg = computeFootprint(room, { ...unit, wallId: wall.id, stand: undefined }).turnDeg;
     const offMm = Math.abs(computeInsideMm(wall, back));
     if (Math.abs(getTurnBetween(turnDeg, stand.turnDeg)) > SAME_TURN_DEG || offMm > withinMm + 0.5) continue;
     const { along } = getAxes(turnDeg);
@@ -78,7 +78,7 @@ export function settleUnit(
   const snapped = snap(within, marks, withinMm);
   // Without a mark near, whole centimetres.
   const xMm = snapped === within && withinMm > 0 ? Math.round(within / 10) * 10 : snapped;
-  return { ...unit, wallId: best.wallId, xMm: Math.min(end, Math.max(0, xMm)), stand: null };
+  return { ...unit, wallId: best.wallId, xMm: Math.min(end, Math.max(0, xMm)), stand: undefined };
 }
 
 /** A piece moved on the plan; away from its wall it stands free, and along it, it keeps its back to it. */
@@ -146,6 +146,6 @@ export function slideUnit(
     ...unit,
     xMm: settle(to.xMm, [0, end, ...edges('xMm', 'widthMm')], end),
     yMm: settle(to.yMm, [0, ...edges('yMm', 'heightMm')], 10_000),
-    stand: null,
+    stand: undefined,
   };
 }

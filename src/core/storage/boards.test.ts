@@ -16,7 +16,7 @@ const BOOKCASE: UnitSpec = {
   columns: 1,
   rows: 2,
   isAnchored: true,
-  loadG: null,
+  loadG: undefined,
 };
 // Inside each: 320 wide and high, 380 deep.
 const CUBES: UnitSpec = {

@@ -155,8 +155,8 @@ export function divideSlot(
     {
       ...next,
       id: createId() as PlaceId,
-      label: null,
-      countedAtMs: null,
+      label: undefined,
+      countedAtMs: undefined,
       name: names[1],
       order: last + 1,
       slot: { ...next.slot!, loadG },

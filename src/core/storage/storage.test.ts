@@ -27,7 +27,7 @@ const CUBES: UnitSpec = {
   columns: 3,
   rows: 5,
   isAnchored: true,
-  loadG: null,
+  loadG: undefined,
 };
 
 describe('units', () => {

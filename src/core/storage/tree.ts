@@ -34,7 +34,7 @@ export function createPlaceTree(places: ReadonlyMap<PlaceId, Place>): PlaceTree 
   const pool: Place[] = [];
   const faults: TreeFault[] = [];
   for (const place of places.values()) {
-    if (place.parentId === null) {
+    if (place.parentId === undefined) {
       if (place.level === 'room') rooms.push(place);
       else if (place.level === 'container') pool.push(place);
       else faults.push({ code: 'missing-parent', placeId: place.id });

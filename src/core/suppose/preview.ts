@@ -12,7 +12,7 @@ export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'
         ? {
             ...lot,
             state: 'in',
-            away: null,
+            away: undefined,
             placeId: to.placeId,
             order: to.order,
             form: to.form,
@@ -20,7 +20,7 @@ export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'
             homeOrder: to.order,
             homeForm: to.form,
           }
-        : { ...lot, state: 'out', placeId: null, homeId: null };
+        : { ...lot, state: 'out', placeId: undefined, homeId: undefined };
     lots.set(lot.id, next);
   }
   return { ...household, lots };
@@ -30,7 +30,7 @@ export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'
 export function toHomePlan(household: Household): Pick<Plan, 'assignments'> {
   return {
     assignments: [...household.lots.values()].flatMap((lot) =>
-      takesRoom(lot) && lot.homeId !== null
+      takesRoom(lot) && lot.homeId !== undefined
         ? [{ lotId: lot.id, placeId: lot.homeId, form: lot.homeForm, order: lot.homeOrder }]
         : [],
     ),

@@ -59,7 +59,7 @@ export function judgeDraft(household: Household, saved: readonly Place[]): SlotF
   return judgeSlots(
     draft,
     createPlaceTree(draft.places),
-    [...new Set(ids)].filter((id) => id !== null),
+    [...new Set(ids)].filter((id) => id !== undefined),
   );
 }
 

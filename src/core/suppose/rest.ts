@@ -29,7 +29,7 @@ export function judgeRest(household: Household, id: LotId, cutMm: number, reserv
   const next = act.ok ? applyChanges(household, act.value.changes) : null;
   const before = household.lots.get(id);
   const after = next?.ok ? next.value.lots.get(id) : undefined;
-  if (!next?.ok || !before || !after || after.state === 'gone' || after.lengthMm === null) return null;
+  if (!next?.ok || !before || !after || after.state === 'gone' || after.lengthMm === undefined) return null;
   const { lengthMm: bounds } = household.settings.bounds;
   const [from, to] = [before, after].map((lot) =>
     findClass(
@@ -44,7 +44,7 @@ export function judgeRest(household: Household, id: LotId, cutMm: number, reserv
     form: before.form === after.form ? null : { from: before.form, to: after.form },
     lengthClass: from === to ? null : { from, to },
     group: isOther ? { from: was, to: is } : null,
-    isStranger: isOther && after.homeId !== null && isAlone(next.value, id, after.homeId, is.id),
+    isStranger: isOther && after.homeId !== undefined && isAlone(next.value, id, after.homeId, is.id),
   };
 }
 

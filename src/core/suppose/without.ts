@@ -35,7 +35,7 @@ export function withoutPlace(household: Household, placeId: PlaceId): Household 
  * the last as long as is left. They lie out. Null where the group has no cloth measured by its length.
  */
 export function withMoreCloth(household: Household, group: Group, lengthMm: number): Household | null {
-  const measured = group.lots.filter((lot) => lot.lengthMm !== null && lot.lengthMm > 0);
+  const measured = group.lots.filter((lot) => lot.lengthMm !== undefined && lot.lengthMm > 0);
   const middle = measured.toSorted((a, b) => a.lengthMm! - b.lengthMm!)[Math.floor(measured.length / 2)];
   const like = middle && household.items.get(middle.itemId);
   if (!middle || !like || like.kind !== 'fabric') return null;

@@ -91,7 +91,7 @@ describe('lots by place', () => {
     shelf,
     [a, b, c],
     [
-      createLot(a, 'shelf-Shelf 1', { order: 2, homeId: null }),
+      createLot(a, 'shelf-Shelf 1', { order: 2, homeId: undefined }),
       createLot(b, 'shelf-Shelf 1', { order: 1 }),
       createLot(c, null, { state: 'gone' }),
     ],

@@ -21,7 +21,7 @@ export function groupLotsByPlace(household: Household, which: 'is' | 'home'): Ma
   const byPlace = new Map<PlaceId, Lot[]>();
   for (const lot of household.lots.values()) {
     const id = which === 'is' ? lot.placeId : lot.homeId;
-    if (id === null || !takesRoom(lot)) continue;
+    if (id === undefined || !takesRoom(lot)) continue;
     const lots = byPlace.get(id);
     if (lots) lots.push(lot);
     else byPlace.set(id, [lot]);

@@ -22,7 +22,7 @@ export function computeTidyRound(household: Household, tree: PlaceTree): TidyRou
   const byPlace = new Map<PlaceId, Lot[]>();
   const leaves = new Set(tree.leaves.map((place) => place.id));
   for (const lot of household.lots.values()) {
-    if (lot.state !== 'out' || lot.away || lot.homeId === null || !leaves.has(lot.homeId)) continue;
+    if (lot.state !== 'out' || lot.away || lot.homeId === undefined || !leaves.has(lot.homeId)) continue;
     const lots = byPlace.get(lot.homeId);
     if (lots) lots.push(lot);
     else byPlace.set(lot.homeId, [lot]);

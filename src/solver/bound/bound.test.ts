@@ -38,7 +38,15 @@ describe('the lower bound', () => {
 
   it('counts what cannot be housed at all', () => {
     const tool = createThing('tool', {
-      box: { type: 'cutting', widthMm: 900, depthMm: 900, heightMm: 900, massG: 200, isSoft: false, hangHoleMm: null },
+      box: {
+        type: 'cutting',
+        widthMm: 900,
+        depthMm: 900,
+        heightMm: 900,
+        massG: 200,
+        isSoft: false,
+        hangHoleMm: undefined,
+      },
     });
     const facts = createFacts(createHousehold(createUnit('cube', {}), [tool], [createLot(tool)]));
     const { price } = new State(facts);
@@ -66,7 +74,13 @@ describe('the lower bound', () => {
     for (const seed of [1, 2]) {
       const { household } = createSampleHousehold(seed, 80);
       const lots = [...household.lots.values()];
-      const wish = { id: 'w', kind: 'apart' as const, lotIds: [lots[0]!.id, lots[1]!.id], groupIds: [], placeId: null };
+      const wish = {
+        id: 'w',
+        kind: 'apart' as const,
+        lotIds: [lots[0]!.id, lots[1]!.id],
+        groupIds: [],
+        placeId: undefined,
+      };
       const settings = { ...household.settings, hasPets: true, hasChildren: true, wishes: [wish] };
       const facts = createFacts({ ...household, settings });
       const found = search(facts, 80_000);

@@ -32,7 +32,7 @@ describe('another home', () => {
 
   it('is none where the whole unit can carry no more', () => {
     const [there, late] = [createThing('there'), createThing('late')];
-    const offers = (loadG: number | null) => {
+    const offers = (loadG?: number) => {
       const places = createUnit('cube', { columns: 2, widthMm: 748, loadG });
       const home = createHousehold(places, [there, late], [createLot(there, 'cube-A1'), createLot(late)]);
       const known = createFacts(home);
@@ -45,7 +45,7 @@ describe('another home', () => {
       ).map((one) => one.placeId);
     };
     // Each weighs 200 g.
-    expect(offers(null).toSorted()).toEqual(['cube-A1', 'cube-B1']);
+    expect(offers().toSorted()).toEqual(['cube-A1', 'cube-B1']);
     expect(offers(399)).toEqual([]);
   });
 

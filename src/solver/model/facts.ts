@@ -79,7 +79,9 @@ export function createFacts(household: Household): Facts {
   const fetchTable = computeFetchTable(tree, places, settings, items);
 
   const placeIndex = new Map(places.map((one, p) => [one.place.id, p]));
-  const present = Int32Array.from(lots, (lot) => (lot.placeId === null ? -1 : (placeIndex.get(lot.placeId) ?? -1)));
+  const present = Int32Array.from(lots, (lot) =>
+    lot.placeId === undefined ? -1 : (placeIndex.get(lot.placeId) ?? -1),
+  );
   const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, getUses(item)));
   const groupUses = new Float64Array(groups.length);
   for (let l = 0; l < lots.length; l += 1) groupUses[groupIndex[l]!]! += uses[l]!;

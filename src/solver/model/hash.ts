@@ -7,8 +7,9 @@ export function computeInputsHash(household: Household): string {
   const add = (text: string) => {
     for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
   };
-  add(JSON.stringify({ ...household.settings, mark: null }));
-  for (const place of household.places.values()) add(JSON.stringify({ ...place, label: null, countedAtMs: null }));
+  add(JSON.stringify({ ...household.settings, mark: undefined }));
+  for (const place of household.places.values())
+    add(JSON.stringify({ ...place, label: undefined, countedAtMs: undefined }));
   for (const item of household.items.values()) add(JSON.stringify({ ...item, name: '', notes: '' }));
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;

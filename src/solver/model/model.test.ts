@@ -46,7 +46,7 @@ describe('the tables of ways and places', () => {
   it('keep wishes of lots and places', () => {
     const { household } = createSampleHousehold(3, 60);
     const lots = [...household.lots.values()].filter((lot) => lot.placeId);
-    const base = { lotIds: [], groupIds: [], placeId: null };
+    const base = { lotIds: [], groupIds: [], placeId: undefined };
     const wishes = [
       { ...base, id: 'a', kind: 'free' as const, placeId: lots[0]!.placeId },
       { ...base, id: 'b', kind: 'notIn' as const, lotIds: [lots[1]!.id], placeId: lots[2]!.placeId },

@@ -23,7 +23,7 @@ export interface Wishes {
 }
 
 interface Numbered {
-  readonly lots: readonly { readonly id: LotId; readonly homeId: PlaceId | null; readonly placeId: PlaceId | null }[];
+  readonly lots: readonly { readonly id: LotId; readonly homeId?: PlaceId; readonly placeId?: PlaceId }[];
   readonly groupOf: readonly number[];
   readonly groupIds: readonly string[];
   readonly places: readonly Place[];

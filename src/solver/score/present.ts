@@ -5,11 +5,11 @@ import type { Facts, Offered } from '../model/index.ts';
  * Things as they are, broken rules and all, priced by the same rules as a plan: by lot, null where it is
  * in no place of the household. A form that does not suit its place counts as the first one that does.
  */
-export function describePresent(facts: Facts, placeOf: (lot: Lot) => PlaceId | null): (Offered | null)[] {
+export function describePresent(facts: Facts, placeOf: (lot: Lot) => PlaceId | undefined): (Offered | null)[] {
   const index = new Map(facts.places.map((one, p) => [one.place.id, p]));
   return facts.lots.map((lot, l): Offered | null => {
     const id = placeOf(lot);
-    const p = id === null ? undefined : index.get(id);
+    const p = id === undefined ? undefined : index.get(id);
     if (p === undefined) return null;
     const packages = facts.packages[l]!.toSorted((a, b) => Number(b.form === lot.form) - Number(a.form === lot.form));
     for (const pkg of packages) {

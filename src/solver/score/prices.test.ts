@@ -14,7 +14,7 @@ const opening = (facts: Facts) => Float64Array.from(facts.places, (_, p) => 40 *
 function createStrict(seed: number): Household {
   const { household } = createSampleHousehold(seed, 60);
   const ids = [...household.lots.keys()];
-  const wishes = [{ id: 'w', kind: 'apart' as const, lotIds: ids.slice(0, 20), groupIds: [], placeId: null }];
+  const wishes = [{ id: 'w', kind: 'apart' as const, lotIds: ids.slice(0, 20), groupIds: [], placeId: undefined }];
   return { ...household, settings: { ...household.settings, hasChildren: true, hasPets: true, wishes } };
 }
 

@@ -116,7 +116,7 @@ describe('repair', () => {
     // but a box beside them does not go in; it is forced.
     const cloths = ['a', 'b', 'c'].map((id) => createCloth(id));
     const box = createThing('box', {
-      box: { type: 'cutting', widthMm: 60, depthMm: 60, heightMm: 60, massG: 10, isSoft: false, hangHoleMm: null },
+      box: { type: 'cutting', widthMm: 60, depthMm: 60, heightMm: 60, massG: 10, isSoft: false, hangHoleMm: undefined },
     });
     const items: Item[] = [...cloths, box];
     const places = createUnit('cube', { columns: 2, widthMm: 748 });

@@ -1,31 +1,44 @@
 import { useApp } from '../state/app.ts';
-import { wordRecordFault, wordStoreFault } from '../text/index.ts';
+import { saveRaw } from '../state/backup.ts';
 import { Button } from './Button.tsx';
 import { ImportButton } from './ImportButton.tsx';
 
-/** The stored household does not read: nothing is thrown away until the sewist says so. */
+/** Nothing of what is stored could be opened, or a later program wrote it: nothing is thrown away until the sewist says so. */
 export function DamagedStore() {
-  const storeFault = useApp((state) => state.storeFault);
+  const phase = useApp((state) => state.phase);
+  const raw = useApp((state) => state.raw);
   const replace = useApp((state) => state.replace);
-  const faults = storeFault?.faults ?? [];
   const begin = async (which: 'sample' | 'empty') => {
     const { createEmptyHousehold, createSampleHousehold } = await import('../../sample/index.ts');
     if (which === 'sample') await replace(createSampleHousehold(), 'The sample is here.');
     else await replace(createEmptyHousehold(), 'An empty household is ready.');
   };
+  if (phase === 'newer')
+    return (
+      <main className="mx-auto max-w-2xl p-10">
+        <h1 className="font-display text-2xl font-semibold">A later Yardmist was here</h1>
+        <p className="mt-3">
+          What is kept in this browser was written by a later Yardmist than this one. This one neither opens nor changes
+          it. Load the page again to get the later one; if this stays, start the newest program.
+        </p>
+        <Button className="mt-5" onClick={() => window.location.reload()}>
+          Load again
+        </Button>
+      </main>
+    );
   return (
     <main className="mx-auto max-w-2xl p-10">
-      <h1 className="font-display text-2xl font-semibold">Some records do not read any more</h1>
+      <h1 className="font-display text-2xl font-semibold">What is kept here does not read any more</h1>
       <p className="mt-3">
-        {storeFault ? wordStoreFault(storeFault) : ''} Nothing was thrown away. Open your latest saved file, or begin
-        anew; what is stored now is replaced only then.
+        Nothing was thrown away. Save what is stored, as it was found, first; it may still be put right by hand. Then
+        open your latest saved file, or begin anew: only that replaces what is stored.
       </p>
-      <ul className="mt-3 max-h-60 overflow-auto bg-linen p-3 text-sm">
-        {faults.slice(0, 50).map((fault) => (
-          <li key={`${fault.path} ${fault.rule}`}>{wordRecordFault(fault)}</li>
-        ))}
-      </ul>
-      <div className="mt-5 flex gap-3">
+      <div className="mt-5 flex flex-wrap gap-3">
+        {raw && (
+          <Button look="strong" onClick={() => saveRaw(raw)}>
+            Save what is stored
+          </Button>
+        )}
         <ImportButton />
         <Button onClick={() => void begin('sample')}>Open the sample</Button>
         <Button onClick={() => void begin('empty')}>Start empty</Button>

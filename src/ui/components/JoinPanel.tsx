@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { applyMerge, getLater, type Conflict, type MergePlan, type Side } from '../../core/merging/index.ts';
 import type { EventId } from '../../core/records/index.ts';
 import { formatPlaceName } from '../../core/storage/index.ts';
-import { photoStore, useApp, useHousehold, world } from '../state/app.ts';
+import { useApp, useHousehold, world } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { wordCount, wordEvent } from '../text/index.ts';
 import { Button } from './Button.tsx';
@@ -43,12 +43,11 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
       });
       return;
     }
-    const known = await photoStore.loadPhotos();
-    const ids = new Set(known.map((photo) => photo.id));
-    const photos = [...known, ...(plan.theirs.photos ?? []).filter((photo) => !ids.has(photo.id))];
+    // Photos that are here stay; those of the other device come.
     const isDone = await replace(
-      { ...joined.value, photos },
+      { ...joined.value, photos: plan.theirs.photos ?? [] },
       `Joined ${wordCount(theirsNew.length, 'line')} of the other daybook. What was here before can be brought back.`,
+      plan.mine.events,
     );
     setJoining(false);
     if (isDone) onDone();

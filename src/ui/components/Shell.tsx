@@ -1,18 +1,19 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
-import { wordStoreFault } from '../text/index.ts';
 import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
+import { StoreBanner } from './StoreBanner.tsx';
 import { useKeys } from './useKeys.ts';
 
+const ApartBanner = lazy(async () => ({ default: (await import('./ApartBanner.tsx')).ApartBanner }));
 const HowHelp = lazy(async () => ({ default: (await import('./HowHelp.tsx')).HowHelp }));
 const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp.tsx')).KeyHelp }));
 
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
   const { help, setHelp } = useKeys();
-  const storeFault = useApp((state) => state.storeFault);
+  const hasApart = useApp((state) => state.apart.length > 0);
   const name = useApp((state) => state.household?.settings.name ?? '');
   const { pathname } = useLocation();
 
@@ -33,10 +34,11 @@ export function Shell() {
     <div className="flex min-h-full flex-col md:h-full md:flex-row">
       <Selvage onHelp={setHelp} />
       <div className="group/screen relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
-        {storeFault && (
-          <p role="alert" className="bg-weld/25 px-5 py-2 text-sm">
-            {wordStoreFault(storeFault)}
-          </p>
+        <StoreBanner />
+        {hasApart && (
+          <Suspense>
+            <ApartBanner />
+          </Suspense>
         )}
         <Suspense>
           <Outlet />

@@ -15,7 +15,7 @@ interface WishButtonProps {
 export function WishButton({ wish, children, onDone }: WishButtonProps) {
   const household = useHousehold();
   const act = useApp((state) => state.act);
-  const whole = { lotIds: [], groupIds: [], placeId: null, ...wish };
+  const whole = { lotIds: [], groupIds: [], placeId: undefined, ...wish };
   const known = findWish(household, whole);
   const press = async () => {
     const next = { ...whole, id: world.createId() };

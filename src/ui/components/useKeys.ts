@@ -62,7 +62,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
             void putBack(lotId);
             break;
           case 'c':
-            if (!lotId || household?.lots.get(lotId)?.lengthMm === null) return;
+            if (!lotId || household?.lots.get(lotId)?.lengthMm === undefined) return;
             setCutting(true);
             break;
           case 'e': {

@@ -63,7 +63,7 @@ describe('the household of a window', () => {
 
   it('refuses in words what cannot be done, and writes nothing', async () => {
     const window = await openWindow();
-    const lot = [...stateOf(window).household!.lots.values()].find((one) => one.lengthMm !== null)!;
+    const lot = [...stateOf(window).household!.lots.values()].find((one) => one.lengthMm !== undefined)!;
     expect(await stateOf(window).act((now) => createCut(now, lot.id, 1e6, 1))).toBe(false);
     expect(stateOf(window).notice?.text).toMatch(/^There is only [\d.]+ m\. Nothing was cut\.$/);
     expect(stateOf(window).events).toHaveLength(1);
@@ -148,21 +148,105 @@ describe('another household', () => {
 });
 
 describe('damaged storage', () => {
-  it('is shown as such, with paths, and nothing is thrown away', async () => {
+  const spoil = async (table: string, id: string, change: object) => {
+    const raw = new Dexie('yardmist');
+    await raw.open();
+    await raw.table(table).update(id, change);
+    raw.close();
+  };
+
+  it('sets one bad record apart; all else opens, works, and it can be put right', async () => {
+    const first = await openWindow();
+    const [id, other] = lotsIn(stateOf(first).household);
+    const was = stateOf(first).household!.lots.get(id!)!;
+    await spoil('lots', id!, { count: -1 });
+    const window = await openWindow();
+    expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: null });
+    expect(stateOf(window).household!.lots.size).toBe(319);
+    expect(stateOf(window).apart).toMatchObject([{ table: 'lots', id, raw: { count: -1 } }]);
+    expect(await takeOut(window, other!)).toBe(true);
+    const [apart] = stateOf(window).apart;
+    expect(await stateOf(window).putRight(apart!, { ...was, count: 1 })).toBe(true);
+    expect(stateOf(window).apart).toEqual([]);
+    const again = await openWindow();
+    expect(stateOf(again).apart).toEqual([]);
+    expect(stateOf(again).household!.lots.get(id!)).toEqual(was);
+    // Both lines can be taken back.
+    expect(await stateOf(again).undo()).toBe(true);
+    expect(await stateOf(again).undo()).toBe(true);
+    expect(stateOf(again).household!.lots.get(other!)!.state).toBe('in');
+  });
+
+  it('does not write the sample over what is there where the settings are gone', async () => {
+    const first = await openWindow();
+    const [id] = lotsIn(stateOf(first).household);
+    await takeOut(first, id!);
+    const raw = new Dexie('yardmist');
+    await raw.open();
+    await raw.table('settings').clear();
+    await raw.table('meta').clear();
+    raw.close();
+    const window = await openWindow();
+    expect(stateOf(window).household!.lots.get(id!)!.state).toBe('out');
+    expect(stateOf(window).household!.lots.size).toBe(320);
+  });
+
+  it('of which nothing opens keeps all as it was found, and another household is the way out', async () => {
     await openWindow();
     const raw = new Dexie('yardmist');
     await raw.open();
-    const [lot] = (await raw.table('lots').limit(1).toArray()) as { id: string }[];
-    await raw.table('lots').update(lot!.id, { count: -1 });
+    const rooms = (await raw.table('places').toArray()) as { id: string; level: string }[];
+    for (const { id, level } of rooms) if (level === 'room') await raw.table('places').update(id, { order: -1 });
     raw.close();
     const window = await openWindow();
-    expect(stateOf(window)).toMatchObject({ phase: 'damaged', storeFault: { code: 'damaged' } });
-    expect(stateOf(window).storeFault!.faults![0]!.path).toBe(`lots.${lot!.id}.count`);
-    await raw.open();
-    expect(await raw.table('lots').count()).toBe(320);
-    raw.close();
-    // Opening another household is the way out.
+    // Without a room nothing is used anywhere: everything is apart, and still there.
+    expect(stateOf(window).phase).toMatch(/ready|damaged/);
+    const kept = stateOf(window).apart.length + (stateOf(window).raw?.items.length ?? 0);
+    expect(kept).toBeGreaterThan(200);
     expect(await stateOf(window).replace(createEmptyHousehold(), 'Empty.')).toBe(true);
     expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: null });
+  });
+});
+
+describe('storage that fails in mid-session', () => {
+  const fail = (name: string) => {
+    const { put, add } = IDBObjectStore.prototype;
+    const broken = () => {
+      throw new DOMException('no room', name);
+    };
+    IDBObjectStore.prototype.put = broken;
+    IDBObjectStore.prototype.add = broken;
+    return () => Object.assign(IDBObjectStore.prototype, { put, add });
+  };
+
+  it('shows nothing as done that was not kept, and goes on once it works again', async () => {
+    const window = await openWindow();
+    const [id, other] = lotsIn(stateOf(window).household);
+    const mend = fail('QuotaExceededError');
+    const before = stateOf(window).household;
+    expect(await takeOut(window, id!)).toBe(false);
+    expect(stateOf(window)).toMatchObject({ storeFault: { code: 'full' }, unkept: 0 });
+    expect(stateOf(window).household).toBe(before);
+    mend();
+    expect(await takeOut(window, other!)).toBe(true);
+    expect(stateOf(window).storeFault).toBeNull();
+  });
+
+  it('counts what is only in this window where one goes on, and keeps all of it later', async () => {
+    const window = await openWindow();
+    const [id, other, third] = lotsIn(stateOf(window).household);
+    const mend = fail('QuotaExceededError');
+    expect(await takeOut(window, id!)).toBe(false);
+    stateOf(window).goOnUnkept();
+    expect(await takeOut(window, id!)).toBe(true);
+    expect(await takeOut(window, other!)).toBe(true);
+    expect(stateOf(window).unkept).toBe(2);
+    expect(await stateOf(window).keepAgain()).toBe(false);
+    mend();
+    expect(await takeOut(window, third!)).toBe(true);
+    expect(stateOf(window)).toMatchObject({ storeFault: null, unkept: 0, isUnkept: false });
+    const again = await openWindow();
+    expect(stateOf(again).household).toEqual(stateOf(window).household);
+    expect(stateOf(again).events).toHaveLength(4);
   });
 });

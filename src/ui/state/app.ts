@@ -1,28 +1,33 @@
 import { createContext, useContext } from 'react';
 import { create } from 'zustand';
+import {
+  getUndoable,
+  passGate,
+  passWhole,
+  planUndo,
+  stampEvent,
+  type Draft,
+  type Step,
+  type WholeChronicle,
+} from '../../core/daybook/index.ts';
+import type { ActFault } from '../../core/acts/index.ts';
+import type { Apart, RawHousehold } from '../../core/mending/index.ts';
 import type {
   Chronicle,
   DaybookEvent,
+  EventId,
   Household,
   Item,
   ItemId,
   Kind,
   Lot,
   LotId,
+  PhotoId,
   PlaceId,
   World,
 } from '../../core/records/index.ts';
-import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
-import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
-import type { ActFault } from '../../core/acts/index.ts';
-import {
-  type Draft,
-  applyChanges,
-  createUndo,
-  getUndoable,
-  listFollowers,
-  stampEvent,
-} from '../../core/daybook/index.ts';
+import { HouseholdStore, type KeptApart, type StoreFault } from '../../storage/index.ts';
+import { wordActFault, wordCount, wordEvent, wordGateFaults, wordStoreFault } from '../text/index.ts';
 
 type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 
@@ -52,12 +57,20 @@ export interface Notice {
 }
 
 interface AppState {
-  readonly phase: 'loading' | 'ready' | 'damaged';
+  /** `damaged`: nothing of what is stored could be opened. `newer`: a later program wrote it. */
+  readonly phase: 'loading' | 'ready' | 'damaged' | 'newer';
   readonly household: Household | null;
   readonly events: readonly DaybookEvent[];
   readonly generation: string;
-  /** Set when the browser does not keep what is written. */
+  /** What did not read and is set apart. */
+  readonly apart: readonly KeptApart[];
+  /** What is stored, as it was found, where nothing of it could be opened. */
+  readonly raw: RawHousehold | null;
+  /** Set while the browser does not keep what is written. */
   readonly storeFault: StoreFault | null;
+  /** Whether the sewist goes on all the same, and how many lines are only in this window then. */
+  readonly isUnkept: boolean;
+  readonly unkept: number;
   readonly ticket: Ticket | null;
   readonly notice: Notice | null;
   /** Cutting is asked for in the ticket. */
@@ -65,8 +78,14 @@ interface AppState {
   readonly open: () => Promise<void>;
   readonly act: (make: (household: Household) => ActResult, done?: string) => Promise<boolean>;
   readonly undo: (event?: DaybookEvent) => Promise<boolean>;
-  readonly replace: (chronicle: Chronicle, done: string) => Promise<boolean>;
+  /** `from`: the lines that it was made from; refused where more was written meanwhile. */
+  readonly replace: (chronicle: Chronicle, done: string, from?: readonly DaybookEvent[]) => Promise<boolean>;
   readonly bringBack: () => Promise<boolean>;
+  /** Tries again to keep what is only in this window. */
+  readonly keepAgain: () => Promise<boolean>;
+  readonly goOnUnkept: () => void;
+  readonly putRight: (apart: KeptApart, record: Record<string, unknown>) => Promise<boolean>;
+  readonly dropApart: (apart: readonly KeptApart[]) => Promise<boolean>;
   readonly show: (ticket: Ticket | null) => void;
   readonly setCutting: (isCutting: boolean) => void;
   readonly tell: (notice: Notice | null) => void;
@@ -78,6 +97,13 @@ const store = new HouseholdStore();
 
 /** The photos kept in this browser; they are named by their content and never change. */
 export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
+/** The households of the last days. */
+export const snapshotStore: Pick<HouseholdStore, 'saveSnapshot' | 'loadSnapshots'> = store;
+
+/** The photos that things of a household name. */
+export function listPhotoIds(household: Household): Set<PhotoId> {
+  return new Set([...household.items.values()].flatMap((item) => item.photos ?? []));
+}
 
 /** The browser takes a while to keep more records than this. */
 const LONG_WRITE = 2000;
@@ -98,19 +124,13 @@ function askToKeep(): void {
   void globalThis.navigator?.storage?.persist?.();
 }
 
-function fold(household: Household, events: readonly DaybookEvent[]): Household | null {
-  let state: Household = household;
-  for (const event of events) {
-    const next = applyChanges(state, event.changes);
-    if (!next.ok) return null;
-    state = next.value;
-  }
-  return state;
-}
-
 export const useApp = create<AppState>()((set, get) => {
-  const refuse = (text: string) => {
-    set({ notice: { tone: 'fault', text, canUndo: false } });
+  /** Lines that passed the gate and are only in this window yet; the whole household where it was never kept. */
+  let waiting: Step[] = [];
+  let isBaseKept = true;
+
+  const refuse = (text: string, offer?: Notice['offer']) => {
+    set({ notice: { tone: 'fault', text, canUndo: false, ...(offer && { offer }) } });
     return false;
   };
 
@@ -119,34 +139,75 @@ export const useApp = create<AppState>()((set, get) => {
     const { household, events, generation } = get();
     const news = await store.loadEventsFrom(events.length);
     if (!news.ok || !household) return;
-    const next = news.value.generation === generation ? fold(household, news.value.events) : null;
-    if (next) set({ household: next, events: [...events, ...news.value.events] });
-    else await load();
+    let state: Household = household;
+    for (const event of news.value.events) {
+      const step = passGate(state, event);
+      if (!step.ok || news.value.generation !== generation) return load();
+      state = step.value.household;
+    }
+    if (news.value.generation !== generation) return load();
+    set({ household: state, events: [...events, ...news.value.events] });
+    return undefined;
+  };
+
+  const showSample = async (fault: StoreFault | null): Promise<void> => {
+    // A new visitor: the sample is there already, and it is theirs to try out.
+    const { createSampleHousehold } = await import('../../sample/index.ts');
+    const whole = passWhole(createSampleHousehold());
+    if (!whole.ok) throw new Error('the sample does not pass the gate');
+    const generation = world.createId();
+    const kept = fault ? { ok: false as const, fault } : await store.replace(whole.value, generation, null);
+    isBaseKept = kept.ok;
+    const { household, events } = whole.value;
+    set({ phase: 'ready', household, events, generation, apart: [], storeFault: kept.ok ? null : kept.fault });
   };
 
   const load = async (): Promise<void> => {
     const loaded = await store.load();
+    waiting = [];
+    isBaseKept = true;
     if (loaded.ok && loaded.value) {
-      const { chronicle, generation } = loaded.value;
-      set({ phase: 'ready', household: chronicle.household, events: chronicle.events, generation });
+      const { chronicle, generation, apart } = loaded.value;
+      const { household, events } = chronicle;
+      set({ phase: 'ready', household, events, generation, apart, raw: null, storeFault: null, unkept: 0 });
       return;
     }
-    if (!loaded.ok && loaded.fault.code === 'damaged') {
-      set({ phase: 'damaged', storeFault: loaded.fault });
+    if (loaded.ok) return showSample(null);
+    const { fault } = loaded;
+    if (fault.code === 'newer') {
+      set({ phase: 'newer', storeFault: fault });
       return;
     }
-    // A new visitor: the sample is there already, and it is theirs to try out.
-    const { createSampleHousehold } = await import('../../sample/index.ts');
-    const chronicle = createSampleHousehold();
+    if (!fault.raw) return showSample(fault);
+    const { salvage } = await import('../../core/mending/index.ts');
+    const saved = salvage(fault.raw, { id: world.createId() as EventId, atMs: world.nowMs() });
     const generation = world.createId();
-    const kept = loaded.ok ? await store.replace(chronicle, generation, null) : loaded;
-    set({
-      phase: 'ready',
-      household: chronicle.household,
-      events: chronicle.events,
-      generation,
-      storeFault: kept.ok ? null : kept.fault,
-    });
+    // What could be read goes on; what could not is kept beside it, in the same transaction.
+    const kept = saved && (await store.replace(saved.chronicle, generation, null, saved.apart));
+    if (kept?.ok) return load();
+    set({ phase: 'damaged', raw: fault.raw, storeFault: fault });
+  };
+
+  /** Keeps lines; what waits from before goes first. */
+  const keep = async (steps: readonly Step[]): Promise<StoreFault | null> => {
+    const { generation, household, events } = get();
+    if (!isBaseKept && household) {
+      const last = steps.at(-1);
+      const whole = passWhole({
+        household: last?.household ?? household,
+        events: [...events, ...steps.slice(waiting.length).map((step) => step.event)],
+      });
+      const kept = whole.ok ? await store.replace(whole.value, generation, null) : null;
+      if (kept && !kept.ok) return kept.fault;
+      isBaseKept = true;
+    } else {
+      const written = await store.append(steps, generation);
+      if (!written.ok) return written.fault;
+    }
+    waiting = [];
+    set({ storeFault: null, isUnkept: false, unkept: 0 });
+    askToKeep();
+    return null;
   };
 
   /** Writes a draft made from the present state; tries once more after catching up with another window. */
@@ -155,38 +216,40 @@ export const useApp = create<AppState>()((set, get) => {
     done: string | undefined,
     isRetry: boolean,
   ): Promise<boolean> => {
-    const { household, events, generation, storeFault } = get();
+    const { household, events, isUnkept } = get();
     if (!household) return false;
     const draft = make(household);
     if (!draft.ok)
       return draft.fault.code === 'nothing-changed'
         ? true
         : refuse(wordActFault(draft.fault, household.settings.units));
-    const next = applyChanges(household, draft.value.changes);
-    if (!next.ok)
-      return refuse('Something that came later builds on this. Take the later one back first; nothing was changed.');
-    const event = stampEvent(draft.value, events.length, world);
-    if (storeFault === null) {
-      const { length } = event.changes;
-      if (length > LONG_WRITE)
-        set({
-          notice: {
-            tone: 'done',
-            text: `Keeping ${length.toLocaleString('en')} records; nothing is done until all are in …`,
-            canUndo: false,
-          },
-        });
-      const written = await store.append(event, generation);
-      if (!written.ok && written.fault.code === 'behind' && !isRetry) {
-        await catchUp();
-        return write(make, done, true);
-      }
-      if (!written.ok) return refuse(wordStoreFault(written.fault));
-      askToKeep();
+    const step = passGate(household, stampEvent(draft.value, events.length, world));
+    if (!step.ok) return refuse(wordGateFaults(step.fault, household));
+    const { event } = step.value;
+    const { length } = event.changes;
+    if (length > LONG_WRITE)
+      set({
+        notice: {
+          tone: 'done',
+          text: `Keeping ${length.toLocaleString('en')} records; nothing is done until all are in …`,
+          canUndo: false,
+        },
+      });
+    const fault = await keep([...waiting, step.value]);
+    if (fault?.code === 'behind' && waiting.length === 0 && !isRetry) {
+      await catchUp();
+      return write(make, done, true);
+    }
+    if (fault?.code === 'behind') return refuse(wordStoreFault(fault));
+    if (fault) {
+      set({ storeFault: fault });
+      if (!isUnkept) return refuse(`${wordStoreFault(fault)} Nothing was changed.`);
+      waiting = [...waiting, step.value];
     }
     set({
-      household: next.value,
+      household: step.value.household,
       events: [...events, event],
+      unkept: waiting.length,
       notice: {
         tone: 'done',
         text: done ?? wordEvent(event, household.settings.units),
@@ -196,19 +259,15 @@ export const useApp = create<AppState>()((set, get) => {
     return true;
   };
 
-  /** Takes several events back, in this order; stops at the first that cannot be. */
-  const undoAll = async (chosen: readonly DaybookEvent[]): Promise<boolean> => {
-    for (const event of chosen)
-      if (
-        !(await write(
-          () => ({ ok: true, value: createUndo(event) }),
-          `Took back ${wordCount(chosen.length, 'line')}.`,
-          false,
-        ))
-      )
-        return false;
-    return true;
-  };
+  const takeBack = (chosen: DaybookEvent, done?: string): Promise<boolean> =>
+    write(
+      (now) => {
+        const plan = planUndo(now, get().events, chosen);
+        return plan.ok ? { ok: true, value: plan.value.draft } : { ok: false, fault: { code: 'nothing-changed' } };
+      },
+      done,
+      false,
+    );
 
   store.onNews((news) => {
     void inTurn(async () => {
@@ -226,12 +285,54 @@ export const useApp = create<AppState>()((set, get) => {
     });
   });
 
+  /** The file of the household as it is, once it is proved that it brings it back. */
+  const packPrevious = async (): Promise<Uint8Array | null | 'unproved'> => {
+    const { household, events } = get();
+    if (!household) return null;
+    const { parseBundle, toBundle } = await import('../../core/formats/index.ts');
+    const photos = await store.loadPhotos(listPhotoIds(household));
+    const bytes = toBundle({ household, events, photos: photos.ok ? photos.value : [] });
+    const proof = parseBundle(bytes);
+    return proof.ok && proof.value.events.length === events.length ? bytes : 'unproved';
+  };
+
+  const replaceBy = async (whole: WholeChronicle, done: string): Promise<boolean> => {
+    const previous = await packPrevious();
+    if (previous === 'unproved')
+      return refuse('What is here now could not be set aside so that it can be brought back. Nothing was changed.');
+    const generation = world.createId();
+    const kept = await store.replace(whole, generation, previous);
+    if (!kept.ok && !get().isUnkept) {
+      set({ storeFault: kept.fault });
+      return refuse(`${wordStoreFault(kept.fault)} Nothing was changed.`);
+    }
+    waiting = [];
+    isBaseKept = kept.ok;
+    set({
+      phase: 'ready',
+      household: whole.household,
+      events: whole.events,
+      generation,
+      apart: [],
+      raw: null,
+      ticket: null,
+      unkept: 0,
+      storeFault: kept.ok ? null : kept.fault,
+      notice: { tone: 'done', text: done, canUndo: false },
+    });
+    return true;
+  };
+
   return {
     phase: 'loading',
     household: null,
     events: [],
     generation: '',
+    apart: [],
+    raw: null,
     storeFault: null,
+    isUnkept: false,
+    unkept: 0,
     ticket: null,
     notice: null,
     isCutting: false,
@@ -239,49 +340,64 @@ export const useApp = create<AppState>()((set, get) => {
     act: (make, done) => inTurn(() => write(make, done, false)),
     undo: (event) =>
       inTurn(async () => {
-        const chosen = event ?? getUndoable(get().events);
-        if (!chosen) return refuse('There is nothing to undo.');
-        const followers = event ? listFollowers(get().events, chosen) : [];
-        if (followers.length > 0) {
-          const all = [...followers, chosen];
-          const text = `Something that came later builds on this, ${wordCount(followers.length, 'line')} of the daybook. Nothing was changed.`;
-          const take = () => void inTurn(() => undoAll(all));
-          set({
-            notice: { tone: 'fault', text, canUndo: false, offer: { label: `Take back all ${all.length}`, take } },
-          });
-          return false;
-        }
-        return write(() => ({ ok: true, value: createUndo(chosen) }), undefined, false);
+        const { household, events } = get();
+        const chosen = event ?? getUndoable(events);
+        const plan = household && chosen ? planUndo(household, events, chosen) : null;
+        if (!chosen || !plan?.ok) return refuse(event ? 'It was taken back already.' : 'There is nothing to undo.');
+        const { others } = plan.value;
+        if (others.length === 0) return takeBack(chosen);
+        const all = others.length + 1;
+        return refuse(
+          `Something that came later builds on this, ${wordCount(others.length, 'line')} of the daybook. Nothing was changed.`,
+          {
+            label: `Take back all ${all}`,
+            take: () => void inTurn(() => takeBack(chosen, `Took back ${wordCount(all, 'line')}.`)),
+          },
+        );
       }),
-    replace: (chronicle, done) =>
+    replace: (chronicle, done, from) =>
       inTurn(async () => {
-        const { household, events, storeFault } = get();
-        const { toBundle } = await import('../../core/formats/index.ts');
-        const previous = household ? toBundle({ household, events, photos: await store.loadPhotos() }) : null;
-        const generation = world.createId();
-        if (storeFault === null || storeFault.code === 'damaged') {
-          const kept = await store.replace(chronicle, generation, previous);
-          if (!kept.ok) return refuse(wordStoreFault(kept.fault));
-          set({ storeFault: null });
-        }
-        set({
-          phase: 'ready',
-          household: chronicle.household,
-          events: chronicle.events,
-          generation,
-          ticket: null,
-          notice: { tone: 'done', text: done, canUndo: false },
-        });
-        return true;
+        if (from && get().events !== from)
+          return refuse('Something was done here meanwhile. Nothing was changed; look at it again.');
+        const whole = passWhole(chronicle);
+        if (!whole.ok) return refuse(wordGateFaults(whole.fault, chronicle.household));
+        return replaceBy(whole.value, done);
       }),
     bringBack: async () => {
       const previous = await store.loadPrevious();
-      if (!previous) return refuse('There is no earlier household to bring back.');
+      if (!previous.ok) return refuse(wordStoreFault(previous.fault));
+      if (!previous.value) return refuse('There is no earlier household to bring back.');
       const { parseBundle } = await import('../../core/formats/index.ts');
-      const read = parseBundle(previous);
+      const read = parseBundle(previous.value);
       if (!read.ok) return refuse('The earlier household does not read any more.');
       return get().replace(read.value, `${read.value.household.settings.name} is back.`);
     },
+    keepAgain: () =>
+      inTurn(async () => {
+        const fault = await keep(waiting);
+        if (fault) {
+          set({ storeFault: fault });
+          return refuse(wordStoreFault(fault));
+        }
+        set({ notice: { tone: 'done', text: 'All is kept in this browser again.', canUndo: false } });
+        return true;
+      }),
+    goOnUnkept: () => set({ isUnkept: true }),
+    putRight: async (apart, record) => {
+      const { createMended } = await import('../../core/mending/index.ts');
+      const isDone = await get().act(
+        (now) => createMended(now, apart as Apart, record),
+        'It is back among the others.',
+      );
+      return isDone && get().dropApart([apart]);
+    },
+    dropApart: (apart) =>
+      inTurn(async () => {
+        const dropped = await store.dropApart(apart.flatMap((one) => one.n ?? []));
+        if (!dropped.ok) return refuse(wordStoreFault(dropped.fault));
+        set({ apart: get().apart.filter((one) => !apart.includes(one)) });
+        return true;
+      }),
     show: (ticket) => set({ ticket, isCutting: false }),
     setCutting: (isCutting) => set({ isCutting }),
     tell: (notice) => set({ notice }),

@@ -50,6 +50,10 @@ interface Choices {
   readonly screenScale: number;
   /** Things with a plug that do not run while one sews; the others are taken to run at once. */
   readonly switchedOff: readonly string[];
+  /** What was last saved to a file: of which household, when, and how many lines of its daybook. */
+  readonly saved: { readonly generation: string; readonly atMs: number; readonly lines: number } | null;
+  /** Until when the reminder to save keeps quiet. */
+  readonly quietUntilMs: number;
 }
 
 export const useChoices = create<Choices>()(
@@ -75,6 +79,8 @@ export const useChoices = create<Choices>()(
       labelStarts: {},
       screenScale: 1,
       switchedOff: [],
+      saved: null,
+      quietUntilMs: 0,
     }),
     { name: 'yardmist-choices' },
   ),

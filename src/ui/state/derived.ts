@@ -67,9 +67,9 @@ export const getStrays = derive((household) => {
   let homeless = 0;
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;
-    if (lot.homeId === null) homeless += 1;
+    if (lot.homeId === undefined) homeless += 1;
     else if (lot.state === 'out') out += 1;
-    if (lot.homeId !== null && lot.state === 'in' && (lot.placeId !== lot.homeId || lot.form !== lot.homeForm))
+    if (lot.homeId !== undefined && lot.state === 'in' && (lot.placeId !== lot.homeId || lot.form !== lot.homeForm))
       toMove += 1;
   }
   return { toMove, out, homeless };

@@ -35,6 +35,7 @@ const TYPE: Record<EventType, string> = {
   notFitting: 'Does not fit:',
   relabelled: 'Labelled',
   joined: 'Joined',
+  mended: 'Put right:',
   learnt: 'Learnt how often they are used:',
 };
 

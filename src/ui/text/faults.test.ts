@@ -49,7 +49,7 @@ describe('a fault', () => {
   it('of the store says what to do', () => {
     for (const code of ['denied', 'full', 'behind', 'damaged', 'unknown'] as const)
       expect(wordStoreFault({ code, note: 'x' })).toMatch(/^[A-Z].+\.$/);
-    expect(wordStoreFault({ code: 'full', note: '' })).toContain('all before it is');
+    expect(wordStoreFault({ code: 'full', note: '' })).toContain('All that was done before is kept');
   });
 
   it('of a file says which and where', () => {

@@ -54,15 +54,17 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
 export function wordStoreFault(fault: StoreFault): string {
   switch (fault.code) {
     case 'denied':
-      return 'This browser does not let Yardmist keep anything (a private window, perhaps). You can go on; save everything to a file before you close it.';
+      return 'This browser does not let Yardmist keep anything (a private window, perhaps).';
     case 'full':
-      return 'The browser has no room left. This last change was not kept; all before it is. Save everything to a file, then free some space.';
+      return 'The browser has no room left. All that was done before is kept.';
     case 'behind':
       return 'Another window keeps changing the household. Nothing of yours was written; try again.';
     case 'damaged':
       return 'Some records in this browser do not read any more.';
+    case 'newer':
+      return 'What is in this browser was written by a later Yardmist.';
     case 'unknown':
-      return `The browser could not write it (${fault.note}). Nothing was changed.`;
+      return `The browser could not write it (${fault.note}).`;
   }
 }
 

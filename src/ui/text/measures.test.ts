@@ -61,7 +61,7 @@ describe('amounts and things in words', () => {
   it.each<[Item, object, string]>([
     [cloth, {}, '2.00 m'],
     [scrap, { count: 30 }, '30 squares'],
-    [{ ...scrap, scrap: { cut: 'odd', cutMm: null } }, { areaMm2: 1.3e6 }, '1.30 m²'],
+    [{ ...scrap, scrap: { cut: 'odd', cutMm: undefined } }, { areaMm2: 1.3e6 }, '1.30 m²'],
     [createSpool('t'), { count: 4, holder: 'bobbin' }, '4 bobbins'],
     [createSpool('t'), { count: 2, lengthMm: 500_000 }, '500.00 m on 2 spools'],
     [kit, {}, '1 kit'],

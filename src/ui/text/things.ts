@@ -69,7 +69,7 @@ export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   const unit = getAmountUnit(item, lot);
   if (item.thread) {
     const spools = wordCount(lot.count, ...HOLDER_WORDS[lot.holder ?? findHolder(item.thread.diameterMm).id]);
-    return lot.lengthMm === null ? spools : `${formatClothLength(lot.lengthMm, units)} on ${spools}`;
+    return lot.lengthMm === undefined ? spools : `${formatClothLength(lot.lengthMm, units)} on ${spools}`;
   }
   if (unit !== 'count') return formatAmount(getAmount(item, lot), unit, units);
   if (item.pattern) return lot.state === 'digital' ? 'a file' : wordCount(lot.count, 'copy', 'copies');

@@ -208,7 +208,7 @@ describe('written out', () => {
     const bare = (item: Item) => ({ ...item, id: '', stationId: '' });
     expect(fresh.things.map(({ item }) => bare(item))).toEqual([...items.values()].map(bare));
     for (const { lots } of fresh.things)
-      for (const lot of lots) expect(lot).toMatchObject({ state: 'out', homeId: null });
+      for (const lot of lots) expect([lot.state, lot.homeId]).toEqual(['out', undefined]);
   });
 
   it('say below what a thing is to be bought again, each in its own unit', () => {
@@ -218,7 +218,7 @@ describe('written out', () => {
       ...createCloth('bits'),
       kind: 'scrap',
       forms: ['loose'],
-      scrap: { cut: 'odd', cutMm: null },
+      scrap: { cut: 'odd', cutMm: undefined },
       restockBelow: 250_000,
     };
     const here = createHousehold(

@@ -172,7 +172,7 @@ export function readTable(table: TextTable, household: Household, options: ReadO
       stationId: options.stationOf(rowKind),
       settings: household.settings,
     };
-    const lot = isKnown ? known : baseItem && createLooseLot(birth.lotId, baseItem, 1, null, nowMs);
+    const lot = isKnown ? known : baseItem && createLooseLot(birth.lotId, baseItem, 1, undefined, nowMs);
     const made = completeSketch(sketch, birth, baseItem && lot ? { item: baseItem, lot } : null);
     if (!made.ok) {
       for (const one of made.fault)

@@ -257,7 +257,7 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: num
           missing {wordSince(lot.sinceMs, nowMs)}
         </span>
       </span>
-      <Button look="quiet" disabled={lot.homeId === null} onClick={() => void putBack(lot.id)}>
+      <Button look="quiet" disabled={lot.homeId === undefined} onClick={() => void putBack(lot.id)}>
         Found; it is home
       </Button>
     </li>

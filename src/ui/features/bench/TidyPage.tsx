@@ -26,7 +26,7 @@ export function TidyPage() {
   const [round] = useState(() => computeTidyRound(household, tree));
   const isOut = (id: LotId) => {
     const lot = household.lots.get(id);
-    return lot?.state === 'out' && !lot.away && lot.homeId !== null;
+    return lot?.state === 'out' && !lot.away && lot.homeId !== undefined;
   };
   const stops = round.stops
     .map(({ placeId, lots }) => ({ placeId, ids: lots.map((lot) => lot.id).filter(isOut) }))

@@ -28,7 +28,7 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     if (lot.state === 'lent') lent!.push(thing);
     else if (lot.away === 'missing') missing!.push(thing);
     else if (lot.away) waiting!.push(thing);
-    else if (lot.homeId === null) homeless!.push(thing);
+    else if (lot.homeId === undefined) homeless!.push(thing);
     else if (lot.state === 'out') out!.push(thing);
     else if (lot.placeId !== lot.homeId || lot.form !== lot.homeForm) toCarry += 1;
   }

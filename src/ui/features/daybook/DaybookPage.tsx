@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { format } from 'date-fns';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { listTakenBack } from '../../../core/daybook/index.ts';
 import type { AmountUnit, EventType } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
@@ -40,7 +41,7 @@ export function DaybookPage() {
   const [topic, setTopic] = useState<Topic | 'all'>('all');
   const [isCharted, setCharted] = useState(false);
   const frame = useRef<HTMLDivElement>(null);
-  const undone = useMemo(() => new Set(events.flatMap((event) => event.undoes ?? [])), [events]);
+  const undone = useMemo(() => listTakenBack(events), [events]);
   const lines = useMemo(() => {
     const words = text.trim().toLowerCase();
     return events

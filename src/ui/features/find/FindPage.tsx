@@ -88,7 +88,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
 
 function Asking({ household, isLost }: { household: Household; isLost: boolean }) {
   const out = [...household.lots.values()]
-    .filter((lot) => lot.state === 'out' && lot.homeId !== null)
+    .filter((lot) => lot.state === 'out' && lot.homeId !== undefined)
     .toSorted((a, b) => b.sinceMs - a.sinceMs);
   const tree = getTree(household);
   return (

@@ -51,7 +51,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const today = useAnswer(household, 'today', null);
   const { toMove, out, homeless } = getStrays(household);
   // Once a plan is adopted, what lies out waits to be carried too: new things have never had a place.
-  const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== null);
+  const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== undefined);
   const toCarry = hasAdopted ? toMove + out : 0;
   const isAdopted = plan !== null && (household.plans.get(plan.id)?.adoptedAtMs ?? null) !== null;
   // Keeping a plan changes the plans, not what it was made from.

@@ -13,7 +13,7 @@ export function UnplacedList({ plan }: { plan: Plan | null }) {
   const { units } = household.settings;
   const reasons = new Map(plan?.unplaced.map((one) => [one.lotId, one.reason]));
   const lots = [...household.lots.values()].filter((lot) =>
-    plan ? reasons.has(lot.id) : lot.homeId === null && takesRoom(lot),
+    plan ? reasons.has(lot.id) : lot.homeId === undefined && takesRoom(lot),
   );
   if (lots.length === 0)
     return (

@@ -27,7 +27,7 @@ export function listMoves(household: Household, tree: PlaceTree, plan: Plan): Ar
     if (isThere && lot.form === form) continue;
     const moves = byPlace.get(placeId) ?? [];
     byPlace.set(placeId, moves);
-    moves.push({ lot, item, from: lot.placeId, form, isRefold: isThere });
+    moves.push({ lot, item, from: lot.placeId ?? null, form, isRefold: isThere });
   }
   return tree.leaves.flatMap((place) => {
     const moves = byPlace.get(place.id);

@@ -80,7 +80,7 @@ export function readWareFields(
     depthMm,
     heightMm,
     isAnchored: false,
-    loadG: null,
+    loadG: undefined,
   };
   const layout = computeSlots(unit);
   if (!layout.ok) faults.width ??= 'Its compartments would have no room.';

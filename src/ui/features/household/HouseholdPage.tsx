@@ -5,10 +5,10 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { ImportButton } from '../../components/ImportButton.tsx';
-import { saveFile } from '../../components/saveFile.ts';
 import { Page } from '../../components/Page.tsx';
 import { EstimatesForm } from './EstimatesForm.tsx';
-import { photoStore, useApp, useHousehold } from '../../state/app.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
+import { saveEverything } from '../../state/backup.ts';
 import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
 
@@ -150,26 +150,6 @@ function SettingsForm() {
 
 function Files() {
   const household = useHousehold();
-  const tell = useApp((state) => state.tell);
-
-  const save = async () => {
-    const { events } = useApp.getState();
-    const { toBundle, parseBundle } = await import('../../../core/formats/index.ts');
-    const bytes = toBundle({ household, events, photos: await photoStore.loadPhotos() });
-    // A copy that does not read back is no copy.
-    const proof = parseBundle(bytes);
-    if (!proof.ok) {
-      tell({
-        tone: 'fault',
-        text: `The file was not saved: it would not read back (${proof.fault[0]?.path ?? ''}).`,
-        canUndo: false,
-      });
-      return;
-    }
-    const name = `${household.settings.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
-    saveFile(bytes, name, 'application/zip');
-    tell({ tone: 'done', text: `Saved ${name}; it was read back and is whole.`, canUndo: false });
-  };
   return (
     <section aria-label="Your file" className="max-w-md">
       <h2 className="font-display text-lg font-semibold">Your file</h2>
@@ -182,7 +162,7 @@ function Files() {
         . Save it to one file now and then, and open that file in any other browser.
       </p>
       <div className="mt-3 flex flex-wrap items-start gap-3">
-        <Button look="strong" onClick={() => void save()}>
+        <Button look="strong" onClick={() => void saveEverything()}>
           Save everything to a file
         </Button>
         <ImportButton />

@@ -74,7 +74,7 @@ function getLotSection(household: Household, { kind }: Item, lot: Lot): [Section
   if (kind === 'thread') return ['spools', 'spool'];
   if (kind === 'kit') return ['kits', 'kit'];
   const at = lot.placeId ?? lot.homeId;
-  const isHung = lot.form === 'peg' && at !== null && household.places.get(at)?.slot?.mode === 'area';
+  const isHung = lot.form === 'peg' && at !== undefined && household.places.get(at)?.slot?.mode === 'area';
   return isHung ? ['hooks', 'hook'] : ['others', 'tag'];
 }
 

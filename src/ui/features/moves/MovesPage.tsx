@@ -26,7 +26,7 @@ const MINUTES = [15, 30, 45, 60, 90, 120, 240] as const;
 export function MovesPage() {
   const { household, steps, progress, skipped, onTable, leftSeconds } = useMoves();
   const { status, found, note, isRefitting } = useMoveRun();
-  const hasPlan = [...household.plans.values()].some((plan) => plan.adoptedAtMs !== null);
+  const hasPlan = [...household.plans.values()].some((plan) => plan.adoptedAtMs !== undefined);
   const left = steps && progress ? steps.length - progress.next : 0;
   return (
     <Page
@@ -127,7 +127,7 @@ function Stuck() {
   const refit = useMoveRun((state) => state.refit);
   const names = ids.flatMap((id) => {
     const lot = household.lots.get(id);
-    return lot && lot.homeId !== null && lot.placeId !== lot.homeId
+    return lot && lot.homeId !== undefined && lot.placeId !== lot.homeId
       ? (household.items.get(lot.itemId)?.name ?? [])
       : [];
   });

@@ -87,7 +87,7 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
     const stations = spec.stations.map((station) => {
       if (station.id === stationId) return { ...station, unitId: piece.id };
       if (station.unitId !== piece.id) return station;
-      return { ...station, unitId: null, at: computeStationPoint(spec, station, () => unit) };
+      return { ...station, unitId: undefined, at: computeStationPoint(spec, station, () => unit) };
     });
     void act((now) => createSavePlaces(now, room.name, [{ ...room, room: { ...spec, stations } }], [], world.nowMs()));
   };

@@ -47,7 +47,7 @@ export function PlaceActs({ place }: { place: Place }) {
   const toPool = async (isRetired: boolean) => {
     const { at: _at, ...plain } = place.container!;
     const container = isRetired ? { ...plain, isRetired: true } : plain;
-    const idle: Place = { ...place, parentId: null, order: tree.pool.length, container };
+    const idle: Place = { ...place, parentId: undefined, order: tree.pool.length, container };
     const isDone = await act((now) => createSavePlaces(now, place.name, [idle], [], world.nowMs()));
     if (isDone) show({ type: 'pool' });
   };

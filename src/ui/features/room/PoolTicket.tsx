@@ -123,7 +123,7 @@ function NewBin({ order, onDone, onSave }: NewBinProps) {
   const { container, faults } = readBinFields(fields, undefined, units);
   const bin: Place = {
     id: fields.placeId as PlaceId,
-    parentId: null,
+    parentId: undefined,
     level: 'container',
     name: fields.name.trim(),
     order,

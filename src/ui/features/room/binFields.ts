@@ -45,7 +45,7 @@ export function toBinFields(placeId: string, name: string, box: ContainerSpec, u
     deep: String(box.dividers?.rows ?? 1),
     hasLid: box.hasLid,
     isSeeThrough: box.isSeeThrough,
-    at: box.at ?? null,
+    at: box.at,
   };
 }
 

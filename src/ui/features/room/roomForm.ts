@@ -263,7 +263,7 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
     sockets: fields.sockets.map((socket, i) => ({
       id: socket.key,
       // A circuit that is no more leaves its sockets on none.
-      circuitId: fields.circuits.some((one) => one.key === socket.circuitId) ? socket.circuitId : null,
+      circuitId: fields.circuits.some((one) => one.key === socket.circuitId) ? socket.circuitId : undefined,
       wallId: socket.wallId,
       xMm: read(`sockets.${i}.x`, socket.key, socket.x),
       heightMm: read(`sockets.${i}.height`, socket.key, socket.height),

@@ -81,7 +81,7 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
     hasWheels: unit.hasWheels ?? false,
     isFromAround: unit.access === 'around',
     hasBelow: unit.kind === 'table' && unit.rows > 1,
-    load: unit.loadG === null ? '' : formatMass(unit.loadG, units),
+    load: unit.loadG === undefined ? '' : formatMass(unit.loadG, units),
   };
 }
 
@@ -122,11 +122,11 @@ export function readUnitFields(
     return parsed.ok ? parsed.value : 1;
   };
   if (fields.name.trim() === '') faults.name = 'Give it a name, such as Tall cubes.';
-  let loadG: number | null = null;
+  let loadG: number | undefined;
   if (fields.load.trim() !== '') {
     const parsed = parseMassG(fields.load, isMetric ? 'kg' : 'oz');
     if (!parsed.ok) faults.load = wordAmountFault(parsed.fault, isMetric ? '60 kg' : '130 lb');
-    else loadG = before && before.load === fields.load ? (base?.unit?.loadG ?? null) : parsed.value;
+    else loadG = before && before.load === fields.load ? base?.unit?.loadG : parsed.value;
   }
   const whole = isWholeUnit(fields.kind);
   const unit: UnitSpec = {
@@ -150,7 +150,7 @@ export function readUnitFields(
   if (fields.isFromAround) unit.access = 'around';
   else delete unit.access;
   // Put to a wall again, it no longer stands free.
-  if (base?.unit && (unit.wallId !== base.unit.wallId || unit.xMm !== base.unit.xMm)) unit.stand = null;
+  if (base?.unit && (unit.wallId !== base.unit.wallId || unit.xMm !== base.unit.xMm)) delete unit.stand;
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
   const place: Place = { id: unitId, parentId: wall.roomId, level: 'unit', name: fields.name.trim(), order, unit };
   const checked = parseRecord('places', place);

@@ -231,7 +231,7 @@ export function ScanPage() {
                   ) : (
                     <Button
                       look="quiet"
-                      disabled={lot.homeId === null}
+                      disabled={lot.homeId === undefined}
                       onClick={() =>
                         void putBack(lot.id).then((isDone) => {
                           if (isDone) drop(lot.id);

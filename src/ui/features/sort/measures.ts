@@ -37,7 +37,7 @@ function getValue(measure: Measure, item: Item, lot: Lot): number | null {
   const { fabric, thread, pattern } = item;
   switch (measure) {
     case 'lengthMm':
-      return lot.lengthMm;
+      return lot.lengthMm ?? null;
     case 'grammageGsm':
       return fabric?.grammageGsm ?? null;
     case 'tex':

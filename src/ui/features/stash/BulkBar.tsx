@@ -98,7 +98,7 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
           onSubmit={(event) => {
             event.preventDefault();
             if (uses.trim() === '' || !(usesNumber >= 0 && usesNumber <= 1000)) return;
-            change((item) => ({ ...item, usesPerMonth: usesNumber, learntPerMonth: null }), `${subject} changed.`);
+            change((item) => ({ ...item, usesPerMonth: usesNumber, learntPerMonth: undefined }), `${subject} changed.`);
             setUses('');
           }}
         >

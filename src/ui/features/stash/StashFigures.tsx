@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { Bar, BarChart, Cell, XAxis, YAxis } from 'recharts';
 import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
-import { computeMonthFlows, getAmount } from '../../../core/measure/index.ts';
+import { computeMonthFlows } from '../../../core/daybook/index.ts';
+import { getAmount } from '../../../core/measure/index.ts';
 import type { Kind } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
@@ -160,7 +161,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
 function getAmountOf(item: StashRow['item'], lot: StashRow['lot']): number {
   // Metres of thread and tape and square metres of scraps do not add up with pieces: those count lots.
   const amount = getAmount(item, lot);
-  return lot.lengthMm !== null || (lot.areaMm2 ?? null) !== null ? lot.count : amount;
+  return lot.lengthMm !== undefined || (lot.areaMm2 ?? null) !== null ? lot.count : amount;
 }
 
 const BAR_PX = 28;

@@ -97,7 +97,7 @@ export function StashPage() {
   const [lengthMm, massG] = useMemo(() => {
     let [length, mass] = [0, 0];
     for (const { item, lot } of rows) {
-      if (!item.fabric || lot.lengthMm === null) continue;
+      if (!item.fabric || lot.lengthMm === undefined) continue;
       length += lot.lengthMm;
       mass += computeClothMass(lot.lengthMm, item.fabric.widthMm, item.fabric.grammageGsm);
     }

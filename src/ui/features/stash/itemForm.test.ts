@@ -29,7 +29,7 @@ describe('the item form', () => {
       ok: true,
       value: {
         item: { fabric: { fibre: 'linen', widthMm: 1400, grammageGsm: 185, layerMm: 0.4 } },
-        lot: { lengthMm: 3400, state: 'out', homeId: null },
+        lot: { lengthMm: 3400, state: 'out' },
       },
     });
     if (read.ok)

@@ -134,10 +134,10 @@ export function LotMore({ household, item, lot }: LotProps) {
           <Button look="quiet" onClick={() => setAsked('merge')}>
             Do I have it twice?
           </Button>
-          {(lot.placeId ?? lot.homeId) !== null && (
+          {(lot.placeId ?? lot.homeId) !== undefined && (
             <WishButton wish={{ kind: 'stays', lotIds: [lot.id] }}>Plans leave it where it is</WishButton>
           )}
-          {lot.placeId !== null && (
+          {lot.placeId !== undefined && (
             <Button look="quiet" onClick={() => void mend()}>
               Mend the rest around it
             </Button>
@@ -272,7 +272,7 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
         setTried(true);
         if (!parsed.ok || fault !== undefined) return;
         const id = world.createId() as LotId;
-        const lengthMm = !isCounted && unit === 'length' ? parsed.value : null;
+        const lengthMm = !isCounted && unit === 'length' ? parsed.value : undefined;
         const made: Lot = {
           ...createLooseLot(id, item, isCounted ? parsed.value : 1, lengthMm, world.nowMs()),
           form,

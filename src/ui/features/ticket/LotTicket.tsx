@@ -60,8 +60,8 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const [isMeasuring, setMeasuring] = useState(false);
   const tree = getTree(household);
   const where = computeWhereabouts(household, lot.id);
-  const canCut = lot.lengthMm !== null && (item.kind === 'fabric' || Boolean(item.box?.tape));
-  const isPlanned = lot.homeId !== null && lot.state === 'in' && lot.placeId !== lot.homeId;
+  const canCut = lot.lengthMm !== undefined && (item.kind === 'fabric' || Boolean(item.box?.tape));
+  const isPlanned = lot.homeId !== undefined && lot.state === 'in' && lot.placeId !== lot.homeId;
   const isHere = lot.state === 'in';
   const isPreview = useContext(PreviewContext) !== null;
   const today = useApp((state) => state.household?.lots.get(lot.id)?.placeId ?? null);
@@ -135,7 +135,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           ) : (
             <Button
               look="strong"
-              disabled={lot.homeId === null && lot.state !== 'lent'}
+              disabled={lot.homeId === undefined && lot.state !== 'lent'}
               onClick={() =>
                 lot.state === 'lent'
                   ? void act((now) => createReturn(now, lot.id, world.nowMs()))
@@ -155,7 +155,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
             disabled={lot.state === 'lent' || lot.state === 'digital'}
             onClick={() => setRehoming(true)}
           >
-            {lot.homeId === null ? 'Give it a home' : 'Another home'}
+            {lot.homeId === undefined ? 'Give it a home' : 'Another home'}
           </Button>
           {canCut && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
           {getMeasureWays(item, lot).length > 0 && (
@@ -227,7 +227,7 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
             >
               <span className="block font-semibold">{formatPlaceName(tree, home.placeId)}</span>
               <span className="block text-sm text-stone">
-                {wordForm(home.form)}; {wordHomeOffer(home, lot.homeId === null)}
+                {wordForm(home.form)}; {wordHomeOffer(home, lot.homeId === undefined)}
               </span>
             </button>
           </li>

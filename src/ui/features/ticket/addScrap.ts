@@ -16,12 +16,12 @@ export async function addScrap(
     kind: 'scrap',
     name: `${item.name}, scraps`.slice(0, 120),
     forms: ['loose'],
-    scrap: { cut: 'odd', cutMm: null, parentItemId: item.id },
+    scrap: { cut: 'odd', cutMm: undefined, parentItemId: item.id },
   };
   delete scrap.restockBelow;
   delete scrap.cost;
   const made: Lot = {
-    ...createLooseLot(lotId, scrap, 1, null, world.nowMs()),
+    ...createLooseLot(lotId, scrap, 1, undefined, world.nowMs()),
     areaMm2: 100_000,
     state: 'with',
     withLotId: lot.id,

@@ -30,7 +30,7 @@ export function LotTargets({ lotId, drawing }: { lotId: LotId; drawing: WallDraw
       verdicts={verdicts}
       own={drawing.figures.find((figure) => figure.kind === 'lot' && figure.id === lotId) ?? null}
       wordOf={(verdict) =>
-        wordVerdict(verdict, tree.places.get(verdict.placeId)?.name ?? '', lot.homeId === null, units)
+        wordVerdict(verdict, tree.places.get(verdict.placeId)?.name ?? '', lot.homeId === undefined, units)
       }
       onTake={(verdict) => {
         useRebuild.setState({ lotId: null });

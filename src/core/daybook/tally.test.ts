@@ -16,7 +16,12 @@ function event(
   more: object = {},
 ): DaybookEvent {
   seq += 1;
-  const change = { table: 'lots', id, before, after } as DaybookEvent['changes'][number];
+  const change = {
+    table: 'lots',
+    id,
+    ...(before && { before }),
+    ...(after && { after }),
+  } as DaybookEvent['changes'][number];
   return {
     id: `e${seq}` as EventId,
     seq,
@@ -27,6 +32,7 @@ function event(
     ...more,
   };
 }
+const GIVEN = { amount: 2000, amountUnit: 'length' };
 const lot = (lengthMm: number) => ({ itemId: 'cloth', lengthMm });
 
 describe('cloth in and out by month', () => {
@@ -38,9 +44,13 @@ describe('cloth in and out by month', () => {
     received,
     cut,
     slip,
-    event('2026-11', 'undone', 'lot-cloth', { lengthMm: 800 }, { lengthMm: 3800 }, { undoes: slip.id }),
+    event('2026-11', 'undone', 'lot-cloth', { lengthMm: 800 }, { lengthMm: 3800 }, { undoes: [slip.id] }),
     event('2026-11', 'tookOut', 'lot-cloth', { state: 'in' }, { state: 'out' }),
-    event('2026-11', 'measured', 'lot-thread', { lengthMm: null }, { lengthMm: 400_000 }),
+    event('2026-11', 'measured', 'lot-thread', {}, { lengthMm: 400_000 }),
+    // 3.80 m cut and 1.15 m less than was thought: only what was cut went out.
+    event('2026-11', 'measured', 'lot-cloth', { lengthMm: 3800 }, { lengthMm: 2650 }),
+    event('2026-11', 'changed', 'lot-cloth', { lengthMm: 2650 }, { lengthMm: 2000 }),
+    event('2026-11', 'gaveAway', 'lot-cloth', { state: 'out' }, { state: 'gone' }, GIVEN),
     event('2026-11', 'removed', 'other', { itemId: 'gone', lengthMm: 700 }, null),
     event('2020-01', 'received', 'lot-cloth', null, lot(1)),
   ];
@@ -49,7 +59,7 @@ describe('cloth in and out by month', () => {
     expect(computeMonthFlows(events, household, 3, Date.parse('2026-11-25T00:00:00Z'))).toEqual([
       { month: '2026-09', inMm: 5000, outMm: 0 },
       { month: '2026-10', inMm: 0, outMm: 1200 },
-      { month: '2026-11', inMm: 0, outMm: 700 },
+      { month: '2026-11', inMm: 0, outMm: 2700 },
     ]);
   });
 

@@ -1,4 +1,5 @@
-import type { DaybookEvent, Household } from '../records/index.ts';
+import type { Change, DaybookEvent, EventType, Household } from '../records/index.ts';
+import { listTakenBack } from './undo.ts';
 
 /** Cloth that came and went in a month, mm. */
 export interface MonthFlow {
@@ -8,9 +9,23 @@ export interface MonthFlow {
   readonly outMm: number;
 }
 
-function getLength(fields: Record<string, unknown> | null): number | null {
+/** Lines that say that cloth left, by how much less there is; what was only corrected came and left nowhere. */
+const LEAVING: ReadonlySet<EventType> = new Set(['cut', 'usedUp', 'gaveAway', 'sold', 'threwOut']);
+/** What was there from the start, or is the same cloth under another name or from another device, did not come in. */
+const NO_FLOW: ReadonlySet<EventType> = new Set(['catalogued', 'undone', 'joined', 'merged']);
+
+const getLength = (fields: Record<string, unknown> | undefined) => {
   const length = fields?.['lengthMm'];
-  return typeof length === 'number' ? length : null;
+  return typeof length === 'number' ? length : 0;
+};
+
+/** Cloth that one change brought (more than 0) or took, mm. */
+function getFlow({ type, amount, amountUnit }: DaybookEvent, { before, after }: Change): number {
+  if (before === undefined || after === undefined) return getLength(after) - getLength(before);
+  if (!LEAVING.has(type)) return 0;
+  // What was given away keeps its length on record; the line says how much it was.
+  const isWhole = after['state'] === 'gone' && !('lengthMm' in after);
+  return isWhole && amountUnit === 'length' ? -(amount ?? 0) : getLength(after) - getLength(before);
 }
 
 /** The last so many months by the calendar of UTC, the oldest first: `2026-11`. */
@@ -27,7 +42,8 @@ export function listMonths(months: number, nowMs: number): string[] {
 
 /**
  * What the daybook tells of cloth in and out, month by month, the last `months` of them. What was there from
- * the start does not count as come in; an undo takes back what it undoes, in the month that was in.
+ * the start does not count as come in, and what was measured or counted anew neither came nor left; what was taken back
+ * did not happen.
  */
 export function computeMonthFlows(
   events: readonly DaybookEvent[],
@@ -38,9 +54,9 @@ export function computeMonthFlows(
   const flows = new Map<string, { inMm: number; outMm: number }>();
   const list = listMonths(months, nowMs);
   for (const month of list) flows.set(month, { inMm: 0, outMm: 0 });
-  const undone = new Set(events.flatMap((event) => event.undoes ?? []));
+  const undone = listTakenBack(events);
   for (const event of events) {
-    if (event.type === 'catalogued' || event.type === 'undone' || undone.has(event.id)) continue;
+    if (NO_FLOW.has(event.type) || undone.has(event.id)) continue;
     const flow = flows.get(new Date(event.atMs).toISOString().slice(0, 7));
     if (!flow) continue;
     for (const change of event.changes) {
@@ -50,10 +66,7 @@ export function computeMonthFlows(
       const item = household.items.get(itemId as never);
       // What was removed whole is not known any more; it had a length, so it counts as cloth.
       if (item && item.kind !== 'fabric') continue;
-      const [before, after] = [getLength(change.before), getLength(change.after)];
-      // A field that is not in a change did not change.
-      if (change.before !== null && change.after !== null && (before === null || after === null)) continue;
-      const by = (after ?? 0) - (before ?? 0);
+      const by = getFlow(event, change);
       if (by > 0) flow.inMm += by;
       else flow.outMm -= by;
     }

@@ -1,0 +1,76 @@
+import { getAmount, getReserved } from '../measure/index.ts';
+import type { Change, Household, Lot } from '../records/index.ts';
+import { checkContainers, createPlaceTree } from '../storage/index.ts';
+import { createChange, fitReserved } from '../daybook/index.ts';
+
+/** What broke when two good halves came together, bins and stations: the bins in `came` give way. */
+export function mendRooms(household: Household, came: (id: string) => boolean): Change[] {
+  const tree = createPlaceTree(household.places);
+  const changes: (Change | null)[] = [];
+  for (const slot of household.places.values()) {
+    if (!slot.slot) continue;
+    const bins = [...tree.getChildren(slot.id)];
+    // Bins go to the pool, the last first, until the rest stand as they did.
+    while (
+      checkContainers(
+        slot.slot,
+        bins.flatMap((bin) => bin.container ?? []),
+      ) !== null
+    ) {
+      const last = bins.findLastIndex((bin) => came(bin.id));
+      if (last < 0) break;
+      const [bin] = bins.splice(last, 1);
+      const { at: _at, ...container } = bin!.container!;
+      changes.push(createChange('places', bin!.id, bin!, { ...bin!, parentId: undefined, container }));
+    }
+  }
+  // A bin whose compartment is gone waits in the pool; a compartment whose piece is gone goes with it.
+  for (const { placeId } of tree.faults) {
+    const place = household.places.get(placeId)!;
+    if (place.container) {
+      const { at: _at, ...container } = place.container;
+      changes.push(createChange('places', placeId, place, { ...place, parentId: undefined, container }));
+    } else changes.push(createChange('places', placeId, place, null));
+  }
+  const stations = tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []);
+  const [first] = stations;
+  for (const item of household.items.values()) {
+    const isLost = !stations.includes(item.stationId);
+    const others = item.otherStationIds?.filter((id) => stations.includes(id));
+    const parentId = item.scrap?.parentItemId;
+    const isOrphan = parentId !== undefined && !household.items.has(parentId);
+    if (!(isLost && first) && others?.length === item.otherStationIds?.length && !isOrphan) continue;
+    changes.push(
+      createChange('items', item.id, item, {
+        ...item,
+        ...(isLost && first && { stationId: first }),
+        ...(others && { otherStationIds: others }),
+        ...(isOrphan && { scrap: { ...item.scrap, parentItemId: undefined } }),
+      }),
+    );
+  }
+  return changes.filter((change) => change !== null);
+}
+
+/** A thing in a place that is no more lies out, and the like. */
+export function mendLots(household: Household): Change[] {
+  const tree = createPlaceTree(household.places);
+  const leaves = new Set(tree.leaves.map((place) => place.id));
+  return [...household.lots.values()].flatMap((lot) => {
+    const item = household.items.get(lot.itemId);
+    if (!item) return [];
+    let next: Lot = lot;
+    if (next.placeId !== undefined && !leaves.has(next.placeId)) next = { ...next, state: 'out', placeId: undefined };
+    if (next.state === 'in' && next.placeId === undefined) next = { ...next, state: 'out' };
+    if (next.state !== 'in' && next.placeId !== undefined) next = { ...next, placeId: undefined };
+    if (next.homeId !== undefined && (next.state === 'gone' || !leaves.has(next.homeId)))
+      next = { ...next, homeId: undefined };
+    if (next.state === 'with') {
+      const wrap = household.lots.get(next.withLotId!);
+      if (!wrap || wrap.state === 'with' || wrap.state === 'gone' || wrap.state === 'digital')
+        next = { ...next, state: 'out', withLotId: undefined };
+    } else if (next.withLotId !== undefined) next = { ...next, withLotId: undefined };
+    if (getReserved(next) > getAmount(item, next) + 0.5) next = fitReserved(item, next);
+    return createChange('lots', lot.id, lot, next) ?? [];
+  });
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { proposeMend } from '../../core/mending/index.ts';
+import type { KeptApart } from '../../storage/index.ts';
+import { useApp } from '../state/app.ts';
+import { saveRaw } from '../state/backup.ts';
+import { wordCount, wordFieldFault } from '../text/index.ts';
+import { Button } from './Button.tsx';
+import { explained } from './explained.ts';
+
+const TABLES: Record<KeptApart['table'], string> = {
+  items: 'A thing',
+  lots: 'A lot',
+  places: 'A place',
+  plans: 'A plan',
+  settings: 'The settings',
+  events: 'A line of the daybook',
+};
+
+const show = (value: unknown) => {
+  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? 'nothing');
+  return text.length > 60 ? `${text.slice(0, 60)}…` : text;
+};
+
+function nameOf(apart: KeptApart, nameOfItem: (id: string) => string | undefined): string {
+  const raw = apart.raw as { name?: unknown; itemId?: unknown; subject?: unknown } | null;
+  const name = [raw?.name, nameOfItem(String(raw?.itemId)), raw?.subject].find((one) => typeof one === 'string');
+  return typeof name === 'string' ? `${TABLES[apart.table]}: ${name}` : TABLES[apart.table];
+}
+
+/** What did not read is set apart; the rest works. Here it can be put right, saved as it was found, or let go. */
+export function ApartBanner() {
+  const apart = useApp((state) => state.apart);
+  const items = useApp((state) => state.household?.items);
+  const putRight = useApp((state) => state.putRight);
+  const dropApart = useApp((state) => state.dropApart);
+  const [isOpen, setOpen] = useState(false);
+  if (apart.length === 0) return null;
+  return (
+    <section aria-label="Set apart" className="no-print border-b border-thread bg-weld/25 px-5 py-2 text-sm">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
+        <p
+          role="status"
+          {...explained('Records and lines of the daybook that did not read when this browser opened them.')}
+        >
+          {wordCount(apart.length, 'record')} did not read and {apart.length === 1 ? 'is' : 'are'} set apart. All else
+          works as before.
+        </p>
+        <Button look="quiet" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          {isOpen ? 'Close' : 'Look at them'}
+        </Button>
+        <Button look="quiet" onClick={() => saveRaw(apart)}>
+          Save them as they are
+        </Button>
+      </div>
+      {isOpen && (
+        <ul aria-label="What is set apart" className="mt-2 max-h-72 space-y-2 overflow-y-auto">
+          {apart.map((one) => {
+            const mend = proposeMend(one);
+            return (
+              <li key={one.n} className="dotted-row py-1">
+                <p className="font-semibold">{nameOf(one, (id) => items?.get(id as never)?.name)}</p>
+                {one.faults.slice(0, 4).map((fault) => (
+                  <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>
+                ))}
+                {mend?.proposals.map(({ path, is, nearest }) => (
+                  <p key={path} className="break-words text-stone">
+                    “{show(is)}” {nearest === undefined ? 'would be left out' : `would become “${show(nearest)}”`}
+                  </p>
+                ))}
+                <span className="flex gap-4">
+                  {mend && (
+                    <Button look="quiet" onClick={() => void putRight(one, mend.record)}>
+                      Put it right
+                    </Button>
+                  )}
+                  <Button look="quiet" onClick={() => void dropApart([one])}>
+                    Let it go
+                  </Button>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,122 @@
+import { format } from 'date-fns';
+import type { RawHousehold } from '../../core/mending/index.ts';
+import type { Chronicle } from '../../core/records/index.ts';
+import type { Snapshot } from '../../storage/index.ts';
+import { saveFile } from '../components/saveFile.ts';
+import { wordStoreFault } from '../text/index.ts';
+import { listPhotoIds, photoStore, snapshotStore, useApp, world } from './app.ts';
+import { useChoices } from './choices.ts';
+
+/** Written so much, or so long ago, a file should be saved again. */
+const MANY_LINES = 60;
+const MANY_DAYS = 14;
+const DAY_MS = 86_400_000;
+
+const isSameBytes = (a: Uint8Array, b: Uint8Array) => a.length === b.length && a.every((byte, i) => byte === b[i]);
+
+/** The file of everything, with the photos that things name, once it was read back and says the same; or why not. */
+export async function packEverything(): Promise<{ ok: true; bytes: Uint8Array } | { ok: false; text: string }> {
+  const { household, events } = useApp.getState();
+  if (!household) return { ok: false, text: 'There is nothing to save yet.' };
+  const photos = await photoStore.loadPhotos(listPhotoIds(household));
+  if (!photos.ok) return { ok: false, text: `The photos could not be read. ${wordStoreFault(photos.fault)}` };
+  const { parseBundle, toBundle } = await import('../../core/formats/index.ts');
+  const bytes = toBundle({ household, events, photos: photos.value });
+  // A copy that does not read back is no copy.
+  const proof = parseBundle(bytes);
+  if (!proof.ok) return { ok: false, text: `It would not read back (${proof.fault[0]?.path ?? ''}).` };
+  if (!isSameBytes(toBundle(proof.value), bytes)) return { ok: false, text: 'It would not come back the same.' };
+  return { ok: true, bytes };
+}
+
+function nameFile(name: string): string {
+  return `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
+}
+
+/** Remembers that all that is written by now stands in a file. */
+export function rememberSaved(): void {
+  const { generation, events } = useApp.getState();
+  useChoices.setState({ saved: { generation, atMs: world.nowMs(), lines: events.length } });
+}
+
+/** Saves everything to a file, and says so. */
+export async function saveEverything(): Promise<void> {
+  const { household, tell } = useApp.getState();
+  const packed = await packEverything();
+  if (!packed.ok) {
+    tell({ tone: 'fault', text: `The file was not saved. ${packed.text}`, canUndo: false });
+    return;
+  }
+  const name = nameFile(household!.settings.name);
+  saveFile(packed.bytes, name, 'application/zip');
+  rememberSaved();
+  tell({ tone: 'done', text: `Saved ${name}; it was read back and is whole.`, canUndo: false });
+}
+
+/** Saves what is stored just as it was found, for who can mend it by hand. */
+export function saveRaw(raw: RawHousehold | readonly unknown[]): void {
+  saveFile(JSON.stringify(raw, null, 1), 'yardmist-as-found.json', 'application/json');
+}
+
+/** What is not in a file yet. */
+export interface Unsaved {
+  readonly lines: number;
+  readonly savedAtMs: number | null;
+  readonly isDue: boolean;
+}
+
+export function computeUnsaved(
+  { generation, events }: { generation: string; events: readonly { atMs: number }[] },
+  saved: { generation: string; atMs: number; lines: number } | null,
+  nowMs: number,
+): Unsaved {
+  const known = saved?.generation === generation ? saved : null;
+  // The first line is what was there from the start.
+  const lines = events.length - (known?.lines ?? 1);
+  const sinceMs = known?.atMs ?? events[1]?.atMs ?? nowMs;
+  const isDue = lines >= MANY_LINES || (lines > 0 && nowMs - sinceMs >= MANY_DAYS * DAY_MS);
+  return { lines, savedAtMs: known?.atMs ?? null, isDue };
+}
+
+/** Keeps the household as it is at the first look of a day; seven days of it are there to come back to. */
+export async function keepSnapshot(): Promise<void> {
+  const { household, events, storeFault } = useApp.getState();
+  if (!household || storeFault || events.length < 2) return;
+  const day = format(world.nowMs(), 'yyyy-MM-dd');
+  const kept = await snapshotStore.loadSnapshots();
+  if (!kept.ok || kept.value.some((one) => one.day === day)) return;
+  const { toBundle } = await import('../../core/formats/index.ts');
+  await snapshotStore.saveSnapshot({
+    day,
+    atMs: world.nowMs(),
+    name: household.settings.name,
+    lots: household.lots.size,
+    lines: events.length,
+    bytes: toBundle({ household, events }),
+  });
+}
+
+/** What coming back to a day would change: records that came, went or differ since, and lines that would be gone. */
+export interface SinceThen {
+  readonly chronicle: Chronicle;
+  readonly changed: number;
+  readonly lines: number;
+}
+
+export async function readSnapshot({ bytes }: Snapshot): Promise<SinceThen | null> {
+  const { parseBundle } = await import('../../core/formats/index.ts');
+  const { isSame } = await import('../../core/daybook/index.ts');
+  const read = parseBundle(bytes);
+  const { household, events } = useApp.getState();
+  if (!read.ok || !household) return null;
+  let changed = 0;
+  for (const table of ['items', 'lots', 'places', 'plans'] as const) {
+    const [then, now] = [
+      read.value.household[table] as ReadonlyMap<string, object>,
+      household[table] as ReadonlyMap<string, object>,
+    ];
+    for (const id of new Set([...then.keys(), ...now.keys()])) if (!isSame(then.get(id), now.get(id))) changed += 1;
+  }
+  const known = new Set(read.value.events.map((event) => event.id));
+  return { chronicle: read.value, changed, lines: events.filter((event) => !known.has(event.id)).length };
+}
