@@ -84,15 +84,35 @@ export function planUndo(
   const at = events.findIndex((one) => one.id === event.id);
   const taken = listTakenBack(events);
   if (at <= 0 || taken.has(event.id)) return fail('nothing-to-undo');
-  const first = Math.max(1, at - (event.joins ?? 0));
+  // A line that came with others may have to go with all of them.
+  const joined = events.find((one) => one.joins !== undefined && one.seq >= at && one.seq - one.joins <= at);
+  const first = Math.max(1, joined ? joined.seq - joined.joins! : at);
   const later = events.slice(first);
   const standing = later.filter((one) => !taken.has(one.id));
-  const chosen = new Set<DaybookEvent>(standing.filter((one) => one.seq <= event.seq));
+  const byId = new Map(later.map((one) => [one.id, one]));
+  const chosen = new Set<DaybookEvent>();
+  /** What came in one go goes in one go. Taking back an undo does again what it took back; that came too, and goes too. */
+  const choose = (one: DaybookEvent) => {
+    chosen.add(one);
+    const lines = new Set(later.slice(Math.max(0, one.seq - first - (one.joins ?? 0)), one.seq - first));
+    for (const line of lines) if (!taken.has(line.id)) chosen.add(line);
+    for (const line of lines)
+      if (chosen.has(line))
+        for (const id of line.undoes ?? []) {
+          const target = byId.get(id);
+          if (target && lines.has(target)) chosen.add(target);
+        }
+  };
+  choose(event);
   const follow = () => {
-    const touched = new Touched();
-    for (const one of standing) {
-      if (!chosen.has(one) && one.type !== 'undone' && touched.isMetBy(one)) chosen.add(one);
-      if (chosen.has(one)) touched.add(one);
+    for (let size = -1; size < chosen.size;) {
+      size = chosen.size;
+      const touched = new Touched();
+      for (const one of later) {
+        const isOpen = !chosen.has(one) && !taken.has(one.id) && one.type !== 'undone';
+        if (isOpen && touched.isMetBy(one)) choose(one);
+        if (chosen.has(one)) touched.add(one);
+      }
     }
   };
   const finish = (list: readonly DaybookEvent[], changes: readonly Change[]): Result<UndoPlan, 'nothing-to-undo'> => {
@@ -103,7 +123,7 @@ export function planUndo(
   for (let size = -1; size < chosen.size;) {
     follow();
     size = chosen.size;
-    const list = standing.filter((one) => chosen.has(one)).toReversed();
+    const list = later.filter((one) => chosen.has(one)).toReversed();
     const changes = takeBack(household, list);
     if (!changes) break;
     const next = applyChanges(household, changes);
@@ -113,7 +133,7 @@ export function planUndo(
     const broken = new Set(faults.map(({ path }) => path.split('.').slice(0, 2).join(' ')));
     for (const one of standing)
       if (one.seq > event.seq && one.type !== 'undone' && one.changes.some((change) => broken.has(keyOf(change))))
-        chosen.add(one);
+        choose(one);
   }
   const list = later.toReversed();
   const changes = takeBack(household, list);

@@ -133,7 +133,7 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
         else contest(aspect);
       }
       // What is decided together is not taken over by halves.
-      for (const field of [...written])
+      for (const field of written)
         if (!TIMES.has(field) && isContested(getAspect(table, field))) {
           written.delete(field);
           delete before[field];

@@ -187,7 +187,7 @@ export function findLoadFaults(household: Household, tree: PlaceTree, load: Unit
   const add = (one: Omit<LoadFinding, 'unitId'>) => found.push({ ...one, unitId });
   for (const { placeId, massG, limitG } of load.slots)
     if (massG > limitG + SLACK_G) add({ code: 'slot-load', isFault: true, placeId, massG, limitG });
-  if (unit.loadG !== undefined && unit.loadG !== undefined && load.contentG > unit.loadG + SLACK_G)
+  if (unit.loadG !== undefined && load.contentG > unit.loadG + SLACK_G)
     add({ code: 'unit-load', isFault: true, placeId: unitId, massG: load.contentG, limitG: unit.loadG });
   for (const { placeId, massG, limitG } of load.bins) {
     if (massG > limitG + SLACK_G) add({ code: 'bin-load', isFault: true, placeId, massG, limitG });

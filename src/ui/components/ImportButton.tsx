@@ -1,7 +1,8 @@
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { MergePlan } from '../../core/merging/index.ts';
-import type { Chronicle } from '../../core/records/index.ts';
-import { useApp } from '../state/app.ts';
+import type { Salvaged } from '../../core/mending/index.ts';
+import type { Chronicle, EventId, Photo } from '../../core/records/index.ts';
+import { useApp, world } from '../state/app.ts';
 import { wordBundleFault } from '../text/bundleFaults.ts';
 import { wordCount } from '../text/index.ts';
 import { Button } from './Button.tsx';
@@ -22,6 +23,8 @@ export function ImportButton() {
   const events = useApp((state) => state.events);
   const [faults, setFaults] = useState<string[]>([]);
   const [offered, setOffered] = useState<Chronicle | null>(null);
+  /** Where the file has faults: what of it could be opened. */
+  const [rest, setRest] = useState<(Salvaged & { photos: readonly Photo[] }) | null>(null);
   /** Where the file is of the same household and has lines that this one has not. */
   const [joining, setJoining] = useState<MergePlan | null>(null);
   const [isReading, setReading] = useState(false);
@@ -30,10 +33,12 @@ export function ImportButton() {
     setReading(true);
     setFaults([]);
     setOffered(null);
+    setRest(null);
     setJoining(null);
     try {
-      const { parseBundle } = await import('../../core/formats/index.ts');
-      const result = parseBundle(new Uint8Array(await file.arrayBuffer()));
+      const { openBundle, parseBundle } = await import('../../core/formats/index.ts');
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const result = parseBundle(bytes);
       if (result.ok) {
         setOffered(result.value);
         const now = useApp.getState();
@@ -42,7 +47,14 @@ export function ImportButton() {
           const plan = planMerge({ household: now.household, events: now.events }, result.value);
           setJoining(plan.ok && plan.value.theirsNew.length > 0 ? plan.value : null);
         }
-      } else setFaults(result.fault.map(wordBundleFault));
+      } else {
+        setFaults(result.fault.map(wordBundleFault));
+        const found = openBundle(bytes);
+        if (!found.ok) return;
+        const { salvage } = await import('../../core/mending/index.ts');
+        const saved = salvage(found.value.raw, { id: world.createId() as EventId, atMs: world.nowMs() });
+        if (saved && saved.chronicle.household.lots.size > 0) setRest({ ...saved, photos: found.value.photos });
+      }
     } catch (error) {
       setFaults([`The file could not be read (${String(error)}).`]);
     } finally {
@@ -102,13 +114,32 @@ export function ImportButton() {
         <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
           <p className="font-semibold">The file was not opened. What you have is untouched.</p>
           <ul className="mt-1 list-disc pl-5">
-            {faults.slice(0, 8).map((fault) => (
+            {faults.slice(0, 3).map((fault) => (
               <li key={fault} className="break-words">
                 {fault}
               </li>
             ))}
           </ul>
-          {faults.length > 8 && <p className="mt-1">and {faults.length - 8} more faults.</p>}
+          {faults.length > 3 && <p className="mt-1">and {faults.length - 3} more.</p>}
+          {rest && (
+            <div className="mt-2">
+              <p>
+                Without {wordCount(rest.apart.length, 'record')} that {rest.apart.length === 1 ? 'does' : 'do'} not
+                read, the rest is whole: <strong>{wordContents(rest.chronicle)}</strong>.
+              </p>
+              <Button
+                className="mt-2"
+                onClick={() => {
+                  const { chronicle, apart, photos } = rest;
+                  void replace({ ...chronicle, photos }, `Opened what could be read.`, { apart });
+                  setRest(null);
+                  setFaults([]);
+                }}
+              >
+                Open it without {rest.apart.length === 1 ? 'that one' : `these ${rest.apart.length}`}
+              </Button>
+            </div>
+          )}
         </div>
       )}
     </div>

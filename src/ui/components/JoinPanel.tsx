@@ -47,7 +47,7 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
     const isDone = await replace(
       { ...joined.value, photos: plan.theirs.photos ?? [] },
       `Joined ${wordCount(theirsNew.length, 'line')} of the other daybook. What was here before can be brought back.`,
-      plan.mine.events,
+      { from: plan.mine.events },
     );
     setJoining(false);
     if (isDone) onDone();

@@ -210,13 +210,15 @@ describe('damaged storage', () => {
 
 describe('storage that fails in mid-session', () => {
   const fail = (name: string) => {
-    const { put, add } = IDBObjectStore.prototype;
     const broken = () => {
       throw new DOMException('no room', name);
     };
-    IDBObjectStore.prototype.put = broken;
-    IDBObjectStore.prototype.add = broken;
-    return () => Object.assign(IDBObjectStore.prototype, { put, add });
+    const spies = (['put', 'add'] as const).map((way) =>
+      vi.spyOn(IDBObjectStore.prototype, way).mockImplementation(broken),
+    );
+    return () => {
+      for (const spy of spies) spy.mockRestore();
+    };
   };
 
   it('shows nothing as done that was not kept, and goes on once it works again', async () => {

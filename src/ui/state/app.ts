@@ -56,6 +56,14 @@ export interface Notice {
   readonly offer?: { readonly label: string; readonly take: () => void };
 }
 
+/** How another household takes the place of this one. */
+interface Replacing {
+  /** The lines that it was made from; refused where more was written meanwhile. */
+  readonly from?: readonly DaybookEvent[];
+  /** What of it did not read, to be kept beside it. */
+  readonly apart?: readonly Apart[];
+}
+
 interface AppState {
   /** `damaged`: nothing of what is stored could be opened. `newer`: a later program wrote it. */
   readonly phase: 'loading' | 'ready' | 'damaged' | 'newer';
@@ -78,8 +86,7 @@ interface AppState {
   readonly open: () => Promise<void>;
   readonly act: (make: (household: Household) => ActResult, done?: string) => Promise<boolean>;
   readonly undo: (event?: DaybookEvent) => Promise<boolean>;
-  /** `from`: the lines that it was made from; refused where more was written meanwhile. */
-  readonly replace: (chronicle: Chronicle, done: string, from?: readonly DaybookEvent[]) => Promise<boolean>;
+  readonly replace: (chronicle: Chronicle, done: string, how?: Replacing) => Promise<boolean>;
   readonly bringBack: () => Promise<boolean>;
   /** Tries again to keep what is only in this window. */
   readonly keepAgain: () => Promise<boolean>;
@@ -296,24 +303,25 @@ export const useApp = create<AppState>()((set, get) => {
     return proof.ok && proof.value.events.length === events.length ? bytes : 'unproved';
   };
 
-  const replaceBy = async (whole: WholeChronicle, done: string): Promise<boolean> => {
+  const replaceBy = async (whole: WholeChronicle, done: string, apart: readonly Apart[]): Promise<boolean> => {
     const previous = await packPrevious();
     if (previous === 'unproved')
       return refuse('What is here now could not be set aside so that it can be brought back. Nothing was changed.');
     const generation = world.createId();
-    const kept = await store.replace(whole, generation, previous);
+    const kept = await store.replace(whole, generation, previous, apart);
     if (!kept.ok && !get().isUnkept) {
       set({ storeFault: kept.fault });
       return refuse(`${wordStoreFault(kept.fault)} Nothing was changed.`);
     }
     waiting = [];
     isBaseKept = kept.ok;
+    const stored = apart.length > 0 && kept.ok ? await store.load() : null;
     set({
       phase: 'ready',
       household: whole.household,
       events: whole.events,
       generation,
-      apart: [],
+      apart: stored?.ok ? (stored.value?.apart ?? []) : [],
       raw: null,
       ticket: null,
       unkept: 0,
@@ -355,13 +363,13 @@ export const useApp = create<AppState>()((set, get) => {
           },
         );
       }),
-    replace: (chronicle, done, from) =>
+    replace: (chronicle, done, { from, apart = [] } = {}) =>
       inTurn(async () => {
         if (from && get().events !== from)
           return refuse('Something was done here meanwhile. Nothing was changed; look at it again.');
         const whole = passWhole(chronicle);
         if (!whole.ok) return refuse(wordGateFaults(whole.fault, chronicle.household));
-        return replaceBy(whole.value, done);
+        return replaceBy(whole.value, done, apart);
       }),
     bringBack: async () => {
       const previous = await store.loadPrevious();
