@@ -4,8 +4,8 @@ import { expect, type Page } from '@playwright/test';
 interface RawChange {
   table: string;
   id: string;
-  before: Record<string, unknown> | null;
-  after: Record<string, unknown> | null;
+  before?: Record<string, unknown>;
+  after?: Record<string, unknown>;
 }
 interface Stored {
   tables: Record<string, Record<string, unknown>[]>;
@@ -35,17 +35,6 @@ async function readStored(page: Page): Promise<Stored> {
   }, TABLES);
 }
 
-/** Fields that are null or absent say the same. */
-function tidy(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(tidy);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .filter(([, field]) => field !== null && field !== undefined)
-      .map(([name, field]) => [name, tidy(field)]),
-  );
-}
-
 /**
  * Folds the stored daybook by a way of its own and compares it with the stored state: every record, every field. Each
  * line must also tell what was there before it.
@@ -55,24 +44,29 @@ export async function expectFolded(page: Page): Promise<void> {
   const folded = new Map<string, Record<string, unknown>>();
   const faults: string[] = [];
   // Thousands of records: compared by hand, and only what differs is told.
-  const isSame = (a: unknown, b: unknown) => isDeepStrictEqual(tidy(a), tidy(b));
   for (const [nth, { seq, changes }] of events.entries()) {
     if (seq !== nth) faults.push(`line ${nth} has the number ${seq}`);
     for (const { table, id, before, after } of changes) {
       const key = `${table} ${id}`;
-      const record = folded.get(key) ?? null;
-      const was = before && record && Object.fromEntries(Object.keys(before).map((name) => [name, record[name]]));
-      const isTold = before === null ? record === null || table === 'settings' : isSame(was, before);
+      const record = folded.get(key);
+      const fields = Object.keys({ ...before, ...after });
+      const was = Object.fromEntries(fields.flatMap((name) => (record && name in record ? [[name, record[name]]] : [])));
+      const isTold =
+        before === undefined ? record === undefined || table === 'settings' : isDeepStrictEqual(was, before);
       if (!isTold) faults.push(`line ${nth} tells otherwise what ${key} was`);
-      if (after === null) folded.delete(key);
-      else folded.set(key, before === null ? after : { ...record, ...after });
+      if (after === undefined) folded.delete(key);
+      else if (before === undefined) folded.set(key, after);
+      else {
+        const kept = Object.entries(record ?? {}).filter(([name]) => !fields.includes(name));
+        folded.set(key, { ...Object.fromEntries(kept), ...after });
+      }
     }
   }
   const stored = new Map(
     TABLES.flatMap((table) => tables[table]!.map((one) => [`${table} ${String(one['id'])}`, one])),
   );
   for (const key of new Set([...folded.keys(), ...stored.keys()]))
-    if (!isSame(folded.get(key), stored.get(key))) faults.push(`${key} is stored otherwise`);
+    if (!isDeepStrictEqual(folded.get(key), stored.get(key))) faults.push(`${key} is stored otherwise`);
   expect(faults).toEqual([]);
   expect(stored.size).toBeGreaterThan(0);
 }

@@ -131,10 +131,19 @@ test('where the browser keeps nothing, it says so and goes on', async ({ page })
     };
   });
   await openSample(page);
-  await expect(page.getByRole('alert')).toContainText('does not let Yardmist keep anything');
+  const banner = page.getByRole('alert').filter({ hasText: 'does not let Yardmist keep anything' });
+  await expect(banner).toContainText('Nothing more is written until it can be kept.');
   await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
+  // Nothing is shown as done that was not kept.
+  await page.getByRole('button', { name: /Take out|Put back/ }).click();
+  await expect(page.getByText(/Nothing was changed\.$/)).toBeVisible();
+  await banner.getByRole('button', { name: 'Go on all the same' }).click();
   await page.getByRole('button', { name: /Take out|Put back/ }).click();
   await expect(page.getByText(/^(Took out|Put back) \w+/)).toBeVisible();
+  await expect(banner).toContainText('1 line of the daybook is only in this window.');
+  const saving = page.waitForEvent('download');
+  await banner.getByRole('button', { name: 'Save to a file' }).click();
+  expect((await saving).suggestedFilename()).toMatch(/\.yardmist\.zip$/);
 });
 
 test('after the first visit it works without any network', async ({ page, context }) => {

@@ -277,6 +277,6 @@ export class HouseholdStore {
 
   /** What is kept of earlier days, the newest first. */
   async loadSnapshots(): Promise<Result<Snapshot[], StoreFault>> {
-    return this.attempt((database) => database.snapshots.orderBy('day').reverse().toArray());
+    return this.attempt(async (database) => (await database.snapshots.orderBy('day').toArray()).toReversed());
   }
 }

@@ -26,7 +26,8 @@ export interface RecordOf {
   events: DaybookEvent;
 }
 
-const CLASS_OF: { [T in TableName | 'events']: new () => RecordOf[T] } = {
+/** The class of each table's records. */
+export const CLASS_OF: { [T in TableName | 'events']: new () => RecordOf[T] } = {
   items: Item,
   lots: Lot,
   places: Place,

@@ -1,3 +1,4 @@
+export { getTextLimit } from './limits.ts';
 export { dropAbsent } from './absent.ts';
 export * from './ids.ts';
 export * from './item.ts';

@@ -12,6 +12,7 @@ export function FindField() {
       fallback={
         <div className={findFrameClass}>
           <input
+            maxLength={200}
             id="find-box"
             aria-label="Where is the…"
             placeholder="Where is the…"

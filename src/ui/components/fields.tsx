@@ -1,35 +1,71 @@
 import { Field, Input, Label, Select } from '@headlessui/react';
 import {
   useState,
+  type FormEvent,
   type InputHTMLAttributes,
   type ReactNode,
   type SelectHTMLAttributes,
   type TextareaHTMLAttributes,
 } from 'react';
+import { getTextLimit } from '../../core/records/index.ts';
 import { explained } from './explained.ts';
 
 const boxClass =
   'h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
 
-/** A labelled input with its fault in words right under it. */
+/** What is read as an amount or a list of words is never longer. */
+const USUAL_LIMIT = 400;
+/** From this share of what it takes on, a field says how many letters are left. */
+const CLOSE = 0.8;
+
+/** How much a field takes, by the class of the record that it goes into, and how much of it is left. */
+function useLimit(of: string | undefined, own: number | undefined) {
+  const limit = own ?? (of === undefined ? USUAL_LIMIT : getTextLimit(of));
+  const [length, setLength] = useState(0);
+  const left = limit - length;
+  return {
+    maxLength: limit,
+    onInput: (event: FormEvent<HTMLInputElement | HTMLTextAreaElement>) => setLength(event.currentTarget.value.length),
+    told: length >= CLOSE * limit && length > 0 ? <LettersLeft left={left} /> : null,
+  };
+}
+
+function LettersLeft({ left }: { left: number }) {
+  return (
+    <p
+      role="status"
+      className="mt-0.5 text-sm text-stone"
+      {...explained('What this field takes at most, less the letters that stand in it.')}
+    >
+      {left === 1 ? '1 letter' : `${left} letters`} left
+    </p>
+  );
+}
+
+/** A labelled input with its fault in words right under it. `of`: the field of a record that it goes into. */
 export function TextField({
   label,
   fault,
   hint,
   how,
+  of,
+  maxLength,
   ...rest
 }: InputHTMLAttributes<HTMLInputElement> & {
   label: string;
+  of?: string;
   fault?: string;
   hint?: string;
   /** How the figure in the hint was made. */
   how?: string;
   ref?: React.Ref<HTMLInputElement>;
 }) {
+  const { told, ...limits } = useLimit(of, maxLength);
   return (
     <Field className="min-w-0">
       <Label className="block text-sm text-stone">{label}</Label>
-      <Input className={boxClass} aria-invalid={fault ? true : undefined} autoComplete="off" {...rest} />
+      <Input className={boxClass} aria-invalid={fault ? true : undefined} autoComplete="off" {...limits} {...rest} />
+      {told}
       {fault ? (
         <p role="alert" className="mt-0.5 text-sm font-semibold text-madder">
           {fault}
@@ -69,13 +105,17 @@ export function AreaField({
   label,
   fault,
   hint,
+  of,
+  maxLength,
   ...rest
 }: TextareaHTMLAttributes<HTMLTextAreaElement> & {
   label: string;
+  of?: string;
   fault?: string;
   hint?: string;
   ref?: React.Ref<HTMLTextAreaElement>;
 }) {
+  const { told, ...limits } = useLimit(of, maxLength);
   return (
     <label className="block">
       <span className="block text-sm text-stone">{label}</span>
@@ -83,8 +123,10 @@ export function AreaField({
         rows={2}
         aria-invalid={fault ? true : undefined}
         className="w-full rounded border border-stone/60 bg-white px-2 py-1 aria-invalid:border-2 aria-invalid:border-madder"
+        {...limits}
         {...rest}
       />
+      {told}
       {fault ? (
         <span role="alert" className="block text-sm font-semibold text-madder">
           {fault}

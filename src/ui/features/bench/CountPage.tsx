@@ -192,6 +192,7 @@ function OnePlace({
                 </span>
               </label>
               <input
+                maxLength={40}
                 aria-label={`Left of ${item.name}`}
                 aria-invalid={read(entry).isBad || undefined}
                 placeholder={getAmount(item, lot) > 0 ? 'as it says' : ''}
@@ -246,6 +247,7 @@ function AlsoThere({ known, onAdd }: { known: ReadonlySet<LotId>; onAdd: (id: Lo
       <label className="block">
         <span className="block text-sm text-stone">What else is there?</span>
         <input
+          maxLength={40}
           className="h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9"
           placeholder="its name, or a part of it"
           value={text}

@@ -74,6 +74,7 @@ export function DaybookPage() {
     <Page title="Daybook">
       <div className="flex flex-wrap items-center gap-4 px-4 py-2 md:px-5">
         <input
+          maxLength={200}
           type="search"
           aria-label="Narrow the daybook"
           placeholder="narrow by words"

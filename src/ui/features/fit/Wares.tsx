@@ -83,6 +83,7 @@ function WareForm({ onDone }: { onDone: () => void }) {
   const text = (field: 'name' | 'width' | 'depth' | 'height' | 'cost' | 'most', label: string) => (
     <TextField
       label={label}
+      of={field === 'name' ? 'settings.wares.name' : undefined}
       value={fields[field]}
       disabled={isOwn && (field === 'width' || field === 'depth' || field === 'height')}
       fault={faults[field]}

@@ -107,7 +107,7 @@ function SettingsForm() {
       }}
     >
       <h2 className="font-display text-lg font-semibold">The household</h2>
-      <TextField label="Name" {...fieldOf('name')} />
+      <TextField label="Name" of="settings.name" {...fieldOf('name')} />
       <SelectField
         label="Units"
         value={units}

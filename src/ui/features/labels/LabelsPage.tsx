@@ -100,6 +100,7 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
         <section aria-label="Which" className="flex min-h-0 min-w-0 flex-col lg:w-[38%]">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-2">
             <input
+              maxLength={200}
               type="search"
               aria-label="Narrow the labels"
               placeholder="narrow by words or code"

@@ -96,7 +96,7 @@ function OwnWords({ row }: { row: LabelRow }) {
       <TextField
         label="In large, in your own words"
         placeholder={lines[0] ?? ''}
-        maxLength={60}
+        of="places.label.words"
         value={text}
         hint={own === '' ? 'Left empty, it says what is in there now.' : undefined}
         onChange={(event) => setText(event.target.value)}

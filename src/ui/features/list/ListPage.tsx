@@ -366,6 +366,7 @@ function FaultCell({
       }}
     >
       <input
+        maxLength={2000}
         aria-label={name}
         aria-invalid
         className="h-8 w-full min-w-32 rounded border-2 border-madder bg-white px-1.5"

@@ -274,6 +274,7 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
         </select>
       </div>
       <input
+        maxLength={300}
         type="text"
         aria-label={`What is ${name}`}
         autoComplete="off"

@@ -127,7 +127,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
           label={chosen ? `Keep “${chosen.name}” as` : 'Keep how it stands as'}
           value={name}
           placeholder="a name"
-          maxLength={60}
+          of="places.room.arrangements.name"
           onChange={(event) => setName(event.target.value)}
         />
         <Button type="submit" disabled={isRunning || isFull}>

@@ -82,6 +82,7 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const text = (path: string, label: string, hint?: string) => (
     <TextField
       label={label}
+      of={path === 'name' ? 'places.name' : path.endsWith('.name') ? 'places.room.stations.name' : undefined}
       hint={hint}
       fault={faultOf(path)}
       {...register(path as 'name', { onChange: draw, shouldUnregister: false })}

@@ -151,7 +151,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       <dl>
         <Row name="Inside">{formatSizes([slot.widthMm, slot.depthMm, slot.heightMm], units)}</Row>
       </dl>
-      <TextField label="Name" fault={faultOf('name')} {...register('name')} />
+      <TextField label="Name" of="places.name" fault={faultOf('name')} {...register('name')} />
       <div className="grid grid-cols-2 items-start gap-3">
         <SelectField label="Opens" {...register('opening')}>
           {OPENINGS.map((one) => (

@@ -118,7 +118,12 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const isTall = tips && (unitSpec.heightMm > 750 || unitSpec.heightMm > 2.5 * unitSpec.depthMm);
 
   const text = (name: keyof UnitFields, label: string) => (
-    <TextField label={label} fault={faultOf(name)} {...register(name)} />
+    <TextField
+      label={label}
+      of={name === 'name' ? 'places.name' : undefined}
+      fault={faultOf(name)}
+      {...register(name)}
+    />
   );
   return (
     <form

@@ -147,6 +147,7 @@ export function ScanPage() {
           <label className="min-w-48 flex-1">
             <span className="block text-sm text-stone">Code on the label</span>
             <input
+              maxLength={60}
               ref={field}
               autoFocus
               autoComplete="off"

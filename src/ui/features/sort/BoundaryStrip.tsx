@@ -171,6 +171,7 @@ function BoundaryField({
   };
   return (
     <input
+      maxLength={40}
       aria-label={`Boundary ${index + 1} of ${label}, typed`}
       title="Empty it to have one boundary less."
       className="h-11 w-22 rounded border border-thread bg-paper px-2 text-ink md:h-7"

@@ -29,6 +29,7 @@ export function TagWords({ kind, tags }: { kind: Kind; tags: readonly string[] }
         aria-label={`Tags that ${wordKindPlural(kind).toLowerCase()} are sorted by`}
         className="h-11 w-64 rounded border border-thread bg-paper px-2 text-ink md:h-8"
         placeholder={used.length > 0 ? `such as ${used.slice(0, 3).join(', ')}` : 'no thing of this kind has a tag yet'}
+        maxLength={MOST_TAGS * (MOST_SIGNS + 2)}
         value={text ?? tags.join(', ')}
         onChange={(event) => setText(event.target.value)}
         onBlur={save}

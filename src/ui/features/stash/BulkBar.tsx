@@ -104,6 +104,7 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
         >
           <input
             aria-label="Uses a month, for all"
+            maxLength={10}
             placeholder="uses a month"
             className={`${barClass} w-28`}
             value={uses}

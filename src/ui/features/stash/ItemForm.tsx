@@ -253,7 +253,7 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
           {text('tags', 'Tags', 'With commas between')}
         </div>
       </details>
-      <AreaField label="Notes" {...register('notes')} />
+      <AreaField label="Notes" of="items.notes" {...register('notes')} />
       <div className="grid grid-cols-2 gap-2 pt-1">
         <Button look="strong" type="submit" disabled={isSaving}>
           Save

@@ -50,10 +50,26 @@ interface KindFieldsProps {
   readonly fields: ItemFields;
 }
 
+/** Fields whose text is kept as it is, and where. */
+const TEXT_OF: Partial<Record<keyof ItemFields, string>> = {
+  name: 'items.name',
+  source: 'items.source',
+  fibre: 'items.fabric.fibre',
+  weave: 'items.fabric.weave',
+  garment: 'items.pattern.garment',
+  publisher: 'items.pattern.publisher',
+  era: 'items.pattern.era',
+  sizes: 'items.pattern.sizes',
+  use: 'items.thread.use',
+  type: 'items.box.type',
+  size: 'items.box.size',
+  forWhat: 'items.kit.forWhat',
+};
+
 /** Makers of the fields that most kinds are asked by. */
 export function createFieldMakers({ register, faultOf, units }: FormOf) {
   const text = (name: keyof ItemFields, label: string, hint?: string, list?: string) => (
-    <TextField label={label} hint={hint} fault={faultOf(name)} list={list} {...register(name)} />
+    <TextField label={label} of={TEXT_OF[name]} hint={hint} fault={faultOf(name)} list={list} {...register(name)} />
   );
   const select = (name: keyof ItemFields, label: string, of: readonly string[], words: (one: never) => string) => (
     <SelectField label={label} {...register(name)}>
@@ -208,7 +224,7 @@ export function KindFields({ of: form, fields, isFromNothing }: KindFieldsProps 
             {text('forWhat', 'For', 'What it will be')}
             {select('kitState', 'How far', KIT_STATES, wordKitState)}
           </Pair>
-          <AreaField label="What belongs in it, one a line" rows={4} {...register('parts')} />
+          <AreaField label="What belongs in it, one a line" rows={4} maxLength={5000} {...register('parts')} />
           {text('count', 'How many')}
         </>
       )}

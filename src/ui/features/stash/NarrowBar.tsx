@@ -77,6 +77,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
       }}
     >
       <input
+        maxLength={200}
         type="search"
         aria-label="Words to narrow by"
         placeholder="narrow by words"
@@ -170,6 +171,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
       {isNaming ? (
         <span className="flex items-center gap-2">
           <input
+            maxLength={60}
             aria-label="Name of this look"
             autoFocus
             className={`${barClass} w-36`}

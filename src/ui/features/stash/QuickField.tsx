@@ -18,6 +18,7 @@ export function QuickField({ kind, units }: { kind: Kind; units: UnitSystem }) {
       <Suspense
         fallback={
           <input
+            maxLength={300}
             id="quick-line"
             type="text"
             aria-label="Add in one line"

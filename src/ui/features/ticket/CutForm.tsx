@@ -109,7 +109,7 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
           <TextField
             label="For which project"
             placeholder="if you like"
-            maxLength={120}
+            of="events.forWhat"
             list="cut-projects"
             value={forWhat}
             onChange={(event) => setForWhat(event.target.value)}

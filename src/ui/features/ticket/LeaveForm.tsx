@@ -81,7 +81,7 @@ export function LeaveForm({
             finish((now) => createLend(now, lot.id, who, world.nowMs()));
           }}
         >
-          <TextField label="Lent to" value={who} onChange={(event) => setWho(event.target.value)} />
+          <TextField label="Lent to" of="lots.lentTo" value={who} onChange={(event) => setWho(event.target.value)} />
           <Button type="submit" className="mt-5 shrink-0" disabled={who.trim() === ''}>
             Lend
           </Button>

@@ -225,6 +225,7 @@ function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () =
     >
       <TextField
         label="For what"
+        of="lots.reserved.forWhat"
         autoFocus
         value={forWhat}
         fault={isTried && forWhat.trim() === '' ? 'Such as the boat curtains.' : undefined}
@@ -237,7 +238,7 @@ function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () =
         hint={`Empty: all that is free, ${formatAmount(free, unit, units)}`}
         onChange={(event) => setText(event.target.value)}
       />
-      <TextField label="Note" value={note} onChange={(event) => setNote(event.target.value)} />
+      <TextField label="Note" of="lots.reserved.note" value={note} onChange={(event) => setNote(event.target.value)} />
     </FormFrame>
   );
 }
