@@ -50,7 +50,9 @@ export async function expectFolded(page: Page): Promise<void> {
       const key = `${table} ${id}`;
       const record = folded.get(key);
       const fields = Object.keys({ ...before, ...after });
-      const was = Object.fromEntries(fields.flatMap((name) => (record && name in record ? [[name, record[name]]] : [])));
+      const was = Object.fromEntries(
+        fields.flatMap((name) => (record && name in record ? [[name, record[name]]] : [])),
+      );
       const isTold =
         before === undefined ? record === undefined || table === 'settings' : isDeepStrictEqual(was, before);
       if (!isTold) faults.push(`line ${nth} tells otherwise what ${key} was`);

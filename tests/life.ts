@@ -279,7 +279,9 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   createLabelWords: ({ now, leaf, text }) => labels.createLabelWords(now, 'mark', leaf.id, text),
   createLearn: ({ now, events, nowMs }) => learning.createLearn(now, events, nowMs),
   createMended: ({ now, item, text }) =>
-    mending.createMended(now, { table: 'items', id: item.id, raw: item, faults: [] }, { ...item, notes: text }),
+    mending.createMended(now, [
+      { of: { table: 'items', id: item.id, raw: item, faults: [] }, record: { ...item, notes: text } },
+    ]),
 };
 
 /** Exports that begin like an act and are none. */

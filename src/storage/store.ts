@@ -189,7 +189,9 @@ export class HouseholdStore {
 
   /** Those of the photos that are kept here, for a bundle. */
   async loadPhotos(ids: Iterable<PhotoId>): Promise<Result<Photo[], StoreFault>> {
-    const found = await this.attempt((database) => database.photos.bulkGet([...new Set(ids)]));
+    const wanted = [...new Set(ids)];
+    if (wanted.length === 0) return ok([]);
+    const found = await this.attempt((database) => database.photos.bulkGet(wanted));
     return found.ok ? ok(found.value.filter((photo) => photo !== undefined)) : found;
   }
 

@@ -1,10 +1,3 @@
 export { mendLots, mendRooms } from './mend.ts';
-export {
-  createMended,
-  proposeMend,
-  salvage,
-  type Apart,
-  type Proposal,
-  type RawHousehold,
-  type Salvaged,
-} from './salvage.ts';
+export { createMended, listMends, type Mend, type Proposal } from './propose.ts';
+export { salvage, type Apart, type RawHousehold, type Salvaged } from './salvage.ts';

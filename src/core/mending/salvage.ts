@@ -9,7 +9,6 @@ import {
   type RecordFault,
   type TableName,
 } from '../records/index.ts';
-import { fail, ok, type Result } from '../result/index.ts';
 import {
   applyChanges,
   checkInvariants,
@@ -17,7 +16,6 @@ import {
   EMPTY_HOUSEHOLD,
   isSame,
   passWhole,
-  type Draft,
   type WholeChronicle,
 } from '../daybook/index.ts';
 import { mendLots, mendRooms } from './mend.ts';
@@ -205,54 +203,4 @@ function conclude(
   const lines = changes.length > 0 ? [...events, last] : [...events];
   const whole = passWhole({ household, events: lines });
   return whole.ok ? whole.value : null;
-}
-
-/** The nearest value that a field can have, for the commonest faults; undefined where it is better left out. */
-function findNearest(rule: string, value: unknown, limit: unknown): unknown {
-  if (rule === 'maxLength' && typeof value === 'string' && typeof limit === 'number') return value.slice(0, limit);
-  if ((rule === 'min' || rule === 'max') && typeof value === 'number' && typeof limit === 'number') return limit;
-  return undefined;
-}
-
-/** One field of a record set apart that does not read, and what is proposed for it. */
-export interface Proposal {
-  readonly path: string;
-  readonly is: unknown;
-  /** Undefined: it is left out. */
-  readonly nearest: unknown;
-}
-
-/** Proposes the nearest record that can be kept; null where one cannot be made of it without guessing. */
-export function proposeMend({ table, raw, faults }: Apart): { record: Fields; proposals: readonly Proposal[] } | null {
-  if (table === 'events' || !isFields(raw)) return null;
-  const record = structuredClone(raw);
-  const proposals: Proposal[] = [];
-  for (const { path, rule, message } of faults) {
-    const steps = path.split('.');
-    let at: unknown = record;
-    for (const step of steps.slice(0, -1)) at = isFields(at) || Array.isArray(at) ? (at as Fields)[step] : undefined;
-    const field = steps.at(-1)!;
-    if (!isFields(at)) return null;
-    const is = at[field];
-    const limit = Number(/-?\d+(?:\.\d+)?(?!.*\d)/.exec(message)?.[0] ?? Number.NaN);
-    const nearest = findNearest(rule, is, limit);
-    if (nearest === undefined) delete at[field];
-    else at[field] = nearest;
-    proposals.push({ path, is, nearest });
-  }
-  return parseRecord(table, record).ok ? { record, proposals } : null;
-}
-
-/** Puts a record back that was set apart, as it was mended: a line like any other, which can be taken back. */
-export function createMended(
-  household: Household,
-  { table, id }: Apart,
-  record: Fields,
-): Result<Draft, { readonly code: 'nothing-changed' }> {
-  if (table === 'events') return fail({ code: 'nothing-changed' });
-  const before =
-    table === 'settings' ? household.settings : ((household[table] as ReadonlyMap<string, object>).get(id) ?? null);
-  const change = createChange(table, id, before, record);
-  const subject = typeof record['name'] === 'string' ? record['name'] : 'a record';
-  return change ? ok({ type: 'mended', subject, changes: [change] }) : fail({ code: 'nothing-changed' });
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { proposeMend } from '../../core/mending/index.ts';
+import { listMends } from '../../core/mending/index.ts';
 import type { KeptApart } from '../../storage/index.ts';
 import { useApp } from '../state/app.ts';
 import { saveRaw } from '../state/backup.ts';
@@ -35,8 +35,12 @@ export function ApartBanner() {
   const dropApart = useApp((state) => state.dropApart);
   const [isOpen, setOpen] = useState(false);
   if (apart.length === 0) return null;
+  const mends = listMends(apart);
   return (
-    <section aria-label="Set apart" className="no-print border-b border-thread bg-weld/25 px-5 py-2 text-sm">
+    <section
+      aria-label="Set apart"
+      className="no-print border-b border-l-4 border-b-thread border-l-weld bg-linen px-5 py-2 text-sm"
+    >
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <p
           role="status"
@@ -53,33 +57,33 @@ export function ApartBanner() {
         </Button>
       </div>
       {isOpen && (
-        <ul aria-label="What is set apart" className="mt-2 max-h-72 space-y-2 overflow-y-auto">
-          {apart.map((one) => {
-            const mend = proposeMend(one);
-            return (
-              <li key={one.n} className="dotted-row py-1">
-                <p className="font-semibold">{nameOf(one, (id) => items?.get(id as never)?.name)}</p>
-                {one.faults.slice(0, 4).map((fault) => (
-                  <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>
-                ))}
-                {mend?.proposals.map(({ path, is, nearest }) => (
-                  <p key={path} className="break-words text-stone">
-                    “{show(is)}” {nearest === undefined ? 'would be left out' : `would become “${show(nearest)}”`}
-                  </p>
-                ))}
-                <span className="flex gap-4">
-                  {mend && (
-                    <Button look="quiet" onClick={() => void putRight(one, mend.record)}>
-                      Put it right
-                    </Button>
-                  )}
-                  <Button look="quiet" onClick={() => void dropApart([one])}>
-                    Let it go
+        <ul aria-label="What is set apart" className="mt-2 max-h-48 space-y-2 overflow-y-auto">
+          {mends.map((mend) => (
+            <li key={mend.of.n} className="dotted-row py-1">
+              <p>
+                <strong>{nameOf(mend.of, (id) => items?.get(id as never)?.name)}</strong>
+                {mend.others.length > 0 && `, with its ${wordCount(mend.others.length, 'lot')}`}
+              </p>
+              {mend.of.faults.slice(0, 4).map((fault) => (
+                <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>
+              ))}
+              {mend.proposals.map(({ path, is, nearest }) => (
+                <p key={path} className="break-words">
+                  “{show(is)}” {nearest === undefined ? 'would be left out' : `would become “${show(nearest)}”`}
+                </p>
+              ))}
+              <span className="flex gap-4">
+                {mend.records && (
+                  <Button look="quiet" onClick={() => void putRight(mend, [mend.of, ...mend.others])}>
+                    Put it right
                   </Button>
-                </span>
-              </li>
-            );
-          })}
+                )}
+                <Button look="quiet" onClick={() => void dropApart([mend.of, ...mend.others])}>
+                  Let it go
+                </Button>
+              </span>
+            </li>
+          ))}
         </ul>
       )}
     </section>

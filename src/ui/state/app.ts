@@ -11,7 +11,7 @@ import {
   type WholeChronicle,
 } from '../../core/daybook/index.ts';
 import type { ActFault } from '../../core/acts/index.ts';
-import type { Apart, RawHousehold } from '../../core/mending/index.ts';
+import type { Apart, Mend, RawHousehold } from '../../core/mending/index.ts';
 import type {
   Chronicle,
   DaybookEvent,
@@ -91,7 +91,7 @@ interface AppState {
   /** Tries again to keep what is only in this window. */
   readonly keepAgain: () => Promise<boolean>;
   readonly goOnUnkept: () => void;
-  readonly putRight: (apart: KeptApart, record: Record<string, unknown>) => Promise<boolean>;
+  readonly putRight: (mend: Mend, apart: readonly KeptApart[]) => Promise<boolean>;
   readonly dropApart: (apart: readonly KeptApart[]) => Promise<boolean>;
   readonly show: (ticket: Ticket | null) => void;
   readonly setCutting: (isCutting: boolean) => void;
@@ -391,13 +391,10 @@ export const useApp = create<AppState>()((set, get) => {
         return true;
       }),
     goOnUnkept: () => set({ isUnkept: true }),
-    putRight: async (apart, record) => {
+    putRight: async ({ records }, apart) => {
       const { createMended } = await import('../../core/mending/index.ts');
-      const isDone = await get().act(
-        (now) => createMended(now, apart as Apart, record),
-        'It is back among the others.',
-      );
-      return isDone && get().dropApart([apart]);
+      const isDone = await get().act((now) => createMended(now, records ?? []), 'It is back among the others.');
+      return isDone && get().dropApart(apart);
     },
     dropApart: (apart) =>
       inTurn(async () => {

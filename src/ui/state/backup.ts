@@ -15,18 +15,20 @@ const DAY_MS = 86_400_000;
 const isSameBytes = (a: Uint8Array, b: Uint8Array) => a.length === b.length && a.every((byte, i) => byte === b[i]);
 
 /** The file of everything, with the photos that things name, once it was read back and says the same; or why not. */
-export async function packEverything(): Promise<{ ok: true; bytes: Uint8Array } | { ok: false; text: string }> {
+export async function packEverything(): Promise<
+  { ok: true; bytes: Uint8Array; without: string } | { ok: false; text: string }
+> {
   const { household, events } = useApp.getState();
   if (!household) return { ok: false, text: 'There is nothing to save yet.' };
   const photos = await photoStore.loadPhotos(listPhotoIds(household));
-  if (!photos.ok) return { ok: false, text: `The photos could not be read. ${wordStoreFault(photos.fault)}` };
   const { parseBundle, toBundle } = await import('../../core/formats/index.ts');
-  const bytes = toBundle({ household, events, photos: photos.value });
+  // Better a file without the photos than none.
+  const bytes = toBundle({ household, events, photos: photos.ok ? photos.value : [] });
   // A copy that does not read back is no copy.
   const proof = parseBundle(bytes);
   if (!proof.ok) return { ok: false, text: `It would not read back (${proof.fault[0]?.path ?? ''}).` };
   if (!isSameBytes(toBundle(proof.value), bytes)) return { ok: false, text: 'It would not come back the same.' };
-  return { ok: true, bytes };
+  return { ok: true, bytes, without: photos.ok ? '' : `The photos are not in it: ${wordStoreFault(photos.fault)}` };
 }
 
 function nameFile(name: string): string {
@@ -49,6 +51,10 @@ export async function saveEverything(): Promise<void> {
   }
   const name = nameFile(household!.settings.name);
   saveFile(packed.bytes, name, 'application/zip');
+  if (packed.without !== '') {
+    tell({ tone: 'fault', text: `Saved ${name}. ${packed.without}`, canUndo: false });
+    return;
+  }
   rememberSaved();
   tell({ tone: 'done', text: `Saved ${name}; it was read back and is whole.`, canUndo: false });
 }

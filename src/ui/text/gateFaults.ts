@@ -24,7 +24,7 @@ export function wordFieldFault({ path, rule, message }: RecordFault): string {
   const limit = /(-?\d+)(?!.*\d)/.exec(message)?.[1] ?? '';
   switch (rule) {
     case 'maxLength':
-      return `${field} takes at most ${limit} letters.`;
+      return `${field} can have at most ${limit} letters.`;
     case 'minLength':
       return `${field} cannot be empty.`;
     case 'max':
