@@ -26,7 +26,7 @@ import { placementFigures } from './placement.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
 import { createImport } from '../src/core/acts/index.ts';
-import { applyChanges } from '../src/core/daybook/index.ts';
+import { applyChanges } from '../src/core/daybook/fold.ts';
 
 export interface Figure {
   readonly name: string;

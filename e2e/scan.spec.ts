@@ -1,3 +1,4 @@
+import { findChromium } from '../tools/chromium.mjs';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -33,7 +34,7 @@ const film = writeFilm(BATTING.code);
 test.use({
   permissions: ['camera'],
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
+    executablePath: findChromium() ?? undefined,
     args: [
       '--no-sandbox',
       '--disable-dev-shm-usage',

@@ -1,6 +1,6 @@
 import * as acts from '../src/core/acts/index.ts';
+import { foldEvents } from '../src/core/daybook/fold.ts';
 import {
-  foldEvents,
   getUndoable,
   listTakenBack,
   passGate,

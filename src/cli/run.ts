@@ -6,7 +6,7 @@ import { getFetchSeconds, type Chronicle, type Plan, type PlanId, type World } f
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
 import { createAdopt } from '../core/acts/index.ts';
-import { applyChanges, stampEvent } from '../core/daybook/index.ts';
+import { passGate, stampEvent } from '../core/daybook/index.ts';
 
 /** Where a command speaks to, and its clock. */
 export interface Terminal {
@@ -112,10 +112,10 @@ function runPlan(args: string[], terminal: Terminal): ExitCode {
     const plan: Plan = createPlan(run, solution, seed, `plan-${seed}-${run.steps}` as PlanId, terminal.nowMs());
     const world: World = { nowMs: terminal.nowMs, createId: () => `adopt-${plan.id}-${chronicle.events.length}` };
     const draft = createAdopt(household, plan, household.settings.name, terminal.nowMs());
-    const next = draft.ok ? applyChanges(household, draft.value.changes) : draft;
-    if (!draft.ok || !next.ok) throw new Error('a fresh plan cannot be adopted');
-    const events = [...chronicle.events, stampEvent(draft.value, chronicle.events.length, world)];
-    writeFileSync(values.out, toBundle({ household: next.value, events }));
+    const step = draft.ok ? passGate(household, stampEvent(draft.value, chronicle.events.length, world)) : draft;
+    if (!step.ok) throw new Error('a fresh plan cannot be adopted');
+    const events = [...chronicle.events, step.value.event];
+    writeFileSync(values.out, toBundle({ ...chronicle, household: step.value.household, events }));
   }
   if (values.json) terminal.print(JSON.stringify(report, null, 2));
   else {

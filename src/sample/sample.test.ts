@@ -3,7 +3,8 @@ import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 import { createKitchenHousehold } from './kitchen.ts';
-import { checkInvariants, foldEvents } from '../core/daybook/index.ts';
+import { foldEvents } from '../core/daybook/fold.ts';
+import { checkInvariants } from '../core/daybook/index.ts';
 
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();

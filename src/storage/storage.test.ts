@@ -7,7 +7,8 @@ import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from './database.ts';
 import { HouseholdStore } from './index.ts';
 import { createImport, createTakeOut } from '../core/acts/index.ts';
-import { foldEvents, passGate, passWhole, stampEvent, type Step } from '../core/daybook/index.ts';
+import { foldEvents } from '../core/daybook/fold.ts';
+import { passGate, passWhole, stampEvent, type Step } from '../core/daybook/index.ts';
 
 const pass = (chronicle: Chronicle) => {
   const whole = passWhole(chronicle);

@@ -6,7 +6,12 @@ import { useApp } from './state/app.ts';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
-void useApp.getState().open();
+/** The household of each day is kept at the first look: when it is opened, or come back to after midnight. */
+const keepDay = () => void import('./state/backup.ts').then(({ keepSnapshot }) => keepSnapshot());
+void useApp.getState().open().then(keepDay);
+document.addEventListener('visibilitychange', () => {
+  if (document.visibilityState === 'visible') keepDay();
+});
 if (import.meta.env.PROD) void import('./state/offline.ts').then(({ keepOffline }) => keepOffline());
 createRoot(root).render(
   <StrictMode>

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import type { LotId, PlaceId } from '../records/index.ts';
 import { type Found, compareCount, createCountPlace, listToCount } from './countActs.ts';
-import { applyChanges, checkInvariants } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { checkInvariants } from '../daybook/index.ts';
 
 const A1 = 'cube-A1' as PlaceId;
 const cloth = createCloth('blue');

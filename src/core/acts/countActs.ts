@@ -5,7 +5,8 @@ import { createPlaceTree, formatPlaceName } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createCount } from './livingActs.ts';
 import { createNotFound } from './moveActs.ts';
-import { applyChanges, createChange } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { createChange } from '../daybook/index.ts';
 
 /** What was found of one lot in the place that is counted. */
 export interface Found {

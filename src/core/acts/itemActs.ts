@@ -117,12 +117,34 @@ export function createSaveItem(household: Household, item: Item, lots: readonly 
   return ok({ type: before ? 'changed' : 'received', subject: item.name, changes });
 }
 
-/** Takes an item out of the catalogue with all its lots. What was wrapped with them lies out. */
+/** What was asked of plans for these lots, and groups that they were put into by hand, is asked no more. */
+function releaseFromSettings({ settings }: Household, gone: ReadonlySet<string>): Change | null {
+  const next = { ...settings };
+  if (settings.handPicks?.some((one) => gone.has(one.lotId)))
+    next.handPicks = settings.handPicks.filter((one) => !gone.has(one.lotId));
+  if (settings.wishes?.some((wish) => wish.lotIds.some((id) => gone.has(id))))
+    next.wishes = settings.wishes.flatMap((wish) => {
+      const lotIds = wish.lotIds.filter((id) => !gone.has(id));
+      const isAbout = lotIds.length > 0 || wish.lotIds.length === 0;
+      return isAbout ? [{ ...wish, lotIds }] : [];
+    });
+  return createChange('settings', 'household', settings, next);
+}
+
+/** Takes an item out of the catalogue with all its lots; what points to them is released. What was wrapped with them lies out. */
 export function createRemoveItem(household: Household, item: Item, nowMs: number): Act {
   const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
   const others = lots.flatMap((lot) => createReleaseWrapped(household, lot.id, nowMs));
+  const gone = new Set<string>(lots.map((lot) => lot.id));
+  const scraps = [...household.items.values()].flatMap((one) => {
+    if (one.id === item.id || one.scrap?.parentItemId !== item.id) return [];
+    const { parentItemId: _parent, ...scrap } = one.scrap;
+    return createChange('items', one.id, one, { ...one, scrap }) ?? [];
+  });
   const changes = [
-    ...others.filter((change) => !lots.some((lot) => lot.id === change.id)),
+    ...scraps,
+    releaseFromSettings(household, gone),
+    ...others.filter((change) => !gone.has(change.id)),
     ...lots.map((lot) => createChange('lots', lot.id, lot, null)),
     createChange('items', item.id, household.items.get(item.id) ?? null, null),
   ].filter((change) => change !== null);

@@ -7,7 +7,8 @@ import type { DaybookEvent, Household, LotId, World } from '../records/index.ts'
 import { createRemoveItem } from './itemActs.ts';
 import { createCut, createMove, createPutBack, createTakeOut } from './lotActs.ts';
 import { createSavePlaces } from './placeActs.ts';
-import { type Draft, applyChanges, checkInvariants, foldEvents, getUndoable, stampEvent } from '../daybook/index.ts';
+import { applyChanges, foldEvents } from '../daybook/fold.ts';
+import { type Draft, checkInvariants, getUndoable, stampEvent } from '../daybook/index.ts';
 import { computeContents, computeStanding, groupLotsByPlace } from '../whereabouts/index.ts';
 
 const NOW = 1_800_000_000_000;

@@ -3,7 +3,8 @@ import { createInstance } from '../../../tests/instances.ts';
 import { ACTS, Life, listActs } from '../../../tests/life.ts';
 import { createChronicle, createSampleHousehold } from '../../sample/index.ts';
 import { createKitchenHousehold } from '../../sample/kitchen.ts';
-import { checkInvariants, foldEvents, getUndoable } from '../daybook/index.ts';
+import { foldEvents } from '../daybook/fold.ts';
+import { checkInvariants, getUndoable } from '../daybook/index.ts';
 import { parseBundle, toBundle } from '../formats/index.ts';
 import type { Chronicle } from '../records/index.ts';
 

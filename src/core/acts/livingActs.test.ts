@@ -6,7 +6,7 @@ import type { Act } from './act.ts';
 import { WAYS_OUT, createCount, createGone, createLend, createReturn, createUse } from './livingActs.ts';
 import { createPutBack } from './lotActs.ts';
 import { createNotFound } from './moveActs.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 import { computeTidyRound } from '../whereabouts/index.ts';
 
 const places = createUnit('cube', { columns: 3, widthMm: 1122 });

@@ -6,7 +6,8 @@ import { createRemoveItem, createSaveItem } from './itemActs.ts';
 import { createCut, createMove, createPutBack, createTakeOut } from './lotActs.ts';
 import { createCarryAll } from './planActs.ts';
 import { createSaveSettings } from './settingsActs.ts';
-import { applyChanges, getUndoable, stampEvent } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { getUndoable, stampEvent } from '../daybook/index.ts';
 
 const cloth = createCloth('cloth', { forms: ['stack', 'loose'] });
 const tool = createThing('tool');

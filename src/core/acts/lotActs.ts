@@ -1,5 +1,5 @@
 import { fitReserved } from '../daybook/index.ts';
-import { computePackages, getWholeLot, withAmount } from '../measure/index.ts';
+import { computePackages, getAmount, getAmountUnit, getWholeLot, withAmount } from '../measure/index.ts';
 import {
   type AmountUnit,
   type Household,
@@ -143,7 +143,10 @@ export function createMeasure(household: Household, id: LotId, measured: Measure
   if (!(value > 0)) return fail({ code: 'nothing-changed' });
   const able: Lot =
     unit === 'length' ? { ...lot, lengthMm: value } : way === 'count' ? { ...lot, units: Math.round(value) } : lot;
-  const next = { ...withAmount(item, able, value), amountSigma: sigma, measuredBy: way, sinceMs: nowMs };
+  const next: Lot = { ...withAmount(item, able, value), amountSigma: sigma, measuredBy: way, sinceMs: nowMs };
+  // Promised by spools and now told by length: the same share of it is promised.
+  const share = getAmountUnit(item, lot) === unit ? 1 : value / (getAmount(item, lot) || 1);
+  if (lot.reserved && share !== 1) next.reserved = lot.reserved.map((one) => ({ ...one, amount: one.amount * share }));
   const draft = createLotDraft('measured', item, lot, fitReserved(item, next));
   return draft.ok ? ok({ ...draft.value, amount: value, amountUnit: unit }) : draft;
 }

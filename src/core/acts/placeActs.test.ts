@@ -6,7 +6,8 @@ import { applyUnitSpec } from '../storage/boards.ts';
 import { computeStationPoint, createPlaceTree } from '../storage/index.ts';
 import { createRemoveRoom, createSavePlaces, findDisturbance, findRoomLoss } from './placeActs.ts';
 import { createAdopt } from './planActs.ts';
-import { applyChanges, checkInvariants } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { checkInvariants } from '../daybook/index.ts';
 import { previewPlan } from '../suppose/index.ts';
 import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
 

@@ -13,7 +13,8 @@ import {
 import { fail, ok } from '../result/index.ts';
 import { computeStationPoint, createPlaceTree, type PlaceTree } from '../storage/index.ts';
 import type { Act } from './act.ts';
-import { applyChanges, createChange } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { createChange } from '../daybook/index.ts';
 import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** A place without the furniture that goes. */

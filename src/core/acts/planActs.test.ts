@@ -13,7 +13,8 @@ import {
   listDifferences,
   listKept,
 } from './planActs.ts';
-import { applyChanges, checkInvariants } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { checkInvariants } from '../daybook/index.ts';
 
 const { household } = createSampleHousehold(1, 80);
 const tree = createPlaceTree(household.places);

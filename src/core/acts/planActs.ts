@@ -89,8 +89,8 @@ export function listDifferences(a: Plan, b: Plan): LotId[] {
 }
 
 /**
- * Adopts a plan: every lot in it gets its home there, the others lose theirs. Where things are does not
- * change yet. A plan that names a lot or place that is gone is refused whole.
+ * Adopts a plan: every lot in it gets its home there, and those for which it found none lose theirs; what it does not
+ * know, for it came since, keeps its home. Where things are does not change yet. A plan that names a lot or place that is gone is refused whole.
  */
 export function createAdopt(household: Household, plan: Plan, subject: string, nowMs: number): Act {
   const changes: (Change | null)[] = [];
@@ -105,9 +105,11 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
       changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: undefined }));
   changes.push(createChange('plans', plan.id, known, { ...plan, adoptedAtMs: nowMs }));
   const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
+  const without = new Set(plan.unplaced.map((one) => one.lotId));
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;
     const to = homes.get(lot.id);
+    if (!to && !without.has(lot.id)) continue;
     const next = to
       ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form }
       : { ...lot, homeId: undefined };

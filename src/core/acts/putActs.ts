@@ -5,7 +5,7 @@ import { fail, ok } from '../result/index.ts';
 import { computeSpace, type PlaceTree } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createMove, createPutBack } from './lotActs.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 import { computeContents, computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** How a place takes some things beside what lies in it now. */

@@ -3,7 +3,7 @@ import { createCloth, createHousehold, createLot, createUnit } from '../../../te
 import { DEFAULT_BOUNDS, type LotId } from '../records/index.ts';
 import type { Act } from './act.ts';
 import { createPick, createSetBounds, createSort, createSplit } from './sortActs.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 
 const cloth = createCloth('c');
 const household = createHousehold(createUnit('cube', {}), [cloth], [createLot(cloth)]);

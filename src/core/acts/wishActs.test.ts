@@ -4,7 +4,7 @@ import type { Household, LotId, Wish } from '../records/index.ts';
 import { parseRecord } from '../records/index.ts';
 import type { Act } from './act.ts';
 import { createLiftWish, createWish, findWish } from './wishActs.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 
 function apply(household: Household, draft: Act): Household {
   if (!draft.ok) throw new Error(draft.fault.code);

@@ -1,3 +1,4 @@
+import { addMonths as addToMonth, format } from 'date-fns';
 import { computePackage, computePackages, findHolder, getCloth, getHolder } from '../measure/index.ts';
 import {
   createLooseLot,
@@ -275,9 +276,7 @@ function completeBox(sketch: Sketch, base?: BoxSpec): BoxSpec {
 
 /** A day, so many months after an instant. */
 export function addMonths(fromMs: number, months: number): string {
-  const day = new Date(fromMs);
-  day.setUTCMonth(day.getUTCMonth() + months);
-  return day.toISOString().slice(0, 10);
+  return format(addToMonth(fromMs, months), 'yyyy-MM-dd');
 }
 
 /** Whom the thing becomes: its names, its station when none was said, and the time. */

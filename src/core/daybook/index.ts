@@ -1,8 +1,9 @@
 export { type Draft, stampEvent } from './draft.ts';
-export { EMPTY_HOUSEHOLD, type FoldFault, applyChanges, createChange, foldEvents, isSame } from './fold.ts';
+export { type FoldFault, createChange, isSame } from './fold.ts';
 export { fitReserved } from './fitReserved.ts';
 export { type GateFault, type Step, type WholeChronicle, passGate, passWhole } from './gate.ts';
 export { type InvariantFault, checkInvariants } from './invariants.ts';
 export { type MonthActs, computeMonthActs } from './months.ts';
 export { type MonthFlow, computeMonthFlows } from './tally.ts';
+export { rebaseChanges, type EditConflict, type Rebased } from './rebase.ts';
 export { type UndoPlan, getUndoable, listTakenBack, planUndo } from './undo.ts';

@@ -1,5 +1,5 @@
 import type { DaybookEvent, EventType } from '../records/index.ts';
-import { listMonths } from './tally.ts';
+import { listMonths, toMonth } from './tally.ts';
 import { listTakenBack } from './undo.ts';
 
 /** What the daybook has of a month: things that came, things that left for good, and times that something was used. */
@@ -14,7 +14,7 @@ export interface MonthActs {
 /** What was there from the start, or came by joining, did not come in. */
 const NOT_COMING: ReadonlySet<EventType> = new Set(['catalogued', 'undone', 'joined', 'merged']);
 
-/** The last `months` months, by the calendar of UTC, the oldest first; what was taken back is left out. */
+/** The last `months` months, the oldest first; what was taken back is left out. */
 export function computeMonthActs(events: readonly DaybookEvent[], months: number, nowMs: number): MonthActs[] {
   const byMonth = new Map<string, { came: number; left: number; used: number }>();
   const list = listMonths(months, nowMs);
@@ -22,7 +22,7 @@ export function computeMonthActs(events: readonly DaybookEvent[], months: number
   const undone = listTakenBack(events);
   for (const event of events) {
     if (NOT_COMING.has(event.type) || undone.has(event.id)) continue;
-    const sum = byMonth.get(new Date(event.atMs).toISOString().slice(0, 7));
+    const sum = byMonth.get(toMonth(event.atMs));
     if (!sum) continue;
     if (event.type === 'tookOut' || event.type === 'cut') sum.used += 1;
     for (const { table, before, after } of event.changes) {

@@ -1,3 +1,4 @@
+import { format, startOfMonth, subMonths } from 'date-fns';
 import type { Change, DaybookEvent, EventType, Household } from '../records/index.ts';
 import { listTakenBack } from './undo.ts';
 
@@ -28,16 +29,12 @@ function getFlow({ type, amount, amountUnit }: DaybookEvent, { before, after }: 
   return isWhole && amountUnit === 'length' ? -(amount ?? 0) : getLength(after) - getLength(before);
 }
 
-/** The last so many months by the calendar of UTC, the oldest first: `2026-11`. */
+/** The month of an instant by the sewist's own calendar: `2026-11`. */
+export const toMonth = (atMs: number) => format(atMs, 'yyyy-MM');
+
+/** The last so many months, the oldest first: `2026-11`. */
 export function listMonths(months: number, nowMs: number): string[] {
-  const list: string[] = [];
-  const day = new Date(nowMs);
-  day.setUTCDate(1);
-  for (let i = 0; i < months; i += 1) {
-    list.unshift(day.toISOString().slice(0, 7));
-    day.setUTCMonth(day.getUTCMonth() - 1);
-  }
-  return list;
+  return Array.from({ length: months }, (_, i) => format(subMonths(startOfMonth(nowMs), months - 1 - i), 'yyyy-MM'));
 }
 
 /**
@@ -57,7 +54,7 @@ export function computeMonthFlows(
   const undone = listTakenBack(events);
   for (const event of events) {
     if (NO_FLOW.has(event.type) || undone.has(event.id)) continue;
-    const flow = flows.get(new Date(event.atMs).toISOString().slice(0, 7));
+    const flow = flows.get(toMonth(event.atMs));
     if (!flow) continue;
     for (const change of event.changes) {
       if (change.table !== 'lots') continue;

@@ -8,7 +8,8 @@ import { BUNDLE_VERSION } from '../records/migrations.ts';
 import { computeDoorPoint, getWallLine, listWalls } from '../storage/index.ts';
 import { parseBundle, toBundle } from './index.ts';
 import { createAdopt, createCut } from '../acts/index.ts';
-import { applyChanges, stampEvent } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { stampEvent } from '../daybook/index.ts';
 
 function open(bytes: Uint8Array): Record<string, any> {
   return JSON.parse(strFromU8(unzipSync(bytes)['household.json']!)) as Record<string, any>;

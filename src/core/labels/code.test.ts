@@ -4,7 +4,7 @@ import { createHousehold, createLot, createThing, createUnit } from '../../../te
 import { createSampleHousehold } from '../../sample/index.ts';
 import { assignCodes, createCode, createLabelled, findByCode, formatCode, parseCode } from './index.ts';
 import type { LotId, PlaceId } from '../records/index.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 
 const LETTERS = '23456789BCDFGHJKLMNPQRSTVWXYZ';
 const none = new Set<string>();

@@ -3,8 +3,9 @@ import { createHousehold, createLot, createThing, createUnit } from '../../../te
 import type { Household, LotId, PlaceId } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { assignCodes, createCode, createLabelled, readScan, STAMMER_MS, type LastScan } from './index.ts';
-import { createPutInto, isOverFull, judgePut } from '../acts/index.ts';
-import { type Draft, applyChanges } from '../daybook/index.ts';
+import { createPutInto, createTakeOut, isOverFull, judgePut } from '../acts/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { type Draft } from '../daybook/index.ts';
 
 const done = (household: Household, act: { ok: boolean; value?: Draft }) => {
   const next = applyChanges(household, act.value!.changes);
@@ -52,12 +53,17 @@ const [ofShears, ofHam, ofA1, ofCube] = assignCodes(household, 'here', ofs) as [
 const scan = (text: string, hand: LotId[] = [], last: LastScan | null = null, atMs = 10_000, at = household) =>
   readScan(at, hand, last, text, atMs).scanned;
 
+/** Both things taken out of their places. */
+const out = [SHEARS, HAM].reduce((now, id) => done(now, createTakeOut(now, id, 1) as never), household);
+
 describe('a code that is read', () => {
   it('takes a thing into the hand, and a place takes what is in it', () => {
     expect(scan(ofShears)).toEqual({ kind: 'take', lotId: SHEARS, isOut: false });
-    expect(scan(ofA1, [SHEARS, HAM])).toEqual({ kind: 'put', placeId: A1, lotIds: [SHEARS, HAM] });
+    expect(scan(ofA1, [SHEARS, HAM], null, 10_000, out)).toEqual({ kind: 'put', placeId: A1, lotIds: [SHEARS, HAM] });
+    // Put back elsewhere meanwhile, or no longer in the catalogue, it is not in the hand.
+    expect(scan(ofA1, [SHEARS, 'ghost' as LotId])).toEqual({ kind: 'look', placeId: A1 });
     expect(scan(ofA1)).toEqual({ kind: 'look', placeId: A1 });
-    expect(scan(ofHam, [HAM])).toEqual({ kind: 'in-hand', lotId: HAM });
+    expect(scan(ofHam, [HAM], null, 10_000, out)).toEqual({ kind: 'in-hand', lotId: HAM });
     expect(scan(ofCube, [HAM])).toEqual({ kind: 'not-a-home', placeId: 'cube' });
   });
 
@@ -67,7 +73,7 @@ describe('a code that is read', () => {
     expect(again.scanned).toEqual({ kind: 'twice' });
     // A stammer that goes on is still one.
     expect(readScan(household, [SHEARS], again.last, ofShears, 1000 + 2 * STAMMER_MS - 2).scanned.kind).toBe('twice');
-    expect(readScan(household, [SHEARS], first.last, ofShears, 1000 + STAMMER_MS).scanned.kind).toBe('in-hand');
+    expect(readScan(out, [SHEARS], first.last, ofShears, 1000 + STAMMER_MS).scanned.kind).toBe('in-hand');
     expect(readScan(household, [], first.last, ofHam, 1001).scanned.kind).toBe('take');
   });
 

@@ -28,6 +28,11 @@ export type Scanned =
   /** The label of a place that holds bins now, or of a bin that stands nowhere. */
   | { readonly kind: 'not-a-home'; readonly placeId: PlaceId };
 
+/** What of the hand is truly out: what was put back, lent or taken out of the catalogue elsewhere is not in it any more. */
+export function listInHand(household: Household, hand: readonly LotId[]): LotId[] {
+  return hand.filter((id) => household.lots.get(id)?.state === 'out');
+}
+
 /**
  * A thing goes into the hand; a place takes what is in the hand. `text` as the scanner sends it. The last scan is the
  * one to hand in next time; a fault leaves it as it was.
@@ -52,13 +57,14 @@ export function readScan(
     const placeId = meant.id;
     if (!createPlaceTree(household.places).leaves.some((leaf) => leaf.id === placeId))
       return { scanned: { kind: 'not-a-home', placeId }, last: next };
-    const there = hand.filter((id) => household.lots.get(id)?.state !== 'gone');
+    const there = listInHand(household, hand);
     return {
       scanned: there.length > 0 ? { kind: 'put', placeId, lotIds: there } : { kind: 'look', placeId },
       last: next,
     };
   }
-  if (hand.includes(meant.id)) return { scanned: { kind: 'in-hand', lotId: meant.id }, last: next };
+  if (listInHand(household, hand).includes(meant.id))
+    return { scanned: { kind: 'in-hand', lotId: meant.id }, last: next };
   const { state } = household.lots.get(meant.id)!;
   return { scanned: { kind: 'take', lotId: meant.id, isOut: state !== 'in' && state !== 'with' }, last: next };
 }

@@ -4,7 +4,7 @@ import type { DaybookEvent, EventId, EventType, ItemId, LotId, PlaceId } from '.
 import { getUses } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { computeLearntUses, createLearn, listNearer } from './index.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 
 const DAY = 86_400_000;
 const NOW = 1000 * DAY;

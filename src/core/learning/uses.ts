@@ -50,7 +50,8 @@ export function computeLearntUses(
   const weeks = new Map<number, number>();
   for (const event of events) {
     for (const { table, id, before } of event.changes)
-      if (table === 'items' && before === undefined) cameMs.set(id as ItemId, event.atMs);
+      // What comes back by an undo came when it first came.
+      if (table === 'items' && before === undefined && !cameMs.has(id as ItemId)) cameMs.set(id as ItemId, event.atMs);
     if (!USES.has(event.type) || undone.has(event.id) || event.atMs > nowMs) continue;
     weeks.set(Math.floor((nowMs - event.atMs) / WEEK_MS), event.atMs);
     for (const { table, id } of event.changes) {

@@ -18,6 +18,7 @@ export { getAmount, getAmountUnit, getReserved, withAmount } from './amountOf.ts
 export { computeCountByMass } from './pieces.ts';
 export {
   applyCalibration,
+  withKnownAmount,
   computeCalibration,
   computeExpectedReading,
   computePieceArea,

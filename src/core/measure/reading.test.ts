@@ -5,6 +5,7 @@ import { DEFAULT_SETTINGS, type Item, type Lot, type MeasureWay } from '../recor
 import {
   applyCalibration,
   computeCalibration,
+  computeClothMass,
   computeCountByMass,
   computeExpectedReading,
   computeFoldedLength,
@@ -18,6 +19,7 @@ import {
   getMeasureWays,
   THREAD_NUMBERS,
   withAmount,
+  withKnownAmount,
 } from './index.ts';
 
 const cloth = createCloth('cloth', { forms: ['board', 'stack', 'roll'] });
@@ -258,5 +260,19 @@ describe('the doubt of a fold', () => {
     const sharp = computeFoldedLength(24, 5, 280, 0.48, 0, 0);
     expect(sharp.sigma).toBeCloseTo(280 / Math.sqrt(12), 9);
     expect(computeFoldedLength(24, 5, 280, 0.48, 0.1, 0).sigma).toBeGreaterThan(sharp.sigma);
+  });
+
+  it('takes the known amount over: what was weighed before says nothing any more', () => {
+    // 2 kg of a cloth 1 m wide that was thought to weigh 100 g/m² read as 20 m; it is 16 m, so it weighs 125 g/m².
+    const cloth = createCloth('denim');
+    const weighed = { ...createLot(cloth), lengthMm: 20_000, amountSigma: 900, measuredBy: 'weight' as const };
+    const found = computeCalibration(cloth, weighed, DEFAULT_SETTINGS, 'weight', 2000, 16_000)!;
+    const own = applyCalibration(cloth, found);
+    expect(own.fabric!.grammageGsm).toBeCloseTo(125, 6);
+    const sure = withKnownAmount(own, weighed, 16_000, 'length');
+    expect(sure.lengthMm).toBe(16_000);
+    expect(sure).not.toHaveProperty('amountSigma');
+    expect(sure).not.toHaveProperty('measuredBy');
+    expect(computeClothMass(sure.lengthMm!, own.fabric!.widthMm, own.fabric!.grammageGsm)).toBeCloseTo(2000, 6);
   });
 });

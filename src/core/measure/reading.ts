@@ -18,7 +18,7 @@ import {
   computeWrapLayers,
   type Estimate,
 } from './amount.ts';
-import { getAmountUnit } from './amountOf.ts';
+import { getAmountUnit, withAmount } from './amountOf.ts';
 import { getCloth } from './cloths.ts';
 import { ROLL_LAYERS, TUBE_MM } from './package.ts';
 import { computeAreaByMass, computeCountByMass } from './pieces.ts';
@@ -232,6 +232,12 @@ export function computeCalibration(
         ? { ...fabric, grammageGsm: fabric.grammageGsm * factor, isCalibrated: true }
         : { ...fabric, layerMm: fabric.layerMm * factor, isCalibrated: true },
   };
+}
+
+/** The lot of which so much is known for certain: what was measured of it before says nothing any more. */
+export function withKnownAmount(item: Item, lot: Lot, known: number, unit: AmountUnit): Lot {
+  const { amountSigma: _sigma, measuredBy: _way, ...plain } = lot;
+  return withAmount(item, unit === 'length' ? { ...plain, lengthMm: known } : plain, known);
 }
 
 /** The item with the figures that calibrating found. */

@@ -9,15 +9,8 @@ import {
   type RecordFault,
   type TableName,
 } from '../records/index.ts';
-import {
-  applyChanges,
-  checkInvariants,
-  createChange,
-  EMPTY_HOUSEHOLD,
-  isSame,
-  passWhole,
-  type WholeChronicle,
-} from '../daybook/index.ts';
+import { applyChanges, EMPTY_HOUSEHOLD } from '../daybook/fold.ts';
+import { checkInvariants, createChange, isSame, passWhole, type WholeChronicle } from '../daybook/index.ts';
 import { mendLots, mendRooms } from './mend.ts';
 
 /** Everything that was stored or stood in a file, as it was found. */

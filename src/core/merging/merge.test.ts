@@ -24,7 +24,8 @@ import {
   createSavePlaces,
   createTakeOut,
 } from '../acts/index.ts';
-import { applyChanges, checkInvariants, createChange, foldEvents, getUndoable, stampEvent } from '../daybook/index.ts';
+import { applyChanges, foldEvents } from '../daybook/fold.ts';
+import { checkInvariants, createChange, getUndoable, stampEvent } from '../daybook/index.ts';
 
 /** A device: what it has, and what it writes from then on. */
 function createDevice(name: string, start: Chronicle, fromMs: number) {

@@ -1,4 +1,5 @@
-import { applyChanges, checkInvariants, createChange, isSame, type InvariantFault } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { checkInvariants, createChange, isSame, type InvariantFault } from '../daybook/index.ts';
 import { mendLots, mendRooms } from '../mending/index.ts';
 import type { Change, Chronicle, DaybookEvent, EventId, Household, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';

@@ -20,7 +20,7 @@ import {
   type Step,
 } from './index.ts';
 import { createNotFound, createStep } from '../acts/index.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 import { computePresentPackage } from '../whereabouts/index.ts';
 
 const LITRE = 1e6;

@@ -12,7 +12,7 @@ import { fromOwnPart } from '../storage/ownParts.ts';
 import { computeFindings } from './findings.ts';
 import { listPieces } from './pieces.ts';
 import { createSavePlaces } from '../acts/index.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 
 /** Some of a ware put somewhere: the new places, the compartment or room they are in, and how many of the ware they are. */
 export interface Got {

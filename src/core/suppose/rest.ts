@@ -2,7 +2,7 @@ import { computeGroups, findClass, type Group } from '../grouping/index.ts';
 import type { Household, LotId, PlaceId, StowForm } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { createCut } from '../acts/index.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 import { groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** What becomes of what is left when so much is cut off. Each part is null where nothing changes. */

@@ -11,7 +11,7 @@ import {
 } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { createSavePlaces } from '../acts/index.ts';
-import { applyChanges } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
 
 /**
  * The household as it would be without a place and all in it: a bin, a compartment, a piece, or the furniture of a room,

@@ -7,7 +7,7 @@ import { computeHomes } from './homes.ts';
 import { computeGroupVerdicts, computeVerdicts } from './verdicts.ts';
 import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
 import { createMoveTogether } from '../../core/acts/index.ts';
-import { applyChanges } from '../../core/daybook/index.ts';
+import { applyChanges } from '../../core/daybook/fold.ts';
 
 const { household } = createSampleHousehold();
 const facts = createFacts(household);

@@ -5,7 +5,7 @@ import type { Chronicle, Household, LotId } from '../../core/records/index.ts';
 import { listMends } from '../../core/mending/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
 import { createCut, createPutBack, createTakeOut } from '../../core/acts/index.ts';
-import { foldEvents } from '../../core/daybook/index.ts';
+import { foldEvents } from '../../core/daybook/fold.ts';
 
 /** One window of the app: a module of its own, so that two of them share only the browser's storage. */
 async function openWindow() {

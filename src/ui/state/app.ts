@@ -5,6 +5,7 @@ import {
   passGate,
   passWhole,
   planUndo,
+  rebaseChanges,
   stampEvent,
   type Draft,
   type Step,
@@ -27,7 +28,7 @@ import type {
   World,
 } from '../../core/records/index.ts';
 import { HouseholdStore, type KeptApart, type StoreFault } from '../../storage/index.ts';
-import { wordActFault, wordCount, wordEvent, wordGateFaults, wordStoreFault } from '../text/index.ts';
+import { wordActFault, wordConflicts, wordCount, wordEvent, wordGateFaults, wordStoreFault } from '../text/index.ts';
 
 type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 
@@ -85,6 +86,11 @@ interface AppState {
   readonly isCutting: boolean;
   readonly open: () => Promise<void>;
   readonly act: (make: (household: Household) => ActResult, done?: string) => Promise<boolean>;
+  /**
+   * What a form changed, against the household that it began from: what changed elsewhere meanwhile is kept, and where
+   * both changed the same the sewist is asked.
+   */
+  readonly edit: (from: Household, make: (household: Household) => ActResult, done?: string) => Promise<boolean>;
   readonly undo: (event?: DaybookEvent) => Promise<boolean>;
   readonly replace: (chronicle: Chronicle, done: string, how?: Replacing) => Promise<boolean>;
   readonly bringBack: () => Promise<boolean>;
@@ -346,6 +352,32 @@ export const useApp = create<AppState>()((set, get) => {
     isCutting: false,
     open: () => inTurn(load),
     act: (make, done) => inTurn(() => write(make, done, false)),
+    edit: (from, make, done) =>
+      inTurn(async () => {
+        const { household } = get();
+        const draft = make(from);
+        if (!household || !draft.ok) return write(() => draft, done, false);
+        const { conflicts } = rebaseChanges(household, draft.value.changes);
+        const lay = () =>
+          write(
+            (now) => {
+              const { changes } = rebaseChanges(now, draft.value.changes);
+              const isNothing = changes.length === 0 && draft.value.changes.length > 0;
+              return isNothing
+                ? { ok: false, fault: { code: 'nothing-changed' } }
+                : { ok: true, value: { ...draft.value, changes } };
+            },
+            done,
+            false,
+          );
+        if (conflicts.length === 0) return lay();
+        if (conflicts.some(({ field }) => field === ''))
+          return refuse('What was edited here is gone, or was changed whole, meanwhile. Nothing was changed.');
+        return refuse(`${wordConflicts(conflicts)} Nothing was changed yet.`, {
+          label: 'Keep mine',
+          take: () => void inTurn(lay),
+        });
+      }),
     undo: (event) =>
       inTurn(async () => {
         const { household, events } = get();

@@ -7,11 +7,6 @@ import { wordStoreFault } from '../text/index.ts';
 import { listPhotoIds, photoStore, snapshotStore, useApp, world } from './app.ts';
 import { useChoices } from './choices.ts';
 
-/** Written so much, or so long ago, a file should be saved again. */
-const MANY_LINES = 60;
-const MANY_DAYS = 14;
-const DAY_MS = 86_400_000;
-
 const isSameBytes = (a: Uint8Array, b: Uint8Array) => a.length === b.length && a.every((byte, i) => byte === b[i]);
 
 /** The file of everything, with the photos that things name, once it was read back and says the same; or why not. */
@@ -62,26 +57,6 @@ export async function saveEverything(): Promise<void> {
 /** Saves what is stored just as it was found, for who can mend it by hand. */
 export function saveRaw(raw: RawHousehold | readonly unknown[]): void {
   saveFile(JSON.stringify(raw, null, 1), 'yardmist-as-found.json', 'application/json');
-}
-
-/** What is not in a file yet. */
-export interface Unsaved {
-  readonly lines: number;
-  readonly savedAtMs: number | null;
-  readonly isDue: boolean;
-}
-
-export function computeUnsaved(
-  { generation, events }: { generation: string; events: readonly { atMs: number }[] },
-  saved: { generation: string; atMs: number; lines: number } | null,
-  nowMs: number,
-): Unsaved {
-  const known = saved?.generation === generation ? saved : null;
-  // The first line is what was there from the start.
-  const lines = events.length - (known?.lines ?? 1);
-  const sinceMs = known?.atMs ?? events[1]?.atMs ?? nowMs;
-  const isDue = lines >= MANY_LINES || (lines > 0 && nowMs - sinceMs >= MANY_DAYS * DAY_MS);
-  return { lines, savedAtMs: known?.atMs ?? null, isDue };
 }
 
 /** Keeps the household as it is at the first look of a day; seven days of it are there to come back to. */

@@ -1,4 +1,4 @@
-import type { GateFault } from '../../core/daybook/index.ts';
+import type { EditConflict, GateFault } from '../../core/daybook/index.ts';
 import type { Household, RecordFault } from '../../core/records/index.ts';
 import { wordCount } from './grammar.ts';
 
@@ -66,4 +66,11 @@ export function wordGateFaults(faults: readonly GateFault[], household: Househol
   const words = [...new Set(faults.map((fault) => wordOne(fault, household)))];
   const more = words.length > 3 ? ` And ${wordCount(words.length - 3, 'more reason')}.` : '';
   return `${words.slice(0, 3).join(' ')}${more} Nothing was changed.`;
+}
+
+/** What a form and something else both changed. */
+export function wordConflicts(conflicts: readonly EditConflict[]): string {
+  const fields = [...new Set(conflicts.map(({ field }) => FIELDS[field.split('.').at(-1)!] ?? `“${field}”`))];
+  const named = fields.slice(0, 3).join(', ');
+  return `${named}${fields.length > 3 ? ' and more' : ''} changed meanwhile, elsewhere.`;
 }

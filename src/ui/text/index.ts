@@ -1,6 +1,6 @@
 export { wordActFault, wordAmountFault, wordRecordFault, wordStoreFault } from './faults.ts';
 export { wordEvent } from './events.ts';
-export { wordFieldFault, wordGateFaults } from './gateFaults.ts';
+export { wordConflicts, wordFieldFault, wordGateFaults } from './gateFaults.ts';
 export {
   wordCare,
   wordCloth,

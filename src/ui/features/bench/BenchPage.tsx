@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { SaveReminder } from '../../components/SaveReminder.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
@@ -85,6 +86,7 @@ export function BenchPage() {
           </div>
           {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
         </section>
+        <SaveReminder />
         <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
           {homeless.length > 0 && (
             <Listed

@@ -1,3 +1,4 @@
+import { addDays, format } from 'date-fns';
 import { NEEDLE_HOURS, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
 
@@ -43,15 +44,15 @@ export const findStrays: (household: Household) => Strays = derive((household) =
   };
 });
 
-const SOON_MS = 30 * 86_400_000;
+const SOON_DAYS = 30;
 
 /** What comes next by itself: what expires within the month or has, and needles that are blunt. */
 export function findDue(
   household: Household,
   nowMs: number,
 ): readonly { readonly thing: Thing; readonly code: 'past' | 'soon' | 'blunt' }[] {
-  const day = (ms: number) => new Date(ms).toISOString().slice(0, 10);
-  const [today, soon] = [day(nowMs), day(nowMs + SOON_MS)];
+  // By the sewist's own calendar.
+  const [today, soon] = [nowMs, addDays(nowMs, SOON_DAYS)].map((day) => format(day, 'yyyy-MM-dd')) as [string, string];
   return [...household.lots.values()].flatMap((lot) => {
     const item = household.items.get(lot.itemId);
     if (!item || lot.state === 'gone') return [];

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { useState, type ChangeEvent } from 'react';
 import { parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
@@ -6,8 +7,11 @@ import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { ImportButton } from '../../components/ImportButton.tsx';
 import { Page } from '../../components/Page.tsx';
+import { DaysBefore } from './DaysBefore.tsx';
 import { EstimatesForm } from './EstimatesForm.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { computeUnsaved } from '../../state/unsaved.ts';
 import { saveEverything } from '../../state/backup.ts';
 import { capitalise, wordAmountFault, wordCount, wordRecordFault } from '../../text/index.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
@@ -23,6 +27,7 @@ export function HouseholdPage() {
         </div>
         <div className="space-y-8">
           <Files />
+          <DaysBefore />
           <Beginnings />
         </div>
       </div>
@@ -150,6 +155,10 @@ function SettingsForm() {
 
 function Files() {
   const household = useHousehold();
+  const events = useApp((state) => state.events);
+  const generation = useApp((state) => state.generation);
+  const saved = useChoices((state) => state.saved);
+  const unsaved = computeUnsaved({ generation, events }, saved, world.nowMs());
   return (
     <section aria-label="Your file" className="max-w-md">
       <h2 className="font-display text-lg font-semibold">Your file</h2>
@@ -160,6 +169,14 @@ function Files() {
           {wordCount(household.places.size, 'place')}
         </span>
         . Save it to one file now and then, and open that file in any other browser.
+      </p>
+      <p
+        className="mt-1"
+        {...explained('When a file of this household was last saved here, and the lines written since.')}
+      >
+        {unsaved.savedAtMs === null
+          ? 'No file of it was saved from this browser yet.'
+          : `Last saved ${format(unsaved.savedAtMs, 'd MMMM yyyy, HH:mm')}; ${unsaved.lines === 0 ? 'nothing was written since' : `${wordCount(unsaved.lines, 'line')} of the daybook since`}.`}
       </p>
       <div className="mt-3 flex flex-wrap items-start gap-3">
         <Button look="strong" onClick={() => void saveEverything()}>

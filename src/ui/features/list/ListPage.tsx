@@ -18,7 +18,7 @@ export function ListPage() {
   const household = useHousehold();
   const importer = useTableImport(household);
   const { state } = importer;
-  const act = useApp((app) => app.act);
+  const edit = useApp((app) => app.edit);
   const navigate = useNavigate();
   const stashKind = useChoices((choices) => choices.stashKind);
   const pasted = (useLocation().state as { pasted?: string | Uint8Array } | null)?.pasted;
@@ -37,7 +37,11 @@ export function ListPage() {
     if (!isGood) return;
     setSaving(true);
     const words = wordCount(result.rows, 'row');
-    const isDone = await act((now) => createImport(now, `a list of ${words}`, result.things), `${words} came in.`);
+    const isDone = await edit(
+      importer.getFrom(),
+      (from) => createImport(from, `a list of ${words}`, result.things),
+      `${words} came in.`,
+    );
     setSaving(false);
     if (isDone) void navigate(`/stash/${state.kind}`);
   };

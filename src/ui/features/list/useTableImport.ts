@@ -36,16 +36,20 @@ export interface TableImporter {
   readonly settle: (change: Partial<Pick<TableImport, 'hasHeader' | 'mapping' | 'kind'>>) => void;
   readonly correct: (fault: RowFault, text: string) => void;
   readonly leave: () => void;
+  /** The household against which the table was read last. */
+  readonly getFrom: () => Household;
 }
 
 /** Reads a table in a worker that lives as long as the screen. */
 export function useTableImport(household: Household): TableImporter {
   const [state, setState] = useState(NOTHING);
   const worker = useRef<ImporterHandle | null>(null);
+  const from = useRef(household);
   useEffect(() => () => worker.current?.drop(), []);
 
   const read = (next: TableImport, edits: { row: number; column: number; text: string }[] = []) => {
     const { kind, hasHeader, mapping } = next;
+    from.current = household;
     const stationOf = getUsualStations(household);
     const stations = Object.fromEntries(KINDS.map((one) => [one, stationOf(one)])) as Record<Kind, StationId>;
     const isAboutKnown = mapping.includes('lot') || mapping.includes('item');
@@ -109,6 +113,7 @@ export function useTableImport(household: Household): TableImporter {
       setState(next);
       read(next, [{ row, column, text }]);
     },
+    getFrom: () => from.current,
     leave() {
       worker.current?.drop();
       worker.current = null;

@@ -32,7 +32,7 @@ export function HookPanel({ place }: { place: Place }) {
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const hookKind = useRebuild((state) => state.hookKind);
   const slot = place.slot!;
   const peg = slot.peg!;
@@ -42,7 +42,9 @@ export function HookPanel({ place }: { place: Place }) {
   const kinds = HOOK_KINDS.filter((one) => one.family === family && one.wireMm <= holeMm);
   const name = getAncestor(tree, place.id, 'unit')!.name;
   const save = (next: PegSpec) =>
-    act((now) => createSavePlaces(now, name, [{ ...place, slot: { ...slot, peg: next } }], [], world.nowMs()));
+    edit(household, (from) =>
+      createSavePlaces(from, name, [{ ...place, slot: { ...slot, peg: next } }], [], world.nowMs()),
+    );
   const { hooks: _hooks, ...bare } = peg;
   return (
     <section aria-label="Hooks" className="stitched-t mt-3 pt-2">

@@ -23,9 +23,10 @@ export function PoolTicket() {
   const { units } = household.settings;
   const tree = getTree(household);
   const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const [isAdding, setAdding] = useState(false);
-  const save = (bin: Place) => act((now) => createSavePlaces(now, bin.name, [bin], [], world.nowMs()));
+  const save = (bin: Place) => edit(household, (from) => createSavePlaces(from, bin.name, [bin], [], world.nowMs()));
   const remove = (bin: Place) => act((now) => createSavePlaces(now, bin.name, [], [bin], world.nowMs()));
   const setRetired = (bin: Place, isRetired: boolean) => {
     const { isRetired: _old, ...plain } = bin.container!;

@@ -6,7 +6,8 @@ import { computeFootprint, standUnit } from '../../../core/storage/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, world } from '../../state/app.ts';
+import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { RemoveRoom } from './RemoveRoom.tsx';
@@ -41,10 +42,10 @@ function Rows({ title, add, onAdd, children }: { title: string; add: string; onA
 
 /** The measures of a room: its walls as one walks round them, and what is fixed on them. */
 export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
-  const household = useHousehold();
+  const [household, restart] = useBegan();
   const { units } = household.settings;
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const base = room.room!;
   const [isTried, setTried] = useState(false);
   const {
@@ -137,10 +138,12 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
       const { xMm, yMm, turnDeg } = computeFootprint(base, unit);
       return [{ ...place, unit: standUnit(next, unit, { xMm, yMm, turnDeg }) }];
     });
-    const isDone = await act((now) =>
-      createSavePlaces(now, name, [{ ...room, name, room: next }, ...moved], [], world.nowMs()),
+    const isDone = await edit(household, (from) =>
+      createSavePlaces(from, name, [{ ...room, name, room: next }, ...moved], [], world.nowMs()),
     );
-    if (isDone) onDone();
+    if (!isDone) return;
+    restart();
+    onDone();
   };
   const count = Object.keys(faults).length;
   const problem =

@@ -14,7 +14,8 @@ import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts
 import { formatMass, formatSizes, parseMassG } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, world } from '../../state/app.ts';
+import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 import { BinFieldset } from './BinFieldset.tsx';
@@ -39,11 +40,11 @@ interface SlotFields {
 
 /** What a compartment is like, what it carries, and the bins that stand in it. */
 export function SlotForm({ slotId }: { slotId: PlaceId }) {
-  const household = useHousehold();
+  const [household] = useBegan();
   const { units } = household.settings;
   const tree = getTree(household);
   const slotPlace = tree.places.get(slotId);
-  const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);
@@ -135,7 +136,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       return;
     }
     const name = formatPlaceName(tree, slotId);
-    const isDone = await act((now) => createSavePlaces(now, name, saved, removed, world.nowMs()));
+    const isDone = await edit(household, (from) => createSavePlaces(from, name, saved, removed, world.nowMs()));
     const leaf = nextBins[0]?.id ?? slotId;
     if (isDone) show({ type: 'place', id: leaf });
   };

@@ -8,7 +8,8 @@ import { PARTS } from '../../../core/storage/parts.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, world } from '../../state/app.ts';
+import { useBegan } from '../../state/began.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 import { capitalise, wordCount } from '../../text/index.ts';
@@ -26,10 +27,11 @@ interface UnitChange {
 
 /** Adds a piece of furniture to a wall, resizes or removes one; its compartments follow from its measures. */
 export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: string }) {
-  const household = useHousehold();
+  const [household, restart] = useBegan();
   const { units } = household.settings;
   const tree = getTree(household);
   const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const findX = (id: string) => (piece: Pick<UnitSpec, 'yMm' | 'widthMm' | 'heightMm'>) => {
     const at = findWall(tree, id);
@@ -108,8 +110,10 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       setWarned(words);
       return;
     }
-    const isDone = await act((now) => createSavePlaces(now, unit.name, saved, removed, world.nowMs()));
-    if (isDone) show({ type: 'editUnit', id: unit.id });
+    const isDone = await edit(household, (from) => createSavePlaces(from, unit.name, saved, removed, world.nowMs()));
+    if (!isDone) return;
+    restart();
+    show({ type: 'editUnit', id: unit.id });
   };
   const everything = old ? [...present.flatMap((slot) => tree.getChildren(slot.id)), ...present, old] : [];
   const lying = old ? wordDisturbance(findDisturbance(household, [], everything), tree) : null;

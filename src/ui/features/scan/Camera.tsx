@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { View } from '../../../core/labels/view.ts';
 import type { CodeReader } from '../../../workers/client.ts';
 
 /** Between two looks at what the camera shows. */
@@ -24,12 +25,13 @@ export function Camera({ reader, onCode }: { reader: () => CodeReader; onCode: (
     let isOn = true;
     let stream: MediaStream | null = null;
     let timer = 0;
+    const view = new View();
     const look = async () => {
       const frame = video.current;
       if (!isOn || !frame) return;
       if (frame.readyState >= HTMLMediaElement.HAVE_CURRENT_DATA) {
         const codes = await reader().read(await createImageBitmap(frame));
-        if (isOn) for (const code of codes ?? []) listener.current(code);
+        if (isOn) for (const code of view.look(codes ?? [], performance.now())) listener.current(code);
       }
       if (isOn) timer = window.setTimeout(() => void look(), LOOK_MS);
     };

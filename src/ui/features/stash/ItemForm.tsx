@@ -18,7 +18,8 @@ import {
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
+import { useApp, world, type Thing } from '../../state/app.ts';
+import { useBegan } from '../../state/began.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { capitalise, wordCare, wordCount, wordForm, wordKind, wordPackage } from '../../text/index.ts';
 import { wordMeasures } from '../../text/measures.ts';
@@ -63,10 +64,11 @@ interface ItemFormProps {
 }
 
 export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
-  const household = useHousehold();
+  const [household] = useBegan();
   const { settings } = household;
   const { units } = settings;
   const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const baseLot = base ? household.lots.get(base) : undefined;
@@ -108,7 +110,7 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
     }
     const { item, lot } = result.value;
     setSaving(true);
-    const isDone = await act((now) => createSaveItem(now, item, [lot]));
+    const isDone = await edit(household, (from) => createSaveItem(from, item, [lot]));
     setSaving(false);
     if (isDone) show({ type: 'lot', id: lot.id });
   };

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../core/records/index.ts';
@@ -23,7 +24,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const reserved = getReserved(lot);
   const total = lots.reduce((sum, one) => sum + getAmount(item, one), 0);
   const isLow = typeof item.restockBelow === 'number' && total < item.restockBelow;
-  const today = new Date(world.nowMs()).toISOString().slice(0, 10);
+  const today = format(world.nowMs(), 'yyyy-MM-dd');
   const isPast = typeof lot.expiresOn === 'string' && lot.expiresOn < today;
   return (
     <>

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import {
   applyCalibration,
+  withKnownAmount,
   computeCalibration,
   computeExpectedReading,
   computePackage,
@@ -75,9 +76,11 @@ function useGauge(usual: Gauge, units: UnitSystem) {
 
 /** How much is there? A way to measure, the reading, and the amount with its doubt; or, from a known amount, the thing's own figures. */
 export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
-  const { settings } = useHousehold();
+  const household = useHousehold();
+  const { settings } = household;
   const { units } = settings;
   const act = useApp((state) => state.act);
+  const edit = useApp((state) => state.edit);
   const input = useRef<HTMLInputElement>(null);
   const ways = getMeasureWays(item, lot);
   const [way, setWay] = useState<MeasureWay>(ways[0] ?? 'weight');
@@ -122,13 +125,19 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
     const measured = { value: reading.amount.value, sigma: reading.amount.sigma, way, unit: reading.unit };
     // The weight of ten is remembered, so that next time one weighing is enough.
     if (way === 'count' && gauge.tenG > 0 && item.box && item.box.unitG !== gauge.tenG / 10)
-      await act((now) => createSaveItem(now, { ...item, box: { ...item.box!, unitG: gauge.tenG / 10 } }, []));
+      await edit(household, (from) =>
+        createSaveItem(from, { ...item, box: { ...item.box!, unitG: gauge.tenG / 10 } }, []),
+      );
     if (await act((now) => createMeasure(now, lot.id, measured, world.nowMs()))) onDone();
   };
   const calibrate = async () => {
-    if (!calibrated) return;
+    if (!calibrated || !knownAmount?.ok) return;
     const next = applyCalibration(item, calibrated);
-    if (await act((now) => createSaveItem(now, next, []), `${item.name} goes by its own figures now.`)) setKnown('');
+    const sure = { ...withKnownAmount(next, lot, knownAmount.value, unit), sinceMs: world.nowMs() };
+    if (
+      await edit(household, (from) => createSaveItem(from, next, [sure]), `${item.name} goes by its own figures now.`)
+    )
+      setKnown('');
   };
   const gaugeField = (name: 'tareG' | 'tenG' | 'coreMm', label: string, hint: string) => (
     <TextField

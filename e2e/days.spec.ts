@@ -1,0 +1,54 @@
+import { expect, expectAccessible, listUnexplained, openSample, saveBundle, test } from './support.ts';
+
+test('each day is kept as it was, what would change is said, and one can go back and forth', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-20T09:00:00') });
+  await openSample(page, '/household');
+  await expect(page.getByText('No file of it was saved from this browser yet.')).toBeVisible();
+  await page.getByLabel('Name').first().fill('Tuesday loft');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Changed settings')).toBeVisible();
+
+  await page.clock.setFixedTime(new Date('2026-11-21T09:00:00'));
+  await page.reload();
+  const days = page.getByRole('region', { name: 'Days before' });
+  await expect(days.getByRole('listitem')).toHaveCount(1);
+  await page.getByLabel('Name').first().fill('Wednesday loft');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: 'Open the kitchen table' }).click();
+  await expect(page.getByText('Tern Steps is here')).toBeVisible();
+
+  await days.getByRole('button', { name: 'What would change?' }).click();
+  await expect(days.getByRole('status')).toContainText(/\d+ records would be as they were then/);
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  await days.getByRole('button', { name: 'Go back to it' }).click();
+  await expect(page.getByText('All is as it was on the morning of 21 November.')).toBeVisible();
+  await expect(page.getByLabel('Name').first()).toHaveValue('Tuesday loft');
+  await page.getByRole('button', { name: 'Bring back the one before' }).click();
+  await expect(page.getByLabel('Name').first()).toHaveValue('Tern Steps');
+});
+
+test('a file is asked for after many changes, quietly, and the day of the last one stands in House', async ({
+  page,
+}) => {
+  await openSample(page);
+  await page.evaluate(() => {
+    const kept = JSON.parse(localStorage.getItem('yardmist-choices') ?? '{}') as { state?: object };
+    localStorage.setItem('yardmist-choices', JSON.stringify({ ...kept, state: { ...kept.state, isGreeted: true } }));
+  });
+  await page.goto('/stash');
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  const button = ticket.getByRole('button', { name: /^(Take out|Put back)$/ });
+  for (let n = 0; n < 60; n += 1) {
+    const words = (await button.textContent())!;
+    await button.click();
+    await expect(button).not.toHaveText(words);
+  }
+  await page.keyboard.press('1');
+  await expect(page.getByText(/60 lines of the daybook are in no file yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Not this week' }).click();
+  await expect(page.getByText(/in no file yet/)).toBeHidden();
+  await saveBundle(page);
+  await expect(page.getByText(/^Last saved .*; nothing was written since\.$/)).toBeVisible();
+});

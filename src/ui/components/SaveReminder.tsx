@@ -1,0 +1,38 @@
+import { formatDistanceToNowStrict } from 'date-fns';
+import { useApp, world } from '../state/app.ts';
+import { computeUnsaved } from '../state/unsaved.ts';
+import { useChoices } from '../state/choices.ts';
+import { wordCount } from '../text/index.ts';
+import { Button } from './Button.tsx';
+import { explained } from './explained.ts';
+
+const WEEK_MS = 7 * 86_400_000;
+
+/** Quietly says when much was written since the last file, and keeps quiet for a week when told to. */
+export function SaveReminder() {
+  const events = useApp((state) => state.events);
+  const generation = useApp((state) => state.generation);
+  const saved = useChoices((state) => state.saved);
+  const quietUntilMs = useChoices((state) => state.quietUntilMs);
+  const nowMs = world.nowMs();
+  const unsaved = computeUnsaved({ generation, events }, saved, nowMs);
+  if (!unsaved.isDue || nowMs < quietUntilMs) return null;
+  return (
+    <p
+      className="flex flex-wrap items-center gap-x-4 text-stone"
+      {...explained('Lines of the daybook that were written since the last file was saved.')}
+    >
+      {wordCount(unsaved.lines, 'line')} of the daybook {unsaved.lines === 1 ? 'is' : 'are'} in no file yet
+      {unsaved.savedAtMs !== null && `; the last was saved ${formatDistanceToNowStrict(unsaved.savedAtMs)} ago`}.
+      <Button
+        look="quiet"
+        onClick={() => void import('../state/backup.ts').then(({ saveEverything }) => saveEverything())}
+      >
+        Save to a file
+      </Button>
+      <Button look="quiet" onClick={() => useChoices.setState({ quietUntilMs: nowMs + WEEK_MS })}>
+        Not this week
+      </Button>
+    </p>
+  );
+}
