@@ -35,7 +35,19 @@ export default defineConfig({
   ],
   oxc: { decorator: { legacy: true } },
   worker: { format: 'es' },
-  build: { outDir: '../../dist', emptyOutDir: true, manifest: true, target: 'es2022', reportCompressedSize: false },
+  build: {
+    outDir: '../../dist',
+    emptyOutDir: true,
+    manifest: true,
+    target: 'es2022',
+    reportCompressedSize: false,
+    // Small files that nearly all screens share go in one.
+    // Functions only: an index of them brings along no more than what is asked of it. Records are classes that register themselves.
+    rolldownOptions: {
+      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 40 }] } },
+      treeshake: { moduleSideEffects: (id) => !/\/src\/(core\/(?!records\/)|ui\/text\/)/.test(id) },
+    },
+  },
   server: { host: '127.0.0.1', port: 5173 },
   test: {
     root: '.',

@@ -94,7 +94,7 @@ test('two windows at once: each sees what the other writes, and nothing is lost'
   await openSample(other);
   for (const window of [page, other]) {
     await window.getByRole('button', { name: /^Table/ }).click();
-    await window.getByLabel('Place', { exact: true }).selectOption('in');
+    await window.getByRole('combobox', { name: 'Place' }).selectOption('in');
     await window.locator('tbody button').nth(5).waitFor();
   }
   const [first, second] = await page

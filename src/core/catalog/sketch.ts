@@ -1,4 +1,4 @@
-import { addMonths as addToMonth, format } from 'date-fns';
+import { addMonths as addToMonth, formatISO } from 'date-fns';
 import { computePackage, computePackages, findHolder, getCloth, getHolder } from '../measure/index.ts';
 import {
   createLooseLot,
@@ -276,7 +276,7 @@ function completeBox(sketch: Sketch, base?: BoxSpec): BoxSpec {
 
 /** A day, so many months after an instant. */
 export function addMonths(fromMs: number, months: number): string {
-  return format(addToMonth(fromMs, months), 'yyyy-MM-dd');
+  return formatISO(addToMonth(fromMs, months), { representation: 'date' });
 }
 
 /** Whom the thing becomes: its names, its station when none was said, and the time. */

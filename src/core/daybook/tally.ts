@@ -1,4 +1,4 @@
-import { format, startOfMonth, subMonths } from 'date-fns';
+import { formatISO, startOfMonth, subMonths } from 'date-fns';
 import type { Change, DaybookEvent, EventType, Household } from '../records/index.ts';
 import { listTakenBack } from './undo.ts';
 
@@ -30,11 +30,11 @@ function getFlow({ type, amount, amountUnit }: DaybookEvent, { before, after }: 
 }
 
 /** The month of an instant by the sewist's own calendar: `2026-11`. */
-export const toMonth = (atMs: number) => format(atMs, 'yyyy-MM');
+export const toMonth = (atMs: number | Date) => formatISO(atMs, { representation: 'date' }).slice(0, 7);
 
 /** The last so many months, the oldest first: `2026-11`. */
 export function listMonths(months: number, nowMs: number): string[] {
-  return Array.from({ length: months }, (_, i) => format(subMonths(startOfMonth(nowMs), months - 1 - i), 'yyyy-MM'));
+  return Array.from({ length: months }, (_, i) => toMonth(subMonths(startOfMonth(nowMs), months - 1 - i)));
 }
 
 /**

@@ -9,4 +9,4 @@ export {
   type PlaceContent,
 } from './content.ts';
 export { judgeLotLabel, judgePlaceLabel, judgeWords, type Drift } from './drift.ts';
-export { readScan, STAMMER_MS, type LastScan, type Scanned } from './scan.ts';
+export { listInHand, readScan, STAMMER_MS, type LastScan, type Scanned } from './scan.ts';

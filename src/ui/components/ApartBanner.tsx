@@ -3,7 +3,8 @@ import { listMends } from '../../core/mending/index.ts';
 import type { KeptApart } from '../../storage/index.ts';
 import { useApp } from '../state/app.ts';
 import { saveRaw } from '../state/backup.ts';
-import { wordCount, wordFieldFault } from '../text/index.ts';
+import { wordFieldFault } from '../text/gateFaults.ts';
+import { wordCount } from '../text/index.ts';
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
 

@@ -13,10 +13,8 @@ export function SaveReminder() {
   const events = useApp((state) => state.events);
   const generation = useApp((state) => state.generation);
   const saved = useChoices((state) => state.saved);
-  const quietUntilMs = useChoices((state) => state.quietUntilMs);
   const nowMs = world.nowMs();
   const unsaved = computeUnsaved({ generation, events }, saved, nowMs);
-  if (!unsaved.isDue || nowMs < quietUntilMs) return null;
   return (
     <p
       className="flex flex-wrap items-center gap-x-4 text-stone"

@@ -3,16 +3,17 @@ import { Outlet, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
 import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
-import { StoreBanner } from './StoreBanner.tsx';
 import { useKeys } from './useKeys.ts';
 
 const ApartBanner = lazy(async () => ({ default: (await import('./ApartBanner.tsx')).ApartBanner }));
+const StoreBanner = lazy(async () => ({ default: (await import('./StoreBanner.tsx')).StoreBanner }));
 const HowHelp = lazy(async () => ({ default: (await import('./HowHelp.tsx')).HowHelp }));
 const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp.tsx')).KeyHelp }));
 
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
   const { help, setHelp } = useKeys();
+  const isFailing = useApp((state) => state.storeFault !== null);
   const hasApart = useApp((state) => state.apart.length > 0);
   const name = useApp((state) => state.household?.settings.name ?? '');
   const { pathname } = useLocation();
@@ -34,12 +35,10 @@ export function Shell() {
     <div className="flex min-h-full flex-col md:h-full md:flex-row">
       <Selvage onHelp={setHelp} />
       <div className="group/screen relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
-        <StoreBanner />
-        {hasApart && (
-          <Suspense>
-            <ApartBanner />
-          </Suspense>
-        )}
+        <Suspense>
+          {isFailing && <StoreBanner />}
+          {hasApart && <ApartBanner />}
+        </Suspense>
         <Suspense>
           <Outlet />
         </Suspense>

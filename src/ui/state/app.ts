@@ -1,11 +1,8 @@
 import { createContext, useContext } from 'react';
 import { create } from 'zustand';
 import {
-  getUndoable,
   passGate,
   passWhole,
-  planUndo,
-  rebaseChanges,
   stampEvent,
   type Draft,
   type Step,
@@ -28,7 +25,10 @@ import type {
   World,
 } from '../../core/records/index.ts';
 import { HouseholdStore, type KeptApart, type StoreFault } from '../../storage/index.ts';
-import { wordActFault, wordConflicts, wordCount, wordEvent, wordGateFaults, wordStoreFault } from '../text/index.ts';
+import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
+
+/** Loaded when it is first wanted. */
+const loadLater = () => import('./later.ts');
 
 type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 
@@ -237,7 +237,7 @@ export const useApp = create<AppState>()((set, get) => {
         ? true
         : refuse(wordActFault(draft.fault, household.settings.units));
     const step = passGate(household, stampEvent(draft.value, events.length, world));
-    if (!step.ok) return refuse(wordGateFaults(step.fault, household));
+    if (!step.ok) return refuse((await loadLater()).wordGateFaults(step.fault, household));
     const { event } = step.value;
     const { length } = event.changes;
     if (length > LONG_WRITE)
@@ -272,8 +272,9 @@ export const useApp = create<AppState>()((set, get) => {
     return true;
   };
 
-  const takeBack = (chosen: DaybookEvent, done?: string): Promise<boolean> =>
-    write(
+  const takeBack = async (chosen: DaybookEvent, done?: string): Promise<boolean> => {
+    const { planUndo } = await loadLater();
+    return write(
       (now) => {
         const plan = planUndo(now, get().events, chosen);
         return plan.ok ? { ok: true, value: plan.value.draft } : { ok: false, fault: { code: 'nothing-changed' } };
@@ -281,6 +282,7 @@ export const useApp = create<AppState>()((set, get) => {
       done,
       false,
     );
+  };
 
   store.onNews((news) => {
     void inTurn(async () => {
@@ -354,6 +356,7 @@ export const useApp = create<AppState>()((set, get) => {
     act: (make, done) => inTurn(() => write(make, done, false)),
     edit: (from, make, done) =>
       inTurn(async () => {
+        const { rebaseChanges, wordConflicts } = await loadLater();
         const { household } = get();
         const draft = make(from);
         if (!household || !draft.ok) return write(() => draft, done, false);
@@ -380,6 +383,7 @@ export const useApp = create<AppState>()((set, get) => {
       }),
     undo: (event) =>
       inTurn(async () => {
+        const { getUndoable, planUndo } = await loadLater();
         const { household, events } = get();
         const chosen = event ?? getUndoable(events);
         const plan = household && chosen ? planUndo(household, events, chosen) : null;
@@ -400,7 +404,7 @@ export const useApp = create<AppState>()((set, get) => {
         if (from && get().events !== from)
           return refuse('Something was done here meanwhile. Nothing was changed; look at it again.');
         const whole = passWhole(chronicle);
-        if (!whole.ok) return refuse(wordGateFaults(whole.fault, chronicle.household));
+        if (!whole.ok) return refuse((await loadLater()).wordGateFaults(whole.fault, chronicle.household));
         return replaceBy(whole.value, done, apart);
       }),
     bringBack: async () => {

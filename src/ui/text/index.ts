@@ -1,6 +1,5 @@
 export { wordActFault, wordAmountFault, wordRecordFault, wordStoreFault } from './faults.ts';
 export { wordEvent } from './events.ts';
-export { wordConflicts, wordFieldFault, wordGateFaults } from './gateFaults.ts';
 export {
   wordCare,
   wordCloth,

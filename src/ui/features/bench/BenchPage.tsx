@@ -3,7 +3,6 @@ import { Link, useNavigate } from 'react-router';
 import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { SaveReminder } from '../../components/SaveReminder.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
@@ -17,8 +16,12 @@ import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Listed, LISTED, Rest } from './Listed.tsx';
+import { useSaveDue } from './useSaveDue.ts';
 import { findDue, findStrays, type Thing } from './benchFacts.ts';
 
+const SaveReminder = lazy(async () => ({
+  default: (await import('../../components/SaveReminder.tsx')).SaveReminder,
+}));
 const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
@@ -33,6 +36,7 @@ export function BenchPage() {
   const over = useAnswer(household, 'overFull', null);
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
   const isClear = out.length + homeless.length + missing.length + waiting.length + (over?.length ?? 0) + toCarry === 0;
+  const isSaveDue = useSaveDue();
   return (
     <Page
       title="Bench"
@@ -86,7 +90,7 @@ export function BenchPage() {
           </div>
           {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
         </section>
-        <SaveReminder />
+        <Suspense>{isSaveDue && <SaveReminder />}</Suspense>
         <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
           {homeless.length > 0 && (
             <Listed

@@ -1,4 +1,4 @@
-import { addDays, format } from 'date-fns';
+import { addDays, formatISO } from 'date-fns';
 import { NEEDLE_HOURS, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
 
@@ -52,7 +52,10 @@ export function findDue(
   nowMs: number,
 ): readonly { readonly thing: Thing; readonly code: 'past' | 'soon' | 'blunt' }[] {
   // By the sewist's own calendar.
-  const [today, soon] = [nowMs, addDays(nowMs, SOON_DAYS)].map((day) => format(day, 'yyyy-MM-dd')) as [string, string];
+  const [today, soon] = [nowMs, addDays(nowMs, SOON_DAYS)].map((day) => formatISO(day, { representation: 'date' })) as [
+    string,
+    string,
+  ];
   return [...household.lots.values()].flatMap((lot) => {
     const item = household.items.get(lot.itemId);
     if (!item || lot.state === 'gone') return [];

@@ -1,6 +1,6 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { readScan, type Scanned } from '../../../core/labels/index.ts';
+import { listInHand, readScan, type Scanned } from '../../../core/labels/index.ts';
 import type { LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { startCodeReader, type CodeReader } from '../../../workers/client.ts';
@@ -38,7 +38,8 @@ let turn: Promise<void> = Promise.resolve();
 export function ScanPage() {
   const household = useHousehold();
   const act = useApp((state) => state.act);
-  const hand = useHand((state) => state.ids);
+  const scanned = useHand((state) => state.ids);
+  const hand = useMemo(() => listInHand(household, scanned), [household, scanned]);
   const navigate = useNavigate();
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [text, setText] = useState('');

@@ -1,0 +1,3 @@
+/** What the first screen does without: taking back, laying an edit upon what is now, and the words for what the gate refused. */
+export { getUndoable, planUndo, rebaseChanges } from '../../core/daybook/index.ts';
+export { wordConflicts, wordGateFaults } from '../text/gateFaults.ts';
