@@ -25,6 +25,13 @@ test('a plan keeps what was asked: a place free, a thing where it is; what is as
   await expectAccessible(page);
   await page.getByRole('combobox', { name: /^Wall/ }).selectOption({ label: 'Heron Loft: East wall' });
   await expect(page.getByRole('button', { name: /^Tall cubes › A4: 0 lots/ })).toBeVisible();
+  // A plan is only looked at: no key takes, cuts or edits what it shows.
+  await page.locator('[data-lot]').first().click();
+  await expect(ticket.getByText('In the plan')).toBeVisible();
+  for (const key of ['e', 't', 'c', 'b']) await page.keyboard.press(key);
+  await expect(ticket.getByText('In the plan')).toBeVisible();
+  await expect(page.getByRole('form', { name: /^Edit/ })).toHaveCount(0);
+  await page.getByRole('button', { name: '← Back to the plan' }).click();
   await page.getByRole('button', { name: /^What moves/ }).click();
   await expect(page.getByRole('main').getByText(name, { exact: true })).toHaveCount(0);
   await asked.getByRole('button', { name: 'Lift: Tall cubes › A4 is kept free.' }).click();

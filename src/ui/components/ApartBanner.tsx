@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { listMends } from '../../core/mending/index.ts';
+import { listMends, type Proposal } from '../../core/mending/index.ts';
 import type { KeptApart } from '../../storage/index.ts';
 import { useApp } from '../state/app.ts';
 import { saveRaw } from '../state/backup.ts';
@@ -21,6 +21,13 @@ const show = (value: unknown) => {
   const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? 'nothing');
   return text.length > 60 ? `${text.slice(0, 60)}…` : text;
 };
+
+function wordProposal({ is, nearest }: Proposal): string {
+  if (nearest === undefined) return `“${show(is)}” would be left out.`;
+  if (typeof nearest === 'string' && typeof is === 'string' && is.startsWith(nearest))
+    return `Its first ${nearest.length} letters would be kept: “${show(nearest)}”`;
+  return `“${show(is)}” would become “${show(nearest)}”.`;
+}
 
 function nameOf(apart: KeptApart, nameOfItem: (id: string) => string | undefined): string {
   const raw = apart.raw as { name?: unknown; itemId?: unknown; subject?: unknown } | null;
@@ -68,9 +75,9 @@ export function ApartBanner() {
               {mend.of.faults.slice(0, 4).map((fault) => (
                 <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>
               ))}
-              {mend.proposals.map(({ path, is, nearest }) => (
-                <p key={path} className="break-words">
-                  “{show(is)}” {nearest === undefined ? 'would be left out' : `would become “${show(nearest)}”`}
+              {mend.proposals.map((proposal) => (
+                <p key={proposal.path} className="break-words">
+                  {wordProposal(proposal)}
                 </p>
               ))}
               <span className="flex gap-4">

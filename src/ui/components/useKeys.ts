@@ -35,8 +35,9 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
         if (event.key === 'Escape' && !event.defaultPrevented) (event.target as HTMLElement).blur();
         return;
       }
-      const { ticket, household, act, undo, show, setCutting } = useApp.getState();
-      const lotId = ticket?.type === 'lot' ? ticket.id : null;
+      const { ticket, household, act, undo, show, setCutting, previews } = useApp.getState();
+      // Of a household that is only looked at nothing is taken, cut or edited.
+      const lotId = ticket?.type === 'lot' && previews === 0 ? ticket.id : null;
       const screen = SCREENS[Number(event.key) - 1];
       if (screen) void navigate(screen.to);
       else

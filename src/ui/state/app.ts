@@ -80,6 +80,8 @@ interface AppState {
   /** Whether the sewist goes on all the same, and how many lines are only in this window then. */
   readonly isUnkept: boolean;
   readonly unkept: number;
+  /** So many tickets and lists show a household that is only looked at. */
+  readonly previews: number;
   readonly ticket: Ticket | null;
   readonly notice: Notice | null;
   /** Cutting is asked for in the ticket. */
@@ -349,6 +351,7 @@ export const useApp = create<AppState>()((set, get) => {
     storeFault: null,
     isUnkept: false,
     unkept: 0,
+    previews: 0,
     ticket: null,
     notice: null,
     isCutting: false,

@@ -90,7 +90,7 @@ export async function readSnapshot({ bytes }: Snapshot): Promise<SinceThen | nul
   const read = parseBundle(bytes);
   const { household, events } = useApp.getState();
   if (!read.ok || !household) return null;
-  let changed = 0;
+  let changed = isSame(read.value.household.settings, household.settings) ? 0 : 1;
   for (const table of ['items', 'lots', 'places', 'plans'] as const) {
     const [then, now] = [
       read.value.household[table] as ReadonlyMap<string, object>,

@@ -5,7 +5,7 @@ import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
-import { PreviewContext, useApp, useHousehold } from '../../state/app.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
 import { explained } from '../../components/explained.ts';
@@ -18,6 +18,7 @@ import { PlanTicket } from './PlanTicket.tsx';
 import { listMoves } from './planMoves.ts';
 import { UnplacedList } from './UnplacedList.tsx';
 import { listKept } from '../../../core/acts/index.ts';
+import { Preview } from '../../components/Preview.tsx';
 import { previewPlan } from '../../../core/suppose/index.ts';
 
 type Tab = 'wall' | 'moves' | 'unplaced' | 'kept';
@@ -70,12 +71,12 @@ export function FitPage() {
       aside={
         <>
           {ticket && (
-            <PreviewContext value={shown ?? supposed}>
+            <Preview of={shown ?? supposed}>
               <Button look="quiet" onClick={() => show(null)}>
                 ← Back to the plan
               </Button>
               <TicketPane hint="" />
-            </PreviewContext>
+            </Preview>
           )}
           {/* Under a thing's ticket it still hears its keys. */}
           <div hidden={ticket !== null}>
@@ -95,16 +96,16 @@ export function FitPage() {
       )}
       {tab === 'moves' &&
         (plan ? (
-          <PreviewContext value={supposed}>
+          <Preview of={supposed}>
             <MoveList arrivals={arrivals} />
-          </PreviewContext>
+          </Preview>
         ) : (
           <p className="p-5 text-stone">Find a plan first; then what it would have you carry stands here.</p>
         ))}
       {tab === 'unplaced' && (
-        <PreviewContext value={supposed}>
+        <Preview of={supposed}>
           <UnplacedList plan={plan} />
-        </PreviewContext>
+        </Preview>
       )}
       {tab === 'kept' && <KeptPlans />}
     </Page>

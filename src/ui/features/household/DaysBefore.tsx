@@ -72,7 +72,7 @@ export function DaysBefore() {
                       <p {...explained('Records that came, went or differ, and lines of the daybook written since.')}>
                         {looked.since.changed === 0
                           ? 'Nothing: all is as it was then.'
-                          : `${wordCount(looked.since.changed, 'record')} would be as they were then, and ${wordCount(looked.since.lines, 'line')} of the daybook gone. What is here now is set aside and can be brought back.`}
+                          : `${wordCount(looked.since.changed, 'record')} would be as then, and ${wordCount(looked.since.lines, 'line')} of the daybook gone. What is here now is set aside and can be brought back.`}
                       </p>
                       {looked.since.changed > 0 && (
                         <Button className="mt-1" onClick={() => void goBack(one, looked.since!)}>
