@@ -177,7 +177,7 @@ export const useApp = create<AppState>()((set, get) => {
     set({ phase: 'ready', household, events, generation, apart: [], storeFault: kept.ok ? null : kept.fault });
   };
 
-  const load = async (): Promise<void> => {
+  const load = async (isAgain = false): Promise<void> => {
     const loaded = await store.load();
     waiting = [];
     isBaseKept = true;
@@ -199,7 +199,7 @@ export const useApp = create<AppState>()((set, get) => {
     const generation = world.createId();
     // What could be read goes on; what could not is kept beside it, in the same transaction.
     const kept = saved && (await store.replace(saved.chronicle, generation, null, saved.apart));
-    if (kept?.ok) return load();
+    if (kept?.ok && !isAgain) return load(true);
     set({ phase: 'damaged', raw: fault.raw, storeFault: fault });
   };
 
@@ -355,7 +355,7 @@ export const useApp = create<AppState>()((set, get) => {
     ticket: null,
     notice: null,
     isCutting: false,
-    open: () => inTurn(load),
+    open: () => inTurn(() => load()),
     act: (make, done) => inTurn(() => write(make, done, false)),
     edit: (from, make, done) =>
       inTurn(async () => {
