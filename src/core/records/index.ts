@@ -1,4 +1,3 @@
-export { getTextLimit } from './limits.ts';
 export { dropAbsent } from './absent.ts';
 export * from './ids.ts';
 export * from './item.ts';

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { getTextLimit } from '../../core/records/index.ts';
+import { getTextLimit } from '../../core/records/limits.ts';
 
 const SOURCES = readdirSync('src/ui', { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.tsx'))
