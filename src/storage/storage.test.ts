@@ -8,7 +8,7 @@ import { Database } from './database.ts';
 import { HouseholdStore } from './index.ts';
 import { createImport, createTakeOut } from '../core/acts/index.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
-import { passGate, passWhole, stampEvent, type Step } from '../core/daybook/index.ts';
+import { passGate, passWhole, stampEvent, type Passed } from '../core/daybook/index.ts';
 
 const pass = (chronicle: Chronicle) => {
   const whole = passWhole(chronicle);
@@ -33,12 +33,12 @@ async function begin() {
   expect(await store.replace(sample, 'g1', null)).toEqual({ ok: true, value: null });
   return store;
 }
-function stepOf(household: Household, draft: Parameters<typeof stampEvent>[0], seq: number): Step {
+function stepOf(household: Household, draft: Parameters<typeof stampEvent>[0], seq: number): Passed {
   const step = passGate(household, stampEvent(draft, seq, world));
   if (!step.ok) throw new Error(JSON.stringify(step.fault));
   return step.value;
 }
-function takeOut(): Step {
+function takeOut(): Passed {
   const lot = [...sample.household.lots.values()].find((one) => one.state === 'in')!;
   const draft = createTakeOut(sample.household, lot.id, 9);
   if (!draft.ok) throw new Error(draft.fault.code);
@@ -75,7 +75,7 @@ describe('the household in the browser', () => {
     const other = open();
     const step = takeOut();
     expect((await opened[0]!.append([step], 'g1')).ok).toBe(true);
-    const late: Step = { ...step, event: { ...step.event, id: 'late' as EventId } };
+    const late: Passed = { ...step, event: { ...step.event, id: 'late' as EventId } };
     expect(await other.append([late], 'g1')).toMatchObject({ ok: false, fault: { code: 'behind' } });
     const news = await other.loadEventsFrom(1);
     expect(news.ok && news.value.events).toEqual([step.event]);
@@ -86,7 +86,7 @@ describe('the household in the browser', () => {
     const store = await begin();
     const step = takeOut();
     const id = step.event.changes[0]!.id as LotId;
-    const broken: Step = {
+    const broken: Passed = {
       ...step,
       household: { ...step.household, lots: new Map([[id, { noId: 1 } as never]]) },
     };

@@ -1,5 +1,5 @@
 import Dexie from 'dexie';
-import { passWhole, type Step, type WholeChronicle } from '../core/daybook/index.ts';
+import { passWhole, type Passed, type WholeChronicle } from '../core/daybook/index.ts';
 import type { Apart, RawHousehold } from '../core/mending/index.ts';
 import type { Change, Chronicle, DaybookEvent, Household, Photo, PhotoId, TableName } from '../core/records/index.ts';
 import { fail, ok, type Result } from '../core/result/index.ts';
@@ -7,7 +7,7 @@ import { Database, LATEST, type KeptApart, type Snapshot } from './database.ts';
 
 /** Why the browser's storage did not do what was asked. Nothing was written in any of these cases. */
 export interface StoreFault {
-  readonly code: 'denied' | 'full' | 'behind' | 'damaged' | 'newer' | 'unknown';
+  readonly code: 'denied' | 'full' | 'behind' | 'damaged' | 'newer' | 'taken' | 'unknown';
   readonly note: string;
   /** What is stored, as it was found, where it does not read. */
   readonly raw?: RawHousehold;
@@ -57,7 +57,7 @@ function readVersion(name: string): Promise<number> {
 
 /** The household in this browser. Every event is one transaction: written whole, or not at all. */
 export class HouseholdStore {
-  private readonly database: Database;
+  private database: Database;
   private readonly channel: BroadcastChannel | null;
 
   constructor(name = 'yardmist') {
@@ -90,7 +90,13 @@ export class HouseholdStore {
     try {
       return ok(await work(await this.open()));
     } catch (error) {
-      return fail(toFault(error));
+      const fault = toFault(error);
+      // Tables that failed but for want of room may be open by halves: the next try begins with new ones.
+      if (fault.code !== 'full') {
+        this.database.close();
+        this.database = new Database(this.database.name);
+      }
+      return fail(fault);
     }
   }
 
@@ -151,20 +157,20 @@ export class HouseholdStore {
   }
 
   /** Writes lines that have passed the gate, in one transaction. `behind` when another window wrote first. */
-  async append(steps: readonly Step[], generation: string): Promise<Result<null, StoreFault>> {
-    const [first] = steps;
-    const last = steps.at(-1);
+  async append(passed: readonly Passed[], generation: string): Promise<Result<null, StoreFault>> {
+    const [first] = passed;
+    const last = passed.at(-1);
     if (!first || !last) return ok(null);
     const written = await this.attempt((database) =>
       database.transaction('rw', database.tables, async () => {
         const known = await database.events.orderBy('seq').last();
         const mark = await database.meta.get('generation');
         if (mark?.value !== generation || (known?.seq ?? -1) !== first.event.seq - 1) return false;
-        await database.events.bulkAdd(steps.map((step) => step.event));
+        await database.events.bulkAdd(passed.map((one) => one.event));
         await this.write(
           database,
           last.household,
-          steps.flatMap((step) => step.event.changes),
+          passed.flatMap((one) => one.event.changes),
         );
         return true;
       }),
@@ -234,7 +240,12 @@ export class HouseholdStore {
         await database.plans.bulkAdd([...household.plans.values()]);
         await database.events.bulkAdd([...events]);
         await database.photos.bulkPut([...(chronicle.photos ?? [])]);
-        await database.apart.bulkAdd(apart.map(({ table, id, raw, faults }) => ({ table, id, raw, faults }) as never));
+        await database.apart.bulkAdd(
+          apart.map(
+            ({ table, id, raw, faults, left }) =>
+              ({ table, id, raw, faults, ...(left !== undefined && { left }) }) as never,
+          ),
+        );
         await database.meta.put({ key: 'generation', value: generation });
         if (previous) await database.meta.put({ key: 'previous', value: previous });
       }),

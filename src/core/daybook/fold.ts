@@ -2,6 +2,7 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   DEFAULT_SETTINGS,
   dropAbsent,
+  type Fields,
   type Change,
   type DaybookEvent,
   type Household,
@@ -25,8 +26,6 @@ export interface FoldFault {
   readonly id: string;
   readonly field: string | null;
 }
-
-type Fields = Record<string, unknown>;
 
 /** Whether two values say the same. A field that is undefined is absent. */
 function isSame(a: unknown, b: unknown): boolean {
@@ -126,6 +125,24 @@ export function applyChanges(household: Household, changes: readonly Change[]): 
     }
   }
   return ok({ ...household, settings, ...touched } as Household);
+}
+
+/** A record as it stands; null where there is none. */
+export function getRecord(household: Household, table: TableName, id: string): object | null {
+  if (table === 'settings') return household.settings;
+  return (household[table] as ReadonlyMap<string, object>).get(id) ?? null;
+}
+
+const MAPS = ['places', 'items', 'lots', 'plans'] as const;
+
+/** Every record in which two households differ. */
+export function computeDifference(before: Household, after: Household): Change[] {
+  const ids = MAPS.flatMap((table) =>
+    [...new Set<string>([...before[table].keys(), ...after[table].keys()])].map((id) => [table, id] as const),
+  );
+  return [...ids, ['settings', 'household'] as const].flatMap(
+    ([table, id]) => createChange(table, id, getRecord(before, table, id), getRecord(after, table, id)) ?? [],
+  );
 }
 
 /** The state that a daybook tells, from an empty household on. */

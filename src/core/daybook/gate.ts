@@ -9,7 +9,7 @@ import {
   type TableName,
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { applyChanges, foldEvents, isSame, type FoldFault } from './fold.ts';
+import { applyChanges, foldEvents, getRecord, computeDifference, type FoldFault } from './fold.ts';
 import { checkInvariants, type InvariantFault } from './invariants.ts';
 
 /** Why something was not let through: which rule, and the path of the record and field. */
@@ -27,7 +27,7 @@ export type GateFault =
 declare const PASSED: unique symbol;
 
 /** A line that may be written, and the household after it. */
-export interface Step {
+export interface Passed {
   readonly event: DaybookEvent;
   readonly household: Household;
   readonly [PASSED]: true;
@@ -57,11 +57,9 @@ function isConserved({ type, amount, amountUnit, changes }: DaybookEvent): boole
 function checkTouched(household: Household, changes: readonly Change[]): GateFault[] {
   const faults: GateFault[] = [];
   for (const change of new Map(changes.map((one) => [pathOf(one), one])).values()) {
-    const { table, id } = change;
-    const record =
-      table === 'settings' ? household.settings : (household[table] as ReadonlyMap<string, object>).get(id);
+    const record = getRecord(household, change.table, change.id);
     if (!record) continue;
-    const parsed = parseRecord(table, record, pathOf(change));
+    const parsed = parseRecord(change.table, record, pathOf(change));
     if (!parsed.ok) for (const fault of parsed.fault) faults.push({ code: 'record', ...fault });
   }
   return faults;
@@ -84,7 +82,7 @@ export function findNewFaults(before: Household, after: Household, changes: read
  * The one way from a household to the next. The line must follow on it; it and every record that it touches must be as
  * their classes say; and no rule across records may be broken by it. All faults are told.
  */
-export function passGate(household: Household, event: DaybookEvent): Result<Step, GateFault[]> {
+export function passGate(household: Household, event: DaybookEvent): Result<Passed, GateFault[]> {
   const line = parseRecord('events', event, 'event');
   if (!line.ok) return fail(line.fault.map((fault): GateFault => ({ code: 'record', ...fault })));
   if (!isConserved(event)) return fail([{ code: 'daybook', path: 'event.amount', rule: 'not-conserved' }]);
@@ -92,7 +90,7 @@ export function passGate(household: Household, event: DaybookEvent): Result<Step
   if (!next.ok) return fail([next.fault]);
   const faults = checkTouched(next.value, event.changes);
   if (faults.length === 0) faults.push(...findNewFaults(household, next.value, event.changes).map(toFault));
-  return faults.length > 0 ? fail(faults) : ok({ event, household: next.value } as Step);
+  return faults.length > 0 ? fail(faults) : ok({ event, household: next.value } as Passed);
 }
 
 /** Lines that bring a record back that went. A plan is the same plan again, whoever dropped it. */
@@ -129,20 +127,13 @@ export function passWhole(chronicle: Chronicle): Result<WholeChronicle, GateFaul
   for (const [i, event] of events.entries()) {
     check('events', event, `events.${i}`);
     if (event.seq !== i) faults.push({ code: 'daybook', path: `events.${i}.seq`, rule: 'order' });
+    if (!isConserved(event)) faults.push({ code: 'daybook', path: `events.${i}.amount`, rule: 'not-conserved' });
   }
   if (faults.length > 0) return fail(faults);
   faults.push(...checkInvariants(household).map(toFault), ...findIdsAgain(events));
   const told = foldEvents(events);
   if (!told.ok) return fail([...faults, told.fault]);
-  for (const table of ['places', 'items', 'lots', 'plans'] as const) {
-    const [is, was] = [
-      household[table] as ReadonlyMap<string, object>,
-      told.value[table] as ReadonlyMap<string, object>,
-    ];
-    for (const id of new Set([...is.keys(), ...was.keys()]))
-      if (!isSame(is.get(id), was.get(id))) faults.push({ code: 'daybook', path: `${table}.${id}`, rule: 'differs' });
-  }
-  if (!isSame(household.settings, told.value.settings))
-    faults.push({ code: 'daybook', path: 'settings', rule: 'differs' });
+  for (const change of computeDifference(told.value, household))
+    faults.push({ code: 'daybook', path: pathOf(change), rule: 'differs' });
   return faults.length > 0 ? fail(faults) : ok(chronicle as WholeChronicle);
 }

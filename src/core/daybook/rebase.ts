@@ -1,10 +1,5 @@
-import type { Change, Household, TableName } from '../records/index.ts';
-import { createChange, isSame } from './fold.ts';
-
-type Fields = Record<string, unknown>;
-
-const isPlain = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+import { isFields, type Change, type Fields, type Household, type TableName } from '../records/index.ts';
+import { createChange, getRecord, isSame } from './fold.ts';
 
 /** What an edit and something else both changed, each in its own way; `field` is empty where it is the record itself. */
 export interface EditConflict {
@@ -26,7 +21,7 @@ function lay(began: Fields, came: Fields, now: Fields, path: string, conflicts: 
     const [was, will, present] = [began[key], came[key], now[key]];
     if (isSame(was, will)) continue;
     const at = path === '' ? key : `${path}.${key}`;
-    if (isPlain(was) && isPlain(will) && isPlain(present)) {
+    if (isFields(was) && isFields(will) && isFields(present)) {
       next[key] = lay(was, will, present, at, conflicts);
       continue;
     }
@@ -46,8 +41,7 @@ export function rebaseChanges(household: Household, changes: readonly Change[]):
   const conflicts: EditConflict[] = [];
   const rebased = changes.flatMap((change): Change[] => {
     const { table, id, before, after } = change;
-    const present =
-      table === 'settings' ? household.settings : ((household[table] as ReadonlyMap<string, object>).get(id) ?? null);
+    const present = getRecord(household, table, id);
     const conflict = (field: string) => conflicts.push({ table, id, field });
     if (before === undefined || after === undefined) {
       const isAsBefore = before === undefined ? present === null : present !== null && isSame(present, before);

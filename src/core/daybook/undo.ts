@@ -1,7 +1,7 @@
 import type { Change, DaybookEvent, EventId, Household, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import type { Draft } from './draft.ts';
-import { applyChanges, createChange, invertChanges } from './fold.ts';
+import { applyChanges, createChange, getRecord, invertChanges } from './fold.ts';
 import { findNewFaults } from './gate.ts';
 
 /**
@@ -64,10 +64,8 @@ function takeBack(household: Household, chosen: readonly DaybookEvent[]): Change
   const changes = chosen.flatMap((event) => invertChanges(event.changes));
   const next = applyChanges(household, changes);
   if (!next.ok) return null;
-  const recordOf = (of: Household, { table, id }: Change): object | null =>
-    table === 'settings' ? of.settings : ((of[table] as ReadonlyMap<string, object>).get(id) ?? null);
   return [...new Map(changes.map((change) => [keyOf(change), change])).values()].flatMap(
-    (change) => createChange(change.table, change.id, recordOf(household, change), recordOf(next.value, change)) ?? [],
+    ({ table, id }) => createChange(table, id, getRecord(household, table, id), getRecord(next.value, table, id)) ?? [],
   );
 }
 

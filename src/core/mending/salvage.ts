@@ -1,16 +1,19 @@
 import {
   DEFAULT_SETTINGS,
   dropAbsent,
+  isFields,
   parseRecord,
   type Change,
   type DaybookEvent,
   type EventId,
+  type Fields,
   type Household,
   type RecordFault,
   type TableName,
 } from '../records/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
 import { applyChanges, EMPTY_HOUSEHOLD } from '../daybook/fold.ts';
-import { checkInvariants, createChange, isSame, passWhole, type WholeChronicle } from '../daybook/index.ts';
+import { checkInvariants, computeDifference, getRecord, passWhole, type WholeChronicle } from '../daybook/index.ts';
 import { mendLots, mendRooms } from './mend.ts';
 
 /** Everything that was stored or stood in a file, as it was found. */
@@ -23,12 +26,14 @@ export interface RawHousehold {
   readonly events: readonly unknown[];
 }
 
-/** A record or line that does not read: as it was found, and what is wrong with it. */
+/** A record or line that does not read, or that could not stay as it was without one: as it was found, and why. */
 export interface Apart {
   readonly table: TableName | 'events';
   readonly id: string;
   readonly raw: unknown;
   readonly faults: readonly RecordFault[];
+  /** What stands in its place meanwhile, where it had to give way: a thing that lies out, as its shelf is apart. */
+  readonly left?: unknown;
 }
 
 /** What could be read of it, which keeps every rule; and what is set apart. */
@@ -37,14 +42,20 @@ export interface Salvaged {
   readonly apart: readonly Apart[];
 }
 
-type Fields = Record<string, unknown>;
-const LISTS = ['places', 'items', 'lots', 'plans'] as const;
-
-function isFields(value: unknown): value is Fields {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
+/** Gives the last line its id and time. */
+interface Stamp {
+  readonly id: EventId;
+  readonly atMs: number;
 }
 
+const LISTS = ['places', 'items', 'lots', 'plans'] as const;
+type List = (typeof LISTS)[number];
+/** What is apart leaves others without something, they leave others, and so on: from rooms down to what is wrapped. */
+const MOST_ROUNDS = 12;
+
 const idOf = (raw: unknown, at: string) => (isFields(raw) && typeof raw['id'] === 'string' ? raw['id'] : at);
+const keyOf = (table: string, id: string) => `${table} ${id}`;
+const SETTINGS = keyOf('settings', 'household');
 
 /** Default settings, with every field of what was found that can be kept. */
 function salvageSettings(raw: unknown): Household['settings'] {
@@ -57,32 +68,107 @@ function salvageSettings(raw: unknown): Household['settings'] {
   return settings;
 }
 
-/** Reads the lines that read, each without what it says of records that are set apart. */
-function readLines(raw: readonly unknown[], isApart: (change: Change) => boolean): DaybookEvent[] {
-  const lines: DaybookEvent[] = [];
-  for (const line of raw) {
-    if (!isFields(line) || !Array.isArray(line['changes'])) continue;
-    const changes = (line['changes'] as unknown[]).filter((one): one is Change => {
-      if (!isFields(one) || typeof one['table'] !== 'string' || typeof one['id'] !== 'string') return false;
-      return !isApart(one as unknown as Change);
-    });
-    const kept = parseRecord('events', { ...line, seq: lines.length, changes });
-    if (kept.ok) lines.push(kept.value);
+/** What was found, sorted into what reads and what is set apart. */
+class Sieve {
+  readonly settings: Household['settings'];
+  readonly apart = new Map<string, Apart>();
+  private readonly found = new Map<string, Fields>();
+  /** What the daybook says of these is left out of it. */
+  private readonly silent = new Set<string>();
+
+  constructor(private readonly raw: RawHousehold) {
+    const parsed = parseRecord('settings', raw.settings);
+    this.settings = parsed.ok ? parsed.value : salvageSettings(raw.settings);
+    if (!parsed.ok) this.silent.add(SETTINGS);
+    if (!parsed.ok && raw.settings !== undefined) this.setApart('settings', 'household', raw.settings, parsed.fault);
+    for (const table of LISTS) for (const [i, record] of raw[table].entries()) this.sortRecord(table, record, i);
+    for (const [i, line] of raw.events.entries()) this.sortLine(line, i);
   }
-  return lines;
+
+  setApart(table: TableName | 'events', id: string, found: unknown, faults: readonly RecordFault[]): void {
+    const key = keyOf(table, id);
+    if (!this.apart.has(key)) this.apart.set(key, { table, id, raw: found, faults });
+    this.silent.add(key);
+  }
+
+  private sortRecord(table: List, record: unknown, at: number): void {
+    const id = idOf(record, String(at));
+    const read = parseRecord(table, record);
+    const isTwice = this.found.has(keyOf(table, id));
+    if (!read.ok) this.setApart(table, id, record, read.fault);
+    else if (isTwice) this.setApart(table, id, record, [{ path: 'id', rule: 'twice', message: 'stands there twice' }]);
+    else this.found.set(keyOf(table, id), read.value as unknown as Fields);
+  }
+
+  private sortLine(line: unknown, at: number): void {
+    const read = parseRecord('events', line);
+    if (read.ok && read.value.seq === at) return;
+    const faults = read.ok ? [{ path: 'seq', rule: 'order', message: 'is out of turn' }] : read.fault;
+    this.setApart('events', idOf(line, String(at)), line, faults);
+    if (!isFields(line) || !Array.isArray(line['changes'])) return;
+    for (const change of line['changes'] as unknown[]) {
+      const alone = parseRecord('events', { ...line, seq: 0, subject: '', changes: [change] });
+      if (alone.ok || !isFields(change) || !alone.fault.some(({ path }) => path.startsWith('changes'))) continue;
+      const [table, id] = [change['table'] as TableName, String(change['id'])];
+      const record = this.found.get(keyOf(table, id));
+      this.silent.add(keyOf(table, id));
+      if (record) this.setApart(table, id, record, faults);
+    }
+  }
+
+  /** The records that read and are not apart. */
+  assemble(): Household {
+    const keep = <T extends List>(table: T) =>
+      new Map(
+        [...this.found]
+          .filter(([key]) => key.startsWith(`${table} `) && !this.apart.has(key))
+          .map(([, record]) => [record['id'], record]),
+      ) as unknown as Household[T];
+    return {
+      settings: this.settings,
+      places: keep('places'),
+      items: keep('items'),
+      lots: keep('lots'),
+      plans: keep('plans'),
+    };
+  }
+
+  /** The lines that read, each without what it says of what is apart. */
+  readLines(): DaybookEvent[] {
+    const lines: DaybookEvent[] = [];
+    for (const line of this.raw.events) {
+      if (!isFields(line) || !Array.isArray(line['changes'])) continue;
+      const changes = (line['changes'] as unknown[]).filter(
+        (one) => isFields(one) && !this.silent.has(keyOf(String(one['table']), String(one['id']))),
+      );
+      const kept = parseRecord('events', { ...line, seq: lines.length, changes });
+      if (kept.ok) lines.push(kept.value);
+    }
+    return lines;
+  }
 }
 
-/** The records that a line speaks of in a way that none can be. */
-function listBadChanges(line: unknown): string[] {
-  if (!isFields(line) || !Array.isArray(line['changes'])) return [];
-  const bad = new Set<string>();
-  for (const [i, change] of (line['changes'] as unknown[]).entries()) {
-    const parsed = parseRecord('events', { ...line, seq: 0, subject: '', changes: [change] });
-    if (parsed.ok || !isFields(change)) continue;
-    if (parsed.fault.some(({ path }) => path.startsWith('changes')))
-      bad.add(`${String(change['table'])} ${idOf(change, String(i))}`);
-  }
-  return [...bad];
+/** Places without what they stand in: they are apart with it, or they would come back to nothing. */
+function setApartPlaces(sieve: Sieve, household: Household): boolean {
+  const lost = createPlaceTree(household.places).faults.filter(
+    ({ placeId }) => !household.places.get(placeId)!.container,
+  );
+  for (const { code, placeId } of lost)
+    sieve.setApart('places', placeId, household.places.get(placeId), [
+      { path: `places.${placeId}.parentId`, rule: 'dangling', message: code },
+    ]);
+  return lost.length > 0;
+}
+
+/** What breaks a rule without what is apart gives way: it lies out, waits in the pool, is used at another station. */
+function giveWay(household: Household): Household {
+  let now = household;
+  for (let n = 0; n < 2; n += 1)
+    for (const mend of [() => mendRooms(now, () => true), () => mendLots(now)]) {
+      const next = applyChanges(now, mend());
+      if (next.ok) now = next.value;
+    }
+  return now;
 }
 
 /**
@@ -90,110 +176,66 @@ function listBadChanges(line: unknown): string[] {
  * daybook goes on without what is apart; where the records say otherwise than its lines, a last line says so. Null where
  * nothing could be read. `stamp` gives that line its id and time.
  */
-export function salvage(raw: RawHousehold, stamp: { readonly id: EventId; readonly atMs: number }): Salvaged | null {
-  const apart = new Map<string, Apart>();
-  const setApart = (table: TableName | 'events', id: string, found: unknown, faults: readonly RecordFault[]) => {
-    if (!apart.has(`${table} ${id}`)) apart.set(`${table} ${id}`, { table, id, raw: found, faults });
-  };
-  const parsed = parseRecord('settings', raw.settings);
-  const settings = parsed.ok ? parsed.value : salvageSettings(raw.settings);
-  if (!parsed.ok && raw.settings !== undefined) setApart('settings', 'household', raw.settings, parsed.fault);
-  const found = new Map<string, Fields>();
-  for (const table of LISTS)
-    for (const [i, record] of raw[table].entries()) {
-      const id = idOf(record, String(i));
-      const read = parseRecord(table, record);
-      const again = found.has(`${table} ${id}`);
-      if (read.ok && !again) found.set(`${table} ${id}`, read.value as unknown as Fields);
-      else if (read.ok) setApart(table, id, record, [{ path: 'id', rule: 'twice', message: 'stands there twice' }]);
-      else setApart(table, id, record, read.fault);
-    }
-  for (const [i, line] of raw.events.entries()) {
-    const read = parseRecord('events', line);
-    if (read.ok && read.value.seq === i) continue;
-    const faults = read.ok ? [{ path: 'seq', rule: 'order', message: 'is out of turn' }] : read.fault;
-    setApart('events', idOf(line, String(i)), line, faults);
-    for (const key of listBadChanges(line)) {
-      const [table, id] = key.split(' ') as [TableName, string];
-      if (table === 'settings' || !found.has(key)) continue;
-      setApart(table, id, found.get(key), faults);
-    }
-  }
-
-  for (let round = 0; round < 12; round += 1) {
-    const isApart = ({ table, id }: { table: TableName; id: string }) =>
-      table !== 'settings' && apart.has(`${table} ${id}`);
-    const kept = <T extends (typeof LISTS)[number]>(table: T) =>
-      new Map(
-        [...found]
-          .filter(([key]) => key.startsWith(`${table} `) && !apart.has(key))
-          .map(([, record]) => [record['id'], record]),
-      ) as unknown as Household[T];
-    let household: Household = {
-      settings,
-      places: kept('places'),
-      items: kept('items'),
-      lots: kept('lots'),
-      plans: kept('plans'),
-    };
-    // Rules that the missing records break are mended where it is known how.
-    for (let n = 0; n < 4; n += 1)
-      for (const changes of [mendRooms(household, () => true), mendLots(household)]) {
-        const next = applyChanges(household, changes);
-        if (next.ok) household = next.value;
-      }
+export function salvage(raw: RawHousehold, stamp: Stamp): Salvaged | null {
+  const sieve = new Sieve(raw);
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const read = sieve.assemble();
+    if (setApartPlaces(sieve, read)) continue;
+    const household = giveWay(read);
     const faults = checkInvariants(household);
-    if (faults.length > 0) {
-      for (const { path, code, to } of faults) {
-        const [table = '', id = ''] = path.split('.');
-        setApart(table as TableName, id, found.get(`${table} ${id}`), [
-          { path, rule: code, message: `${code}: ${to}` },
-        ]);
-      }
-      continue;
+    if (faults.length === 0) return conclude(sieve, read, household, stamp);
+    for (const { path, code, to } of faults) {
+      const [table = '', id = ''] = path.split('.');
+      const record = getRecord(read, table as TableName, id);
+      sieve.setApart(table as TableName, id, record, [{ path, rule: code, message: `${code}: ${to}` }]);
     }
-    const events = readLines(raw.events, isApart);
-    const chronicle = conclude(household, events, stamp) ?? conclude(household, [], stamp);
-    return chronicle && { chronicle, apart: [...apart.values()] };
   }
   return null;
 }
 
-/** The daybook with a last line that leads from what it tells to the household; null where its lines do not follow. */
-function conclude(
-  household: Household,
-  events: readonly DaybookEvent[],
-  stamp: { readonly id: EventId; readonly atMs: number },
-): WholeChronicle | null {
+/** Lines as far as they follow on each other, the household that they tell, and those after. */
+function followLines(lines: readonly DaybookEvent[]): {
+  told: Household;
+  kept: readonly DaybookEvent[];
+  lost: readonly DaybookEvent[];
+} {
   let told: Household = EMPTY_HOUSEHOLD;
-  for (const event of events) {
-    const next = applyChanges(told, event.changes);
-    if (!next.ok) return null;
+  for (const [i, line] of lines.entries()) {
+    const next = applyChanges(told, line.changes);
+    if (!next.ok) return { told, kept: lines.slice(0, i), lost: lines.slice(i) };
     told = next.value;
   }
-  const changes: Change[] = [];
-  for (const table of LISTS) {
-    const [is, was] = [household[table] as ReadonlyMap<string, object>, told[table] as ReadonlyMap<string, object>];
-    for (const id of new Set([...was.keys(), ...is.keys()])) {
-      const change = createChange(table, id, was.get(id) ?? null, is.get(id) ?? null);
-      if (change) changes.push(change);
-    }
-  }
-  const isFirst = events.length === 0;
-  if (isFirst) changes.push({ table: 'settings', id: 'household', after: dropAbsent(household.settings) as never });
-  else if (!isSame(told.settings, household.settings)) {
-    const change = createChange('settings', 'household', told.settings, household.settings);
-    if (change) changes.push(change);
-  }
+  return { told, kept: lines, lost: [] };
+}
+
+/** The daybook with a last line that leads from what it tells to the household, and all that is apart. */
+function conclude(sieve: Sieve, read: Household, household: Household, stamp: Stamp): Salvaged | null {
+  const { told, kept, lost } = followLines(sieve.readLines());
+  const hasSettings = kept.some(({ changes }) =>
+    changes.some(({ table, before }) => table === 'settings' && before === undefined),
+  );
+  const changes: Change[] = computeDifference(told, household).filter(
+    ({ table }) => hasSettings || table !== 'settings',
+  );
+  // Settings that no line brings come whole, so that the daybook does not lean on later defaults.
+  if (!hasSettings) changes.push({ table: 'settings', id: 'household', after: { ...dropAbsent(household.settings) } });
   const last: DaybookEvent = {
-    id: stamp.id,
-    seq: events.length,
-    atMs: stamp.atMs,
-    type: isFirst ? 'catalogued' : 'mended',
+    ...stamp,
+    seq: kept.length,
+    type: kept.length === 0 ? 'catalogued' : 'mended',
     subject: 'what could be read',
     changes,
   };
-  const lines = changes.length > 0 ? [...events, last] : [...events];
-  const whole = passWhole({ household, events: lines });
-  return whole.ok ? whole.value : null;
+  const whole = passWhole({ household, events: changes.length > 0 ? [...kept, last] : [...kept] });
+  if (!whole.ok) return null;
+  const gaveWay = computeDifference(read, household).map(({ table, id }): Apart => ({
+    table,
+    id,
+    raw: getRecord(read, table, id),
+    faults: [{ path: `${table}.${id}`, rule: 'gaveWay', message: 'could not stay as it was' }],
+    left: getRecord(household, table, id),
+  }));
+  const rule = { path: 'seq', rule: 'order', message: 'does not follow on the line before' };
+  const unread = lost.map((line): Apart => ({ table: 'events', id: line.id, raw: line, faults: [rule] }));
+  return { chronicle: whole.value, apart: [...sieve.apart.values(), ...gaveWay, ...unread] };
 }

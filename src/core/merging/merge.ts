@@ -1,10 +1,8 @@
 import { applyChanges } from '../daybook/fold.ts';
-import { checkInvariants, createChange, isSame, type InvariantFault } from '../daybook/index.ts';
+import { checkInvariants, createChange, getRecord, isSame, type InvariantFault } from '../daybook/index.ts';
 import { mendLots, mendRooms } from '../mending/index.ts';
-import type { Change, Chronicle, DaybookEvent, EventId, Household, TableName } from '../records/index.ts';
+import type { Change, Chronicle, DaybookEvent, EventId, Fields, Household, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-
-type Fields = Record<string, unknown>;
 
 /** Fields that only make sense together: who decides one of them decides all. */
 const GROUPS: Partial<Record<TableName, readonly (readonly string[])[]>> = {
@@ -60,10 +58,8 @@ function isTaking(event: DaybookEvent, byId: ReadonlyMap<EventId, DaybookEvent>)
   return event.undoes?.some((id) => byId.get(id)?.type === 'cut') ?? false;
 }
 
-const tableOf = (household: Household, table: TableName): ReadonlyMap<string, object> | null =>
-  table === 'settings' ? null : (household[table] as ReadonlyMap<string, object>);
-const recordOf = (household: Household, table: TableName, id: string): Fields | null =>
-  (table === 'settings' ? household.settings : (tableOf(household, table)?.get(id) ?? null)) as Fields | null;
+const recordOf = (household: Household, table: TableName, id: string) =>
+  getRecord(household, table, id) as Fields | null;
 
 /**
  * Lays the events that another device wrote after those of this one. What only one of them changed is taken over; cuts

@@ -1,4 +1,5 @@
 export { dropAbsent } from './absent.ts';
+export { isFields, type Fields } from './fields.ts';
 export * from './ids.ts';
 export * from './item.ts';
 export * from './label.ts';

@@ -1,13 +1,8 @@
 import { fail, ok, type Result } from '../result/index.ts';
+import { isFields as isRaw, type Fields as Raw } from './fields.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
 export const BUNDLE_VERSION = 7;
-
-type Raw = Record<string, unknown>;
-
-function isRaw(value: unknown): value is Raw {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
 
 /** Changes every change in the daybook. What is not of that shape is left for validation to complain about. */
 function mapChanges(raw: Raw, map: (change: Raw) => unknown): Raw {

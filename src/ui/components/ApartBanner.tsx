@@ -54,7 +54,7 @@ export function ApartBanner() {
           role="status"
           {...explained('Records and lines of the daybook that did not read when this browser opened them.')}
         >
-          {wordCount(apart.length, 'record')} did not read and {apart.length === 1 ? 'is' : 'are'} set apart. All else
+          {wordCount(mends.length, 'record')} did not read and {mends.length === 1 ? 'is' : 'are'} set apart. All else
           works as before.
         </p>
         <Button look="quiet" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
@@ -70,7 +70,7 @@ export function ApartBanner() {
             <li key={mend.of.n} className="dotted-row py-1">
               <p>
                 <strong>{nameOf(mend.of, (id) => items?.get(id as never)?.name)}</strong>
-                {mend.others.length > 0 && `, with its ${wordCount(mend.others.length, 'lot')}`}
+                {mend.others.length > 0 && `, with ${wordCount(mend.others.length, 'record')} that hang on it`}
               </p>
               {mend.of.faults.slice(0, 4).map((fault) => (
                 <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>

@@ -237,6 +237,36 @@ describe('storage that fails in mid-session', () => {
     expect(stateOf(window).storeFault).toBeNull();
   });
 
+  it('never writes the sample over a household that did not open for a while', async () => {
+    const first = await openWindow();
+    const [id, other] = lotsIn(stateOf(first).household);
+    await takeOut(first, id!);
+    const spy = vi.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new DOMException('busy', 'UnknownError');
+    });
+    const window = await openWindow();
+    expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: { code: 'denied' } });
+    spy.mockRestore();
+    expect(await takeOut(window, other!)).toBe(false);
+    expect(stateOf(window).storeFault).toMatchObject({ code: 'taken' });
+    const again = await openWindow();
+    expect(stateOf(again).events).toEqual(stateOf(first).events);
+  });
+
+  it('does not drop what is only in this window when another one goes on', async () => {
+    const [one, two] = [await openWindow(), await openWindow()];
+    const [id, other] = lotsIn(stateOf(one).household);
+    const mend = fail('QuotaExceededError');
+    await takeOut(one, id!);
+    stateOf(one).goOnUnkept();
+    expect(await takeOut(one, id!)).toBe(true);
+    mend();
+    expect(await takeOut(two, other!)).toBe(true);
+    await vi.waitFor(() => expect(stateOf(one).notice?.text).toContain('only in this window'));
+    expect(stateOf(one).household!.lots.get(id!)!.state).toBe('out');
+    expect(stateOf(one).events).toHaveLength(2);
+  });
+
   it('counts what is only in this window where one goes on, and keeps all of it later', async () => {
     const window = await openWindow();
     const [id, other, third] = lotsIn(stateOf(window).household);

@@ -5,7 +5,7 @@ import {
   passWhole,
   stampEvent,
   type Draft,
-  type Step,
+  type Passed,
   type WholeChronicle,
 } from '../../core/daybook/index.ts';
 import type { ActFault } from '../../core/acts/index.ts';
@@ -141,7 +141,7 @@ function askToKeep(): void {
 
 export const useApp = create<AppState>()((set, get) => {
   /** Lines that passed the gate and are only in this window yet; the whole household where it was never kept. */
-  let waiting: Step[] = [];
+  let waiting: Passed[] = [];
   let isBaseKept = true;
 
   const refuse = (text: string, offer?: Notice['offer']) => {
@@ -204,19 +204,23 @@ export const useApp = create<AppState>()((set, get) => {
   };
 
   /** Keeps lines; what waits from before goes first. */
-  const keep = async (steps: readonly Step[]): Promise<StoreFault | null> => {
+  const keep = async (passed: readonly Passed[]): Promise<StoreFault | null> => {
     const { generation, household, events } = get();
     if (!isBaseKept && household) {
-      const last = steps.at(-1);
+      // What was kept here and did not open for a while is not written over.
+      const there = await store.load();
+      if (!there.ok) return there.fault;
+      if (there.value) return { code: 'taken', note: '' };
+      const last = passed.at(-1);
       const whole = passWhole({
         household: last?.household ?? household,
-        events: [...events, ...steps.slice(waiting.length).map((step) => step.event)],
+        events: [...events, ...passed.slice(waiting.length).map((one) => one.event)],
       });
       const kept = whole.ok ? await store.replace(whole.value, generation, null) : null;
       if (kept && !kept.ok) return kept.fault;
       isBaseKept = true;
     } else {
-      const written = await store.append(steps, generation);
+      const written = await store.append(passed, generation);
       if (!written.ok) return written.fault;
     }
     waiting = [];
@@ -288,6 +292,12 @@ export const useApp = create<AppState>()((set, get) => {
 
   store.onNews((news) => {
     void inTurn(async () => {
+      if (waiting.length > 0 || !isBaseKept) {
+        refuse(
+          'Another window went on with what is kept. What is only in this window is not in it: save it to a file.',
+        );
+        return;
+      }
       if (news.type === 'replaced') {
         await load();
         set({

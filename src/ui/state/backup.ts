@@ -86,18 +86,11 @@ export interface SinceThen {
 
 export async function readSnapshot({ bytes }: Snapshot): Promise<SinceThen | null> {
   const { parseBundle } = await import('../../core/formats/index.ts');
-  const { isSame } = await import('../../core/daybook/index.ts');
+  const { computeDifference } = await import('../../core/daybook/index.ts');
   const read = parseBundle(bytes);
   const { household, events } = useApp.getState();
   if (!read.ok || !household) return null;
-  let changed = isSame(read.value.household.settings, household.settings) ? 0 : 1;
-  for (const table of ['items', 'lots', 'places', 'plans'] as const) {
-    const [then, now] = [
-      read.value.household[table] as ReadonlyMap<string, object>,
-      household[table] as ReadonlyMap<string, object>,
-    ];
-    for (const id of new Set([...then.keys(), ...now.keys()])) if (!isSame(then.get(id), now.get(id))) changed += 1;
-  }
+  const changed = computeDifference(read.value.household, household).length;
   const known = new Set(read.value.events.map((event) => event.id));
   return { chronicle: read.value, changed, lines: events.filter((event) => !known.has(event.id)).length };
 }

@@ -61,6 +61,8 @@ export function wordStoreFault(fault: StoreFault): string {
       return 'Another window keeps changing the household. Nothing of yours was written; try again.';
     case 'damaged':
       return 'Some records in this browser do not read any more.';
+    case 'taken':
+      return 'There is another household in this browser, which this window could not open before. Save what is here to a file, then load the page again.';
     case 'newer':
       return 'What is in this browser was written by a later Yardmist.';
     case 'unknown':

@@ -33,6 +33,15 @@ export function wordFieldFault({ path, rule, message }: RecordFault): string {
       return `${field} must be at least ${limit}.`;
     case 'arrayMaxSize':
       return `${field}: there can be at most ${limit}.`;
+    case 'dangling':
+    case 'no-station':
+      return 'It stands on something that is not there.';
+    case 'gaveWay':
+      return 'It could not stay where it was.';
+    case 'twice':
+      return 'Its name within the household stands there twice.';
+    case 'order':
+      return 'It does not follow on the line before it.';
     default:
       return `${field} cannot be kept as it is.`;
   }
