@@ -21,7 +21,6 @@ export const SEWING = 'st-sew' as StationId;
 
 export const ROOM: Place = {
   id: 'room' as PlaceId,
-  parentId: undefined,
   level: 'room',
   name: 'Room',
   order: 0,
@@ -64,7 +63,6 @@ export function createUnit(id: string, unit: Partial<UnitSpec>, slots: Partial<S
     columns: 1,
     rows: 1,
     isAnchored: false,
-    loadG: undefined,
     ...unit,
   };
   const layout = computeSlots(spec);
@@ -112,7 +110,7 @@ export function createThing(id: string, change: Partial<Item> = {}): Item {
     kind: 'tool',
     name: id,
     forms: ['box'],
-    box: { type: 'cutting', widthMm: 100, depthMm: 50, heightMm: 40, massG: 200, isSoft: false, hangHoleMm: undefined },
+    box: { type: 'cutting', widthMm: 100, depthMm: 50, heightMm: 40, massG: 200, isSoft: false },
     ...change,
   };
 }

@@ -23,7 +23,7 @@ const forbidden = [
   only('server-knows-core', 'server', 'core'),
   only('workers-know-core-and-solver', 'workers', 'core', 'solver', 'check'),
   only('cli-knows-core-and-solver', 'cli', 'core', 'solver', 'sample', 'check'),
-  only('ui-knows-no-solver', 'ui', 'core', 'storage', 'sample', 'workers/(protocol|client)\\.ts'),
+  only('ui-knows-no-solver', 'ui', 'core', 'storage', 'sample', 'workers/(protocol|client|keeping)\\.ts'),
   never('no-cycles', {}, { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }),
   never(
     'only-storage-knows-dexie',
@@ -44,7 +44,7 @@ const forbidden = [
     never(
       `${folder}-by-its-index`,
       { path: '^src/', pathNot: [`^src/core/${folder}/`, '\\.test\\.tsx?$'] },
-      { path: `^src/core/${folder}/`, pathNot: ['/index\\.ts$', '^src/core/daybook/fold\\.ts$'] },
+      { path: `^src/core/${folder}/`, pathNot: ['/index\\.ts$', '^src/core/daybook/(fold|passed)\\.ts$'] },
     ),
   ),
   // Changes are applied without the gate only where a draft is made, or a household is only supposed: in the core. What
@@ -53,6 +53,11 @@ const forbidden = [
     'only-the-gate-leads-on',
     { path: '^src/', pathNot: ['^src/core/', '\\.test\\.tsx?$'] },
     { path: '^src/core/daybook/fold\\.ts$' },
+  ),
+  never(
+    'only-the-gate-says-what-passed',
+    { path: '^src/', pathNot: ['^src/core/daybook/', '^src/workers/keeping\\.ts$', '\\.test\\.tsx?$'] },
+    { path: '^src/core/daybook/passed\\.ts$' },
   ),
   never('nothing-knows-the-journeys', { path: '^src/' }, { path: '^(e2e|bench)/' }),
   // Of ours they know how a code is spelt, as a scanner does.

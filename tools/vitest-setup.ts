@@ -1,5 +1,8 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
+import { InPlaceWorker } from '../tests/inPlaceWorker.ts';
+
+globalThis.Worker = InPlaceWorker as never;
 
 // The same cases on every run; FC_SEED=… looks at others, and tells again what one of them found.
 fc.configureGlobal({ seed: Number(process.env['FC_SEED'] ?? 20_261_124) });

@@ -2,6 +2,7 @@ import { computePackages, type Package } from '../core/measure/index.ts';
 import { computeShare, packPlace } from '../core/packing/index.ts';
 import { createRandom, shuffle } from '../core/random/index.ts';
 import {
+  dropAbsent,
   DEFAULT_SETTINGS,
   type Change,
   type Chronicle,
@@ -146,10 +147,19 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
 }
 
 /** A household with a daybook of one line, from which it follows. */
-export function createChronicle(household: Household): Chronicle {
+export function createChronicle(made: Household): Chronicle {
+  const tidy = <R extends { id: string }>(table: ReadonlyMap<R['id'], R>) =>
+    new Map([...table].map(([id, record]) => [id, dropAbsent(record)]));
+  const household: Household = {
+    settings: dropAbsent(made.settings),
+    places: tidy(made.places),
+    items: tidy(made.items),
+    lots: tidy(made.lots),
+    plans: tidy(made.plans),
+  };
   const changes: Change[] = [];
   const came = (table: Change['table'], id: string, record: object) =>
-    changes.push({ table, id, before: undefined, after: record as Record<string, unknown> });
+    changes.push({ table, id, after: record as Record<string, unknown> });
   for (const place of household.places.values()) came('places', place.id, place);
   for (const item of household.items.values()) came('items', item.id, item);
   for (const lot of household.lots.values()) came('lots', lot.id, lot);

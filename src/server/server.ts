@@ -2,6 +2,7 @@ import fastifyHelmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import fastify, { type FastifyInstance } from 'fastify';
 import { registerDevices } from './devices/routes.ts';
+import { registerGuard } from './guard.ts';
 
 /** Everything from this server, nothing from elsewhere; no inline script or style, no framing. */
 const POLICY = {
@@ -29,9 +30,11 @@ export async function createServer(folder: string): Promise<FastifyInstance> {
     strictTransportSecurity: false,
     referrerPolicy: { policy: 'no-referrer' },
   });
-  server.addHook('onSend', async (_request, reply) => {
+  // Set before anything answers, so that a stream that is written by hand has it too.
+  server.addHook('onRequest', async (_request, reply) => {
     reply.header('permissions-policy', 'camera=(self), geolocation=(), microphone=()');
   });
+  registerGuard(server);
   registerDevices(server);
   await server.register(fastifyStatic, {
     root: folder,

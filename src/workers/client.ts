@@ -1,22 +1,21 @@
 import type { Household } from '../core/records/index.ts';
-import { listNews } from './news.ts';
+import type { Result } from '../core/result/index.ts';
+import { Line, type LineFault } from './line.ts';
+import { listNews, SLICE, tellSlowly, type News } from './news.ts';
 import type {
   Aim,
+  Developed,
   FromArranger,
-  FromCodeReader,
-  FromExplainer,
   FromImporter,
   FromMover,
-  FromPhotographer,
   FromPlanner,
+  ImporterWord,
   QuestionName,
   Questions,
   ToArranger,
-  ToCodeReader,
   ToExplainer,
   ToImporter,
   ToMover,
-  ToPhotographer,
   ToPlanner,
 } from './protocol.ts';
 
@@ -32,6 +31,9 @@ let lastRun = Date.now() % 1_000_000;
 
 type Run = { readonly run: number };
 
+/** A search tells how far it is many times a second; one that says nothing for so long hangs. */
+const SILENCE_MS = 120_000;
+
 /** Runs one search in a worker of its own: its messages go to `listener`, up to the last. */
 function startSearch<From extends Run & { readonly type: string }, To>(
   worker: Worker,
@@ -43,17 +45,30 @@ function startSearch<From extends Run & { readonly type: string }, To>(
 ): PlannerHandle {
   lastRun += 1;
   const run = lastRun;
-  worker.onmessage = ({ data }: MessageEvent<From>) => {
-    if (data.run !== run) return;
-    listener(data);
-    if (isLast(data)) worker.terminate();
-  };
-  worker.onerror = (event) => {
-    listener(fail(run, event.message));
+  let timer: ReturnType<typeof setTimeout>;
+  const end = () => {
+    clearTimeout(timer);
     worker.terminate();
   };
+  const giveUp = (note: string) => {
+    end();
+    listener(fail(run, note));
+  };
+  const wait = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => giveUp(`no word for ${SILENCE_MS / 1000} s`), SILENCE_MS);
+  };
+  worker.onmessage = ({ data }: MessageEvent<From>) => {
+    if (data.run !== run) return;
+    wait();
+    if (isLast(data)) end();
+    listener(data);
+  };
+  worker.onerror = (event) => giveUp(event.message);
+  worker.onmessageerror = () => giveUp('a message did not arrive whole');
+  wait();
   worker.postMessage(start(run));
-  return { stop: () => worker.postMessage(stop(run)), abandon: () => worker.terminate() };
+  return { stop: () => worker.postMessage(stop(run)), abandon: end };
 }
 
 /**
@@ -109,24 +124,15 @@ export function startMover(
   );
 }
 
-let explainer: Worker | null = null;
+/** Answers take some seconds in a very large household; a worker that says nothing for so long hangs. */
+const ANSWER_MS = 60_000;
+
+const explainer = new Line<ToExplainer, Questions[QuestionName]['answer'], News>(
+  () => new Worker(new URL('./explainer.ts', import.meta.url), { type: 'module' }),
+  ANSWER_MS,
+);
+/** What the explainer was told last. */
 let explained: Household | null = null;
-let telling: Promise<void> = Promise.resolve();
-let lastQuestion = 0;
-
-/** Copying so many records takes a few ms. */
-const SLICE = 500;
-
-/** Tells the explainer what changed since it was last told, slice by slice, so that the page can answer in between. */
-async function tell(worker: Worker, household: Household): Promise<void> {
-  if (explained === household) return;
-  const slices = listNews(explained, household, SLICE);
-  explained = household;
-  for (const [n, news] of slices.entries()) {
-    if (n > 0) await new Promise((resolve) => setTimeout(resolve));
-    worker.postMessage({ type: 'news', news } satisfies ToExplainer);
-  }
-}
 
 /**
  * Asks about the household as it is, in the background. One worker answers all questions in turn and keeps
@@ -136,94 +142,101 @@ export function ask<Name extends QuestionName>(
   household: Household,
   name: Name,
   about: Questions[Name]['ask'],
-): Promise<Questions[Name]['answer']> {
-  const worker = (explainer ??= new Worker(new URL('./explainer.ts', import.meta.url), { type: 'module' }));
-  lastQuestion += 1;
-  const question = lastQuestion;
-  return new Promise((resolve) => {
-    const listen = ({ data }: MessageEvent<FromExplainer>) => {
-      if (data.question !== question) return;
-      worker.removeEventListener('message', listen);
-      resolve(data.answer as Questions[Name]['answer']);
-    };
-    worker.addEventListener('message', listen);
-    telling = telling
-      .then(() => tell(worker, household))
-      .then(() => worker.postMessage({ type: 'question', question, name, ask: about } as ToExplainer));
+): Promise<Result<Questions[Name]['answer'], LineFault>> {
+  const asked = explainer.ask({ name, about } as ToExplainer, {
+    prepare: async (tell, isNew) => {
+      if (isNew) explained = null;
+      if (explained === household) return;
+      const news = listNews(explained, household, SLICE);
+      explained = household;
+      await tellSlowly(news, tell);
+    },
   });
+  return asked as Promise<Result<Questions[Name]['answer'], LineFault>>;
 }
-
-type Without<T, K extends string> = T extends unknown ? Omit<T, K> : never;
 
 /** A worker that reads one table; dropped when it is no longer wanted, which also stops it at once. */
 export interface ImporterHandle {
   /** Asks; answers to earlier questions that are still to come are not passed on. */
-  readonly send: (message: Without<ToImporter, 'run'>) => void;
+  readonly send: (message: ToImporter) => void;
   readonly drop: () => void;
 }
 
-export function startImporter(listener: (message: FromImporter) => void): ImporterHandle {
-  const worker = new Worker(new URL('./importer.ts', import.meta.url), { type: 'module' });
+export type ImporterNews =
+  | FromImporter
+  | ({ readonly type: 'progress' } & ImporterWord)
+  | { readonly type: 'failed'; readonly fault: LineFault };
+
+export function startImporter(listener: (message: ImporterNews) => void): ImporterHandle {
+  const line = new Line<ToImporter, FromImporter, never, ImporterWord>(
+    () => new Worker(new URL('./importer.ts', import.meta.url), { type: 'module' }),
+    ANSWER_MS,
+  );
   let run = 0;
-  worker.onmessage = ({ data }: MessageEvent<FromImporter>) => {
-    if (data.run === run) listener(data);
-  };
-  worker.onerror = (event) => listener({ type: 'failed', run, note: event.message });
   return {
     send: (message) => {
       run += 1;
-      worker.postMessage({ ...message, run } as ToImporter);
+      const mine = run;
+      const pass = (news: ImporterNews) => {
+        if (mine === run) listener(news);
+      };
+      void line
+        .ask(message, { onWord: (word) => pass({ type: 'progress', ...word }) })
+        .then((answer) => pass(answer.ok ? answer.value : { type: 'failed', fault: answer.fault }));
     },
-    drop: () => worker.terminate(),
+    drop: () => {
+      run += 1;
+      line.close();
+    },
   };
 }
 
-/** Makes photos of picture files, one after the other; `listener` hears of each. The handle stops it. */
-export function startPhotographer(files: readonly Blob[], listener: (message: FromPhotographer) => void): () => void {
-  const worker = new Worker(new URL('./photographer.ts', import.meta.url), { type: 'module' });
-  let sent = 0;
-  const sendNext = () => {
-    const file = files[sent];
-    if (!file) return worker.terminate();
-    worker.postMessage({ nth: sent, file } satisfies ToPhotographer);
-    sent += 1;
+/** A picture is decoded and looked at in far less. */
+const PICTURE_MS = 30_000;
+
+/** What became of the file at `nth`: a photo, a refusal, or a worker that failed over it. */
+export type PhotographerNews = { readonly nth: number } & (
+  Developed | { readonly type: 'failed'; readonly fault: LineFault }
+);
+
+/**
+ * Makes photos of picture files, one after the other; `listener` hears of each. A picture that brings the worker down
+ * does not take the others with it. The handle stops it.
+ */
+export function startPhotographer(files: readonly Blob[], listener: (message: PhotographerNews) => void): () => void {
+  const line = new Line<Blob, Developed>(
+    () => new Worker(new URL('./photographer.ts', import.meta.url), { type: 'module' }),
+    PICTURE_MS,
+  );
+  const stop = new AbortController();
+  const work = async () => {
+    for (const [nth, file] of files.entries()) {
+      const made = await line.ask(file, { signal: stop.signal });
+      if (stop.signal.aborted) break;
+      listener(made.ok ? { nth, ...made.value } : { nth, type: 'failed', fault: made.fault });
+    }
+    line.close();
   };
-  worker.onmessage = ({ data }: MessageEvent<FromPhotographer>) => {
-    listener(data);
-    sendNext();
-  };
-  worker.onerror = () => {
-    listener({ type: 'refused', nth: sent - 1, fault: { code: 'broken' } });
-    sendNext();
-  };
-  sendNext();
-  return () => worker.terminate();
+  void work();
+  return () => stop.abort();
 }
 
-/** A worker that reads codes off pictures, one picture at a time. */
+/** A worker that reads codes off pictures, one picture at a time; null where it is no picture. */
 export interface CodeReader {
-  readonly read: (picture: Blob | ImageBitmap) => Promise<readonly string[] | null>;
+  readonly read: (picture: Blob | ImageBitmap) => Promise<Result<readonly string[] | null, LineFault>>;
   readonly drop: () => void;
 }
 
 export function startCodeReader(): CodeReader {
-  const worker = new Worker(new URL('./codeReader.ts', import.meta.url), { type: 'module' });
-  let sent = 0;
+  const line = new Line<Blob | ImageBitmap, readonly string[] | null>(
+    () => new Worker(new URL('./codeReader.ts', import.meta.url), { type: 'module' }),
+    PICTURE_MS,
+  );
   return {
     read: (picture) => {
-      sent += 1;
-      const nth = sent;
-      return new Promise((resolve) => {
-        const listen = ({ data }: MessageEvent<FromCodeReader>) => {
-          if (data.nth !== nth) return;
-          worker.removeEventListener('message', listen);
-          resolve(data.codes);
-        };
-        worker.addEventListener('message', listen);
-        const isBitmap = typeof ImageBitmap !== 'undefined' && picture instanceof ImageBitmap;
-        worker.postMessage({ nth, picture } satisfies ToCodeReader, isBitmap ? [picture] : []);
-      });
+      const isBitmap = typeof ImageBitmap !== 'undefined' && picture instanceof ImageBitmap;
+      return line.ask(picture, { transfer: isBitmap ? [picture] : [] });
     },
-    drop: () => worker.terminate(),
+    drop: () => line.close(),
   };
 }

@@ -1,10 +1,5 @@
 import { decodeQRBatch } from 'qr/decode.js';
-import type { FromCodeReader, ToCodeReader } from './protocol.ts';
-
-const scope = self as unknown as {
-  onmessage: ((message: MessageEvent<ToCodeReader>) => void) | null;
-  postMessage: (message: FromCodeReader) => void;
-};
+import { serveLine } from './desk.ts';
 
 /** A label fills a good part of a picture: in more pixels it is not read better, only more slowly. */
 const SIDE_PX = 1600;
@@ -42,6 +37,4 @@ async function readCodes(picture: Blob | ImageBitmap): Promise<string[] | null> 
   }
 }
 
-scope.onmessage = ({ data }) => {
-  void readCodes(data.picture).then((codes) => scope.postMessage({ nth: data.nth, codes }));
-};
+serveLine<Blob | ImageBitmap, readonly string[] | null>(readCodes);

@@ -14,14 +14,10 @@ import type { PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
-import { Told } from './news.ts';
-import type { FromExplainer, Questions, QuestionName, ToExplainer } from './protocol.ts';
+import { serveLine } from './desk.ts';
+import { Told, type News } from './news.ts';
+import type { Questions, QuestionName, ToExplainer } from './protocol.ts';
 import { groupLotsByPlace } from '../core/whereabouts/index.ts';
-
-const scope = self as unknown as {
-  onmessage: ((message: MessageEvent<ToExplainer>) => void) | null;
-  postMessage: (message: FromExplainer) => void;
-};
 
 /** So many places are offered to choose from. */
 const HOMES = 6;
@@ -46,30 +42,30 @@ function listOverFull(): PlaceId[] {
   });
 }
 
-function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[QuestionName]['answer'] {
+function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer'] {
   if (name === 'overFull') return listOverFull();
   const { facts, offered } = (known ??= know());
   switch (name) {
     case 'why':
-      return explainLot(facts, offered, ask);
+      return explainLot(facts, offered, about);
     case 'whyGroup':
-      return explainGroup(facts, offered, ask);
+      return explainGroup(facts, offered, about);
     case 'whyPlace':
-      return explainPlace(facts, offered, ask);
+      return explainPlace(facts, offered, about);
     case 'estimateParts':
       return computeEstimateParts(facts, offered);
     case 'scoreWith':
-      return scoreWith(facts, offered, ask);
+      return scoreWith(facts, offered, about);
     case 'homes': {
-      const lot = findLot(facts, ask);
+      const lot = findLot(facts, about);
       return lot < 0 ? [] : computeHomes(facts, offered, lot, HOMES);
     }
     case 'verdicts': {
-      const lot = findLot(facts, ask);
+      const lot = findLot(facts, about);
       return lot < 0 ? [] : computeVerdicts(facts, offered, lot);
     }
     case 'groupVerdicts': {
-      const g = facts.groups.findIndex((group) => group.id === ask);
+      const g = facts.groups.findIndex((group) => group.id === about);
       const lots = facts.lots.flatMap((_, l) => (facts.groupOf[l] === g ? [l] : []));
       return lots.length === 0 ? [] : computeGroupVerdicts(facts, offered, lots);
     }
@@ -78,9 +74,7 @@ function answer({ name, ask }: ToExplainer & { type: 'question' }): Questions[Qu
   }
 }
 
-scope.onmessage = ({ data }) => {
-  if (data.type === 'news') {
-    told.hear(data.news);
-    known = null;
-  } else scope.postMessage({ question: data.question, answer: answer(data) });
-};
+serveLine<ToExplainer, Questions[QuestionName]['answer'], News>(answer, (news) => {
+  told.hear(news);
+  known = null;
+});

@@ -1,11 +1,7 @@
 import { decodeText, parseTable, readTable, recogniseColumns, type TextTable } from '../core/formats/csv/index.ts';
 import { DEFAULT_SETTINGS, type Household } from '../core/records/index.ts';
-import type { FromImporter, ToImporter } from './protocol.ts';
-
-const scope = self as unknown as {
-  onmessage: ((message: MessageEvent<ToImporter>) => void) | null;
-  postMessage: (message: FromImporter) => void;
-};
+import { serveLine } from './desk.ts';
+import type { FromImporter, ImporterWord, ToImporter } from './protocol.ts';
 
 const NOTHING: Household = {
   settings: DEFAULT_SETTINGS,
@@ -19,39 +15,35 @@ const NOTHING: Household = {
 let table: { rows: string[][]; delimiter: string } | null = null;
 
 function open(message: Extract<ToImporter, { type: 'open' }>): FromImporter {
-  const { run, kind, source } = message;
+  const { kind, source } = message;
   const text = typeof source === 'string' ? ({ ok: true, value: source } as const) : decodeText(source);
-  if (!text.ok) return { type: 'refused', run, fault: text.fault };
+  if (!text.ok) return { type: 'refused', fault: text.fault };
   const parsed = parseTable(text.value.replace(/^\ufeff/, ''));
-  if (!parsed.ok) return { type: 'refused', run, fault: parsed.fault };
+  if (!parsed.ok) return { type: 'refused', fault: parsed.fault };
   table = { ...parsed.value, rows: parsed.value.rows.map((row) => [...row]) };
-  return { type: 'opened', run, table: parsed.value, recognised: recogniseColumns(table, kind) };
+  return { type: 'opened', table: parsed.value, recognised: recogniseColumns(table, kind) };
 }
 
-function read(message: Extract<ToImporter, { type: 'read' }>): FromImporter | null {
-  const { run, edits, stations, household, ...options } = message;
-  if (!table) return null;
+function read(message: Extract<ToImporter, { type: 'read' }>, say: (word: ImporterWord) => void): FromImporter {
+  const { edits, stations, household, ...options } = message;
+  if (!table) throw new Error('no table is open');
+  const { rows } = table;
   for (const { row, column, text } of edits) {
-    const cells = table.rows[row];
+    const cells = rows[row];
     if (cells) cells[column] = text;
   }
   const result = readTable(table satisfies TextTable, household ?? NOTHING, {
     ...options,
     stationOf: (kind) => stations[kind],
     createId: () => crypto.randomUUID(),
-    onProgress: (rows) => {
-      scope.postMessage({ type: 'progress', run, rows, of: table?.rows.length ?? 0 });
+    onProgress: (done) => {
+      say({ rows: done, of: rows.length });
       return true;
     },
   });
-  return { type: 'read', run, result };
+  return { type: 'read', result };
 }
 
-scope.onmessage = ({ data }) => {
-  try {
-    const answer = data.type === 'open' ? open(data) : read(data);
-    if (answer) scope.postMessage(answer);
-  } catch (error) {
-    scope.postMessage({ type: 'failed', run: data.run, note: String(error) });
-  }
-};
+serveLine<ToImporter, FromImporter, never, ImporterWord>((ask, say) =>
+  ask.type === 'open' ? open(ask) : read(ask, say),
+);

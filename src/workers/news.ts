@@ -1,4 +1,4 @@
-import type { Household } from '../core/records/index.ts';
+import type { Chronicle, DaybookEvent, Household } from '../core/records/index.ts';
 
 const TABLES = ['items', 'lots', 'places', 'plans'] as const;
 type Table = (typeof TABLES)[number];
@@ -7,7 +7,12 @@ type Table = (typeof TABLES)[number];
 export interface News {
   readonly settings: Household['settings'] | null;
   readonly records: readonly (readonly [Table, string, unknown])[];
+  /** Lines of the daybook that came. */
+  readonly events?: readonly DaybookEvent[];
 }
+
+/** Copying so many records takes a few ms: a page goes on answering between two slices. */
+export const SLICE = 500;
 
 /**
  * What to tell one who knows `before` (null: nothing yet), in slices of no more than `size` records: a large
@@ -30,17 +35,40 @@ export function listNews(before: Household | null, after: Household, size: numbe
   }));
 }
 
+/** A whole household with its daybook, in slices. */
+export function listWholeNews({ household, events }: Chronicle, size = SLICE): News[] {
+  const slices = Math.ceil(events.length / size);
+  return [
+    ...listNews(null, household, size),
+    ...Array.from({ length: slices }, (_, n) => ({
+      settings: null,
+      records: [],
+      events: events.slice(n * size, (n + 1) * size),
+    })),
+  ];
+}
+
+/** Passes news on one by one, so that other work gets its turn in between. */
+export async function tellSlowly(news: readonly News[], tell: (one: News) => void): Promise<void> {
+  for (const [n, one] of news.entries()) {
+    if (n > 0) await new Promise((resolve) => setTimeout(resolve));
+    tell(one);
+  }
+}
+
 /** A household put together from news. */
 export class Told {
   private settings: Household['settings'] | null = null;
   private readonly tables = { items: new Map(), lots: new Map(), places: new Map(), plans: new Map() };
+  readonly events: DaybookEvent[] = [];
 
-  hear({ settings, records }: News): void {
+  hear({ settings, records, events = [] }: News): void {
     if (settings) this.settings = settings;
     for (const [table, id, record] of records) {
       if (record === null) this.tables[table].delete(id);
       else this.tables[table].set(id, record);
     }
+    this.events.push(...events);
   }
 
   /** The household as told so far; a later `hear` changes it. */

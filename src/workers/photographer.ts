@@ -1,12 +1,9 @@
 import { findInPhoto } from '../core/colour/photo.ts';
+import { namePhoto } from '../core/formats/photoName.ts';
 import { readPictureHead } from '../core/formats/picture.ts';
-import type { Photo, PhotoId } from '../core/records/index.ts';
-import type { FromPhotographer, ToPhotographer } from './protocol.ts';
-
-const scope = self as unknown as {
-  onmessage: ((message: MessageEvent<ToPhotographer>) => void) | null;
-  postMessage: (message: FromPhotographer) => void;
-};
+import type { Photo } from '../core/records/index.ts';
+import { serveLine } from './desk.ts';
+import type { Developed } from './protocol.ts';
 
 const SIDE_PX = 640;
 const SWATCH_PX = 128;
@@ -32,15 +29,10 @@ async function encode(canvas: OffscreenCanvas): Promise<{ type: Photo['type']; b
   return { type: written.type as Photo['type'], bytes: new Uint8Array(await written.arrayBuffer()) };
 }
 
-async function nameByContent(bytes: Uint8Array): Promise<PhotoId> {
-  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes.slice().buffer));
-  return [...hash.subarray(0, 16)].map((byte) => byte.toString(16).padStart(2, '0')).join('') as PhotoId;
-}
-
 /** Re-encodes one file small, without its metadata, and looks what is on it. */
-async function develop(nth: number, file: Blob): Promise<FromPhotographer> {
+async function develop(file: Blob): Promise<Developed> {
   const head = readPictureHead(new Uint8Array(await file.slice(0, 262_144).arrayBuffer()));
-  if (!head.ok) return { type: 'refused', nth, fault: head.fault };
+  if (!head.ok) return { type: 'refused', fault: head.fault };
   const { widthPx, heightPx } = head.value;
   const scale = Math.min(1, SIDE_PX / Math.max(widthPx, heightPx));
   let picture: ImageBitmap;
@@ -52,7 +44,7 @@ async function develop(nth: number, file: Blob): Promise<FromPhotographer> {
       ...(scale < 1 && (widthPx >= heightPx ? { resizeWidth: SIDE_PX } : { resizeHeight: SIDE_PX })),
     });
   } catch {
-    return { type: 'refused', nth, fault: { code: 'broken' } };
+    return { type: 'refused', fault: { code: 'broken' } };
   }
   try {
     const shrink = Math.min(1, SIDE_PX / Math.max(picture.width, picture.height));
@@ -66,15 +58,11 @@ async function develop(nth: number, file: Blob): Promise<FromPhotographer> {
     const swatch = await encode(draw(picture, SWATCH_PX, SWATCH_PX, crop));
     const look = draw(picture, LOOK_PX, LOOK_PX, crop).getContext('2d')!.getImageData(0, 0, LOOK_PX, LOOK_PX);
     const findings = findInPhoto({ data: look.data, widthPx: LOOK_PX, heightPx: LOOK_PX });
-    const photo: Photo = { id: await nameByContent(bytes), type, bytes, swatch: swatch.bytes };
-    return { type: 'developed', nth, photo, findings };
+    const photo: Photo = { id: namePhoto(bytes), type, bytes, swatch: swatch.bytes };
+    return { type: 'developed', photo, findings };
   } finally {
     picture.close();
   }
 }
 
-scope.onmessage = ({ data }) => {
-  void develop(data.nth, data.file)
-    .catch((): FromPhotographer => ({ type: 'refused', nth: data.nth, fault: { code: 'broken' } }))
-    .then((answer) => scope.postMessage(answer));
-};
+serveLine<Blob, Developed>(develop);

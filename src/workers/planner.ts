@@ -109,7 +109,7 @@ async function prove({ facts }: Run, { score }: Plan, { run, post, breathe }: Pr
   const bound = new Bound(facts, getPrice(score));
   let told = Infinity;
   while (performance.now() < untilMs) {
-    await breathe();
+    if (!(await breathe())) break;
     const percent = getMostPercent(bound.advance(), score);
     if (percent < told - 0.1) tell((told = percent), false);
   }

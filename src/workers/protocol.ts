@@ -1,9 +1,12 @@
 import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
 import type { PhotoFindings } from '../core/colour/photo.ts';
+import type { BundleFault } from '../core/formats/index.ts';
 import type { PictureFault } from '../core/formats/picture.ts';
+import type { Apart } from '../core/mending/index.ts';
 import type {
   Assignment,
   Estimates,
+  EventId,
   Household,
   Kind,
   LotId,
@@ -19,9 +22,10 @@ import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
 import type { Step } from '../core/moves/index.ts';
 import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
-import type { News } from './news.ts';
 import type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict } from '../solver/explain/index.ts';
 
+export type { PackFault, Unpacked } from './keeping.ts';
+export type { LineFault } from './line.ts';
 export type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict };
 
 /**
@@ -193,29 +197,16 @@ export interface Questions {
 }
 export type QuestionName = keyof Questions;
 
-/** What changed in the household, then a question about it as it is now. */
-export type ToExplainer =
-  | { readonly type: 'news'; readonly news: News }
-  | {
-      [Name in QuestionName]: {
-        readonly type: 'question';
-        readonly question: number;
-        readonly name: Name;
-        readonly ask: Questions[Name]['ask'];
-      };
-    }[QuestionName];
-
-export interface FromExplainer {
-  readonly question: number;
-  readonly answer: Questions[QuestionName]['answer'];
-}
+/** A question to the explainer about the household as it was told. */
+export type ToExplainer = {
+  [Name in QuestionName]: { readonly name: Name; readonly about: Questions[Name]['ask'] };
+}[QuestionName];
 
 /** What the importer is asked: to open a table, then to read it with its columns mapped and its cells corrected. */
 export type ToImporter =
-  | { readonly type: 'open'; readonly run: number; readonly source: string | Uint8Array; readonly kind: Kind }
+  | { readonly type: 'open'; readonly source: string | Uint8Array; readonly kind: Kind }
   | {
       readonly type: 'read';
-      readonly run: number;
       readonly kind: Kind;
       readonly units: UnitSystem;
       readonly hasHeader: boolean;
@@ -228,30 +219,41 @@ export type ToImporter =
     };
 
 export type FromImporter =
-  | { readonly type: 'opened'; readonly run: number; readonly table: TextTable; readonly recognised: Recognised }
-  | { readonly type: 'refused'; readonly run: number; readonly fault: TableFault }
-  | { readonly type: 'progress'; readonly run: number; readonly rows: number; readonly of: number }
-  | { readonly type: 'read'; readonly run: number; readonly result: ReadTable }
-  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+  | { readonly type: 'opened'; readonly table: TextTable; readonly recognised: Recognised }
+  | { readonly type: 'refused'; readonly fault: TableFault }
+  | { readonly type: 'read'; readonly result: ReadTable };
 
-/** A picture file to be made a photo; answers may come in another order. */
-export interface ToPhotographer {
-  readonly nth: number;
-  readonly file: Blob;
+/** Rows read so far. */
+export interface ImporterWord {
+  readonly rows: number;
+  readonly of: number;
 }
 
-export type FromPhotographer =
-  | { readonly type: 'developed'; readonly nth: number; readonly photo: Photo; readonly findings: PhotoFindings }
-  | { readonly type: 'refused'; readonly nth: number; readonly fault: PictureFault };
+/** A picture file made a photo, or why not. */
+export type Developed =
+  | { readonly type: 'developed'; readonly photo: Photo; readonly findings: PhotoFindings }
+  | { readonly type: 'refused'; readonly fault: PictureFault };
 
-/** A picture file, or a frame of the camera, to be looked over for codes. */
-export interface ToCodeReader {
-  readonly nth: number;
-  readonly picture: Blob | ImageBitmap;
-}
+/** What the keeper is asked: to write a file of the household that it was told, or to read one. */
+export type ToKeeper =
+  | { readonly type: 'pack'; readonly photos: readonly Photo[] }
+  | {
+      readonly type: 'unpack';
+      readonly bytes: Uint8Array;
+      readonly stamp: { readonly id: EventId; readonly atMs: number };
+    };
 
-/** The codes on it; null where it is no picture. */
-export interface FromCodeReader {
-  readonly nth: number;
-  readonly codes: readonly string[] | null;
-}
+/**
+ * A file that was read back and says the same, or why it does not; or that what a file holds was told whole; or what is
+ * wrong with it, with what of it could be told all the same.
+ */
+export type FromKeeper =
+  | { readonly type: 'packed'; readonly bytes: Uint8Array }
+  | { readonly type: 'unproved'; readonly path: string }
+  | { readonly type: 'whole'; readonly photos: readonly Photo[] }
+  | {
+      readonly type: 'faulty';
+      readonly faults: readonly BundleFault[];
+      /** Null where nothing of it could be told. */
+      readonly rest: { readonly apart: readonly Apart[]; readonly photos: readonly Photo[] } | null;
+    };

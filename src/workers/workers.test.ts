@@ -8,11 +8,15 @@ import { computeProgress } from '../core/moves/index.ts';
 import type { Household, Score } from '../core/records/index.ts';
 import { countMoves } from '../solver/curve.ts';
 import { createSampleHousehold } from '../sample/index.ts';
-import { listNews, Told } from './news.ts';
+import { Line, type Sent } from './line.ts';
+import { listNews, Told, tellSlowly, type News } from './news.ts';
 import { createTurnedRound } from '../../tests/turned.ts';
-import type { FromExplainer, FromMover, FromPlanner, ToExplainer, ToMover, ToPlanner } from './protocol.ts';
+import type { FromMover, FromPlanner, ToExplainer, ToMover, ToPlanner } from './protocol.ts';
 
 const { household } = createSampleHousehold(1, 60);
+
+/** Ends what the searches of a test still work on. */
+const ends: (() => void)[] = [];
 
 /** A worker's own scope, with what it posts kept. */
 function createScope<From, To>() {
@@ -29,11 +33,17 @@ function createScope<From, To>() {
     }
     throw new Error(`never posted: ${JSON.stringify(posted).slice(0, 300)}`);
   };
+  ends.push(() => {
+    for (let run = 0; run < 20; run += 1) scope.onmessage?.({ data: { type: 'stop', run } as To });
+  });
   return { scope, posted, until, send: (data: To) => scope.onmessage!({ data }) };
 }
 
 beforeEach(() => vi.resetModules());
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+  for (const end of ends.splice(0)) end();
+  vi.unstubAllGlobals();
+});
 
 describe('the planner', () => {
   async function open() {
@@ -122,6 +132,10 @@ describe('the planner', () => {
     if (bound.type !== 'bound' || done.type !== 'done') throw new Error('no bound');
     expect(bound.mostPercent).toBeGreaterThan(0);
     expect(bound.mostPercent).toBeLessThan(100);
+    // Proving goes on, unless one stops it too.
+    worker.send({ type: 'stop', run: 6 });
+    const last = await worker.until((message) => message.type === 'bound' && message.isLast);
+    expect(last.type === 'bound' && last.mostPercent).toBeLessThanOrEqual(bound.mostPercent);
   });
 
   it('mends the rest around what stays, with few moves', async () => {
@@ -221,27 +235,23 @@ describe('the mover', () => {
 });
 
 describe('the explainer', () => {
-  async function open() {
-    const worker = createScope<FromExplainer, ToExplainer>();
-    vi.stubGlobal('self', worker.scope);
-    await import('./explainer.ts');
-    return worker;
-  }
+  const open = () =>
+    new Line<ToExplainer, unknown, News>(() => new Worker(new URL('./explainer.ts', import.meta.url)), 20_000);
+  const asked = async (line: ReturnType<typeof open>, ask: ToExplainer, news: News[] = []) => {
+    const answer = await line.ask(ask, { prepare: (tell) => tellSlowly(news, tell) });
+    if (!answer.ok) throw new Error(answer.fault.note);
+    return answer.value;
+  };
   const lot = [...household.lots.values()].find((one) => one.state === 'in')!;
 
-  it('answers each question under its number, and remembers the household', async () => {
-    const worker = await open();
-    for (const news of listNews(null, household, 50)) worker.send({ type: 'news', news });
-    worker.send({ type: 'question', question: 1, name: 'why', ask: lot.id });
-    worker.send({ type: 'question', question: 2, name: 'homes', ask: lot.id });
-    worker.send({ type: 'question', question: 3, name: 'today', ask: null });
-    const answers = new Map(worker.posted.map(({ question, answer }) => [question, answer]));
-    expect(answers.get(1)).toEqual(expect.arrayContaining([expect.objectContaining({ code: 'reach' })]));
-    expect((answers.get(2) as readonly unknown[]).length).toBeGreaterThan(0);
-    expect(answers.get(3)).toMatchObject({ seconds: expect.any(Number) });
+  it('answers each question, and remembers the household', async () => {
+    const line = open();
+    const why = await asked(line, { name: 'why', about: lot.id }, listNews(null, household, 50));
+    expect(why).toEqual(expect.arrayContaining([expect.objectContaining({ code: 'reach' })]));
+    expect(((await asked(line, { name: 'homes', about: lot.id })) as readonly unknown[]).length).toBeGreaterThan(0);
+    expect(await asked(line, { name: 'today', about: null })).toMatchObject({ seconds: expect.any(Number) });
     // A place that takes its things is not over full; one with twice as many is.
-    worker.send({ type: 'question', question: 6, name: 'overFull', ask: null });
-    const over = worker.posted.find(({ question }) => question === 6)!.answer as readonly string[];
+    const over = (await asked(line, { name: 'overFull', about: null })) as readonly string[];
     const tree = createPlaceTree(household.places);
     for (const place of tree.leaves) {
       const inside = [...household.lots.values()].filter((one) => one.placeId === place.id);
@@ -255,18 +265,16 @@ describe('the explainer', () => {
   });
 
   it('answers for the household as it is by then', async () => {
-    const worker = await open();
+    const line = open();
     const out = {
       ...household,
       lots: new Map(household.lots).set(lot.id, { ...lot, state: 'out', placeId: undefined }),
     };
-    for (const news of listNews(null, household, 1000)) worker.send({ type: 'news', news });
-    worker.send({ type: 'question', question: 4, name: 'today', ask: null });
-    for (const news of listNews(household, { ...out, lots: new Map([...out.lots].slice(1)) } as Household, 1000))
-      worker.send({ type: 'news', news });
-    worker.send({ type: 'question', question: 5, name: 'today', ask: null });
-    const [before, after] = worker.posted.map((one) => one.answer as Score);
-    expect(after!.seconds).toBeLessThan(before!.seconds);
+    const today: ToExplainer = { name: 'today', about: null };
+    const before = (await asked(line, today, listNews(null, household, 1000))) as Score;
+    const fewer = { ...out, lots: new Map([...out.lots].slice(1)) } as Household;
+    const after = (await asked(line, today, listNews(household, fewer, 1000))) as Score;
+    expect(after.seconds).toBeLessThan(before.seconds);
   });
 });
 
@@ -361,19 +369,30 @@ describe('the client', () => {
     const first = ask(household, 'today', null);
     const second = ask(household, 'why', lot.id);
     const changed = { ...household, lots: new Map(household.lots).set(lot.id, { ...lot, count: 9 }) };
-    void ask(changed, 'today', null);
+    const third = ask(changed, 'today', null);
+    await vi.waitFor(() => expect(FakeWorker.made).toHaveLength(1));
     const [worker] = FakeWorker.made;
-    const sent = worker!.sent as ToExplainer[];
-    await vi.waitFor(() => expect(sent.filter((one) => one.type === 'question')).toHaveLength(3));
-    const numberOf = (nth: number) => sent.flatMap((one) => (one.type === 'question' ? [one.question] : []))[nth]!;
-    expect(sent.at(-2)).toMatchObject({ type: 'news', news: { records: [['lots', lot.id, { count: 9 }]] } });
-    expect(sent.at(-4)!.type).toBe('question');
-    expect(sent.at(-3)!.type).toBe('question');
-    const reply = (question: number, answer: unknown) =>
-      worker!.dispatchEvent(Object.assign(new Event('message'), { data: { question, answer } }));
-    reply(numberOf(1), ['second']);
-    reply(numberOf(0), 'first');
-    expect(await first).toBe('first');
-    expect(await second).toEqual(['second']);
+    const sent = worker!.sent as Sent<ToExplainer, News>[];
+    const reply = async (answer: unknown) => {
+      const asked = await vi.waitFor(() => {
+        const last = sent.at(-1);
+        if (!last || !('ask' in last)) throw new Error('nothing is asked');
+        return last;
+      });
+      sent.push({ tell: { settings: null, records: [] } });
+      worker!.onmessage!({ data: { id: asked.id + 7, answer: 'of another' } as never });
+      worker!.onmessage!({ data: { id: asked.id, answer } as never });
+    };
+    await reply('first');
+    expect(await first).toEqual({ ok: true, value: 'first' });
+    const before = sent.length;
+    await reply(['second']);
+    expect(await second).toEqual({ ok: true, value: ['second'] });
+    // Nothing was told again before the second.
+    expect(sent[before]).toMatchObject({ ask: { name: 'why' } });
+    await reply('third');
+    expect(await third).toEqual({ ok: true, value: 'third' });
+    const news = sent.flatMap((one) => ('tell' in one && one.tell.records.length > 0 ? [one.tell] : []));
+    expect(news.at(-1)).toMatchObject({ records: [['lots', lot.id, { count: 9 }]] });
   });
 });

@@ -21,7 +21,7 @@ const scrap: Item = {
   ...createCloth('scrap'),
   kind: 'scrap',
   forms: ['loose'],
-  scrap: { cut: 'odd', cutMm: undefined },
+  scrap: { cut: 'odd' },
 };
 const thread = createSpool('thread');
 const buttons = createThing('buttons', { kind: 'notion' });

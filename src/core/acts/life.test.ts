@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createInstance } from '../../../tests/instances.ts';
-import { ACTS, Life, listActs } from '../../../tests/life.ts';
+import { Life } from '../../../tests/life.ts';
+import { ACTS, listActs } from '../../../tests/lifeActs.ts';
 import { createChronicle, createSampleHousehold } from '../../sample/index.ts';
 import { createKitchenHousehold } from '../../sample/kitchen.ts';
 import { foldEvents } from '../daybook/fold.ts';

@@ -1,7 +1,9 @@
-import { addMonths as addToMonth, formatISO } from 'date-fns';
+import { addMonths as addToMonth } from 'date-fns';
+import { toDay } from '../units/index.ts';
 import { computePackage, computePackages, findHolder, getCloth, getHolder } from '../measure/index.ts';
 import {
   createLooseLot,
+  dropAbsent,
   parseRecord,
   type BoxSpec,
   type CareFlag,
@@ -276,7 +278,7 @@ function completeBox(sketch: Sketch, base?: BoxSpec): BoxSpec {
 
 /** A day, so many months after an instant. */
 export function addMonths(fromMs: number, months: number): string {
-  return formatISO(addToMonth(fromMs, months), { representation: 'date' });
+  return toDay(addToMonth(fromMs, months));
 }
 
 /** Whom the thing becomes: its names, its station when none was said, and the time. */
@@ -364,14 +366,14 @@ export function completeSketch(
   birth: Birth,
   base: { item: Item; lot: Lot } | null = null,
 ): Result<{ item: Item; lot: Lot }, RecordFault[]> {
-  const made = createRecords(sketch, birth, base);
+  const { item, lot } = createRecords(sketch, birth, base);
   if (base) {
     const amounts = ['lengthMm', 'areaMm2', 'units', 'count'] as const;
-    const isSame = amounts.every((key) => (made.lot[key] ?? null) === (base.lot[key] ?? null));
+    const isSame = amounts.every((key) => lot[key] === base.lot[key]);
     // A typed amount is known as such, and no longer a measurement.
-    if (!isSame) Object.assign(made.lot, { sinceMs: birth.nowMs });
-    if (!isSame && base.lot.measuredBy) Object.assign(made.lot, { amountSigma: undefined, measuredBy: undefined });
+    if (!isSame) Object.assign(lot, { sinceMs: birth.nowMs, amountSigma: undefined, measuredBy: undefined });
   }
+  const made = dropAbsent({ item, lot });
   const faults = [parseRecord('items', made.item), parseRecord('lots', made.lot)].flatMap((parsed) =>
     parsed.ok ? [] : parsed.fault,
   );

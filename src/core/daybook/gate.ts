@@ -10,6 +10,7 @@ import {
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { applyChanges, foldEvents, getRecord, computeDifference, type FoldFault } from './fold.ts';
+import { hasPassed, markPassed, type PASSED, type WholeChronicle } from './passed.ts';
 import { checkInvariants, type InvariantFault } from './invariants.ts';
 
 /** Why something was not let through: which rule, and the path of the record and field. */
@@ -23,18 +24,10 @@ export type GateFault =
       readonly rule: 'order' | 'differs' | 'id-again' | 'not-conserved';
     };
 
-/** Only this file gives it: what carries it has passed. */
-declare const PASSED: unique symbol;
-
 /** A line that may be written, and the household after it. */
 export interface Passed {
   readonly event: DaybookEvent;
   readonly household: Household;
-  readonly [PASSED]: true;
-}
-
-/** A household with its daybook that may be kept in the place of another. */
-export interface WholeChronicle extends Chronicle {
   readonly [PASSED]: true;
 }
 
@@ -116,6 +109,7 @@ function findIdsAgain(events: readonly DaybookEvent[]): GateFault[] {
  */
 export function passWhole(chronicle: Chronicle): Result<WholeChronicle, GateFault[]> {
   const { household, events } = chronicle;
+  if (hasPassed(chronicle)) return ok(chronicle);
   const faults: GateFault[] = [];
   const check = (table: TableName | 'events', record: object, path: string) => {
     const parsed = parseRecord(table, record, path);
@@ -135,5 +129,5 @@ export function passWhole(chronicle: Chronicle): Result<WholeChronicle, GateFaul
   if (!told.ok) return fail([...faults, told.fault]);
   for (const change of computeDifference(told.value, household))
     faults.push({ code: 'daybook', path: pathOf(change), rule: 'differs' });
-  return faults.length > 0 ? fail(faults) : ok(chronicle as WholeChronicle);
+  return faults.length > 0 ? fail(faults) : ok(markPassed(chronicle));
 }

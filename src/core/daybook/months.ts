@@ -1,5 +1,6 @@
 import type { DaybookEvent, EventType } from '../records/index.ts';
-import { listMonths, toMonth } from './tally.ts';
+import { toMonth } from '../units/index.ts';
+import { listMonths } from './tally.ts';
 import { listTakenBack } from './undo.ts';
 
 /** What the daybook has of a month: things that came, things that left for good, and times that something was used. */

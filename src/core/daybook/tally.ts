@@ -1,5 +1,6 @@
-import { formatISO, startOfMonth, subMonths } from 'date-fns';
+import { startOfMonth, subMonths } from 'date-fns';
 import type { Change, DaybookEvent, EventType, Household } from '../records/index.ts';
+import { toMonth } from '../units/index.ts';
 import { listTakenBack } from './undo.ts';
 
 /** Cloth that came and went in a month, mm. */
@@ -28,9 +29,6 @@ function getFlow({ type, amount, amountUnit }: DaybookEvent, { before, after }: 
   const isWhole = after['state'] === 'gone' && !('lengthMm' in after);
   return isWhole && amountUnit === 'length' ? -(amount ?? 0) : getLength(after) - getLength(before);
 }
-
-/** The month of an instant by the sewist's own calendar: `2026-11`. */
-export const toMonth = (atMs: number | Date) => formatISO(atMs, { representation: 'date' }).slice(0, 7);
 
 /** The last so many months, the oldest first: `2026-11`. */
 export function listMonths(months: number, nowMs: number): string[] {

@@ -12,6 +12,7 @@ import {
 } from '../records/index.ts';
 import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { fail, ok, type Result } from '../result/index.ts';
+import { namePhoto } from './photoName.ts';
 import { readPictureHead } from './picture.ts';
 import { unpack, type BundleFault } from './unpack.ts';
 import { passWhole, type GateFault, type WholeChronicle } from '../daybook/index.ts';
@@ -95,14 +96,18 @@ function isTooDeep(bytes: Uint8Array, most: number): boolean {
 export interface OpenedBundle {
   readonly raw: RawHousehold;
   readonly photos: readonly Photo[];
+  /** What of its photos is not as it was. */
+  readonly photoFaults: readonly BundleFault[];
 }
 
-/** Unpacks a bundle, old versions too. */
+/** Unpacks a bundle and lifts it. */
 export function openBundle(bytes: Uint8Array): Result<OpenedBundle, BundleFault[]> {
-  const files = unpack(bytes, (name) => name === ENTRY || PHOTO_FILE.test(name));
-  if (!files.ok) return files;
-  const whole = files.value.get(ENTRY);
+  const unpacked = unpack(bytes, (name) => name === ENTRY || PHOTO_FILE.test(name));
+  if (!unpacked.ok) return unpacked;
+  const { files, broken } = unpacked.value;
+  const whole = files.get(ENTRY);
   if (!whole) return fail([{ code: 'not-a-bundle', path: '', note: `there is no ${ENTRY} inside` }]);
+  if (broken.has(ENTRY)) return fail([{ code: 'damaged', path: ENTRY, note: 'is not as it was written' }]);
   if (isTooDeep(whole, MOST_DEEP)) return fail([{ code: 'damaged', path: ENTRY, note: 'is nested too deep' }]);
   let raw: Raw;
   try {
@@ -131,37 +136,48 @@ export function openBundle(bytes: Uint8Array): Result<OpenedBundle, BundleFault[
     return fail([{ code: 'damaged', path: ENTRY, note: String(error) }]);
   }
   if (!migrated.ok) return fail([{ code: migrated.fault, path: 'version', note: `version ${String(raw['version'])}` }]);
-  const photos = parsePhotos(files.value);
-  if (!photos.ok) return photos;
-  return ok({ raw: migrated.value as unknown as RawHousehold, photos: photos.value });
+  return ok({ raw: migrated.value as unknown as RawHousehold, ...parsePhotos(files, broken) });
 }
 
-/** Reads a bundle. All or nothing: every fault is reported with its path. */
-export function parseBundle(bytes: Uint8Array): Result<WholeChronicle, BundleFault[]> {
-  const opened = openBundle(bytes);
-  if (!opened.ok) return opened;
-  const { raw, photos } = opened.value;
+/** Reads what was unpacked. All or nothing: every fault is reported with its path. */
+export function readOpened({ raw, photos, photoFaults }: OpenedBundle): Result<WholeChronicle, BundleFault[]> {
   const contents = parseContents(raw);
+  if (photoFaults.length > 0) return fail([...(contents.ok ? [] : contents.fault), ...photoFaults]);
   return contents.ok && photos.length > 0 ? ok({ ...contents.value, photos }) : contents;
 }
 
-/** Photos with their swatches; each is what its ending says, by its own mark. */
-function parsePhotos(files: ReadonlyMap<string, Uint8Array>): Result<Photo[], BundleFault[]> {
+/** Reads a bundle, old versions too. */
+export function parseBundle(bytes: Uint8Array): Result<WholeChronicle, BundleFault[]> {
+  const opened = openBundle(bytes);
+  return opened.ok ? readOpened(opened.value) : opened;
+}
+
+/** Photos with their swatches; each is what its ending and its name say. */
+function parsePhotos(
+  files: ReadonlyMap<string, Uint8Array>,
+  broken: ReadonlySet<string>,
+): Pick<OpenedBundle, 'photos' | 'photoFaults'> {
   const photos: Photo[] = [];
-  const faults: BundleFault[] = [];
+  const photoFaults: BundleFault[] = [];
+  const isGood = (name: string, type: Photo['type']) => {
+    const bytes = files.get(name);
+    const head = bytes && !broken.has(name) ? readPictureHead(bytes) : null;
+    if (head?.ok && head.value.type === type) return true;
+    const note = !bytes ? 'is missing' : broken.has(name) ? 'is not as it was written' : 'is no picture of its kind';
+    photoFaults.push({ code: 'record', path: name, note });
+    return false;
+  };
   for (const [name, bytes] of files) {
     const [, id, part, ending = ''] = PHOTO_FILE.exec(name) ?? [];
-    if (!id) continue;
+    if (!id || part) continue;
     const type = ending === 'webp' ? 'image/webp' : 'image/jpeg';
-    const head = readPictureHead(bytes);
-    if (!head.ok || head.value.type !== type)
-      faults.push({ code: 'record', path: name, note: 'is no picture of its kind' });
-    if (part) continue;
-    const swatch = files.get(`${PHOTOS}${id}.swatch.${ending}`);
-    if (swatch) photos.push({ id: id as PhotoId, type, bytes, swatch });
-    else faults.push({ code: 'record', path: name, note: 'has no swatch' });
+    const swatchName = `${PHOTOS}${id}.swatch.${ending}`;
+    const isWhole = [isGood(name, type), isGood(swatchName, type)].every(Boolean);
+    if (!isWhole) continue;
+    if (namePhoto(bytes) === id) photos.push({ id: id as PhotoId, type, bytes, swatch: files.get(swatchName)! });
+    else photoFaults.push({ code: 'record', path: name, note: 'is another picture than its name says' });
   }
-  return faults.length > 0 ? fail(faults) : ok(photos);
+  return { photos, photoFaults };
 }
 
 function parseContents(raw: RawHousehold): Result<WholeChronicle, BundleFault[]> {

@@ -3,10 +3,11 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
-import type { Chronicle, Photo, PhotoId, Plan } from '../records/index.ts';
+import type { Chronicle, Photo, Plan } from '../records/index.ts';
 import { BUNDLE_VERSION } from '../records/migrations.ts';
 import { computeDoorPoint, getWallLine, listWalls } from '../storage/index.ts';
-import { parseBundle, toBundle } from './index.ts';
+import { openBundle, parseBundle, toBundle } from './index.ts';
+import { namePhoto } from './photoName.ts';
 import { createAdopt, createCut } from '../acts/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { stampEvent } from '../daybook/index.ts';
@@ -174,7 +175,7 @@ describe('the bundle', () => {
       ...new TextEncoder().encode('RIFF....WEBPVP8X'),
       ...Array.from({ length: 24 }, () => 0),
     ]);
-    const photo: Photo = { id: 'ab'.repeat(16) as PhotoId, type: 'image/webp', bytes: picture, swatch: picture };
+    const photo: Photo = { id: namePhoto(picture), type: 'image/webp', bytes: picture, swatch: picture };
     const bytes = toBundle({ ...lived, photos: [photo] });
     expect(parseBundle(bytes)).toEqual({ ok: true, value: { ...lived, photos: [photo] } });
     const drawing = new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg" onload="x()"></svg>');
@@ -185,7 +186,22 @@ describe('the bundle', () => {
       expect(faultsOf(toBundle({ ...lived, photos: [evil] }))[0]?.path).toContain('photos/');
     const half = unzipSync(bytes);
     delete half[`photos/${photo.id}.swatch.webp`];
-    expect(faultsOf(zipSync(half))).toEqual([{ code: 'record', path: `photos/${photo.id}.webp` }]);
+    const swatchPath = `photos/${photo.id}.swatch.webp`;
+    expect(faultsOf(zipSync(half))).toEqual([{ code: 'record', path: swatchPath }]);
+    // Another picture under its name; and a byte of it that went wrong on the way.
+    const other = picture.slice();
+    other[38] = 7;
+    const path = `photos/${photo.id}.webp`;
+    expect(faultsOf(toBundle({ ...lived, photos: [{ ...photo, bytes: other }] }))).toEqual([{ code: 'record', path }]);
+    const at = bytes.findIndex((_, i) => picture.every((byte, n) => bytes[i + n] === byte));
+    const turned = bytes.slice();
+    turned[at + 38]! ^= 1;
+    expect(faultsOf(turned)).toMatchObject([{ code: 'record' }]);
+    const opened = openBundle(turned);
+    expect(opened).toMatchObject({
+      ok: true,
+      value: { photos: [], photoFaults: [{ note: 'is not as it was written' }] },
+    });
   });
 
   it('names every fault with its path', () => {

@@ -1,1 +1,1 @@
-export { openBundle, parseBundle, toBundle, type BundleFault, type OpenedBundle } from './bundle.ts';
+export { openBundle, parseBundle, readOpened, toBundle, type BundleFault, type OpenedBundle } from './bundle.ts';

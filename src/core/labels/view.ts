@@ -2,7 +2,7 @@
 export const GONE_MS = 1500;
 
 /** What the camera has in view: each label is told once, until it has left. */
-export class View {
+export class CameraView {
   private readonly seenMs = new Map<string, number>();
 
   /** The codes of a look that were not in view before. */

@@ -28,7 +28,7 @@ const TAKEN_NAMES: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'p
 
 /** The first bad field at any depth, or null. `most` levels deep at most: a record is never as deep. */
 export function findBadField(value: unknown, path: string, most = 20): BadField | null {
-  if (value === null || most === 0) return { path, rule: 'absent' };
+  if (value === null || value === undefined || most === 0) return { path, rule: 'absent' };
   if (typeof value !== 'object') return null;
   for (const key of Object.keys(value)) {
     const inner = path === '' ? key : `${path}.${key}`;

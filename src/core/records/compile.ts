@@ -126,7 +126,7 @@ export function compileTest(owner: Class, isPart = false): Test {
       const property = properties.get(name);
       if (!property) return false;
       const value = record[name];
-      if (property.isOptional && value === undefined) continue;
+      if (value === undefined) return false;
       for (const test of property.rules) if (!test(value)) return false;
       if (!property.nested) continue;
       // A list where the validator expects one has an array rule of its own.

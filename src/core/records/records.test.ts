@@ -11,6 +11,7 @@ import {
 import { createSampleHousehold } from '../../sample/index.ts';
 import {
   DEFAULT_SETTINGS,
+  dropAbsent,
   getFetchSeconds,
   parseRecord,
   type ContainerSpec,
@@ -19,8 +20,9 @@ import {
 } from './index.ts';
 
 /** Every fault as `path rule`. */
+/** Of a record in which `undefined` stands for a field that is not there. */
 function faultsOf(table: Parameters<typeof parseRecord>[0], record: unknown): string[] {
-  const parsed = parseRecord(table, record);
+  const parsed = parseRecord(table, dropAbsent(record));
   return parsed.ok ? [] : parsed.fault.map(({ path, rule }) => `${path} ${rule}`);
 }
 const [unit, slot] = createUnit('cube', {}) as [Place, Place];
@@ -146,6 +148,11 @@ describe('settings', () => {
 });
 
 describe('anything else', () => {
+  it('that says of a field that it has no value is refused: the field is left out', () => {
+    const parsed = parseRecord('items', { ...createCloth('a'), notes: undefined });
+    expect(parsed).toMatchObject({ ok: false, fault: [{ path: 'notes', rule: 'absent' }] });
+  });
+
   it.each([[null], [7], ['text'], [[]], [undefined]])('%o is no record', (raw) => {
     for (const table of ['items', 'lots', 'places', 'plans', 'settings', 'events'] as const)
       expect(parseRecord(table, raw, 'here.3')).toMatchObject({ ok: false, fault: [{ path: 'here.3' }] });

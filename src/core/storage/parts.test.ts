@@ -4,7 +4,7 @@ import { computeSlots } from './index.ts';
 import { PARTS, type Part } from './parts.ts';
 
 const build = ({ kind, unit, slots }: Part) => {
-  const spec: UnitSpec = { kind, wallId: 'w', xMm: 0, isAnchored: false, loadG: undefined, ...unit };
+  const spec: UnitSpec = { kind, wallId: 'w', xMm: 0, isAnchored: false, ...unit };
   const layout = computeSlots(spec);
   if (!layout.ok) throw new Error(layout.fault.code);
   return { spec, slots: layout.slots.map(({ name, slot }) => ({ name, slot: { ...slot, ...slots } })) };

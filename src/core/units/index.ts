@@ -16,3 +16,4 @@ export {
   formatVolume,
   formatMinutes,
 } from './format.ts';
+export { toDay, toMonth } from './calendar.ts';

@@ -1,3 +1,4 @@
+import type { OutgoingHttpHeaders } from 'node:http';
 import type { FastifyInstance } from 'fastify';
 
 /**
@@ -14,7 +15,11 @@ export function registerStream(
     // The stream is written by hand from here on, with the headers that are set on every answer.
     reply.hijack();
     const { raw } = reply;
-    raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
+    raw.writeHead(200, {
+      ...(reply.getHeaders() as OutgoingHttpHeaders),
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+    });
     const disconnect = connect((news) => raw.write(`data: ${JSON.stringify(news)}\n\n`));
     const end = () => {
       if (!open.delete(end)) return;

@@ -1,10 +1,11 @@
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { MergePlan } from '../../core/merging/index.ts';
-import type { Salvaged } from '../../core/mending/index.ts';
-import type { Chronicle, EventId, Photo } from '../../core/records/index.ts';
+import type { Chronicle, EventId } from '../../core/records/index.ts';
+import type { Unpacked } from '../../workers/protocol.ts';
 import { useApp, world } from '../state/app.ts';
 import { wordBundleFault } from '../text/bundleFaults.ts';
 import { wordCount } from '../text/index.ts';
+import { wordLineFault } from '../text/lineFaults.ts';
 import { Button } from './Button.tsx';
 
 const JoinPanel = lazy(async () => ({ default: (await import('./JoinPanel.tsx')).JoinPanel }));
@@ -24,41 +25,45 @@ export function ImportButton() {
   const [faults, setFaults] = useState<string[]>([]);
   const [offered, setOffered] = useState<Chronicle | null>(null);
   /** Where the file has faults: what of it could be opened. */
-  const [rest, setRest] = useState<(Salvaged & { photos: readonly Photo[] }) | null>(null);
+  const [rest, setRest] = useState<Extract<Unpacked, { type: 'faulty' }>['rest']>(null);
   /** Where the file is of the same household and has lines that this one has not. */
   const [joining, setJoining] = useState<MergePlan | null>(null);
-  const [isReading, setReading] = useState(false);
+  /** What stops the reading, while a file is read. */
+  const [reading, setReading] = useState<AbortController | null>(null);
 
   const read = async (file: File) => {
-    setReading(true);
+    const stop = new AbortController();
+    setReading(stop);
     setFaults([]);
     setOffered(null);
     setRest(null);
     setJoining(null);
     try {
-      const { openBundle, parseBundle } = await import('../../core/formats/index.ts');
+      const { unpackChronicle } = await import('../../workers/keeping.ts');
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const result = parseBundle(bytes);
-      if (result.ok) {
-        setOffered(result.value);
-        const now = useApp.getState();
-        if (now.household) {
-          const { planMerge } = await import('../../core/merging/index.ts');
-          const plan = planMerge({ household: now.household, events: now.events }, result.value);
-          setJoining(plan.ok && plan.value.theirsNew.length > 0 ? plan.value : null);
-        }
-      } else {
-        setFaults(result.fault.map(wordBundleFault));
-        const found = openBundle(bytes);
-        if (!found.ok) return;
-        const { salvage } = await import('../../core/mending/index.ts');
-        const saved = salvage(found.value.raw, { id: world.createId() as EventId, atMs: world.nowMs() });
-        if (saved && saved.chronicle.household.lots.size > 0) setRest({ ...saved, photos: found.value.photos });
+      const stamp = { id: world.createId() as EventId, atMs: world.nowMs() };
+      const read = await unpackChronicle(bytes, stamp, stop.signal);
+      if (!read.ok) {
+        if (read.fault.code !== 'stopped') setFaults([wordLineFault(read.fault)]);
+        return;
       }
+      const { value } = read;
+      if (value.type === 'faulty') {
+        setFaults(value.faults.map(wordBundleFault));
+        setRest(value.rest);
+        return;
+      }
+      const { chronicle } = value;
+      setOffered(chronicle);
+      const now = useApp.getState();
+      if (!now.household) return;
+      const { planMerge } = await import('../../core/merging/index.ts');
+      const plan = planMerge({ household: now.household, events: now.events }, chronicle);
+      setJoining(plan.ok && plan.value.theirsNew.length > 0 ? plan.value : null);
     } catch (error) {
       setFaults([`The file could not be read (${String(error)}).`]);
     } finally {
-      setReading(false);
+      setReading(null);
     }
   };
 
@@ -77,9 +82,16 @@ export function ImportButton() {
           event.target.value = '';
         }}
       />
-      <Button disabled={isReading} onClick={() => input.current?.click()}>
-        {isReading ? 'Reading…' : 'Open a file'}
-      </Button>
+      {reading ? (
+        <p role="status" className="flex items-center gap-3">
+          Reading the file…
+          <Button data-key="escape" onClick={() => reading.abort()}>
+            Stop
+          </Button>
+        </p>
+      ) : (
+        <Button onClick={() => input.current?.click()}>Open a file</Button>
+      )}
       {offered && (
         <div role="status" className="mt-3 border-l-4 border-woad bg-linen p-3">
           <p>
@@ -130,8 +142,8 @@ export function ImportButton() {
               <Button
                 className="mt-2"
                 onClick={() => {
-                  const { chronicle, apart, photos } = rest;
-                  void replace({ ...chronicle, photos }, `Opened what could be read.`, { apart });
+                  const { chronicle, apart } = rest;
+                  void replace(chronicle, `Opened what could be read.`, { apart });
                   setRest(null);
                   setFaults([]);
                 }}

@@ -1,12 +1,15 @@
 import { explained } from './explained.ts';
+import { Unanswered } from './Unanswered.tsx';
 
 /** What speaks for where something is: each line in words, with how it was found out. Null while it is worked out; nothing to say shows nothing. */
 export function WhyPanel({
   title,
   said,
+  again,
 }: {
   title: string;
   said: readonly { readonly words: string; readonly how: string }[] | null;
+  again: (() => void) | null;
 }) {
   if (said?.length === 0) return null;
   return (
@@ -16,7 +19,7 @@ export function WhyPanel({
         <p key={words} className="mt-1" {...explained(how)}>
           {words}
         </p>
-      )) ?? <p className="mt-1 text-stone">Working it out…</p>}
+      )) ?? (again ? <Unanswered again={again} /> : <p className="mt-1 text-stone">Working it out…</p>)}
     </section>
   );
 }

@@ -1,13 +1,12 @@
-import { format } from 'date-fns';
 import type { RawHousehold } from '../../core/mending/index.ts';
-import type { Chronicle } from '../../core/records/index.ts';
+import { toDay } from '../../core/units/index.ts';
+import type { Chronicle, EventId } from '../../core/records/index.ts';
 import type { Snapshot } from '../../storage/index.ts';
 import { saveFile } from '../components/saveFile.ts';
 import { wordStoreFault } from '../text/index.ts';
+import { wordPackFault } from '../text/lineFaults.ts';
 import { listPhotoIds, photoStore, snapshotStore, useApp, world } from './app.ts';
 import { useChoices } from './choices.ts';
-
-const isSameBytes = (a: Uint8Array, b: Uint8Array) => a.length === b.length && a.every((byte, i) => byte === b[i]);
 
 /** The file of everything, with the photos that things name, once it was read back and says the same; or why not. */
 export async function packEverything(): Promise<
@@ -16,14 +15,15 @@ export async function packEverything(): Promise<
   const { household, events } = useApp.getState();
   if (!household) return { ok: false, text: 'There is nothing to save yet.' };
   const photos = await photoStore.loadPhotos(listPhotoIds(household));
-  const { parseBundle, toBundle } = await import('../../core/formats/index.ts');
+  const { packChronicle } = await import('../../workers/keeping.ts');
   // Better a file without the photos than none.
-  const bytes = toBundle({ household, events, photos: photos.ok ? photos.value : [] });
-  // A copy that does not read back is no copy.
-  const proof = parseBundle(bytes);
-  if (!proof.ok) return { ok: false, text: `It would not read back (${proof.fault[0]?.path ?? ''}).` };
-  if (!isSameBytes(toBundle(proof.value), bytes)) return { ok: false, text: 'It would not come back the same.' };
-  return { ok: true, bytes, without: photos.ok ? '' : `The photos are not in it: ${wordStoreFault(photos.fault)}` };
+  const packed = await packChronicle({ household, events, photos: photos.ok ? photos.value : [] });
+  if (!packed.ok) return { ok: false, text: wordPackFault(packed.fault) };
+  return {
+    ok: true,
+    bytes: packed.value,
+    without: photos.ok ? '' : `The photos are not in it: ${wordStoreFault(photos.fault)}`,
+  };
 }
 
 function nameFile(name: string): string {
@@ -63,17 +63,20 @@ export function saveRaw(raw: RawHousehold | readonly unknown[]): void {
 export async function keepSnapshot(): Promise<void> {
   const { household, events, storeFault } = useApp.getState();
   if (!household || storeFault || events.length < 2) return;
-  const day = format(world.nowMs(), 'yyyy-MM-dd');
+  const day = toDay(world.nowMs());
   const kept = await snapshotStore.loadSnapshots();
   if (!kept.ok || kept.value.some((one) => one.day === day)) return;
-  const { toBundle } = await import('../../core/formats/index.ts');
+  const { packChronicle } = await import('../../workers/keeping.ts');
+  const packed = await packChronicle({ household, events });
+  // A copy that cannot be made today is made tomorrow; files and the storage itself say what fails there.
+  if (!packed.ok) return;
   await snapshotStore.saveSnapshot({
     day,
     atMs: world.nowMs(),
     name: household.settings.name,
     lots: household.lots.size,
     lines: events.length,
-    bytes: toBundle({ household, events }),
+    bytes: packed.value,
   });
 }
 
@@ -85,12 +88,13 @@ export interface SinceThen {
 }
 
 export async function readSnapshot({ bytes }: Snapshot): Promise<SinceThen | null> {
-  const { parseBundle } = await import('../../core/formats/index.ts');
+  const { unpackChronicle } = await import('../../workers/keeping.ts');
   const { computeDifference } = await import('../../core/daybook/index.ts');
-  const read = parseBundle(bytes);
+  const read = await unpackChronicle(bytes, { id: world.createId() as EventId, atMs: world.nowMs() });
   const { household, events } = useApp.getState();
-  if (!read.ok || !household) return null;
-  const changed = computeDifference(read.value.household, household).length;
-  const known = new Set(read.value.events.map((event) => event.id));
-  return { chronicle: read.value, changed, lines: events.filter((event) => !known.has(event.id)).length };
+  if (!read.ok || read.value.type !== 'whole' || !household) return null;
+  const { chronicle } = read.value;
+  const changed = computeDifference(chronicle.household, household).length;
+  const known = new Set(chronicle.events.map((event) => event.id));
+  return { chronicle, changed, lines: events.filter((event) => !known.has(event.id)).length };
 }

@@ -218,7 +218,7 @@ describe('written out', () => {
       ...createCloth('bits'),
       kind: 'scrap',
       forms: ['loose'],
-      scrap: { cut: 'odd', cutMm: undefined },
+      scrap: { cut: 'odd' },
       restockBelow: 250_000,
     };
     const here = createHousehold(

@@ -6,6 +6,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -20,7 +21,7 @@ import { useSaveDue } from './useSaveDue.ts';
 import { findDue, findStrays, type Thing } from './benchFacts.ts';
 
 const SaveReminder = lazy(async () => ({
-  default: (await import('../../components/SaveReminder.tsx')).SaveReminder,
+  default: (await import('./SaveReminder.tsx')).SaveReminder,
 }));
 const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
@@ -33,7 +34,7 @@ export function BenchPage() {
   const show = useApp((state) => state.show);
   const tree = getTree(household);
   const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
-  const over = useAnswer(household, 'overFull', null);
+  const { answer: over, again } = useAnswer(household, 'overFull', null);
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
   const isClear = out.length + homeless.length + missing.length + waiting.length + (over?.length ?? 0) + toCarry === 0;
   const isSaveDue = useSaveDue();
@@ -129,6 +130,11 @@ export function BenchPage() {
                 ))}
               </ul>
               <Rest count={missing.length - LISTED} />
+            </Listed>
+          )}
+          {again && (
+            <Listed title="Over full">
+              <Unanswered again={again} />
             </Listed>
           )}
           {over !== null && over.length > 0 && (

@@ -5,6 +5,7 @@ import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -67,7 +68,7 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: Thing; left: n
   const household = useHousehold();
   const act = useApp((state) => state.act);
   const tree = getTree(household);
-  const offers = useAnswer(household, 'homes', lot.id);
+  const { answer: offers, again } = useAnswer(household, 'homes', lot.id);
   const { units } = household.settings;
   return (
     <section aria-label={item.name} className="max-w-3xl">
@@ -80,7 +81,8 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: Thing; left: n
           </p>
         </div>
       </div>
-      {offers === null && (
+      <Unanswered again={again} />
+      {offers === null && !again && (
         <p role="status" className="mt-4 text-stone">
           Trying every place…
         </p>

@@ -1,4 +1,5 @@
-import { addDays, formatISO } from 'date-fns';
+import { addDays } from 'date-fns';
+import { toDay } from '../../../core/units/index.ts';
 import { NEEDLE_HOURS, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
 
@@ -52,10 +53,7 @@ export function findDue(
   nowMs: number,
 ): readonly { readonly thing: Thing; readonly code: 'past' | 'soon' | 'blunt' }[] {
   // By the sewist's own calendar.
-  const [today, soon] = [nowMs, addDays(nowMs, SOON_DAYS)].map((day) => formatISO(day, { representation: 'date' })) as [
-    string,
-    string,
-  ];
+  const [today, soon] = [toDay(nowMs), toDay(addDays(nowMs, SOON_DAYS))];
   return [...household.lots.values()].flatMap((lot) => {
     const item = household.items.get(lot.itemId);
     if (!item || lot.state === 'gone') return [];

@@ -1,5 +1,6 @@
 import type { Plan } from '../../../core/records/index.ts';
 import type { Mended } from '../../../workers/protocol.ts';
+import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
@@ -10,6 +11,7 @@ import { listFreed } from './freed.ts';
 /** How near the plan is to the best there could be, as far as that is proven. */
 export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
   const { mostPercent, isLast } = bound;
+  const stop = useFitRun((state) => state.stop);
   const how =
     'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.';
   return (
@@ -18,7 +20,12 @@ export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRu
         ? isLast
           ? 'How much better a plan could be was not proven.'
           : 'Working out how much better any plan could be…'
-        : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}
+        : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}{' '}
+      {!isLast && (
+        <Button look="quiet" onClick={stop}>
+          Leave it at that
+        </Button>
+      )}
     </p>
   );
 }

@@ -5,6 +5,7 @@ import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { HowRow } from '../../components/HowRow.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getStrays, getTree } from '../../state/derived.ts';
@@ -48,7 +49,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const act = useApp((state) => state.act);
   const navigate = useNavigate();
   const fitSeconds = useChoices((state) => state.fitSeconds);
-  const today = useAnswer(household, 'today', null);
+  const { answer: today, again } = useAnswer(household, 'today', null);
   const { toMove, out, homeless } = getStrays(household);
   // Once a plan is adopted, what lies out waits to be carried too: new things have never had a place.
   const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== undefined);
@@ -103,12 +104,15 @@ export function PlanTicket({ moves }: { moves: number }) {
           <Searching progress={progress} seconds={seconds} today={today} />
         )
       ) : (
-        <Comparison
-          today={today}
-          plan={plan?.score ?? null}
-          unplaced={plan?.unplaced.length ?? 0}
-          homeless={homeless}
-        />
+        <>
+          <Unanswered again={again} />
+          <Comparison
+            today={today}
+            plan={plan?.score ?? null}
+            unplaced={plan?.unplaced.length ?? 0}
+            homeless={homeless}
+          />
+        </>
       )}
       {status === 'failed' && (
         <p role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3">

@@ -146,7 +146,8 @@ export const useFitRun = create<FitRun>()((set, get) => ({
     set({ plan, checks });
   },
   stop() {
-    if (get().status === 'running') handle?.stop();
+    const { status, bound } = get();
+    if (status === 'running' || bound?.isLast === false) handle?.stop();
   },
   discard() {
     handle?.abandon();

@@ -80,7 +80,6 @@ export function readWareFields(
     depthMm,
     heightMm,
     isAnchored: false,
-    loadG: undefined,
   };
   const layout = computeSlots(unit);
   if (!layout.ok) faults.width ??= 'Its compartments would have no room.';

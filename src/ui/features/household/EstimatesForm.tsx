@@ -5,6 +5,7 @@ import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
@@ -79,8 +80,9 @@ function wordPart(field: keyof Estimates, seconds: number, { carrySeconds, carry
 function Effect({ household, now, next }: { household: Household; now: Estimates; next: Estimates }) {
   const key = JSON.stringify(next);
   const wanted = useMemo(() => JSON.parse(key) as Estimates, [key]);
-  const before = useAnswer(household, 'scoreWith', now);
-  const after = useAnswer(household, 'scoreWith', wanted);
+  const { answer: before, again: beforeAgain } = useAnswer(household, 'scoreWith', now);
+  const { answer: after, again: afterAgain } = useAnswer(household, 'scoreWith', wanted);
+  if (beforeAgain ?? afterAgain) return <Unanswered again={beforeAgain ?? afterAgain} />;
   if (JSON.stringify(now) === key || before === null || after === null) return null;
   const more = after - before;
   return (
@@ -105,8 +107,8 @@ export function EstimatesForm() {
   const household = useHousehold();
   const { settings } = household;
   const act = useApp((state) => state.act);
-  const today = useAnswer(household, 'today', null);
-  const parts = useAnswer(household, 'estimateParts', null);
+  const { answer: today, again } = useAnswer(household, 'today', null);
+  const { answer: parts, again: partsAgain } = useAnswer(household, 'estimateParts', null);
   const [typed, setTyped] = useState<Partial<Record<keyof Estimates, string>>>({});
   const set = (estimates: Estimates) => act((now) => createSaveSettings(now, { ...now.settings, estimates }));
   const read = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
@@ -141,6 +143,7 @@ export function EstimatesForm() {
         </strong>{' '}
         a month.
       </p>
+      <Unanswered again={again ?? partsAgain} />
       <SelectField
         label="Plans look for"
         value={preset ?? ''}

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { useState, type ChangeEvent } from 'react';
-import { parseRecord, type Settings } from '../../../core/records/index.ts';
+import { dropAbsent, parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -86,7 +86,8 @@ function SettingsForm() {
     const free = Number(fill ?? recorded['fill']);
     if (fill?.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = 'From 0 to 70 per cent.';
     else if (fill !== undefined && fill !== recorded['fill']) change.fillTarget = 1 - free / 100;
-    const checked = Object.keys(found).length === 0 ? parseRecord('settings', { ...settings, ...change }) : null;
+    const checked =
+      Object.keys(found).length === 0 ? parseRecord('settings', dropAbsent({ ...settings, ...change })) : null;
     if (checked && !checked.ok)
       for (const fault of checked.fault) found[fault.path] = capitalise(wordRecordFault(fault));
     setFaults(found);

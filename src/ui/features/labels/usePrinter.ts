@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useStream } from '../../state/useStream.ts';
 import type { PrinterFault } from '../../text/labels.ts';
 import type { Sheet } from '../../../core/formats/sheet/index.ts';
 
@@ -8,36 +8,20 @@ interface PrinterNews {
   readonly left: number;
 }
 
-function parseNews(text: string): PrinterNews | null {
-  try {
-    const raw = JSON.parse(text) as Partial<PrinterNews> | null;
-    const isGood =
-      typeof raw?.isOn === 'boolean' &&
-      typeof raw.isJammed === 'boolean' &&
-      Number.isInteger(raw.left) &&
-      raw.left! >= 0;
-    return isGood ? (raw as PrinterNews) : null;
-  } catch {
-    return null;
-  }
+function readNews(raw: unknown): PrinterNews | null {
+  const news = raw as Partial<PrinterNews> | null;
+  const isGood =
+    typeof news?.isOn === 'boolean' &&
+    typeof news.isJammed === 'boolean' &&
+    Number.isInteger(news.left) &&
+    news.left! >= 0;
+  return isGood ? (news as PrinterNews) : null;
 }
 
 /** What the label printer says of itself; null while it is looked for, `absent` where none answers. */
 export function usePrinter(): PrinterNews | 'absent' | null {
-  const [news, setNews] = useState<PrinterNews | 'absent' | null>(null);
-  useEffect(() => {
-    const source = new EventSource('/devices/printer/stream');
-    source.onmessage = (message: MessageEvent<string>) => {
-      const read = parseNews(message.data);
-      if (read) setNews(read);
-    };
-    source.onerror = () => {
-      source.close();
-      setNews('absent');
-    };
-    return () => source.close();
-  }, []);
-  return news;
+  const { state, news } = useStream('/devices/printer/stream', readNews);
+  return state === 'absent' ? 'absent' : news;
 }
 
 const FAULTS: readonly string[] = ['off', 'out', 'jam'] satisfies PrinterFault[];

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Mapping, ReadTable, RowFault, TextTable } from '../../../core/formats/csv/index.ts';
 import { KINDS, type Household, type Kind, type StationId } from '../../../core/records/index.ts';
-import { startImporter, type ImporterHandle } from '../../../workers/client.ts';
-import type { FromImporter } from '../../../workers/protocol.ts';
+import { startImporter, type ImporterHandle, type ImporterNews } from '../../../workers/client.ts';
 import { world } from '../../state/app.ts';
 import { getUsualStations } from '../../state/derived.ts';
+import { wordLineFault } from '../../text/lineFaults.ts';
 import { wordTableFault } from '../../text/tables.ts';
 
 /** A table being brought in: what was opened, how its columns are taken, and what reading it found. */
@@ -65,7 +65,7 @@ export function useTableImport(household: Household): TableImporter {
       edits,
     });
   };
-  const listen = (message: FromImporter, kind: Kind) => {
+  const listen = (message: ImporterNews, kind: Kind) => {
     switch (message.type) {
       case 'opened': {
         const next = { ...NOTHING, ...message.recognised, table: message.table, kind, progress: { rows: 0, of: 1 } };
@@ -83,7 +83,7 @@ export function useTableImport(household: Household): TableImporter {
         setState((now) => ({ ...now, result: message.result, progress: null }));
         break;
       case 'failed':
-        setState((now) => ({ ...now, progress: null, trouble: `It could not be read (${message.note}).` }));
+        setState((now) => ({ ...now, progress: null, trouble: wordLineFault(message.fault) }));
     }
   };
 

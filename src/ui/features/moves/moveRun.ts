@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { USUAL_STAGING, type Household, type LotId, type Settings } from '../../../core/records/index.ts';
+import { takesRoom, USUAL_STAGING, type Household, type LotId, type Settings } from '../../../core/records/index.ts';
 import { startMover, startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { FoundMoves } from '../../../workers/protocol.ts';
 import { useApp, world } from '../../state/app.ts';
@@ -63,6 +63,7 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
   refit(name) {
     const { household, act, tell } = useApp.getState();
     if (!household) return;
+    const homeless = [...household.lots.values()].filter((lot) => takesRoom(lot) && lot.homeId === undefined).length;
     set({ isRefitting: true });
     startPlanner(
       household,
@@ -74,6 +75,12 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
           tell({ tone: 'fault', text: `No new home was found for ${name}: ${message.note}`, canUndo: false });
         }
         if (message.type !== 'done') return;
+        // What does not hold is told instead of adopted.
+        if (message.checks.findings > 0 || message.plan.unplaced.length >= homeless) {
+          set({ isRefitting: false });
+          tell({ tone: 'fault', text: `No new home was found for ${name}. Nothing was changed.`, canUndo: false });
+          return;
+        }
         void act((now) => createAdopt(now, message.plan, `a new home for ${name}`, world.nowMs())).then(() =>
           set({ isRefitting: false }),
         );

@@ -5,7 +5,8 @@ import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../..
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { photoStore, useApp, useHousehold, world, type Thing } from '../../state/app.ts';
+import { photoStore, useApp, useHousehold, world } from '../../state/app.ts';
+import type { Thing } from '../../state/appState.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getUsualStations } from '../../state/derived.ts';
 import { usePhotoUrl } from '../../state/photos.ts';

@@ -3,6 +3,7 @@ import type { PhotoFindings } from '../../../core/colour/photo.ts';
 import type { Photo, Print } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { tellPhotosCame } from '../../state/photos.ts';
+import { wordLineFault } from '../../text/lineFaults.ts';
 import { wordPictureFault } from '../../text/tables.ts';
 
 /** A picture on its way to become a thing: what it shows, and what the sewist says it is. */
@@ -60,6 +61,7 @@ export function usePhotos() {
         if (!shot) return;
         setDone((now) => ({ ...now, read: now.read + 1 }));
         if (message.type === 'refused') change(shot.id, { trouble: wordPictureFault(message.fault) });
+        else if (message.type === 'failed') change(shot.id, { trouble: wordLineFault(message.fault) });
         else {
           tellPhotosCame([message.photo]);
           change(shot.id, { photo: message.photo, findings: message.findings, print: message.findings.print });

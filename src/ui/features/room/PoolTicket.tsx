@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { parseRecord, type Place, type PlaceId } from '../../../core/records/index.ts';
+import { dropAbsent, parseRecord, type Place, type PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -131,7 +131,7 @@ function NewBin({ order, onDone, onSave }: NewBinProps) {
     container,
   };
   const isRead = Object.keys(faults).length === 0;
-  const broken = isRead ? parseRecord('places', bin) : null;
+  const broken = isRead ? parseRecord('places', dropAbsent(bin)) : null;
   const problem = broken && !broken.ok ? wordRecordFault(broken.fault[0]!) : null;
   const save = async () => {
     setTried(true);

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { DoorSwing, Place, RoomSpec } from '../../../core/records/index.ts';
@@ -10,6 +10,7 @@ import { useApp, world } from '../../state/app.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
+import { Rows } from './Rows.tsx';
 import { RemoveRoom } from './RemoveRoom.tsx';
 import { SaveFoot } from './SaveFoot.tsx';
 import { createSavePlaces } from '../../../core/acts/index.ts';
@@ -27,18 +28,6 @@ const SWINGS: Record<DoorSwing, string> = {
   slide: 'slides',
   none: 'has no leaf',
 };
-
-function Rows({ title, add, onAdd, children }: { title: string; add: string; onAdd: () => void; children: ReactNode }) {
-  return (
-    <fieldset className="stitched-t pt-3">
-      <legend className="font-bold">{title}</legend>
-      <ol className="space-y-3">{children}</ol>
-      <Button look="quiet" className="mt-1" onClick={onAdd}>
-        {add}
-      </Button>
-    </fieldset>
-  );
-}
 
 /** The measures of a room: its walls as one walks round them, and what is fixed on them. */
 export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
@@ -83,7 +72,9 @@ export function RoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const text = (path: string, label: string, hint?: string) => (
     <TextField
       label={label}
-      of={path === 'name' ? 'places.name' : path.endsWith('.name') ? 'places.room.stations.name' : undefined}
+      of={
+        path === 'name' ? 'places.name' : path.endsWith('.name') ? `places.room.${path.split('.')[0]}.name` : undefined
+      }
       hint={hint}
       fault={faultOf(path)}
       {...register(path as 'name', { onChange: draw, shouldUnregister: false })}

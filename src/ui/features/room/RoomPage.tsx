@@ -8,6 +8,7 @@ import { formatMinutes, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -38,7 +39,7 @@ export function RoomPage() {
   const bandsFor = bandsChosen === 'small' && smallStatureMm === undefined ? 'standing' : bandsChosen;
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
-  const today = useAnswer(household, 'today', null);
+  const { answer: today, again } = useAnswer(household, 'today', null);
   const { isOn, lotId, groupId } = useRebuild();
   // A thing to be put somewhere comes before what is rebuilt.
   const isRebuilt = isOn && lotId === null && groupId === null;
@@ -94,6 +95,7 @@ export function RoomPage() {
       }
       foot={
         <>
+          <Unanswered again={again} />
           <Figure
             value={today ? formatMinutes(getFetchSeconds(today)) : '…'}
             label="a month fetching"

@@ -3,6 +3,7 @@ import { useFieldArray, useForm } from 'react-hook-form';
 import {
   LIGHTS,
   OPENINGS,
+  dropAbsent,
   parseRecord,
   type ContainerSpec,
   type Light,
@@ -103,7 +104,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       nextBins.map((bin) => bin.container!),
     );
     const broken = [nextSlot, ...nextBins].flatMap((place) => {
-      const parsed = parseRecord('places', place);
+      const parsed = parseRecord('places', dropAbsent(place));
       return parsed.ok ? [] : parsed.fault.map(wordRecordFault);
     });
     if (tight)

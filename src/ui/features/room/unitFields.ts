@@ -1,4 +1,11 @@
-import { parseRecord, type Place, type PlaceId, type UnitKind, type UnitSpec } from '../../../core/records/index.ts';
+import {
+  dropAbsent,
+  parseRecord,
+  type Place,
+  type PlaceId,
+  type UnitKind,
+  type UnitSpec,
+} from '../../../core/records/index.ts';
 import { isWholeUnit } from '../../../core/storage/index.ts';
 import type { Part } from '../../../core/storage/parts.ts';
 import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
@@ -153,7 +160,7 @@ export function readUnitFields(
   if (base?.unit && (unit.wallId !== base.unit.wallId || unit.xMm !== base.unit.xMm)) delete unit.stand;
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
   const place: Place = { id: unitId, parentId: wall.roomId, level: 'unit', name: fields.name.trim(), order, unit };
-  const checked = parseRecord('places', place);
+  const checked = parseRecord('places', dropAbsent(place));
   return checked.ok
     ? { ok: true, value: place }
     : { ok: false, fault: { name: checked.fault.map(wordRecordFault).join('; ') } };

@@ -1,23 +1,46 @@
 import { useEffect, useRef, useState } from 'react';
-import { View } from '../../../core/labels/view.ts';
+import { CameraView } from '../../../core/labels/view.ts';
 import type { CodeReader } from '../../../workers/client.ts';
+import { Button } from '../../components/Button.tsx';
 
 /** Between two looks at what the camera shows. */
 const LOOK_MS = 200;
 
-type Trouble = 'none' | 'denied' | 'busy';
+type Trouble = 'none' | 'denied' | 'busy' | 'gone' | 'unread';
 
 const WORDS: Record<Trouble, string> = {
   none: 'This browser shows no camera here. A picture of the label does as well.',
   denied: 'The camera was not allowed. Allow it for this page, or take a picture of the label.',
   busy: 'The camera does not answer; perhaps something else uses it. A picture of the label does as well.',
+  gone: 'The camera went off. Perhaps it was unplugged, or something else took it.',
+  unread: 'What the camera shows could not be looked at. A picture of the label does as well.',
 };
 
-/** What the camera sees; each code that it reads is told. */
-export function Camera({ reader, onCode }: { reader: () => CodeReader; onCode: (code: string) => void }) {
+/** So many looks in a row may fail before it is told. */
+const MOST_FAILED = 3;
+
+interface CameraProps {
+  readonly reader: () => CodeReader;
+  readonly onCode: (code: string) => void;
+}
+
+/** What the camera sees; each code that it reads is told. Where it fails, it says so and can be tried again. */
+export function Camera({ reader, onCode }: CameraProps) {
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  if (!trouble) return <Seen reader={reader} onCode={onCode} onTrouble={setTrouble} />;
+  return (
+    <p role="alert">
+      {WORDS[trouble]}{' '}
+      <Button look="quiet" onClick={() => setTrouble(null)}>
+        Try again
+      </Button>
+    </p>
+  );
+}
+
+function Seen({ reader, onCode, onTrouble }: CameraProps & { onTrouble: (trouble: Trouble) => void }) {
   const video = useRef<HTMLVideoElement>(null);
   const listener = useRef(onCode);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
   useEffect(() => {
     listener.current = onCode;
   });
@@ -25,31 +48,45 @@ export function Camera({ reader, onCode }: { reader: () => CodeReader; onCode: (
     let isOn = true;
     let stream: MediaStream | null = null;
     let timer = 0;
-    const view = new View();
+    let failed = 0;
+    const view = new CameraView();
+    const giveUp = (why: Trouble) => {
+      if (!isOn) return;
+      stream?.getTracks().forEach((track) => track.stop());
+      onTrouble(why);
+    };
     const look = async () => {
       const frame = video.current;
-      if (!isOn || !frame) return;
+      if (!isOn || !frame) return undefined;
       if (frame.readyState >= HTMLMediaElement.HAVE_CURRENT_DATA) {
-        const codes = await reader().read(await createImageBitmap(frame));
-        if (isOn) for (const code of view.look(codes ?? [], performance.now())) listener.current(code);
+        const codes = await createImageBitmap(frame).then(
+          (picture) => reader().read(picture),
+          () => null,
+        );
+        failed = codes?.ok ? 0 : failed + 1;
+        if (failed > MOST_FAILED) return giveUp('unread');
+        const read = codes?.ok ? (codes.value ?? []) : [];
+        if (isOn) for (const code of view.look(read, performance.now())) listener.current(code);
       }
       if (isOn) timer = window.setTimeout(() => void look(), LOOK_MS);
+      return undefined;
     };
     const start = async () => {
       // Absent where the page is not served safely, whatever the types say.
       const devices = navigator.mediaDevices as MediaDevices | undefined;
-      if (!devices) return setTrouble('none');
+      if (!devices) return onTrouble('none');
       try {
         stream = await devices.getUserMedia({ video: { facingMode: 'environment' } });
       } catch (error) {
         const name = error instanceof DOMException ? error.name : '';
-        return setTrouble(name === 'NotAllowedError' ? 'denied' : name === 'NotFoundError' ? 'none' : 'busy');
+        return onTrouble(name === 'NotAllowedError' ? 'denied' : name === 'NotFoundError' ? 'none' : 'busy');
       }
       const frame = video.current;
       if (!isOn || !frame) {
         stream.getTracks().forEach((track) => track.stop());
         return undefined;
       }
+      for (const track of stream.getTracks()) track.addEventListener('ended', () => giveUp('gone'));
       frame.srcObject = stream;
       await frame.play().catch(() => undefined);
       return look();
@@ -60,8 +97,7 @@ export function Camera({ reader, onCode }: { reader: () => CodeReader; onCode: (
       window.clearTimeout(timer);
       stream?.getTracks().forEach((track) => track.stop());
     };
-  }, [reader]);
-  if (trouble) return <p role="alert">{WORDS[trouble]}</p>;
+  }, [reader, onTrouble]);
   return (
     <video
       ref={video}

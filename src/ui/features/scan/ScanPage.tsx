@@ -17,6 +17,7 @@ import { tellOverFull } from '../../state/overFull.ts';
 import { putBack } from '../../state/putBack.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
+import { wordLineFault } from '../../text/lineFaults.ts';
 import { wordScanFault } from '../../text/scan.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Camera } from './Camera.tsx';
@@ -108,8 +109,13 @@ export function ScanPage() {
 
   const readPicture = async (file: File) => {
     setReading(true);
-    const codes = await getReader().read(file);
+    const read = await getReader().read(file);
     setReading(false);
+    if (!read.ok) {
+      setAnswer({ kind: 'picture', words: `${file.name}: ${wordLineFault(read.fault)}` });
+      return;
+    }
+    const codes = read.value;
     if (codes === null || codes.length === 0) {
       const words =
         codes === null

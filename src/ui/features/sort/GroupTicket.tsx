@@ -27,10 +27,10 @@ import { Partners } from './Partners.tsx';
 import { SplitUp } from './SplitUp.tsx';
 
 function GroupWhy({ household, group }: { household: Household; group: Group }) {
-  const reasons = useAnswer(household, 'whyGroup', group.id);
+  const { answer: reasons, again } = useAnswer(household, 'whyGroup', group.id);
   const tree = getTree(household);
   const said = reasons?.map((one) => explainGroupReason(one, household, tree));
-  return <WhyPanel title="Why it is there" said={said ?? null} />;
+  return <WhyPanel title="Why it is there" said={said ?? null} again={again} />;
 }
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */

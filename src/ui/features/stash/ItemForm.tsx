@@ -18,7 +18,8 @@ import {
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, world, type Thing } from '../../state/app.ts';
+import { useApp, world } from '../../state/app.ts';
+import type { Thing } from '../../state/appState.ts';
 import { useBegan } from '../../state/began.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { capitalise, wordCare, wordCount, wordForm, wordKind, wordPackage } from '../../text/index.ts';

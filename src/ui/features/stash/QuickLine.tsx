@@ -7,7 +7,8 @@ import { EXAMPLE, quickClass } from './quick.ts';
 import { TwinHint } from './TwinHint.tsx';
 import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world, type Thing } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import type { Thing } from '../../state/appState.ts';
 import { getUsualStations } from '../../state/derived.ts';
 import {
   capitalise,

@@ -1,4 +1,4 @@
-import { formatISO } from 'date-fns';
+import { toDay } from '../../../core/units/index.ts';
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
 import { findClass } from '../../../core/grouping/index.ts';
 import { getAmount, getReserved } from '../../../core/measure/index.ts';
@@ -98,7 +98,7 @@ export function isForgotten(item: Item, lot: Lot, nowMs: number): boolean {
 
 /** What about a lot wants looking at. */
 function listAttention(item: Item, lot: Lot, total: number, nowMs: number): string[] {
-  const today = formatISO(nowMs, { representation: 'date' });
+  const today = toDay(nowMs);
   const found: string[] = [];
   if (isForgotten(item, lot, nowMs)) found.push('forgotten');
   if (typeof lot.expiresOn === 'string' && lot.expiresOn < today) found.push('past');

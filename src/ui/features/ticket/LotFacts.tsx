@@ -1,8 +1,7 @@
-import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../core/records/index.ts';
-import { formatSize } from '../../../core/units/index.ts';
+import { formatSize, toDay } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
@@ -24,7 +23,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const reserved = getReserved(lot);
   const total = lots.reduce((sum, one) => sum + getAmount(item, one), 0);
   const isLow = typeof item.restockBelow === 'number' && total < item.restockBelow;
-  const today = format(world.nowMs(), 'yyyy-MM-dd');
+  const today = toDay(world.nowMs());
   const isPast = typeof lot.expiresOn === 'string' && lot.expiresOn < today;
   return (
     <>

@@ -7,6 +7,7 @@ import { explained } from '../../components/explained.ts';
 import { Row } from '../../components/fields.tsx';
 import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { wordWhereShort } from '../../components/where.ts';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { putBack } from '../../state/putBack.ts';
@@ -189,18 +190,18 @@ const HOW_WHY: Record<LotReason['code'], string> = {
 };
 
 function Why({ household, id, isHere }: { household: Household; id: LotId; isHere: boolean }) {
-  const reasons = useAnswer(household, 'why', id);
+  const { answer: reasons, again } = useAnswer(household, 'why', id);
   const said = reasons?.map((reason) => ({
     words: wordLotReason(reason, getTree(household), household.settings.units),
     how: HOW_WHY[reason.code],
   }));
-  return <WhyPanel title={isHere ? 'Why here' : 'Why its home is there'} said={said ?? null} />;
+  return <WhyPanel title={isHere ? 'Why here' : 'Why its home is there'} said={said ?? null} again={again} />;
 }
 
 function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; onDone: () => void }) {
   const act = useApp((state) => state.act);
   const tree = getTree(household);
-  const homes = useAnswer(household, 'homes', lot.id);
+  const { answer: homes, again } = useAnswer(household, 'homes', lot.id);
   const navigate = useNavigate();
   const showOnWall = async () => {
     useRebuild.setState({ lotId: lot.id, groupId: null, words: '', isGood: true });
@@ -211,7 +212,8 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
   return (
     <section aria-label="Places that would take it" className="mt-4">
       <h3 className="font-bold">Places that would take it</h3>
-      {homes === null && <p className="mt-1 text-stone">Trying every place…</p>}
+      <Unanswered again={again} />
+      {homes === null && !again && <p className="mt-1 text-stone">Trying every place…</p>}
       {homes?.length === 0 && (
         <p className="mt-1">No place has room for it as things are. Make room by hand, or let Fit find a plan.</p>
       )}

@@ -5,6 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { photoStore, useApp } from '../../state/app.ts';
 import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
 import { wordStoreFault } from '../../text/index.ts';
+import { wordLineFault } from '../../text/lineFaults.ts';
 import { wordPictureFault } from '../../text/tables.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
 
@@ -31,7 +32,7 @@ export function PhotoRow({ item }: { item: Item }) {
     startPhotographer(files, (message) => {
       heard += 1;
       if (message.type === 'developed') made.push(message.photo);
-      else setTrouble(wordPictureFault(message.fault));
+      else setTrouble(message.type === 'failed' ? wordLineFault(message.fault) : wordPictureFault(message.fault));
       if (heard < files.length) return;
       setReading(false);
       if (made.length === 0) return;

@@ -21,10 +21,10 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import { computePresentPackage } from '../../../core/whereabouts/index.ts';
 
 function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
-  const reasons = useAnswer(household, 'whyPlace', id);
+  const { answer: reasons, again } = useAnswer(household, 'whyPlace', id);
   const tree = getTree(household);
   const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
-  return <WhyPanel title="Why these things here" said={said ?? null} />;
+  return <WhyPanel title="Why these things here" said={said ?? null} again={again} />;
 }
 
 const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useContext } from 'react';
-import { PreviewContext, type Ticket } from '../../state/app.ts';
+import { PreviewContext } from '../../state/app.ts';
+import type { Ticket } from '../../state/appState.ts';
 
 const LotTicket = lazy(async () => ({ default: (await import('./LotTicket.tsx')).LotTicket }));
 const PlaceTicket = lazy(async () => ({ default: (await import('./PlaceTicket.tsx')).PlaceTicket }));

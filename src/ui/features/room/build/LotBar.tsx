@@ -1,5 +1,6 @@
 import type { LotId } from '../../../../core/records/index.ts';
 import { Button } from '../../../components/Button.tsx';
+import { Unanswered } from '../../../components/Unanswered.tsx';
 import { useHousehold } from '../../../state/app.ts';
 import { getGroups } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
@@ -9,19 +10,25 @@ import { wordGroup } from '../../../text/index.ts';
 /** Over a wall that shows where a thing could go: what is said of the place one points at. */
 export function LotBar({ lotId }: { lotId: LotId }) {
   const household = useHousehold();
-  const verdicts = useAnswer(household, 'verdicts', lotId);
+  const { answer: verdicts, again } = useAnswer(household, 'verdicts', lotId);
   const name = household.items.get(household.lots.get(lotId)?.itemId ?? ('' as never))?.name ?? '';
-  return <Bar name={name} verdicts={verdicts} />;
+  return <Bar name={name} verdicts={verdicts} again={again} />;
 }
 
 export function GroupBar({ groupId }: { groupId: string }) {
   const household = useHousehold();
-  const verdicts = useAnswer(household, 'groupVerdicts', groupId);
+  const { answer: verdicts, again } = useAnswer(household, 'groupVerdicts', groupId);
   const group = getGroups(household).find((one) => one.id === groupId);
-  return <Bar name={group ? `all of ${wordGroup(group, household)}` : ''} verdicts={verdicts} />;
+  return <Bar name={group ? `all of ${wordGroup(group, household)}` : ''} verdicts={verdicts} again={again} />;
 }
 
-function Bar({ name, verdicts }: { name: string; verdicts: readonly { readonly isGood: boolean }[] | null }) {
+interface BarProps {
+  readonly name: string;
+  readonly verdicts: readonly { readonly isGood: boolean }[] | null;
+  readonly again: (() => void) | null;
+}
+
+function Bar({ name, verdicts, again }: BarProps) {
   const { words, isGood } = useRebuild();
   const count = verdicts?.filter((verdict) => verdict.isGood).length ?? 0;
   const hint = verdicts
@@ -35,6 +42,7 @@ function Bar({ name, verdicts }: { name: string; verdicts: readonly { readonly i
       >
         {words === '' ? hint : words}
       </p>
+      <Unanswered again={again} />
       <Button
         look="quiet"
         data-key="escape"

@@ -21,7 +21,7 @@ export function LotTargets({ lotId, drawing }: { lotId: LotId; drawing: WallDraw
   const { units } = household.settings;
   const tree = getTree(household);
   const act = useApp((state) => state.act);
-  const verdicts = useAnswer(household, 'verdicts', lotId);
+  const { answer: verdicts } = useAnswer(household, 'verdicts', lotId);
   const lot = household.lots.get(lotId);
   if (!lot || !verdicts) return null;
   return (
@@ -45,7 +45,7 @@ export function GroupTargets({ groupId, drawing }: { groupId: string; drawing: W
   const household = useHousehold();
   const tree = getTree(household);
   const act = useApp((state) => state.act);
-  const verdicts = useAnswer(household, 'groupVerdicts', groupId);
+  const { answer: verdicts } = useAnswer(household, 'groupVerdicts', groupId);
   const group = getGroups(household).find((one) => one.id === groupId);
   if (!group || !verdicts) return null;
   const ids = new Set<string>(group.lots.map((lot) => lot.id));

@@ -1,10 +1,10 @@
 import { formatDistanceToNowStrict } from 'date-fns';
-import { useApp, world } from '../state/app.ts';
-import { computeUnsaved } from '../state/unsaved.ts';
-import { useChoices } from '../state/choices.ts';
-import { wordCount } from '../text/index.ts';
-import { Button } from './Button.tsx';
-import { explained } from './explained.ts';
+import { useApp, world } from '../../state/app.ts';
+import { computeUnsaved } from '../../state/unsaved.ts';
+import { useChoices } from '../../state/choices.ts';
+import { wordCount } from '../../text/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 
 const WEEK_MS = 7 * 86_400_000;
 
@@ -24,7 +24,7 @@ export function SaveReminder() {
       {unsaved.savedAtMs !== null && `; the last was saved ${formatDistanceToNowStrict(unsaved.savedAtMs)} ago`}.
       <Button
         look="quiet"
-        onClick={() => void import('../state/backup.ts').then(({ saveEverything }) => saveEverything())}
+        onClick={() => void import('../../state/backup.ts').then(({ saveEverything }) => saveEverything())}
       >
         Save to a file
       </Button>

@@ -1,0 +1,283 @@
+import * as acts from '../src/core/acts/index.ts';
+import type { Draft } from '../src/core/daybook/index.ts';
+import { computeGroups } from '../src/core/grouping/index.ts';
+import * as labels from '../src/core/labels/index.ts';
+import * as learning from '../src/core/learning/index.ts';
+import { getAmount } from '../src/core/measure/index.ts';
+import * as mending from '../src/core/mending/index.ts';
+import { pick, type Random } from '../src/core/random/index.ts';
+import {
+  createLooseLot,
+  KINDS,
+  type DaybookEvent,
+  type Household,
+  type Item,
+  type ItemId,
+  type Lot,
+  type LotId,
+  type Place,
+  type PlaceId,
+  type Plan,
+  type PlanId,
+  type Ware,
+} from '../src/core/records/index.ts';
+import { createPlaceTree } from '../src/core/storage/index.ts';
+
+type Act =
+  { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: { readonly code: string } };
+
+/** All that an act may be about, drawn anew for each. */
+interface Drawn {
+  readonly now: Household;
+  readonly events: readonly DaybookEvent[];
+  readonly random: Random;
+  readonly nowMs: number;
+  readonly id: () => string;
+  readonly lot: Lot;
+  readonly other: Lot;
+  readonly item: Item;
+  readonly leaf: Place;
+  readonly text: string;
+}
+
+/** Words as they are typed, kindly or not. */
+export const TEXTS = [
+  'a shirt',
+  '',
+  '   ',
+  'x'.repeat(130),
+  'y'.repeat(2100),
+  '<b>“&”</b>',
+  '=1+1',
+  'ämter 日本 🧵'.repeat(3),
+  '__proto__',
+];
+const AMOUNTS = [0, -3, 0.2, 1, 7, 120, 999, 1e7, Number.NaN];
+
+function createPlan({ now, random, id, nowMs }: Drawn): Plan {
+  const known = [...now.plans.values()];
+  if (known.length > 0 && random() < 0.5) return pick(random, known);
+  const parts = { fetching: 0, searching: 0, splitting: 0, crowding: 0, moving: 0, wear: 0 };
+  const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts };
+  const { leaves } = createPlaceTree(now.places);
+  const assignments = [...now.lots.values()].flatMap((lot, order) =>
+    leaves.length > 0 && lot.state !== 'gone' && lot.state !== 'with' && lot.state !== 'digital' && random() < 0.5
+      ? [{ lotId: lot.id, placeId: pick(random, leaves).id, form: lot.form, order }]
+      : [],
+  );
+  return {
+    id: id() as PlanId,
+    madeAtMs: nowMs,
+    seed: 1,
+    steps: 1,
+    inputsHash: 'x',
+    score,
+    before: score,
+    assignments,
+    unplaced: [],
+  };
+}
+
+function createNewThing({ now, random, id, nowMs, text }: Drawn): { item: Item; lots: Lot[] } {
+  const like = pick(random, [...now.items.values()]);
+  const item: Item = { ...like, id: id() as ItemId, name: text.trim() || 'new' };
+  if (item.scrap) item.scrap = { ...item.scrap, parentItemId: pick(random, [...now.items.values()]).id };
+  return { item, lots: [createLooseLot(id() as LotId, item, 2, item.fabric ? 3000 : undefined, nowMs)] };
+}
+
+function createBin({ random, id, leaf }: Drawn): Place {
+  const outer = pick(random, [60, 200, 320, 900]);
+  return {
+    id: id() as PlaceId,
+    ...(random() < 0.7 && { parentId: leaf.level === 'container' ? leaf.parentId! : leaf.id }),
+    level: 'container',
+    name: 'Bin',
+    order: 3,
+    container: {
+      kind: 'bin',
+      outerWidthMm: outer,
+      outerDepthMm: outer,
+      outerHeightMm: outer,
+      wallMm: 2,
+      mode: 'volume',
+      tareG: 300,
+      loadG: 4000,
+      isSeeThrough: false,
+      hasLid: false,
+    },
+  };
+}
+
+const amountOf = ({ random, now, lot }: Drawn) => {
+  const item = now.items.get(lot.itemId)!;
+  return random() < 0.6 ? getAmount(item, lot) * pick(random, [0.3, 0.5, 1]) : pick(random, AMOUNTS);
+};
+
+/** How each act is drawn. The list is compared with what the folders of acts export: a new one belongs in it. */
+export const ACTS: Record<string, (drawn: Drawn) => Act> = {
+  createTakeOut: ({ now, lot, nowMs }) => acts.createTakeOut(now, lot.id, nowMs),
+  createPutBack: ({ now, lot, nowMs }) => acts.createPutBack(now, lot.id, nowMs),
+  createMove: ({ now, lot, leaf, nowMs }) => acts.createMove(now, lot.id, leaf.id, lot.form, nowMs),
+  createCut: (drawn) =>
+    acts.createCut(
+      drawn.now,
+      drawn.lot.id,
+      amountOf(drawn),
+      drawn.nowMs,
+      drawn.random() < 0.3 ? (drawn.lot.reserved?.[0]?.id ?? null) : null,
+      drawn.text,
+    ),
+  createMeasure: (drawn) =>
+    acts.createMeasure(
+      drawn.now,
+      drawn.lot.id,
+      {
+        value: amountOf(drawn),
+        sigma: 20,
+        way: pick(drawn.random, ['board', 'count', 'reel', 'weight'] as const),
+        unit: pick(drawn.random, ['length', 'area', 'count'] as const),
+      },
+      drawn.nowMs,
+    ),
+  createSaveItem: (drawn) => {
+    const { now, random, item, lot, text } = drawn;
+    if (random() < 0.4) {
+      const made = createNewThing(drawn);
+      return acts.createSaveItem(now, made.item, made.lots);
+    }
+    const mine = now.items.get(lot.itemId)!;
+    if (random() < 0.3) {
+      const again = {
+        ...createNewThing(drawn).lots[0]!,
+        itemId: mine.id,
+        form: mine.forms[0]!,
+        homeForm: mine.forms[0]!,
+      };
+      return acts.createSaveItem(now, mine, [again]);
+    }
+    return acts.createSaveItem(now, { ...item, notes: text, usesPerMonth: pick(random, [0, 3, 40]) }, []);
+  },
+  createRemoveItem: ({ now, item, nowMs }) => acts.createRemoveItem(now, item, nowMs),
+  createImport: (drawn) => acts.createImport(drawn.now, drawn.text, [createNewThing(drawn), createNewThing(drawn)]),
+  createChangeMany: ({ now, item, text }) =>
+    acts.createChangeMany(now, text, [item.id], (one) => ({ ...one, tags: text ? [text] : [] })),
+  createChangeLots: ({ now, lot, other, random }) =>
+    acts.createChangeLots(now, 'lots', [lot.id, other.id], (one) => ({ ...one, isWashed: random() < 0.5 })),
+  createMerge: ({ now, item, other }) => {
+    const twin = now.items.get(other.itemId)!;
+    return acts.createMerge(now, item.id, twin.id);
+  },
+  createReserve: (drawn) =>
+    acts.createReserve(
+      drawn.now,
+      drawn.lot.id,
+      { id: drawn.id(), forWhat: drawn.text, note: drawn.text, amount: amountOf(drawn) },
+      drawn.nowMs,
+    ),
+  createRelease: ({ now, lot, nowMs }) => acts.createRelease(now, lot.id, lot.reserved?.[0]?.id ?? 'none', nowMs),
+  createWash: ({ now, lot, nowMs }) => acts.createWash(now, lot.id, nowMs),
+  createWrap: ({ now, lot, other, nowMs }) => acts.createWrap(now, lot.id, other.id, nowMs),
+  createGone: ({ now, lot, random, nowMs }) => acts.createGone(now, lot.id, pick(random, acts.WAYS_OUT), nowMs),
+  createLend: ({ now, lot, text, nowMs }) => acts.createLend(now, lot.id, text, nowMs),
+  createReturn: ({ now, lot, nowMs }) =>
+    acts.createReturn(now, ([...now.lots.values()].find((one) => one.state === 'lent') ?? lot).id, nowMs),
+  createUse: (drawn) => acts.createUse(drawn.now, drawn.lot.id, amountOf(drawn), drawn.nowMs),
+  createCount: (drawn) => acts.createCount(drawn.now, drawn.lot.id, amountOf(drawn), drawn.nowMs),
+  createPutBackAll: ({ now, lot, other, nowMs }) => acts.createPutBackAll(now, [lot.id, other.id], 'both', nowMs),
+  createCountPlace: ({ now, lot, other, leaf, random, nowMs }) =>
+    acts.createCountPlace(
+      now,
+      leaf.id,
+      [lot, other].map((one) => ({ lotId: one.id, isThere: random() < 0.6, amount: random() < 0.5 ? 3 : null })),
+      nowMs,
+    ),
+  createStep: ({ now, lot, other, leaf, random, text, nowMs }) =>
+    acts.createStep(
+      now,
+      {
+        kind: pick(random, ['carry', 'refold', 'order'] as const),
+        lotIds: [lot.id, other.id],
+        forms: [lot.form, other.form],
+        to: pick(random, [leaf.id, 'table', 'aside'] as const),
+      },
+      [lot.id],
+      text,
+      nowMs,
+    ),
+  createNotFound: ({ now, lot, nowMs }) => acts.createNotFound(now, lot.id, nowMs),
+  createDoesNotFit: ({ now, lot, leaf, id, nowMs }) => acts.createDoesNotFit(now, lot.id, leaf.id, id(), nowMs),
+  createKeepPlan: (drawn) => acts.createKeepPlan(drawn.now, createPlan(drawn), drawn.text),
+  createDropPlan: ({ now, random }) =>
+    acts.createDropPlan(now, now.plans.size > 0 ? pick(random, [...now.plans.keys()]) : ('none' as PlanId)),
+  createAdopt: (drawn) => acts.createAdopt(drawn.now, createPlan(drawn), 'a plan', drawn.nowMs),
+  createCarryAll: ({ now, nowMs }) => acts.createCarryAll(now, 'all', nowMs),
+  createPutInto: ({ now, lot, other, leaf, nowMs }) =>
+    acts.createPutInto(now, [lot.id, other.id], leaf.id, [lot.form, null], 'both', nowMs),
+  createSavePlaces: (drawn) => {
+    const { now, random, leaf, text, nowMs } = drawn;
+    const tree = createPlaceTree(now.places);
+    if (random() < 0.4) return acts.createSavePlaces(now, text, [createBin(drawn)], [], nowMs);
+    if (random() < 0.4) {
+      const unit = tree.getPath(leaf.id)[1]!;
+      const slots = tree.getChildren(unit.id);
+      const bins = slots.flatMap((slot) => tree.getChildren(slot.id));
+      return acts.createSavePlaces(now, 'unit', [], [...bins, ...slots, unit], nowMs);
+    }
+    return acts.createSavePlaces(now, 'name', [{ ...leaf, name: text }], [], nowMs);
+  },
+  createRemoveRoom: ({ now, random, nowMs }) =>
+    acts.createRemoveRoom(now, pick(random, createPlaceTree(now.places).rooms).id, nowMs),
+  createMoveTogether: ({ now, lot, other, leaf, nowMs }) =>
+    acts.createMoveTogether(
+      now,
+      [[lot.id, lot.form] as const, [other.id, other.form] as const],
+      leaf.id,
+      'both',
+      nowMs,
+    ),
+  createSaveSettings: ({ now, text, random }) =>
+    acts.createSaveSettings(now, { ...now.settings, name: text, statureMm: pick(random, [1500, 1700, 99]) }),
+  createSort: ({ now, random }) =>
+    acts.createSort(now, pick(random, KINDS), { order: 'name', tags: pick(random, [[], ['summer']]) }),
+  createSetBounds: ({ now, random }) =>
+    acts.createSetBounds(now, 'lengthMm', pick(random, [[], [900, 400], [5, 5], [-1]])),
+  createSplit: ({ now, random }) =>
+    acts.createSplit(now, pick(random, computeGroups(now)).id, 'wheel', pick(random, [[], [2], [3, 1]])),
+  createPick: ({ now, lot, random }) =>
+    acts.createPick(now, [lot.id], random() < 0.5 ? null : pick(random, computeGroups(now)).id),
+  createSaveWare: ({ now, text, id, random }) => {
+    const ware: Ware = { id: pick(random, ['ware', id()]), name: text, cost: 3, most: 2 };
+    return acts.createSaveWare(now, ware);
+  },
+  createDropWare: ({ now }) => acts.createDropWare(now, 'ware'),
+  createWish: ({ now, lot, leaf, id }) =>
+    acts.createWish(now, { id: id(), kind: 'stays', lotIds: [lot.id], groupIds: [], placeId: leaf.id }),
+  createLiftWish: ({ now }) => acts.createLiftWish(now, now.settings.wishes?.[0]?.id ?? 'none'),
+  createLabelled: ({ now, leaf, lot, text, nowMs }) =>
+    labels.createLabelled(
+      now,
+      'mark',
+      [
+        { of: { kind: 'place', id: leaf.id }, says: [{ about: 'group', value: text }], swatches: ['#aa0000'] },
+        { of: { kind: 'lot', id: lot.id }, says: [], swatches: [] },
+      ],
+      text,
+      nowMs,
+    ),
+  createLabelWords: ({ now, leaf, text }) => labels.createLabelWords(now, 'mark', leaf.id, text),
+  createLearn: ({ now, events, nowMs }) => learning.createLearn(now, events, nowMs),
+  createMended: ({ now, item, text }) =>
+    mending.createMended(now, [
+      { of: { table: 'items', id: item.id, raw: item, faults: [] }, record: { ...item, notes: text } },
+    ]),
+};
+
+/** Exports that begin like an act and are none. */
+const NO_ACTS: ReadonlySet<string> = new Set(['createLotDraft', 'createReleaseWrapped', 'createCode']);
+
+/** Every act that the core offers. */
+export function listActs(): string[] {
+  return [acts, labels, learning, mending]
+    .flatMap((folder) => Object.keys(folder))
+    .filter((name) => name.startsWith('create') && !NO_ACTS.has(name));
+}
