@@ -1,7 +1,8 @@
 import { defineConfig } from '@playwright/test';
 import { findChromium } from './tools/chromium.mjs';
 
-const PORT = 4199;
+// Another one where two runs are at work at once.
+const PORT = Number(process.env['E2E_PORT'] ?? 4199);
 
 export default defineConfig({
   testDir: 'e2e',

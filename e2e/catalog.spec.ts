@@ -1,6 +1,6 @@
-import { deflateSync } from 'node:zlib';
 import { expect, expectAccessible, openSample, saveBundle, test } from './support.ts';
 import type { Page } from '@playwright/test';
+import { createPng } from './pictures.ts';
 
 async function openEmpty(page: Page, path = '/stash'): Promise<void> {
   await openSample(page);
@@ -24,39 +24,6 @@ async function quickAdd(page: Page, text: string, isTaken = true): Promise<void>
   await page.keyboard.press('Enter');
   await expect(line).toHaveValue('');
   await page.keyboard.press('Escape');
-}
-
-/** A PNG of one grey, as large as wanted: it packs to almost nothing. */
-function createPng(width: number, height: number): Buffer {
-  const crc = (bytes: Buffer) => {
-    let c = 0xff_ff_ff_ff;
-    for (const byte of bytes) {
-      c ^= byte;
-      for (let k = 0; k < 8; k += 1) c = c & 1 ? 0xed_b8_83_20 ^ (c >>> 1) : c >>> 1;
-    }
-    return (c ^ 0xff_ff_ff_ff) >>> 0;
-  };
-  const chunk = (name: string, data: Buffer) => {
-    const body = Buffer.concat([Buffer.from(name), data]);
-    const whole = Buffer.alloc(body.length + 8);
-    whole.writeUInt32BE(data.length);
-    body.copy(whole, 4);
-    whole.writeUInt32BE(crc(body), body.length + 4);
-    return whole;
-  };
-  const head = Buffer.alloc(13);
-  head.writeUInt32BE(width);
-  head.writeUInt32BE(height, 4);
-  head[8] = 8;
-  const rows = Buffer.alloc((width + 1) * height, 0x66);
-  for (let y = 0; y < height; y += 1) rows[y * (width + 1)] = 0;
-  const mark = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
-  return Buffer.concat([
-    mark,
-    chunk('IHDR', head),
-    chunk('IDAT', deflateSync(rows, { level: 1 })),
-    chunk('IEND', Buffer.alloc(0)),
-  ]);
 }
 
 /** Lines of all kinds, with what must then stand somewhere on the ticket. */

@@ -48,6 +48,16 @@ describe('what of a plan is stale', () => {
 });
 
 describe('mending a plan', () => {
+  it('places anew what was found not to go where the plan has it', () => {
+    const { lotId, placeId } = plan.assignments[0]!;
+    const wish = { id: 'w', kind: 'notIn' as const, lotIds: [lotId], groupIds: [], placeId };
+    const now = { ...household, settings: { ...household.settings, wishes: [wish] } };
+    const { stale, solution } = mend(now);
+    expect(stale.burst).toEqual([lotId]);
+    expect(solution.assignments.find((one) => one.lotId === lotId)?.placeId).not.toBe(placeId);
+    expect(checkPlan(now, solution, solution.spots).findings).toEqual([]);
+  });
+
   it('places only what is stale', () => {
     const place = plan.assignments[0]!.placeId;
     const now = withoutPlace(household, place);

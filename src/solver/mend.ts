@@ -17,8 +17,10 @@ export interface Stale {
 
 /** Carries the plan out in thought, packs every place for real, and sees what cannot stay. */
 export function findStale(household: Household, plan: Pick<Plan, 'assignments'>): Stale {
+  const preview = previewPlan(household, plan);
+  const forbidden = listForbidden(preview);
   // In the form that the plan has it, and nowhere else.
-  const facts = createFacts(withOthersStaying(previewPlan(household, plan), new Set()));
+  const facts = createFacts(withOthersStaying(preview, forbidden));
   const state = new State(facts);
   constructFromPresent(state);
   repairPacking(state, new PackingCache(facts));
@@ -26,9 +28,15 @@ export function findStale(household: Household, plan: Pick<Plan, 'assignments'>)
   const [homeless, ousted, burst]: [LotId[], LotId[], LotId[]] = [[], [], []];
   for (const [l, lot] of facts.lots.entries()) {
     if (lot.placeId === undefined) (planned.has(lot.id) ? ousted : homeless).push(lot.id);
-    else if (state.getPlace(l) !== facts.present[l]) burst.push(lot.id);
+    else if (forbidden.has(lot.id) || state.getPlace(l) !== facts.present[l]) burst.push(lot.id);
   }
   return { homeless, ousted, burst };
+}
+
+/** Lots that a wish forbids to be where they are. */
+function listForbidden(household: Household): ReadonlySet<LotId> {
+  const { lots, present, wishes } = createFacts(household);
+  return new Set(lots.flatMap(({ id }, l) => (present[l]! >= 0 && wishes.forbid(l, present[l]!) ? [id] : [])));
 }
 
 /** The household with a plan carried out, in which all stays but what is given. */

@@ -70,7 +70,8 @@ export class Database extends Dexie {
   declare apart: EntityTable<KeptApart & { n: number }, 'n'>;
 
   constructor(name: string) {
-    super(name);
+    // Done means on the disk: without it the browser says so earlier, and what it was killed over is lost.
+    super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({
       items: 'id',
       lots: 'id',

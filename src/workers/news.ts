@@ -48,10 +48,22 @@ export function listWholeNews({ household, events }: Chronicle, size = SLICE): N
   ];
 }
 
+/** Gives other work its turn. A timer would wait longer, and for a whole second each in a window that is not looked at. */
+function breathe(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      resolve();
+    };
+    port2.postMessage(null);
+  });
+}
+
 /** Passes news on one by one, so that other work gets its turn in between. */
 export async function tellSlowly(news: readonly News[], tell: (one: News) => void): Promise<void> {
   for (const [n, one] of news.entries()) {
-    if (n > 0) await new Promise((resolve) => setTimeout(resolve));
+    if (n > 0) await breathe();
     tell(one);
   }
 }

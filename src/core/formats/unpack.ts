@@ -11,6 +11,8 @@ export interface BundleFault {
 
 /** Unpacked contents above this are not a sewing room; a zip bomb is refused before it is unpacked. */
 const MAX_UNPACKED = 400_000_000;
+/** Words alone are far fewer: a household of twenty thousand lots has some thirty million. */
+const MAX_WORDS = 120_000_000;
 
 /** The remainders of a cyclic redundancy check over one byte; ISO 3309, as archives have it. */
 const REMAINDERS = Uint32Array.from({ length: 256 }, (_, byte) => {
@@ -84,7 +86,7 @@ export function unpack(bytes: Uint8Array, isWanted: (name: string) => boolean): 
       }
       size += chunk.length;
       entry.size += chunk.length;
-      if (size > MAX_UNPACKED) {
+      if (size > MAX_UNPACKED || (file.name.endsWith('.json') && entry.size > MAX_WORDS)) {
         isTooLarge = true;
         file.terminate();
       } else {
@@ -102,7 +104,8 @@ export function unpack(bytes: Uint8Array, isWanted: (name: string) => boolean): 
   } catch (error) {
     broken = String(error);
   }
-  if (isTooLarge) return no('too-large', `more than ${MAX_UNPACKED / 1e6} MB unpacked`);
+  if (isTooLarge)
+    return no('too-large', `more than ${(size > MAX_UNPACKED ? MAX_UNPACKED : MAX_WORDS) / 1e6} MB unpacked`);
   const isShort = [...found.values()].some((entry) => !entry.isDone);
   if (broken !== '' || isShort) return no('damaged', broken || 'the archive ends too early');
   const files = new Map<string, Uint8Array>();

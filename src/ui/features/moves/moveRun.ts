@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { takesRoom, USUAL_STAGING, type Household, type LotId, type Settings } from '../../../core/records/index.ts';
+import { USUAL_STAGING, type Household, type LotId, type Plan, type Settings } from '../../../core/records/index.ts';
 import { startMover, startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { FoundMoves } from '../../../workers/protocol.ts';
 import { useApp, world } from '../../state/app.ts';
@@ -38,6 +38,15 @@ export function getMadeFor(household: Household, skipped: readonly LotId[]): str
   return JSON.stringify([getTableMm3(household.settings), [...skipped].sort()]);
 }
 
+/** Whether something has a home by it that it had not, or another one, and nothing loses its home. */
+function isGain({ lots }: Household, { assignments, unplaced }: Plan): boolean {
+  const homeOf = (id: LotId) => lots.get(id)?.homeId;
+  return (
+    assignments.some(({ lotId, placeId }) => homeOf(lotId) !== placeId) &&
+    unplaced.every(({ lotId }) => homeOf(lotId) === undefined)
+  );
+}
+
 let handle: PlannerHandle | null = null;
 
 export const useMoveRun = create<MoveRun>()((set, get) => ({
@@ -63,7 +72,6 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
   refit(name) {
     const { household, act, tell } = useApp.getState();
     if (!household) return;
-    const homeless = [...household.lots.values()].filter((lot) => takesRoom(lot) && lot.homeId === undefined).length;
     set({ isRefitting: true });
     startPlanner(
       household,
@@ -75,8 +83,8 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
           tell({ tone: 'fault', text: `No new home was found for ${name}: ${message.note}`, canUndo: false });
         }
         if (message.type !== 'done') return;
-        // What does not hold is told instead of adopted.
-        if (message.checks.findings > 0 || message.plan.unplaced.length >= homeless) {
+        // What breaks a rule, takes a home away or changes nothing is told instead of adopted.
+        if (message.checks.findings > 0 || !isGain(household, message.plan)) {
           set({ isRefitting: false });
           tell({ tone: 'fault', text: `No new home was found for ${name}. Nothing was changed.`, canUndo: false });
           return;

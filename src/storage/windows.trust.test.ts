@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it } from 'vitest';
 import { Life } from '../../tests/life.ts';
+import { many, report } from '../../tests/trust.ts';
 import { passGate, passWhole } from '../core/daybook/index.ts';
 import type { Household } from '../core/records/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
@@ -38,23 +39,27 @@ class BrowserWindow {
 }
 
 describe('the laws of the daybook, in the browser', () => {
-  it.each([1, 2, 3, 4, 5, 6])(
-    'hold over a life in two windows, with joins and reloads in between (seed %i)',
+  const seeds = Array.from({ length: many(6, 200) }, (_, i) => i + 1);
+  let bad = 0;
+  afterAll(() => report('trust.windows_bad', bad));
+
+  it.each(seeds)(
+    'hold over a life in two or three windows, with joins and reloads in between (seed %i)',
     async (seed) => {
       const start = passWhole(seed % 2 ? createSampleHousehold(seed, 30) : createKitchenHousehold());
       if (!start.ok) throw new Error(JSON.stringify(start.fault));
       const name = `life-${seed}`;
-      const windows = [0, 1].map(() => new BrowserWindow(new HouseholdStore(name)));
-      const [one, other] = windows as [BrowserWindow, BrowserWindow];
+      bad += 1;
+      const windows = Array.from({ length: 2 + (seed % 2) }, () => new BrowserWindow(new HouseholdStore(name)));
       let generation = 'g0';
-      expect((await one.store.replace(start.value, generation, null)).ok).toBe(true);
+      expect((await windows[0]!.store.replace(start.value, generation, null)).ok).toBe(true);
       for (const window of windows) await window.reload();
       const life = new Life(start.value, seed);
       for (let n = 0; n < ACTS_PER_LIFE; n += 1) {
         const from = life.passed.length;
         if (n % 20 === 19) life.join(3);
         else life.live();
-        const writer = n % 3 === 0 ? other : one;
+        const writer = windows[n % windows.length]!;
         // What was written while a join was prepared is in it, whole.
         const whole = life.passed.slice(from).findLast((passed) => 'events' in passed);
         if (whole && 'events' in whole) {
@@ -70,6 +75,7 @@ describe('the laws of the daybook, in the browser', () => {
         for (const window of windows) expect(window.household).toEqual(life.household);
       }
       for (const { store } of windows) store.close();
+      bad -= 1;
     },
   );
 });

@@ -1,6 +1,7 @@
-import { describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it } from 'vitest';
 import { createInstance } from '../../../tests/instances.ts';
 import { Life } from '../../../tests/life.ts';
+import { many, report } from '../../../tests/trust.ts';
 import { ACTS, listActs } from '../../../tests/lifeActs.ts';
 import { createChronicle, createSampleHousehold } from '../../sample/index.ts';
 import { createKitchenHousehold } from '../../sample/kitchen.ts';
@@ -11,7 +12,7 @@ import type { Chronicle } from '../records/index.ts';
 
 /** Seeds at which something failed once. */
 const FAILED: readonly number[] = [7, 63, 107, 372];
-const SEEDS = [...FAILED, ...Array.from({ length: 24 }, (_, i) => i + 1)];
+const SEEDS = [...FAILED, ...Array.from({ length: many(24, 1000) }, (_, i) => i + 1)];
 const ACTS_PER_LIFE = 70;
 
 function createStart(seed: number): Chronicle {
@@ -31,6 +32,12 @@ describe('the laws of the daybook', () => {
     expect(Object.keys(ACTS).toSorted()).toEqual(listActs().toSorted());
   });
 
+  let undoFailures = 0;
+  afterAll(() => {
+    report('trust.lives', SEEDS.length);
+    report('trust.undo_all_failures', undoFailures);
+  });
+
   it.each(SEEDS)('hold over a life of all acts, undo, redo and joins (seed %i)', (seed) => {
     const start = createStart(seed);
     const life = new Life(start, seed);
@@ -44,12 +51,14 @@ describe('the laws of the daybook', () => {
       expect(parseBundle(toBundle(chronicle))).toEqual({ ok: true, value: chronicle });
     }
     // U until nothing is left gives the first state back, byte for byte.
+    undoFailures += 1;
     for (let left = life.events.length; getUndoable(life.events); left -= 1) {
       expect(life.undo()).toBe(true);
       expect(left).toBeGreaterThan(0);
     }
     expect(Buffer.from(bytesOf(life)).equals(Buffer.from(bytesOf(start)))).toBe(true);
     expect(life.isFolded()).toBe(true);
+    undoFailures -= 1;
   });
 
   it('are tried for real: every act is done in some life, and few are left to the gate to refuse', () => {
