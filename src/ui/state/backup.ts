@@ -59,8 +59,17 @@ export function saveRaw(raw: RawHousehold | readonly unknown[]): void {
   saveFile(JSON.stringify(raw, null, 1), 'yardmist-as-found.json', 'application/json');
 }
 
+let keeping: Promise<void> | null = null;
+
 /** Keeps the household as it is at the first look of a day; seven days of it are there to come back to. */
-export async function keepSnapshot(): Promise<void> {
+export function keepSnapshot(): Promise<void> {
+  keeping ??= keepToday().finally(() => {
+    keeping = null;
+  });
+  return keeping;
+}
+
+async function keepToday(): Promise<void> {
   const { household, events, storeFault } = useApp.getState();
   if (!household || storeFault || events.length < 2) return;
   const day = toDay(world.nowMs());

@@ -4,7 +4,7 @@ import type { Snapshot } from '../../../storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { snapshotStore, useApp } from '../../state/app.ts';
-import { readSnapshot, type SinceThen } from '../../state/backup.ts';
+import { keepSnapshot, readSnapshot, type SinceThen } from '../../state/backup.ts';
 import { wordCount, wordStoreFault } from '../../text/index.ts';
 
 const formatKb = (bytes: Uint8Array) => `${Math.max(1, Math.round(bytes.length / 1000)).toLocaleString('en')} kB`;
@@ -16,9 +16,13 @@ export function DaysBefore() {
   const [looked, setLooked] = useState<{ readonly of: Snapshot; readonly since: SinceThen | null } | null>(null);
   useEffect(() => {
     let isWanted = true;
-    void snapshotStore.loadSnapshots().then((kept) => {
-      if (isWanted) setDays(kept.ok ? kept.value : wordStoreFault(kept.fault));
-    });
+    // This morning's may be on its way.
+    void keepSnapshot()
+      .catch(() => undefined)
+      .then(() => snapshotStore.loadSnapshots())
+      .then((kept) => {
+        if (isWanted) setDays(kept.ok ? kept.value : wordStoreFault(kept.fault));
+      });
     return () => {
       isWanted = false;
     };
