@@ -56,12 +56,6 @@ export function workedExamples(): [name: string, item: Item, way: MeasureWay, re
       (Math.PI * (3600 - 400)) / 1.4,
     ],
     ['count', { ...bare, box: { ...BOX, unitG: 1.5 } }, 'count', 186, 124],
-    [
-      'scraps',
-      { ...ITEM, kind: 'scrap', forms: ['loose'], scrap: { cut: 'odd', cutMm: undefined } },
-      'weight',
-      240,
-      (240 / 185) * 1e6,
-    ],
+    ['scraps', { ...ITEM, kind: 'scrap', forms: ['loose'], scrap: { cut: 'odd' } }, 'weight', 240, (240 / 185) * 1e6],
   ];
 }

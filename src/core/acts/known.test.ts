@@ -10,6 +10,7 @@ import {
 } from '../../../tests/household.ts';
 import { computeMonthFlows, type Draft } from '../daybook/index.ts';
 import { listMonths } from '../daybook/tally.ts';
+import { computeStock } from '../measure/index.ts';
 import { addMonths } from '../catalog/sketch.ts';
 import { computeLearntUses } from '../learning/index.ts';
 import {
@@ -143,5 +144,21 @@ describe('uses that are learnt', () => {
     const learn = (events: DaybookEvent[]) =>
       computeLearntUses(events, start, 100 * day).get('tool' as ItemId)!.perMonth;
     expect(learn([came, ...uses, gone, back])).toBe(learn([came, ...uses]));
+  });
+});
+
+describe('a mark to buy again', () => {
+  it('of five spools is still five spools when one lot of them is measured', () => {
+    const marked = { ...start, items: new Map(start.items).set(spools.id, { ...spools, restockBelow: 5 }) };
+    const lot = [...start.lots.values()].find((one) => one.itemId === spools.id)!;
+    // Four spools of 250 m each.
+    const measured = { value: 1_000_000, sigma: 1000, way: 'weight', unit: 'length' } as const;
+    const next = after(marked, (now) => createMeasure(now, lot.id, measured, 5));
+    expect(next.items.get(spools.id)!.restockBelow).toBeCloseTo(1_250_000, 6);
+    const lots = [next.lots.get(lot.id)!];
+    expect(computeStock(next.items.get(spools.id)!, lots)).toEqual({ amount: 1_000_000, unit: 'length' });
+    // Measured again, the mark stays.
+    const again = after(next, (now) => createMeasure(now, lot.id, { ...measured, value: 900_000 }, 6));
+    expect(again.items.get(spools.id)!.restockBelow).toBeCloseTo(1_250_000, 6);
   });
 });

@@ -1,7 +1,16 @@
-import { fitReserved } from '../daybook/index.ts';
-import { computePackages, getAmount, getAmountUnit, getWholeLot, withAmount } from '../measure/index.ts';
+import { createChange, fitReserved } from '../daybook/index.ts';
+import {
+  computePackages,
+  computeStock,
+  convertMark,
+  getAmount,
+  getAmountUnit,
+  getWholeLot,
+  withMeasured,
+} from '../measure/index.ts';
 import {
   type AmountUnit,
+  type Change,
   type Household,
   type Lot,
   type LotId,
@@ -134,19 +143,31 @@ export interface Measured {
   readonly unit: AmountUnit;
 }
 
-/** Takes over a measured amount. Thread that went by spools goes by length from then on, packets by their pieces. */
+/** A mark to buy again that was told in spools goes on in metres, once one of them was measured. */
+function remark(household: Household, lot: Lot, next: Lot): Change[] {
+  const item = household.items.get(lot.itemId)!;
+  if (item.restockBelow === undefined) return [];
+  const lots = [...household.lots.values()].filter((one) => one.itemId === item.id && one.state !== 'gone');
+  const after = computeStock(
+    item,
+    lots.map((one) => (one.id === lot.id ? next : one)),
+  );
+  const mark = convertMark(item.restockBelow, computeStock(item, lots), after);
+  const change = createChange('items', item.id, item, { ...item, restockBelow: mark });
+  return change ? [change] : [];
+}
+
+/** Takes over a measured amount. */
 export function createMeasure(household: Household, id: LotId, measured: Measured, nowMs: number): Act {
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   const { value, sigma, way, unit } = measured;
   if (!(value > 0)) return fail({ code: 'nothing-changed' });
-  const able: Lot =
-    unit === 'length' ? { ...lot, lengthMm: value } : way === 'count' ? { ...lot, units: Math.round(value) } : lot;
-  const next: Lot = { ...withAmount(item, able, value), amountSigma: sigma, measuredBy: way, sinceMs: nowMs };
+  const next: Lot = { ...withMeasured(item, lot, measured), amountSigma: sigma, measuredBy: way, sinceMs: nowMs };
   // Promised by spools and now told by length: the same share of it is promised.
   const share = getAmountUnit(item, lot) === unit ? 1 : value / (getAmount(item, lot) || 1);
   if (lot.reserved && share !== 1) next.reserved = lot.reserved.map((one) => ({ ...one, amount: one.amount * share }));
-  const draft = createLotDraft('measured', item, lot, fitReserved(item, next));
+  const draft = createLotDraft('measured', item, lot, fitReserved(item, next), undefined, remark(household, lot, next));
   return draft.ok ? ok({ ...draft.value, amount: value, amountUnit: unit }) : draft;
 }

@@ -106,14 +106,14 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
     keepsMonths: 24,
   }),
   notion('dye', ['dyes'], { widthMm: 50, depthMm: 50, heightMm: 120, massG: 250, keepsMonths: 24 }),
-  notion('interfacing', ['fusible', 'stabiliser', 'stabilizer'], {
+  notion('stabiliser', ['stabilizer'], {
     widthMm: 240,
     depthMm: 200,
     heightMm: 80,
     massG: 400,
     isSoft: true,
   }),
-  notion('stuffing', ['wadding', 'filling'], {
+  notion('stuffing', ['filling'], {
     widthMm: 350,
     depthMm: 300,
     heightMm: 250,

@@ -77,6 +77,8 @@ describe('the quick line', () => {
     ['pattern 2145 skirt sizes 34-44', 'pattern', { number: 2145, garment: 'skirt', sizes: '34-44' }],
     ['pattern 88 jacket printed 46 sheets made', 'pattern', { number: 88, format: 'sheets', sheets: 46, isMade: true }],
     ['pattern 12 hat pdf', 'pattern', { number: 12, format: 'digital' }],
+    ['knit interfacing white 2 m x 90', 'fabric', { cloth: 'interfacing', lengthMm: 2000, widthMm: 900 }],
+    ['wadding 3m x 150', 'fabric', { cloth: 'batting', lengthMm: 3000, widthMm: 1500 }],
     ['linen scraps 240g', 'scrap', { cut: 'odd', areaMm2: (240 / 185) * 1e6, cloth: 'linen' }],
     ['poplin squares 5in 30', 'scrap', { cut: 'square', cutMm: 127, count: 30 }],
     ['cotton strips 2.5in x 14', 'scrap', { cut: 'strip', cutMm: 63.5, count: 14 }],

@@ -132,7 +132,7 @@ export function getUsualForms(sketch: Sketch): StowForm[] {
   if (kind === 'fabric') {
     // Knits and plush stretch and crush on a board; coated cloth cracks at a fold.
     if (['jersey', 'ponte', 'sweatshirting', 'fleece', 'longPile'].includes(cloth)) return ['loose', 'stack'];
-    if (['waxed', 'vinyl', 'batting'].includes(cloth)) return ['roll', 'stack', 'loose'];
+    if (['waxed', 'vinyl', 'batting', 'interfacing'].includes(cloth)) return ['roll', 'stack', 'loose'];
     return ['board', 'stack', 'file'];
   }
   if (kind === 'scrap') return cut === 'odd' ? ['loose'] : ['stack', 'loose'];

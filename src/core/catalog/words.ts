@@ -82,6 +82,10 @@ export const CLOTH_WORDS: Readonly<Record<string, readonly [cloth: string, fibre
   cork: ['vinyl'],
   leather: ['vinyl'],
   batting: ['batting', 'batting'],
+  wadding: ['batting', 'batting'],
+  interfacing: ['interfacing', 'interfacing'],
+  interlining: ['interfacing', 'interfacing'],
+  fusible: ['interfacing', 'interfacing'],
   linen: ['linen', 'linen'],
 };
 

@@ -1,4 +1,4 @@
-import type { AmountUnit, Item, Lot } from '../records/index.ts';
+import type { AmountUnit, Item, Lot, MeasureWay } from '../records/index.ts';
 
 /** What a lot's amount counts: cloth, tape and measured thread go by length, odd scraps by area, all else by pieces. */
 export function getAmountUnit(item: Item, lot: Lot): AmountUnit {
@@ -22,6 +22,21 @@ export function withAmount(item: Item, lot: Lot, amount: number): Lot {
   if (unit === 'area') return { ...lot, areaMm2: amount };
   const pieces = Math.max(0, Math.round(amount));
   return (lot.units ?? null) === null ? { ...lot, count: pieces } : { ...lot, units: pieces };
+}
+
+/**
+ * The lot of which so much was measured: thread that went by spools goes by its length from then on, packets by the
+ * pieces in them.
+ */
+export function withMeasured(
+  item: Item,
+  lot: Lot,
+  measured: { readonly value: number; readonly unit: AmountUnit; readonly way: MeasureWay },
+): Lot {
+  const { value, unit, way } = measured;
+  const able: Lot =
+    unit === 'length' ? { ...lot, lengthMm: value } : way === 'count' ? { ...lot, units: Math.round(value) } : lot;
+  return withAmount(item, able, value);
 }
 
 /** Promised to something, in the unit of the amount. */

@@ -33,6 +33,8 @@ const rows: readonly [string, number, number, number, number, string, number][] 
   ['ripstop', 60, 0.1, 1.3, 0.12, 'nylon', 1500],
   ['vinyl', 650, 1, 1.05, 0.12, 'coated', 1400],
   ['batting', 140, 2.5, 0.6, 0.2, 'batting', 2400],
+  // Fusible and sew-in alike: 30 to 60 g/m², an estimate; its makers name the weight on the selvage or the core.
+  ['interfacing', 45, 0.25, 1.3, 0.3, 'interfacing', 900],
 ];
 
 export const CLOTHS: readonly ClothFigures[] = rows.map(

@@ -14,7 +14,8 @@ export {
   type Estimate,
   type WrapSpec,
 } from './amount.ts';
-export { getAmount, getAmountUnit, getReserved, withAmount } from './amountOf.ts';
+export { computeStock, convertMark, type Stock } from './stock.ts';
+export { getAmount, getAmountUnit, getReserved, withAmount, withMeasured } from './amountOf.ts';
 export { computeCountByMass } from './pieces.ts';
 export {
   applyCalibration,

@@ -7,7 +7,7 @@ import {
   computeRollDiameter,
   computeWrapLayers,
 } from './amount.ts';
-import { getHolder } from './thread.ts';
+import { computeThreadMass, findHolder, getHolder } from './thread.ts';
 
 /**
  * A lot as it is stowed in one form. `alongMm` is the side that counts along a row (a spine's
@@ -121,6 +121,13 @@ function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Se
   }
 }
 
+/**
+ * Odd bits thrown in take three times what they would pressed flat, stuffed into a bag twice: a kilo of cotton bits, some
+ * eight square metres, fills a bin of eight to nine litres. Estimates; a full bin of one's own that is weighed knows better.
+ */
+const LOOSE_BITS = 3;
+const BAGGED_BITS = 2;
+
 /** Scraps: odd bits only have a volume; strips and squares also lie in a pile. */
 function computeScrapPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
   const { fabric, scrap } = item;
@@ -132,10 +139,11 @@ function computeScrapPackage(item: Item, lot: Lot, form: StowForm, settings: Set
   const areaMm2 = isOdd ? (lot.areaMm2 ?? 0) : lot.count * side * stripMm;
   const whole = { form, pieces: 1, massG: (areaMm2 * fabric.grammageGsm) / 1e6 };
   if (form === 'loose') {
-    const edge = Math.cbrt(areaMm2 * stackedMm);
+    const edge = Math.cbrt(areaMm2 * stackedMm * (isOdd ? LOOSE_BITS : 1));
     return { ...whole, alongMm: edge, acrossMm: edge, heightMm: edge, isSoft: true };
   }
-  if (form === 'bag') return { ...whole, ...computeBag(areaMm2 * stackedMm), isSoft: false };
+  if (form === 'bag')
+    return { ...whole, ...computeBag(areaMm2 * stackedMm * (isOdd ? BAGGED_BITS : 1)), isSoft: false };
   if (isOdd || form !== 'stack') return null;
   const folds = Math.ceil(stripMm / settings.panelDepthMm - 1e-9);
   return {
@@ -215,7 +223,10 @@ export function computePackage(item: Item, lot: Lot, form: StowForm, settings: S
       const thread = item.thread;
       if (!thread || (form !== 'spool' && form !== 'box')) return null;
       const { diameterMm, heightMm, massG: oneG } = lot.holder ? getHolder(lot.holder) : thread;
-      const massG = oneG * lot.count;
+      // Told by length, it weighs what is wound on it and what that is wound on.
+      const { tareG } = lot.holder ? getHolder(lot.holder) : findHolder(thread.diameterMm);
+      const massG =
+        lot.lengthMm === undefined ? oneG * lot.count : tareG * lot.count + computeThreadMass(lot.lengthMm, thread.tex);
       return { form, alongMm: diameterMm, acrossMm: diameterMm, heightMm, pieces: lot.count, massG, isSoft: false };
     }
     default:

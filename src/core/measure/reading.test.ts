@@ -20,6 +20,7 @@ import {
   THREAD_NUMBERS,
   withAmount,
   withKnownAmount,
+  withMeasured,
 } from './index.ts';
 
 const cloth = createCloth('cloth', { forms: ['board', 'stack', 'roll'] });
@@ -27,7 +28,7 @@ const linen: Item = {
   ...cloth,
   fabric: { ...cloth.fabric!, cloth: 'linen', widthMm: 1400, grammageGsm: 185, layerMm: 0.4, stacking: 1.2 },
 };
-const scraps: Item = { ...linen, kind: 'scrap', scrap: { cut: 'odd', cutMm: undefined } };
+const scraps: Item = { ...linen, kind: 'scrap', scrap: { cut: 'odd' } };
 const squares: Item = { ...linen, kind: 'scrap', scrap: { cut: 'square', cutMm: 100 } };
 const thread = createSpool('thread', {});
 const box = { ...createThing('n').box!, type: 'buttons' };
@@ -48,6 +49,35 @@ describe('how much there is, worked by hand', () => {
     const reading = read(linen, 'board', 25);
     expect(reading).toMatchObject({ layers: 5, turns: 5, unit: 'length' });
     expect(reading.amount.value).toBeCloseTo(1904.2, 1);
+  });
+
+  it('by the weight of ten: what lies there is still one jar, and weighs what it was weighed at', () => {
+    // Ten of 8 g, all of it 210 g in a jar of 50 g: 160 / 0.8 = 200 buttons.
+    const lot = lotOf(buttons);
+    const gauge = { ...getGauge(buttons, lot, 'count'), tenG: 8, tareG: 50 };
+    const { amount, unit } = read(buttons, 'count', 210, lot, gauge);
+    expect(amount.value).toBeCloseTo(200, 9);
+    const next = withMeasured(buttons, lot, { value: amount.value, unit, way: 'count' });
+    expect(next).toMatchObject({ count: 1, units: 200 });
+    expect(computePackage(buttons, next, 'box', DEFAULT_SETTINGS)).toMatchObject({ pieces: 1 });
+  });
+
+  it('thread: weighed at 34 g, it weighs 34 g', () => {
+    const lot = lotOf(thread, { count: 2 });
+    const { amount, unit } = read(thread, 'weight', 34, lot);
+    const next = withMeasured(thread, lot, { value: amount.value, unit, way: 'weight' });
+    expect(computePackage(thread, next, 'spool', DEFAULT_SETTINGS)!.massG).toBeCloseTo(34, 9);
+  });
+
+  it('odd bits lie looser than cloth that is folded', () => {
+    // 0.9 m² of 0.48 mm: 0.432 l pressed flat, three times that thrown in, twice in a bag of which three quarters are cloth.
+    const lot = lotOf(scraps, { areaMm2: 0.9e6, form: 'loose' });
+    const litres = (form: 'loose' | 'bag') => {
+      const pkg = computePackage(scraps, lot, form, DEFAULT_SETTINGS)!;
+      return (pkg.alongMm * pkg.acrossMm * pkg.heightMm) / 1e6;
+    };
+    expect(litres('loose')).toBeCloseTo(1.296, 6);
+    expect(litres('bag')).toBeCloseTo((0.432 * 2) / 0.75, 6);
   });
 
   it('folded', () => {

@@ -64,6 +64,7 @@ const CLOTH: Record<string, string> = {
   ripstop: 'ripstop',
   vinyl: 'vinyl',
   batting: 'cotton batting',
+  interfacing: 'interfacing',
 };
 export const wordCloth = (id: string): string => CLOTH[id] ?? id;
 

@@ -1,7 +1,7 @@
 import { toDay } from '../../../core/units/index.ts';
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
 import { findClass } from '../../../core/grouping/index.ts';
-import { getAmount, getReserved } from '../../../core/measure/index.ts';
+import { computeStock, getAmount, getReserved } from '../../../core/measure/index.ts';
 import {
   getUses,
   takesRoom,
@@ -97,12 +97,12 @@ export function isForgotten(item: Item, lot: Lot, nowMs: number): boolean {
 }
 
 /** What about a lot wants looking at. */
-function listAttention(item: Item, lot: Lot, total: number, nowMs: number): string[] {
+function listAttention(item: Item, lot: Lot, lots: readonly Lot[], nowMs: number): string[] {
   const today = toDay(nowMs);
   const found: string[] = [];
   if (isForgotten(item, lot, nowMs)) found.push('forgotten');
   if (typeof lot.expiresOn === 'string' && lot.expiresOn < today) found.push('past');
-  if (typeof item.restockBelow === 'number' && total < item.restockBelow) found.push('low');
+  if (item.restockBelow !== undefined && computeStock(item, lots).amount < item.restockBelow) found.push('low');
   if (!item.photos) found.push('noPhoto');
   return found;
 }
@@ -110,11 +110,12 @@ function listAttention(item: Item, lot: Lot, total: number, nowMs: number): stri
 interface Context {
   readonly household: Household;
   readonly stations: ReadonlyMap<string, string>;
-  readonly totals: ReadonlyMap<string, number>;
+  /** All lots of a thing that are not gone. */
+  readonly lotsOf: ReadonlyMap<string, readonly Lot[]>;
   readonly nowMs: number;
 }
 
-function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, totals, nowMs }: Context): string[] {
+function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, lotsOf, nowMs }: Context): string[] {
   switch (facet) {
     case 'what':
       return [getWhat(item)];
@@ -133,7 +134,7 @@ function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, t
     case 'promised':
       return (lot.reserved ?? []).length > 0 ? lot.reserved!.map((one) => one.forWhat) : ['nothing'];
     case 'attention':
-      return listAttention(item, lot, totals.get(item.id) ?? 0, nowMs);
+      return listAttention(item, lot, lotsOf.get(item.id) ?? [], nowMs);
     case 'station':
       return [item.stationId, ...(item.otherStationIds ?? [])].map((id) => stations.get(id) ?? id);
     case 'tag':
@@ -144,17 +145,19 @@ function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, t
 /** All lots of a kind that are not gone. */
 export function listRows(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): StashRow[] {
   const mine: { item: Item; lot: Lot }[] = [];
-  const totals = new Map<string, number>();
+  const lotsOf = new Map<string, Lot[]>();
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     if (!item || item.kind !== kind || lot.state === 'gone') continue;
     mine.push({ item, lot });
-    totals.set(item.id, (totals.get(item.id) ?? 0) + getAmount(item, lot));
+    const known = lotsOf.get(item.id);
+    if (known) known.push(lot);
+    else lotsOf.set(item.id, [lot]);
   }
   const stations = new Map(
     tree.rooms.flatMap((room) => getRoomSpec(room).stations.map((station) => [station.id, station.name] as const)),
   );
-  const context: Context = { household, stations, totals, nowMs };
+  const context: Context = { household, stations, lotsOf, nowMs };
   const names = new Map<string, string>();
   const nameOf = (id: NonNullable<Lot['placeId']>) => {
     let name = names.get(id);

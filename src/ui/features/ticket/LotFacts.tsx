@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
+import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../core/records/index.ts';
 import { formatSize, toDay } from '../../../core/units/index.ts';
 import { Row } from '../../components/fields.tsx';
@@ -21,8 +21,8 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const aroundItem = around && household.items.get(around.itemId);
   const parent = item.scrap?.parentItemId ? household.items.get(item.scrap.parentItemId) : undefined;
   const reserved = getReserved(lot);
-  const total = lots.reduce((sum, one) => sum + getAmount(item, one), 0);
-  const isLow = typeof item.restockBelow === 'number' && total < item.restockBelow;
+  const stock = computeStock(item, lots);
+  const isLow = item.restockBelow !== undefined && stock.amount < item.restockBelow;
   const today = toDay(world.nowMs());
   const isPast = typeof lot.expiresOn === 'string' && lot.expiresOn < today;
   return (
@@ -61,9 +61,9 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       {isLow && (
         <Row
           name="To buy"
-          how={`All its lots hold ${formatAmount(total, unit, units)}; the mark is what its form says.`}
+          how={`All its lots hold ${formatAmount(stock.amount, stock.unit, units)}; the mark is what its form says.`}
         >
-          <span className="text-madder">below {formatAmount(item.restockBelow!, unit, units)} in all</span>
+          <span className="text-madder">below {formatAmount(item.restockBelow!, stock.unit, units)} in all</span>
         </Row>
       )}
       {aroundItem && around && <LotRow name="Wrapped with" id={around.id} words={aroundItem.name} />}

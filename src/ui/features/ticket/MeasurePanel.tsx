@@ -10,7 +10,7 @@ import {
   getAmountUnit,
   getGauge,
   getMeasureWays,
-  withAmount,
+  withMeasured,
   type Gauge,
 } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
@@ -110,24 +110,20 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   const present = getAmount(item, lot);
   const expected =
     getAmountUnit(item, lot) === unit ? computeExpectedReading(item, lot, settings, way, present, gauge) : null;
-  const after = isTold
-    ? withAmount(
-        item,
-        { ...lot, lengthMm: unit === 'length' ? reading.amount.value : lot.lengthMm },
-        reading.amount.value,
-      )
-    : null;
-  const pkg = after && computePackage(item, after, lot.form, settings);
+  const after = isTold ? withMeasured(item, lot, { value: reading.amount.value, unit: reading.unit, way }) : null;
+  // One packet that was weighed whole weighs that, whatever its kind usually does.
+  const weighed =
+    way === 'count' && item.box && lot.count === 1 && parsed.ok
+      ? { ...item, box: { ...item.box, massG: parsed.value, unitG: gauge.tenG / 10 } }
+      : item;
+  const pkg = after && computePackage(weighed, after, lot.form, settings);
   const canCalibrate = item.thread === undefined;
 
   const take = async () => {
     if (!isTold) return;
     const measured = { value: reading.amount.value, sigma: reading.amount.sigma, way, unit: reading.unit };
     // The weight of ten is remembered, so that next time one weighing is enough.
-    if (way === 'count' && gauge.tenG > 0 && item.box && item.box.unitG !== gauge.tenG / 10)
-      await edit(household, (from) =>
-        createSaveItem(from, { ...item, box: { ...item.box!, unitG: gauge.tenG / 10 } }, []),
-      );
+    if (weighed !== item) await edit(household, (from) => createSaveItem(from, weighed, []));
     if (await act((now) => createMeasure(now, lot.id, measured, world.nowMs()))) onDone();
   };
   const calibrate = async () => {
