@@ -35,7 +35,7 @@ function mutate(random: Random, root: Raw): void {
       if (what < 0.2) delete (at as Raw)[key];
       else if (what < 0.3 && Array.isArray(at)) at.push(value);
       else if (what < 0.4) (at as Raw)['more'] = value;
-      else (at as Raw)[key] = pick(random, VALUES);
+      else (at as Raw)[key] = structuredClone(pick(random, VALUES));
       return;
     }
     at = value;

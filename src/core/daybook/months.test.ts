@@ -20,7 +20,7 @@ describe('what a month brought', () => {
     ]);
     const events = [
       event('catalogued', '2025-12-01', [came]),
-      event('received', '2025-12-31T23:59:59Z', [came, came]),
+      event('received', '2025-12-31T23:59:59', [came, came]),
       taken,
       event('cut', '2026-01-04'),
       event('gaveAway', '2026-01-05', [gone]),

@@ -18,12 +18,19 @@ export type Drift =
 /** Colours that differ by more are not meant by a swatch; swatches are chosen closer than that. */
 const OTHER = 0.17;
 
+/** From the least to the greatest number that lies in a place, over all its runs. */
+function spanNumbers({ parts }: PlaceContent): { from: number; to: number } {
+  const runs = parts.flatMap((part) => part.numbers ?? []);
+  return { from: Math.min(...runs.map((one) => one.from)), to: Math.max(...runs.map((one) => one.to)) };
+}
+
 /** What the printed label of a place no longer has right; nothing where it is true. */
 export function judgePlaceLabel(label: Label, content: PlaceContent): Drift[] {
   const found: Drift[] = [];
   const path = label.says.find((one) => one.about === 'path')?.value;
   if (path !== undefined && path !== content.path) found.push({ code: 'elsewhere', path });
   const said = new Map(label.says.filter((one) => one.about === 'group').map((one) => [one.value, one]));
+  let isOutOfRange = false;
   for (const { group, numbers } of content.parts) {
     const saying = said.get(group.id);
     if (!saying) found.push({ code: 'new-group', groupId: group.id });
@@ -33,8 +40,10 @@ export function judgePlaceLabel(label: Label, content: PlaceContent): Drift[] {
       typeof saying.to === 'number' &&
       (numbers.from < saying.from || numbers.to > saying.to)
     )
-      found.push({ code: 'number', ...numbers });
+      isOutOfRange = true;
   }
+  // Told as the label would say it now: all runs that lie here are one.
+  if (isOutOfRange) found.push({ code: 'number', ...spanNumbers(content) });
   const here = new Set(content.parts.map((part) => part.group.id));
   for (const groupId of said.keys()) if (!here.has(groupId)) found.push({ code: 'gone-group', groupId });
   const other = content.swatches.find((hex) =>

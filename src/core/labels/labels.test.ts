@@ -97,6 +97,11 @@ describe('a label', () => {
     expect(judgePlaceLabel(label, inside)).toEqual([]);
     const outside = contentOf(withThings([createPattern('smock', 104)], [createPattern('coat', 131)]));
     expect(judgePlaceLabel(label, outside)).toEqual([{ code: 'number', from: 104, to: 131 }]);
+    // Two runs of numbers that lie there are told as one, as the label would say it.
+    const twoRuns = [createPattern('smock', 104), createPattern('cape', 119), createPattern('hat', 204)] as const;
+    const both = print(contentOf(withThings([twoRuns[0]], [twoRuns[1]], [twoRuns[2]])));
+    const more = contentOf(withThings([twoRuns[0]], [twoRuns[1]], [twoRuns[2]], [createPattern('bag', 214)]));
+    expect(judgePlaceLabel(both, more)).toEqual([{ code: 'number', from: 104, to: 214 }]);
     expect(judgePlaceLabel(label, { ...inside, path: 'rack › A1' })).toEqual([
       { code: 'elsewhere', path: 'shelf › A1' },
     ]);

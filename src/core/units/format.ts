@@ -23,6 +23,27 @@ export function formatClothLength(mm: number, system: UnitSystem): string {
   return system === 'metric' ? `${(mm / 1000).toFixed(2)} m` : `${(mm / 914.4).toFixed(2)} yd`;
 }
 
+/** A way on foot, as exactly as feet go: tenths of a metre under ten, then whole ones; or whole feet. */
+export function formatWay(mm: number, system: UnitSystem): string {
+  if (system === 'imperial') return `${Math.round(mm / 304.8)} ft`;
+  const metres = mm / 1000;
+  return `${metres < 10 ? trimZeros(metres.toFixed(1)) : String(Math.round(metres))} m`;
+}
+
+/**
+ * A measured amount and its doubt (one standard deviation), both in one unit, with as many digits as the doubt allows:
+ * its first digit counts, and the second where the first is a 1. No finer than `least`.
+ */
+export function roundByDoubt(value: number, sigma: number, least: number): { value: string; doubt: string } {
+  const rounded = Math.max(sigma, least);
+  let step = 10 ** Math.floor(Math.log10(rounded) + 1e-9);
+  if (Math.round(rounded / step) < 2) step /= 10;
+  step = Math.max(step, least);
+  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
+  const write = (one: number) => (Math.round(one / step) * step).toFixed(digits);
+  return { value: write(value), doubt: write(rounded) };
+}
+
 /** The size of a thing or place: whole millimetres under 10 cm, else centimetres; or inches by the eighth. */
 export function formatSize(mm: number, system: UnitSystem): string {
   if (system === 'imperial') return `${toEighths(mm / 25.4)} in`;

@@ -14,6 +14,8 @@ export {
   formatSizes,
   formatMass,
   formatVolume,
+  formatWay,
+  roundByDoubt,
   formatMinutes,
 } from './format.ts';
 export { toDay, toMonth } from './calendar.ts';

@@ -9,6 +9,8 @@ import {
   parseGrammage,
   parseLengthMm,
   type UnitSystem,
+  formatWay,
+  roundByDoubt,
 } from './index.ts';
 
 describe('areas as people type them', () => {
@@ -84,6 +86,25 @@ describe('lengths as people type them', () => {
         },
       ),
     );
+  });
+});
+
+describe('a measured amount', () => {
+  it.each([
+    [583.33, 50.86, 0.01, '580', '50'],
+    [4.254, 0.34, 0.01, '4.3', '0.3'],
+    [3.4, 0.12, 0.01, '3.40', '0.12'],
+    [1.903, 0.0986, 0.01, '1.90', '0.10'],
+    [2.5, 0.0004, 0.01, '2.50', '0.01'],
+    [199.6, 3.4, 1, '200', '3'],
+    [8123, 1460, 1, '8100', '1500'],
+  ])('of %f in doubt by %f, no finer than %f, is %s ± %s', (value, sigma, least, told, doubt) => {
+    expect(roundByDoubt(value, sigma, least)).toEqual({ value: told, doubt });
+  });
+
+  it('of a way on foot is told as feet go', () => {
+    expect([3140, 12_340, 0].map((mm) => formatWay(mm, 'metric'))).toEqual(['3.1 m', '12 m', '0 m']);
+    expect(formatWay(12_340, 'imperial')).toBe('40 ft');
   });
 });
 

@@ -5,13 +5,14 @@ import {
   computePackages,
   computePieceArea,
   computeWrapLayers,
+  getAmount,
   getAmountUnit,
 } from '../../core/measure/index.ts';
 import type { Item, Lot, Settings } from '../../core/records/index.ts';
 import { formatClothLength, formatMass, formatSize, formatSizes, formatVolume } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 import { wordHolder } from './names.ts';
-import { formatAmount, wordMeasureWay } from './things.ts';
+import { formatAmount, formatMeasured, wordMeasureWay } from './things.ts';
 
 /** A row of a ticket: what it is, how much, and how that figure was made. */
 export interface Told {
@@ -27,7 +28,7 @@ export function wordHowMuch(item: Item, lot: Lot, settings: Settings): string {
   const { units } = settings;
   if (!lot.measuredBy) return 'As it was typed; nobody measured it here.';
   const unit = getAmountUnit(item, lot);
-  const doubt = lot.amountSigma ? formatAmount(lot.amountSigma, unit, units) : '';
+  const doubt = lot.amountSigma ? formatMeasured(getAmount(item, lot), lot.amountSigma, unit, units).doubt : '';
   const spread = item.fabric?.isCalibrated ? 'its own figures' : 'the figures of its class';
   return `Measured ${wordMeasureWay(lot.measuredBy)}, with ${item.fabric ? spread : 'its figures'}; two times out of three the truth is within ${doubt} of it.`;
 }

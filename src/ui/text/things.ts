@@ -14,6 +14,7 @@ import {
   formatSize,
   formatSizes,
   formatVolume,
+  roundByDoubt,
   type UnitSystem,
 } from '../../core/units/index.ts';
 import { capitalise, wordCount } from './grammar.ts';
@@ -64,14 +65,41 @@ export function formatAmount(amount: number, unit: AmountUnit, units: UnitSystem
   return unit === 'area' ? formatArea(amount, units) : Math.round(amount).toLocaleString('en');
 }
 
+const SCALES: Record<AmountUnit, Record<UnitSystem, readonly [perUnit: number, name: string, least: number]>> = {
+  length: { metric: [1000, ' m', 0.01], imperial: [914.4, ' yd', 0.01] },
+  area: { metric: [1e6, ' m²', 0.01], imperial: [836_127.36, ' sq yd', 0.01] },
+  count: { metric: [1, '', 1], imperial: [1, '', 1] },
+};
+
+/** A measured amount and its doubt, with as many digits as the doubt allows: `580 m`, `50 m`. */
+export function formatMeasured(
+  amount: number,
+  sigma: number,
+  unit: AmountUnit,
+  units: UnitSystem,
+): { readonly amount: string; readonly doubt: string } {
+  const [perUnit, name, least] = SCALES[unit][units];
+  const { value, doubt } = roundByDoubt(amount / perUnit, sigma / perUnit, least);
+  return { amount: `${value}${name}`, doubt: `${doubt}${name}` };
+}
+
+/** How much there is, as it is known: what was measured is told no more exactly than it was. */
+function formatKnown(item: Item, lot: Lot, units: UnitSystem): string {
+  const unit = getAmountUnit(item, lot);
+  const amount = getAmount(item, lot);
+  return lot.amountSigma === undefined
+    ? formatAmount(amount, unit, units)
+    : formatMeasured(amount, lot.amountSigma, unit, units).amount;
+}
+
 /** How much of it there is: a length, an area, or pieces by what they are. */
 export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   const unit = getAmountUnit(item, lot);
   if (item.thread) {
     const spools = wordCount(lot.count, ...HOLDER_WORDS[lot.holder ?? findHolder(item.thread.diameterMm).id]);
-    return lot.lengthMm === undefined ? spools : `${formatClothLength(lot.lengthMm, units)} on ${spools}`;
+    return lot.lengthMm === undefined ? spools : `${formatKnown(item, lot, units)} on ${spools}`;
   }
-  if (unit !== 'count') return formatAmount(getAmount(item, lot), unit, units);
+  if (unit !== 'count') return formatKnown(item, lot, units);
   if (item.pattern) return lot.state === 'digital' ? 'a file' : wordCount(lot.count, 'copy', 'copies');
   if (item.scrap) return wordCount(lot.count, item.scrap.cut === 'strip' ? 'strip' : 'square');
   if (item.kit) return wordCount(lot.count, 'kit');
@@ -88,7 +116,8 @@ const HOLDER_WORDS: Record<Holder, [string, string]> = {
 
 /** The doubt of a measured amount, as `± 0.30 m`; empty where it was typed as known. */
 export function wordDoubt(item: Item, lot: Lot, units: UnitSystem): string {
-  return lot.amountSigma ? ` ± ${formatAmount(lot.amountSigma, getAmountUnit(item, lot), units)}` : '';
+  if (!lot.amountSigma) return '';
+  return ` ± ${formatMeasured(getAmount(item, lot), lot.amountSigma, getAmountUnit(item, lot), units).doubt}`;
 }
 
 const WAY: Record<MeasureWay, string> = {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { formatClothLength } from '../../../core/units/index.ts';
+import { formatWay } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -91,7 +91,7 @@ export function TidyPage() {
                     'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
                   )}
                 >
-                  Then, {formatClothLength(round.wayMm, household.settings.units)} round in all
+                  Then, {formatWay(round.wayMm, household.settings.units)} round in all
                 </h2>
                 <ol>
                   {later.map(({ placeId, ids }) => (

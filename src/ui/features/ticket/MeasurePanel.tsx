@@ -29,7 +29,7 @@ import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import {
   capitalise,
-  formatAmount,
+  formatMeasured,
   wordAmountFault,
   wordForm,
   wordMeasureWay,
@@ -99,6 +99,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   const example = isWeighed(way) ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
   const parsed = isWeighed(way) ? parseMassG(text, isMetric ? 'g' : 'oz') : parseLengthMm(text, isMetric ? 'mm' : 'in');
   const reading = parsed.ok && parsed.value > 0 ? computeReading(item, lot, settings, way, parsed.value, gauge) : null;
+  const told = reading && formatMeasured(reading.amount.value, reading.amount.sigma, reading.unit, units);
   const isTold = reading !== null && reading.amount.value > 0;
   const unit = reading?.unit ?? (way === 'count' ? 'count' : item.thread ? 'length' : getAmountUnit(item, lot));
   const knownAmount = known.trim() === '' ? null : parseAmount(known, unit, units);
@@ -238,14 +239,14 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
           way === 'roll' ? 'Bare tube across' : 'Bare reel across',
           `Empty: ${formatSize(usual.coreMm, units)}, as usual`,
         )}
-      {reading && (
+      {reading && told && (
         <div role="status">
           <p>
             <span className="font-display text-[25px] font-semibold" {...explained(HOW_MUCH)}>
-              {formatAmount(reading.amount.value, reading.unit, units)}
+              {told.amount}
             </span>{' '}
             <span className="text-stone" {...explained(HOW_SURE)}>
-              ± {formatAmount(Math.max(reading.amount.sigma, reading.unit === 'count' ? 1 : 0), reading.unit, units)}
+              ± {told.doubt}
             </span>
           </p>
           <p className="text-sm text-stone" {...explained(HOW_MUCH)}>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { findNearest, getMatch, toLabColour, type Candidate } from '../../../core/colour/difference.ts';
+import { rankThreadUse } from '../../../core/catalog/index.ts';
 import { findHolder } from '../../../core/measure/index.ts';
 import type { Household, Item } from '../../../core/records/index.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
@@ -33,7 +34,10 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
       ({ of }) =>
         of.id !== item.id && getLotsByItem(household).has(of.id) && findHolder(of.thread!.diameterMm).id !== 'bobbin',
     );
-    return lab ? findNearest(lab, owned, OFFERED) : [];
+    if (!lab) return [];
+    // What it is for comes before its colour: nobody sews a seam with overlocking thread.
+    const byUse = ([0, 1, 2] as const).map((rank) => owned.filter(({ of }) => rankThreadUse(of, item) === rank));
+    return byUse.flatMap((some) => findNearest(lab, some, OFFERED)).slice(0, OFFERED);
   }, [household, item]);
   if (nearest.length === 0) return null;
   return (
