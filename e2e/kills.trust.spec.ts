@@ -35,11 +35,16 @@ async function openBrowser(profile: string): Promise<{ page: Page; kill: () => v
       if (found) resolve(found);
     });
   });
+  let isKilled = false;
   const browser = await chromium.connectOverCDP(address);
   const context = browser.contexts()[0]!;
   return {
     page: await context.newPage(),
-    kill: () => process.kill(-child.pid!, 'SIGKILL'),
+    kill: () => {
+      // Once: what is dead already is dead.
+      if (child.exitCode === null && child.signalCode === null && !isKilled) process.kill(-child.pid!, 'SIGKILL');
+      isKilled = true;
+    },
   };
 }
 

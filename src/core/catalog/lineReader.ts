@@ -2,6 +2,7 @@ import { isShade, parseColourWord } from '../colour/words.ts';
 import type { Kind } from '../records/index.ts';
 import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
 import { findType } from './figures.ts';
+import { toTable } from '../words/index.ts';
 import type { Sketch } from './sketch.ts';
 import {
   CLOTH_WORDS,
@@ -31,6 +32,8 @@ import {
   type Quantity,
   type Token,
 } from './lineWords.ts';
+
+const WASHED = toTable({ washed: true, unwashed: false });
 
 /** Grams a thousand metres of what is given in tex, by its ticket number or by its weight number. */
 const toTex = (value: number, way: string): number =>
@@ -322,7 +325,7 @@ export class LineReader {
       set('colour', true);
       return 1;
     }
-    const flag = { washed: true, unwashed: false }[token.word];
+    const flag = WASHED[token.word];
     if (flag !== undefined) {
       said.isWashed = flag;
       set('washed', false);

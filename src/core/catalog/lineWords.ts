@@ -12,6 +12,7 @@ import {
   THREAD_USES,
   WEAVE_WORDS,
 } from './words.ts';
+import { toTable } from '../words/index.ts';
 
 /** What a stretch of the line was read as. */
 const MEANINGS = [
@@ -82,7 +83,7 @@ export const LENGTH_UNITS = new Set('mm cm m in inch inches " ” ″ ft foot fe
 export const MASS_UNITS = new Set('mg g kg oz lb lbs'.split(' '));
 export const GRAMMAGE_UNITS = new Set('gsm g/m² g/m2 oz/yd² oz/yd2'.split(' '));
 export const COUNT_UNITS = new Set('pcs pc pieces piece packets packet packs pack copies copy'.split(' '));
-export const KEYWORDS: Readonly<Record<string, Meaning>> = {
+export const KEYWORDS = toTable<Meaning>({
   tex: 'tex',
   tkt: 'tex',
   ticket: 'tex',
@@ -94,7 +95,7 @@ export const KEYWORDS: Readonly<Record<string, Meaning>> = {
   no: 'number',
   nr: 'number',
   number: 'number',
-};
+});
 /** Every word that names a type of notion, tool or other thing. */
 const TYPE_WORDS = new Set(TYPE_FIGURES.flatMap((one) => one.words));
 

@@ -30,6 +30,7 @@ import {
 } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { findType } from './figures.ts';
+import { toTable } from '../words/index.ts';
 
 /**
  * What somebody said about a thing, however little: the common ground of form, quick line and table. Lengths
@@ -106,13 +107,13 @@ export interface Sketch {
 }
 
 /** Usual envelopes and folders, width × height in mm. */
-export const ENVELOPES: Readonly<Record<string, readonly [number, number]>> = {
+export const ENVELOPES = toTable<readonly [number, number]>({
   small: [155, 215],
   large: [190, 265],
   a5: [148, 210],
   a4: [210, 297],
   folder: [230, 330],
-};
+});
 
 /** A printed sheet is 0.1 mm thick; the folder adds half a millimetre. */
 const SHEET_MM = 0.1;

@@ -1,8 +1,9 @@
 import type { Holder, Kind, Print, ScrapCut, StowForm } from '../records/index.ts';
+import { toTable } from '../words/index.ts';
 
 /** Words of the craft, each with what it says about a thing. In lower case; two words where both are needed. */
 
-export const KIND_WORDS: Readonly<Record<string, Kind>> = {
+export const KIND_WORDS = toTable<Kind>({
   pattern: 'pattern',
   patterns: 'pattern',
   sloper: 'pattern',
@@ -14,25 +15,25 @@ export const KIND_WORDS: Readonly<Record<string, Kind>> = {
   kit: 'kit',
   cloth: 'fabric',
   fabric: 'fabric',
-};
+});
 
-export const CUT_WORDS: Readonly<Record<string, ScrapCut>> = {
+export const CUT_WORDS = toTable<ScrapCut>({
   strips: 'strip',
   strip: 'strip',
   squares: 'square',
-};
+});
 
-export const HOLDER_WORDS: Readonly<Record<string, Holder>> = {
+export const HOLDER_WORDS = toTable<Holder>({
   spool: 'small',
   spools: 'small',
   cone: 'cone',
   cones: 'cone',
   bobbin: 'bobbin',
   bobbins: 'bobbin',
-};
+});
 
 /** Cloth by its usual name: its class, and its fibre where the name says it. */
-export const CLOTH_WORDS: Readonly<Record<string, readonly [cloth: string, fibre?: string]>> = {
+export const CLOTH_WORDS = toTable<readonly [cloth: string, fibre?: string]>({
   chiffon: ['chiffon', 'polyester'],
   voile: ['chiffon', 'cotton'],
   lawn: ['chiffon', 'cotton'],
@@ -87,7 +88,7 @@ export const CLOTH_WORDS: Readonly<Record<string, readonly [cloth: string, fibre
   interlining: ['interfacing', 'interfacing'],
   fusible: ['interfacing', 'interfacing'],
   linen: ['linen', 'linen'],
-};
+});
 
 export const FIBRE_WORDS: readonly string[] = [
   'cotton',
@@ -118,7 +119,7 @@ export const WEAVE_WORDS: readonly string[] = [
   'damask',
 ];
 
-export const PRINT_WORDS: Readonly<Record<string, Print>> = {
+export const PRINT_WORDS = toTable<Print>({
   solid: 'solid',
   stripe: 'stripe',
   stripes: 'stripe',
@@ -138,9 +139,9 @@ export const PRINT_WORDS: Readonly<Record<string, Print>> = {
   print: 'wave',
   printed: 'wave',
   waves: 'wave',
-};
+});
 
-export const FORM_WORDS: Readonly<Record<string, StowForm>> = {
+export const FORM_WORDS = toTable<StowForm>({
   board: 'board',
   boarded: 'board',
   folded: 'stack',
@@ -160,7 +161,7 @@ export const FORM_WORDS: Readonly<Record<string, StowForm>> = {
   hung: 'peg',
   peg: 'peg',
   hook: 'peg',
-};
+});
 
 export const GARMENT_WORDS: readonly string[] = [
   'apron',

@@ -9,6 +9,7 @@ import {
   parseHex,
   useMode,
 } from 'culori/fn';
+import { toTable } from '../words/index.ts';
 
 useMode(modeRgb);
 useMode(modeLrgb);
@@ -16,7 +17,7 @@ useMode(modeOklab);
 const toOklch = useMode(modeOklch);
 
 /** Colours as sewists call them, beside the general names of the web. Set by eye. */
-const CRAFT: Readonly<Record<string, string>> = {
+const CRAFT = toTable<string>({
   apricot: '#f4b183',
   aubergine: '#472c4b',
   black: '#1c1c1e',
@@ -72,16 +73,18 @@ const CRAFT: Readonly<Record<string, string>> = {
   white: '#f5f5f2',
   wine: '#641f33',
   yellow: '#e5c23a',
-};
+});
 
-const SHADES: Readonly<Record<string, { l: number; c: number }>> = {
+const SHADES = toTable<{ l: number; c: number }>({
   dark: { l: -0.14, c: 0.9 },
   deep: { l: -0.1, c: 1.1 },
   light: { l: 0.12, c: 0.8 },
   pale: { l: 0.16, c: 0.6 },
   bright: { l: 0.06, c: 1.3 },
   dusty: { l: 0.02, c: 0.6 },
-};
+});
+
+const NAMED = toTable<number>(colorsNamed);
 
 export function isShade(word: string): boolean {
   return word in SHADES;
@@ -90,7 +93,7 @@ export function isShade(word: string): boolean {
 function getHex(word: string): string | null {
   if (/^#[0-9a-f]{6}$/.test(word)) return word;
   if (word in CRAFT) return CRAFT[word] as string;
-  const named = (colorsNamed as Record<string, number>)[word];
+  const named = NAMED[word];
   return named === undefined ? null : `#${named.toString(16).padStart(6, '0')}`;
 }
 

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { Ajv2020 } from 'ajv/dist/2020.js';
+import { Ajv2020, type SchemaObject } from 'ajv/dist/2020.js';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { strFromU8, unzipSync } from 'fflate';
@@ -17,7 +17,12 @@ function createSchema(): object {
     classTransformerMetadataStorage: defaultMetadataStorage as never,
     refPointerPrefix: '#/$defs/',
   });
-  for (const schema of Object.values($defs)) Object.assign(schema, { additionalProperties: false });
+  for (const schema of Object.values($defs)) {
+    Object.assign(schema, { additionalProperties: false });
+    // What a field refers to says already that it is an object.
+    for (const field of Object.values(schema.properties ?? {}))
+      if ('$ref' in field) delete (field as SchemaObject).type;
+  }
   const list = (name: string) => ({ type: 'array', items: { $ref: `#/$defs/${name}` } });
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',

@@ -17,6 +17,7 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, PHOTO_PATTERN, type ItemId, type PhotoId, type StationId } from './ids.ts';
 
@@ -160,7 +161,7 @@ export class BoxSpec {
   /** One single piece of what the packet holds. */
   @IsOptional() @IsNumber() @Min(0.001) @Max(10_000) unitG?: number;
   @IsOptional() @IsNumber() @Min(1) @Max(20_000) watts?: number;
-  @IsOptional() @ValidateNested() @Type(() => TapeSpec) tape?: TapeSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TapeSpec) tape?: TapeSpec;
 }
 
 export const KIT_STATES = ['planned', 'gathered', 'cut', 'ready', 'sewing', 'done'] as const;
@@ -202,12 +203,12 @@ export class Item {
   @IsOptional() @IsNumber() @Min(0) @Max(1e7) cost?: number;
   /** Below this it is to be bought again: mm of what goes by length, mm² of scraps, else pieces. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) restockBelow?: number;
-  @IsOptional() @ValidateNested() @Type(() => FabricSpec) fabric?: FabricSpec;
-  @IsOptional() @ValidateNested() @Type(() => PatternSpec) pattern?: PatternSpec;
-  @IsOptional() @ValidateNested() @Type(() => ThreadSpec) thread?: ThreadSpec;
-  @IsOptional() @ValidateNested() @Type(() => BoxSpec) box?: BoxSpec;
-  @IsOptional() @ValidateNested() @Type(() => ScrapSpec) scrap?: ScrapSpec;
-  @IsOptional() @ValidateNested() @Type(() => KitSpec) kit?: KitSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FabricSpec) fabric?: FabricSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PatternSpec) pattern?: PatternSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ThreadSpec) thread?: ThreadSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => BoxSpec) box?: BoxSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ScrapSpec) scrap?: ScrapSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => KitSpec) kit?: KitSpec;
 }
 
 /** How often it is used, as far as is known: learnt, or else said. */

@@ -14,6 +14,7 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type ItemId, type LotId, type PlaceId } from './ids.ts';
 import { Label } from './label.ts';
@@ -100,7 +101,7 @@ export class Lot {
   @Type(() => Reservation)
   reserved?: Reservation[];
   /** On a ticket that hangs on it, or a sticker. */
-  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Label) label?: Label;
   /** UTC instant of the last change of state or amount, ms. */
   @IsInstant() sinceMs!: number;
 }

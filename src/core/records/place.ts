@@ -14,6 +14,7 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type PlaceId } from './ids.ts';
 import { Label } from './label.ts';
@@ -59,7 +60,7 @@ export class UnitSpec {
   @IsInt() @Min(1) @Max(40) columns!: number;
   @IsInt() @Min(1) @Max(40) rows!: number;
   @IsBoolean() isAnchored!: boolean;
-  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Stand) stand?: Stand;
   /** Stays where it is when the room is arranged anew. */
   @IsOptional() @IsBoolean() isFixed?: boolean;
   @IsOptional() @IsBoolean() hasWheels?: boolean;
@@ -118,7 +119,7 @@ export class SlotSpec {
   @IsBoolean() isPetProof!: boolean;
   @IsBoolean() isChildSafe!: boolean;
   @IsBoolean() isNearHeat!: boolean;
-  @IsOptional() @ValidateNested() @Type(() => PegSpec) peg?: PegSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PegSpec) peg?: PegSpec;
   /** Spool pins: distance between them both ways. */
   @IsOptional() @IsNumber() @Min(5) @Max(500) pinPitchMm?: number;
 }
@@ -156,11 +157,11 @@ export class ContainerSpec {
   @IsNumber() @Min(0) @Max(200_000) loadG!: number;
   @IsBoolean() isSeeThrough!: boolean;
   @IsBoolean() hasLid!: boolean;
-  @IsOptional() @ValidateNested() @Type(() => Dividers) dividers?: Dividers;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Dividers) dividers?: Dividers;
   /** Broken or no longer good for cloth: kept in the pool for the record, and never proposed. */
   @IsOptional() @IsBoolean() isRetired?: boolean;
   /** Absent: beside the one before it, from the left. */
-  @IsOptional() @ValidateNested() @Type(() => Nook) at?: Nook;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Nook) at?: Nook;
 }
 
 /** One node of the tree room → unit → slot → container. Exactly the spec of its level is set. */
@@ -171,11 +172,11 @@ export class Place {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
   /** Among its siblings, from 0. */
   @IsInt() @Min(0) @Max(100_000) order!: number;
-  @IsOptional() @ValidateNested() @Type(() => Label) label?: Label;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Label) label?: Label;
   /** When what is in it was last gone through, UTC ms. */
   @IsOptional() @IsInstant() countedAtMs?: number;
-  @IsOptional() @ValidateNested() @Type(() => RoomSpec) room?: RoomSpec;
-  @IsOptional() @ValidateNested() @Type(() => UnitSpec) unit?: UnitSpec;
-  @IsOptional() @ValidateNested() @Type(() => SlotSpec) slot?: SlotSpec;
-  @IsOptional() @ValidateNested() @Type(() => ContainerSpec) container?: ContainerSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => RoomSpec) room?: RoomSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => UnitSpec) unit?: UnitSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SlotSpec) slot?: SlotSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ContainerSpec) container?: ContainerSpec;
 }

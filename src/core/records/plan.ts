@@ -11,6 +11,7 @@ import {
   MaxLength,
   Min,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type LotId, type PlaceId, type PlanId } from './ids.ts';
 import { STOW_FORMS, type StowForm } from './item.ts';
@@ -33,7 +34,7 @@ export class Reason {
 
 export class Unplaced {
   @Matches(ID_PATTERN) lotId!: LotId;
-  @ValidateNested() @Type(() => Reason) reason!: Reason;
+  @IsObject() @ValidateNested() @Type(() => Reason) reason!: Reason;
 }
 
 export class ScoreParts {
@@ -50,7 +51,7 @@ export class Score {
   @IsNumber() @Min(0) unplacedWeight!: number;
   @IsNumber() @Min(0) cautions!: number;
   @IsNumber() seconds!: number;
-  @ValidateNested() @Type(() => ScoreParts) parts!: ScoreParts;
+  @IsObject() @ValidateNested() @Type(() => ScoreParts) parts!: ScoreParts;
 }
 
 /**
@@ -69,8 +70,8 @@ export class Plan {
   @IsInt() seed!: number;
   @IsInt() @Min(0) steps!: number;
   @IsString() @MaxLength(64) inputsHash!: string;
-  @ValidateNested() @Type(() => Score) score!: Score;
-  @ValidateNested() @Type(() => Score) before!: Score;
+  @IsObject() @ValidateNested() @Type(() => Score) score!: Score;
+  @IsObject() @ValidateNested() @Type(() => Score) before!: Score;
   @IsArray() @ValidateNested({ each: true }) @Type(() => Assignment) assignments!: Assignment[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => Unplaced) unplaced!: Unplaced[];
   @IsOptional() @IsInstant() adoptedAtMs?: number;

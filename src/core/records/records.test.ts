@@ -148,6 +148,12 @@ describe('settings', () => {
 });
 
 describe('anything else', () => {
+  it('has no list where one thing is meant', () => {
+    expect(faultsOf('items', { ...createCloth('a'), fabric: [] })).toEqual(['fabric isObject']);
+    expect(faultsOf('places', { ...ROOM, room: [] })).toEqual(['room isObject']);
+    expect(faultsOf('settings', { ...DEFAULT_SETTINGS, estimates: [] })).toEqual(['estimates isObject']);
+  });
+
   it('that says of a field that it has no value is refused: the field is left out', () => {
     const parsed = parseRecord('items', { ...createCloth('a'), notes: undefined });
     expect(parsed).toMatchObject({ ok: false, fault: [{ path: 'notes', rule: 'absent' }] });

@@ -14,6 +14,7 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type PlaceId, type StationId } from './ids.ts';
 
@@ -26,7 +27,7 @@ export class PlanPoint {
 export class Wall {
   @Matches(ID_PATTERN) id!: string;
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
-  @ValidateNested() @Type(() => PlanPoint) from!: PlanPoint;
+  @IsObject() @ValidateNested() @Type(() => PlanPoint) from!: PlanPoint;
 }
 
 /** A ceiling that comes down to a wall: so high at the wall, and at full height so far from it. */
@@ -80,7 +81,7 @@ export class Fixture {
   @IsIn(['pillar', 'heater']) kind!: 'pillar' | 'heater';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
   /** Its middle on the floor plan. */
-  @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
+  @IsObject() @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
   @IsNumber() @Min(10) @Max(10_000) widthMm!: number;
   @IsNumber() @Min(10) @Max(10_000) depthMm!: number;
   @IsNumber() @Min(10) @Max(10_000) heightMm!: number;
@@ -90,7 +91,7 @@ export class Fixture {
 export class Lamp {
   @Matches(ID_PATTERN) id!: string;
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
-  @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
+  @IsObject() @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
   /** Of what shines, above the floor. */
   @IsNumber() @Min(0) @Max(20_000) heightMm!: number;
 }
@@ -118,7 +119,7 @@ export class Position {
   @Matches(ID_PATTERN) wallId!: string;
   @IsNumber() @Min(0) @Max(50_000) xMm!: number;
   @IsNumber() @Min(0) @Max(10_000) yMm!: number;
-  @IsOptional() @ValidateNested() @Type(() => Stand) stand?: Stand;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Stand) stand?: Stand;
 }
 
 /** A way to arrange the furniture of a room, kept to be compared with others. */
@@ -133,7 +134,7 @@ export class Arrangement {
 export class Station {
   @Matches(ID_PATTERN) id!: StationId;
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
-  @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
+  @IsObject() @ValidateNested() @Type(() => PlanPoint) at!: PlanPoint;
   /** The piece of furniture that it belongs to: it goes where that goes, and `at` is only its spot without it. */
   @IsOptional() @Matches(ID_PATTERN) unitId?: PlaceId;
 }

@@ -14,6 +14,7 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, type LotId, type PlaceId } from './ids.ts';
 import { ContainerSpec, SlotSpec, UnitSpec } from './place.ts';
@@ -65,14 +66,14 @@ export class Estimates {
 
 class OwnSlot {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
-  @ValidateNested() @Type(() => SlotSpec) slot!: SlotSpec;
+  @IsObject() @ValidateNested() @Type(() => SlotSpec) slot!: SlotSpec;
 }
 
 /** A piece of furniture as it is built, kept for re-use under its name. */
 export class OwnPart {
   @Matches(ID_PATTERN) id!: string;
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
-  @ValidateNested() @Type(() => UnitSpec) unit!: UnitSpec;
+  @IsObject() @ValidateNested() @Type(() => UnitSpec) unit!: UnitSpec;
   @IsArray() @ArrayMaxSize(1600) @ValidateNested({ each: true }) @Type(() => OwnSlot) slots!: OwnSlot[];
 }
 
@@ -85,8 +86,8 @@ export class Ware {
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
   @IsNumber() @Min(0) @Max(1e6) cost!: number;
   @IsInt() @Min(1) @Max(50) most!: number;
-  @IsOptional() @ValidateNested() @Type(() => ContainerSpec) container?: ContainerSpec;
-  @IsOptional() @ValidateNested() @Type(() => OwnPart) piece?: OwnPart;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ContainerSpec) container?: ContainerSpec;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => OwnPart) piece?: OwnPart;
 }
 
 const WISH_KINDS = ['stays', 'notIn', 'free', 'together', 'apart'] as const;
@@ -129,7 +130,7 @@ export class Settings {
   /** What could be got. */
   @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Ware) wares?: Ware[];
   /** Absent: the usual table. */
-  @IsOptional() @ValidateNested() @Type(() => StagingTable) staging?: StagingTable;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => StagingTable) staging?: StagingTable;
   @IsBoolean() hasChildren!: boolean;
   @IsBoolean() hasPets!: boolean;
   @IsNumber() @Min(0.3) @Max(1) fillTarget!: number;
@@ -138,8 +139,8 @@ export class Settings {
   @IsNumber() @Min(0.2) @Max(30) boardThicknessMm!: number;
   @IsNumber() @Min(50) @Max(1500) panelWidthMm!: number;
   @IsNumber() @Min(50) @Max(1500) panelDepthMm!: number;
-  @ValidateNested() @Type(() => SortingChoice) sorting!: SortingChoice;
-  @ValidateNested() @Type(() => Bounds) bounds!: Bounds;
+  @IsObject() @ValidateNested() @Type(() => SortingChoice) sorting!: SortingChoice;
+  @IsObject() @ValidateNested() @Type(() => Bounds) bounds!: Bounds;
   /** Groups that were too large and are kept in parts. */
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Split) splits?: Split[];
   /** Lots that were put into a group by hand, whatever the rule says. */
@@ -149,7 +150,7 @@ export class Settings {
   @ValidateNested({ each: true })
   @Type(() => HandPick)
   handPicks?: HandPick[];
-  @ValidateNested() @Type(() => Estimates) estimates!: Estimates;
+  @IsObject() @ValidateNested() @Type(() => Estimates) estimates!: Estimates;
 }
 
 export const DEFAULT_ESTIMATES: Estimates = {

@@ -13,6 +13,7 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, type LotId } from './ids.ts';
 import type { Kind } from './item.ts';
@@ -93,14 +94,14 @@ export class Sorting {
 
 /** How each kind of thing is sorted. A school that a kind does not know tells nothing apart. */
 export class SortingChoice implements Record<Kind, Sorting> {
-  @ValidateNested() @Type(() => Sorting) fabric!: Sorting;
-  @ValidateNested() @Type(() => Sorting) pattern!: Sorting;
-  @ValidateNested() @Type(() => Sorting) thread!: Sorting;
-  @ValidateNested() @Type(() => Sorting) notion!: Sorting;
-  @ValidateNested() @Type(() => Sorting) tool!: Sorting;
-  @ValidateNested() @Type(() => Sorting) scrap!: Sorting;
-  @ValidateNested() @Type(() => Sorting) kit!: Sorting;
-  @ValidateNested() @Type(() => Sorting) other!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) fabric!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) pattern!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) thread!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) notion!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) tool!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) scrap!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) kit!: Sorting;
+  @IsObject() @ValidateNested() @Type(() => Sorting) other!: Sorting;
 }
 
 /** Every kind by its first school and order. */

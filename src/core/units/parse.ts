@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../result/index.ts';
+import { toTable } from '../words/index.ts';
 
 /** Why a typed amount was not understood. `text` is what was typed. */
 export interface AmountFault {
@@ -9,7 +10,7 @@ export interface AmountFault {
 
 export type UnitSystem = 'metric' | 'imperial';
 
-const LENGTH_MM: Record<string, number> = {
+const LENGTH_MM = toTable<number>({
   mm: 1,
   cm: 10,
   m: 1000,
@@ -29,28 +30,28 @@ const LENGTH_MM: Record<string, number> = {
   yds: 914.4,
   yard: 914.4,
   yards: 914.4,
-};
+});
 
-const MASS_G: Record<string, number> = {
+const MASS_G = toTable<number>({
   mg: 0.001,
   g: 1,
   kg: 1000,
   oz: 28.349523125,
   lb: 453.59237,
   lbs: 453.59237,
-};
+});
 
 /** g/m² for one of each unit; 1 oz/yd² = 33.906 g/m² (international yard and avoirdupois ounce). */
-const GRAMMAGE_GSM: Record<string, number> = {
+const GRAMMAGE_GSM = toTable<number>({
   gsm: 1,
   'g/m²': 1,
   'g/m2': 1,
   oz: 33.906,
   'oz/yd²': 33.906,
   'oz/yd2': 33.906,
-};
+});
 
-const FRACTIONS: Record<string, string> = {
+const FRACTIONS = toTable<string>({
   '½': '1/2',
   '¼': '1/4',
   '¾': '3/4',
@@ -60,7 +61,7 @@ const FRACTIONS: Record<string, string> = {
   '⅜': '3/8',
   '⅝': '5/8',
   '⅞': '7/8',
-};
+});
 
 /** Whole and fraction ("2 1/2", "2-1/2"), fraction alone, or decimal with point or comma; then a unit or none. */
 const TERM =
@@ -126,7 +127,7 @@ export function parseGrammage(text: string, bareUnit: 'gsm' | 'oz'): Result<numb
 }
 
 /** mm² for one of each unit of area. */
-const AREA_MM2: Record<string, number> = {
+const AREA_MM2 = toTable<number>({
   'm²': 1e6,
   m2: 1e6,
   sqm: 1e6,
@@ -135,7 +136,7 @@ const AREA_MM2: Record<string, number> = {
   'sq yd': 836_127.36,
   'yd²': 836_127.36,
   'sq in': 645.16,
-};
+});
 
 /** An area of cloth in mm²: `0.6 m²`, `0.7 sq yd`; a number alone is m², or square yards. */
 export function parseArea(text: string, system: UnitSystem): Result<number, AmountFault> {

@@ -8,8 +8,9 @@ import { getTree } from '../state/derived.ts';
 import { wordCount, wordEvent } from '../text/index.ts';
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
+import { toTable } from '../../core/words/index.ts';
 
-const ASPECTS: Partial<Record<string, string>> = {
+const ASPECTS = toTable<string>({
   '': 'whether it is there',
   state: 'where it is',
   homeId: 'where its home is',
@@ -18,7 +19,7 @@ const ASPECTS: Partial<Record<string, string>> = {
   parentId: 'where it stands',
   learntPerMonth: 'how often it is used',
   label: 'its label',
-};
+});
 /** More are decided by the later one, or by one press. */
 const LISTED = 60;
 

@@ -1,8 +1,9 @@
 import type { EditConflict, GateFault } from '../../core/daybook/index.ts';
 import type { Household, RecordFault } from '../../core/records/index.ts';
 import { wordCount } from './grammar.ts';
+import { toTable } from '../../core/words/index.ts';
 
-const FIELDS: Partial<Record<string, string>> = {
+const FIELDS = toTable<string>({
   forWhat: 'What it is for',
   name: 'The name',
   note: 'The note',
@@ -15,7 +16,7 @@ const FIELDS: Partial<Record<string, string>> = {
   lengthMm: 'The length',
   widthMm: 'The width',
   usesPerMonth: 'How often it is used',
-};
+});
 
 /** Why a field does not take what it was given. */
 export function wordFieldFault({ path, rule, message }: RecordFault): string {

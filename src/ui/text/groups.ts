@@ -16,6 +16,7 @@ import { getRoomSpec } from '../../core/storage/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { capitalise, wordOrdinal } from './grammar.ts';
 import { wordHolder, wordKind, wordKindPlural, wordKitState, wordPatternFormat, wordScrapCut } from './names.ts';
+import { toTable } from '../../core/words/index.ts';
 
 /** What a school has nothing to say of: `Cloth without a source`. */
 const MISSING: Partial<Record<School, string>> = {
@@ -32,13 +33,13 @@ const MISSING: Partial<Record<School, string>> = {
   behaviour: 'a cloth',
 };
 
-const BEHAVIOUR: Record<string, string> = {
+const BEHAVIOUR = toTable<string>({
   sheds: 'what sheds',
   slips: 'what slips',
   floppy: 'floppy knits',
   heavy: 'heavy',
   steady: 'steady',
-};
+});
 
 /** Names of the usual number of classes, from the smallest; of another number each is named by its boundaries. */
 const CLASSES: Partial<Record<Measure, readonly string[]>> = {

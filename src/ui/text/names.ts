@@ -13,6 +13,7 @@ import type {
 } from '../../core/records/index.ts';
 import type { BandReach } from '../../core/storage/bands.ts';
 import type { Reach } from '../../core/storage/index.ts';
+import { toTable } from '../../core/words/index.ts';
 
 const KIND: Record<Kind, [string, string]> = {
   fabric: ['cloth', 'Cloth'],
@@ -43,7 +44,7 @@ const FORM: Record<StowForm, string> = {
 };
 export const wordForm = (form: StowForm): string => FORM[form];
 
-const CLOTH: Record<string, string> = {
+const CLOTH = toTable<string>({
   chiffon: 'chiffon, voile, lawn',
   poplin: 'poplin, quilting cotton',
   satin: 'satin, lining',
@@ -65,7 +66,7 @@ const CLOTH: Record<string, string> = {
   vinyl: 'vinyl',
   batting: 'cotton batting',
   interfacing: 'interfacing',
-};
+});
 export const wordCloth = (id: string): string => CLOTH[id] ?? id;
 
 const PRINT: Record<Print, string> = {

@@ -6,6 +6,7 @@ import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 import { wordContainerFault } from './roomFaults.ts';
 import type { Put, SlotFit } from '../../core/suppose/index.ts';
+import { toTable } from '../../core/words/index.ts';
 
 /** Words of a wall that is rebuilt in place; not in the index, only that needs them. */
 
@@ -89,7 +90,7 @@ export function wordPegFamily(family: PegFamily, holeMm: number, units: UnitSyst
   return { round: `round, ${size}`, slotted: `slots, ${size} wide`, free: 'none: hooks on their own' }[family];
 }
 
-const HOOK_NAMES: Record<string, string> = { short: 'short hook', long: 'long hook', strong: 'strong hook' };
+const HOOK_NAMES = toTable<string>({ short: 'short hook', long: 'long hook', strong: 'strong hook' });
 
 /** `short hook, 5 cm, carries 1 kg` without its measures: `round-short` is a short hook. */
 export function wordHookKind(id: string): string {

@@ -12,6 +12,7 @@ import type { RoomSpec } from '../../core/records/index.ts';
 import type { BoxSize, Nesting } from '../../core/storage/nest.ts';
 import { formatClothLength, formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
+import { toTable } from '../../core/words/index.ts';
 
 /** Not in the index of words: only the plan needs these, and the first screen should not wait for them. */
 
@@ -188,7 +189,7 @@ export function wordPowerFinding({ code, names, value, limit }: PowerFinding, un
 }
 
 /** The parts shelf in words. */
-const PART: Readonly<Record<string, string>> = {
+const PART = toTable<string>({
   'cube-shelf': 'cube shelf',
   bookcase: 'bookcase with shelves',
   cupboard: 'cupboard with doors',
@@ -213,7 +214,7 @@ const PART: Readonly<Record<string, string>> = {
   'jar-shelf': 'shelf for jars',
   floor: 'spot on the floor',
   overflow: 'basket for what is left over',
-};
+});
 export const wordPart = (id: string): string => PART[id] ?? id;
 
 /** Whether a table is as high as its work and this sewist want it, and what gets it there. */

@@ -15,14 +15,15 @@ import {
   wordScrapCut,
 } from '../../text/index.ts';
 import { goesByLength, type ItemFields } from './itemFields.ts';
+import { toTable } from '../../../core/words/index.ts';
 
-const ENVELOPE_WORDS: Record<string, string> = {
+const ENVELOPE_WORDS = toTable<string>({
   small: 'small envelope',
   large: 'large envelope',
   a5: 'A5',
   a4: 'A4',
   folder: 'folder 23 × 33 cm',
-};
+});
 const NUMBER_WORDS = { tex: 'tex', ticket: 'ticket number', weight: 'weight number' };
 
 export function Pair({ children }: { children: ReactNode }) {

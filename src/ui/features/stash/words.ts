@@ -2,6 +2,7 @@ import type { Kind } from '../../../core/records/index.ts';
 import { capitalise, wordKitState, wordPrint } from '../../text/index.ts';
 import type { KitState, Print } from '../../../core/records/index.ts';
 import type { Facet, SortBy } from './rows.ts';
+import { toTable } from '../../../core/words/index.ts';
 
 const WHAT: Record<Kind, string> = {
   fabric: 'Fibre',
@@ -27,11 +28,16 @@ const FACET: Record<Exclude<Facet, 'what'>, string> = {
 };
 export const wordFacet = (facet: Facet, kind: Kind): string => (facet === 'what' ? WHAT[kind] : FACET[facet]);
 
-const VALUE: Partial<Record<Facet, Record<string, string>>> = {
-  presence: { in: 'at home', out: 'out', homeless: 'without a home', planned: 'planned elsewhere' },
-  washed: { yes: 'washed', no: 'not washed yet', unknown: 'not said' },
-  attention: { forgotten: 'forgotten', past: 'past its date', low: 'to buy again', noPhoto: 'without a photo' },
-  promised: { nothing: 'nothing' },
+const VALUE: Partial<Record<Facet, Readonly<Record<string, string>>>> = {
+  presence: toTable({ in: 'at home', out: 'out', homeless: 'without a home', planned: 'planned elsewhere' }),
+  washed: toTable({ yes: 'washed', no: 'not washed yet', unknown: 'not said' }),
+  attention: toTable({
+    forgotten: 'forgotten',
+    past: 'past its date',
+    low: 'to buy again',
+    noPhoto: 'without a photo',
+  }),
+  promised: toTable({ nothing: 'nothing' }),
 };
 
 /** A facet's value as one reads it. */
