@@ -19,7 +19,8 @@ describe('where is it', () => {
   it('finds by what people call it', () => {
     expect(namesOf('zipper')).toEqual(expect.arrayContaining(['Zips, long', 'Zips, short']));
     expect(namesOf('serger thread').length).toBeGreaterThan(0);
-    expect(namesOf('green wool').length).toBeGreaterThanOrEqual(namesOf('green wool suiting').length);
+    // Who says more than a thing knows of itself finds what most of it fits.
+    expect(namesOf('green wool with horn toggles').length).toBeGreaterThan(0);
   });
 
   it('finds by what one would say of it, shade and all', () => {
@@ -53,7 +54,7 @@ describe('where is it', () => {
     // One lot is less than it looks at between two glances at the clock.
     expect(asked).toBe(0);
     expect(moving.find('gavel').map((hit) => hit.lotId)).toEqual([lot.id]);
-    expect(moving.find('mallet')).toEqual([]);
+    expect(moving.find('mallet').map((hit) => hit.lotId)).not.toContain(lot.id);
     const gone = { ...renamed, lots: new Map(household.lots).set(lot.id, { ...lot, state: 'gone' as const }) };
     moving.sync(gone);
     expect(moving.find('gavel')).toEqual([]);

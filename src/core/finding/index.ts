@@ -1,11 +1,11 @@
-import MiniSearch from 'minisearch';
+import MiniSearch, { type SearchResult } from 'minisearch';
 import { getColourFamily, getShade } from '../colour/index.ts';
 import type { Household, Item, Lot, LotId } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 
 /** Words of the craft that mean the same; a search for one finds the others. */
 const SYNONYMS: readonly (readonly string[])[] = [
-  ['zip', 'zips', 'zipper', 'zippers'],
+  ['zip', 'zipper'],
   ['serger', 'overlocker', 'overlocking'],
   ['lawn', 'voile'],
   ['shears', 'scissors'],
@@ -14,14 +14,26 @@ const SYNONYMS: readonly (readonly string[])[] = [
   ['violet', 'purple', 'lilac'],
   ['grey', 'gray'],
   ['ripper', 'unpicker'],
-  ['snaps', 'poppers', 'press-studs'],
+  ['snap', 'popper', 'press-stud', 'studs'],
   ['interfacing', 'stabiliser', 'stabilizer', 'fusible'],
-  ['scraps', 'offcuts', 'remnants'],
+  ['scrap', 'offcut', 'remnant'],
+  ['tape', 'binding'],
+  ['ribbon', 'grosgrain'],
+  ['coat', 'coating'],
+  ['raincoat', 'oilskin', 'waxed'],
+  ['stretchy', 'stretch', 'knit', 'jersey'],
+  ['fleece', 'plush'],
+  ['sail', 'sailmaker'],
+  ['floss', 'thread'],
+  ['measuring', 'measure'],
+  ['lent', 'lend', 'borrowed'],
   ['sloper', 'block'],
-  ['trousers', 'pants'],
-  ['pyjamas', 'pajamas'],
-  ['check', 'gingham', 'plaid', 'tartan'],
-  ['dots', 'spots', 'spot', 'dot'],
+  ['trouser', 'pant'],
+  ['pyjama', 'pajama'],
+  ['check', 'checked', 'checky', 'gingham', 'plaid', 'tartan'],
+  ['stripe', 'striped', 'stripy', 'stripey'],
+  ['dot', 'dotty', 'dotted', 'spot', 'spotty', 'spotted'],
+  ['navy', 'blue'],
   ['tacking', 'basting'],
   ['elastane', 'spandex'],
   ['viscose', 'rayon'],
@@ -31,8 +43,32 @@ const SYNONYMS: readonly (readonly string[])[] = [
 
 /** Words that say nothing of what is looked for: "the dark green wool from the attic that is for my smock". */
 const EMPTY_WORDS = new Set(
-  'a an and any at for from i in is it my of on one our some that the this to what where which who with'.split(' '),
+  `a an and any are at big did do does find for from have i in is it me my number of on one our polka some something
+  stuff that the there thing things this to what where which who with`
+    .split(/\s+/)
+    .filter(Boolean),
 );
+
+/** Units are said with a space before them or without. */
+const SIZE = /(\d)\s+(cm|mm|m|in|yd|g|kg|l)\b/g;
+
+/** Words as they are looked up: small letters, a size in one word, many as one. Numbers stay as they are. */
+function toTerms(text: string): string[] {
+  return text
+    .toLowerCase()
+    .replace(SIZE, '$1$2')
+    .replace(/['’]s\b/g, '')
+    .split(/[^\p{L}\p{N}/.-]+/u)
+    .filter(Boolean);
+}
+
+/** Many as one: buttons, bodies, dresses. Not exactly a linguist's stem; both sides are made by it. */
+function toStem(word: string): string {
+  if (word.length < 4 || /\d/.test(word) || word.endsWith('ss')) return word;
+  if (word.endsWith('ies')) return `${word.slice(0, -3)}y`;
+  if (/(ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2);
+  return word.endsWith('s') ? word.slice(0, -1) : word;
+}
 
 export interface Found {
   readonly lotId: LotId;
@@ -49,9 +85,11 @@ export interface Finder {
   readonly sync: (household: Household, isTimeUp?: () => boolean) => boolean;
 }
 
+/** A word as it was typed, as one of many, and all that mean the same. */
 function expand(term: string): string[] {
-  const same = SYNONYMS.find((words) => words.includes(term));
-  return same ? [...same] : [term];
+  const stem = toStem(term);
+  const same = SYNONYMS.filter((words) => words.some((word) => toStem(word) === stem));
+  return [...new Set([term, stem, ...same.flat().map(toStem)])];
 }
 
 /** People say light and dark of a colour that is well above or below the middle. */
@@ -74,7 +112,8 @@ function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
     id: lot.id,
     name: item.name,
     words: [
-      item.kind === 'fabric' ? 'fabric cloth' : item.kind,
+      // One word of each kind; its others lead to it.
+      item.kind === 'fabric' ? 'cloth' : item.kind,
       ...item.colours.flatMap((hex) => [getColourFamily(hex), wordShade(hex)]),
       fabric ? `${fabric.fibre} ${fabric.print} ${fabric.cloth} ${fabric.weave ?? ''}` : '',
       pattern ? `${pattern.number} ${pattern.garment} ${pattern.publisher ?? ''} ${pattern.era ?? ''}` : '',
@@ -83,7 +122,10 @@ function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
       scrap ? `scraps offcuts ${scrap.cut}` : '',
       kit ? `${kit.forWhat} ${kit.state} ${kit.parts.join(' ')}` : '',
       ...(item.tags ?? []),
-      ...(lot.reserved ?? []).map((one) => `${one.forWhat} ${one.note}`),
+      ...(lot.reserved ?? []).map((one) => `promised ${one.forWhat} ${one.note}`),
+      lot.lentTo ? `lent ${lot.lentTo}` : '',
+      lot.state === 'out' ? 'out' : '',
+      lot.away ?? '',
       item.source ?? '',
       ...item.care,
     ].join(' '),
@@ -104,6 +146,19 @@ interface Known {
   readonly places: Household['places'];
 }
 
+/** Hits that fit half of what was said and more, those that fit more of it first. */
+function rankByTerms(hits: readonly SearchResult[], terms: readonly string[]): SearchResult[] {
+  const fits = (hit: SearchResult) => {
+    const asked = new Set(hit.queryTerms);
+    return terms.filter((term) => expand(term).some((one) => asked.has(one))).length;
+  };
+  return hits
+    .map((hit) => ({ hit, count: fits(hit) }))
+    .filter(({ count }) => count * 2 >= terms.length)
+    .toSorted((a, b) => b.count - a.count || b.hit.score - a.hit.score)
+    .map(({ hit }) => hit);
+}
+
 /** Asked for the time after so many lots. */
 const CHECK_EVERY = 64;
 
@@ -111,8 +166,13 @@ const CHECK_EVERY = 64;
 export function createFinder(): Finder {
   const index = new MiniSearch<Document>({
     fields: ['name', 'words', 'place'],
+    tokenize: toTerms,
+    // As it stands and as one of many: a slip of the finger is forgiven in either.
+    processTerm: (term) => [...new Set([term, toStem(term)])],
     searchOptions: {
-      boost: { name: 3, words: 1.5, place: 1 },
+      // What a thing is comes before what lies beside it.
+      boost: { name: 3, words: 2, place: 0.5 },
+      weights: { prefix: 0.4, fuzzy: 0.15 },
       prefix: (term) => term.length >= 2,
       // One slip in four letters; numbers must be right.
       fuzzy: (term) => (/\d/.test(term) || term.length < 4 ? false : 0.25),
@@ -148,23 +208,19 @@ export function createFinder(): Finder {
       return true;
     },
     find(text, limit = 12) {
-      const typed = text
-        .trim()
-        .toLowerCase()
-        .split(/[\s,;?!]+/)
-        .filter(Boolean);
+      const typed = toTerms(text);
       const telling = typed.filter((term) => !EMPTY_WORDS.has(term));
       // Where nothing telling was typed yet, it may be the beginning of a word.
       const terms = telling.length > 0 ? telling : typed;
       if (terms.length === 0) return [];
-      const query = {
-        combineWith: 'AND' as const,
+      const query = (combineWith: 'AND' | 'OR') => ({
+        combineWith,
         queries: terms.map((term) => ({ combineWith: 'OR' as const, queries: expand(term) })),
-      };
-      return index
-        .search(query)
-        .slice(0, limit)
-        .map((hit) => ({ lotId: hit.id as LotId, score: hit.score }));
+      });
+      const all = index.search(query('AND'));
+      // One says more than a thing knows of itself: then what most of it fits.
+      const hits = all.length > 0 || terms.length < 2 ? all : rankByTerms(index.search(query('OR')), terms);
+      return hits.slice(0, limit).map((hit) => ({ lotId: hit.id as LotId, score: hit.score }));
     },
   };
 }
