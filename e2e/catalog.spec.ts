@@ -227,9 +227,9 @@ test('the bench scale is read into the panel, and typing does without it', async
   await expect(panel).toContainText('14.0 gat rest');
   await panel.getByRole('button', { name: 'Take this weight' }).click();
   // 14 g less a bare spool of 6 g at tex 27.
-  await expect(panel).toContainText('296.30 m');
+  await expect(panel).toContainText('300 m ± 20 m');
   await panel.getByRole('button', { name: 'Take it over' }).click();
-  await expect(ticket).toContainText('296.30 m on 1 spool');
+  await expect(ticket).toContainText('300 m on 1 spool ± 20 m');
   await page.goto(`${baseURL}/devices/scale`);
   await expect(page.getByRole('heading', { name: 'Bench scale' })).toBeVisible();
   await page.getByRole('button', { name: 'Take off' }).click();
@@ -360,4 +360,32 @@ test('the wall by the colour wheel, columns, groups, kept looks and bulk changes
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   expect((await saved).suggestedFilename()).toBe('cloth.csv');
+});
+
+test('lines taken in one after the other as fast as they come are as many things', async ({ page }) => {
+  await openEmpty(page);
+  const line = page.getByLabel('Add in one line');
+  await expect(async () => {
+    await page.keyboard.press('q');
+    await expect(line).toBeFocused({ timeout: 1500 });
+  }).toPass();
+  // Between two of them the page has no time to be drawn anew.
+  await line.evaluate((field: HTMLInputElement) => {
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+    for (let n = 0; n < 6; n += 1) {
+      set.call(field, `linen quick${n} 2m`);
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    }
+  });
+  for (let n = 6; n < 9; n += 1) {
+    await line.fill(`linen quick${n} 2m`);
+    await page.keyboard.press('Enter');
+  }
+  await expect(line).toHaveValue('');
+  await page.keyboard.press('8');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Received Linen quick' }).nth(3)).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Changed Linen quick' })).toHaveCount(0);
+  for (let n = 5; n < 9; n += 1)
+    await expect(page.getByRole('listitem').filter({ hasText: `quick${n}` })).toHaveCount(1);
 });

@@ -274,14 +274,14 @@ export const SCRAPS: readonly [
   cutMm: number,
   amount: number,
 ][] = [
-  ['Sail ends', 'sail', 'ripstop', 'odd', 0, 1.4],
-  ['Quilting bits', 'cotton', 'poplin', 'odd', 0, 0.9],
+  ['Sail ends', 'sail', 'ripstop', 'odd', 0, 0.46],
+  ['Quilting bits', 'cotton', 'poplin', 'odd', 0, 0.3],
   ['Long strips', 'cotton', 'poplin', 'strip', 63.5, 34],
   ['Small squares', 'cotton', 'poplin', 'square', 63.5, 120],
   ['Charm squares', 'cotton', 'poplin', 'square', 127, 46],
-  ['Oilskin corners', 'coated', 'waxed', 'odd', 0, 0.6],
-  ['Wool bits', 'wool', 'suiting', 'odd', 0, 0.5],
-  ['Fleece bits', 'knit', 'fleece', 'odd', 0, 0.4],
+  ['Oilskin corners', 'coated', 'waxed', 'odd', 0, 0.2],
+  ['Wool bits', 'wool', 'suiting', 'odd', 0, 0.16],
+  ['Fleece bits', 'knit', 'fleece', 'odd', 0, 0.13],
 ];
 
 export const KITS: readonly [

@@ -205,7 +205,9 @@ function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: numbe
         {things.slice(0, LISTED).map(({ lot, item }) => (
           <li key={lot.id} className="flex flex-col justify-end border-b-8 border-walnut/70 pr-4 pt-2">
             <button type="button" className="block w-full text-left hover:bg-linen" onClick={() => onShow(lot.id)}>
-              <span className="block truncate font-semibold">{item.name}</span>
+              <span data-name className="block truncate font-semibold">
+                {item.name}
+              </span>
               <span
                 className="block truncate text-sm text-stone"
                 {...explained('When it was taken out, as the daybook has it.')}

@@ -46,7 +46,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const [text, setText] = useState(typed);
   const [last, setLast] = useState('');
   const [isTried, setTried] = useState(false);
-  const [ids, setIds] = useState(createIds);
+  // Of what is shown while it is typed; what is taken in has ids of its own.
+  const [ids] = useState(createIds);
   const isEmpty = text.trim() === '';
 
   const line = useMemo(() => parseLine(text, { kind, units }), [text, kind, units]);
@@ -73,14 +74,17 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const takeIn = async () => {
     setTried(true);
     if (problem !== null || !made.ok) return;
-    const { item, lot } = withPromise(made.value, line.reservedFor);
-    if (!(await act((now) => createSaveItem(now, item, [lot]), `${item.name} is in: ${wordAmount(item, lot, units)}.`)))
-      return;
-    setLast(text);
+    const { item, lot } = withPromise(withIds(made.value, createIds()), line.reservedFor);
+    // The next line begins at once, while this one is still being kept.
     setText('');
     setTried(false);
-    setIds(createIds());
     input.current?.focus();
+    const isIn = await act(
+      (now) => createSaveItem(now, item, [lot]),
+      `${item.name} is in: ${wordAmount(item, lot, units)}.`,
+    );
+    if (isIn) setLast(text);
+    else setText((now) => (now === '' ? text : now));
   };
   const enterNow = useRef(isEntered);
   useEffect(() => {
@@ -90,9 +94,9 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   });
   const openForm = () => {
     if (!made.ok) return setTried(true);
-    show({ type: 'newItem', kind: made.value.item.kind, draft: withPromise(made.value, line.reservedFor) });
+    const draft = withPromise(withIds(made.value, createIds()), line.reservedFor);
+    show({ type: 'newItem', kind: made.value.item.kind, draft });
     setText('');
-    setIds(createIds());
   };
 
   const thing = made.ok ? made.value : null;
@@ -190,6 +194,11 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
 
 function createIds() {
   return { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+}
+
+/** Two lines taken in quickly one after the other are two things, whatever was drawn in between. */
+function withIds({ item, lot }: Thing, { itemId, lotId }: ReturnType<typeof createIds>): Thing {
+  return { item: { ...item, id: itemId }, lot: { ...lot, id: lotId, itemId } };
 }
 
 /** What the line promised the thing to: all of it. */
