@@ -369,23 +369,18 @@ test('lines taken in one after the other as fast as they come are as many things
     await page.keyboard.press('q');
     await expect(line).toBeFocused({ timeout: 1500 });
   }).toPass();
-  // Between two of them the page has no time to be drawn anew.
-  await line.evaluate((field: HTMLInputElement) => {
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-    for (let n = 0; n < 6; n += 1) {
-      set.call(field, `linen quick${n} 2m`);
-      field.dispatchEvent(new Event('input', { bubbles: true }));
-      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-    }
-  });
-  for (let n = 6; n < 9; n += 1) {
+  // None is waited for.
+  for (let n = 0; n < 12; n += 1) {
     await line.fill(`linen quick${n} 2m`);
     await page.keyboard.press('Enter');
   }
   await expect(line).toHaveValue('');
+  await page.keyboard.press('Escape');
   await page.keyboard.press('8');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Received Linen quick' }).nth(3)).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Changed Linen quick' })).toHaveCount(0);
-  for (let n = 5; n < 9; n += 1)
-    await expect(page.getByRole('listitem').filter({ hasText: `quick${n}` })).toHaveCount(1);
+  const lines = page
+    .getByRole('main')
+    .getByRole('listitem')
+    .filter({ hasText: /quick\d+/ });
+  await expect(lines).toHaveCount(12);
+  await expect(lines.filter({ hasText: /^Changed/ })).toHaveCount(0);
 });
