@@ -56,9 +56,11 @@ test('what was confirmed is there when the browser was killed at any instant, an
   const profile = mkdtempSync(join(tmpdir(), 'yardmist-kill-'));
   const confirmed = new Set<string>();
   let [acts, lost, half] = [0, 0, 0];
+  let end = () => undefined as void;
   try {
     for (let run = 0; run <= runs; run += 1) {
       const { page, kill } = await openBrowser(profile);
+      end = kill;
       await page.goto(`${baseURL}/stash`);
       await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
       const names = await page.evaluate(async () => {
@@ -115,6 +117,8 @@ test('what was confirmed is there when the browser was killed at any instant, an
       await Promise.all([live().catch(die), death]);
     }
   } finally {
+    // Whatever went wrong, nothing is left running.
+    end();
     rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
   }
   report('trust.kills', runs);

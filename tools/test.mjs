@@ -5,6 +5,7 @@ import { ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, ROOT, run, runTool } from './prepare.mjs';
 
 /** Everything that must hold; ends with one line `N passed, N failed`. A static check counts as one test. */
+const STARTED_MS = Date.now();
 ensureInstalled();
 const RESULTS = join(ROOT, 'test-results');
 rmSync(RESULTS, { recursive: true, force: true });
@@ -17,12 +18,16 @@ function check(name, code) {
   else failed += 1;
 }
 
+/** What took longest is told at the end, over all runners. */
+const slow = [];
+
 /** Counts from a runner's report; one failure when it wrote none. */
 function count(name, file, read, code) {
   const path = join(RESULTS, file);
   const counts = existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 1 };
   passed += counts.passed;
   failed += code !== 0 && counts.failed === 0 ? 1 : counts.failed;
+  slow.push(...(counts.slow ?? []));
   console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed`);
 }
 
@@ -38,18 +43,44 @@ const unit = runTool('vitest', [
   '--reporter=json',
   `--outputFile.json=${join(RESULTS, 'unit.json')}`,
 ]);
-count('unit', 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }), unit);
+const readUnit = ({ numPassedTests, numFailedTests, testResults }) => ({
+  passed: numPassedTests,
+  failed: numFailedTests,
+  slow: testResults.flatMap((file) =>
+    file.assertionResults.map(({ fullName, duration }) => ({ name: fullName, ms: duration ?? 0 })),
+  ),
+});
+count('unit', 'unit.json', readUnit, unit);
 
 ensureBuilt();
 const FIRST_LOAD_KB = 200;
 const size = spawnSync('node', ['tools/bench.mjs', 'app.first_load'], { cwd: ROOT, encoding: 'utf8' });
 const kb = Number(/app\.first_load_kb_gzip (\S+)/.exec(size.stdout)?.[1] ?? Number.NaN);
 check(`first load ${kb} kB of at most ${FIRST_LOAD_KB}`, kb <= FIRST_LOAD_KB ? 0 : 1);
+/** A machine that stands still for seconds fails a test by itself now and then. */
+const MOST_FLAKY = 2;
 if (ensureChromium()) {
   const browser = runTool('playwright', ['test']);
-  const read = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected });
+  /** All tests of a suite, and of those inside it. */
+  const listSpecs = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(listSpecs)];
+  const read = ({ stats, suites }) => {
+    const specs = suites.flatMap(listSpecs);
+    const flaky = specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky'));
+    for (const { title } of flaky) console.log(`only on its second try: ${title}`);
+    const ms = ({ tests }) => Math.max(0, ...tests.flatMap(({ results }) => results.map((one) => one.duration)));
+    return {
+      passed: stats.expected,
+      // What passes only sometimes does not hold; one in a run may be the machine's.
+      failed: stats.unexpected + Math.max(0, stats.flaky - MOST_FLAKY),
+      slow: specs.map((spec) => ({ name: spec.title, ms: ms(spec) })),
+    };
+  };
   count('browser', 'e2e.json', read, browser);
 } else check('browser tests (no browser)', 1);
 
+console.log('the ten slowest:');
+for (const { name, ms } of slow.toSorted((a, b) => b.ms - a.ms).slice(0, 10))
+  console.log(`  ${(ms / 1000).toFixed(1)} s  ${name}`);
+console.log(`ci.minutes ${((Date.now() - STARTED_MS) / 60_000).toFixed(1)}`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 ? 1 : 0;

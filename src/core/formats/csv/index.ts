@@ -8,5 +8,5 @@ export {
   type Recognised,
   type RowFault,
 } from './read.ts';
-export { decodeText, MAX_ROWS, parseTable, type TableFault, type TextTable } from './text.ts';
+export { decodeText, MAX_ROWS, parseTable, writeTable, type TableFault, type TextTable } from './text.ts';
 export { toCsv } from './write.ts';

@@ -51,17 +51,17 @@ export function DaybookPage() {
       .toReversed();
   }, [events, text, topic, units]);
   const save = async () => {
-    const { default: Papa } = await import('papaparse');
-    const rows = lines.map(({ event, words }) => ({
-      when: new Date(event.atMs).toISOString(),
-      what: event.type,
+    const { writeTable } = await import('../../../core/formats/csv/index.ts');
+    const rows = lines.map(({ event, words }) => [
+      new Date(event.atMs).toISOString(),
+      event.type,
       words,
-      amount: event.amount ?? '',
-      unit: event.amount === undefined ? '' : AMOUNT_UNITS[event.amountUnit ?? 'length'],
-      taken_back: undone.has(event.id) ? 'yes' : '',
-    }));
-    // A cell that begins like a formula is quoted, so that no spreadsheet runs it.
-    saveFile(Papa.unparse(rows, { escapeFormulae: true }), 'daybook.csv', 'text/csv');
+      String(event.amount ?? ''),
+      event.amount === undefined ? '' : AMOUNT_UNITS[event.amountUnit ?? 'length'],
+      undone.has(event.id) ? 'yes' : '',
+    ]);
+    const heads = ['when', 'what', 'words', 'amount', 'unit', 'taken_back'];
+    saveFile(writeTable([heads, ...rows]), 'daybook.csv', 'text/csv');
   };
   const virtualizer = useVirtualizer({
     count: lines.length,
