@@ -121,7 +121,7 @@ describe('a plan', () => {
     const holds = (test: (id: PlaceId) => boolean) =>
       solution.assignments.filter(({ placeId }) => test(placeId)).length;
     expect(holds((id) => household.places.get(id)?.slot?.peg?.hooks !== undefined)).toBeGreaterThan(5);
-    expect(holds((id) => Boolean(household.places.get(id)?.container?.dividers))).toBeGreaterThan(3);
+    expect(holds((id) => Boolean(household.places.get(id)?.container?.dividers))).toBeGreaterThan(1);
     // A hook less than things hang there, and what is put on the bare field, is found.
     const broken = new Map(household.places);
     for (const place of household.places.values())
