@@ -19,15 +19,7 @@ export {
 export { capitalise, wordCount } from './grammar.ts';
 export { wordHomeOffer, wordLotReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
-export {
-  formatAmount,
-  formatMeasured,
-  wordAmount,
-  wordDoubt,
-  wordMeasureWay,
-  wordPackage,
-  wordReading,
-  wordThing,
-} from './things.ts';
+export { formatAmount, formatMeasured, wordAmount, wordDoubt, wordMeasureWay, wordThing } from './things.ts';
 export { wordClass, wordGroup } from './groups.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';
+export { wordPackage } from './measures.ts';

@@ -1,19 +1,10 @@
-import {
-  convertThread,
-  findHolder,
-  getAmount,
-  getAmountUnit,
-  type Package,
-  type Reading,
-} from '../../core/measure/index.ts';
+import { convertThread, findHolder, getAmount, getAmountUnit } from '../../core/measure/index.ts';
 import type { AmountUnit, Holder, Item, Lot, MeasureWay } from '../../core/records/index.ts';
 import {
   formatArea,
   formatClothLength,
-  formatMass,
   formatSize,
   formatSizes,
-  formatVolume,
   roundByDoubt,
   type UnitSystem,
 } from '../../core/units/index.ts';
@@ -129,25 +120,3 @@ const WAY: Record<MeasureWay, string> = {
   count: 'by the weight of ten',
 };
 export const wordMeasureWay = (way: MeasureWay): string => WAY[way];
-
-/** How a reading became an amount: `5 wraps of 5 layers at 0.48 mm`. */
-export function wordReading(item: Item, reading: Reading, way: MeasureWay): string {
-  const { layers, perLayer, turns } = reading;
-  if (way === 'count') return `Ten weigh ${perLayer.toFixed(1)} g.`;
-  if (turns === null) {
-    if (item.thread) return `At tex ${perLayer.toFixed(0)}: ${perLayer.toFixed(0)} g for 1000 m, without the spool.`;
-    const over = { length: 'over its width', area: 'of cloth', count: 'for each piece’s area' }[reading.unit];
-    return `At ${perLayer.toFixed(0)} g/m² ${over}.`;
-  }
-  const what = { board: 'wraps', folded: 'rows', roll: 'turns', reel: 'turns', weight: '' }[way];
-  return `${turns.toFixed(1)} ${what} of ${wordCount(layers, 'layer')} at ${perLayer.toFixed(2)} mm.`;
-}
-
-/** Size and weight of a lot kept one way: `30 × 28 × 6 cm, 880 g`. */
-export function wordPackage(pkg: Package, units: UnitSystem): string {
-  const mass = formatMass(pkg.massG, units);
-  if (pkg.isSoft) return `${formatVolume(pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, units)}, ${mass}`;
-  const times = pkg.pieces > 1 ? `${pkg.pieces} of ` : '';
-  const sides = [pkg.acrossMm, pkg.alongMm, pkg.heightMm];
-  return `${times}${formatSizes(sides, units)}, ${mass}`;
-}

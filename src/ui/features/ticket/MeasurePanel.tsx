@@ -34,8 +34,8 @@ import {
   wordForm,
   wordMeasureWay,
   wordPackage,
-  wordReading,
 } from '../../text/index.ts';
+import { wordReading } from '../../text/measures.ts';
 import { useScale } from './useScale.ts';
 import { createMeasure, createSaveItem } from '../../../core/acts/index.ts';
 
