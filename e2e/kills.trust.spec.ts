@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { findChromium } from '../tools/chromium.mjs';
 import { many, report } from '../tests/trust.ts';
-import { expectFolded } from './ledger.ts';
+import { expectFolded, readStored } from './ledger.ts';
 import { expect, test } from './support.ts';
 
 /** A browser as one has it, which can be killed as one kills it: all its processes at once, whatever they do. */
@@ -63,20 +63,10 @@ test('what was confirmed is there when the browser was killed at any instant, an
       end = kill;
       await page.goto(`${baseURL}/stash`);
       await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
-      const names = await page.evaluate(async () => {
-        const open = indexedDB.open('yardmist');
-        const database = await new Promise<IDBDatabase>((resolve) => {
-          open.addEventListener('success', () => resolve(open.result));
-        });
-        const all = database.transaction('items').objectStore('items').getAll();
-        return new Promise<string[]>((resolve) => {
-          all.addEventListener('success', () => {
-            database.close();
-            resolve((all.result as { name: string }[]).map((one) => one.name));
-          });
-        });
-      });
-      const there = new Set(names.flatMap((name) => /killed\d+n\d+/i.exec(name)?.[0].toLowerCase() ?? []));
+      const { tables } = await readStored(page);
+      const there = new Set(
+        tables['items']!.flatMap(({ name }) => /killed\d+n\d+/i.exec(String(name))?.[0].toLowerCase() ?? []),
+      );
       for (const name of confirmed) if (!there.has(name)) lost += 1;
       await expectFolded(page).catch((error: unknown) => {
         half += 1;

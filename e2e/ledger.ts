@@ -15,7 +15,7 @@ interface Stored {
 const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
 
 /** What is stored in the browser, read past the app. */
-async function readStored(page: Page): Promise<Stored> {
+export async function readStored(page: Page): Promise<Stored> {
   return page.evaluate(async (names) => {
     const asked = <T>(request: IDBRequest<T>) =>
       new Promise<T>((resolve, reject) => {

@@ -18,21 +18,26 @@ test('a heap of photos is taken in without where they were taken; what is none, 
       entryTypes: ['longtask'],
     });
   });
+  // More than a hundred came and went before: the next are taken in as the first would be.
+  const drawing = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" onload="window.isHit = true"></svg>');
+  const drawings = Array.from({ length: 100 }, (_, n) => ({
+    name: `drawing-${n}.jpg`,
+    mimeType: 'image/jpeg',
+    buffer: drawing,
+  }));
+  await page.getByLabel('Photo files').setInputFiles(drawings);
+  await expect(page.getByText('That is a drawing (SVG), not a photo.')).toHaveCount(100);
   const startMs = Date.now();
-  await page.getByLabel('Photo files').setInputFiles([
-    ...files,
-    { name: 'huge.png', mimeType: 'image/png', buffer: createPng(12_000, 12_000) },
-    { name: 'half.jpg', mimeType: 'image/jpeg', buffer: photos[0]!.subarray(0, 700) },
-    {
-      name: 'drawing.jpg',
-      mimeType: 'image/jpeg',
-      buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" onload="window.isHit = true"></svg>'),
-    },
-  ]);
+  await page
+    .getByLabel('Photo files')
+    .setInputFiles([
+      ...files,
+      { name: 'huge.png', mimeType: 'image/png', buffer: createPng(12_000, 12_000) },
+      { name: 'half.jpg', mimeType: 'image/jpeg', buffer: photos[0]!.subarray(0, 700) },
+    ]);
   await expect(page.getByAltText(`phone-${count - 1}.jpg`)).toBeVisible({ timeout: 60_000 + count * 2000 });
   await expect(page.getByText(/It has 144 million pixels/)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText('The picture is broken, or breaks off.')).toBeVisible();
-  await expect(page.getByText('That is a drawing (SVG), not a photo.')).toBeVisible();
   report('trust.photos', count);
   report('trust.photos_ms', Date.now() - startMs);
   const longest = await page.evaluate(() => Math.max(0, ...(window as unknown as { slow: number[] }).slow));

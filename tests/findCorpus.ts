@@ -1,8 +1,8 @@
+import { after } from './acts.ts';
 import { createFinder } from '../src/core/finding/index.ts';
 import { getColourFamily, getShade } from '../src/core/colour/index.ts';
-import { createLend, createReserve, createSaveItem, createTakeOut } from '../src/core/acts/index.ts';
+import { createLend, createReserve, createSaveItem } from '../src/core/acts/index.ts';
 import { completeSketch, parseLine } from '../src/core/catalog/index.ts';
-import { passGate, stampEvent, type Draft } from '../src/core/daybook/index.ts';
 import type { Household, ItemId, Kind, LotId } from '../src/core/records/index.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createPlaceTree, formatPlaceName } from '../src/core/storage/index.ts';
@@ -192,44 +192,28 @@ boat curtains = .*boat curtains
 
 /** The sample, in which something is lent, something is promised, and there are a zip of a size and a blue stripe. */
 function createCorpusHousehold(): Household {
-  let { household } = createSampleHousehold();
-  let lines = 0;
-  const act = (draft: { ok: true; value: Draft } | { ok: false; fault: { code: string } }) => {
-    if (!draft.ok) throw new Error(draft.fault.code);
-    lines += 1;
-    const line = stampEvent(draft.value, lines, { nowMs: () => 5, createId: () => `corpus-${lines}` });
-    const passed = passGate(household, line);
-    if (!passed.ok) throw new Error(JSON.stringify(passed.fault));
-    ({ household } = passed.value);
-  };
-  const lotOf = (name: string) =>
-    [...household.lots.values()].find((lot) => household.items.get(lot.itemId)!.name === name)!;
-  if (lotOf('Dove suiting').state !== 'out') act(createTakeOut(household, lotOf('Dove suiting').id, 5));
-  act(createLend(household, lotOf('Dove suiting').id, 'Imke', 6));
-  act(
-    createReserve(
-      household,
-      lotOf('Chalk boat vinyl').id,
-      { id: 'corpus-promise', forWhat: 'boat curtains', amount: 300, note: '' },
-      7,
-    ),
-  );
-  const add = (line: string, kind: Kind) => {
-    const { sketch } = parseLine(line, { kind, units: 'metric' });
-    const birth = {
-      itemId: `corpus-item-${lines}` as ItemId,
-      lotId: `corpus-lot-${lines}` as LotId,
+  const { household } = createSampleHousehold();
+  const lotOf = (now: Household, name: string) =>
+    [...now.lots.values()].find((lot) => now.items.get(lot.itemId)!.name === name)!;
+  const add = (line: string, kind: Kind) => (now: Household) => {
+    const made = completeSketch(parseLine(line, { kind, units: 'metric' }).sketch, {
+      itemId: `item-${now.items.size}` as ItemId,
+      lotId: `lot-${now.lots.size}` as LotId,
       nowMs: 5,
-      stationId: [...household.items.values()][0]!.stationId,
-      settings: household.settings,
-    };
-    const made = completeSketch(sketch, birth);
+      stationId: [...now.items.values()][0]!.stationId,
+      settings: now.settings,
+    });
     if (!made.ok) throw new Error(line);
-    act(createSaveItem(household, made.value.item, [made.value.lot]));
+    return createSaveItem(now, made.value.item, [made.value.lot]);
   };
-  add('zip navy 20cm x3', 'notion');
-  add('linen navy stripe 2m', 'fabric');
-  return household;
+  const promise = { id: 'corpus-promise', forWhat: 'boat curtains', amount: 300, note: '' };
+  return after(
+    household,
+    (now) => createLend(now, lotOf(now, 'Dove suiting').id, 'Imke', 6),
+    (now) => createReserve(now, lotOf(now, 'Chalk boat vinyl').id, promise, 7),
+    add('zip navy 20cm x3', 'notion'),
+    add('linen navy stripe 2m', 'fabric'),
+  );
 }
 
 function describeLots(household: Household): ReadonlyMap<LotId, string> {

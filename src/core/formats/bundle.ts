@@ -68,6 +68,10 @@ export function toBundle({ household, events, photos = [] }: Chronicle): Uint8Ar
 
 type Raw = Record<string, unknown>;
 
+/** Bytes of the records: a household of twenty thousand lots has some thirty million. */
+const MOST_WORDS = 120_000_000;
+/** Bytes of a photo: it was made small when it was taken in. */
+const MOST_PHOTO = 20_000_000;
 /** Nested deeper than this is no household, and would run others out of their stack. */
 const MOST_DEEP = 60;
 /** More records or lines of one table than this are not a sewing room. */
@@ -102,7 +106,7 @@ export interface OpenedBundle {
 
 /** Unpacks a bundle and lifts it. */
 export function openBundle(bytes: Uint8Array): Result<OpenedBundle, BundleFault[]> {
-  const unpacked = unpack(bytes, (name) => name === ENTRY || PHOTO_FILE.test(name));
+  const unpacked = unpack(bytes, (name) => (name === ENTRY ? MOST_WORDS : PHOTO_FILE.test(name) ? MOST_PHOTO : 0));
   if (!unpacked.ok) return unpacked;
   const { files, broken } = unpacked.value;
   const whole = files.get(ENTRY);

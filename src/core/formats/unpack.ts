@@ -11,8 +11,6 @@ export interface BundleFault {
 
 /** Unpacked contents above this are not a sewing room; a zip bomb is refused before it is unpacked. */
 const MAX_UNPACKED = 400_000_000;
-/** Words alone are far fewer: a household of twenty thousand lots has some thirty million. */
-const MAX_WORDS = 120_000_000;
 
 /** The remainders of a cyclic redundancy check over one byte; ISO 3309, as archives have it. */
 const REMAINDERS = Uint32Array.from({ length: 256 }, (_, byte) => {
@@ -62,10 +60,10 @@ interface Unpacked {
 }
 
 /**
- * Unpacks the files of an archive that are wanted, piece by piece, and stops as soon as they grow past the
- * limit: sizes written in a zip may lie.
+ * Unpacks the files of an archive that are wanted, piece by piece, and stops as soon as they grow past the limit: sizes
+ * written in a zip may lie. `mostOf` says how many bytes of a file are taken; 0 where it is not wanted.
  */
-export function unpack(bytes: Uint8Array, isWanted: (name: string) => boolean): Result<Unpacked, BundleFault[]> {
+export function unpack(bytes: Uint8Array, mostOf: (name: string) => number): Result<Unpacked, BundleFault[]> {
   const no = (code: BundleFault['code'], note: string) => fail<BundleFault[]>([{ code, path: '', note }]);
   if (bytes.length === 0) return no('empty', 'the file is empty');
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return no('not-a-bundle', 'the file is not a zip archive');
@@ -73,10 +71,11 @@ export function unpack(bytes: Uint8Array, isWanted: (name: string) => boolean): 
   if (!sums) return no('damaged', 'the archive ends too early');
   const found = new Map<string, { chunks: Uint8Array[]; size: number; check: number; isDone: boolean }>();
   let size = 0;
-  let isTooLarge = false;
+  let tooLarge = 0;
   let broken = '';
   const unzip = new Unzip((file) => {
-    if (!isWanted(file.name) || found.has(file.name)) return;
+    const most = mostOf(file.name);
+    if (most === 0 || found.has(file.name)) return;
     const entry = { chunks: [] as Uint8Array[], size: 0, check: 0xffffffff, isDone: false };
     found.set(file.name, entry);
     file.ondata = (error, chunk, final) => {
@@ -86,8 +85,8 @@ export function unpack(bytes: Uint8Array, isWanted: (name: string) => boolean): 
       }
       size += chunk.length;
       entry.size += chunk.length;
-      if (size > MAX_UNPACKED || (file.name.endsWith('.json') && entry.size > MAX_WORDS)) {
-        isTooLarge = true;
+      if (size > MAX_UNPACKED || entry.size > most) {
+        tooLarge = Math.min(most, MAX_UNPACKED);
         file.terminate();
       } else {
         entry.chunks.push(chunk);
@@ -99,13 +98,12 @@ export function unpack(bytes: Uint8Array, isWanted: (name: string) => boolean): 
   });
   unzip.register(UnzipInflate);
   try {
-    for (let at = 0; at < bytes.length && !isTooLarge; at += 65_536)
+    for (let at = 0; at < bytes.length && tooLarge === 0; at += 65_536)
       unzip.push(bytes.subarray(at, at + 65_536), at + 65_536 >= bytes.length);
   } catch (error) {
     broken = String(error);
   }
-  if (isTooLarge)
-    return no('too-large', `more than ${(size > MAX_UNPACKED ? MAX_UNPACKED : MAX_WORDS) / 1e6} MB unpacked`);
+  if (tooLarge > 0) return no('too-large', `more than ${tooLarge / 1e6} MB unpacked`);
   const isShort = [...found.values()].some((entry) => !entry.isDone);
   if (broken !== '' || isShort) return no('damaged', broken || 'the archive ends too early');
   const files = new Map<string, Uint8Array>();

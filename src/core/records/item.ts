@@ -9,6 +9,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   Matches,
@@ -17,7 +18,6 @@ import {
   Min,
   MinLength,
   ValidateNested,
-  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, PHOTO_PATTERN, type ItemId, type PhotoId, type StationId } from './ids.ts';
 

@@ -6,6 +6,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   Matches,
@@ -14,7 +15,6 @@ import {
   Min,
   MinLength,
   ValidateNested,
-  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type PlaceId } from './ids.ts';
 import { Label } from './label.ts';

@@ -4,6 +4,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   Matches,
@@ -11,7 +12,6 @@ import {
   MaxLength,
   Min,
   ValidateNested,
-  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type LotId, type PlaceId, type PlanId } from './ids.ts';
 import { STOW_FORMS, type StowForm } from './item.ts';

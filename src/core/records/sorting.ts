@@ -6,6 +6,7 @@ import {
   IsArray,
   IsIn,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
@@ -13,7 +14,6 @@ import {
   Min,
   MinLength,
   ValidateNested,
-  IsObject,
 } from 'class-validator';
 import { ID_PATTERN, type LotId } from './ids.ts';
 import type { Kind } from './item.ts';

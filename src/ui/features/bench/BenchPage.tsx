@@ -6,7 +6,6 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { Unanswered } from '../../components/Unanswered.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -24,6 +23,7 @@ const SaveReminder = lazy(async () => ({
   default: (await import('./SaveReminder.tsx')).SaveReminder,
 }));
 const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
+const Unanswered = lazy(async () => ({ default: (await import('../../components/Unanswered.tsx')).Unanswered }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
@@ -134,7 +134,9 @@ export function BenchPage() {
           )}
           {again && (
             <Listed title="Over full">
-              <Unanswered again={again} />
+              <Suspense>
+                <Unanswered again={again} />
+              </Suspense>
             </Listed>
           )}
           {over !== null && over.length > 0 && (

@@ -7,6 +7,7 @@ import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { photoStore, useApp, useHousehold, world } from '../../state/app.ts';
 import type { Thing } from '../../state/appState.ts';
+import { withNewIds } from '../../state/newThing.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getUsualStations } from '../../state/derived.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
@@ -48,7 +49,8 @@ function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameter
     photos: [shot.photo.id],
     ...(isCloth && { print: line.sketch.print ?? shot.print }),
   };
-  const ids = { itemId: `${shot.id}-${shot.photo.id}` as ItemId, lotId: `lot-${shot.id}` as LotId };
+  // Until it is taken in.
+  const ids = { itemId: shot.id as ItemId, lotId: shot.id as LotId };
   const made = completeSketch(sketch, {
     ...ids,
     nowMs: world.nowMs(),
@@ -108,9 +110,8 @@ export function PhotosPage() {
   const takeIn = async () => {
     setSaving(true);
     const things = ready.map((shot) => {
-      const { item, lot } = drafts.get(shot.id)!.thing!;
-      const id = world.createId() as ItemId;
-      return { item: { ...item, id }, lots: [{ ...lot, id: world.createId() as LotId, itemId: id }] };
+      const { item, lot } = withNewIds(drafts.get(shot.id)!.thing!);
+      return { item, lots: [lot] };
     });
     const kept = await photoStore.savePhotos(ready.flatMap((shot) => shot.photo ?? []));
     if (!kept.ok) tell({ tone: 'fault', text: wordStoreFault(kept.fault), canUndo: false });

@@ -8,6 +8,7 @@ import { TwinHint } from './TwinHint.tsx';
 import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { withNewIds } from '../../state/newThing.ts';
 import type { Thing } from '../../state/appState.ts';
 import { getUsualStations } from '../../state/derived.ts';
 import {
@@ -35,6 +36,9 @@ interface QuickLineProps {
 const HOW =
   'What you typed and, where you typed nothing, what is usual for its kind; its package and weight are worked out from those.';
 
+/** While it is typed; what is taken in has ids of its own. */
+const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
+
 /** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
 export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
   const household = useHousehold();
@@ -46,20 +50,18 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const [text, setText] = useState(typed);
   const [last, setLast] = useState('');
   const [isTried, setTried] = useState(false);
-  // Of what is shown while it is typed; what is taken in has ids of its own.
-  const [ids] = useState(createIds);
   const isEmpty = text.trim() === '';
 
   const line = useMemo(() => parseLine(text, { kind, units }), [text, kind, units]);
   const made = useMemo(() => {
     const birth: Birth = {
-      ...ids,
+      ...TYPED,
       nowMs: world.nowMs(),
       stationId: getUsualStations(household)(line.sketch.kind),
       settings: household.settings,
     };
     return completeSketch(line.sketch, birth);
-  }, [line, ids, household]);
+  }, [line, household]);
   const needsAmount = line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
   const problem = line.faults[0]
     ? wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd')
@@ -74,7 +76,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const takeIn = async () => {
     setTried(true);
     if (problem !== null || !made.ok) return;
-    const { item, lot } = withPromise(withIds(made.value, createIds()), line.reservedFor);
+    const { item, lot } = withPromise(withNewIds(made.value), line.reservedFor);
     // The next line begins at once, while this one is still being kept.
     setText('');
     setTried(false);
@@ -94,7 +96,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   });
   const openForm = () => {
     if (!made.ok) return setTried(true);
-    const draft = withPromise(withIds(made.value, createIds()), line.reservedFor);
+    const draft = withPromise(withNewIds(made.value), line.reservedFor);
     show({ type: 'newItem', kind: made.value.item.kind, draft });
     setText('');
   };
@@ -190,15 +192,6 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
       />
     </form>
   );
-}
-
-function createIds() {
-  return { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
-}
-
-/** Two lines taken in quickly one after the other are two things, whatever was drawn in between. */
-function withIds({ item, lot }: Thing, { itemId, lotId }: ReturnType<typeof createIds>): Thing {
-  return { item: { ...item, id: itemId }, lot: { ...lot, id: lotId, itemId } };
 }
 
 /** What the line promised the thing to: all of it. */
