@@ -9,15 +9,14 @@ import {
   findLot,
   scoreWith,
 } from '../solver/explain/index.ts';
-import { computePlaceState } from '../core/drawing/index.ts';
-import type { PlaceId } from '../core/records/index.ts';
+import { findOverloads } from '../core/room/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { serveLine } from './desk.ts';
 import { Told, type News } from './news.ts';
 import type { Questions, QuestionName, ToExplainer } from './protocol.ts';
-import { groupLotsByPlace } from '../core/whereabouts/index.ts';
+import { listStrained } from '../core/whereabouts/index.ts';
 
 /** So many places are offered to choose from. */
 const HOMES = 6;
@@ -32,18 +31,14 @@ function know() {
 }
 
 /** Asked of what is recorded alone, without all that a plan would need. */
-function listOverFull(): PlaceId[] {
+function listAllStrained(): Questions['strained']['answer'] {
   const { household } = told;
   const tree = createPlaceTree(household.places);
-  const inside = groupLotsByPlace(household, 'is');
-  return tree.leaves.flatMap((place) => {
-    const lots = inside.get(place.id);
-    return lots && computePlaceState(household, tree, place, lots, 'is').isOverFull ? [place.id] : [];
-  });
+  return { ...listStrained(household, tree), heavy: findOverloads(household, tree) };
 }
 
 function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer'] {
-  if (name === 'overFull') return listOverFull();
+  if (name === 'strained') return listAllStrained();
   const { facts, offered } = (known ??= know());
   switch (name) {
     case 'why':

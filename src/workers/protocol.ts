@@ -18,8 +18,9 @@ import type {
   Score,
   StationId,
 } from '../core/records/index.ts';
-import type { ArrangeOptions, Piece, Worth } from '../core/room/index.ts';
+import type { ArrangeOptions, Piece, PlaceLoad, Worth } from '../core/room/index.ts';
 import type { Step } from '../core/moves/index.ts';
+import type { Strained } from '../core/whereabouts/index.ts';
 import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict } from '../solver/explain/index.ts';
@@ -186,8 +187,8 @@ export interface Questions {
   verdicts: { ask: LotId; answer: readonly Verdict[] };
   /** What would come of putting a whole group into each place. */
   groupVerdicts: { ask: string; answer: readonly GroupVerdict[] };
-  /** Places that do not really take what lies in them now. */
-  overFull: { ask: null; answer: readonly PlaceId[] };
+  /** Places that hold or carry more than they should. */
+  strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
   /** Today's arrangement, scored like a plan. */
   today: { ask: null; answer: Score };
   /** What each estimate makes of today's seconds a month. */

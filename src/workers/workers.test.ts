@@ -251,7 +251,7 @@ describe('the explainer', () => {
     expect(((await asked(line, { name: 'homes', about: lot.id })) as readonly unknown[]).length).toBeGreaterThan(0);
     expect(await asked(line, { name: 'today', about: null })).toMatchObject({ seconds: expect.any(Number) });
     // A place that takes its things is not over full; one with twice as many is.
-    const over = (await asked(line, { name: 'overFull', about: null })) as readonly string[];
+    const { full: over } = (await asked(line, { name: 'strained', about: null })) as { full: readonly string[] };
     const tree = createPlaceTree(household.places);
     for (const place of tree.leaves) {
       const inside = [...household.lots.values()].filter((one) => one.placeId === place.id);

@@ -42,7 +42,7 @@ export {
   listKept,
 } from './planActs.ts';
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
-export { type PutVerdict, createPutInto, isOverFull, judgePut } from './putActs.ts';
+export { type PutVerdict, createPutInto, judgePut } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createSort, createSplit } from './sortActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';

@@ -1,12 +1,12 @@
-import { computeShare } from '../packing/index.ts';
 import { takesRoom, type Household, type LotId, type PlaceId, type Plan, type PlanId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
+import type { Package } from '../measure/index.ts';
 import { computeSpace, type PlaceTree } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createChange } from '../daybook/index.ts';
 import type { Change } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { computePresentPackage } from '../whereabouts/index.ts';
+import { computeFill, computePresentPackage } from '../whereabouts/index.ts';
 
 /** So many plans are kept beside each other; more would not be compared. */
 export const MOST_KEPT = 4;
@@ -53,7 +53,7 @@ export interface PlanStanding {
 export function computePlanStanding(household: Household, tree: PlaceTree, plan: Plan): PlanStanding {
   const leaves = new Set(tree.leaves.map((place) => place.id));
   const known = new Set([...plan.assignments, ...plan.unplaced].map((one) => one.lotId));
-  const fill = new Map<PlaceId, number>();
+  const inside = new Map<PlaceId, Package[]>();
   let [moves, goneLots, gonePlaces] = [0, 0, 0];
   for (const { lotId, placeId, form } of plan.assignments) {
     const lot = household.lots.get(lotId);
@@ -67,14 +67,15 @@ export function computePlanStanding(household: Household, tree: PlaceTree, plan:
     }
     if (lot.placeId !== placeId || lot.form !== form) moves += 1;
     const pkg = computePresentPackage(household, lot, form);
-    const share = pkg ? computeShare(pkg, computeSpace(tree, tree.places.get(placeId)!)) : null;
-    fill.set(placeId, (fill.get(placeId) ?? 0) + (share?.ok ? share.share : 1));
+    if (pkg) inside.set(placeId, [...(inside.get(placeId) ?? []), pkg]);
   }
   const newLots = [...household.lots.values()].filter((lot) => takesRoom(lot) && !known.has(lot.id));
   const { fillTarget } = household.settings;
   return {
     moves,
-    overTarget: [...fill.values()].filter((one) => one > fillTarget + 1e-9).length,
+    overTarget: [...inside].filter(
+      ([id, packages]) => computeFill(packages, computeSpace(tree, tree.places.get(id)!)) > fillTarget + 1e-9,
+    ).length,
     newLots: newLots.map((lot) => lot.id),
     goneLots,
     gonePlaces,

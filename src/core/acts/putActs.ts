@@ -6,7 +6,7 @@ import { computeSpace, type PlaceTree } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createMove, createPutBack } from './lotActs.ts';
 import { applyChanges } from '../daybook/fold.ts';
-import { computeContents, computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
+import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** How a place takes some things beside what lies in it now. */
 export interface PutVerdict {
@@ -47,12 +47,6 @@ export function judgePut(
     return able?.form ?? null;
   });
   return { isFit: !forms.includes(null) && packPlace(packed, space).status === 'packed', forms };
-}
-
-/** Whether what is in a place really lies in it. */
-export function isOverFull(household: Household, tree: PlaceTree, placeId: PlaceId): boolean {
-  const lots = groupLotsByPlace(household, 'is').get(placeId) ?? [];
-  return lots.length > 0 && computeContents(household, tree, placeId, lots).spots === null;
 }
 
 /**

@@ -1,13 +1,7 @@
 import type { Place } from '../records/index.ts';
 import type { StoodBox } from '../storage/index.ts';
+import type { PlaceState } from '../whereabouts/index.ts';
 import type { Figure, Shape } from './shapes.ts';
-
-export interface PlaceState {
-  readonly fill: number;
-  readonly freeMm: number | null;
-  readonly isOverFull: boolean;
-  readonly lots: number;
-}
 
 /** The mark of a place that is over full, along its upper edge. */
 export function zigzag(x: number, y: number, width: number): Shape {

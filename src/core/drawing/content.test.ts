@@ -124,18 +124,18 @@ describe('what is in a compartment', () => {
     const lots = cloths.map((cloth, order) => createLot(cloth, 'cube-A1', { order }));
     // Fourteen stacks of 32 mm are 448 mm; the cube is 350 high and one pile wide.
     const { figures, places } = draw(cube, cloths, lots);
-    expect(places.get('cube-A1' as PlaceId)).toMatchObject({ isOverFull: true, lots: 14, freeMm: null });
+    expect(places.get('cube-A1' as PlaceId)).toMatchObject({ isOverFull: true, lots: 14, widthLeftMm: null });
     expect(figures.flatMap((figure) => figure.shapes).filter((shape) => shape.ink === 'overFull')).toHaveLength(1);
     const drawn = cloths.map((cloth) => figureOf(figures, `lot-${cloth.id}`));
     for (const figure of drawn) expect(figure.width).toBeCloseTo(drawn[0]!.width, 9);
   });
 
-  it('leaves free what is free', () => {
+  it('tells the width that is left beside a pile', () => {
     const cloth = createCloth('cloth');
     const { places } = draw(cube, [cloth], [createLot(cloth, 'cube-A1')]);
     // (1114 - 4 × 16) / 3 = 350 mm wide, a pile of 300 in it.
-    expect(places.get('cube-A1' as PlaceId)!.freeMm).toBeCloseTo(50, 9);
-    expect(places.get('cube-C1' as PlaceId)).toEqual({ fill: 0, freeMm: 350, isOverFull: false, lots: 0 });
+    expect(places.get('cube-A1' as PlaceId)!.widthLeftMm).toBeCloseTo(50, 9);
+    expect(places.get('cube-C1' as PlaceId)).toMatchObject({ fill: 0, widthLeftMm: 350, isOverFull: false, lots: 0 });
   });
 });
 

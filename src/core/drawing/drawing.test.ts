@@ -31,13 +31,13 @@ describe('a wall', () => {
     }
   });
 
-  it('marks what is over full, and says what is free', () => {
+  it('marks what is over full, and says what width is left', () => {
     const over = [...drawing.places.values()].filter((state) => state.isOverFull);
     expect(over.length).toBeGreaterThan(0);
     const zigzags = drawing.figures.flatMap((one) => one.shapes).filter((shape) => shape.ink === 'overFull');
     expect(zigzags).toHaveLength(over.length);
     for (const state of drawing.places.values())
-      if (state.freeMm !== null) expect(state.freeMm).toBeGreaterThanOrEqual(0);
+      if (state.widthLeftMm !== null) expect(state.widthLeftMm).toBeGreaterThanOrEqual(0);
   });
 
   it('has reach bands that leave no gap', () => {

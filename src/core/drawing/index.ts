@@ -1,4 +1,3 @@
 export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
-export type { PlaceState } from './closed.ts';
-export { computePlaceState, computeWallDrawing, type WallDrawing, type WallView } from './wall.ts';
+export { computeWallDrawing, type WallDrawing, type WallView } from './wall.ts';
 export { findWheelCell, layOutWheel, type WheelCell } from './wheel.ts';

@@ -1,11 +1,10 @@
-import { computeShare } from '../packing/index.ts';
-import type { Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
+import type { Household, LotId, Place, PlaceId } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor } from '../storage/bands.ts';
-import { computeSpace, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
-import { covers, drawClosed, drawTab, zigzag, type PlaceState } from './closed.ts';
+import { standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
+import { covers, drawClosed, drawTab, zigzag } from './closed.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
-import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
+import { computeContents, computePlaceState, groupLotsByPlace, type PlaceState } from '../whereabouts/index.ts';
 
 /** A wall front on, in mm. Figures come in the order they are drawn: units, their places, the lots in them. */
 export interface WallDrawing {
@@ -24,27 +23,6 @@ export type WallView = 'is' | 'home';
 const MARGIN_ABOVE_MM = 60;
 const ROD_MM = 28;
 const ROD_BELOW_MM = 60;
-
-/** How full a place is, and whether what is in it can really lie there. */
-export function computePlaceState(
-  household: Household,
-  tree: PlaceTree,
-  place: Place,
-  lots: readonly Lot[],
-  which: WallView,
-): PlaceState {
-  const space = computeSpace(tree, place);
-  const { contents, spots } = computeContents(household, tree, place.id, lots, which);
-  let fill = 0;
-  for (const { pkg } of contents) {
-    const fit = computeShare(pkg, space);
-    fill += fit.ok ? fit.share : 1;
-  }
-  const isOverFull = contents.length > 0 && (spots === null || fill > 1 + 1e-9);
-  const isShelf = space.mode === 'line' && space.rowsRun === 'x';
-  const end = isShelf && spots ? Math.max(0, ...spots.map((spot) => spot.xMm + spot.widthMm)) : null;
-  return { fill, freeMm: end === null ? null : Math.max(0, space.widthMm - end), isOverFull, lots: contents.length };
-}
 
 function drawUnit(unit: Place, wallHeight: number): Figure | null {
   const spec = unit.unit;

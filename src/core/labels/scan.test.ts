@@ -3,7 +3,8 @@ import { createHousehold, createLot, createThing, createUnit } from '../../../te
 import type { Household, LotId, PlaceId } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { assignCodes, createCode, createLabelled, readScan, STAMMER_MS, type LastScan } from './index.ts';
-import { createPutInto, createTakeOut, isOverFull, judgePut } from '../acts/index.ts';
+import { createPutInto, createTakeOut, judgePut } from '../acts/index.ts';
+import { listStrained } from '../whereabouts/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { type Draft } from '../daybook/index.ts';
 
@@ -101,7 +102,7 @@ describe('putting into a place', () => {
       more.map((item, i) => createLot(item, i < 2 ? A1 : null)),
     );
     const fullTree = createPlaceTree(full.places);
-    expect(isOverFull(full, fullTree, A1)).toBe(false);
+    expect(listStrained(full, fullTree).full).toEqual([]);
     const rest = more.slice(2).map((item) => `lot-${item.id}` as LotId);
     expect(judgePut(full, fullTree, rest, A1)?.isFit).toBe(false);
     expect(judgePut(full, fullTree, rest, 'ghost' as PlaceId)).toBeNull();

@@ -9,7 +9,15 @@ export { fromPositions, listMoved, toPositions } from './positions.ts';
 export { listFetches, listPieces } from './pieces.ts';
 export { Arranger, computeWorth, type ArrangeOptions, type Fetch, type Worth } from './arrange.ts';
 export { fromWallSteps, getHeadingDeg, toWallSteps, type WallStep } from './steps.ts';
-export { computeLoads, computeOwnMassG, findLoadFaults, type LoadFinding, type UnitLoad } from './load.ts';
+export {
+  computeLoads,
+  computeOwnMassG,
+  findLoadFaults,
+  findOverloads,
+  type LoadFinding,
+  type PlaceLoad,
+  type UnitLoad,
+} from './load.ts';
 export {
   computeCircuits,
   findPowerFaults,

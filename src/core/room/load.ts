@@ -156,6 +156,21 @@ export function computeLoads(household: Household, tree: PlaceTree, roomId: Plac
   return tree.getChildren(roomId).flatMap((place) => (place.unit ? [weighUnit(household, tree, place, byPlace)] : []));
 }
 
+/** Compartments, bins and whole pieces in any room that carry more than they may, the worst first. */
+export function findOverloads(household: Household, tree: PlaceTree): PlaceLoad[] {
+  const byPlace = groupLotsByPlace(household, 'is');
+  const loads = [...tree.places.values()].flatMap((place) =>
+    place.unit ? [weighUnit(household, tree, place, byPlace)] : [],
+  );
+  return loads
+    .flatMap(({ unitId, contentG, slots, bins }) => {
+      const limitG = tree.places.get(unitId)!.unit!.loadG ?? Infinity;
+      return [...slots, ...bins, { placeId: unitId, massG: contentG, limitG }];
+    })
+    .filter(({ massG, limitG }) => massG > limitG + SLACK_G)
+    .toSorted((a, b) => b.massG / b.limitG - a.massG / a.limitG);
+}
+
 /** Something that is too heavy or can fall. */
 export interface LoadFinding {
   readonly code: 'slot-load' | 'unit-load' | 'bin-load' | 'bin-lift' | 'anchor' | 'drawers-tip';

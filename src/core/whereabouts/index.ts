@@ -1,4 +1,5 @@
 export { type Around, computeAround } from './around.ts';
+export { type PlaceState, type Strained, computeFill, computePlaceState, listStrained } from './fullness.ts';
 export {
   type Content,
   type PlaceContents,

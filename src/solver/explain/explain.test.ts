@@ -1,5 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { createMove } from '../../core/acts/index.ts';
+import { after } from '../../../tests/acts.ts';
 import { packPlace } from '../../core/packing/index.ts';
+import { createPlaceTree } from '../../core/storage/index.ts';
+import { computePlaceState, groupLotsByPlace } from '../../core/whereabouts/index.ts';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts, getOptionPackage, getPlaceOf, listOptions } from '../model/index.ts';
@@ -28,6 +32,22 @@ describe('another home', () => {
       for (const [i, home] of homes.entries())
         if (i > 0) expect(home.moreSeconds).toBeGreaterThanOrEqual(homes[i - 1]!.moreSeconds);
     }
+  });
+
+  it('fills a place as the ticket tells it afterwards', () => {
+    let told = 0;
+    for (let l = 0; l < facts.lots.length; l += 5)
+      for (const { placeId, form, fill } of computeHomes(facts, offered, l, 3)) {
+        // A thing that is out counts at its home when one asks for room, and not in what lies there.
+        if ([...household.lots.values()].some((lot) => lot.homeId === placeId && lot.placeId !== placeId)) continue;
+        const moved = after(household, (now) => createMove(now, facts.lots[l]!.id, placeId, form, 1));
+        const tree = createPlaceTree(moved.places);
+        const inside = groupLotsByPlace(moved, 'is').get(placeId)!;
+        const state = computePlaceState(moved, tree, tree.places.get(placeId)!, inside, 'is');
+        expect(state.fill).toBeCloseTo(Math.min(1, fill), 6);
+        told += 1;
+      }
+    expect(told).toBeGreaterThan(10);
   });
 
   it('is none where the whole unit can carry no more', () => {

@@ -1,7 +1,6 @@
 import { memo } from 'react';
 import type { Figure, WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
-import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount, wordReach } from '../text/index.ts';
 import { ShapeView } from './ShapeView.tsx';
 
@@ -115,7 +114,6 @@ const Backdrop = memo(function Backdrop({
 interface WallFiguresProps {
   readonly drawing: WallDrawing;
   readonly scale: number;
-  readonly units: UnitSystem;
   readonly chosenPlace: PlaceId | null;
   readonly hasMargin: boolean;
   readonly namePlace: (id: PlaceId) => string;
@@ -127,16 +125,7 @@ interface WallFiguresProps {
  * All that is drawn of a wall. Choosing something draws only what was and is chosen anew: presses are taken where
  * they bubble up to.
  */
-export function WallFigures({
-  drawing,
-  scale,
-  units,
-  chosenPlace,
-  hasMargin,
-  namePlace,
-  onPlace,
-  onLot,
-}: WallFiguresProps) {
+export function WallFigures({ drawing, scale, chosenPlace, hasMargin, namePlace, onPlace, onLot }: WallFiguresProps) {
   const press = (target: EventTarget) => {
     const hit = (target as Element).closest<SVGElement>('[data-lot], [data-place]');
     if (hit?.dataset['lot']) onLot(hit.dataset['lot'] as LotId);
@@ -145,9 +134,8 @@ export function WallFigures({
   };
   const describe = (id: PlaceId) => {
     const state = drawing.places.get(id);
-    const free = state?.freeMm ?? null;
     const words = state
-      ? `${wordCount(state.lots, 'lot')}${state.isOverFull ? ', over full' : free === null ? '' : `, ${formatSize(free, units)} free`}`
+      ? `${wordCount(state.lots, 'lot')}${state.isOverFull ? ', over full' : state.lots === 0 ? '' : `, ${Math.round(state.fill * 100)} % full`}`
       : '';
     return `${namePlace(id)}: ${words}`;
   };

@@ -85,10 +85,7 @@ export function WallView(props: WallViewProps) {
             className="block shrink-0 select-none"
           >
             <g transform={`translate(${left} 0)`}>
-              <WallFigures
-                {...{ drawing, scale, units, chosenPlace, namePlace, onPlace, onLot }}
-                hasMargin={!isNarrow}
-              />
+              <WallFigures {...{ drawing, scale, chosenPlace, namePlace, onPlace, onLot }} hasMargin={!isNarrow} />
               <Marks {...{ drawing, scale, units, chosenPlace, chosenLot }} />
               <ScaleContext value={scale}>{overlay}</ScaleContext>
             </g>
@@ -106,13 +103,13 @@ export function WallView(props: WallViewProps) {
 
 type MarksProps = Pick<WallViewProps, 'drawing' | 'units' | 'chosenPlace' | 'chosenLot'> & { scale: number };
 
-/** What is chosen, outlined, with the room that is free in it. */
+/** What is chosen, outlined, with the width that is left in it. */
 function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
   const chosen = chosenLot
     ? drawing.figures.find((figure) => figure.kind === 'lot' && figure.id === chosenLot)
     : undefined;
   const place = drawing.figures.find((figure) => figure.kind === 'place' && figure.id === chosenPlace);
-  const free = chosenPlace ? drawing.places.get(chosenPlace)?.freeMm : null;
+  const free = chosenPlace ? drawing.places.get(chosenPlace)?.widthLeftMm : null;
   return (
     <g pointerEvents="none">
       {place && (
@@ -145,7 +142,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
             strokeWidth="3"
             paintOrder="stroke"
           >
-            {formatSize(free, units)} free
+            {formatSize(free, units)} left
           </text>
         </>
       )}

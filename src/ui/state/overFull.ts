@@ -1,16 +1,25 @@
 import type { PlaceId } from '../../core/records/index.ts';
 import { formatPlaceName } from '../../core/storage/index.ts';
+import { computePlaceState } from '../../core/whereabouts/index.ts';
+import { formatMass } from '../../core/units/index.ts';
 import { useApp } from './app.ts';
 import { getTree } from './derived.ts';
-import { isOverFull } from '../../core/acts/index.ts';
+import { getLotsByPlace } from './whereabouts.ts';
 
-/** After something was put into places: says which of them is over full now, for it was done all the same. */
+/** After something was put into places: says which of them hold or carry too much now, for it was done all the same. */
 export function tellOverFull(placeIds: readonly PlaceId[], done: string): void {
   const { household, tell } = useApp.getState();
   if (!household) return;
   const tree = getTree(household);
-  const full = [...new Set(placeIds)].filter((id) => isOverFull(household, tree, id));
-  if (full.length === 0) return;
-  const names = full.map((id) => formatPlaceName(tree, id)).join(', ');
-  tell({ tone: 'fault', text: `${done} Now ${names} is over full: what is in it does not lie in it.`, canUndo: true });
+  const { units } = household.settings;
+  const said = [...new Set(placeIds)].flatMap((id) => {
+    const place = tree.places.get(id);
+    if (!place) return [];
+    const state = computePlaceState(household, tree, place, getLotsByPlace(household).get(id) ?? [], 'is');
+    const name = formatPlaceName(tree, id);
+    if (state.isOverFull) return `Now ${name} is over full: what is in it does not lie in it.`;
+    if (!state.isTooHeavy) return [];
+    return `Now ${name} is too heavy: ${formatMass(state.massG, units)} where it carries ${formatMass(state.loadG, units)}.`;
+  });
+  if (said.length > 0) tell({ tone: 'fault', text: `${done} ${said.join(' ')}`, canUndo: true });
 }

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -23,7 +23,7 @@ const SaveReminder = lazy(async () => ({
   default: (await import('./SaveReminder.tsx')).SaveReminder,
 }));
 const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
-const Unanswered = lazy(async () => ({ default: (await import('../../components/Unanswered.tsx')).Unanswered }));
+const StrainedLists = lazy(async () => ({ default: (await import('./StrainedLists.tsx')).StrainedLists }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
@@ -32,11 +32,12 @@ export function BenchPage() {
   const [nowMs] = useState(() => world.nowMs());
   const navigate = useNavigate();
   const show = useApp((state) => state.show);
-  const tree = getTree(household);
   const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
-  const { answer: over, again } = useAnswer(household, 'overFull', null);
+  const strained = useAnswer(household, 'strained', null);
+  const over = strained.answer && strained.answer.full.length;
+  const heavy = strained.answer?.heavy.length ?? 0;
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
-  const isClear = out.length + homeless.length + missing.length + waiting.length + (over?.length ?? 0) + toCarry === 0;
+  const isClear = out.length + homeless.length + missing.length + waiting.length + (over ?? 0) + heavy + toCarry === 0;
   const isSaveDue = useSaveDue();
   return (
     <Page
@@ -55,8 +56,8 @@ export function BenchPage() {
             how="Things that no plan and no hand has given a place yet."
           />
           <Figure
-            value={over === null ? '…' : String(over.length)}
-            label={over?.length === 1 ? 'place over full' : 'places over full'}
+            value={over === null ? '…' : String(over)}
+            label={over === 1 ? 'place over full' : 'places over full'}
             how="Places whose things do not really go in together: each was packed with what lies in it."
           />
           <Figure
@@ -132,38 +133,8 @@ export function BenchPage() {
               <Rest count={missing.length - LISTED} />
             </Listed>
           )}
-          {again && (
-            <Listed title="Over full">
-              <Suspense>
-                <Unanswered again={again} />
-              </Suspense>
-            </Listed>
-          )}
-          {over !== null && over.length > 0 && (
-            <Listed title="Over full">
-              <ul>
-                {over.slice(0, LISTED).map((id) => (
-                  <li key={id} className="dotted-row">
-                    <button
-                      type="button"
-                      className="min-h-11 w-full py-1 text-left hover:bg-linen md:min-h-9"
-                      onClick={() => show({ type: 'place', id })}
-                    >
-                      {formatPlaceName(tree, id)}
-                    </button>
-                  </li>
-                ))}
-              </ul>
-              <Rest count={over.length - LISTED} />
-              <p className="mt-1 text-sm text-stone">
-                <Link to="/fit" className="text-woad underline">
-                  Fit
-                </Link>{' '}
-                finds room.
-              </p>
-            </Listed>
-          )}
           <Suspense>
+            <StrainedLists {...strained} />
             <DriftedLabels />
           </Suspense>
           {due.length > 0 && (

@@ -11,6 +11,7 @@ import { useChoices } from '../../state/choices.ts';
 import { getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
+import type { Questions } from '../../../workers/protocol.ts';
 import { useFitRun } from './fitRun.ts';
 import { wordStale } from '../../text/stale.ts';
 import { Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
@@ -50,6 +51,7 @@ export function PlanTicket({ moves }: { moves: number }) {
   const navigate = useNavigate();
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const { answer: today, again } = useAnswer(household, 'today', null);
+  const { answer: strained } = useAnswer(household, 'strained', null);
   const { toMove, out, homeless } = getStrays(household);
   // Once a plan is adopted, what lies out waits to be carried too: new things have never had a place.
   const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== undefined);
@@ -111,6 +113,9 @@ export function PlanTicket({ moves }: { moves: number }) {
             plan={plan?.score ?? null}
             unplaced={plan?.unplaced.length ?? 0}
             homeless={homeless}
+            findings={checks?.findings ?? 0}
+            strained={strained}
+            crowded={plan && computePlanStanding(household, getTree(household), plan).overTarget}
           />
         </>
       )}
@@ -319,9 +324,16 @@ interface ComparisonProps {
   readonly plan: Score | null;
   readonly unplaced: number;
   readonly homeless: number;
+  /** What the checker found against the plan; one that was kept had none. */
+  readonly findings: number;
+  readonly strained: Questions['strained']['answer'] | null;
+  /** Places that the plan fills beyond what is wanted. */
+  readonly crowded: number | null;
 }
 
-function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
+function Comparison({ today, plan, unplaced, homeless, findings, strained, crowded }: ComparisonProps) {
+  const { fillTarget } = useHousehold().settings;
+  const target = Math.round(fillTarget * 100);
   return (
     <table className="tabular mt-2 w-full">
       <thead className="text-sm text-stone">
@@ -357,6 +369,18 @@ function Comparison({ today, plan, unplaced, homeless }: ComparisonProps) {
           how="Lots that take room and have no place of their own; in the plan, those that fit nowhere, each with its reason."
           today={String(homeless)}
           plan={plan && String(unplaced)}
+        />
+        <HowRow
+          name="Places over full or too heavy"
+          how="Places whose things do not lie in them when they are packed, and places, bins and pieces with more weight in them than they are said to carry. A plan has neither, or it is not shown."
+          today={strained ? String(new Set([...strained.full, ...strained.heavy.map((one) => one.placeId)]).size) : '…'}
+          plan={plan && String(findings)}
+        />
+        <HowRow
+          name={`Places more than ${target} % full`}
+          how={`House says to leave ${100 - target} % of each place free. A plan goes beyond that where it costs more time to keep to it; each place over it is counted.`}
+          today={strained ? String(strained.crowded.length) : '…'}
+          plan={crowded === null ? null : String(crowded)}
         />
         <HowRow
           name="Cautions"

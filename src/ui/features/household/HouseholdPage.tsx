@@ -145,7 +145,7 @@ function SettingsForm() {
           <TextField key={field} label={label} {...fieldOf(field)} />
         ))}
         <TextField label="A small member’s height" hint="Empty: nobody’s reach but yours" {...fieldOf('small')} />
-        <TextField label="Leave free in every place, %" inputMode="numeric" {...fieldOf('fill')} />
+        <TextField label="Plans try to leave free in each place, %" inputMode="numeric" {...fieldOf('fill')} />
       </div>
       <Button look="strong" type="submit">
         Save

@@ -1,7 +1,6 @@
 import { lazy, Suspense, useContext } from 'react';
 import { Link } from 'react-router';
 import type { Household, PlaceId } from '../../../core/records/index.ts';
-import { computePlaceState } from '../../../core/drawing/index.ts';
 import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { formatMass, formatSize, formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -18,7 +17,7 @@ import { wordAmount, wordCount, wordLight, wordReach } from '../../text/index.ts
 import { wordHowMuch } from '../../text/measures.ts';
 import { explainPlaceReason } from '../../text/whys.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { computePresentPackage } from '../../../core/whereabouts/index.ts';
+import { computePlaceState } from '../../../core/whereabouts/index.ts';
 
 function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const { answer: reasons, again } = useAnswer(household, 'whyPlace', id);
@@ -43,7 +42,6 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
   const space = computeSpace(tree, place);
   const traits = computeTraits(tree, place, settings);
   const state = computePlaceState(household, tree, place, lots, 'is');
-  const massG = lots.reduce((sum, lot) => sum + (computePresentPackage(household, lot)?.massG ?? 0), 0);
   const unit = getAncestor(tree, id, 'unit')!;
   const slot = getAncestor(tree, id, 'slot')!;
   const safe = [
@@ -68,18 +66,28 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
           <Row name="Over full">
             <span className="text-madder">what is in it does not lie in it</span>
           </Row>
-        ) : state.freeMm === null ? (
-          <Row name="In use" how="What its lots take, with the air that stays between, of what it holds.">
+        ) : (
+          <Row
+            name="Full"
+            how={`What its lots take, with the air that stays between, of what it holds: of the height of its piles, of its width, of its room or of its hooks. Plans fill it to ${Math.round(settings.fillTarget * 100)} % where they can.`}
+          >
             {Math.round(state.fill * 100)} %
           </Row>
-        ) : (
-          <Row name="Free" how="Its width less the thickness of all that stands or lies in it side by side.">
-            {formatSize(state.freeMm, units)}
+        )}
+        {state.widthLeftMm !== null && (
+          <Row
+            name="Beside them"
+            how="Its width less all that stands or lies in it side by side. Piles may take more on top."
+          >
+            {formatSize(state.widthLeftMm, units)} wide
           </Row>
         )}
-        <Row name="Carries" how="What its lots weigh, added up, of what it is said to carry.">
-          <span className={massG > traits.loadG ? 'text-madder' : ''}>
-            {formatMass(massG, units)} of {formatMass(traits.loadG, units)}
+        <Row
+          name={state.isTooHeavy ? 'Too heavy' : 'Carries'}
+          how="What its lots weigh, added up, of what it is said to carry."
+        >
+          <span className={state.isTooHeavy ? 'text-madder' : ''}>
+            {formatMass(state.massG, units)} of {formatMass(state.loadG, units)}
           </span>
         </Row>
         <Row
