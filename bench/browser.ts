@@ -69,16 +69,76 @@ async function measureOpening(page: Page): Promise<number> {
   return slowest;
 }
 
+/** Opens a household of so many lots; what follows an opening has come to rest. */
+async function openLots(page: Page, address: string, lots: number): Promise<void> {
+  const bundle = Buffer.from(toBundle(createSampleHousehold(1, lots)));
+  await page.goto(`${address}/household`);
+  await page
+    .getByLabel('Yardmist file')
+    .setInputFiles({ name: 'large.yardmist.zip', mimeType: 'application/zip', buffer: bundle });
+  await page.getByRole('button', { name: 'Open it' }).click({ timeout: 120_000 });
+  await page.getByText('Opened Heron Loft.').waitFor({ timeout: 120_000 });
+}
+
+/** Times that a thing is taken out and put back by the keys. */
+const ACTS = 8;
+
+/** The longest task of taking out and undoing in the stash, on the bench and on the wall, and the median from key to notice, ms. */
+async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeMs: number; saveMs: number }> {
+  return withPage(async (page, address) => {
+    await openLots(page, address, lots);
+    const times: number[] = [];
+    let longestMs = 0;
+    for (const key of ['2', '1', '4']) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(lots > 1000 ? 7000 : 2000);
+      if (key === '2') {
+        await page.locator('[data-lot]').first().click();
+        await page.waitForTimeout(2000);
+      }
+      const act = async () => {
+        const startMs = Date.now();
+        await page.keyboard.press('t');
+        await page.getByText(/^Took out /).waitFor();
+        times.push(Date.now() - startMs);
+        await page.waitForTimeout(1500);
+        await page.keyboard.press('u');
+        await page.getByText(/^Took back: /).waitFor();
+        await page.waitForTimeout(1500);
+      };
+      // What is loaded for the first act of a screen is not measured.
+      await act();
+      const told = await watchTasks(page);
+      for (let n = 0; n < ACTS; n += 1) await act();
+      const screenMs = await told();
+      if (process.env['DETAIL']) console.error('act', lots, key, Math.round(screenMs));
+      longestMs = Math.max(longestMs, screenMs);
+    }
+    await page.keyboard.press('9');
+    await page.waitForTimeout(3000);
+    const told = await watchTasks(page);
+    const saved = page.waitForEvent('download', { timeout: 120_000 });
+    await page.getByRole('button', { name: 'Save everything to a file' }).click();
+    await saved;
+    return { longestMs, noticeMs: times.toSorted((a, b) => a - b)[times.length >> 1]!, saveMs: await told() };
+  });
+}
+
+/** An act redraws what it touches: how long the page does not answer, in a very large stash and beside an ordinary one. */
+export async function measureActs(): Promise<Figure[]> {
+  const large = await measureActsOf(20_000);
+  const small = await measureActsOf(320);
+  return [
+    { name: 'app.act.20000.longest_task_ms', value: large.longestMs, unit: 'ms' },
+    { name: 'app.act.20000_over_320', value: large.noticeMs / small.noticeMs, unit: 'times' },
+    { name: 'app.save.20000.longest_task_ms', value: large.saveMs, unit: 'ms' },
+  ];
+}
+
 /** Twenty thousand lots, scrolled by the wheel of a mouse from end to end in each view that scrolls. */
 export async function measureScroll(): Promise<Figure[]> {
-  const bundle = Buffer.from(toBundle(createSampleHousehold(1, 20_000)));
   return withPage(async (page, address) => {
-    await page.goto(`${address}/household`);
-    await page
-      .getByLabel('Yardmist file')
-      .setInputFiles({ name: 'large.yardmist.zip', mimeType: 'application/zip', buffer: bundle });
-    await page.getByRole('button', { name: 'Open it' }).click({ timeout: 120_000 });
-    await page.getByText('Opened Heron Loft.').waitFor({ timeout: 120_000 });
+    await openLots(page, address, 20_000);
     await page.keyboard.press('1');
     let longest = 0;
     for (const view of ['Laid out', 'Table']) {

@@ -292,6 +292,10 @@ export const figures: readonly Bench[] = [
     measure: async () => (await import('./browser.ts')).measureScroll(),
   },
   {
+    names: ['app.act.20000.longest_task_ms', 'app.act.20000_over_320', 'app.save.20000.longest_task_ms'],
+    measure: async () => (await import('./browser.ts')).measureActs(),
+  },
+  {
     names: ['wall.3000.pan_fps', 'wall.3000.longest_task_ms', 'wall.3000.shapes'],
     measure: async () => (await import('./browser.ts')).measureWall(),
   },

@@ -163,9 +163,10 @@ export class HouseholdStore {
     if (!first || !last) return ok(null);
     const written = await this.attempt((database) =>
       database.transaction('rw', database.tables, async () => {
-        const known = await database.events.orderBy('seq').last();
+        // The key alone: a line that brought a whole household is long.
+        const [known = -1] = await database.events.orderBy('seq').reverse().limit(1).keys();
         const mark = await database.meta.get('generation');
-        if (mark?.value !== generation || (known?.seq ?? -1) !== first.event.seq - 1) return false;
+        if (mark?.value !== generation || known !== first.event.seq - 1) return false;
         await database.events.bulkAdd(passed.map((one) => one.event));
         await this.write(
           database,

@@ -1,4 +1,4 @@
-import type { Chronicle, DaybookEvent, Household } from '../core/records/index.ts';
+import { listChanged, type Chronicle, type DaybookEvent, type Household } from '../core/records/index.ts';
 
 const TABLES = ['items', 'lots', 'places', 'plans'] as const;
 type Table = (typeof TABLES)[number];
@@ -24,8 +24,8 @@ export function listNews(before: Household | null, after: Household, size: numbe
   for (const table of TABLES) {
     const known: ReadonlyMap<string, unknown> | undefined = before?.[table];
     const now: ReadonlyMap<string, unknown> = after[table];
-    for (const id of known?.keys() ?? []) if (!now.has(id)) records.push([table, id, null]);
-    for (const [id, record] of now) if (known?.get(id) !== record) records.push([table, id, record]);
+    if (known) for (const id of listChanged(known, now)) records.push([table, id, now.get(id) ?? null]);
+    else for (const [id, record] of now) records.push([table, id, record]);
   }
   const settings = before?.settings === after.settings ? null : after.settings;
   const slices = Math.max(1, Math.ceil(records.length / size));

@@ -1,6 +1,6 @@
 import MiniSearch, { type SearchResult } from 'minisearch';
 import { getColourFamily, getShade } from '../colour/index.ts';
-import type { Household, Item, Lot, LotId } from '../records/index.ts';
+import { listChanged, type Household, type Item, type Lot, type LotId } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 
 /** Words of the craft that mean the same; a search for one finds the others. */
@@ -180,31 +180,40 @@ export function createFinder(): Finder {
     },
   });
   const known = new Map<LotId, Known>();
+  /** All of it is in. */
+  let whole: Household | null = null;
+  /** Those that may have changed since. Where a thing lies is in its words, and what its item says. */
+  const listSuspects = (household: Household): Iterable<LotId> =>
+    whole && whole.items === household.items && whole.places === household.places
+      ? listChanged(whole.lots, household.lots)
+      : new Set([...known.keys(), ...household.lots.keys()]);
   return {
     sync(household, isTimeUp) {
       let tree: PlaceTree | null = null;
       let seen = 0;
-      for (const [id] of known)
-        if (household.lots.get(id) === undefined) {
+      for (const id of listSuspects(household)) {
+        const lot = household.lots.get(id);
+        const item = lot && household.items.get(lot.itemId);
+        const old = known.get(id);
+        const isIn = item !== undefined && lot?.state !== 'gone';
+        if (!old && !isIn) continue;
+        if (old && isIn && old.lot === lot && old.item === item && old.places === household.places) continue;
+        seen += 1;
+        if (seen % CHECK_EVERY === 0 && isTimeUp?.()) {
+          // Some of it is in, some is not.
+          whole = null;
+          return false;
+        }
+        if (old) {
           index.discard(id);
           known.delete(id);
         }
-      for (const lot of household.lots.values()) {
-        const item = household.items.get(lot.itemId);
-        const old = known.get(lot.id);
-        const isIn = item !== undefined && lot.state !== 'gone';
-        if (old && isIn && old.lot === lot && old.item === item && old.places === household.places) continue;
-        seen += 1;
-        if (seen % CHECK_EVERY === 0 && isTimeUp?.()) return false;
-        if (old) {
-          index.discard(lot.id);
-          known.delete(lot.id);
-        }
-        if (!isIn) continue;
+        if (!isIn || !lot) continue;
         tree ??= createPlaceTree(household.places);
         index.add(toDocument(item, lot, tree));
-        known.set(lot.id, { lot, item, places: household.places });
+        known.set(id, { lot, item, places: household.places });
       }
+      whole = household;
       return true;
     },
     find(text, limit = 12) {

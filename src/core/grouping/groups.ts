@@ -1,6 +1,7 @@
 import { COLOUR_FAMILIES, computeWheelKey } from '../colour/index.ts';
 import {
   getUses,
+  listChanged,
   KINDS,
   takesRoom,
   type Household,
@@ -168,4 +169,29 @@ export function computeGroups(household: Household): Group[] {
       const lots = members.toSorted((a, b) => compareInGroup(order, a, b)).map((one) => one.lot);
       return { id: group.id, kind: group.kind, labels: group.labels, part: group.part, lots };
     });
+}
+
+/** What of a lot decides its group and its turn there. */
+function standsAlike(a: Lot, b: Lot): boolean {
+  return a.itemId === b.itemId && a.lengthMm === b.lengthMm && a.holder === b.holder && takesRoom(a) === takesRoom(b);
+}
+
+/**
+ * The groups after an act that only moved lots about, from those before it: each group with its lots as they are now.
+ * Null where anything changed that a group goes by, so that they are to be computed.
+ */
+export function regroup(groups: readonly Group[], before: Household, after: Household): Group[] | null {
+  if (before.items !== after.items || before.settings !== after.settings) return null;
+  const changed = new Map<Lot, Lot>();
+  for (const id of listChanged(before.lots, after.lots)) {
+    const [was, is] = [before.lots.get(id), after.lots.get(id)];
+    if (!was || !is || !standsAlike(was, is)) return null;
+    changed.set(was, is);
+  }
+  if (changed.size === 0) return [...groups];
+  return groups.map((group) =>
+    group.lots.some((lot) => changed.has(lot))
+      ? { ...group, lots: group.lots.map((lot) => changed.get(lot) ?? lot) }
+      : group,
+  );
 }

@@ -1,3 +1,11 @@
-export { computeGroups, getSplitKey, getWholeId, type Group, type GroupLabel, type GroupPart } from './groups.ts';
+export {
+  computeGroups,
+  getSplitKey,
+  getWholeId,
+  regroup,
+  type Group,
+  type GroupLabel,
+  type GroupPart,
+} from './groups.ts';
 export { computeNeeds, type FormNeed, type GroupNeeds } from './needs.ts';
 export { findClass, NUMBER_RUN } from './tell.ts';

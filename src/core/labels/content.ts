@@ -1,6 +1,14 @@
 import { computeOkDistance, computeWheelKey } from '../colour/index.ts';
 import { computeGroups, type Group } from '../grouping/index.ts';
-import { takesRoom, type Household, type Item, type Lot, type PlaceId, type Saying } from '../records/index.ts';
+import {
+  takesRoom,
+  type Household,
+  type Item,
+  type Lot,
+  type Place,
+  type PlaceId,
+  type Saying,
+} from '../records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../storage/index.ts';
 
 /** Colours nearer than this (OKLab) look alike from a step away: one swatch stands for both. */
@@ -44,24 +52,26 @@ export function chooseSwatches(colours: readonly string[]): string[] {
 /** Kinds that are looked for by their colour. */
 const COLOURED = new Set<Item['kind']>(['fabric', 'thread', 'scrap']);
 
-/** What each place holds, for all places at once: groups are worked out once. */
+/** What each place holds, or each of some, all at once: groups are worked out once. */
 export function computePlaceContents(
   household: Household,
   tree: PlaceTree,
   groups: readonly Group[] = computeGroups(household),
+  places: readonly Place[] = tree.leaves,
 ): Map<PlaceId, PlaceContent> {
+  const wanted = new Set(places.map(({ id }) => id));
   const lotsAt = new Map<PlaceId, { group: Group; lot: Lot; item: Item }[]>();
   for (const group of groups)
     for (const lot of group.lots) {
       const id = lot.placeId ?? (lot.state === 'out' || lot.state === 'lent' ? lot.homeId : undefined);
       const item = household.items.get(lot.itemId);
-      if (id === undefined || !item || !takesRoom(lot)) continue;
+      if (id === undefined || !wanted.has(id) || !item || !takesRoom(lot)) continue;
       const here = lotsAt.get(id);
       if (here) here.push({ group, lot, item });
       else lotsAt.set(id, [{ group, lot, item }]);
     }
   return new Map(
-    tree.leaves.map(({ id }): [PlaceId, PlaceContent] => {
+    places.map(({ id }): [PlaceId, PlaceContent] => {
       const here = lotsAt.get(id) ?? [];
       const byGroup = new Map<Group, typeof here>();
       for (const one of here) byGroup.set(one.group, [...(byGroup.get(one.group) ?? []), one]);

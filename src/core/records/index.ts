@@ -1,3 +1,4 @@
+export { listChanged } from './changed.ts';
 export { dropAbsent } from './absent.ts';
 export { isFields, type Fields } from './fields.ts';
 export * from './ids.ts';

@@ -1,6 +1,7 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
+import { tellShown } from '../state/showing.ts';
 import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
 import { useKeys } from './useKeys.ts';
@@ -9,6 +10,14 @@ const ApartBanner = lazy(async () => ({ default: (await import('./ApartBanner.ts
 const StoreBanner = lazy(async () => ({ default: (await import('./StoreBanner.tsx')).StoreBanner }));
 const HowHelp = lazy(async () => ({ default: (await import('./HowHelp.tsx')).HowHelp }));
 const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp.tsx')).KeyHelp }));
+
+/** Says when a household has been drawn. */
+function Showing() {
+  const household = useDeferredValue(useApp((state) => state.household));
+  useEffect(() => tellShown(household), [household]);
+  useEffect(() => () => tellShown(null), []);
+  return null;
+}
 
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
@@ -33,6 +42,7 @@ export function Shell() {
 
   return (
     <div className="flex min-h-full flex-col md:h-full md:flex-row">
+      <Showing />
       <Selvage onHelp={setHelp} />
       <div className="group/screen relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
         <Suspense>

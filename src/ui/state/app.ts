@@ -1,9 +1,10 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useDeferredValue } from 'react';
 import { create } from 'zustand';
 import { passGate, passWhole, stampEvent, type Passed, type WholeChronicle } from '../../core/daybook/index.ts';
 import type { Apart } from '../../core/mending/index.ts';
 import type { DaybookEvent, EventId, Household, PhotoId, World } from '../../core/records/index.ts';
-import type { ActResult, AppState, Notice } from './appState.ts';
+import type { ActResult, AppState, Notice, Ticket } from './appState.ts';
+import { untilShown } from './showing.ts';
 import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
 import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
 
@@ -47,6 +48,13 @@ export const useApp = create<AppState>()((set, get) => {
   /** Lines that passed the gate and are only in this window yet; the whole household where it was never kept. */
   let waiting: Passed[] = [];
   let isBaseKept = true;
+
+  /** What is done is over when it is on the screen: what comes next finds there what it speaks of. */
+  const doShown = async <T>(work: () => Promise<T>): Promise<T> => {
+    const done = await inTurn(work);
+    await untilShown(() => get().household);
+    return done;
+  };
 
   const refuse = (text: string, offer?: Notice['offer']) => {
     set({ notice: { tone: 'fault', text, canUndo: false, ...(offer && { offer }) } });
@@ -269,9 +277,9 @@ export const useApp = create<AppState>()((set, get) => {
     notice: null,
     isCutting: false,
     open: () => inTurn(() => load()),
-    act: (make, done) => inTurn(() => write(make, done, false)),
+    act: (make, done) => doShown(() => write(make, done, false)),
     edit: (from, make, done) =>
-      inTurn(async () => {
+      doShown(async () => {
         const { rebaseChanges, wordConflicts } = await loadLater();
         const { household } = get();
         const draft = make(from);
@@ -298,7 +306,7 @@ export const useApp = create<AppState>()((set, get) => {
         });
       }),
     undo: (event) =>
-      inTurn(async () => {
+      doShown(async () => {
         const { getUndoable, planUndo } = await loadLater();
         const { household, events } = get();
         const chosen = event ?? getUndoable(events);
@@ -365,11 +373,19 @@ export const useApp = create<AppState>()((set, get) => {
 /** A household that is only looked at, such as a plan not yet adopted; null where the real one is shown. */
 export const PreviewContext = createContext<Household | null>(null);
 
-/** The household on a screen that is only shown when there is one: a preview's where there is one. */
+/**
+ * The household on a screen that is only shown when there is one: a preview's where there is one. It is drawn in slices
+ * after an act, so that a large stash lets the next key in.
+ */
 export function useHousehold(): Household {
   const preview = useContext(PreviewContext);
-  const real = useApp((state) => state.household);
+  const real = useDeferredValue(useApp((state) => state.household));
   const household = preview ?? real;
   if (!household) throw new Error('shown before the household was loaded');
   return household;
+}
+
+/** What hangs at the right; it comes with the household that it is of. */
+export function useTicket(): Ticket | null {
+  return useDeferredValue(useApp((state) => state.ticket));
 }

@@ -1,4 +1,4 @@
-import { computeGroups, type Group } from '../../core/grouping/index.ts';
+import { computeGroups, regroup, type Group } from '../../core/grouping/index.ts';
 import {
   takesRoom,
   type Household,
@@ -22,7 +22,15 @@ export function derive<T>(compute: (household: Household) => T): (household: Hou
 }
 
 export const getTree: (household: Household) => PlaceTree = derive((household) => createPlaceTree(household.places));
-export const getGroups: (household: Household) => Group[] = derive(computeGroups);
+let grouped: { readonly household: Household; readonly groups: Group[] } | null = null;
+
+/** Most acts move things about and leave the groups as they are. */
+export const getGroups: (household: Household) => Group[] = derive((household) => {
+  const groups = (grouped && regroup(grouped.groups, grouped.household, household)) ?? computeGroups(household);
+  grouped = { household, groups };
+  return groups;
+});
+
 /** A wall of a room, with the id that addresses name it by. */
 export interface WallOfRoom {
   readonly id: string;
@@ -47,6 +55,16 @@ export function findWallOrMain(household: Household, id: string | null | undefin
     tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id).length;
   return walls.toSorted((a, b) => count(b) - count(a))[0] ?? null;
 }
+
+/** Lots of each kind that are not gone. */
+export const countKinds = derive((household) => {
+  const byKind = new Map<Kind, number>();
+  for (const lot of household.lots.values()) {
+    const item = household.items.get(lot.itemId);
+    if (item && lot.state !== 'gone') byKind.set(item.kind, (byKind.get(item.kind) ?? 0) + 1);
+  }
+  return byKind;
+});
 
 /** Lots of each item, in the order they came. */
 export const getLotsByItem = derive((household) => {

@@ -33,7 +33,8 @@ export function useFound(household: Household, text: string, limit: number): rea
   useEffect(() => {
     const isIdle = wanted === null;
     wanted = household;
-    if (isIdle) void index();
+    // After what is drawn.
+    if (isIdle) setTimeout(() => void index(), 0);
   }, [household]);
   // The version says that the same index finds more.
   return useMemo(

@@ -98,20 +98,29 @@ function toLotRow(household: Household, item: Item, lot: Lot): LabelRow {
 }
 
 /** Every label that there is or could be: places in the order of the room, things by name. */
-export const listLabelRows: (household: Household) => readonly LabelRow[] = derive((household) => {
+export const listLabelRows: (household: Household) => readonly LabelRow[] = derive((household) =>
+  listRows(household, () => true),
+);
+
+const BY_NAME = new Intl.Collator('en');
+
+function listRows(household: Household, isWanted: (label: Label | undefined) => boolean): LabelRow[] {
   const tree = getTree(household);
-  const contents = computePlaceContents(household, tree, getGroups(household));
-  const places = tree.leaves.map((place) => toPlaceRow(household, place, contents.get(place.id)!));
-  const lots = [...household.lots.values()].flatMap((lot) => {
+  const leaves = tree.leaves.filter((place) => isWanted(place.label));
+  const contents = computePlaceContents(household, tree, getGroups(household), leaves);
+  const places = leaves.map((place) => toPlaceRow(household, place, contents.get(place.id)!));
+  const lots: LabelRow[] = [];
+  for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
-    return item && (takesRoom(lot) || lot.state === 'with') ? [toLotRow(household, item, lot)] : [];
-  });
-  return [...places, ...lots.toSorted((a, b) => a.thing!.item.name.localeCompare(b.thing!.item.name, 'en'))];
-});
+    if (item && isWanted(lot.label) && (takesRoom(lot) || lot.state === 'with'))
+      lots.push(toLotRow(household, item, lot));
+  }
+  return [...places, ...lots.toSorted((a, b) => BY_NAME.compare(a.thing!.item.name, b.thing!.item.name))];
+}
 
 /** Labels that are printed and no longer say what is so. */
 export const listDrifted: (household: Household) => readonly LabelRow[] = derive((household) =>
-  listLabelRows(household).filter((row) => row.state === 'drifted'),
+  listRows(household, (label) => typeof label?.printedAtMs === 'number').filter((row) => row.state === 'drifted'),
 );
 
 /** The faces of some labels, in words, with the codes they have or would get. */

@@ -1,11 +1,9 @@
-import { useEffect, useState } from 'react';
-import { useForm } from 'react-hook-form';
-import type { Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
-import { applyUnitSpec } from '../../../core/storage/boards.ts';
-import { checkContainers, checkUnitOnWall, findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useForm, type UseFormRegister } from 'react-hook-form';
+import type { Household, OwnPart, Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
+import { findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts';
 import { fromOwnPart, toOwnPart } from '../../../core/storage/ownParts.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
-import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
@@ -13,24 +11,17 @@ import { useBegan } from '../../state/began.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 import { capitalise, wordCount } from '../../text/index.ts';
-import { wordContainerFault, wordDisturbance, wordUnitFault } from '../../text/roomFaults.ts';
+import { wordDisturbance } from '../../text/roomFaults.ts';
 import { wordPart } from '../../text/room.ts';
+import { computeUnitChange } from './unitChange.ts';
 import { createUnitFields, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
 import { createSavePlaces, createSaveSettings, findDisturbance } from '../../../core/acts/index.ts';
-
-/** What saving the form would do, worked out while one types. */
-interface UnitChange {
-  readonly unit: Place;
-  readonly saved: readonly Place[];
-  readonly removed: readonly Place[];
-}
 
 /** Adds a piece of furniture to a wall, resizes or removes one; its compartments follow from its measures. */
 export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: string }) {
   const [household, restart] = useBegan();
   const { units } = household.settings;
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
   const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const findX = (id: string) => (piece: Pick<UnitSpec, 'yMm' | 'widthMm' | 'heightMm'>) => {
@@ -61,43 +52,14 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const at = { roomId: wall.room.id, wallId: wall.wall.id };
   const order = old?.order ?? tree.getChildren(wall.room.id).length;
   const read = readUnitFields(fields, units, old, at, old?.id ?? newId, order);
-  let change: UnitChange | null = null;
-  let problem: string | null = null;
-  let inside: string | null = null;
-  if (read.ok) {
-    const unit = read.value;
-    const layout = applyUnitSpec(unit.id, old?.unit ?? ownPart?.unit ?? null, unit.unit!, present, world.createId);
-    const standing = checkUnitOnWall(unit.unit!, wall.wall);
-    if (!layout.ok) problem = wordUnitFault(layout.fault, units);
-    else if (standing) problem = wordUnitFault(standing, units);
-    else {
-      const tight = layout.kept.flatMap((slot) => {
-        const bins = tree.getChildren(slot.id);
-        const fault = checkContainers(
-          slot.slot!,
-          bins.flatMap((bin) => bin.container ?? []),
-        );
-        return fault
-          ? [
-              wordContainerFault(
-                fault,
-                bins.map((bin) => bin.name),
-                slot.name,
-                units,
-              ),
-            ]
-          : [];
-      });
-      problem = tight[0] ?? null;
-      const first = layout.kept[0]?.slot;
-      if (first) inside = formatSizes([first.widthMm, first.depthMm, first.heightMm], units);
-      const removed = layout.removed.flatMap((slot) => [...tree.getChildren(slot.id), slot]);
-      // A new piece has the places of its part; those that are there keep what was set on them.
-      const special = old ? {} : (PARTS.find((one) => one.id === fields.part)?.slots ?? {});
-      const slots = layout.kept.map((place) => ({ ...place, slot: { ...place.slot!, ...special } }));
-      change = { unit, saved: [unit, ...slots], removed };
-    }
-  }
+  const { change, problem, inside } = read.ok
+    ? computeUnitChange(
+        { unit: read.value, old, from: old?.unit ?? ownPart?.unit ?? null, present, partId: fields.part },
+        tree,
+        wall.wall,
+        units,
+      )
+    : { change: null, problem: null, inside: null };
   const faults = read.ok ? {} : read.fault;
   const faultOf = (name: keyof UnitFields) => (isTried || fields[name] !== '' ? faults[name] : undefined);
 
@@ -115,12 +77,18 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
     restart();
     show({ type: 'editUnit', id: unit.id });
   };
-  const everything = old ? [...present.flatMap((slot) => tree.getChildren(slot.id)), ...present, old] : [];
-  const lying = old ? wordDisturbance(findDisturbance(household, [], everything), tree) : null;
   const unitSpec = read.ok ? read.value.unit! : null;
   const tips = unitSpec && unitSpec.yMm === 0 && !isWholeUnit(unitSpec.kind) && !unitSpec.isAnchored;
   const isTall = tips && (unitSpec.heightMm > 750 || unitSpec.heightMm > 2.5 * unitSpec.depthMm);
 
+  const pick = (id: string) => {
+    const mine = own.find((one) => one.id === id);
+    const chosen = PARTS.find((one) => one.id === id);
+    const like = mine ? { id: mine.id, kind: mine.unit.kind, unit: mine.unit } : chosen!;
+    setOwnSlots(mine ? fromOwnPart(mine, newId, world.createId) : []);
+    const next = createUnitFields(like, fields.wall, units, findX(fields.wall));
+    reset({ ...next, name: mine ? mine.name : fields.name, isAnchored: mine?.unit.isAnchored ?? false });
+  };
   const text = (name: keyof UnitFields, label: string) => (
     <TextField
       label={label}
@@ -137,35 +105,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       onSubmit={(event) => void handleSubmit(save)(event)}
     >
       <h2 className="font-display text-[21px] font-semibold">{old ? 'Edit the piece' : 'New piece'}</h2>
-      {!old && (
-        <SelectField
-          label="What is it"
-          value={fields.part}
-          onChange={(event) => {
-            const mine = own.find((one) => one.id === event.target.value);
-            const chosen = PARTS.find((one) => one.id === event.target.value);
-            const like = mine ? { id: mine.id, kind: mine.unit.kind, unit: mine.unit } : chosen!;
-            setOwnSlots(mine ? fromOwnPart(mine, newId, world.createId) : []);
-            const next = createUnitFields(like, fields.wall, units, findX(fields.wall));
-            reset({ ...next, name: mine ? mine.name : fields.name, isAnchored: mine?.unit.isAnchored ?? false });
-          }}
-        >
-          {own.length > 0 && (
-            <optgroup label="Your own">
-              {own.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          {PARTS.map(({ id }) => (
-            <option key={id} value={id}>
-              {capitalise(wordPart(id))}
-            </option>
-          ))}
-        </SelectField>
-      )}
+      {!old && <PartPicker own={own} value={fields.part} onPick={pick} />}
       {text('name', 'Name')}
       <SelectField label="Wall" {...register('wall')}>
         {getWalls(household).map(({ id, room, wall: one }) => (
@@ -174,28 +114,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
           </option>
         ))}
       </SelectField>
-      <div className="grid grid-cols-2 items-start gap-3">
-        {text('x', 'From the left')}
-        {text('y', 'Above the floor')}
-        {text('width', 'Width')}
-        {text('height', 'Height')}
-        {text('depth', 'Depth')}
-        {!isWholeUnit(fields.kind) && text('board', 'Board thickness')}
-        {!isWholeUnit(fields.kind) && text('columns', 'Columns')}
-        {!isWholeUnit(fields.kind) &&
-          fields.kind !== 'closet' &&
-          text('rows', fields.kind === 'drawers' ? 'Drawers in each' : 'Rows')}
-        {text('load', 'Carries in all')}
-      </div>
-      <div>
-        {!isWholeUnit(fields.kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
-        {fields.kind === 'table' && <CheckField label="Things stand below it" {...register('hasBelow')} />}
-        <CheckField
-          label={fields.kind === 'table' ? 'One walks round it, as for cutting' : 'Reached from either side'}
-          {...register('isFromAround')}
-        />
-        <CheckField label="On wheels" {...register('hasWheels')} />
-      </div>
+      <UnitMeasures kind={fields.kind} text={text} register={register} />
       {inside && (
         <dl className="border-l-4 border-woad bg-linen px-3 py-1">
           <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
@@ -208,61 +127,139 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
         </p>
       )}
       <SaveFoot problem={problem} warned={warned} leave={old ? 'Close' : 'Leave it'} onLeave={() => show(null)} />
-      {old && (
-        <>
-          <h3 className="stitched-t pt-3 font-bold">Its places</h3>
-          <ul>
-            {present.map((slot) => (
-              <li key={slot.id} className="dotted-row">
-                <button
-                  type="button"
-                  className="flex min-h-11 w-full items-center justify-between text-left hover:bg-linen md:min-h-8"
-                  onClick={() => show({ type: 'editSlot', id: slot.id })}
-                >
-                  <span>{slot.name}</span>
-                  <span className="text-sm text-stone">
-                    {tree
-                      .getChildren(slot.id)
-                      .map((bin) => bin.name)
-                      .join(', ')}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          <Button
-            className="w-full"
-            onClick={() =>
-              void act(
-                (now) =>
-                  createSaveSettings(now, {
-                    ...now.settings,
-                    parts: [
-                      ...(now.settings.parts ?? []).filter((one) => one.name !== old.name),
-                      toOwnPart(world.createId(), old, present),
-                    ],
-                  }),
-                `${old.name} is kept among the parts for new pieces.`,
-              )
-            }
-          >
-            Keep it as a part for re-use
-          </Button>
-          <p className="stitched-t pt-3 text-sm text-stone">
-            {lying ?? `${wordCount(present.length, 'place')}, nothing in them.`} Undo brings all back.{' '}
-            <Button
-              look="quiet"
-              onClick={() =>
-                void act((now) => createSavePlaces(now, old.name, [], everything, world.nowMs())).then(
-                  (isDone) => isDone && show(null),
-                )
-              }
-            >
-              Remove {old.name}
-            </Button>
-          </p>
-        </>
-      )}
+      {old && <UnitPlaces unit={old} present={present} household={household} />}
     </form>
+  );
+}
+
+interface PartPickerProps {
+  readonly own: readonly OwnPart[];
+  readonly value: string;
+  readonly onPick: (id: string) => void;
+}
+
+/** What a new piece is, of the parts there are and those of one's own. */
+function PartPicker({ own, value, onPick }: PartPickerProps) {
+  return (
+    <SelectField label="What is it" value={value} onChange={(event) => onPick(event.target.value)}>
+      {own.length > 0 && (
+        <optgroup label="Your own">
+          {own.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </optgroup>
+      )}
+      {PARTS.map(({ id }) => (
+        <option key={id} value={id}>
+          {capitalise(wordPart(id))}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+interface UnitMeasuresProps {
+  readonly kind: UnitSpec['kind'];
+  readonly text: (name: keyof UnitFields, label: string) => ReactNode;
+  readonly register: UseFormRegister<UnitFields>;
+}
+
+/** Where it stands, its measures, and how one comes to it. */
+function UnitMeasures({ kind, text, register }: UnitMeasuresProps) {
+  return (
+    <>
+      <div className="grid grid-cols-2 items-start gap-3">
+        {text('x', 'From the left')}
+        {text('y', 'Above the floor')}
+        {text('width', 'Width')}
+        {text('height', 'Height')}
+        {text('depth', 'Depth')}
+        {!isWholeUnit(kind) && text('board', 'Board thickness')}
+        {!isWholeUnit(kind) && text('columns', 'Columns')}
+        {!isWholeUnit(kind) && kind !== 'closet' && text('rows', kind === 'drawers' ? 'Drawers in each' : 'Rows')}
+        {text('load', 'Carries in all')}
+      </div>
+      <div>
+        {!isWholeUnit(kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
+        {kind === 'table' && <CheckField label="Things stand below it" {...register('hasBelow')} />}
+        <CheckField
+          label={kind === 'table' ? 'One walks round it, as for cutting' : 'Reached from either side'}
+          {...register('isFromAround')}
+        />
+        <CheckField label="On wheels" {...register('hasWheels')} />
+      </div>
+    </>
+  );
+}
+
+interface UnitPlacesProps {
+  readonly unit: Place;
+  readonly present: readonly Place[];
+  readonly household: Household;
+}
+
+/** The places of a piece that is there; how it becomes a part for others, and how it goes. */
+function UnitPlaces({ unit: old, present, household }: UnitPlacesProps) {
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  const tree = getTree(household);
+  const everything = [...present.flatMap((slot) => tree.getChildren(slot.id)), ...present, old];
+  const lying = wordDisturbance(findDisturbance(household, [], everything), tree);
+  return (
+    <>
+      <h3 className="stitched-t pt-3 font-bold">Its places</h3>
+      <ul>
+        {present.map((slot) => (
+          <li key={slot.id} className="dotted-row">
+            <button
+              type="button"
+              className="flex min-h-11 w-full items-center justify-between text-left hover:bg-linen md:min-h-8"
+              onClick={() => show({ type: 'editSlot', id: slot.id })}
+            >
+              <span>{slot.name}</span>
+              <span className="text-sm text-stone">
+                {tree
+                  .getChildren(slot.id)
+                  .map((bin) => bin.name)
+                  .join(', ')}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Button
+        className="w-full"
+        onClick={() =>
+          void act(
+            (now) =>
+              createSaveSettings(now, {
+                ...now.settings,
+                parts: [
+                  ...(now.settings.parts ?? []).filter((one) => one.name !== old.name),
+                  toOwnPart(world.createId(), old, present),
+                ],
+              }),
+            `${old.name} is kept among the parts for new pieces.`,
+          )
+        }
+      >
+        Keep it as a part for re-use
+      </Button>
+      <p className="stitched-t pt-3 text-sm text-stone">
+        {lying ?? `${wordCount(present.length, 'place')}, nothing in them.`} Undo brings all back.{' '}
+        <Button
+          look="quiet"
+          onClick={() =>
+            void act((now) => createSavePlaces(now, old.name, [], everything, world.nowMs())).then(
+              (isDone) => isDone && show(null),
+            )
+          }
+        >
+          Remove {old.name}
+        </Button>
+      </p>
+    </>
   );
 }

@@ -9,7 +9,7 @@ import { explained } from '../../components/explained.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices, type SavedLook } from '../../state/choices.ts';
-import { getTree } from '../../state/derived.ts';
+import { countKinds, getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -55,6 +55,28 @@ function usePasted(onRows: (text: string) => void, onFiles: (files: readonly Fil
   }, [onRows, onFiles]);
 }
 
+/** Each kind, with how many lots of it there are. */
+function KindTabs({ kind }: { kind: Kind }) {
+  const counts = countKinds(useHousehold());
+  return (
+    <ul className="flex gap-1">
+      {KINDS.map((one) => (
+        <li key={one}>
+          <NavLink
+            to={`/stash/${one}`}
+            className={tabClass(one === kind)}
+            aria-current={one === kind ? 'page' : undefined}
+            {...explained('The lots of each kind that are not gone, files among them.')}
+            onClick={() => useChoices.setState({ stashKind: one })}
+          >
+            {`${wordKindPlural(one)} ${(counts.get(one) ?? 0).toLocaleString('en')}`}
+          </NavLink>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The stash: cloth laid out to one scale or by the colour wheel, any kind in a table or in figures; the ticket at the right. */
 export function StashPage() {
   const household = useHousehold();
@@ -85,15 +107,6 @@ export function StashPage() {
     () => (view === 'table' ? sortRows(rows, sortBy, choices.isDescending) : []),
     [rows, sortBy, choices.isDescending, view],
   );
-  const counts = useMemo(() => {
-    const byKind = new Map<Kind, number>();
-    for (const lot of household.lots.values()) {
-      const item = household.items.get(lot.itemId);
-      if (item && lot.state !== 'gone') byKind.set(item.kind, (byKind.get(item.kind) ?? 0) + 1);
-    }
-    return byKind;
-  }, [household]);
-
   const [lengthMm, massG] = useMemo(() => {
     let [length, mass] = [0, 0];
     for (const { item, lot } of rows) {
@@ -118,23 +131,7 @@ export function StashPage() {
   return (
     <Page
       title="Stash"
-      tabs={
-        <ul className="flex gap-1">
-          {KINDS.map((one) => (
-            <li key={one}>
-              <NavLink
-                to={`/stash/${one}`}
-                className={tabClass(one === kind)}
-                aria-current={one === kind ? 'page' : undefined}
-                {...explained('The lots of each kind that are not gone, files among them.')}
-                onClick={() => useChoices.setState({ stashKind: one })}
-              >
-                {`${wordKindPlural(one)} ${(counts.get(one) ?? 0).toLocaleString('en')}`}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      }
+      tabs={<KindTabs kind={kind} />}
       onDropFiles={(files) =>
         files.every((file) => file.type.startsWith('image/')) ? toPhotos(files) : void dropList(files[0])
       }

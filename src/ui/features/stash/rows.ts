@@ -4,6 +4,7 @@ import { findClass } from '../../../core/grouping/index.ts';
 import { computeStock, getAmount, getReserved } from '../../../core/measure/index.ts';
 import {
   getUses,
+  listChanged,
   takesRoom,
   type Household,
   type Item,
@@ -97,12 +98,12 @@ export function isForgotten(item: Item, lot: Lot, nowMs: number): boolean {
 }
 
 /** What about a lot wants looking at. */
-function listAttention(item: Item, lot: Lot, lots: readonly Lot[], nowMs: number): string[] {
+function listAttention(item: Item, lot: Lot, lotsOf: Context['lotsOf'], nowMs: number): string[] {
   const today = toDay(nowMs);
   const found: string[] = [];
   if (isForgotten(item, lot, nowMs)) found.push('forgotten');
   if (typeof lot.expiresOn === 'string' && lot.expiresOn < today) found.push('past');
-  if (item.restockBelow !== undefined && computeStock(item, lots).amount < item.restockBelow) found.push('low');
+  if (item.restockBelow !== undefined && computeStock(item, lotsOf(item)).amount < item.restockBelow) found.push('low');
   if (!item.photos) found.push('noPhoto');
   return found;
 }
@@ -111,7 +112,7 @@ interface Context {
   readonly household: Household;
   readonly stations: ReadonlyMap<string, string>;
   /** All lots of a thing that are not gone. */
-  readonly lotsOf: ReadonlyMap<string, readonly Lot[]>;
+  readonly lotsOf: (item: Item) => readonly Lot[];
   readonly nowMs: number;
 }
 
@@ -134,12 +135,42 @@ function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, l
     case 'promised':
       return (lot.reserved ?? []).length > 0 ? lot.reserved!.map((one) => one.forWhat) : ['nothing'];
     case 'attention':
-      return listAttention(item, lot, lotsOf.get(item.id) ?? [], nowMs);
+      return listAttention(item, lot, lotsOf, nowMs);
     case 'station':
       return [item.stationId, ...(item.otherStationIds ?? [])].map((id) => stations.get(id) ?? id);
     case 'tag':
       return item.tags ?? [];
   }
+}
+
+/** Makes the rows of a household; `lotsOf` lists the lots of an item that are not gone. */
+function createRowMaker(
+  household: Household,
+  tree: PlaceTree,
+  nowMs: number,
+  lotsOf: (item: Item) => readonly Lot[],
+): (item: Item, lot: Lot) => StashRow {
+  const stations = new Map(
+    tree.rooms.flatMap((room) => getRoomSpec(room).stations.map((station) => [station.id, station.name] as const)),
+  );
+  const context: Context = { household, stations, lotsOf, nowMs };
+  const names = new Map<string, string>();
+  const nameOf = (id: NonNullable<Lot['placeId']>) => {
+    let name = names.get(id);
+    if (name === undefined) names.set(id, (name = formatPlaceName(tree, id)));
+    return name;
+  };
+  return (item, lot) => {
+    const at =
+      lot.placeId ?? lot.homeId ?? (lot.withLotId ? (household.lots.get(lot.withLotId)?.placeId ?? null) : null);
+    return {
+      lot,
+      item,
+      place: at === null ? '' : nameOf(at),
+      facets: FACETS_OF_KIND[item.kind].map((facet) => listValues(facet, item, lot, context)),
+      wheelKey: computeWheelKey(item.colours[0] ?? '#888888'),
+    };
+  };
 }
 
 /** All lots of a kind that are not gone. */
@@ -154,38 +185,53 @@ export function listRows(household: Household, tree: PlaceTree, kind: Kind, nowM
     if (known) known.push(lot);
     else lotsOf.set(item.id, [lot]);
   }
-  const stations = new Map(
-    tree.rooms.flatMap((room) => getRoomSpec(room).stations.map((station) => [station.id, station.name] as const)),
-  );
-  const context: Context = { household, stations, lotsOf, nowMs };
-  const names = new Map<string, string>();
-  const nameOf = (id: NonNullable<Lot['placeId']>) => {
-    let name = names.get(id);
-    if (name === undefined) names.set(id, (name = formatPlaceName(tree, id)));
-    return name;
-  };
-  return mine.map(({ item, lot }) => {
-    const at =
-      lot.placeId ?? lot.homeId ?? (lot.withLotId ? (household.lots.get(lot.withLotId)?.placeId ?? null) : null);
-    return {
-      lot,
-      item,
-      place: at === null ? '' : nameOf(at),
-      facets: FACETS_OF_KIND[kind].map((facet) => listValues(facet, item, lot, context)),
-      wheelKey: computeWheelKey(item.colours[0] ?? '#888888'),
-    };
-  });
+  const toRow = createRowMaker(household, tree, nowMs, (item) => lotsOf.get(item.id) ?? []);
+  return mine.map(({ item, lot }) => toRow(item, lot));
 }
 
-const known = new WeakMap<Household, Map<string, StashRow[]>>();
+/**
+ * The rows after an act, from those before it: new ones for what changed, for other lots of the same thing and for what
+ * is wrapped with it. Null where more than that may have changed.
+ */
+export function relistRows(
+  rows: readonly StashRow[],
+  before: Household,
+  household: Household,
+  tree: PlaceTree,
+  nowMs: number,
+): readonly StashRow[] | null {
+  const isSame = (['items', 'places', 'settings'] as const).every((table) => before[table] === household[table]);
+  if (!isSame) return null;
+  const [lots, items] = [new Set<string>(), new Set<string>()];
+  for (const id of listChanged(before.lots, household.lots)) {
+    const [was, is] = [before.lots.get(id), household.lots.get(id)];
+    if (!was || !is || was.itemId !== is.itemId || (was.state === 'gone') !== (is.state === 'gone')) return null;
+    lots.add(id);
+    items.add(is.itemId);
+  }
+  const isOther = ({ item, lot }: StashRow) =>
+    items.has(item.id) || (lot.withLotId !== undefined && lots.has(lot.withLotId));
+  if (!rows.some(isOther)) return rows;
+  const toRow = createRowMaker(household, tree, nowMs, (item) =>
+    [...household.lots.values()].filter((lot) => lot.itemId === item.id && lot.state !== 'gone'),
+  );
+  return rows.map((row) => (isOther(row) ? toRow(row.item, household.lots.get(row.lot.id)!) : row));
+}
 
-/** The rows of a household as it is on that day, kept as long as it stays so. */
+const listed = new Map<
+  Kind,
+  { readonly household: Household; readonly day: number; readonly rows: readonly StashRow[] }
+>();
+
+/** The rows of a household as it is on that day; those that an act did not touch are kept. */
 export function getRows(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): readonly StashRow[] {
-  const byKind = known.get(household) ?? new Map<string, StashRow[]>();
-  known.set(household, byKind);
-  const key = `${kind} ${Math.floor(nowMs / DAY_MS)}`;
-  const rows = byKind.get(key) ?? listRows(household, tree, kind, nowMs);
-  byKind.set(key, rows);
+  const day = Math.floor(nowMs / DAY_MS);
+  const known = listed.get(kind);
+  if (known?.household === household && known.day === day) return known.rows;
+  const rows =
+    (known?.day === day ? relistRows(known.rows, known.household, household, tree, nowMs) : null) ??
+    listRows(household, tree, kind, nowMs);
+  listed.set(kind, { household, day, rows });
   return rows;
 }
 

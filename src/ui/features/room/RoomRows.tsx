@@ -1,0 +1,303 @@
+import type { DoorSwing } from '../../../core/records/index.ts';
+import { CheckField, SelectField } from '../../components/fields.tsx';
+import type { RoomTools } from './useRoomForm.tsx';
+import { Rows } from './Rows.tsx';
+
+/** The lists of a room's form: its walls as one walks round them, and what is fixed on them. */
+
+const SWINGS: Record<DoorSwing, string> = {
+  in: 'opens into the room',
+  out: 'opens out of it',
+  slide: 'slides',
+  none: 'has no leaf',
+};
+
+export function WallRows({ fields, rows, text, remove, add, size, last, newId }: RoomTools) {
+  return (
+    <Rows
+      title="Walls, round to the right"
+      add="Add a wall"
+      onAdd={add(
+        'walls',
+        { id: newId(), name: `Wall ${fields.walls.length + 1}`, length: size(1000), turn: '90' },
+        fields.walls.length - 1,
+      )}
+    >
+      {rows.walls.fields.map((row, i) => {
+        const isLast = i === fields.walls.length - 1;
+        return (
+          <li key={row.rowKey} className="dotted-row pb-2">
+            {text(`walls.${i}.name`, `Wall ${i + 1}`)}
+            {isLast ? (
+              <p className="text-sm text-stone">
+                {last ? `Closes the room: ${size(last.lengthMm)}.` : 'Closes the room.'}
+              </p>
+            ) : (
+              <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+                {text(`walls.${i}.length`, 'Length')}
+                {text(`walls.${i}.turn`, 'Then turn, °')}
+                {fields.walls.length > 3 && remove('walls', i, fields.walls[i]?.name ?? 'the wall')}
+              </div>
+            )}
+          </li>
+        );
+      })}
+    </Rows>
+  );
+}
+
+export function SlopeRows({ rows, text, wallField, remove, add, size, firstWall }: RoomTools) {
+  return (
+    <Rows
+      title="Slopes"
+      add="Add a slope"
+      onAdd={add('slopes', { wallId: firstWall, knee: size(1000), run: size(1000) })}
+    >
+      {rows.slopes.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          {wallField(`slopes.${i}.wallId`)}
+          <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+            {text(`slopes.${i}.knee`, 'High at the wall')}
+            {text(`slopes.${i}.run`, 'Full height after')}
+            {remove('slopes', i, 'the slope')}
+          </div>
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+export function DoorRows({
+  rows,
+  text,
+  wallField,
+  remove,
+  add,
+  size,
+  draw,
+  others,
+  newId,
+  firstWall,
+  register,
+}: RoomTools) {
+  return (
+    <Rows
+      title="Doors"
+      add="Add a door"
+      onAdd={add('doors', {
+        key: newId(),
+        wallId: firstWall,
+        x: size(0),
+        width: size(800),
+        height: size(2000),
+        hinge: 'left',
+        swing: 'in',
+        leadsTo: '',
+        way: size(0),
+      })}
+    >
+      {rows.doors.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          <div className="grid grid-cols-2 items-start gap-2">
+            {wallField(`doors.${i}.wallId`)}
+            {text(`doors.${i}.x`, 'From the left')}
+            {text(`doors.${i}.width`, 'Width')}
+            {text(`doors.${i}.height`, 'Height')}
+            <SelectField label="It" {...register(`doors.${i}.swing`, { onChange: draw })}>
+              {Object.entries(SWINGS).map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </SelectField>
+            <SelectField label="Hinges" {...register(`doors.${i}.hinge`, { onChange: draw })}>
+              <option value="left">left</option>
+              <option value="right">right</option>
+            </SelectField>
+            <SelectField label="Leads to" {...register(`doors.${i}.leadsTo`)}>
+              <option value="">the hall</option>
+              {others.map(({ one, door }) => (
+                <option key={door.id} value={door.id}>
+                  {one.name}
+                </option>
+              ))}
+            </SelectField>
+            {text(`doors.${i}.way`, 'So far from there')}
+          </div>
+          {remove('doors', i, 'the door')}
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+export function WindowRows({ rows, text, wallField, remove, add, size, draw, newId, firstWall, register }: RoomTools) {
+  return (
+    <Rows
+      title="Windows"
+      add="Add a window"
+      onAdd={add('windows', {
+        key: newId(),
+        wallId: firstWall,
+        x: size(0),
+        sill: size(900),
+        width: size(800),
+        height: size(1000),
+        isInSlope: false,
+      })}
+    >
+      {rows.windows.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          <div className="grid grid-cols-2 items-start gap-2">
+            {wallField(`windows.${i}.wallId`)}
+            {text(`windows.${i}.x`, 'From the left')}
+            {text(`windows.${i}.width`, 'Width')}
+            {text(`windows.${i}.height`, 'Height')}
+            {text(`windows.${i}.sill`, 'Sill')}
+          </div>
+          <CheckField label="In the slope over the wall" {...register(`windows.${i}.isInSlope`, { onChange: draw })} />
+          {remove('windows', i, 'the window')}
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+export function SocketRows({
+  fields,
+  rows,
+  text,
+  wallField,
+  remove,
+  add,
+  size,
+  newId,
+  firstWall,
+  register,
+}: RoomTools) {
+  return (
+    <Rows
+      title="Sockets"
+      add="Add a socket"
+      onAdd={add('sockets', {
+        key: newId(),
+        wallId: firstWall,
+        x: size(300),
+        height: size(300),
+        circuitId: fields.circuits[0]?.key ?? '',
+      })}
+    >
+      {rows.sockets.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          <div className="grid grid-cols-2 gap-2">
+            {wallField(`sockets.${i}.wallId`)}
+            <SelectField label="On" {...register(`sockets.${i}.circuitId`)}>
+              <option value="">no circuit yet</option>
+              {fields.circuits.map((circuit) => (
+                <option key={circuit.key} value={circuit.key}>
+                  {circuit.name}
+                </option>
+              ))}
+            </SelectField>
+          </div>
+          <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+            {text(`sockets.${i}.x`, 'From the left')}
+            {text(`sockets.${i}.height`, 'Height')}
+            {remove('sockets', i, 'the socket')}
+          </div>
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+export function CircuitRows({ fields, rows, text, remove, add, newId, units }: RoomTools) {
+  return (
+    <Rows
+      title="Circuits"
+      add="Add a circuit"
+      onAdd={add('circuits', {
+        key: newId(),
+        name: `Circuit ${fields.circuits.length + 1}`,
+        volts: units === 'metric' ? '230' : '120',
+        amps: units === 'metric' ? '16' : '15',
+      })}
+    >
+      {rows.circuits.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          {text(`circuits.${i}.name`, 'Name')}
+          <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+            {text(`circuits.${i}.volts`, 'Volts')}
+            {text(`circuits.${i}.amps`, 'Fuse, A')}
+            {remove('circuits', i, fields.circuits[i]?.name ?? 'the circuit')}
+          </div>
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId, register }: RoomTools) {
+  return (
+    <Rows
+      title="Pillars and heaters"
+      add="Add one"
+      onAdd={add('fixtures', {
+        key: newId(),
+        kind: 'heater',
+        name: 'Heater',
+        x: size(1000),
+        y: size(1000),
+        width: size(200),
+        depth: size(200),
+        height: size(600),
+      })}
+    >
+      {rows.fixtures.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          <div className="grid grid-cols-2 items-start gap-2">
+            <SelectField label="It is a" {...register(`fixtures.${i}.kind`, { onChange: draw })}>
+              <option value="pillar">pillar</option>
+              <option value="heater">heater</option>
+            </SelectField>
+            {text(`fixtures.${i}.name`, 'Name')}
+            {text(`fixtures.${i}.x`, 'Middle, right')}
+            {text(`fixtures.${i}.y`, 'Middle, down')}
+            {text(`fixtures.${i}.width`, 'Width')}
+            {text(`fixtures.${i}.depth`, 'Depth')}
+            {text(`fixtures.${i}.height`, 'Height')}
+          </div>
+          {remove('fixtures', i, fields.fixtures[i]?.name ?? 'it')}
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomTools) {
+  return (
+    <Rows
+      title="Lamps"
+      add="Add a lamp"
+      onAdd={add('lamps', {
+        key: newId(),
+        name: `Lamp ${fields.lamps.length + 1}`,
+        x: size(1000),
+        y: size(1000),
+        height: size(2000),
+      })}
+    >
+      {rows.lamps.fields.map((row, i) => (
+        <li key={row.rowKey} className="dotted-row pb-2">
+          <div className="grid grid-cols-2 items-start gap-2">
+            {text(`lamps.${i}.name`, 'Name')}
+            {text(`lamps.${i}.height`, 'Height')}
+            {text(`lamps.${i}.x`, 'Right')}
+            {text(`lamps.${i}.y`, 'Down')}
+          </div>
+          {remove('lamps', i, fields.lamps[i]?.name ?? 'the lamp')}
+        </li>
+      ))}
+    </Rows>
+  );
+}
