@@ -35,7 +35,7 @@ export interface LearntUses {
 const weightOf = (atMs: number, nowMs: number) => 0.5 ** (Math.max(0, nowMs - atMs) / WEEK_MS / HALF_WEEKS);
 
 /**
- * Learns how often each thing is used: a Poisson rate with a Gamma prior around what was said, worth three months. Only
+ * Learns how often each thing is used, or each of some: a Poisson rate with a Gamma prior around what was said, worth three months. Only
  * weeks in which anything was taken out or cut count as observed, for a daybook that is not kept tells nothing. What was
  * taken out twice in a day was used once.
  */
@@ -43,6 +43,7 @@ export function computeLearntUses(
   events: readonly DaybookEvent[],
   household: Household,
   nowMs: number,
+  items: ReadonlyMap<ItemId, Item> = household.items,
 ): Map<ItemId, LearntUses> {
   const undone = listTakenBack(events);
   const cameMs = new Map<ItemId, number>();
@@ -51,18 +52,19 @@ export function computeLearntUses(
   for (const event of events) {
     for (const { table, id, before } of event.changes)
       // What comes back by an undo came when it first came.
-      if (table === 'items' && before === undefined && !cameMs.has(id as ItemId)) cameMs.set(id as ItemId, event.atMs);
+      if (table === 'items' && before === undefined && items.has(id as ItemId) && !cameMs.has(id as ItemId))
+        cameMs.set(id as ItemId, event.atMs);
     if (!USES.has(event.type) || undone.has(event.id) || event.atMs > nowMs) continue;
     weeks.set(Math.floor((nowMs - event.atMs) / WEEK_MS), event.atMs);
     for (const { table, id } of event.changes) {
       const itemId = table === 'lots' ? household.lots.get(id as LotId)?.itemId : undefined;
-      if (itemId === undefined) continue;
+      if (itemId === undefined || !items.has(itemId)) continue;
       const of = days.get(itemId) ?? new Map<number, number>();
       days.set(itemId, of.set(Math.floor(event.atMs / DAY_MS), event.atMs));
     }
   }
   const learnt = new Map<ItemId, LearntUses>();
-  for (const item of household.items.values()) {
+  for (const item of items.values()) {
     const since = cameMs.get(item.id) ?? -Infinity;
     let months = 0;
     // A week counts from its middle.

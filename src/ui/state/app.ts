@@ -313,6 +313,8 @@ export const useApp = create<AppState>()((set, get) => {
         const plan = household && chosen ? planUndo(household, events, chosen) : null;
         if (!chosen || !plan?.ok) return refuse(event ? 'It was taken back already.' : 'There is nothing to undo.');
         const { others } = plan.value;
+        // Two pieces of work in a large household: a key that was pressed meanwhile comes between.
+        await new Promise((resolve) => setTimeout(resolve));
         if (others.length === 0) return takeBack(chosen);
         const all = others.length + 1;
         return refuse(
