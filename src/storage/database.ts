@@ -5,6 +5,7 @@ import {
   type Item,
   type Lot,
   type Photo,
+  type PhotoId,
   type Place,
   type Plan,
   type Settings,
@@ -12,8 +13,8 @@ import {
 
 /** Odds and ends beside the records: which household this is, and the one that an import replaced. */
 export interface MetaEntry {
-  key: 'generation' | 'previous';
-  value: string | Uint8Array;
+  key: 'generation' | 'previous' | 'unnamed';
+  value: string | Uint8Array | readonly PhotoId[];
 }
 
 /** The household as it was on a day, packed; without its photos, which are kept beside. */
@@ -25,6 +26,8 @@ export interface Snapshot {
   readonly lots: number;
   readonly lines: number;
   readonly bytes: Uint8Array;
+  /** The photos that it names; those of an older program do not say. */
+  readonly photoIds?: readonly PhotoId[];
 }
 
 /** Something that did not read, as it was found. */

@@ -220,6 +220,32 @@ describe('the household in the browser', () => {
     expect(await store.loadPhoto(photo.id)).toEqual(photo);
   });
 
+  it('throws out photos that nothing names, the second time it is asked; what a day before or what is apart names stays', async () => {
+    const store = await begin();
+    const [named, ofSnapshot, ofApart, loose] = ['a1', 'b2', 'c3', 'd4'].map((part) => part.repeat(16) as PhotoId);
+    const bytes = new Uint8Array([1]);
+    const all = [named!, ofSnapshot!, ofApart!, loose!];
+    await store.savePhotos(all.map((id) => ({ id, type: 'image/webp', bytes, swatch: bytes })));
+    const here = async () => {
+      const found = await store.loadPhotos(all);
+      return found.ok ? found.value.map((photo) => photo.id) : [];
+    };
+    const item = sample.household.items.values().next().value!;
+    const apart = [{ table: 'items' as const, id: 'gone', raw: { ...item, photos: [ofApart] }, faults: [] }];
+    expect((await store.replace(sample, 'g2', null, apart)).ok).toBe(true);
+    const snapshot = { day: '2026-11-01', atMs: 1, name: 'Loft', lots: 1, lines: 1, bytes };
+    await store.saveSnapshot(snapshot);
+    // A day of an older program does not say what it names.
+    expect(await store.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    expect(await store.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    await store.saveSnapshot({ ...snapshot, photoIds: [ofSnapshot!] });
+    expect(await store.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    expect(await here()).toEqual(all);
+    expect(await store.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 1 });
+    expect(await here()).toEqual(all.slice(0, 3));
+    expect(await store.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+  });
+
   it('writes a long list in one go, and reads it back', async () => {
     const store = await begin();
     const things = [...sample.household.items.values()].slice(0, 8).map((item, n) => {

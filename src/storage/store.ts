@@ -202,6 +202,29 @@ export class HouseholdStore {
     return found.ok ? ok(found.value.filter((photo) => photo !== undefined)) : found;
   }
 
+  /**
+   * Throws out photos that nothing names: not `named`, no snapshot, nothing set apart. One goes when it was named by
+   * nothing the last time this was asked too, for what is just being taken in is not named yet. How many went.
+   */
+  async sweepPhotos(named: ReadonlySet<PhotoId>): Promise<Result<number, StoreFault>> {
+    return this.attempt((database) =>
+      database.transaction('rw', database.photos, database.meta, database.snapshots, database.apart, async () => {
+        const snapshots = await database.snapshots.toArray();
+        if (snapshots.some((one) => !one.photoIds)) return 0;
+        const kept = new Set([...named, ...snapshots.flatMap((one) => one.photoIds ?? [])]);
+        const apart = JSON.stringify(await database.apart.toArray());
+        const ids = (await database.photos.toCollection().primaryKeys()) as PhotoId[];
+        const unnamed = ids.filter((id) => !kept.has(id) && !apart.includes(id));
+        const before = (await database.meta.get('unnamed'))?.value;
+        const known = new Set<PhotoId>(Array.isArray(before) ? (before as readonly PhotoId[]) : []);
+        const gone = unnamed.filter((id) => known.has(id));
+        await database.photos.bulkDelete(gone);
+        await database.meta.put({ key: 'unnamed', value: unnamed.filter((id) => !known.has(id)) });
+        return gone.length;
+      }),
+    );
+  }
+
   /** Events from `seq` on, and whose household they belong to. */
   async loadEventsFrom(seq: number): Promise<Result<{ events: DaybookEvent[]; generation: string }, StoreFault>> {
     return this.attempt(async (database) => {
@@ -266,7 +289,7 @@ export class HouseholdStore {
   async loadPrevious(): Promise<Result<Uint8Array | null, StoreFault>> {
     const found = await this.attempt((database) => database.meta.get('previous'));
     if (!found.ok) return found;
-    return ok(found.value && typeof found.value.value !== 'string' ? found.value.value : null);
+    return ok(found.value?.value instanceof Uint8Array ? found.value.value : null);
   }
 
   /** Keeps the household of a day; where the browser has no room, older days make it. */

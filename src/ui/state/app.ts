@@ -18,7 +18,7 @@ const store = new HouseholdStore();
 /** The photos kept in this browser; they are named by their content and never change. */
 export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
 /** The households of the last days. */
-export const snapshotStore: Pick<HouseholdStore, 'saveSnapshot' | 'loadSnapshots'> = store;
+export const snapshotStore: Pick<HouseholdStore, 'saveSnapshot' | 'loadSnapshots' | 'sweepPhotos'> = store;
 
 /** The photos that things of a household name. */
 export function listPhotoIds(household: Household): Set<PhotoId> {

@@ -86,7 +86,10 @@ async function keepToday(): Promise<void> {
     lots: household.lots.size,
     lines: events.length,
     bytes: packed.value,
+    photoIds: [...listPhotoIds(household)],
   });
+  const { listNamedPhotos } = await import('../../core/daybook/index.ts');
+  await snapshotStore.sweepPhotos(listNamedPhotos({ household, events }));
 }
 
 /** What coming back to a day would change: records that came, went or differ since, and lines that would be gone. */

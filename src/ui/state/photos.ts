@@ -13,6 +13,42 @@ const useUrls = create<{ readonly byId: ReadonlyMap<PhotoId, PhotoUrls | null> }
 
 const toUrl = (bytes: Uint8Array, type: string) => URL.createObjectURL(new Blob([bytes.slice().buffer], { type }));
 
+/** So many that no screen shows any more stay at hand; a photo's address keeps its bytes in memory until it is given up. */
+const MOST_IDLE = 120;
+/** How many parts of screens show each, and those that none shows, the longest idle first. */
+const users = new Map<PhotoId, number>();
+const idle = new Set<PhotoId>();
+
+function giveUp(): void {
+  if (idle.size <= MOST_IDLE) return;
+  const byId = new Map(useUrls.getState().byId);
+  for (const id of [...idle].slice(0, idle.size - MOST_IDLE)) {
+    idle.delete(id);
+    const urls = byId.get(id);
+    byId.delete(id);
+    if (!urls) continue;
+    URL.revokeObjectURL(urls.swatch);
+    URL.revokeObjectURL(urls.full);
+  }
+  useUrls.setState({ byId });
+}
+
+/** Says that a photo is shown, until what is answered is called. */
+function show(id: PhotoId): () => void {
+  users.set(id, (users.get(id) ?? 0) + 1);
+  idle.delete(id);
+  return () => {
+    const left = (users.get(id) ?? 1) - 1;
+    if (left > 0) {
+      users.set(id, left);
+      return;
+    }
+    users.delete(id);
+    idle.add(id);
+    giveUp();
+  };
+}
+
 function keep(photo: Photo): PhotoUrls {
   return { swatch: toUrl(photo.swatch, photo.type), full: toUrl(photo.bytes, photo.type) };
 }
@@ -42,9 +78,13 @@ async function loadWanted(): Promise<void> {
 export function usePhotoUrl(id: PhotoId | undefined, part: keyof PhotoUrls = 'swatch'): string | null {
   const urls = useUrls((state) => (id === undefined ? undefined : state.byId.get(id)));
   useEffect(() => {
-    if (id === undefined || useUrls.getState().byId.has(id)) return;
-    wanted.add(id);
-    void loadWanted();
+    if (id === undefined) return undefined;
+    const leave = show(id);
+    if (!useUrls.getState().byId.has(id)) {
+      wanted.add(id);
+      void loadWanted();
+    }
+    return leave;
   }, [id]);
   return urls?.[part] ?? null;
 }
@@ -52,6 +92,11 @@ export function usePhotoUrl(id: PhotoId | undefined, part: keyof PhotoUrls = 'sw
 /** Forgets that photos are not here, after some have come. */
 export function tellPhotosCame(photos: readonly Photo[]): void {
   const byId = new Map(useUrls.getState().byId);
-  for (const photo of photos) if (!byId.get(photo.id)) byId.set(photo.id, keep(photo));
+  for (const photo of photos) {
+    if (byId.get(photo.id)) continue;
+    byId.set(photo.id, keep(photo));
+    if (!users.has(photo.id)) idle.add(photo.id);
+  }
   useUrls.setState({ byId });
+  giveUp();
 }
