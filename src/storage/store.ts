@@ -7,7 +7,7 @@ import { Database, LATEST, type KeptApart, type Snapshot } from './database.ts';
 
 /** Why the browser's storage did not do what was asked. Nothing was written in any of these cases. */
 export interface StoreFault {
-  readonly code: 'denied' | 'full' | 'behind' | 'damaged' | 'newer' | 'taken' | 'unknown';
+  readonly code: 'denied' | 'full' | 'behind' | 'damaged' | 'newer' | 'taken' | 'emptied' | 'unknown';
   readonly note: string;
   /** What is stored, as it was found, where it does not read. */
   readonly raw?: RawHousehold;
@@ -59,10 +59,25 @@ function readVersion(name: string): Promise<number> {
 export class HouseholdStore {
   private database: Database;
   private readonly channel: BroadcastChannel | null;
+  private onLater: () => void = () => undefined;
 
   constructor(name = 'yardmist') {
-    this.database = new Database(name);
+    this.database = this.createDatabase(name);
     this.channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name);
+  }
+
+  private createDatabase(name: string): Database {
+    const database = new Database(name);
+    // The library lets go of the tables by itself, so that the other window need not wait.
+    database.on('versionchange', ({ newVersion }) => {
+      if (newVersion !== null) this.onLater();
+    });
+    return database;
+  }
+
+  /** Calls `listener` when another window makes the tables those of a later program. */
+  onUpgrade(listener: () => void): void {
+    this.onLater = listener;
   }
 
   /** Calls `listener` when another window has written. */
@@ -94,7 +109,7 @@ export class HouseholdStore {
       // Tables that failed but for want of room may be open by halves: the next try begins with new ones.
       if (fault.code !== 'full') {
         this.database.close();
-        this.database = new Database(this.database.name);
+        this.database = this.createDatabase(this.database.name);
       }
       return fail(fault);
     }
@@ -166,18 +181,19 @@ export class HouseholdStore {
         // The key alone: a line that brought a whole household is long.
         const [known = -1] = await database.events.orderBy('seq').reverse().limit(1).keys();
         const mark = await database.meta.get('generation');
-        if (mark?.value !== generation || known !== first.event.seq - 1) return false;
+        if (!mark && known === -1) return 'emptied';
+        if (mark?.value !== generation || known !== first.event.seq - 1) return 'behind';
         await database.events.bulkAdd(passed.map((one) => one.event));
         await this.write(
           database,
           last.household,
           passed.flatMap((one) => one.event.changes),
         );
-        return true;
+        return null;
       }),
     );
     if (!written.ok) return written;
-    if (!written.value) return fail({ code: 'behind', note: `event ${first.event.seq} does not follow` });
+    if (written.value) return fail({ code: written.value, note: `event ${first.event.seq} does not follow` });
     this.channel?.postMessage({ type: 'appended', generation } satisfies StoreNews);
     return ok(null);
   }

@@ -49,6 +49,40 @@ describe('the household of a window', () => {
     expect(stateOf(again).events).toHaveLength(2);
   });
 
+  it('tells at once when another window goes on with a later program, and shows nothing as done that was not kept', async () => {
+    const window = await openWindow();
+    const before = stateOf(window).household;
+    const later = new Dexie('yardmist');
+    later
+      .version(70)
+      .stores({ items: 'id', lots: 'id', places: 'id', plans: 'id', settings: 'id', events: 'seq', meta: 'key' });
+    await later.open();
+    await vi.waitFor(() => expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: { code: 'newer' } }));
+    expect(await takeOut(window, lotsIn(before)[0]!)).toBe(false);
+    expect(stateOf(window)).toMatchObject({
+      household: before,
+      notice: { tone: 'fault' },
+      storeFault: { code: 'newer' },
+    });
+    expect(await later.table('events').count()).toBe(1);
+    later.close();
+  });
+
+  it('keeps what it shows when the browser threw out what was kept, and keeps it anew', async () => {
+    const window = await openWindow();
+    const [first, second] = lotsIn(stateOf(window).household);
+    expect(await takeOut(window, first!)).toBe(true);
+    const before = stateOf(window).household;
+    await Dexie.delete('yardmist');
+    expect(await takeOut(window, second!)).toBe(true);
+    expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: null });
+    expect(stateOf(window).household?.lots.get(second!)).toMatchObject({ state: 'out' });
+    expect(stateOf(window).household?.lots.get(first!)).toEqual(before?.lots.get(first!));
+    const again = await openWindow();
+    expect(stateOf(again).household).toEqual(stateOf(window).household);
+    expect(stateOf(again).events).toHaveLength(3);
+  });
+
   it('says what was done, offers undo, and takes it back', async () => {
     const window = await openWindow();
     const before = stateOf(window).household;

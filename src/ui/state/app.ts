@@ -65,7 +65,8 @@ export const useApp = create<AppState>()((set, get) => {
   const catchUp = async (): Promise<void> => {
     const { household, events, generation } = get();
     const news = await store.loadEventsFrom(events.length);
-    if (!news.ok || !household) return;
+    // An empty store is no news: what is here is all there is.
+    if (!news.ok || !household || news.value.generation === '') return;
     let state: Household = household;
     for (const event of news.value.events) {
       const step = passGate(state, event);
@@ -133,6 +134,11 @@ export const useApp = create<AppState>()((set, get) => {
       isBaseKept = true;
     } else {
       const written = await store.append(passed, generation);
+      if (!written.ok && written.fault.code === 'emptied') {
+        // All of it is still here: it is kept anew, whole.
+        isBaseKept = false;
+        return keep(passed);
+      }
       if (!written.ok) return written.fault;
     }
     waiting = [];
@@ -202,6 +208,7 @@ export const useApp = create<AppState>()((set, get) => {
     );
   };
 
+  store.onUpgrade(() => set({ storeFault: { code: 'newer', note: '' } }));
   store.onNews((news) => {
     void inTurn(async () => {
       if (waiting.length > 0 || !isBaseKept) {

@@ -64,7 +64,9 @@ export function wordStoreFault(fault: StoreFault): string {
     case 'taken':
       return 'There is another household in this browser, which this window could not open before. Save what is here to a file, then load the page again.';
     case 'newer':
-      return 'What is in this browser was written by a later Yardmist.';
+      return 'What is in this browser is a later Yardmist’s now. Load the page again to go on with it.';
+    case 'emptied':
+      return 'The browser threw out what was kept here.';
     case 'unknown':
       return `The browser could not write it (${fault.note}).`;
   }
