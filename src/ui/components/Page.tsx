@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
-import { useTicket } from '../state/app.ts';
+import { useApp } from '../state/app.ts';
 import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
 
@@ -18,7 +18,7 @@ interface PageProps {
 /** A phone shows the ticket below the screen: one that was just asked for is brought into view. */
 function useTicketInView() {
   const frame = useRef<HTMLElement>(null);
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   const { pathname } = useLocation();
   const isAnswer = pathname.startsWith('/find') || pathname.startsWith('/scan');
   const shown = useRef(ticket);

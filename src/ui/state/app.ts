@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import { passGate, passWhole, stampEvent, type Passed, type WholeChronicle } from '../../core/daybook/index.ts';
 import type { Apart } from '../../core/mending/index.ts';
 import type { DaybookEvent, EventId, Household, PhotoId, World } from '../../core/records/index.ts';
-import type { ActResult, AppState, Notice, Ticket } from './appState.ts';
+import type { ActResult, AppState, Notice } from './appState.ts';
 import { untilShown } from './showing.ts';
 import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
 import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
@@ -392,9 +392,4 @@ export function useHousehold(): Household {
   const household = preview ?? real;
   if (!household) throw new Error('shown before the household was loaded');
   return household;
-}
-
-/** What hangs at the right; it comes with the household that it is of. */
-export function useTicket(): Ticket | null {
-  return useDeferredValue(useApp((state) => state.ticket));
 }

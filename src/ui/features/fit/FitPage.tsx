@@ -5,7 +5,7 @@ import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
-import { useApp, useHousehold, useTicket } from '../../state/app.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
 import { explained } from '../../components/explained.ts';
@@ -30,7 +30,7 @@ export function FitPage() {
   const bestSoFar = useFitRun((state) => state.bestSoFar);
   const supposed = useFitRun((state) => (state.supposed === null ? null : state.household));
   const household = supposed ?? real;
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const [tab, setTab] = useState<Tab>('wall');
   const [isToday, setToday] = useState(false);
@@ -122,7 +122,7 @@ const AS = { today: 'As it is today', best: 'The best so far, not packed yet', p
 
 function PlanWall({ household, state, children }: PlanWallProps) {
   const show = useApp((state) => state.show);
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   const lastWall = useChoices((state) => state.wallId);
   const tree = getTree(household);
   const chosen = findWallOrMain(household, lastWall);

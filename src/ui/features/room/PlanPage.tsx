@@ -16,7 +16,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
-import { useApp, useHousehold, useTicket, world } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordUnitKind } from '../../text/index.ts';
 import { wordFinding, wordLoadFinding, wordTriangle } from '../../text/room.ts';
@@ -48,7 +48,7 @@ export function PlanPage() {
 function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const household = useHousehold();
   const { units } = household.settings;
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const act = useApp((state) => state.act);
   const navigate = useNavigate();

@@ -10,7 +10,7 @@ import { SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
-import { useApp, useHousehold, useTicket } from '../../state/app.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getStrays, getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
@@ -37,7 +37,7 @@ export function RoomPage() {
   const { wallId: lastWall, wallView, bandsFor: bandsChosen } = useChoices();
   const { smallStatureMm } = household.settings;
   const bandsFor = bandsChosen === 'small' && smallStatureMm === undefined ? 'standing' : bandsChosen;
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const { answer: today, again } = useAnswer(household, 'today', null);
   const { isOn, lotId, groupId } = useRebuild();

@@ -4,7 +4,7 @@ import { findSmallestHolder } from '../../../core/grouping/holder.ts';
 import { KINDS } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { useApp, useHousehold, useTicket } from '../../state/app.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordGroup } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -18,7 +18,7 @@ const MOST_NAMED = 3;
 /** Each kind sorted by a school of one's own, with what every group holds and the room it needs. */
 export function SortPage() {
   const household = useHousehold();
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const [groupId, setGroupId] = useState<string | null>(null);
   const groups = getGroups(household);

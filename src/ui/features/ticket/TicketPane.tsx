@@ -1,11 +1,11 @@
 import { lazy, Suspense } from 'react';
-import { useTicket } from '../../state/app.ts';
+import { useApp } from '../../state/app.ts';
 
 const TicketBody = lazy(async () => ({ default: (await import('./TicketBody.tsx')).TicketBody }));
 
 /** What hangs at the right. */
 export function TicketPane({ hint }: { hint: string }) {
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   if (!ticket) return <p className="text-stone">{hint}</p>;
   return (
     <Suspense fallback={<p className="text-stone">Opening…</p>}>

@@ -4,7 +4,7 @@ import type { Place } from '../../../../core/records/index.ts';
 import type { WallLine } from '../../../../core/storage/index.ts';
 import { formatSizes } from '../../../../core/units/index.ts';
 import { ScaleContext } from '../../../drawing/scale.ts';
-import { useHousehold, useTicket } from '../../../state/app.ts';
+import { useApp, useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { Bins } from './Bins.tsx';
@@ -29,7 +29,7 @@ export function WallBuild({ room, wall, drawing }: WallBuildProps) {
   const { units } = household.settings;
   const tree = getTree(household);
   const hands = useHeld();
-  const ticket = useTicket();
+  const ticket = useApp((state) => state.ticket);
   useEffect(() => () => useRebuild.setState({ words: '', isGood: true, carriedId: null }), []);
   const { heightMm } = drawing;
   const pieces = tree.getChildren(room.id).filter((one) => one.unit?.wallId === wall.id);
