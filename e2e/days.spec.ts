@@ -1,4 +1,4 @@
-import { expect, expectAccessible, listUnexplained, openSample, saveBundle, test } from './support.ts';
+import { expect, expectAccessible, listUnexplained, offerBundle, openSample, saveBundle, test } from './support.ts';
 
 test('each day is kept as it was, what would change is said, and one can go back and forth', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-20T09:00:00') });
@@ -54,4 +54,61 @@ test('a file is asked for after many changes, quietly, and the day of the last o
   await expect(page.getByText(/in no file yet/)).toBeHidden();
   await saveBundle(page);
   await expect(page.getByText(/^Last saved .*; nothing was written since\.$/)).toBeVisible();
+});
+
+test('a file that was picked once keeps itself up to date; what cannot be written is told', async ({ page }) => {
+  // The browser's own dialog is nothing a test can press: a file of the page's private folder stands in for the picked one.
+  await page.addInitScript(() => {
+    Object.assign(window, {
+      showSaveFilePicker: async ({ suggestedName }: { suggestedName: string }) =>
+        (await navigator.storage.getDirectory()).getFileHandle(suggestedName, { create: true }),
+    });
+  });
+  const readFile = async () =>
+    Buffer.from(
+      await page.evaluate(async () => {
+        const handle = await (await navigator.storage.getDirectory()).getFileHandle('heron-loft.yardmist.zip');
+        return [...new Uint8Array(await (await handle.getFile()).arrayBuffer())];
+      }),
+    );
+  await page.clock.install();
+  await openSample(page, '/household');
+  await page.getByRole('button', { name: 'Keep a file up to date' }).click();
+  const line = page.getByRole('status').filter({ hasText: 'heron-loft.yardmist.zip' });
+  await expect(line).toContainText('keeps itself up to date; written at');
+  await expect(page.getByText(/Last saved .*; nothing was written since/)).toBeVisible();
+  const first = await readFile();
+
+  // After a reload it is the same file; a change is in it a little later.
+  await page.reload();
+  await page.getByLabel('Name').first().fill('Rook loft');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Changed settings')).toBeVisible();
+  await page.clock.fastForward(20_000);
+  await expect(line).toContainText('keeps itself up to date; written at');
+  await expect(page.getByText(/Last saved .*; nothing was written since/)).toBeVisible();
+  const second = await readFile();
+  expect(second.equals(first)).toBe(false);
+  expect(await listUnexplained(page)).toEqual([]);
+
+  // A full disk is told, and what was there is whole.
+  await page.evaluate(() => {
+    const { prototype } = FileSystemFileHandle;
+    const { createWritable } = prototype;
+    prototype.createWritable = () => {
+      prototype.createWritable = createWritable;
+      return Promise.reject(new Error('no room on the disk'));
+    };
+  });
+  await page.getByLabel('Cats or other pets live here').click();
+  await page.clock.fastForward(20_000);
+  await expect(line).toContainText('could not be written. no room on the disk');
+  expect((await readFile()).equals(second)).toBe(true);
+  await expectAccessible(page);
+  await line.getByRole('button', { name: 'Go on with it' }).click();
+  await expect(line).toContainText('keeps itself up to date; written at');
+  await offerBundle(page, await readFile());
+  await expect(page.getByText(/Rook loft/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Stop keeping it' }).click();
+  await expect(page.getByRole('button', { name: 'Keep a file up to date' })).toBeVisible();
 });

@@ -13,8 +13,14 @@ import {
 
 /** Odds and ends beside the records: which household this is, and the one that an import replaced. */
 export interface MetaEntry {
-  key: 'generation' | 'previous' | 'unnamed';
-  value: string | Uint8Array | readonly PhotoId[];
+  key: 'generation' | 'previous' | 'unnamed' | 'file';
+  value: string | Uint8Array | readonly PhotoId[] | KeptFile;
+}
+
+/** A file that the sewist picked, to be kept up to date by itself, and of which household. */
+export interface KeptFile {
+  readonly generation: string;
+  readonly handle: FileSystemFileHandle;
 }
 
 /** The household as it was on a day, packed; without its photos, which are kept beside. */

@@ -3,7 +3,7 @@ import { passWhole, type Passed, type WholeChronicle } from '../core/daybook/ind
 import type { Apart, RawHousehold } from '../core/mending/index.ts';
 import type { Change, Chronicle, DaybookEvent, Household, Photo, PhotoId, TableName } from '../core/records/index.ts';
 import { fail, ok, type Result } from '../core/result/index.ts';
-import { Database, LATEST, type KeptApart, type Snapshot } from './database.ts';
+import { Database, LATEST, type KeptApart, type KeptFile, type Snapshot } from './database.ts';
 
 /** Why the browser's storage did not do what was asked. Nothing was written in any of these cases. */
 export interface StoreFault {
@@ -306,6 +306,20 @@ export class HouseholdStore {
     const found = await this.attempt((database) => database.meta.get('previous'));
     if (!found.ok) return found;
     return ok(found.value?.value instanceof Uint8Array ? found.value.value : null);
+  }
+
+  /** The file that is kept up to date, if one was picked; null takes it away. */
+  async keepFile(file: KeptFile | null): Promise<Result<null, StoreFault>> {
+    const kept = await this.attempt(async (database) => {
+      await (file ? database.meta.put({ key: 'file', value: file }) : database.meta.delete('file'));
+    });
+    return kept.ok ? ok(null) : kept;
+  }
+
+  async loadFile(): Promise<KeptFile | null> {
+    const found = await this.attempt((database) => database.meta.get('file'));
+    const value = found.ok ? found.value?.value : undefined;
+    return typeof value === 'object' && 'handle' in value ? value : null;
   }
 
   /** Keeps the household of a day; where the browser has no room, older days make it. */

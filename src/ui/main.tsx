@@ -13,7 +13,14 @@ const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 /** The household of each day is kept at the first look: when it is opened, or come back to after midnight. */
 const keepDay = () => void import('./state/backup.ts').then(({ keepSnapshot }) => keepSnapshot());
-void useApp.getState().open().then(keepDay);
+const keepFile = () => void import('./state/keptFile.ts').then(({ startKeeping }) => startKeeping());
+void useApp
+  .getState()
+  .open()
+  .then(() => {
+    keepDay();
+    keepFile();
+  });
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') keepDay();
 });

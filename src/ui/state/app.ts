@@ -17,6 +17,8 @@ const store = new HouseholdStore();
 
 /** The photos kept in this browser; they are named by their content and never change. */
 export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
+/** The file that is kept up to date. */
+export const fileStore: Pick<HouseholdStore, 'keepFile' | 'loadFile'> = store;
 /** The households of the last days. */
 export const snapshotStore: Pick<HouseholdStore, 'saveSnapshot' | 'loadSnapshots' | 'sweepPhotos'> = store;
 

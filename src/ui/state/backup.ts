@@ -26,7 +26,7 @@ export async function packEverything(): Promise<
   };
 }
 
-function nameFile(name: string): string {
+export function nameFile(name: string): string {
   return `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
 }
 

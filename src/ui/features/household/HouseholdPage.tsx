@@ -5,6 +5,7 @@ import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
+import { KeptFileLine } from './KeptFileLine.tsx';
 import { ImportButton } from '../../components/ImportButton.tsx';
 import { Page } from '../../components/Page.tsx';
 import { DaysBefore } from './DaysBefore.tsx';
@@ -185,6 +186,7 @@ function Files() {
         </Button>
         <ImportButton />
       </div>
+      <KeptFileLine />
     </section>
   );
 }
