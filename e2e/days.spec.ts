@@ -94,9 +94,9 @@ test('a file that was picked once keeps itself up to date; what cannot be writte
   // A full disk is told, and what was there is whole.
   await page.evaluate(() => {
     const { prototype } = FileSystemFileHandle;
-    const { createWritable } = prototype;
+    const normal = Object.getOwnPropertyDescriptor(prototype, 'createWritable')!;
     prototype.createWritable = () => {
-      prototype.createWritable = createWritable;
+      Object.defineProperty(prototype, 'createWritable', normal);
       return Promise.reject(new Error('no room on the disk'));
     };
   });

@@ -142,12 +142,12 @@ test('the household says what does not read, keeps what does, and shows the caut
   await openSample(page, '/household');
   const form = page.getByRole('form', { name: 'The household' });
   await form.getByLabel('Your height').fill('tall');
-  await form.getByLabel('Plans try to leave free in each place, %').fill('95');
+  await form.getByLabel('Free in each place, %').fill('95');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByText('“tall” does not read as an amount. Try 1.68 m.')).toBeVisible();
   await expect(form.getByText('From 0 to 70 per cent.')).toBeVisible();
   await form.getByLabel('Your height').fill('5\' 6"');
-  await form.getByLabel('Plans try to leave free in each place, %').fill('20');
+  await form.getByLabel('Free in each place, %').fill('20');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByLabel('Your height')).toHaveValue('167.6 cm');
   await form.getByLabel('Name').fill('Heron Loft and landing');
@@ -163,7 +163,7 @@ test('the household says what does not read, keeps what does, and shows the caut
     await expect(form.getByLabel('Name')).toHaveValue('Heron Loft and landing', { timeout: 4000 });
   }).toPass();
   await expect(form.getByLabel('Small children live here or visit')).toBeChecked();
-  await expect(form.getByLabel('Plans try to leave free in each place, %')).toHaveValue('20');
+  await expect(form.getByLabel('Free in each place, %')).toHaveValue('20');
 });
 
 test('the wall is walked with the keyboard alone', async ({ page }) => {

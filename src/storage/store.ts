@@ -3,7 +3,7 @@ import { passWhole, type Passed, type WholeChronicle } from '../core/daybook/ind
 import type { Apart, RawHousehold } from '../core/mending/index.ts';
 import type { Change, Chronicle, DaybookEvent, Household, Photo, PhotoId, TableName } from '../core/records/index.ts';
 import { fail, ok, type Result } from '../core/result/index.ts';
-import { Database, LATEST, type KeptApart, type KeptFile, type Snapshot } from './database.ts';
+import { Database, LATEST, type KeptApart } from './database.ts';
 
 /** Why the browser's storage did not do what was asked. Nothing was written in any of these cases. */
 export interface StoreFault {
@@ -23,9 +23,6 @@ export interface Stored {
 
 /** News from another window of the same browser. */
 export type StoreNews = { readonly type: 'appended'; readonly generation: string } | { readonly type: 'replaced' };
-
-/** Snapshots are kept of the last so many days on which there was any change. */
-const SNAPSHOT_DAYS = 7;
 
 function toFault(error: unknown): StoreFault {
   const name = error instanceof Error ? error.name : '';
@@ -101,7 +98,8 @@ export class HouseholdStore {
     return database;
   }
 
-  private async attempt<T>(work: (database: Database) => Promise<T>): Promise<Result<T, StoreFault>> {
+  /** Does something with the tables; what fails is told. For this folder only. */
+  async attempt<T>(work: (database: Database) => Promise<T>): Promise<Result<T, StoreFault>> {
     try {
       return ok(await work(await this.open()));
     } catch (error) {
@@ -179,6 +177,7 @@ export class HouseholdStore {
     const written = await this.attempt((database) =>
       database.transaction('rw', database.tables, async () => {
         // The key alone: a line that brought a whole household is long.
+        // oxlint-disable-next-line unicorn/no-array-reverse -- a collection is no array
         const [known = -1] = await database.events.orderBy('seq').reverse().limit(1).keys();
         const mark = await database.meta.get('generation');
         if (!mark && known === -1) return 'emptied';
@@ -216,29 +215,6 @@ export class HouseholdStore {
     if (wanted.length === 0) return ok([]);
     const found = await this.attempt((database) => database.photos.bulkGet(wanted));
     return found.ok ? ok(found.value.filter((photo) => photo !== undefined)) : found;
-  }
-
-  /**
-   * Throws out photos that nothing names: not `named`, no snapshot, nothing set apart. One goes when it was named by
-   * nothing the last time this was asked too, for what is just being taken in is not named yet. How many went.
-   */
-  async sweepPhotos(named: ReadonlySet<PhotoId>): Promise<Result<number, StoreFault>> {
-    return this.attempt((database) =>
-      database.transaction('rw', database.photos, database.meta, database.snapshots, database.apart, async () => {
-        const snapshots = await database.snapshots.toArray();
-        if (snapshots.some((one) => !one.photoIds)) return 0;
-        const kept = new Set([...named, ...snapshots.flatMap((one) => one.photoIds ?? [])]);
-        const apart = JSON.stringify(await database.apart.toArray());
-        const ids = (await database.photos.toCollection().primaryKeys()) as PhotoId[];
-        const unnamed = ids.filter((id) => !kept.has(id) && !apart.includes(id));
-        const before = (await database.meta.get('unnamed'))?.value;
-        const known = new Set<PhotoId>(Array.isArray(before) ? (before as readonly PhotoId[]) : []);
-        const gone = unnamed.filter((id) => known.has(id));
-        await database.photos.bulkDelete(gone);
-        await database.meta.put({ key: 'unnamed', value: unnamed.filter((id) => !known.has(id)) });
-        return gone.length;
-      }),
-    );
   }
 
   /** Events from `seq` on, and whose household they belong to. */
@@ -306,44 +282,5 @@ export class HouseholdStore {
     const found = await this.attempt((database) => database.meta.get('previous'));
     if (!found.ok) return found;
     return ok(found.value?.value instanceof Uint8Array ? found.value.value : null);
-  }
-
-  /** The file that is kept up to date, if one was picked; null takes it away. */
-  async keepFile(file: KeptFile | null): Promise<Result<null, StoreFault>> {
-    const kept = await this.attempt(async (database) => {
-      await (file ? database.meta.put({ key: 'file', value: file }) : database.meta.delete('file'));
-    });
-    return kept.ok ? ok(null) : kept;
-  }
-
-  async loadFile(): Promise<KeptFile | null> {
-    const found = await this.attempt((database) => database.meta.get('file'));
-    const value = found.ok ? found.value?.value : undefined;
-    return typeof value === 'object' && 'handle' in value ? value : null;
-  }
-
-  /** Keeps the household of a day; where the browser has no room, older days make it. */
-  async saveSnapshot(snapshot: Snapshot): Promise<Result<null, StoreFault>> {
-    for (;;) {
-      const kept = await this.attempt((database) =>
-        database.transaction('rw', database.snapshots, async () => {
-          await database.snapshots.put(snapshot);
-          const days = await database.snapshots.orderBy('day').primaryKeys();
-          await database.snapshots.bulkDelete(days.slice(0, -SNAPSHOT_DAYS));
-        }),
-      );
-      if (kept.ok) return ok(null);
-      if (kept.fault.code !== 'full') return kept;
-      const older = await this.attempt((database) => database.snapshots.where('day').notEqual(snapshot.day).first());
-      if (!older.ok || !older.value) return kept;
-      const { day } = older.value;
-      const thinned = await this.attempt((database) => database.snapshots.delete(day));
-      if (!thinned.ok) return kept;
-    }
-  }
-
-  /** What is kept of earlier days, the newest first. */
-  async loadSnapshots(): Promise<Result<Snapshot[], StoreFault>> {
-    return this.attempt(async (database) => (await database.snapshots.orderBy('day').toArray()).toReversed());
   }
 }

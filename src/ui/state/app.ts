@@ -5,6 +5,7 @@ import type { Apart } from '../../core/mending/index.ts';
 import type { DaybookEvent, EventId, Household, PhotoId, World } from '../../core/records/index.ts';
 import type { ActResult, AppState, Notice } from './appState.ts';
 import { untilShown } from './showing.ts';
+import type { AsideStore } from '../../storage/aside.ts';
 import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
 import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
 
@@ -17,10 +18,11 @@ const store = new HouseholdStore();
 
 /** The photos kept in this browser; they are named by their content and never change. */
 export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
-/** The file that is kept up to date. */
-export const fileStore: Pick<HouseholdStore, 'keepFile' | 'loadFile'> = store;
-/** The households of the last days. */
-export const snapshotStore: Pick<HouseholdStore, 'saveSnapshot' | 'loadSnapshots' | 'sweepPhotos'> = store;
+/** What is kept beside the household: days before, the file that was picked. */
+export async function openAside(): Promise<AsideStore> {
+  const { AsideStore: Aside } = await import('../../storage/aside.ts');
+  return new Aside(store);
+}
 
 /** The photos that things of a household name. */
 export function listPhotoIds(household: Household): Set<PhotoId> {

@@ -5,7 +5,7 @@ import type { Snapshot } from '../../storage/index.ts';
 import { saveFile } from '../components/saveFile.ts';
 import { wordStoreFault } from '../text/index.ts';
 import { wordPackFault } from '../text/lineFaults.ts';
-import { listPhotoIds, photoStore, snapshotStore, useApp, world } from './app.ts';
+import { listPhotoIds, openAside, photoStore, useApp, world } from './app.ts';
 import { useChoices } from './choices.ts';
 
 /** The file of everything, with the photos that things name, once it was read back and says the same; or why not. */
@@ -73,13 +73,14 @@ async function keepToday(): Promise<void> {
   const { household, events, storeFault } = useApp.getState();
   if (!household || storeFault || events.length < 2) return;
   const day = toDay(world.nowMs());
-  const kept = await snapshotStore.loadSnapshots();
+  const aside = await openAside();
+  const kept = await aside.loadSnapshots();
   if (!kept.ok || kept.value.some((one) => one.day === day)) return;
   const { packChronicle } = await import('../../workers/keeping.ts');
   const packed = await packChronicle({ household, events });
   // A copy that cannot be made today is made tomorrow; files and the storage itself say what fails there.
   if (!packed.ok) return;
-  await snapshotStore.saveSnapshot({
+  await aside.saveSnapshot({
     day,
     atMs: world.nowMs(),
     name: household.settings.name,
@@ -89,7 +90,7 @@ async function keepToday(): Promise<void> {
     photoIds: [...listPhotoIds(household)],
   });
   const { listNamedPhotos } = await import('../../core/daybook/index.ts');
-  await snapshotStore.sweepPhotos(listNamedPhotos({ household, events }));
+  await aside.sweepPhotos(listNamedPhotos({ household, events }));
 }
 
 /** What coming back to a day would change: records that came, went or differ since, and lines that would be gone. */

@@ -56,16 +56,6 @@ export function findWallOrMain(household: Household, id: string | null | undefin
   return walls.toSorted((a, b) => count(b) - count(a))[0] ?? null;
 }
 
-/** Lots of each kind that are not gone. */
-export const countKinds = derive((household) => {
-  const byKind = new Map<Kind, number>();
-  for (const lot of household.lots.values()) {
-    const item = household.items.get(lot.itemId);
-    if (item && lot.state !== 'gone') byKind.set(item.kind, (byKind.get(item.kind) ?? 0) + 1);
-  }
-  return byKind;
-});
-
 /** Lots of each item, in the order they came. */
 export const getLotsByItem = derive((household) => {
   const byItem = new Map<string, LotId[]>();

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { KeptFile } from '../../storage/index.ts';
 import { nameFile, packEverything, rememberSaved } from './backup.ts';
-import { fileStore, useApp, world } from './app.ts';
+import { openAside, useApp, world } from './app.ts';
 
 /** What browsers have of files that a page may write to again; the library of types does not know all of it yet. */
 interface Writable extends FileSystemFileHandle {
@@ -87,7 +87,8 @@ function writeSoon(): void {
 
 /** Follows the household from now on. Called once. */
 export async function startKeeping(): Promise<void> {
-  useKeptFile.setState({ file: await fileStore.loadFile() });
+  const aside = await openAside();
+  useKeptFile.setState({ file: await aside.loadFile() });
   useApp.subscribe((now, before) => {
     if (now.events !== before.events) writeSoon();
   });
@@ -114,7 +115,8 @@ export async function pickFile(): Promise<void> {
     return;
   }
   const file: KeptFile = { generation, handle };
-  const kept = await fileStore.keepFile(file);
+  const aside = await openAside();
+  const kept = await aside.keepFile(file);
   if (!kept.ok)
     tell({ tone: 'fault', text: 'This browser does not remember the file; pick it again next time.', canUndo: false });
   written = -1;
@@ -133,6 +135,7 @@ export async function goOnKeeping(): Promise<void> {
 /** Leaves the file as it is from now on. */
 export async function stopKeeping(): Promise<void> {
   clearTimeout(timer);
-  await fileStore.keepFile(null);
+  const aside = await openAside();
+  await aside.keepFile(null);
   useKeptFile.setState({ file: null, state: 'idle', note: '', writtenAtMs: null });
 }

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { DaybookEvent, LotId, PlaceId } from '../../../core/records/index.ts';
+import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -24,6 +24,8 @@ const SaveReminder = lazy(async () => ({
 }));
 const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
 const StrainedLists = lazy(async () => ({ default: (await import('./StrainedLists.tsx')).StrainedLists }));
+const MissingList = lazy(async () => ({ default: (await import('./AwayLists.tsx')).MissingList }));
+const LentList = lazy(async () => ({ default: (await import('./AwayLists.tsx')).LentList }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
@@ -123,16 +125,7 @@ export function BenchPage() {
               </p>
             </Listed>
           )}
-          {missing.length > 0 && (
-            <Listed title="Missing">
-              <ul>
-                {missing.slice(0, LISTED).map((thing) => (
-                  <MissingLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
-                ))}
-              </ul>
-              <Rest count={missing.length - LISTED} />
-            </Listed>
-          )}
+          <Suspense>{missing.length > 0 && <MissingList things={missing} nowMs={nowMs} />}</Suspense>
           <Suspense>
             <StrainedLists {...strained} />
             <DriftedLabels />
@@ -149,16 +142,7 @@ export function BenchPage() {
               />
             </Listed>
           )}
-          {lent.length > 0 && (
-            <Listed title="Lent">
-              <ul>
-                {lent.slice(0, LISTED).map((thing) => (
-                  <LentLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
-                ))}
-              </ul>
-              <Rest count={lent.length - LISTED} />
-            </Listed>
-          )}
+          <Suspense>{lent.length > 0 && <LentList things={lent} nowMs={nowMs} />}</Suspense>
         </div>
       </div>
     </Page>
@@ -217,59 +201,5 @@ function Lines({ things, words }: { things: readonly Thing[]; words: (thing: Thi
       </ul>
       <Rest count={things.length - LISTED} />
     </>
-  );
-}
-
-/** Where a lot was before it was missed, as the daybook has it. */
-function findLastSeen(events: readonly DaybookEvent[], id: LotId): PlaceId | null {
-  for (const { changes } of events.toReversed())
-    for (const { table, id: changed, before } of changes)
-      if (table === 'lots' && changed === id && typeof before?.['placeId'] === 'string')
-        return before['placeId'] as PlaceId;
-  return null;
-}
-
-function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
-  const household = useHousehold();
-  const events = useApp((state) => state.events);
-  const tree = getTree(household);
-  const seen = useMemo(() => findLastSeen(events, lot.id), [events, lot.id]);
-  return (
-    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
-      <Swatch item={item} className="size-5 shrink-0" />
-      <span className="min-w-0 flex-1" {...explained('Its last place in the daybook.')}>
-        {item.name}{' '}
-        <span className="text-sm text-stone">
-          {seen && tree.places.has(seen) ? `last seen in ${formatPlaceName(tree, seen)}, ` : ''}
-          missing {wordSince(lot.sinceMs, nowMs)}
-        </span>
-      </span>
-      <Button look="quiet" disabled={lot.homeId === undefined} onClick={() => void putBack(lot.id)}>
-        Found; it is home
-      </Button>
-    </li>
-  );
-}
-
-function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
-  const act = useApp((state) => state.act);
-  const comeBack = async () => {
-    const { createReturn } = await import('../../../core/acts/index.ts');
-    await act((now) => createReturn(now, lot.id, world.nowMs()));
-  };
-  return (
-    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
-      <Swatch item={item} className="size-5 shrink-0" />
-      <span className="min-w-0 flex-1" {...explained('When it was lent, as the daybook has it.')}>
-        {item.name}{' '}
-        <span className="text-sm text-stone">
-          {lot.lentTo ? `to ${lot.lentTo}, ` : ''}
-          {wordSince(lot.sinceMs, nowMs)}
-        </span>
-      </span>
-      <Button look="quiet" onClick={() => void comeBack()}>
-        It came back
-      </Button>
-    </li>
   );
 }

@@ -146,7 +146,12 @@ function SettingsForm() {
           <TextField key={field} label={label} {...fieldOf(field)} />
         ))}
         <TextField label="A small member’s height" hint="Empty: nobody’s reach but yours" {...fieldOf('small')} />
-        <TextField label="Plans try to leave free in each place, %" inputMode="numeric" {...fieldOf('fill')} />
+        <TextField
+          label="Free in each place, %"
+          hint="Plans try to leave so much"
+          inputMode="numeric"
+          {...fieldOf('fill')}
+        />
       </div>
       <Button look="strong" type="submit">
         Save

@@ -9,7 +9,7 @@ import { explained } from '../../components/explained.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices, type SavedLook } from '../../state/choices.ts';
-import { countKinds, getTree } from '../../state/derived.ts';
+import { derive, getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -54,6 +54,16 @@ function usePasted(onRows: (text: string) => void, onFiles: (files: readonly Fil
     return () => window.removeEventListener('paste', onPaste);
   }, [onRows, onFiles]);
 }
+
+/** Lots of each kind that are not gone. */
+const countKinds = derive((household) => {
+  const byKind = new Map<Kind, number>();
+  for (const lot of household.lots.values()) {
+    const item = household.items.get(lot.itemId);
+    if (item && lot.state !== 'gone') byKind.set(item.kind, (byKind.get(item.kind) ?? 0) + 1);
+  }
+  return byKind;
+});
 
 /** Each kind, with how many lots of it there are. */
 function KindTabs({ kind }: { kind: Kind }) {
