@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { listInHand, readScan, type Scanned } from '../../../core/labels/index.ts';
 import type { LotId, PlaceId } from '../../../core/records/index.ts';
@@ -35,30 +35,9 @@ type Answer =
 /** What was read and is not done with yet. */
 let turn: Promise<void> = Promise.resolve();
 
-/** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
-export function ScanPage() {
-  const household = useHousehold();
+/** What follows from a code: things come into the hand, places take what is in it. */
+function useScanning(setAnswer: Dispatch<SetStateAction<Answer | null>>) {
   const act = useApp((state) => state.act);
-  const scanned = useHand((state) => state.ids);
-  const hand = useMemo(() => listInHand(household, scanned), [household, scanned]);
-  const navigate = useNavigate();
-  const [answer, setAnswer] = useState<Answer | null>(null);
-  const [text, setText] = useState('');
-  const [isCamera, setCamera] = useState(false);
-  const [isReading, setReading] = useState(false);
-  const field = useRef<HTMLInputElement>(null);
-  const files = useRef<HTMLInputElement>(null);
-  const reader = useRef<CodeReader | null>(null);
-  // A worker is started for the first picture only.
-  const getReader = useCallback(() => (reader.current ??= startCodeReader()), []);
-  useEffect(
-    () => () => {
-      reader.current?.drop();
-      reader.current = null;
-    },
-    [],
-  );
-
   const put = async (placeId: PlaceId, lotIds: readonly LotId[], isPressed: boolean) => {
     const now = useApp.getState().household!;
     const verdict = judgePut(now, getTree(now), lotIds, placeId);
@@ -105,6 +84,30 @@ export function ScanPage() {
     turn = turn.then(() => readOne(code)).catch(() => undefined);
     return turn;
   };
+  return { put, scan };
+}
+
+/** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
+export function ScanPage() {
+  const household = useHousehold();
+  const scanned = useHand((state) => state.ids);
+  const hand = useMemo(() => listInHand(household, scanned), [household, scanned]);
+  const navigate = useNavigate();
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [isCamera, setCamera] = useState(false);
+  const [isReading, setReading] = useState(false);
+  const reader = useRef<CodeReader | null>(null);
+  // A worker is started for the first picture only.
+  const getReader = useCallback(() => (reader.current ??= startCodeReader()), []);
+  useEffect(
+    () => () => {
+      reader.current?.drop();
+      reader.current = null;
+    },
+    [],
+  );
+
+  const { put, scan } = useScanning(setAnswer);
   const scanner = useScanner((code) => void scan(code));
 
   const readPicture = async (file: File) => {
@@ -127,13 +130,6 @@ export function ScanPage() {
     for (const code of codes) await scan(code);
   };
 
-  const drop = (id: LotId) => useHand.setState(({ ids }) => ({ ids: ids.filter((one) => one !== id) }));
-  const held = hand.flatMap((id) => {
-    const lot = household.lots.get(id);
-    const item = lot && household.items.get(lot.itemId);
-    return lot && item && lot.state !== 'in' && lot.state !== 'gone' ? [{ lot, item }] : [];
-  });
-  const tree = getTree(household);
   return (
     <Page title="Scan" aside={<TicketPane hint="The ticket of what was scanned hangs here." />}>
       <div className="min-h-0 flex-1 space-y-5 px-4 py-4 md:overflow-y-auto md:px-8">
@@ -141,66 +137,14 @@ export function ScanPage() {
         <Button look="quiet" data-key="escape" onClick={() => void navigate('/bench')}>
           ← The bench
         </Button>
-        <form
-          noValidate
-          className="flex max-w-xl flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (text.trim() !== '') void scan(text);
-            setText('');
-            field.current?.focus();
-          }}
-        >
-          <label className="min-w-48 flex-1">
-            <span className="block text-sm text-stone">Code on the label</span>
-            <input
-              maxLength={60}
-              ref={field}
-              autoFocus
-              autoComplete="off"
-              autoCapitalize="characters"
-              spellCheck={false}
-              className="h-14 w-full rounded border border-stone/60 bg-white px-3 text-xl tracking-widest uppercase"
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
-          </label>
-          <Button type="submit" look="strong" className="min-h-14 md:min-h-14">
-            Go
-          </Button>
-          <div className="flex w-full flex-wrap gap-3">
-            <Button onClick={() => setCamera(!isCamera)}>{isCamera ? 'Camera off' : 'Camera'}</Button>
-            <Button disabled={isReading} onClick={() => files.current?.click()}>
-              {isReading ? 'Looking for a code …' : 'A picture of a label'}
-            </Button>
-            <input
-              ref={files}
-              type="file"
-              accept="image/*"
-              aria-label="Picture of a label"
-              className="hidden"
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                event.target.value = '';
-                if (file) void readPicture(file);
-              }}
-            />
-            <span className="self-center text-sm text-stone">
-              {scanner === 'there' ? (
-                <>
-                  <a href="/devices/scanner" target="_blank" rel="noreferrer" className="text-woad underline">
-                    The hand scanner
-                  </a>{' '}
-                  is there.
-                </>
-              ) : scanner === 'absent' ? (
-                'No hand scanner answers here; typing does as well.'
-              ) : (
-                'Looking for a hand scanner …'
-              )}
-            </span>
-          </div>
-        </form>
+        <CodeForm
+          scanner={scanner}
+          isCamera={isCamera}
+          isReading={isReading}
+          onCode={(code) => void scan(code)}
+          onCamera={() => setCamera(!isCamera)}
+          onPicture={(file) => void readPicture(file)}
+        />
         {isCamera && <Camera reader={getReader} onCode={(code) => void scan(code)} />}
         <div aria-live="polite">
           {answer ? (
@@ -212,53 +156,143 @@ export function ScanPage() {
             </p>
           )}
         </div>
-        {held.length > 0 && (
-          <section aria-label="In your hand" className="max-w-xl">
-            <h2 className="font-display text-xl font-semibold">In your hand</h2>
-            <ul>
-              {held.map(({ lot, item }) => (
-                <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
-                  <Swatch item={item} className="size-9 shrink-0" />
-                  <span className="min-w-0 flex-1">
-                    <span data-name className="block font-semibold">
-                      {item.name}
-                    </span>
-                    <span className="block text-sm text-stone">
-                      {lot.homeId ? `lives in ${formatPlaceName(tree, lot.homeId)}` : 'has no home yet'}
-                    </span>
-                  </span>
-                  {lot.state === 'lent' ? (
-                    <Button
-                      look="quiet"
-                      onClick={() =>
-                        void act((now) => createReturn(now, lot.id, world.nowMs())).then(() => drop(lot.id))
-                      }
-                    >
-                      It came back
-                    </Button>
-                  ) : (
-                    <Button
-                      look="quiet"
-                      disabled={lot.homeId === undefined}
-                      onClick={() =>
-                        void putBack(lot.id).then((isDone) => {
-                          if (isDone) drop(lot.id);
-                        })
-                      }
-                    >
-                      Home with it
-                    </Button>
-                  )}
-                  <Button look="quiet" aria-label={`Lay ${item.name} down`} onClick={() => drop(lot.id)}>
-                    Lay it down
-                  </Button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <InHand ids={hand} />
       </div>
     </Page>
+  );
+}
+
+interface CodeFormProps {
+  readonly scanner: ReturnType<typeof useScanner>;
+  readonly isCamera: boolean;
+  readonly isReading: boolean;
+  readonly onCode: (code: string) => void;
+  readonly onCamera: () => void;
+  readonly onPicture: (file: File) => void;
+}
+
+/** A code is typed, seen by the camera, found on a picture or sent by the hand scanner. */
+function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }: CodeFormProps) {
+  const [text, setText] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  const files = useRef<HTMLInputElement>(null);
+  return (
+    <form
+      noValidate
+      className="flex max-w-xl flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() !== '') onCode(text);
+        setText('');
+        field.current?.focus();
+      }}
+    >
+      <label className="min-w-48 flex-1">
+        <span className="block text-sm text-stone">Code on the label</span>
+        <input
+          maxLength={60}
+          ref={field}
+          autoFocus
+          autoComplete="off"
+          autoCapitalize="characters"
+          spellCheck={false}
+          className="h-14 w-full rounded border border-stone/60 bg-white px-3 text-xl tracking-widest uppercase"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <Button type="submit" look="strong" className="min-h-14 md:min-h-14">
+        Go
+      </Button>
+      <div className="flex w-full flex-wrap gap-3">
+        <Button onClick={onCamera}>{isCamera ? 'Camera off' : 'Camera'}</Button>
+        <Button disabled={isReading} onClick={() => files.current?.click()}>
+          {isReading ? 'Looking for a code …' : 'A picture of a label'}
+        </Button>
+        <input
+          ref={files}
+          type="file"
+          accept="image/*"
+          aria-label="Picture of a label"
+          className="hidden"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) onPicture(file);
+          }}
+        />
+        <span className="self-center text-sm text-stone">
+          {scanner === 'there' ? (
+            <>
+              <a href="/devices/scanner" target="_blank" rel="noreferrer" className="text-woad underline">
+                The hand scanner
+              </a>{' '}
+              is there.
+            </>
+          ) : scanner === 'absent' ? (
+            'No hand scanner answers here; typing does as well.'
+          ) : (
+            'Looking for a hand scanner …'
+          )}
+        </span>
+      </div>
+    </form>
+  );
+}
+
+function InHand({ ids }: { ids: readonly LotId[] }) {
+  const household = useHousehold();
+  const act = useApp((state) => state.act);
+  const drop = (id: LotId) => useHand.setState(({ ids: all }) => ({ ids: all.filter((one) => one !== id) }));
+  const held = ids.flatMap((id) => {
+    const lot = household.lots.get(id);
+    const item = lot && household.items.get(lot.itemId);
+    return lot && item && lot.state !== 'in' && lot.state !== 'gone' ? [{ lot, item }] : [];
+  });
+  const tree = getTree(household);
+  if (held.length === 0) return null;
+  return (
+    <section aria-label="In your hand" className="max-w-xl">
+      <h2 className="font-display text-xl font-semibold">In your hand</h2>
+      <ul>
+        {held.map(({ lot, item }) => (
+          <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
+            <Swatch item={item} className="size-9 shrink-0" />
+            <span className="min-w-0 flex-1">
+              <span data-name className="block font-semibold">
+                {item.name}
+              </span>
+              <span className="block text-sm text-stone">
+                {lot.homeId ? `lives in ${formatPlaceName(tree, lot.homeId)}` : 'has no home yet'}
+              </span>
+            </span>
+            {lot.state === 'lent' ? (
+              <Button
+                look="quiet"
+                onClick={() => void act((now) => createReturn(now, lot.id, world.nowMs())).then(() => drop(lot.id))}
+              >
+                It came back
+              </Button>
+            ) : (
+              <Button
+                look="quiet"
+                disabled={lot.homeId === undefined}
+                onClick={() =>
+                  void putBack(lot.id).then((isDone) => {
+                    if (isDone) drop(lot.id);
+                  })
+                }
+              >
+                Home with it
+              </Button>
+            )}
+            <Button look="quiet" aria-label={`Lay ${item.name} down`} onClick={() => drop(lot.id)}>
+              Lay it down
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

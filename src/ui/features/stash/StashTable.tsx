@@ -8,7 +8,7 @@ import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { BulkBar } from './BulkBar.tsx';
 import { listTableColumns } from './columns.ts';
-import { FACETS, getPresence, groupRows, type Facet, type SortBy, type StashRow } from './rows.ts';
+import { FACETS, getPresence, groupRows, type Facet, type SortBy, type StashRow, type TableLine } from './rows.ts';
 import { wordFacetValue } from './words.ts';
 
 const ROW_PX = 40;
@@ -24,7 +24,6 @@ interface StashTableProps {
 
 /** The stash as a table; only the rows in view are in the page. Arrow keys walk it, ticked rows change together. */
 export function StashTable({ rows, kind, sortBy }: StashTableProps) {
-  const { settings } = useHousehold();
   const show = useApp((state) => state.show);
   const chosen = useApp((state) => (state.ticket?.type === 'lot' ? state.ticket.id : null));
   const { isDescending, groupBy, columns: choice } = useChoices();
@@ -113,29 +112,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
                 />
               ))}
               <th scope="col" className="w-20 text-right">
-                <details className="relative inline-block font-normal">
-                  <summary className="min-h-9 cursor-pointer list-none py-2 text-woad underline underline-offset-4">
-                    Columns
-                  </summary>
-                  <div className="absolute top-full right-0 z-2 grid max-h-[50vh] w-56 overflow-y-auto border border-thread bg-paper p-3 text-left text-base shadow-md">
-                    {able.map((column) => (
-                      <label key={column.id} className="flex min-h-9 items-center gap-2">
-                        <input
-                          type="checkbox"
-                          className="size-4 accent-woad"
-                          checked={columns.includes(column)}
-                          onChange={(event) => {
-                            const ids = columns.map((one) => one.id).filter((id) => id !== column.id);
-                            useChoices.setState({
-                              columns: { ...choice, [kind]: event.target.checked ? [...ids, column.id] : ids },
-                            });
-                          }}
-                        />
-                        {column.head(kind)}
-                      </label>
-                    ))}
-                  </div>
-                </details>
+                <ColumnChoice able={able} columns={columns} kind={kind} />
               </th>
             </tr>
           </thead>
@@ -147,80 +124,19 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
             )}
             {items.map(({ index }) => {
               const line = lines[index]!;
-              if (line.type === 'head')
-                return (
-                  <tr key={`head ${line.value}`} className="h-10">
-                    <th scope="rowgroup" colSpan={columns.length + 4} className="pt-2 text-left">
-                      <span className="font-display text-lg font-semibold">
-                        {wordFacetValue(groupBy as Facet, line.value, kind)}
-                      </span>{' '}
-                      <span className="text-sm font-normal text-stone" {...explained('The lots under this head.')}>
-                        {line.count.toLocaleString('en')}
-                      </span>
-                    </th>
-                  </tr>
-                );
-              const { lot, item } = line.row;
-              const presence = getPresence(lot);
-              return (
-                <tr
-                  key={lot.id}
-                  aria-rowindex={index + 2}
-                  className={`dotted-row h-10 cursor-pointer ${lot.id === chosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
-                  onClick={() => show({ type: 'lot', id: lot.id })}
-                >
-                  <td onClick={(event) => event.stopPropagation()}>
-                    <label className={tickClass}>
-                      <input
-                        type="checkbox"
-                        aria-label={`Tick ${item.name}`}
-                        className="size-4 accent-woad"
-                        checked={ticked.has(lot.id)}
-                        onChange={(event) =>
-                          tick(
-                            index,
-                            event.target.checked,
-                            (event.nativeEvent as unknown as { shiftKey?: boolean }).shiftKey ?? false,
-                          )
-                        }
-                      />
-                    </label>
-                  </td>
-                  <td>
-                    <Swatch item={item} className="size-7" />
-                  </td>
-                  <td className="truncate pr-4">
-                    <button
-                      type="button"
-                      data-line={index}
-                      data-name
-                      className="max-w-full truncate text-left"
-                      onKeyDown={(event) => {
-                        const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 }[event.key];
-                        if (!step) return;
-                        event.preventDefault();
-                        walk(index, step);
-                      }}
-                    >
-                      {item.name}
-                    </button>
-                  </td>
-                  {columns.map((column) => (
-                    <td
-                      key={column.id}
-                      title={column.id === 'place' ? line.row.place : undefined}
-                      {...(column.how && explained(column.how(line.row, settings)))}
-                      className={`truncate pr-4 ${column.isNumber ? 'tabular text-right' : ''}`}
-                    >
-                      {column.id === 'place' ? (
-                        <PlaceCell row={line.row} presence={presence} />
-                      ) : (
-                        column.cell(line.row, settings)
-                      )}
-                    </td>
-                  ))}
-                  <td />
-                </tr>
+              return line.type === 'head' ? (
+                <GroupHead key={`head ${line.value}`} line={line} kind={kind} span={columns.length + 4} />
+              ) : (
+                <TableRow
+                  key={line.row.lot.id}
+                  row={line.row}
+                  index={index}
+                  columns={columns}
+                  isChosen={line.row.lot.id === chosen}
+                  isTicked={ticked.has(line.row.lot.id)}
+                  onTick={tick}
+                  onWalk={walk}
+                />
               );
             })}
             {below > 0 && (
@@ -232,6 +148,136 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
         </table>
       </div>
     </>
+  );
+}
+
+type Column = ReturnType<typeof listTableColumns>['able'][number];
+
+interface ColumnChoiceProps {
+  readonly able: readonly Column[];
+  readonly columns: readonly Column[];
+  readonly kind: Kind;
+}
+
+/** Which columns are shown, for each kind as it was chosen. */
+function ColumnChoice({ able, columns, kind }: ColumnChoiceProps) {
+  const choice = useChoices((state) => state.columns);
+  return (
+    <details className="relative inline-block font-normal">
+      <summary className="min-h-9 cursor-pointer list-none py-2 text-woad underline underline-offset-4">
+        Columns
+      </summary>
+      <div className="absolute top-full right-0 z-2 grid max-h-[50vh] w-56 overflow-y-auto border border-thread bg-paper p-3 text-left text-base shadow-md">
+        {able.map((column) => (
+          <label key={column.id} className="flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-woad"
+              checked={columns.includes(column)}
+              onChange={(event) => {
+                const ids = columns.map((one) => one.id).filter((id) => id !== column.id);
+                useChoices.setState({
+                  columns: { ...choice, [kind]: event.target.checked ? [...ids, column.id] : ids },
+                });
+              }}
+            />
+            {column.head(kind)}
+          </label>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+interface GroupHeadProps {
+  readonly line: Extract<TableLine, { type: 'head' }>;
+  readonly kind: Kind;
+  readonly span: number;
+}
+
+function GroupHead({ line, kind, span }: GroupHeadProps) {
+  const groupBy = useChoices((state) => state.groupBy);
+  return (
+    <tr className="h-10">
+      <th scope="rowgroup" colSpan={span} className="pt-2 text-left">
+        <span className="font-display text-lg font-semibold">{wordFacetValue(groupBy as Facet, line.value, kind)}</span>{' '}
+        <span className="text-sm font-normal text-stone" {...explained('The lots under this head.')}>
+          {line.count.toLocaleString('en')}
+        </span>
+      </th>
+    </tr>
+  );
+}
+
+interface TableRowProps {
+  readonly row: StashRow;
+  readonly index: number;
+  readonly columns: readonly Column[];
+  readonly isChosen: boolean;
+  readonly isTicked: boolean;
+  readonly onTick: (at: number, isOn: boolean, isRange: boolean) => void;
+  readonly onWalk: (from: number, by: number) => void;
+}
+
+function TableRow({ row, index, columns, isChosen, isTicked, onTick, onWalk }: TableRowProps) {
+  const { settings } = useHousehold();
+  const show = useApp((state) => state.show);
+  const { lot, item } = row;
+  const presence = getPresence(lot);
+  return (
+    <tr
+      aria-rowindex={index + 2}
+      className={`dotted-row h-10 cursor-pointer ${isChosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
+      onClick={() => show({ type: 'lot', id: lot.id })}
+    >
+      <td onClick={(event) => event.stopPropagation()}>
+        <label className={tickClass}>
+          <input
+            type="checkbox"
+            aria-label={`Tick ${item.name}`}
+            className="size-4 accent-woad"
+            checked={isTicked}
+            onChange={(event) =>
+              onTick(
+                index,
+                event.target.checked,
+                (event.nativeEvent as unknown as { shiftKey?: boolean }).shiftKey ?? false,
+              )
+            }
+          />
+        </label>
+      </td>
+      <td>
+        <Swatch item={item} className="size-7" />
+      </td>
+      <td className="truncate pr-4">
+        <button
+          type="button"
+          data-line={index}
+          data-name
+          className="max-w-full truncate text-left"
+          onKeyDown={(event) => {
+            const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 }[event.key];
+            if (!step) return;
+            event.preventDefault();
+            onWalk(index, step);
+          }}
+        >
+          {item.name}
+        </button>
+      </td>
+      {columns.map((column) => (
+        <td
+          key={column.id}
+          title={column.id === 'place' ? row.place : undefined}
+          {...(column.how && explained(column.how(row, settings)))}
+          className={`truncate pr-4 ${column.isNumber ? 'tabular text-right' : ''}`}
+        >
+          {column.id === 'place' ? <PlaceCell row={row} presence={presence} /> : column.cell(row, settings)}
+        </td>
+      ))}
+      <td />
+    </tr>
   );
 }
 
