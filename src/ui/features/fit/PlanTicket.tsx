@@ -41,17 +41,10 @@ function nextName(kept: readonly Plan[]): string {
 
 const SECONDS = [3, 10, 30, 120] as const;
 
-/** The plan's ticket: how it stands beside today, and what to do with it. */
-export function PlanTicket({ moves }: { moves: number }) {
+/** How the plan that is looked at stands: whether it is adopted, kept, old or stale, and what there is to carry. */
+function useStanding() {
   const household = useHousehold();
-  const run = useFitRun();
-  const { status, progress, plan, checks, note, seconds, start, stop, discard, curve, household: madeFor } = run;
-  const { bound, supposed, got } = run;
-  const act = useApp((state) => state.act);
-  const navigate = useNavigate();
-  const fitSeconds = useChoices((state) => state.fitSeconds);
-  const { answer: today, again } = useAnswer(household, 'today', null);
-  const { answer: strained } = useAnswer(household, 'strained', null);
+  const { plan, supposed, household: madeFor } = useFitRun();
   const { toMove, out, homeless } = getStrays(household);
   // Once a plan is adopted, what lies out waits to be carried too: new things have never had a place.
   const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== undefined);
@@ -75,50 +68,23 @@ export function PlanTicket({ moves }: { moves: number }) {
   const count = [...household.lots.values()].filter(takesRoom).length;
 
   const canGoOn = plan !== null && supposed === null && !isOld && !isAdopted && staleWords === null;
-  const show = useApp((state) => state.show);
-  // A ticket that lies over the plan's makes way for it.
-  const search = () => {
-    show(null);
-    void learnAndSearch();
-  };
-  const learnAndSearch = async () => {
-    // What the daybook shows of how often things are used is taken over first.
-    const { createLearn } = await import('../../../core/learning/index.ts');
-    const { events } = useApp.getState();
-    await act((now) => createLearn(now, events, world.nowMs()));
-    const now = useApp.getState().household ?? household;
-    // The same search would only find the same plan: it looks on from there while nothing has changed.
-    if (canGoOn && now === household) run.goOn(now, fitSeconds);
-    else start(now, 1, fitSeconds);
-  };
-  const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
+  return { hasAdopted, toCarry, isAdopted, isOld, kept, isKept, isStale, staleWords, count, canGoOn, homeless };
+}
+type Stand = ReturnType<typeof useStanding>;
 
+interface PlanNewsProps {
+  readonly stand: Stand;
+  readonly moves: number;
+  readonly today: Score | null;
+}
+
+/** What there is to say of the plan that was found: checks, proof, what it frees, what is stale. */
+function PlanNews({ stand: { isAdopted, isKept, isOld, staleWords }, moves, today }: PlanNewsProps) {
+  const household = useHousehold();
+  const run = useFitRun();
+  const { status, plan, checks, note, curve, bound, supposed, got } = run;
   return (
     <>
-      <h2 className="font-display text-[21px] leading-tight font-semibold">
-        {supposed ??
-          (status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today')}
-      </h2>
-      {status === 'running' ? (
-        run.isGetting ? (
-          <Getting />
-        ) : (
-          <Searching progress={progress} seconds={seconds} today={today} />
-        )
-      ) : (
-        <>
-          <Unanswered again={again} />
-          <Comparison
-            today={today}
-            plan={plan?.score ?? null}
-            unplaced={plan?.unplaced.length ?? 0}
-            homeless={homeless}
-            findings={checks?.findings ?? 0}
-            strained={strained}
-            crowded={plan && computePlanStanding(household, getTree(household), plan).overTarget}
-          />
-        </>
-      )}
       {status === 'failed' && (
         <p role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3">
           The search broke off ({note}). Nothing was changed; try again.
@@ -170,6 +136,39 @@ export function PlanTicket({ moves }: { moves: number }) {
           </Button>
         </section>
       )}
+    </>
+  );
+}
+
+/** What can be done with it. */
+function PlanButtons({ stand }: { stand: Stand }) {
+  const { hasAdopted, toCarry, isAdopted, kept, isKept, isStale, count, canGoOn, homeless } = stand;
+  const household = useHousehold();
+  const run = useFitRun();
+  const { status, plan, checks, supposed, start, stop, discard } = run;
+  const act = useApp((state) => state.act);
+  const navigate = useNavigate();
+  const fitSeconds = useChoices((state) => state.fitSeconds);
+  const show = useApp((state) => state.show);
+  // A ticket that lies over the plan's makes way for it.
+  const search = () => {
+    show(null);
+    void learnAndSearch();
+  };
+  const learnAndSearch = async () => {
+    // What the daybook shows of how often things are used is taken over first.
+    const { createLearn } = await import('../../../core/learning/index.ts');
+    const { events } = useApp.getState();
+    await act((now) => createLearn(now, events, world.nowMs()));
+    const now = useApp.getState().household ?? household;
+    // The same search would only find the same plan: it looks on from there while nothing has changed.
+    if (canGoOn && now === household) run.goOn(now, fitSeconds);
+    else start(now, 1, fitSeconds);
+  };
+  const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
+
+  return (
+    <>
       {status === 'running' ? (
         <Button look="strong" className="mt-4 w-full" data-key="s" onClick={stop}>
           Stop and keep the best <kbd className="pl-1 font-normal">S</kbd>
@@ -260,6 +259,49 @@ export function PlanTicket({ moves }: { moves: number }) {
           )}
         </div>
       )}
+    </>
+  );
+}
+
+/** The plan's ticket: how it stands beside today, and what to do with it. */
+export function PlanTicket({ moves }: { moves: number }) {
+  const household = useHousehold();
+  const run = useFitRun();
+  const { status, progress, plan, checks, seconds, supposed } = run;
+  const { answer: today, again } = useAnswer(household, 'today', null);
+  const { answer: strained } = useAnswer(household, 'strained', null);
+  const { homeless } = getStrays(household);
+  const stand = useStanding();
+  const { count } = stand;
+
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">
+        {supposed ??
+          (status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today')}
+      </h2>
+      {status === 'running' ? (
+        run.isGetting ? (
+          <Getting />
+        ) : (
+          <Searching progress={progress} seconds={seconds} today={today} />
+        )
+      ) : (
+        <>
+          <Unanswered again={again} />
+          <Comparison
+            today={today}
+            plan={plan?.score ?? null}
+            unplaced={plan?.unplaced.length ?? 0}
+            homeless={homeless}
+            findings={checks?.findings ?? 0}
+            strained={strained}
+            crowded={plan && computePlanStanding(household, getTree(household), plan).overTarget}
+          />
+        </>
+      )}
+      <PlanNews stand={stand} moves={moves} today={today} />
+      <PlanButtons stand={stand} />
       {count === 0 && (
         <p className="mt-3 text-stone">
           There is nothing to fit yet. Add things in the{' '}

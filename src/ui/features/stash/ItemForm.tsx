@@ -9,16 +9,18 @@ import {
   STOW_FORMS,
   type CareFlag,
   type Household,
+  type Item,
   type ItemId,
   type Kind,
   type LotId,
+  type Station,
   type StationId,
   type StowForm,
 } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, world } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import type { Thing } from '../../state/appState.ts';
 import { useBegan } from '../../state/began.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
@@ -53,7 +55,6 @@ function createAnother(household: Household, like: LotId, ids: { itemId: ItemId;
   };
 }
 
-/** Adds a thing, or changes one: it asks only what matters for the kind, and shows at once what follows. */
 interface ItemFormProps {
   /** The lot to change, with its item; null for a new thing. */
   readonly base: LotId | null;
@@ -64,11 +65,11 @@ interface ItemFormProps {
   readonly draft?: Thing;
 }
 
-export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
+/** What is typed into the form, what it makes, and how it is saved. */
+function useItemForm({ base, kind, like, draft }: ItemFormProps) {
   const [household] = useBegan();
   const { settings } = household;
   const { units } = settings;
-  const act = useApp((state) => state.act);
   const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
@@ -116,14 +117,66 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
     if (isDone) show({ type: 'lot', id: lot.id });
   };
 
+  const become = (next: Kind) => {
+    const begun = { ...createFields(next, fields.stationId), name: fields.name, notes: fields.notes };
+    for (const [name, value] of Object.entries(begun)) setValue(name as keyof ItemFields, value as never);
+    setTried(false);
+    setOther(true);
+  };
   const form = { register, setValue, faultOf, units };
   const { text } = createFieldMakers(form);
   const figures = findType(fields.type, fields.kind);
+  return {
+    register,
+    show,
+    stations,
+    old,
+    setValue,
+    handleSubmit,
+    fields,
+    from,
+    result,
+    faultOf,
+    isNew,
+    lotsOfItem,
+    forms,
+    save,
+    become,
+    form,
+    text,
+    figures,
+    isSaving,
+  };
+}
 
+/** Adds a thing, or changes one: it asks only what matters for the kind, and shows at once what follows. */
+export function ItemForm(props: ItemFormProps) {
+  const {
+    register,
+    show,
+    stations,
+    old,
+    setValue,
+    handleSubmit,
+    fields,
+    from,
+    result,
+    faultOf,
+    isNew,
+    lotsOfItem,
+    forms,
+    save,
+    become,
+    form,
+    text,
+    figures,
+    isSaving,
+  } = useItemForm(props);
+  const { base } = props;
   return (
     <form
       noValidate
-      aria-label={isNew ? `New ${wordKind(fields.kind)}` : `Edit ${old.item.name}`}
+      aria-label={old ? `Edit ${old.item.name}` : `New ${wordKind(fields.kind)}`}
       className="space-y-3"
       onSubmit={(event) => void handleSubmit(save)(event)}
     >
@@ -131,32 +184,13 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
         {isNew ? `New ${wordKind(fields.kind)}` : `Edit ${wordKind(fields.kind)}`}
       </h2>
       {isNew && (
-        <SelectField
-          label="What is it"
-          value={fields.kind}
-          onChange={(event) => {
-            const next = createFields(event.target.value as Kind, fields.stationId);
-            for (const [name, value] of Object.entries({ ...next, name: fields.name, notes: fields.notes }))
-              setValue(name as keyof ItemFields, value as never);
-            setTried(false);
-            setOther(true);
-          }}
-        >
+        <SelectField label="What is it" value={fields.kind} onChange={(event) => become(event.target.value as Kind)}>
           <Options of={KINDS} words={wordKind} />
         </SelectField>
       )}
       {text('name', 'Name')}
       <KindFields of={form} fields={fields} isFromNothing={from === null} />
-      {result.ok && (
-        <dl aria-label="What follows" className="border-l-4 border-woad bg-linen px-3 py-1">
-          {wordMeasures(result.value.item, result.value.lot, settings).map(({ name, words, how }) => (
-            <Row key={name} name={name} how={how}>
-              {words}
-            </Row>
-          ))}
-          {result.value.lot.state === 'digital' && <Row name="Room">takes none</Row>}
-        </dl>
-      )}
+      {result.ok && <Follows thing={result.value} />}
       {isNew && result.ok && <TwinHint item={result.value.item} />}
       <Pair>
         <TextField label="Colour" type="color" {...register('colour')} />
@@ -183,44 +217,16 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
           </option>
         ))}
       </SelectField>
-      <fieldset>
-        <legend className="text-sm text-stone">Mind</legend>
-        <div className="grid grid-cols-2">
-          {CARE_FLAGS.map((flag) => (
-            <CheckField
-              key={flag}
-              label={wordCare(flag)}
-              checked={fields.care.includes(flag)}
-              onChange={(event) => {
-                const rest = fields.care.filter((one) => one !== flag);
-                setValue('care', event.target.checked ? ([...rest, flag] as CareFlag[]) : rest);
-              }}
-            />
-          ))}
-        </div>
-      </fieldset>
+      <CareFields care={fields.care} onCare={(care) => setValue('care', care)} />
       {fields.kind !== 'pattern' && (
-        <fieldset>
-          <legend className="text-sm text-stone">May be kept (the first ticked is preferred)</legend>
-          {STOW_FORMS.filter((form) => FORMS_OF_KIND[fields.kind].includes(form)).map((form) => {
-            const made = result.ok ? result.value : null;
-            const pkg = made && computePackage(made.item, made.lot, form, settings);
-            return (
-              <CheckField
-                key={form}
-                label={`${capitalise(wordForm(form))}${pkg ? `: ${wordPackage(pkg, units)}` : made ? ': does not suit it' : ''}`}
-                checked={forms.includes(form)}
-                onChange={(event) => {
-                  const rest = forms.filter((one) => one !== form);
-                  if (event.target.checked || rest.length > 0)
-                    setValue('forms', event.target.checked ? [...rest, form] : rest);
-                }}
-              />
-            );
-          })}
-        </fieldset>
+        <FormFields
+          kind={fields.kind}
+          forms={forms}
+          made={result.ok ? result.value : null}
+          onForms={(next) => setValue('forms', next)}
+        />
       )}
-      {(isNew || old.lot.state !== 'in') && forms.length > 1 && (
+      {old?.lot.state !== 'in' && forms.length > 1 && (
         <SelectField label="Kept now" {...register('form')}>
           {isNew && <option value="">{`${capitalise(wordForm(forms[0]!))}, as preferred`}</option>}
           <Options of={forms} words={wordForm} />
@@ -231,22 +237,11 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
         <div className="space-y-3 pt-1">
           <MoreKindFields of={form} fields={fields} />
           {stations.length > 1 && (
-            <fieldset>
-              <legend className="text-sm text-stone">Also used at</legend>
-              {stations
-                .filter((one) => one.id !== fields.stationId)
-                .map((one) => (
-                  <CheckField
-                    key={one.id}
-                    label={one.name}
-                    checked={fields.otherStationIds.includes(one.id)}
-                    onChange={(event) => {
-                      const rest = fields.otherStationIds.filter((id) => id !== one.id);
-                      setValue('otherStationIds', event.target.checked ? [...rest, one.id] : rest);
-                    }}
-                  />
-                ))}
-            </fieldset>
+            <AlsoUsedAt
+              stations={stations.filter((one) => one.id !== fields.stationId)}
+              ids={fields.otherStationIds}
+              onIds={(ids) => setValue('otherStationIds', ids)}
+            />
           )}
           <Pair>
             {text('restock', 'Buy again below', 'All lots together')}
@@ -263,19 +258,119 @@ export function ItemForm({ base, kind, like, draft }: ItemFormProps) {
         </Button>
         <Button onClick={() => show(base ? { type: 'lot', id: base } : null)}>Leave it</Button>
       </div>
-      {old && (
-        <p className="stitched-t pt-3 text-sm text-stone">
-          Taking it out of the catalogue takes {wordCount(lotsOfItem, 'lot')} with it; Undo brings all back.{' '}
-          <Button
-            look="quiet"
-            onClick={() =>
-              void act((now) => createRemoveItem(now, old.item, world.nowMs())).then((isDone) => isDone && show(null))
-            }
-          >
-            Remove {old.item.name}
-          </Button>
-        </p>
-      )}
+      {old && <RemoveItem item={old.item} lots={lotsOfItem} />}
     </form>
+  );
+}
+
+/** What follows from what is typed: how large and heavy it is, each with how that was made. */
+function Follows({ thing }: { thing: Thing }) {
+  const { settings } = useHousehold();
+  return (
+    <dl aria-label="What follows" className="border-l-4 border-woad bg-linen px-3 py-1">
+      {wordMeasures(thing.item, thing.lot, settings).map(({ name, words, how }) => (
+        <Row key={name} name={name} how={how}>
+          {words}
+        </Row>
+      ))}
+      {thing.lot.state === 'digital' && <Row name="Room">takes none</Row>}
+    </dl>
+  );
+}
+
+function CareFields({ care, onCare }: { care: readonly CareFlag[]; onCare: (care: CareFlag[]) => void }) {
+  return (
+    <fieldset>
+      <legend className="text-sm text-stone">Mind</legend>
+      <div className="grid grid-cols-2">
+        {CARE_FLAGS.map((flag) => (
+          <CheckField
+            key={flag}
+            label={wordCare(flag)}
+            checked={care.includes(flag)}
+            onChange={(event) => {
+              const rest = care.filter((one) => one !== flag);
+              onCare(event.target.checked ? [...rest, flag] : rest);
+            }}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+interface FormFieldsProps {
+  readonly kind: Kind;
+  readonly forms: readonly StowForm[];
+  /** The thing as typed, where it reads. */
+  readonly made: Thing | null;
+  readonly onForms: (forms: StowForm[]) => void;
+}
+
+/** How it may be kept, each with the package that it makes. */
+function FormFields({ kind, forms, made, onForms }: FormFieldsProps) {
+  const { settings } = useHousehold();
+  const { units } = settings;
+  return (
+    <fieldset>
+      <legend className="text-sm text-stone">May be kept (the first ticked is preferred)</legend>
+      {STOW_FORMS.filter((form) => FORMS_OF_KIND[kind].includes(form)).map((form) => {
+        const pkg = made && computePackage(made.item, made.lot, form, settings);
+        return (
+          <CheckField
+            key={form}
+            label={`${capitalise(wordForm(form))}${pkg ? `: ${wordPackage(pkg, units)}` : made ? ': does not suit it' : ''}`}
+            checked={forms.includes(form)}
+            onChange={(event) => {
+              const rest = forms.filter((one) => one !== form);
+              if (event.target.checked || rest.length > 0) onForms(event.target.checked ? [...rest, form] : rest);
+            }}
+          />
+        );
+      })}
+    </fieldset>
+  );
+}
+
+interface AlsoUsedAtProps {
+  readonly stations: readonly Station[];
+  readonly ids: readonly string[];
+  readonly onIds: (ids: string[]) => void;
+}
+
+function AlsoUsedAt({ stations, ids, onIds }: AlsoUsedAtProps) {
+  return (
+    <fieldset>
+      <legend className="text-sm text-stone">Also used at</legend>
+      {stations.map((one) => (
+        <CheckField
+          key={one.id}
+          label={one.name}
+          checked={ids.includes(one.id)}
+          onChange={(event) => {
+            const rest = ids.filter((id) => id !== one.id);
+            onIds(event.target.checked ? [...rest, one.id] : rest);
+          }}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+function RemoveItem({ item, lots }: { item: Item; lots: number }) {
+  const act = useApp((state) => state.act);
+  const show = useApp((state) => state.show);
+  return (
+    <p className="stitched-t pt-3 text-sm text-stone">
+      Taking it out of the catalogue takes {wordCount(lots, 'lot')} with it; Undo brings all back.{' '}
+      <Button
+        look="quiet"
+        onClick={() =>
+          void act((now) => createRemoveItem(now, item, world.nowMs())).then((isDone) => isDone && show(null))
+        }
+      >
+        Remove {item.name}
+      </Button>
+    </p>
   );
 }

@@ -26,7 +26,7 @@ interface StashTableProps {
 export function StashTable({ rows, kind, sortBy }: StashTableProps) {
   const show = useApp((state) => state.show);
   const chosen = useApp((state) => (state.ticket?.type === 'lot' ? state.ticket.id : null));
-  const { isDescending, groupBy, columns: choice } = useChoices();
+  const { groupBy, columns: choice } = useChoices();
   const { able, shown: columns } = listTableColumns(kind, choice[kind]);
   const frame = useRef<HTMLDivElement>(null);
   const [ticked, setTicked] = useState<ReadonlySet<LotId>>(new Set());
@@ -84,38 +84,14 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
           style={{ minWidth: 320 + columns.length * COLUMN_PX }}
           aria-rowcount={lines.length + 1}
         >
-          <thead className="sticky top-0 z-1 bg-mist text-left text-sm">
-            <tr>
-              <th scope="col" className="w-11 md:w-8">
-                <label className={tickClass}>
-                  <input
-                    type="checkbox"
-                    aria-label="Tick all"
-                    className="size-4 accent-woad"
-                    checked={isAll}
-                    onChange={() => setTicked(isAll ? new Set() : new Set(rows.map(({ lot }) => lot.id)))}
-                  />
-                </label>
-              </th>
-              <th scope="col" className="w-9">
-                <span className="sr-only">Swatch</span>
-              </th>
-              <Head name="Name" sortBy="name" now={sortBy} isDescending={isDescending} isNumber={false} />
-              {columns.map((column) => (
-                <Head
-                  key={column.id}
-                  name={column.head(kind)}
-                  sortBy={column.sortBy ?? null}
-                  now={sortBy}
-                  isDescending={isDescending}
-                  isNumber={column.isNumber ?? false}
-                />
-              ))}
-              <th scope="col" className="w-20 text-right">
-                <ColumnChoice able={able} columns={columns} kind={kind} />
-              </th>
-            </tr>
-          </thead>
+          <TableHead
+            able={able}
+            columns={columns}
+            kind={kind}
+            sortBy={sortBy}
+            isAll={isAll}
+            onTickAll={() => setTicked(isAll ? new Set() : new Set(rows.map(({ lot }) => lot.id)))}
+          />
           <tbody>
             {above > 0 && (
               <tr aria-hidden>
@@ -186,6 +162,50 @@ function ColumnChoice({ able, columns, kind }: ColumnChoiceProps) {
         ))}
       </div>
     </details>
+  );
+}
+
+interface TableHeadProps extends ColumnChoiceProps {
+  readonly sortBy: SortBy;
+  readonly isAll: boolean;
+  readonly onTickAll: () => void;
+}
+
+function TableHead({ able, columns, kind, sortBy, isAll, onTickAll }: TableHeadProps) {
+  const isDescending = useChoices((state) => state.isDescending);
+  return (
+    <thead className="sticky top-0 z-1 bg-mist text-left text-sm">
+      <tr>
+        <th scope="col" className="w-11 md:w-8">
+          <label className={tickClass}>
+            <input
+              type="checkbox"
+              aria-label="Tick all"
+              className="size-4 accent-woad"
+              checked={isAll}
+              onChange={onTickAll}
+            />
+          </label>
+        </th>
+        <th scope="col" className="w-9">
+          <span className="sr-only">Swatch</span>
+        </th>
+        <Head name="Name" sortBy="name" now={sortBy} isDescending={isDescending} isNumber={false} />
+        {columns.map((column) => (
+          <Head
+            key={column.id}
+            name={column.head(kind)}
+            sortBy={column.sortBy ?? null}
+            now={sortBy}
+            isDescending={isDescending}
+            isNumber={column.isNumber ?? false}
+          />
+        ))}
+        <th scope="col" className="w-20 text-right">
+          <ColumnChoice able={able} columns={columns} kind={kind} />
+        </th>
+      </tr>
+    </thead>
   );
 }
 

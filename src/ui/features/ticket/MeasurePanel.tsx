@@ -12,6 +12,8 @@ import {
   getMeasureWays,
   withMeasured,
   type Gauge,
+  type Package,
+  type Reading,
 } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
 import {
@@ -74,8 +76,156 @@ function useGauge(usual: Gauge, units: UnitSystem) {
   };
 }
 
-/** How much is there? A way to measure, the reading, and the amount with its doubt; or, from a known amount, the thing's own figures. */
-export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
+interface WayFieldProps {
+  readonly ways: readonly MeasureWay[];
+  readonly way: MeasureWay;
+  readonly onWay: (way: MeasureWay) => void;
+}
+
+function WayField({ ways, way, onWay }: WayFieldProps) {
+  return (
+    <SelectField label="Measured" value={way} onChange={(event) => onWay(event.target.value as MeasureWay)}>
+      {ways.map((one) => (
+        <option key={one} value={one}>
+          {capitalise(wordMeasureWay(one))}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+interface GaugeFieldProps {
+  readonly label: string;
+  readonly hint: string;
+  readonly text: string;
+  readonly fault: string | undefined;
+  readonly onText: (text: string) => void;
+}
+
+function GaugeField({ text, onText, ...rest }: GaugeFieldProps) {
+  return <TextField {...rest} value={text} onChange={(event) => onText(event.target.value)} />;
+}
+
+/** Reads the bench scale when it is asked to; typing does as well. */
+function ScaleReader({ onTake }: { onTake: (grams: number, resolutionG: number) => void }) {
+  const [isScaleWanted, setScaleWanted] = useState(false);
+  const scale = useScale(isScaleWanted);
+  return (
+    <>
+      {!isScaleWanted ? (
+        <Button look="quiet" onClick={() => setScaleWanted(true)}>
+          Read the bench scale
+        </Button>
+      ) : (
+        <p role="status" className="flex flex-wrap items-baseline gap-3 text-sm">
+          {scale.state === 'absent' ? (
+            <>
+              <span>No scale answers. Type what yours shows.</span>
+              <Button look="quiet" onClick={() => setScaleWanted(false)}>
+                All right
+              </Button>
+            </>
+          ) : scale.news ? (
+            <>
+              <span className="tabular font-display text-xl">{scale.news.grams.toFixed(1)} g</span>
+              <span className="text-stone">
+                {scale.news.isOverloaded ? 'more than it bears' : scale.news.isStable ? 'at rest' : 'swinging'}
+              </span>
+              <Button
+                look="quiet"
+                disabled={!scale.news.isStable || scale.news.isOverloaded}
+                onClick={() => {
+                  onTake(scale.news!.grams, scale.news!.resolutionG);
+                }}
+              >
+                Take this weight
+              </Button>
+            </>
+          ) : (
+            'Looking for the scale…'
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+interface ReadingLinesProps {
+  readonly item: Item;
+  readonly reading: Reading;
+  readonly way: MeasureWay;
+  readonly pkg: Package | null;
+}
+
+/** The amount with its doubt, how it was found, and the package that it makes. */
+function ReadingLines({ item, reading, way, pkg }: ReadingLinesProps) {
+  const { units } = useHousehold().settings;
+  const told = formatMeasured(reading.amount.value, reading.amount.sigma, reading.unit, units);
+  return (
+    <div role="status">
+      <p>
+        <span className="font-display text-[25px] font-semibold" {...explained(HOW_MUCH)}>
+          {told.amount}
+        </span>{' '}
+        <span className="text-stone" {...explained(HOW_SURE)}>
+          ± {told.doubt}
+        </span>
+      </p>
+      <p className="text-sm text-stone" {...explained(HOW_MUCH)}>
+        {reading.amount.value > 0
+          ? wordReading(item, reading, way)
+          : 'That is no more than the board, tube or spool alone.'}
+        {item.fabric?.isCalibrated || item.box?.tape?.isCalibrated ? ' By its own figures.' : ''}
+      </p>
+      {pkg && (
+        <p className="text-sm text-stone" {...explained(HOW_PACKED)}>
+          {capitalise(wordForm(pkg.form))}: {wordPackage(pkg, units)}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface KnownAmountProps {
+  readonly unit: AmountUnit;
+  readonly text: string;
+  readonly parsed: ReturnType<typeof parseAmount> | null;
+  /** The figures that follow from it are worked out. */
+  readonly isReady: boolean;
+  readonly onText: (text: string) => void;
+  readonly onCalibrate: () => void;
+}
+
+/** From an amount that is known for sure, the thing's own figures. */
+function KnownAmount({ unit, text, parsed, isReady, onText, onCalibrate }: KnownAmountProps) {
+  const isMetric = useHousehold().settings.units === 'metric';
+  return (
+    <details>
+      <summary className="min-h-9 cursor-pointer text-woad underline underline-offset-4">
+        I know how much this is
+      </summary>
+      <div className="mt-2 space-y-2">
+        <TextField
+          label={unit === 'length' ? 'Its true length' : unit === 'area' ? 'Its true area' : 'How many they are'}
+          value={text}
+          fault={
+            parsed && !parsed.ok
+              ? wordAmountFault(parsed.fault, unit === 'count' ? '24' : isMetric ? '3.4' : '3 3/4')
+              : undefined
+          }
+          hint="Then all of it is measured by its own figures, and the doubt shrinks."
+          onChange={(event) => onText(event.target.value)}
+        />
+        <Button disabled={!isReady} onClick={onCalibrate}>
+          Calibrate
+        </Button>
+      </div>
+    </details>
+  );
+}
+
+/** What is typed into the panel, what it comes to, and how that is taken over. */
+function useMeasuring(item: Item, lot: Lot, onDone: () => void) {
   const household = useHousehold();
   const { settings } = household;
   const { units } = settings;
@@ -86,8 +236,6 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   const [way, setWay] = useState<MeasureWay>(ways[0] ?? 'weight');
   const [text, setText] = useState('');
   const [known, setKnown] = useState('');
-  const [isScaleWanted, setScaleWanted] = useState(false);
-  const scale = useScale(isScaleWanted && isWeighed(way));
   const [scaleG, setScaleG] = useState<number | null>(null);
   useEffect(() => input.current?.focus(), []);
 
@@ -99,7 +247,6 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   const example = isWeighed(way) ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
   const parsed = isWeighed(way) ? parseMassG(text, isMetric ? 'g' : 'oz') : parseLengthMm(text, isMetric ? 'mm' : 'in');
   const reading = parsed.ok && parsed.value > 0 ? computeReading(item, lot, settings, way, parsed.value, gauge) : null;
-  const told = reading && formatMeasured(reading.amount.value, reading.amount.sigma, reading.unit, units);
   const isTold = reading !== null && reading.amount.value > 0;
   const unit = reading?.unit ?? (way === 'count' ? 'count' : item.thread ? 'length' : getAmountUnit(item, lot));
   const knownAmount = known.trim() === '' ? null : parseAmount(known, unit, units);
@@ -136,13 +283,76 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
     )
       setKnown('');
   };
-  const gaugeField = (name: 'tareG' | 'tenG' | 'coreMm', label: string, hint: string) => (
-    <TextField
-      label={label}
-      value={texts[name]}
+  return {
+    ways,
+    way,
+    setWay,
+    text,
+    setText,
+    setScaleG,
+    known,
+    setKnown,
+    input,
+    units,
+    usual,
+    texts,
+    faults,
+    setGaugeText,
+    example,
+    fault,
+    expected,
+    present,
+    reading,
+    isTold,
+    pkg,
+    unit,
+    knownAmount,
+    calibrated,
+    canCalibrate,
+    parsed,
+    take,
+    calibrate,
+  };
+}
+
+/** How much is there? A way to measure, the reading, and the amount with its doubt; or, from a known amount, the thing's own figures. */
+export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
+  const {
+    ways,
+    way,
+    setWay,
+    text,
+    setText,
+    setScaleG,
+    known,
+    setKnown,
+    input,
+    units,
+    usual,
+    texts,
+    faults,
+    setGaugeText,
+    example,
+    fault,
+    expected,
+    present,
+    reading,
+    isTold,
+    pkg,
+    unit,
+    knownAmount,
+    calibrated,
+    canCalibrate,
+    parsed,
+    take,
+    calibrate,
+  } = useMeasuring(item, lot, onDone);
+  const gaugeField = (name: keyof typeof texts, label: string, hint: string) => (
+    <GaugeField
+      {...{ label, hint }}
+      text={texts[name]}
       fault={faults[name]}
-      hint={hint}
-      onChange={(event) => setGaugeText(name, event.target.value)}
+      onText={(next) => setGaugeText(name, next)}
     />
   );
 
@@ -158,15 +368,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <h3 className="font-bold">How much is there?</h3>
-      {ways.length > 1 && (
-        <SelectField label="Measured" value={way} onChange={(event) => setWay(event.target.value as MeasureWay)}>
-          {ways.map((one) => (
-            <option key={one} value={one}>
-              {capitalise(wordMeasureWay(one))}
-            </option>
-          ))}
-        </SelectField>
-      )}
+      {ways.length > 1 && <WayField ways={ways} way={way} onWay={setWay} />}
       {way === 'count' &&
         gaugeField(
           'tenG',
@@ -191,41 +393,12 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       />
       {isWeighed(way) && (
         <div className="space-y-1">
-          {!isScaleWanted ? (
-            <Button look="quiet" onClick={() => setScaleWanted(true)}>
-              Read the bench scale
-            </Button>
-          ) : (
-            <p role="status" className="flex flex-wrap items-baseline gap-3 text-sm">
-              {scale.state === 'absent' ? (
-                <>
-                  <span>No scale answers. Type what yours shows.</span>
-                  <Button look="quiet" onClick={() => setScaleWanted(false)}>
-                    All right
-                  </Button>
-                </>
-              ) : scale.news ? (
-                <>
-                  <span className="tabular font-display text-xl">{scale.news.grams.toFixed(1)} g</span>
-                  <span className="text-stone">
-                    {scale.news.isOverloaded ? 'more than it bears' : scale.news.isStable ? 'at rest' : 'swinging'}
-                  </span>
-                  <Button
-                    look="quiet"
-                    disabled={!scale.news.isStable || scale.news.isOverloaded}
-                    onClick={() => {
-                      setText(`${scale.news!.grams} g`);
-                      setScaleG(scale.news!.resolutionG);
-                    }}
-                  >
-                    Take this weight
-                  </Button>
-                </>
-              ) : (
-                'Looking for the scale…'
-              )}
-            </p>
-          )}
+          <ScaleReader
+            onTake={(grams, resolutionG) => {
+              setText(`${grams} g`);
+              setScaleG(resolutionG);
+            }}
+          />
           {gaugeField(
             'tareG',
             item.thread ? 'Bare spools weigh' : 'Jar or bag weighs',
@@ -239,27 +412,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
           way === 'roll' ? 'Bare tube across' : 'Bare reel across',
           `Empty: ${formatSize(usual.coreMm, units)}, as usual`,
         )}
-      {reading && told && (
-        <div role="status">
-          <p>
-            <span className="font-display text-[25px] font-semibold" {...explained(HOW_MUCH)}>
-              {told.amount}
-            </span>{' '}
-            <span className="text-stone" {...explained(HOW_SURE)}>
-              ± {told.doubt}
-            </span>
-          </p>
-          <p className="text-sm text-stone" {...explained(HOW_MUCH)}>
-            {isTold ? wordReading(item, reading, way) : 'That is no more than the board, tube or spool alone.'}
-            {item.fabric?.isCalibrated || item.box?.tape?.isCalibrated ? ' By its own figures.' : ''}
-          </p>
-          {pkg && (
-            <p className="text-sm text-stone" {...explained(HOW_PACKED)}>
-              {capitalise(wordForm(pkg.form))}: {wordPackage(pkg, units)}
-            </p>
-          )}
-        </div>
-      )}
+      {reading && <ReadingLines item={item} reading={reading} way={way} pkg={pkg} />}
       <div className="grid grid-cols-2 gap-2">
         <Button look="strong" type="submit" disabled={!isTold}>
           Take it over
@@ -267,27 +420,14 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
         <Button onClick={onDone}>Leave it</Button>
       </div>
       {(isTold || way === 'count') && canCalibrate && parsed.ok && (
-        <details>
-          <summary className="min-h-9 cursor-pointer text-woad underline underline-offset-4">
-            I know how much this is
-          </summary>
-          <div className="mt-2 space-y-2">
-            <TextField
-              label={unit === 'length' ? 'Its true length' : unit === 'area' ? 'Its true area' : 'How many they are'}
-              value={known}
-              fault={
-                knownAmount && !knownAmount.ok
-                  ? wordAmountFault(knownAmount.fault, unit === 'count' ? '24' : isMetric ? '3.4' : '3 3/4')
-                  : undefined
-              }
-              hint="Then all of it is measured by its own figures, and the doubt shrinks."
-              onChange={(event) => setKnown(event.target.value)}
-            />
-            <Button disabled={!calibrated} onClick={() => void calibrate()}>
-              Calibrate
-            </Button>
-          </div>
-        </details>
+        <KnownAmount
+          unit={unit}
+          text={known}
+          parsed={knownAmount}
+          isReady={calibrated !== null}
+          onText={setKnown}
+          onCalibrate={() => void calibrate()}
+        />
       )}
     </form>
   );
