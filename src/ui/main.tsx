@@ -20,6 +20,8 @@ void useApp
   .then(() => {
     keepDay();
     keepFile();
+    // At hand before the first key is pressed.
+    void import('../core/acts/index.ts');
   });
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') keepDay();

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useApp, world } from '../state/app.ts';
+import { useApp } from '../state/app.ts';
 import { useChoices } from '../state/choices.ts';
 import { putBack } from '../state/putBack.ts';
+import { takeOut } from '../state/takeOut.ts';
 import { useQuickWanted } from '../state/quick.ts';
 import type { Help } from './explained.ts';
 import { SCREENS } from './Selvage.tsx';
-import { createTakeOut } from '../../core/acts/index.ts';
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -35,7 +35,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
         if (event.key === 'Escape' && !event.defaultPrevented) (event.target as HTMLElement).blur();
         return;
       }
-      const { ticket, household, act, undo, show, setCutting, previews } = useApp.getState();
+      const { ticket, household, undo, show, setCutting, previews } = useApp.getState();
       // Of a household that is only looked at nothing is taken, cut or edited.
       const lotId = ticket?.type === 'lot' && previews === 0 ? ticket.id : null;
       const screen = SCREENS[Number(event.key) - 1];
@@ -56,7 +56,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
           }
           case 't':
             if (!lotId) return;
-            void act((now) => createTakeOut(now, lotId, world.nowMs()));
+            void takeOut(lotId);
             break;
           case 'b':
             if (!lotId) return;
