@@ -18,6 +18,7 @@ import { workedExamples } from './worked.ts';
 import { Arranger, computeFindings, listFetches, listPieces, moveUnit } from '../src/core/room/index.ts';
 import { createPlaceTree } from '../src/core/storage/index.ts';
 import { nestBoxes } from '../src/core/storage/nest.ts';
+import { tryCorpus } from '../tests/findCorpus.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { moveFigures } from './moves.ts';
@@ -286,6 +287,13 @@ export const figures: readonly Bench[] = [
   { names: ['measure.board_roundtrip_error_percent'], measure: measureBoard },
   { names: WORKED.map(([name]) => `measure.${name}.error_percent`), measure: measureWorked },
   { names: ['find.20000.p95_ms', 'find.20000.ratio_to_scan'], measure: measureSearch },
+  {
+    names: ['find.corpus_top3_percent'],
+    measure: () => {
+      const { questions, good } = tryCorpus();
+      return [{ name: 'find.corpus_top3_percent', value: (100 * good) / questions, unit: '%' }];
+    },
+  },
   { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
   {
     names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms'],
