@@ -224,6 +224,7 @@ test('a group and a place say why they are as they are, and what one change woul
 });
 
 test('plans are kept, compared side by side after a reload, and one of them is adopted', async ({ page }) => {
+  test.setTimeout(120_000);
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('s');

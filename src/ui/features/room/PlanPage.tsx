@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import {
   computeLoads,
@@ -11,7 +11,7 @@ import {
 } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { formatSize } from '../../../core/units/index.ts';
+import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
@@ -45,31 +45,28 @@ export function PlanPage() {
   return room ? <Plan key={room.id} room={room} rooms={rooms} /> : <Navigate to="/stash" replace />;
 }
 
-function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
+const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
+
+/** Something to look at: what stands in the way, or is too heavy. */
+interface Line {
+  readonly key: string;
+  readonly isFault: boolean;
+  readonly bodyId: string;
+  readonly words: string;
+}
+
+/** All there is to look at in a room, what cannot stay first. */
+function useLines(room: Place, spec: RoomSpec, pieces: readonly Piece[], findings: readonly Finding[]): Line[] {
   const household = useHousehold();
   const { units } = household.settings;
-  const ticket = useApp((state) => state.ticket);
-  const show = useApp((state) => state.show);
-  const act = useApp((state) => state.act);
-  const navigate = useNavigate();
-  const [chosen, setChosen] = useState<PlaceId | null>(null);
-  const [shownAt, setShownAt] = useState<string | null>(null);
-  const [draft, setDraft] = useState<RoomSpec | null>(null);
-  const [isMeasuring, setMeasuring] = useState(false);
-  const spec = draft ?? room.room!;
-  const { pieces, findings, triangle, hold, keep } = usePlan(room, spec);
-  const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
-  const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
-  const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
-  const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
-  const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
   const tree = getTree(household);
+  const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
   // What is in the furniture does not change while it is moved.
   const heavy = useMemo(
     () => computeLoads(household, tree, room.id).flatMap((load) => findLoadFaults(household, tree, load)),
     [household, tree, room.id],
   );
-  const lines = [
+  return [
     ...findings.map((finding) => ({
       key: keyOf(finding),
       isFault: finding.isFault,
@@ -83,6 +80,115 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
       words: wordLoadFinding(finding, formatPlaceName(tree, finding.placeId), units),
     })),
   ].toSorted((a, b) => Number(b.isFault) - Number(a.isFault));
+}
+
+/** A piece, what it is and where it stands, as it is read out. */
+function describePiece(piece: Piece, spec: RoomSpec, findings: readonly Finding[], units: UnitSystem): string {
+  const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
+  const { unit } = piece;
+  const where = unit.stand
+    ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
+    : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
+  return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
+}
+
+interface PlanAsideProps {
+  readonly room: Place;
+  readonly rooms: readonly Place[];
+  readonly spec: RoomSpec;
+  readonly pieces: readonly Piece[];
+  readonly lines: readonly Line[];
+  readonly shownAt: string | null;
+  readonly onShow: (line: Line) => void;
+  readonly onMeasure: () => void;
+  readonly onArrange: () => void;
+  /** The ticket of the piece that is chosen. */
+  readonly children: ReactNode;
+}
+
+/** What there is to look at in the room, and what can be done with all of it. */
+function PlanAside(props: PlanAsideProps) {
+  const { room, rooms, spec, pieces, lines, shownAt, onShow, onMeasure, onArrange, children } = props;
+  const { units } = useHousehold().settings;
+  const act = useApp((state) => state.act);
+  const navigate = useNavigate();
+  const addRoom = async () => {
+    const id = world.createId() as PlaceId;
+    const name = `Room ${rooms.length + 1}`;
+    const added = createBareRoom(id, name, rooms.length, [], world.createId);
+    if (await act((now) => createSavePlaces(now, name, [added], [], world.nowMs()))) void navigate(`/room/plan/${id}`);
+  };
+  return (
+    <>
+      {children}
+      <h2
+        className={`font-display text-[21px] leading-tight font-semibold ${children ? 'stitched-t mt-4 pt-3' : ''}`}
+        {...explained(
+          'All that is listed here: where things stand, what hits what, what is too heavy; each line says its own measures.',
+        )}
+      >
+        {lines.length === 0 ? 'Nothing is in the way' : wordCount(lines.length, 'thing') + ' to look at'}
+      </h2>
+      <ul className="mt-2">
+        {lines.map((line) => (
+          <li key={line.key} className="dotted-row">
+            <button
+              type="button"
+              aria-pressed={shownAt === line.key}
+              className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${line.isFault ? 'border-madder' : 'border-weld'} ${shownAt === line.key ? 'bg-linen font-semibold' : ''}`}
+              onClick={() => onShow(line)}
+            >
+              <span className="text-sm text-stone">{line.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
+              <span className="block">{line.words}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-3 grid grid-cols-2 gap-2">
+        <Button onClick={onMeasure}>Measure the room</Button>
+        <Button data-key="a" onClick={onArrange}>
+          Arrange <kbd className="pl-1 font-normal">A</kbd>
+        </Button>
+      </div>
+      <PowerPanel room={spec} pieces={pieces} />
+      <SheetMenu
+        name={room.name}
+        draw={async (scale) => {
+          const { createPlanSheet } = await import('../../../core/formats/sheet/index.ts');
+          return createPlanSheet(spec, room.name, pieces, scale, units);
+        }}
+        cutOut={async (scale) => {
+          const { createCutOuts } = await import('../../../core/formats/sheet/index.ts');
+          return createCutOuts(pieces, scale, units);
+        }}
+      />
+      <PieceFromFile room={room} />
+      <Button look="quiet" onClick={() => void addRoom()}>
+        Add a room
+      </Button>
+      <p className="mt-3 text-sm text-stone">
+        Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’
+        instructions and a licensed builder or electrician decide.
+      </p>
+    </>
+  );
+}
+
+function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const ticket = useApp((state) => state.ticket);
+  const show = useApp((state) => state.show);
+  const [chosen, setChosen] = useState<PlaceId | null>(null);
+  const [shownAt, setShownAt] = useState<string | null>(null);
+  const [draft, setDraft] = useState<RoomSpec | null>(null);
+  const [isMeasuring, setMeasuring] = useState(false);
+  const spec = draft ?? room.room!;
+  const { pieces, findings, triangle, hold, keep } = usePlan(room, spec);
+  const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
+  const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
+  const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
+  const lines = useLines(room, spec, pieces, findings);
   const faults = lines.filter((line) => line.isFault).length;
 
   const [isArranging, setArranging] = useState(false);
@@ -90,12 +196,6 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const turn = (piece: Piece, deg: number) => {
     hold(piece.id, turnUnit(spec, piece.unit, deg));
     keep('rest');
-  };
-  const addRoom = async () => {
-    const id = world.createId() as PlaceId;
-    const name = `Room ${rooms.length + 1}`;
-    const added = createBareRoom(id, name, rooms.length, [], world.createId);
-    if (await act((now) => createSavePlaces(now, name, [added], [], world.nowMs()))) void navigate(`/room/plan/${id}`);
   };
   const onKey = (event: KeyboardEvent, piece: Piece) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -140,7 +240,20 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
             }}
           />
         ) : (
-          <>
+          <PlanAside
+            room={room}
+            rooms={rooms}
+            spec={spec}
+            pieces={pieces}
+            lines={lines}
+            shownAt={shownAt}
+            onShow={(line) => {
+              setShownAt(shownAt === line.key ? null : line.key);
+              if (pieces.some((piece) => piece.id === line.bodyId)) setChosen(line.bodyId as PlaceId);
+            }}
+            onMeasure={() => setMeasuring(true)}
+            onArrange={() => setArranging(true)}
+          >
             {chosenPiece && (
               <PieceTicket
                 key={chosenPiece.id}
@@ -153,59 +266,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
                 onTurn={(deg) => turn(chosenPiece, deg)}
               />
             )}
-            <h2
-              className={`font-display text-[21px] leading-tight font-semibold ${chosenPiece ? 'stitched-t mt-4 pt-3' : ''}`}
-              {...explained(
-                'All that is listed here: where things stand, what hits what, what is too heavy; each line says its own measures.',
-              )}
-            >
-              {lines.length === 0 ? 'Nothing is in the way' : wordCount(lines.length, 'thing') + ' to look at'}
-            </h2>
-            <ul className="mt-2">
-              {lines.map((line) => (
-                <li key={line.key} className="dotted-row">
-                  <button
-                    type="button"
-                    aria-pressed={shownAt === line.key}
-                    className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${line.isFault ? 'border-madder' : 'border-weld'} ${shownAt === line.key ? 'bg-linen font-semibold' : ''}`}
-                    onClick={() => {
-                      setShownAt(shownAt === line.key ? null : line.key);
-                      if (pieces.some((piece) => piece.id === line.bodyId)) setChosen(line.bodyId as PlaceId);
-                    }}
-                  >
-                    <span className="text-sm text-stone">{line.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
-                    <span className="block">{line.words}</span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-            <div className="mt-3 grid grid-cols-2 gap-2">
-              <Button onClick={() => setMeasuring(true)}>Measure the room</Button>
-              <Button data-key="a" onClick={() => setArranging(true)}>
-                Arrange <kbd className="pl-1 font-normal">A</kbd>
-              </Button>
-            </div>
-            <PowerPanel room={spec} pieces={pieces} />
-            <SheetMenu
-              name={room.name}
-              draw={async (scale) => {
-                const { createPlanSheet } = await import('../../../core/formats/sheet/index.ts');
-                return createPlanSheet(spec, room.name, pieces, scale, units);
-              }}
-              cutOut={async (scale) => {
-                const { createCutOuts } = await import('../../../core/formats/sheet/index.ts');
-                return createCutOuts(pieces, scale, units);
-              }}
-            />
-            <PieceFromFile room={room} />
-            <Button look="quiet" onClick={() => void addRoom()}>
-              Add a room
-            </Button>
-            <p className="mt-3 text-sm text-stone">
-              Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’
-              instructions and a licensed builder or electrician decide.
-            </p>
-          </>
+          </PlanAside>
         )
       }
       foot={
@@ -242,14 +303,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
         units={units}
         label={`Floor plan of ${room.name}${rooms.length > 1 ? `, one of ${rooms.length} rooms` : ''}`}
         hands={{
-          describe: (piece) => {
-            const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
-            const { unit } = piece;
-            const where = unit.stand
-              ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
-              : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
-            return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
-          },
+          describe: (piece) => describePiece(piece, spec, findings, units),
           onChoose: (id) => {
             setChosen(id);
             if (ticket) show(null);
