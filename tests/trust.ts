@@ -11,6 +11,12 @@ export function many(few: number, large: number): number {
 /** So long a large trial may take. */
 export const TRIAL_MS = many(120_000, 7_200_000);
 
+/** Work of this process so far, ms: a machine that stands still, or works for others, does not make a file slow. */
+export function readWorkMs(): number {
+  const { user, system } = process.cpuUsage();
+  return (user + system) / 1000;
+}
+
 const FOLDER = 'test-results/trust';
 
 /** Keeps a figure for the list at the end of a large run. */
