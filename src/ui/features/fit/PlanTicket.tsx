@@ -413,13 +413,13 @@ function Comparison({ today, plan, unplaced, homeless, findings, strained, crowd
           plan={plan && String(unplaced)}
         />
         <HowRow
-          name="Places over full or too heavy"
+          name="Over full or too heavy"
           how="Places whose things do not lie in them when they are packed, and places, bins and pieces with more weight in them than they are said to carry. A plan has neither, or it is not shown."
           today={strained ? String(new Set([...strained.full, ...strained.heavy.map((one) => one.placeId)]).size) : '…'}
           plan={plan && String(findings)}
         />
         <HowRow
-          name={`Places more than ${target} % full`}
+          name={`Fuller than ${target}\u00a0%`}
           how={`House says to leave ${100 - target} % of each place free. A plan goes beyond that where it costs more time to keep to it; each place over it is counted.`}
           today={strained ? String(strained.crowded.length) : '…'}
           plan={crowded === null ? null : String(crowded)}
