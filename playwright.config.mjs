@@ -6,6 +6,8 @@ const PORT = Number(process.env['E2E_PORT'] ?? 4199);
 
 export default defineConfig({
   testDir: 'e2e',
+  // Emptied before each run: what others keep beside it stays.
+  outputDir: 'test-results/browser',
   timeout: 60_000,
   expect: { timeout: 10_000 },
   forbidOnly: Boolean(process.env['CI']),
