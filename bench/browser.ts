@@ -69,9 +69,8 @@ async function measureOpening(page: Page): Promise<number> {
   return slowest;
 }
 
-/** Opens a household of so many lots; what follows an opening has come to rest. */
-async function openLots(page: Page, address: string, lots: number): Promise<void> {
-  const bundle = Buffer.from(toBundle(createSampleHousehold(1, lots)));
+async function openChronicle(page: Page, address: string, chronicle: Chronicle): Promise<void> {
+  const bundle = Buffer.from(toBundle(chronicle));
   await page.goto(`${address}/household`);
   await page
     .getByLabel('Yardmist file')
@@ -86,7 +85,7 @@ const ACTS = 8;
 /** The longest task of taking out and undoing in the stash, on the bench and on the wall, and the median from key to notice, ms. */
 async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeMs: number; saveMs: number }> {
   return withPage(async (page, address) => {
-    await openLots(page, address, lots);
+    await openChronicle(page, address, createSampleHousehold(1, lots));
     const times: number[] = [];
     let longestMs = 0;
     for (const key of ['2', '1', '4']) {
@@ -138,7 +137,7 @@ export async function measureActs(): Promise<Figure[]> {
 /** Twenty thousand lots, scrolled by the wheel of a mouse from end to end in each view that scrolls. */
 export async function measureScroll(): Promise<Figure[]> {
   return withPage(async (page, address) => {
-    await openLots(page, address, 20_000);
+    await openChronicle(page, address, createSampleHousehold(1, 20_000));
     await page.keyboard.press('1');
     let longest = 0;
     for (const view of ['Laid out', 'Table']) {
@@ -217,14 +216,8 @@ function createFullRooms(): Chronicle {
 
 /** The fullest wall of that household, zoomed and panned by the mouse to and fro for three seconds. */
 export async function measureWall(): Promise<Figure[]> {
-  const bundle = Buffer.from(toBundle(createFullRooms()));
   return withPage(async (page, address) => {
-    await page.goto(`${address}/household`);
-    await page
-      .getByLabel('Yardmist file')
-      .setInputFiles({ name: 'full.yardmist.zip', mimeType: 'application/zip', buffer: bundle });
-    await page.getByRole('button', { name: 'Open it' }).click({ timeout: 120_000 });
-    await page.getByText('Opened Heron Loft.').waitFor({ timeout: 120_000 });
+    await openChronicle(page, address, createFullRooms());
     await page.goto(`${address}/room`);
     await page
       .getByRole('group', { name: /wall|eave/i })

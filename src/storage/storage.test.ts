@@ -5,7 +5,7 @@ import type { Chronicle, EventId, Household, ItemId, LotId, Photo, PhotoId } fro
 import { undo } from '../../tests/acts.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from './database.ts';
-import { AsideStore } from './aside.ts';
+import { BesideStore } from './beside.ts';
 import { HouseholdStore } from './index.ts';
 import { createImport, createTakeOut } from '../core/acts/index.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
@@ -147,9 +147,9 @@ describe('the household in the browser', () => {
 
   it('keeps the households of the last seven days', async () => {
     const store = await begin();
-    const aside = new AsideStore(store);
+    const beside = new BesideStore(store);
     for (let day = 10; day < 20; day += 1)
-      await aside.saveSnapshot({
+      await beside.saveSnapshot({
         day: `2026-11-${day}`,
         atMs: day,
         name: 'x',
@@ -157,12 +157,12 @@ describe('the household in the browser', () => {
         lines: 1,
         bytes: new Uint8Array([day]),
       });
-    const kept = await aside.loadSnapshots();
+    const kept = await beside.loadSnapshots();
     expect(kept.ok && kept.value.map((one) => one.day)).toEqual(
       [19, 18, 17, 16, 15, 14, 13].map((day) => `2026-11-${day}`),
     );
     await store.replace(sample, 'g2', null);
-    const after = await aside.loadSnapshots();
+    const after = await beside.loadSnapshots();
     expect(after.ok && after.value).toHaveLength(7);
   });
 
@@ -224,7 +224,7 @@ describe('the household in the browser', () => {
 
   it('throws out photos that nothing names, the second time it is asked; what a day before or what is apart names stays', async () => {
     const store = await begin();
-    const aside = new AsideStore(store);
+    const beside = new BesideStore(store);
     const [named, ofSnapshot, ofApart, loose] = ['a1', 'b2', 'c3', 'd4'].map((part) => part.repeat(16) as PhotoId);
     const bytes = new Uint8Array([1]);
     const all = [named!, ofSnapshot!, ofApart!, loose!];
@@ -237,16 +237,16 @@ describe('the household in the browser', () => {
     const apart = [{ table: 'items' as const, id: 'gone', raw: { ...item, photos: [ofApart] }, faults: [] }];
     expect((await store.replace(sample, 'g2', null, apart)).ok).toBe(true);
     const snapshot = { day: '2026-11-01', atMs: 1, name: 'Loft', lots: 1, lines: 1, bytes };
-    await aside.saveSnapshot(snapshot);
+    await beside.saveSnapshot(snapshot);
     // A day of an older program does not say what it names.
-    expect(await aside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
-    expect(await aside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
-    await aside.saveSnapshot({ ...snapshot, photoIds: [ofSnapshot!] });
-    expect(await aside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    expect(await beside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    expect(await beside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    await beside.saveSnapshot({ ...snapshot, photoIds: [ofSnapshot!] });
+    expect(await beside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
     expect(await here()).toEqual(all);
-    expect(await aside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 1 });
+    expect(await beside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 1 });
     expect(await here()).toEqual(all.slice(0, 3));
-    expect(await aside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
+    expect(await beside.sweepPhotos(new Set([named!]))).toEqual({ ok: true, value: 0 });
   });
 
   it('writes a long list in one go, and reads it back', async () => {

@@ -1,6 +1,6 @@
 import type { Household, Lot, Place, PlaceId, UnitSpec } from '../records/index.ts';
 import { computeTraits, type PlaceTree } from '../storage/index.ts';
-import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
+import { computePresentPackage, groupLotsByPlace, SLACK_G } from '../whereabouts/index.ts';
 
 /** What lies in a compartment or bin, and what it is said to carry, g. */
 export interface PlaceLoad {
@@ -192,7 +192,6 @@ const LIFT_G = 10_000;
 const HIGH_LIFT_G = 5000;
 /** So many drawers are left open at once without thinking. */
 const DRAWERS_AT_ONCE = 2;
-const SLACK_G = 1;
 
 /** What of a weighed piece is overloaded, can tip, or is too heavy to lift. */
 export function findLoadFaults(household: Household, tree: PlaceTree, load: UnitLoad): LoadFinding[] {

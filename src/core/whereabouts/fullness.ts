@@ -27,7 +27,8 @@ export function computeFill(packages: readonly Package[], space: Space): number 
   }, 0);
 }
 
-const SLACK_G = 1;
+/** A load that is told to the gram is not too heavy by less. */
+export const SLACK_G = 1;
 
 /** How full and how heavy a place is, and whether what is in it can really lie there. */
 export function computePlaceState(

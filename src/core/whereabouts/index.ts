@@ -1,5 +1,5 @@
 export { type Around, computeAround } from './around.ts';
-export { type PlaceState, type Strained, computeFill, computePlaceState, listStrained } from './fullness.ts';
+export { type PlaceState, type Strained, computeFill, computePlaceState, listStrained, SLACK_G } from './fullness.ts';
 export {
   type Content,
   type PlaceContents,

@@ -5,7 +5,7 @@ import type { Apart } from '../../core/mending/index.ts';
 import type { DaybookEvent, EventId, Household, PhotoId, World } from '../../core/records/index.ts';
 import type { ActResult, AppState, Notice } from './appState.ts';
 import { untilShown } from './showing.ts';
-import type { AsideStore } from '../../storage/aside.ts';
+import type { BesideStore } from '../../storage/beside.ts';
 import { HouseholdStore, type StoreFault } from '../../storage/index.ts';
 import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
 
@@ -19,9 +19,9 @@ const store = new HouseholdStore();
 /** The photos kept in this browser; they are named by their content and never change. */
 export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'loadPhotos'> = store;
 /** What is kept beside the household: days before, the file that was picked. */
-export async function openAside(): Promise<AsideStore> {
-  const { AsideStore: Aside } = await import('../../storage/aside.ts');
-  return new Aside(store);
+export async function openBeside(): Promise<BesideStore> {
+  const { BesideStore: Beside } = await import('../../storage/beside.ts');
+  return new Beside(store);
 }
 
 /** The photos that things of a household name. */

@@ -5,14 +5,20 @@ import type { Snapshot } from '../../storage/index.ts';
 import { saveFile } from '../components/saveFile.ts';
 import { wordStoreFault } from '../text/index.ts';
 import { wordPackFault } from '../text/lineFaults.ts';
-import { listPhotoIds, openAside, photoStore, useApp, world } from './app.ts';
+import { listPhotoIds, openBeside, photoStore, useApp, world } from './app.ts';
 import { useChoices } from './choices.ts';
+
+/** What a file holds: of which household, and how many lines of its daybook. */
+interface Saved {
+  readonly generation: string;
+  readonly lines: number;
+}
 
 /** The file of everything, with the photos that things name, once it was read back and says the same; or why not. */
 export async function packEverything(): Promise<
-  { ok: true; bytes: Uint8Array; without: string } | { ok: false; text: string }
+  { ok: true; bytes: Uint8Array; without: string; saved: Saved } | { ok: false; text: string }
 > {
-  const { household, events } = useApp.getState();
+  const { household, events, generation } = useApp.getState();
   if (!household) return { ok: false, text: 'There is nothing to save yet.' };
   const photos = await photoStore.loadPhotos(listPhotoIds(household));
   const { packChronicle } = await import('../../workers/keeping.ts');
@@ -22,6 +28,7 @@ export async function packEverything(): Promise<
   return {
     ok: true,
     bytes: packed.value,
+    saved: { generation, lines: events.length },
     without: photos.ok ? '' : `The photos are not in it: ${wordStoreFault(photos.fault)}`,
   };
 }
@@ -30,10 +37,9 @@ export function nameFile(name: string): string {
   return `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.yardmist.zip`;
 }
 
-/** Remembers that all that is written by now stands in a file. */
-export function rememberSaved(): void {
-  const { generation, events } = useApp.getState();
-  useChoices.setState({ saved: { generation, atMs: world.nowMs(), lines: events.length } });
+/** Remembers that so much stands in a file; something may have been done since it was packed. */
+export function rememberSaved(saved: Saved): void {
+  useChoices.setState({ saved: { ...saved, atMs: world.nowMs() } });
 }
 
 /** Saves everything to a file, and says so. */
@@ -50,7 +56,7 @@ export async function saveEverything(): Promise<void> {
     tell({ tone: 'fault', text: `Saved ${name}. ${packed.without}`, canUndo: false });
     return;
   }
-  rememberSaved();
+  rememberSaved(packed.saved);
   tell({ tone: 'done', text: `Saved ${name}; it was read back and is whole.`, canUndo: false });
 }
 
@@ -73,14 +79,14 @@ async function keepToday(): Promise<void> {
   const { household, events, storeFault } = useApp.getState();
   if (!household || storeFault || events.length < 2) return;
   const day = toDay(world.nowMs());
-  const aside = await openAside();
-  const kept = await aside.loadSnapshots();
+  const beside = await openBeside();
+  const kept = await beside.loadSnapshots();
   if (!kept.ok || kept.value.some((one) => one.day === day)) return;
   const { packChronicle } = await import('../../workers/keeping.ts');
   const packed = await packChronicle({ household, events });
   // A copy that cannot be made today is made tomorrow; files and the storage itself say what fails there.
   if (!packed.ok) return;
-  await aside.saveSnapshot({
+  await beside.saveSnapshot({
     day,
     atMs: world.nowMs(),
     name: household.settings.name,
@@ -90,7 +96,7 @@ async function keepToday(): Promise<void> {
     photoIds: [...listPhotoIds(household)],
   });
   const { listNamedPhotos } = await import('../../core/daybook/index.ts');
-  await aside.sweepPhotos(listNamedPhotos({ household, events }));
+  await beside.sweepPhotos(listNamedPhotos({ household, events }));
 }
 
 /** What coming back to a day would change: records that came, went or differ since, and lines that would be gone. */

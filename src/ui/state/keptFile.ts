@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { KeptFile } from '../../storage/index.ts';
 import { nameFile, packEverything, rememberSaved } from './backup.ts';
-import { openAside, useApp, world } from './app.ts';
+import { openBeside, useApp, world } from './app.ts';
 
 /** What browsers have of files that a page may write to again; the library of types does not know all of it yet. */
 interface Writable extends FileSystemFileHandle {
@@ -37,7 +37,8 @@ let isWriting = false;
 
 const isOfThis = ({ generation }: KeptFile) => generation === useApp.getState().generation;
 
-async function writeTo(handle: FileSystemFileHandle): Promise<string | null> {
+/** How many lines stand in the file then, or why it was not written. */
+async function writeTo(handle: FileSystemFileHandle): Promise<number | string> {
   const packed = await packEverything();
   if (!packed.ok) return packed.text;
   // What was there stays whole until the new one is: the browser writes beside it first.
@@ -47,7 +48,9 @@ async function writeTo(handle: FileSystemFileHandle): Promise<string | null> {
   const back = new Uint8Array(await (await handle.getFile()).arrayBuffer());
   const isSame = back.length === packed.bytes.length && back.every((byte, i) => byte === packed.bytes[i]);
   if (!isSame) return 'What was written does not read back the same.';
-  return packed.without === '' ? null : packed.without;
+  if (packed.without !== '') return packed.without;
+  rememberSaved(packed.saved);
+  return packed.saved.lines;
 }
 
 /** Writes the file where something was done since, and says when it could not. */
@@ -63,20 +66,19 @@ async function write(): Promise<void> {
   isWriting = true;
   useKeptFile.setState({ state: 'writing' });
   // Two windows do not write the same file at once.
-  const fault = await navigator.locks
+  const done = await navigator.locks
     .request('yardmist-file', () => writeTo(handle))
     .catch((error: unknown) => (error instanceof Error ? error.message : String(error)));
   isWriting = false;
-  if (fault !== null) {
-    useKeptFile.setState({ state: 'failed', note: fault });
+  if (typeof done === 'string') {
+    useKeptFile.setState({ state: 'failed', note: done });
     useApp
       .getState()
-      .tell({ tone: 'fault', text: `${handle.name} could not be kept up to date: ${fault}`, canUndo: false });
+      .tell({ tone: 'fault', text: `${handle.name} could not be kept up to date: ${done}`, canUndo: false });
     return;
   }
-  written = events.length;
+  written = done;
   useKeptFile.setState({ state: 'idle', note: '', writtenAtMs: world.nowMs() });
-  rememberSaved();
   if (useApp.getState().events.length !== written) writeSoon();
 }
 
@@ -87,8 +89,8 @@ function writeSoon(): void {
 
 /** Follows the household from now on. Called once. */
 export async function startKeeping(): Promise<void> {
-  const aside = await openAside();
-  useKeptFile.setState({ file: await aside.loadFile() });
+  const beside = await openBeside();
+  useKeptFile.setState({ file: await beside.loadFile() });
   useApp.subscribe((now, before) => {
     if (now.events !== before.events) writeSoon();
   });
@@ -115,8 +117,8 @@ export async function pickFile(): Promise<void> {
     return;
   }
   const file: KeptFile = { generation, handle };
-  const aside = await openAside();
-  const kept = await aside.keepFile(file);
+  const beside = await openBeside();
+  const kept = await beside.keepFile(file);
   if (!kept.ok)
     tell({ tone: 'fault', text: 'This browser does not remember the file; pick it again next time.', canUndo: false });
   written = -1;
@@ -135,7 +137,7 @@ export async function goOnKeeping(): Promise<void> {
 /** Leaves the file as it is from now on. */
 export async function stopKeeping(): Promise<void> {
   clearTimeout(timer);
-  const aside = await openAside();
-  await aside.keepFile(null);
+  const beside = await openBeside();
+  await beside.keepFile(null);
   useKeptFile.setState({ file: null, state: 'idle', note: '', writtenAtMs: null });
 }

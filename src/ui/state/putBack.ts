@@ -14,8 +14,8 @@ export async function putBack(id: LotId): Promise<boolean> {
     return made;
   });
   if (isDone && draft !== null && lot?.homeId) {
-    const { tellOverFull } = await import('./overFull.ts');
-    tellOverFull([lot.homeId], 'It is back.');
+    const { tellStrained } = await import('./strained.ts');
+    tellStrained([lot.homeId], 'It is back.');
   }
   return isDone;
 }

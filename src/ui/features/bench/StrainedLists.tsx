@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
@@ -24,8 +25,12 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
     );
   if (answer === null) return null;
   const { full, heavy } = answer;
-  const open = (id: PlaceId) =>
-    show(tree.places.get(id)?.level === 'unit' ? { type: 'editUnit', id } : { type: 'place', id });
+  // A piece, and a compartment in which bins stand, have no ticket of their own: where they are changed says what they carry.
+  const open = (id: PlaceId) => {
+    const place = tree.places.get(id);
+    if (place?.level === 'unit') show({ type: 'editUnit', id });
+    else show(tree.getChildren(id).length > 0 ? { type: 'editSlot', id } : { type: 'place', id });
+  };
   return (
     <>
       {full.length > 0 && (
@@ -66,7 +71,7 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
   );
 }
 
-function Line({ onOpen, children }: { onOpen: () => void; children: React.ReactNode }) {
+function Line({ onOpen, children }: { onOpen: () => void; children: ReactNode }) {
   return (
     <li className="dotted-row">
       <button type="button" className="min-h-11 w-full py-1 text-left hover:bg-linen md:min-h-9" onClick={onOpen}>

@@ -10,7 +10,7 @@ import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { tellOverFull } from '../../state/overFull.ts';
+import { tellStrained } from '../../state/strained.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { createPutBackAll } from '../../../core/acts/index.ts';
@@ -37,7 +37,7 @@ export function TidyPage() {
     const subject = ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing');
     const homes = ids.flatMap((id) => household.lots.get(id)?.homeId ?? []);
     void act((now) => createPutBackAll(now, ids, subject, world.nowMs())).then((isDone) =>
-      isDone ? tellOverFull(homes, 'They are back.') : undefined,
+      isDone ? tellStrained(homes, 'They are back.') : undefined,
     );
   };
   return (

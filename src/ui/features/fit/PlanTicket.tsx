@@ -1,29 +1,20 @@
 import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { getFetchSeconds, takesRoom, type Plan, type Score } from '../../../core/records/index.ts';
+import { getFetchSeconds, type Plan, type Score } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { HowRow } from '../../components/HowRow.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getStrays, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
-import type { Questions } from '../../../workers/protocol.ts';
 import { useFitRun } from './fitRun.ts';
-import { wordStale } from '../../text/stale.ts';
+import { Comparison, Searching } from './Comparison.tsx';
+import { usePlanStanding, type LookedAt } from './usePlanStanding.ts';
 import { Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
 import { WishList } from './WishList.tsx';
-import {
-  MOST_KEPT,
-  computePlanStanding,
-  createAdopt,
-  createCarryAll,
-  createKeepPlan,
-  listKept,
-} from '../../../core/acts/index.ts';
+import { MOST_KEPT, createAdopt, createCarryAll, createKeepPlan } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
@@ -41,45 +32,14 @@ function nextName(kept: readonly Plan[]): string {
 
 const SECONDS = [3, 10, 30, 120] as const;
 
-/** How the plan that is looked at stands: whether it is adopted, kept, old or stale, and what there is to carry. */
-function useStanding() {
-  const household = useHousehold();
-  const { plan, supposed, household: madeFor } = useFitRun();
-  const { toMove, out, homeless } = getStrays(household);
-  // Once a plan is adopted, what lies out waits to be carried too: new things have never had a place.
-  const hasAdopted = [...household.plans.values()].some((one) => one.adoptedAtMs !== undefined);
-  const toCarry = hasAdopted ? toMove + out : 0;
-  const isAdopted = plan !== null && (household.plans.get(plan.id)?.adoptedAtMs ?? null) !== null;
-  // Keeping a plan changes the plans, not what it was made from.
-  const isSame = (['lots', 'items', 'places', 'settings'] as const).every(
-    (part) => madeFor?.[part] === household[part],
-  );
-  const isOld = plan !== null && !isAdopted && !isSame && supposed === null;
-  const kept = listKept(household);
-  // One that was kept was checked when it was made, and can be adopted while nothing of it is stale.
-  const isKept = plan !== null && household.plans.has(plan.id);
-  const standing = plan && isKept ? computePlanStanding(household, getTree(household), plan) : null;
-  const isStale = standing !== null && (standing.goneLots > 0 || standing.gonePlaces > 0);
-  // Kept or only looked at: what changed since is told, and only that is mended.
-  const staleWords =
-    plan && supposed === null && (isOld || isKept)
-      ? wordStale(standing ?? computePlanStanding(household, getTree(household), plan))
-      : null;
-  const count = [...household.lots.values()].filter(takesRoom).length;
-
-  const canGoOn = plan !== null && supposed === null && !isOld && !isAdopted && staleWords === null;
-  return { hasAdopted, toCarry, isAdopted, isOld, kept, isKept, isStale, staleWords, count, canGoOn, homeless };
-}
-type Stand = ReturnType<typeof useStanding>;
-
 interface PlanNewsProps {
-  readonly stand: Stand;
+  readonly of: LookedAt;
   readonly moves: number;
   readonly today: Score | null;
 }
 
 /** What there is to say of the plan that was found: checks, proof, what it frees, what is stale. */
-function PlanNews({ stand: { isAdopted, isKept, isOld, staleWords }, moves, today }: PlanNewsProps) {
+function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }: PlanNewsProps) {
   const household = useHousehold();
   const run = useFitRun();
   const { status, plan, checks, note, curve, bound, supposed, got } = run;
@@ -141,8 +101,8 @@ function PlanNews({ stand: { isAdopted, isKept, isOld, staleWords }, moves, toda
 }
 
 /** What can be done with it. */
-function PlanButtons({ stand }: { stand: Stand }) {
-  const { hasAdopted, toCarry, isAdopted, kept, isKept, isStale, count, canGoOn, homeless } = stand;
+function PlanButtons({ of }: { of: LookedAt }) {
+  const { hasAdopted, toCarry, isAdopted, kept, isKept, isStale, count, canGoOn, homeless } = of;
   const household = useHousehold();
   const run = useFitRun();
   const { status, plan, checks, supposed, start, stop, discard } = run;
@@ -270,9 +230,8 @@ export function PlanTicket({ moves }: { moves: number }) {
   const { status, progress, plan, checks, seconds, supposed } = run;
   const { answer: today, again } = useAnswer(household, 'today', null);
   const { answer: strained } = useAnswer(household, 'strained', null);
-  const { homeless } = getStrays(household);
-  const stand = useStanding();
-  const { count } = stand;
+  const of = usePlanStanding();
+  const { count } = of;
 
   return (
     <>
@@ -293,15 +252,15 @@ export function PlanTicket({ moves }: { moves: number }) {
             today={today}
             plan={plan?.score ?? null}
             unplaced={plan?.unplaced.length ?? 0}
-            homeless={homeless}
+            homeless={of.homeless}
             findings={checks?.findings ?? 0}
             strained={strained}
-            crowded={plan && computePlanStanding(household, getTree(household), plan).overTarget}
+            crowded={of.crowded}
           />
         </>
       )}
-      <PlanNews stand={stand} moves={moves} today={today} />
-      <PlanButtons stand={stand} />
+      <PlanNews of={of} moves={moves} today={today} />
+      <PlanButtons of={of} />
       {count === 0 && (
         <p className="mt-3 text-stone">
           There is nothing to fit yet. Add things in the{' '}
@@ -327,110 +286,5 @@ export function PlanTicket({ moves }: { moves: number }) {
         </Suspense>
       )}
     </>
-  );
-}
-
-interface SearchingProps {
-  readonly progress: ReturnType<typeof useFitRun.getState>['progress'];
-  readonly seconds: number;
-  readonly today: Score | null;
-}
-
-function Searching({ progress, seconds, today }: SearchingProps) {
-  const share = progress ? Math.min(1, progress.elapsedMs / 1000 / seconds) : 0;
-  return (
-    <div className="mt-3" role="status">
-      <progress
-        aria-label="Search"
-        className="h-3 w-full appearance-none bg-thread [&::-moz-progress-bar]:bg-woad [&::-webkit-progress-bar]:bg-thread [&::-webkit-progress-value]:bg-woad"
-        max={1}
-        value={share}
-      />
-      <p className="mt-2 font-display text-[28px] leading-tight font-semibold">
-        {progress ? formatMinutes(progress.fetchSeconds) : '…'}
-      </p>
-      <p className="text-stone">
-        a month with the best so far{today ? `; today ${formatMinutes(getFetchSeconds(today))}` : ''}
-      </p>
-      {progress && (
-        <p className="tabular mt-2">
-          {wordCount(progress.unplaced, 'lot')} without a home. {progress.steps.toLocaleString('en')} steps tried.
-        </p>
-      )}
-    </div>
-  );
-}
-
-interface ComparisonProps {
-  readonly today: Score | null;
-  readonly plan: Score | null;
-  readonly unplaced: number;
-  readonly homeless: number;
-  /** What the checker found against the plan; one that was kept had none. */
-  readonly findings: number;
-  readonly strained: Questions['strained']['answer'] | null;
-  /** Places that the plan fills beyond what is wanted. */
-  readonly crowded: number | null;
-}
-
-function Comparison({ today, plan, unplaced, homeless, findings, strained, crowded }: ComparisonProps) {
-  const { fillTarget } = useHousehold().settings;
-  const target = Math.round(fillTarget * 100);
-  return (
-    <table className="tabular mt-2 w-full">
-      <thead className="text-sm text-stone">
-        <tr>
-          <th scope="col" className="text-left font-normal">
-            <span className="sr-only">What</span>
-          </th>
-          <th scope="col" className="text-right font-normal">
-            today
-          </th>
-          {plan && (
-            <th scope="col" className="pl-3 text-right font-normal">
-              plan
-            </th>
-          )}
-        </tr>
-      </thead>
-      <tbody>
-        <HowRow
-          name="Fetching, a month"
-          how="The way and the reach, looking for it, and looking in the wrong place first: the three parts below, added up. The seconds behind them are estimates that House lets you change."
-          today={today ? formatMinutes(getFetchSeconds(today)) : '…'}
-          plan={plan && formatMinutes(getFetchSeconds(plan))}
-        />
-        <HowRow
-          name="Crowding, mixing, places in use"
-          how="A price, not time on the clock: places filled beyond their target, growing with the square, each group more than one in a place, and each place that is not left empty."
-          today={today ? formatMinutes(today.parts.crowding) : '…'}
-          plan={plan && formatMinutes(plan.parts.crowding)}
-        />
-        <HowRow
-          name="Without a home"
-          how="Lots that take room and have no place of their own; in the plan, those that fit nowhere, each with its reason."
-          today={String(homeless)}
-          plan={plan && String(unplaced)}
-        />
-        <HowRow
-          name="Over full or too heavy"
-          how="Places whose things do not lie in them when they are packed, and places, bins and pieces with more weight in them than they are said to carry. A plan has neither, or it is not shown."
-          today={strained ? String(new Set([...strained.full, ...strained.heavy.map((one) => one.placeId)]).size) : '…'}
-          plan={plan && String(findings)}
-        />
-        <HowRow
-          name={`Fuller than ${target}\u00a0%`}
-          how={`House says to leave ${100 - target} % of each place free. A plan goes beyond that where it costs more time to keep to it; each place over it is counted.`}
-          today={strained ? String(strained.crowded.length) : '…'}
-          plan={crowded === null ? null : String(crowded)}
-        />
-        <HowRow
-          name="Cautions"
-          how="Lots of more than 5 kg above the shoulder and, with pets, thread, ribbon and elastic kept in the open: one for each."
-          today={String(today?.cautions ?? '…')}
-          plan={plan && String(plan.cautions)}
-        />
-      </tbody>
-    </table>
   );
 }

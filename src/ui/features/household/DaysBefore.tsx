@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Snapshot } from '../../../storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { openAside, useApp } from '../../state/app.ts';
+import { openBeside, useApp } from '../../state/app.ts';
 import { keepSnapshot, readSnapshot, type SinceThen } from '../../state/backup.ts';
 import { wordCount, wordStoreFault } from '../../text/index.ts';
 
@@ -19,8 +19,8 @@ export function DaysBefore() {
     // This morning's may be on its way.
     void keepSnapshot()
       .catch(() => undefined)
-      .then(() => openAside())
-      .then((aside) => aside.loadSnapshots())
+      .then(() => openBeside())
+      .then((beside) => beside.loadSnapshots())
       .then((kept) => {
         if (isWanted) setDays(kept.ok ? kept.value : wordStoreFault(kept.fault));
       });

@@ -15,6 +15,7 @@ const SWINGS: Record<DoorSwing, string> = {
 export function WallRows({ fields, rows, text, remove, add, size, last, newId }: RoomTools) {
   return (
     <Rows
+      of={rows.walls.fields}
       title="Walls, round to the right"
       add="Add a wall"
       onAdd={add(
@@ -23,10 +24,10 @@ export function WallRows({ fields, rows, text, remove, add, size, last, newId }:
         fields.walls.length - 1,
       )}
     >
-      {rows.walls.fields.map((row, i) => {
+      {(i) => {
         const isLast = i === fields.walls.length - 1;
         return (
-          <li key={row.rowKey} className="dotted-row pb-2">
+          <>
             {text(`walls.${i}.name`, `Wall ${i + 1}`)}
             {isLast ? (
               <p className="text-sm text-stone">
@@ -39,9 +40,9 @@ export function WallRows({ fields, rows, text, remove, add, size, last, newId }:
                 {fields.walls.length > 3 && remove('walls', i, fields.walls[i]?.name ?? 'the wall')}
               </div>
             )}
-          </li>
+          </>
         );
-      })}
+      }}
     </Rows>
   );
 }
@@ -49,20 +50,21 @@ export function WallRows({ fields, rows, text, remove, add, size, last, newId }:
 export function SlopeRows({ rows, text, wallField, remove, add, size, firstWall }: RoomTools) {
   return (
     <Rows
+      of={rows.slopes.fields}
       title="Slopes"
       add="Add a slope"
       onAdd={add('slopes', { wallId: firstWall, knee: size(1000), run: size(1000) })}
     >
-      {rows.slopes.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           {wallField(`slopes.${i}.wallId`)}
           <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
             {text(`slopes.${i}.knee`, 'High at the wall')}
             {text(`slopes.${i}.run`, 'Full height after')}
             {remove('slopes', i, 'the slope')}
           </div>
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }
@@ -82,6 +84,7 @@ export function DoorRows({
 }: RoomTools) {
   return (
     <Rows
+      of={rows.doors.fields}
       title="Doors"
       add="Add a door"
       onAdd={add('doors', {
@@ -96,8 +99,8 @@ export function DoorRows({
         way: size(0),
       })}
     >
-      {rows.doors.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           <div className="grid grid-cols-2 items-start gap-2">
             {wallField(`doors.${i}.wallId`)}
             {text(`doors.${i}.x`, 'From the left')}
@@ -125,8 +128,8 @@ export function DoorRows({
             {text(`doors.${i}.way`, 'So far from there')}
           </div>
           {remove('doors', i, 'the door')}
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }
@@ -134,6 +137,7 @@ export function DoorRows({
 export function WindowRows({ rows, text, wallField, remove, add, size, draw, newId, firstWall, register }: RoomTools) {
   return (
     <Rows
+      of={rows.windows.fields}
       title="Windows"
       add="Add a window"
       onAdd={add('windows', {
@@ -146,8 +150,8 @@ export function WindowRows({ rows, text, wallField, remove, add, size, draw, new
         isInSlope: false,
       })}
     >
-      {rows.windows.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           <div className="grid grid-cols-2 items-start gap-2">
             {wallField(`windows.${i}.wallId`)}
             {text(`windows.${i}.x`, 'From the left')}
@@ -157,8 +161,8 @@ export function WindowRows({ rows, text, wallField, remove, add, size, draw, new
           </div>
           <CheckField label="In the slope over the wall" {...register(`windows.${i}.isInSlope`, { onChange: draw })} />
           {remove('windows', i, 'the window')}
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }
@@ -177,6 +181,7 @@ export function SocketRows({
 }: RoomTools) {
   return (
     <Rows
+      of={rows.sockets.fields}
       title="Sockets"
       add="Add a socket"
       onAdd={add('sockets', {
@@ -187,8 +192,8 @@ export function SocketRows({
         circuitId: fields.circuits[0]?.key ?? '',
       })}
     >
-      {rows.sockets.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           <div className="grid grid-cols-2 gap-2">
             {wallField(`sockets.${i}.wallId`)}
             <SelectField label="On" {...register(`sockets.${i}.circuitId`)}>
@@ -205,8 +210,8 @@ export function SocketRows({
             {text(`sockets.${i}.height`, 'Height')}
             {remove('sockets', i, 'the socket')}
           </div>
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }
@@ -214,6 +219,7 @@ export function SocketRows({
 export function CircuitRows({ fields, rows, text, remove, add, newId, units }: RoomTools) {
   return (
     <Rows
+      of={rows.circuits.fields}
       title="Circuits"
       add="Add a circuit"
       onAdd={add('circuits', {
@@ -223,16 +229,16 @@ export function CircuitRows({ fields, rows, text, remove, add, newId, units }: R
         amps: units === 'metric' ? '16' : '15',
       })}
     >
-      {rows.circuits.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           {text(`circuits.${i}.name`, 'Name')}
           <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
             {text(`circuits.${i}.volts`, 'Volts')}
             {text(`circuits.${i}.amps`, 'Fuse, A')}
             {remove('circuits', i, fields.circuits[i]?.name ?? 'the circuit')}
           </div>
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }
@@ -240,6 +246,7 @@ export function CircuitRows({ fields, rows, text, remove, add, newId, units }: R
 export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId, register }: RoomTools) {
   return (
     <Rows
+      of={rows.fixtures.fields}
       title="Pillars and heaters"
       add="Add one"
       onAdd={add('fixtures', {
@@ -253,8 +260,8 @@ export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId
         height: size(600),
       })}
     >
-      {rows.fixtures.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           <div className="grid grid-cols-2 items-start gap-2">
             <SelectField label="It is a" {...register(`fixtures.${i}.kind`, { onChange: draw })}>
               <option value="pillar">pillar</option>
@@ -268,8 +275,8 @@ export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId
             {text(`fixtures.${i}.height`, 'Height')}
           </div>
           {remove('fixtures', i, fields.fixtures[i]?.name ?? 'it')}
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }
@@ -277,6 +284,7 @@ export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId
 export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomTools) {
   return (
     <Rows
+      of={rows.lamps.fields}
       title="Lamps"
       add="Add a lamp"
       onAdd={add('lamps', {
@@ -287,8 +295,8 @@ export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomT
         height: size(2000),
       })}
     >
-      {rows.lamps.fields.map((row, i) => (
-        <li key={row.rowKey} className="dotted-row pb-2">
+      {(i) => (
+        <>
           <div className="grid grid-cols-2 items-start gap-2">
             {text(`lamps.${i}.name`, 'Name')}
             {text(`lamps.${i}.height`, 'Height')}
@@ -296,8 +304,8 @@ export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomT
             {text(`lamps.${i}.y`, 'Down')}
           </div>
           {remove('lamps', i, fields.lamps[i]?.name ?? 'the lamp')}
-        </li>
-      ))}
+        </>
+      )}
     </Rows>
   );
 }

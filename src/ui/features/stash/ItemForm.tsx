@@ -1,36 +1,26 @@
-import { useEffect, useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { findType } from '../../../core/catalog/index.ts';
+import { createRemoveItem } from '../../../core/acts/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import {
   CARE_FLAGS,
-  createLotAlike,
   KINDS,
   STOW_FORMS,
   type CareFlag,
-  type Household,
   type Item,
-  type ItemId,
   type Kind,
-  type LotId,
+  type Settings,
   type Station,
-  type StationId,
   type StowForm,
 } from '../../../core/records/index.ts';
-import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, world } from '../../state/app.ts';
 import type { Thing } from '../../state/appState.ts';
-import { useBegan } from '../../state/began.ts';
-import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { capitalise, wordCare, wordCount, wordForm, wordKind, wordPackage } from '../../text/index.ts';
 import { wordMeasures } from '../../text/measures.ts';
 import { createFieldMakers, KindFields, MoreKindFields, Options, Pair } from './KindFields.tsx';
 import { TwinHint } from './TwinHint.tsx';
-import { createFields, listUsualForms, toFields, type ItemFields } from './itemFields.ts';
-import { readFields } from './itemForm.ts';
-import { createRemoveItem, createSaveItem } from '../../../core/acts/index.ts';
+import { useItemForm, type ItemFormProps } from './useItemForm.ts';
 
 /** What can be kept so at all, by kind. */
 const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {
@@ -44,153 +34,36 @@ const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {
   other: ['box', 'hanger', 'bag', 'flat', 'loose'],
 };
 
-/** A new thing with everything that a lot and its item are known by. */
-function createAnother(household: Household, like: LotId, ids: { itemId: ItemId; lotId: LotId }): Thing | null {
-  const lot = household.lots.get(like);
-  const item = lot && household.items.get(lot.itemId);
-  if (!item) return null;
-  return {
-    item: { ...item, id: ids.itemId },
-    lot: { ...createLotAlike(ids.lotId, lot, world.nowMs()), itemId: ids.itemId },
-  };
-}
-
-interface ItemFormProps {
-  /** The lot to change, with its item; null for a new thing. */
-  readonly base: LotId | null;
-  readonly kind: Kind;
-  /** A new thing begins as this one is. */
-  readonly like?: LotId;
-  /** A new thing that was said in another way, to be gone over. */
-  readonly draft?: Thing;
-}
-
-/** What is typed into the form, what it makes, and how it is saved. */
-function useItemForm({ base, kind, like, draft }: ItemFormProps) {
-  const [household] = useBegan();
-  const { settings } = household;
-  const { units } = settings;
-  const edit = useApp((state) => state.edit);
-  const show = useApp((state) => state.show);
-  const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
-  const baseLot = base ? household.lots.get(base) : undefined;
-  const baseItem = baseLot && household.items.get(baseLot.itemId);
-  const old = baseLot && baseItem ? { item: baseItem, lot: baseLot } : null;
-  const [ids] = useState(() => ({ itemId: world.createId() as ItemId, lotId: world.createId() as LotId }));
-  const [another] = useState(() => (like ? createAnother(household, like, ids) : null));
-  const begin = old ?? draft ?? another;
-  const station = (stations[0]?.id ?? '') as StationId;
-  const { register, watch, setValue, handleSubmit, setFocus } = useForm<ItemFields>({
-    defaultValues: begin ? toFields(begin.item, begin.lot, units) : createFields(kind, station),
-  });
-  const [isOther, setOther] = useState(false);
-  const [isTried, setTried] = useState(false);
-  useEffect(() => setFocus('name'), [setFocus]);
-  const [isSaving, setSaving] = useState(false);
-  const fields = watch();
-  // What a new thing begins with keeps its exact figures, until it becomes a thing of another kind.
-  const from = isOther ? null : begin;
-  const result = readFields(fields, units, from, {
-    ...ids,
-    nowMs: world.nowMs(),
-    stationId: station,
-    settings: household.settings,
-  });
-  const faults = result.ok ? {} : result.fault;
-  // Before the first try only what was typed and does not read is pointed out.
-  const faultOf = (name: keyof ItemFields) =>
-    faults[name] && (isTried || (typeof fields[name] === 'string' && fields[name] !== '')) ? faults[name] : undefined;
-  const isNew = old === null;
-  const lotsOfItem = old ? (getLotsByItem(household).get(old.item.id) ?? []).length : 0;
-  const forms = fields.forms.length > 0 ? fields.forms : listUsualForms(fields);
-
-  const save = async () => {
-    setTried(true);
-    if (!result.ok) {
-      setFocus(Object.keys(result.fault)[0] as keyof ItemFields);
-      return;
-    }
-    const { item, lot } = result.value;
-    setSaving(true);
-    const isDone = await edit(household, (from) => createSaveItem(from, item, [lot]));
-    setSaving(false);
-    if (isDone) show({ type: 'lot', id: lot.id });
-  };
-
-  const become = (next: Kind) => {
-    const begun = { ...createFields(next, fields.stationId), name: fields.name, notes: fields.notes };
-    for (const [name, value] of Object.entries(begun)) setValue(name as keyof ItemFields, value as never);
-    setTried(false);
-    setOther(true);
-  };
-  const form = { register, setValue, faultOf, units };
-  const { text } = createFieldMakers(form);
-  const figures = findType(fields.type, fields.kind);
-  return {
-    register,
-    show,
-    stations,
-    old,
-    setValue,
-    handleSubmit,
-    fields,
-    from,
-    result,
-    faultOf,
-    isNew,
-    lotsOfItem,
-    forms,
-    save,
-    become,
-    form,
-    text,
-    figures,
-    isSaving,
-  };
-}
-
 /** Adds a thing, or changes one: it asks only what matters for the kind, and shows at once what follows. */
 export function ItemForm(props: ItemFormProps) {
-  const {
-    register,
-    show,
-    stations,
-    old,
-    setValue,
-    handleSubmit,
-    fields,
-    from,
-    result,
-    faultOf,
-    isNew,
-    lotsOfItem,
-    forms,
-    save,
-    become,
-    form,
-    text,
-    figures,
-    isSaving,
-  } = useItemForm(props);
+  const { register, setValue, fields, result, old, stations, forms, form, ...typed } = useItemForm(props);
+  const { text } = createFieldMakers(form);
+  const figures = findType(fields.type, fields.kind);
+  const show = useApp((state) => state.show);
   const { base } = props;
+  const isNew = old === null;
   return (
     <form
       noValidate
       aria-label={old ? `Edit ${old.item.name}` : `New ${wordKind(fields.kind)}`}
       className="space-y-3"
-      onSubmit={(event) => void handleSubmit(save)(event)}
+      onSubmit={(event) => void typed.handleSubmit(typed.save)(event)}
     >
       <h2 className="font-display text-[21px] font-semibold">
         {isNew ? `New ${wordKind(fields.kind)}` : `Edit ${wordKind(fields.kind)}`}
       </h2>
       {isNew && (
-        <SelectField label="What is it" value={fields.kind} onChange={(event) => become(event.target.value as Kind)}>
+        <SelectField
+          label="What is it"
+          value={fields.kind}
+          onChange={(event) => typed.become(event.target.value as Kind)}
+        >
           <Options of={KINDS} words={wordKind} />
         </SelectField>
       )}
       {text('name', 'Name')}
-      <KindFields of={form} fields={fields} isFromNothing={from === null} />
-      {result.ok && <Follows thing={result.value} />}
+      <KindFields of={form} fields={fields} isFromNothing={typed.from === null} />
+      {result.ok && <Follows thing={result.value} settings={typed.settings} />}
       {isNew && result.ok && <TwinHint item={result.value.item} />}
       <Pair>
         <TextField label="Colour" type="color" {...register('colour')} />
@@ -205,7 +78,7 @@ export function ItemForm(props: ItemFormProps) {
       )}
       {(fields.kind === 'notion' || fields.kind === 'other') && (
         <Pair>
-          <TextField label="Good until" type="date" fault={faultOf('expiresOn')} {...register('expiresOn')} />
+          <TextField label="Good until" type="date" fault={typed.faultOf('expiresOn')} {...register('expiresOn')} />
           {(figures?.lastsHours !== undefined || fields.usedHours !== '') &&
             text('usedHours', 'Hours sewn with it', `Blunt after about ${figures?.lastsHours ?? 8}`)}
         </Pair>
@@ -223,6 +96,7 @@ export function ItemForm(props: ItemFormProps) {
           kind={fields.kind}
           forms={forms}
           made={result.ok ? result.value : null}
+          settings={typed.settings}
           onForms={(next) => setValue('forms', next)}
         />
       )}
@@ -253,19 +127,18 @@ export function ItemForm(props: ItemFormProps) {
       </details>
       <AreaField label="Notes" of="items.notes" {...register('notes')} />
       <div className="grid grid-cols-2 gap-2 pt-1">
-        <Button look="strong" type="submit" disabled={isSaving}>
+        <Button look="strong" type="submit" disabled={typed.isSaving}>
           Save
         </Button>
         <Button onClick={() => show(base ? { type: 'lot', id: base } : null)}>Leave it</Button>
       </div>
-      {old && <RemoveItem item={old.item} lots={lotsOfItem} />}
+      {old && <RemoveItem item={old.item} lots={typed.lotsOfItem} />}
     </form>
   );
 }
 
 /** What follows from what is typed: how large and heavy it is, each with how that was made. */
-function Follows({ thing }: { thing: Thing }) {
-  const { settings } = useHousehold();
+function Follows({ thing, settings }: { thing: Thing; settings: Settings }) {
   return (
     <dl aria-label="What follows" className="border-l-4 border-woad bg-linen px-3 py-1">
       {wordMeasures(thing.item, thing.lot, settings).map(({ name, words, how }) => (
@@ -304,12 +177,12 @@ interface FormFieldsProps {
   readonly forms: readonly StowForm[];
   /** The thing as typed, where it reads. */
   readonly made: Thing | null;
+  readonly settings: Settings;
   readonly onForms: (forms: StowForm[]) => void;
 }
 
 /** How it may be kept, each with the package that it makes. */
-function FormFields({ kind, forms, made, onForms }: FormFieldsProps) {
-  const { settings } = useHousehold();
+function FormFields({ kind, forms, made, settings, onForms }: FormFieldsProps) {
   const { units } = settings;
   return (
     <fieldset>

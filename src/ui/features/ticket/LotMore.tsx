@@ -18,17 +18,11 @@ import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
+import { takeOut } from '../../state/takeOut.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
-import {
-  createRelease,
-  createReserve,
-  createSaveItem,
-  createTakeOut,
-  createWash,
-  createWrap,
-} from '../../../core/acts/index.ts';
+import { createRelease, createReserve, createSaveItem, createWash, createWrap } from '../../../core/acts/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
@@ -117,7 +111,7 @@ export function LotMore({ household, item, lot }: LotProps) {
           )}
           {isCloth &&
             (lot.state === 'with' ? (
-              <Button look="quiet" onClick={() => void act((now) => createTakeOut(now, lot.id, world.nowMs()))}>
+              <Button look="quiet" onClick={() => void takeOut(lot.id)}>
                 Unwrap it
               </Button>
             ) : (

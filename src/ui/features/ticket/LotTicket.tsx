@@ -11,6 +11,7 @@ import { Unanswered } from '../../components/Unanswered.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { putBack } from '../../state/putBack.ts';
+import { takeOut } from '../../state/takeOut.ts';
 import { PreviewContext, useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
@@ -36,7 +37,7 @@ import { LotMore } from './LotMore.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
 import { ThreadMatch } from './ThreadMatch.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
-import { createMove, createReturn, createTakeOut } from '../../../core/acts/index.ts';
+import { createMove, createReturn } from '../../../core/acts/index.ts';
 
 const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
 
@@ -130,7 +131,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       ) : isPreview ? null : (
         <div className="mt-4 grid grid-cols-2 gap-2 bg-paper md:sticky md:-bottom-5 md:-mb-2 md:pt-2 md:pb-4">
           {isHere ? (
-            <Button look="strong" onClick={() => void act((now) => createTakeOut(now, lot.id, world.nowMs()))}>
+            <Button look="strong" onClick={() => void takeOut(lot.id)}>
               Take out
             </Button>
           ) : (

@@ -1,34 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
-import {
-  applyCalibration,
-  withKnownAmount,
-  computeCalibration,
-  computeExpectedReading,
-  computePackage,
-  computeReading,
-  getAmount,
-  getAmountUnit,
-  getGauge,
-  getMeasureWays,
-  withMeasured,
-  type Gauge,
-  type Package,
-  type Reading,
-} from '../../../core/measure/index.ts';
+import type { Package, Reading } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
-import {
-  formatMass,
-  formatSize,
-  parseArea,
-  parseCount,
-  parseLengthMm,
-  parseMassG,
-  type UnitSystem,
-} from '../../../core/units/index.ts';
+import { formatMass, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
 import {
   capitalise,
   formatMeasured,
@@ -38,43 +15,14 @@ import {
   wordPackage,
 } from '../../text/index.ts';
 import { wordReading } from '../../text/measures.ts';
+import { isWeighed, useMeasuring, type parseAmount } from './useMeasuring.ts';
 import { useScale } from './useScale.ts';
-import { createMeasure, createSaveItem } from '../../../core/acts/index.ts';
 
 const HOW_MUCH =
   'The reading by this way of measuring and the figures of the thing, worked backwards; the line below says which.';
 const HOW_SURE = 'How far these figures and the hand are usually off: two times out of three the truth is within it.';
 const HOW_EXPECTED = 'The reading that what is said to be there would give, by the figures of the thing.';
 const HOW_PACKED = 'The package that this amount makes, kept as it is kept.';
-
-const isWeighed = (way: MeasureWay) => way === 'weight' || way === 'count';
-
-function parseAmount(text: string, unit: AmountUnit, units: UnitSystem) {
-  if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
-  return unit === 'area' ? parseArea(text, units) : parseCount(text);
-}
-
-/** A figure that a way of measuring leans on: usual until it is typed. */
-function useGauge(usual: Gauge, units: UnitSystem) {
-  const [texts, setTexts] = useState({ tareG: '', tenG: '', coreMm: '' });
-  const isMetric = units === 'metric';
-  const read = (name: keyof typeof texts) => {
-    const text = texts[name].trim();
-    if (text === '') return { value: usual[name], fault: undefined };
-    const parsed =
-      name === 'coreMm' ? parseLengthMm(text, isMetric ? 'mm' : 'in') : parseMassG(text, isMetric ? 'g' : 'oz');
-    return parsed.ok
-      ? { value: parsed.value, fault: undefined }
-      : { value: usual[name], fault: wordAmountFault(parsed.fault, name === 'coreMm' ? '40 mm' : '6 g') };
-  };
-  const [tare, ten, core] = [read('tareG'), read('tenG'), read('coreMm')];
-  return {
-    gauge: { ...usual, tareG: tare.value, tenG: ten.value, coreMm: core.value },
-    texts,
-    faults: { tareG: tare.fault, tenG: ten.fault, coreMm: core.fault },
-    setText: (name: keyof typeof texts, text: string) => setTexts((now) => ({ ...now, [name]: text })),
-  };
-}
 
 interface WayFieldProps {
   readonly ways: readonly MeasureWay[];
@@ -134,9 +82,7 @@ function ScaleReader({ onTake }: { onTake: (grams: number, resolutionG: number) 
               <Button
                 look="quiet"
                 disabled={!scale.news.isStable || scale.news.isOverloaded}
-                onClick={() => {
-                  onTake(scale.news!.grams, scale.news!.resolutionG);
-                }}
+                onClick={() => onTake(scale.news!.grams, scale.news!.resolutionG)}
               >
                 Take this weight
               </Button>
@@ -224,135 +170,18 @@ function KnownAmount({ unit, text, parsed, isReady, onText, onCalibrate }: Known
   );
 }
 
-/** What is typed into the panel, what it comes to, and how that is taken over. */
-function useMeasuring(item: Item, lot: Lot, onDone: () => void) {
-  const household = useHousehold();
-  const { settings } = household;
-  const { units } = settings;
-  const act = useApp((state) => state.act);
-  const edit = useApp((state) => state.edit);
-  const input = useRef<HTMLInputElement>(null);
-  const ways = getMeasureWays(item, lot);
-  const [way, setWay] = useState<MeasureWay>(ways[0] ?? 'weight');
-  const [text, setText] = useState('');
-  const [known, setKnown] = useState('');
-  const [scaleG, setScaleG] = useState<number | null>(null);
-  useEffect(() => input.current?.focus(), []);
-
-  const isMetric = units === 'metric';
-  const usual = getGauge(item, lot, way);
-  const { gauge: typedGauge, texts, faults, setText: setGaugeText } = useGauge(usual, units);
-  // A reading taken from the scale is as fine as the scale.
-  const gauge = { ...typedGauge, resolution: scaleG ?? usual.resolution };
-  const example = isWeighed(way) ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
-  const parsed = isWeighed(way) ? parseMassG(text, isMetric ? 'g' : 'oz') : parseLengthMm(text, isMetric ? 'mm' : 'in');
-  const reading = parsed.ok && parsed.value > 0 ? computeReading(item, lot, settings, way, parsed.value, gauge) : null;
-  const isTold = reading !== null && reading.amount.value > 0;
-  const unit = reading?.unit ?? (way === 'count' ? 'count' : item.thread ? 'length' : getAmountUnit(item, lot));
-  const knownAmount = known.trim() === '' ? null : parseAmount(known, unit, units);
-  const calibrated =
-    parsed.ok && knownAmount?.ok
-      ? computeCalibration(item, lot, settings, way, parsed.value, knownAmount.value, gauge)
-      : null;
-  const fault = text === '' || parsed.ok ? undefined : wordAmountFault(parsed.fault, example);
-  const present = getAmount(item, lot);
-  const expected =
-    getAmountUnit(item, lot) === unit ? computeExpectedReading(item, lot, settings, way, present, gauge) : null;
-  const after = isTold ? withMeasured(item, lot, { value: reading.amount.value, unit: reading.unit, way }) : null;
-  // One packet that was weighed whole weighs that, whatever its kind usually does.
-  const weighed =
-    way === 'count' && item.box && lot.count === 1 && parsed.ok
-      ? { ...item, box: { ...item.box, massG: parsed.value, unitG: gauge.tenG / 10 } }
-      : item;
-  const pkg = after && computePackage(weighed, after, lot.form, settings);
-  const canCalibrate = item.thread === undefined;
-
-  const take = async () => {
-    if (!isTold) return;
-    const measured = { value: reading.amount.value, sigma: reading.amount.sigma, way, unit: reading.unit };
-    // The weight of ten is remembered, so that next time one weighing is enough.
-    if (weighed !== item) await edit(household, (from) => createSaveItem(from, weighed, []));
-    if (await act((now) => createMeasure(now, lot.id, measured, world.nowMs()))) onDone();
-  };
-  const calibrate = async () => {
-    if (!calibrated || !knownAmount?.ok) return;
-    const next = applyCalibration(item, calibrated);
-    const sure = { ...withKnownAmount(next, lot, knownAmount.value, unit), sinceMs: world.nowMs() };
-    if (
-      await edit(household, (from) => createSaveItem(from, next, [sure]), `${item.name} goes by its own figures now.`)
-    )
-      setKnown('');
-  };
-  return {
-    ways,
-    way,
-    setWay,
-    text,
-    setText,
-    setScaleG,
-    known,
-    setKnown,
-    input,
-    units,
-    usual,
-    texts,
-    faults,
-    setGaugeText,
-    example,
-    fault,
-    expected,
-    present,
-    reading,
-    isTold,
-    pkg,
-    unit,
-    knownAmount,
-    calibrated,
-    canCalibrate,
-    parsed,
-    take,
-    calibrate,
-  };
-}
-
 /** How much is there? A way to measure, the reading, and the amount with its doubt; or, from a known amount, the thing's own figures. */
 export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
-  const {
-    ways,
-    way,
-    setWay,
-    text,
-    setText,
-    setScaleG,
-    known,
-    setKnown,
-    input,
-    units,
-    usual,
-    texts,
-    faults,
-    setGaugeText,
-    example,
-    fault,
-    expected,
-    present,
-    reading,
-    isTold,
-    pkg,
-    unit,
-    knownAmount,
-    calibrated,
-    canCalibrate,
-    parsed,
-    take,
-    calibrate,
-  } = useMeasuring(item, lot, onDone);
-  const gaugeField = (name: keyof typeof texts, label: string, hint: string) => (
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => input.current?.focus(), []);
+  const measuring = useMeasuring(item, lot, onDone);
+  const { way, usual, units, reading, setText, setScaleG } = measuring;
+  const gaugeField = (name: keyof typeof measuring.texts, label: string, hint: string) => (
     <GaugeField
       {...{ label, hint }}
-      text={texts[name]}
-      fault={faults[name]}
-      onText={(next) => setGaugeText(name, next)}
+      text={measuring.texts[name]}
+      fault={measuring.faults[name]}
+      onText={(next) => measuring.setGaugeText(name, next)}
     />
   );
 
@@ -363,12 +192,12 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       className="mt-4 space-y-3 border-l-4 border-madder bg-linen p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void take();
+        void measuring.take();
       }}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <h3 className="font-bold">How much is there?</h3>
-      {ways.length > 1 && <WayField ways={ways} way={way} onWay={setWay} />}
+      {measuring.ways.length > 1 && <WayField ways={measuring.ways} way={way} onWay={measuring.setWay} />}
       {way === 'count' &&
         gaugeField(
           'tenG',
@@ -378,18 +207,18 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       <TextField
         ref={input}
         label={isWeighed(way) ? 'All of it weighs' : 'Reading'}
-        value={text}
-        fault={fault}
+        value={measuring.text}
+        fault={measuring.fault}
         hint={
-          expected !== null && present > 0
-            ? `By the books it would be ${isWeighed(way) ? formatMass(expected, units) : formatSize(expected, units)}`
-            : `Such as ${example}`
+          measuring.expected !== null && measuring.present > 0
+            ? `By the books it would be ${isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units)}`
+            : `Such as ${measuring.example}`
         }
         onChange={(event) => {
           setText(event.target.value);
           setScaleG(null);
         }}
-        {...(expected !== null && explained(HOW_EXPECTED, 'What it would be by the books'))}
+        {...(measuring.expected !== null && explained(HOW_EXPECTED, 'What it would be by the books'))}
       />
       {isWeighed(way) && (
         <div className="space-y-1">
@@ -412,21 +241,21 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
           way === 'roll' ? 'Bare tube across' : 'Bare reel across',
           `Empty: ${formatSize(usual.coreMm, units)}, as usual`,
         )}
-      {reading && <ReadingLines item={item} reading={reading} way={way} pkg={pkg} />}
+      {reading && <ReadingLines item={item} reading={reading} way={way} pkg={measuring.pkg} />}
       <div className="grid grid-cols-2 gap-2">
-        <Button look="strong" type="submit" disabled={!isTold}>
+        <Button look="strong" type="submit" disabled={!measuring.isTold}>
           Take it over
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-      {(isTold || way === 'count') && canCalibrate && parsed.ok && (
+      {(measuring.isTold || way === 'count') && measuring.canCalibrate && measuring.parsed.ok && (
         <KnownAmount
-          unit={unit}
-          text={known}
-          parsed={knownAmount}
-          isReady={calibrated !== null}
-          onText={setKnown}
-          onCalibrate={() => void calibrate()}
+          unit={measuring.unit}
+          text={measuring.known}
+          parsed={measuring.knownAmount}
+          isReady={measuring.calibrated !== null}
+          onText={measuring.setKnown}
+          onCalibrate={() => void measuring.calibrate()}
         />
       )}
     </form>

@@ -7,7 +7,7 @@ import { getTree } from './derived.ts';
 import { getLotsByPlace } from './whereabouts.ts';
 
 /** After something was put into places: says which of them hold or carry too much now, for it was done all the same. */
-export function tellOverFull(placeIds: readonly PlaceId[], done: string): void {
+export function tellStrained(placeIds: readonly PlaceId[], done: string): void {
   const { household, tell } = useApp.getState();
   if (!household) return;
   const tree = getTree(household);

@@ -7,7 +7,7 @@ import type { HouseholdStore, StoreFault } from './store.ts';
 const SNAPSHOT_DAYS = 7;
 
 /** What is kept beside the household: the days before, the file that was picked, photos that may go. Loaded when it is wanted. */
-export class AsideStore {
+export class BesideStore {
   constructor(private readonly store: HouseholdStore) {}
 
   /**

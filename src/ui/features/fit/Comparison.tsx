@@ -1,0 +1,114 @@
+import { getFetchSeconds, type Score } from '../../../core/records/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import { HowRow } from '../../components/HowRow.tsx';
+import { useHousehold } from '../../state/app.ts';
+import { wordCount } from '../../text/index.ts';
+import type { Questions } from '../../../workers/protocol.ts';
+import type { useFitRun } from './fitRun.ts';
+
+interface SearchingProps {
+  readonly progress: ReturnType<typeof useFitRun.getState>['progress'];
+  readonly seconds: number;
+  readonly today: Score | null;
+}
+
+/** How far the search is, and what its best so far would bring. */
+export function Searching({ progress, seconds, today }: SearchingProps) {
+  const share = progress ? Math.min(1, progress.elapsedMs / 1000 / seconds) : 0;
+  return (
+    <div className="mt-3" role="status">
+      <progress
+        aria-label="Search"
+        className="h-3 w-full appearance-none bg-thread [&::-moz-progress-bar]:bg-woad [&::-webkit-progress-bar]:bg-thread [&::-webkit-progress-value]:bg-woad"
+        max={1}
+        value={share}
+      />
+      <p className="mt-2 font-display text-[28px] leading-tight font-semibold">
+        {progress ? formatMinutes(progress.fetchSeconds) : '…'}
+      </p>
+      <p className="text-stone">
+        a month with the best so far{today ? `; today ${formatMinutes(getFetchSeconds(today))}` : ''}
+      </p>
+      {progress && (
+        <p className="tabular mt-2">
+          {wordCount(progress.unplaced, 'lot')} without a home. {progress.steps.toLocaleString('en')} steps tried.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ComparisonProps {
+  readonly today: Score | null;
+  readonly plan: Score | null;
+  readonly unplaced: number;
+  readonly homeless: number;
+  /** What the checker found against the plan; one that was kept had none. */
+  readonly findings: number;
+  readonly strained: Questions['strained']['answer'] | null;
+  /** Places that the plan fills beyond what is wanted. */
+  readonly crowded: number | null;
+}
+
+/** The plan that is looked at beside today, line by line. */
+export function Comparison({ today, plan, unplaced, homeless, findings, strained, crowded }: ComparisonProps) {
+  const { fillTarget } = useHousehold().settings;
+  const target = Math.round(fillTarget * 100);
+  return (
+    <table className="tabular mt-2 w-full">
+      <thead className="text-sm text-stone">
+        <tr>
+          <th scope="col" className="text-left font-normal">
+            <span className="sr-only">What</span>
+          </th>
+          <th scope="col" className="text-right font-normal">
+            today
+          </th>
+          {plan && (
+            <th scope="col" className="pl-3 text-right font-normal">
+              plan
+            </th>
+          )}
+        </tr>
+      </thead>
+      <tbody>
+        <HowRow
+          name="Fetching, a month"
+          how="The way and the reach, looking for it, and looking in the wrong place first: the three parts below, added up. The seconds behind them are estimates that House lets you change."
+          today={today ? formatMinutes(getFetchSeconds(today)) : '…'}
+          plan={plan && formatMinutes(getFetchSeconds(plan))}
+        />
+        <HowRow
+          name="Crowding, mixing, places in use"
+          how="A price, not time on the clock: places filled beyond their target, growing with the square, each group more than one in a place, and each place that is not left empty."
+          today={today ? formatMinutes(today.parts.crowding) : '…'}
+          plan={plan && formatMinutes(plan.parts.crowding)}
+        />
+        <HowRow
+          name="Without a home"
+          how="Lots that take room and have no place of their own; in the plan, those that fit nowhere, each with its reason."
+          today={String(homeless)}
+          plan={plan && String(unplaced)}
+        />
+        <HowRow
+          name="Over full or too heavy"
+          how="Places whose things do not lie in them when they are packed, and places, bins and pieces with more weight in them than they are said to carry. A plan has neither, or it is not shown."
+          today={strained ? String(new Set([...strained.full, ...strained.heavy.map((one) => one.placeId)]).size) : '…'}
+          plan={plan && String(findings)}
+        />
+        <HowRow
+          name={`Fuller than ${target}\u00a0%`}
+          how={`House says to leave ${100 - target} % of each place free. A plan goes beyond that where it costs more time to keep to it; each place over it is counted.`}
+          today={strained ? String(strained.crowded.length) : '…'}
+          plan={crowded === null ? null : String(crowded)}
+        />
+        <HowRow
+          name="Cautions"
+          how="Lots of more than 5 kg above the shoulder and, with pets, thread, ribbon and elastic kept in the open: one for each."
+          today={String(today?.cautions ?? '…')}
+          plan={plan && String(plan.cautions)}
+        />
+      </tbody>
+    </table>
+  );
+}
