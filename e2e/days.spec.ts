@@ -102,10 +102,10 @@ test('a file that was picked once keeps itself up to date; what cannot be writte
   });
   await page.getByLabel('Cats or other pets live here').click();
   await page.clock.fastForward(20_000);
-  await expect(line).toContainText('could not be written. no room on the disk');
+  await expect(line).toContainText('could not be written: no room on the disk.');
   expect((await readFile()).equals(second)).toBe(true);
   await expectAccessible(page);
-  await line.getByRole('button', { name: 'Go on with it' }).click();
+  await line.getByRole('button', { name: 'Try again' }).click();
   await expect(line).toContainText('keeps itself up to date; written at');
   await offerBundle(page, await readFile());
   await expect(page.getByText(/Rook loft/).first()).toBeVisible();

@@ -58,7 +58,7 @@ export function BenchPage() {
             how="Things that no plan and no hand has given a place yet."
           />
           <Figure
-            value={over === null ? '…' : String(over)}
+            value={over === null ? (strained.again ? '–' : '…') : String(over)}
             label={over === 1 ? 'place over full' : 'places over full'}
             how="Places whose things do not really go in together: each was packed with what lies in it."
           />

@@ -19,7 +19,7 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
   const { units } = household.settings;
   if (again)
     return (
-      <Listed title="Over full">
+      <Listed title="Over full or too heavy">
         <Unanswered again={again} />
       </Listed>
     );

@@ -35,7 +35,7 @@ export function KeptFileLine() {
           : state === 'asks'
             ? `The browser wants to be asked again before it writes to ${file.handle.name}.`
             : state === 'failed'
-              ? `${file.handle.name} could not be written. ${note}`
+              ? `${file.handle.name} could not be written: ${note.replace(/\.$/, '')}.`
               : state === 'writing'
                 ? `Writing ${file.handle.name} …`
                 : `${file.handle.name} keeps itself up to date${writtenAtMs === null ? '' : `; written at ${format(writtenAtMs, 'HH:mm')} and read back`}.`}
@@ -43,7 +43,7 @@ export function KeptFileLine() {
       <p className="flex flex-wrap gap-x-5">
         {!isOther && (state === 'asks' || state === 'failed') && (
           <Button look="quiet" onClick={() => void goOnKeeping()}>
-            Go on with it
+            {state === 'asks' ? 'Go on with it' : 'Try again'}
           </Button>
         )}
         <Button look="quiet" onClick={() => void pickFile()}>

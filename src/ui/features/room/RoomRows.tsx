@@ -106,13 +106,15 @@ export function DoorRows({
             {text(`doors.${i}.x`, 'From the left')}
             {text(`doors.${i}.width`, 'Width')}
             {text(`doors.${i}.height`, 'Height')}
-            <SelectField label="It" {...register(`doors.${i}.swing`, { onChange: draw })}>
-              {Object.entries(SWINGS).map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </SelectField>
+            <div className="col-span-2">
+              <SelectField label="It" {...register(`doors.${i}.swing`, { onChange: draw })}>
+                {Object.entries(SWINGS).map(([id, words]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </SelectField>
+            </div>
             <SelectField label="Hinges" {...register(`doors.${i}.hinge`, { onChange: draw })}>
               <option value="left">left</option>
               <option value="right">right</option>
