@@ -2,11 +2,8 @@ import { computePackages, type Package } from '../core/measure/index.ts';
 import { computeShare, packPlace } from '../core/packing/index.ts';
 import { createRandom, shuffle } from '../core/random/index.ts';
 import {
-  dropAbsent,
   DEFAULT_SETTINGS,
-  type Change,
   type Chronicle,
-  type EventId,
   type Household,
   type Item,
   type Lot,
@@ -15,12 +12,10 @@ import {
   type Wish,
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
-import { createFirstRoom, createRooms } from './room.ts';
+import { createChronicle, SAMPLE_NOW_MS } from './chronicle.ts';
+import { createRooms } from './room.ts';
 import { labelRooms } from './labels.ts';
 import { ThingMaker, type Thing } from './things.ts';
-
-/** Demo data carries a fixed date, so that it is the same every time. */
-const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
 
 /** One loft holds this many lots; bigger samples get more lofts. */
 const LOTS_PER_LOFT = 320;
@@ -146,31 +141,6 @@ function scatter(household: Household, things: readonly Thing[], seed: number): 
   return placed;
 }
 
-/** A household with a daybook of one line, from which it follows. */
-export function createChronicle(made: Household): Chronicle {
-  const tidy = <R extends { id: string }>(table: ReadonlyMap<R['id'], R>) =>
-    new Map([...table].map(([id, record]) => [id, dropAbsent(record)]));
-  const household: Household = {
-    settings: dropAbsent(made.settings),
-    places: tidy(made.places),
-    items: tidy(made.items),
-    lots: tidy(made.lots),
-    plans: tidy(made.plans),
-  };
-  const changes: Change[] = [];
-  const came = (table: Change['table'], id: string, record: object) =>
-    changes.push({ table, id, after: record as Record<string, unknown> });
-  for (const place of household.places.values()) came('places', place.id, place);
-  for (const item of household.items.values()) came('items', item.id, item);
-  for (const lot of household.lots.values()) came('lots', lot.id, lot);
-  const { settings } = household;
-  came('settings', settings.id, settings);
-  return {
-    household,
-    events: [{ id: 'e0' as EventId, seq: 0, atMs: SAMPLE_NOW_MS, type: 'catalogued', subject: settings.name, changes }],
-  };
-}
-
 function byId<T extends { id: string }>(records: readonly T[]): Map<T['id'], T> {
   return new Map(records.map((record) => [record.id, record]));
 }
@@ -202,16 +172,4 @@ export function createMessy(
   };
   const scattered = scatter(bare, things, seed).toSorted((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)));
   return createChronicle({ ...bare, lots: byId<Lot>(scattered) });
-}
-
-/** A household with a bare room and nothing in it. */
-export function createEmptyHousehold(): Chronicle {
-  const room = createFirstRoom();
-  return createChronicle({
-    settings: DEFAULT_SETTINGS,
-    items: new Map(),
-    lots: new Map(),
-    places: new Map([[room.id, room]]),
-    plans: new Map(),
-  });
 }

@@ -1,1 +1,2 @@
-export { createChronicle, createEmptyHousehold, createSampleHousehold } from './household.ts';
+export { createChronicle, createEmptyHousehold } from './chronicle.ts';
+export { createSampleHousehold } from './household.ts';

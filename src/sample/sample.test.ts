@@ -3,11 +3,17 @@ import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 import { createKitchenHousehold } from './kitchen.ts';
+import { openMadeSample } from './made.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
 import { checkInvariants } from '../core/daybook/index.ts';
 
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();
+
+  it('is the same where the build wrote it down', () => {
+    expect(openMadeSample()).toEqual({ household, events });
+    expect([...openMadeSample().household.lots.keys()]).toEqual([...household.lots.keys()]);
+  });
 
   it('has about 240 items, 320 lots, 3 stations and 45 places, some without a home', () => {
     const tree = createPlaceTree(household.places);

@@ -61,6 +61,87 @@ function isTaking(event: DaybookEvent, byId: ReadonlyMap<EventId, DaybookEvent>)
 const recordOf = (household: Household, table: TableName, id: string) =>
   getRecord(household, table, id) as Fields | null;
 
+/** Another device's lines, laid one after the other on what is here. */
+class Rebasing {
+  readonly contested = new Map<string, { table: TableName; id: string; aspect: string; theirs: DaybookEvent }>();
+
+  constructor(private readonly byId: ReadonlyMap<EventId, DaybookEvent>) {}
+
+  /** What of a line is taken over on a household as it is; the rest is contested. */
+  lay(now: Household, event: DaybookEvent): Change[] {
+    return event.changes.flatMap((change) => this.layChange(recordOf(now, change.table, change.id), change, event));
+  }
+
+  private isContested({ table, id }: Change, aspect: string): boolean {
+    return this.contested.has(`${table} ${id} ${aspect}`);
+  }
+
+  private contest({ table, id }: Change, aspect: string, theirs: DaybookEvent): void {
+    this.contested.set(`${table} ${id} ${aspect}`, { table, id, aspect, theirs });
+  }
+
+  private layChange(record: Fields | null, change: Change, event: DaybookEvent): Change[] {
+    const { table, id, before, after } = change;
+    const contestWhole = () => {
+      this.contest(change, '', event);
+      return [];
+    };
+    if (this.isContested(change, '')) return contestWhole();
+    if (before === undefined && after !== undefined) {
+      if (record === null) return [change];
+      return isSame(record, after) ? [] : contestWhole();
+    }
+    if (after === undefined) {
+      if (record === null) return [];
+      const isUntouched = [...this.contested.keys()].every((key) => !key.startsWith(`${table} ${id} `));
+      return isUntouched && isSame(record, before) ? [{ ...change, before: record }] : contestWhole();
+    }
+    return record === null ? contestWhole() : this.layFields(record, change, event);
+  }
+
+  private layFields(record: Fields, change: Change, event: DaybookEvent): Change[] {
+    const { table, id } = change;
+    const [before, after]: [Fields, Fields] = [{}, {}];
+    const written = new Set<string>();
+    const put = (field: string, present: unknown, is: unknown) => {
+      written.add(field);
+      if (present !== undefined) before[field] = present;
+      if (is !== undefined) after[field] = is;
+    };
+    for (const field of new Set([...Object.keys(change.before ?? {}), ...Object.keys(change.after ?? {})])) {
+      const [was, is, present] = [change.before?.[field], change.after?.[field], record[field]];
+      const aspect = getAspect(table, field);
+      const isSoFar = isSame(present, was);
+      if (TIMES.has(field) && !isSoFar) {
+        const later = Math.max(Number(present), Number(is));
+        if (later !== present) put(field, present, later);
+      } else if (!TIMES.has(field) && this.isContested(change, aspect)) this.contest(change, aspect, event);
+      else if (isSoFar) put(field, present, is);
+      else if (AMOUNTS.has(field) && isTaking(event, this.byId)) {
+        // Both took some of it: what is left is less what either took. The same rest twice is no agreement.
+        const left = Number(present) + Number(is) - Number(was);
+        if (left >= 0.5) put(field, present, left);
+        else this.contest(change, aspect, event);
+      } else if (!isSame(present, is)) this.contest(change, aspect, event);
+    }
+    // What is decided together is not taken over by halves.
+    for (const field of written)
+      if (!TIMES.has(field) && this.isContested(change, getAspect(table, field))) {
+        written.delete(field);
+        delete before[field];
+        delete after[field];
+      }
+    return written.size > 0 ? [{ table, id, before, after }] : [];
+  }
+}
+
+/** Whether a change has to do with an aspect of a record; all of it is the aspect ''. */
+function isAbout(change: Change, table: TableName, id: string, aspect: string): boolean {
+  if (change.table !== table || change.id !== id) return false;
+  if (aspect === '' || change.after === undefined || change.before === undefined) return true;
+  return Object.keys(change.after).some((field) => getAspect(table, field) === aspect);
+}
+
 /**
  * Lays the events that another device wrote after those of this one. What only one of them changed is taken over; cuts
  * of both add up; what both changed in different ways waits for a decision. Refused where the two daybooks do not begin
@@ -72,78 +153,17 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
   const [mineIds, theirsIds] = [mine, theirs].map((one) => new Set(one.events.map((event) => event.id)));
   const mineNew = mine.events.filter((event) => !theirsIds!.has(event.id));
   const theirsNew = theirs.events.filter((event) => !mineIds!.has(event.id));
-  const byId = new Map(theirs.events.map((event) => [event.id, event]));
-  const contested = new Map<string, { table: TableName; id: string; aspect: string; theirs: DaybookEvent }>();
+  const rebasing = new Rebasing(new Map(theirs.events.map((event) => [event.id, event])));
   const rebased: DaybookEvent[] = [];
   let now = mine.household;
   for (const event of theirsNew) {
-    const changes: Change[] = [];
-    for (const change of event.changes) {
-      const { table, id } = change;
-      const contest = (aspect: string) => {
-        contested.set(`${table} ${id} ${aspect}`, { table, id, aspect, theirs: event });
-      };
-      const isContested = (aspect: string) => contested.has(`${table} ${id} ${aspect}`);
-      const record = recordOf(now, table, id);
-      if (isContested('')) {
-        contest('');
-        continue;
-      }
-      if (change.before === undefined && change.after !== undefined) {
-        if (record === null) changes.push(change);
-        else if (!isSame(record, change.after)) contest('');
-        continue;
-      }
-      if (change.after === undefined) {
-        if (record === null) continue;
-        const isUntouched = [...contested.keys()].every((key) => !key.startsWith(`${table} ${id} `));
-        if (isUntouched && isSame(record, change.before)) changes.push({ ...change, before: record });
-        else contest('');
-        continue;
-      }
-      if (record === null) {
-        contest('');
-        continue;
-      }
-      const [before, after]: [Fields, Fields] = [{}, {}];
-      const written = new Set<string>();
-      const put = (field: string, present: unknown, is: unknown) => {
-        written.add(field);
-        if (present !== undefined) before[field] = present;
-        if (is !== undefined) after[field] = is;
-      };
-      for (const field of new Set([...Object.keys(change.before ?? {}), ...Object.keys(change.after)])) {
-        const [was, is, present] = [change.before?.[field], change.after[field], record[field]];
-        const aspect = getAspect(table, field);
-        const isSoFar = isSame(present, was);
-        if (TIMES.has(field) && !isSoFar) {
-          const later = Math.max(Number(present), Number(is));
-          if (later !== present) put(field, present, later);
-        } else if (!TIMES.has(field) && isContested(aspect)) contest(aspect);
-        else if (isSoFar) put(field, present, is);
-        else if (AMOUNTS.has(field) && isTaking(event, byId)) {
-          // Both took some of it: what is left is less what either took. The same rest twice is no agreement.
-          const left = Number(present) + Number(is) - Number(was);
-          if (left >= 0.5) put(field, present, left);
-          else contest(aspect);
-        } else if (isSame(present, is)) continue;
-        else contest(aspect);
-      }
-      // What is decided together is not taken over by halves.
-      for (const field of written)
-        if (!TIMES.has(field) && isContested(getAspect(table, field))) {
-          written.delete(field);
-          delete before[field];
-          delete after[field];
-        }
-      if (written.size > 0) changes.push({ table, id, before, after });
-    }
+    const changes = rebasing.lay(now, event);
     const next = applyChanges(now, changes);
     if (!next.ok) return fail('another-household');
     now = next.value;
     rebased.push({ ...event, changes });
   }
-  const conflicts = [...contested].map(([key, { table, id, aspect, theirs: last }]): Conflict => {
+  const conflicts = [...rebasing.contested].map(([key, { table, id, aspect, theirs: last }]): Conflict => {
     const pickFields = (record: Fields | null): Fields | null =>
       record === null || aspect === ''
         ? record
@@ -153,18 +173,7 @@ export function planMerge(mine: Chronicle, theirs: Chronicle): Result<MergePlan,
       table,
       id,
       aspect,
-      mine:
-        mineNew.findLast((event) =>
-          event.changes.some(
-            (change) =>
-              change.table === table &&
-              change.id === id &&
-              (aspect === '' ||
-                change.after === undefined ||
-                change.before === undefined ||
-                Object.keys(change.after).some((field) => getAspect(table, field) === aspect)),
-          ),
-        ) ?? null,
+      mine: mineNew.findLast((event) => event.changes.some((change) => isAbout(change, table, id, aspect))) ?? null,
       theirs: last,
       mineIs: pickFields(recordOf(now, table, id)),
       theirsIs: pickFields(recordOf(theirs.household, table, id)),

@@ -9,8 +9,8 @@ export function DamagedStore() {
   const raw = useApp((state) => state.raw);
   const replace = useApp((state) => state.replace);
   const begin = async (which: 'sample' | 'empty') => {
-    const { createEmptyHousehold, createSampleHousehold } = await import('../../sample/index.ts');
-    if (which === 'sample') await replace(createSampleHousehold(), 'The sample is here.');
+    const { createEmptyHousehold, openMadeSample } = await import('../../sample/made.ts');
+    if (which === 'sample') await replace(openMadeSample(), 'The sample is here.');
     else await replace(createEmptyHousehold(), 'An empty household is ready.');
   };
   if (phase === 'newer')

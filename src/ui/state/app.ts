@@ -84,8 +84,8 @@ export const useApp = create<AppState>()((set, get) => {
 
   const showSample = async (fault: StoreFault | null): Promise<void> => {
     // A new visitor: the sample is there already, and it is theirs to try out.
-    const { createSampleHousehold } = await import('../../sample/index.ts');
-    const whole = passWhole(createSampleHousehold());
+    const { openMadeSample } = await import('../../sample/made.ts');
+    const whole = passWhole(openMadeSample());
     if (!whole.ok) throw new Error('the sample does not pass the gate');
     const generation = world.createId();
     const kept = fault ? { ok: false as const, fault } : await store.replace(whole.value, generation, null);

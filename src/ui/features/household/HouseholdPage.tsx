@@ -201,8 +201,8 @@ function Beginnings() {
   const bringBack = useApp((state) => state.bringBack);
   const [has, setHas] = useState<boolean | null>(null);
   const load = async (which: 'sample' | 'kitchen' | 'empty') => {
-    const { createEmptyHousehold, createSampleHousehold } = await import('../../../sample/index.ts');
-    if (which === 'sample') await replace(createSampleHousehold(), 'Heron Loft is here again, in its first disorder.');
+    const { createEmptyHousehold, openMadeSample } = await import('../../../sample/made.ts');
+    if (which === 'sample') await replace(openMadeSample(), 'Heron Loft is here again, in its first disorder.');
     else if (which === 'kitchen')
       await replace(
         (await import('../../../sample/kitchen.ts')).createKitchenHousehold(),

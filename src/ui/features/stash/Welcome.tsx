@@ -10,7 +10,7 @@ export function Welcome() {
   const close = () => useChoices.setState({ isGreeted: true });
   if (isGreeted || !isSample) return null;
   const startEmpty = async () => {
-    const { createEmptyHousehold } = await import('../../../sample/index.ts');
+    const { createEmptyHousehold } = await import('../../../sample/made.ts');
     if (
       await replace(createEmptyHousehold(), 'An empty sewing room is ready. The sample can be brought back in House.')
     )
