@@ -16,7 +16,12 @@ const madeSample: Plugin = {
     const from = join(import.meta.dirname, 'src/sample/household.ts');
     const { module } = await runnerImport<typeof import('./src/sample/household.ts')>(from, { configFile: false, oxc });
     const { settings, places, items, lots } = module.createSampleHousehold().household;
-    const records = JSON.stringify({ settings, places: [...places], items: [...items], lots: [...lots] });
+    const records = JSON.stringify({
+      settings,
+      places: [...places.values()],
+      items: [...items.values()],
+      lots: [...lots.values()],
+    });
     return `export default JSON.parse(${JSON.stringify(records)})`;
   },
 };

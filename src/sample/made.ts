@@ -1,15 +1,18 @@
 import records from 'virtual:sample';
-import type { Chronicle, Household } from '../core/records/index.ts';
+import type { Chronicle, Household, Item, Lot, Place } from '../core/records/index.ts';
 import { createChronicle } from './chronicle.ts';
 
 export { createEmptyHousehold } from './chronicle.ts';
 
 /** The records of a household in the order of its tables, as they are written where the app is built. */
 export interface MadeRecords extends Pick<Household, 'settings'> {
-  readonly places: readonly (readonly [string, unknown])[];
-  readonly items: readonly (readonly [string, unknown])[];
-  readonly lots: readonly (readonly [string, unknown])[];
+  readonly places: readonly Place[];
+  readonly items: readonly Item[];
+  readonly lots: readonly Lot[];
 }
+
+const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
+  new Map(list.map((record): [R['id'], R] => [record.id, record]));
 
 /**
  * Heron Loft, as `createSampleHousehold` makes it. To make it takes a second of packing; it is the same every time, so it
@@ -17,12 +20,11 @@ export interface MadeRecords extends Pick<Household, 'settings'> {
  */
 export function openMadeSample(): Chronicle {
   const { settings, places, items, lots } = records;
-  const table = (entries: MadeRecords['lots']) => new Map(entries) as Map<never, never>;
   return createChronicle({
     settings,
-    places: table(places),
-    items: table(items),
-    lots: table(lots),
+    places: byId(places),
+    items: byId(items),
+    lots: byId(lots),
     plans: new Map(),
   });
 }

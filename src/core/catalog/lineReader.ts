@@ -39,6 +39,8 @@ const WASHED = toTable({ washed: true, unwashed: false });
 const toTex = (value: number, way: string): number =>
   way === 'tex' ? value : Number(((way.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
 
+type LineSaid = { -readonly [K in keyof Sketch]?: Sketch[K] };
+
 /** Collects what the line says, word by word; amounts wait until the kind is known. */
 export class LineReader {
   private readonly tokens: readonly Token[];
@@ -46,7 +48,7 @@ export class LineReader {
   readonly parts: LinePart[] = [];
   readonly faults: AmountFault[] = [];
   readonly quantities: Quantity[] = [];
-  readonly said: { -readonly [K in keyof Sketch]?: Sketch[K] } = {};
+  readonly said: LineSaid = {};
   reservedFor: string | null = null;
 
   constructor(
@@ -234,129 +236,122 @@ export class LineReader {
     return (kind === 'fabric' && !this.said.type) || kind === 'scrap';
   }
 
+  /** How many words were read; the first that knows the word has it. */
   private readWord(i: number): number {
+    const read =
+      this.readClothOrType(i) || this.readKind(i) || this.readMake(i) || this.readColour(i) || this.readState(i);
+    return read || 1;
+  }
+
+  private setWord<K extends keyof Sketch>(
+    i: number,
+    means: Meaning,
+    isName: boolean,
+    field: K,
+    value: Sketch[K] | undefined,
+  ) {
+    const { from, to } = this.tokens[i] as Token;
+    this.said[field] = value;
+    this.mark(from, to, means, isName);
+    return 1;
+  }
+
+  /** Types come before cloth: "elastic" on its own is a notion, "quilting cotton" a cloth. */
+  private readClothOrType(i: number): number {
+    const { said } = this;
     const token = this.tokens[i] as Token;
     const next = this.tokens[i + 1];
-    const { said } = this;
-    const pair = next ? `${token.word} ${next.word}` : '';
-    const set = (means: Meaning, isName: boolean, to = token.to) => this.mark(token.from, to, means, isName);
-
-    // Types come before cloth: "elastic" on its own is a notion, "quilting cotton" a cloth.
-    for (const [words, to, taken] of [
-      [pair, next?.to ?? token.to, 2],
-      [token.word, token.to, 1],
-    ] as const) {
-      if (words === '') continue;
+    const readings = [
+      ...(next ? [[`${token.word} ${next.word}`, next.to, 2] as const] : []),
+      [token.word, token.to, 1] as const,
+    ];
+    for (const [words, to, taken] of readings) {
       if (words in CLOTH_WORDS && !said.cloth) {
         const [cloth, fibre] = CLOTH_WORDS[words] as readonly [string, string?];
         // "linen" is a fibre and, where nothing else is said, a class of its own.
-        if (words === 'linen') {
-          said.fibre = 'linen';
-          set('fibre', true, to);
-          return taken;
-        }
-        said.cloth = cloth;
+        const isFibre = words === 'linen';
+        if (isFibre) said.fibre = 'linen';
+        else said.cloth = cloth;
         if (fibre && !said.fibre) said.fibre = fibre;
-        set('cloth', true, to);
+        this.mark(token.from, to, isFibre ? 'fibre' : 'cloth', true);
         return taken;
       }
-      if (words === 'hand' || words === 'elastic' ? said.kind !== 'thread' && words === 'elastic' : true) {
-        const figures = findType(words);
-        if (figures && !said.type && !said.cloth && said.kind !== 'pattern' && said.kind !== 'kit') {
-          said.type = figures.type;
-          said.kind ??= figures.kind;
-          set('type', true, to);
-          return taken;
-        }
+      if (words === 'hand' || (words === 'elastic' && said.kind === 'thread')) continue;
+      const figures = findType(words);
+      if (figures && !said.type && !said.cloth && said.kind !== 'pattern' && said.kind !== 'kit') {
+        said.type = figures.type;
+        said.kind ??= figures.kind;
+        this.mark(token.from, to, 'type', true);
+        return taken;
       }
     }
-    if (token.word in KIND_WORDS) {
-      said.kind = KIND_WORDS[token.word];
+    return 0;
+  }
+
+  /** What it is: a kind, a cut that only scraps have, what thread is wound on. */
+  private readKind(i: number): number {
+    const { said } = this;
+    const { word } = this.tokens[i] as Token;
+    if (word in KIND_WORDS) {
+      const kind = KIND_WORDS[word];
       // A type read before was part of the name: "button thread", "zip pattern".
-      if (said.kind === 'thread' || said.kind === 'pattern' || said.kind === 'scrap') delete said.type;
-      if (said.kind === 'thread')
-        said.use ??= this.tokens.slice(0, i).find((one) => THREAD_USES.includes(one.word))?.word;
-      set('kind', said.kind === 'scrap' || said.kind === 'kit' || said.kind === 'thread');
-      return 1;
+      if (kind === 'thread' || kind === 'pattern' || kind === 'scrap') delete said.type;
+      if (kind === 'thread') said.use ??= this.tokens.slice(0, i).find((one) => THREAD_USES.includes(one.word))?.word;
+      return this.setWord(i, 'kind', kind === 'scrap' || kind === 'kit' || kind === 'thread', 'kind', kind);
     }
-    if (token.word in CUT_WORDS) {
+    if (word in CUT_WORDS) {
       said.kind = 'scrap';
-      said.cut = CUT_WORDS[token.word];
-      set('cut', true);
-      return 1;
+      return this.setWord(i, 'cut', true, 'cut', CUT_WORDS[word]);
     }
-    if (token.word in HOLDER_WORDS) {
+    if (word in HOLDER_WORDS) {
       said.kind ??= 'thread';
-      said.holder = HOLDER_WORDS[token.word];
-      set('holder', true);
-      return 1;
+      return this.setWord(i, 'holder', true, 'holder', HOLDER_WORDS[word]);
     }
-    if (FIBRE_WORDS.includes(token.word)) {
-      said.fibre = token.word;
-      set('fibre', true);
-      return 1;
-    }
-    if (WEAVE_WORDS.includes(token.word) && (said.fibre || said.cloth)) {
-      said.weave = token.word;
-      set('weave', true);
-      return 1;
-    }
-    if (token.word in PRINT_WORDS && said.kind !== 'pattern') {
-      said.print = PRINT_WORDS[token.word];
-      set('print', true);
-      return 1;
-    }
-    if (token.word in FORM_WORDS && i > 0) {
-      said.form = FORM_WORDS[token.word];
-      set('form', false);
-      return 1;
-    }
-    if (isShade(token.word) && next) {
-      const shaded = parseColourWord(next.word, token.word);
-      if (shaded) {
-        said.colours = [...(said.colours ?? []), shaded].slice(0, 8);
-        set('colour', true, next.to);
-        return 2;
-      }
-    }
-    const colour = parseColourWord(token.word);
-    if (colour) {
-      said.colours = [...(said.colours ?? []), colour].slice(0, 8);
-      set('colour', true);
-      return 1;
-    }
-    const flag = WASHED[token.word];
-    if (flag !== undefined) {
-      said.isWashed = flag;
-      set('washed', false);
-      return 1;
-    }
-    if (token.word === 'made') {
-      said.isMade = true;
-      set('made', false);
-      return 1;
-    }
-    if (token.word === 'pdf' || token.word === 'digital' || token.word === 'printed') {
-      said.format = token.word === 'printed' ? 'sheets' : 'digital';
+    return 0;
+  }
+
+  /** What a cloth is made of and how, and the form that it is kept in. */
+  private readMake(i: number): number {
+    const { said } = this;
+    const { word } = this.tokens[i] as Token;
+    if (FIBRE_WORDS.includes(word)) return this.setWord(i, 'fibre', true, 'fibre', word);
+    if (WEAVE_WORDS.includes(word) && (said.fibre || said.cloth)) return this.setWord(i, 'weave', true, 'weave', word);
+    if (word in PRINT_WORDS && said.kind !== 'pattern')
+      return this.setWord(i, 'print', true, 'print', PRINT_WORDS[word]);
+    if (word in FORM_WORDS && i > 0) return this.setWord(i, 'form', false, 'form', FORM_WORDS[word]);
+    return 0;
+  }
+
+  /** A colour, with its shade before it. */
+  private readColour(i: number): number {
+    const token = this.tokens[i] as Token;
+    const next = this.tokens[i + 1];
+    const shaded = next && isShade(token.word) ? parseColourWord(next.word, token.word) : null;
+    const colour = shaded ?? parseColourWord(token.word);
+    if (!colour) return 0;
+    this.said.colours = [...(this.said.colours ?? []), colour].slice(0, 8);
+    this.mark(token.from, next && shaded ? next.to : token.to, 'colour', true);
+    return shaded ? 2 : 1;
+  }
+
+  /** What became of it, and what it is for. */
+  private readState(i: number): number {
+    const { said } = this;
+    const { word } = this.tokens[i] as Token;
+    const flag = WASHED[word];
+    if (flag !== undefined) return this.setWord(i, 'washed', false, 'isWashed', flag);
+    if (word === 'made') return this.setWord(i, 'made', false, 'isMade', true);
+    if (word === 'pdf' || word === 'digital' || word === 'printed') {
       said.kind ??= 'pattern';
-      set('format', false);
-      return 1;
+      return this.setWord(i, 'format', false, 'format', word === 'printed' ? 'sheets' : 'digital');
     }
-    if (token.word === 'used' && /^\d/u.test(next?.word ?? '')) {
+    if (word === 'used' && /^\d/u.test(this.tokens[i + 1]?.word ?? '')) {
       this.used.add(i);
       return 1;
     }
-    if (THREAD_USES.includes(token.word) && !said.use) {
-      said.use = token.word;
-      set('use', true);
-      return 1;
-    }
-    if (GARMENT_WORDS.includes(token.word)) {
-      said.garment = token.word;
-      set('garment', true);
-      return 1;
-    }
-    return 1;
+    if (THREAD_USES.includes(word) && !said.use) return this.setWord(i, 'use', true, 'use', word);
+    if (GARMENT_WORDS.includes(word)) return this.setWord(i, 'garment', true, 'garment', word);
+    return 0;
   }
 
   /** The words that are no amount: the name as it was typed. */

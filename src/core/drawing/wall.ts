@@ -1,4 +1,4 @@
-import type { Household, LotId, Place, PlaceId } from '../records/index.ts';
+import type { Household, LotId, Place, PlaceId, SlotSpec, UnitSpec } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor } from '../storage/bands.ts';
 import { standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
 import { covers, drawClosed, drawTab, zigzag } from './closed.ts';
@@ -97,6 +97,101 @@ function drawNames(unit: Place, wallHeight: number): Figure[] {
   return [{ kind: 'unit', id: unit.id, x, y, width, height, shapes }];
 }
 
+/** What is drawn so far, and what it is drawn from. */
+interface Sheet {
+  readonly household: Household;
+  readonly tree: PlaceTree;
+  readonly view: WallView;
+  readonly heightMm: number;
+  readonly byPlace: ReturnType<typeof groupLotsByPlace>;
+  readonly figures: Figure[];
+  readonly places: Map<PlaceId, PlaceState>;
+}
+
+/** The front of a slot on the sheet, mm. */
+interface Front {
+  readonly left: number;
+  readonly top: number;
+  readonly bottom: number;
+  readonly slot: SlotSpec;
+}
+
+/** How full a place is; kept for the ticket and the names. */
+function readState({ household, tree, view, byPlace, places }: Sheet, place: Place): PlaceState {
+  const state = computePlaceState(household, tree, place, byPlace.get(place.id) ?? [], view);
+  places.set(place.id, state);
+  return state;
+}
+
+/** The bins of a slot, those behind first; of what stands wholly behind a tab looks over the one before it. */
+function drawBins(sheet: Sheet, slotPlace: Place, bins: readonly Place[], { left, top, bottom, slot }: Front): void {
+  const { figures, household } = sheet;
+  const [width, height] = [slot.widthMm, slot.heightMm];
+  const inside: Shape = { type: 'rect', x: left, y: top, width, height, ink: 'inside' };
+  figures.push({ kind: 'unit', id: slotPlace.id, x: left, y: top, width, height, shapes: [inside] });
+  const stood = standBoxes(bins.map((bin) => bin.container!));
+  const hidden: Figure[] = [];
+  const fromBehind = bins.map((bin, i) => ({ bin, at: stood[i]! })).toSorted((a, b) => b.at.front - a.at.front);
+  const isHidden = (at: (typeof stood)[number]) => stood.some((other) => other.front < at.front && covers(other, at));
+  for (const { bin, at } of fromBehind) {
+    const state = readState(sheet, bin);
+    if (isHidden(at)) {
+      hidden.push(drawTab(bin, left + width, top, hidden.length, state));
+      continue;
+    }
+    const box = { x: left + at.left, y: bottom - at.top, width: at.right - at.left, height: at.top - at.bottom };
+    const shapes = drawClosed(bin, box.x, box.y, box.width, box.height, state, household.settings.fillTarget);
+    figures.push({ kind: 'place', id: bin.id, ...box, shapes });
+  }
+  figures.push(...hidden);
+}
+
+/** What of an open place is there before anything lies in it: its inside, a closet's rod, the hooks of a board. */
+function drawInside(unit: UnitSpec, { left, top, slot }: Front): Shape[] {
+  const [width, height] = [slot.widthMm, slot.heightMm];
+  const isBoard = slot.mode === 'area' || slot.mode === 'pins';
+  const isFree = ['table', 'floor', 'rail'].includes(unit.kind);
+  const shapes: Shape[] = [];
+  if (!isBoard && !isFree)
+    shapes.push({ type: 'rect', x: left, y: top, width, height, ink: slot.light === 'dark' ? 'dim' : 'inside' });
+  // The rod of a closet, a hand below its top.
+  if (slot.mode === 'rail' && !isFree)
+    shapes.push({ type: 'rect', x: left, y: top + ROD_BELOW_MM, width, height: ROD_MM, ink: 'wood' });
+  for (const hook of slot.peg?.hooks ?? []) {
+    const [x, y] = [left + (hook.column + 0.5) * slot.peg!.pitchMm, top + (hook.row + 0.5) * slot.peg!.pitchMm];
+    const points: [number, number][] = [
+      [x, y - 14],
+      [x, y + 8],
+      [x + 9, y + 8],
+    ];
+    shapes.push({ type: 'path', points, isClosed: false, ink: 'steel' });
+  }
+  return shapes;
+}
+
+/** A place that holds things itself: shut, or open with what lies in it. */
+function drawPlace(sheet: Sheet, unit: UnitSpec, slotPlace: Place, front: Front): void {
+  const { household, tree, view, byPlace, figures } = sheet;
+  const { left, top, bottom, slot } = front;
+  const [width, height] = [slot.widthMm, slot.heightMm];
+  const state = readState(sheet, slotPlace);
+  const frame = { kind: 'place', id: slotPlace.id, x: left, y: top, width, height } as const;
+  if (slot.opening === 'drawer' || slot.opening === 'lid') {
+    const shapes = drawClosed(slotPlace, left, top, width, height, state, household.settings.fillTarget);
+    figures.push({ ...frame, shapes });
+    return;
+  }
+  figures.push({ ...frame, shapes: drawInside(unit, front) });
+  const lots = byPlace.get(slotPlace.id) ?? [];
+  const { contents, spots } = computeContents(household, tree, slotPlace.id, lots, view);
+  if (spots) figures.push(...drawContents(contents, spots, left, bottom, slot.mode === 'pins'));
+  else if (contents.length > 0) {
+    const heap = contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? '#8a8f94' }));
+    figures.push(...drawHeap(heap, left, bottom, width, height));
+  }
+  if (state.isOverFull) figures.push({ ...frame, kind: 'unit', shapes: [zigzag(left, top, width)] });
+}
+
 /** Draws a wall of a room with all that stands on it and in it. Pure: the same records give the same shapes. */
 export function computeWallDrawing(
   household: Household,
@@ -115,24 +210,18 @@ export function computeWallDrawing(
     ...wall.ceiling.map(({ xMm, yMm }): [number, number] => [xMm, up(yMm)]),
     [widthMm, up(0)],
   ];
+  const floor: [number, number][] = [
+    [-60, up(0)],
+    [widthMm + 60, up(0)],
+  ];
   const backdrop: Shape[] = [
     { type: 'path', points: outline, isClosed: true, ink: 'wall' },
-    {
-      type: 'path',
-      points: [
-        [-60, up(0)],
-        [widthMm + 60, up(0)],
-      ],
-      isClosed: false,
-      ink: 'floor',
-    },
+    { type: 'path', points: floor, isClosed: false, ink: 'floor' },
   ];
-  const { fillTarget } = household.settings;
   const bands = computeBands(household.settings, bandsFor, ceilingMm);
-
   const byPlace = groupLotsByPlace(household, view);
-  const figures: Figure[] = [];
-  const places = new Map<PlaceId, PlaceState>();
+  const sheet: Sheet = { household, tree, view, heightMm, byPlace, figures: [], places: new Map() };
+  const { figures, places } = sheet;
   const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {
     const drawn = drawUnit(unit, heightMm);
@@ -140,112 +229,11 @@ export function computeWallDrawing(
     figures.push(drawn);
     for (const slotPlace of tree.getChildren(unit.id)) {
       const slot = slotPlace.slot!;
-      const left = unit.unit!.xMm + slot.xMm;
       const bottom = up(unit.unit!.yMm + slot.yMm);
+      const front = { left: unit.unit!.xMm + slot.xMm, bottom, top: bottom - slot.heightMm, slot };
       const bins = tree.getChildren(slotPlace.id);
-      const top = bottom - slot.heightMm;
-      if (bins.length > 0) {
-        figures.push({
-          kind: 'unit',
-          id: slotPlace.id,
-          x: left,
-          y: top,
-          width: slot.widthMm,
-          height: slot.heightMm,
-          shapes: [{ type: 'rect', x: left, y: top, width: slot.widthMm, height: slot.heightMm, ink: 'inside' }],
-        });
-        const stood = standBoxes(bins.map((bin) => bin.container!));
-        const hidden: Figure[] = [];
-        // What stands behind is drawn first.
-        const fromBehind = bins.map((bin, i) => ({ bin, at: stood[i]! })).toSorted((a, b) => b.at.front - a.at.front);
-        const isHidden = (at: (typeof stood)[number]) =>
-          stood.some((other) => other.front < at.front && covers(other, at));
-        let tabs = 0;
-        for (const { bin, at } of fromBehind) {
-          const state = computePlaceState(household, tree, bin, byPlace.get(bin.id) ?? [], view);
-          places.set(bin.id, state);
-          const [x, y] = [left + at.left, bottom - at.top];
-          const [width, height] = [at.right - at.left, at.top - at.bottom];
-          if (isHidden(at)) {
-            // What stands wholly behind looks over the one before it as a tab.
-            hidden.push(drawTab(bin, left + slot.widthMm, top, tabs, state));
-            tabs += 1;
-            continue;
-          }
-          figures.push({
-            kind: 'place',
-            id: bin.id,
-            x,
-            y,
-            width,
-            height,
-            shapes: drawClosed(bin, x, y, width, height, state, fillTarget),
-          });
-        }
-        figures.push(...hidden);
-        continue;
-      }
-      const lots = byPlace.get(slotPlace.id) ?? [];
-      const state = computePlaceState(household, tree, slotPlace, lots, view);
-      places.set(slotPlace.id, state);
-      const frame = {
-        kind: 'place',
-        id: slotPlace.id,
-        x: left,
-        y: top,
-        width: slot.widthMm,
-        height: slot.heightMm,
-      } as const;
-      if (slot.opening === 'drawer' || slot.opening === 'lid') {
-        figures.push({
-          ...frame,
-          shapes: drawClosed(slotPlace, left, top, slot.widthMm, slot.heightMm, state, fillTarget),
-        });
-        continue;
-      }
-      const isBoard = slot.mode === 'area' || slot.mode === 'pins';
-      const isFree = ['table', 'floor', 'rail'].includes(unit.unit!.kind);
-      const back: Shape[] =
-        isBoard || isFree
-          ? []
-          : [
-              {
-                type: 'rect',
-                x: left,
-                y: top,
-                width: slot.widthMm,
-                height: slot.heightMm,
-                ink: slot.light === 'dark' ? 'dim' : 'inside',
-              },
-            ];
-      // The rod of a closet, a hand below its top.
-      if (slot.mode === 'rail' && !isFree)
-        back.push({ type: 'rect', x: left, y: top + ROD_BELOW_MM, width: slot.widthMm, height: ROD_MM, ink: 'wood' });
-      const inside = computeContents(household, tree, slotPlace.id, lots, view);
-      const mark: Shape[] = state.isOverFull ? [zigzag(left, top, slot.widthMm)] : [];
-      for (const hook of slot.peg?.hooks ?? []) {
-        const [x, y] = [left + (hook.column + 0.5) * slot.peg!.pitchMm, top + (hook.row + 0.5) * slot.peg!.pitchMm];
-        const points: [number, number][] = [
-          [x, y - 14],
-          [x, y + 8],
-          [x + 9, y + 8],
-        ];
-        back.push({ type: 'path', points, isClosed: false, ink: 'steel' });
-      }
-      figures.push({ ...frame, shapes: back });
-      if (inside.spots)
-        figures.push(...drawContents(inside.contents, inside.spots, left, bottom, slot.mode === 'pins'));
-      else if (inside.contents.length > 0)
-        figures.push(
-          ...drawHeap(
-            inside.contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? '#8a8f94' })),
-            left,
-            bottom,
-            slot.widthMm,
-            slot.heightMm,
-          ),
-        );
-      if (mark.length > 0) figures.push({ ...frame, kind: 'unit', shapes: mark });
+      if (bins.length > 0) drawBins(sheet, slotPlace, bins, front);
+      else drawPlace(sheet, unit.unit!, slotPlace, front);
     }
   }
   figures.push(...units.flatMap((unit) => drawNames(unit, heightMm)));

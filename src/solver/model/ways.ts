@@ -65,31 +65,9 @@ export interface Ways {
   readonly patternCount: number;
 }
 
-/** Lists the ways of all lots, and where each is allowed by shape, load, care and wishes. */
-export function listWays(
-  of: {
-    readonly lots: readonly Lot[];
-    readonly items: readonly Item[];
-    readonly packages: readonly (readonly Package[])[];
-  },
-  places: readonly PlaceFacts[],
-  settings: Settings,
-  wishes: Wishes,
-): Ways {
-  const { lots, items, packages } = of;
-  const n = lots.length;
-  const count = places.length;
-  const total = packages.reduce((sum, list) => sum + list.length, 0);
-  const wayStart = new Int32Array(n + 1);
-  const wayLot = new Int32Array(total);
-  const wayForm = new Uint8Array(total);
-  const wayMassG = new Float64Array(total);
-  const wayIsPiled = new Uint8Array(total);
-  const wayAlongMm = new Float64Array(total);
-
-  const spaceNumbers = new Numbers();
-  const traitNumbers = new Numbers();
-  const kindNumbers = new Numbers();
+/** The places by kind, for most are alike: what space they have, what traits, and both with the load they take. */
+function sortPlaces(places: readonly PlaceFacts[]) {
+  const [spaceNumbers, traitNumbers, kindNumbers] = [new Numbers(), new Numbers(), new Numbers()];
   const spaceOf = Int32Array.from(places, ({ space }) => spaceNumbers.of(JSON.stringify(space)));
   const traitOf = Int32Array.from(places, ({ traits }) =>
     traitNumbers.of(JSON.stringify({ ...traits, handMm: 0, tareG: 0, loadG: 0 })),
@@ -97,16 +75,40 @@ export function listWays(
   const kindOf = Int32Array.from(places, ({ traits }, p) =>
     kindNumbers.of(`${spaceOf[p]} ${traitOf[p]} ${traits.loadG}`),
   );
-  const [spaceCount, traitCount, kindCount] = [spaceNumbers.size, traitNumbers.size, kindNumbers.size];
   const firstOf = (numbers: Int32Array, size: number) =>
     Array.from({ length: size }, (_, i) => places[numbers.indexOf(i)]!);
-  const spaces = firstOf(spaceOf, spaceCount).map(({ space }) => space);
-  const ofTrait = firstOf(traitOf, traitCount);
-  const ofKind = firstOf(kindOf, kindCount);
-  const kindSpace = ofKind.map((one) => spaceOf[places.indexOf(one)]!);
-  const kindTrait = ofKind.map((one) => traitOf[places.indexOf(one)]!);
+  const ofKind = firstOf(kindOf, kindNumbers.size);
+  return {
+    spaceOf,
+    traitOf,
+    kindOf,
+    spaces: firstOf(spaceOf, spaceNumbers.size).map(({ space }) => space),
+    ofTrait: firstOf(traitOf, traitNumbers.size),
+    ofKind,
+    kindSpace: ofKind.map((one) => spaceOf[places.indexOf(one)]!),
+    kindTrait: ofKind.map((one) => traitOf[places.indexOf(one)]!),
+  };
+}
 
-  const shares = new Float64Array(total * spaceCount).fill(Infinity);
+type SortedPlaces = ReturnType<typeof sortPlaces>;
+
+interface Kept {
+  readonly lots: readonly Lot[];
+  readonly items: readonly Item[];
+  readonly packages: readonly (readonly Package[])[];
+}
+
+/** The ways themselves: what each weighs and takes, and what care asks of each kind of place. */
+function measureWays({ lots, items, packages }: Kept, { spaces, ofTrait }: SortedPlaces, settings: Settings) {
+  const n = lots.length;
+  const total = packages.reduce((sum, list) => sum + list.length, 0);
+  const wayStart = new Int32Array(n + 1);
+  const wayLot = new Int32Array(total);
+  const wayForm = new Uint8Array(total);
+  const wayMassG = new Float64Array(total);
+  const wayIsPiled = new Uint8Array(total);
+  const wayAlongMm = new Float64Array(total);
+  const shares = new Float64Array(total * spaces.length).fill(Infinity);
   const careNumbers = new Numbers();
   const careOf = new Int32Array(total);
   const wears: number[] = [];
@@ -123,9 +125,9 @@ export function listWays(
       wayMassG[k] = pkg.massG;
       wayIsPiled[k] = Number(isPiled(pkg.form));
       wayAlongMm[k] = pkg.alongMm;
-      for (let s = 0; s < spaceCount; s += 1) {
-        const fit = computeShare(pkg, spaces[s]!);
-        if (fit.ok && fit.share <= 1) shares[k * spaceCount + s] = fit.share;
+      for (const [s, space] of spaces.entries()) {
+        const fit = computeShare(pkg, space);
+        if (fit.ok && fit.share <= 1) shares[k * spaces.length + s] = fit.share;
       }
       const known = careNumbers.size;
       careOf[k] = careNumbers.of(`${care} ${pkg.massG > HIGH_LIFT_G}`);
@@ -140,29 +142,50 @@ export function listWays(
     }
   }
   wayStart[n] = k;
+  return {
+    wayStart,
+    wayLot,
+    wayForm,
+    wayMassG,
+    wayIsPiled,
+    wayAlongMm,
+    shares,
+    careOf,
+    wears: Float64Array.from(wears),
+    cautions: Uint8Array.from(cautions),
+    careFaults,
+  };
+}
 
+/** By way: which pattern of allowed places it has, by shape, load, care and wishes. */
+function listPatterns(
+  lots: readonly Lot[],
+  { spaces, ofTrait, ofKind, kindOf, kindSpace, kindTrait }: SortedPlaces,
+  { wayStart, wayForm, wayMassG, shares, careOf, careFaults }: ReturnType<typeof measureWays>,
+  wishes: Wishes,
+) {
+  const count = kindOf.length;
   const patternNumbers = new Numbers();
-  const patternOf = new Int32Array(total);
+  const patternOf = new Int32Array(wayForm.length);
   const patterns: Uint8Array[] = [];
-  const kinds = new Uint8Array(kindCount);
-  for (let l = 0; l < n; l += 1) {
+  const kinds = new Uint8Array(ofKind.length);
+  for (let l = 0; l < lots.length; l += 1) {
     const row = wishes.getForbidden(l);
     const mine: Uint8Array[] = [];
     for (let w = wayStart[l]!; w < wayStart[l + 1]!; w += 1) {
-      for (let q = 0; q < kindCount; q += 1)
+      for (let q = 0; q < ofKind.length; q += 1)
         kinds[q] =
-          shares[w * spaceCount + kindSpace[q]!]! <= 1 &&
+          shares[w * spaces.length + kindSpace[q]!]! <= 1 &&
           wayMassG[w]! <= ofKind[q]!.traits.loadG &&
-          !careFaults[careOf[w]! * traitCount + kindTrait[q]!]
+          !careFaults[careOf[w]! * ofTrait.length + kindTrait[q]!]
             ? 1
             : 0;
       // A row of wishes is shared by all lots that none of them names.
       const known = patternNumbers.size;
       patternOf[w] = patternNumbers.of(`${row ? row.id : ''}|${String.fromCharCode(...kinds)}`);
       if (patternNumbers.size > known)
-        patterns.push(Uint8Array.from(places, (_, p) => Number(Boolean(kinds[kindOf[p]!]) && !row?.places[p])));
-      const pattern = patternOf[w]!;
-      mine.push(patterns[pattern]!);
+        patterns.push(Uint8Array.from(kindOf, (kind, p) => Number(Boolean(kinds[kind]) && !row?.places[p])));
+      mine.push(patterns[patternOf[w]!]!);
     }
     if (!wishes.keepsForm(l)) continue;
     // What stays is not refolded either, where its form is allowed.
@@ -177,23 +200,19 @@ export function listWays(
   }
   const allowed = new Uint8Array(patterns.length * count);
   for (const [i, pattern] of patterns.entries()) allowed.set(pattern, i * count);
+  return { patternOf, allowed, patternCount: patterns.length };
+}
+
+/** Lists the ways of all lots, and where each is allowed by shape, load, care and wishes. */
+export function listWays(of: Kept, places: readonly PlaceFacts[], settings: Settings, wishes: Wishes): Ways {
+  const sorted = sortPlaces(places);
+  const { careFaults, ...measured } = measureWays(of, sorted, settings);
   return {
-    wayStart,
-    wayLot,
-    wayForm,
-    wayMassG,
-    wayIsPiled,
-    wayAlongMm,
-    spaceOf,
-    traitOf,
-    spaceCount,
-    traitCount,
-    shares,
-    careOf,
-    wears: Float64Array.from(wears),
-    cautions: Uint8Array.from(cautions),
-    patternOf,
-    allowed,
-    patternCount: patterns.length,
+    ...measured,
+    spaceOf: sorted.spaceOf,
+    traitOf: sorted.traitOf,
+    spaceCount: sorted.spaces.length,
+    traitCount: sorted.ofTrait.length,
+    ...listPatterns(of.lots, sorted, { ...measured, careFaults }, wishes),
   };
 }

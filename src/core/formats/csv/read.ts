@@ -107,35 +107,69 @@ function findFaultColumn(fault: RecordFault, mapping: Mapping): number {
   return at >= 0 ? at : mapping.indexOf('name');
 }
 
-/** Reads every row with the columns it was mapped to. `household` is what is there already, for rows that name an id. */
-export function readTable(table: TextTable, household: Household, options: ReadOptions): ReadTable {
-  const { kind, units, mapping, nowMs } = options;
-  const columns = mapping.map((id) => {
-    const column = id === null ? undefined : BY_ID.get(id);
-    return column ? remember(column, units) : null;
-  });
-  const [itemAt, lotAt, nameAt] = ['item', 'lot', 'name'].map((id) => mapping.indexOf(id)) as [number, number, number];
-  const items = new Map<ItemId, { item: Item; lots: Lot[] }>();
+/** Reads rows one after the other: what they would bring, and what of them does not read. */
+class RowReader {
+  readonly items = new Map<ItemId, { item: Item; lots: Lot[] }>();
+  readonly faults: RowFault[] = [];
+  newLots = 0;
   /** Ids of the file for things that are not here: rows with the same one are lots of the same item. */
-  const foreign = new Map<string, ItemId>();
-  const faults: RowFault[] = [];
-  const start = options.hasHeader ? 1 : 0;
-  let [rows, newLots] = [0, 0];
+  private readonly foreign = new Map<string, ItemId>();
+  private readonly columns: readonly (((text: string) => ReturnType<Column['read']>) | null)[];
 
-  for (let r = start; r < table.rows.length; r += 1) {
-    if (rows % PROGRESS_EVERY === 0 && options.onProgress?.(rows) === false)
-      return { things: [], faults, rows, newItems: 0, changedItems: 0, newLots: 0, isStopped: true };
-    if (faults.length >= MOST_FAULTS) break;
-    rows += 1;
-    const cells = table.rows[r]!;
+  constructor(
+    private readonly household: Household,
+    private readonly options: ReadOptions,
+  ) {
+    this.columns = options.mapping.map((id) => {
+      const column = id === null ? undefined : BY_ID.get(id);
+      return column ? remember(column, options.units) : null;
+    });
+  }
+
+  /** Takes in a row, or says what is wrong with it. */
+  take(cells: readonly string[], r: number): void {
+    const { household, faults } = this;
     const before = faults.length;
+    const said = this.readCells(cells, r);
+    const itemRef = this.getCell(cells, 'item');
+    const known = household.lots.get(this.getCell(cells, 'lot') as LotId);
+    const mine = known !== undefined && known.state !== 'gone' ? known : undefined;
+    const itemId =
+      mine?.itemId ??
+      this.foreign.get(itemRef) ??
+      (household.items.has(itemRef as ItemId) ? (itemRef as ItemId) : null);
+    const baseItem = itemId === null ? undefined : (this.items.get(itemId)?.item ?? household.items.get(itemId));
+    // A change of kind would leave half a thing behind.
+    const sketch: Sketch = { ...said, kind: baseItem?.kind ?? said.kind ?? this.options.kind };
+    this.findMissing(sketch, baseItem !== undefined, mine !== undefined, { row: r, before });
+    if (faults.length > before) return;
+    const birth = this.createBirth(sketch.kind!);
+    const lot = mine ?? (baseItem && createLooseLot(birth.lotId, baseItem, 1, undefined, birth.nowMs));
+    const made = completeSketch(sketch, birth, baseItem && lot ? { item: baseItem, lot } : null);
+    if (!made.ok) {
+      for (const one of made.fault) {
+        const column = findFaultColumn(one, this.options.mapping);
+        faults.push({ code: 'record', text: '', note: one.message, row: r, column });
+      }
+      return;
+    }
+    if (itemId === null && itemRef !== '') this.foreign.set(itemRef, made.value.item.id);
+    if (!mine) this.newLots += 1;
+    this.keep(made.value.item, made.value.lot);
+  }
+
+  private getCell(cells: readonly string[], id: string): string {
+    const at = this.options.mapping.indexOf(id);
+    return at < 0 ? '' : (cells[at] ?? '');
+  }
+
+  private readCells(cells: readonly string[], row: number): Partial<Sketch> {
     const said: { -readonly [K in keyof Sketch]?: Sketch[K] } = {};
-    for (let c = 0; c < columns.length; c += 1) {
-      const readCell = columns[c];
-      const text = unneutralise(cells[c] ?? '');
+    for (const [column, readCell] of this.columns.entries()) {
+      const text = unneutralise(cells[column] ?? '');
       if (!readCell || text === '') continue;
       const read = readCell(text);
-      if (!read.ok) faults.push({ ...read.fault, row: r, column: c });
+      if (!read.ok) this.faults.push({ ...read.fault, row, column });
       else if (read.value.boxMm) {
         const [w, d, h] = read.value.boxMm;
         const [w0, d0, h0] = said.boxMm ?? [];
@@ -145,51 +179,63 @@ export function readTable(table: TextTable, household: Household, options: ReadO
         said.spoolMm = [d ?? said.spoolMm?.[0], h ?? said.spoolMm?.[1]];
       } else Object.assign(said, read.value);
     }
-    const itemRef = itemAt < 0 ? '' : (cells[itemAt] ?? '');
-    const lotRef = (lotAt < 0 ? '' : (cells[lotAt] ?? '')) as LotId;
-    const known = household.lots.get(lotRef);
-    const isKnown = known !== undefined && known.state !== 'gone';
-    const itemId = isKnown
-      ? known.itemId
-      : (foreign.get(itemRef) ?? (household.items.has(itemRef as ItemId) ? (itemRef as ItemId) : null));
-    const entry = itemId === null ? undefined : items.get(itemId);
-    const baseItem = entry?.item ?? (itemId === null ? undefined : household.items.get(itemId));
-    const rowKind = baseItem?.kind ?? said.kind ?? kind;
-    // A change of kind would leave half a thing behind.
-    const sketch: Sketch = { ...said, kind: rowKind };
-    const isNameless = !baseItem && said.name === undefined;
-    if (isNameless && !faults.slice(before).some((one) => one.column === nameAt))
-      faults.push({ code: 'missing', text: '', note: 'name', row: r, column: nameAt });
-    const isUnmeasured = rowKind === 'fabric' && !isKnown && said.lengthMm === undefined;
-    if (isUnmeasured && faults.length === before)
-      faults.push({ code: 'missing', text: '', note: 'length', row: r, column: mapping.indexOf('length') });
-    if (faults.length > before) continue;
-
-    const birth = {
-      itemId: options.createId() as ItemId,
-      lotId: options.createId() as LotId,
-      nowMs,
-      stationId: options.stationOf(rowKind),
-      settings: household.settings,
-    };
-    const lot = isKnown ? known : baseItem && createLooseLot(birth.lotId, baseItem, 1, undefined, nowMs);
-    const made = completeSketch(sketch, birth, baseItem && lot ? { item: baseItem, lot } : null);
-    if (!made.ok) {
-      for (const one of made.fault)
-        faults.push({ code: 'record', text: '', note: one.message, row: r, column: findFaultColumn(one, mapping) });
-      continue;
-    }
-    const { item } = made.value;
-    if (itemId === null && itemRef !== '') foreign.set(itemRef, item.id);
-    if (!isKnown) newLots += 1;
-    const kept = items.get(item.id);
-    if (kept) {
-      kept.item = item;
-      // A table that names a lot twice says the later thing of it.
-      kept.lots = [...kept.lots.filter((one) => one.id !== made.value.lot.id), made.value.lot];
-    } else items.set(item.id, { item, lots: [made.value.lot] });
+    return said;
   }
-  const all = [...items.values()];
+
+  /** A thing has a name, and a new cloth its length. */
+  private findMissing(
+    sketch: Sketch,
+    hasItem: boolean,
+    isKnown: boolean,
+    { row, before }: { row: number; before: number },
+  ): void {
+    const { faults } = this;
+    const { mapping } = this.options;
+    const miss = (note: string) => faults.push({ code: 'missing', text: '', note, row, column: mapping.indexOf(note) });
+    const nameAt = mapping.indexOf('name');
+    const isNameless = !hasItem && sketch.name === undefined;
+    if (isNameless && !faults.slice(before).some((one) => one.column === nameAt)) miss('name');
+    const isUnmeasured = sketch.kind === 'fabric' && !isKnown && sketch.lengthMm === undefined;
+    if (isUnmeasured && faults.length === before) miss('length');
+  }
+
+  private createBirth(kind: Kind) {
+    const { createId, nowMs, stationOf } = this.options;
+    return {
+      itemId: createId() as ItemId,
+      lotId: createId() as LotId,
+      nowMs,
+      stationId: stationOf(kind),
+      settings: this.household.settings,
+    };
+  }
+
+  private keep(item: Item, lot: Lot): void {
+    const kept = this.items.get(item.id);
+    if (!kept) {
+      this.items.set(item.id, { item, lots: [lot] });
+      return;
+    }
+    kept.item = item;
+    // A table that names a lot twice says the later thing of it.
+    kept.lots = [...kept.lots.filter((one) => one.id !== lot.id), lot];
+  }
+}
+
+/** Reads every row with the columns it was mapped to. `household` is what is there already, for rows that name an id. */
+export function readTable(table: TextTable, household: Household, options: ReadOptions): ReadTable {
+  const reader = new RowReader(household, options);
+  const { faults } = reader;
+  const start = options.hasHeader ? 1 : 0;
+  let rows = 0;
+  for (let r = start; r < table.rows.length; r += 1) {
+    if (rows % PROGRESS_EVERY === 0 && options.onProgress?.(rows) === false)
+      return { things: [], faults, rows, newItems: 0, changedItems: 0, newLots: 0, isStopped: true };
+    if (faults.length >= MOST_FAULTS) break;
+    rows += 1;
+    reader.take(table.rows[r]!, r);
+  }
+  const all = [...reader.items.values()];
   const changedItems = all.filter(({ item }) => household.items.has(item.id)).length;
   return {
     things: faults.length > 0 ? [] : all,
@@ -197,7 +243,7 @@ export function readTable(table: TextTable, household: Household, options: ReadO
     rows,
     newItems: all.length - changedItems,
     changedItems,
-    newLots,
+    newLots: reader.newLots,
     isStopped: false,
   };
 }
