@@ -144,14 +144,18 @@ test('where the browser keeps nothing, it says so and goes on', async ({ page })
   expect((await saving).suggestedFilename()).toMatch(/\.yardmist\.zip$/);
 });
 
-test('after the first visit it works without any network', async ({ page, context }) => {
-  await openSample(page);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await context.setOffline(true);
-  await page.goto('/room/r1-east');
-  await expect(page.getByRole('button', { name: /^Tall cubes › A3/ })).toBeVisible();
-  await page.keyboard.press('5');
-  await page.getByRole('button', { name: /^Find a plan/ }).click();
-  await page.getByRole('button', { name: /^Stop and keep the best/ }).click();
-  await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeVisible();
+test.describe('without a network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('after the first visit it works without any network', async ({ page, context }) => {
+    await openSample(page);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await context.setOffline(true);
+    await page.goto('/room/r1-east');
+    await expect(page.getByRole('button', { name: /^Tall cubes › A3/ })).toBeVisible();
+    await page.keyboard.press('5');
+    await page.getByRole('button', { name: /^Find a plan/ }).click();
+    await page.getByRole('button', { name: /^Stop and keep the best/ }).click();
+    await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeVisible();
+  });
 });

@@ -125,9 +125,9 @@ class Carrying {
       .map((lotId) => ({ lotId, reason: { code: 'elsewhere' } }));
     const checked = checkPlan(household, { assignments, unplaced }, new Map([[to, packed]]));
     this.tests += checked.tests;
-    const touched: readonly (PlaceId | null | undefined)[] = [to, this.climb(to, 'slot')?.id, unit.id];
+    const touched = new Set<PlaceId | null | undefined>([to, this.climb(to, 'slot')?.id, unit.id]);
     for (const { rule, placeId, note } of checked.findings)
-      if (LOCAL.has(rule) && touched.includes(placeId)) this.findings.push({ step: k, rule, note });
+      if (LOCAL.has(rule) && touched.has(placeId)) this.findings.push({ step: k, rule, note });
   }
 
   private bulkOf(id: LotId, form: StowForm): number {

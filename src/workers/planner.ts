@@ -31,6 +31,8 @@ const ROUND_PER_LOT = 120;
 const MOST_LEAST_STEPS = 400_000;
 
 type Begin = Extract<ToPlanner, { type: 'start' }>;
+/** The plan that is mended. */
+type Stale = Extract<Begin['aim'], { type: 'repair' }>['plan'];
 
 /** The best of a search as a plan that was checked. */
 function close(
@@ -116,102 +118,119 @@ async function prove({ facts }: Run, { score }: Plan, { run, post, breathe }: Pr
   tell(Math.min(100, told), true);
 }
 
+/** Searches for as long as it was given, telling how far it is; stopped, it stays stopped. */
+class Searching {
+  isStopped = false;
+  private readonly startMs = performance.now();
+  private drawnMs = -Infinity;
+  private drawn = '';
+
+  constructor(
+    private readonly run: number,
+    private readonly isCurve: boolean,
+    private readonly post: Post,
+    private readonly breathe: () => Promise<boolean>,
+  ) {}
+
+  /** Searches until so many seconds after the start, telling how far it is; its last word counts. */
+  async search(untilSeconds: number, made: Run): Promise<Run> {
+    this.report(made);
+    let reportedMs = performance.now();
+    const least = this.isCurve ? Math.min(MOST_LEAST_STEPS, ROUND_PER_LOT * made.facts.lots.length) : 0;
+    const isDue = () => performance.now() - this.startMs >= untilSeconds * 1000 && made.steps >= least;
+    const beginMs = performance.now();
+    const wholeMs = untilSeconds * 1000 - (beginMs - this.startMs);
+    let isTimed = false;
+    while (!this.isStopped && !isDue()) {
+      made.advance(CHUNK);
+      const spentMs = performance.now() - beginMs;
+      if (!isTimed && spentMs > TIMED_SHARE * wholeMs) {
+        // By now one knows how fast this machine is.
+        isTimed = true;
+        made.expect(Math.max(least, Math.round((made.steps * wholeMs) / spentMs)));
+      }
+      if (performance.now() - reportedMs < PROGRESS_MS) continue;
+      this.report(made);
+      reportedMs = performance.now();
+      this.isStopped = !(await this.breathe());
+    }
+    this.report(made);
+    return made;
+  }
+
+  private report(made: Run): void {
+    const { run, startMs } = this;
+    const { unplaced, fetchSeconds } = made.peek();
+    const now = performance.now();
+    const isDrawn = now - this.drawnMs >= DRAWN_MS && this.drawn !== `${unplaced} ${fetchSeconds}`;
+    if (isDrawn) {
+      this.drawnMs = now;
+      this.drawn = `${unplaced} ${fetchSeconds}`;
+    }
+    const best = isDrawn ? made.listBest() : null;
+    this.post({ type: 'progress', run, steps: made.steps, elapsedMs: now - startMs, unplaced, fetchSeconds, best });
+  }
+}
+
+/** Mends a plan that outlived a change: only what is stale is placed anew, others move where it finds no room. */
+async function repair(ask: Ask, before: Stale, seconds: number, searching: Searching, post: Post): Promise<void> {
+  const { run, household, seed } = ask;
+  let mending = startMending(household, before, seed, false);
+  await searching.search(seconds / 2, mending.run);
+  let solution = mending.getSolution();
+  // What is stale found no room: then others make some.
+  if (!searching.isStopped && solution.unplaced.length > 0) {
+    const wider = startMending(household, before, seed, true);
+    await searching.search(seconds, wider.run);
+    const other = wider.getSolution();
+    if (other.score.unplacedWeight < solution.score.unplacedWeight - 1e-9) [mending, solution] = [wider, other];
+  }
+  const closed = close(mending.run, household, seed, `mended-${seed}-${mending.run.steps}-${run}`, solution);
+  const plan = { ...closed.plan, inputsHash: computeInputsHash(household) };
+  const { isStopped } = searching;
+  post({ type: 'done', run, ...closed, plan, isStopped, mended: describeMending(mending, before, plan) });
+  post({ type: 'bound', run, mostPercent: 100, isLast: true });
+}
+
+/** Plans that carry more and more, of which those are kept that are worth it. */
+async function searchCurve({ run, household, seed }: Ask, seconds: number, searching: Searching, post: Post) {
+  const found: (Omit<CurvePlan, 'gainShare'> & { before: Run['before'] })[] = [];
+  for (const [i, factor] of CARRY_FACTORS.entries()) {
+    // Stopped, it shows the plans that it has.
+    if (searching.isStopped && found.length > 0) break;
+    const made = await searching.search((seconds * (i + 1)) / CARRY_FACTORS.length, createRun(household, seed, factor));
+    const closed = close(made, household, seed, `plan-${seed}-${made.steps}-${run}-${factor}`);
+    found.push({ ...closed, moves: countMoves(household, closed.plan.assignments), before: made.before });
+  }
+  const points = keepWorthwhile(
+    found.map((one) => ({ ...one, unplaced: one.plan.unplaced.length, score: one.plan.score })),
+  );
+  const curve = points.map(({ plan, checks, moves, before, score, unplaced }) => ({
+    plan,
+    checks,
+    moves,
+    gainShare: getGainShare({ moves, unplaced, score }, points, before),
+  }));
+  post({ type: 'curve', run, points: curve });
+}
+
 serveSearch<Begin, FromPlanner>(
   async ({ run, household, seed, seconds, aim }, { post, breathe }) => {
-    if (aim.type === 'get') return get({ run, household, seed }, post, breathe);
-    const isCurve = aim.type === 'curve';
+    const ask = { run, household, seed };
+    if (aim.type === 'get') return get(ask, post, breathe);
+    const searching = new Searching(run, aim.type === 'curve', post, breathe);
+    if (aim.type === 'curve') return searchCurve(ask, seconds, searching, post);
+    if (aim.type === 'repair') return repair(ask, aim.plan, seconds, searching, post);
     const asked = aim.type === 'mend' ? withStaying(household, aim.stayIds) : household;
-    const startMs = performance.now();
-    let isStopped = false;
-    let drawnMs = -Infinity;
-    let drawn = '';
-    /** Searches until so many seconds after the start, telling how far it is; its last word counts. */
-    const search = async (untilSeconds: number, made: Run): Promise<Run> => {
-      const report = () => {
-        const { unplaced, fetchSeconds } = made.peek();
-        const now = performance.now();
-        const isDrawn = now - drawnMs >= DRAWN_MS && drawn !== `${unplaced} ${fetchSeconds}`;
-        if (isDrawn) {
-          drawnMs = now;
-          drawn = `${unplaced} ${fetchSeconds}`;
-        }
-        const best = isDrawn ? made.listBest() : null;
-        post({ type: 'progress', run, steps: made.steps, elapsedMs: now - startMs, unplaced, fetchSeconds, best });
-      };
-      report();
-      let reportedMs = performance.now();
-      const least = isCurve ? Math.min(MOST_LEAST_STEPS, ROUND_PER_LOT * made.facts.lots.length) : 0;
-      const isDue = () => performance.now() - startMs >= untilSeconds * 1000 && made.steps >= least;
-      const beginMs = performance.now();
-      const wholeMs = untilSeconds * 1000 - (beginMs - startMs);
-      let isTimed = false;
-      while (!isStopped && !isDue()) {
-        made.advance(CHUNK);
-        const spentMs = performance.now() - beginMs;
-        if (!isTimed && spentMs > TIMED_SHARE * wholeMs) {
-          // By now one knows how fast this machine is.
-          isTimed = true;
-          made.expect(Math.max(least, Math.round((made.steps * wholeMs) / spentMs)));
-        }
-        if (performance.now() - reportedMs < PROGRESS_MS) continue;
-        report();
-        reportedMs = performance.now();
-        isStopped = !(await breathe());
-      }
-      report();
-      return made;
-    };
-    if (aim.type === 'repair') {
-      let mending = startMending(household, aim.plan, seed, false);
-      await search(seconds / 2, mending.run);
-      let solution = mending.getSolution();
-      // What is stale found no room: then others make some.
-      if (!isStopped && solution.unplaced.length > 0) {
-        const wider = startMending(household, aim.plan, seed, true);
-        await search(seconds, wider.run);
-        const other = wider.getSolution();
-        if (other.score.unplacedWeight < solution.score.unplacedWeight - 1e-9) [mending, solution] = [wider, other];
-      }
-      const closed = close(mending.run, household, seed, `mended-${seed}-${mending.run.steps}-${run}`, solution);
-      const plan = { ...closed.plan, inputsHash: computeInputsHash(household) };
-      post({ type: 'done', run, ...closed, plan, isStopped, mended: describeMending(mending, aim.plan, plan) });
-      return post({ type: 'bound', run, mostPercent: 100, isLast: true });
-    }
-    if (!isCurve) {
-      const factor = aim.type === 'mend' ? MEND_FACTOR : 1;
-      const open = aim.type === 'free' ? FREE_SECONDS : 0;
-      const from = aim.type === 'best' ? aim.from : undefined;
-      const made = await search(seconds, createRun(asked, seed, factor, open, from));
-      const closed = close(made, asked, seed, `plan-${seed}-${made.steps}-${run}`);
-      // What stayed for this once is no part of what the plan depends on.
-      post({
-        type: 'done',
-        run,
-        ...closed,
-        plan: { ...closed.plan, inputsHash: computeInputsHash(household) },
-        isStopped,
-      });
-      await prove(made, closed.plan, { run, post, breathe });
-      return;
-    }
-    const found: (Omit<CurvePlan, 'gainShare'> & { before: Run['before'] })[] = [];
-    for (const [i, factor] of CARRY_FACTORS.entries()) {
-      // Stopped, it shows the plans that it has.
-      if (isStopped && found.length > 0) break;
-      const made = await search((seconds * (i + 1)) / CARRY_FACTORS.length, createRun(asked, seed, factor));
-      const closed = close(made, household, seed, `plan-${seed}-${made.steps}-${run}-${factor}`);
-      found.push({ ...closed, moves: countMoves(household, closed.plan.assignments), before: made.before });
-    }
-    const points = keepWorthwhile(
-      found.map((one) => ({ ...one, unplaced: one.plan.unplaced.length, score: one.plan.score })),
-    );
-    const curve = points.map(({ plan, checks, moves, before, score, unplaced }) => ({
-      plan,
-      checks,
-      moves,
-      gainShare: getGainShare({ moves, unplaced, score }, points, before),
-    }));
-    post({ type: 'curve', run, points: curve });
+    const factor = aim.type === 'mend' ? MEND_FACTOR : 1;
+    const open = aim.type === 'free' ? FREE_SECONDS : 0;
+    const from = aim.type === 'best' ? aim.from : undefined;
+    const made = await searching.search(seconds, createRun(asked, seed, factor, open, from));
+    const closed = close(made, asked, seed, `plan-${seed}-${made.steps}-${run}`);
+    // What stayed for this once is no part of what the plan depends on.
+    const plan = { ...closed.plan, inputsHash: computeInputsHash(household) };
+    post({ type: 'done', run, ...closed, plan, isStopped: searching.isStopped });
+    return prove(made, closed.plan, { run, post, breathe });
   },
   (run, note) => ({ type: 'failed', run, note }),
 );

@@ -16,16 +16,15 @@ function wordContents({ household, events }: Chronicle): string {
   return `${settings.name}: ${parts.join(', ')}, ${wordCount(events.length, 'daybook line')}`;
 }
 
+type Rest = Extract<Unpacked, { type: 'faulty' }>['rest'];
+
 /** Opens a bundle file: read and checked whole, every fault listed; what it would replace is said before it does. */
 export function ImportButton() {
   const input = useRef<HTMLInputElement>(null);
-  const replace = useApp((state) => state.replace);
-  const household = useApp((state) => state.household);
-  const events = useApp((state) => state.events);
   const [faults, setFaults] = useState<string[]>([]);
   const [offered, setOffered] = useState<Chronicle | null>(null);
   /** Where the file has faults: what of it could be opened. */
-  const [rest, setRest] = useState<Extract<Unpacked, { type: 'faulty' }>['rest']>(null);
+  const [rest, setRest] = useState<Rest>(null);
   /** Where the file is of the same household and has lines that this one has not. */
   const [joining, setJoining] = useState<MergePlan | null>(null);
   /** What stops the reading, while a file is read. */
@@ -92,66 +91,101 @@ export function ImportButton() {
       ) : (
         <Button onClick={() => input.current?.click()}>Open a file</Button>
       )}
-      {offered && (
-        <div role="status" className="mt-3 border-l-4 border-woad bg-linen p-3">
-          <p>
-            The file is whole: <strong>{wordContents(offered)}</strong>.
-          </p>
-          {household && (
-            <p className="mt-1">
-              It takes the place of {wordContents({ household, events })}. That one is set aside and can be brought
-              back.
-            </p>
-          )}
-          {joining && joining.mineNew.length > 0 && (
-            <Suspense>
-              <JoinPanel plan={joining} onDone={() => setOffered(null)} />
-            </Suspense>
-          )}
-          <div className="mt-2 flex flex-wrap gap-3">
-            <Button
-              look={joining && joining.mineNew.length > 0 ? 'plain' : 'strong'}
-              onClick={() => {
-                void replace(offered, `Opened ${offered.household.settings.name}.`);
-                setOffered(null);
-              }}
-            >
-              {joining && joining.mineNew.length > 0 ? 'Open it instead' : 'Open it'}
-            </Button>
-            <Button onClick={() => setOffered(null)}>Keep what is here</Button>
-          </div>
-        </div>
-      )}
+      {offered && <Offered chronicle={offered} joining={joining} onDone={() => setOffered(null)} />}
       {faults.length > 0 && (
-        <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
-          <p className="font-semibold">The file was not opened. What you have is untouched.</p>
-          <ul className="mt-1 list-disc pl-5">
-            {faults.slice(0, 3).map((fault) => (
-              <li key={fault} className="break-words">
-                {fault}
-              </li>
-            ))}
-          </ul>
-          {faults.length > 3 && <p className="mt-1">and {faults.length - 3} more.</p>}
-          {rest && (
-            <div className="mt-2">
-              <p>
-                Without {wordCount(rest.apart.length, 'record')} that {rest.apart.length === 1 ? 'does' : 'do'} not
-                read, the rest is whole: <strong>{wordContents(rest.chronicle)}</strong>.
-              </p>
-              <Button
-                className="mt-2"
-                onClick={() => {
-                  const { chronicle, apart } = rest;
-                  void replace(chronicle, `Opened what could be read.`, { apart });
-                  setRest(null);
-                  setFaults([]);
-                }}
-              >
-                Open it without {rest.apart.length === 1 ? 'that one' : `these ${rest.apart.length}`}
-              </Button>
-            </div>
-          )}
+        <FileFaults
+          faults={faults}
+          rest={rest}
+          onDone={() => {
+            setRest(null);
+            setFaults([]);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+interface OfferedProps {
+  readonly chronicle: Chronicle;
+  readonly joining: MergePlan | null;
+  readonly onDone: () => void;
+}
+
+/** What a file holds, and what it would take the place of. */
+function Offered({ chronicle, joining, onDone }: OfferedProps) {
+  const replace = useApp((state) => state.replace);
+  const household = useApp((state) => state.household);
+  const events = useApp((state) => state.events);
+  // Both went on since: then the two can be joined.
+  const isOther = joining !== null && joining.mineNew.length > 0;
+  return (
+    <div role="status" className="mt-3 border-l-4 border-woad bg-linen p-3">
+      <p>
+        The file is whole: <strong>{wordContents(chronicle)}</strong>.
+      </p>
+      {household && (
+        <p className="mt-1">
+          It takes the place of {wordContents({ household, events })}. That one is set aside and can be brought back.
+        </p>
+      )}
+      {joining && isOther && (
+        <Suspense>
+          <JoinPanel plan={joining} onDone={onDone} />
+        </Suspense>
+      )}
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Button
+          look={isOther ? 'plain' : 'strong'}
+          onClick={() => {
+            void replace(chronicle, `Opened ${chronicle.household.settings.name}.`);
+            onDone();
+          }}
+        >
+          {isOther ? 'Open it instead' : 'Open it'}
+        </Button>
+        <Button onClick={onDone}>Keep what is here</Button>
+      </div>
+    </div>
+  );
+}
+
+interface FileFaultsProps {
+  readonly faults: readonly string[];
+  readonly rest: Rest;
+  readonly onDone: () => void;
+}
+
+/** Why a file was not opened, and what of it could be. */
+function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
+  const replace = useApp((state) => state.replace);
+  return (
+    <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
+      <p className="font-semibold">The file was not opened. What you have is untouched.</p>
+      <ul className="mt-1 list-disc pl-5">
+        {faults.slice(0, 3).map((fault) => (
+          <li key={fault} className="break-words">
+            {fault}
+          </li>
+        ))}
+      </ul>
+      {faults.length > 3 && <p className="mt-1">and {faults.length - 3} more.</p>}
+      {rest && (
+        <div className="mt-2">
+          <p>
+            Without {wordCount(rest.apart.length, 'record')} that {rest.apart.length === 1 ? 'does' : 'do'} not read,
+            the rest is whole: <strong>{wordContents(rest.chronicle)}</strong>.
+          </p>
+          <Button
+            className="mt-2"
+            onClick={() => {
+              const { chronicle, apart } = rest;
+              void replace(chronicle, `Opened what could be read.`, { apart });
+              onDone();
+            }}
+          >
+            Open it without {rest.apart.length === 1 ? 'that one' : `these ${rest.apart.length}`}
+          </Button>
         </div>
       )}
     </div>

@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { parseArea, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -117,20 +117,7 @@ function OnePlace({
     const item = household.items.get(lot.itemId);
     return item ? [{ lot, item, isExtra: i >= here.length }] : [];
   });
-  const read = ({ lot, item }: Entry): { value: number | null; isBad: boolean } => {
-    const text = typed.get(lot.id)?.trim() ?? '';
-    if (text === '') return { value: null, isBad: false };
-    const unit = getAmountUnit(item, lot);
-    const parsed =
-      unit === 'length'
-        ? parseLengthMm(text, units === 'metric' ? 'm' : 'yd')
-        : unit === 'area'
-          ? parseArea(text, units)
-          : parseCount(text);
-    // Nothing left is told by a nought.
-    if (/^0+$/.test(text)) return { value: 0, isBad: false };
-    return parsed.ok ? { value: parsed.value, isBad: false } : { value: null, isBad: true };
-  };
+  const read = ({ lot, item }: Entry) => readLeft(typed.get(lot.id) ?? '', getAmountUnit(item, lot), units);
   const found = entries.map((entry): Found => {
     const { value } = read(entry);
     return {
@@ -169,53 +156,23 @@ function OnePlace({
       </div>
       <ul className="mt-2" aria-label="What should be there">
         {entries.map((entry) => {
-          const { lot, item, isExtra } = entry;
+          const { lot } = entry;
           return (
-            <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
-              <label className="flex min-h-11 min-w-0 flex-1 items-center gap-3 md:min-h-9">
-                <input
-                  type="checkbox"
-                  className="size-5 shrink-0 accent-woad"
-                  checked={isExtra || there.has(lot.id) || read(entry).value !== null}
-                  disabled={isExtra}
-                  onChange={() => toggle(lot.id)}
-                />
-                <Swatch item={item} className="size-8 shrink-0" />
-                <span className="min-w-0">
-                  <span data-name className="block truncate font-semibold">
-                    {item.name}
-                  </span>
-                  <span className="block truncate text-sm text-stone" {...explained('As its ticket says.')}>
-                    {wordAmount(item, lot, units)}
-                    {isExtra && `; was thought ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
-                  </span>
-                </span>
-              </label>
-              <input
-                maxLength={40}
-                aria-label={`Left of ${item.name}`}
-                aria-invalid={read(entry).isBad || undefined}
-                placeholder={getAmount(item, lot) > 0 ? 'as it says' : ''}
-                className="h-11 w-28 rounded border border-stone/60 bg-white px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
-                value={typed.get(lot.id) ?? ''}
-                onChange={(event) => setTyped(new Map(typed).set(lot.id, event.target.value))}
-              />
-              {isExtra && (
-                <Button look="quiet" onClick={() => setExtras(extras.filter((id) => id !== lot.id))}>
-                  Not after all
-                </Button>
-              )}
-            </li>
+            <CountLine
+              key={lot.id}
+              entry={entry}
+              isThere={entry.isExtra || there.has(lot.id) || read(entry).value !== null}
+              isBad={read(entry).isBad}
+              typed={typed.get(lot.id) ?? ''}
+              onToggle={() => toggle(lot.id)}
+              onType={(text) => setTyped(new Map(typed).set(lot.id, text))}
+              onNotAfterAll={() => setExtras(extras.filter((id) => id !== lot.id))}
+            />
           );
         })}
       </ul>
       <AlsoThere known={new Set(entries.map(({ lot }) => lot.id))} onAdd={(id) => setExtras([...extras, id])} />
-      <p className="mt-3 text-stone" {...explained('What is not ticked, typed anew, or was thought elsewhere.')}>
-        {news.missing.length > 0 && `${wordCount(news.missing.length, 'thing')} not ticked: missing from now on. `}
-        {news.changed.length > 0 && `${wordCount(news.changed.length, 'amount')} put right. `}
-        {news.turnedUp.length > 0 && `${wordCount(news.turnedUp.length, 'thing')} turned up. `}
-        {isBad && <span className="text-madder">One of the amounts cannot be read.</span>}
-      </p>
+      <CountNews news={news} isBad={isBad} />
       <div className="sticky bottom-16 mt-2 flex flex-wrap gap-3 bg-mist py-2 md:-bottom-4">
         <Button
           look="strong"
@@ -234,6 +191,89 @@ function OnePlace({
         )}
       </div>
     </section>
+  );
+}
+
+/** What is typed as left of a thing; nothing typed is as its ticket says, a nought is nothing left. */
+function readLeft(
+  typed: string,
+  unit: ReturnType<typeof getAmountUnit>,
+  units: UnitSystem,
+): { readonly value: number | null; readonly isBad: boolean } {
+  const text = typed.trim();
+  if (text === '') return { value: null, isBad: false };
+  if (/^0+$/.test(text)) return { value: 0, isBad: false };
+  const parse = () => {
+    if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
+    return unit === 'area' ? parseArea(text, units) : parseCount(text);
+  };
+  const parsed = parse();
+  return parsed.ok ? { value: parsed.value, isBad: false } : { value: null, isBad: true };
+}
+
+interface CountLineProps {
+  readonly entry: Entry;
+  readonly isThere: boolean;
+  readonly isBad: boolean;
+  readonly typed: string;
+  readonly onToggle: () => void;
+  readonly onType: (text: string) => void;
+  readonly onNotAfterAll: () => void;
+}
+
+/** One thing that should be there, or turned up. */
+function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterAll }: CountLineProps) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const { lot, item, isExtra } = entry;
+  return (
+    <li className="dotted-row flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+      <label className="flex min-h-11 min-w-0 flex-1 items-center gap-3 md:min-h-9">
+        <input
+          type="checkbox"
+          className="size-5 shrink-0 accent-woad"
+          checked={isThere}
+          disabled={isExtra}
+          onChange={onToggle}
+        />
+        <Swatch item={item} className="size-8 shrink-0" />
+        <span className="min-w-0">
+          <span data-name className="block truncate font-semibold">
+            {item.name}
+          </span>
+          <span className="block truncate text-sm text-stone" {...explained('As its ticket says.')}>
+            {wordAmount(item, lot, units)}
+            {isExtra && `; was thought ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
+          </span>
+        </span>
+      </label>
+      <input
+        maxLength={40}
+        aria-label={`Left of ${item.name}`}
+        aria-invalid={isBad || undefined}
+        placeholder={getAmount(item, lot) > 0 ? 'as it says' : ''}
+        className="h-11 w-28 rounded border border-stone/60 bg-white px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
+        value={typed}
+        onChange={(event) => onType(event.target.value)}
+      />
+      {isExtra && (
+        <Button look="quiet" onClick={onNotAfterAll}>
+          Not after all
+        </Button>
+      )}
+    </li>
+  );
+}
+
+/** What the count says that was not known. */
+function CountNews({ news, isBad }: { news: ReturnType<typeof compareCount>; isBad: boolean }) {
+  return (
+    <p className="mt-3 text-stone" {...explained('What is not ticked, typed anew, or was thought elsewhere.')}>
+      {news.missing.length > 0 && `${wordCount(news.missing.length, 'thing')} not ticked: missing from now on. `}
+      {news.changed.length > 0 && `${wordCount(news.changed.length, 'amount')} put right. `}
+      {news.turnedUp.length > 0 && `${wordCount(news.turnedUp.length, 'thing')} turned up. `}
+      {isBad && <span className="text-madder">One of the amounts cannot be read.</span>}
+    </p>
   );
 }
 

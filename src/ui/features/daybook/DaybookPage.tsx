@@ -1,11 +1,11 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { format } from 'date-fns';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { listTakenBack } from '../../../core/daybook/index.ts';
 import type { AmountUnit, EventType } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
+import { useLong, VirtualList } from '../../components/VirtualTable.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { explained } from '../../components/explained.ts';
 import { wordCount, wordEvent } from '../../text/index.ts';
@@ -40,7 +40,6 @@ export function DaybookPage() {
   const [text, setText] = useState('');
   const [topic, setTopic] = useState<Topic | 'all'>('all');
   const [isCharted, setCharted] = useState(false);
-  const frame = useRef<HTMLDivElement>(null);
   const undone = useMemo(() => listTakenBack(events), [events]);
   const lines = useMemo(() => {
     const words = text.trim().toLowerCase();
@@ -63,12 +62,7 @@ export function DaybookPage() {
     const heads = ['when', 'what', 'words', 'amount', 'unit', 'taken_back'];
     saveFile(writeTable([heads, ...rows]), 'daybook.csv', 'text/csv');
   };
-  const virtualizer = useVirtualizer({
-    count: lines.length,
-    getScrollElement: () => frame.current,
-    estimateSize: () => 44,
-    overscan: 10,
-  });
+  const long = useLong(lines.length, { rowPx: 44, overscan: 10 });
 
   return (
     <Page title="Daybook">
@@ -110,37 +104,32 @@ export function DaybookPage() {
           <DaybookFigures />
         </Suspense>
       )}
-      <div ref={frame} className="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5">
-        {lines.length === 0 && <p className="py-8 font-display text-xl">Nothing was written that says that.</p>}
-        <ol className="relative max-w-3xl" style={{ height: virtualizer.getTotalSize() }}>
-          {virtualizer.getVirtualItems().map(({ index, start }) => {
-            const { event, words } = lines[index]!;
-            const isUndone = undone.has(event.id);
-            return (
-              <li
-                key={event.id}
-                className="dotted-row absolute inset-x-0 flex h-11 items-center gap-4"
-                style={{ top: start }}
-              >
-                <time
-                  dateTime={new Date(event.atMs).toISOString()}
-                  className="tabular w-32 shrink-0 text-sm text-stone"
-                >
-                  {format(event.atMs, 'd MMM yyyy, HH:mm')}
-                </time>
-                <span className={`min-w-0 flex-1 truncate ${isUndone ? 'text-stone line-through' : ''}`}>{words}</span>
-                {isUndone ? (
-                  <span className="text-sm text-stone">taken back</span>
-                ) : event.seq === 0 || event.type === 'undone' ? null : (
-                  <Button look="quiet" aria-label={`Undo: ${words}`} onClick={() => void undo(event)}>
-                    Undo
-                  </Button>
-                )}
-              </li>
-            );
-          })}
-        </ol>
-      </div>
+      <VirtualList
+        long={long}
+        frameClass="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5"
+        className="max-w-3xl"
+        head={lines.length === 0 && <p className="py-8 font-display text-xl">Nothing was written that says that.</p>}
+      >
+        {(index) => {
+          const { event, words } = lines[index]!;
+          const isUndone = undone.has(event.id);
+          return (
+            <li key={event.id} className="dotted-row flex h-11 items-center gap-4">
+              <time dateTime={new Date(event.atMs).toISOString()} className="tabular w-32 shrink-0 text-sm text-stone">
+                {format(event.atMs, 'd MMM yyyy, HH:mm')}
+              </time>
+              <span className={`min-w-0 flex-1 truncate ${isUndone ? 'text-stone line-through' : ''}`}>{words}</span>
+              {isUndone ? (
+                <span className="text-sm text-stone">taken back</span>
+              ) : event.seq === 0 || event.type === 'undone' ? null : (
+                <Button look="quiet" aria-label={`Undo: ${words}`} onClick={() => void undo(event)}>
+                  Undo
+                </Button>
+              )}
+            </li>
+          );
+        }}
+      </VirtualList>
     </Page>
   );
 }

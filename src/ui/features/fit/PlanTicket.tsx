@@ -167,21 +167,7 @@ function PlanButtons({ of }: { of: LookedAt }) {
             {canGoOn ? 'Look on from here' : plan && supposed === null ? 'Search again' : 'Find a plan'}{' '}
             <kbd className="pl-1 font-normal">S</kbd>
           </Button>
-          <label className="flex items-center gap-2 text-stone">
-            for
-            <select
-              aria-label="How long to search"
-              className="h-11 min-w-0 flex-1 rounded border border-thread bg-paper px-1 text-ink md:h-9"
-              value={fitSeconds}
-              onChange={(event) => useChoices.setState({ fitSeconds: Number(event.target.value) })}
-            >
-              {SECONDS.map((one) => (
-                <option key={one} value={one}>
-                  {one < 60 ? `${one} s` : `${one / 60} min`}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SearchSeconds />
           <Button
             className="col-span-2"
             disabled={count === 0}
@@ -220,6 +206,27 @@ function PlanButtons({ of }: { of: LookedAt }) {
         </div>
       )}
     </>
+  );
+}
+
+function SearchSeconds() {
+  const fitSeconds = useChoices((choices) => choices.fitSeconds);
+  return (
+    <label className="flex items-center gap-2 text-stone">
+      for
+      <select
+        aria-label="How long to search"
+        className="h-11 min-w-0 flex-1 rounded border border-thread bg-paper px-1 text-ink md:h-9"
+        value={fitSeconds}
+        onChange={(event) => useChoices.setState({ fitSeconds: Number(event.target.value) })}
+      >
+        {SECONDS.map((one) => (
+          <option key={one} value={one}>
+            {one < 60 ? `${one} s` : `${one / 60} min`}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

@@ -3,6 +3,7 @@ import { PARTS } from '../../../core/storage/parts.ts';
 import { formatSizes, type UnitSystem } from '../../../core/units/index.ts';
 import type { Ware } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -91,15 +92,13 @@ function WareForm({ onDone }: { onDone: () => void }) {
     />
   );
   return (
-    <form
+    <Form
       aria-label="Something I could get"
-      noValidate
       className="mt-2 space-y-2 border-l-4 border-woad bg-linen p-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSend={() => {
         setTried(true);
-        if (!read.ok) return;
-        void act((now) => createSaveWare(now, read.value), `${read.value.name} is on the list.`).then(
+        if (!read.ok) return undefined;
+        return act((now) => createSaveWare(now, read.value), `${read.value.name} is on the list.`).then(
           (isDone) => isDone && onDone(),
         );
       }}
@@ -153,6 +152,6 @@ function WareForm({ onDone }: { onDone: () => void }) {
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-    </form>
+    </Form>
   );
 }

@@ -3,6 +3,7 @@ import { getFetchSeconds, parseRecord, type Estimates, type Household } from '..
 import { findPreset, getPreset, PRESETS, type Preset } from '../../../core/records/presets.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
@@ -121,15 +122,7 @@ export function EstimatesForm() {
   };
   const preset = findPreset(settings.estimates);
   return (
-    <form
-      noValidate
-      aria-label="What things cost"
-      className="mt-8 max-w-md space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <Form aria-label="What things cost" className="mt-8 max-w-md space-y-3" onSend={save}>
       <h2 className="font-display text-lg font-semibold">What things cost</h2>
       <p className="text-stone">
         Every minute that Yardmist shows is made of these figures, and plans weigh by them. Today as it is:{' '}
@@ -187,6 +180,6 @@ export function EstimatesForm() {
           {wrong.size === 0 && <Effect household={household} now={settings.estimates} next={next} />}
         </div>
       </details>
-    </form>
+    </Form>
   );
 }

@@ -3,6 +3,7 @@ import { useState, type ChangeEvent } from 'react';
 import { dropAbsent, parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { KeptFileLine } from './KeptFileLine.tsx';
@@ -104,15 +105,7 @@ function SettingsForm() {
   const set = (change: Partial<Settings>) => void act((now) => createSaveSettings(now, { ...now.settings, ...change }));
 
   return (
-    <form
-      noValidate
-      aria-label="The household"
-      className="max-w-md space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <Form aria-label="The household" className="max-w-md space-y-3" onSend={save}>
       <h2 className="font-display text-lg font-semibold">The household</h2>
       <TextField label="Name" of="settings.name" {...fieldOf('name')} />
       <SelectField
@@ -156,7 +149,7 @@ function SettingsForm() {
       <Button look="strong" type="submit">
         Save
       </Button>
-    </form>
+    </Form>
   );
 }
 

@@ -67,34 +67,8 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
   return (
     <Page
       title="Labels"
-      tabs={
-        <nav aria-label="What is labelled" className="flex gap-2">
-          {SECTIONS.map((one) => (
-            <NavLink key={one} to={`/labels/${one}`} className={tabClass(one === section)}>
-              {SECTION_NAMES[one]}
-            </NavLink>
-          ))}
-        </nav>
-      }
-      foot={
-        <>
-          <Figure
-            value={String(rows.filter((row) => row.state === 'true').length)}
-            label="true"
-            how="Labels that were printed and still say what is so."
-          />
-          <Figure
-            value={String(drifted.length)}
-            label="no longer true"
-            how="Printed labels that are compared with what is there now: its groups, numbers and colours, and where it stands; of a thing, what it is."
-          />
-          <Figure
-            value={String(never.length)}
-            label="never printed"
-            how="Places with something in them, or things, that have no printed label, and labels whose words were changed since."
-          />
-        </>
-      }
+      tabs={<SectionTabs section={section} />}
+      foot={<LabelCounts rows={rows} drifted={drifted.length} never={never.length} />}
     >
       <div className="no-print flex min-h-0 flex-1 flex-col gap-x-6 px-4 py-3 md:px-5 lg:flex-row">
         <section aria-label="Which" className="flex min-h-0 min-w-0 flex-col lg:w-[38%]">
@@ -114,18 +88,11 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
             <Button look="quiet" disabled={picked.length === 0} onClick={() => setChosen(new Set())}>
               None
             </Button>
-            <span className="flex flex-wrap gap-x-4">
-              {drifted.length > 0 && (
-                <Button look="quiet" onClick={() => setChosen(new Set(drifted.map((row) => row.key)))}>
-                  Those no longer true
-                </Button>
-              )}
-              {never.length > 0 && (
-                <Button look="quiet" onClick={() => setChosen(new Set(never.map((row) => row.key)))}>
-                  Those never printed
-                </Button>
-              )}
-            </span>
+            <TickThose
+              drifted={drifted}
+              never={never}
+              onTick={(some) => setChosen(new Set(some.map((row) => row.key)))}
+            />
           </div>
           {rows.length === 0 && <p className="py-6 font-display text-xl">There is nothing of that to label yet.</p>}
           <ul aria-label="Labels" className="max-h-[55vh] min-h-0 flex-1 overflow-y-auto lg:max-h-none">
@@ -161,6 +128,69 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
         </div>
       </div>
     </Page>
+  );
+}
+
+function SectionTabs({ section }: { section: Section }) {
+  return (
+    <nav aria-label="What is labelled" className="flex gap-2">
+      {SECTIONS.map((one) => (
+        <NavLink key={one} to={`/labels/${one}`} className={tabClass(one === section)}>
+          {SECTION_NAMES[one]}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+interface LabelCountsProps {
+  readonly rows: readonly LabelRow[];
+  readonly drifted: number;
+  readonly never: number;
+}
+
+function LabelCounts({ rows, drifted, never }: LabelCountsProps) {
+  return (
+    <>
+      <Figure
+        value={String(rows.filter((row) => row.state === 'true').length)}
+        label="true"
+        how="Labels that were printed and still say what is so."
+      />
+      <Figure
+        value={String(drifted)}
+        label="no longer true"
+        how="Printed labels that are compared with what is there now: its groups, numbers and colours, and where it stands; of a thing, what it is."
+      />
+      <Figure
+        value={String(never)}
+        label="never printed"
+        how="Places with something in them, or things, that have no printed label, and labels whose words were changed since."
+      />
+    </>
+  );
+}
+
+interface TickThoseProps {
+  readonly drifted: readonly LabelRow[];
+  readonly never: readonly LabelRow[];
+  readonly onTick: (rows: readonly LabelRow[]) => void;
+}
+
+function TickThose({ drifted, never, onTick }: TickThoseProps) {
+  return (
+    <span className="flex flex-wrap gap-x-4">
+      {drifted.length > 0 && (
+        <Button look="quiet" onClick={() => onTick(drifted)}>
+          Those no longer true
+        </Button>
+      )}
+      {never.length > 0 && (
+        <Button look="quiet" onClick={() => onTick(never)}>
+          Those never printed
+        </Button>
+      )}
+    </span>
   );
 }
 

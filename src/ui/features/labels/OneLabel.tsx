@@ -3,6 +3,7 @@ import { drawLabel, type LabelFace } from '../../../core/formats/label/index.ts'
 import { createLabelWords } from '../../../core/labels/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -82,17 +83,10 @@ function OwnWords({ row }: { row: LabelRow }) {
   const save = (words: string) => {
     setText(words);
     const { of } = row;
-    if (of.kind === 'place') void act((now) => createLabelWords(now, FRESH_MARK, of.id, words));
+    return of.kind === 'place' ? act((now) => createLabelWords(now, FRESH_MARK, of.id, words)) : undefined;
   };
   return (
-    <form
-      noValidate
-      className="space-y-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save(text);
-      }}
-    >
+    <Form className="space-y-1" onSend={() => save(text)}>
       <TextField
         label="In large, in your own words"
         placeholder={lines[0] ?? ''}
@@ -126,7 +120,7 @@ function OwnWords({ row }: { row: LabelRow }) {
           </Button>
         )}
       </div>
-    </form>
+    </Form>
   );
 }
 

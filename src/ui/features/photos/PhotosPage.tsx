@@ -72,8 +72,6 @@ export function PhotosPage() {
   const kind = useChoices((choices) => choices.stashKind);
   const { shots, done, add, change, drop } = usePhotos();
   const [isSaving, setSaving] = useState(false);
-  const [isCameraOff, setCameraOff] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const brought = (useLocation().state as { files?: readonly File[] } | null)?.files;
   const began = useRef(false);
   useEffect(() => {
@@ -87,25 +85,6 @@ export function PhotosPage() {
   );
   const ready = shots.filter((shot) => drafts.get(shot.id)?.thing);
   const isReading = done.read < done.of;
-
-  const shoot = async () => {
-    try {
-      const reply = await fetch('/devices/camera/shot', { cache: 'no-store' });
-      if (!reply.ok || !reply.headers.get('content-type')?.startsWith('image/')) throw new Error(reply.statusText);
-      add([new File([await reply.blob()], 'from the camera')]);
-      setCameraOff(false);
-    } catch {
-      setCameraOff(true);
-    }
-  };
-  useEffect(() => {
-    const onPaste = (event: ClipboardEvent) => {
-      const files = [...(event.clipboardData?.files ?? [])];
-      if (files.length > 0) add(files);
-    };
-    window.addEventListener('paste', onPaste);
-    return () => window.removeEventListener('paste', onPaste);
-  });
 
   const takeIn = async () => {
     setSaving(true);
@@ -162,30 +141,7 @@ export function PhotosPage() {
           add([...event.dataTransfer.files]);
         }}
       >
-        <div className="flex flex-wrap items-center gap-3">
-          <Button look={shots.length === 0 ? 'strong' : 'plain'} onClick={() => input.current?.click()}>
-            Choose photos
-          </Button>
-          <Button onClick={() => void shoot()}>Take one with the camera</Button>
-          <input
-            ref={input}
-            type="file"
-            multiple
-            accept="image/*"
-            aria-label="Photo files"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              add([...(event.target.files ?? [])]);
-              event.target.value = '';
-            }}
-          />
-          <p className="text-stone">
-            {isCameraOff
-              ? 'No camera answers. Choose photos, drop them here or paste them.'
-              : 'Or drop them here. They stay in this browser, made small, without place or date.'}
-          </p>
-        </div>
+        <PhotoSources add={add} isFirst={shots.length === 0} />
         <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-x-5 gap-y-6">
           {shots.map((shot, i) => (
             <ShotCard
@@ -201,6 +157,62 @@ export function PhotosPage() {
         </ul>
       </div>
     </Page>
+  );
+}
+
+interface PhotoSourcesProps {
+  readonly add: (files: readonly File[]) => void;
+  readonly isFirst: boolean;
+}
+
+/** Where pictures come from: files, the camera, what is pasted. */
+function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
+  const [isCameraOff, setCameraOff] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const shoot = async () => {
+    try {
+      const reply = await fetch('/devices/camera/shot', { cache: 'no-store' });
+      if (!reply.ok || !reply.headers.get('content-type')?.startsWith('image/')) throw new Error(reply.statusText);
+      add([new File([await reply.blob()], 'from the camera')]);
+      setCameraOff(false);
+    } catch {
+      setCameraOff(true);
+    }
+  };
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => {
+      const files = [...(event.clipboardData?.files ?? [])];
+      if (files.length > 0) add(files);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  });
+
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <Button look={isFirst ? 'strong' : 'plain'} onClick={() => input.current?.click()}>
+        Choose photos
+      </Button>
+      <Button onClick={() => void shoot()}>Take one with the camera</Button>
+      <input
+        ref={input}
+        type="file"
+        multiple
+        accept="image/*"
+        aria-label="Photo files"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          add([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      <p className="text-stone">
+        {isCameraOff
+          ? 'No camera answers. Choose photos, drop them here or paste them.'
+          : 'Or drop them here. They stay in this browser, made small, without place or date.'}
+      </p>
+    </div>
   );
 }
 

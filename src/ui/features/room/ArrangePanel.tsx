@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
 import { wordCount } from '../../text/index.ts';
@@ -24,13 +25,12 @@ const HOW_METRES =
 
 /** Ways to stand the furniture, beside how it stands: searched for, kept, compared, taken. */
 export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: ArrangePanelProps) {
-  const { now, choices, search, start, stop, keep, forget, adopt } = arrange;
+  const { now, choices, search, keep, forget, adopt } = arrange;
   const [name, setName] = useState('');
   const chosen = choices.find((one) => one.id === chosenId) ?? null;
   const locked = pieces.filter((piece) => piece.unit.isFixed).length;
   const isRunning = search?.isRunning ?? false;
   const isFull = choices.filter((one) => one.id !== FOUND).length >= MOST_KEPT;
-  const share = search ? Math.round((100 * search.steps) / search.of) : 0;
   return (
     <>
       <h2 className="font-display text-[21px] leading-tight font-semibold">Arrange the furniture</h2>
@@ -66,34 +66,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
           ))}
         </tbody>
       </table>
-      {isRunning ? (
-        <div className="mt-3">
-          <progress aria-label="Tries" className="h-2 w-full accent-woad" max={search!.of} value={search!.steps} />
-          <p aria-live="polite" className="text-sm text-stone">
-            {`${search!.steps.toLocaleString('en')} of ${search!.of.toLocaleString('en')} ways tried, ${share} %.`}
-          </p>
-          <Button className="mt-1 w-full" onClick={stop}>
-            Stop here
-          </Button>
-        </div>
-      ) : (
-        <Button
-          autoFocus
-          look={choices.length === 0 ? 'strong' : 'plain'}
-          className="mt-3 w-full"
-          onClick={() => {
-            start();
-            onChoose(FOUND);
-          }}
-        >
-          {search ? 'Look on from here' : 'Arrange for me'}
-        </Button>
-      )}
-      {search?.failure && (
-        <p role="alert" className="mt-1 text-sm text-madder">
-          The search broke off: {search.failure}
-        </p>
-      )}
+      <ArrangeSearch arrange={arrange} onFound={() => onChoose(FOUND)} />
       <p className="mt-1 text-sm text-stone">
         {locked === 0 ? 'Lock what must not move with L.' : `${wordCount(locked, 'piece')} locked: they stay.`} Nothing
         is changed before you take it.
@@ -115,12 +88,11 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
           </Button>
         </div>
       )}
-      <form
+      <Form
         className="mt-3 grid grid-cols-[1fr_auto] items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
+        onSend={() => {
           const kept = name.trim() || `Way ${choices.length + 1}`;
-          void keep(kept.slice(0, 60), chosen?.pieces ?? pieces).then((isDone) => isDone && setName(''));
+          return keep(kept.slice(0, 60), chosen?.pieces ?? pieces).then((isDone) => isDone && setName(''));
         }}
       >
         <TextField
@@ -133,7 +105,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
         <Button type="submit" disabled={isRunning || isFull}>
           Keep
         </Button>
-      </form>
+      </Form>
       {isFull && <p className="text-sm text-stone">A room keeps {MOST_KEPT}: forget one first.</p>}
       <Button className="mt-4" look="quiet" data-key="escape" onClick={onDone}>
         ← Back to the plan
@@ -141,6 +113,47 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
       <p className="mt-3 text-sm text-stone">
         Empty tall and heavy pieces before they are moved, carry them with two, and anchor them again.
       </p>
+    </>
+  );
+}
+
+interface ArrangeSearchProps {
+  readonly arrange: ReturnType<typeof useArrange>;
+  readonly onFound: () => void;
+}
+
+/** Begins the search, tells how far it is, and stops it. */
+function ArrangeSearch({ arrange: { choices, search, start, stop }, onFound }: ArrangeSearchProps) {
+  if (search?.isRunning)
+    return (
+      <div className="mt-3">
+        <progress aria-label="Tries" className="h-2 w-full accent-woad" max={search.of} value={search.steps} />
+        <p aria-live="polite" className="text-sm text-stone">
+          {`${search.steps.toLocaleString('en')} of ${search.of.toLocaleString('en')} ways tried, ${Math.round((100 * search.steps) / search.of)} %.`}
+        </p>
+        <Button className="mt-1 w-full" onClick={stop}>
+          Stop here
+        </Button>
+      </div>
+    );
+  return (
+    <>
+      <Button
+        autoFocus
+        look={choices.length === 0 ? 'strong' : 'plain'}
+        className="mt-3 w-full"
+        onClick={() => {
+          start();
+          onFound();
+        }}
+      >
+        {search ? 'Look on from here' : 'Arrange for me'}
+      </Button>
+      {search?.failure && (
+        <p role="alert" className="mt-1 text-sm text-madder">
+          The search broke off: {search.failure}
+        </p>
+      )}
     </>
   );
 }

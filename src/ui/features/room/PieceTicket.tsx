@@ -11,6 +11,7 @@ import type { Place, UnitSpec } from '../../../core/records/index.ts';
 import { computeFootprint, computeStationPoint } from '../../../core/storage/index.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
@@ -34,48 +35,12 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
   const show = useApp((state) => state.show);
   const act = useApp((state) => state.act);
   const { unit } = piece;
-  const print = computeFootprint(room.room!, unit);
   const task = findTask(room.room!, piece.id);
   const spread = useMemo(
     () => (task === 'cutting' && unit.kind === 'table' ? computeSpread(household, unit) : null),
     [household, unit, task],
   );
   const wall = room.room!.walls.find((one) => one.id === unit.wallId);
-  const [typed, setTyped] = useState<Partial<Record<'x' | 'y' | 'turn', string>>>({});
-  const size = (mm: number) => formatSize(mm, units);
-  const now = unit.stand
-    ? { x: size(print.xMm), y: size(print.yMm), turn: String(Math.round(normaliseTurn(print.turnDeg) * 10) / 10) }
-    : { x: size(unit.xMm), y: '', turn: '' };
-  const read = (name: 'x' | 'y', exact: number) => {
-    const text = typed[name];
-    // What still says what it said keeps its exact measure.
-    if (text === undefined || text === now[name]) return { mm: exact, fault: undefined };
-    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
-    return parsed.ok
-      ? { mm: parsed.value, fault: undefined }
-      : { mm: exact, fault: wordAmountFault(parsed.fault, units === 'metric' ? '120 cm' : '48 in') };
-  };
-  const x = read('x', unit.stand ? print.xMm : unit.xMm);
-  const y = read('y', print.yMm);
-  const turn = typed.turn === undefined ? print.turnDeg : Number(typed.turn.replace(',', '.'));
-  const turnFault = Number.isFinite(turn) && typed.turn?.trim() !== '' ? undefined : 'Degrees, such as 30.';
-  const field = (name: 'x' | 'y' | 'turn', label: string, fault?: string) => (
-    <TextField
-      label={label}
-      fault={fault}
-      value={typed[name] ?? now[name]}
-      onChange={(event) => setTyped({ ...typed, [name]: event.target.value })}
-    />
-  );
-  const put = () => {
-    if (x.fault ?? y.fault ?? turnFault) return;
-    setTyped({});
-    onHold(
-      unit.stand
-        ? settleUnit(room.room!, unit, { xMm: x.mm, yMm: y.mm, turnDeg: turn }, [], 0)
-        : { ...unit, xMm: Math.max(0, x.mm) },
-    );
-  };
   const share = async () => {
     const { toPieceFile } = await import('../../../core/formats/piece.ts');
     const place = tree.places.get(piece.id);
@@ -117,21 +82,7 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
           ))}
         <Row name="Stands">{unit.stand ? 'free in the room' : `at ${wall?.name ?? 'a wall'}`}</Row>
       </dl>
-      <form
-        noValidate
-        className={`mt-2 grid items-start gap-2 ${unit.stand ? 'grid-cols-3' : 'grid-cols-2'}`}
-        onSubmit={(event) => {
-          event.preventDefault();
-          put();
-        }}
-      >
-        {field('x', unit.stand ? 'Middle, right' : 'From the left', x.fault)}
-        {unit.stand ? field('y', 'Middle, down', y.fault) : null}
-        {unit.stand ? field('turn', 'Turned, °', turnFault) : null}
-        <Button type="submit" className={unit.stand ? 'col-span-3' : 'mt-5'} disabled={unit.isFixed ?? false}>
-          Put it there
-        </Button>
-      </form>
+      <StandForm room={room} piece={piece} onHold={onHold} />
       <div className="mt-2 grid grid-cols-2 gap-2">
         <Button disabled={unit.isFixed ?? false} onClick={() => onTurn(-90)}>
           Turn left
@@ -173,5 +124,56 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
         />
       )}
     </>
+  );
+}
+
+/** Where it stands, typed: of what is free its middle and turn, of what stands at a wall how far along it. */
+function StandForm({ room, piece: { unit }, onHold }: Pick<PieceTicketProps, 'room' | 'piece' | 'onHold'>) {
+  const { units } = useHousehold().settings;
+  const print = computeFootprint(room.room!, unit);
+  const [typed, setTyped] = useState<Partial<Record<'x' | 'y' | 'turn', string>>>({});
+  const size = (mm: number) => formatSize(mm, units);
+  const now = unit.stand
+    ? { x: size(print.xMm), y: size(print.yMm), turn: String(Math.round(normaliseTurn(print.turnDeg) * 10) / 10) }
+    : { x: size(unit.xMm), y: '', turn: '' };
+  const read = (name: 'x' | 'y', exact: number) => {
+    const text = typed[name];
+    // What still says what it said keeps its exact measure.
+    if (text === undefined || text === now[name]) return { mm: exact, fault: undefined };
+    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+    return parsed.ok
+      ? { mm: parsed.value, fault: undefined }
+      : { mm: exact, fault: wordAmountFault(parsed.fault, units === 'metric' ? '120 cm' : '48 in') };
+  };
+  const x = read('x', unit.stand ? print.xMm : unit.xMm);
+  const y = read('y', print.yMm);
+  const turn = typed.turn === undefined ? print.turnDeg : Number(typed.turn.replace(',', '.'));
+  const turnFault = Number.isFinite(turn) && typed.turn?.trim() !== '' ? undefined : 'Degrees, such as 30.';
+  const field = (name: 'x' | 'y' | 'turn', label: string, fault?: string) => (
+    <TextField
+      label={label}
+      fault={fault}
+      value={typed[name] ?? now[name]}
+      onChange={(event) => setTyped({ ...typed, [name]: event.target.value })}
+    />
+  );
+  const put = () => {
+    if (x.fault ?? y.fault ?? turnFault) return;
+    setTyped({});
+    onHold(
+      unit.stand
+        ? settleUnit(room.room!, unit, { xMm: x.mm, yMm: y.mm, turnDeg: turn }, [], 0)
+        : { ...unit, xMm: Math.max(0, x.mm) },
+    );
+  };
+  return (
+    <Form className={`mt-2 grid items-start gap-2 ${unit.stand ? 'grid-cols-3' : 'grid-cols-2'}`} onSend={put}>
+      {field('x', unit.stand ? 'Middle, right' : 'From the left', x.fault)}
+      {unit.stand ? field('y', 'Middle, down', y.fault) : null}
+      {unit.stand ? field('turn', 'Turned, °', turnFault) : null}
+      <Button type="submit" className={unit.stand ? 'col-span-3' : 'mt-5'} disabled={unit.isFixed ?? false}>
+        Put it there
+      </Button>
+    </Form>
   );
 }

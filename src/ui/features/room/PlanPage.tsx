@@ -9,7 +9,7 @@ import {
   type Finding,
   type Piece,
 } from '../../../core/room/index.ts';
-import type { Place, PlaceId, RoomSpec } from '../../../core/records/index.ts';
+import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -174,6 +174,69 @@ function PlanAside(props: PlanAsideProps) {
   );
 }
 
+interface PlanHands {
+  readonly spec: RoomSpec;
+  /** The other pieces. */
+  readonly others: UnitSpec[];
+  readonly hold: (id: PlaceId, unit: UnitSpec) => void;
+  readonly keep: (when?: 'rest') => void;
+  readonly turn: (piece: Piece, deg: number) => void;
+  readonly edit: (id: PlaceId) => void;
+}
+
+/** What a key does to a piece: arrows move it, R turns, L locks, Enter opens its measures. False where it does nothing. */
+function pressKey(event: KeyboardEvent, piece: Piece, { spec, others, hold, keep, turn, edit }: PlanHands): boolean {
+  if (event.ctrlKey || event.metaKey || event.altKey) return false;
+  const step = STEP_MM * (event.shiftKey ? 10 : 1);
+  const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
+  const key = event.key.toLowerCase();
+  if (by && !piece.unit.isFixed) {
+    hold(piece.id, moveUnit(spec, piece.unit, { xMm: by[0]!, yMm: by[1]! }, others, 0));
+    keep('rest');
+  } else if (key === 'r' && !piece.unit.isFixed) turn(piece, event.shiftKey ? 15 : 90);
+  else if (key === 'l') {
+    hold(piece.id, { ...piece.unit, isFixed: !piece.unit.isFixed });
+    keep();
+  } else if (key === 'enter') edit(piece.id);
+  else return false;
+  return true;
+}
+
+interface PlanFiguresProps {
+  readonly lines: ReturnType<typeof useLines>;
+  readonly triangle: ReturnType<typeof usePlan>['triangle'];
+}
+
+/** What cannot stay, what is lived with, and how far one walks. */
+function PlanFigures({ lines, triangle }: PlanFiguresProps) {
+  const { units } = useHousehold().settings;
+  const faults = lines.filter((line) => line.isFault).length;
+  return (
+    <>
+      <Figure
+        value={String(faults)}
+        label={faults === 1 ? 'thing that cannot stay' : 'things that cannot stay'}
+        how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out."
+      />
+      <Figure
+        value={String(lines.length - faults)}
+        label="to be lived with"
+        how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater; what is not anchored, or heavy to lift."
+      />
+      {triangle && (
+        <Figure
+          value={`${Math.round(triangle.metresPerHour)} m`}
+          label="walked in an hour of sewing"
+          how={wordTriangle(triangle, units)}
+        />
+      )}
+      <p className="text-sm text-stone">
+        Drag a piece, or move it by the arrow keys: 1 cm, with Shift 10 cm. R turns it, L locks it.
+      </p>
+    </>
+  );
+}
+
 function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const household = useHousehold();
   const { units } = household.settings;
@@ -189,7 +252,6 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
   const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
   const lines = useLines(room, spec, pieces, findings);
-  const faults = lines.filter((line) => line.isFault).length;
 
   const [isArranging, setArranging] = useState(false);
 
@@ -198,19 +260,17 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
     keep('rest');
   };
   const onKey = (event: KeyboardEvent, piece: Piece) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const step = STEP_MM * (event.shiftKey ? 10 : 1);
-    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
-    const key = event.key.toLowerCase();
-    if (by && !piece.unit.isFixed) {
-      hold(piece.id, moveUnit(spec, piece.unit, { xMm: by[0]!, yMm: by[1]! }, others(piece.id), 0));
-      keep('rest');
-    } else if (key === 'r' && !piece.unit.isFixed) turn(piece, event.shiftKey ? 15 : 90);
-    else if (key === 'l') {
-      hold(piece.id, { ...piece.unit, isFixed: !piece.unit.isFixed });
-      keep();
-    } else if (key === 'enter') show({ type: 'editUnit', id: piece.id });
-    else return;
+    if (
+      !pressKey(event, piece, {
+        spec,
+        others: others(piece.id),
+        hold,
+        keep,
+        turn,
+        edit: (id) => show({ type: 'editUnit', id }),
+      })
+    )
+      return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -269,30 +329,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
           </PlanAside>
         )
       }
-      foot={
-        <>
-          <Figure
-            value={String(faults)}
-            label={faults === 1 ? 'thing that cannot stay' : 'things that cannot stay'}
-            how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out."
-          />
-          <Figure
-            value={String(lines.length - faults)}
-            label="to be lived with"
-            how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater; what is not anchored, or heavy to lift."
-          />
-          {triangle && (
-            <Figure
-              value={`${Math.round(triangle.metresPerHour)} m`}
-              label="walked in an hour of sewing"
-              how={wordTriangle(triangle, units)}
-            />
-          )}
-          <p className="text-sm text-stone">
-            Drag a piece, or move it by the arrow keys: 1 cm, with Shift 10 cm. R turns it, L locks it.
-          </p>
-        </>
-      }
+      foot={<PlanFigures lines={lines} triangle={triangle} />}
     >
       <PlanView
         room={spec}

@@ -4,6 +4,7 @@ import { dropAbsent, parseRecord, type Place, type PlaceId } from '../../../core
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
@@ -138,10 +139,10 @@ function NewBin({ order, onDone, onSave }: NewBinProps) {
     if (isRead && problem === null && (await onSave(bin))) onDone();
   };
   return (
-    <form noValidate aria-label="New bin" className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
+    <Form aria-label="New bin" className="space-y-3" onSend={() => handleSubmit(save)()}>
       <h2 className="font-display text-[21px] font-semibold">A bin that stands idle</h2>
       <BinFieldset index={0} register={register} faultOf={(field) => (isTried ? faults[field] : undefined)} />
       <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape />
-    </form>
+    </Form>
   );
 }

@@ -1,3 +1,4 @@
+import { Form } from '../../components/Form.tsx';
 import { RemoveRoom } from './RemoveRoom.tsx';
 import {
   CircuitRows,
@@ -18,12 +19,7 @@ export function RoomForm(props: RoomFormProps) {
   const { text } = tools;
   const { room, onDone } = props;
   return (
-    <form
-      noValidate
-      aria-label={`Measures of ${room.name}`}
-      className="space-y-3"
-      onSubmit={(event) => void onSubmit(event)}
-    >
+    <Form aria-label={`Measures of ${room.name}`} className="space-y-3" onSend={() => onSubmit()}>
       <h2 className="font-display text-[21px] font-semibold">The room as measured</h2>
       {text('name', 'Name')}
       <div className="grid grid-cols-2 items-start gap-3">
@@ -42,6 +38,6 @@ export function RoomForm(props: RoomFormProps) {
       {hasOthers && <RemoveRoom room={room} />}
       {/* What was typed is not thrown away by one key. */}
       <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape={!isDirty} />
-    </form>
+    </Form>
   );
 }

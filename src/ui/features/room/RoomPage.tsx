@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo } from 'react';
 import { useParams } from 'react-router';
-import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import { computeWallDrawing, type WallDrawing } from '../../../core/drawing/index.ts';
 import { getFetchSeconds } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import type { BandsFor } from '../../../core/storage/bands.ts';
@@ -53,10 +53,6 @@ export function RoomPage() {
   );
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
-  const states = [...drawing.places.values()];
-  const used = states.length === 0 ? 0 : states.reduce((sum, one) => sum + Math.min(1, one.fill), 0) / states.length;
-  const over = states.filter((one) => one.isOverFull).length;
-
   return (
     <Page
       title={chosen.room.name}
@@ -64,33 +60,7 @@ export function RoomPage() {
       aside={
         <>
           <TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />
-          {!ticket && (
-            <div className="my-3">
-              <SelectField
-                label="Bands show the reach of"
-                value={bandsFor}
-                onChange={(event) => useChoices.setState({ bandsFor: event.target.value as BandsFor })}
-              >
-                <option value="standing">you, standing</option>
-                <option value="seated">you, from the chair</option>
-                {smallStatureMm !== undefined && (
-                  <option value="small">{`the small one, ${formatSize(smallStatureMm, units)} tall`}</option>
-                )}
-              </SelectField>
-            </div>
-          )}
-          {!ticket && (
-            <SheetMenu
-              name={`${chosen.room.name} ${chosen.wall.name}`}
-              draw={async (scale) => {
-                const { createWallSheet } = await import('../../../core/formats/sheet/index.ts');
-                const standing = tree
-                  .getChildren(chosen.room.id)
-                  .flatMap(({ unit }) => (unit?.wallId === chosen.wall.id ? [unit] : []));
-                return createWallSheet(drawing, `${chosen.room.name}, ${chosen.wall.name}`, standing, scale, units);
-              }}
-            />
-          )}
+          {!ticket && <WallChoices bandsFor={bandsFor} chosen={chosen} drawing={drawing} />}
         </>
       }
       foot={
@@ -101,16 +71,7 @@ export function RoomPage() {
             label="a month fetching"
             how="Uses a month of every lot × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change."
           />
-          <Figure
-            value={`${Math.round(used * 100)} %`}
-            label="of this wall in use"
-            how="What the lots there take, of what the compartments of this wall hold."
-          />
-          <Figure
-            value={String(over)}
-            label={over === 1 ? 'place over full' : 'places over full'}
-            how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
-          />
+          <WallFigures drawing={drawing} />
           <Legend />
           <Button
             data-key="w"
@@ -138,21 +99,7 @@ export function RoomPage() {
           </Button>
         </p>
       )}
-      {lotId && (
-        <Suspense fallback={null}>
-          <LotBar lotId={lotId} />
-        </Suspense>
-      )}
-      {groupId && !lotId && (
-        <Suspense fallback={null}>
-          <GroupBar groupId={groupId} />
-        </Suspense>
-      )}
-      {isRebuilt && (
-        <Suspense fallback={null}>
-          <BuildBar />
-        </Suspense>
-      )}
+      <WallBars isRebuilt={isRebuilt} />
       <WallView
         drawing={drawing}
         label={`${chosen.wall.name}, ${view === 'is' ? 'as it is' : 'as planned'}`}
@@ -162,24 +109,99 @@ export function RoomPage() {
         namePlace={(id) => formatPlaceName(tree, id)}
         onPlace={(id) => show({ type: 'place', id })}
         onLot={(id) => show({ type: 'lot', id })}
-        overlay={
-          lotId ? (
-            <Suspense fallback={null}>
-              <LotTargets key={`${wallId} ${lotId}`} lotId={lotId} drawing={drawing} />
-            </Suspense>
-          ) : groupId ? (
-            <Suspense fallback={null}>
-              <GroupTargets key={`${wallId} ${groupId}`} groupId={groupId} drawing={drawing} />
-            </Suspense>
-          ) : (
-            isRebuilt && (
-              <Suspense fallback={null}>
-                <WallBuild key={wallId} room={chosen.room} wall={chosen.wall} drawing={drawing} />
-              </Suspense>
-            )
-          )
-        }
+        overlay={<WallOverlay chosen={chosen} drawing={drawing} isRebuilt={isRebuilt} />}
       />
     </Page>
+  );
+}
+
+type WallChosen = NonNullable<ReturnType<typeof findWallOrMain>>;
+
+interface OnWall {
+  readonly chosen: WallChosen;
+  readonly drawing: WallDrawing;
+}
+
+/** How the wall is looked at, where no ticket hangs: whose reach the bands show, and the way to paper. */
+function WallChoices({ bandsFor, chosen, drawing }: OnWall & { bandsFor: BandsFor }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const { units, smallStatureMm } = household.settings;
+  const name = `${chosen.room.name}, ${chosen.wall.name}`;
+  return (
+    <>
+      <div className="my-3">
+        <SelectField
+          label="Bands show the reach of"
+          value={bandsFor}
+          onChange={(event) => useChoices.setState({ bandsFor: event.target.value as BandsFor })}
+        >
+          <option value="standing">you, standing</option>
+          <option value="seated">you, from the chair</option>
+          {smallStatureMm !== undefined && (
+            <option value="small">{`the small one, ${formatSize(smallStatureMm, units)} tall`}</option>
+          )}
+        </SelectField>
+      </div>
+      <SheetMenu
+        name={`${chosen.room.name} ${chosen.wall.name}`}
+        draw={async (scale) => {
+          const { createWallSheet } = await import('../../../core/formats/sheet/index.ts');
+          const standing = tree
+            .getChildren(chosen.room.id)
+            .flatMap(({ unit }) => (unit?.wallId === chosen.wall.id ? [unit] : []));
+          return createWallSheet(drawing, name, standing, scale, units);
+        }}
+      />
+    </>
+  );
+}
+
+/** How full the wall is. */
+function WallFigures({ drawing }: Pick<OnWall, 'drawing'>) {
+  const states = [...drawing.places.values()];
+  const used = states.length === 0 ? 0 : states.reduce((sum, one) => sum + Math.min(1, one.fill), 0) / states.length;
+  const over = states.filter((one) => one.isOverFull).length;
+  return (
+    <>
+      <Figure
+        value={`${Math.round(used * 100)} %`}
+        label="of this wall in use"
+        how="What the lots there take, of what the compartments of this wall hold."
+      />
+      <Figure
+        value={String(over)}
+        label={over === 1 ? 'place over full' : 'places over full'}
+        how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
+      />
+    </>
+  );
+}
+
+/** What is being put or rebuilt on the wall, said above it. */
+function WallBars({ isRebuilt }: { isRebuilt: boolean }) {
+  const { lotId, groupId } = useRebuild();
+  return (
+    <Suspense fallback={null}>
+      {lotId ? <LotBar lotId={lotId} /> : groupId && <GroupBar groupId={groupId} />}
+      {isRebuilt && <BuildBar />}
+    </Suspense>
+  );
+}
+
+/** The same, over the places of the wall. */
+function WallOverlay({ chosen, drawing, isRebuilt }: OnWall & { isRebuilt: boolean }) {
+  const { lotId, groupId } = useRebuild();
+  const { id, room, wall } = chosen;
+  return (
+    <Suspense fallback={null}>
+      {lotId ? (
+        <LotTargets key={`${id} ${lotId}`} lotId={lotId} drawing={drawing} />
+      ) : groupId ? (
+        <GroupTargets key={`${id} ${groupId}`} groupId={groupId} drawing={drawing} />
+      ) : (
+        isRebuilt && <WallBuild key={id} room={room} wall={wall} drawing={drawing} />
+      )}
+    </Suspense>
   );
 }

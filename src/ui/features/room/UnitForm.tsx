@@ -5,6 +5,7 @@ import { findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts
 import { fromOwnPart, toOwnPart } from '../../../core/storage/ownParts.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { useBegan } from '../../state/began.ts';
@@ -98,12 +99,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
     />
   );
   return (
-    <form
-      noValidate
-      aria-label={old ? `Edit ${old.name}` : 'New piece'}
-      className="space-y-3"
-      onSubmit={(event) => void handleSubmit(save)(event)}
-    >
+    <Form aria-label={old ? `Edit ${old.name}` : 'New piece'} className="space-y-3" onSend={() => handleSubmit(save)()}>
       <h2 className="font-display text-[21px] font-semibold">{old ? 'Edit the piece' : 'New piece'}</h2>
       {!old && <PartPicker own={own} value={fields.part} onPick={pick} />}
       {text('name', 'Name')}
@@ -128,7 +124,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       )}
       <SaveFoot problem={problem} warned={warned} leave={old ? 'Close' : 'Leave it'} onLeave={() => show(null)} />
       {old && <UnitPlaces unit={old} present={present} household={household} />}
-    </form>
+    </Form>
   );
 }
 

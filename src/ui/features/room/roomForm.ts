@@ -156,11 +156,8 @@ export function readRoomFields(
   return Object.keys(faults).length > 0 ? { ok: false, fault: faults } : { ok: true, value: { name, room } };
 }
 
-function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): TypedRoom {
-  const faults: Record<string, string> = {};
-  const example = units === 'metric' ? '120 cm' : '4 ft';
-  const before = toRoomFields('', base, units);
-  /** The exact measures of `base` by the field that shows them, found by the row's own name. */
+/** The exact measures of a room by the field that shows them, found by the row's own name. */
+function listExact(base: RoomSpec, units: UnitSystem): ReadonlyMap<string, number> {
   const exact = new Map<string, number>();
   const remember = (id: string, measures: Readonly<Record<string, number>>) => {
     for (const [name, mm] of Object.entries(measures)) exact.set(`${id} ${name} ${formatSize(mm, units)}`, mm);
@@ -176,64 +173,80 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
   for (const { id, at, heightMm } of base.lamps ?? []) remember(id, { x: at.xMm, y: at.yMm, height: heightMm });
   for (const { id, at, widthMm, depthMm, heightMm } of base.fixtures)
     remember(id, { x: at.xMm, y: at.yMm, width: widthMm, depth: depthMm, height: heightMm });
+  return exact;
+}
 
-  const read = (path: string, id: string, text: string, isPositive = false): number => {
-    const known = exact.get(`${id} ${path.split('.').at(-1)!} ${text.trim()}`);
+/** Reads the fields of the form one by one; what does not read is told by its path, and something stands in for it. */
+class FieldReader {
+  readonly faults: Record<string, string> = {};
+  private readonly exact: ReadonlyMap<string, number>;
+  private readonly example: string;
+
+  constructor(
+    base: RoomSpec,
+    private readonly units: UnitSystem,
+  ) {
+    this.exact = listExact(base, units);
+    this.example = units === 'metric' ? '120 cm' : '4 ft';
+  }
+
+  /** mm; `id` is the row's own name. */
+  readSize(path: string, id: string, text: string, isPositive = false): number {
+    const { faults, example } = this;
+    const known = this.exact.get(`${id} ${path.split('.').at(-1)!} ${text.trim()}`);
     if (known !== undefined) return known;
-    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+    const parsed = parseLengthMm(text, this.units === 'metric' ? 'cm' : 'in');
     if (!parsed.ok) faults[path] = wordAmountFault(parsed.fault, example);
     else if (isPositive && parsed.value <= 0) faults[path] = wordAmountFault({ code: 'zero', text }, example);
     else if (parsed.value > 50_000) faults[path] = `No room is that large. Such as ${example}.`;
     else return parsed.value;
     return 1000;
-  };
-  const readDegrees = (path: string, text: string, known: number | undefined): number => {
+  }
+
+  readDegrees(path: string, text: string, known: number | undefined): number {
     if (known !== undefined) return known;
     const value = Number(text.replace(',', '.'));
     if (text.trim() !== '' && Number.isFinite(value) && Math.abs(value) <= 360) return value;
-    faults[path] = 'Degrees, such as 90; to the left -90.';
+    this.faults[path] = 'Degrees, such as 90; to the left -90.';
     return 90;
-  };
-  const readNumber = (path: string, text: string, most: number, hint: string): number => {
+  }
+
+  readNumber(path: string, text: string, most: number, hint: string): number {
     const value = Number(text.replace(',', '.'));
     if (text.trim() !== '' && value >= 1 && value <= most) return value;
-    faults[path] = hint;
+    this.faults[path] = hint;
     return 1;
-  };
-  const name = fields.name.trim();
-  if (name === '') faults['name'] = 'Give it a name, such as Sewing room.';
+  }
+
+  readName(path: string, text: string, hint: string, otherwise: string): string {
+    if (text.trim() === '') this.faults[path] = hint;
+    return text.trim() || otherwise;
+  }
+}
+
+function readWalls({ walls: typed }: RoomFields, base: RoomSpec, before: RoomFields, reader: FieldReader) {
+  // What was not touched keeps its exact corners.
+  const isSame = JSON.stringify(typed) === JSON.stringify(before.walls);
   const oldSteps = toWallSteps(base.walls);
-  const steps = fields.walls.map((wall, i): WallStep => {
-    const isLast = i === fields.walls.length - 1;
-    if (wall.name.trim() === '') faults[`walls.${i}.name`] = 'Give it a name, such as North wall.';
+  const steps = typed.map((wall, i): WallStep => {
+    const isLast = i === typed.length - 1;
+    const name = reader.readName(`walls.${i}.name`, wall.name, 'Give it a name, such as North wall.', 'Wall');
     const wasTurn = before.walls.find((one) => one.id === wall.id)?.turn;
     const knownTurn = wasTurn === wall.turn ? oldSteps.find((one) => one.id === wall.id)?.turnDeg : undefined;
     return {
       id: wall.id,
-      name: wall.name.trim() || 'Wall',
-      lengthMm: isLast ? 0 : read(`walls.${i}.length`, wall.id, wall.length, true),
-      turnDeg: isLast ? 0 : readDegrees(`walls.${i}.turn`, wall.turn, knownTurn),
+      name,
+      lengthMm: isLast ? 0 : reader.readSize(`walls.${i}.length`, wall.id, wall.length, true),
+      turnDeg: isLast ? 0 : reader.readDegrees(`walls.${i}.turn`, wall.turn, knownTurn),
     };
   });
-  const start = base.walls[0]!.from;
-  const isSame = JSON.stringify(fields.walls) === JSON.stringify(before.walls);
-  const room: RoomSpec = {
-    ...base,
-    walls: isSame ? base.walls : fromWallSteps(start, steps, getHeadingDeg(base.walls)),
-    heightMm: read('height', 'room', fields.height, true),
-    upDeg: readDegrees('up', fields.up, fields.up === before.up ? base.upDeg : undefined),
-    ...(fields.latitude.trim() !== '' && {
-      latitudeDeg: readDegrees(
-        'latitude',
-        fields.latitude,
-        fields.latitude === before.latitude ? base.latitudeDeg : undefined,
-      ),
-    }),
-    slopes: fields.slopes.map((slope, i) => ({
-      wallId: slope.wallId,
-      kneeMm: read(`slopes.${i}.knee`, `slope ${slope.wallId}`, slope.knee),
-      runMm: read(`slopes.${i}.run`, `slope ${slope.wallId}`, slope.run, true),
-    })),
+  return isSame ? base.walls : fromWallSteps(base.walls[0]!.from, steps, getHeadingDeg(base.walls));
+}
+
+/** What is in the walls: doors and windows. */
+function readOpenings(fields: RoomFields, reader: FieldReader): Pick<RoomSpec, 'doors' | 'windows'> {
+  const read = reader.readSize.bind(reader);
+  return {
     doors: fields.doors.map((door, i) => ({
       id: door.key,
       wallId: door.wallId,
@@ -254,20 +267,32 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
       heightMm: read(`windows.${i}.height`, window.key, window.height, true),
       ...(window.isInSlope && { isInSlope: true }),
     })),
+  };
+}
+
+function readPower(fields: RoomFields, reader: FieldReader): Pick<RoomSpec, 'circuits' | 'sockets'> {
+  return {
     circuits: fields.circuits.map((circuit, i) => ({
       id: circuit.key,
       name: circuit.name.trim() || 'Circuit',
-      volts: readNumber(`circuits.${i}.volts`, circuit.volts, 500, 'Volts, such as 230.'),
-      amps: readNumber(`circuits.${i}.amps`, circuit.amps, 200, 'Amperes of its fuse, such as 16.'),
+      volts: reader.readNumber(`circuits.${i}.volts`, circuit.volts, 500, 'Volts, such as 230.'),
+      amps: reader.readNumber(`circuits.${i}.amps`, circuit.amps, 200, 'Amperes of its fuse, such as 16.'),
     })),
     sockets: fields.sockets.map((socket, i) => ({
       id: socket.key,
       // A circuit that is no more leaves its sockets on none.
       circuitId: fields.circuits.some((one) => one.key === socket.circuitId) ? socket.circuitId : undefined,
       wallId: socket.wallId,
-      xMm: read(`sockets.${i}.x`, socket.key, socket.x),
-      heightMm: read(`sockets.${i}.height`, socket.key, socket.height),
+      xMm: reader.readSize(`sockets.${i}.x`, socket.key, socket.x),
+      heightMm: reader.readSize(`sockets.${i}.height`, socket.key, socket.height),
     })),
+  };
+}
+
+/** What stands or hangs in the room and is no furniture. */
+function readFixed(fields: RoomFields, base: RoomSpec, reader: FieldReader): Pick<RoomSpec, 'lamps' | 'fixtures'> {
+  const read = reader.readSize.bind(reader);
+  return {
     ...((fields.lamps.length > 0 || base.lamps) && {
       lamps: fields.lamps.map((lamp, i) => ({
         id: lamp.key,
@@ -289,7 +314,30 @@ function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): Typed
       heightMm: read(`fixtures.${i}.height`, fixture.key, fixture.height, true),
     })),
   };
-  return { name, room, faults };
+}
+
+function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): TypedRoom {
+  const before = toRoomFields('', base, units);
+  const reader = new FieldReader(base, units);
+  const name = reader.readName('name', fields.name, 'Give it a name, such as Sewing room.', '');
+  const { latitude } = fields;
+  const knownLatitude = latitude === before.latitude ? base.latitudeDeg : undefined;
+  const room: RoomSpec = {
+    ...base,
+    walls: readWalls(fields, base, before, reader),
+    heightMm: reader.readSize('height', 'room', fields.height, true),
+    upDeg: reader.readDegrees('up', fields.up, fields.up === before.up ? base.upDeg : undefined),
+    ...(latitude.trim() !== '' && { latitudeDeg: reader.readDegrees('latitude', latitude, knownLatitude) }),
+    slopes: fields.slopes.map((slope, i) => ({
+      wallId: slope.wallId,
+      kneeMm: reader.readSize(`slopes.${i}.knee`, `slope ${slope.wallId}`, slope.knee),
+      runMm: reader.readSize(`slopes.${i}.run`, `slope ${slope.wallId}`, slope.run, true),
+    })),
+    ...readOpenings(fields, reader),
+    ...readPower(fields, reader),
+    ...readFixed(fields, base, reader),
+  };
+  return { name, room, faults: reader.faults };
 }
 
 /** The field at which a fault of the whole is shown. */

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { useFieldArray, useForm, type Control } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { Place, RoomSpec } from '../../../core/records/index.ts';
-import { computeFootprint, standUnit } from '../../../core/storage/index.ts';
+import { computeFootprint, standUnit, type PlaceTree } from '../../../core/storage/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
@@ -34,6 +34,17 @@ function useRows(control: Control<RoomFields>) {
     lamps: useFieldArray({ control, name: 'lamps', keyName: 'rowKey' }),
     fixtures: useFieldArray({ control, name: 'fixtures', keyName: 'rowKey' }),
   };
+}
+
+/** What stood at a wall that is no more stands where it stood, free. */
+function listFreed(tree: PlaceTree, room: Place, next: RoomSpec): Place[] {
+  const walls = new Set(next.walls.map((wall) => wall.id));
+  return tree.getChildren(room.id).flatMap((place): Place[] => {
+    const { unit } = place;
+    if (!unit || walls.has(unit.wallId)) return [];
+    const { xMm, yMm, turnDeg } = computeFootprint(room.room!, unit);
+    return [{ ...place, unit: standUnit(next, unit, { xMm, yMm, turnDeg }) }];
+  });
 }
 
 /** A room as its form has it: what is typed, what of it does not read, and how it is saved. */
@@ -119,14 +130,7 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
     setTried(true);
     if (!read.ok) return;
     const { name, room: next } = read.value;
-    // What stood at a wall that is no more stands where it stood, free.
-    const walls = new Set(next.walls.map((wall) => wall.id));
-    const moved = tree.getChildren(room.id).flatMap((place): Place[] => {
-      const { unit } = place;
-      if (!unit || walls.has(unit.wallId)) return [];
-      const { xMm, yMm, turnDeg } = computeFootprint(base, unit);
-      return [{ ...place, unit: standUnit(next, unit, { xMm, yMm, turnDeg }) }];
-    });
+    const moved = listFreed(tree, room, next);
     const isDone = await edit(household, (from) =>
       createSavePlaces(from, name, [{ ...room, name, room: next }, ...moved], [], world.nowMs()),
     );

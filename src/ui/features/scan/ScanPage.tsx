@@ -5,6 +5,7 @@ import type { LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { startCodeReader, type CodeReader } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Page } from '../../components/Page.tsx';
@@ -114,11 +115,9 @@ function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }:
   const field = useRef<HTMLInputElement>(null);
   const files = useRef<HTMLInputElement>(null);
   return (
-    <form
-      noValidate
+    <Form
       className="flex max-w-xl flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSend={() => {
         if (text.trim() !== '') onCode(text);
         setText('');
         field.current?.focus();
@@ -173,7 +172,7 @@ function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }:
           )}
         </span>
       </div>
-    </form>
+    </Form>
   );
 }
 

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { CARE_FLAGS, type CareFlag, type Item, type StationId } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
@@ -14,17 +15,14 @@ import { createChangeLots, createChangeMany } from '../../../core/acts/index.ts'
 export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {
   const household = useHousehold();
   const act = useApp((state) => state.act);
-  const [tag, setTag] = useState('');
-  const [uses, setUses] = useState('');
   // On a phone the table matters more than what could be done to it.
   const [isOpen, setOpen] = useState(false);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const items = [...new Set(rows.map(({ item }) => item.id))];
   const subject = wordCount(items.length, 'thing');
   const change = (how: (item: Item) => Item, done: string) =>
-    void act((now) => createChangeMany(now, subject, items, how), done);
+    act((now) => createChangeMany(now, subject, items, how), done);
   const isCloth = rows.every(({ item }) => item.fabric);
-  const usesNumber = Number(uses.replace(',', '.'));
   return (
     <div
       role="group"
@@ -36,84 +34,43 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
         Change …
       </Button>
       <div className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-2 max-md:order-last`}>
-        <form
-          className="flex items-center gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            const word = tag.trim();
-            if (word === '') return;
+        <OneWordForm
+          label="Tag for all"
+          placeholder="tag"
+          maxLength={40}
+          send="Tag"
+          onSend={(word) =>
             change(
               (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
               `${subject} tagged “${word}”.`,
-            );
-            setTag('');
+            )
+          }
+        />
+        <PickFor
+          label="Used at, for all"
+          first="Used at …"
+          of={stations.map(({ id, name }) => [id, name])}
+          onPick={(id) => change((item) => ({ ...item, stationId: id as StationId }), `${subject} changed.`)}
+        />
+        <PickFor
+          label="Mind, for all"
+          first="Mind …"
+          of={CARE_FLAGS.map((flag) => [flag, wordCare(flag)])}
+          onPick={(flag) =>
+            change((item) => ({ ...item, care: [...new Set([...item.care, flag as CareFlag])] }), `${subject} changed.`)
+          }
+        />
+        <OneWordForm
+          label="Uses a month, for all"
+          placeholder="uses a month"
+          maxLength={10}
+          send="Set"
+          onSend={(word) => {
+            const usesPerMonth = Number(word.replace(',', '.'));
+            if (!(usesPerMonth >= 0 && usesPerMonth <= 1000)) return undefined;
+            return change((item) => ({ ...item, usesPerMonth, learntPerMonth: undefined }), `${subject} changed.`);
           }}
-        >
-          <input
-            aria-label="Tag for all"
-            placeholder="tag"
-            maxLength={40}
-            className={`${barClass} w-28`}
-            value={tag}
-            onChange={(event) => setTag(event.target.value)}
-          />
-          <Button look="quiet" type="submit">
-            Tag
-          </Button>
-        </form>
-        <select
-          aria-label="Used at, for all"
-          className={barClass}
-          value=""
-          onChange={(event) => {
-            const stationId = event.target.value as StationId;
-            if (stationId) change((item) => ({ ...item, stationId }), `${subject} changed.`);
-          }}
-        >
-          <option value="">Used at …</option>
-          {stations.map((station) => (
-            <option key={station.id} value={station.id}>
-              {station.name}
-            </option>
-          ))}
-        </select>
-        <select
-          aria-label="Mind, for all"
-          className={barClass}
-          value=""
-          onChange={(event) => {
-            const flag = event.target.value as CareFlag;
-            if (flag) change((item) => ({ ...item, care: [...new Set([...item.care, flag])] }), `${subject} changed.`);
-          }}
-        >
-          <option value="">Mind …</option>
-          {CARE_FLAGS.map((flag) => (
-            <option key={flag} value={flag}>
-              {wordCare(flag)}
-            </option>
-          ))}
-        </select>
-        <form
-          className="flex items-center gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (uses.trim() === '' || !(usesNumber >= 0 && usesNumber <= 1000)) return;
-            change((item) => ({ ...item, usesPerMonth: usesNumber, learntPerMonth: undefined }), `${subject} changed.`);
-            setUses('');
-          }}
-        >
-          <input
-            aria-label="Uses a month, for all"
-            maxLength={10}
-            placeholder="uses a month"
-            className={`${barClass} w-28`}
-            value={uses}
-            onChange={(event) => setUses(event.target.value)}
-          />
-          <Button look="quiet" type="submit">
-            Set
-          </Button>
-        </form>
+        />
         {rows.length > 1 && rows.length <= 60 && (
           <>
             <WishButton wish={{ kind: 'together', lotIds: rows.map(({ lot }) => lot.id) }}>Keep together</WishButton>
@@ -144,5 +101,64 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
         Untick all
       </Button>
     </div>
+  );
+}
+
+interface OneWordFormProps {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly maxLength: number;
+  readonly send: string;
+  /** Nothing where the word does not read. */
+  readonly onSend: (word: string) => Promise<boolean> | undefined;
+}
+
+function OneWordForm({ label, placeholder, maxLength, send, onSend }: OneWordFormProps) {
+  const [text, setText] = useState('');
+  return (
+    <Form
+      className="flex items-center gap-1"
+      onSend={() => (text.trim() === '' ? undefined : onSend(text.trim())?.then((isDone) => isDone && setText('')))}
+    >
+      <input
+        aria-label={label}
+        placeholder={placeholder}
+        maxLength={maxLength}
+        className={`${barClass} w-28`}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <Button look="quiet" type="submit">
+        {send}
+      </Button>
+    </Form>
+  );
+}
+
+interface PickForProps {
+  readonly label: string;
+  readonly first: string;
+  readonly of: readonly (readonly [value: string, words: string])[];
+  readonly onPick: (value: string) => Promise<boolean>;
+}
+
+/** A choice that is carried out at once, and then stands on nothing again. */
+function PickFor({ label, first, of, onPick }: PickForProps) {
+  return (
+    <select
+      aria-label={label}
+      className={barClass}
+      value=""
+      onChange={({ target: { value } }) => {
+        if (value !== '') void onPick(value);
+      }}
+    >
+      <option value="">{first}</option>
+      {of.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
   );
 }

@@ -13,6 +13,7 @@ import {
   type StowForm,
 } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import type { Thing } from '../../state/appState.ts';
@@ -43,11 +44,10 @@ export function ItemForm(props: ItemFormProps) {
   const { base } = props;
   const isNew = old === null;
   return (
-    <form
-      noValidate
+    <Form
       aria-label={old ? `Edit ${old.item.name}` : `New ${wordKind(fields.kind)}`}
       className="space-y-3"
-      onSubmit={(event) => void typed.handleSubmit(typed.save)(event)}
+      onSend={() => typed.handleSubmit(typed.save)()}
     >
       <h2 className="font-display text-[21px] font-semibold">
         {isNew ? `New ${wordKind(fields.kind)}` : `Edit ${wordKind(fields.kind)}`}
@@ -133,7 +133,7 @@ export function ItemForm(props: ItemFormProps) {
         <Button onClick={() => show(base ? { type: 'lot', id: base } : null)}>Leave it</Button>
       </div>
       {old && <RemoveItem item={old.item} lots={typed.lotsOfItem} />}
-    </form>
+    </Form>
   );
 }
 

@@ -82,16 +82,52 @@ export function createFieldMakers({ register, faultOf, units }: FormOf) {
 }
 
 /** What matters for the kind of a thing, and no more. */
-export function KindFields({ of: form, fields, isFromNothing }: KindFieldsProps & { isFromNothing: boolean }) {
-  const { register, setValue } = form;
-  const { text, select, hint } = createFieldMakers(form);
-  const figures = findType(fields.type, fields.kind);
-  const isTape = goesByLength(fields);
-  const cloth = CLOTHS.find((one) => one.id === fields.cloth);
+export function KindFields({ of, fields, isFromNothing }: KindFieldsProps & { isFromNothing: boolean }) {
+  switch (fields.kind) {
+    case 'fabric':
+      return <LengthFields of={of} fields={fields} />;
+    case 'scrap':
+      return <ScrapFields of={of} fields={fields} />;
+    case 'pattern':
+      return <PatternFields of={of} fields={fields} isFromNothing={isFromNothing} />;
+    case 'thread':
+      return <ThreadFields of={of} fields={fields} />;
+    case 'kit':
+      return (
+        <>
+          <KitFields of={of} fields={fields} />
+          <BoxFields of={of} fields={fields} />
+        </>
+      );
+    default:
+      return (
+        <>
+          <TypeFields of={of} fields={fields} />
+          <BoxFields of={of} fields={fields} />
+        </>
+      );
+  }
+}
 
-  const clothFields = (
+function LengthFields({ of, fields }: KindFieldsProps) {
+  const { text, hint } = createFieldMakers(of);
+  return (
     <>
-      <SelectField label="Class of cloth" {...register('cloth')}>
+      <Pair>
+        {text('length', 'Length', hint('3.4 m', '2 1/2 yd'))}
+        {text('width', 'Width', hint('140 cm', '54 in'))}
+      </Pair>
+      <ClothFields of={of} fields={fields} />
+    </>
+  );
+}
+
+function ClothFields({ of, fields }: KindFieldsProps) {
+  const { text, select, hint } = createFieldMakers(of);
+  const cloth = CLOTHS.find((one) => one.id === fields.cloth);
+  return (
+    <>
+      <SelectField label="Class of cloth" {...of.register('cloth')}>
         {CLOTHS.map(({ id, grammageGsm }) => (
           <option key={id} value={id}>
             {`${capitalise(wordCloth(id))} (${grammageGsm} g/m²)`}
@@ -105,144 +141,158 @@ export function KindFields({ of: form, fields, isFromNothing }: KindFieldsProps 
       {select('print', 'Print', PRINTS, wordPrint)}
     </>
   );
+}
 
+function ScrapFields({ of, fields }: KindFieldsProps) {
+  const { text, select, hint } = createFieldMakers(of);
+  const isOdd = fields.cut === 'odd';
   return (
     <>
-      {fields.kind === 'fabric' && (
+      <Pair>
+        {select('cut', 'Cut', SCRAP_CUTS, wordScrapCut)}
+        {isOdd
+          ? text('area', 'How much', hint('0.6 m²', '0.7 sq yd'))
+          : text('cutSize', fields.cut === 'strip' ? 'Strip width' : 'Side', hint('6.35 cm', '2 1/2 in'))}
+      </Pair>
+      {!isOdd && text('count', 'How many')}
+      <ClothFields of={of} fields={fields} />
+    </>
+  );
+}
+
+function PatternFields({ of, fields, isFromNothing }: KindFieldsProps & { isFromNothing: boolean }) {
+  const { register } = of;
+  const { text, select, hint } = createFieldMakers(of);
+  return (
+    <>
+      <Pair>
+        {text('number', 'Number')}
+        {text('garment', 'Garment')}
+      </Pair>
+      {select('format', 'It is', PATTERN_FORMATS, wordPatternFormat)}
+      <Pair>
+        {fields.format === 'sheets' ? text('sheets', 'Sheets', 'Such as 46') : text('sizes', 'Sizes', 'Such as 34-44')}
+      </Pair>
+      {fields.format !== 'digital' && (
         <>
           <Pair>
-            {text('length', 'Length', hint('3.4 m', '2 1/2 yd'))}
-            {text('width', 'Width', hint('140 cm', '54 in'))}
-          </Pair>
-          {clothFields}
-        </>
-      )}
-      {fields.kind === 'scrap' && (
-        <>
-          <Pair>
-            {select('cut', 'Cut', SCRAP_CUTS, wordScrapCut)}
-            {fields.cut === 'odd'
-              ? text('area', 'How much', hint('0.6 m²', '0.7 sq yd'))
-              : text('cutSize', fields.cut === 'strip' ? 'Strip width' : 'Side', hint('6.35 cm', '2 1/2 in'))}
-          </Pair>
-          {fields.cut !== 'odd' && text('count', 'How many')}
-          {clothFields}
-        </>
-      )}
-      {fields.kind === 'pattern' && (
-        <>
-          <Pair>
-            {text('number', 'Number')}
-            {text('garment', 'Garment')}
-          </Pair>
-          {select('format', 'It is', PATTERN_FORMATS, wordPatternFormat)}
-          <Pair>
-            {fields.format === 'sheets'
-              ? text('sheets', 'Sheets', 'Such as 46')
-              : text('sizes', 'Sizes', 'Such as 34-44')}
-          </Pair>
-          {fields.format !== 'digital' && (
-            <>
-              <Pair>
-                <SelectField label="Envelope" {...register('envelope')}>
-                  {isFromNothing ? (
-                    <option value="usual">as usual</option>
-                  ) : (
-                    !ENVELOPES[fields.envelope] && <option value="own">its own size</option>
-                  )}
-                  {Object.keys(ENVELOPES).map((one) => (
-                    <option key={one} value={one}>
-                      {ENVELOPE_WORDS[one]}
-                    </option>
-                  ))}
-                </SelectField>
-                {text('thickness', 'Thickness', `${hint('5 mm', '1/4 in')}; empty: as usual`)}
-              </Pair>
-              {text('count', 'Copies')}
-            </>
-          )}
-          <CheckField label="Made already" {...register('isMade')} />
-        </>
-      )}
-      {fields.kind === 'thread' && (
-        <>
-          <Pair>
-            {text('use', 'For', 'Such as general')}
-            {text('fibre', 'Fibre', fields.fibre === '' ? 'Empty: polyester' : undefined)}
-          </Pair>
-          <Pair>
-            {text('threadNumber', 'Thickness')}
-            <SelectField
-              label="By"
-              value={fields.threadSystem}
-              onChange={(event) => {
-                // The number follows, so that it still says the same thread.
-                const to = event.target.value as ItemFields['threadSystem'];
-                const value = Number(fields.threadNumber.replace(',', '.'));
-                if (value > 0)
-                  setValue('threadNumber', String(Number(convertThread(value, fields.threadSystem, to).toFixed(1))));
-                setValue('threadSystem', to);
-              }}
-            >
-              <Options of={THREAD_NUMBERS} words={(one: keyof typeof NUMBER_WORDS) => NUMBER_WORDS[one]} />
+            <SelectField label="Envelope" {...register('envelope')}>
+              {isFromNothing ? (
+                <option value="usual">as usual</option>
+              ) : (
+                !ENVELOPES[fields.envelope] && <option value="own">its own size</option>
+              )}
+              {Object.keys(ENVELOPES).map((one) => (
+                <option key={one} value={one}>
+                  {ENVELOPE_WORDS[one]}
+                </option>
+              ))}
             </SelectField>
+            {text('thickness', 'Thickness', `${hint('5 mm', '1/4 in')}; empty: as usual`)}
           </Pair>
-          <Pair>
-            {select(
-              'spool',
-              'Wound on',
-              HOLDER_FIGURES.map((one) => one.id),
-              wordHolder,
-            )}
-            {text('count', 'How many')}
-          </Pair>
-          {text('length', 'Length on all of them', 'Empty: not measured; the ticket weighs it')}
+          {text('count', 'Copies')}
         </>
       )}
-      {(fields.kind === 'notion' || fields.kind === 'tool' || fields.kind === 'other') && (
-        <>
-          <datalist id="types">
-            {TYPE_FIGURES.filter((one) => one.kind === fields.kind).map((one) => (
-              <option key={one.type} value={one.type} />
-            ))}
-          </datalist>
-          <Pair>
-            {text('type', 'Type', fields.kind === 'tool' ? 'Such as ruler' : 'Such as zips', 'types')}
-            {isTape
-              ? text('tapeWidth', 'Width', hint('25 mm', '1 in'))
-              : text('size', 'Size', figures?.sizeIs === 'length' ? hint('20 cm', '8 in') : 'As it is called by')}
-          </Pair>
-          <Pair>
-            {isTape ? text('length', 'Length', hint('3.4 m', '2 1/2 yd')) : null}
-            {text('count', isTape ? 'Reels' : fields.kind === 'notion' ? 'Packets' : 'Pieces')}
-            {fields.kind === 'notion' && !isTape && text('units', 'Pieces in all', 'Empty: not counted')}
-          </Pair>
-        </>
+      <CheckField label="Made already" {...register('isMade')} />
+    </>
+  );
+}
+
+function ThreadFields({ of, fields }: KindFieldsProps) {
+  const { setValue } = of;
+  const { text, select } = createFieldMakers(of);
+  const holders = HOLDER_FIGURES.map((one) => one.id);
+  return (
+    <>
+      <Pair>
+        {text('use', 'For', 'Such as general')}
+        {text('fibre', 'Fibre', fields.fibre === '' ? 'Empty: polyester' : undefined)}
+      </Pair>
+      <Pair>
+        {text('threadNumber', 'Thickness')}
+        <SelectField
+          label="By"
+          value={fields.threadSystem}
+          onChange={(event) => {
+            // The number follows, so that it still says the same thread.
+            const to = event.target.value as ItemFields['threadSystem'];
+            const value = Number(fields.threadNumber.replace(',', '.'));
+            if (value > 0)
+              setValue('threadNumber', String(Number(convertThread(value, fields.threadSystem, to).toFixed(1))));
+            setValue('threadSystem', to);
+          }}
+        >
+          <Options of={THREAD_NUMBERS} words={(one: keyof typeof NUMBER_WORDS) => NUMBER_WORDS[one]} />
+        </SelectField>
+      </Pair>
+      <Pair>
+        {select('spool', 'Wound on', holders, wordHolder)}
+        {text('count', 'How many')}
+      </Pair>
+      {text('length', 'Length on all of them', 'Empty: not measured; the ticket weighs it')}
+    </>
+  );
+}
+
+/** Of a notion, a tool or anything else: what it is, and how much of it. */
+function TypeFields({ of, fields }: KindFieldsProps) {
+  const { text, hint } = createFieldMakers(of);
+  const isTape = goesByLength(fields);
+  const isNotion = fields.kind === 'notion';
+  const figures = findType(fields.type, fields.kind);
+  const sizeHint = figures?.sizeIs === 'length' ? hint('20 cm', '8 in') : 'As it is called by';
+  return (
+    <>
+      <datalist id="types">
+        {TYPE_FIGURES.filter((one) => one.kind === fields.kind).map((one) => (
+          <option key={one.type} value={one.type} />
+        ))}
+      </datalist>
+      <Pair>
+        {text('type', 'Type', fields.kind === 'tool' ? 'Such as ruler' : 'Such as zips', 'types')}
+        {isTape ? text('tapeWidth', 'Width', hint('25 mm', '1 in')) : text('size', 'Size', sizeHint)}
+      </Pair>
+      <Pair>
+        {isTape ? text('length', 'Length', hint('3.4 m', '2 1/2 yd')) : null}
+        {text('count', isTape ? 'Reels' : isNotion ? 'Packets' : 'Pieces')}
+        {isNotion && !isTape && text('units', 'Pieces in all', 'Empty: not counted')}
+      </Pair>
+    </>
+  );
+}
+
+function KitFields({ of }: KindFieldsProps) {
+  const { text, select } = createFieldMakers(of);
+  return (
+    <>
+      <Pair>
+        {text('forWhat', 'For', 'What it will be')}
+        {select('kitState', 'How far', KIT_STATES, wordKitState)}
+      </Pair>
+      <AreaField label="What belongs in it, one a line" rows={4} maxLength={5000} {...of.register('parts')} />
+      {text('count', 'How many')}
+    </>
+  );
+}
+
+/** What is as large as its box: the outer size, the weight, and whether it gives way. */
+function BoxFields({ of, fields }: KindFieldsProps) {
+  const { text, hint } = createFieldMakers(of);
+  const isTape = goesByLength(fields);
+  const isUsual = findType(fields.type, fields.kind) !== null;
+  const size = (metric: string, imperial: string) => (isUsual ? 'Empty: as usual' : hint(metric, imperial));
+  return (
+    <>
+      {!isTape && (
+        <Pair>
+          {text('boxWidth', 'Width', size('12 cm', '4 3/4 in'))}
+          {text('boxDepth', 'Depth', size('3 cm', '1 1/4 in'))}
+          {text('boxHeight', 'Height', size('20 cm', '8 in'))}
+          {text('mass', 'Weight of one', `${hint('120 g', '4 oz')}; empty: as usual`)}
+        </Pair>
       )}
-      {fields.kind === 'kit' && (
-        <>
-          <Pair>
-            {text('forWhat', 'For', 'What it will be')}
-            {select('kitState', 'How far', KIT_STATES, wordKitState)}
-          </Pair>
-          <AreaField label="What belongs in it, one a line" rows={4} maxLength={5000} {...register('parts')} />
-          {text('count', 'How many')}
-        </>
-      )}
-      {(fields.kind === 'notion' || fields.kind === 'tool' || fields.kind === 'kit' || fields.kind === 'other') && (
-        <>
-          {!isTape && (
-            <Pair>
-              {text('boxWidth', 'Width', figures ? 'Empty: as usual' : hint('12 cm', '4 3/4 in'))}
-              {text('boxDepth', 'Depth', figures ? 'Empty: as usual' : hint('3 cm', '1 1/4 in'))}
-              {text('boxHeight', 'Height', figures ? 'Empty: as usual' : hint('20 cm', '8 in'))}
-              {text('mass', 'Weight of one', `${hint('120 g', '4 oz')}; empty: as usual`)}
-            </Pair>
-          )}
-          {fields.kind === 'tool' && text('hole', 'Hang hole', `${hint('8 mm', '3/8 in')}; empty: as usual`)}
-          {!isTape && <CheckField label="Soft, takes any shape" {...register('isSoft')} />}
-        </>
-      )}
+      {fields.kind === 'tool' && text('hole', 'Hang hole', `${hint('8 mm', '3/8 in')}; empty: as usual`)}
+      {!isTape && <CheckField label="Soft, takes any shape" {...of.register('isSoft')} />}
     </>
   );
 }

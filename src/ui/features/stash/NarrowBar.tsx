@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Kind } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
 import { wordCount } from '../../text/index.ts';
@@ -31,50 +32,26 @@ const FIRST: ReadonlySet<Facet> = new Set(['what', 'colour', 'presence', 'attent
 
 /** Narrows the stash: words, facets with how many each would leave, and looks kept under a name. */
 export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: NarrowBarProps) {
-  const choices = useChoices();
+  const allLooks = useChoices((choices) => choices.looks);
   const [isMore, setMore] = useState(false);
-  const [isNaming, setNaming] = useState(false);
-  const [name, setName] = useState('');
+  const naming = useNaming(kind, look);
   const facets = FACETS_OF_KIND[kind].filter(
     (facet) => isMore || FIRST.has(facet) || look.narrowing[facet] !== undefined,
   );
-  // A phone's width shows the words and what is chosen; the rest comes with More.
-  const quiet = (isChosen: boolean) => (isMore || isChosen ? '' : 'max-md:hidden');
   const isNarrowed = look.text !== '' || Object.keys(look.narrowing).length > 0;
-  const looks = choices.looks.filter((one) => one.kind === kind);
+  const looks = allLooks.filter((one) => one.kind === kind);
   const choose = (facet: Facet, value: string) => {
     const narrowing = { ...look.narrowing };
     if (value === '') delete narrowing[facet];
     else narrowing[facet] = value;
     onLook({ ...look, narrowing });
   };
-  const keep = () => {
-    if (name.trim() === '') return;
-    const { stashView: view, sortBy, isDescending, groupBy } = choices;
-    const kept: SavedLook = {
-      name: name.trim().slice(0, 40),
-      kind,
-      text: look.text,
-      narrowing: look.narrowing as Record<string, string>,
-      view,
-      sortBy,
-      isDescending,
-      groupBy,
-    };
-    const others = choices.looks.filter((one) => one.kind !== kind || one.name !== kept.name);
-    useChoices.setState({ looks: [...others, kept].slice(-30) });
-    setNaming(false);
-    setName('');
-  };
   return (
-    <form
+    <Form
       role="search"
       aria-label="Narrow the stash"
       className="flex flex-wrap items-center gap-2 px-4 py-2 md:px-5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (isNaming) keep();
-      }}
+      onSend={() => naming.keep()}
     >
       <input
         maxLength={200}
@@ -85,63 +62,18 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
         value={look.text}
         onChange={(event) => onLook({ ...look, text: event.target.value })}
       />
-      {facets.map((facet) => {
-        const chosen = look.narrowing[facet] ?? '';
-        const counts = [...(narrowed.counts[facet] ?? [])].filter(([value]) => value !== '' || facet === 'what');
-        // What is chosen stays in the list even where nothing is left of it.
-        if (chosen !== '' && !counts.some(([value]) => value === chosen)) counts.push([chosen, 0]);
-        if (counts.length === 0) return null;
-        const label = wordFacet(facet, kind);
-        return (
-          <select
-            key={facet}
-            aria-label={label}
-            className={`${barClass} ${quiet(chosen !== '')} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
-            value={chosen}
-            {...explained(HOW, `${label}: the counts in brackets`)}
-            onChange={(event) => choose(facet, event.target.value)}
-          >
-            <option value="">{`${label}: any`}</option>
-            {counts
-              .map(([value, count]) => [value, wordFacetValue(facet, value, kind), count] as const)
-              .toSorted((a, b) => a[1].localeCompare(b[1], 'en', { numeric: true }))
-              .map(([value, words, count]) => (
-                <option key={value} value={value}>
-                  {`${words} (${count.toLocaleString('en')})`}
-                </option>
-              ))}
-          </select>
-        );
-      })}
-      {isTable && (
-        <>
-          <select
-            aria-label="Sort by"
-            className={`${barClass} ${quiet(false)}`}
-            value={choices.sortBy}
-            onChange={(event) => useChoices.setState({ sortBy: event.target.value, isDescending: false })}
-          >
-            {SORTS.map((one) => (
-              <option key={one} value={one}>
-                {`By ${wordSort(one)}`}
-              </option>
-            ))}
-          </select>
-          <select
-            aria-label="Group by"
-            className={`${barClass} ${quiet(choices.groupBy !== '')}`}
-            value={choices.groupBy}
-            onChange={(event) => useChoices.setState({ groupBy: event.target.value })}
-          >
-            <option value="">Not grouped</option>
-            {FACETS_OF_KIND[kind].map((one) => (
-              <option key={one} value={one}>
-                {`Under ${one === 'what' && kind === 'thread' ? 'use' : wordFacet(one, kind).toLowerCase()}`}
-              </option>
-            ))}
-          </select>
-        </>
-      )}
+      {facets.map((facet) => (
+        <FacetSelect
+          key={facet}
+          kind={kind}
+          facet={facet}
+          chosen={look.narrowing[facet] ?? ''}
+          counts={narrowed.counts[facet]}
+          isMore={isMore}
+          onChoose={(value) => choose(facet, value)}
+        />
+      ))}
+      {isTable && <TableSelects kind={kind} isMore={isMore} />}
       <Button look="quiet" aria-expanded={isMore} onClick={() => setMore(!isMore)}>
         {isMore ? 'Fewer' : 'More'}
       </Button>
@@ -168,42 +100,140 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
           ))}
         </select>
       )}
-      {isNaming ? (
-        <span className="flex items-center gap-2">
-          <input
-            maxLength={60}
-            aria-label="Name of this look"
-            autoFocus
-            className={`${barClass} w-36`}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            onKeyDown={(event) => event.key === 'Escape' && setNaming(false)}
-          />
-          <Button look="quiet" type="submit">
-            Keep
-          </Button>
-          {looks.some((one) => one.name === name.trim()) && (
-            <Button
-              look="quiet"
-              onClick={() => {
-                useChoices.setState({
-                  looks: choices.looks.filter((one) => one.kind !== kind || one.name !== name.trim()),
-                });
-                setNaming(false);
-              }}
-            >
-              Forget it
-            </Button>
-          )}
-        </span>
-      ) : (
-        (isNarrowed || isMore) && (
-          <Button look="quiet" onClick={() => setNaming(true)}>
-            Keep this look
-          </Button>
-        )
+      <KeepLook kind={kind} naming={naming} isOffered={isNarrowed || isMore} />
+    </Form>
+  );
+}
+
+/** A phone's width shows the words and what is chosen; the rest comes with More. */
+const quietUnless = (isShown: boolean) => (isShown ? '' : 'max-md:hidden');
+
+interface FacetSelectProps {
+  readonly kind: Kind;
+  readonly facet: Facet;
+  readonly chosen: string;
+  readonly counts: ReadonlyMap<string, number> | undefined;
+  readonly isMore: boolean;
+  readonly onChoose: (value: string) => void;
+}
+
+function FacetSelect({ kind, facet, chosen, counts: all, isMore, onChoose }: FacetSelectProps) {
+  const counts = [...(all ?? [])].filter(([value]) => value !== '' || facet === 'what');
+  // What is chosen stays in the list even where nothing is left of it.
+  if (chosen !== '' && !counts.some(([value]) => value === chosen)) counts.push([chosen, 0]);
+  if (counts.length === 0) return null;
+  const label = wordFacet(facet, kind);
+  return (
+    <select
+      aria-label={label}
+      className={`${barClass} ${quietUnless(isMore || chosen !== '')} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
+      value={chosen}
+      {...explained(HOW, `${label}: the counts in brackets`)}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      <option value="">{`${label}: any`}</option>
+      {counts
+        .map(([value, count]) => [value, wordFacetValue(facet, value, kind), count] as const)
+        .toSorted((a, b) => a[1].localeCompare(b[1], 'en', { numeric: true }))
+        .map(([value, words, count]) => (
+          <option key={value} value={value}>
+            {`${words} (${count.toLocaleString('en')})`}
+          </option>
+        ))}
+    </select>
+  );
+}
+
+/** How the table is sorted and grouped. */
+function TableSelects({ kind, isMore }: { kind: Kind; isMore: boolean }) {
+  const { sortBy, groupBy } = useChoices();
+  return (
+    <>
+      <select
+        aria-label="Sort by"
+        className={`${barClass} ${quietUnless(isMore)}`}
+        value={sortBy}
+        onChange={(event) => useChoices.setState({ sortBy: event.target.value, isDescending: false })}
+      >
+        {SORTS.map((one) => (
+          <option key={one} value={one}>
+            {`By ${wordSort(one)}`}
+          </option>
+        ))}
+      </select>
+      <select
+        aria-label="Group by"
+        className={`${barClass} ${quietUnless(isMore || groupBy !== '')}`}
+        value={groupBy}
+        onChange={(event) => useChoices.setState({ groupBy: event.target.value })}
+      >
+        <option value="">Not grouped</option>
+        {FACETS_OF_KIND[kind].map((one) => (
+          <option key={one} value={one}>
+            {`Under ${one === 'what' && kind === 'thread' ? 'use' : wordFacet(one, kind).toLowerCase()}`}
+          </option>
+        ))}
+      </select>
+    </>
+  );
+}
+
+/** A look that is being given a name, under which it is kept or forgotten; null where none is. */
+function useNaming(kind: Kind, look: Look) {
+  const [name, setName] = useState<string | null>(null);
+  const keepLooks = (also: readonly SavedLook[]) => {
+    const others = useChoices.getState().looks.filter((one) => one.kind !== kind || one.name !== name?.trim());
+    useChoices.setState({ looks: [...others, ...also].slice(-30) });
+    setName(null);
+  };
+  return {
+    name,
+    setName,
+    forget: () => keepLooks([]),
+    keep: () => {
+      const { stashView: view, sortBy, isDescending, groupBy } = useChoices.getState();
+      const narrowing = look.narrowing as Record<string, string>;
+      const called = name?.trim() ?? '';
+      if (called !== '')
+        keepLooks([{ name: called, kind, text: look.text, narrowing, view, sortBy, isDescending, groupBy }]);
+    },
+  };
+}
+
+interface KeepLookProps {
+  readonly kind: Kind;
+  readonly naming: ReturnType<typeof useNaming>;
+  readonly isOffered: boolean;
+}
+
+function KeepLook({ kind, naming: { name, setName, forget }, isOffered }: KeepLookProps) {
+  const looks = useChoices((choices) => choices.looks);
+  if (name === null)
+    return isOffered ? (
+      <Button look="quiet" onClick={() => setName('')}>
+        Keep this look
+      </Button>
+    ) : null;
+  return (
+    <span className="flex items-center gap-2">
+      <input
+        maxLength={40}
+        aria-label="Name of this look"
+        autoFocus
+        className={`${barClass} w-36`}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && setName(null)}
+      />
+      <Button look="quiet" type="submit">
+        Keep
+      </Button>
+      {looks.some((one) => one.kind === kind && one.name === name.trim()) && (
+        <Button look="quiet" onClick={forget}>
+          Forget it
+        </Button>
       )}
-    </form>
+    </span>
   );
 }
 

@@ -3,6 +3,7 @@ import { completeSketch, parseLine, type Birth } from '../../../core/catalog/ind
 import { computePackage, getAmount } from '../../../core/measure/index.ts';
 import type { ItemId, Kind, LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
 import { TwinHint } from './TwinHint.tsx';
 import { explained } from '../../components/explained.ts';
@@ -42,8 +43,7 @@ const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
 /** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
 export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
   const household = useHousehold();
-  const { settings } = household;
-  const { units } = settings;
+  const { units } = household.settings;
   const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const input = useRef<HTMLInputElement>(null);
@@ -102,66 +102,15 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   };
 
   const thing = made.ok ? made.value : null;
-  const pkg = thing && computePackage(thing.item, thing.lot, thing.lot.form, settings);
   return (
-    <form
-      aria-label="Quick add"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void takeIn();
-      }}
-    >
+    <Form aria-label="Quick add" isEndless onSend={takeIn}>
       {!isEmpty && (
-        <div
-          id="quick-read"
-          data-draft
-          className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
-        >
-          {thing && (
-            <p className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
-              <Swatch item={thing.item} className="size-8 shrink-0" />
-              <span>
-                <strong className="font-display text-lg">{thing.item.name || '…'}</strong>{' '}
-                <span className="text-stone">
-                  {wordKind(thing.item.kind)}
-                  {getAmount(thing.item, thing.lot) > 0 && `, ${wordAmount(thing.item, thing.lot, units)}`}
-                </span>
-                <span className="block text-sm text-stone">
-                  {wordThing(thing.item, units)}
-                  {pkg &&
-                    getAmount(thing.item, thing.lot) > 0 &&
-                    `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
-                </span>
-              </span>
-            </p>
-          )}
-          {line.parts.length > 0 && (
-            <dl
-              aria-label="How it was read"
-              className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm"
-              {...explained('As you typed it.', 'How it was read')}
-            >
-              {line.parts.map((part) => (
-                <div key={part.from} className="flex gap-1.5">
-                  <dt className="stitched-b font-semibold">{part.text}</dt>
-                  <dd className="text-stone">{wordMeaning(part.means)}</dd>
-                </div>
-              ))}
-            </dl>
-          )}
-          {problem !== null && (isTried || line.faults.length > 0) && (
-            <p role="alert" className="mt-2 font-semibold text-madder">
-              {problem}
-            </p>
-          )}
-          {thing && <TwinHint item={thing.item} />}
-          <p className="mt-2 text-sm text-stone">
-            <kbd>Enter</kbd> takes it in. <kbd>Alt+Enter</kbd>{' '}
-            <Button look="quiet" onClick={openForm}>
-              opens the form
-            </Button>
-          </p>
-        </div>
+        <QuickRead
+          thing={thing}
+          parts={line.parts}
+          problem={isTried || line.faults.length > 0 ? problem : null}
+          onForm={openForm}
+        />
       )}
       <input
         ref={input}
@@ -190,7 +139,73 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
           }
         }}
       />
-    </form>
+    </Form>
+  );
+}
+
+interface QuickReadProps {
+  readonly thing: Thing | null;
+  readonly parts: ReturnType<typeof parseLine>['parts'];
+  /** What is wrong with it, where that is to be said yet. */
+  readonly problem: string | null;
+  readonly onForm: () => void;
+}
+
+/** What would come in, and how each word was read. */
+function QuickRead({ thing, parts, problem, onForm }: QuickReadProps) {
+  const { settings } = useHousehold();
+  const { units } = settings;
+  const pkg = thing && computePackage(thing.item, thing.lot, thing.lot.form, settings);
+  const isSome = thing !== null && getAmount(thing.item, thing.lot) > 0;
+  return (
+    <div
+      id="quick-read"
+      data-draft
+      className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
+    >
+      {thing && (
+        <p className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
+          <Swatch item={thing.item} className="size-8 shrink-0" />
+          <span>
+            <strong className="font-display text-lg">{thing.item.name || '…'}</strong>{' '}
+            <span className="text-stone">
+              {wordKind(thing.item.kind)}
+              {isSome && `, ${wordAmount(thing.item, thing.lot, units)}`}
+            </span>
+            <span className="block text-sm text-stone">
+              {wordThing(thing.item, units)}
+              {pkg && isSome && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
+            </span>
+          </span>
+        </p>
+      )}
+      {parts.length > 0 && (
+        <dl
+          aria-label="How it was read"
+          className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm"
+          {...explained('As you typed it.', 'How it was read')}
+        >
+          {parts.map((part) => (
+            <div key={part.from} className="flex gap-1.5">
+              <dt className="stitched-b font-semibold">{part.text}</dt>
+              <dd className="text-stone">{wordMeaning(part.means)}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {problem !== null && (
+        <p role="alert" className="mt-2 font-semibold text-madder">
+          {problem}
+        </p>
+      )}
+      {thing && <TwinHint item={thing.item} />}
+      <p className="mt-2 text-sm text-stone">
+        <kbd>Enter</kbd> takes it in. <kbd>Alt+Enter</kbd>{' '}
+        <Button look="quiet" onClick={onForm}>
+          opens the form
+        </Button>
+      </p>
+    </div>
   );
 }
 

@@ -8,7 +8,7 @@ import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { explained } from '../../components/explained.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { useChoices, type SavedLook } from '../../state/choices.ts';
+import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
 import { derive, getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
@@ -16,7 +16,7 @@ import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { listViews, NarrowBar, ViewSwitch, type Look } from './NarrowBar.tsx';
 import { QuickField } from './QuickField.tsx';
-import { getRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS } from './rows.ts';
+import { getRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS, type StashRow } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
 
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
@@ -110,22 +110,8 @@ export function StashPage() {
     return narrowRows(all, kind, look.narrowing, found);
   }, [all, kind, look.narrowing, words, hits]);
   const { rows } = narrowed;
-  const sortBy = (SORTS as readonly string[]).includes(choices.sortBy) ? (choices.sortBy as SortBy) : 'name';
   const views = listViews(kind);
   const view = views.includes(choices.stashView) ? choices.stashView : views[0]!;
-  const sorted = useMemo(
-    () => (view === 'table' ? sortRows(rows, sortBy, choices.isDescending) : []),
-    [rows, sortBy, choices.isDescending, view],
-  );
-  const [lengthMm, massG] = useMemo(() => {
-    let [length, mass] = [0, 0];
-    for (const { item, lot } of rows) {
-      if (!item.fabric || lot.lengthMm === undefined) continue;
-      length += lot.lengthMm;
-      mass += computeClothMass(lot.lengthMm, item.fabric.widthMm, item.fabric.grammageGsm);
-    }
-    return [length, mass];
-  }, [rows]);
   const toList = useCallback((pasted: string) => void navigate('/list', { state: { pasted } }), [navigate]);
   const toPhotos = useCallback((files: readonly File[]) => void navigate('/photos', { state: { files } }), [navigate]);
   usePasted(toList, toPhotos);
@@ -148,22 +134,7 @@ export function StashPage() {
       aside={<TicketPane hint="Choose something to see how much of it there is, and where it lives." />}
       foot={
         <>
-          <Figure
-            value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
-            label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
-            how={
-              kind === 'fabric'
-                ? 'The lengths of all lots that are shown, added up: typed ones as typed, measured ones as measured.'
-                : 'All lots that are shown, one each.'
-            }
-          />
-          {kind === 'fabric' && (
-            <Figure
-              value={formatMass(massG, units)}
-              label="of cloth"
-              how="Length × width × g/m² of every lot that is shown, added up."
-            />
-          )}
+          <ShownFigures kind={kind} rows={rows} />
           <QuickField kind={kind} units={units} />
           <Button
             look="strong"
@@ -201,27 +172,81 @@ export function StashPage() {
           </Button>
         </div>
       </div>
-      {rows.length === 0 ? (
-        <div className="px-5 py-10">
-          <p className="font-display text-xl">
-            {all.length === 0 ? `No ${wordKindPlural(kind).toLowerCase()} yet.` : 'Nothing in the stash is like that.'}
-          </p>
-          <p className="mt-2 text-stone">
-            {all.length === 0
-              ? 'Press Q and type what is in your hand; the rest is filled in from what is usual.'
-              : 'Fewer words or another colour will show more.'}
-          </p>
-        </div>
-      ) : view === 'laidOut' ? (
-        <LaidOut rows={rows} />
-      ) : (
-        <Suspense>
-          {view === 'wheel' && <SwatchWall rows={rows} />}
-          {view === 'table' && <StashTable key={kind} rows={sorted} kind={kind} sortBy={sortBy} />}
-          {view === 'figures' && <StashFigures rows={rows} kind={kind} />}
-        </Suspense>
-      )}
+      <StashView kind={kind} view={view} rows={rows} isNone={all.length === 0} />
     </Page>
+  );
+}
+
+interface StashViewProps {
+  readonly kind: Kind;
+  readonly view: (typeof STASH_VIEWS)[number];
+  readonly rows: readonly StashRow[];
+  /** There is nothing of the kind at all. */
+  readonly isNone: boolean;
+}
+
+/** What is shown of a kind, in the view that was chosen. */
+function StashView({ kind, view, rows, isNone }: StashViewProps) {
+  const choices = useChoices();
+  const sortBy = (SORTS as readonly string[]).includes(choices.sortBy) ? (choices.sortBy as SortBy) : 'name';
+  const sorted = useMemo(
+    () => (view === 'table' ? sortRows(rows, sortBy, choices.isDescending) : []),
+    [rows, sortBy, choices.isDescending, view],
+  );
+  if (rows.length === 0)
+    return (
+      <div className="px-5 py-10">
+        <p className="font-display text-xl">
+          {isNone ? `No ${wordKindPlural(kind).toLowerCase()} yet.` : 'Nothing in the stash is like that.'}
+        </p>
+        <p className="mt-2 text-stone">
+          {isNone
+            ? 'Press Q and type what is in your hand; the rest is filled in from what is usual.'
+            : 'Fewer words or another colour will show more.'}
+        </p>
+      </div>
+    );
+  if (view === 'laidOut') return <LaidOut rows={rows} />;
+  return (
+    <Suspense>
+      {view === 'wheel' && <SwatchWall rows={rows} />}
+      {view === 'table' && <StashTable key={kind} rows={sorted} kind={kind} sortBy={sortBy} />}
+      {view === 'figures' && <StashFigures rows={rows} kind={kind} />}
+    </Suspense>
+  );
+}
+
+/** How much is shown: of cloth its length and weight, of other kinds the lots. */
+function ShownFigures({ kind, rows }: Pick<StashViewProps, 'kind' | 'rows'>) {
+  const { units } = useHousehold().settings;
+  const [lengthMm, massG] = useMemo(() => {
+    let [length, mass] = [0, 0];
+    for (const { item, lot } of rows) {
+      if (!item.fabric || lot.lengthMm === undefined) continue;
+      length += lot.lengthMm;
+      mass += computeClothMass(lot.lengthMm, item.fabric.widthMm, item.fabric.grammageGsm);
+    }
+    return [length, mass];
+  }, [rows]);
+  return (
+    <>
+      <Figure
+        value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
+        label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
+        how={
+          kind === 'fabric'
+            ? 'The lengths of all lots that are shown, added up: typed ones as typed, measured ones as measured.'
+            : 'All lots that are shown, one each.'
+        }
+      />
+      {kind === 'fabric' && (
+        <Figure
+          value={formatMass(massG, units)}
+          label="of cloth"
+          how="Length × width × g/m² of every lot that is shown, added up."
+        />
+      )}
+    </>
   );
 }
 

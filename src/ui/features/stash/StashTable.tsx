@@ -1,7 +1,7 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import type { Kind, LotId } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
+import { useLong, VirtualTable } from '../../components/VirtualTable.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -28,7 +28,6 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
   const chosen = useApp((state) => (state.ticket?.type === 'lot' ? state.ticket.id : null));
   const { groupBy, columns: choice } = useChoices();
   const { able, shown: columns } = listTableColumns(kind, choice[kind]);
-  const frame = useRef<HTMLDivElement>(null);
   const [ticked, setTicked] = useState<ReadonlySet<LotId>>(new Set());
   const lastTicked = useRef(-1);
   const lines = useMemo(
@@ -39,25 +38,15 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
     () => (ticked.size === 0 ? [] : rows.filter(({ lot }) => ticked.has(lot.id))),
     [rows, ticked],
   );
-  const virtualizer = useVirtualizer({
-    count: lines.length,
-    getScrollElement: () => frame.current,
-    estimateSize: () => ROW_PX,
-    overscan: 6,
-    useFlushSync: false,
-  });
-  const items = virtualizer.getVirtualItems();
-  const above = items[0]?.start ?? 0;
-  const below = virtualizer.getTotalSize() - (items.at(-1)?.end ?? 0);
+  const long = useLong(lines.length, { rowPx: ROW_PX, overscan: 6 });
 
   const walk = (from: number, by: number) => {
     let at = Math.max(0, Math.min(lines.length - 1, from + by));
     while (lines[at]?.type === 'head' && at > 0 && at < lines.length - 1) at += Math.sign(by);
     const line = lines[at];
     if (line?.type !== 'row') return;
-    virtualizer.scrollToIndex(at);
     show({ type: 'lot', id: line.row.lot.id });
-    requestAnimationFrame(() => frame.current?.querySelector<HTMLButtonElement>(`button[data-line="${at}"]`)?.focus());
+    long.goTo(at, `button[data-line="${at}"]`);
   };
   const tick = (at: number, isOn: boolean, isRange: boolean) => {
     const from = isRange && lastTicked.current >= 0 ? Math.min(lastTicked.current, at) : at;
@@ -76,14 +65,15 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
   return (
     <>
       {tickedRows.length > 0 && <BulkBar rows={tickedRows} onDone={() => setTicked(new Set())} />}
-      <div ref={frame} className="h-[60vh] min-h-0 flex-1 overflow-auto px-4 md:h-auto md:px-5">
-        <PrintDefs />
-        {/* Columns of a fixed width: a row that comes into view does not move the others. */}
-        <table
-          className="w-full table-fixed border-collapse"
-          style={{ minWidth: 320 + columns.length * COLUMN_PX }}
-          aria-rowcount={lines.length + 1}
-        >
+      <PrintDefs />
+      {/* Columns of a fixed width: a row that comes into view does not move the others. */}
+      <VirtualTable
+        long={long}
+        rowCount={lines.length + 1}
+        frameClass="h-[60vh] min-h-0 flex-1 overflow-auto px-4 md:h-auto md:px-5"
+        className="w-full table-fixed border-collapse"
+        style={{ minWidth: 320 + columns.length * COLUMN_PX }}
+        head={
           <TableHead
             able={able}
             columns={columns}
@@ -92,37 +82,26 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
             isAll={isAll}
             onTickAll={() => setTicked(isAll ? new Set() : new Set(rows.map(({ lot }) => lot.id)))}
           />
-          <tbody>
-            {above > 0 && (
-              <tr aria-hidden>
-                <td style={{ height: above }} />
-              </tr>
-            )}
-            {items.map(({ index }) => {
-              const line = lines[index]!;
-              return line.type === 'head' ? (
-                <GroupHead key={`head ${line.value}`} line={line} kind={kind} span={columns.length + 4} />
-              ) : (
-                <TableRow
-                  key={line.row.lot.id}
-                  row={line.row}
-                  index={index}
-                  columns={columns}
-                  isChosen={line.row.lot.id === chosen}
-                  isTicked={ticked.has(line.row.lot.id)}
-                  onTick={tick}
-                  onWalk={walk}
-                />
-              );
-            })}
-            {below > 0 && (
-              <tr aria-hidden>
-                <td style={{ height: below }} />
-              </tr>
-            )}
-          </tbody>
-        </table>
-      </div>
+        }
+      >
+        {(index) => {
+          const line = lines[index]!;
+          return line.type === 'head' ? (
+            <GroupHead key={`head ${line.value}`} line={line} kind={kind} span={columns.length + 4} />
+          ) : (
+            <TableRow
+              key={line.row.lot.id}
+              row={line.row}
+              index={index}
+              columns={columns}
+              isChosen={line.row.lot.id === chosen}
+              isTicked={ticked.has(line.row.lot.id)}
+              onTick={tick}
+              onWalk={walk}
+            />
+          );
+        }}
+      </VirtualTable>
     </>
   );
 }

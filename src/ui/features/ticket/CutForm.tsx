@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { DaybookEvent, Household, Lot } from '../../../core/records/index.ts';
 import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { wordActFault, wordAmountFault } from '../../text/index.ts';
@@ -57,14 +58,12 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   );
   const restWords = rest ? wordRest(rest, household) : '';
   return (
-    <form
+    <Form
       className="mt-4"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSend={() => {
         setTried(true);
-        if (fault !== null || !parsed.ok) return;
-        void act((now) => createCut(now, lot.id, parsed.value, world.nowMs(), forId || null, forWhat)).then(
+        if (fault !== null || !parsed.ok) return undefined;
+        return act((now) => createCut(now, lot.id, parsed.value, world.nowMs(), forId || null, forWhat)).then(
           (isDone) => {
             if (!isDone) return;
             onDone();
@@ -127,6 +126,6 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-    </form>
+    </Form>
   );
 }

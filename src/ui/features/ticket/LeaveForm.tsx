@@ -3,6 +3,7 @@ import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { Household, Item, Lot } from '../../../core/records/index.ts';
 import { parseArea, parseCount } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { wordAmount, wordAmountFault } from '../../text/index.ts';
@@ -35,28 +36,21 @@ export function LeaveForm({
   const unit = getAmountUnit(item, lot);
   const isByPiece = unit !== 'length' && getAmount(item, lot) > 1;
   const finish = (make: Parameters<typeof act>[0]) =>
-    void act(make).then((isDone) => {
+    act(make).then((isDone) => {
       if (isDone) onDone();
     });
   const use = () => {
     const parsed = unit === 'area' ? parseArea(amount, units) : parseCount(amount);
     if (!parsed.ok) {
       setFault(wordAmountFault(parsed.fault, unit === 'area' ? '0.2 m²' : '6'));
-      return;
+      return undefined;
     }
-    finish((now) => createUse(now, lot.id, parsed.value, world.nowMs()));
+    return finish((now) => createUse(now, lot.id, parsed.value, world.nowMs()));
   };
   return (
     <section aria-label="It leaves" className="space-y-3">
       {isByPiece && (
-        <form
-          noValidate
-          className="flex items-start gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            use();
-          }}
-        >
+        <Form className="flex items-start gap-2" onSend={use}>
           <TextField
             label={`Used of ${wordAmount(item, lot, units)}`}
             inputMode="decimal"
@@ -70,31 +64,30 @@ export function LeaveForm({
           <Button type="submit" className="mt-5 shrink-0">
             Used
           </Button>
-        </form>
+        </Form>
       )}
       {lot.state !== 'lent' && lot.state !== 'digital' && (
-        <form
-          noValidate
+        <Form
           className="flex items-start gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            finish((now) => createLend(now, lot.id, who, world.nowMs()));
-          }}
+          onSend={() => finish((now) => createLend(now, lot.id, who, world.nowMs()))}
         >
           <TextField label="Lent to" of="lots.lentTo" value={who} onChange={(event) => setWho(event.target.value)} />
           <Button type="submit" className="mt-5 shrink-0" disabled={who.trim() === ''}>
             Lend
           </Button>
-        </form>
+        </Form>
       )}
       <div className="grid grid-cols-2 gap-2">
         {WAYS_OUT.map((way) => (
-          <Button key={way} onClick={() => finish((now) => createGone(now, lot.id, way, world.nowMs()))}>
+          <Button key={way} onClick={() => void finish((now) => createGone(now, lot.id, way, world.nowMs()))}>
             {WAY_WORDS[way]}
           </Button>
         ))}
         {lot.away !== 'missing' && lot.state !== 'digital' && (
-          <Button className="col-span-2" onClick={() => finish((now) => createNotFound(now, lot.id, world.nowMs()))}>
+          <Button
+            className="col-span-2"
+            onClick={() => void finish((now) => createNotFound(now, lot.id, world.nowMs()))}
+          >
             I cannot find it
           </Button>
         )}

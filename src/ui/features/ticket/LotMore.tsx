@@ -15,6 +15,7 @@ import {
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
@@ -156,19 +157,15 @@ function FormFrame({
 }: {
   title: string;
   save: string;
-  onSave: () => void;
+  onSave: () => Promise<unknown> | undefined;
   onDone: () => void;
   children: React.ReactNode;
 }) {
   return (
-    <form
+    <Form
       aria-label={title}
-      noValidate
       className="space-y-3 border-l-4 border-woad bg-linen p-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onSave();
-      }}
+      onSend={onSave}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <h3 className="font-bold">{title}</h3>
@@ -179,7 +176,7 @@ function FormFrame({
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-    </form>
+    </Form>
   );
 }
 
@@ -212,9 +209,11 @@ function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () =
       onDone={onDone}
       onSave={() => {
         setTried(true);
-        if (!parsed.ok || fault !== undefined || forWhat.trim() === '') return;
+        if (!parsed.ok || fault !== undefined || forWhat.trim() === '') return undefined;
         const reservation = { id: world.createId(), forWhat: forWhat.trim(), note: note.trim(), amount: parsed.value };
-        void act((now) => createReserve(now, lot.id, reservation, world.nowMs())).then((isDone) => isDone && onDone());
+        return act((now) => createReserve(now, lot.id, reservation, world.nowMs())).then(
+          (isDone) => isDone && onDone(),
+        );
       }}
     >
       <TextField
@@ -265,7 +264,7 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
       onDone={onDone}
       onSave={() => {
         setTried(true);
-        if (!parsed.ok || fault !== undefined) return;
+        if (!parsed.ok || fault !== undefined) return undefined;
         const id = world.createId() as LotId;
         const lengthMm = !isCounted && unit === 'length' ? parsed.value : undefined;
         const made: Lot = {
@@ -275,7 +274,7 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
         };
         if (unit === 'area') made.areaMm2 = parsed.value;
         if (item.thread) made.holder = holder;
-        void act((now) => createSaveItem(now, item, [made]), `Another lot of ${item.name} is in.`).then((isDone) => {
+        return act((now) => createSaveItem(now, item, [made]), `Another lot of ${item.name} is in.`).then((isDone) => {
           if (isDone) show({ type: 'lot', id });
         });
       }}
@@ -361,11 +360,11 @@ function AlikeForm({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => 
       save="Add them"
       onDone={onDone}
       onSave={() => {
-        if (!parsed.ok || fault !== undefined) return;
+        if (!parsed.ok || fault !== undefined) return undefined;
         const made = Array.from({ length: parsed.value }, () =>
           createLotAlike(world.createId() as LotId, lot, world.nowMs()),
         );
-        void act((now) => createSaveItem(now, item, made), `${parsed.value} more of ${item.name} are in.`).then(
+        return act((now) => createSaveItem(now, item, made), `${parsed.value} more of ${item.name} are in.`).then(
           (isDone) => isDone && onDone(),
         );
       }}

@@ -54,7 +54,6 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const { settings } = household;
   const { units } = settings;
   const show = useApp((state) => state.show);
-  const act = useApp((state) => state.act);
   const isCutting = useApp((state) => state.isCutting);
   const setCutting = useApp((state) => state.setCutting);
   const { pathname } = useLocation();
@@ -129,46 +128,68 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       ) : isRehoming ? (
         <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
       ) : isPreview ? null : (
-        <div className="mt-4 grid grid-cols-2 gap-2 bg-paper md:sticky md:-bottom-5 md:-mb-2 md:pt-2 md:pb-4">
-          {isHere ? (
-            <Button look="strong" onClick={() => void takeOut(lot.id)}>
-              Take out
-            </Button>
-          ) : (
-            <Button
-              look="strong"
-              disabled={lot.homeId === undefined && lot.state !== 'lent'}
-              onClick={() =>
-                lot.state === 'lent'
-                  ? void act((now) => createReturn(now, lot.id, world.nowMs()))
-                  : void putBack(lot.id)
-              }
-            >
-              {lot.state === 'lent' ? 'It came back' : 'Put back'}
-            </Button>
-          )}
-          {canCut ? (
-            <Button onClick={() => setCutting(true)}>Cut from it</Button>
-          ) : (
-            <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
-          )}
-          <Button
-            className={canCut ? '' : 'col-span-2'}
-            disabled={lot.state === 'lent' || lot.state === 'digital'}
-            onClick={() => setRehoming(true)}
-          >
-            {lot.homeId === undefined ? 'Give it a home' : 'Another home'}
-          </Button>
-          {canCut && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
-          {getMeasureWays(item, lot).length > 0 && (
-            <Button className="col-span-2" data-key="m" onClick={() => setMeasuring(true)}>
-              How much is there? <kbd className="pl-1 font-normal">M</kbd>
-            </Button>
-          )}
-        </div>
+        <LotButtons
+          item={item}
+          lot={lot}
+          canCut={canCut}
+          onRehome={() => setRehoming(true)}
+          onMeasure={() => setMeasuring(true)}
+        />
       )}
       {!isPreview && <LotMore household={household} item={item} lot={lot} />}
     </>
+  );
+}
+
+interface LotButtonsProps {
+  readonly item: Item;
+  readonly lot: Lot;
+  readonly canCut: boolean;
+  readonly onRehome: () => void;
+  readonly onMeasure: () => void;
+}
+
+/** What is mostly done with it. */
+function LotButtons({ item, lot, canCut, onRehome, onMeasure }: LotButtonsProps) {
+  const show = useApp((state) => state.show);
+  const act = useApp((state) => state.act);
+  const setCutting = useApp((state) => state.setCutting);
+  return (
+    <div className="mt-4 grid grid-cols-2 gap-2 bg-paper md:sticky md:-bottom-5 md:-mb-2 md:pt-2 md:pb-4">
+      {lot.state === 'in' ? (
+        <Button look="strong" onClick={() => void takeOut(lot.id)}>
+          Take out
+        </Button>
+      ) : (
+        <Button
+          look="strong"
+          disabled={lot.homeId === undefined && lot.state !== 'lent'}
+          onClick={() =>
+            lot.state === 'lent' ? void act((now) => createReturn(now, lot.id, world.nowMs())) : void putBack(lot.id)
+          }
+        >
+          {lot.state === 'lent' ? 'It came back' : 'Put back'}
+        </Button>
+      )}
+      {canCut ? (
+        <Button onClick={() => setCutting(true)}>Cut from it</Button>
+      ) : (
+        <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
+      )}
+      <Button
+        className={canCut ? '' : 'col-span-2'}
+        disabled={lot.state === 'lent' || lot.state === 'digital'}
+        onClick={onRehome}
+      >
+        {lot.homeId === undefined ? 'Give it a home' : 'Another home'}
+      </Button>
+      {canCut && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
+      {getMeasureWays(item, lot).length > 0 && (
+        <Button className="col-span-2" data-key="m" onClick={onMeasure}>
+          How much is there? <kbd className="pl-1 font-normal">M</kbd>
+        </Button>
+      )}
+    </div>
   );
 }
 

@@ -3,6 +3,7 @@ import type { Package, Reading } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
 import { formatMass, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
@@ -186,14 +187,10 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   );
 
   return (
-    <form
+    <Form
       aria-label="How much is there?"
-      noValidate
       className="mt-4 space-y-3 border-l-4 border-madder bg-linen p-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void measuring.take();
-      }}
+      onSend={measuring.take}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <h3 className="font-bold">How much is there?</h3>
@@ -258,6 +255,6 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
           onCalibrate={() => void measuring.calibrate()}
         />
       )}
-    </form>
+    </Form>
   );
 }

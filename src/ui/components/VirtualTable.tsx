@@ -1,0 +1,117 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRef, type CSSProperties, type ReactNode, type RefObject } from 'react';
+
+/** A long list of which only what is in view is in the page. */
+export interface Long {
+  readonly frame: RefObject<HTMLDivElement | null>;
+  /** The rows in view, by their numbers; what is above and below them, px. */
+  readonly shown: readonly number[];
+  readonly abovePx: number;
+  readonly belowPx: number;
+  /** Brings a row into view; `select` is looked for in it, and takes the focus. */
+  readonly goTo: (row: number, select: string, align?: 'auto' | 'center') => void;
+}
+
+interface LongOptions {
+  /** px; a guess for all rows, or for each. */
+  readonly rowPx: number | ((row: number) => number);
+  readonly overscan: number;
+  /** What a row is the same by, where rows change their height. */
+  readonly keyOf?: (row: number) => string;
+}
+
+export function useLong(count: number, { rowPx, overscan, keyOf }: LongOptions): Long {
+  const frame = useRef<HTMLDivElement>(null);
+  const virtualizer = useVirtualizer({
+    count,
+    getScrollElement: () => frame.current,
+    estimateSize: typeof rowPx === 'number' ? () => rowPx : rowPx,
+    overscan,
+    useFlushSync: false,
+    ...(keyOf && { getItemKey: keyOf }),
+  });
+  const items = virtualizer.getVirtualItems();
+  return {
+    frame,
+    shown: items.map(({ index }) => index),
+    abovePx: items[0]?.start ?? 0,
+    belowPx: virtualizer.getTotalSize() - (items.at(-1)?.end ?? 0),
+    goTo: (row, select, align = 'auto') => {
+      virtualizer.scrollToIndex(row, { align });
+      // It is drawn in the frame after the one that scrolls.
+      requestAnimationFrame(() =>
+        requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(select)?.focus()),
+      );
+    },
+  };
+}
+
+interface VirtualTableProps {
+  readonly long: Long;
+  readonly label?: string;
+  /** Rows in all, heads included. */
+  readonly rowCount: number;
+  readonly frameClass: string;
+  readonly className: string;
+  readonly style?: CSSProperties;
+  readonly head: ReactNode;
+  readonly children: (row: number) => ReactNode;
+}
+
+/** A table that scrolls in a frame of its own, its heads in sight. */
+export function VirtualTable({
+  long: { frame, shown, abovePx, belowPx },
+  label,
+  rowCount,
+  frameClass,
+  className,
+  style,
+  head,
+  children,
+}: VirtualTableProps) {
+  const gap = (heightPx: number) =>
+    heightPx > 0 && (
+      <tr aria-hidden>
+        <td style={{ height: heightPx }} />
+      </tr>
+    );
+  return (
+    <div ref={frame} className={frameClass}>
+      <table className={className} style={style} aria-rowcount={rowCount} aria-label={label}>
+        {head}
+        <tbody>
+          {gap(abovePx)}
+          {shown.map(children)}
+          {gap(belowPx)}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface VirtualListProps {
+  readonly long: Long;
+  readonly frameClass: string;
+  readonly className: string;
+  /** What is there instead of, or above, the lines. */
+  readonly head?: ReactNode;
+  readonly children: (row: number) => ReactNode;
+}
+
+/** The same for lines without columns. */
+export function VirtualList({
+  long: { frame, shown, abovePx, belowPx },
+  frameClass,
+  className,
+  head,
+  children,
+}: VirtualListProps) {
+  return (
+    <div ref={frame} className={frameClass}>
+      {head}
+      <ol className={className} style={{ paddingTop: abovePx, paddingBottom: belowPx }}>
+        {shown.map(children)}
+      </ol>
+    </div>
+  );
+}

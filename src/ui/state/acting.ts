@@ -1,0 +1,140 @@
+import { passGate, stampEvent } from '../../core/daybook/index.ts';
+import type { DaybookEvent, Household } from '../../core/records/index.ts';
+import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
+import type { ActResult, AppState, Notice } from './appState.ts';
+import { inTurn } from './inTurn.ts';
+import type { Kept } from './kept.ts';
+import { untilShown } from './showing.ts';
+import { world } from './world.ts';
+
+/** Loaded when it is first wanted. */
+const loadLater = () => import('./later.ts');
+
+/** The browser takes a while to keep more records than this. */
+const LONG_WRITE = 2000;
+
+/** The acts of the sewist: each goes through the gate, is kept, and only then shown. */
+export class Acting {
+  constructor(
+    private readonly kept: Kept,
+    private readonly get: () => AppState,
+    private readonly set: (part: Partial<AppState>) => void,
+  ) {}
+
+  readonly act: AppState['act'] = (make, done) => this.doShown(() => this.write(make, done));
+
+  readonly edit: AppState['edit'] = (from, make, done) =>
+    this.doShown(async () => {
+      const { rebaseChanges, wordConflicts } = await loadLater();
+      const { household } = this.get();
+      const draft = make(from);
+      if (!household || !draft.ok) return this.write(() => draft, done);
+      const { conflicts } = rebaseChanges(household, draft.value.changes);
+      const lay = () =>
+        this.write((now) => {
+          const { changes } = rebaseChanges(now, draft.value.changes);
+          const isNothing = changes.length === 0 && draft.value.changes.length > 0;
+          return isNothing
+            ? { ok: false, fault: { code: 'nothing-changed' } }
+            : { ok: true, value: { ...draft.value, changes } };
+        }, done);
+      if (conflicts.length === 0) return lay();
+      if (conflicts.some(({ field }) => field === ''))
+        return this.refuse('What was edited here is gone, or was changed whole, meanwhile. Nothing was changed.');
+      return this.refuse(`${wordConflicts(conflicts)} Nothing was changed yet.`, {
+        label: 'Keep mine',
+        take: () => void inTurn(lay),
+      });
+    });
+
+  readonly undo: AppState['undo'] = (event) =>
+    this.doShown(async () => {
+      const { getUndoable, planUndo } = await loadLater();
+      const { household, events } = this.get();
+      const chosen = event ?? getUndoable(events);
+      const plan = household && chosen ? planUndo(household, events, chosen) : null;
+      if (!chosen || !plan?.ok) return this.refuse(event ? 'It was taken back already.' : 'There is nothing to undo.');
+      const { others } = plan.value;
+      // Two pieces of work in a large household: a key that was pressed meanwhile comes between.
+      await new Promise((resolve) => setTimeout(resolve));
+      if (others.length === 0) return this.takeBack(chosen);
+      const all = others.length + 1;
+      return this.refuse(
+        `Something that came later builds on this, ${wordCount(others.length, 'line')} of the daybook. Nothing was changed.`,
+        {
+          label: `Take back all ${all}`,
+          take: () => void inTurn(() => this.takeBack(chosen, `Took back ${wordCount(all, 'line')}.`)),
+        },
+      );
+    });
+
+  /** Says that nothing was done, and what there is to do about it. */
+  refuse(text: string, offer?: Notice['offer']): false {
+    this.set({ notice: { tone: 'fault', text, canUndo: false, ...(offer && { offer }) } });
+    return false;
+  }
+
+  /** What is done is over when it is on the screen: what comes next finds there what it speaks of. */
+  private async doShown<T>(work: () => Promise<T>): Promise<T> {
+    const done = await inTurn(work);
+    await untilShown(() => this.get().household);
+    return done;
+  }
+
+  private async takeBack(chosen: DaybookEvent, done?: string): Promise<boolean> {
+    const { planUndo } = await loadLater();
+    return this.write((now) => {
+      const plan = planUndo(now, this.get().events, chosen);
+      return plan.ok ? { ok: true, value: plan.value.draft } : { ok: false, fault: { code: 'nothing-changed' } };
+    }, done);
+  }
+
+  /** Writes a draft made from the present state; tries once more after catching up with another window. */
+  private async write(
+    make: (household: Household) => ActResult,
+    done: string | undefined,
+    isRetry = false,
+  ): Promise<boolean> {
+    const { kept } = this;
+    const { household, events, isUnkept } = this.get();
+    if (!household) return false;
+    const draft = make(household);
+    if (!draft.ok)
+      return draft.fault.code === 'nothing-changed'
+        ? true
+        : this.refuse(wordActFault(draft.fault, household.settings.units));
+    const step = passGate(household, stampEvent(draft.value, events.length, world));
+    if (!step.ok) return this.refuse((await loadLater()).wordGateFaults(step.fault, household));
+    const { event } = step.value;
+    this.tellLong(event);
+    const fault = await kept.keep([...kept.waiting, step.value]);
+    if (fault?.code === 'behind' && kept.waiting.length === 0 && !isRetry) {
+      await kept.catchUp();
+      return this.write(make, done, true);
+    }
+    if (fault?.code === 'behind') return this.refuse(wordStoreFault(fault));
+    if (fault) {
+      this.set({ storeFault: fault });
+      if (!isUnkept) return this.refuse(`${wordStoreFault(fault)} Nothing was changed.`);
+      kept.waiting = [...kept.waiting, step.value];
+    }
+    this.set({
+      household: step.value.household,
+      events: [...events, event],
+      unkept: kept.waiting.length,
+      notice: {
+        tone: 'done',
+        text: done ?? wordEvent(event, household.settings.units),
+        canUndo: event.type !== 'undone',
+      },
+    });
+    return true;
+  }
+
+  private tellLong({ changes }: DaybookEvent): void {
+    if (changes.length <= LONG_WRITE) return;
+    const count = changes.length.toLocaleString('en');
+    const text = `Keeping ${count} records; nothing is done until all are in …`;
+    this.set({ notice: { tone: 'done', text, canUndo: false } });
+  }
+}
