@@ -59,6 +59,14 @@ const forbidden = [
     { path: '^src/', pathNot: ['^src/core/daybook/', '^src/workers/keeping\\.ts$', '\\.test\\.tsx?$'] },
     { path: '^src/core/daybook/passed\\.ts$' },
   ),
+  // A household that is only looked at, such as a plan, offers nothing that writes: what shows it does not reach the hands.
+  never(
+    'what-is-only-looked-at-writes-nothing',
+    {
+      path: '^src/ui/(features/ticket/shown/|features/fit/(PlanWall|MoveList|UnplacedList)\\.tsx|components/Preview\\.tsx)',
+    },
+    { path: '^src/ui/state/(hands|acting|exchanging|kept)\\.ts$', reachable: true },
+  ),
   never('nothing-knows-the-journeys', { path: '^src/' }, { path: '^(e2e|bench)/' }),
   // Of ours they know how a code is spelt, as a scanner does.
   never(

@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
 import { useApp } from './state/app.ts';
+import { open } from './state/hands.ts';
 
 /** What fails without anybody having reckoned with it is told all the same, and never passes for done. */
 window.addEventListener('unhandledrejection', ({ reason }) => {
@@ -14,15 +15,12 @@ if (!root) throw new Error('the page has no root');
 /** The household of each day is kept at the first look: when it is opened, or come back to after midnight. */
 const keepDay = () => void import('./state/backup.ts').then(({ keepSnapshot }) => keepSnapshot());
 const keepFile = () => void import('./state/keptFile.ts').then(({ startKeeping }) => startKeeping());
-void useApp
-  .getState()
-  .open()
-  .then(() => {
-    keepDay();
-    keepFile();
-    // At hand before the first key is pressed.
-    void import('../core/acts/index.ts');
-  });
+void open().then(() => {
+  keepDay();
+  keepFile();
+  // At hand before the first key is pressed.
+  void import('../core/acts/index.ts');
+});
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') keepDay();
 });

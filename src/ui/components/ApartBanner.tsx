@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { listMends, type Proposal } from '../../core/mending/index.ts';
 import type { KeptApart } from '../../storage/index.ts';
 import { useApp } from '../state/app.ts';
+import { dropApart, putRight } from '../state/hands.ts';
 import { saveRaw } from '../state/backup.ts';
 import { wordFieldFault } from '../text/gateFaults.ts';
 import { wordCount } from '../text/index.ts';
@@ -39,8 +40,6 @@ function nameOf(apart: KeptApart, nameOfItem: (id: string) => string | undefined
 export function ApartBanner() {
   const apart = useApp((state) => state.apart);
   const items = useApp((state) => state.household?.items);
-  const putRight = useApp((state) => state.putRight);
-  const dropApart = useApp((state) => state.dropApart);
   const [isOpen, setOpen] = useState(false);
   if (apart.length === 0) return null;
   const mends = listMends(apart);

@@ -1,4 +1,5 @@
 import { useApp } from '../state/app.ts';
+import { replace } from '../state/hands.ts';
 import { saveRaw } from '../state/backup.ts';
 import { Button } from './Button.tsx';
 import { ImportButton } from './ImportButton.tsx';
@@ -7,7 +8,6 @@ import { ImportButton } from './ImportButton.tsx';
 export function DamagedStore() {
   const phase = useApp((state) => state.phase);
   const raw = useApp((state) => state.raw);
-  const replace = useApp((state) => state.replace);
   const begin = async (which: 'sample' | 'empty') => {
     const { createEmptyHousehold, openMadeSample } = await import('../../sample/made.ts');
     if (which === 'sample') await replace(openMadeSample(), 'The sample is here.');

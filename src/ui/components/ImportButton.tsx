@@ -3,6 +3,7 @@ import type { MergePlan } from '../../core/merging/index.ts';
 import type { Chronicle, EventId } from '../../core/records/index.ts';
 import type { Unpacked } from '../../workers/protocol.ts';
 import { useApp, world } from '../state/app.ts';
+import { replace } from '../state/hands.ts';
 import { wordBundleFault } from '../text/bundleFaults.ts';
 import { wordCount } from '../text/index.ts';
 import { wordLineFault } from '../text/lineFaults.ts';
@@ -114,7 +115,6 @@ interface OfferedProps {
 
 /** What a file holds, and what it would take the place of. */
 function Offered({ chronicle, joining, onDone }: OfferedProps) {
-  const replace = useApp((state) => state.replace);
   const household = useApp((state) => state.household);
   const events = useApp((state) => state.events);
   // Both went on since: then the two can be joined.
@@ -158,7 +158,6 @@ interface FileFaultsProps {
 
 /** Why a file was not opened, and what of it could be. */
 function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
-  const replace = useApp((state) => state.replace);
   return (
     <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
       <p className="font-semibold">The file was not opened. What you have is untouched.</p>

@@ -4,6 +4,7 @@ import { applyMerge, getLater, type Conflict, type MergePlan, type Side } from '
 import type { EventId } from '../../core/records/index.ts';
 import { formatPlaceName } from '../../core/storage/index.ts';
 import { useApp, useHousehold, world } from '../state/app.ts';
+import { replace } from '../state/hands.ts';
 import { getTree } from '../state/derived.ts';
 import { wordCount, wordEvent } from '../text/index.ts';
 import { Button } from './Button.tsx';
@@ -25,7 +26,6 @@ const LISTED = 60;
 
 /** Two daybooks of one household: what each has that the other has not, and what both changed, to be decided. */
 export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => void }) {
-  const replace = useApp((state) => state.replace);
   const tell = useApp((state) => state.tell);
   const [sides, setSides] = useState<ReadonlyMap<string, Side>>(new Map());
   const [isJoining, setJoining] = useState(false);

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { Item, LotId } from '../../core/records/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { explained } from './explained.ts';
-import { useApp } from '../state/app.ts';
+import { useOpen } from '../state/app.ts';
 
 interface LotLineProps {
   readonly id: LotId;
@@ -19,13 +19,13 @@ interface LotLineProps {
 
 /** One lot in a list: its swatch and name; pressing it hangs its ticket at the right. */
 export function LotLine({ id, item, nth, more, how, children }: LotLineProps) {
-  const show = useApp((state) => state.show);
+  const open = useOpen();
   return (
     <li className="dotted-row">
       <button
         type="button"
         className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
-        onClick={() => show({ type: 'lot', id })}
+        onClick={() => open({ type: 'lot', id })}
       >
         {nth !== undefined && (
           <span

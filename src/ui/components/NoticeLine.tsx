@@ -1,11 +1,11 @@
 import { useEffect } from 'react';
 import { useApp } from '../state/app.ts';
+import { undo } from '../state/hands.ts';
 
 /** What just happened, with its undo. A fault stays until it is read. */
 export function NoticeLine() {
   const notice = useApp((state) => state.notice);
   const tell = useApp((state) => state.tell);
-  const undo = useApp((state) => state.undo);
 
   useEffect(() => {
     if (notice?.tone !== 'done' || notice.offer) return undefined;

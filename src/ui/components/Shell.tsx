@@ -30,10 +30,10 @@ export function Shell() {
   // A form left by going to another screen is closed; a ticket goes along.
   const screen = pathname.split('/')[1] ?? '';
   useEffect(() => {
-    const { ticket, show } = useApp.getState();
+    const { ticket, looked, show } = useApp.getState();
     const isItemForm = ticket?.type === 'newItem' || ticket?.type === 'editItem';
     const isRoomForm = ticket?.type === 'newUnit' || ticket?.type === 'editUnit' || ticket?.type === 'editSlot';
-    if ((isItemForm && screen !== 'stash') || (isRoomForm && screen !== 'room')) show(null);
+    if ((isItemForm && screen !== 'stash') || (isRoomForm && screen !== 'room') || looked) show(null);
   }, [screen]);
 
   useEffect(() => {

@@ -1,4 +1,5 @@
 import { useApp } from '../state/app.ts';
+import { goOnUnkept, keepAgain } from '../state/hands.ts';
 import { wordCount, wordStoreFault } from '../text/index.ts';
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
@@ -8,8 +9,6 @@ export function StoreBanner() {
   const fault = useApp((state) => state.storeFault);
   const isUnkept = useApp((state) => state.isUnkept);
   const unkept = useApp((state) => state.unkept);
-  const keepAgain = useApp((state) => state.keepAgain);
-  const goOnUnkept = useApp((state) => state.goOnUnkept);
   if (!fault) return null;
   return (
     <div role="alert" className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 bg-weld/25 px-5 py-2 text-sm">

@@ -1,5 +1,6 @@
 import type { Wish } from '../../core/records/index.ts';
-import { useApp, useHousehold, world } from '../state/app.ts';
+import { useHousehold, world } from '../state/app.ts';
+import { act } from '../state/hands.ts';
 import { getGroups, getTree } from '../state/derived.ts';
 import { wordWish } from '../text/wishes.ts';
 import { Button } from './Button.tsx';
@@ -14,7 +15,6 @@ interface WishButtonProps {
 /** Asks something of every plan, or asks it no more: pressed while it is asked. */
 export function WishButton({ wish, children, onDone }: WishButtonProps) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const whole = { lotIds: [], groupIds: [], placeId: undefined, ...wish };
   const known = findWish(household, whole);
   const press = async () => {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useApp } from '../state/app.ts';
+import { undo } from '../state/hands.ts';
 import { useChoices } from '../state/choices.ts';
 import { putBack } from '../state/putBack.ts';
 import { takeOut } from '../state/takeOut.ts';
@@ -35,9 +36,9 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
         if (event.key === 'Escape' && !event.defaultPrevented) (event.target as HTMLElement).blur();
         return;
       }
-      const { ticket, household, undo, show, setCutting, previews } = useApp.getState();
-      // Of a household that is only looked at nothing is taken, cut or edited.
-      const lotId = ticket?.type === 'lot' && previews === 0 ? ticket.id : null;
+      const { ticket, household, show, setCutting } = useApp.getState();
+      // What is only looked at has no ticket: nothing of it is taken, cut or edited.
+      const lotId = ticket?.type === 'lot' ? ticket.id : null;
       const screen = SCREENS[Number(event.key) - 1];
       if (screen) void navigate(screen.to);
       else

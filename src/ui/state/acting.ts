@@ -1,7 +1,7 @@
 import { passGate, stampEvent } from '../../core/daybook/index.ts';
 import type { DaybookEvent, Household } from '../../core/records/index.ts';
 import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
-import type { ActResult, AppState, Notice } from './appState.ts';
+import type { AppState, Make, Notice } from './appState.ts';
 import { inTurn } from './inTurn.ts';
 import type { Kept } from './kept.ts';
 import { untilShown } from './showing.ts';
@@ -21,9 +21,9 @@ export class Acting {
     private readonly set: (part: Partial<AppState>) => void,
   ) {}
 
-  readonly act: AppState['act'] = (make, done) => this.doShown(() => this.write(make, done));
+  readonly act = (make: Make, done?: string): Promise<boolean> => this.doShown(() => this.write(make, done));
 
-  readonly edit: AppState['edit'] = (from, make, done) =>
+  readonly edit = (from: Household, make: Make, done?: string): Promise<boolean> =>
     this.doShown(async () => {
       const { rebaseChanges, wordConflicts } = await loadLater();
       const { household } = this.get();
@@ -47,7 +47,7 @@ export class Acting {
       });
     });
 
-  readonly undo: AppState['undo'] = (event) =>
+  readonly undo = (event?: DaybookEvent): Promise<boolean> =>
     this.doShown(async () => {
       const { getUndoable, planUndo } = await loadLater();
       const { household, events } = this.get();
@@ -90,11 +90,7 @@ export class Acting {
   }
 
   /** Writes a draft made from the present state; tries once more after catching up with another window. */
-  private async write(
-    make: (household: Household) => ActResult,
-    done: string | undefined,
-    isRetry = false,
-  ): Promise<boolean> {
+  private async write(make: Make, done: string | undefined, isRetry = false): Promise<boolean> {
     const { kept } = this;
     const { household, events, isUnkept } = this.get();
     if (!household) return false;

@@ -11,14 +11,15 @@ import { foldEvents } from '../../core/daybook/fold.ts';
 async function openWindow() {
   vi.resetModules();
   const { useApp } = await import('./app.ts');
-  await useApp.getState().open();
-  return useApp;
+  const hands = await import('./hands.ts');
+  await hands.open();
+  return { hands, getState: useApp.getState, setState: useApp.setState, subscribe: useApp.subscribe };
 }
 type Window = Awaited<ReturnType<typeof openWindow>>;
 const stateOf = (window: Window) => window.getState();
 const lotsIn = (household: Household | null) =>
   [...household!.lots.values()].filter((lot) => lot.state === 'in').map((lot) => lot.id);
-const takeOut = (window: Window, id: LotId) => stateOf(window).act((now) => createTakeOut(now, id, 9));
+const takeOut = (window: Window, id: LotId) => window.hands.act((now) => createTakeOut(now, id, 9));
 
 // Every test has a browser of its own: its own storage, and its own windows to talk to.
 const Channel = globalThis.BroadcastChannel;
@@ -89,17 +90,17 @@ describe('the household of a window', () => {
     const [id] = lotsIn(before);
     await takeOut(window, id!);
     expect(stateOf(window).notice).toMatchObject({ tone: 'done', canUndo: true });
-    expect(await stateOf(window).undo()).toBe(true);
+    expect(await window.hands.undo()).toBe(true);
     expect(stateOf(window).household).toEqual(before);
     expect(stateOf(window).notice).toMatchObject({ canUndo: false });
-    expect(await stateOf(window).undo()).toBe(false);
+    expect(await window.hands.undo()).toBe(false);
     expect(stateOf(window).notice).toMatchObject({ tone: 'fault', text: 'There is nothing to undo.' });
   });
 
   it('refuses in words what cannot be done, and writes nothing', async () => {
     const window = await openWindow();
     const lot = [...stateOf(window).household!.lots.values()].find((one) => one.lengthMm !== undefined)!;
-    expect(await stateOf(window).act((now) => createCut(now, lot.id, 1e6, 1))).toBe(false);
+    expect(await window.hands.act((now) => createCut(now, lot.id, 1e6, 1))).toBe(false);
     expect(stateOf(window).notice?.text).toMatch(/^There is only [\d.]+ m\. Nothing was cut\.$/);
     expect(stateOf(window).events).toHaveLength(1);
   });
@@ -109,8 +110,8 @@ describe('the household of a window', () => {
     const [id] = lotsIn(stateOf(window).household);
     await takeOut(window, id!);
     const taken = stateOf(window).events.at(-1)!;
-    await stateOf(window).act((now) => createPutBack(now, id!, 12));
-    expect(await stateOf(window).undo(taken)).toBe(false);
+    await window.hands.act((now) => createPutBack(now, id!, 12));
+    expect(await window.hands.undo(taken)).toBe(false);
     expect(stateOf(window).notice?.text).toContain('Something that came later builds on this');
   });
 
@@ -146,7 +147,7 @@ describe('two windows', () => {
   it('show the household that one of them opened', async () => {
     const one = await openWindow();
     const other = await openWindow();
-    await stateOf(one).replace(createEmptyHousehold(), 'Empty.');
+    await one.hands.replace(createEmptyHousehold(), 'Empty.');
     await vi.waitFor(() => expect(stateOf(other).household!.items.size).toBe(0));
     expect(stateOf(other).notice?.text).toContain('Another window opened another household');
   });
@@ -158,16 +159,16 @@ describe('another household', () => {
     const [id] = lotsIn(stateOf(window).household);
     await takeOut(window, id!);
     const { household, events } = stateOf(window);
-    expect(await stateOf(window).replace(createEmptyHousehold(), 'Empty.')).toBe(true);
+    expect(await window.hands.replace(createEmptyHousehold(), 'Empty.')).toBe(true);
     expect(stateOf(window)).toMatchObject({ ticket: null, notice: { text: 'Empty.' } });
-    expect(await stateOf(window).bringBack()).toBe(true);
+    expect(await window.hands.bringBack()).toBe(true);
     expect(stateOf(window).household).toEqual(household);
     expect(stateOf(window).events).toEqual(events);
   });
 
   it('has nothing to bring back at first', async () => {
     const window = await openWindow();
-    expect(await stateOf(window).bringBack()).toBe(false);
+    expect(await window.hands.bringBack()).toBe(false);
     expect(stateOf(window).notice?.tone).toBe('fault');
   });
 
@@ -176,7 +177,7 @@ describe('another household', () => {
     const { household } = stateOf(window);
     const sample = createSampleHousehold(1, 10);
     const twice: Chronicle = { ...sample, events: [...sample.events, ...sample.events] };
-    expect(await stateOf(window).replace(twice, 'Twice.')).toBe(false);
+    expect(await window.hands.replace(twice, 'Twice.')).toBe(false);
     expect(stateOf(window).household).toBe(household);
     expect(stateOf(window).notice?.tone).toBe('fault');
   });
@@ -203,14 +204,14 @@ describe('damaged storage', () => {
     const [mend] = listMends(stateOf(window).apart);
     expect(mend).toMatchObject({ proposals: [{ path: 'count', is: -1, nearest: 0 }] });
     const right = { ...mend!, records: [{ of: mend!.of, record: { ...was } }] };
-    expect(await stateOf(window).putRight(right, [mend!.of])).toBe(true);
+    expect(await window.hands.putRight(right, [mend!.of])).toBe(true);
     expect(stateOf(window).apart).toEqual([]);
     const again = await openWindow();
     expect(stateOf(again).apart).toEqual([]);
     expect(stateOf(again).household!.lots.get(id!)).toEqual(was);
     // Both lines can be taken back.
-    expect(await stateOf(again).undo()).toBe(true);
-    expect(await stateOf(again).undo()).toBe(true);
+    expect(await again.hands.undo()).toBe(true);
+    expect(await again.hands.undo()).toBe(true);
     expect(stateOf(again).household!.lots.get(other!)!.state).toBe('in');
   });
 
@@ -240,7 +241,7 @@ describe('damaged storage', () => {
     expect(stateOf(window).phase).toMatch(/ready|damaged/);
     const kept = stateOf(window).apart.length + (stateOf(window).raw?.items.length ?? 0);
     expect(kept).toBeGreaterThan(200);
-    expect(await stateOf(window).replace(createEmptyHousehold(), 'Empty.')).toBe(true);
+    expect(await window.hands.replace(createEmptyHousehold(), 'Empty.')).toBe(true);
     expect(stateOf(window)).toMatchObject({ phase: 'ready', storeFault: null });
   });
 });
@@ -292,7 +293,7 @@ describe('storage that fails in mid-session', () => {
     const [id, other] = lotsIn(stateOf(one).household);
     const mend = fail('QuotaExceededError');
     await takeOut(one, id!);
-    stateOf(one).goOnUnkept();
+    one.hands.goOnUnkept();
     expect(await takeOut(one, id!)).toBe(true);
     mend();
     expect(await takeOut(two, other!)).toBe(true);
@@ -306,11 +307,11 @@ describe('storage that fails in mid-session', () => {
     const [id, other, third] = lotsIn(stateOf(window).household);
     const mend = fail('QuotaExceededError');
     expect(await takeOut(window, id!)).toBe(false);
-    stateOf(window).goOnUnkept();
+    window.hands.goOnUnkept();
     expect(await takeOut(window, id!)).toBe(true);
     expect(await takeOut(window, other!)).toBe(true);
     expect(stateOf(window).unkept).toBe(2);
-    expect(await stateOf(window).keepAgain()).toBe(false);
+    expect(await window.hands.keepAgain()).toBe(false);
     mend();
     expect(await takeOut(window, third!)).toBe(true);
     expect(stateOf(window)).toMatchObject({ storeFault: null, unkept: 0, isUnkept: false });

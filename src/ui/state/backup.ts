@@ -5,7 +5,8 @@ import type { Snapshot } from '../../storage/index.ts';
 import { saveFile } from '../components/saveFile.ts';
 import { wordStoreFault } from '../text/index.ts';
 import { wordPackFault } from '../text/lineFaults.ts';
-import { listPhotoIds, openBeside, photoStore, useApp, world } from './app.ts';
+import { useApp, world } from './app.ts';
+import { listPhotoIds, openBeside, photoStore } from './store.ts';
 import { useChoices } from './choices.ts';
 
 /** What a file holds: of which household, and how many lines of its daybook. */

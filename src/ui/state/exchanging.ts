@@ -1,18 +1,14 @@
 import { passWhole, type WholeChronicle } from '../../core/daybook/index.ts';
 import type { Apart } from '../../core/mending/index.ts';
-import type { EventId, Household, PhotoId } from '../../core/records/index.ts';
+import type { Chronicle, DaybookEvent, EventId } from '../../core/records/index.ts';
 import type { HouseholdStore } from '../../storage/index.ts';
 import { wordStoreFault } from '../text/index.ts';
 import type { Acting } from './acting.ts';
 import type { AppState } from './appState.ts';
 import { inTurn } from './inTurn.ts';
 import type { Kept } from './kept.ts';
+import { listPhotoIds } from './store.ts';
 import { world } from './world.ts';
-
-/** The photos that things of a household name. */
-export function listPhotoIds(household: Household): Set<PhotoId> {
-  return new Set([...household.items.values()].flatMap((item) => item.photos ?? []));
-}
 
 /** How another household takes the place of this one, which is first proved to be there to come back. */
 export class Exchanging {
@@ -24,7 +20,11 @@ export class Exchanging {
     private readonly set: (part: Partial<AppState>) => void,
   ) {}
 
-  readonly replace: AppState['replace'] = (chronicle, done, { from, apart = [] } = {}) =>
+  readonly replace = (
+    chronicle: Chronicle,
+    done: string,
+    { from, apart = [] }: { readonly from?: readonly DaybookEvent[]; readonly apart?: readonly Apart[] } = {},
+  ): Promise<boolean> =>
     inTurn(async () => {
       if (from && this.get().events !== from)
         return this.acting.refuse('Something was done here meanwhile. Nothing was changed; look at it again.');
@@ -34,7 +34,7 @@ export class Exchanging {
       return this.acting.refuse(wordGateFaults(whole.fault, chronicle.household));
     });
 
-  readonly bringBack: AppState['bringBack'] = async () => {
+  readonly bringBack = async (): Promise<boolean> => {
     const previous = await this.store.loadPrevious();
     if (!previous.ok) return this.acting.refuse(wordStoreFault(previous.fault));
     if (!previous.value) return this.acting.refuse('There is no earlier household to bring back.');

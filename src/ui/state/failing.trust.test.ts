@@ -57,8 +57,9 @@ describe('storage that fails in the middle of an act', () => {
       Dexie.dependencies.indexedDB = new IDBFactory();
       vi.resetModules();
       const { useApp } = await import('./app.ts');
+      const hands = await import('./hands.ts');
       const app = () => useApp.getState();
-      await app().open();
+      await hands.open();
       const bad: string[] = [];
       const tried = new Set<string>();
       let trials = 0;
@@ -82,13 +83,13 @@ describe('storage that fails in the middle of an act', () => {
           const { household: before, events } = app();
           const way = WAYS[trials % WAYS.length]!;
           const mend = failFrom(way, 1 + (Math.floor(trials / 3) % 2));
-          const isDone = await app().act(() => ({ ok: true, value: draft! }));
+          const isDone = await hands.act(() => ({ ok: true, value: draft! }));
           const isTold = app().notice?.tone === 'fault' && app().storeFault !== null;
           mend();
           const isShown = app().household !== before || app().events !== events;
           if (isDone || isShown || !isTold) bad.push(`${name} ${way}: shown as done`);
           if (listAll(await readStored()) !== listAll(before!)) bad.push(`${name} ${way}: half written`);
-          if (!(await app().act(() => ({ ok: true, value: draft! })))) bad.push(`${name} ${way}: not done afterwards`);
+          if (!(await hands.act(() => ({ ok: true, value: draft! })))) bad.push(`${name} ${way}: not done afterwards`);
           else if (app().storeFault !== null) bad.push(`${name} ${way}: the fault stays`);
         }
       report('trust.failing_acts', trials);

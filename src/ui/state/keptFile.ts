@@ -1,7 +1,8 @@
 import { create } from 'zustand';
 import type { KeptFile } from '../../storage/index.ts';
 import { nameFile, packEverything, rememberSaved } from './backup.ts';
-import { openBeside, useApp, world } from './app.ts';
+import { useApp, world } from './app.ts';
+import { openBeside } from './store.ts';
 
 /** What browsers have of files that a page may write to again; the library of types does not know all of it yet. */
 interface Writable extends FileSystemFileHandle {

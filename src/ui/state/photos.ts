@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import type { Photo, PhotoId } from '../../core/records/index.ts';
-import { photoStore } from './app.ts';
+import { photoStore } from './store.ts';
 
 /** Addresses of photos within this page; null while one is looked for, or where it is not kept here. */
 interface PhotoUrls {

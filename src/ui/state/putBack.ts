@@ -1,11 +1,12 @@
 import type { LotId } from '../../core/records/index.ts';
 import { useApp, world } from './app.ts';
+import { act } from './hands.ts';
 import type { Draft } from '../../core/daybook/index.ts';
 
 /** Puts a lot back to its home, and says so where that is over full then. */
 export async function putBack(id: LotId): Promise<boolean> {
   const { createPutBack } = await import('../../core/acts/index.ts');
-  const { act, household } = useApp.getState();
+  const { household } = useApp.getState();
   const lot = household?.lots.get(id);
   let draft: Draft | null = null;
   const isDone = await act((now) => {

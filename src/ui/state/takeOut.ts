@@ -1,8 +1,9 @@
 import type { LotId } from '../../core/records/index.ts';
-import { useApp, world } from './app.ts';
+import { world } from './app.ts';
+import { act } from './hands.ts';
 
 /** Takes a lot out of its place. */
 export async function takeOut(id: LotId): Promise<boolean> {
   const { createTakeOut } = await import('../../core/acts/index.ts');
-  return useApp.getState().act((now) => createTakeOut(now, id, world.nowMs()));
+  return act((now) => createTakeOut(now, id, world.nowMs()));
 }

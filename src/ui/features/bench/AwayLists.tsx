@@ -5,6 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { putBack } from '../../state/putBack.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordSince } from '../../text/bench.ts';
@@ -75,7 +76,6 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: num
 }
 
 function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
-  const act = useApp((state) => state.act);
   const comeBack = async () => {
     const { createReturn } = await import('../../../core/acts/index.ts');
     await act((now) => createReturn(now, lot.id, world.nowMs()));

@@ -10,7 +10,8 @@ import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
@@ -107,7 +108,6 @@ function OnePlace({
 }) {
   const household = useHousehold();
   const { units } = household.settings;
-  const act = useApp((state) => state.act);
   const tree = getTree(household);
   const [extras, setExtras] = useState<readonly LotId[]>([]);
   const [there, setThere] = useState<ReadonlySet<LotId>>(new Set());

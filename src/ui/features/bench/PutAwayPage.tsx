@@ -8,7 +8,8 @@ import { Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount, wordForm, wordHomeOffer } from '../../text/index.ts';
@@ -66,7 +67,6 @@ export function PutAwayPage() {
 
 function Choice({ thing: { lot, item }, left, onLater }: { thing: Thing; left: number; onLater: () => void }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const tree = getTree(household);
   const { answer: offers, again } = useAnswer(household, 'homes', lot.id);
   const { units } = household.settings;

@@ -9,7 +9,8 @@ import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { tellStrained } from '../../state/strained.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
@@ -21,7 +22,6 @@ export function TidyPage() {
   const household = useHousehold();
   const navigate = useNavigate();
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
   // The round is found once: it does not turn about while one walks it.
   const [round] = useState(() => computeTidyRound(household, tree));
   const isOut = (id: LotId) => {

@@ -7,6 +7,7 @@ import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useLong, VirtualList } from '../../components/VirtualTable.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
+import { undo } from '../../state/hands.ts';
 import { explained } from '../../components/explained.ts';
 import { wordCount, wordEvent } from '../../text/index.ts';
 
@@ -36,7 +37,6 @@ type Topic = keyof typeof TOPICS;
 export function DaybookPage() {
   const { units } = useHousehold().settings;
   const events = useApp((state) => state.events);
-  const undo = useApp((state) => state.undo);
   const [text, setText] = useState('');
   const [topic, setTopic] = useState<Topic | 'all'>('all');
   const [isCharted, setCharted] = useState(false);

@@ -3,6 +3,7 @@ import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/stor
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
@@ -21,7 +22,6 @@ function wordSpot(tree: PlaceTree, { within, places }: Got): string {
 /** What a search for things to get has found: how many of what, where each would stand, and what all costs. */
 export function GotList({ unplaced }: { unplaced: number }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const got = useFitRun((state) => state.got);
   const start = useFitRun((state) => state.start);
   const seconds = useChoices((state) => state.fitSeconds);

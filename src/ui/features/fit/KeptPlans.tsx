@@ -6,7 +6,8 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordStale } from '../../text/stale.ts';
 import { wordCount } from '../../text/index.ts';
@@ -43,7 +44,6 @@ const ROWS: readonly { name: string; how: string; tell: (plan: Plan, standing: P
 export function KeptPlans() {
   const household = useHousehold();
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
   const shown = useFitRun((state) => state.plan);
   const look = useFitRun((state) => state.look);
   const [against, setAgainst] = useState<string | null>(null);

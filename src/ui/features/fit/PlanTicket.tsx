@@ -6,6 +6,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
@@ -106,7 +107,6 @@ function PlanButtons({ of }: { of: LookedAt }) {
   const household = useHousehold();
   const run = useFitRun();
   const { status, plan, checks, supposed, start, stop, discard } = run;
-  const act = useApp((state) => state.act);
   const navigate = useNavigate();
   const fitSeconds = useChoices((state) => state.fitSeconds);
   const show = useApp((state) => state.show);

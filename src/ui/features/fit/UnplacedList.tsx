@@ -1,14 +1,14 @@
 import { takesRoom, type Plan } from '../../../core/records/index.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useOpen, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordAmount, wordUnplaced } from '../../text/index.ts';
 
 /** What found no place, and why, with the measure that is missing. */
 export function UnplacedList({ plan }: { plan: Plan | null }) {
   const household = useHousehold();
-  const show = useApp((state) => state.show);
+  const open = useOpen();
   const tree = getTree(household);
   const { units } = household.settings;
   const reasons = new Map(plan?.unplaced.map((one) => [one.lotId, one.reason]));
@@ -36,7 +36,7 @@ export function UnplacedList({ plan }: { plan: Plan | null }) {
               <button
                 type="button"
                 className="flex min-h-11 w-full items-center gap-3 py-1.5 text-left hover:bg-linen"
-                onClick={() => show({ type: 'lot', id: lot.id })}
+                onClick={() => open({ type: 'lot', id: lot.id })}
               >
                 <Swatch item={item} className="size-8 shrink-0" />
                 <span>

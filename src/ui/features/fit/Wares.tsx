@@ -6,7 +6,8 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordPart } from '../../text/room.ts';
 import { useFitRun } from './fitRun.ts';
@@ -26,7 +27,6 @@ function wordSizes({ container, piece }: Ware, units: UnitSystem): string {
 export function Wares() {
   const household = useHousehold();
   const { units, wares = [] } = household.settings;
-  const act = useApp((state) => state.act);
   const startGet = useFitRun((state) => state.startGet);
   const [isAdding, setAdding] = useState(false);
   return (
@@ -74,7 +74,6 @@ export function Wares() {
 function WareForm({ onDone }: { onDone: () => void }) {
   const household = useHousehold();
   const { units, parts: own = [] } = household.settings;
-  const act = useApp((state) => state.act);
   const [fields, setFields] = useState(() => createWareFields('bin', own, units));
   const [isTried, setTried] = useState(false);
   const [id] = useState(() => world.createId());

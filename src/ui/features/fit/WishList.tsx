@@ -1,5 +1,6 @@
 import { Button } from '../../components/Button.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordWish } from '../../text/wishes.ts';
 import { createLiftWish } from '../../../core/acts/index.ts';
@@ -7,7 +8,6 @@ import { createLiftWish } from '../../../core/acts/index.ts';
 /** What is asked of every plan, each to be lifted. */
 export function WishList() {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const wishes = household.settings.wishes ?? [];
   return (
     <section aria-label="What you asked" className="stitched-t mt-4 pt-3">

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import type { Snapshot } from '../../../storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { openBeside, useApp } from '../../state/app.ts';
+import { openBeside } from '../../state/store.ts';
+import { replace } from '../../state/hands.ts';
 import { keepSnapshot, readSnapshot, type SinceThen } from '../../state/backup.ts';
 import { wordCount, wordStoreFault } from '../../text/index.ts';
 
@@ -11,7 +12,6 @@ const formatKb = (bytes: Uint8Array) => `${Math.max(1, Math.round(bytes.length /
 
 /** The household as it was when it was first opened on each of the last days; any of them can be come back to. */
 export function DaysBefore() {
-  const replace = useApp((state) => state.replace);
   const [days, setDays] = useState<readonly Snapshot[] | string>([]);
   const [looked, setLooked] = useState<{ readonly of: Snapshot; readonly since: SinceThen | null } | null>(null);
   useEffect(() => {

@@ -7,7 +7,9 @@ import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act, edit } from '../../state/hands.ts';
+import { useBegan } from '../../state/began.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
 
@@ -107,18 +109,21 @@ function Effect({ household, now, next }: { household: Household; now: Estimates
 export function EstimatesForm() {
   const household = useHousehold();
   const { settings } = household;
-  const act = useApp((state) => state.act);
   const { answer: today, again } = useAnswer(household, 'today', null);
   const { answer: parts, again: partsAgain } = useAnswer(household, 'estimateParts', null);
+  const [began, restart] = useBegan();
   const [typed, setTyped] = useState<Partial<Record<keyof Estimates, string>>>({});
-  const set = (estimates: Estimates) => act((now) => createSaveSettings(now, { ...now.settings, estimates }));
   const read = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
   const change = Object.fromEntries(Object.entries(typed).map(([field, text]) => [field, read(text)]));
   const next: Estimates = { ...settings.estimates, ...change };
   const checked = parseRecord('settings', { ...settings, estimates: next });
   const wrong = new Set(checked.ok ? [] : checked.fault.map(({ path }) => path.replace('estimates.', '')));
   const save = async () => {
-    if (wrong.size === 0 && (await set(next))) setTyped({});
+    if (wrong.size > 0) return;
+    const lay = ({ settings: was }: Household) => ({ ...was, estimates: { ...was.estimates, ...change } });
+    if (!(await edit(began, (from) => createSaveSettings(from, lay(from))))) return;
+    setTyped({});
+    restart();
   };
   const preset = findPreset(settings.estimates);
   return (
@@ -142,7 +147,8 @@ export function EstimatesForm() {
         value={preset ?? ''}
         onChange={(event) => {
           setTyped({});
-          void set(getPreset(event.target.value as Preset));
+          const estimates = getPreset(event.target.value as Preset);
+          void act((now) => createSaveSettings(now, { ...now.settings, estimates }));
         }}
       >
         {preset === null && <option value="">your own figures</option>}

@@ -12,6 +12,8 @@ import { Page } from '../../components/Page.tsx';
 import { DaysBefore } from './DaysBefore.tsx';
 import { EstimatesForm } from './EstimatesForm.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act, bringBack, edit, replace } from '../../state/hands.ts';
+import { useBegan } from '../../state/began.ts';
 import { useChoices } from '../../state/choices.ts';
 import { computeUnsaved } from '../../state/unsaved.ts';
 import { saveEverything } from '../../state/backup.ts';
@@ -48,7 +50,7 @@ const SIZES = [
 
 function SettingsForm() {
   const { settings } = useHousehold();
-  const act = useApp((state) => state.act);
+  const [began, restart] = useBegan();
   const { units } = settings;
   /** Only what was typed and not yet saved; every other field shows what is recorded. */
   const [typed, setTyped] = useState<Record<string, string>>({});
@@ -94,13 +96,15 @@ function SettingsForm() {
       for (const fault of checked.fault) found[fault.path] = capitalise(wordRecordFault(fault));
     setFaults(found);
     if (Object.keys(found).length > 0) return;
-    const merge = (now: { settings: Settings }): Settings => {
-      const next = { ...now.settings, ...change };
+    const merge = (from: { settings: Settings }): Settings => {
+      const next = { ...from.settings, ...change };
       // Emptied, it is absent: a record has no field without a value.
       if (next.smallStatureMm === undefined) delete next.smallStatureMm;
       return next;
     };
-    if (await act((now) => createSaveSettings(now, merge(now)))) setTyped({});
+    if (!(await edit(began, (from) => createSaveSettings(from, merge(from))))) return;
+    setTyped({});
+    restart();
   };
   const set = (change: Partial<Settings>) => void act((now) => createSaveSettings(now, { ...now.settings, ...change }));
 
@@ -190,8 +194,6 @@ function Files() {
 }
 
 function Beginnings() {
-  const replace = useApp((state) => state.replace);
-  const bringBack = useApp((state) => state.bringBack);
   const [has, setHas] = useState<boolean | null>(null);
   const load = async (which: 'sample' | 'kitchen' | 'empty') => {
     const { createEmptyHousehold, openMadeSample } = await import('../../../sample/made.ts');

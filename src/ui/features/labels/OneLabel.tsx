@@ -6,7 +6,8 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getGroups } from '../../state/derived.ts';
 import { wordDrift, wordPlaceContent } from '../../text/labels.ts';
@@ -75,7 +76,6 @@ export function OneLabel({
 
 function OwnWords({ row }: { row: LabelRow }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const own = row.label?.words ?? '';
   const [text, setText] = useState(own);
   const lines = row.content ? wordPlaceContent(row.content, household) : [];

@@ -7,7 +7,8 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { saveFile } from '../../components/saveFile.ts';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
 import { wordPrinterFault, wordStock } from '../../text/labels.ts';
 import { FRESH_MARK, toLabelled, type LabelRow, type Section } from './labelFacts.ts';
@@ -27,7 +28,6 @@ interface PrintPanelProps {
 /** The paper with the ticked labels on it, and the ways to print them. */
 export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
   const { units } = useHousehold().settings;
-  const act = useApp((state) => state.act);
   const { stock, start, setStock, setStart } = useStock(section);
   const perSheet = stock.columns * stock.rows;
   const sheets = useMemo(() => layLabels(faces, stock, start), [faces, stock, start]);

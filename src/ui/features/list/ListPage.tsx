@@ -4,7 +4,8 @@ import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, SelectField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { ListPreview } from './ListPreview.tsx';
@@ -16,7 +17,6 @@ export function ListPage() {
   const household = useHousehold();
   const importer = useTableImport(household);
   const { state } = importer;
-  const edit = useApp((app) => app.edit);
   const navigate = useNavigate();
   const stashKind = useChoices((choices) => choices.stashKind);
   const pasted = (useLocation().state as { pasted?: string | Uint8Array } | null)?.pasted;

@@ -9,7 +9,8 @@ import { SelectField, TextField } from '../../components/fields.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
@@ -232,7 +233,6 @@ function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number;
 
 function StagingForm() {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const { settings } = household;
   const { units, staging = USUAL_STAGING } = settings;
   const [typed, setTyped] = useState<{ widthMm?: string; depthMm?: string }>({});

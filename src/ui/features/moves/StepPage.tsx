@@ -10,6 +10,7 @@ import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { TablePicture } from '../../drawing/TablePicture.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act, undo } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
@@ -29,7 +30,6 @@ export function StepPage() {
   const navigate = useNavigate();
   // The clock is looked at between steps.
   const [nowMs, setNowMs] = useState(() => world.nowMs());
-  const act = useApp((state) => state.act);
   const back = () => void navigate('/moves');
 
   if (!steps || !progress)
@@ -148,7 +148,6 @@ function Frame({ turn, onBack, children }: { turn?: string; onBack: () => void; 
 /** What was done before this, and how to take it back. */
 function LastDone() {
   const events = useApp((state) => state.events);
-  const undo = useApp((state) => state.undo);
   const units = useHousehold().settings.units;
   const last = getUndoable(events);
   if (last?.type !== 'carried') return null;
@@ -221,7 +220,6 @@ function SpotPicture({ spot, lots, mark }: { spot: Spot; lots: readonly LotId[];
 }
 
 function ThingLine({ household, step, lot, name }: { household: Household; step: Step; lot: Lot; name: string }) {
-  const act = useApp((state) => state.act);
   const item = household.items.get(lot.itemId)!;
   const where = computeWhereabouts(household, lot.id);
   const form = step.forms[step.lotIds.indexOf(lot.id)];

@@ -3,6 +3,7 @@ import { USUAL_STAGING, type Household, type LotId, type Plan, type Settings } f
 import { startMover, startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { FoundMoves } from '../../../workers/protocol.ts';
 import { useApp, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { createAdopt } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
 
@@ -70,7 +71,7 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
     if (get().status === 'searching') handle?.stop();
   },
   refit(name) {
-    const { household, act, tell } = useApp.getState();
+    const { household, tell } = useApp.getState();
     if (!household) return;
     set({ isRefitting: true });
     startPlanner(

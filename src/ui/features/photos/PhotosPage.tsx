@@ -5,7 +5,9 @@ import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../..
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { photoStore, useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { photoStore } from '../../state/store.ts';
+import { act } from '../../state/hands.ts';
 import type { Thing } from '../../state/appState.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -66,7 +68,6 @@ function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameter
 export function PhotosPage() {
   const household = useHousehold();
   const { units } = household.settings;
-  const act = useApp((state) => state.act);
   const tell = useApp((state) => state.tell);
   const navigate = useNavigate();
   const kind = useChoices((choices) => choices.stashKind);

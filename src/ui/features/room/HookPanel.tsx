@@ -4,7 +4,8 @@ import { getHoleMm, getPegFamily, HOOK_KINDS } from '../../../core/storage/pegs.
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row, SelectField } from '../../components/fields.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { wordCount } from '../../text/index.ts';
@@ -32,7 +33,6 @@ export function HookPanel({ place }: { place: Place }) {
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
-  const edit = useApp((state) => state.edit);
   const hookKind = useRebuild((state) => state.hookKind);
   const slot = place.slot!;
   const peg = slot.peg!;

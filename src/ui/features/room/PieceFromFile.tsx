@@ -2,7 +2,8 @@ import { useRef, useState } from 'react';
 import type { Place } from '../../../core/records/index.ts';
 import { findFreeX, listWalls } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordRecordFault } from '../../text/index.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
@@ -12,7 +13,6 @@ const MOST_BYTES = 2_000_000;
 /** Brings in a piece of furniture that somebody shared: to the first wall with room for it, else to the longest. */
 export function PieceFromFile({ room }: { room: Place }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const input = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const read = async (file: File) => {

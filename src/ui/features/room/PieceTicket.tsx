@@ -15,6 +15,7 @@ import { Form } from '../../components/Form.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordHeight, wordSpread } from '../../text/room.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
@@ -33,7 +34,6 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
   const { units } = household.settings;
   const tree = getTree(household);
   const show = useApp((state) => state.show);
-  const act = useApp((state) => state.act);
   const { unit } = piece;
   const task = findTask(room.room!, piece.id);
   const spread = useMemo(

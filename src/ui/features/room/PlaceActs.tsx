@@ -4,6 +4,7 @@ import { getAncestor } from '../../../core/storage/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { wordSlotFits } from '../../text/rebuild.ts';
@@ -18,7 +19,6 @@ export function PlaceActs({ place }: { place: Place }) {
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const tell = useApp((state) => state.tell);
   const isCarried = useRebuild((state) => state.carriedId === place.id);

@@ -17,6 +17,7 @@ import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordUnitKind } from '../../text/index.ts';
 import { wordFinding, wordLoadFinding, wordTriangle } from '../../text/room.ts';
@@ -110,7 +111,6 @@ interface PlanAsideProps {
 function PlanAside(props: PlanAsideProps) {
   const { room, rooms, spec, pieces, lines, shownAt, onShow, onMeasure, onArrange, children } = props;
   const { units } = useHousehold().settings;
-  const act = useApp((state) => state.act);
   const navigate = useNavigate();
   const addRoom = async () => {
     const id = world.createId() as PlaceId;

@@ -6,6 +6,7 @@ import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act, edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { capitalise, wordRecordFault } from '../../text/index.ts';
@@ -23,8 +24,6 @@ export function PoolTicket() {
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
-  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const [isAdding, setAdding] = useState(false);
   const save = (bin: Place) => edit(household, (from) => createSavePlaces(from, bin.name, [bin], [], world.nowMs()));

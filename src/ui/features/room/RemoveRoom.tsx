@@ -1,7 +1,8 @@
 import { useNavigate } from 'react-router';
 import type { Place } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { createRemoveRoom, findRoomLoss } from '../../../core/acts/index.ts';
@@ -9,7 +10,6 @@ import { createRemoveRoom, findRoomLoss } from '../../../core/acts/index.ts';
 /** Takes a room out of the household, saying what hangs on it. */
 export function RemoveRoom({ room }: { room: Place }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const navigate = useNavigate();
   const { pieces, ousted, items, station } = findRoomLoss(household, room.id);
   const isLastStation = items > 0 && station === null;

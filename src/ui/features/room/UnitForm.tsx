@@ -8,6 +8,7 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
+import { act, edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
 import { SaveFoot } from './SaveFoot.tsx';
@@ -23,7 +24,6 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const [household, restart] = useBegan();
   const { units } = household.settings;
   const tree = getTree(household);
-  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const findX = (id: string) => (piece: Pick<UnitSpec, 'yMm' | 'widthMm' | 'heightMm'>) => {
     const at = findWall(tree, id);
@@ -198,7 +198,6 @@ interface UnitPlacesProps {
 
 /** The places of a piece that is there; how it becomes a part for others, and how it goes. */
 function UnitPlaces({ unit: old, present, household }: UnitPlacesProps) {
-  const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const tree = getTree(household);
   const everything = [...present.flatMap((slot) => tree.getChildren(slot.id)), ...present, old];

@@ -10,7 +10,8 @@ import {
 } from '../../../core/room/index.ts';
 import type { Arrangement, Place, Position } from '../../../core/records/index.ts';
 import { startArranger, type PlannerHandle } from '../../../workers/client.ts';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 
@@ -41,7 +42,6 @@ export const MOST_KEPT = 12;
 /** Looks for better arrangements of a room, keeps those one likes and puts the furniture as one of them has it. */
 export function useArrange(room: Place, pieces: readonly Piece[]) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const spec = room.room!;
   const { statureMm } = household.settings;
   const [search, setSearch] = useState<Search | null>(null);

@@ -8,7 +8,8 @@ import {
   type Triangle,
 } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 
@@ -28,7 +29,6 @@ interface Plan {
 /** The pieces of a room while they are moved: judged as they are held, kept as one act when they are let go. */
 export function usePlan(room: Place, spec: RoomSpec): Plan {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const [held, setHeld] = useState<ReadonlyMap<PlaceId, UnitSpec>>(new Map());
   const heldNow = useRef(held);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
@@ -62,7 +62,7 @@ export function usePlan(room: Place, spec: RoomSpec): Plan {
         setHeld(heldNow.current);
       }
     });
-  }, [act]);
+  }, []);
   // What is held when the plan is left is kept; so is what a closing tab leaves.
   useEffect(() => {
     window.addEventListener('pagehide', save);

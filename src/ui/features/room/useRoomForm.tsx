@@ -6,7 +6,8 @@ import { computeFootprint, standUnit, type PlaceTree } from '../../../core/stora
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
-import { useApp, world } from '../../state/app.ts';
+import { world } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
@@ -52,7 +53,6 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const [household, restart] = useBegan();
   const { units } = household.settings;
   const tree = getTree(household);
-  const edit = useApp((state) => state.edit);
   const base = room.room!;
   const [isTried, setTried] = useState(false);
   const {

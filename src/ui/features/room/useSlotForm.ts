@@ -13,6 +13,7 @@ import {
 import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMass, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { useApp, world } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { readBinFields, toBinFields, type BinFields } from './binFields.ts';
@@ -115,7 +116,6 @@ export function useSlotForm(slotId: PlaceId) {
   const { units } = household.settings;
   const tree = getTree(household);
   const slotPlace = tree.places.get(slotId);
-  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);

@@ -12,6 +12,7 @@ import { Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useHand } from '../../state/hand.ts';
 import { putBack } from '../../state/putBack.ts';
@@ -178,7 +179,6 @@ function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }:
 
 function InHand({ ids }: { ids: readonly LotId[] }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const drop = (id: LotId) => useHand.setState(({ ids: all }) => ({ ids: all.filter((one) => one !== id) }));
   const held = ids.flatMap((id) => {
     const lot = household.lots.get(id);

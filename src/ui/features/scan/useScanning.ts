@@ -3,6 +3,7 @@ import { createPutInto, judgePut } from '../../../core/acts/index.ts';
 import { readScan, type Scanned } from '../../../core/labels/index.ts';
 import type { LotId, PlaceId } from '../../../core/records/index.ts';
 import { useApp, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useHand } from '../../state/hand.ts';
 import { tellStrained } from '../../state/strained.ts';
@@ -22,7 +23,6 @@ let turn: Promise<void> = Promise.resolve();
 
 /** What follows from a code: things come into the hand, places take what is in it. */
 export function useScanning(setAnswer: Dispatch<SetStateAction<Answer | null>>) {
-  const act = useApp((state) => state.act);
   const put = async (placeId: PlaceId, lotIds: readonly LotId[], isPressed: boolean) => {
     const now = useApp.getState().household!;
     const verdict = judgePut(now, getTree(now), lotIds, placeId);

@@ -3,7 +3,8 @@ import type { Group } from '../../../core/grouping/index.ts';
 import type { LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField } from '../../components/fields.tsx';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getGroups } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 import { createPick } from '../../../core/acts/index.ts';
@@ -17,7 +18,6 @@ interface HandSortProps {
 /** Puts what is ticked into another group, whatever the rule says, or leaves it to the rule again. */
 export function HandSort({ group, picked, onDone }: HandSortProps) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const [groupId, setGroupId] = useState('');
   // Those of the same kind first: a scrap or a tool may go with any of them.
   const others = getGroups(household)

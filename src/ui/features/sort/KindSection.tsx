@@ -11,7 +11,8 @@ import {
 } from '../../../core/records/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getNeeds } from '../../state/needs.ts';
 import { wordCount, wordGroup, wordKindPlural } from '../../text/index.ts';
 import { explainNeeds } from '../../text/needs.ts';
@@ -35,7 +36,6 @@ interface KindSectionProps {
 /** One kind of thing: how it is sorted, where its classes meet, and its groups. */
 export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const { levels, order, tags } = household.settings.sorting[kind];
   const lots = groups.reduce((sum, group) => sum + group.lots.length, 0);
   const measures = [...new Set(levels.flatMap((level) => getMeasure(level, kind) ?? []))];
@@ -125,7 +125,6 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
 
 function MeasureStrip({ measure, kind, groups }: { measure: Measure; kind: Kind; groups: readonly Group[] }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const { bounds, units } = household.settings;
   const marks = useMemo(() => listMarks(household, groups, measure), [household, groups, measure]);
   if (marks.length === 0) return null;

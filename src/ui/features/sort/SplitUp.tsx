@@ -4,7 +4,8 @@ import { proposeSplit } from '../../../core/grouping/split.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 import { wordSplitBy } from '../../text/schools.ts';
@@ -15,7 +16,6 @@ import { createSplit } from '../../../core/acts/index.ts';
 /** Where a group that no place holds is best cut; or, where it is cut, its boundaries to move. */
 export function SplitUp({ group }: { group: Group }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const tree = getTree(household);
   const groups = getGroups(household);
   const wholeId = getWholeId(group.id);

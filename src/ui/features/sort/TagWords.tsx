@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Kind } from '../../../core/records/index.ts';
-import { useApp, useHousehold } from '../../state/app.ts';
+import { useHousehold } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { wordKindPlural } from '../../text/index.ts';
 import { createSort } from '../../../core/acts/index.ts';
 
@@ -10,7 +11,6 @@ const MOST_SIGNS = 40;
 /** The tags that a kind is sorted by, in their order: a thing belongs to the first that it has. */
 export function TagWords({ kind, tags }: { kind: Kind; tags: readonly string[] }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   const [text, setText] = useState<string | null>(null);
   const used = [
     ...new Set([...household.items.values()].flatMap((item) => (item.kind === kind ? (item.tags ?? []) : []))),

@@ -4,7 +4,8 @@ import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCare, wordCount } from '../../text/index.ts';
 import { barClass } from './NarrowBar.tsx';
@@ -14,7 +15,6 @@ import { createChangeLots, createChangeMany } from '../../../core/acts/index.ts'
 /** Changes the same about everything that is ticked, as one act with one undo. */
 export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {
   const household = useHousehold();
-  const act = useApp((state) => state.act);
   // On a phone the table matters more than what could be done to it.
   const [isOpen, setOpen] = useState(false);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);

@@ -16,6 +16,7 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import type { Thing } from '../../state/appState.ts';
 import { capitalise, wordCare, wordCount, wordForm, wordKind, wordPackage } from '../../text/index.ts';
 import { wordMeasures } from '../../text/measures.ts';
@@ -231,7 +232,6 @@ function AlsoUsedAt({ stations, ids, onIds }: AlsoUsedAtProps) {
 }
 
 function RemoveItem({ item, lots }: { item: Item; lots: number }) {
-  const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   return (
     <p className="stitched-t pt-3 text-sm text-stone">

@@ -9,6 +9,7 @@ import { TwinHint } from './TwinHint.tsx';
 import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import type { Thing } from '../../state/appState.ts';
 import { getUsualStations } from '../../state/derived.ts';
@@ -44,7 +45,6 @@ const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
 export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
   const household = useHousehold();
   const { units } = household.settings;
-  const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState(typed);

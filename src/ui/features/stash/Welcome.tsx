@@ -1,12 +1,12 @@
 import { Button } from '../../components/Button.tsx';
 import { useApp } from '../../state/app.ts';
+import { replace } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 
 /** Said once to a new visitor: this is a sample to try things in, and how to begin with one's own. */
 export function Welcome() {
   const isGreeted = useChoices((state) => state.isGreeted);
   const isSample = useApp((state) => state.events[0]?.type === 'catalogued' && (state.household?.items.size ?? 0) > 0);
-  const replace = useApp((state) => state.replace);
   const close = () => useChoices.setState({ isGreeted: true });
   if (isGreeted || !isSample) return null;
   const startEmpty = async () => {

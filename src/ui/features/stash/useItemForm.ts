@@ -11,6 +11,7 @@ import {
 } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { useApp, world } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import type { Thing } from '../../state/appState.ts';
 import { useBegan } from '../../state/began.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
@@ -43,7 +44,6 @@ export function useItemForm({ base, kind, like, draft }: ItemFormProps) {
   const [household] = useBegan();
   const { settings } = household;
   const { units } = settings;
-  const edit = useApp((state) => state.edit);
   const show = useApp((state) => state.show);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const baseLot = base ? household.lots.get(base) : undefined;

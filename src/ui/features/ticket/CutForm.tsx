@@ -5,6 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { wordActFault, wordAmountFault } from '../../text/index.ts';
 import { wordRest } from '../../text/rest.ts';
 import { createCut } from '../../../core/acts/index.ts';
@@ -24,7 +25,6 @@ function listProjects(household: Household, events: readonly DaybookEvent[]): st
 export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const { units } = useHousehold().settings;
   const show = useApp((state) => state.show);
-  const act = useApp((state) => state.act);
   const tell = useApp((state) => state.tell);
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');

@@ -5,7 +5,8 @@ import { parseArea, parseCount } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
-import { useApp, world } from '../../state/app.ts';
+import { world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { wordAmount, wordAmountFault } from '../../text/index.ts';
 import { WAYS_OUT, type WayOut, createGone, createLend, createNotFound, createUse } from '../../../core/acts/index.ts';
 
@@ -28,7 +29,6 @@ export function LeaveForm({
   lot: Lot;
   onDone: () => void;
 }) {
-  const act = useApp((state) => state.act);
   const { units } = household.settings;
   const [amount, setAmount] = useState('');
   const [who, setWho] = useState('');

@@ -19,6 +19,7 @@ import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { takeOut } from '../../state/takeOut.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
@@ -38,7 +39,6 @@ type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
 export function LotMore({ household, item, lot }: LotProps) {
-  const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const [asked, setAsked] = useState<Asked>(null);
   const done = () => setAsked(null);
@@ -102,7 +102,7 @@ export function LotMore({ household, item, lot }: LotProps) {
             <Button
               look="quiet"
               onClick={() =>
-                void addScrap(item, lot, act).then((made) => {
+                void addScrap(item, lot).then((made) => {
                   if (made) show({ type: 'editItem', ...made });
                 })
               }
@@ -182,7 +182,6 @@ function FormFrame({
 
 function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
   const { units } = household.settings;
-  const act = useApp((state) => state.act);
   const unit = getAmountUnit(item, lot);
   const free = Math.max(0, getAmount(item, lot) - getReserved(lot));
   const [forWhat, setForWhat] = useState('');
@@ -239,7 +238,6 @@ function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () =
 /** A further physical piece of the same thing: a bolt elsewhere, a remnant, a bobbin of the same thread. */
 function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
   const { units } = household.settings;
-  const act = useApp((state) => state.act);
   const show = useApp((state) => state.show);
   const unit = getAmountUnit(item, lot);
   const [text, setText] = useState('');
@@ -310,7 +308,6 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
 
 /** Wraps a remnant with a lot of its own cloth, or of the cloth it was cut from. */
 function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
-  const act = useApp((state) => state.act);
   const byItem = getLotsByItem(household);
   const kin = [item.id, item.scrap?.parentItemId].flatMap((id) => (id ? (byItem.get(id) ?? []) : []));
   const offered = kin
@@ -346,7 +343,6 @@ function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => v
 }
 
 function AlikeForm({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
-  const act = useApp((state) => state.act);
   const [text, setText] = useState('10');
   const parsed = parseCount(text);
   const fault = parsed.ok

@@ -3,7 +3,7 @@ import { createTwinFinder } from '../../../core/catalog/index.ts';
 import type { Household, Item, ItemId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { wordAmount, wordLikeness, wordThing } from '../../text/index.ts';
 import { createMerge } from '../../../core/acts/index.ts';
@@ -11,7 +11,6 @@ import { createMerge } from '../../../core/acts/index.ts';
 /** Things much like this one, side by side with it; one of them can be made of the two. */
 export function MergeForm({ household, item, onDone }: { household: Household; item: Item; onDone: () => void }) {
   const { units } = household.settings;
-  const act = useApp((state) => state.act);
   const [chosen, setChosen] = useState<ItemId | null>(null);
   const twins = useMemo(() => createTwinFinder(household).find(item, 4), [household, item]);
   const other = household.items.get(chosen ?? twins[0]?.itemId ?? ('' as ItemId));

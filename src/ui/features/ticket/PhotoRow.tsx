@@ -2,7 +2,8 @@ import { useRef, useState } from 'react';
 import type { Item, Photo, PhotoId } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
-import { photoStore, useApp } from '../../state/app.ts';
+import { photoStore } from '../../state/store.ts';
+import { act } from '../../state/hands.ts';
 import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
 import { wordStoreFault } from '../../text/index.ts';
 import { wordLineFault } from '../../text/lineFaults.ts';
@@ -13,7 +14,6 @@ const MOST_PHOTOS = 12;
 
 /** The photos of a thing: the first is its swatch everywhere. */
 export function PhotoRow({ item }: { item: Item }) {
-  const act = useApp((state) => state.act);
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isReading, setReading] = useState(false);

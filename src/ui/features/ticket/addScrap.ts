@@ -1,13 +1,10 @@
 import { createLooseLot, type Item, type ItemId, type Lot, type LotId } from '../../../core/records/index.ts';
-import { world, type useApp } from '../../state/app.ts';
+import { world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
 
 /** Makes a scrap of a cloth, wrapped with it, a handful to begin with; its form is opened next. */
-export async function addScrap(
-  item: Item,
-  lot: Lot,
-  act: ReturnType<typeof useApp.getState>['act'],
-): Promise<{ id: ItemId; lotId: LotId } | null> {
+export async function addScrap(item: Item, lot: Lot): Promise<{ id: ItemId; lotId: LotId } | null> {
   const scrapId = world.createId() as ItemId;
   const lotId = world.createId() as LotId;
   const scrap: Item = {

@@ -16,7 +16,8 @@ import {
 } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
 import { parseArea, parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
+import { act, edit } from '../../state/hands.ts';
 import { wordAmountFault } from '../../text/index.ts';
 
 /** Weighed, and not laid along a tape. */
@@ -54,8 +55,6 @@ export function useMeasuring(item: Item, lot: Lot, onDone: () => void) {
   const household = useHousehold();
   const { settings } = household;
   const { units } = settings;
-  const act = useApp((state) => state.act);
-  const edit = useApp((state) => state.edit);
   const ways = getMeasureWays(item, lot);
   const [way, setWay] = useState<MeasureWay>(ways[0] ?? 'weight');
   const [text, setText] = useState('');

@@ -2,7 +2,8 @@ import { useContext, useEffect, useState, type KeyboardEvent } from 'react';
 import type { Figure, WallDrawing } from '../../../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../../../core/records/index.ts';
 import { ScaleContext } from '../../../drawing/scale.ts';
-import { useApp, useHousehold, world } from '../../../state/app.ts';
+import { useHousehold, world } from '../../../state/app.ts';
+import { act } from '../../../state/hands.ts';
 import { getGroups, getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
@@ -20,7 +21,6 @@ export function LotTargets({ lotId, drawing }: { lotId: LotId; drawing: WallDraw
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
   const { answer: verdicts } = useAnswer(household, 'verdicts', lotId);
   const lot = household.lots.get(lotId);
   if (!lot || !verdicts) return null;
@@ -44,7 +44,6 @@ export function LotTargets({ lotId, drawing }: { lotId: LotId; drawing: WallDraw
 export function GroupTargets({ groupId, drawing }: { groupId: string; drawing: WallDrawing }) {
   const household = useHousehold();
   const tree = getTree(household);
-  const act = useApp((state) => state.act);
   const { answer: verdicts } = useAnswer(household, 'groupVerdicts', groupId);
   const group = getGroups(household).find((one) => one.id === groupId);
   if (!group || !verdicts) return null;

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Place, PlaceId } from '../../../../core/records/index.ts';
 import { useApp, world } from '../../../state/app.ts';
+import { act } from '../../../state/hands.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { createSavePlaces } from '../../../../core/acts/index.ts';
 
@@ -22,7 +23,6 @@ export interface Held {
 
 /** Acts on places from the wall: one thing is held at a time, and kept when it is let go or the keys rest. */
 export function useHeld() {
-  const act = useApp((state) => state.act);
   const tell = useApp((state) => state.tell);
   const [held, setHeld] = useState<Held | null>(null);
   const now = useRef<Held | null>(null);
@@ -37,7 +37,7 @@ export function useHeld() {
   const change = useCallback(
     (subject: string, saved: readonly Place[], removed: readonly Place[] = [], heirs?: ReadonlyMap<PlaceId, PlaceId>) =>
       act((is) => createSavePlaces(is, subject, saved, removed, world.nowMs(), heirs)),
-    [act],
+    [],
   );
   const keep = useCallback(() => {
     const { current } = now;

@@ -1,11 +1,11 @@
 import { lazy, Suspense } from 'react';
-import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../core/measure/index.ts';
-import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../core/records/index.ts';
-import { formatSize, toDay } from '../../../core/units/index.ts';
-import { Row } from '../../components/fields.tsx';
-import { useApp, world } from '../../state/app.ts';
-import { getLotsByItem } from '../../state/derived.ts';
-import { formatAmount, wordAmount, wordHolder } from '../../text/index.ts';
+import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../../core/measure/index.ts';
+import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
+import { formatSize, toDay } from '../../../../core/units/index.ts';
+import { Row } from '../../../components/fields.tsx';
+import { useOpen, world } from '../../../state/app.ts';
+import { getLotsByItem } from '../../../state/derived.ts';
+import { formatAmount, wordAmount, wordHolder } from '../../../text/index.ts';
 
 const UsedRow = lazy(async () => ({ default: (await import('./UsedRow.tsx')).UsedRow }));
 
@@ -106,14 +106,14 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
 }
 
 function LotRow({ name, id, words }: { name: string; id: LotId; words: string }) {
-  const show = useApp((state) => state.show);
+  const open = useOpen();
   return (
     <Row name={name}>
       <button
         type="button"
         data-name
         className="text-right text-woad underline underline-offset-4"
-        onClick={() => show({ type: 'lot', id })}
+        onClick={() => open({ type: 'lot', id })}
       >
         {words}
       </button>

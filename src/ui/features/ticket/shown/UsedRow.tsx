@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
-import { computeLearntUses } from '../../../core/learning/index.ts';
-import { getUses, type Household, type Item } from '../../../core/records/index.ts';
-import { Row } from '../../components/fields.tsx';
-import { useApp, world } from '../../state/app.ts';
+import { computeLearntUses } from '../../../../core/learning/index.ts';
+import { getUses, type Household, type Item } from '../../../../core/records/index.ts';
+import { Row } from '../../../components/fields.tsx';
+import { useApp, world } from '../../../state/app.ts';
 
 const round = (value: number) => Number(value.toPrecision(2)).toString();
 const wordTimes = (perMonth: number) => (perMonth === 1 ? 'once a month' : `${round(perMonth)} times a month`);

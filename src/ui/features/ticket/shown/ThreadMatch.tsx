@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import { findNearest, getMatch, toLabColour, type Candidate } from '../../../core/colour/difference.ts';
-import { rankThreadUse } from '../../../core/catalog/index.ts';
-import { findHolder } from '../../../core/measure/index.ts';
-import type { Household, Item } from '../../../core/records/index.ts';
-import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp } from '../../state/app.ts';
-import { getLotsByItem } from '../../state/derived.ts';
-import { wordMatch, wordShift } from '../../text/index.ts';
+import { findNearest, getMatch, toLabColour, type Candidate } from '../../../../core/colour/difference.ts';
+import { rankThreadUse } from '../../../../core/catalog/index.ts';
+import { findHolder } from '../../../../core/measure/index.ts';
+import type { Household, Item } from '../../../../core/records/index.ts';
+import { Swatch } from '../../../drawing/Swatch.tsx';
+import { useOpen } from '../../../state/app.ts';
+import { getLotsByItem } from '../../../state/derived.ts';
+import { wordMatch, wordShift } from '../../../text/index.ts';
 
 /** So many threads are offered for a cloth. */
 const OFFERED = 3;
@@ -26,7 +26,7 @@ function listThreads(household: Household): Candidate<Item>[] {
 
 /** The nearest threads for a cloth among what is owned, with the difference in words. */
 export function ThreadMatch({ household, item }: { household: Household; item: Item }) {
-  const show = useApp((state) => state.show);
+  const open = useOpen();
   const nearest = useMemo(() => {
     const lab = item.colours[0] ? toLabColour(item.colours[0]) : null;
     // A bobbin is matched with spools: other bobbins are as short as itself.
@@ -51,7 +51,7 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
               <button
                 type="button"
                 className="flex min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-linen md:min-h-9"
-                onClick={() => lotId && show({ type: 'lot', id: lotId })}
+                onClick={() => lotId && open({ type: 'lot', id: lotId })}
               >
                 <Swatch item={thread} className="size-5 shrink-0" />
                 <span className="min-w-0">

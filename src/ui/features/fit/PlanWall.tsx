@@ -1,0 +1,72 @@
+import { useMemo, type ReactNode } from 'react';
+import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import type { Household } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { explained } from '../../components/explained.ts';
+import { WallView } from '../../drawing/WallView.tsx';
+import { useApp, useOpen } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+
+interface PlanWallProps {
+  readonly household: Household;
+  readonly state: 'today' | 'best' | 'plan';
+  readonly children: ReactNode;
+}
+
+const AS = { today: 'As it is today', best: 'The best so far, not packed yet', plan: 'As planned' } as const;
+
+/** A wall of a household that is looked at: as it is today, as the best so far has it, or as planned. */
+export function PlanWall({ household, state, children }: PlanWallProps) {
+  const open = useOpen();
+  const chosenOne = useApp((state) => state.looked ?? state.ticket);
+  const lastWall = useChoices((state) => state.wallId);
+  const tree = getTree(household);
+  const chosen = findWallOrMain(household, lastWall);
+  const drawing = useMemo(
+    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, 'is') : null),
+    [household, tree, chosen],
+  );
+  if (!chosen || !drawing) return null;
+  const over = [...drawing.places.values()].filter((one) => one.isOverFull).length;
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-5 pt-2">
+        <label className="flex items-center gap-2 text-stone">
+          Wall
+          <select
+            className="h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8"
+            value={chosen.id}
+            onChange={(event) => useChoices.setState({ wallId: event.target.value })}
+          >
+            {getWalls(household).map(({ id, room, wall }) => (
+              <option key={id} value={id}>
+                {`${room.name}: ${wall.name}`}
+              </option>
+            ))}
+          </select>
+        </label>
+        {children}
+        <span
+          className="text-stone"
+          {...explained(
+            'Places of this wall whose lots do not lie in them without overlapping, or take more than they measure.',
+          )}
+        >
+          {AS[state]}: {wordCount(over, 'place')} over full on this wall.
+        </span>
+      </div>
+      <WallView
+        drawing={drawing}
+        label={`${chosen.wall.name}, ${state === 'today' ? 'as it is today' : 'as planned'}`}
+        units={household.settings.units}
+        chosenPlace={chosenOne?.type === 'place' ? chosenOne.id : null}
+        chosenLot={chosenOne?.type === 'lot' ? chosenOne.id : null}
+        namePlace={(id) => formatPlaceName(tree, id)}
+        onPlace={(id) => open({ type: 'place', id })}
+        onLot={(id) => open({ type: 'lot', id })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import { formatPlaceName } from '../../../../core/storage/index.ts';
+import type { LotId, PlaceId } from '../../../../core/records/index.ts';
+import { Row } from '../../../components/fields.tsx';
+import { wordWhereShort } from '../../../components/where.ts';
+import { useApp, useHousehold } from '../../../state/app.ts';
+import type { Looked } from '../../../state/appState.ts';
+import { getTree } from '../../../state/derived.ts';
+import { computeWhereabouts } from '../../../state/whereabouts.ts';
+import { LotShown } from './LotShown.tsx';
+import { PlaceShown } from './PlaceShown.tsx';
+
+/** The ticket of something in a household that is only looked at: it says all, and offers nothing to do. */
+export function LookedTicket({ looked }: { looked: Looked }) {
+  return looked.type === 'lot' ? <LotLooked key={looked.id} id={looked.id} /> : <PlaceLooked id={looked.id} />;
+}
+
+function LotLooked({ id }: { id: LotId }) {
+  const household = useHousehold();
+  const today = useApp((state) => state.household?.lots.get(id)?.placeId ?? null);
+  const lot = household.lots.get(id);
+  const item = lot && household.items.get(lot.itemId);
+  if (!lot || !item || lot.state === 'gone') return <p className="text-stone">It is not in this plan.</p>;
+  return (
+    <LotShown
+      household={household}
+      lot={lot}
+      item={item}
+      whereName="In the plan"
+      where={wordWhereShort(computeWhereabouts(household, id))}
+      label={<Row name="Today">{today === null ? 'out' : formatPlaceName(getTree(household), today)}</Row>}
+    />
+  );
+}
+
+function PlaceLooked({ id }: { id: PlaceId }) {
+  const household = useHousehold();
+  const place = getTree(household).places.get(id);
+  if (!place) return <p className="text-stone">That place is not in this plan.</p>;
+  return <PlaceShown household={household} place={place} />;
+}

@@ -1,0 +1,123 @@
+import type { ReactNode } from 'react';
+import type { Household, Place, PlaceId } from '../../../../core/records/index.ts';
+import { computeSpace, computeTraits, formatPlaceName, getAncestor } from '../../../../core/storage/index.ts';
+import { formatMass, formatSize, formatSizes } from '../../../../core/units/index.ts';
+import { computePlaceState } from '../../../../core/whereabouts/index.ts';
+import { Row } from '../../../components/fields.tsx';
+import { LotLine } from '../../../components/LotLine.tsx';
+import { WhyPanel } from '../../../components/WhyPanel.tsx';
+import { PrintDefs } from '../../../drawing/Prints.tsx';
+import { getGroups, getTree } from '../../../state/derived.ts';
+import { useAnswer } from '../../../state/useAnswer.ts';
+import { getLotsByPlace } from '../../../state/whereabouts.ts';
+import { wordAmount, wordCount, wordLight, wordReach } from '../../../text/index.ts';
+import { wordHowMuch } from '../../../text/measures.ts';
+import { explainPlaceReason } from '../../../text/whys.ts';
+
+function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
+  const { answer: reasons, again } = useAnswer(household, 'whyPlace', id);
+  const tree = getTree(household);
+  const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
+  return <WhyPanel title="Why these things here" said={said ?? null} again={again} />;
+}
+
+interface PlaceShownProps {
+  readonly household: Household;
+  readonly place: Place;
+  readonly label?: ReactNode;
+  /** What is done with it. */
+  readonly children?: ReactNode;
+  /** The way to count what is in it. */
+  readonly count?: ReactNode;
+}
+
+/** The measures of a compartment or bin, how full it is, and everything in it in order. What is done with it is handed in. */
+export function PlaceShown({ household, place, label, children, count }: PlaceShownProps) {
+  const { id } = place;
+  const tree = getTree(household);
+  const { settings } = household;
+  const { units } = settings;
+  const lots = getLotsByPlace(household).get(place.id) ?? [];
+  const space = computeSpace(tree, place);
+  const traits = computeTraits(tree, place, settings);
+  const state = computePlaceState(household, tree, place, lots, 'is');
+  const unit = getAncestor(tree, id, 'unit')!;
+  const safe = [
+    traits.isDustProof && 'dust',
+    traits.isPetProof && 'pets',
+    traits.isChildSafe && 'small children',
+  ].filter(Boolean);
+
+  return (
+    <>
+      <PrintDefs />
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{place.name}</h2>
+      <p className="text-stone">{formatPlaceName(tree, id).split(' › ').slice(0, -1).join(' › ') || unit.name}</p>
+      <dl className="mt-2">
+        <Row name="Inside" how="The measures of this compartment or bin, less its boards, and what stands in the way.">
+          {formatSizes([space.widthMm, space.depthMm, space.heightMm], units)}
+        </Row>
+        <Row name="Holds" how="The lots that lie in it now, counted.">
+          {wordCount(state.lots, 'lot')}
+        </Row>
+        {state.isOverFull ? (
+          <Row name="Over full">
+            <span className="text-madder">what is in it does not lie in it</span>
+          </Row>
+        ) : (
+          <Row
+            name="Full"
+            how={`What its lots take, with the air that stays between, of what it holds: of the height of its piles, of its width, of its room or of its hooks. Plans fill it to ${Math.round(settings.fillTarget * 100)} % where they can.`}
+          >
+            {Math.round(state.fill * 100)} %
+          </Row>
+        )}
+        {state.widthLeftMm !== null && (
+          <Row
+            name="Beside them"
+            how="Its width less all that stands or lies in it side by side. Piles may take more on top."
+          >
+            {formatSize(state.widthLeftMm, units)} wide
+          </Row>
+        )}
+        <Row
+          name={state.isTooHeavy ? 'Too heavy' : 'Carries'}
+          how="What its lots weigh, added up, of what it is said to carry."
+        >
+          <span className={state.isTooHeavy ? 'text-madder' : ''}>
+            {formatMass(state.massG, units)} of {formatMass(state.loadG, units)}
+          </span>
+        </Row>
+        <Row
+          name="Height"
+          how="Where the hand goes, above the floor; the band follows from your stature in House."
+        >{`${formatSize(traits.handMm, units)}, ${wordReach(traits.reach)}`}</Row>
+        {unit.unit?.access === 'around' && place.container && <Row name="Reached">from either side</Row>}
+        {place.container?.dividers && (
+          <Row name="Cells">
+            {place.container.dividers.columns * place.container.dividers.rows}: {place.container.dividers.columns}{' '}
+            across, {place.container.dividers.rows} deep
+          </Row>
+        )}
+        <Row name="Light">{wordLight(traits.light)}</Row>
+        {label}
+        {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
+      </dl>
+      {children}
+      <PlaceWhy household={household} id={id} />
+      <h3 className="mt-4 font-bold">In it, in order</h3>
+      {lots.length > 0 && count}
+      {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
+      <ol className="mt-1">
+        {lots.map((lot) => {
+          const item = household.items.get(lot.itemId)!;
+          return (
+            <LotLine key={lot.id} id={lot.id} item={item} how={wordHowMuch(item, lot, settings)}>
+              {wordAmount(item, lot, units)}
+            </LotLine>
+          );
+        })}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+import type { Apart, Mend } from '../../core/mending/index.ts';
+import type { Chronicle, DaybookEvent, Household } from '../../core/records/index.ts';
+import type { KeptApart } from '../../storage/index.ts';
+import { wordStoreFault } from '../text/index.ts';
+import { Acting } from './acting.ts';
+import { useApp } from './app.ts';
+import type { Make } from './appState.ts';
+import { Exchanging } from './exchanging.ts';
+import { inTurn } from './inTurn.ts';
+import { Kept } from './kept.ts';
+import { store } from './store.ts';
+
+/**
+ * All that changes the household or what is kept of it. What shows a household that is only looked at does not reach this
+ * file, nor the makers of acts: tools/imports.mjs proves it.
+ */
+const { getState: get, setState: set } = useApp;
+const kept = new Kept(store, get, set);
+const acting = new Acting(kept, get, set);
+const exchanging = new Exchanging(store, kept, acting, get, set);
+
+/** Does something to the household as it is; false where it was refused, which is told. */
+export const act = (make: Make, done?: string): Promise<boolean> => acting.act(make, done);
+
+/**
+ * What a form changed, against the household that it began from: what changed elsewhere meanwhile is kept, and where
+ * both changed the same the sewist is asked.
+ */
+export const edit = (from: Household, make: Make, done?: string): Promise<boolean> => acting.edit(from, make, done);
+
+/** Takes a line of the daybook back, the last one where none is named. */
+export const undo = (event?: DaybookEvent): Promise<boolean> => acting.undo(event);
+
+/** How another household takes the place of this one. */
+export interface ReplaceHow {
+  /** The lines that it was made from; refused where more was written meanwhile. */
+  readonly from?: readonly DaybookEvent[];
+  /** What of it did not read, to be kept beside it. */
+  readonly apart?: readonly Apart[];
+}
+
+export const replace = (chronicle: Chronicle, done: string, how?: ReplaceHow): Promise<boolean> =>
+  exchanging.replace(chronicle, done, how);
+
+/** Brings back the household that the last one took the place of. */
+export const bringBack = (): Promise<boolean> => exchanging.bringBack();
+
+/** Shows what this browser keeps. */
+export const open = (): Promise<void> => inTurn(() => kept.load());
+
+/** Tries again to keep what is only in this window. */
+export const keepAgain = (): Promise<boolean> =>
+  inTurn(async () => {
+    const fault = await kept.keep(kept.waiting);
+    if (fault) {
+      set({ storeFault: fault });
+      return acting.refuse(wordStoreFault(fault));
+    }
+    set({ notice: { tone: 'done', text: 'All is kept in this browser again.', canUndo: false } });
+    return true;
+  });
+
+/** Goes on although the browser keeps nothing: in this window only. */
+export const goOnUnkept = (): void => set({ isUnkept: true });
+
+/** Lets go of what was set apart. */
+export const dropApart = (apart: readonly KeptApart[]): Promise<boolean> =>
+  inTurn(async () => {
+    const dropped = await store.dropApart(apart.flatMap((one) => one.n ?? []));
+    if (!dropped.ok) return acting.refuse(wordStoreFault(dropped.fault));
+    set({ apart: get().apart.filter((one) => !apart.includes(one)) });
+    return true;
+  });
+
+/** Takes what was set apart back in, with its faulty field put right. */
+export async function putRight({ records }: Mend, apart: readonly KeptApart[]): Promise<boolean> {
+  const { createMended } = await import('../../core/mending/index.ts');
+  const isDone = await act((now) => createMended(now, records ?? []), 'It is back among the others.');
+  return isDone && dropApart(apart);
+}
+
+// What other windows tell: they went on, opened another household, or run a later program.
+store.onUpgrade(() => set({ storeFault: { code: 'newer', note: '' } }));
+store.onNews((news) => {
+  void inTurn(async () => {
+    if (kept.waiting.length > 0 || !kept.isBaseKept) {
+      acting.refuse(
+        'Another window went on with what is kept. What is only in this window is not in it: save it to a file.',
+      );
+      return;
+    }
+    if (news.type !== 'replaced') return kept.catchUp();
+    await kept.load();
+    const text = 'Another window opened another household; this one shows it now.';
+    set({ ticket: null, notice: { tone: 'done', text, canUndo: false } });
+  });
+});
