@@ -159,3 +159,24 @@ test.describe('without a network', () => {
     await expect(page.getByRole('button', { name: 'Adopt this plan' })).toBeVisible();
   });
 });
+
+test('a form is sent once, and keys pressed while it is kept are the page’s', async ({ page }) => {
+  await openSample(page, '/stash/fabric');
+  await page.getByRole('button', { name: /^Table/ }).click();
+  await page.locator('tbody button').first().click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  await ticket.getByRole('button', { name: 'Cut from it' }).click();
+  await ticket.getByLabel('How much to cut').fill('10 cm');
+  // Faster than any hand: sent twice, and undone, before the first is kept.
+  await ticket.getByLabel('How much to cut').evaluate((field: HTMLInputElement) => {
+    field.form!.requestSubmit();
+    field.form!.requestSubmit();
+    document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key: 'u', bubbles: true }));
+  });
+  await expect(ticket.getByRole('button', { name: 'Cut from it' })).toBeVisible();
+  await page.keyboard.press('8');
+  const lines = page.getByRole('main').getByRole('listitem');
+  await expect(lines).toHaveCount(3);
+  await expect(lines.nth(0)).toContainText('Took back');
+  await expect(lines.nth(1)).toContainText('Cut');
+});

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { dirname, join } from 'node:path';
@@ -24,6 +24,24 @@ export function run(command, args, env = {}, stdio = 'inherit') {
 /** A program that npm installed. */
 export function runTool(name, args, env = {}, stdio = 'inherit') {
   return run(join(ROOT, 'node_modules', '.bin', name), args, env, stdio);
+}
+
+/** Runs a command, by name also one that npm installed, beside others: its exit code, and all that it said. */
+export function listen(command, args) {
+  const installed = join(ROOT, 'node_modules', '.bin', command);
+  const child = spawn(existsSync(installed) ? installed : command, args, {
+    cwd: ROOT,
+    shell: isWindows,
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  const said = [];
+  child.stdout.on('data', (part) => said.push(part));
+  child.stderr.on('data', (part) => said.push(part));
+  return new Promise((resolve) => {
+    const end = (code) => resolve({ code: code ?? 1, said: Buffer.concat(said).toString() });
+    child.on('error', () => end(1));
+    child.on('close', end);
+  });
 }
 
 /** Installs what the lock file says, once for each lock file. */

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensureInstalled, ROOT, run, runTool } from './prepare.mjs';
+import { ensureBuilt, ensureInstalled, listen, ROOT, runTool } from './prepare.mjs';
 
 /** Everything that must hold; ends with one line `N passed, N failed`. A static check counts as one test. */
 const STARTED_MS = Date.now();
@@ -31,11 +31,24 @@ function count(name, file, read, code) {
   console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed`);
 }
 
-check('format', runTool('prettier', ['--check', '--log-level', 'warn', '.']));
-check('lint', run('npm', ['run', '--silent', 'lint']));
-check('types', runTool('tsc', ['--noEmit']));
-check('imports', run('node', ['tools/imports.mjs']));
-check('unused code', run('npm', ['run', '--silent', 'unused']));
+/** Those that only read, two at a time; what each says is kept together. */
+const CHECKS = [
+  ['types', 'tsc', ['--noEmit']],
+  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['lint', 'npm', ['run', '--silent', 'lint']],
+  ['imports', 'node', ['tools/imports.mjs']],
+  ['unused code', 'npm', ['run', '--silent', 'unused']],
+];
+const waiting = [...CHECKS];
+async function checkOn() {
+  for (let next = waiting.shift(); next; next = waiting.shift()) {
+    const [name, command, args] = next;
+    const { code, said } = await listen(command, args);
+    process.stdout.write(said);
+    check(name, code);
+  }
+}
+await Promise.all([checkOn(), checkOn()]);
 
 const unit = runTool('vitest', [
   'run',
