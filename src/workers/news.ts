@@ -1,4 +1,4 @@
-import { listChanged, type Chronicle, type DaybookEvent, type Household } from '../core/records/index.ts';
+import { listChanged, type Change, type Chronicle, type DaybookEvent, type Household } from '../core/records/index.ts';
 
 const TABLES = ['items', 'lots', 'places', 'plans'] as const;
 type Table = (typeof TABLES)[number];
@@ -9,6 +9,8 @@ export interface News {
   readonly records: readonly (readonly [Table, string, unknown])[];
   /** Lines of the daybook that came. */
   readonly events?: readonly DaybookEvent[];
+  /** Further changes of the last of them: a list that was brought in is one line with tens of thousands. */
+  readonly changes?: readonly Change[];
 }
 
 /** Copying so many records takes a few ms: a page goes on answering between two slices. */
@@ -35,17 +37,37 @@ export function listNews(before: Household | null, after: Household, size: numbe
   }));
 }
 
+/** A line of the daybook in slices of no more than `size` changes. */
+function sliceEvent(event: DaybookEvent, size: number): News[] {
+  const { changes } = event;
+  const slices = Math.max(1, Math.ceil(changes.length / size));
+  return Array.from({ length: slices }, (_, n) => {
+    const some = changes.slice(n * size, (n + 1) * size);
+    const news = { settings: null, records: [] };
+    return n === 0 ? { ...news, events: [{ ...event, changes: some }] } : { ...news, changes: some };
+  });
+}
+
 /** A whole household with its daybook, in slices. */
 export function listWholeNews({ household, events }: Chronicle, size = SLICE): News[] {
-  const slices = Math.ceil(events.length / size);
-  return [
-    ...listNews(null, household, size),
-    ...Array.from({ length: slices }, (_, n) => ({
-      settings: null,
-      records: [],
-      events: events.slice(n * size, (n + 1) * size),
-    })),
-  ];
+  const lines: News[] = [];
+  let few: DaybookEvent[] = [];
+  let changes = 0;
+  const flush = () => {
+    if (few.length > 0) lines.push({ settings: null, records: [], events: few });
+    [few, changes] = [[], 0];
+  };
+  for (const event of events) {
+    if (changes + event.changes.length > size) flush();
+    if (event.changes.length > size) lines.push(...sliceEvent(event, size));
+    else {
+      few.push(event);
+      // A line without changes is something to copy, too.
+      changes += Math.max(1, event.changes.length);
+    }
+  }
+  flush();
+  return [...listNews(null, household, size), ...lines];
 }
 
 /** Gives other work its turn. A timer would wait longer, and for a whole second each in a window that is not looked at. */
@@ -74,13 +96,15 @@ export class Told {
   private readonly tables = { items: new Map(), lots: new Map(), places: new Map(), plans: new Map() };
   readonly events: DaybookEvent[] = [];
 
-  hear({ settings, records, events = [] }: News): void {
+  hear({ settings, records, events = [], changes }: News): void {
     if (settings) this.settings = settings;
     for (const [table, id, record] of records) {
       if (record === null) this.tables[table].delete(id);
       else this.tables[table].set(id, record);
     }
     this.events.push(...events);
+    const last = this.events.at(-1);
+    if (changes && last) this.events[this.events.length - 1] = { ...last, changes: [...last.changes, ...changes] };
   }
 
   /** The household as told so far; a later `hear` changes it. */

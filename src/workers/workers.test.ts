@@ -5,11 +5,11 @@ import { packPlace } from '../core/packing/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { computePackage } from '../core/measure/index.ts';
 import { computeProgress } from '../core/moves/index.ts';
-import type { Household, Score } from '../core/records/index.ts';
+import type { DaybookEvent, EventId, Household, Score } from '../core/records/index.ts';
 import { countMoves } from '../solver/curve.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Line, type Sent } from './line.ts';
-import { listNews, Told, tellSlowly, type News } from './news.ts';
+import { listNews, listWholeNews, Told, tellSlowly, type News } from './news.ts';
 import { createTurnedRound } from '../../tests/turned.ts';
 import type { FromMover, FromPlanner, ToExplainer, ToMover, ToPlanner } from './protocol.ts';
 
@@ -303,6 +303,35 @@ describe('news of a household', () => {
       { numRuns: 50 },
     );
     expect(listNews(household, household, 10)).toEqual([{ settings: null, records: [] }]);
+  });
+
+  it('tells a whole daybook in slices, however much one line of it changes', () => {
+    const { household: sample, events } = createSampleHousehold(1, 320);
+    const [first] = events;
+    const line = (n: number, changes: number): DaybookEvent => ({
+      ...first!,
+      id: `e${n}` as EventId,
+      seq: n,
+      changes: first!.changes.slice(0, changes),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 400 }), { maxLength: 12 }),
+        fc.integer({ min: 1, max: 200 }),
+        (counts, size) => {
+          const lines = counts.map((count, n) => line(n, count));
+          const told = new Told();
+          for (const news of listWholeNews({ household: sample, events: lines }, size)) {
+            const changes = [...(news.changes ?? []), ...(news.events ?? []).flatMap((event) => event.changes)];
+            expect(news.records.length + changes.length).toBeLessThanOrEqual(size);
+            told.hear(news);
+          }
+          expect(told.events).toEqual(lines);
+          expect(told.household).toEqual(sample);
+        },
+      ),
+      { numRuns: 30 },
+    );
   });
 });
 
