@@ -16,8 +16,7 @@ import {
 } from '../src/core/records/index.ts';
 import { workedExamples } from './worked.ts';
 import { Arranger, computeFindings, listFetches, listPieces, moveUnit } from '../src/core/room/index.ts';
-import { createPlaceTree } from '../src/core/storage/index.ts';
-import { nestBoxes } from '../src/core/storage/nest.ts';
+import { createPlaceTree, nestBoxes } from '../src/core/storage/index.ts';
 import { tryCorpus } from '../tests/findCorpus.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';

@@ -14,7 +14,7 @@ import {
   type UnitSpec,
 } from '../src/core/records/index.ts';
 import { computeSlots, computeSpace, createPlaceTree } from '../src/core/storage/index.ts';
-import { createBareRoom } from '../src/core/room/bare.ts';
+import { createBareRoom } from '../src/core/room/index.ts';
 import { STATIONS } from '../src/sample/room.ts';
 
 /** Sizes of the instances that the engine is measured on: lots and places. */

@@ -1,5 +1,4 @@
-import { createCode } from '../core/labels/code.ts';
-import { computePlaceContents, listPlaceSayings, type PlaceContent } from '../core/labels/content.ts';
+import { createCode, computePlaceContents, listPlaceSayings, type PlaceContent } from '../core/labels/index.ts';
 import type { Household, Label, Place, PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 

@@ -1,5 +1,5 @@
 import type { ContainerSpec, Place, PlaceId, RoomSpec, SlotSpec, StationId, UnitSpec } from '../core/records/index.ts';
-import { createBareRoom } from '../core/room/bare.ts';
+import { createBareRoom } from '../core/room/index.ts';
 import { computeSlots } from '../core/storage/index.ts';
 
 /** A unit of the sample: its measures, and what is set on its slots by name (`*` for all). */

@@ -1,7 +1,7 @@
 import type { Household, LotId, PlaceId, Ware } from '../core/records/index.ts';
 import { computePackages, getWholeLot } from '../core/measure/index.ts';
 import { computeShare } from '../core/packing/index.ts';
-import { getCost, listSpots, withGot, type Got } from '../core/room/wares.ts';
+import { getCost, listSpots, withGot, type Got } from '../core/room/index.ts';
 import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { createRun, type Run, type Solution } from './solve.ts';
 

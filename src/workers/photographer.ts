@@ -1,6 +1,5 @@
-import { findInPhoto } from '../core/colour/photo.ts';
-import { namePhoto } from '../core/formats/photoName.ts';
-import { readPictureHead } from '../core/formats/picture.ts';
+import { findInPhoto } from '../core/colour/index.ts';
+import { namePhoto, readPictureHead } from '../core/formats/index.ts';
 import type { Photo } from '../core/records/index.ts';
 import { serveLine } from './desk.ts';
 import type { Developed } from './protocol.ts';

@@ -4,7 +4,7 @@ import { Bound, getMostPercent } from '../solver/bound/index.ts';
 import { CARRY_FACTORS, countMoves, getGainShare, keepWorthwhile } from '../solver/curve.ts';
 import { computeInputsHash } from '../solver/model/index.ts';
 import { getPrice } from '../solver/score/index.ts';
-import { getCost } from '../core/room/wares.ts';
+import { getCost } from '../core/room/index.ts';
 import { createPlan, createRun, type Run } from '../solver/solve.ts';
 import { startMending, type Mending } from '../solver/mend.ts';
 import { searchWares, type GetResult } from '../solver/wares.ts';

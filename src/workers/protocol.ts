@@ -1,7 +1,6 @@
 import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
-import type { PhotoFindings } from '../core/colour/photo.ts';
-import type { BundleFault } from '../core/formats/index.ts';
-import type { PictureFault } from '../core/formats/picture.ts';
+import type { PhotoFindings } from '../core/colour/index.ts';
+import type { BundleFault, PictureFault } from '../core/formats/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type {
   Assignment,
@@ -18,10 +17,9 @@ import type {
   Score,
   StationId,
 } from '../core/records/index.ts';
-import type { ArrangeOptions, Piece, PlaceLoad, Worth } from '../core/room/index.ts';
+import type { ArrangeOptions, Piece, PlaceLoad, Worth, Got } from '../core/room/index.ts';
 import type { Step } from '../core/moves/index.ts';
 import type { Strained } from '../core/whereabouts/index.ts';
-import type { Got } from '../core/room/wares.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict } from '../solver/explain/index.ts';
 

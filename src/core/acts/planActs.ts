@@ -1,11 +1,17 @@
-import { takesRoom, type Household, type LotId, type PlaceId, type Plan, type PlanId } from '../records/index.ts';
+import {
+  takesRoom,
+  type Household,
+  type LotId,
+  type PlaceId,
+  type Plan,
+  type PlanId,
+  type Change,
+} from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Package } from '../measure/index.ts';
-import { computeSpace, type PlaceTree } from '../storage/index.ts';
+import { computeSpace, type PlaceTree, createPlaceTree } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createChange } from '../daybook/index.ts';
-import type { Change } from '../records/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
 import { computeFill, computePresentPackage } from '../whereabouts/index.ts';
 
 /** So many plans are kept beside each other; more would not be compared. */

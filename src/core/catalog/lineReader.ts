@@ -1,4 +1,4 @@
-import { isShade, parseColourWord } from '../colour/words.ts';
+import { isShade, parseColourWord } from '../colour/index.ts';
 import type { Kind } from '../records/index.ts';
 import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
 import { findType } from './figures.ts';

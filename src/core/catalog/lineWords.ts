@@ -1,4 +1,4 @@
-import { isShade, parseColourWord } from '../colour/words.ts';
+import { isShade, parseColourWord } from '../colour/index.ts';
 import { TYPE_FIGURES } from './figures.ts';
 import {
   CLOTH_WORDS,

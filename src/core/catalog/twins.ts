@@ -1,4 +1,4 @@
-import { computeDeltaE, toLabColour, type Lab } from '../colour/difference.ts';
+import { computeDeltaE, toLabColour, type Lab } from '../colour/index.ts';
 import type { Household, Item, ItemId, Kind } from '../records/index.ts';
 
 /** In what two things are alike, with the figure where there is one. */

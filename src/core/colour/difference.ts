@@ -1,5 +1,4 @@
 import { differenceCiede2000, modeLab65, parseHex, useMode, type Lab65 } from 'culori/fn';
-import './index.ts';
 
 const toLab = useMode(modeLab65);
 const difference = differenceCiede2000();

@@ -1,7 +1,6 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Change, Household, Item, ItemId, Lot, PlaceId } from '../records/index.ts';
-import { checkContainers, createPlaceTree, type PlaceTree } from '../storage/index.ts';
-import { checkHooks } from '../storage/pegs.ts';
+import { checkContainers, createPlaceTree, type PlaceTree, checkHooks } from '../storage/index.ts';
 
 /** A broken rule across records, with the path of the record. */
 export interface InvariantFault {

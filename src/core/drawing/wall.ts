@@ -1,6 +1,5 @@
 import type { Household, LotId, Place, PlaceId, SlotSpec, UnitSpec } from '../records/index.ts';
-import { computeBands, type Band, type BandsFor } from '../storage/bands.ts';
-import { standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
+import { computeBands, type Band, type BandsFor, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
 import { covers, drawClosed, drawTab, zigzag } from './closed.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';

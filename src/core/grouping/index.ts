@@ -9,3 +9,6 @@ export {
 } from './groups.ts';
 export { computeNeeds, type FormNeed, type GroupNeeds } from './needs.ts';
 export { findClass, NUMBER_RUN } from './tell.ts';
+export { findSmallestHolder } from './holder.ts';
+export { isTooSmall, proposePartners, type Keeper } from './partners.ts';
+export { proposeSplit } from './split.ts';

@@ -10,3 +10,4 @@ export {
 } from './content.ts';
 export { judgeLotLabel, judgePlaceLabel, judgeWords, type Drift } from './drift.ts';
 export { listInHand, readScan, STAMMER_MS, type LastScan, type Scanned } from './scan.ts';
+export { CameraView } from './view.ts';

@@ -14,3 +14,5 @@ export * from './plan.ts';
 export * from './event.ts';
 export { parseRecord, type RecordFault, type RecordOf } from './check.ts';
 export type { Household, Chronicle } from './household.ts';
+export { getTextLimit } from './limits.ts';
+export { findPreset, getPreset, PRESETS, type Preset } from './presets.ts';

@@ -27,3 +27,4 @@ export {
   type PowerFinding,
 } from './power.ts';
 export { adviseHeight, computeSpread, findTask, type HeightAdvice, type Spread, type Task } from './comfort.ts';
+export { getCost, listSpots, withGot, type Got, withNewIds } from './wares.ts';

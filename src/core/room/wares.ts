@@ -6,9 +6,11 @@ import {
   getRoomSpec,
   listWalls,
   type PlaceTree,
+  getBoxSize,
+  getSlotSize,
+  nestBoxes,
+  fromOwnPart,
 } from '../storage/index.ts';
-import { getBoxSize, getSlotSize, nestBoxes } from '../storage/nest.ts';
-import { fromOwnPart } from '../storage/ownParts.ts';
 import { computeFindings } from './findings.ts';
 import { listPieces } from './pieces.ts';
 import { createSavePlaces } from '../acts/index.ts';

@@ -42,3 +42,9 @@ export {
 } from './room.ts';
 export { computeAccessSeconds } from './access.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';
+export { checkHooks, type HookFault, getHoleMm, getPegFamily, HOOK_KINDS, getHoleCount, toggleHook } from './pegs.ts';
+export { computeBands, type Band, type BandsFor, type BandReach } from './bands.ts';
+export { getBoxSize, getSlotSize, nestBoxes, type BoxSize, type Nesting, proposeSizes } from './nest.ts';
+export { fromOwnPart, toOwnPart } from './ownParts.ts';
+export { type Board, divideSlot, applyUnitSpec, joinSlots, listBoards, moveBoard } from './boards.ts';
+export { PARTS, USUAL_BIN, type Part } from './parts.ts';

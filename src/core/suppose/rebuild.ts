@@ -1,7 +1,13 @@
 import { HOLE_DROP_MM } from '../packing/index.ts';
 import type { Household, PegHook, Place, PlaceId } from '../records/index.ts';
-import { checkContainers, createPlaceTree, type ContainerFault, type PlaceTree } from '../storage/index.ts';
-import { checkHooks, type HookFault } from '../storage/pegs.ts';
+import {
+  checkContainers,
+  createPlaceTree,
+  type ContainerFault,
+  type PlaceTree,
+  checkHooks,
+  type HookFault,
+} from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** How what is in a compartment would get on with new measures of it. */

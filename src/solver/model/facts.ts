@@ -1,8 +1,15 @@
 import { computeGroups, type Group } from '../../core/grouping/index.ts';
 import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
-import type { Estimates, Household, Item, Lot, Settings } from '../../core/records/index.ts';
-import { getUses, STOW_FORMS } from '../../core/records/index.ts';
+import {
+  type Estimates,
+  type Household,
+  type Item,
+  type Lot,
+  type Settings,
+  getUses,
+  STOW_FORMS,
+} from '../../core/records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
 import { findCautions } from '../constraints/index.ts';
 import { computeFetches, describePlaces, type PlaceFacts, type PlaceTable } from './places.ts';

@@ -1,7 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { findByCode, parseCode } from '../../core/labels/code.ts';
+import { findByCode, parseCode } from '../../core/labels/index.ts';
 import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
 import { formatPlaceName, getAncestor } from '../../core/storage/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';

@@ -7,7 +7,7 @@ import {
   type SelectHTMLAttributes,
   type TextareaHTMLAttributes,
 } from 'react';
-import { getTextLimit } from '../../core/records/limits.ts';
+import { getTextLimit } from '../../core/records/index.ts';
 import { explained } from './explained.ts';
 
 const boxClass =

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { WallView } from '../../core/drawing/index.ts';
-import type { BandsFor } from '../../core/storage/bands.ts';
+import type { BandsFor } from '../../core/storage/index.ts';
 import type { Kind } from '../../core/records/index.ts';
 
 /** Cloth as it lies, by the colour wheel, in a table, or in figures. */

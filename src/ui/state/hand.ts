@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { LastScan } from '../../core/labels/scan.ts';
+import type { LastScan } from '../../core/labels/index.ts';
 import type { LotId } from '../../core/records/index.ts';
 import { useApp } from './app.ts';
 

@@ -1,5 +1,5 @@
 import type { Likeness, Meaning } from '../../core/catalog/index.ts';
-import type { Match, Shift } from '../../core/colour/difference.ts';
+import type { Match, Shift } from '../../core/colour/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 
 const MEANING: Record<Meaning, string> = {

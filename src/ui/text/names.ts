@@ -11,8 +11,7 @@ import type {
   StowForm,
   UnitKind,
 } from '../../core/records/index.ts';
-import type { BandReach } from '../../core/storage/bands.ts';
-import type { Reach } from '../../core/storage/index.ts';
+import type { BandReach, Reach } from '../../core/storage/index.ts';
 import { toTable } from '../../core/words/index.ts';
 
 const KIND: Record<Kind, [string, string]> = {

@@ -1,7 +1,5 @@
 import type { PegFamily } from '../../core/records/index.ts';
-import type { Board } from '../../core/storage/boards.ts';
-import type { PlaceTree } from '../../core/storage/index.ts';
-import type { HookFault } from '../../core/storage/pegs.ts';
+import type { Board, PlaceTree, HookFault } from '../../core/storage/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 import { wordContainerFault } from './roomFaults.ts';

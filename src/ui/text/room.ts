@@ -9,7 +9,7 @@ import type {
   Triangle,
 } from '../../core/room/index.ts';
 import type { RoomSpec } from '../../core/records/index.ts';
-import type { BoxSize, Nesting } from '../../core/storage/nest.ts';
+import type { BoxSize, Nesting } from '../../core/storage/index.ts';
 import { formatClothLength, formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 import { toTable } from '../../core/words/index.ts';

@@ -1,5 +1,5 @@
 import type { RowFault, TableFault } from '../../core/formats/csv/index.ts';
-import type { PictureFault } from '../../core/formats/picture.ts';
+import type { PictureFault } from '../../core/formats/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { wordAmountFault } from './faults.ts';
 

@@ -1,4 +1,4 @@
-import { parseColourWord } from '../../colour/words.ts';
+import { parseColourWord } from '../../colour/index.ts';
 import { CLOTH_WORDS, ENVELOPES, type Sketch } from '../../catalog/index.ts';
 import { CLOTHS, convertThread } from '../../measure/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';

@@ -1,4 +1,4 @@
-import { getCost, withNewIds, type Got } from '../../../core/room/wares.ts';
+import { getCost, withNewIds, type Got } from '../../../core/room/index.ts';
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';

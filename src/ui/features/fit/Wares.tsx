@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { PARTS } from '../../../core/storage/parts.ts';
+import { PARTS } from '../../../core/storage/index.ts';
 import { formatSizes, type UnitSystem } from '../../../core/units/index.ts';
 import type { Ware } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Household, LotId, Plan } from '../../../core/records/index.ts';
-import { withGot, type Got } from '../../../core/room/wares.ts';
+import { withGot, type Got } from '../../../core/room/index.ts';
 import { startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { Aim, CurvePlan, FromPlanner, Mended, PlanChecks } from '../../../workers/protocol.ts';
 

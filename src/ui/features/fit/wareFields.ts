@@ -1,7 +1,6 @@
 import type { OwnPart, UnitSpec, Ware } from '../../../core/records/index.ts';
 import { fail, ok, type Result } from '../../../core/result/index.ts';
-import { computeSlots } from '../../../core/storage/index.ts';
-import { PARTS, USUAL_BIN } from '../../../core/storage/parts.ts';
+import { computeSlots, PARTS, USUAL_BIN } from '../../../core/storage/index.ts';
 import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
 import { wordAmountFault } from '../../text/index.ts';
 import { wordPart } from '../../text/room.ts';

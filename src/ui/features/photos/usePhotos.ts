@@ -1,5 +1,5 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
-import type { PhotoFindings } from '../../../core/colour/photo.ts';
+import type { PhotoFindings } from '../../../core/colour/index.ts';
 import type { Photo, Print } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { tellPhotosCame } from '../../state/photos.ts';

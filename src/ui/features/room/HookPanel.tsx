@@ -1,6 +1,5 @@
 import type { PegHook, PegSpec, Place } from '../../../core/records/index.ts';
-import { getAncestor } from '../../../core/storage/index.ts';
-import { getHoleMm, getPegFamily, HOOK_KINDS } from '../../../core/storage/pegs.ts';
+import { getAncestor, getHoleMm, getPegFamily, HOOK_KINDS } from '../../../core/storage/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Row, SelectField } from '../../components/fields.tsx';

@@ -1,6 +1,5 @@
 import type { Place } from '../../../core/records/index.ts';
-import { divideSlot } from '../../../core/storage/boards.ts';
-import { getAncestor } from '../../../core/storage/index.ts';
+import { divideSlot, getAncestor } from '../../../core/storage/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';

@@ -1,9 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
 import type { Household, OwnPart, Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
-import { findFreeX, findWall, isWholeUnit } from '../../../core/storage/index.ts';
-import { fromOwnPart, toOwnPart } from '../../../core/storage/ownParts.ts';
-import { PARTS } from '../../../core/storage/parts.ts';
+import { findFreeX, findWall, isWholeUnit, fromOwnPart, toOwnPart, PARTS } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { ContainerSpec, SlotSpec } from '../../../core/records/index.ts';
-import { getBoxSize, getSlotSize, nestBoxes, proposeSizes } from '../../../core/storage/nest.ts';
-import { USUAL_BIN } from '../../../core/storage/parts.ts';
+import { getBoxSize, getSlotSize, nestBoxes, proposeSizes, USUAL_BIN } from '../../../core/storage/index.ts';
 import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { CheckField, TextField } from '../../components/fields.tsx';

@@ -1,5 +1,5 @@
 import type { ContainerSpec, Place } from '../../../core/records/index.ts';
-import { USUAL_BIN } from '../../../core/storage/parts.ts';
+import { USUAL_BIN } from '../../../core/storage/index.ts';
 import {
   formatMass,
   formatSize,

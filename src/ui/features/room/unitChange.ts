@@ -1,7 +1,12 @@
 import type { Place, UnitSpec } from '../../../core/records/index.ts';
-import { applyUnitSpec } from '../../../core/storage/boards.ts';
-import { checkContainers, checkUnitOnWall, type PlaceTree, type WallLine } from '../../../core/storage/index.ts';
-import { PARTS } from '../../../core/storage/parts.ts';
+import {
+  applyUnitSpec,
+  checkContainers,
+  checkUnitOnWall,
+  type PlaceTree,
+  type WallLine,
+  PARTS,
+} from '../../../core/storage/index.ts';
 import { formatSizes, type UnitSystem } from '../../../core/units/index.ts';
 import { world } from '../../state/app.ts';
 import { wordContainerFault, wordUnitFault } from '../../text/roomFaults.ts';

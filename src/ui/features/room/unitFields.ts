@@ -6,10 +6,15 @@ import {
   type UnitKind,
   type UnitSpec,
 } from '../../../core/records/index.ts';
-import { isWholeUnit } from '../../../core/storage/index.ts';
-import type { Part } from '../../../core/storage/parts.ts';
-import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
-import { formatMass, formatSize } from '../../../core/units/index.ts';
+import { isWholeUnit, type Part } from '../../../core/storage/index.ts';
+import {
+  parseCount,
+  parseLengthMm,
+  parseMassG,
+  type UnitSystem,
+  formatMass,
+  formatSize,
+} from '../../../core/units/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
 import type { Result } from '../../../core/result/index.ts';
 

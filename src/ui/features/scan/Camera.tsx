@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { CameraView } from '../../../core/labels/view.ts';
+import { CameraView } from '../../../core/labels/index.ts';
 import type { CodeReader } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
 

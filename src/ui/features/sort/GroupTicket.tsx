@@ -1,8 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Group } from '../../../core/grouping/index.ts';
-import { findSmallestHolder } from '../../../core/grouping/holder.ts';
-import { isTooSmall } from '../../../core/grouping/partners.ts';
+import { type Group, findSmallestHolder, isTooSmall } from '../../../core/grouping/index.ts';
 import type { Household, LotId } from '../../../core/records/index.ts';
 import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';

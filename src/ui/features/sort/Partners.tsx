@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import type { Group } from '../../../core/grouping/index.ts';
-import { proposePartners, type Keeper } from '../../../core/grouping/partners.ts';
+import { type Group, proposePartners, type Keeper } from '../../../core/grouping/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatSizes, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
-import { getWholeId, type Group } from '../../../core/grouping/index.ts';
-import { findSmallestHolder } from '../../../core/grouping/holder.ts';
+import { getWholeId, type Group, findSmallestHolder } from '../../../core/grouping/index.ts';
 import { KINDS } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import { getWholeId, type Group } from '../../../core/grouping/index.ts';
-import { proposeSplit } from '../../../core/grouping/split.ts';
+import { getWholeId, type Group, proposeSplit } from '../../../core/grouping/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';

@@ -1,7 +1,6 @@
-import { getUses, type Item, type Kind, type Lot } from '../../../core/records/index.ts';
+import { getUses, type Item, type Kind, type Lot, type Settings } from '../../../core/records/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
-import type { Settings } from '../../../core/records/index.ts';
 import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index.ts';
 import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
 import { getWhat, type SortBy, type StashRow } from './rows.ts';

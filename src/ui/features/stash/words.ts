@@ -1,6 +1,5 @@
-import type { Kind } from '../../../core/records/index.ts';
+import type { Kind, KitState, Print } from '../../../core/records/index.ts';
 import { capitalise, wordKitState, wordPrint } from '../../text/index.ts';
-import type { KitState, Print } from '../../../core/records/index.ts';
 import type { Facet, SortBy } from './rows.ts';
 import { toTable } from '../../../core/words/index.ts';
 

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { Link } from 'react-router';
-import { formatCode } from '../../../core/labels/code.ts';
+import { formatCode } from '../../../core/labels/index.ts';
 import type { Label } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { Row } from '../../components/fields.tsx';

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import type { Place } from '../../../../core/records/index.ts';
-import { joinSlots, listBoards, moveBoard, type Board } from '../../../../core/storage/boards.ts';
+import { joinSlots, listBoards, moveBoard, type Board } from '../../../../core/storage/index.ts';
 import { formatSize } from '../../../../core/units/index.ts';
 import { useApp, useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';

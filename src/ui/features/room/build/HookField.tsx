@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { Place } from '../../../../core/records/index.ts';
-import { getHoleCount, getPegFamily, HOOK_KINDS, toggleHook } from '../../../../core/storage/pegs.ts';
+import { getHoleCount, getPegFamily, HOOK_KINDS, toggleHook } from '../../../../core/storage/index.ts';
 import { useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';

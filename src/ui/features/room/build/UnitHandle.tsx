@@ -1,7 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import { computeFindings, listPieces, slideUnit } from '../../../../core/room/index.ts';
-import { getRoomSpec, type WallLine } from '../../../../core/storage/index.ts';
-import { checkUnitOnWall } from '../../../../core/storage/index.ts';
+import { getRoomSpec, type WallLine, checkUnitOnWall } from '../../../../core/storage/index.ts';
 import type { Place, UnitSpec } from '../../../../core/records/index.ts';
 import { formatSize } from '../../../../core/units/index.ts';
 import { useApp, useHousehold } from '../../../state/app.ts';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { findNearest, getMatch, toLabColour, type Candidate } from '../../../../core/colour/difference.ts';
+import { findNearest, getMatch, toLabColour, type Candidate } from '../../../../core/colour/index.ts';
 import { rankThreadUse } from '../../../../core/catalog/index.ts';
 import { findHolder } from '../../../../core/measure/index.ts';
 import type { Household, Item } from '../../../../core/records/index.ts';
