@@ -10,19 +10,24 @@ const oxc = { decorator: { legacy: true } };
 /** The sample takes a second of packing to make; it is always the same, so it is made here, once, and not by each visitor. */
 const madeSample: Plugin = {
   name: 'made-sample',
-  resolveId: (id) => (id === 'virtual:sample' ? '\0virtual:sample' : undefined),
-  async load(id) {
-    if (id !== '\0virtual:sample') return;
-    const from = join(import.meta.dirname, 'src/sample/household.ts');
-    const { module } = await runnerImport<typeof import('./src/sample/household.ts')>(from, { configFile: false, oxc });
-    const { settings, places, items, lots } = module.createSampleHousehold().household;
-    const records = JSON.stringify({
-      settings,
-      places: [...places.values()],
-      items: [...items.values()],
-      lots: [...lots.values()],
-    });
-    return `export default JSON.parse(${JSON.stringify(records)})`;
+  resolveId: { filter: { id: /^virtual:sample$/ }, handler: () => '\0virtual:sample' },
+  load: {
+    filter: { id: /^\0virtual:sample$/ },
+    async handler() {
+      const from = join(import.meta.dirname, 'src/sample/household.ts');
+      const { module } = await runnerImport<typeof import('./src/sample/household.ts')>(from, {
+        configFile: false,
+        oxc,
+      });
+      const { settings, places, items, lots } = module.createSampleHousehold().household;
+      const records = JSON.stringify({
+        settings,
+        places: [...places.values()],
+        items: [...items.values()],
+        lots: [...lots.values()],
+      });
+      return `export default JSON.parse(${JSON.stringify(records)})`;
+    },
   },
 };
 

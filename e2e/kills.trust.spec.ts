@@ -8,8 +8,23 @@ import { many, report } from '../tests/trust.ts';
 import { expectFolded, readStored } from './ledger.ts';
 import { expect, test } from './support.ts';
 
+interface Opened {
+  readonly page: Page;
+  readonly kill: () => void;
+}
+
+/** A browser that does not answer the test at all, before the app is in it, is started anew. */
+async function openBrowser(profile: string): Promise<Opened> {
+  for (let tries = 1; ; tries += 1)
+    try {
+      return await startBrowser(profile);
+    } catch (error) {
+      if (tries === 3) throw error;
+    }
+}
+
 /** A browser as one has it, which can be killed as one kills it: all its processes at once, whatever they do. */
-async function openBrowser(profile: string): Promise<{ page: Page; kill: () => void }> {
+async function startBrowser(profile: string): Promise<Opened> {
   const child: ChildProcess = spawn(
     findChromium()!,
     [
@@ -36,16 +51,18 @@ async function openBrowser(profile: string): Promise<{ page: Page; kill: () => v
     });
   });
   let isKilled = false;
-  const browser = await chromium.connectOverCDP(address);
-  const context = browser.contexts()[0]!;
-  return {
-    page: await context.newPage(),
-    kill: () => {
-      // Once: what is dead already is dead.
-      if (child.exitCode === null && child.signalCode === null && !isKilled) process.kill(-child.pid!, 'SIGKILL');
-      isKilled = true;
-    },
+  const kill = () => {
+    // Once: what is dead already is dead.
+    if (child.exitCode === null && child.signalCode === null && !isKilled) process.kill(-child.pid!, 'SIGKILL');
+    isKilled = true;
   };
+  try {
+    const browser = await chromium.connectOverCDP(address);
+    return { page: await browser.contexts()[0]!.newPage(), kill };
+  } catch (error) {
+    kill();
+    throw error;
+  }
 }
 
 test('what was confirmed is there when the browser was killed at any instant, and nothing is there by halves', async ({

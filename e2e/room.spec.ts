@@ -37,9 +37,18 @@ test('a piece is dragged into the room, turned, typed to the centimetre and lock
   await chest.click();
   await expect(page.getByRole('button', { name: /^Eave chest.*: South eave, 231\.5 cm from the left/ })).toBeVisible();
   const box = (await chest.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 40, box.y - 120, { steps: 5 });
+  const drag = async () => {
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 40, box.y - 120, { steps: 5 });
+    await expect(page.getByRole('button', { name: /^Eave chest.*: free,/ })).toBeVisible();
+  };
+  // Let go of by Esc, it stays where it was.
+  await drag();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: /^Eave chest.*: South eave, 231\.5 cm from the left/ })).toBeVisible();
+  await page.mouse.up();
+  await drag();
   await page.mouse.up();
   await expect(page.getByRole('button', { name: /^Eave chest.*: free,/ })).toBeVisible();
   const ticket = page.getByRole('complementary');

@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, type KeyboardEvent } from 'react';
 import { isInside, type Finding, type Piece } from '../../core/room/index.ts';
 import type { PlaceId, PlanPoint, RoomSpec } from '../../core/records/index.ts';
 import { computeFootprint, getPointOf, listCorners } from '../../core/storage/index.ts';
@@ -29,6 +29,8 @@ export interface PlanHands {
   readonly onChoose: (id: PlaceId) => void;
   /** A piece is carried so far from where it was taken up; `isDown` until it is let go. */
   readonly onCarry: (id: PlaceId, from: Piece, byMm: PlanPoint, isDown: boolean) => void;
+  /** It stays where it was taken up. */
+  readonly onCancel: (from: Piece) => void;
   readonly onKey: (event: KeyboardEvent, piece: Piece) => void;
 }
 
@@ -37,7 +39,6 @@ export function PlanView(props: PlanViewProps) {
   const { room, pieces, findings, chosen, shown, units, label, hands } = props;
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder) ?? { width: 840, height: 620 };
-  const [carried, setCarried] = useState<{ piece: Piece; x: number; y: number; isMoved: boolean } | null>(null);
   const xs = room.walls.map((wall) => wall.from.xMm);
   const ys = room.walls.map((wall) => wall.from.yMm);
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
@@ -72,16 +73,6 @@ export function PlanView(props: PlanViewProps) {
   const worst = new Map<string, boolean>();
   for (const one of findings) worst.set(one.bodyId, (worst.get(one.bodyId) ?? false) || one.isFault);
 
-  const move = (event: PointerEvent, isDown: boolean) => {
-    if (!carried) return;
-    const byMm = { xMm: (event.clientX - carried.x) / scale, yMm: (event.clientY - carried.y) / scale };
-    // A press that goes nowhere only chooses.
-    const isMoved = carried.isMoved || Math.hypot(byMm.xMm, byMm.yMm) * scale >= 3;
-    if (isMoved) hands?.onCarry(carried.piece.id, carried.piece, byMm, isDown);
-    if (!isDown) setCarried(null);
-    else if (isMoved !== carried.isMoved) setCarried({ ...carried, isMoved });
-  };
-
   return (
     <div ref={holder} className="flex min-h-[50vh] flex-1 flex-col overflow-hidden pt-2 md:min-h-0">
       <Tape lengthMm={wide} scale={scale} offsetPx={offset} system={units} />
@@ -91,9 +82,6 @@ export function PlanView(props: PlanViewProps) {
         width="100%"
         height={deep * scale + 2 * MARGIN_PX}
         className={`block shrink-0 select-none ${hands ? 'touch-none' : ''}`}
-        onPointerMove={(event) => move(event, true)}
-        onPointerUp={(event) => move(event, false)}
-        onPointerCancel={(event) => move(event, false)}
       >
         <g transform={`translate(${offset} ${MARGIN_PX})`}>
           <PlanShell room={room} frame={frame} />
@@ -108,9 +96,7 @@ export function PlanView(props: PlanViewProps) {
                 isChosen={piece.id === chosen}
                 isFault={worst.get(piece.id)}
                 hands={hands}
-                onTakeUp={(taken, event) =>
-                  setCarried({ piece: taken, x: event.clientX, y: event.clientY, isMoved: false })
-                }
+                scale={scale}
               />
             ))}
           {/* Names lie over everything, so that they can be read. */}

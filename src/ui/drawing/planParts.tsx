@@ -1,4 +1,5 @@
-import type { KeyboardEvent, PointerEvent } from 'react';
+import { useRef, type KeyboardEvent } from 'react';
+import { useDrag } from '../components/useDrag.ts';
 import type { Finding, Piece } from '../../core/room/index.ts';
 import type { PlanPoint, RoomSpec } from '../../core/records/index.ts';
 import {
@@ -117,11 +118,27 @@ interface PlanPieceProps extends PartProps {
   /** Whether what is wrong with it is a fault or a caution; undefined where nothing is. */
   readonly isFault: boolean | undefined;
   readonly hands: PlanHands | undefined;
-  readonly onTakeUp: (piece: Piece, event: PointerEvent) => void;
+  /** Pixels to the millimetre. */
+  readonly scale: number;
 }
 
 /** A piece of furniture, seen from above. */
-export function PlanPiece({ room, frame: { path }, piece, isChosen, isFault, hands, onTakeUp }: PlanPieceProps) {
+export function PlanPiece({ room, frame: { path }, piece, isChosen, isFault, hands, scale }: PlanPieceProps) {
+  const taken = useRef(piece);
+  const by = useRef({ xMm: 0, yMm: 0 });
+  const drag = useDrag({
+    onTake: () => {
+      hands?.onChoose(piece.id);
+      taken.current = piece;
+      return !piece.unit.isFixed;
+    },
+    onDrag: (right, down) => {
+      by.current = { xMm: right / scale, yMm: down / scale };
+      hands?.onCarry(piece.id, taken.current, by.current, true);
+    },
+    onDrop: (isMoved) => isMoved && hands?.onCarry(piece.id, taken.current, by.current, false),
+    onCancel: () => hands?.onCancel(taken.current),
+  });
   const print = computeFootprint(room, piece.unit);
   const corners = listCorners(print);
   const isHung = piece.unit.yMm > 0;
@@ -133,13 +150,7 @@ export function PlanPiece({ room, frame: { path }, piece, isChosen, isFault, han
         'aria-label': hands.describe(piece),
         'aria-pressed': isChosen,
         className: 'group cursor-move outline-none',
-        onPointerDown: (event: PointerEvent) => {
-          if (event.button !== 0) return;
-          hands.onChoose(piece.id);
-          if (piece.unit.isFixed) return;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          onTakeUp(piece, event);
-        },
+        ...drag,
         onFocus: () => hands.onChoose(piece.id),
         onKeyDown: (event: KeyboardEvent) => hands.onKey(event, piece),
       })}

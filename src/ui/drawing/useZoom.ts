@@ -1,9 +1,8 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { useDrag } from '../components/useDrag.ts';
 
 const MOST = 8;
 const STEP = 1.5;
-/** A press that goes less far than this chooses; further, it pans. */
-const PRESS_PX = 4;
 
 interface Zoom {
   readonly zoom: number;
@@ -12,12 +11,7 @@ interface Zoom {
   readonly step: (direction: 1 | -1) => void;
   readonly showWhole: () => void;
   /** For the frame that scrolls: a mouse drags what is zoomed, touch and wheel scroll it by themselves. */
-  readonly hands: {
-    readonly onPointerDown: (event: PointerEvent) => void;
-    readonly onPointerMove: (event: PointerEvent) => void;
-    readonly onPointerUp: () => void;
-    readonly onPointerCancel: () => void;
-  };
+  readonly hands: ReturnType<typeof useDrag>;
 }
 
 /**
@@ -27,7 +21,7 @@ interface Zoom {
 export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: number) => number): Zoom {
   const [zoom, setZoom] = useState(1);
   const hold = useRef<{ atX: number; atY: number; shareX: number; shareY: number } | null>(null);
-  const pan = useRef<{ x: number; y: number; isOn: boolean } | null>(null);
+  const panned = useRef({ left: 0, top: 0 });
 
   const zoomTo = useCallback(
     (next: number, clientX?: number, clientY?: number) => {
@@ -67,33 +61,26 @@ export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: num
     return () => element?.removeEventListener('wheel', onWheel);
   }, [frame, zoom, zoomTo]);
 
-  const rest = () => {
-    pan.current = null;
-  };
+  const scrollTo = ({ left, top }: { left: number; top: number }) => frame.current?.scrollTo(left, top);
+  const hands = useDrag({
+    isOver: true,
+    onTake: (event) => {
+      const { current } = frame;
+      const isHeld = (event.target as Element).closest('[data-hold]') !== null;
+      if (!current || event.pointerType !== 'mouse' || zoom === 1 || isHeld) return false;
+      panned.current = { left: current.scrollLeft, top: current.scrollTop };
+      return true;
+    },
+    onDrag: (right, down) => scrollTo({ left: panned.current.left - right, top: panned.current.top - down }),
+    onDrop: () => {},
+    onCancel: () => scrollTo(panned.current),
+  });
   return {
     zoom,
     isWhole: zoom === 1,
     isMost: zoom >= MOST,
     step: (direction) => zoomTo(direction > 0 ? zoom * STEP : zoom / STEP),
     showWhole: () => zoomTo(1),
-    hands: {
-      onPointerDown: (event) => {
-        if (event.pointerType !== 'mouse' || event.button !== 0 || zoom === 1) return;
-        if ((event.target as Element).closest('[data-hold]')) return;
-        pan.current = { x: event.clientX, y: event.clientY, isOn: false };
-      },
-      onPointerMove: (event) => {
-        const [element, from] = [frame.current, pan.current];
-        if (!element || !from) return;
-        const [dx, dy] = [event.clientX - from.x, event.clientY - from.y];
-        if (!from.isOn && Math.hypot(dx, dy) < PRESS_PX) return;
-        // The press that ends it lands on the frame then, and chooses nothing.
-        if (!from.isOn) element.setPointerCapture(event.pointerId);
-        element.scrollBy(-dx, -dy);
-        pan.current = { x: event.clientX, y: event.clientY, isOn: true };
-      },
-      onPointerUp: rest,
-      onPointerCancel: rest,
-    },
+    hands,
   };
 }

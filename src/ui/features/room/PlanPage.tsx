@@ -255,6 +255,10 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
 
   const [isArranging, setArranging] = useState(false);
 
+  const put = (id: PlaceId, unit: UnitSpec) => {
+    hold(id, unit);
+    keep();
+  };
   const turn = (piece: Piece, deg: number) => {
     hold(piece.id, turnUnit(spec, piece.unit, deg));
     keep('rest');
@@ -319,10 +323,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
                 key={chosenPiece.id}
                 room={room}
                 piece={chosenPiece}
-                onHold={(unit) => {
-                  hold(chosenPiece.id, unit);
-                  keep();
-                }}
+                onHold={(unit) => put(chosenPiece.id, unit)}
                 onTurn={(deg) => turn(chosenPiece, deg)}
               />
             )}
@@ -349,6 +350,7 @@ function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
             hold(id, moveUnit(spec, from.unit, byMm, others(id), SNAP_MM));
             if (!isDown) keep();
           },
+          onCancel: (from) => put(from.id, from.unit),
           onKey,
         }}
       />

@@ -4,6 +4,7 @@ import { explained } from '../../components/explained.ts';
 import { useApp } from '../../state/app.ts';
 import { useSize } from '../../components/useSize.ts';
 import { wordCount } from '../../text/index.ts';
+import { useDrag } from '../../components/useDrag.ts';
 
 /** A lot on the strip: its value and colour. */
 export interface Mark {
@@ -82,43 +83,19 @@ export function BoundaryStrip(props: BoundaryStripProps) {
             ))}
         </svg>
         {now.map((value, index) => (
-          <div
+          <Pin
             key={index}
-            role="slider"
-            tabIndex={0}
-            aria-label={`Boundary ${index + 1} of ${label}`}
-            aria-valuenow={value}
-            aria-valuemin={least}
-            aria-valuemax={most}
-            aria-valuetext={format(value)}
-            className="absolute top-0 w-11 -translate-x-1/2 cursor-ew-resize touch-none md:w-6"
-            style={{ left: toPx(value), height: HEIGHT_PX }}
-            onPointerDown={(event) => {
-              event.currentTarget.setPointerCapture(event.pointerId);
-              setDraft(at);
-            }}
-            onPointerMove={(event) => {
-              if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-              move(index, fromPx(event.clientX - frame.current!.getBoundingClientRect().left));
-            }}
-            onPointerUp={settle}
-            onPointerCancel={() => setDraft(null)}
-            onKeyDown={(event) => {
-              const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[
-                event.key
-              ];
-              if (by === undefined) return;
-              event.preventDefault();
-              move(index, value + by * step);
-            }}
-            onKeyUp={settle}
-            onBlur={settle}
-          >
-            <svg aria-hidden viewBox="0 0 12 30" className="pointer-events-none mx-auto block h-full w-3">
-              <path d="M6 6V30" stroke="#22303c" strokeWidth="1.6" />
-              <circle cx="6" cy="5" r="4.5" fill="#2f5d7c" stroke="#fffdf8" />
-            </svg>
-          </div>
+            name={`Boundary ${index + 1} of ${label}`}
+            value={value}
+            range={[least, most]}
+            words={format(value)}
+            leftPx={toPx(value)}
+            step={step}
+            onMove={(next) => move(index, next)}
+            onDrag={(clientX) => move(index, fromPx(clientX - frame.current!.getBoundingClientRect().left))}
+            onSettle={settle}
+            onCancel={() => setDraft(null)}
+          />
         ))}
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 pt-1 text-sm text-stone">
@@ -183,5 +160,51 @@ function BoundaryField({
         if (event.key === 'Escape') setText(null);
       }}
     />
+  );
+}
+
+interface PinProps {
+  readonly name: string;
+  readonly value: number;
+  readonly range: readonly [least: number, most: number];
+  readonly words: string;
+  readonly leftPx: number;
+  readonly step: number;
+  readonly onMove: (value: number) => void;
+  /** Dragged to there, px from the left of the page. */
+  readonly onDrag: (clientX: number) => void;
+  readonly onSettle: () => void;
+  readonly onCancel: () => void;
+}
+
+/** Where two classes meet. */
+function Pin({ name, value, range, words, leftPx, step, onMove, onDrag, onSettle, onCancel }: PinProps) {
+  const drag = useDrag({ onDrag: (_right, _down, event) => onDrag(event.clientX), onDrop: onSettle, onCancel });
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={name}
+      aria-valuenow={value}
+      aria-valuemin={range[0]}
+      aria-valuemax={range[1]}
+      aria-valuetext={words}
+      className="absolute top-0 w-11 -translate-x-1/2 cursor-ew-resize touch-none md:w-6"
+      style={{ left: leftPx, height: HEIGHT_PX }}
+      {...drag}
+      onKeyDown={(event) => {
+        const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[event.key];
+        if (by === undefined) return;
+        event.preventDefault();
+        onMove(value + by * step);
+      }}
+      onKeyUp={onSettle}
+      onBlur={onSettle}
+    >
+      <svg aria-hidden viewBox="0 0 12 30" className="pointer-events-none mx-auto block h-full w-3">
+        <path d="M6 6V30" stroke="#22303c" strokeWidth="1.6" />
+        <circle cx="6" cy="5" r="4.5" fill="#2f5d7c" stroke="#fffdf8" />
+      </svg>
+    </div>
   );
 }

@@ -1,7 +1,5 @@
-import { useRef, type PointerEvent } from 'react';
-
-/** A press that goes less far than this only chooses. */
-const PRESS_PX = 4;
+import type { PointerEvent } from 'react';
+import { useDrag } from '../../../components/useDrag.ts';
 
 interface Carry {
   /** Carried so far, mm to the right and down from where it was taken. */
@@ -12,43 +10,14 @@ interface Carry {
   readonly onCancel: () => void;
 }
 
-/** Pointer handlers for something on the wall that is carried by mouse, pen or finger. */
+/** Pointer handlers for something on the wall that is carried. */
 export function useCarry(scale: number, { onCarry, onDrop, onCancel }: Carry) {
-  const from = useRef<{ x: number; y: number; isMoved: boolean; release: () => void } | null>(null);
-  const drop = () => {
-    const { current } = from;
-    current?.release();
-    from.current = null;
-    if (current) onDrop(current.isMoved);
-  };
-  const cancel = (event: KeyboardEvent) => {
-    if (event.key !== 'Escape') return;
-    event.preventDefault();
-    event.stopPropagation();
-    from.current?.release();
-    from.current = null;
-    onCancel();
-  };
-  return {
-    'data-hold': '',
-    style: { touchAction: 'none' },
-    onPointerDown: (event: PointerEvent<SVGElement>) => {
-      if (event.button !== 0) return;
-      event.currentTarget.setPointerCapture(event.pointerId);
-      window.addEventListener('keydown', cancel, true);
-      const release = () => window.removeEventListener('keydown', cancel, true);
-      from.current = { x: event.clientX, y: event.clientY, isMoved: false, release };
-    },
-    onPointerMove: (event: PointerEvent<SVGElement>) => {
-      const { current } = from;
-      if (!current) return;
-      const [dx, dy] = [event.clientX - current.x, event.clientY - current.y];
-      current.isMoved ||= Math.hypot(dx, dy) >= PRESS_PX;
-      if (current.isMoved) onCarry(dx / scale, dy / scale, event);
-    },
-    onPointerUp: drop,
-    onPointerCancel: drop,
-  };
+  const drag = useDrag({
+    onDrag: (right, down, event) => onCarry(right / scale, down / scale, event),
+    onDrop,
+    onCancel,
+  });
+  return { 'data-hold': '', style: { touchAction: 'none' }, ...drag };
 }
 
 const ARROWS: Record<string, readonly [right: number, up: number]> = {
