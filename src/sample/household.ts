@@ -15,7 +15,7 @@ import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
 import { createChronicle, SAMPLE_NOW_MS } from './chronicle.ts';
 import { createRooms } from './room.ts';
 import { labelRooms } from './labels.ts';
-import { ThingMaker, type Thing } from './things.ts';
+import { ThingMaker, type MadeThing } from './things.ts';
 
 /** One loft holds this many lots; bigger samples get more lofts. */
 const LOTS_PER_LOFT = 320;
@@ -31,8 +31,8 @@ const KIND_SHARES = {
   other: 0.018,
 } as const;
 
-function createThings(maker: ThingMaker, lots: number): Thing[] {
-  const things: Thing[] = [];
+function createThings(maker: ThingMaker, lots: number): MadeThing[] {
+  const things: MadeThing[] = [];
   const made = { fabric: 0, pattern: 0, thread: 0, notion: 0, tool: 0, scrap: 0, kit: 0, other: 0 };
   let count = 0;
   while (count < lots) {
@@ -40,7 +40,7 @@ function createThings(maker: ThingMaker, lots: number): Thing[] {
     const kind = (Object.keys(KIND_SHARES) as (keyof typeof KIND_SHARES)[]).reduce((a, b) =>
       made[a] / KIND_SHARES[a] <= made[b] / KIND_SHARES[b] ? a : b,
     );
-    let thing: Thing;
+    let thing: MadeThing;
     if (kind === 'fabric') thing = maker.createFabric();
     else if (kind === 'pattern') thing = maker.createPattern();
     else if (kind === 'thread') thing = maker.createThread();
@@ -77,7 +77,7 @@ function habitOf(item: Item): string {
  * Puts lots where a busy sewist would have left them: half the time with their kin, else wherever there
  * was room, sometimes a bit more than there was, and some nowhere.
  */
-function scatter(household: Household, things: readonly Thing[], seed: number): Lot[] {
+function scatter(household: Household, things: readonly MadeThing[], seed: number): Lot[] {
   const random = createRandom(seed + 1);
   const tree = createPlaceTree(household.places);
   const leaves = tree.leaves.map((place) => ({

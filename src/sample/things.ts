@@ -26,7 +26,7 @@ import {
 } from './words.ts';
 
 /** An item with the lots it begins with, none placed yet. */
-export interface Thing {
+export interface MadeThing {
   readonly item: Item;
   readonly lots: readonly Lot[];
 }
@@ -69,7 +69,7 @@ export class ThingMaker {
     return { ...createLooseLot(`l${this.lotCount}` as LotId, item, count, lengthMm, sinceMs), form, homeForm: form };
   }
 
-  createFabric(): Thing {
+  createFabric(): MadeThing {
     const { random } = this;
     let draw = random();
     const plan = CLOTH_PLANS.find((one) => (draw -= one.share) < 0) ?? CLOTH_PLANS[1]!;
@@ -105,7 +105,7 @@ export class ThingMaker {
     return { item, lots };
   }
 
-  createPattern(): Thing {
+  createPattern(): MadeThing {
     const { random } = this;
     const [widthMm, heightMm] = pick(random, ENVELOPES);
     const garment = pick(random, GARMENTS);
@@ -129,7 +129,7 @@ export class ThingMaker {
     return { item, lots: [this.createLot(item, 1, undefined, 'envelope')] };
   }
 
-  createThread(): Thing {
+  createThread(): MadeThing {
     const { random } = this;
     let draw = random();
     const plan = THREADS.find((one) => (draw -= one.share) < 0) ?? THREADS[0]!;
@@ -157,7 +157,7 @@ export class ThingMaker {
   }
 
   /** Odd bits in a bag, or strips and squares in a pile. */
-  createScrap(nth: number): Thing {
+  createScrap(nth: number): MadeThing {
     const [name, fibre, clothId, cut, cutMm, amount] = SCRAPS[nth % SCRAPS.length]!;
     const cloth = getCloth(clothId);
     const item = this.createItem({
@@ -183,7 +183,7 @@ export class ThingMaker {
     return { item, lots: [cut === 'odd' ? { ...lot, areaMm2: amount * 1e6 } : lot] };
   }
 
-  createKit(nth: number): Thing {
+  createKit(nth: number): MadeThing {
     const [name, forWhat, state, parts] = KITS[nth % KITS.length]!;
     const item = this.createItem({
       kind: 'kit',
@@ -199,7 +199,7 @@ export class ThingMaker {
     return { item, lots: [this.createLot(item, 1, undefined, 'loose')] };
   }
 
-  private createBox(kind: 'notion' | 'tool' | 'other', row: BoxRow): Thing {
+  private createBox(kind: 'notion' | 'tool' | 'other', row: BoxRow): MadeThing {
     const [name, type, widthMm, depthMm, heightMm, massG, extra = {}] = row;
     const {
       hole,
@@ -226,15 +226,15 @@ export class ThingMaker {
     return { item, lots };
   }
 
-  createNotion(nth: number): Thing {
+  createNotion(nth: number): MadeThing {
     return this.createBox('notion', NOTIONS[nth % NOTIONS.length]!);
   }
 
-  createOther(nth: number): Thing {
+  createOther(nth: number): MadeThing {
     return this.createBox('other', OTHERS[nth % OTHERS.length]!);
   }
 
-  createTool(nth: number): Thing {
+  createTool(nth: number): MadeThing {
     return this.createBox('tool', TOOLS[nth % TOOLS.length]!);
   }
 }

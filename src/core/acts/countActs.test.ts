@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import type { LotId, PlaceId } from '../records/index.ts';
-import { type Found, compareCount, createCountPlace, listToCount } from './countActs.ts';
+import { type Counted, compareCount, createCountPlace, listToCount } from './countActs.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { checkInvariants } from '../daybook/index.ts';
 
@@ -15,12 +15,12 @@ const household = createHousehold(
   [createLot(cloth, A1), createLot(shears, A1), createLot(ham, 'rack-A1')],
 );
 const id = (name: string) => `lot-${name}` as LotId;
-const found: Found[] = [
+const found: Counted[] = [
   { lotId: id('blue'), isThere: true, amount: 1400 },
   { lotId: id('shears'), isThere: false, amount: null },
   { lotId: id('ham'), isThere: true, amount: null },
 ];
-const count = (what: readonly Found[]) => {
+const count = (what: readonly Counted[]) => {
   const act = createCountPlace(household, A1, what, 77);
   if (!act.ok) throw new Error(act.fault.code);
   const next = applyChanges(household, act.value.changes);

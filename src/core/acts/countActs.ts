@@ -9,7 +9,7 @@ import { applyChanges } from '../daybook/fold.ts';
 import { createChange } from '../daybook/index.ts';
 
 /** What was found of one lot in the place that is counted. */
-export interface Found {
+export interface Counted {
   readonly lotId: LotId;
   readonly isThere: boolean;
   /** In its unit, where it was looked at: mm, mm² or pieces. Null: as it was thought. */
@@ -25,7 +25,7 @@ export interface CountNews {
 }
 
 /** What differs between what was thought and what was found. */
-export function compareCount(household: Household, placeId: PlaceId, found: readonly Found[]): CountNews {
+export function compareCount(household: Household, placeId: PlaceId, found: readonly Counted[]): CountNews {
   const [missing, changed, turnedUp]: [LotId[], LotId[], LotId[]] = [[], [], []];
   for (const { lotId, isThere, amount } of found) {
     const known = getLot(household, lotId);
@@ -45,7 +45,12 @@ export function compareCount(household: Household, placeId: PlaceId, found: read
  * A place was gone through: what is not there is missing, last seen there; what is less or more is so from now on; what
  * turned up there is there. One event for all of it. That it was counted is remembered with the place.
  */
-export function createCountPlace(household: Household, placeId: PlaceId, found: readonly Found[], nowMs: number): Act {
+export function createCountPlace(
+  household: Household,
+  placeId: PlaceId,
+  found: readonly Counted[],
+  nowMs: number,
+): Act {
   const tree = createPlaceTree(household.places);
   const place = tree.leaves.find((one) => one.id === placeId);
   if (!place) return fail({ code: 'no-such-place' });

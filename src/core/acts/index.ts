@@ -1,5 +1,5 @@
 export { type Act, type ActFault, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
-export { type CountNews, type Found, compareCount, createCountPlace, listToCount } from './countActs.ts';
+export { type CountNews, type Counted, compareCount, createCountPlace, listToCount } from './countActs.ts';
 export {
   type Saved,
   createChangeLots,

@@ -1,4 +1,4 @@
 export { cutBlock, type Block } from './blocks.ts';
 export { createMoveFacts, type MoveFacts } from './facts.ts';
 export { computeLeastTable, createMoveSearch, type MoveOrder, type MoveSearch } from './search.ts';
-export { computeProgress, computeWalkMm, toSteps, type Progress, type Spot, type Step } from './steps.ts';
+export { computeProgress, computeWalkMm, toSteps, type Progress, type StepPlace, type Step } from './steps.ts';

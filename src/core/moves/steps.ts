@@ -4,14 +4,14 @@ import {
   computeStandPoint,
   computeStationPoint,
   computeWayMm,
-  type Spot as Stand,
+  type StandPoint as Stand,
 } from '../storage/index.ts';
 import type { Trip } from './decode.ts';
 import { shortenWalk } from './shorten.ts';
 import { ABOUT, ASIDE, getLiftG, TABLE, type MoveFacts } from './facts.ts';
 
 /** Where things are carried from and to: a place, the table, out of the way; `about` is wherever they lie. */
-export type Spot = PlaceId | 'table' | 'aside' | 'about';
+export type StepPlace = PlaceId | 'table' | 'aside' | 'about';
 
 /** One step of the reorganising day, done at once. */
 export interface Step {
@@ -20,8 +20,8 @@ export interface Step {
   readonly lotIds: readonly LotId[];
   /** The form that each has afterwards. */
   readonly forms: readonly StowForm[];
-  readonly from: Spot;
-  readonly to: Spot;
+  readonly from: StepPlace;
+  readonly to: StepPlace;
   /** The whole content of a bin goes into an empty bin of the same kind: the bins change places instead. */
   readonly isWholeBin: boolean;
   /** The bin that it is from is empty then, for whatever comes next. */
@@ -33,7 +33,7 @@ export interface Step {
 /** To put one thing into its turn among others, beside taking it in the hand. */
 const ORDER_SECONDS = 4;
 
-function toSpot(facts: MoveFacts, p: number): Spot {
+function toSpot(facts: MoveFacts, p: number): StepPlace {
   if (p === TABLE) return 'table';
   if (p === ASIDE) return 'aside';
   return p === ABOUT ? 'about' : facts.places[p]!.place.id;
@@ -185,7 +185,7 @@ function isBinSwap(
 }
 
 /** Where a lot is, as steps name it; null for what is in no state to be carried. */
-function getSpot(lot: Lot): Spot | null {
+function getSpot(lot: Lot): StepPlace | null {
   if (lot.state === 'in') return lot.placeId ?? null;
   if (lot.state !== 'out' || lot.away === 'missing') return null;
   return lot.away ?? 'about';

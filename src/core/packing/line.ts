@@ -4,7 +4,7 @@ import type { PackResult, Spot } from './spot.ts';
 
 const EPS = 1e-6;
 
-interface Piece {
+interface Portion {
   readonly index: number;
   readonly piece: number;
   readonly pkg: Package;
@@ -27,7 +27,7 @@ function takesOn(pile: Pile, pkg: Package, space: Space): boolean {
 }
 
 /** Along the row, across it, up; turned into x, y, z by the direction of the rows. */
-function place(one: Piece, along: number, across: number, up: number, space: Space): Spot {
+function place(one: Portion, along: number, across: number, up: number, space: Space): Spot {
   const { alongMm, acrossMm, heightMm } = one.pkg;
   const isX = space.rowsRun === 'x';
   return {
@@ -44,7 +44,7 @@ function place(one: Piece, along: number, across: number, up: number, space: Spa
 }
 
 /** Rows filled in the given order; folded stacks next to each other in the order share a pile. */
-function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
+function fillInOrder(pieces: readonly Portion[], space: Space): Spot[] | null {
   const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
   const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
   // Behind the front row of an open shelf things are forgotten, so it has one row.
@@ -79,7 +79,7 @@ function fillInOrder(pieces: readonly Piece[], space: Space): Spot[] | null {
 }
 
 /** Rows opened and filled first-fit, widest rows first: keeps less order, but packs tighter. */
-function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
+function fillFirstFit(pieces: readonly Portion[], space: Space): Spot[] | null {
   const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
   const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
   const maxRows = space.rowsRun === 'x' ? 1 : Infinity;
@@ -119,7 +119,7 @@ function fillFirstFit(pieces: readonly Piece[], space: Space): Spot[] | null {
 /** Things side by side in rows. First in the given order, else in the tightest. */
 export function packLine(packages: readonly Package[], space: Space): PackResult {
   const pieces = packages.flatMap((pkg, index) =>
-    Array.from({ length: pkg.pieces }, (_, piece): Piece => ({ index, piece, pkg })),
+    Array.from({ length: pkg.pieces }, (_, piece): Portion => ({ index, piece, pkg })),
   );
   const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
   const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;

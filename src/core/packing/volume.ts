@@ -10,7 +10,7 @@ const MOST_PUT = 12_000;
 /** The sorted orders, by every rule, are always tried. */
 const LEAST_TRIED = 18;
 
-interface Piece extends Block {
+interface Portion extends Block {
   readonly index: number;
   readonly piece: number;
 }
@@ -21,7 +21,7 @@ interface Piece extends Block {
  */
 export function packVolume(packages: readonly Package[], space: Space): PackResult {
   const inner = space.widthMm * space.depthMm * space.heightMm;
-  const rigid: Piece[] = [];
+  const rigid: Portion[] = [];
   let rigidVolume = 0;
   let bulkNeed = 0;
   for (const [index, pkg] of packages.entries()) {

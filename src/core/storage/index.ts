@@ -36,7 +36,7 @@ export {
   listWalls,
   standUnit,
   type Footprint,
-  type Spot,
+  type StandPoint,
   type WallLine,
   type Ways,
 } from './room.ts';

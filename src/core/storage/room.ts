@@ -183,7 +183,7 @@ export function computeDoorPoint(room: RoomSpec, door: Door): PlanPoint {
 }
 
 /** A spot in a room. */
-export interface Spot extends PlanPoint {
+export interface StandPoint extends PlanPoint {
   readonly roomId: PlaceId;
 }
 
@@ -195,7 +195,7 @@ interface DoorNode {
 /** Ways between rooms, by the doors one would take. */
 export interface Ways {
   /** One way on foot, mm; straight within a room, the shortest over the doors to another. */
-  readonly computeMm: (from: Spot, to: Spot) => number;
+  readonly computeMm: (from: StandPoint, to: StandPoint) => number;
 }
 
 /** Works out the shortest ways from every door to every other, over rooms, straight passages and the hall. */
@@ -228,7 +228,7 @@ export function createWays(rooms: readonly Place[]): Ways {
       for (let j = 0; j < size; j += 1) way[i]![j] = Math.min(way[i]![j]!, way[i]![k]! + way[k]![j]!);
   const byRoom = new Map<PlaceId, number[]>();
   for (const [n, { roomId }] of nodes.entries()) byRoom.set(roomId, [...(byRoom.get(roomId) ?? []), n]);
-  const computeMm = (from: Spot, to: Spot) => {
+  const computeMm = (from: StandPoint, to: StandPoint) => {
     const straight = Math.hypot(from.xMm - to.xMm, from.yMm - to.yMm);
     if (from.roomId === to.roomId) return straight;
     let best = Infinity;

@@ -1,5 +1,5 @@
 import type { CapacityMode, ContainerSpec, Dividers, Light, PegSpec, Place, Settings } from '../records/index.ts';
-import { computeReachPoint, createWays, type Spot, type Ways } from './room.ts';
+import { computeReachPoint, createWays, type StandPoint, type Ways } from './room.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
 /** The inside of a leaf place, and how it is filled. x runs to the right, y to the back, z up; mm. */
@@ -114,7 +114,7 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
 }
 
 /** Where one stands on the floor plan to reach into the place: the middle of it, in front of the unit. */
-export function computeStandPoint(tree: PlaceTree, place: Place): Spot {
+export function computeStandPoint(tree: PlaceTree, place: Place): StandPoint {
   const room = getAncestor(tree, place.id, 'room')!;
   const unit = getAncestor(tree, place.id, 'unit')!.unit!;
   const slot = getSlotOf(tree, place).slot!;
@@ -124,7 +124,7 @@ export function computeStandPoint(tree: PlaceTree, place: Place): Spot {
 const waysOf = new WeakMap<PlaceTree, Ways>();
 
 /** One way on foot from a spot in one room to a spot in another or the same, mm. */
-export function computeWayMm(tree: PlaceTree, from: Spot, to: Spot): number {
+export function computeWayMm(tree: PlaceTree, from: StandPoint, to: StandPoint): number {
   const ways = waysOf.get(tree) ?? createWays(tree.rooms);
   waysOf.set(tree, ways);
   return ways.computeMm(from, to);

@@ -1,6 +1,6 @@
 import type { Random } from '../../core/random/index.ts';
 import type { State } from '../score/index.ts';
-import { Mover } from './moves.ts';
+import { MoveMaker } from './moves.ts';
 
 /**
  * How warm a round begins and how cold it ends, as shares of what a lot costs on the average. Begun cooler, groups
@@ -37,7 +37,7 @@ export class Annealer {
   steps = 0;
   readonly best: Int32Array;
   bestPrice: number;
-  private readonly mover: Mover;
+  private readonly mover: MoveMaker;
   private round = 0;
   private roundStart = 0;
   private roundEnd = 0;
@@ -50,7 +50,7 @@ export class Annealer {
     random: Random,
     private readonly isHoming = false,
   ) {
-    this.mover = new Mover(state, random, isHoming);
+    this.mover = new MoveMaker(state, random, isHoming);
     this.best = state.option.slice();
     this.bestPrice = state.price;
     this.usual = state.seconds / Math.max(1, state.facts.lots.length);

@@ -27,7 +27,7 @@ const PLACES_SHARE = 0.001;
  * and others out for it. Most are priced before anything is changed. A move is made when it is welcome at the
  * temperature, after Metropolis.
  */
-export class Mover extends Drawer {
+export class MoveMaker extends Drawer {
   temperature = 1;
   /** Lots that may be elsewhere than when this list was last emptied. */
   readonly strayed: number[] = [];

@@ -1,11 +1,11 @@
-import type { Block, Spot, Step } from '../../core/moves/index.ts';
+import type { Block, StepPlace, Step } from '../../core/moves/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatMinutes } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 
 /** Words of carrying; not in the index, only the move list needs them. */
 
-export function wordSpot(spot: Spot, tree: PlaceTree): string {
+export function wordSpot(spot: StepPlace, tree: PlaceTree): string {
   if (spot === 'table') return 'the table';
   if (spot === 'aside') return 'out of the way, in another room';
   if (spot === 'about') return 'wherever it lies';

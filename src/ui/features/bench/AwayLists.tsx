@@ -10,11 +10,11 @@ import { putBack } from '../../state/putBack.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordSince } from '../../text/bench.ts';
 import { Listed, LISTED, Rest } from './Listed.tsx';
-import type { Thing } from './benchFacts.ts';
+import type { OnBench } from './benchFacts.ts';
 
 /** What is not in the room: missed, or lent. */
 interface AwayProps {
-  readonly things: readonly Thing[];
+  readonly things: readonly OnBench[];
   readonly nowMs: number;
 }
 
@@ -53,7 +53,7 @@ function findLastSeen(events: readonly DaybookEvent[], id: LotId): PlaceId | nul
   return null;
 }
 
-function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
+function MissingLine({ thing: { lot, item }, nowMs }: { thing: OnBench; nowMs: number }) {
   const household = useHousehold();
   const events = useApp((state) => state.events);
   const tree = getTree(household);
@@ -75,7 +75,7 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: num
   );
 }
 
-function LentLine({ thing: { lot, item }, nowMs }: { thing: Thing; nowMs: number }) {
+function LentLine({ thing: { lot, item }, nowMs }: { thing: OnBench; nowMs: number }) {
   const comeBack = async () => {
     const { createReturn } = await import('../../../core/acts/index.ts');
     await act((now) => createReturn(now, lot.id, world.nowMs()));

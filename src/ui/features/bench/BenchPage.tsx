@@ -17,7 +17,7 @@ import { wordSince } from '../../text/bench.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Listed, LISTED, Rest } from './Listed.tsx';
 import { useSaveDue } from './useSaveDue.ts';
-import { findDue, findStrays, type Thing } from './benchFacts.ts';
+import { findDue, findStrays, type OnBench } from './benchFacts.ts';
 
 const SaveReminder = lazy(async () => ({
   default: (await import('./SaveReminder.tsx')).SaveReminder,
@@ -150,7 +150,7 @@ export function BenchPage() {
 }
 
 /** The table top with what lies on it, each thing in its own cloth. */
-function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: number; onShow: (id: LotId) => void }) {
+function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: number; onShow: (id: LotId) => void }) {
   const household = useHousehold();
   const tree = getTree(household);
   return (
@@ -189,7 +189,7 @@ function Top({ things, nowMs, onShow }: { things: readonly Thing[]; nowMs: numbe
   );
 }
 
-function Lines({ things, words }: { things: readonly Thing[]; words: (thing: Thing) => string }) {
+function Lines({ things, words }: { things: readonly OnBench[]; words: (thing: OnBench) => string }) {
   return (
     <>
       <ul>

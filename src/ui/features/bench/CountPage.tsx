@@ -18,7 +18,7 @@ import { useFound } from '../../state/finder.ts';
 import { computeWhereabouts, getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordWhereShort } from '../../components/where.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
-import { type Found, compareCount, createCountPlace, listToCount } from '../../../core/acts/index.ts';
+import { type Counted, compareCount, createCountPlace, listToCount } from '../../../core/acts/index.ts';
 
 /** Counting, place by place: tick what is there, type what is left; the daybook gets the differences. */
 export function CountPage() {
@@ -118,7 +118,7 @@ function OnePlace({
     return item ? [{ lot, item, isExtra: i >= here.length }] : [];
   });
   const read = ({ lot, item }: Entry) => readLeft(typed.get(lot.id) ?? '', getAmountUnit(item, lot), units);
-  const found = entries.map((entry): Found => {
+  const found = entries.map((entry): Counted => {
     const { value } = read(entry);
     return {
       lotId: entry.lot.id,

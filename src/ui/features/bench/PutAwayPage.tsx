@@ -14,7 +14,7 @@ import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount, wordForm, wordHomeOffer } from '../../text/index.ts';
 import { wordCompany } from '../../text/bench.ts';
-import { findStrays, type Thing } from './benchFacts.ts';
+import { findStrays, type OnBench } from './benchFacts.ts';
 import { createMove } from '../../../core/acts/index.ts';
 
 /** The three best places, each by one key that lies side by side with the others. */
@@ -65,7 +65,7 @@ export function PutAwayPage() {
   );
 }
 
-function Choice({ thing: { lot, item }, left, onLater }: { thing: Thing; left: number; onLater: () => void }) {
+function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left: number; onLater: () => void }) {
   const household = useHousehold();
   const tree = getTree(household);
   const { answer: offers, again } = useAnswer(household, 'homes', lot.id);

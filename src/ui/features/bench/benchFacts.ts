@@ -3,25 +3,25 @@ import { toDay } from '../../../core/units/index.ts';
 import { NEEDLE_HOURS, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
 
-export interface Thing {
+export interface OnBench {
   readonly lot: Lot;
   readonly item: Item;
 }
 
 /** What is not where it belongs, and why; the newest first. */
 export interface Strays {
-  readonly out: readonly Thing[];
-  readonly homeless: readonly Thing[];
-  readonly missing: readonly Thing[];
-  readonly lent: readonly Thing[];
+  readonly out: readonly OnBench[];
+  readonly homeless: readonly OnBench[];
+  readonly missing: readonly OnBench[];
+  readonly lent: readonly OnBench[];
   /** Waits on the table or out of the way while things are carried. */
-  readonly waiting: readonly Thing[];
+  readonly waiting: readonly OnBench[];
   /** Is in a place that is not its home: the adopted plan is not carried out yet. */
   readonly toCarry: number;
 }
 
 export const findStrays: (household: Household) => Strays = derive((household) => {
-  const [out, homeless, missing, lent, waiting]: Thing[][] = [[], [], [], [], []];
+  const [out, homeless, missing, lent, waiting]: OnBench[][] = [[], [], [], [], []];
   let toCarry = 0;
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
@@ -34,7 +34,7 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     else if (lot.state === 'out') out!.push(thing);
     else if (lot.placeId !== lot.homeId || lot.form !== lot.homeForm) toCarry += 1;
   }
-  const byNewest = (list: Thing[]) => list.toSorted((a, b) => b.lot.sinceMs - a.lot.sinceMs);
+  const byNewest = (list: OnBench[]) => list.toSorted((a, b) => b.lot.sinceMs - a.lot.sinceMs);
   return {
     out: byNewest(out!),
     homeless: byNewest(homeless!),
@@ -51,7 +51,7 @@ const SOON_DAYS = 30;
 export function findDue(
   household: Household,
   nowMs: number,
-): readonly { readonly thing: Thing; readonly code: 'past' | 'soon' | 'blunt' }[] {
+): readonly { readonly thing: OnBench; readonly code: 'past' | 'soon' | 'blunt' }[] {
   // By the sewist's own calendar.
   const [today, soon] = [toDay(nowMs), toDay(addDays(nowMs, SOON_DAYS))];
   return [...household.lots.values()].flatMap((lot) => {

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { cutBlock, type Spot, type Step } from '../../../core/moves/index.ts';
+import { cutBlock, type StepPlace, type Step } from '../../../core/moves/index.ts';
 import type { Household, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatMass, formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -202,7 +202,7 @@ function StepCard({ household, step, which }: { household: Household; step: Step
   );
 }
 
-function SpotPicture({ spot, lots, mark }: { spot: Spot; lots: readonly LotId[]; mark: 'from' | 'to' }) {
+function SpotPicture({ spot, lots, mark }: { spot: StepPlace; lots: readonly LotId[]; mark: 'from' | 'to' }) {
   const tree = getTree(useHousehold());
   const place = spot === 'table' || spot === 'aside' || spot === 'about' ? null : spot;
   return (

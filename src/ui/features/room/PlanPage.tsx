@@ -43,7 +43,7 @@ export function PlanPage() {
   const { roomId } = useParams();
   const { rooms } = getTree(household);
   const room = rooms.find((one) => one.id === roomId) ?? rooms[0];
-  return room ? <Plan key={room.id} room={room} rooms={rooms} /> : <Navigate to="/stash" replace />;
+  return room ? <FloorPlan key={room.id} room={room} rooms={rooms} /> : <Navigate to="/stash" replace />;
 }
 
 const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
@@ -237,7 +237,7 @@ function PlanFigures({ lines, triangle }: PlanFiguresProps) {
   );
 }
 
-function Plan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
+function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
   const household = useHousehold();
   const { units } = household.settings;
   const ticket = useApp((state) => state.ticket);

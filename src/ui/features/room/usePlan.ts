@@ -16,7 +16,7 @@ import { createSavePlaces } from '../../../core/acts/index.ts';
 /** Key presses that follow each other within this time are one move. */
 const REST_MS = 1200;
 
-interface Plan {
+interface FloorPlanState {
   readonly pieces: readonly Piece[];
   readonly findings: readonly Finding[];
   readonly triangle: Triangle | null;
@@ -27,7 +27,7 @@ interface Plan {
 }
 
 /** The pieces of a room while they are moved: judged as they are held, kept as one act when they are let go. */
-export function usePlan(room: Place, spec: RoomSpec): Plan {
+export function usePlan(room: Place, spec: RoomSpec): FloorPlanState {
   const household = useHousehold();
   const [held, setHeld] = useState<ReadonlyMap<PlaceId, UnitSpec>>(new Map());
   const heldNow = useRef(held);

@@ -290,13 +290,13 @@ function AnswerCard({
       return null;
     case 'take':
     case 'in-hand':
-      return <Thing id={scanned.lotId} isAgain={scanned.kind === 'in-hand'} />;
+      return <ScannedThing id={scanned.lotId} isAgain={scanned.kind === 'in-hand'} />;
     case 'look':
       return <Look placeId={scanned.placeId} />;
   }
 }
 
-function Thing({ id, isAgain }: { id: LotId; isAgain: boolean }) {
+function ScannedThing({ id, isAgain }: { id: LotId; isAgain: boolean }) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const lot = household.lots.get(id);

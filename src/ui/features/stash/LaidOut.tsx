@@ -109,7 +109,7 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
                 ) : (
                   <ul aria-label={name} className="flex items-end gap-1.5" style={{ paddingTop: MARK_PX }}>
                     {line.rows.map((row) => (
-                      <Piece key={row.lot.id} row={row} />
+                      <ClothPiece key={row.lot.id} row={row} />
                     ))}
                   </ul>
                 )}
@@ -142,7 +142,7 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
 const STATE_WORDS = { in: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' } as const;
 
 /** One length of cloth. As few elements as it can be: hundreds are in view at once. */
-function Piece({ row }: { row: StashRow }) {
+function ClothPiece({ row }: { row: StashRow }) {
   const { lot, item } = row;
   const { units } = useHousehold().settings;
   const isChosen = useApp((state) => state.ticket?.type === 'lot' && state.ticket.id === lot.id);
