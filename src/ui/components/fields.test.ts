@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { getTextLimit } from '../../core/records/limits.ts';
 
@@ -30,5 +30,28 @@ describe('what can be typed', () => {
     expect(getTextLimit('lots.reserved.forWhat')).toBe(120);
     expect(getTextLimit('items.notes')).toBe(2000);
     expect(() => getTextLimit('lots.count')).toThrow('no limit');
+  });
+
+  it('is sent by the one form, which sends nothing twice', () => {
+    const forms = SOURCES.filter(({ text }) => text.includes('<form')).map(({ file }) => file);
+    expect(forms).toEqual([join('components', 'Form.tsx')]);
+  });
+
+  it('says what it changed of a record against what it began from; only what is new or goes is saved whole', () => {
+    const files = readdirSync('src/ui', { recursive: true, encoding: 'utf8' }).filter((file) => /\.tsx?$/.test(file));
+    const whole = files.filter((file) =>
+      /\bact\(\s*\(\w+\) =>\s*(\{[^}]*return )?createSave(Places|Item)\(/.test(
+        readFileSync(join('src/ui', file), 'utf8'),
+      ),
+    );
+    expect(whole.map((file) => basename(file)).toSorted()).toEqual([
+      'GotList.tsx',
+      'PieceFromFile.tsx',
+      'PlanPage.tsx',
+      'PoolTicket.tsx',
+      'QuickLine.tsx',
+      'UnitForm.tsx',
+      'addScrap.ts',
+    ]);
   });
 });

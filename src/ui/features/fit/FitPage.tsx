@@ -77,7 +77,7 @@ export function FitPage() {
       aside={
         <>
           {isOpen && (
-            <Button look="quiet" onClick={() => show(null)}>
+            <Button look="quiet" className="mb-2" onClick={() => show(null)}>
               ← Back to the plan
             </Button>
           )}

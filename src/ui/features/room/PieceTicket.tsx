@@ -15,7 +15,7 @@ import { Form } from '../../components/Form.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordHeight, wordSpread } from '../../text/room.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
@@ -54,7 +54,8 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
       if (station.unitId !== piece.id) return station;
       return { ...station, unitId: undefined, at: computeStationPoint(spec, station, () => unit) };
     });
-    void act((now) => createSavePlaces(now, room.name, [{ ...room, room: { ...spec, stations } }], [], world.nowMs()));
+    const next = { ...room, room: { ...spec, stations } };
+    void edit(household, (from) => createSavePlaces(from, room.name, [next], [], world.nowMs()));
   };
   return (
     <>

@@ -3,7 +3,7 @@ import { divideSlot, getAncestor } from '../../../core/storage/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { wordSlotFits } from '../../text/rebuild.ts';
@@ -37,8 +37,9 @@ export function PlaceActs({ place }: { place: Place }) {
     }
     const fits = judgeDraft(household, parts.value);
     const words = wordSlotFits(fits, tree, axis, units);
-    const isDone = await act(
-      (now) => createSavePlaces(now, unit.name, parts.value, [], world.nowMs()),
+    const isDone = await edit(
+      household,
+      (from) => createSavePlaces(from, unit.name, parts.value, [], world.nowMs()),
       `Divided ${place.name}.`,
     );
     if (isDone) useRebuild.setState({ isOn: true, words, isGood: fits.every((fit) => fit.isFit) });
@@ -47,7 +48,7 @@ export function PlaceActs({ place }: { place: Place }) {
     const { at: _at, ...plain } = place.container!;
     const container = isRetired ? { ...plain, isRetired: true } : plain;
     const idle: Place = { ...place, parentId: undefined, order: tree.pool.length, container };
-    const isDone = await act((now) => createSavePlaces(now, place.name, [idle], [], world.nowMs()));
+    const isDone = await edit(household, (from) => createSavePlaces(from, place.name, [idle], [], world.nowMs()));
     if (isDone) show({ type: 'pool' });
   };
 

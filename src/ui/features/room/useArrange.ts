@@ -11,7 +11,7 @@ import {
 import type { Arrangement, Place, Position } from '../../../core/records/index.ts';
 import { startArranger, type PlannerHandle } from '../../../workers/client.ts';
 import { useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 
@@ -86,7 +86,9 @@ export function useArrange(room: Place, pieces: readonly Piece[]) {
   }, [spec, pieces, statureMm, fetches]);
 
   const saveArrangements = (name: string, arrangements: Arrangement[]) =>
-    act((is) => createSavePlaces(is, name, [{ ...room, room: { ...spec, arrangements } }], [], world.nowMs()));
+    edit(household, (from) =>
+      createSavePlaces(from, name, [{ ...room, room: { ...spec, arrangements } }], [], world.nowMs()),
+    );
   const keep = (name: string, arranged: readonly Piece[]) => {
     const kept = { id: world.createId(), name, madeAtMs: world.nowMs(), positions: toPositions(arranged) };
     return saveArrangements(name, [...spec.arrangements, kept]);
@@ -101,12 +103,12 @@ export function useArrange(room: Place, pieces: readonly Piece[]) {
   };
   /** Puts the furniture so; the records change, the carrying is still to be done. */
   const adopt = (choice: Choice) =>
-    act((is) => {
+    edit(household, (from) => {
       const saved = listMoved(pieces, choice.pieces).flatMap(({ id, unit }) => {
-        const place = is.places.get(id);
+        const place = from.places.get(id);
         return place ? [{ ...place, unit }] : [];
       });
-      return createSavePlaces(is, `${room.name}: ${choice.name}`, saved, [], world.nowMs());
+      return createSavePlaces(from, `${room.name}: ${choice.name}`, saved, [], world.nowMs());
     });
   return { now, choices, search, start, stop: () => handle.current?.stop(), keep, forget, adopt };
 }

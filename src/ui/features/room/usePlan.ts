@@ -7,9 +7,9 @@ import {
   type Piece,
   type Triangle,
 } from '../../../core/room/index.ts';
-import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
-import { useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import type { Household, Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 
@@ -31,6 +31,8 @@ export function usePlan(room: Place, spec: RoomSpec): FloorPlanState {
   const household = useHousehold();
   const [held, setHeld] = useState<ReadonlyMap<PlaceId, UnitSpec>>(new Map());
   const heldNow = useRef(held);
+  /** What the first of them was taken up from. */
+  const began = useRef<Household | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const standing = useMemo(() => listPieces(household, getTree(household), room.id), [household, room.id]);
   const pieces = useMemo(
@@ -40,6 +42,7 @@ export function usePlan(room: Place, spec: RoomSpec): FloorPlanState {
   const findings = useMemo(() => computeFindings(spec, pieces, household.settings), [spec, pieces, household.settings]);
   const triangle = useMemo(() => computeTriangle(spec, pieces), [spec, pieces]);
   const hold = useCallback((id: PlaceId, unit: UnitSpec) => {
+    if (heldNow.current.size === 0) began.current = useApp.getState().household;
     const next = new Map(heldNow.current).set(id, unit);
     heldNow.current = next;
     setHeld(next);
@@ -48,13 +51,14 @@ export function usePlan(room: Place, spec: RoomSpec): FloorPlanState {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     const moved = heldNow.current;
-    if (moved.size === 0) return;
-    void act((now) => {
+    const from = began.current;
+    if (moved.size === 0 || !from) return;
+    void edit(from, (was) => {
       const saved = [...moved].flatMap(([id, unit]) => {
-        const place = now.places.get(id);
+        const place = was.places.get(id);
         return place ? [{ ...place, unit }] : [];
       });
-      return createSavePlaces(now, saved[0]?.name ?? '', saved, [], world.nowMs());
+      return createSavePlaces(was, saved[0]?.name ?? '', saved, [], world.nowMs());
     }).then(() => {
       // What was held meanwhile waits for its own turn.
       if (heldNow.current === moved) {

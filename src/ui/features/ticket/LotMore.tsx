@@ -19,7 +19,7 @@ import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { act, edit } from '../../state/hands.ts';
 import { takeOut } from '../../state/takeOut.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
@@ -81,7 +81,7 @@ export function LotMore({ household, item, lot }: LotProps) {
           <MergeForm household={household} item={item} onDone={done} />
         </Suspense>
       )}
-      {asked === 'alike' && <AlikeForm item={item} lot={lot} onDone={done} />}
+      {asked === 'alike' && <AlikeForm household={household} item={item} lot={lot} onDone={done} />}
       {asked === null && (
         <div className="flex flex-wrap gap-x-5 gap-y-1">
           <Button look="quiet" data-key="r" onClick={() => setAsked('reserve')}>
@@ -272,9 +272,11 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
         };
         if (unit === 'area') made.areaMm2 = parsed.value;
         if (item.thread) made.holder = holder;
-        return act((now) => createSaveItem(now, item, [made]), `Another lot of ${item.name} is in.`).then((isDone) => {
-          if (isDone) show({ type: 'lot', id });
-        });
+        return edit(household, (from) => createSaveItem(from, item, [made]), `Another lot of ${item.name} is in.`).then(
+          (isDone) => {
+            if (isDone) show({ type: 'lot', id });
+          },
+        );
       }}
     >
       {item.thread && (
@@ -342,7 +344,7 @@ function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => v
   );
 }
 
-function AlikeForm({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => void }) {
+function AlikeForm({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
   const [text, setText] = useState('10');
   const parsed = parseCount(text);
   const fault = parsed.ok
@@ -360,9 +362,11 @@ function AlikeForm({ item, lot, onDone }: { item: Item; lot: Lot; onDone: () => 
         const made = Array.from({ length: parsed.value }, () =>
           createLotAlike(world.createId() as LotId, lot, world.nowMs()),
         );
-        return act((now) => createSaveItem(now, item, made), `${parsed.value} more of ${item.name} are in.`).then(
-          (isDone) => isDone && onDone(),
-        );
+        return edit(
+          household,
+          (from) => createSaveItem(from, item, made),
+          `${parsed.value} more of ${item.name} are in.`,
+        ).then((isDone) => isDone && onDone());
       }}
     >
       <TextField

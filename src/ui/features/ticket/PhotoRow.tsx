@@ -3,7 +3,8 @@ import type { Item, Photo, PhotoId } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
 import { photoStore } from '../../state/store.ts';
-import { act } from '../../state/hands.ts';
+import { useHousehold } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
 import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
 import { wordStoreFault } from '../../text/index.ts';
 import { wordLineFault } from '../../text/lineFaults.ts';
@@ -14,6 +15,7 @@ const MOST_PHOTOS = 12;
 
 /** The photos of a thing: the first is its swatch everywhere. */
 export function PhotoRow({ item }: { item: Item }) {
+  const household = useHousehold();
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isReading, setReading] = useState(false);
@@ -21,7 +23,7 @@ export function PhotoRow({ item }: { item: Item }) {
   const save = (next: readonly PhotoId[], done: string) => {
     const changed: Item = { ...item, photos: [...next] };
     if (next.length === 0) delete changed.photos;
-    return act((now) => createSaveItem(now, { ...(now.items.get(item.id) ?? item), photos: changed.photos }, []), done);
+    return edit(household, (from) => createSaveItem(from, changed, []), done);
   };
   const add = (files: readonly File[]) => {
     if (files.length === 0) return;

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Place, PlaceId } from '../../../../core/records/index.ts';
+import type { Household, Place, PlaceId } from '../../../../core/records/index.ts';
 import { useApp, world } from '../../../state/app.ts';
-import { act } from '../../../state/hands.ts';
+import { edit } from '../../../state/hands.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { createSavePlaces } from '../../../../core/acts/index.ts';
 
@@ -26,17 +26,28 @@ export function useHeld() {
   const tell = useApp((state) => state.tell);
   const [held, setHeld] = useState<Held | null>(null);
   const now = useRef<Held | null>(null);
+  /** What it was taken up from. */
+  const began = useRef<Household | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const set = useCallback((next: Held | null) => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
+    if (next === null) began.current = null;
+    else began.current ??= useApp.getState().household;
     now.current = next;
     setHeld(next);
   }, []);
 
   const change = useCallback(
-    (subject: string, saved: readonly Place[], removed: readonly Place[] = [], heirs?: ReadonlyMap<PlaceId, PlaceId>) =>
-      act((is) => createSavePlaces(is, subject, saved, removed, world.nowMs(), heirs)),
+    async (
+      subject: string,
+      saved: readonly Place[],
+      removed: readonly Place[] = [],
+      heirs?: ReadonlyMap<PlaceId, PlaceId>,
+    ) => {
+      const from = began.current ?? useApp.getState().household;
+      return from ? edit(from, (was) => createSavePlaces(was, subject, saved, removed, world.nowMs(), heirs)) : false;
+    },
     [],
   );
   const keep = useCallback(() => {
