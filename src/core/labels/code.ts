@@ -1,4 +1,5 @@
-import { CODE_PATTERN, type Household, type LotId, type PlaceId } from '../records/index.ts';
+import { CODE_PATTERN } from '../records/ids.ts';
+import type { Household, LotId, PlaceId } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 
 /**
