@@ -46,66 +46,51 @@ export function useLong(count: number, { rowPx, overscan, keyOf }: LongOptions):
   };
 }
 
-interface VirtualTableProps {
+interface VirtualProps {
   readonly long: Long;
-  readonly label?: string;
-  /** Rows in all, heads included. */
-  readonly rowCount: number;
   readonly frameClass: string;
   readonly className: string;
-  readonly style?: CSSProperties;
-  readonly head: ReactNode;
+  readonly head?: ReactNode;
   readonly children: (row: number) => ReactNode;
 }
 
-/** A table that scrolls in a frame of its own, its heads in sight. */
-export function VirtualTable({
-  long: { frame, shown, abovePx, belowPx },
-  label,
-  rowCount,
-  frameClass,
-  className,
-  style,
-  head,
-  children,
-}: VirtualTableProps) {
-  const gap = (heightPx: number) =>
+interface VirtualTableProps extends VirtualProps {
+  readonly label?: string;
+  /** Rows in all, heads included. */
+  readonly rowCount: number;
+  readonly style?: CSSProperties;
+}
+
+function Gap({ heightPx }: { heightPx: number }) {
+  return (
     heightPx > 0 && (
       <tr aria-hidden>
         <td style={{ height: heightPx }} />
       </tr>
-    );
+    )
+  );
+}
+
+/** A table that scrolls in a frame of its own, its heads in sight. */
+export function VirtualTable({ long, frameClass, head, children, label, rowCount, ...table }: VirtualTableProps) {
+  const { frame, shown, abovePx, belowPx } = long;
   return (
     <div ref={frame} className={frameClass}>
-      <table className={className} style={style} aria-rowcount={rowCount} aria-label={label}>
+      <table {...table} aria-rowcount={rowCount} aria-label={label}>
         {head}
         <tbody>
-          {gap(abovePx)}
+          <Gap heightPx={abovePx} />
           {shown.map(children)}
-          {gap(belowPx)}
+          <Gap heightPx={belowPx} />
         </tbody>
       </table>
     </div>
   );
 }
 
-interface VirtualListProps {
-  readonly long: Long;
-  readonly frameClass: string;
-  readonly className: string;
-  /** What is there instead of, or above, the lines. */
-  readonly head?: ReactNode;
-  readonly children: (row: number) => ReactNode;
-}
-
-/** The same for lines without columns. */
-export function VirtualList({
-  long: { frame, shown, abovePx, belowPx },
-  frameClass,
-  className,
-  head,
-  children,
-}: VirtualListProps) {
+/** The same for lines without columns; the head is what is there above them, or instead. */
+export function VirtualList({ long, frameClass, className, head, children }: VirtualProps) {
+  const { frame, shown, abovePx, belowPx } = long;
   return (
     <div ref={frame} className={frameClass}>
       {head}

@@ -21,10 +21,10 @@ interface PlanViewProps {
   readonly units: UnitSystem;
   readonly label: string;
   /** What can be done with the pieces; without it the plan is a picture. */
-  readonly hands?: PlanHands;
+  readonly grip?: PlanGrip;
 }
 
-export interface PlanHands {
+export interface PlanGrip {
   readonly describe: (piece: Piece) => string;
   readonly onChoose: (id: PlaceId) => void;
   /** A piece is carried so far from where it was taken up; `isDown` until it is let go. */
@@ -36,7 +36,7 @@ export interface PlanHands {
 
 /** The floor plan under its tape: furniture to scale, to be carried by hand or moved by the keys. */
 export function PlanView(props: PlanViewProps) {
-  const { room, pieces, findings, chosen, shown, units, label, hands } = props;
+  const { room, pieces, findings, chosen, shown, units, label, grip } = props;
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder) ?? { width: 840, height: 620 };
   const xs = room.walls.map((wall) => wall.from.xMm);
@@ -77,11 +77,11 @@ export function PlanView(props: PlanViewProps) {
     <div ref={holder} className="flex min-h-[50vh] flex-1 flex-col overflow-hidden pt-2 md:min-h-0">
       <Tape lengthMm={wide} scale={scale} offsetPx={offset} system={units} />
       <svg
-        role={hands ? 'group' : 'img'}
+        role={grip ? 'group' : 'img'}
         aria-label={label}
         width="100%"
         height={deep * scale + 2 * MARGIN_PX}
-        className={`block shrink-0 select-none ${hands ? 'touch-none' : ''}`}
+        className={`block shrink-0 select-none ${grip ? 'touch-none' : ''}`}
       >
         <g transform={`translate(${offset} ${MARGIN_PX})`}>
           <PlanShell room={room} frame={frame} />
@@ -95,7 +95,7 @@ export function PlanView(props: PlanViewProps) {
                 piece={piece}
                 isChosen={piece.id === chosen}
                 isFault={worst.get(piece.id)}
-                hands={hands}
+                grip={grip}
                 scale={scale}
               />
             ))}

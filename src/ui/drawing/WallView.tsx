@@ -46,7 +46,7 @@ export function WallView(props: WallViewProps) {
     (zoom: number) => Math.max(margin, (width - widthMm * wholeScale * zoom) / 2),
     [margin, width, widthMm, wholeScale],
   );
-  const { zoom, isWhole, isMost, step, showWhole, hands } = useZoom(frame, getLeft);
+  const { zoom, isWhole, isMost, step, showWhole, drag } = useZoom(frame, getLeft);
   const scale = wholeScale * zoom;
   const left = getLeft(zoom);
   const contentWidth = isWhole ? undefined : Math.max(width, left + drawing.widthMm * scale + RIGHT_MARGIN);
@@ -70,7 +70,7 @@ export function WallView(props: WallViewProps) {
         ref={frame}
         data-testid="wall-frame"
         className={`flex min-h-0 flex-1 flex-col overflow-auto pt-2 ${isWhole ? '' : 'cursor-grab active:cursor-grabbing'}`}
-        {...hands}
+        {...drag}
       >
         <PrintDefs />
         <div className="md:my-auto" style={{ width: contentWidth }}>

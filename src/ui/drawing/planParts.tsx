@@ -12,7 +12,7 @@ import {
   listCorners,
   listWalls,
 } from '../../core/storage/index.ts';
-import type { PlanHands } from './PlanView.tsx';
+import type { PlanGrip } from './PlanView.tsx';
 
 /** The parts of a floor plan, each drawn in the same frame. */
 
@@ -117,42 +117,42 @@ interface PlanPieceProps extends PartProps {
   readonly isChosen: boolean;
   /** Whether what is wrong with it is a fault or a caution; undefined where nothing is. */
   readonly isFault: boolean | undefined;
-  readonly hands: PlanHands | undefined;
+  readonly grip: PlanGrip | undefined;
   /** Pixels to the millimetre. */
   readonly scale: number;
 }
 
 /** A piece of furniture, seen from above. */
-export function PlanPiece({ room, frame: { path }, piece, isChosen, isFault, hands, scale }: PlanPieceProps) {
+export function PlanPiece({ room, frame: { path }, piece, isChosen, isFault, grip, scale }: PlanPieceProps) {
   const taken = useRef(piece);
   const by = useRef({ xMm: 0, yMm: 0 });
   const drag = useDrag({
     onTake: () => {
-      hands?.onChoose(piece.id);
+      grip?.onChoose(piece.id);
       taken.current = piece;
       return !piece.unit.isFixed;
     },
     onDrag: (right, down) => {
       by.current = { xMm: right / scale, yMm: down / scale };
-      hands?.onCarry(piece.id, taken.current, by.current, true);
+      grip?.onCarry(piece.id, taken.current, by.current, true);
     },
-    onDrop: (isMoved) => isMoved && hands?.onCarry(piece.id, taken.current, by.current, false),
-    onCancel: () => hands?.onCancel(taken.current),
+    onDrop: (isMoved) => isMoved && grip?.onCarry(piece.id, taken.current, by.current, false),
+    onCancel: () => grip?.onCancel(taken.current),
   });
   const print = computeFootprint(room, piece.unit);
   const corners = listCorners(print);
   const isHung = piece.unit.yMm > 0;
   return (
     <g
-      {...(hands && {
+      {...(grip && {
         role: 'button',
         tabIndex: 0,
-        'aria-label': hands.describe(piece),
+        'aria-label': grip.describe(piece),
         'aria-pressed': isChosen,
         className: 'group cursor-move outline-none',
         ...drag,
-        onFocus: () => hands.onChoose(piece.id),
-        onKeyDown: (event: KeyboardEvent) => hands.onKey(event, piece),
+        onFocus: () => grip.onChoose(piece.id),
+        onKeyDown: (event: KeyboardEvent) => grip.onKey(event, piece),
       })}
     >
       <path

@@ -11,7 +11,7 @@ interface Zoom {
   readonly step: (direction: 1 | -1) => void;
   readonly showWhole: () => void;
   /** For the frame that scrolls: a mouse drags what is zoomed, touch and wheel scroll it by themselves. */
-  readonly hands: ReturnType<typeof useDrag>;
+  readonly drag: ReturnType<typeof useDrag>;
 }
 
 /**
@@ -62,7 +62,7 @@ export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: num
   }, [frame, zoom, zoomTo]);
 
   const scrollTo = ({ left, top }: { left: number; top: number }) => frame.current?.scrollTo(left, top);
-  const hands = useDrag({
+  const drag = useDrag({
     isOver: true,
     onTake: (event) => {
       const { current } = frame;
@@ -81,6 +81,6 @@ export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: num
     isMost: zoom >= MOST,
     step: (direction) => zoomTo(direction > 0 ? zoom * STEP : zoom / STEP),
     showWhole: () => zoomTo(1),
-    hands,
+    drag,
   };
 }

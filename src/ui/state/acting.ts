@@ -21,8 +21,13 @@ export class Acting {
     private readonly set: (part: Partial<AppState>) => void,
   ) {}
 
+  /** Does something to the household as it is; false where it was refused, which is told. */
   readonly act = (make: Make, done?: string): Promise<boolean> => this.doShown(() => this.write(make, done));
 
+  /**
+   * What a form changed, against the household that it began from: what changed elsewhere meanwhile is kept, and where
+   * both changed the same the sewist is asked.
+   */
   readonly edit = (from: Household, make: Make, done?: string): Promise<boolean> =>
     this.doShown(async () => {
       const { rebaseChanges, wordConflicts } = await loadLater();
@@ -47,6 +52,7 @@ export class Acting {
       });
     });
 
+  /** Takes a line of the daybook back, the last one where none is named. */
   readonly undo = (event?: DaybookEvent): Promise<boolean> =>
     this.doShown(async () => {
       const { getUndoable, planUndo } = await loadLater();

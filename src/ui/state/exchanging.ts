@@ -10,6 +10,13 @@ import type { Kept } from './kept.ts';
 import { listPhotoIds } from './store.ts';
 import { world } from './world.ts';
 
+interface ReplaceHow {
+  /** The lines that it was made from; refused where more was written meanwhile. */
+  readonly from?: readonly DaybookEvent[];
+  /** What of it did not read, to be kept beside it. */
+  readonly apart?: readonly Apart[];
+}
+
 /** How another household takes the place of this one, which is first proved to be there to come back. */
 export class Exchanging {
   constructor(
@@ -20,11 +27,7 @@ export class Exchanging {
     private readonly set: (part: Partial<AppState>) => void,
   ) {}
 
-  readonly replace = (
-    chronicle: Chronicle,
-    done: string,
-    { from, apart = [] }: { readonly from?: readonly DaybookEvent[]; readonly apart?: readonly Apart[] } = {},
-  ): Promise<boolean> =>
+  readonly replace = (chronicle: Chronicle, done: string, { from, apart = [] }: ReplaceHow = {}): Promise<boolean> =>
     inTurn(async () => {
       if (from && this.get().events !== from)
         return this.acting.refuse('Something was done here meanwhile. Nothing was changed; look at it again.');
@@ -34,6 +37,7 @@ export class Exchanging {
       return this.acting.refuse(wordGateFaults(whole.fault, chronicle.household));
     });
 
+  /** Brings back the household that the last one took the place of. */
   readonly bringBack = async (): Promise<boolean> => {
     const previous = await this.store.loadPrevious();
     if (!previous.ok) return this.acting.refuse(wordStoreFault(previous.fault));
@@ -80,6 +84,7 @@ export class Exchanging {
       apart: stored?.ok ? (stored.value?.apart ?? []) : [],
       raw: null,
       ticket: null,
+      looked: null,
       unkept: 0,
       storeFault: written.ok ? null : written.fault,
       notice: { tone: 'done', text: done, canUndo: false },

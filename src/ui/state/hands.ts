@@ -1,10 +1,8 @@
-import type { Apart, Mend } from '../../core/mending/index.ts';
-import type { Chronicle, DaybookEvent, Household } from '../../core/records/index.ts';
+import type { Mend } from '../../core/mending/index.ts';
 import type { KeptApart } from '../../storage/index.ts';
 import { wordStoreFault } from '../text/index.ts';
 import { Acting } from './acting.ts';
 import { useApp } from './app.ts';
-import type { Make } from './appState.ts';
 import { Exchanging } from './exchanging.ts';
 import { inTurn } from './inTurn.ts';
 import { Kept } from './kept.ts';
@@ -12,38 +10,15 @@ import { store } from './store.ts';
 
 /**
  * All that changes the household or what is kept of it. What shows a household that is only looked at does not reach this
- * file, nor the makers of acts: tools/imports.mjs proves it.
+ * file: tools/imports.mjs proves it.
  */
 const { getState: get, setState: set } = useApp;
 const kept = new Kept(store, get, set);
 const acting = new Acting(kept, get, set);
 const exchanging = new Exchanging(store, kept, acting, get, set);
 
-/** Does something to the household as it is; false where it was refused, which is told. */
-export const act = (make: Make, done?: string): Promise<boolean> => acting.act(make, done);
-
-/**
- * What a form changed, against the household that it began from: what changed elsewhere meanwhile is kept, and where
- * both changed the same the sewist is asked.
- */
-export const edit = (from: Household, make: Make, done?: string): Promise<boolean> => acting.edit(from, make, done);
-
-/** Takes a line of the daybook back, the last one where none is named. */
-export const undo = (event?: DaybookEvent): Promise<boolean> => acting.undo(event);
-
-/** How another household takes the place of this one. */
-export interface ReplaceHow {
-  /** The lines that it was made from; refused where more was written meanwhile. */
-  readonly from?: readonly DaybookEvent[];
-  /** What of it did not read, to be kept beside it. */
-  readonly apart?: readonly Apart[];
-}
-
-export const replace = (chronicle: Chronicle, done: string, how?: ReplaceHow): Promise<boolean> =>
-  exchanging.replace(chronicle, done, how);
-
-/** Brings back the household that the last one took the place of. */
-export const bringBack = (): Promise<boolean> => exchanging.bringBack();
+export const { act, edit, undo } = acting;
+export const { replace, bringBack } = exchanging;
 
 /** Shows what this browser keeps. */
 export const open = (): Promise<void> => inTurn(() => kept.load());
@@ -92,6 +67,6 @@ store.onNews((news) => {
     if (news.type !== 'replaced') return kept.catchUp();
     await kept.load();
     const text = 'Another window opened another household; this one shows it now.';
-    set({ ticket: null, notice: { tone: 'done', text, canUndo: false } });
+    set({ ticket: null, looked: null, notice: { tone: 'done', text, canUndo: false } });
   });
 });

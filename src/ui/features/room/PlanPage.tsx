@@ -174,7 +174,7 @@ function PlanAside(props: PlanAsideProps) {
   );
 }
 
-interface PlanHands {
+interface PieceKeys {
   readonly spec: RoomSpec;
   /** The other pieces. */
   readonly others: UnitSpec[];
@@ -185,7 +185,7 @@ interface PlanHands {
 }
 
 /** What a key does to a piece: arrows move it, R turns, L locks, Enter opens its measures. False where it does nothing. */
-function pressKey(event: KeyboardEvent, piece: Piece, { spec, others, hold, keep, turn, edit }: PlanHands): boolean {
+function pressKey(event: KeyboardEvent, piece: Piece, { spec, others, hold, keep, turn, edit }: PieceKeys): boolean {
   if (event.ctrlKey || event.metaKey || event.altKey) return false;
   const step = STEP_MM * (event.shiftKey ? 10 : 1);
   const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
@@ -340,7 +340,7 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
         shown={shown}
         units={units}
         label={`Floor plan of ${room.name}${rooms.length > 1 ? `, one of ${rooms.length} rooms` : ''}`}
-        hands={{
+        grip={{
           describe: (piece) => describePiece(piece, spec, findings, units),
           onChoose: (id) => {
             setChosen(id);

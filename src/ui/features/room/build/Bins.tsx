@@ -7,7 +7,7 @@ import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { wordPut } from '../../../text/rebuild.ts';
 import { useCarry } from './useCarry.ts';
-import type { Hands } from './useHeld.ts';
+import type { Holding } from './useHeld.ts';
 import { putBin } from '../../../../core/suppose/index.ts';
 
 interface BinsProps {
@@ -16,11 +16,11 @@ interface BinsProps {
   /** Every bin of the wall, and where it is drawn. */
   readonly bins: readonly { readonly place: Place; readonly box: Pick<Figure, 'x' | 'y' | 'width' | 'height'> }[];
   readonly scale: number;
-  readonly hands: Hands;
+  readonly holding: Holding;
 }
 
 /** Bins are carried from place to place; of one that was picked up by key, the places that take it are offered. */
-export function Bins({ slots, bins, scale, hands }: BinsProps) {
+export function Bins({ slots, bins, scale, holding }: BinsProps) {
   const household = useHousehold();
   const carriedId = useRebuild((state) => state.carriedId);
   const tree = getTree(household);
@@ -28,10 +28,10 @@ export function Bins({ slots, bins, scale, hands }: BinsProps) {
   return (
     <>
       {bins.map(({ place, box }) => (
-        <BinHandle key={place.id} {...{ place, box, slots, scale, hands }} />
+        <BinHandle key={place.id} {...{ place, box, slots, scale, holding }} />
       ))}
       {carried &&
-        slots.map(({ place, box }) => <Target key={place.id} {...{ bin: carried, place, box, scale, hands }} />)}
+        slots.map(({ place, box }) => <Target key={place.id} {...{ bin: carried, place, box, scale, holding }} />)}
     </>
   );
 }
@@ -39,29 +39,29 @@ export function Bins({ slots, bins, scale, hands }: BinsProps) {
 type Box = BinsProps['bins'][number]['box'];
 
 /** A bin is dragged with the mouse or finger, or picked up with M and put down at one of the places offered. */
-function BinHandle({ place, box, slots, scale, hands }: Omit<BinsProps, 'bins'> & { place: Place; box: Box }) {
+function BinHandle({ place, box, slots, scale, holding }: Omit<BinsProps, 'bins'> & { place: Place; box: Box }) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const { units } = household.settings;
   const tree = getTree(household);
   const key = `bin ${place.id}`;
-  const mine = hands.held?.key === key ? hands.held : null;
+  const mine = holding.held?.key === key ? holding.held : null;
   const target = mine?.saved[0]?.parentId;
   const over = target ? slots.find((slot) => slot.place.id === target) : undefined;
   const carry = useCarry(scale, {
-    onCancel: hands.drop,
+    onCancel: holding.drop,
     onCarry: (rightMm, downMm) => {
       const [x, y] = [box.x + box.width / 2 + rightMm, box.y + box.height / 2 + downMm];
       const at = slots.find(
         ({ box: one }) => x >= one.x && x <= one.x + one.width && y >= one.y && y <= one.y + one.height,
       );
       if (!at || at.place.id === place.parentId) {
-        hands.drop();
+        holding.drop();
         return;
       }
       const put = putBin(household, tree, place, at.place);
       const words = wordPut(put, place.name, at.place.name, units);
-      hands.hold({
+      holding.hold({
         key,
         subject: place.name,
         // A refusal still says where it is held.
@@ -71,7 +71,7 @@ function BinHandle({ place, box, slots, scale, hands }: Omit<BinsProps, 'bins'> 
         isGood: put.ok,
       });
     },
-    onDrop: (isMoved) => (isMoved ? hands.keep() : show({ type: 'place', id: place.id })),
+    onDrop: (isMoved) => (isMoved ? holding.keep() : show({ type: 'place', id: place.id })),
   });
   const colour = mine?.refusal === null ? '#557153' : '#a63d32';
   const [x, y, width, height] = [box.x * scale, box.y * scale, box.width * scale, box.height * scale];
@@ -101,8 +101,8 @@ function Target({
   place,
   box,
   scale,
-  hands,
-}: Pick<BinsProps, 'scale' | 'hands'> & { bin: Place; place: Place; box: Box }) {
+  holding,
+}: Pick<BinsProps, 'scale' | 'holding'> & { bin: Place; place: Place; box: Box }) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const tree = getTree(household);
@@ -112,7 +112,7 @@ function Target({
   const words = wordPut(put, bin.name, formatPlaceName(tree, place.id), household.settings.units);
   const take = () => {
     useRebuild.setState({ carriedId: null, words, isGood: true });
-    void hands.change(bin.name, [put.bin]).then((isDone) => isDone && show({ type: 'place', id: bin.id as PlaceId }));
+    void holding.change(bin.name, [put.bin]).then((isDone) => isDone && show({ type: 'place', id: bin.id as PlaceId }));
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;

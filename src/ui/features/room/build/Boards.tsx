@@ -6,7 +6,7 @@ import { useApp, useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { wordBoard, wordSlotFits } from '../../../text/rebuild.ts';
 import { readArrow, useCarry } from './useCarry.ts';
-import type { Hands } from './useHeld.ts';
+import type { Holding } from './useHeld.ts';
 import { judgeDraft } from '../../../../core/suppose/index.ts';
 
 interface BoardsProps {
@@ -15,24 +15,24 @@ interface BoardsProps {
   readonly scale: number;
   /** Height of the drawing, mm: y runs down from there. */
   readonly heightMm: number;
-  readonly hands: Hands;
+  readonly holding: Holding;
 }
 
 /** The boards of a piece that can be moved: by hand, or by the arrow keys; Delete takes one out. */
-export function Boards({ unit, slots, scale, heightMm, hands }: BoardsProps) {
+export function Boards({ unit, slots, scale, heightMm, holding }: BoardsProps) {
   return listBoards(unit.unit!, slots)
     .filter((board) => !board.isFixed)
-    .map((board) => <Handle key={board.id} {...{ board, unit, slots, scale, heightMm, hands }} />);
+    .map((board) => <Handle key={board.id} {...{ board, unit, slots, scale, heightMm, holding }} />);
 }
 
 const GRIP_PX = 12;
 
-function Handle({ board, unit, slots, scale, heightMm, hands }: BoardsProps & { board: Board }) {
+function Handle({ board, unit, slots, scale, heightMm, holding }: BoardsProps & { board: Board }) {
   const household = useHousehold();
   const tell = useApp((state) => state.tell);
   const { units } = household.settings;
   const tree = getTree(household);
-  const { held } = hands;
+  const { held } = holding;
   const isShelf = board.axis === 'shelf';
   const mine = held?.key === board.id ? held : null;
   const first = mine?.saved.find((place) => place.id === board.before[0])?.slot;
@@ -43,19 +43,19 @@ function Handle({ board, unit, slots, scale, heightMm, hands }: BoardsProps & { 
     const fits = judgeDraft(household, saved);
     const words = wordSlotFits(fits, tree, board.axis, units);
     const refusal = fits.some((fit) => fit.containerFault) ? words : null;
-    hands.hold(
+    holding.hold(
       { key: board.id, subject: unit.name, saved, refusal, words, isGood: fits.every((fit) => fit.isFit) },
       isByKey,
     );
   };
   const stepMm = units === 'metric' ? 5 : 25.4 / 8;
   const carry = useCarry(scale, {
-    onCancel: hands.drop,
+    onCancel: holding.drop,
     onCarry: (rightMm, downMm) => {
       const toMm = board.atMm + (isShelf ? -downMm : rightMm);
       move(Math.round(toMm / stepMm) * stepMm, false);
     },
-    onDrop: (isMoved) => isMoved && hands.keep(),
+    onDrop: (isMoved) => isMoved && holding.keep(),
   });
   const takeOut = () => {
     const joined = joinSlots(slots, board);
@@ -77,16 +77,16 @@ function Handle({ board, unit, slots, scale, heightMm, hands }: BoardsProps & { 
       });
       return;
     }
-    hands.drop();
-    void hands.change(unit.name, [kept], [gone], new Map([[gone.id, kept.id]]));
+    holding.drop();
+    void holding.change(unit.name, [kept], [gone], new Map([[gone.id, kept.id]]));
   };
   const onKey = (event: KeyboardEvent) => {
     const arrow = readArrow(event, units === 'metric');
     const byMm = arrow && (isShelf ? arrow.upMm : arrow.rightMm);
     if (byMm) move(atMm + byMm, true);
     else if (event.key === 'Delete' || event.key === 'Backspace') takeOut();
-    else if (event.key === 'Enter') hands.keep();
-    else if (event.key === 'Escape' && mine) hands.drop();
+    else if (event.key === 'Enter') holding.keep();
+    else if (event.key === 'Escape' && mine) holding.drop();
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -117,7 +117,7 @@ function Handle({ board, unit, slots, scale, heightMm, hands }: BoardsProps & { 
       aria-valuetext={mine ? (mine.refusal ?? mine.words) : formatSize(atMm, units)}
       className={`group outline-none ${isShelf ? 'cursor-ns-resize' : 'cursor-ew-resize'}`}
       onKeyDown={onKey}
-      onBlur={() => mine && hands.keep()}
+      onBlur={() => mine && holding.keep()}
       {...carry}
     >
       <rect {...grip} fill="transparent" />

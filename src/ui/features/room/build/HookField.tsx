@@ -6,7 +6,7 @@ import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { wordCount } from '../../../text/index.ts';
 import { wordHookFault } from '../../../text/rebuild.ts';
-import type { Hands } from './useHeld.ts';
+import type { Holding } from './useHeld.ts';
 import { judgeDraft } from '../../../../core/suppose/index.ts';
 
 interface HookFieldProps {
@@ -15,11 +15,11 @@ interface HookFieldProps {
   readonly left: number;
   readonly top: number;
   readonly scale: number;
-  readonly hands: Hands;
+  readonly holding: Holding;
 }
 
 /** The holes of a peg field: a press sticks a hook in, or takes out the one that is there. */
-export function HookField({ place, left, top, scale, hands }: HookFieldProps) {
+export function HookField({ place, left, top, scale, holding }: HookFieldProps) {
   const household = useHousehold();
   const tree = getTree(household);
   const hookKind = useRebuild((state) => state.hookKind);
@@ -51,7 +51,7 @@ export function HookField({ place, left, top, scale, hands }: HookFieldProps) {
         : 'All that hangs here finds a hook.'
       : 'Not all that hangs here finds a hook.';
     useRebuild.setState({ words: `${wordCount(count, 'hook')}. ${hangs}`, isGood: fit?.isFit ?? true });
-    void hands.change(tree.places.get(place.parentId!)?.name ?? place.name, [next]);
+    void holding.change(tree.places.get(place.parentId!)?.name ?? place.name, [next]);
   };
   const onClick = (event: MouseEvent<SVGRectElement>) => {
     const box = event.currentTarget.getBoundingClientRect();

@@ -8,7 +8,7 @@ import { getTree } from '../../../state/derived.ts';
 import { wordFinding } from '../../../text/room.ts';
 import { wordUnitFault } from '../../../text/roomFaults.ts';
 import { readArrow, useCarry } from './useCarry.ts';
-import type { Hands } from './useHeld.ts';
+import type { Holding } from './useHeld.ts';
 
 interface UnitHandleProps {
   readonly room: Place;
@@ -16,7 +16,7 @@ interface UnitHandleProps {
   readonly unit: Place;
   readonly scale: number;
   readonly heightMm: number;
-  readonly hands: Hands;
+  readonly holding: Holding;
 }
 
 const GRIP_PX = 20;
@@ -28,14 +28,14 @@ const LETTERS_MM = 40;
 const SNAP_PX = 8;
 
 /** A piece that stands or hangs on the wall, taken by its upper edge and put elsewhere on it. */
-export function UnitHandle({ room, wall, unit, scale, heightMm, hands }: UnitHandleProps) {
+export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitHandleProps) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const { units } = household.settings;
   const tree = getTree(household);
   const spec = unit.unit!;
   const key = `unit ${unit.id}`;
-  const mine = hands.held?.key === key ? hands.held : null;
+  const mine = holding.held?.key === key ? holding.held : null;
   const now = mine?.saved[0]?.unit ?? spec;
 
   const move = (toMm: { xMm: number; yMm: number }, isByKey: boolean) => {
@@ -44,7 +44,7 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, hands }: UnitHan
       .flatMap((one) => (one.id !== unit.id && one.unit?.wallId === wall.id && !one.unit.stand ? [one.unit] : []));
     const next = slideUnit(spec, toMm, wall.lengthMm, neighbours, isByKey ? 0 : SNAP_PX / scale);
     const fault = checkUnitOnWall(next, wall);
-    hands.hold(
+    holding.hold(
       {
         key,
         subject: unit.name,
@@ -74,16 +74,16 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, hands }: UnitHan
     return { words: `${where}. ${wordFinding(worst, roomSpec, name, units)}`, isGood: !worst.isFault };
   };
   const carry = useCarry(scale, {
-    onCancel: hands.drop,
+    onCancel: holding.drop,
     onCarry: (rightMm, downMm) => move({ xMm: spec.xMm + rightMm, yMm: spec.yMm - downMm }, false),
-    onDrop: (isMoved) => (isMoved ? hands.keep() : show({ type: 'editUnit', id: unit.id })),
+    onDrop: (isMoved) => (isMoved ? holding.keep() : show({ type: 'editUnit', id: unit.id })),
   });
   const onKey = (event: KeyboardEvent) => {
     const arrow = readArrow(event, units === 'metric');
     if (arrow) move({ xMm: now.xMm + arrow.rightMm, yMm: now.yMm + arrow.upMm }, true);
-    else if (event.key === 'Enter' && mine) hands.keep();
+    else if (event.key === 'Enter' && mine) holding.keep();
     else if (event.key === 'Enter') show({ type: 'editUnit', id: unit.id });
-    else if (event.key === 'Escape' && mine) hands.drop();
+    else if (event.key === 'Escape' && mine) holding.drop();
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -101,7 +101,7 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, hands }: UnitHan
       aria-label={`Move ${unit.name}: ${formatSize(now.xMm, units)} from the left, ${formatSize(now.yMm, units)} above the floor`}
       className="group cursor-move outline-none"
       onKeyDown={onKey}
-      onBlur={() => mine && hands.keep()}
+      onBlur={() => mine && holding.keep()}
       {...carry}
     >
       {mine && (

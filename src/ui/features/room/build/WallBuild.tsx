@@ -28,12 +28,12 @@ export function WallBuild({ room, wall, drawing }: WallBuildProps) {
   const household = useHousehold();
   const { units } = household.settings;
   const tree = getTree(household);
-  const hands = useHeld();
+  const holding = useHeld();
   const ticket = useApp((state) => state.ticket);
   useEffect(() => () => useRebuild.setState({ words: '', isGood: true, carriedId: null }), []);
   const { heightMm } = drawing;
   const pieces = tree.getChildren(room.id).filter((one) => one.unit?.wallId === wall.id);
-  const changed = new Map(hands.held?.saved.map((place) => [place.id, place]));
+  const changed = new Map(holding.held?.saved.map((place) => [place.id, place]));
   const slots = pieces.flatMap((unit) =>
     tree.getChildren(unit.id).map((slot) => {
       const spec = changed.get(slot.id)?.slot ?? slot.slot!;
@@ -53,7 +53,7 @@ export function WallBuild({ room, wall, drawing }: WallBuildProps) {
   const chosenId = ticket?.type === 'place' || ticket?.type === 'editSlot' ? ticket.id : null;
   return (
     <g>
-      <Bins {...{ slots, bins, scale, hands }} />
+      <Bins {...{ slots, bins, scale, holding }} />
       <g pointerEvents="none">
         {slots
           .filter(({ unit }) => ['cubes', 'bookcase', 'closet'].includes(unit.unit!.kind))
@@ -84,14 +84,16 @@ export function WallBuild({ room, wall, drawing }: WallBuildProps) {
             left={unit.unit!.xMm + place.slot.xMm}
             top={box.y}
             scale={scale}
-            hands={hands}
+            holding={holding}
           />
         ) : null,
       )}
       {pieces.map((unit) => (
         <g key={unit.id}>
-          <Boards unit={unit} slots={tree.getChildren(unit.id)} {...{ scale, heightMm, hands }} />
-          {!unit.unit!.stand && !unit.unit!.isFixed && <UnitHandle {...{ room, wall, unit, scale, heightMm, hands }} />}
+          <Boards unit={unit} slots={tree.getChildren(unit.id)} {...{ scale, heightMm, holding }} />
+          {!unit.unit!.stand && !unit.unit!.isFixed && (
+            <UnitHandle {...{ room, wall, unit, scale, heightMm, holding }} />
+          )}
         </g>
       ))}
     </g>

@@ -81,4 +81,4 @@ export function useHeld() {
   return { held, hold, keep, drop, change };
 }
 
-export type Hands = ReturnType<typeof useHeld>;
+export type Holding = ReturnType<typeof useHeld>;
