@@ -5,14 +5,18 @@ interface FormProps extends Omit<ComponentProps<'form'>, 'onSubmit' | 'noValidat
   readonly onSend: () => Promise<unknown> | void;
   /** The next line is typed while the last one is kept. */
   readonly isEndless?: boolean;
+  /** It opens below what is there: the whole of it is brought into view. */
+  readonly opensBelow?: boolean;
   readonly children: ReactNode;
 }
+
+const comeIntoView = (form: HTMLFormElement | null) => form?.scrollIntoView({ block: 'nearest' });
 
 /**
  * A form that is sent once: until what was typed is kept, or refused, it is not sent again, and keys are no longer typed
  * into it but mean what they mean on the page. Refused, it has the focus where it had it.
  */
-export function Form({ onSend, isEndless = false, children, ...rest }: FormProps) {
+export function Form({ onSend, isEndless = false, opensBelow = false, children, ...rest }: FormProps) {
   const isSent = useRef(false);
   const send = async (form: HTMLFormElement) => {
     if (isSent.current) return;
@@ -32,6 +36,7 @@ export function Form({ onSend, isEndless = false, children, ...rest }: FormProps
   return (
     <form
       {...rest}
+      ref={opensBelow ? comeIntoView : undefined}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();

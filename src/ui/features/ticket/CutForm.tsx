@@ -59,6 +59,7 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const restWords = rest ? wordRest(rest, household) : '';
   return (
     <Form
+      opensBelow
       className="mt-4"
       onSend={() => {
         setTried(true);

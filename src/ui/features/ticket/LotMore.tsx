@@ -163,8 +163,9 @@ function FormFrame({
 }) {
   return (
     <Form
+      opensBelow
       aria-label={title}
-      className="space-y-3 border-l-4 border-woad bg-linen p-3"
+      className="scroll-mb-4 space-y-3 border-l-4 border-woad bg-linen p-3"
       onSend={onSave}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >

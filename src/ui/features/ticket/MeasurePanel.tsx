@@ -188,6 +188,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
 
   return (
     <Form
+      opensBelow
       aria-label="How much is there?"
       className="mt-4 space-y-3 border-l-4 border-madder bg-linen p-3"
       onSend={measuring.take}
