@@ -192,7 +192,7 @@ function measureThird(): Figure[] {
 /** A lot taken up: the verdict on every place, as a share for one of them; the slowest of twenty lots but one. */
 function measureVerdicts(): Figure[] {
   const facts = createFacts(createSampleHousehold(1, 600).household);
-  const offered = describePresent(facts, (lot) => lot.placeId ?? lot.homeId);
+  const offered = describePresent(facts);
   const times = Array.from({ length: 20 }, (_, i) => {
     const start = performance.now();
     computeVerdicts(facts, offered, i * 29);

@@ -256,7 +256,7 @@ export function createInstance(lots: number, places: number, fill: number, seed:
     // An empty place and a run of numbers are worth nothing here: the programme that is to be beaten does not know of them.
     settings: {
       ...DEFAULT_SETTINGS,
-      estimates: { ...DEFAULT_SETTINGS.estimates, emptySeconds: 0 },
+      estimates: DEFAULT_SETTINGS.estimates,
       sorting: { ...DEFAULT_SETTINGS.sorting, pattern: { ...DEFAULT_SETTINGS.sorting.pattern, order: 'name' } },
     },
     places: new Map(made.map((place) => [place.id, place])),

@@ -1,6 +1,7 @@
 import loadHighs from 'highs';
+import { OPENED_SHARE } from '../src/core/sense/index.ts';
 import { getOptionPackage, getPlaceOf, getShare, listOptions, type Facts } from '../src/solver/model/index.ts';
-import { UNPLACED_PRICE } from '../src/solver/score/index.ts';
+import { scoreCompany, UNPLACED_PRICE } from '../src/solver/score/index.ts';
 
 /** So many tangents stand in for the parabola of crowding. */
 const TANGENTS = 12;
@@ -57,7 +58,13 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       binaries.push(name);
       if (!countsOnly)
         objective.push([
-          offered.fetching + offered.moving + offered.wear + facts.uses[l]! * estimates.findSeconds,
+          offered.fetching +
+            offered.moving +
+            offered.wear +
+            offered.rent +
+            offered.holding +
+            offered.naming +
+            facts.uses[l]! * estimates.findSeconds,
           name,
         ]);
       fills[p]!.push([offered.share, name]);
@@ -78,7 +85,6 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
     if (facts.unitLoadG[unit]! < Infinity) throw new Error('units of an instance carry everything');
   }
   if (!countsOnly) {
-    if (estimates.emptySeconds > 0) throw new Error('empty places of an instance are worth nothing');
     for (const [p] of places.entries()) {
       if (fills[p]!.length === 0) continue;
       objective.push([1, `c${p}`]);
@@ -91,10 +97,18 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
           `c${p} ${terms(fills[p]!.map(([share, name]) => [-slope * share, name]))} >= ${-slope * fillTarget - factor * over * over}`,
         );
       }
-      const names: string[] = [];
-      for (const [g] of groups.entries()) if (inside[g]!.has(p)) names.push(`y${g}_${p}`);
-      objective.push([estimates.mixSeconds, `m${p}`]);
-      rows.push(`m${p} ${terms(names.map((name) => [-1, name]))} >= -1`);
+      // Two groups that are both in a place pay for each other's company.
+      const here = groups.flatMap((_, g) => (inside[g]!.has(p) ? [g] : []));
+      objective.push([OPENED_SHARE * places[p]!.worth * estimates.rentSeconds, `o${p}`]);
+      for (const g of here) rows.push(`o${p} - y${g}_${p} >= 0`);
+      for (const [i, a] of here.entries())
+        for (const b of here.slice(i + 1)) {
+          const seconds = scoreCompany(facts, p, [a, b]);
+          if (seconds === 0) continue;
+          const m = `m${p}_${a}_${b}`;
+          objective.push([seconds, m]);
+          rows.push(`${m} - y${a}_${p} - y${b}_${p} >= -1`);
+        }
     }
     for (const [g] of groups.entries()) {
       const half = facts.groupUses[g]! / 2;
@@ -103,7 +117,7 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       for (const [p, names] of inside[g]!) {
         const y = `y${g}_${p}`;
         binaries.push(y);
-        objective.push([half * estimates.splitPlaceSeconds, y]);
+        objective.push([half * estimates.splitPlaceSeconds + estimates.furtherPlaceSeconds, y]);
         for (const name of names) rows.push(`${y} - ${name} >= 0`);
         units.set(places[p]!.unit, [...(units.get(places[p]!.unit) ?? []), y]);
         rooms.set(places[p]!.room, [...(rooms.get(places[p]!.room) ?? []), y]);
@@ -111,16 +125,17 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       // Of a group that is anywhere, the first place, unit and room are free.
       const some = `a${g}`;
       objective.push([
-        -half * (estimates.splitPlaceSeconds + estimates.splitUnitSeconds + estimates.splitRoomSeconds),
+        -half * (estimates.splitPlaceSeconds + estimates.splitUnitSeconds + estimates.splitRoomSeconds) -
+          (estimates.furtherPlaceSeconds + estimates.furtherUnitSeconds + estimates.furtherRoomSeconds),
         some,
       ]);
       rows.push(`${some} <= 1`, `${some} ${terms([...units.values()].flat().map((y) => [-1, y]))} <= 0`);
       for (const [kind, seconds, map] of [
-        ['v', estimates.splitUnitSeconds, units],
-        ['r', estimates.splitRoomSeconds, rooms],
+        ['v', half * estimates.splitUnitSeconds + estimates.furtherUnitSeconds, units],
+        ['r', half * estimates.splitRoomSeconds + estimates.furtherRoomSeconds, rooms],
       ] as const)
         for (const [i, ys] of map) {
-          objective.push([half * seconds, `${kind}${g}_${i}`]);
+          objective.push([seconds, `${kind}${g}_${i}`]);
           for (const y of ys) rows.push(`${kind}${g}_${i} - ${y} >= 0`);
         }
     }

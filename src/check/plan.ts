@@ -1,6 +1,7 @@
 import { findBrokenWishes } from './wishes.ts';
 import { computePackage, getWholeLot, type Package } from '../core/measure/index.ts';
 import type {
+  CareFlag,
   Assignment,
   ContainerSpec,
   Dividers,
@@ -188,7 +189,10 @@ function checkLot({ household, slot, unit, box, test }: Here, { lotId, form }: A
   if (item) {
     const care = new Set(item.care);
     const isSafe = slot.isChildSafe || unit.yMm + slot.yMm >= CHILD_REACH_MM;
-    const isExposed = household.settings.hasChildren && !isSafe && (care.has('sharp') || care.has('smallPart'));
+    const isExposed =
+      household.settings.hasChildren &&
+      !isSafe &&
+      ['sharp', 'smallPart', 'hot', 'liquid'].some((flag) => care.has(flag as CareFlag));
     test(!isExposed, 'household', lotId, 'within reach of children');
     const isShaded = box !== undefined && box.hasLid && !box.isSeeThrough;
     test(!(care.has('noSun') && slot.light === 'sun' && !isShaded), 'household', lotId, 'in the sun');

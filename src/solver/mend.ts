@@ -1,6 +1,6 @@
 import { takesRoom, type Household, type LotId, type Plan, type Wish } from '../core/records/index.ts';
 import { createFacts, type Facts } from './model/index.ts';
-import { describePresent, recount, State } from './score/index.ts';
+import { describeAt, recount, State } from './score/index.ts';
 import { constructFromPresent, PackingCache, repairPacking } from './search/index.ts';
 import { createRun, type Run, type Solution } from './solve.ts';
 import { previewPlan } from '../core/suppose/index.ts';
@@ -67,7 +67,7 @@ function score(real: Facts, { assignments }: Solution): Solution['score'] {
   const planned = { ...real, lots: real.lots.map((lot) => ({ ...lot, form: byLot.get(lot.id)?.form ?? lot.form })) };
   return recount(
     real,
-    describePresent(planned, (lot) => byLot.get(lot.id)?.placeId),
+    describeAt(planned, (lot) => byLot.get(lot.id)?.placeId),
   );
 }
 

@@ -16,10 +16,7 @@ function solve(of: Household, steps = 12_000) {
 }
 function scoreToday(of: Household) {
   const facts = createFacts(of);
-  return recount(
-    facts,
-    describePresent(facts, (lot) => lot.placeId ?? lot.homeId),
-  );
+  return recount(facts, describePresent(facts));
 }
 
 describe('what must not matter does not', () => {

@@ -70,10 +70,7 @@ function toOffered(facts: Facts, option: Int32Array): (Offered | null)[] {
 
 /** Today's arrangement as it is, broken rules and all. A lot that is out counts at its home. */
 function scorePresent(facts: Facts): Score {
-  return recount(
-    facts,
-    describePresent(facts, (lot) => lot.placeId ?? lot.homeId),
-  );
+  return recount(facts, describePresent(facts));
 }
 
 /** What is where, in the order of the groups. */

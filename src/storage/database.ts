@@ -42,7 +42,7 @@ export interface KeptApart extends Apart {
 }
 
 /** The version of the tables that this program knows. */
-export const LATEST = 6;
+export const LATEST = 7;
 
 /** Tables whose records a bundle holds too, in the bundle's words. */
 const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
@@ -96,8 +96,9 @@ export class Database extends Dexie {
       .upgrade((transaction) => lift(transaction, 3, 4));
     this.version(4).upgrade((transaction) => lift(transaction, 4, 5));
     this.version(5).upgrade((transaction) => lift(transaction, 5, 6));
-    this.version(LATEST)
+    this.version(6)
       .stores({ snapshots: 'day', apart: '++n' })
       .upgrade((transaction) => lift(transaction, 6, 7));
+    this.version(LATEST).upgrade((transaction) => lift(transaction, 7, 8));
   }
 }

@@ -27,7 +27,7 @@ let known: { facts: Facts; offered: (Offered | null)[] } | null = null;
 function know() {
   const facts = createFacts(told.household);
   // A thing that is out counts at its home.
-  return { facts, offered: describePresent(facts, (lot) => lot.placeId ?? lot.homeId) };
+  return { facts, offered: describePresent(facts) };
 }
 
 /** Asked of what is recorded alone, without all that a plan would need. */

@@ -90,12 +90,12 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
     care: ['sharp'],
   }),
   notion('pins', ['pin', 'safety pins'], { widthMm: 70, depthMm: 70, massG: 60, unitG: 0.15, care: ['sharp'] }),
-  notion('glue', ['fabric glue', 'seam sealer', 'adhesive'], {
+  notion('glue', ['fabric glue', 'seam sealer', 'adhesive', 'spray', 'liquids'], {
     widthMm: 50,
     depthMm: 50,
     heightMm: 160,
     massG: 150,
-    care: ['flammable'],
+    care: ['flammable', 'liquid'],
     keepsMonths: 18,
   }),
   notion('marking pens', ['marker', 'marking pen', 'chalk'], {
@@ -105,7 +105,7 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
     massG: 15,
     keepsMonths: 24,
   }),
-  notion('dye', ['dyes'], { widthMm: 50, depthMm: 50, heightMm: 120, massG: 250, keepsMonths: 24 }),
+  notion('dye', ['dyes'], { widthMm: 50, depthMm: 50, heightMm: 120, massG: 250, care: ['liquid'], keepsMonths: 24 }),
   notion('stabiliser', ['stabilizer'], {
     widthMm: 240,
     depthMm: 200,
@@ -138,6 +138,14 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
     hangHoleMm: 9,
     care: ['sharp'],
   }),
+  notion('blades', ['blade', 'rotary blades', 'spare blades'], {
+    widthMm: 60,
+    depthMm: 60,
+    heightMm: 8,
+    massG: 40,
+    unitG: 8,
+    care: ['sharp'],
+  }),
   tool('ruler', ['rulers', 'square', 'curve'], {
     widthMm: 150,
     depthMm: 4,
@@ -163,7 +171,7 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
     heightMm: 160,
     massG: 1600,
     watts: 2000,
-    care: ['heavy'],
+    care: ['heavy', 'hot'],
   }),
   tool('tailor ham', ['ham', 'sleeve roll'], { widthMm: 200, depthMm: 300, heightMm: 140, massG: 1100 }),
   tool('clapper', [], { widthMm: 70, depthMm: 300, heightMm: 45, massG: 620 }),

@@ -53,6 +53,8 @@ export const CARE_FLAGS = [
   'magnetic',
   'smallPart',
   'flammable',
+  'hot',
+  'liquid',
   'thread',
   'heirloom',
 ] as const;

@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '../result/index.ts';
 import { isFields as isRaw, type Fields as Raw } from './fields.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 7;
+export const BUNDLE_VERSION = 8;
 
 /** Changes every change in the daybook. What is not of that shape is left for validation to complain about. */
 function mapChanges(raw: Raw, map: (change: Raw) => unknown): Raw {
@@ -280,6 +280,72 @@ function makeAbsent(raw: Raw): Raw {
   };
 }
 
+/** What the estimates of version 8 say that those before it do not. */
+const SENSE = {
+  furtherPlaceSeconds: 12,
+  furtherUnitSeconds: 25,
+  furtherRoomSeconds: 40,
+  rentSeconds: 0.6,
+  nearSeconds: 3,
+  kindSeconds: 15,
+  stationSeconds: 45,
+  strangerSeconds: 120,
+  clashSeconds: 300,
+  nameSeconds: 10,
+  looseSeconds: 60,
+  floppySeconds: 8,
+  formSeconds: 6,
+  floorSeconds: 40,
+  mothSeconds: 4,
+};
+
+/**
+ * Room is rented and company is priced by kinship, where an empty place and a further group in a place had a price. A
+ * table that was cleared at the price of those days is worth today's. Plans of before say nothing of what they did not
+ * count.
+ */
+function priceBySense(raw: Raw): Raw {
+  const liftSettings = (settings: unknown) => {
+    const estimates = isRaw(settings) ? settings['estimates'] : null;
+    if (!isRaw(estimates)) return settings;
+    const { mixSeconds: _mix, emptySeconds: _empty, tableSeconds, ...rest } = estimates;
+    const table = tableSeconds === 30 ? 120 : tableSeconds;
+    return {
+      ...(settings as Raw),
+      estimates: { ...SENSE, ...rest, ...(table !== undefined && { tableSeconds: table }) },
+    };
+  };
+  const liftScore = (score: unknown) =>
+    isRaw(score) && isRaw(score['parts'])
+      ? { ...score, parts: { rent: 0, company: 0, holding: 0, ...score['parts'] } }
+      : score;
+  const liftPlan = (plan: unknown) =>
+    isRaw(plan)
+      ? Object.fromEntries(
+          Object.entries(plan).map(([key, value]) => [
+            key,
+            key === 'score' || key === 'before' ? liftScore(value) : value,
+          ]),
+        )
+      : plan;
+  const lifted = mapChanges(raw, (change) => {
+    const lift = change['table'] === 'settings' ? liftSettings : change['table'] === 'plans' ? liftPlan : null;
+    return lift
+      ? {
+          ...change,
+          ...('before' in change && { before: lift(change['before']) }),
+          ...('after' in change && { after: lift(change['after']) }),
+        }
+      : change;
+  });
+  const { plans } = lifted;
+  return {
+    ...lifted,
+    settings: liftSettings(raw['settings']),
+    ...(Array.isArray(plans) && { plans: (plans as unknown[]).map(liftPlan) }),
+  };
+}
+
 /** Step i lifts version i + 1 to i + 2. */
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
@@ -294,6 +360,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => nestSchools(addEstimate(addEstimate(raw, 'emptySeconds', 25), 'tableSeconds', 30)),
   // 6 → 7: absence has one form.
   makeAbsent,
+  // 7 → 8: plans that a sewist would defend.
+  priceBySense,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

@@ -43,6 +43,12 @@ export class ScoreParts {
   @IsNumber() splitting!: number;
   @IsNumber() crowding!: number;
   @IsNumber() moving!: number;
+  /** What the room that is taken is worth. */
+  @IsNumber() rent!: number;
+  /** What it costs that strangers share a place, and that names do not say what is in it. */
+  @IsNumber() company!: number;
+  /** Small things loose and floppy ones unheld. */
+  @IsNumber() holding!: number;
   @IsNumber() wear!: number;
 }
 
@@ -56,7 +62,7 @@ export class Score {
 
 /**
  * Fetching time a month in seconds, the headline figure: the way, the posture, the opening and the search,
- * there and back. What crowding, carrying and wear cost is in `seconds` only.
+ * there and back. What crowding, carrying, wear, rent, company and holding cost is in `seconds` only.
  */
 export function getFetchSeconds({ parts }: Score): number {
   return parts.fetching + parts.searching + parts.splitting;

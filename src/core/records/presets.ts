@@ -14,11 +14,11 @@ const CHANGES: Record<Preset, Partial<Estimates>> = {
     stretchSeconds: 2,
     stoolSeconds: 30,
     hiddenSeconds: 0,
-    mixSeconds: 8,
-    emptySeconds: 10,
+    rentSeconds: 0.3,
+    kindSeconds: 8,
   },
   // Cloth is where one sees it, and kin are kept together.
-  seen: { hiddenSeconds: 40, passOpaqueSeconds: 2.4, splitPlaceSeconds: 3, splitUnitSeconds: 8, mixSeconds: 40 },
+  seen: { hiddenSeconds: 40, passOpaqueSeconds: 2.4, splitPlaceSeconds: 3, splitUnitSeconds: 8, kindSeconds: 40 },
   // Behind doors and lids, out of the light.
   dustFree: { dustSeconds: 25, fadeSeconds: 80, hiddenSeconds: 0 },
   // What is carried has to pay for itself within a month.

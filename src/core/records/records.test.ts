@@ -177,7 +177,17 @@ describe('the headline figure', () => {
         unplacedWeight: 0,
         cautions: 0,
         seconds: 63,
-        parts: { fetching: 1, searching: 2, splitting: 4, crowding: 8, moving: 16, wear: 32 },
+        parts: {
+          fetching: 1,
+          searching: 2,
+          splitting: 4,
+          crowding: 8,
+          moving: 16,
+          wear: 32,
+          rent: 64,
+          company: 128,
+          holding: 256,
+        },
       }),
     ).toBe(7));
 });

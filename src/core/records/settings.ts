@@ -45,10 +45,29 @@ export class Estimates {
   @IsNumber() @Min(0) @Max(600) splitPlaceSeconds!: number;
   @IsNumber() @Min(0) @Max(600) splitUnitSeconds!: number;
   @IsNumber() @Min(0) @Max(600) splitRoomSeconds!: number;
-  /** Each further group in a place blurs what its label says: what a month of that is worth to the user. */
-  @IsNumber() @Min(0) @Max(6000) mixSeconds!: number;
-  /** A place that is left empty takes the next bolt or bag: what a month of that is worth to the user. */
-  @IsNumber() @Min(0) @Max(6000) emptySeconds!: number;
+  /** Each further place, piece of furniture or room of a group: one more to label, to keep in mind and to put away into. */
+  @IsNumber() @Min(0) @Max(6000) furtherPlaceSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) furtherUnitSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) furtherRoomSeconds!: number;
+  /** Room is what is scarce: what a month of a litre at hand is worth to the user. */
+  @IsNumber() @Min(0) @Max(600) rentSeconds!: number;
+  /**
+   * Two groups in one place make its label say two things, and are put back wrongly: what a month of that is worth to the
+   * user, by how near they are to each other.
+   */
+  @IsNumber() @Min(0) @Max(6000) nearSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) kindSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) stationSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) strangerSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) clashSeconds!: number;
+  /** A thing that is not where a name says, or is where the name says something else. */
+  @IsNumber() @Min(0) @Max(6000) nameSeconds!: number;
+  /** A small thing loose on an open shelf; a floppy one that nothing holds; a thing on the bare floor. */
+  @IsNumber() @Min(0) @Max(6000) looseSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) floppySeconds!: number;
+  /** Kept in the second of its forms, not the first; the third counts double. */
+  @IsNumber() @Min(0) @Max(6000) formSeconds!: number;
+  @IsNumber() @Min(0) @Max(6000) floorSeconds!: number;
   /** What lies on a table is in the way whenever one works there: a thing, a month. */
   @IsNumber() @Min(0) @Max(6000) tableSeconds!: number;
   /** Re-shuffling a place that is full to the brim, a month. */
@@ -60,6 +79,8 @@ export class Estimates {
   /** The user's rate of exchange for a month of fading in full sun, and of dust. */
   @IsNumber() @Min(0) @Max(6000) fadeSeconds!: number;
   @IsNumber() @Min(0) @Max(6000) dustSeconds!: number;
+  /** Wool, silk and fur where moths get in. */
+  @IsNumber() @Min(0) @Max(6000) mothSeconds!: number;
   /** Cloth out of sight is forgotten, and bought twice: what a month of that is worth to the user, a lot. */
   @IsNumber() @Min(0) @Max(6000) hiddenSeconds!: number;
 }
@@ -170,19 +191,32 @@ export const DEFAULT_ESTIMATES: Estimates = {
   findSeconds: 1,
   passVisibleSeconds: 0.3,
   passOpaqueSeconds: 1.2,
-  passGroupSeconds: 1,
+  passGroupSeconds: 0.4,
   splitPlaceSeconds: 1.5,
   splitUnitSeconds: 4,
   splitRoomSeconds: 15,
-  mixSeconds: 15,
-  emptySeconds: 25,
-  tableSeconds: 30,
+  furtherPlaceSeconds: 12,
+  furtherUnitSeconds: 25,
+  furtherRoomSeconds: 40,
+  rentSeconds: 0.6,
+  nearSeconds: 3,
+  kindSeconds: 15,
+  stationSeconds: 45,
+  strangerSeconds: 120,
+  clashSeconds: 300,
+  nameSeconds: 10,
+  looseSeconds: 60,
+  floppySeconds: 8,
+  formSeconds: 6,
+  floorSeconds: 40,
+  tableSeconds: 120,
   crowdSeconds: 90,
   carrySeconds: 25,
   carryMonths: 12,
   homelessSeconds: 90,
   fadeSeconds: 16,
   dustSeconds: 1,
+  mothSeconds: 4,
   hiddenSeconds: 6,
 };
 

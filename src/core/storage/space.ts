@@ -1,4 +1,13 @@
-import type { CapacityMode, ContainerSpec, Dividers, Light, PegSpec, Place, Settings } from '../records/index.ts';
+import type {
+  CapacityMode,
+  ContainerSpec,
+  Dividers,
+  Light,
+  PegSpec,
+  Place,
+  Settings,
+  StationId,
+} from '../records/index.ts';
 import { computeReachPoint, createWays, type StandPoint, type Ways } from './room.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
@@ -29,8 +38,17 @@ export interface PlaceTraits {
   readonly isChildSafe: boolean;
   readonly isNearHeat: boolean;
   readonly isSeeThrough: boolean;
-  /** The top of a table, on which one works. */
+  /** The top of a table, on which one works; and the stations that are at it. */
   readonly isWorkTop: boolean;
+  readonly workTopOf: readonly StationId[];
+  /** Small things lie held together in it, stand in one row on it, or are lost on it. */
+  readonly holds: 'held' | 'row' | 'open';
+  /** The bare floor. */
+  readonly isFloor: boolean;
+  /** A small child can pull down what stands there. */
+  readonly isInPull: boolean;
+  /** Where things lie until they are put away: no home for anything. */
+  readonly isHeap: boolean;
   /** Most that may lie in it, g: the least of its own limit and the container's. */
   readonly loadG: number;
   readonly tareG: number;
@@ -44,6 +62,12 @@ export function computeReach(heightMm: number, statureMm: number): Reach {
   if (share < 0.82) return 'easy';
   return share <= 1.2 ? 'stretch' : 'stool';
 }
+
+/** A shelf no deeper has all its small things in one row. */
+const ROW_DEPTH_MM = 150;
+/** From this height on something that is pulled down falls on a child. */
+const PULL_FROM_MM = 300;
+const HEAP = /\bheap\b/i;
 
 /** Small children reach to about this height, standing on what stands around. */
 const CHILD_REACH_MM = 1500;
@@ -97,7 +121,11 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
   // On a lid, by as much higher.
   const standsMm = box?.at?.zMm ?? 0;
   const handMm = unit.yMm + slot.yMm + standsMm + Math.min(slot.heightMm / 2, 200);
-  const isHigh = unit.yMm + slot.yMm >= CHILD_REACH_MM;
+  const bottomMm = unit.yMm + slot.yMm;
+  const isHigh = bottomMm >= CHILD_REACH_MM;
+  const isOpen = slot.opening === 'open' && (slot.mode === 'line' || slot.mode === 'volume');
+  const isWorkTop = unit.kind === 'table' && slot.yMm >= unit.heightMm - 1;
+  const path = tree.getPath(place.id);
   return {
     handMm,
     reach: computeReach(handMm, settings.statureMm),
@@ -107,7 +135,14 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
     isChildSafe: slot.isChildSafe || isHigh,
     isNearHeat: slot.isNearHeat,
     isSeeThrough: box ? box.isSeeThrough : slot.isSeeThrough,
-    isWorkTop: unit.kind === 'table' && slot.yMm >= unit.heightMm - 1,
+    isWorkTop,
+    workTopOf: isWorkTop
+      ? (path[0]?.room?.stations ?? []).flatMap(({ id, unitId }) => (unitId === path[1]?.id ? [id] : []))
+      : [],
+    holds: box || !isOpen ? 'held' : slot.depthMm <= ROW_DEPTH_MM ? 'row' : 'open',
+    isFloor: !box && unit.kind === 'floor',
+    isInPull: isOpen && !isHigh && !slot.isChildSafe && bottomMm >= PULL_FROM_MM,
+    isHeap: unit.kind === 'floor' && path.slice(1).some(({ name }) => HEAP.test(name)),
     loadG: box ? Math.min(box.loadG, Math.max(0, slot.loadG - box.tareG)) : slot.loadG,
     tareG: box?.tareG ?? 0,
   };

@@ -1,4 +1,5 @@
 import type { Score } from '../../core/records/index.ts';
+import { getCompanySeconds, KINSHIPS } from '../../core/sense/index.ts';
 import { isAllowed, type Facts } from '../model/index.ts';
 import { CAUTION_PRICE, Lookup, UNPLACED_PRICE } from '../score/index.ts';
 import { GroupDual, type GroupProblem } from './dual.ts';
@@ -75,20 +76,31 @@ export class Bound {
   }
 
   /**
-   * The most that each group in a place may be charged, so that no number of groups is charged more than they cost: the
-   * first costs what an empty place is worth, each further one what mixing costs. A place that few groups go into may
-   * charge more than mixing.
+   * The most that each group in a place may be charged, so that no groups but the first are charged more than they cost:
+   * the first costs that the place is in use, each further one at least what the two that get on best there pay for each
+   * other, for of k groups there are no fewer pairs than k - 1. A place that few groups go into may charge more than that.
    */
   private computeMostMix(): Float64Array {
-    const { emptySeconds, mixSeconds } = this.facts.settings.estimates;
-    const shares = this.facts.places.map((): number[] => []);
+    const { facts } = this;
+    const n = facts.groups.length;
+    const least = facts.groups.map((_, g) => {
+      let best = Infinity;
+      for (let h = 0; h < n; h += 1)
+        if (h !== g)
+          best = Math.min(best, getCompanySeconds(KINSHIPS[facts.kinships[g * n + h]!]!, facts.settings.estimates));
+      return best;
+    });
+    const most = new Float64Array(facts.places.length).fill(Infinity);
+    for (const [g, { places }] of this.parts.entries()) for (const p of places) most[p] = Math.min(most[p]!, least[g]!);
+    const shares = facts.places.map((): number[] => []);
     for (const { places, lots, share } of this.parts)
       for (const [j, p] of places.entries())
         shares[p]!.push(Math.min(...lots.map((_, i) => share[i * places.length + j]!)));
-    return Float64Array.from(shares, (least) => {
-      let [most, fill] = [0, 0];
-      for (const one of least.toSorted((a, b) => a - b)) if ((fill += one) <= 1 + 1e-6) most += 1;
-      return mixSeconds + Math.max(0, emptySeconds - mixSeconds) / Math.max(1, most);
+    return most.map((one, p) => {
+      const further = one < Infinity ? facts.places[p]!.mingling * one : 0;
+      let [count, fill] = [0, 0];
+      for (const share of shares[p]!.toSorted((a, b) => a - b)) if ((fill += share) <= 1 + 1e-6) count += 1;
+      return further + Math.max(0, this.lookup.getOpening(p) - further) / Math.max(1, count);
     });
   }
 
@@ -142,14 +154,14 @@ export class Bound {
       base,
       share,
       // What can go nowhere has no first place that were free.
-      split: count === 0 ? 0 : half * estimates.splitPlaceSeconds,
+      split: count === 0 ? 0 : half * estimates.splitPlaceSeconds + estimates.furtherPlaceSeconds,
     };
   }
 
   /** Asks every group once at the prices of the moment, and mends the prices. Returns the bound so far. */
   advance(): number {
     const { facts, wanted, groupsIn, roomPrice, mixPrice } = this;
-    const { estimates, fillTarget } = facts.settings;
+    const { fillTarget } = facts.settings;
     wanted.fill(0);
     groupsIn.fill(0);
     let value = 0;
@@ -175,8 +187,8 @@ export class Bound {
       // A place may be as full as it likes, paying for the crowd and paid for its room.
       const fill = crowdFactor > 0 ? Math.min(1, fillTarget + price / (2 * crowdFactor)) : 1;
       const used = price > 0 ? fill : Math.min(fillTarget, wanted[p]!);
-      // The first group of a place costs what an empty one is worth: only a higher price is paid back.
-      const back = mixPrice[p]! - estimates.emptySeconds;
+      // The first group of a place costs that it is in use: only a higher price is paid back.
+      const back = mixPrice[p]! - this.lookup.getOpening(p);
       value += this.lookup.crowd(used) - price * used - Math.max(0, back);
       const one = { room: wanted[p]! - used, mix: groupsIn[p]! - Number(back > 0) };
       gradient.push(one);

@@ -1,7 +1,10 @@
+import { asksFor } from '../../core/sense/index.ts';
 import type { Rule } from './rule.ts';
 
 /** Above the shoulder one person lifts at most this much without strain. */
 export const HIGH_LIFT_G = 5000;
+/** What falls on a small child and hurts it. */
+export const PULL_G = 2000;
 
 /** Heavy above the shoulder. */
 export const cautionHeavyHigh: Rule = ({ pkg, traits }) =>
@@ -13,4 +16,16 @@ export const cautionHeavyHigh: Rule = ({ pkg, traits }) =>
 export const cautionThreadPets: Rule = ({ item, traits, settings }) =>
   settings.hasPets && !traits.isPetProof && item.care.includes('thread')
     ? { code: 'thread-pets', needed: 0, available: 0 }
+    : null;
+
+/** Heavy and hard where a small child can pull it down; cloth is soft, and a machine stands on its table. */
+export const cautionPull: Rule = ({ item, pkg, traits, settings }) =>
+  settings.hasChildren && traits.isInPull && !traits.isWorkTop && !item.fabric && pkg.massG > PULL_G
+    ? { code: 'heavy-pull', needed: pkg.massG, available: PULL_G }
+    : null;
+
+/** A bottle above what it would spoil when it leaks. */
+export const cautionLiquidHigh: Rule = ({ item, traits }) =>
+  asksFor(item, 'liquid') && (traits.reach === 'stretch' || traits.reach === 'stool')
+    ? { code: 'liquid-high', needed: 0, available: 0 }
     : null;

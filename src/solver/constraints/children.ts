@@ -1,7 +1,11 @@
+import { asksFor } from '../../core/sense/index.ts';
 import type { Rule } from './rule.ts';
 
-/** With children in the house, blades, needles and small parts only where they cannot reach. */
+/** What a small child must not get hold of: blades, needles, what is swallowed, irons, glue and dye. */
+const DANGERS = ['sharp', 'smallPart', 'hot', 'liquid'] as const;
+
+/** With children in the house, what is dangerous only where they cannot reach. */
 export const checkChildren: Rule = ({ item, traits, settings }) =>
-  settings.hasChildren && !traits.isChildSafe && item.care.some((flag) => flag === 'sharp' || flag === 'smallPart')
+  settings.hasChildren && !traits.isChildSafe && DANGERS.some((flag) => asksFor(item, flag))
     ? { code: 'children', needed: 0, available: 0 }
     : null;

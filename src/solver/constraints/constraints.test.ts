@@ -22,6 +22,11 @@ const TRAITS: PlaceTraits = {
   isNearHeat: false,
   isSeeThrough: false,
   isWorkTop: false,
+  workTopOf: [],
+  holds: 'held',
+  isFloor: false,
+  isInPull: false,
+  isHeap: false,
   loadG: 8000,
   tareG: 0,
 };

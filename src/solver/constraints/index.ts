@@ -1,5 +1,13 @@
-import { cautionHeavyHigh, cautionThreadPets, HIGH_LIFT_G } from './cautions.ts';
+import {
+  cautionHeavyHigh,
+  cautionLiquidHigh,
+  cautionPull,
+  cautionThreadPets,
+  HIGH_LIFT_G,
+  PULL_G,
+} from './cautions.ts';
 import { checkChildren } from './children.ts';
+import { checkHeap } from './heap.ts';
 import { checkHeat } from './heat.ts';
 import { checkLoad } from './load.ts';
 import type { Finding, Offer, Rule } from './rule.ts';
@@ -8,10 +16,10 @@ import { checkSun } from './sun.ts';
 import { checkWish } from './wish.ts';
 
 /** Rules that only ask what care a thing needs and what the place is like. */
-const CARE: readonly Rule[] = [checkChildren, checkSun, checkHeat];
+const CARE: readonly Rule[] = [checkHeap, checkChildren, checkSun, checkHeat];
 /** Hard rules; what was asked comes before the shape, which explains the most. */
 const HARD: readonly Rule[] = [checkWish, checkShape, checkLoad, ...CARE];
-const SOFT: readonly Rule[] = [cautionHeavyHigh, cautionThreadPets];
+const SOFT: readonly Rule[] = [cautionHeavyHigh, cautionThreadPets, cautionPull, cautionLiquidHigh];
 
 function findFirst(rules: readonly Rule[], offer: Offer): Finding | null {
   for (const rule of rules) {
@@ -41,5 +49,5 @@ export function findCautions(offer: Offer): Finding[] {
   return findings;
 }
 
-export { HIGH_LIFT_G };
+export { HIGH_LIFT_G, PULL_G };
 export type { Finding, Offer };

@@ -30,8 +30,11 @@ export interface Finding {
     | 'children'
     | 'sun'
     | 'heat'
+    | 'heap'
     | 'heavy-high'
     | 'thread-pets'
+    | 'heavy-pull'
+    | 'liquid-high'
     | WishCode;
   readonly needed: number;
   readonly available: number;

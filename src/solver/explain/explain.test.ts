@@ -7,12 +7,12 @@ import { computePlaceState, groupLotsByPlace } from '../../core/whereabouts/inde
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts, getOptionPackage, getPlaceOf, listOptions } from '../model/index.ts';
-import { describePresent, recount } from '../score/index.ts';
+import { describeAt, describePresent, recount } from '../score/index.ts';
 import { computeHomes, explainLot, findLot } from './index.ts';
 
 const { household } = createSampleHousehold(3, 80);
 const facts = createFacts(household);
-const offered = describePresent(facts, (lot) => lot.placeId ?? lot.homeId);
+const offered = describePresent(facts);
 const base = recount(facts, offered).seconds;
 
 describe('another home', () => {
@@ -59,7 +59,7 @@ describe('another home', () => {
       const l = known.items.findIndex((item) => item.id === late.id);
       return computeHomes(
         known,
-        describePresent(known, (lot) => lot.placeId),
+        describeAt(known, (lot) => lot.placeId),
         l,
         9,
       ).map((one) => one.placeId);

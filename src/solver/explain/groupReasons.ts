@@ -8,7 +8,7 @@ type Bar = Extract<GroupVerdict, { isGood: false }>;
 /** Something that speaks for or against where a whole group is, worded by the interface. Seconds are seconds a month. */
 export type GroupReason =
   | { readonly code: 'together'; readonly placeId: PlaceId }
-  /** In several places: what looking in the wrong one first costs. */
+  /** In several places: what looking in the wrong one first costs, and each further one. */
   | {
       readonly code: 'spread';
       readonly places: number;

@@ -1,6 +1,7 @@
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { getOptionPackage, isAllowed, type Facts, type Offered } from '../model/index.ts';
+import { scoreCompany } from '../score/index.ts';
 import { computeHomes, hasRoom } from './homes.ts';
 import { createShifts, type Shifts } from './shifts.ts';
 
@@ -80,7 +81,7 @@ export function explainPlace(facts: Facts, offered: readonly (Offered | null)[],
     reasons.push({ code: 'fetch', usesPerMonth, secondsEach: seconds / usesPerMonth, seconds, reach });
     if (groups.length > 1) {
       const more = groups.length - 1;
-      const shared = usesPerMonth * estimates.passGroupSeconds * more + estimates.mixSeconds * more;
+      const shared = usesPerMonth * estimates.passGroupSeconds * more + scoreCompany(facts, p, [...counts.keys()]);
       reasons.push({ code: 'shared', groups: groups.length, seconds: shared });
     }
     const fill = inside.reduce((sum, one) => sum + one.share, 0);

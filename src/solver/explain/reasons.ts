@@ -1,4 +1,5 @@
 import { getUses, type LotId, type PlaceId, type Reason } from '../../core/records/index.ts';
+import { isInTheWay } from '../../core/sense/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { findHardFault, type Finding } from '../constraints/index.ts';
 import { getPlaceOf, getShare, getWayOf, listOptions, type Facts, type Offered } from '../model/index.ts';
@@ -93,7 +94,8 @@ export function explainLot(facts: Facts, offered: readonly (Offered | null)[], l
   if (place.traits.light === 'dark' && facts.items[l]!.care.some((flag) => flag === 'fades' || flag === 'noSun'))
     reasons.push({ code: 'dark' });
   if (facts.items[l]!.fabric && place.traits.isSeeThrough) reasons.push({ code: 'seen' });
-  if (place.traits.isWorkTop) reasons.push({ code: 'on-table', seconds: facts.settings.estimates.tableSeconds });
+  if (isInTheWay(facts.items[l]!, place.traits))
+    reasons.push({ code: 'on-table', seconds: facts.settings.estimates.tableSeconds });
   if (place.space.mode === 'line' && place.space.rowsRun === 'x') {
     const used = inside.reduce((sum, one) => sum + one!.share, 0) * place.space.widthMm;
     if (used < place.space.widthMm) reasons.push({ code: 'spare', spareMm: place.space.widthMm - used });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { packPlace } from '../../core/packing/index.ts';
 import { createFacts } from '../model/index.ts';
-import { describePresent, recount } from '../score/index.ts';
+import { describeAt, describePresent, recount } from '../score/index.ts';
 import { computeHomes } from './homes.ts';
 import { computeGroupVerdicts, computeVerdicts } from './verdicts.ts';
 import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
@@ -11,7 +11,7 @@ import { applyChanges } from '../../core/daybook/fold.ts';
 
 const { household } = createSampleHousehold();
 const facts = createFacts(household);
-const offered = describePresent(facts, (lot) => lot.placeId ?? lot.homeId);
+const offered = describePresent(facts);
 const find = (name: string) => facts.items.findIndex((item, l) => item.name === name && offered[l] !== null);
 
 describe('the verdict on every place', () => {
@@ -55,7 +55,7 @@ describe('the verdict on every place', () => {
       ...household,
       settings: { ...household.settings, wishes: [...wishes].map((one) => ({ ...one, lotIds: [], groupIds: [] })) },
     });
-    const is = describePresent(asked, (lot) => lot.placeId ?? lot.homeId);
+    const is = describePresent(asked);
     const lot = is.findIndex((one) => one !== null && one.place !== 0);
     expect(computeVerdicts(asked, is, lot)[0]).toMatchObject({ isGood: false, code: 'free' });
   });
@@ -108,7 +108,7 @@ describe('the verdict on every place for a whole group', () => {
       cloths.map((cloth, i) => createLot(cloth, i < 6 ? 'cube-A1' : 'other-A1')),
     );
     const own = createFacts(small);
-    const is = describePresent(own, (lot) => lot.placeId);
+    const is = describeAt(own, (lot) => lot.placeId);
     const wool = own.lots.flatMap((_, l) => (own.items[l]!.fabric!.fibre === 'wool' ? [l] : []));
     const [cube, other] = computeGroupVerdicts(own, is, wool);
     expect(other).toMatchObject({ isGood: false, code: 'here' });

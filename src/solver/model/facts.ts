@@ -10,11 +10,12 @@ import {
   getUses,
   STOW_FORMS,
 } from '../../core/records/index.ts';
+import { computeHolding, computeWear, createNature, getKinship, KINSHIPS, listNamed } from '../../core/sense/index.ts';
 import { createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
 import { findCautions } from '../constraints/index.ts';
 import { computeFetches, describePlaces, type PlaceFacts, type PlaceTable } from './places.ts';
 import { compileWishes, type Wishes } from './wishes.ts';
-import { computeWear, listWays, type Ways } from './ways.ts';
+import { listWays, type Ways } from './ways.ts';
 
 export type { PlaceFacts };
 
@@ -30,6 +31,10 @@ export interface Offered {
   readonly fetching: number;
   readonly moving: number;
   readonly wear: number;
+  readonly rent: number;
+  readonly holding: number;
+  /** What it costs that a name says where it belongs, or what is there, and that is not so. */
+  readonly naming: number;
   readonly cautions: number;
 }
 
@@ -51,7 +56,10 @@ export interface Facts extends PlaceTable, Ways {
   readonly uses: Float64Array;
   readonly weight: Float64Array;
   readonly groupUses: Float64Array;
-  /** Index of the place where it is now, -1 when in none; and the form it has there. */
+  /**
+   * Index of the place where it belongs or, while it belongs nowhere, where it is; -1 for neither. And the form it has
+   * there. A plan that was adopted is what the next one begins from, carried out or not.
+   */
   readonly present: Int32Array;
   readonly presentForm: Int32Array;
   /** Lots that are used at the same stations share a row of fetches: by row × place, seconds a fetch. */
@@ -59,6 +67,10 @@ export interface Facts extends PlaceTable, Ways {
   readonly fetches: Float64Array;
   readonly fetchRowCount: number;
   readonly wishes: Wishes;
+  /** By group × group: how near they are, a number of `KINSHIPS`. */
+  readonly kinships: Uint8Array;
+  /** By group × place: how many names are wrong where the group is there: one that means it elsewhere, one that means others. */
+  readonly misnamed: Uint8Array;
   /** Describes any lot in any place, allowed or not; null when the form does not suit the place at all. */
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
 }
@@ -85,10 +97,8 @@ export function createFacts(household: Household): Facts {
 
   const fetchTable = computeFetchTable(tree, places, settings, items);
 
-  const placeIndex = new Map(places.map((one, p) => [one.place.id, p]));
-  const present = Int32Array.from(lots, (lot) =>
-    lot.placeId === undefined ? -1 : (placeIndex.get(lot.placeId) ?? -1),
-  );
+  const placeIndex = new Map<string, number>(places.map((one, p) => [one.place.id, p]));
+  const present = Int32Array.from(lots, ({ homeId, placeId }) => placeIndex.get(homeId ?? placeId ?? '') ?? -1);
   const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, getUses(item)));
   const groupUses = new Float64Array(groups.length);
   for (let l = 0; l < lots.length; l += 1) groupUses[groupIndex[l]!]! += uses[l]!;
@@ -116,8 +126,9 @@ export function createFacts(household: Household): Facts {
     weight: Float64Array.from(uses, (u) => 1 + u),
     groupUses,
     present,
-    presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.form)),
+    presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.homeId ? lot.homeForm : lot.form)),
     wishes,
+    ...describeGroups(tree, places, groups, household),
   };
   return { ...known, describe: createDescribe(known) };
 }
@@ -136,6 +147,36 @@ export function withEstimates(facts: Facts, estimates: Estimates): Facts {
     settings,
   };
   return { ...changed, describe: createDescribe(changed) };
+}
+
+function describeGroups(
+  tree: PlaceTree,
+  places: readonly PlaceFacts[],
+  groups: readonly Group[],
+  { items }: Household,
+): Pick<Facts, 'kinships' | 'misnamed'> {
+  const n = groups.length;
+  const natures = groups.map((group) => createNature(group, items));
+  const kinships = new Uint8Array(n * n);
+  for (let a = 0; a < n; a += 1)
+    for (let b = a + 1; b < n; b += 1) {
+      const kinship = KINSHIPS.indexOf(getKinship(natures[a]!, natures[b]!));
+      kinships[a * n + b] = kinship;
+      kinships[b * n + a] = kinship;
+    }
+  const named = listNamed(
+    tree,
+    places.map(({ place }) => place),
+    groups,
+    items,
+  );
+  const hasName = new Uint8Array(n);
+  for (const list of named) for (const g of list) hasName[g] = 1;
+  const misnamed = new Uint8Array(n * places.length);
+  for (const [p, list] of named.entries())
+    for (let g = 0; g < n; g += 1)
+      misnamed[g * places.length + p] = list.includes(g) ? 0 : Number(list.length > 0) + hasName[g]!;
+  return { kinships, misnamed };
 }
 
 function computeFetchTable(
@@ -164,16 +205,30 @@ function computeFetchTable(
 }
 
 function createDescribe(
-  facts: Pick<Facts, 'places' | 'settings' | 'lots' | 'items' | 'present' | 'uses' | 'fetches' | 'fetchRowOf'>,
+  facts: Pick<
+    Facts,
+    | 'places'
+    | 'settings'
+    | 'items'
+    | 'present'
+    | 'presentForm'
+    | 'uses'
+    | 'fetches'
+    | 'fetchRowOf'
+    | 'groupOf'
+    | 'misnamed'
+  >,
 ): Facts['describe'] {
-  const { places, settings, lots, items, present, uses, fetches, fetchRowOf } = facts;
-  const { carrySeconds, carryMonths } = settings.estimates;
+  const { places, settings, items, present, uses, fetches, fetchRowOf } = facts;
+  const { groupOf, misnamed, presentForm } = facts;
+  const { estimates } = settings;
+  const { carrySeconds, carryMonths, rentSeconds, nameSeconds } = estimates;
   return (l, p, pkg) => {
-    const { space, traits } = places[p]!;
+    const { space, traits, worth } = places[p]!;
     const fit = computeShare(pkg, space);
     if (!fit.ok) return null;
     const item = items[l]!;
-    const isMoved = present[l] !== p || lots[l]!.form !== pkg.form;
+    const isMoved = present[l] !== p || STOW_FORMS[presentForm[l]!] !== pkg.form;
     return {
       lot: l,
       place: p,
@@ -181,7 +236,10 @@ function createDescribe(
       share: fit.share,
       fetching: uses[l]! * fetches[fetchRowOf[l]! * places.length + p]!,
       moving: isMoved ? carrySeconds / carryMonths : 0,
-      wear: computeWear(item, traits, settings),
+      wear: computeWear(item, traits, estimates),
+      rent: rentSeconds * worth * fit.share,
+      holding: computeHolding(item, pkg, traits, estimates),
+      naming: nameSeconds * misnamed[groupOf[l]! * places.length + p]!,
       cautions: findCautions({ item, pkg, space, traits, settings }).length,
     };
   };

@@ -1,4 +1,5 @@
 import type { Place, Settings } from '../../core/records/index.ts';
+import { computeWorth } from '../../core/sense/index.ts';
 import {
   computeAccessSeconds,
   computeSpace,
@@ -24,6 +25,10 @@ export interface PlaceFacts {
   readonly passSeconds: number;
   /** Piles of folded cloth that stand side by side, or hooks; 1 where there are none. */
   readonly piles: number;
+  /** The worth of all its room, litres at hand. */
+  readonly worth: number;
+  /** How much of what company costs is left: things with a cell, hook or pin each hardly get mixed. */
+  readonly mingling: number;
   /** Seconds to lift off what lies on a thing, or to take down what hangs in front of it. */
   readonly liftSeconds: number;
 }
@@ -38,6 +43,12 @@ export interface PlaceTable {
   readonly roomCount: number;
 }
 
+/** Things in cells of their own, and such as hang or stand on pins, are told apart even where groups are mixed; estimates. */
+const IN_CELLS = 0.1;
+const HUNG = 0.3;
+
+const hasStations = (room: Place) => (room.room?.stations.length ?? 0) > 0;
+
 /** Numbers the places of a household, and gathers what each is like. */
 export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable {
   const { estimates } = settings;
@@ -49,6 +60,7 @@ export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable 
     index[level].set(id, index[level].size);
     return index[level].size - 1;
   };
+  const isWorkedIn = (room: Place) => hasStations(room) || !tree.rooms.some(hasStations);
   const places = tree.leaves.map((place): PlaceFacts => {
     const space = computeSpace(tree, place);
     const traits = computeTraits(tree, place, settings);
@@ -63,6 +75,8 @@ export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable 
       // What has a cell of its own is looked for by its cell.
       passSeconds: isVisible || space.dividers ? estimates.passVisibleSeconds : estimates.passOpaqueSeconds,
       piles: Math.max(1, space.peg?.hooks?.length ?? Math.floor(space.widthMm / settings.panelWidthMm)),
+      worth: computeWorth(space, traits, isWorkedIn(getAncestor(tree, place.id, 'room')!)),
+      mingling: space.dividers ? IN_CELLS : space.mode === 'line' || space.mode === 'volume' ? 1 : HUNG,
       liftSeconds: space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds,
     };
   });

@@ -1,25 +1,10 @@
 import { isPiled, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
-import { STOW_FORMS, type Item, type Lot, type Settings } from '../../core/records/index.ts';
-import type { PlaceTraits } from '../../core/storage/index.ts';
-import { findCareFault, findCautions, HIGH_LIFT_G } from '../constraints/index.ts';
+import { CARE_FLAGS, STOW_FORMS, type Item, type Lot, type Settings } from '../../core/records/index.ts';
+import { asksFor, computeHolding, computeWear, getHold, isMachine } from '../../core/sense/index.ts';
+import { findCareFault, findCautions, HIGH_LIFT_G, PULL_G } from '../constraints/index.ts';
 import type { PlaceFacts } from './places.ts';
 import type { Wishes } from './wishes.ts';
-
-/** Daylight indoors fades about an eighth as fast as the sun through a window; an estimate. */
-const DAY_SHARE = 1 / 8;
-
-/** What a month in a place wears off a thing, in the user's own seconds: fading, dust, being forgotten, being in the way. */
-export function computeWear(item: Item, traits: PlaceTraits, { estimates }: Settings): number {
-  const fades = item.care.includes('fades') || item.care.includes('noSun');
-  const light = traits.light === 'sun' ? 1 : traits.light === 'day' ? DAY_SHARE : 0;
-  return (
-    (fades ? light * estimates.fadeSeconds : 0) +
-    (item.fabric && !traits.isDustProof ? estimates.dustSeconds : 0) +
-    (item.fabric && !traits.isSeeThrough ? estimates.hiddenSeconds : 0) +
-    (traits.isWorkTop ? estimates.tableSeconds : 0)
-  );
-}
 
 /** Numbers given to keys in the order they come. */
 class Numbers {
@@ -55,7 +40,7 @@ export interface Ways {
   readonly traitCount: number;
   /** By way × space: the share of an empty place that it takes; Infinity where it does not go in. */
   readonly shares: Float64Array;
-  /** By way: which of the kinds of care. By care × trait: seconds of wear, count of cautions. */
+  /** By way: which of the kinds of care. By care × trait: seconds of wear and of being unheld, count of cautions. */
   readonly careOf: Int32Array;
   readonly wears: Float64Array;
   readonly cautions: Uint8Array;
@@ -117,7 +102,9 @@ function measureWays({ lots, items, packages }: Kept, { spaces, ofTrait }: Sorte
   let k = 0;
   for (let l = 0; l < n; l += 1) {
     const item = items[l]!;
-    const care = `${item.care.toSorted().join(' ')} ${item.fabric ? 'cloth' : ''}`;
+    const cares = CARE_FLAGS.filter((flag) => asksFor(item, flag));
+    const machine = isMachine(item) ? item.stationId : '';
+    const care = `${cares.join(' ')} ${item.fabric ? `cloth ${item.fabric.fibre}` : ''} ${machine}`;
     wayStart[l] = k;
     for (const pkg of packages[l]!) {
       wayLot[k] = l;
@@ -130,11 +117,16 @@ function measureWays({ lots, items, packages }: Kept, { spaces, ofTrait }: Sorte
         if (fit.ok && fit.share <= 1) shares[k * spaces.length + s] = fit.share;
       }
       const known = careNumbers.size;
-      careOf[k] = careNumbers.of(`${care} ${pkg.massG > HIGH_LIFT_G}`);
+      const isRoll = pkg.form === 'roll';
+      const rank = item.forms.indexOf(pkg.form);
+      careOf[k] = careNumbers.of(
+        `${care} ${pkg.massG > HIGH_LIFT_G} ${pkg.massG > PULL_G} ${getHold(pkg)} ${isRoll} ${rank}`,
+      );
       if (careNumbers.size > known)
         for (const { space, traits } of ofTrait) {
           const offer = { item, pkg, space, traits, settings };
-          wears.push(computeWear(item, traits, settings));
+          const { estimates } = settings;
+          wears.push(computeWear(item, traits, estimates) + computeHolding(item, pkg, traits, estimates));
           cautions.push(findCautions(offer).length);
           careFaults.push(findCareFault(offer) !== null);
         }

@@ -1,4 +1,5 @@
 import type { Score } from '../../core/records/index.ts';
+import { OPENED_SHARE } from '../../core/sense/index.ts';
 import type { Facts } from '../model/index.ts';
 
 export const NONE = -1;
@@ -46,6 +47,10 @@ export class Lookup {
   /** Seconds for each square of the share beyond the target. */
   readonly crowdFactor: number;
   protected readonly wayAlongMm: Float64Array;
+  /** Seconds for all of a place, and for a name that is wrong; by group × place, how many are. */
+  protected readonly rent: Float64Array;
+  private readonly misnamed: Uint8Array;
+  private readonly nameSeconds: number;
   /** Where each lot's row of fetches, and each way's row of wear and cautions, begins. */
   protected readonly fetchRow: Int32Array;
   protected readonly careRow: Int32Array;
@@ -85,6 +90,9 @@ export class Lookup {
     this.halfLift = Float64Array.from(places, (one) => one.liftSeconds / 2);
     this.piles = Float64Array.from(places, (one) => one.piles);
     this.wayAlongMm = facts.wayAlongMm;
+    this.rent = Float64Array.from(places, ({ worth }) => worth * estimates.rentSeconds);
+    this.misnamed = facts.misnamed;
+    this.nameSeconds = estimates.nameSeconds;
     this.isLine = Uint8Array.from(places, ({ space }) => Number(space.mode === 'line'));
     this.isHooked = Uint8Array.from(places, ({ space }) => Number(space.mode === 'area' && Boolean(space.peg?.hooks)));
     this.crowdFactor = estimates.crowdSeconds / Math.max(0.01, 1 - fillTarget) ** 2;
@@ -111,12 +119,19 @@ export class Lookup {
     return piled <= 1e-6 || spines + Math.ceil(piled - 1e-6) * this.pileWidth[p]! <= 1 + 1e-6;
   }
 
-  /** What a lot costs in a place by itself: fetching, finding, carrying, wear. */
+  /** What a lot costs in a place by itself: fetching, finding, carrying, wear, its rent, being unheld, a wrong name. */
   computeBase(lot: number, way: number, p: number): number {
     const base =
       this.uses[lot]! * (this.fetches[this.fetchRow[lot]! + p]! + this.findSeconds) +
-      this.wears[this.careRow[way]! + this.traitOf[p]!]!;
+      this.wears[this.careRow[way]! + this.traitOf[p]!]! +
+      this.rent[p]! * this.shareAt(way, p) +
+      this.nameSeconds * this.misnamed[this.groupOf[lot]! * this.placeCount + p]!;
     return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrySeconds;
+  }
+
+  /** What a place costs for being in use at all. */
+  getOpening(p: number): number {
+    return OPENED_SHARE * this.rent[p]!;
   }
 
   /** How many cautions a way raises in a place. */

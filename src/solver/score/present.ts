@@ -2,10 +2,10 @@ import type { Lot, PlaceId } from '../../core/records/index.ts';
 import type { Facts, Offered } from '../model/index.ts';
 
 /**
- * Things as they are, broken rules and all, priced by the same rules as a plan: by lot, null where it is
- * in no place of the household. A form that does not suit its place counts as the first one that does.
+ * Things anywhere, broken rules and all, priced by the same rules as a plan: by lot, null where it is in no place of
+ * the household. A form that does not suit its place counts as the first one that does.
  */
-export function describePresent(facts: Facts, placeOf: (lot: Lot) => PlaceId | undefined): (Offered | null)[] {
+export function describeAt(facts: Facts, placeOf: (lot: Lot) => PlaceId | undefined): (Offered | null)[] {
   const index = new Map(facts.places.map((one, p) => [one.place.id, p]));
   return facts.lots.map((lot, l): Offered | null => {
     const id = placeOf(lot);
@@ -18,4 +18,9 @@ export function describePresent(facts: Facts, placeOf: (lot: Lot) => PlaceId | u
     }
     return null;
   });
+}
+
+/** Things as they are today: what is out counts at its home, and nothing is carried. */
+export function describePresent(facts: Facts): (Offered | null)[] {
+  return describeAt(facts, (lot) => lot.placeId ?? lot.homeId).map((one) => one && { ...one, moving: 0 });
 }

@@ -1,5 +1,6 @@
 import { isPiled } from '../../core/measure/index.ts';
 import type { Score } from '../../core/records/index.ts';
+import { getCompanySeconds, KINSHIPS, OPENED_SHARE } from '../../core/sense/index.ts';
 import type { Facts, Offered } from '../model/index.ts';
 
 /**
@@ -8,7 +9,17 @@ import type { Facts, Offered } from '../model/index.ts';
  */
 export function recount(facts: Facts, offered: readonly (Offered | null)[]): Score {
   const { estimates } = facts.settings;
-  const parts = { fetching: 0, searching: 0, splitting: 0, crowding: 0, moving: 0, wear: 0 };
+  const parts = {
+    fetching: 0,
+    searching: 0,
+    splitting: 0,
+    crowding: 0,
+    moving: 0,
+    wear: 0,
+    rent: 0,
+    company: 0,
+    holding: 0,
+  };
   let unplacedWeight = 0;
   let cautions = 0;
   const byPlace = new Map<number, Offered[]>();
@@ -22,6 +33,9 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     parts.fetching += one.fetching;
     parts.moving += one.moving;
     parts.wear += one.wear;
+    parts.rent += one.rent;
+    parts.holding += one.holding;
+    parts.company += one.naming;
     cautions += one.cautions;
     byPlace.set(one.place, [...(byPlace.get(one.place) ?? []), one]);
     const group = facts.groupOf[l]!;
@@ -31,6 +45,8 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     const place = scorePlace(facts, p, inside);
     parts.searching += place.searching;
     parts.crowding += place.crowding;
+    parts.company += place.company;
+    parts.rent += place.rent;
   }
   for (const [g, at] of placesOfGroup) parts.splitting += scoreGroup(facts, g, at);
   const seconds = Object.values(parts).reduce((sum, part) => sum + part, 0);
@@ -42,8 +58,8 @@ export function scorePlace(
   facts: Facts,
   p: number,
   inside: readonly Offered[],
-): { readonly searching: number; readonly crowding: number } {
-  if (inside.length === 0) return { searching: 0, crowding: 0 };
+): { readonly searching: number; readonly crowding: number; readonly company: number; readonly rent: number } {
+  if (inside.length === 0) return { searching: 0, crowding: 0, company: 0, rent: 0 };
   const { estimates, fillTarget } = facts.settings;
   const place = facts.places[p]!;
   const groups = new Map<number, { n: number; uses: number }>();
@@ -71,23 +87,35 @@ export function scorePlace(
   const lift = place.space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds;
   searching += (stackedUses * lift * Math.max(0, stacked / place.piles - 1)) / 2;
   const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-  const crowding =
-    estimates.crowdSeconds * over * over + estimates.mixSeconds * (groups.size - 1) + estimates.emptySeconds;
-  return { searching, crowding };
+  const crowding = estimates.crowdSeconds * over * over;
+  const rent = OPENED_SHARE * place.worth * estimates.rentSeconds;
+  return { searching, crowding, rent, company: scoreCompany(facts, p, [...groups.keys()]) };
 }
 
-/** What looking in the wrong place first costs for a group that lies in these places, seconds a month. */
+/** What it costs that these groups share a place, seconds a month: every two of them, by how near they are. */
+export function scoreCompany(facts: Facts, p: number, groups: readonly number[]): number {
+  let seconds = 0;
+  for (const [i, a] of groups.entries())
+    for (const b of groups.slice(i + 1))
+      seconds += getCompanySeconds(KINSHIPS[facts.kinships[a * facts.groups.length + b]!]!, facts.settings.estimates);
+  return facts.places[p]!.mingling * seconds;
+}
+
+/** What it costs that a group lies in these places, seconds a month: looking in the wrong one first, and each further one. */
 export function scoreGroup(facts: Facts, g: number, at: ReadonlySet<number>): number {
   if (at.size === 0) return 0;
   const { estimates } = facts.settings;
   const units = new Set([...at].map((p) => facts.places[p]!.unit));
   const rooms = new Set([...at].map((p) => facts.places[p]!.room));
   // In half of the searches the wrong one comes first.
+  const looks =
+    estimates.splitPlaceSeconds * (at.size - 1) +
+    estimates.splitUnitSeconds * (units.size - 1) +
+    estimates.splitRoomSeconds * (rooms.size - 1);
   return (
-    (facts.groupUses[g]! *
-      (estimates.splitPlaceSeconds * (at.size - 1) +
-        estimates.splitUnitSeconds * (units.size - 1) +
-        estimates.splitRoomSeconds * (rooms.size - 1))) /
-    2
+    (facts.groupUses[g]! / 2) * looks +
+    estimates.furtherPlaceSeconds * (at.size - 1) +
+    estimates.furtherUnitSeconds * (units.size - 1) +
+    estimates.furtherRoomSeconds * (rooms.size - 1)
   );
 }

@@ -72,8 +72,26 @@ export class State extends Sums {
     return (
       this.computeBase(lot, way, to) -
       this.baseNow[lot]! +
-      this.shiftPlace(from, -u, isLast ? -1 : 0, this.shiftPassings(atFrom, -1, -u), -s, -s * u, -this.shareNow[lot]!) +
-      this.shiftPlace(to, u, isNew ? 1 : 0, this.shiftPassings(atTo, 1, u), t, t * u, this.shareAt(way, to)) +
+      this.shiftPlace(
+        from,
+        -u,
+        isLast ? -1 : 0,
+        this.shiftCompany(atFrom, isLast ? -1 : 0),
+        this.shiftPassings(atFrom, -1, -u),
+        -s,
+        -s * u,
+        -this.shareNow[lot]!,
+      ) +
+      this.shiftPlace(
+        to,
+        u,
+        isNew ? 1 : 0,
+        this.shiftCompany(atTo, isNew ? 1 : 0),
+        this.shiftPassings(atTo, 1, u),
+        t,
+        t * u,
+        this.shareAt(way, to),
+      ) +
       (isLast || isNew ? this.shiftGroup(g, isLast ? from : NONE, isNew ? to : NONE) : 0) +
       CAUTION_PRICE * this.getCautions(way, to) -
       this.cautionNow[lot]!
@@ -179,11 +197,13 @@ export class State extends Sums {
     const isNew = this.count[atTo] === 0;
     const passFrom = this.shiftPassings(atFrom, -n, -batch.uses);
     const passTo = this.shiftPassings(atTo, n, batch.uses);
+    const left = this.shiftCompany(atFrom, isLast ? -1 : 0);
+    const met = this.shiftCompany(atTo, isNew ? 1 : 0);
     const { uses, stackedFrom, stackedTo, usesFrom, usesTo, shareFrom, shareTo } = batch;
     return (
       batch.delta +
-      this.shiftPlace(from, -uses, isLast ? -1 : 0, passFrom, -stackedFrom, -usesFrom, -shareFrom) +
-      this.shiftPlace(to, uses, isNew ? 1 : 0, passTo, stackedTo, usesTo, shareTo) +
+      this.shiftPlace(from, -uses, isLast ? -1 : 0, left, passFrom, -stackedFrom, -usesFrom, -shareFrom) +
+      this.shiftPlace(to, uses, isNew ? 1 : 0, met, passTo, stackedTo, usesTo, shareTo) +
       (isLast || isNew ? this.shiftGroup(g, isLast ? from : NONE, isNew ? to : NONE) : 0)
     );
   }
@@ -224,14 +244,26 @@ export class State extends Sums {
     const passings =
       this.shiftPassings(this.atOf(p, leaving), -leaving.n, -leaving.uses) +
       this.shiftPassings(this.atOf(p, coming), coming.n, coming.uses);
+    const company = this.shiftMeeting(p, this.groupOf[leaving.lots[0]!]!, true, this.groupOf[coming.lots[0]!]!, isNew);
     return this.shiftPlace(
       p,
       coming.uses - leaving.uses,
       isNew ? 0 : -1,
+      company,
       passings,
       coming.stackedTo - leaving.stackedFrom,
       coming.usesTo - leaving.usesFrom,
       coming.shareTo - leaving.shareFrom,
+    );
+  }
+
+  /** What company costs more in a place when one group leaves it and another comes. */
+  private shiftMeeting(p: number, leaving: number, leaves: boolean, coming: number, comes: boolean): number {
+    const row = p * this.groupCount;
+    return (
+      this.shiftCompany(row + leaving, leaves ? -1 : 0) +
+      this.shiftCompany(row + coming, comes ? 1 : 0) -
+      (leaves && comes ? this.companyOf(p, leaving, coming) : 0)
     );
   }
 
@@ -254,6 +286,8 @@ export class State extends Sums {
     const ub = this.uses[b]!;
     let groupsA = 0;
     let groupsB = 0;
+    let companyA = 0;
+    let companyB = 0;
     let passA: number;
     let passB: number;
     let delta = 0;
@@ -269,6 +303,8 @@ export class State extends Sums {
       const aComes = this.count[ba] === 0;
       const bLeaves = this.count[bb] === 1;
       const bComes = this.count[ab] === 0;
+      companyA = this.shiftMeeting(pa, ga, aLeaves, gb, bComes);
+      companyB = this.shiftMeeting(pb, gb, bLeaves, ga, aComes);
       groupsA = (bComes ? 1 : 0) - (aLeaves ? 1 : 0);
       groupsB = (aComes ? 1 : 0) - (bLeaves ? 1 : 0);
       passA = this.shiftPassings(aa, -1, -ua) + this.shiftPassings(ab, 1, ub);
@@ -284,8 +320,8 @@ export class State extends Sums {
     const shareB = this.shareAt(aWay, pb) - this.shareNow[b]!;
     return (
       delta +
-      this.shiftPlace(pa, ub - ua, groupsA, passA, tb - sa, tb * ub - sa * ua, shareA) +
-      this.shiftPlace(pb, ua - ub, groupsB, passB, ta - sb, ta * ua - sb * ub, shareB) +
+      this.shiftPlace(pa, ub - ua, groupsA, companyA, passA, tb - sa, tb * ub - sa * ua, shareA) +
+      this.shiftPlace(pb, ua - ub, groupsB, companyB, passB, ta - sb, ta * ua - sb * ub, shareB) +
       this.computeBase(a, aWay, pb) -
       this.baseNow[a]! +
       this.computeBase(b, bWay, pa) -

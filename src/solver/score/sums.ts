@@ -1,3 +1,4 @@
+import { getCompanySeconds, KINSHIPS } from '../../core/sense/index.ts';
 import type { Facts } from '../model/index.ts';
 import { CAUTION_PRICE, EPS, getPrice, Lookup, NONE } from './lookup.ts';
 
@@ -32,7 +33,14 @@ export class Sums extends Lookup {
   protected readonly hasApart: boolean;
   private readonly homelessSeconds: number;
   private readonly passGroupSeconds: number;
-  private readonly mixSeconds: number;
+  private readonly furtherPlaceSeconds: number;
+  private readonly furtherUnitSeconds: number;
+  private readonly furtherRoomSeconds: number;
+  /** By group × group: seconds that both in one place cost; by place: how much of it is left there. */
+  private readonly kinPrice: Float64Array;
+  private readonly mingling: Float64Array;
+  /** By place × group: what the company of all groups in the place costs that group. */
+  protected readonly company: Float64Array;
   private readonly splitPlaceSeconds: number;
   private readonly splitUnitSeconds: number;
   private readonly splitRoomSeconds: number;
@@ -63,7 +71,7 @@ export class Sums extends Lookup {
   private readonly hasWiderLoads: boolean;
   private readonly halfPass: Float64Array;
 
-  /** By place: what it costs that anything is in it at all, in this search. */
+  /** By place: what it costs that anything is in it at all. */
   private readonly opening: Float64Array;
 
   constructor(facts: Facts, opening?: Float64Array) {
@@ -80,7 +88,13 @@ export class Sums extends Lookup {
     this.hasApart = facts.wishes.hasApart;
     this.homelessSeconds = estimates.homelessSeconds;
     this.passGroupSeconds = estimates.passGroupSeconds;
-    this.mixSeconds = estimates.mixSeconds;
+    this.furtherPlaceSeconds = estimates.furtherPlaceSeconds;
+    this.furtherUnitSeconds = estimates.furtherUnitSeconds;
+    this.furtherRoomSeconds = estimates.furtherRoomSeconds;
+    this.kinPrice = Float64Array.from(facts.kinships, (one) => getCompanySeconds(KINSHIPS[one]!, estimates));
+    for (let g = 0; g < groups.length; g += 1) this.kinPrice[g * groups.length + g] = 0;
+    this.mingling = Float64Array.from(places, (one) => one.mingling);
+    this.company = new Float64Array(places.length * groups.length);
     this.splitPlaceSeconds = estimates.splitPlaceSeconds;
     this.splitUnitSeconds = estimates.splitUnitSeconds;
     this.splitRoomSeconds = estimates.splitRoomSeconds;
@@ -89,7 +103,7 @@ export class Sums extends Lookup {
     this.massG = new Float64Array(places.length);
     this.spines = new Float64Array(places.length);
     this.piled = new Float64Array(places.length);
-    this.opening = Float64Array.from(places, (_, p) => estimates.emptySeconds + (opening?.[p] ?? 0));
+    this.opening = Float64Array.from(places, (_, p) => this.getOpening(p) + (opening?.[p] ?? 0));
     this.cap = new Float64Array(places.length).fill(1);
     this.slotMassG = new Float64Array(facts.slotCount);
     this.unitMassG = new Float64Array(facts.unitCount);
@@ -193,13 +207,14 @@ export class Sums extends Lookup {
   }
 
   /**
-   * What a place as a whole costs more when so many uses, groups, passings (uses times kin passed), stacked things,
+   * What a place as a whole costs more when so many uses, groups, seconds of company, passings (uses times kin passed), stacked things,
    * their uses and shares come or go.
    */
   protected shiftPlace(
     p: number,
     uses: number,
     groups: number,
+    company: number,
     passings: number,
     stacked: number,
     stackedUses: number,
@@ -211,9 +226,7 @@ export class Sums extends Lookup {
     const othersAfter = after > 0 ? after : 0;
     const u = this.usesIn[p]!;
     let delta =
-      this.halfPass[p]! * passings +
-      this.passGroupSeconds * ((u + uses) * othersAfter - u * others) +
-      this.mixSeconds * (othersAfter - others);
+      this.halfPass[p]! * passings + this.passGroupSeconds * ((u + uses) * othersAfter - u * others) + company;
     if (stacked !== 0 || stackedUses !== 0)
       delta +=
         this.lift(p, this.stacked[p]! + stacked, this.stackedUses[p]! + stackedUses) -
@@ -231,31 +244,56 @@ export class Sums extends Lookup {
   protected shiftGroup(g: number, from: number, to: number): number {
     const { groupCount } = this;
     const places = this.placesOf[g]!;
+    const half = this.halfGroupUses[g]!;
+    const place = half * this.splitPlaceSeconds + this.furtherPlaceSeconds;
+    const unit = half * this.splitUnitSeconds + this.furtherUnitSeconds;
+    const room = half * this.splitRoomSeconds + this.furtherRoomSeconds;
     let seconds = 0;
     if (to === NONE) {
       if (places < 2) return 0;
-      seconds = -this.splitPlaceSeconds;
-      if (this.inUnit[this.unitOf[from]! * groupCount + g] === 1) seconds -= this.splitUnitSeconds;
-      if (this.inRoom[this.roomOf[from]! * groupCount + g] === 1) seconds -= this.splitRoomSeconds;
+      seconds = -place;
+      if (this.inUnit[this.unitOf[from]! * groupCount + g] === 1) seconds -= unit;
+      if (this.inRoom[this.roomOf[from]! * groupCount + g] === 1) seconds -= room;
     } else if (from === NONE) {
       if (places === 0) return 0;
-      seconds = this.splitPlaceSeconds;
-      if (this.inUnit[this.unitOf[to]! * groupCount + g] === 0) seconds += this.splitUnitSeconds;
-      if (this.inRoom[this.roomOf[to]! * groupCount + g] === 0) seconds += this.splitRoomSeconds;
+      seconds = place;
+      if (this.inUnit[this.unitOf[to]! * groupCount + g] === 0) seconds += unit;
+      if (this.inRoom[this.roomOf[to]! * groupCount + g] === 0) seconds += room;
     } else {
       const unitFrom = this.unitOf[from]!;
       const unitTo = this.unitOf[to]!;
       if (places < 2 || unitFrom === unitTo) return 0;
-      if (this.inUnit[unitFrom * groupCount + g] === 1) seconds -= this.splitUnitSeconds;
-      if (this.inUnit[unitTo * groupCount + g] === 0) seconds += this.splitUnitSeconds;
+      if (this.inUnit[unitFrom * groupCount + g] === 1) seconds -= unit;
+      if (this.inUnit[unitTo * groupCount + g] === 0) seconds += unit;
       const roomFrom = this.roomOf[from]!;
       const roomTo = this.roomOf[to]!;
       if (roomFrom !== roomTo) {
-        if (this.inRoom[roomFrom * groupCount + g] === 1) seconds -= this.splitRoomSeconds;
-        if (this.inRoom[roomTo * groupCount + g] === 0) seconds += this.splitRoomSeconds;
+        if (this.inRoom[roomFrom * groupCount + g] === 1) seconds -= room;
+        if (this.inRoom[roomTo * groupCount + g] === 0) seconds += room;
       }
     }
-    return this.halfGroupUses[g]! * seconds;
+    return seconds;
+  }
+
+  /** What a group's company in a place costs more when it comes (1) or goes (-1); nothing where it does neither. */
+  protected shiftCompany(at: number, comes: number): number {
+    return comes === 0 ? 0 : comes * this.company[at]!;
+  }
+
+  /** What two groups in a place cost together. */
+  protected companyOf(p: number, a: number, b: number): number {
+    return this.mingling[p]! * this.kinPrice[a * this.groupCount + b]!;
+  }
+
+  /** Tells all groups of a place that one came (1) or went (-1). */
+  private meet(p: number, g: number, comes: number): void {
+    const { groupCount, kinPrice, company } = this;
+    const factor = comes * this.mingling[p]!;
+    const from = p * groupCount;
+    const row = g * groupCount;
+    // Sums of floats leave crumbs; in an empty place there is exactly no company.
+    if (this.groupsIn[p] === 0) company.fill(0, from, from + groupCount);
+    else for (let h = 0; h < groupCount; h += 1) company[from + h]! += factor * kinPrice[row + h]!;
   }
 
   /** Uses times kin passed that so many more of a group, with so many uses together, bring to a place; or take away. */
@@ -278,7 +316,16 @@ export class Sums extends Lookup {
     return (
       this.computeBase(lot, way, p) -
       u * this.homelessSeconds +
-      this.shiftPlace(p, u, isNew ? 1 : 0, this.shiftPassings(at, 1, u), s, s * u, this.shareAt(way, p)) +
+      this.shiftPlace(
+        p,
+        u,
+        isNew ? 1 : 0,
+        this.shiftCompany(at, isNew ? 1 : 0),
+        this.shiftPassings(at, 1, u),
+        s,
+        s * u,
+        this.shareAt(way, p),
+      ) +
       (isNew ? this.shiftGroup(g, NONE, p) : 0)
     );
   }
@@ -295,7 +342,16 @@ export class Sums extends Lookup {
     return (
       u * this.homelessSeconds -
       this.baseNow[lot]! +
-      this.shiftPlace(p, -u, isLast ? -1 : 0, this.shiftPassings(at, -1, -u), -s, -s * u, -this.shareNow[lot]!) +
+      this.shiftPlace(
+        p,
+        -u,
+        isLast ? -1 : 0,
+        this.shiftCompany(at, isLast ? -1 : 0),
+        this.shiftPassings(at, -1, -u),
+        -s,
+        -s * u,
+        -this.shareNow[lot]!,
+      ) +
       (isLast ? this.shiftGroup(g, p, NONE) : 0)
     );
   }
@@ -312,6 +368,7 @@ export class Sums extends Lookup {
     const room = this.roomOf[p]!;
     if (this.count[at] === 0) {
       this.groupsIn[p]! += 1;
+      this.meet(p, g, 1);
       this.placesOf[g]! += 1;
       if ((this.inUnit[unit * this.groupCount + g]! += 1) === 1) this.unitsOf[g]! += 1;
       if ((this.inRoom[room * this.groupCount + g]! += 1) === 1) this.roomsOf[g]! += 1;
@@ -360,6 +417,7 @@ export class Sums extends Lookup {
       this.usesOf[at] = 0;
       this.groupsIn[p]! -= 1;
       if (this.groupsIn[p] === 0) this.usesIn[p] = 0;
+      this.meet(p, g, -1);
       this.placesOf[g]! -= 1;
       if ((this.inUnit[unit * this.groupCount + g]! -= 1) === 0) this.unitsOf[g]! -= 1;
       if ((this.inRoom[room * this.groupCount + g]! -= 1) === 0) this.roomsOf[g]! -= 1;

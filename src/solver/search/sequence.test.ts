@@ -4,7 +4,7 @@ import { checkPlan } from '../../check/index.ts';
 import { shuffle, createRandom } from '../../core/random/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts, getPlaceOf, listOptions } from '../model/index.ts';
-import { describePresent, recount, State } from '../score/index.ts';
+import { describeAt, recount, State } from '../score/index.ts';
 import { createRun } from '../solve.ts';
 import { PackingCache } from './repair.ts';
 import { putInSequence } from './sequence.ts';
@@ -49,7 +49,7 @@ describe('a run of numbers over several places', () => {
       moved.lots.set(lot.id, { ...lot, placeId: facts.places[state.getPlace(l)]!.place.id });
     const again = recount(
       facts,
-      describePresent(facts, (lot) => moved.lots.get(lot.id)!.placeId),
+      describeAt(facts, (lot) => moved.lots.get(lot.id)!.placeId),
     );
     expect(state.seconds).toBeCloseTo(again.seconds, 6);
   });

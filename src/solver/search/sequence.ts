@@ -1,5 +1,5 @@
 import { isAllowed } from '../model/index.ts';
-import type { State } from '../score/index.ts';
+import { scoreGroup, type State } from '../score/index.ts';
 import type { PackingCache } from './repair.ts';
 
 const NONE = -1;
@@ -9,21 +9,6 @@ interface Row {
   readonly lots: readonly number[];
   /** Seconds a month that the order may cost at most. */
   readonly worth: number;
-}
-
-/** What a group pays for being in several places: looking in the wrong one first. That is what a known order saves. */
-function computeSplit(state: State, g: number, places: readonly number[]): number {
-  const { facts } = state;
-  const { splitPlaceSeconds, splitUnitSeconds, splitRoomSeconds } = facts.settings.estimates;
-  const units = new Set(places.map((p) => facts.places[p]!.unit));
-  const rooms = new Set(places.map((p) => facts.places[p]!.room));
-  return (
-    (facts.groupUses[g]! *
-      (splitPlaceSeconds * (places.length - 1) +
-        splitUnitSeconds * (units.size - 1) +
-        splitRoomSeconds * (rooms.size - 1))) /
-    2
-  );
 }
 
 /**
@@ -41,7 +26,8 @@ function listRows(state: State): Row[] {
       (_, i) => facts.groupStart[g]! + i,
     ).filter((l) => state.option[l] !== NONE && facts.wishes.setOf[l] === NONE && !facts.wishes.keepsForm(l));
     const places = [...new Set(lots.map((l) => state.getPlace(l)))];
-    const worth = computeSplit(state, g, places);
+    // What the group pays for being in several places is what a known order saves.
+    const worth = scoreGroup(facts, g, new Set(places));
     const others = group.labels.filter((label) => label.code !== 'numberRun');
     const key = others.length < group.labels.length ? `${group.kind} ${JSON.stringify(others)}` : group.id;
     const last = rows.at(-1);

@@ -87,6 +87,8 @@ const CARE: Record<CareFlag, string> = {
   sharp: 'sharp',
   magnetic: 'magnetic',
   smallPart: 'small parts',
+  hot: 'hot',
+  liquid: 'liquid',
   flammable: 'flammable',
   thread: 'a cat would chew it',
   heirloom: 'heirloom',

@@ -53,6 +53,8 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
       return 'Every place that it fits is within reach of children.';
     case 'sun':
       return 'Every place that it fits has the sun on it.';
+    case 'heap':
+      return 'It would only fit a heap, which is no home.';
     case 'heat':
       return 'Every place that it fits is next to something hot.';
     default:

@@ -47,6 +47,8 @@ export function wordVerdict(verdict: Verdict, place: string, isHomeless: boolean
       return `${place}: no, the sun falls there.`;
     case 'heat':
       return `${place}: no, next to something hot.`;
+    case 'heap':
+      return `${place}: no, a heap is no home.`;
     case 'stays':
       return `${place}: no, you asked that it stays as it is.`;
     case 'not-in':

@@ -79,10 +79,22 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
           plan={plan && formatMinutes(getFetchSeconds(plan))}
         />
         <HowRow
-          name="Crowding, mixing, places in use"
-          how="A price, not time on the clock: places filled beyond their target, growing with the square, each group more than one in a place, and each place that is not left empty."
-          today={today ? formatMinutes(today.parts.crowding) : '…'}
-          plan={plan && formatMinutes(plan.parts.crowding)}
+          name="Strangers and wrong names"
+          how="A price, not time on the clock: every two groups that share a place, by how near they are to each other, and things that are not where a name says."
+          today={today ? formatMinutes(today.parts.company) : '…'}
+          plan={plan && formatMinutes(plan.parts.company)}
+        />
+        <HowRow
+          name="Room taken, and cramming"
+          how="A price, not time on the clock: the worth of the room that things take, by how well it is reached, and places filled beyond their target, growing with the square."
+          today={today ? formatMinutes(today.parts.rent + today.parts.crowding) : '…'}
+          plan={plan && formatMinutes(plan.parts.rent + plan.parts.crowding)}
+        />
+        <HowRow
+          name="Loose and floppy things"
+          how="A price, not time on the clock: small things loose on open shelves, floppy ones that nothing holds, and what lies on the bare floor."
+          today={today ? formatMinutes(today.parts.holding) : '…'}
+          plan={plan && formatMinutes(plan.parts.holding)}
         />
         <HowRow
           name="Without a home"

@@ -6,8 +6,6 @@ import { createPlan, createRun } from '../../../solver/solve.ts';
 import { listFreed } from './freed.ts';
 
 const { household } = createSampleHousehold(1, 120);
-// Nothing else speaks for empty places.
-household.settings.estimates = { ...household.settings.estimates, emptySeconds: 0 };
 const tree = createPlaceTree(household.places);
 
 function solve(openSeconds: number): Plan {

@@ -1,0 +1,20 @@
+import type { Package } from '../measure/index.ts';
+import type { PlaceTraits } from '../storage/index.ts';
+import type { StowForm } from '../records/index.ts';
+
+/** A piece up to this size wants to be held together with others, mm3: half a litre. */
+export const SMALL_PIECE_MM3 = 0.5e6;
+const SMALL_FORMS = new Set<StowForm>(['box', 'loose', 'spool']);
+
+export type Hold = 'small' | 'floppy' | 'none';
+
+/** What a thing asks of its place as it is kept: small ones to be held together, floppy ones to be held in. */
+export function getHold({ form, isSoft, alongMm, acrossMm, heightMm }: Package): Hold {
+  if (isSoft || form === 'bag' || form === 'loose') return 'floppy';
+  return SMALL_FORMS.has(form) && alongMm * acrossMm * heightMm <= SMALL_PIECE_MM3 ? 'small' : 'none';
+}
+
+/** Whether a thing lies in a place unheld though it ought to be held; small ones also stand in a single row. */
+export function isUnheld(hold: Hold, { holds }: Pick<PlaceTraits, 'holds'>): boolean {
+  return hold === 'small' ? holds === 'open' : hold === 'floppy' && holds !== 'held';
+}

@@ -1,0 +1,62 @@
+import type { Estimates } from '../records/index.ts';
+import type { Nature } from './nature.ts';
+
+/**
+ * How two groups get on in one place: parts of one group, near kin, of one kind, used together at a station, strangers, or
+ * such as spoil each other.
+ */
+export const KINSHIPS = ['part', 'near', 'kind', 'station', 'stranger', 'clash'] as const;
+export type Kinship = (typeof KINSHIPS)[number];
+
+const meet = <T>(a: ReadonlySet<T>, b: ReadonlySet<T>) => [...a].some((one) => b.has(one));
+
+/**
+ * How near two groups are, the first of these that holds:
+ *
+ * - a liquid or an iron beside cloth or paper, and what sheds beside what does not: they spoil each other;
+ * - parts of one group that was cut up: they are one group to whoever looks for it;
+ * - the same kind: near where they lie under one outer school, are tools or small notions of one station, are all
+ *   patterns, all thread or all scraps, or are both there to line and fill; else of a kind. Machines
+ *   are strangers to all else that is "other";
+ * - across kinds: cloth and what lines and fills, cloth and its own scraps, patterns and books are of a kind; thread,
+ *   notions, small tools and machines are used together where they share a station; all else are strangers.
+ */
+export function getKinship(a: Nature, b: Nature): Kinship {
+  const isSoft = a.isCloth || b.isCloth || a.isPaper || b.isPaper;
+  if (isSoft && (a.isLiquid !== b.isLiquid || a.isHot !== b.isHot)) return 'clash';
+  if (a.wholeId === b.wholeId) return 'part';
+  if (a.sheds !== b.sheds) return 'clash';
+  const isShared = meet(a.stations, b.stations);
+  if (a.kind === b.kind) {
+    if (a.kind === 'other') return a.isMachine || b.isMachine ? 'stranger' : 'kind';
+    if (a.kind === 'pattern' || a.kind === 'thread' || a.kind === 'scrap') return 'near';
+    if (a.kind === 'fabric' && a.isSupport !== b.isSupport) return 'kind';
+    const isNear = (a.outer !== null && a.outer === b.outer) || (a.isSupport && b.isSupport);
+    const isAtHand = isShared && (a.kind === 'tool' || (a.kind === 'notion' && a.isSmall && b.isSmall));
+    return isNear || isAtHand ? 'near' : 'kind';
+  }
+  if (a.isSupport && b.isSupport) return 'near';
+  if (a.isPaper && b.isPaper) return 'kind';
+  const kinds = [a.kind, b.kind];
+  if (kinds.includes('scrap') && kinds.includes('fabric')) return meet(a.fibres, b.fibres) ? 'kind' : 'station';
+  const isWork = (one: Nature) => one.kind === 'thread' || (one.isSmall && !one.isCloth) || one.isMachine;
+  return isShared && isWork(a) && isWork(b) ? 'station' : 'stranger';
+}
+
+/** Seconds a month that two groups in one place cost. */
+export function getCompanySeconds(kinship: Kinship, estimates: Estimates): number {
+  switch (kinship) {
+    case 'part':
+      return 0;
+    case 'near':
+      return estimates.nearSeconds;
+    case 'kind':
+      return estimates.kindSeconds;
+    case 'station':
+      return estimates.stationSeconds;
+    case 'stranger':
+      return estimates.strangerSeconds;
+    case 'clash':
+      return estimates.clashSeconds;
+  }
+}
