@@ -23,6 +23,7 @@ import { createRandom } from '../src/core/random/index.ts';
 import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
 import { placementFigures } from './placement.ts';
+import { senseFigures } from './sense.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
 import { createImport } from '../src/core/acts/index.ts';
@@ -266,6 +267,7 @@ function measureWorked(): Figure[] {
 export const figures: readonly Bench[] = [
   ...packingFigures,
   ...placementFigures,
+  ...senseFigures,
   ...moveFigures,
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],

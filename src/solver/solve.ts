@@ -149,7 +149,12 @@ const TIGHTEN = 0.97;
 /** Carrying counts so many times what it costs, so that only moves that matter are made. */
 function withCarrying(household: Household, factor: number): Household {
   const { settings } = household;
-  const estimates = { ...settings.estimates, carrySeconds: settings.estimates.carrySeconds * factor };
+  const { carrySeconds, relearnSeconds } = settings.estimates;
+  const estimates = {
+    ...settings.estimates,
+    carrySeconds: carrySeconds * factor,
+    relearnSeconds: relearnSeconds * factor,
+  };
   return { ...household, settings: { ...settings, estimates } };
 }
 

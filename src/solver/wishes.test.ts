@@ -50,7 +50,11 @@ describe('what is asked of a plan', () => {
     const id = unitOf(placed[0]!.placeId!);
     const { placeOf, findings } = solve(ask(wish('stays', { placeId: id })));
     expect(findings).toEqual([]);
-    const there = new Set(placed.filter((lot) => unitOf(lot.placeId!) === id).map((lot) => lot.id));
+    // What is out for a while and belongs there comes back.
+    const isThere = (at: PlaceId | undefined) => at !== undefined && unitOf(at) === id;
+    const there = new Set(
+      [...household.lots.values()].filter((lot) => isThere(lot.placeId ?? lot.homeId)).map((lot) => lot.id),
+    );
     for (const [lotId, placeId] of placeOf) if (unitOf(placeId) === id) expect(there.has(lotId)).toBe(true);
   });
 

@@ -99,7 +99,7 @@ describe('the bundle', () => {
       homelessSeconds: 90,
       hiddenSeconds: 6,
       // A price of those days that nobody had changed became today's; prices of what is no longer priced are gone.
-      tableSeconds: 120,
+      tableSeconds: 240,
       rentSeconds: 0.6,
       strangerSeconds: 120,
     });

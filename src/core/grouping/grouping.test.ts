@@ -217,7 +217,8 @@ describe('what a group needs', () => {
     const both = group([[hung], [createThing('lying')]]);
     expect(computeNeeds(both.groups[0]!, both.household)).toMatchObject({
       pegMm2: null,
-      lines: [{ form: 'box', mm: 200, isMixed: false }],
+      // Two of 100 × 50 mm, their narrow sides to the front.
+      lines: [{ form: 'box', mm: 100, isMixed: false }],
     });
     const alone = group([[hung]]);
     // Hung: 50 mm across, 100 mm down.

@@ -58,7 +58,7 @@ export function computeNeeds(group: Group, household: Household): GroupNeeds {
       const pkg = packages.find((one) => one.form === form);
       if (!pkg) continue;
       const known = suits.get(form) ?? { lots: 0, mm: 0 };
-      const mm = pkg.alongMm * pkg.pieces;
+      const mm = (pkg.form === 'box' ? Math.min(pkg.alongMm, pkg.acrossMm) : pkg.alongMm) * pkg.pieces;
       suits.set(form, { lots: known.lots + 1, mm: known.mm + mm });
       if (first === null && mixed) {
         mixed.mm += mm;

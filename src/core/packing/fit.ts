@@ -8,7 +8,9 @@ import {
   BAG_SHARE,
   computePegCells,
   HOLE_DROP_MM,
+  getRow,
   SOFT_SHARE,
+  turnForRow,
   type FitFault,
   type ShareResult,
 } from './shape.ts';
@@ -64,18 +66,18 @@ function sortThree(a: number, b: number, c: number): [number, number, number] {
  * The share of an empty place that a lot takes, a sufficient figure for quick tests (packing decides),
  * or the first side that does not go in. A share over 1 means: too much even for the empty place.
  */
-export function computeShare(pkg: Package, space: Space): ShareResult {
+export function computeShare(stowed: Package, space: Space): ShareResult {
   const no = (code: FitFault['code'], needed = 0, available = 0) => ({
     ok: false as const,
     fault: { code, needed, available },
   });
-  if (!suitsMode(pkg.form, space)) return no('form');
+  if (!suitsMode(stowed.form, space)) return no('form');
   const { widthMm, depthMm, heightMm } = space;
+  const pkg = space.mode === 'line' ? turnForRow(stowed, ...getRow(space)) : stowed;
   switch (space.mode) {
     case 'rail':
     case 'line': {
-      const run = space.rowsRun === 'x' ? widthMm : depthMm;
-      const cross = space.rowsRun === 'x' ? depthMm : widthMm;
+      const [run, cross] = getRow(space);
       if (pkg.heightMm > heightMm + EPS) return no('too-high', pkg.heightMm, heightMm);
       if (pkg.acrossMm > cross + EPS) return no('too-deep', pkg.acrossMm, cross);
       if (pkg.alongMm > run + EPS) return no('too-long', pkg.alongMm, run);

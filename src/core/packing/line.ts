@@ -1,5 +1,6 @@
 import { isPiled, type Package } from '../measure/index.ts';
 import type { Space } from '../storage/index.ts';
+import { getRow, turnForRow } from './shape.ts';
 import type { PackResult, Spot } from './spot.ts';
 
 const EPS = 1e-6;
@@ -45,8 +46,7 @@ function place(one: Portion, along: number, across: number, up: number, space: S
 
 /** Rows filled in the given order; folded stacks next to each other in the order share a pile. */
 function fillInOrder(pieces: readonly Portion[], space: Space): Spot[] | null {
-  const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
-  const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
+  const [run, cross] = getRow(space);
   // Behind the front row of an open shelf things are forgotten, so it has one row.
   const maxRows = space.rowsRun === 'x' ? 1 : Infinity;
   const spots: Spot[] = [];
@@ -80,8 +80,7 @@ function fillInOrder(pieces: readonly Portion[], space: Space): Spot[] | null {
 
 /** Rows opened and filled first-fit, widest rows first: keeps less order, but packs tighter. */
 function fillFirstFit(pieces: readonly Portion[], space: Space): Spot[] | null {
-  const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
-  const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
+  const [run, cross] = getRow(space);
   const maxRows = space.rowsRun === 'x' ? 1 : Infinity;
   const rows: { start: number; across: number; along: number; piles: Pile[] }[] = [];
   const spots: Spot[] = [];
@@ -118,11 +117,11 @@ function fillFirstFit(pieces: readonly Portion[], space: Space): Spot[] | null {
 
 /** Things side by side in rows. First in the given order, else in the tightest. */
 export function packLine(packages: readonly Package[], space: Space): PackResult {
-  const pieces = packages.flatMap((pkg, index) =>
-    Array.from({ length: pkg.pieces }, (_, piece): Portion => ({ index, piece, pkg })),
-  );
-  const run = space.rowsRun === 'x' ? space.widthMm : space.depthMm;
-  const cross = space.rowsRun === 'x' ? space.depthMm : space.widthMm;
+  const [run, cross] = getRow(space);
+  const pieces = packages.flatMap((stowed, index) => {
+    const pkg = turnForRow(stowed, run, cross);
+    return Array.from({ length: pkg.pieces }, (_, piece): Portion => ({ index, piece, pkg }));
+  });
   if (space.rowsRun === 'x') {
     // One row: spines add up, and stacks need at least their summed height in piles. Both are proofs.
     const spines = pieces.reduce((sum, { pkg }) => sum + (isPiled(pkg.form) ? 0 : pkg.alongMm), 0);

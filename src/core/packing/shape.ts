@@ -1,4 +1,5 @@
 import { isPiled, type Package } from '../measure/index.ts';
+import type { Space } from '../storage/index.ts';
 
 /** Why one thing alone does not go into an empty place. Needed and available in mm or g. */
 export interface FitFault {
@@ -29,6 +30,19 @@ export const BAG_SHARE = 0.6;
 /** Whether a lot is counted by volume in a bin instead of being packed piece by piece. */
 export function isBulk(pkg: Package): boolean {
   return pkg.isSoft || pkg.pieces > BAG_FROM_PIECES;
+}
+
+/** How long the rows of a place are, and how deep all of them together, mm. */
+export function getRow({ rowsRun, widthMm, depthMm }: Space): [run: number, cross: number] {
+  return rowsRun === 'x' ? [widthMm, depthMm] : [depthMm, widthMm];
+}
+
+/** A box in a row stands with its narrow side to the front, like a book, where the row is deep enough for that. */
+export function turnForRow(pkg: Package, run: number, cross: number): Package {
+  const { form, alongMm, acrossMm } = pkg;
+  const fits = (along: number, across: number) => along <= run + 1e-6 && across <= cross + 1e-6;
+  const isTurned = form === 'box' && fits(acrossMm, alongMm) && (acrossMm < alongMm || !fits(alongMm, acrossMm));
+  return isTurned ? { ...pkg, alongMm: acrossMm, acrossMm: alongMm } : pkg;
 }
 
 /** Turns that a form allows in a bin: cloth and files lie flat, hard things may lie on any side. */

@@ -297,6 +297,7 @@ const SENSE = {
   formSeconds: 6,
   floorSeconds: 40,
   mothSeconds: 4,
+  relearnSeconds: 150,
 };
 
 /**
@@ -309,7 +310,7 @@ function priceBySense(raw: Raw): Raw {
     const estimates = isRaw(settings) ? settings['estimates'] : null;
     if (!isRaw(estimates)) return settings;
     const { mixSeconds: _mix, emptySeconds: _empty, tableSeconds, ...rest } = estimates;
-    const table = tableSeconds === 30 ? 120 : tableSeconds;
+    const table = tableSeconds === 30 ? 240 : tableSeconds;
     return {
       ...(settings as Raw),
       estimates: { ...SENSE, ...rest, ...(table !== undefined && { tableSeconds: table }) },

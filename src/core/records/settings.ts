@@ -73,6 +73,8 @@ export class Estimates {
   /** Re-shuffling a place that is full to the brim, a month. */
   @IsNumber() @Min(0) @Max(6000) crowdSeconds!: number;
   @IsNumber() @Min(0) @Max(600) carrySeconds!: number;
+  /** A home of the plan that was adopted is known by heart: learning another one, once. */
+  @IsNumber() @Min(0) @Max(6000) relearnSeconds!: number;
   @IsNumber() @Min(0.1) @Max(600) carryMonths!: number;
   /** A thing without a home is looked for everywhere. */
   @IsNumber() @Min(0) @Max(6000) homelessSeconds!: number;
@@ -209,9 +211,10 @@ export const DEFAULT_ESTIMATES: Estimates = {
   floppySeconds: 8,
   formSeconds: 6,
   floorSeconds: 40,
-  tableSeconds: 120,
+  tableSeconds: 240,
   crowdSeconds: 90,
   carrySeconds: 25,
+  relearnSeconds: 150,
   carryMonths: 12,
   homelessSeconds: 90,
   fadeSeconds: 16,

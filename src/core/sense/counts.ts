@@ -64,7 +64,7 @@ export function findSense(household: Household, laid: readonly Laid[]): SenseFin
     if (place.isWorkTop && !isMachine(item)) onWorkTops.push(lotId);
     const packages = computePackages(item, getWholeLot(household, lot), household.settings);
     const pkg = packages.find((one) => one.form === form);
-    if (!pkg || !isUnheld(getHold(pkg), place)) continue;
+    if (!pkg || getHold(pkg) === 'spine' || !isUnheld(getHold(pkg), place)) continue;
     if (getHold(pkg) === 'small') looseSmall.push(lotId);
     unheld.push({
       lotId,

@@ -37,6 +37,8 @@ const SUPPORT = new Set([
   'stabiliser',
   'fleece batting',
 ]);
+/** What stands on the shelf with the patterns. */
+const PAPER = new Set(['book', 'books', 'manual', 'manuals', 'magazine', 'magazines', 'notebook']);
 /** A group sheds where at least so many of its things do. */
 const SHEDDING_SHARE = 1 / 3;
 /** A thing as large is no small thing, mm3. */
@@ -76,7 +78,7 @@ export function createNature({ id, kind, labels, lots }: Group, items: ReadonlyM
     isHot: share((item) => asksFor(item, 'hot')) > 0,
     sheds: share(({ care }) => care.includes('sheds')) >= SHEDDING_SHARE,
     isSmall: kind === 'thread' || share(isSmall) > 0.5,
-    isPaper: kind === 'pattern' || share(({ box }) => box?.type === 'book') > 0.5,
+    isPaper: kind === 'pattern' || share(({ box }) => PAPER.has(box?.type ?? '')) > 0.5,
     isMachine: share(isMachine) > 0.5,
   };
 }

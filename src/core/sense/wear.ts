@@ -29,14 +29,16 @@ export function computeWear(item: Item, traits: PlaceTraits, estimates: Estimate
 
 /**
  * What it costs that a thing is not held as it wants to be, seconds a month: kept in a form that comes later on its list,
- * loose, floppy, or on the bare floor, where only rolls stand.
+ * loose, floppy, lying where it ought to stand, or on the bare floor, where only rolls stand.
  */
 export function computeHolding(item: Item, pkg: Package, traits: PlaceTraits, estimates: Estimates): number {
   const hold = getHold(pkg);
   const unheld = isUnheld(hold, traits);
   return (
     Math.max(0, item.forms.indexOf(pkg.form)) * estimates.formSeconds +
-    (unheld ? (hold === 'small' ? estimates.looseSeconds : estimates.floppySeconds) : 0) +
+    (unheld
+      ? { small: estimates.looseSeconds, floppy: estimates.floppySeconds, spine: estimates.formSeconds, none: 0 }[hold]
+      : 0) +
     (traits.isFloor && pkg.form !== 'roll' && (item.fabric || hold !== 'none') ? estimates.floorSeconds : 0)
   );
 }

@@ -43,6 +43,8 @@ export interface PlaceTraits {
   readonly workTopOf: readonly StationId[];
   /** Small things lie held together in it, stand in one row on it, or are lost on it. */
   readonly holds: 'held' | 'row' | 'open';
+  /** Things stand side by side in it. */
+  readonly isRow: boolean;
   /** The bare floor. */
   readonly isFloor: boolean;
   /** A small child can pull down what stands there. */
@@ -140,6 +142,7 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
       ? (path[0]?.room?.stations ?? []).flatMap(({ id, unitId }) => (unitId === path[1]?.id ? [id] : []))
       : [],
     holds: box || !isOpen ? 'held' : slot.depthMm <= ROW_DEPTH_MM ? 'row' : 'open',
+    isRow: (box ? box.mode : slot.mode) !== 'volume',
     isFloor: !box && unit.kind === 'floor',
     isInPull: isOpen && !isHigh && !slot.isChildSafe && bottomMm >= PULL_FROM_MM,
     isHeap: unit.kind === 'floor' && path.slice(1).some(({ name }) => HEAP.test(name)),

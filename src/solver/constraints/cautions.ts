@@ -24,8 +24,10 @@ export const cautionPull: Rule = ({ item, pkg, traits, settings }) =>
     ? { code: 'heavy-pull', needed: pkg.massG, available: PULL_G }
     : null;
 
-/** A bottle above what it would spoil when it leaks. */
-export const cautionLiquidHigh: Rule = ({ item, traits }) =>
-  asksFor(item, 'liquid') && (traits.reach === 'stretch' || traits.reach === 'stool')
-    ? { code: 'liquid-high', needed: 0, available: 0 }
-    : null;
+/** A bottle above what it would spoil when it leaks, or next to something hot. */
+export const cautionLiquid: Rule = ({ item, traits }) => {
+  if (!asksFor(item, 'liquid')) return null;
+  if (traits.isNearHeat) return { code: 'liquid-hot', needed: 0, available: 0 };
+  const isHigh = traits.reach === 'stretch' || traits.reach === 'stool';
+  return isHigh ? { code: 'liquid-high', needed: 0, available: 0 } : null;
+};

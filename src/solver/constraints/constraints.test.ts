@@ -24,6 +24,7 @@ const TRAITS: PlaceTraits = {
   isWorkTop: false,
   workTopOf: [],
   holds: 'held',
+  isRow: false,
   isFloor: false,
   isInPull: false,
   isHeap: false,

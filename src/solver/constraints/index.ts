@@ -1,11 +1,4 @@
-import {
-  cautionHeavyHigh,
-  cautionLiquidHigh,
-  cautionPull,
-  cautionThreadPets,
-  HIGH_LIFT_G,
-  PULL_G,
-} from './cautions.ts';
+import { cautionHeavyHigh, cautionLiquid, cautionPull, cautionThreadPets, HIGH_LIFT_G, PULL_G } from './cautions.ts';
 import { checkChildren } from './children.ts';
 import { checkHeap } from './heap.ts';
 import { checkHeat } from './heat.ts';
@@ -19,7 +12,7 @@ import { checkWish } from './wish.ts';
 const CARE: readonly Rule[] = [checkHeap, checkChildren, checkSun, checkHeat];
 /** Hard rules; what was asked comes before the shape, which explains the most. */
 const HARD: readonly Rule[] = [checkWish, checkShape, checkLoad, ...CARE];
-const SOFT: readonly Rule[] = [cautionHeavyHigh, cautionThreadPets, cautionPull, cautionLiquidHigh];
+const SOFT: readonly Rule[] = [cautionHeavyHigh, cautionThreadPets, cautionPull, cautionLiquid];
 
 function findFirst(rules: readonly Rule[], offer: Offer): Finding | null {
   for (const rule of rules) {

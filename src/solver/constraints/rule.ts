@@ -35,6 +35,7 @@ export interface Finding {
     | 'thread-pets'
     | 'heavy-pull'
     | 'liquid-high'
+    | 'liquid-hot'
     | WishCode;
   readonly needed: number;
   readonly available: number;

@@ -62,6 +62,8 @@ export interface Facts extends PlaceTable, Ways {
    */
   readonly present: Int32Array;
   readonly presentForm: Int32Array;
+  /** What it costs to have it anywhere else, seconds a month: carrying it and, after a plan was adopted, learning its home. */
+  readonly carrying: Float64Array;
   /** Lots that are used at the same stations share a row of fetches: by row × place, seconds a fetch. */
   readonly fetchRowOf: Int32Array;
   readonly fetches: Float64Array;
@@ -90,8 +92,14 @@ export function createFacts(household: Household): Facts {
     }
     groupStart[g + 1] = lots.length;
   }
+  const hasBoards = [...household.lots.values()].some(({ form, homeForm }) => form === 'board' || homeForm === 'board');
   const items = lots.map((lot) => household.items.get(lot.itemId) as Item);
-  const packages = lots.map((lot, l) => computePackages(items[l]!, getWholeLot(household, lot), settings));
+  const packages = lots.map((lot, l) => {
+    const all = computePackages(items[l]!, getWholeLot(household, lot), settings);
+    // Nobody is told to wind cloth on boards that are not there, unless it can be kept in no other way.
+    const other = hasBoards ? all : all.filter(({ form }) => form !== 'board');
+    return other.length > 0 ? other : all;
+  });
   const table = describePlaces(tree, settings);
   const { places } = table;
 
@@ -126,6 +134,7 @@ export function createFacts(household: Household): Facts {
     weight: Float64Array.from(uses, (u) => 1 + u),
     groupUses,
     present,
+    carrying: computeCarrying(household, lots),
     presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.homeId ? lot.homeForm : lot.form)),
     wishes,
     ...describeGroups(tree, places, groups, household),
@@ -144,9 +153,21 @@ export function withEstimates(facts: Facts, estimates: Estimates): Facts {
     ...facts,
     ...table,
     ...computeFetchTable(facts.tree, table.places, settings, facts.items),
+    carrying: computeCarrying({ ...facts.household, settings }, facts.lots),
     settings,
   };
   return { ...changed, describe: createDescribe(changed) };
+}
+
+function computeCarrying({ plans, settings }: Household, lots: readonly Lot[]): Float64Array {
+  const { carrySeconds, relearnSeconds, carryMonths } = settings.estimates;
+  const adopted = [...plans.values()].find((plan) => plan.adoptedAtMs !== undefined);
+  const homes = new Map(adopted?.assignments.map(({ lotId, placeId }) => [lotId, placeId]));
+  return Float64Array.from(
+    lots,
+    ({ id, homeId }) =>
+      (carrySeconds + (homeId !== undefined && homes.get(id) === homeId ? relearnSeconds : 0)) / carryMonths,
+  );
 }
 
 function describeGroups(
@@ -212,6 +233,7 @@ function createDescribe(
     | 'items'
     | 'present'
     | 'presentForm'
+    | 'carrying'
     | 'uses'
     | 'fetches'
     | 'fetchRowOf'
@@ -220,9 +242,9 @@ function createDescribe(
   >,
 ): Facts['describe'] {
   const { places, settings, items, present, uses, fetches, fetchRowOf } = facts;
-  const { groupOf, misnamed, presentForm } = facts;
+  const { groupOf, misnamed, presentForm, carrying } = facts;
   const { estimates } = settings;
-  const { carrySeconds, carryMonths, rentSeconds, nameSeconds } = estimates;
+  const { rentSeconds, nameSeconds } = estimates;
   return (l, p, pkg) => {
     const { space, traits, worth } = places[p]!;
     const fit = computeShare(pkg, space);
@@ -235,7 +257,7 @@ function createDescribe(
       pkg,
       share: fit.share,
       fetching: uses[l]! * fetches[fetchRowOf[l]! * places.length + p]!,
-      moving: isMoved ? carrySeconds / carryMonths : 0,
+      moving: isMoved ? carrying[l]! : 0,
       wear: computeWear(item, traits, estimates),
       rent: rentSeconds * worth * fit.share,
       holding: computeHolding(item, pkg, traits, estimates),

@@ -40,7 +40,7 @@ export class Lookup {
   protected readonly wears: Float64Array;
   protected readonly cautionsOf: Uint8Array;
   protected readonly findSeconds: number;
-  protected readonly carrySeconds: number;
+  private readonly carrying: Float64Array;
   protected readonly fillTarget: number;
   protected readonly isLine: Uint8Array;
   protected readonly isHooked: Uint8Array;
@@ -81,7 +81,7 @@ export class Lookup {
     this.wears = facts.wears;
     this.cautionsOf = facts.cautions;
     this.findSeconds = estimates.findSeconds;
-    this.carrySeconds = estimates.carrySeconds / estimates.carryMonths;
+    this.carrying = facts.carrying;
     this.fillTarget = fillTarget;
     this.runMm = Float64Array.from(places, ({ space }) => space.widthMm);
     this.pileWidth = Float64Array.from(places, ({ space }) =>
@@ -126,7 +126,7 @@ export class Lookup {
       this.wears[this.careRow[way]! + this.traitOf[p]!]! +
       this.rent[p]! * this.shareAt(way, p) +
       this.nameSeconds * this.misnamed[this.groupOf[lot]! * this.placeCount + p]!;
-    return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrySeconds;
+    return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrying[lot]!;
   }
 
   /** What a place costs for being in use at all. */

@@ -24,14 +24,13 @@ export function findCheapest(state: State, offers: Offers, lot: number, blinks?:
     last = p;
     if (!kin.includes(p)) kin.push(p);
   }
-  const { findSeconds, splitPlaceSeconds, homelessSeconds, carrySeconds, carryMonths, furtherPlaceSeconds } =
-    facts.settings.estimates;
+  const { findSeconds, splitPlaceSeconds, homelessSeconds, furtherPlaceSeconds } = facts.settings.estimates;
   const uses = facts.uses[lot]!;
   const row = facts.fetchRowOf[lot]! * count;
   // A further place costs at least its way, carrying there and the least wear; for a group that has one, a wrong first look
   // and one place more.
   const apart = kin.length > 0 ? (facts.groupUses[g]! / 2) * splitPlaceSeconds + furtherPlaceSeconds : 0;
-  const floor = uses * (findSeconds - homelessSeconds) + apart + carrySeconds / carryMonths;
+  const floor = uses * (findSeconds - homelessSeconds) + apart + facts.carrying[lot]!;
   const present = facts.present[lot]!;
   const housed = state.priceOfHousing(lot);
   let best = NONE;

@@ -90,6 +90,7 @@ const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estima
       ['dustSeconds', 'No dust on a cloth'],
       ['mothSeconds', 'No moths in the wool'],
       ['carrySeconds', 'Carry one thing, once'],
+      ['relearnSeconds', 'Learn a new home, once'],
       ['carryMonths', 'It pays back in months'],
     ],
   },
@@ -99,8 +100,14 @@ const HOW_PART =
   'Today as it is was scored with the figure and once more with nought in its place: the difference. All of them together are what fetching, crowding and wear come to.';
 
 /** What a figure makes of today's minutes; carrying costs only when something is carried. */
-function wordPart(field: keyof Estimates, seconds: number, { carrySeconds, carryMonths }: Estimates): string {
-  if (field === 'carrySeconds') return `100 things: ${formatMinutes((100 * carrySeconds) / carryMonths)} a month`;
+function wordPart(
+  field: keyof Estimates,
+  seconds: number,
+  { carrySeconds, relearnSeconds, carryMonths }: Estimates,
+): string {
+  const each = (once: number) => `100 things: ${formatMinutes((100 * once) / carryMonths)} a month`;
+  if (field === 'carrySeconds') return each(carrySeconds);
+  if (field === 'relearnSeconds') return each(relearnSeconds);
   if (field === 'carryMonths') return 'for that long carrying is spread';
   return seconds < 0.5 ? 'nothing today' : `${formatMinutes(seconds)} a month today`;
 }

@@ -1,0 +1,136 @@
+import { spawnSync } from 'node:child_process';
+import { findSense } from '../src/core/sense/index.ts';
+import {
+  getFetchSeconds,
+  type Household,
+  type Lot,
+  type LotId,
+  type Plan,
+  type PlanId,
+} from '../src/core/records/index.ts';
+import { createKitchenHousehold } from '../src/sample/kitchen.ts';
+import { createSampleHousehold } from '../src/sample/index.ts';
+import { createPlan, createRun } from '../src/solver/solve.ts';
+import type { Bench, Figure } from './figures.ts';
+
+const SEARCH_MS = 10_000;
+const SEEDS = [11, 12, 13, 14, 15];
+
+function search(household: Household, ms = SEARCH_MS, seed = 1): Plan {
+  const run = createRun(household, seed);
+  const start = performance.now();
+  let isTimed = false;
+  for (;;) {
+    run.advance(2000);
+    const spent = performance.now() - start;
+    if (spent >= ms) break;
+    if (isTimed || spent < 0.06 * ms) continue;
+    isTimed = true;
+    run.expect(Math.round((run.steps * ms) / spent));
+  }
+  return createPlan(run, run.getSolution(), seed, 'plan' as PlanId, 0);
+}
+
+/** What one would point at in a plan of a household, by the names of the figures. */
+function countSense(household: Household, { assignments, score }: Plan): Record<string, [number, string]> {
+  const found = findSense(household, assignments);
+  return {
+    mixed_kinds_share: [found.mixed.length / Math.max(1, found.used.length), 'of places'],
+    groups_in_place: [found.groupsInPlace, 'mean'],
+    groups_over_two_units: [found.scattered.length, 'groups'],
+    small_loose_on_open: [found.looseSmall.length, 'lots'],
+    holders_empty_beside_loose: [found.emptyHolders.length, 'places'],
+    on_work_tops: [found.onWorkTops.length, 'lots'],
+    emptied_bins_beside_loose_goods: [found.emptyBins.length, 'bins'],
+    fetch_minutes: [getFetchSeconds(score) / 60, 'min a month'],
+  };
+}
+
+const COUNTS = [
+  'mixed_kinds_share',
+  'groups_in_place',
+  'groups_over_two_units',
+  'small_loose_on_open',
+  'holders_empty_beside_loose',
+  'on_work_tops',
+  'emptied_bins_beside_loose_goods',
+  'fetch_minutes',
+] as const;
+
+const measure = (name: string, makers: readonly (() => Household)[], ms = SEARCH_MS): Bench => ({
+  names: COUNTS.map((count) => `sense.${name}.${count}`),
+  measure: () => {
+    const all = makers.map((make) => {
+      const household = make();
+      return countSense(household, search(household, ms));
+    });
+    // Of several households the worst.
+    return COUNTS.map((count): Figure => {
+      const [value, unit] = all.map((one) => one[count]!).reduce((worst, one) => (one[0] > worst[0] ? one : worst));
+      return { name: `sense.${name}.${count}`, value, unit };
+    });
+  },
+});
+
+/** The household with a plan adopted, and carried out or not, and one cloth like the first more. */
+function settle(household: Household, plan: Plan, isCarried: boolean): Household {
+  const byLot = new Map(plan.assignments.map((one) => [one.lotId, one]));
+  const lots = new Map<LotId, Lot>();
+  for (const [id, lot] of household.lots) {
+    const to = byLot.get(id);
+    const home = to && { homeId: to.placeId, homeForm: to.form, homeOrder: to.order };
+    const here = isCarried && to && { state: 'in' as const, placeId: to.placeId, form: to.form, order: to.order };
+    lots.set(id, { ...lot, ...home, ...here });
+  }
+  const cloth = [...lots.values()].find(
+    (lot) => household.items.get(lot.itemId)!.kind === 'fabric' && byLot.has(lot.id),
+  )!;
+  const { homeId: _home, placeId: _place, ...more } = cloth;
+  lots.set('more' as LotId, { ...more, id: 'more' as LotId, state: 'out' });
+  return { ...household, lots, plans: new Map([[plan.id, { ...plan, adoptedAtMs: 1 }]]) };
+}
+
+function measureOneMore(): Figure[] {
+  const { household } = createSampleHousehold();
+  const plan = search(household);
+  const homes = new Map(plan.assignments.map((one) => [one.lotId, one]));
+  return [false, true].map((isCarried): Figure => {
+    const next = search(settle(household, plan, isCarried), SEARCH_MS, 2);
+    const moved = next.assignments.filter(
+      ({ lotId, placeId }) => homes.has(lotId) && homes.get(lotId)!.placeId !== placeId,
+    );
+    return {
+      name: isCarried ? 'sense.one_more_cloth.moved_percent_carried' : 'sense.one_more_cloth.moved_percent',
+      value: (100 * moved.length) / homes.size,
+      unit: '%',
+    };
+  });
+}
+
+/** The scenarios are tests; here they are only counted. */
+function measureScenarios(): Figure[] {
+  const { stdout } = spawnSync('npx', ['vitest', 'run', 'src/solver/sense.test.ts', '--reporter=json'], {
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
+  const { numFailedTests, numTotalTests } = JSON.parse(stdout.slice(stdout.indexOf('{'))) as {
+    numFailedTests: number;
+    numTotalTests: number;
+  };
+  return [{ name: 'sense.scenarios_failed', value: numFailedTests, unit: `of ${numTotalTests}` }];
+}
+
+export const senseFigures: readonly Bench[] = [
+  { names: ['sense.scenarios_failed'], measure: measureScenarios },
+  measure('loft', [() => createSampleHousehold().household]),
+  measure('kitchen', [() => createKitchenHousehold().household]),
+  measure('ten', [() => createSampleHousehold(1, 3000).household], 30_000),
+  measure(
+    'seeds',
+    SEEDS.map((seed) => () => createSampleHousehold(seed, 320).household),
+  ),
+  {
+    names: ['sense.one_more_cloth.moved_percent', 'sense.one_more_cloth.moved_percent_carried'],
+    measure: measureOneMore,
+  },
+];
