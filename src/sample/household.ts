@@ -11,7 +11,7 @@ import {
   type PlaceId,
   type Wish,
 } from '../core/records/index.ts';
-import { computeSpace, createPlaceTree } from '../core/storage/index.ts';
+import { computeSpace, createPlaceTree, type Space } from '../core/storage/index.ts';
 import { createChronicle, SAMPLE_NOW_MS } from './chronicle.ts';
 import { createRooms } from './room.ts';
 import { labelRooms } from './labels.ts';
@@ -73,6 +73,11 @@ function habitOf(item: Item): string {
   return `${item.kind} ${item.fabric?.fibre ?? item.thread?.use ?? item.box?.type ?? ''}`;
 }
 
+/** One in haste sets a box down as it comes, like a spool, and does not turn its narrow side to the front. */
+function setDown(pkg: Package, { mode }: Space): Package {
+  return mode === 'line' && pkg.form === 'box' ? { ...pkg, form: 'spool' } : pkg;
+}
+
 /**
  * Puts lots where a busy sewist would have left them: half the time with their kin, else wherever there
  * was room, sometimes a bit more than there was, and some nowhere.
@@ -100,7 +105,7 @@ function scatter(household: Household, things: readonly MadeThing[], seed: numbe
     const most = isPressed ? 1.12 : 0.95;
     for (const leaf of listNear(leaves, habits.get(habitOf(item)), random))
       for (const pkg of packages) {
-        const fit = computeShare(pkg, leaf.space);
+        const fit = computeShare(setDown(pkg, leaf.space), leaf.space);
         if (fit.ok && fit.share <= 1 && leaf.fill + fit.share <= most) offers.push({ leaf, pkg, share: fit.share });
       }
     if (offers.length === 0 || random() < 0.04) {
@@ -113,7 +118,9 @@ function scatter(household: Household, things: readonly MadeThing[], seed: numbe
     const tried = shuffle(random, wanted).slice(0, TRIES);
     const offer = isPressed
       ? tried[0]
-      : tried.find(({ leaf, pkg }) => packPlace([...leaf.packages, pkg], leaf.space).status === 'packed');
+      : tried.find(
+          ({ leaf, pkg }) => packPlace([...leaf.packages, setDown(pkg, leaf.space)], leaf.space).status === 'packed',
+        );
     if (!offer) {
       placed.push(lot);
       continue;
@@ -122,7 +129,7 @@ function scatter(household: Household, things: readonly MadeThing[], seed: numbe
     const { form } = pkg;
     habits.set(habitOf(item), leaf);
     leaf.fill += offer.share;
-    leaf.packages.push(pkg);
+    leaf.packages.push(setDown(pkg, leaf.space));
     const { id } = leaf.place;
     // A few things lie about, on the table or by the machine; they have a home all the same.
     const isOut = random() < 0.025;

@@ -19,6 +19,12 @@ const PROGRESS_MS = 90;
 const ROUNDS = 4;
 const LATER_SHARE = 0.3;
 
+/** Of what did not come home, what its home would not even take alone; where that is not the reason, all of it. */
+function findHopeless({ movers }: MoveFacts, stuck: readonly number[]): readonly number[] {
+  const tooMuch = stuck.filter((m) => movers[m]!.shareTo > 1);
+  return tooMuch.length > 0 ? tooMuch : stuck;
+}
+
 serveSearch<Extract<ToMover, { type: 'start' }>, FromMover>(
   async ({ run, household, skipped, tableMm3, seed, seconds }, { post, breathe }) => {
     const tree = createPlaceTree(household.places);
@@ -40,7 +46,7 @@ serveSearch<Extract<ToMover, { type: 'start' }>, FromMover>(
     };
     let { facts, order } = await look(seconds * 1000);
     for (let round = 0; round < ROUNDS && order.stuck.length > 0; round += 1) {
-      for (const m of order.stuck) stuck.add(facts.movers[m]!.lot.id);
+      for (const m of findHopeless(facts, order.stuck)) stuck.add(facts.movers[m]!.lot.id);
       ({ facts, order } = await look(seconds * 1000 * LATER_SHARE));
     }
     // Whatever the last round left: it is named, and waits where its last trip took it.

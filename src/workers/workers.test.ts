@@ -209,10 +209,14 @@ describe('the mover', () => {
   it('names what has no room at its home, and orders the rest without it', async () => {
     const worker = await open();
     // Its home was planned for a thing of another size: now it is far too much for it.
-    const grown = [...turned.lots.values()].find((lot) => lot.lengthMm !== undefined && lot.placeId !== lot.homeId)!;
+    // Nothing is to go where the two lie, and stay.
+    const all = [...turned.lots.values()].filter((lot) => lot.placeId !== lot.homeId);
+    const wanted = new Set(all.map((lot) => lot.homeId));
+    const astray = all.filter((lot) => !wanted.has(lot.placeId));
+    const grown = astray.find((lot) => lot.lengthMm !== undefined)!;
     const lots = new Map(turned.lots).set(grown.id, { ...grown, lengthMm: 60_000 });
     // Another one's home is no more.
-    const lost = [...turned.lots.values()].findLast((lot) => lot.placeId !== lot.homeId)!;
+    const lost = astray.findLast((lot) => lot !== grown)!;
     lots.set(lost.id, { ...lost, homeId: 'no-such-place' as never });
     worker.send(start({ ...turned, lots }));
     const found = await finish(worker);

@@ -13,7 +13,7 @@ const meet = <T>(a: ReadonlySet<T>, b: ReadonlySet<T>) => [...a].some((one) => b
 /**
  * How near two groups are, the first of these that holds:
  *
- * - a liquid or an iron beside cloth or paper, and what sheds beside what does not: they spoil each other;
+ * - a liquid or an iron beside cloth, thread, tapes or paper, and what sheds beside what does not: they spoil each other;
  * - parts of one group that was cut up: they are one group to whoever looks for it;
  * - the same kind: near where they lie under one outer school, are tools or small notions of one station, are all
  *   patterns or all books, all thread or all scraps, or are both there to line and fill; else of a kind. Soft notions beside hard ones are only used together. Machines
@@ -22,8 +22,7 @@ const meet = <T>(a: ReadonlySet<T>, b: ReadonlySet<T>) => [...a].some((one) => b
  *   notions, small tools and machines are used together where they share a station; all else are strangers.
  */
 export function getKinship(a: Nature, b: Nature): Kinship {
-  const isSoft = a.isCloth || b.isCloth || a.isPaper || b.isPaper;
-  if (isSoft && (a.isLiquid !== b.isLiquid || a.isHot !== b.isHot)) return 'clash';
+  if ((a.isDelicate || b.isDelicate) && (a.isLiquid !== b.isLiquid || a.isHot !== b.isHot)) return 'clash';
   if (a.wholeId === b.wholeId) return 'part';
   if (a.sheds !== b.sheds) return 'clash';
   const isShared = meet(a.stations, b.stations);

@@ -13,8 +13,9 @@ export interface Nature {
   readonly fibres: ReadonlySet<string>;
   /** Lining, interfacing, batting, net and stuffing: what is sewn along with something else. */
   readonly isSupport: boolean;
-  /** Cloth, and what spoils like cloth. */
   readonly isCloth: boolean;
+  /** What is spoilt by a drop of glue or a hot iron: cloth, thread, tapes and paper. */
+  readonly isDelicate: boolean;
   readonly isLiquid: boolean;
   readonly isHot: boolean;
   readonly sheds: boolean;
@@ -36,6 +37,19 @@ const SUPPORT = new Set([
   'foam',
   'stabiliser',
   'fleece batting',
+]);
+/** Types of notions that are textile themselves. */
+const TEXTILE = new Set([
+  'ribbon',
+  'elastic',
+  'bias tape',
+  'tape',
+  'tapes',
+  'lace',
+  'cord',
+  'yarn',
+  'batting',
+  'interfacing',
 ]);
 /** What stands on the shelf with the patterns. */
 const PAPER = new Set(['book', 'books', 'manual', 'manuals', 'magazine', 'magazines', 'notebook']);
@@ -66,6 +80,9 @@ export function createNature({ id, kind, labels, lots }: Group, items: ReadonlyM
   const mine = lots.map((lot) => items.get(lot.itemId)!);
   const share = (is: (item: Item) => boolean) => mine.filter(is).length / Math.max(1, mine.length);
   const isSmall = ({ box }: Item) => box !== undefined && box.widthMm * box.depthMm * box.heightMm <= SMALL_MM3;
+  const isPaper = kind === 'pattern' || share(({ box }) => PAPER.has(box?.type ?? '')) > 0.5;
+  const isCloth =
+    kind === 'fabric' || kind === 'scrap' || kind === 'kit' || share(({ box }) => box?.isSoft ?? false) > 0.5;
   return {
     kind,
     wholeId: getWholeId(id),
@@ -73,12 +90,13 @@ export function createNature({ id, kind, labels, lots }: Group, items: ReadonlyM
     stations: new Set(mine.flatMap(({ stationId, otherStationIds = [] }) => [stationId, ...otherStationIds])),
     fibres: new Set(mine.flatMap(({ fabric }) => (fabric ? [fabric.fibre] : []))),
     isSupport: share(isSupport) > 0.5,
-    isCloth: kind === 'fabric' || kind === 'scrap' || kind === 'kit' || share(({ box }) => box?.isSoft ?? false) > 0.5,
+    isCloth,
+    isDelicate: isCloth || isPaper || kind === 'thread' || share(({ box }) => TEXTILE.has(box?.type ?? '')) > 0.5,
     isLiquid: share((item) => asksFor(item, 'liquid')) > 0,
     isHot: share((item) => asksFor(item, 'hot')) > 0,
     sheds: share(({ care }) => care.includes('sheds')) >= SHEDDING_SHARE,
     isSmall: kind === 'thread' || share(isSmall) > 0.5,
-    isPaper: kind === 'pattern' || share(({ box }) => PAPER.has(box?.type ?? '')) > 0.5,
+    isPaper,
     isMachine: share(isMachine) > 0.5,
   };
 }

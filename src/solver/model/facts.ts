@@ -71,7 +71,7 @@ export interface Facts extends PlaceTable, Ways {
   readonly wishes: Wishes;
   /** By group × group: how near they are, a number of `KINSHIPS`. */
   readonly kinships: Uint8Array;
-  /** By group × place: how many names are wrong where the group is there: one that means it elsewhere, one that means others. */
+  /** By group × place: how wrong names are where the group is there: two for one that means it elsewhere, one for one that means others. */
   readonly misnamed: Uint8Array;
   /** Describes any lot in any place, allowed or not; null when the form does not suit the place at all. */
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
@@ -196,7 +196,7 @@ function describeGroups(
   const misnamed = new Uint8Array(n * places.length);
   for (const [p, list] of named.entries())
     for (let g = 0; g < n; g += 1)
-      misnamed[g * places.length + p] = list.includes(g) ? 0 : Number(list.length > 0) + hasName[g]!;
+      misnamed[g * places.length + p] = list.includes(g) ? 0 : Number(list.length > 0) + 2 * hasName[g]!;
   return { kinships, misnamed };
 }
 
