@@ -55,7 +55,10 @@ class Carrying {
     for (const lot of household.lots.values()) {
       if (lot.state === 'in') this.where.set(lot.id, { spot: lot.placeId!, form: lot.form });
       if (lot.state === 'out' && lot.away !== 'missing')
-        this.where.set(lot.id, { spot: lot.away ?? 'about', form: lot.form });
+        this.where.set(lot.id, {
+          spot: lot.away === 'table' || lot.away === 'aside' ? lot.away : 'about',
+          form: lot.form,
+        });
     }
   }
 

@@ -117,9 +117,17 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
     if (!takesRoom(lot)) continue;
     const to = homes.get(lot.id);
     if (!to && !without.has(lot.id)) continue;
+    // What lay about without a home still does until it is carried.
+    const isFirst = lot.homeId === undefined && lot.state === 'out' && lot.away === undefined;
     const next = to
-      ? { ...lot, homeId: to.placeId, homeOrder: to.order, homeForm: to.form }
-      : { ...lot, homeId: undefined };
+      ? {
+          ...lot,
+          homeId: to.placeId,
+          homeOrder: to.order,
+          homeForm: to.form,
+          ...(isFirst && { away: 'waiting' as const }),
+        }
+      : { ...lot, homeId: undefined, ...(lot.away === 'waiting' && { away: undefined }) };
     changes.push(createChange('lots', lot.id, lot, next));
   }
   return ok({ type: 'adopted', subject, changes: changes.filter((change) => change !== null) });

@@ -1,6 +1,7 @@
 import { computeOkDistance, computeWheelKey } from '../colour/index.ts';
 import { computeGroups, type Group } from '../grouping/index.ts';
 import {
+  isHomeless,
   takesRoom,
   type Household,
   type Item,
@@ -63,7 +64,8 @@ export function computePlaceContents(
   const lotsAt = new Map<PlaceId, { group: Group; lot: Lot; item: Item }[]>();
   for (const group of groups)
     for (const lot of group.lots) {
-      const id = lot.placeId ?? (lot.state === 'out' || lot.state === 'lent' ? lot.homeId : undefined);
+      const isAway = (lot.state === 'out' || lot.state === 'lent') && !isHomeless(lot);
+      const id = lot.placeId ?? (isAway ? lot.homeId : undefined);
       const item = household.items.get(lot.itemId);
       if (id === undefined || !wanted.has(id) || !item || !takesRoom(lot)) continue;
       const here = lotsAt.get(id);

@@ -188,7 +188,7 @@ function isBinSwap(
 function getSpot(lot: Lot): StepPlace | null {
   if (lot.state === 'in') return lot.placeId ?? null;
   if (lot.state !== 'out' || lot.away === 'missing') return null;
-  return lot.away ?? 'about';
+  return lot.away === 'table' || lot.away === 'aside' ? lot.away : 'about';
 }
 
 /** How far a list of steps has been done, read from where things are now. */

@@ -27,7 +27,7 @@ import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 const LOT_STATES = ['in', 'out', 'lent', 'gone', 'with', 'digital'] as const;
 export type LotState = (typeof LOT_STATES)[number];
 
-const AWAYS = ['table', 'aside', 'missing'] as const;
+const AWAYS = ['table', 'aside', 'missing', 'waiting'] as const;
 export type Away = (typeof AWAYS)[number];
 
 /** `2026-11-25`. */
@@ -81,7 +81,8 @@ export class Lot {
   @IsIn(STOW_FORMS) homeForm!: StowForm;
   /**
    * Where it is while it is `out` and not simply in use: on the table where things wait to be carried on, out of the way
-   * in another room, or missing, for it was not where it should be.
+   * in another room, missing, for it was not where it should be, or waiting: a plan gave it its first home, and it was
+   * never carried there.
    */
   @IsOptional() @IsIn(AWAYS) away?: Away;
   /** To whom it is lent. */
@@ -104,6 +105,11 @@ export class Lot {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Label) label?: Label;
   /** UTC instant of the last change of state or amount, ms. */
   @IsInstant() sinceMs!: number;
+}
+
+/** Whether a lot has no home as things are: none at all, or one that it was never carried to. */
+export function isHomeless(lot: Pick<Lot, 'homeId' | 'away'>): boolean {
+  return lot.homeId === undefined || lot.away === 'waiting';
 }
 
 /** Whether the lot takes room somewhere by itself: neither gone, nor a file, nor wrapped with another. */

@@ -1,4 +1,4 @@
-import type { Lot, PlaceId } from '../../core/records/index.ts';
+import { isHomeless, type Lot, type PlaceId } from '../../core/records/index.ts';
 import type { Facts, Offered } from '../model/index.ts';
 
 /**
@@ -20,7 +20,9 @@ export function describeAt(facts: Facts, placeOf: (lot: Lot) => PlaceId | undefi
   });
 }
 
-/** Things as they are today: what is out counts at its home, and nothing is carried. */
+/** Things as they are today: what is out counts at its home, where it was there, and nothing is carried. */
 export function describePresent(facts: Facts): (Offered | null)[] {
-  return describeAt(facts, (lot) => lot.placeId ?? lot.homeId).map((one) => one && { ...one, moving: 0 });
+  return describeAt(facts, (lot) => lot.placeId ?? (isHomeless(lot) ? undefined : lot.homeId)).map(
+    (one) => one && { ...one, moving: 0 },
+  );
 }

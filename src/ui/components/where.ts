@@ -5,6 +5,7 @@ function wordAway({ away, lentTo }: Whereabouts): string {
   if (away === 'lent') return lentTo ? `lent to ${lentTo}` : 'lent';
   if (away === 'missing') return 'missing';
   if (away === 'table') return 'on the table, to be carried on';
+  if (away === 'waiting') return 'not carried home yet';
   return away === 'aside' ? 'out of the way, in another room' : 'out';
 }
 

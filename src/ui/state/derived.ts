@@ -1,5 +1,6 @@
 import { computeGroups, regroup, type Group } from '../../core/grouping/index.ts';
 import {
+  isHomeless,
   takesRoom,
   type Household,
   type Kind,
@@ -75,8 +76,9 @@ export const getStrays = derive((household) => {
   let homeless = 0;
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;
-    if (lot.homeId === undefined) homeless += 1;
+    if (isHomeless(lot)) homeless += 1;
     else if (lot.state === 'out') out += 1;
+    if (lot.away === 'waiting') toMove += 1;
     if (lot.homeId !== undefined && lot.state === 'in' && (lot.placeId !== lot.homeId || lot.form !== lot.homeForm))
       toMove += 1;
   }

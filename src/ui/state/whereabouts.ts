@@ -9,7 +9,7 @@ export const getLotsByPlace = derive((household) => groupLotsByPlace(household, 
 export interface Whereabouts {
   readonly isThere: boolean;
   /** Where it is instead of at home, where that is known. */
-  readonly away: 'lent' | 'missing' | 'table' | 'aside' | null;
+  readonly away: 'lent' | 'missing' | 'table' | 'aside' | 'waiting' | null;
   readonly lentTo: string | null;
   readonly placeId: PlaceId | null;
   readonly path: readonly string[];

@@ -105,7 +105,14 @@ export function BenchPage() {
                 </Button>
               }
             >
-              <Lines things={homeless} words={({ lot, item }) => wordAmount(item, lot, household.settings.units)} />
+              <Lines
+                things={homeless}
+                words={({ lot, item }) =>
+                  lot.homeId === undefined
+                    ? wordAmount(item, lot, household.settings.units)
+                    : `planned: ${formatPlaceName(getTree(household), lot.homeId)}`
+                }
+              />
             </Listed>
           )}
           {(toCarry > 0 || waiting.length > 0) && (
@@ -115,7 +122,7 @@ export function BenchPage() {
             >
               <p
                 {...explained(
-                  'Things that are in another place than their home, and what waits on the table meanwhile.',
+                  'Things that are in another place than their home or were never carried there, and what waits on the table meanwhile.',
                 )}
               >
                 {wordCount(toCarry, 'thing')} to carry

@@ -1,6 +1,13 @@
 import { addDays } from 'date-fns';
 import { toDay } from '../../../core/units/index.ts';
-import { NEEDLE_HOURS, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
+import {
+  isHomeless,
+  NEEDLE_HOURS,
+  takesRoom,
+  type Household,
+  type Item,
+  type Lot,
+} from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
 
 export interface OnBench {
@@ -16,7 +23,7 @@ export interface Strays {
   readonly lent: readonly OnBench[];
   /** Waits on the table or out of the way while things are carried. */
   readonly waiting: readonly OnBench[];
-  /** Is in a place that is not its home: the adopted plan is not carried out yet. */
+  /** Is in a place that is not its home, or was never carried there: the adopted plan is not carried out yet. */
   readonly toCarry: number;
 }
 
@@ -27,10 +34,11 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     const item = household.items.get(lot.itemId);
     if (!item || !takesRoom(lot)) continue;
     const thing = { lot, item };
+    if (lot.away === 'waiting') toCarry += 1;
     if (lot.state === 'lent') lent!.push(thing);
     else if (lot.away === 'missing') missing!.push(thing);
+    else if (isHomeless(lot)) homeless!.push(thing);
     else if (lot.away) waiting!.push(thing);
-    else if (lot.homeId === undefined) homeless!.push(thing);
     else if (lot.state === 'out') out!.push(thing);
     else if (lot.placeId !== lot.homeId || lot.form !== lot.homeForm) toCarry += 1;
   }

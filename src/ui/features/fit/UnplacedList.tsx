@@ -1,4 +1,4 @@
-import { takesRoom, type Plan } from '../../../core/records/index.ts';
+import { isHomeless, takesRoom, type Plan } from '../../../core/records/index.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useOpen, useHousehold } from '../../state/app.ts';
@@ -13,7 +13,7 @@ export function UnplacedList({ plan }: { plan: Plan | null }) {
   const { units } = household.settings;
   const reasons = new Map(plan?.unplaced.map((one) => [one.lotId, one.reason]));
   const lots = [...household.lots.values()].filter((lot) =>
-    plan ? reasons.has(lot.id) : lot.homeId === undefined && takesRoom(lot),
+    plan ? reasons.has(lot.id) : isHomeless(lot) && takesRoom(lot),
   );
   if (lots.length === 0)
     return (

@@ -5,6 +5,7 @@ import { computeStock, getAmount, getReserved } from '../../../core/measure/inde
 import {
   getUses,
   listChanged,
+  isHomeless,
   takesRoom,
   type Household,
   type Item,
@@ -81,7 +82,7 @@ export function getWhat(item: Item): string {
 export function getPresence(lot: Lot): Presence {
   // What is wrapped with another, or is a file, needs no home of its own.
   if (!takesRoom(lot)) return 'in';
-  if (lot.homeId === undefined) return 'homeless';
+  if (isHomeless(lot)) return 'homeless';
   if (lot.state !== 'in') return 'out';
   return lot.placeId === lot.homeId && lot.form === lot.homeForm ? 'in' : 'planned';
 }
