@@ -23,6 +23,7 @@ test('a plan keeps what was asked: a place free, a thing where it is; what is as
   await page.keyboard.press('s');
   await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 30_000 });
   await expectAccessible(page);
+  await page.getByRole('button', { name: 'The plan on the wall' }).click();
   await page.getByRole('combobox', { name: /^Wall/ }).selectOption({ label: 'Heron Loft: East wall' });
   await expect(page.getByRole('button', { name: /^Tall cubes › A4: 0 lots/ })).toBeVisible();
   // A plan is only looked at: no key takes, cuts or edits what it shows.
@@ -130,6 +131,39 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   });
   await page.getByRole('button', { name: 'Adopt this plan' }).click();
   await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+});
+
+test('a plan is told by groups, points at what is odd itself, and is mended around what is refused', async ({
+  page,
+}) => {
+  await openSample(page, '/fit');
+  const points = page.getByRole('region', { name: 'To look at' });
+  // Today is told the same way: strangers share places all over the room.
+  await expect(points.getByText(/ share /).first()).toBeVisible({ timeout: 20_000 });
+  await expect(points.getByRole('listitem')).toHaveCount(6);
+  await points.getByRole('button', { name: /^\d+ more$/ }).click();
+  expect(await points.getByRole('listitem').count()).toBeGreaterThan(20);
+  await page.getByLabel('How long to search').selectOption('3');
+  await page.keyboard.press('s');
+  const packed = page.getByText(/Every place was packed and [\d,]+ checks passed/);
+  await expect(packed).toBeVisible({ timeout: 30_000 });
+  await expect(points).toBeVisible({ timeout: 20_000 });
+  expect(await points.getByText(/ share /).count()).toBeLessThan(4);
+  const main = page.getByRole('main');
+  await expect(main.getByText(/^\d+ of \d+ to bring\.$|\. \d+ of \d+ to bring\.$/).first()).toBeVisible();
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  // One gesture, and only what it is about is placed anew.
+  const refuse = main.getByRole('button', { name: /^Coated: not in / });
+  const name = (await refuse.first().getAttribute('aria-label'))!;
+  await refuse.first().click();
+  await expect(
+    page.getByText(new RegExp(`^${name} from now on\\. (It takes no more time|.* a month (more|less))`)),
+  ).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/not to stay there/)).toBeVisible();
+  await expect(main.getByRole('button', { name, exact: true })).toHaveCount(0, { timeout: 20_000 });
+  // It is asked of every plan from now on, and taken back like all else.
+  await expect(page.getByRole('region', { name: 'What you asked' }).getByRole('listitem')).toHaveCount(1);
 });
 
 test('few moves bring most of the gain: a point on the curve is the plan that is adopted', async ({ page }) => {

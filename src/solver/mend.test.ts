@@ -27,6 +27,7 @@ describe('what of a plan is stale', () => {
       homeless: plan.unplaced.map((one) => one.lotId),
       ousted: [],
       burst: [],
+      refused: [],
     });
   });
 
@@ -53,7 +54,7 @@ describe('mending a plan', () => {
     const wish = { id: 'w', kind: 'notIn' as const, lotIds: [lotId], groupIds: [], placeId };
     const now = { ...household, settings: { ...household.settings, wishes: [wish] } };
     const { stale, solution } = mend(now);
-    expect(stale.burst).toEqual([lotId]);
+    expect(stale.refused).toEqual([lotId]);
     expect(solution.assignments.find((one) => one.lotId === lotId)?.placeId).not.toBe(placeId);
     expect(checkPlan(now, solution, solution.spots).findings).toEqual([]);
   });

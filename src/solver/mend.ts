@@ -13,6 +13,8 @@ export interface Stale {
   readonly ousted: readonly LotId[];
   /** Lots that no longer go, or may no longer go, where the plan has them: they grew, the place shrank, a rule changed. */
   readonly burst: readonly LotId[];
+  /** A wish speaks against where they would be. */
+  readonly refused: readonly LotId[];
 }
 
 /** Carries the plan out in thought, packs every place for real, and sees what cannot stay. */
@@ -25,12 +27,13 @@ export function findStale(household: Household, plan: Pick<Plan, 'assignments'>)
   constructFromPresent(state);
   repairPacking(state, new PackingCache(facts));
   const planned = new Set(plan.assignments.map((one) => one.lotId));
-  const [homeless, ousted, burst]: [LotId[], LotId[], LotId[]] = [[], [], []];
+  const [homeless, ousted, burst, refused]: [LotId[], LotId[], LotId[], LotId[]] = [[], [], [], []];
   for (const [l, lot] of facts.lots.entries()) {
     if (lot.placeId === undefined) (planned.has(lot.id) ? ousted : homeless).push(lot.id);
-    else if (forbidden.has(lot.id) || state.getPlace(l) !== facts.present[l]) burst.push(lot.id);
+    else if (forbidden.has(lot.id)) refused.push(lot.id);
+    else if (state.getPlace(l) !== facts.present[l]) burst.push(lot.id);
   }
-  return { homeless, ousted, burst };
+  return { homeless, ousted, burst, refused };
 }
 
 /** Lots that a wish forbids to be where they are. */
@@ -83,7 +86,7 @@ export function startMending(
 ): Mending {
   const stale = findStale(household, plan);
   const preview = previewPlan(household, plan);
-  const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst]);
+  const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst, ...stale.refused]);
   const run = isWider ? createRun(preview, seed, LOATH) : createRun(withOthersStaying(preview, loose), seed);
   const real = createFacts(household);
   return {

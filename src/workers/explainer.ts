@@ -5,6 +5,7 @@ import {
   computeVerdicts,
   explainGroup,
   explainLot,
+  explainPlan,
   explainPlace,
   findLot,
   scoreWith,
@@ -47,6 +48,8 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
       return explainGroup(facts, offered, about);
     case 'whyPlace':
       return explainPlace(facts, offered, about);
+    case 'byGroup':
+      return explainPlan(facts, offered);
     case 'estimateParts':
       return computeEstimateParts(facts, offered);
     case 'scoreWith':

@@ -88,13 +88,19 @@ function describeMending(
   before: Pick<Plan, 'assignments'>,
   after: Pick<Plan, 'assignments'>,
 ): Mended {
-  const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst]);
+  const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst, ...stale.refused]);
   const placed = new Map(before.assignments.map((one) => [one.lotId, one.placeId]));
   const others = after.assignments.filter(
     ({ lotId, placeId }) => placed.has(lotId) && placed.get(lotId) !== placeId && !loose.has(lotId),
   );
-  const { homeless, ousted, burst } = stale;
-  return { homeless: homeless.length, ousted: ousted.length, burst: burst.length, others: others.length };
+  const { homeless, ousted, burst, refused } = stale;
+  return {
+    homeless: homeless.length,
+    ousted: ousted.length,
+    burst: burst.length,
+    refused: refused.length,
+    others: others.length,
+  };
 }
 
 interface Proof {

@@ -21,11 +21,20 @@ import type { ArrangeOptions, Piece, PlaceLoad, Worth, Got } from '../core/room/
 import type { Step } from '../core/moves/index.ts';
 import type { Strained } from '../core/whereabouts/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
-import type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict } from '../solver/explain/index.ts';
+import type {
+  GroupReason,
+  GroupVerdict,
+  HomeOffer,
+  LotReason,
+  PlaceReason,
+  PlanPoint,
+  PlanTold,
+  Verdict,
+} from '../solver/explain/index.ts';
 
 export type { PackFault, Unpacked } from './keeping.ts';
 export type { LineFault } from './line.ts';
-export type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, Verdict };
+export type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, PlanPoint, PlanTold, Verdict };
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
@@ -96,6 +105,7 @@ export interface Mended {
   readonly homeless: number;
   readonly ousted: number;
   readonly burst: number;
+  readonly refused: number;
   /** Things that were not stale and had to move all the same, for there was no room otherwise. */
   readonly others: number;
 }
@@ -179,6 +189,8 @@ export interface Questions {
   whyGroup: { ask: string; answer: readonly GroupReason[] };
   /** Why a place holds what it holds. */
   whyPlace: { ask: PlaceId; answer: readonly PlaceReason[] };
+  /** Every group with its homes, and what is odd about them. */
+  byGroup: { ask: null; answer: PlanTold };
   /** The cheapest places that would take a lot now. */
   homes: { ask: LotId; answer: readonly HomeOffer[] };
   /** What would come of putting a lot into each place. */

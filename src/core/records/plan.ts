@@ -45,7 +45,7 @@ export class ScoreParts {
   @IsNumber() moving!: number;
   /** What the room that is taken is worth. */
   @IsNumber() rent!: number;
-  /** What it costs that strangers share a place, and that names do not say what is in it. */
+  /** What it costs that strangers share a place, that a group has further places, and that names do not say what is in it. */
   @IsNumber() company!: number;
   /** Small things loose and floppy ones unheld. */
   @IsNumber() holding!: number;

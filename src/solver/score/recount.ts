@@ -48,7 +48,10 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     parts.company += place.company;
     parts.rent += place.rent;
   }
-  for (const [g, at] of placesOfGroup) parts.splitting += scoreGroup(facts, g, at);
+  for (const [g, at] of placesOfGroup) {
+    parts.splitting += scoreLooks(facts, g, at);
+    parts.company += scoreFurther(facts, at);
+  }
   const seconds = Object.values(parts).reduce((sum, part) => sum + part, 0);
   return { unplacedWeight, cautions, seconds, parts };
 }
@@ -101,21 +104,29 @@ export function scoreCompany(facts: Facts, p: number, groups: readonly number[])
   return facts.places[p]!.mingling * seconds;
 }
 
-/** What it costs that a group lies in these places, seconds a month: looking in the wrong one first, and each further one. */
-export function scoreGroup(facts: Facts, g: number, at: ReadonlySet<number>): number {
+function countAround(facts: Facts, at: ReadonlySet<number>) {
+  const count = (of: 'unit' | 'room') => new Set([...at].map((p) => facts.places[p]![of])).size;
+  return { places: at.size - 1, units: count('unit') - 1, rooms: count('room') - 1 };
+}
+
+/** What looking in the wrong place first costs for a group that lies in these places, seconds a month. */
+export function scoreLooks(facts: Facts, g: number, at: ReadonlySet<number>): number {
   if (at.size === 0) return 0;
-  const { estimates } = facts.settings;
-  const units = new Set([...at].map((p) => facts.places[p]!.unit));
-  const rooms = new Set([...at].map((p) => facts.places[p]!.room));
+  const { splitPlaceSeconds, splitUnitSeconds, splitRoomSeconds } = facts.settings.estimates;
+  const { places, units, rooms } = countAround(facts, at);
   // In half of the searches the wrong one comes first.
-  const looks =
-    estimates.splitPlaceSeconds * (at.size - 1) +
-    estimates.splitUnitSeconds * (units.size - 1) +
-    estimates.splitRoomSeconds * (rooms.size - 1);
-  return (
-    (facts.groupUses[g]! / 2) * looks +
-    estimates.furtherPlaceSeconds * (at.size - 1) +
-    estimates.furtherUnitSeconds * (units.size - 1) +
-    estimates.furtherRoomSeconds * (rooms.size - 1)
-  );
+  return (facts.groupUses[g]! / 2) * (splitPlaceSeconds * places + splitUnitSeconds * units + splitRoomSeconds * rooms);
+}
+
+/** What each further place of a group is a price of, however seldom it is used, seconds a month. */
+export function scoreFurther(facts: Facts, at: ReadonlySet<number>): number {
+  if (at.size === 0) return 0;
+  const { furtherPlaceSeconds, furtherUnitSeconds, furtherRoomSeconds } = facts.settings.estimates;
+  const { places, units, rooms } = countAround(facts, at);
+  return furtherPlaceSeconds * places + furtherUnitSeconds * units + furtherRoomSeconds * rooms;
+}
+
+/** What it costs in all that a group lies in these places, seconds a month. */
+export function scoreGroup(facts: Facts, g: number, at: ReadonlySet<number>): number {
+  return scoreLooks(facts, g, at) + scoreFurther(facts, at);
 }

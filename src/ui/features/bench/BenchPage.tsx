@@ -28,6 +28,31 @@ const MissingList = lazy(async () => ({ default: (await import('./AwayLists.tsx'
 const LentList = lazy(async () => ({ default: (await import('./AwayLists.tsx')).LentList }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
+/** What has no home as things are, or one that it was never carried to. */
+function Homeless({ things }: { things: readonly OnBench[] }) {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  return (
+    <Listed
+      title="Needs a home"
+      action={
+        <Button data-key="p" onClick={() => void navigate('/bench/away')}>
+          Put away <kbd className="pl-1 font-normal">P</kbd>
+        </Button>
+      }
+    >
+      <Lines
+        things={things}
+        words={({ lot, item }) =>
+          lot.homeId === undefined
+            ? wordAmount(item, lot, household.settings.units)
+            : `planned: ${formatPlaceName(getTree(household), lot.homeId)}`
+        }
+      />
+    </Listed>
+  );
+}
+
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
 export function BenchPage() {
   const household = useHousehold();
@@ -96,25 +121,7 @@ export function BenchPage() {
         </section>
         <Suspense>{isSaveDue && <SaveReminder />}</Suspense>
         <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
-          {homeless.length > 0 && (
-            <Listed
-              title="Needs a home"
-              action={
-                <Button data-key="p" onClick={() => void navigate('/bench/away')}>
-                  Put away <kbd className="pl-1 font-normal">P</kbd>
-                </Button>
-              }
-            >
-              <Lines
-                things={homeless}
-                words={({ lot, item }) =>
-                  lot.homeId === undefined
-                    ? wordAmount(item, lot, household.settings.units)
-                    : `planned: ${formatPlaceName(getTree(household), lot.homeId)}`
-                }
-              />
-            </Listed>
-          )}
+          {homeless.length > 0 && <Homeless things={homeless} />}
           {(toCarry > 0 || waiting.length > 0) && (
             <Listed
               title="The plan is not carried out yet"

@@ -80,7 +80,7 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
         />
         <HowRow
           name="Strangers and wrong names"
-          how="A price, not time on the clock: every two groups that share a place, by how near they are to each other, and things that are not where a name says."
+          how="A price, not time on the clock: every two groups that share a place, by how near they are to each other, every further place of a group, and things that are not where a name says."
           today={today ? formatMinutes(today.parts.company) : '…'}
           plan={plan && formatMinutes(plan.parts.company)}
         />

@@ -1,22 +1,61 @@
 import { useMemo, useState } from 'react';
 import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { LookedTicket } from '../ticket/shown/LookedTicket.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
+import { GroupList } from './GroupList.tsx';
 import { KeptPlans } from './KeptPlans.tsx';
 import { MoveList } from './MoveList.tsx';
 import { PlanTicket } from './PlanTicket.tsx';
 import { PlanWall } from './PlanWall.tsx';
 import { listMoves } from './planMoves.ts';
 import { UnplacedList } from './UnplacedList.tsx';
+import { useRefusal } from './useRefusal.ts';
 import { listKept } from '../../../core/acts/index.ts';
 import { Preview } from '../../components/Preview.tsx';
 import { previewPlan } from '../../../core/suppose/index.ts';
 
-type Tab = 'wall' | 'moves' | 'unplaced' | 'kept';
+type Tab = 'groups' | 'wall' | 'moves' | 'unplaced' | 'kept';
+
+const HOW_TAB: Record<Tab, string> = {
+  groups: 'Every group with its homes, and what is odd about them.',
+  wall: 'The room, wall by wall, drawn to scale.',
+  moves: 'Things that the plan has in another place, or kept in another way, than they are today.',
+  unplaced: 'Lots that take room and have no place of their own.',
+  kept: 'Plans that were kept beside each other.',
+};
+
+function Tabs({
+  tabs,
+  chosen,
+  onChoose,
+}: {
+  tabs: readonly (readonly [Tab, string])[];
+  chosen: Tab;
+  onChoose: (tab: Tab) => void;
+}) {
+  return (
+    <ul className="flex gap-1">
+      {tabs.map(([id, name]) => (
+        <li key={id}>
+          <button
+            type="button"
+            aria-pressed={id === chosen}
+            className={tabClass(id === chosen)}
+            {...explained(HOW_TAB[id])}
+            onClick={() => onChoose(id)}
+          >
+            {name}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
 
 /** Finds a plan while one watches, shows it beside today, and adopts it. */
 export function FitPage() {
@@ -25,11 +64,13 @@ export function FitPage() {
   const bestSoFar = useFitRun((state) => state.bestSoFar);
   const supposed = useFitRun((state) => (state.supposed === null ? null : state.household));
   const household = supposed ?? real;
+  const isRunning = useFitRun((state) => state.status === 'running');
+  const refuse = useRefusal();
   const ticket = useApp((state) => state.ticket);
   const looked = useApp((state) => state.looked);
   const show = useApp((state) => state.show);
   const look = useApp((state) => state.look);
-  const [tab, setTab] = useState<Tab>('wall');
+  const [tab, setTab] = useState<Tab>('groups');
   const [isToday, setToday] = useState(false);
   const tree = getTree(household);
   const arrivals = useMemo(() => (plan ? listMoves(household, tree, plan) : []), [household, tree, plan]);
@@ -49,6 +90,7 @@ export function FitPage() {
   };
 
   const tabs: readonly [Tab, string][] = [
+    ['groups', 'By groups'],
     ['wall', plan ? 'The plan on the wall' : bestSoFar ? 'The best so far' : 'Today on the wall'],
     ['moves', `What moves${plan ? ` ${moves}` : ''}`],
     ['unplaced', `Without a home${plan ? ` ${plan.unplaced.length}` : ''}`],
@@ -57,22 +99,7 @@ export function FitPage() {
   return (
     <Page
       title="Fit"
-      tabs={
-        <ul className="flex gap-1">
-          {tabs.map(([id, name]) => (
-            <li key={id}>
-              <button
-                type="button"
-                aria-pressed={id === tab}
-                className={tabClass(id === tab)}
-                onClick={() => setTab(id)}
-              >
-                {name}
-              </button>
-            </li>
-          ))}
-        </ul>
-      }
+      tabs={<Tabs tabs={tabs} chosen={tab} onChoose={setTab} />}
       asideLabel={isOpen ? 'Ticket' : 'Plan'}
       aside={
         <>
@@ -94,7 +121,17 @@ export function FitPage() {
         </>
       }
     >
-      {tab === 'wall' && (
+      {tab === 'groups' && !isRunning && (
+        <Preview of={seen}>
+          <GroupList
+            household={shown ?? household}
+            today={household}
+            plan={plan}
+            onRefuse={plan && supposed === null ? refuse : null}
+          />
+        </Preview>
+      )}
+      {(tab === 'wall' || (tab === 'groups' && isRunning)) && (
         <Preview of={seen}>
           <PlanWall household={shown ?? household} state={shown === null ? 'today' : plan === null ? 'best' : 'plan'}>
             {plan && (

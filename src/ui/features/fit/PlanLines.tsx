@@ -1,4 +1,5 @@
-import type { Plan } from '../../../core/records/index.ts';
+import { getFetchSeconds, type Plan, type Score } from '../../../core/records/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
 import type { Mended } from '../../../workers/protocol.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -31,10 +32,11 @@ export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRu
 }
 
 /** What was stale, and that the rest stayed as it was planned. */
-export function MendedLine({ mended: { homeless, ousted, burst, others } }: { mended: Mended }) {
+export function MendedLine({ mended: { homeless, ousted, burst, refused, others } }: { mended: Mended }) {
   const parts = [
     homeless > 0 ? `${wordCount(homeless, 'thing')} had no home` : '',
     ousted > 0 ? `${wordCount(ousted, 'thing')} lost ${ousted === 1 ? 'its' : 'their'} place` : '',
+    refused > 0 ? `${wordCount(refused, 'thing')} ${refused === 1 ? 'was' : 'were'} not to stay there` : '',
     burst > 0 ? `${wordCount(burst, 'thing')} no longer went in` : '',
   ].filter((part) => part !== '');
   const how =
@@ -45,6 +47,23 @@ export function MendedLine({ mended: { homeless, ousted, burst, others } }: { me
       {others > 0
         ? `There was no room otherwise, so ${wordCount(others, 'other')} ${others === 1 ? 'moves' : 'move'} too.`
         : 'All else stays as planned.'}
+    </p>
+  );
+}
+
+/** What was asked, and what heeding it costs. */
+export function AskedLine({ asked: { words, before }, plan }: { asked: { words: string; before: Score }; plan: Plan }) {
+  const more = getFetchSeconds(plan.score) - getFetchSeconds(before);
+  const all = plan.score.seconds - before.seconds;
+  const how =
+    'The plan before and the mended one, both scored with the figures of House: the fetching time, and all that counts.';
+  return (
+    <p className="mt-2 border-l-4 border-woad bg-linen p-3" {...explained(how)}>
+      {words}{' '}
+      {Math.abs(more) < 3
+        ? 'It takes no more time.'
+        : `${formatMinutes(Math.abs(more))} a month ${more > 0 ? 'more' : 'less'}.`}{' '}
+      {all > 60 && <span className="text-stone">With rent and company {formatMinutes(all)} more.</span>}
     </p>
   );
 }

@@ -13,7 +13,7 @@ import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import { Comparison, Searching } from './Comparison.tsx';
 import { usePlanStanding, type LookedAt } from './usePlanStanding.ts';
-import { Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
+import { AskedLine, Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
 import { WishList } from './WishList.tsx';
 import { MOST_KEPT, createAdopt, createCarryAll, createKeepPlan } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
@@ -52,7 +52,12 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
         </p>
       )}
       {plan && status === 'done' && (
-        <p className="mt-3">
+        <p
+          className="mt-3"
+          {...explained(
+            'Things that are in another place or form than the plan has them; a checker of its own goes over every place of a plan.',
+          )}
+        >
           {isAdopted ? 'Adopted. ' : ''}
           {wordCount(moves, 'thing')} to carry or refold.{' '}
           <span className="text-stone">
@@ -75,6 +80,7 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
         </Suspense>
       )}
       {plan && supposed === null && status === 'done' && <Freed plan={plan} />}
+      {run.asked && plan && status === 'done' && <AskedLine asked={run.asked} plan={plan} />}
       {run.mended && status === 'done' && <MendedLine mended={run.mended} />}
       {plan && bound && !run.mended && status === 'done' && <Proof bound={bound} />}
       {plan && supposed && status === 'done' && (

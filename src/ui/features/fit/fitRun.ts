@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Household, LotId, Plan } from '../../../core/records/index.ts';
+import type { Household, LotId, Plan, Score } from '../../../core/records/index.ts';
 import { withGot, type Got } from '../../../core/room/index.ts';
 import { startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { Aim, CurvePlan, FromPlanner, Mended, PlanChecks } from '../../../workers/protocol.ts';
@@ -25,6 +25,8 @@ interface FitRun {
   readonly getting: Extract<FromPlanner, { type: 'getting' }> | null;
   /** What of a plan was stale and was placed anew. */
   readonly mended: Mended | null;
+  /** What was asked for that the plan was mended for, and how the plan stood before. */
+  readonly asked: { readonly words: string; readonly before: Score } | null;
   /** Whether what is looked for is what to get. */
   readonly isGetting: boolean;
   /** The household the plan was made for. */
@@ -42,6 +44,8 @@ interface FitRun {
   readonly startSupposed: (household: Household, supposed: string) => void;
   /** Places only what is stale of a plan anew. */
   readonly startRepair: (household: Household, plan: Pick<Plan, 'assignments'>) => void;
+  /** Mends a plan around something that was asked since it was found. */
+  readonly startAround: (household: Household, plan: Plan, words: string) => void;
   /** Looks for the cheapest things to get with which all has a home. */
   readonly startGet: (household: Household) => void;
   readonly choose: (point: CurvePlan) => void;
@@ -70,6 +74,7 @@ const NOTHING = {
   got: null,
   getting: null,
   isGetting: false,
+  asked: null,
   mended: null,
 } as const;
 
@@ -134,6 +139,10 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   },
   startRepair(household, { assignments }) {
     begin(household, FEW_SECONDS, { type: 'repair', plan: { assignments } });
+  },
+  startAround(household, plan, words) {
+    begin(household, FEW_SECONDS, { type: 'repair', plan: { assignments: plan.assignments } });
+    set({ asked: { words, before: plan.score } });
   },
   startGet(household) {
     begin(household, FEW_SECONDS, { type: 'get' });

@@ -3,7 +3,6 @@ import type { Group } from '../../../core/grouping/index.ts';
 import {
   ORDERS_OF_KIND,
   SCHOOLS_OF_KIND,
-  type Household,
   type Kind,
   type Measure,
   type Order,
@@ -18,6 +17,7 @@ import { wordCount, wordGroup, wordKindPlural } from '../../text/index.ts';
 import { explainNeeds } from '../../text/needs.ts';
 import { wordInside, wordOutside } from '../../text/groups.ts';
 import { wordOrder, wordSchool } from '../../text/schools.ts';
+import { paintBands } from '../../drawing/bands.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getMeasure, getScale, listMarks, MEASURE_LABEL, nameClass } from './measures.ts';
 import { TagWords } from './TagWords.tsx';
@@ -161,20 +161,7 @@ interface GroupLineProps {
   readonly onChoose: (group: Group) => void;
 }
 
-const BANDS = 60;
 const NO_WAY = 'Its lots allow no one way of keeping that they share.';
-
-/** The colours of a group in their order, side by side: no more of them than the eye can tell apart. */
-function paintBands(group: Group, household: Household): string {
-  const { lots } = group;
-  const n = Math.min(lots.length, BANDS);
-  const stops = Array.from({ length: n }, (_, i) => {
-    const lot = lots[Math.floor((i * lots.length) / n)]!;
-    const colour = household.items.get(lot.itemId)?.colours[0] ?? '#8a8f94';
-    return `${colour} ${(i * 100) / n}% ${((i + 1) * 100) / n}%`;
-  });
-  return `linear-gradient(to right, ${stops.join(', ')})`;
-}
 
 function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();

@@ -1,0 +1,183 @@
+import { useMemo, useState } from 'react';
+import type { Household, LotId, PlaceId, Plan } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Unanswered } from '../../components/Unanswered.tsx';
+import { paintBands } from '../../drawing/bands.ts';
+import { useOpen } from '../../state/app.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import { wordCount, wordGroup } from '../../text/index.ts';
+import type { PlanPoint } from '../../../workers/protocol.ts';
+import { wordPoint } from '../../text/points.ts';
+
+interface GroupListProps {
+  /** As it is planned, or as it is today. */
+  readonly household: Household;
+  /** Null: today. */
+  readonly plan: Pick<Plan, 'assignments'> | null;
+  /** As it is today, whatever is planned. */
+  readonly today: Household;
+  /** Says that a group is not to be there; null where that cannot be said. */
+  readonly onRefuse: ((groupId: string, placeId: PlaceId, words: string) => void) | null;
+}
+
+const HOW =
+  'The way to each thing of the group and back, looking for it and looking in the wrong place first, for as often as it is used; all groups together make the minutes of the plan.';
+
+const HOW_FULL = 'What all that lies there takes of the place, by the measure that it is filled by.';
+const HOW_CHANGE = 'Lots of the group that the plan has in another place than they are in today.';
+const HOW_POINTS =
+  'Strangers that share a place, groups in more than two pieces of furniture, places fuller than they should be, small things loose on open shelves and things on tables; what costs most comes first.';
+const HOW_POINT =
+  'What would change if all of the group went into the cheapest place that takes it, all that counts, with everything else left.';
+
+/** How many lots of each group the plan brings to another place. */
+function countComing(household: Household, plan: Pick<Plan, 'assignments'>, today: Household): Map<string, number> {
+  const groupOf = new Map<LotId, string>();
+  for (const group of getGroups(household)) for (const lot of group.lots) groupOf.set(lot.id, group.id);
+  const coming = new Map<string, number>();
+  for (const { lotId, placeId } of plan.assignments) {
+    const id = groupOf.get(lotId);
+    if (id === undefined || today.lots.get(lotId)?.placeId === placeId) continue;
+    coming.set(id, (coming.get(id) ?? 0) + 1);
+  }
+  return coming;
+}
+
+/** So many are read at once. */
+const MOST_POINTS = 6;
+const costOf = (point: PlanPoint) => ('seconds' in point ? point.seconds : Infinity);
+
+function Points({
+  points,
+  household,
+  isPlan,
+}: {
+  points: readonly PlanPoint[];
+  household: Household;
+  isPlan: boolean;
+}) {
+  const [isAll, setAll] = useState(false);
+  const tree = getTree(household);
+  const groups = useMemo(() => new Map(getGroups(household).map((group) => [group.id, group])), [household]);
+  const sorted = points.toSorted((a, b) => costOf(b) - costOf(a));
+  const more = sorted.length - MOST_POINTS;
+  return (
+    <section aria-label="To look at" className="mt-3">
+      <h2 className="font-display text-lg font-semibold" {...explained(HOW_POINTS)}>
+        {points.length === 0 ? 'Nothing odd in it' : `${wordCount(points.length, 'thing')} to look at`}
+      </h2>
+      <ul>
+        {(isAll ? sorted : sorted.slice(0, MOST_POINTS)).map((point, i) => {
+          const { what, out } = wordPoint(point, {
+            household,
+            groups,
+            namePlace: (id) => formatPlaceName(tree, id),
+            isPlan,
+          });
+          return (
+            <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_POINT)}>
+              {what} <span className="text-stone">{out}</span>
+            </li>
+          );
+        })}
+      </ul>
+      {more > 0 && !isAll && (
+        <Button look="quiet" onClick={() => setAll(true)} {...explained(HOW_POINTS)}>
+          {more} more
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** A plan as one thinks of it: what it points at itself, then every group with its homes, what is beside it and what changes. */
+export function GroupList({ household, plan, today, onRefuse }: GroupListProps) {
+  const open = useOpen();
+  const tree = getTree(household);
+  const { answer: told, again } = useAnswer(household, 'byGroup', null);
+  const groups = useMemo(() => new Map(getGroups(household).map((group) => [group.id, group])), [household]);
+  const coming = useMemo(() => (plan ? countComing(household, plan, today) : null), [household, plan, today]);
+  const namePlace = (id: PlaceId) => formatPlaceName(tree, id);
+  if (again) return <Unanswered again={again} />;
+  if (!told) return <p className="p-5 text-stone">Going through it group by group …</p>;
+  const nameGroup = (id: string) => (groups.has(id) ? wordGroup(groups.get(id)!, household) : '');
+  return (
+    <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
+      <Points points={told.points} household={household} isPlan={plan !== null} />
+      <ul className="mt-4">
+        {told.groups
+          .filter(({ groupId }) => groups.has(groupId))
+          .map(({ groupId, homes, beside, seconds, homeless }) => {
+            const count = groups.get(groupId)?.lots.length ?? 0;
+            const comes = coming?.get(groupId) ?? 0;
+            return (
+              <li
+                key={groupId}
+                className="dotted-row grid gap-x-4 gap-y-1 py-2 [contain-intrinsic-size:auto_60px] [content-visibility:auto] md:grid-cols-[11rem_1fr_5rem]"
+              >
+                <div>
+                  <span data-name className="font-bold">
+                    {nameGroup(groupId)}
+                  </span>{' '}
+                  <span className="text-sm text-stone" {...explained('Lots of this group.')}>
+                    {count}
+                  </span>
+                  <span
+                    aria-hidden
+                    className="mt-1 block h-3 w-full"
+                    style={{ background: paintBands(groups.get(groupId)!, household) }}
+                  />
+                </div>
+                <div>
+                  <ul>
+                    {homes.map(({ placeId, count: there, fill }) => (
+                      <li key={placeId} className="flex flex-wrap items-baseline gap-x-2">
+                        <button
+                          type="button"
+                          className="text-left text-woad underline underline-offset-2"
+                          onClick={() => open({ type: 'place', id: placeId })}
+                        >
+                          {namePlace(placeId)}
+                        </button>
+                        {homes.length > 1 && <span {...explained('Lots of the group that are there.')}>{there}</span>}
+                        <span className="text-sm text-stone" {...explained(HOW_FULL)}>
+                          {Math.round(100 * fill)} % full
+                        </span>
+                        {onRefuse && (
+                          <Button
+                            look="quiet"
+                            aria-label={`${nameGroup(groupId)}: not in ${namePlace(placeId)}`}
+                            onClick={() =>
+                              onRefuse(
+                                groupId,
+                                placeId,
+                                `${nameGroup(groupId)}: not in ${namePlace(placeId)} from now on.`,
+                              )
+                            }
+                          >
+                            Not here
+                          </Button>
+                        )}
+                      </li>
+                    ))}
+                  </ul>
+                  <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
+                    {beside.length > 0 && `With ${beside.map((one) => nameGroup(one.groupId)).join(', ')}. `}
+                    {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
+                    {coming !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
+                  </p>
+                </div>
+                <span className="tabular text-right" {...explained(HOW)}>
+                  {formatMinutes(seconds)}
+                </span>
+              </li>
+            );
+          })}
+      </ul>
+    </div>
+  );
+}
