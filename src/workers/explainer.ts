@@ -5,6 +5,7 @@ import {
   computeVerdicts,
   explainGroup,
   explainLot,
+  explainNowhere,
   explainPlan,
   explainPlace,
   findLot,
@@ -48,6 +49,8 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
       return explainGroup(facts, offered, about);
     case 'whyPlace':
       return explainPlace(facts, offered, about);
+    case 'nowhere':
+      return explainNowhere(facts, about);
     case 'byGroup':
       return explainPlan(facts, offered);
     case 'estimateParts':

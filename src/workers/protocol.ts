@@ -26,6 +26,7 @@ import type {
   GroupVerdict,
   HomeOffer,
   LotReason,
+  Nowhere,
   PlaceReason,
   PlanPoint,
   PlanTold,
@@ -34,7 +35,7 @@ import type {
 
 export type { PackFault, Unpacked } from './keeping.ts';
 export type { LineFault } from './line.ts';
-export type { GroupReason, GroupVerdict, HomeOffer, LotReason, PlaceReason, PlanPoint, PlanTold, Verdict };
+export type { GroupReason, GroupVerdict, HomeOffer, LotReason, Nowhere, PlaceReason, PlanPoint, PlanTold, Verdict };
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
@@ -193,6 +194,8 @@ export interface Questions {
   byGroup: { ask: null; answer: PlanTold };
   /** The cheapest places that would take a lot now. */
   homes: { ask: LotId; answer: readonly HomeOffer[] };
+  /** Why each of these finds no place, and the smallest cure. */
+  nowhere: { ask: readonly LotId[]; answer: ReadonlyMap<LotId, Nowhere> };
   /** What would come of putting a lot into each place. */
   verdicts: { ask: LotId; answer: readonly Verdict[] };
   /** What would come of putting a whole group into each place. */

@@ -1,3 +1,4 @@
+export { explainNowhere, type Nowhere } from './cures.ts';
 export { explainGroup, type GroupReason } from './groupReasons.ts';
 export { computeHomes, findLot, type HomeOffer } from './homes.ts';
 export { explainPlace, type PlaceReason } from './placeReasons.ts';

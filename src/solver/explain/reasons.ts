@@ -17,6 +17,9 @@ const SHAPE_CODES = new Set<Finding['code']>([
   'too-much',
 ]);
 
+/** A lock is nearer than any shape that misses by more than this. */
+const LOCKED_MISS = 1.02;
+
 /** Of the places that would take a lot empty, the one with most room for it now, and what is missing there. */
 function findRoomiest(facts: Facts, state: State, lot: number): Reason | null {
   let best = -1;
@@ -58,7 +61,11 @@ export function explainUnplaced(facts: Facts, state: State, lot: number): Reason
       const finding = findHardFault({ item: facts.items[lot]!, pkg, space, traits, settings: facts.settings, wish });
       if (!finding || finding.code === 'form') continue;
       // A shape that misses by little is nearer than a rule, which no filing makes fit.
-      const miss = SHAPE_CODES.has(finding.code) ? finding.needed / Math.max(1e-9, finding.available) : 100;
+      const miss = SHAPE_CODES.has(finding.code)
+        ? finding.needed / Math.max(1e-9, finding.available)
+        : finding.code === 'children'
+          ? LOCKED_MISS
+          : 100;
       if (miss < leastMiss) {
         leastMiss = miss;
         nearest = { code: finding.code, needed: finding.needed, available: finding.available, placeId: place.id };

@@ -1,5 +1,6 @@
 import type { Reason } from '../../core/records/index.ts';
-import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
+import type { Cure } from '../../core/suppose/index.ts';
+import { formatPlaceName, getAncestor, type PlaceTree } from '../../core/storage/index.ts';
 import { formatMass, formatMinutes, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import type { HomeOffer, LotReason } from '../../workers/protocol.ts';
 import { wordCount } from './grammar.ts';
@@ -60,6 +61,12 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
     default:
       return 'None of its ways to be kept suits any place in the room.';
   }
+}
+
+/** `say that Drawer 4 locks`, `raise Peg field by 10 cm`. */
+export function wordCure(cure: Cure, tree: PlaceTree, units: UnitSystem): string {
+  if (cure.code === 'lock') return `say that ${formatPlaceName(tree, cure.placeId)} locks`;
+  return `raise ${getAncestor(tree, cure.placeId, 'unit')?.name ?? ''} by ${formatSize(cure.mm, units)}`;
 }
 
 export function wordLotReason(reason: LotReason, tree: PlaceTree, units: UnitSystem): string {

@@ -17,7 +17,7 @@ import { UnplacedList } from './UnplacedList.tsx';
 import { useRefusal } from './useRefusal.ts';
 import { listKept } from '../../../core/acts/index.ts';
 import { Preview } from '../../components/Preview.tsx';
-import { previewPlan } from '../../../core/suppose/index.ts';
+import { previewPlan, withCure } from '../../../core/suppose/index.ts';
 
 type Tab = 'groups' | 'wall' | 'moves' | 'unplaced' | 'kept';
 
@@ -64,6 +64,7 @@ export function FitPage() {
   const bestSoFar = useFitRun((state) => state.bestSoFar);
   const supposed = useFitRun((state) => (state.supposed === null ? null : state.household));
   const household = supposed ?? real;
+  const startSupposed = useFitRun((state) => state.startSupposed);
   const isRunning = useFitRun((state) => state.status === 'running');
   const refuse = useRefusal();
   const ticket = useApp((state) => state.ticket);
@@ -152,7 +153,10 @@ export function FitPage() {
         ))}
       {tab === 'unplaced' && (
         <Preview of={supposed}>
-          <UnplacedList plan={plan} />
+          <UnplacedList
+            plan={plan}
+            onTry={supposed === null ? (cure, words) => startSupposed(withCure(real, cure), words) : null}
+          />
         </Preview>
       )}
       {tab === 'kept' && <KeptPlans />}

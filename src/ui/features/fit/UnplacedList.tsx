@@ -1,12 +1,22 @@
+import { useMemo } from 'react';
 import { isHomeless, takesRoom, type Plan } from '../../../core/records/index.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useOpen, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordAmount, wordUnplaced } from '../../text/index.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import type { Cure } from '../../../core/suppose/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { capitalise, wordAmount, wordCure, wordUnplaced } from '../../text/index.ts';
 
 /** What found no place, and why, with the measure that is missing. */
-export function UnplacedList({ plan }: { plan: Plan | null }) {
+interface UnplacedListProps {
+  readonly plan: Plan | null;
+  /** Looks for a plan with a cure, only to see; null where that cannot be done. */
+  readonly onTry: ((cure: Cure, words: string) => void) | null;
+}
+
+export function UnplacedList({ plan, onTry }: UnplacedListProps) {
   const household = useHousehold();
   const open = useOpen();
   const tree = getTree(household);
@@ -15,6 +25,12 @@ export function UnplacedList({ plan }: { plan: Plan | null }) {
   const lots = [...household.lots.values()].filter((lot) =>
     plan ? reasons.has(lot.id) : isHomeless(lot) && takesRoom(lot),
   );
+  // Care keeps these from every place: something small may help.
+  const caredFor = useMemo(
+    () => plan?.unplaced.flatMap(({ lotId, reason }) => (reason.code === 'children' ? [lotId] : [])) ?? [],
+    [plan],
+  );
+  const { answer } = useAnswer(household, 'nowhere', caredFor);
   if (lots.length === 0)
     return (
       <p className="p-5 font-display text-xl">
@@ -31,6 +47,7 @@ export function UnplacedList({ plan }: { plan: Plan | null }) {
         {lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;
           const reason = reasons.get(lot.id);
+          const cure = answer?.get(lot.id)?.cure;
           return (
             <li key={lot.id} className="dotted-row">
               <button
@@ -45,6 +62,20 @@ export function UnplacedList({ plan }: { plan: Plan | null }) {
                   {reason && <span className="block">{wordUnplaced(reason, tree, units)}</span>}
                 </span>
               </button>
+              {cure && (
+                <p className="pb-1.5 pl-11">
+                  What would help most easily: {wordCure(cure, tree, units)}.{' '}
+                  {onTry && (
+                    <Button
+                      look="quiet"
+                      aria-label={`Try it for ${item.name}`}
+                      onClick={() => onTry(cure, capitalise(wordCure(cure, tree, units)))}
+                    >
+                      Try it
+                    </Button>
+                  )}
+                </p>
+              )}
             </li>
           );
         })}
