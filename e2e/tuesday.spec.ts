@@ -285,6 +285,7 @@ test('a thing is edited from any screen, and the screen is where it was', async 
   await page.getByRole('button', { name: '← Back to Linen' }).click();
   await expect(page.getByRole('complementary', { name: 'Group' })).toContainText('In this order');
   await page.keyboard.press('5');
+  await page.getByRole('button', { name: 'Today on the wall' }).click();
   await page.getByRole('button', { name: /^Tall cubes › A1 › Batting: / }).press('Enter');
   await page.getByRole('button', { name: 'Edit this place' }).click();
   await expect(page.getByRole('form', { name: 'Edit A1' })).toBeVisible();

@@ -60,7 +60,6 @@ try {
       ].join('\n'),
     );
   await page.getByRole('button', { name: 'Look at it' }).click();
-  await take('list');
   await go('/photos');
   for (let n = 0; n < 6; n += 1) {
     await page.getByRole('button', { name: 'Take one with the camera' }).click();
@@ -115,7 +114,11 @@ try {
   await page.getByRole('button', { name: /^What would few moves bring/ }).click();
   await page.getByText('What few moves bring').waitFor({ timeout: 60_000 });
   await page.waitForTimeout(800);
+  await page.getByRole('button', { name: 'The plan on the wall' }).click();
   await take('fit');
+  await page.getByRole('button', { name: 'By groups' }).click();
+  await page.getByRole('region', { name: 'To look at' }).waitFor();
+  await take('fit-groups');
   await page.getByRole('radio').last().check();
   await page.getByRole('button', { name: 'Adopt this plan' }).click();
   await page.getByLabel('Close message').click();

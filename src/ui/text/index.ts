@@ -17,7 +17,7 @@ export {
   wordUnitKind,
 } from './names.ts';
 export { capitalise, wordCount } from './grammar.ts';
-export { wordCure, wordHomeOffer, wordLotReason, wordUnplaced } from './plans.ts';
+export { wordCure, wordCured, wordHomeOffer, wordLotReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
 export { formatAmount, formatMeasured, wordAmount, wordDoubt, wordMeasureWay, wordThing } from './things.ts';
 export { wordClass, wordGroup } from './groups.ts';

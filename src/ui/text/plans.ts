@@ -69,6 +69,12 @@ export function wordCure(cure: Cure, tree: PlaceTree, units: UnitSystem): string
   return `raise ${getAncestor(tree, cure.placeId, 'unit')?.name ?? ''} by ${formatSize(cure.mm, units)}`;
 }
 
+/** `If Drawer 4 locked`, `If Peg field hung 10 cm higher`. */
+export function wordCured(cure: Cure, tree: PlaceTree, units: UnitSystem): string {
+  if (cure.code === 'lock') return `If ${formatPlaceName(tree, cure.placeId)} locked`;
+  return `If ${getAncestor(tree, cure.placeId, 'unit')?.name ?? ''} hung ${formatSize(cure.mm, units)} higher`;
+}
+
 export function wordLotReason(reason: LotReason, tree: PlaceTree, units: UnitSystem): string {
   switch (reason.code) {
     case 'kin':

@@ -7,7 +7,7 @@ import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import type { Cure } from '../../../core/suppose/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { capitalise, wordAmount, wordCure, wordUnplaced } from '../../text/index.ts';
+import { wordAmount, wordCure, wordCured, wordUnplaced } from '../../text/index.ts';
 
 /** What found no place, and why, with the measure that is missing. */
 interface UnplacedListProps {
@@ -69,7 +69,7 @@ export function UnplacedList({ plan, onTry }: UnplacedListProps) {
                     <Button
                       look="quiet"
                       aria-label={`Try it for ${item.name}`}
-                      onClick={() => onTry(cure, capitalise(wordCure(cure, tree, units)))}
+                      onClick={() => onTry(cure, wordCured(cure, tree, units))}
                     >
                       Try it
                     </Button>

@@ -133,8 +133,8 @@ function SettingsForm() {
         />
         {settings.hasChildren && (
           <p className="border-l-4 border-weld bg-linen p-2 text-sm">
-            Blades, needles and small parts are then planned only above 1.5 m or in places marked out of reach of
-            children. A child who climbs reaches higher; lock away what is dangerous.
+            Blades, needles, small parts, irons, glue and dye are then planned only above 1.5 m or in places marked out
+            of reach of children. A child who climbs reaches higher, and pulls at cords: lock away what is dangerous.
           </p>
         )}
       </div>
