@@ -152,7 +152,9 @@ test('the household says what does not read, keeps what does, and shows the caut
   await expect(form.getByLabel('Your height')).toHaveValue('167.6 cm');
   await form.getByLabel('Name').fill('Heron Loft and landing');
   await form.getByLabel('Small children live here or visit').click();
-  await expect(form.getByText('A child who climbs reaches higher; lock away what is dangerous.')).toBeVisible();
+  await expect(
+    form.getByText('A child who climbs reaches higher, and pulls at cords: lock away what is dangerous.'),
+  ).toBeVisible();
   // What was typed and not yet saved is still there, and goes in with Enter.
   await expect(form.getByLabel('Name')).toHaveValue('Heron Loft and landing');
   await form.getByLabel('Name').press('Enter');

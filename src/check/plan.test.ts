@@ -99,9 +99,19 @@ describe('a plan is caught that', () => {
     ['overloads a unit', { unit: { loadG: 300 } }, 'load'],
     ['leaves a blade to children', { items: careful(['sharp']), settings: { hasChildren: true } }, 'household'],
     ['leaves small parts to children', { items: careful(['smallPart']), settings: { hasChildren: true } }, 'household'],
+    ['leaves an iron to children', { items: careful(['hot']), settings: { hasChildren: true } }, 'household'],
+    ['leaves glue to children', { items: careful(['liquid']), settings: { hasChildren: true } }, 'household'],
     ['lays in the sun what must not see it', { items: careful(['noSun']), slot: { light: 'sun' } }, 'household'],
     ['lays what burns next to heat', { items: careful(['flammable']), slot: { isNearHeat: true } }, 'household'],
   ])('%s', (_, change, rule) => expect(check(change)).toContain(rule));
+
+  it('leaves things on a heap', () => {
+    const heap = createUnit('Heap', { kind: 'floor', widthMm: 400, heightMm: 400, depthMm: 400, boardMm: 0 });
+    const household = createHousehold(heap, [a], [createLot(a)]);
+    const plan = { assignments: [assign(a, 0, 'Heap-Floor')], unplaced: [] };
+    const { findings } = checkPlan(household, plan, new Map([['Heap-Floor' as PlaceId, [spot(0, 0)]]]));
+    expect(findings.map(({ rule }) => rule)).toEqual(['household']);
+  });
 });
 
 describe('what is safe is not reported', () => {

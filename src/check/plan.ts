@@ -88,6 +88,8 @@ interface Here {
   readonly unit: UnitSpec;
   readonly box: ContainerSpec | undefined;
   readonly mode: SlotSpec['mode'];
+  /** Where things come from, and none lives. */
+  readonly isHeap: boolean;
   /** Clear width, depth and height inside. */
   readonly limits: readonly [number, number, number];
   /** Where the pieces are said to lie. */
@@ -172,6 +174,7 @@ function enter(household: Household, placeId: PlaceId, spots: readonly CheckedSp
     unit,
     box,
     mode: box ? box.mode : slot.mode,
+    isHeap: unit.kind === 'floor' && [place, slotPlace, unitPlace].some(({ name }) => /\bheap\b/i.test(name)),
     limits: box
       ? [box.outerWidthMm - 2 * box.wallMm, box.outerDepthMm - 2 * box.wallMm, box.outerHeightMm - box.wallMm]
       : [slot.widthMm, slot.depthMm, slot.heightMm],
@@ -181,7 +184,7 @@ function enter(household: Household, placeId: PlaceId, spots: readonly CheckedSp
 }
 
 /** The form that a lot lies in, and what the household asks for it; its size in that form. */
-function checkLot({ household, slot, unit, box, test }: Here, { lotId, form }: Assignment): Sized {
+function checkLot({ household, slot, unit, box, isHeap, test }: Here, { lotId, form }: Assignment): Sized {
   const lot = household.lots.get(lotId);
   const item = lot && household.items.get(lot.itemId);
   const pkg = lot && item ? computePackage(item, getWholeLot(household, lot), form, household.settings) : null;
@@ -197,6 +200,7 @@ function checkLot({ household, slot, unit, box, test }: Here, { lotId, form }: A
     const isShaded = box !== undefined && box.hasLid && !box.isSeeThrough;
     test(!(care.has('noSun') && slot.light === 'sun' && !isShaded), 'household', lotId, 'in the sun');
     test(!(care.has('flammable') && slot.isNearHeat), 'household', lotId, 'flammable near heat');
+    test(!isHeap, 'household', lotId, 'on a heap');
   }
   return { lotId, pkg };
 }

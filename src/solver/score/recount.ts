@@ -119,7 +119,7 @@ export function scoreLooks(facts: Facts, g: number, at: ReadonlySet<number>): nu
 }
 
 /** What each further place of a group is a price of, however seldom it is used, seconds a month. */
-export function scoreFurther(facts: Facts, at: ReadonlySet<number>): number {
+function scoreFurther(facts: Facts, at: ReadonlySet<number>): number {
   if (at.size === 0) return 0;
   const { furtherPlaceSeconds, furtherUnitSeconds, furtherRoomSeconds } = facts.settings.estimates;
   const { places, units, rooms } = countAround(facts, at);
