@@ -283,7 +283,7 @@ function makeAbsent(raw: Raw): Raw {
 /** What the estimates of version 8 say that those before it do not. */
 const SENSE = {
   furtherPlaceSeconds: 12,
-  furtherUnitSeconds: 25,
+  furtherUnitSeconds: 40,
   furtherRoomSeconds: 40,
   rentSeconds: 0.6,
   nearSeconds: 3,
@@ -292,7 +292,7 @@ const SENSE = {
   strangerSeconds: 120,
   clashSeconds: 300,
   nameSeconds: 5,
-  looseSeconds: 90,
+  looseSeconds: 150,
   floppySeconds: 8,
   formSeconds: 10,
   floorSeconds: 40,
