@@ -109,7 +109,7 @@ function measureOneMore(): Figure[] {
 
 /** The scenarios are tests; here they are only counted. */
 function measureScenarios(): Figure[] {
-  const { stdout } = spawnSync('npx', ['vitest', 'run', 'src/solver/sense.test.ts', '--reporter=json'], {
+  const { stdout } = spawnSync('npx', ['vitest', 'run', 'src/solver/scenarios', '--reporter=json'], {
     encoding: 'utf8',
     maxBuffer: 1e8,
   });

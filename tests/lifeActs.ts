@@ -7,6 +7,7 @@ import { getAmount } from '../src/core/measure/index.ts';
 import * as mending from '../src/core/mending/index.ts';
 import { pick, type Random } from '../src/core/random/index.ts';
 import {
+  NO_PARTS,
   createLooseLot,
   KINDS,
   type DaybookEvent,
@@ -57,18 +58,7 @@ const AMOUNTS = [0, -3, 0.2, 1, 7, 120, 999, 1e7, Number.NaN];
 function createPlan({ now, random, id, nowMs }: Drawn): Plan {
   const known = [...now.plans.values()];
   if (known.length > 0 && random() < 0.5) return pick(random, known);
-  const parts = {
-    fetching: 0,
-    searching: 0,
-    splitting: 0,
-    crowding: 0,
-    moving: 0,
-    wear: 0,
-    rent: 0,
-    company: 0,
-    holding: 0,
-  };
-  const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts };
+  const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts: NO_PARTS };
   const { leaves } = createPlaceTree(now.places);
   const assignments = [...now.lots.values()].flatMap((lot, order) =>
     leaves.length > 0 && lot.state !== 'gone' && lot.state !== 'with' && lot.state !== 'digital' && random() < 0.5

@@ -1,7 +1,7 @@
+import { it } from 'vitest';
 import { checkPlan } from '../src/check/index.ts';
 import type {
   CareFlag,
-  ContainerSpec,
   Household,
   Item,
   Lot,
@@ -11,6 +11,7 @@ import type {
   StationId,
   StowForm,
 } from '../src/core/records/index.ts';
+import { USUAL_BIN } from '../src/core/storage/index.ts';
 import { createRun, type Solution } from '../src/solver/solve.ts';
 import {
   createCloth,
@@ -21,6 +22,7 @@ import {
   CUTTING,
   ROOM,
   SEWING,
+  createUnit,
 } from './household.ts';
 
 /** Small rooms with what one puts in them, planned and looked at. */
@@ -131,30 +133,18 @@ export function kits(n: number, extra: Extra = {}): Owned[] {
 }
 
 /** A bin that stands in a compartment. */
-export function bin(id: string, slotId: string, change: Partial<ContainerSpec> = {}, name = id): Place {
+export function bin(id: string, slotId: string): Place {
   return {
     id: id as PlaceId,
     parentId: slotId as PlaceId,
     level: 'container',
-    name,
+    name: id,
     order: 0,
-    container: {
-      kind: 'bin',
-      outerWidthMm: 320,
-      outerDepthMm: 340,
-      outerHeightMm: 310,
-      wallMm: 3,
-      mode: 'volume',
-      tareG: 700,
-      loadG: 9000,
-      isSeeThrough: false,
-      hasLid: false,
-      ...change,
-    },
+    container: { ...USUAL_BIN, outerWidthMm: 320, outerDepthMm: 340, outerHeightMm: 310 },
   };
 }
 
-/** One in a room of its own: the stations where a test wants them, cutting and sewing as usual otherwise. */
+/** The room with the stations that a test wants, where it wants them. */
 export function withStations(stations: Record<string, readonly [xMm: number, yMm: number]>): Place {
   return {
     ...ROOM,
@@ -218,3 +208,33 @@ export function planHousehold(household: Household, seed: number, steps = 60_000
     unplaced: solution.unplaced.map(({ lotId }) => nameOf(lotId)),
   };
 }
+
+/** What a plan must look like to the one who lives with it: a small room, planned with two seeds. */
+export const scenario = (name: string, look: (seed: number) => void) => it.each([1, 2])(`${name} (seed %i)`, look);
+
+/** Furniture of a usual size, so far from the left. */
+export const tower = (id: string, rows: number, xMm: number, more = {}, slots = {}) =>
+  createUnit(id, { kind: 'drawers', rows, xMm, widthMm: 440, heightMm: 190 * rows + 16, depthMm: 420, ...more }, slots);
+export const cubes = (id: string, columns: number, xMm: number, more = {}, slots = {}) =>
+  createUnit(id, { columns, xMm, widthMm: 350 * columns + 16 * (columns + 1), yMm: 700, ...more }, slots);
+export const shelves = (id: string, rows: number, xMm: number, more = {}, slots = {}) =>
+  createUnit(
+    id,
+    { kind: 'bookcase', rows, xMm, widthMm: 800, heightMm: 366 * rows + 16, depthMm: 320, ...more },
+    slots,
+  );
+export const board = (id: string, xMm: number, size: readonly [number, number], more = {}) =>
+  createUnit(id, {
+    kind: 'pegboard',
+    xMm,
+    yMm: 1100,
+    widthMm: size[0],
+    heightMm: size[1],
+    depthMm: 12,
+    boardMm: 0,
+    ...more,
+  });
+
+/** A packet of pins or buttons, mm; and a tool that hangs by a hole. */
+export const PACKET = [70, 70, 25] as const;
+export const pegged = { hangHoleMm: 10 };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { checkPlan } from '../check/index.ts';
-import { getFetchSeconds, type Score } from '../core/records/index.ts';
+import { getFetchSeconds, NO_PARTS, type Score } from '../core/records/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { countMoves, getGainShare, keepWorthwhile, type CurvePoint } from './curve.ts';
 import { createRun } from './solve.ts';
@@ -9,17 +9,7 @@ const score = (seconds: number): Score => ({
   unplacedWeight: 0,
   cautions: 0,
   seconds,
-  parts: {
-    fetching: seconds,
-    searching: 0,
-    splitting: 0,
-    crowding: 0,
-    moving: 0,
-    wear: 0,
-    rent: 0,
-    company: 0,
-    holding: 0,
-  },
+  parts: { ...NO_PARTS, fetching: seconds },
 });
 const point = (moves: number, seconds: number, unplaced = 0): CurvePoint => ({
   moves,

@@ -3,10 +3,10 @@ import {
   computeGroupVerdicts,
   computeHomes,
   computeVerdicts,
+  explainByGroup,
   explainGroup,
   explainLot,
   explainNowhere,
-  explainPlan,
   explainPlace,
   findLot,
   scoreWith,
@@ -52,7 +52,7 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
     case 'nowhere':
       return explainNowhere(facts, about);
     case 'byGroup':
-      return explainPlan(facts, offered);
+      return explainByGroup(facts, offered);
     case 'estimateParts':
       return computeEstimateParts(facts, offered);
     case 'scoreWith':

@@ -28,14 +28,14 @@ import type {
   LotReason,
   Nowhere,
   PlaceReason,
-  PlanPoint,
-  PlanTold,
+  Oddity,
+  ByGroup,
   Verdict,
 } from '../solver/explain/index.ts';
 
 export type { PackFault, Unpacked } from './keeping.ts';
 export type { LineFault } from './line.ts';
-export type { GroupReason, GroupVerdict, HomeOffer, LotReason, Nowhere, PlaceReason, PlanPoint, PlanTold, Verdict };
+export type { GroupReason, GroupVerdict, HomeOffer, LotReason, Nowhere, PlaceReason, Oddity, ByGroup, Verdict };
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
@@ -191,7 +191,7 @@ export interface Questions {
   /** Why a place holds what it holds. */
   whyPlace: { ask: PlaceId; answer: readonly PlaceReason[] };
   /** Every group with its homes, and what is odd about them. */
-  byGroup: { ask: null; answer: PlanTold };
+  byGroup: { ask: null; answer: ByGroup };
   /** The cheapest places that would take a lot now. */
   homes: { ask: LotId; answer: readonly HomeOffer[] };
   /** Why each of these finds no place, and the smallest cure. */

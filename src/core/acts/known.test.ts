@@ -14,6 +14,7 @@ import { computeStock } from '../measure/index.ts';
 import { addMonths } from '../catalog/sketch.ts';
 import { computeLearntUses } from '../learning/index.ts';
 import {
+  NO_PARTS,
   createLotAlike,
   type DaybookEvent,
   type EventId,
@@ -61,18 +62,7 @@ describe('a cloth that is taken out of the catalogue', () => {
 
 describe('adopting', () => {
   it('keeps the home of what came after the plan was made', () => {
-    const parts = {
-      fetching: 0,
-      searching: 0,
-      splitting: 0,
-      crowding: 0,
-      moving: 0,
-      wear: 0,
-      rent: 0,
-      company: 0,
-      holding: 0,
-    };
-    const score = { unplacedWeight: 0, cautions: 0, seconds: 0, parts };
+    const score = { unplacedWeight: 0, cautions: 0, seconds: 0, parts: NO_PARTS };
     const plan: Plan = {
       id: 'p' as PlanId,
       madeAtMs: 1,

@@ -3,7 +3,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
-import type { Chronicle, Photo, Plan } from '../records/index.ts';
+import { NO_PARTS, type Chronicle, type Photo, type Plan } from '../records/index.ts';
 import { BUNDLE_VERSION } from '../records/migrations.ts';
 import { computeDoorPoint, getWallLine, listWalls } from '../storage/index.ts';
 import { openBundle, parseBundle, toBundle } from './index.ts';
@@ -30,18 +30,7 @@ function createLived(): Chronicle {
   const events = [...sample.events];
   const world = { nowMs: () => 1, createId: () => `n${events.length}` };
   const cloth = [...household.lots.values()].find((lot) => (lot.lengthMm ?? 0) > 1000)!;
-  const part = {
-    fetching: 0,
-    searching: 0,
-    splitting: 0,
-    crowding: 0,
-    moving: 0,
-    wear: 0,
-    rent: 0,
-    company: 0,
-    holding: 0,
-  };
-  const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts: part };
+  const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts: NO_PARTS };
   const plan = {
     id: 'p1',
     madeAtMs: 1,

@@ -280,7 +280,7 @@ function makeAbsent(raw: Raw): Raw {
   };
 }
 
-/** What the estimates of version 8 say that those before it do not. */
+/** What the estimates of version 8 say that those before it do not, as they were then: today's defaults may be others. */
 const SENSE = {
   furtherPlaceSeconds: 12,
   furtherUnitSeconds: 40,

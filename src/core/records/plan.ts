@@ -52,6 +52,19 @@ export class ScoreParts {
   @IsNumber() wear!: number;
 }
 
+/** Nothing of anything. */
+export const NO_PARTS: ScoreParts = {
+  fetching: 0,
+  searching: 0,
+  splitting: 0,
+  crowding: 0,
+  moving: 0,
+  wear: 0,
+  rent: 0,
+  company: 0,
+  holding: 0,
+};
+
 /** Levels, each smaller is better; seconds are a month's. */
 export class Score {
   @IsNumber() @Min(0) unplacedWeight!: number;

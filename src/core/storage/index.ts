@@ -8,6 +8,7 @@ export {
   type TreeFault,
 } from './tree.ts';
 export {
+  CHILD_REACH_MM,
   computeReach,
   computeSpace,
   getInnerSize,

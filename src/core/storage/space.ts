@@ -72,7 +72,7 @@ const PULL_FROM_MM = 300;
 const HEAP = /\bheap\b/i;
 
 /** Small children reach to about this height, standing on what stands around. */
-const CHILD_REACH_MM = 1500;
+export const CHILD_REACH_MM = 1500;
 
 function getSlotOf(tree: PlaceTree, place: Place): Place {
   const slot = getAncestor(tree, place.id, 'slot');

@@ -1,6 +1,6 @@
 import type { Score } from '../../core/records/index.ts';
-import { getCompanySeconds, KINSHIPS } from '../../core/sense/index.ts';
-import { isAllowed, type Facts } from '../model/index.ts';
+import { getCompanySeconds } from '../../core/sense/index.ts';
+import { getKinshipOf, isAllowed, listMembers, type Facts } from '../model/index.ts';
 import { CAUTION_PRICE, Lookup, UNPLACED_PRICE } from '../score/index.ts';
 import { GroupDual, type GroupProblem } from './dual.ts';
 
@@ -86,8 +86,7 @@ export class Bound {
     const least = facts.groups.map((_, g) => {
       let best = Infinity;
       for (let h = 0; h < n; h += 1)
-        if (h !== g)
-          best = Math.min(best, getCompanySeconds(KINSHIPS[facts.kinships[g * n + h]!]!, facts.settings.estimates));
+        if (h !== g) best = Math.min(best, getCompanySeconds(getKinshipOf(facts, g, h), facts.settings.estimates));
       return best;
     });
     const most = new Float64Array(facts.places.length).fill(Infinity);
@@ -107,10 +106,7 @@ export class Bound {
   private createPart(g: number): Part {
     const { facts, lookup } = this;
     const { estimates } = facts.settings;
-    const lots = Array.from(
-      { length: facts.groupStart[g + 1]! - facts.groupStart[g]! },
-      (_, i) => facts.groupStart[g]! + i,
-    );
+    const lots = listMembers(facts, g);
     const waysOf = (l: number) =>
       Array.from({ length: facts.wayStart[l + 1]! - facts.wayStart[l]! }, (_, i) => facts.wayStart[l]! + i);
     const places = facts.places.flatMap((_, p) =>

@@ -49,6 +49,20 @@ describe('what care leaves without a home', () => {
     expect(planHousehold(withCure(live(places), found.cure!), 1).unplaced).toEqual([]);
   });
 
+  it('is not raised through the ceiling', () => {
+    const tall = createUnit('pegs', {
+      kind: 'pegboard',
+      xMm: 1500,
+      yMm: 1400,
+      widthMm: 600,
+      heightMm: 960,
+      depthMm: 12,
+      boardMm: 0,
+    });
+    // The room is 2.4 m high: 1.5 m and 96 cm are more.
+    expect(told(tall)).toMatchObject({ reason: { code: 'children' }, cure: null });
+  });
+
   it('is not cured where nothing small helps', () => {
     const floor = createUnit('floor', { kind: 'floor', xMm: 0, widthMm: 900, heightMm: 600, depthMm: 600, boardMm: 0 });
     expect(told(floor)).toMatchObject({ reason: { code: 'children' }, cure: null });

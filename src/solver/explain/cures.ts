@@ -1,6 +1,6 @@
-import { withCure, type Cure } from '../../core/suppose/index.ts';
+import type { Cure } from '../../core/suppose/index.ts';
 import type { LotId, Reason } from '../../core/records/index.ts';
-import { computeTraits, createPlaceTree, getAncestor } from '../../core/storage/index.ts';
+import { checkUnitOnWall, CHILD_REACH_MM, getAncestor, getRoomSpec, getWallLine } from '../../core/storage/index.ts';
 import { findHardFault } from '../constraints/index.ts';
 import type { Facts } from '../model/index.ts';
 import { State } from '../score/index.ts';
@@ -14,51 +14,50 @@ export interface Nowhere {
   readonly cure: Cure | null;
 }
 
-/** More than this nobody raises a shelf, mm; up to this it is less work than a lock. */
+/** More than this nobody raises a piece, mm; up to this it is less work than a lock. Holes are drilled to the centimetre. */
 const MOST_RAISED_MM = 500;
 const LITTLE_MM = 150;
 const STEP_MM = 10;
 
+/** How much higher a piece on the wall would have to hang for a place of it to be out of a child's reach; null where it cannot. */
+function findRaise(facts: Facts, p: number): number | null {
+  const { place } = facts.places[p]!;
+  const [room, { unit }] = [getAncestor(facts.tree, place.id, 'room')!, getAncestor(facts.tree, place.id, 'unit')!];
+  const { slot } = getAncestor(facts.tree, place.id, 'slot')!;
+  // What hangs, not what stands.
+  if (unit!.yMm === 0) return null;
+  const mm = Math.ceil((CHILD_REACH_MM - unit!.yMm - slot!.yMm) / STEP_MM) * STEP_MM;
+  const wall = getWallLine(getRoomSpec(room), unit!.wallId);
+  const isUnderCeiling = checkUnitOnWall({ ...unit!, yMm: unit!.yMm + mm }, wall) === null;
+  return mm <= MOST_RAISED_MM && isUnderCeiling ? mm : null;
+}
+
 /**
- * What could be done so that children do not reach a thing: hang a piece a little higher, or lock what shuts; the nearest
- * one first. Each is tried on the household: with it the place takes the thing.
+ * What could be done so that children do not reach a thing, of the places that would take it then: hang a piece a little
+ * higher, or lock what shuts, the nearest first; else hang one higher all the same.
  */
 function findCure(facts: Facts, lot: number): Cure | null {
-  const { household, settings, places } = facts;
+  const { settings, places } = facts;
   const item = facts.items[lot]!;
+  const row = facts.fetchRowOf[lot]! * places.length;
   const near = places
-    .map((_, p) => p)
-    .toSorted(
-      (a, b) =>
-        facts.fetches[facts.fetchRowOf[lot]! * places.length + a]! -
-        facts.fetches[facts.fetchRowOf[lot]! * places.length + b]!,
-    );
-  const helps = (cure: Cure) => {
-    const tree = createPlaceTree(withCure(household, cure).places);
-    const p = places.findIndex(({ place }) => place.id === cure.placeId);
-    const traits = computeTraits(tree, tree.places.get(cure.placeId)!, settings);
-    const { space } = places[p]!;
-    const wish = facts.wishes.forbid(lot, p);
-    return facts.packages[lot]!.some((pkg) => findHardFault({ item, pkg, space, traits, settings, wish }) === null);
-  };
-  const raised: Cure[] = [];
-  const locked: Cure[] = [];
-  for (const p of near) {
-    const { place } = places[p]!;
-    const slot = getAncestor(facts.tree, place.id, 'slot')!.slot!;
-    const { unit } = getAncestor(facts.tree, place.id, 'unit')!;
-    if (slot.opening !== 'open') locked.push({ code: 'lock', placeId: place.id });
-    // What hangs on the wall, not what stands.
-    if (unit!.yMm > 0)
-      for (let mm = STEP_MM; mm <= MOST_RAISED_MM; mm += STEP_MM)
-        if (helps({ code: 'raise', placeId: place.id, mm })) {
-          raised.push({ code: 'raise', placeId: place.id, mm });
-          break;
-        }
-  }
-  const byLittle = raised.toSorted((a, b) => (a.code === 'raise' && b.code === 'raise' ? a.mm - b.mm : 0));
-  const little = byLittle.find((one) => one.code === 'raise' && one.mm <= LITTLE_MM);
-  return little ?? locked.find(helps) ?? byLittle[0] ?? null;
+    .flatMap(({ space, traits }, p) => {
+      const safe = { ...traits, isChildSafe: true };
+      const wish = facts.wishes.forbid(lot, p);
+      const offers = facts.packages[lot]!.map((pkg) => ({ item, pkg, space, traits: safe, settings, wish }));
+      return offers.some((offer) => findHardFault(offer) === null) ? [p] : [];
+    })
+    .toSorted((a, b) => facts.fetches[row + a]! - facts.fetches[row + b]!);
+  const raises = near
+    .flatMap((p) => {
+      const mm = findRaise(facts, p);
+      return mm === null ? [] : [{ code: 'raise' as const, placeId: places[p]!.place.id, mm }];
+    })
+    .toSorted((a, b) => a.mm - b.mm);
+  const [least] = raises;
+  if (least && least.mm <= LITTLE_MM) return least;
+  const shut = near.find((p) => getAncestor(facts.tree, places[p]!.place.id, 'slot')!.slot!.opening !== 'open');
+  return shut === undefined ? (least ?? null) : { code: 'lock', placeId: places[shut]!.place.id };
 }
 
 /** Why each of these finds no place beside all that has its own; without those that are no more. */

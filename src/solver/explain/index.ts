@@ -4,5 +4,5 @@ export { computeHomes, findLot, type HomeOffer } from './homes.ts';
 export { explainPlace, type PlaceReason } from './placeReasons.ts';
 export { explainLot, explainUnplaced, type LotReason } from './reasons.ts';
 export { computeGroupVerdicts, computeVerdicts, type GroupVerdict, type Verdict } from './verdicts.ts';
-export { explainPlan, type GroupTold, type PlanPoint, type PlanTold, type WayOut } from './planReasons.ts';
+export { explainByGroup, type ByGroup, type Oddity } from './byGroup.ts';
 export { computeEstimateParts, scoreWith } from './weights.ts';

@@ -10,7 +10,15 @@ import {
   getUses,
   STOW_FORMS,
 } from '../../core/records/index.ts';
-import { computeHolding, computeWear, createNature, getKinship, KINSHIPS, listNamed } from '../../core/sense/index.ts';
+import {
+  computeHolding,
+  computeWear,
+  createNature,
+  getKinship,
+  KINSHIPS,
+  listNamed,
+  type Kinship,
+} from '../../core/sense/index.ts';
 import { createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
 import { findCautions } from '../constraints/index.ts';
 import { computeFetches, describePlaces, type PlaceFacts, type PlaceTable } from './places.ts';
@@ -265,6 +273,16 @@ function createDescribe(
       cautions: findCautions({ item, pkg, space, traits, settings }).length,
     };
   };
+}
+
+/** How near two groups are. */
+export function getKinshipOf(facts: Pick<Facts, 'kinships' | 'groups'>, a: number, b: number): Kinship {
+  return KINSHIPS[facts.kinships[a * facts.groups.length + b]!]!;
+}
+
+/** All lots of a group, by their numbers. */
+export function listMembers({ groupStart }: Pick<Facts, 'groupStart'>, g: number): number[] {
+  return Array.from({ length: groupStart[g + 1]! - groupStart[g]! }, (_, i) => groupStart[g]! + i);
 }
 
 /** The place of an option. */

@@ -1,11 +1,13 @@
 export {
   countCautions,
   createFacts,
+  getKinshipOf,
   getOptionPackage,
   getPlaceOf,
   getShare,
   getWayOf,
   isAllowed,
+  listMembers,
   listOptions,
   withEstimates,
   type Facts,

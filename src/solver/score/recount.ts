@@ -1,7 +1,7 @@
 import { isPiled } from '../../core/measure/index.ts';
-import type { Score } from '../../core/records/index.ts';
-import { getCompanySeconds, KINSHIPS, OPENED_SHARE } from '../../core/sense/index.ts';
-import type { Facts, Offered } from '../model/index.ts';
+import { NO_PARTS, type Score } from '../../core/records/index.ts';
+import { getCompanySeconds, OPENED_SHARE } from '../../core/sense/index.ts';
+import { getKinshipOf, type Facts, type Offered } from '../model/index.ts';
 
 /**
  * The score of any arrangement, counted from nothing: the slow twin of the search's state, and the way
@@ -9,17 +9,7 @@ import type { Facts, Offered } from '../model/index.ts';
  */
 export function recount(facts: Facts, offered: readonly (Offered | null)[]): Score {
   const { estimates } = facts.settings;
-  const parts = {
-    fetching: 0,
-    searching: 0,
-    splitting: 0,
-    crowding: 0,
-    moving: 0,
-    wear: 0,
-    rent: 0,
-    company: 0,
-    holding: 0,
-  };
+  const parts = { ...NO_PARTS };
   let unplacedWeight = 0;
   let cautions = 0;
   const byPlace = new Map<number, Offered[]>();
@@ -56,6 +46,37 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
   return { unplacedWeight, cautions, seconds, parts };
 }
 
+/**
+ * What looking for its lots in a place costs each group, seconds a month: find it; pass half of its kin; pass the other
+ * groups; lift off half of what lies on it.
+ */
+export function searchByGroup(facts: Facts, p: number, inside: readonly Offered[]): ReadonlyMap<number, number> {
+  const { estimates } = facts.settings;
+  const { space, passSeconds, piles, liftSeconds } = facts.places[p]!;
+  const isStacked = ({ pkg }: Offered) =>
+    (isPiled(pkg.form) && space.mode === 'line') || (space.mode === 'area' && Boolean(space.peg?.hooks));
+  const groups = new Map<number, { n: number; uses: number; stackedUses: number }>();
+  let stacked = 0;
+  for (const one of inside) {
+    const g = facts.groupOf[one.lot]!;
+    const known = groups.get(g) ?? { n: 0, uses: 0, stackedUses: 0 };
+    groups.set(g, known);
+    known.n += 1;
+    known.uses += facts.uses[one.lot]!;
+    if (!isStacked(one)) continue;
+    known.stackedUses += facts.uses[one.lot]!;
+    stacked += 1;
+  }
+  const lift = (liftSeconds * Math.max(0, stacked / piles - 1)) / 2;
+  const others = estimates.passGroupSeconds * (groups.size - 1);
+  return new Map(
+    [...groups].map(([g, { n, uses, stackedUses }]) => [
+      g,
+      uses * (estimates.findSeconds + (passSeconds * (n - 1)) / 2 + others) + stackedUses * lift,
+    ]),
+  );
+}
+
 /** What a place with these lots in it costs beside what each lot costs by itself, seconds a month. An empty one costs nothing. */
 export function scorePlace(
   facts: Facts,
@@ -64,35 +85,15 @@ export function scorePlace(
 ): { readonly searching: number; readonly crowding: number; readonly company: number; readonly rent: number } {
   if (inside.length === 0) return { searching: 0, crowding: 0, company: 0, rent: 0 };
   const { estimates, fillTarget } = facts.settings;
-  const place = facts.places[p]!;
-  const groups = new Map<number, { n: number; uses: number }>();
-  let uses = 0;
-  let stacked = 0;
-  let stackedUses = 0;
-  let fill = 0;
-  for (const one of inside) {
-    const u = facts.uses[one.lot]!;
-    const group = groups.get(facts.groupOf[one.lot]!) ?? { n: 0, uses: 0 };
-    groups.set(facts.groupOf[one.lot]!, { n: group.n + 1, uses: group.uses + u });
-    uses += u;
-    fill += one.share;
-    const isPile = isPiled(one.pkg.form) && place.space.mode === 'line';
-    if (isPile || (place.space.mode === 'area' && place.space.peg?.hooks)) {
-      stacked += 1;
-      stackedUses += u;
-    }
-  }
-  // Find it; pass half of its kin; pass the other groups; lift off half of the pile.
-  let searching = 0;
-  for (const group of groups.values())
-    searching += group.uses * (estimates.findSeconds + (place.passSeconds * (group.n - 1)) / 2);
-  searching += uses * estimates.passGroupSeconds * (groups.size - 1);
-  const lift = place.space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds;
-  searching += (stackedUses * lift * Math.max(0, stacked / place.piles - 1)) / 2;
+  const search = searchByGroup(facts, p, inside);
+  const fill = inside.reduce((sum, one) => sum + one.share, 0);
   const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-  const crowding = estimates.crowdSeconds * over * over;
-  const rent = OPENED_SHARE * place.worth * estimates.rentSeconds;
-  return { searching, crowding, rent, company: scoreCompany(facts, p, [...groups.keys()]) };
+  return {
+    searching: [...search.values()].reduce((sum, one) => sum + one, 0),
+    crowding: estimates.crowdSeconds * over * over,
+    company: scoreCompany(facts, p, [...search.keys()]),
+    rent: OPENED_SHARE * facts.places[p]!.worth * estimates.rentSeconds,
+  };
 }
 
 /** What it costs that these groups share a place, seconds a month: every two of them, by how near they are. */
@@ -100,7 +101,7 @@ export function scoreCompany(facts: Facts, p: number, groups: readonly number[])
   let seconds = 0;
   for (const [i, a] of groups.entries())
     for (const b of groups.slice(i + 1))
-      seconds += getCompanySeconds(KINSHIPS[facts.kinships[a * facts.groups.length + b]!]!, facts.settings.estimates);
+      seconds += getCompanySeconds(getKinshipOf(facts, a, b), facts.settings.estimates);
   return facts.places[p]!.mingling * seconds;
 }
 

@@ -76,7 +76,7 @@ export class State extends Sums {
         from,
         -u,
         isLast ? -1 : 0,
-        this.shiftCompany(atFrom, isLast ? -1 : 0),
+        this.company.shift(atFrom, isLast ? -1 : 0),
         this.shiftPassings(atFrom, -1, -u),
         -s,
         -s * u,
@@ -86,13 +86,13 @@ export class State extends Sums {
         to,
         u,
         isNew ? 1 : 0,
-        this.shiftCompany(atTo, isNew ? 1 : 0),
+        this.company.shift(atTo, isNew ? 1 : 0),
         this.shiftPassings(atTo, 1, u),
         t,
         t * u,
         this.shareAt(way, to),
       ) +
-      (isLast || isNew ? this.shiftGroup(g, isLast ? from : NONE, isNew ? to : NONE) : 0) +
+      (isLast || isNew ? this.spread.shift(g, isLast ? from : NONE, isNew ? to : NONE) : 0) +
       CAUTION_PRICE * this.getCautions(way, to) -
       this.cautionNow[lot]!
     );
@@ -197,14 +197,14 @@ export class State extends Sums {
     const isNew = this.count[atTo] === 0;
     const passFrom = this.shiftPassings(atFrom, -n, -batch.uses);
     const passTo = this.shiftPassings(atTo, n, batch.uses);
-    const left = this.shiftCompany(atFrom, isLast ? -1 : 0);
-    const met = this.shiftCompany(atTo, isNew ? 1 : 0);
+    const left = this.company.shift(atFrom, isLast ? -1 : 0);
+    const met = this.company.shift(atTo, isNew ? 1 : 0);
     const { uses, stackedFrom, stackedTo, usesFrom, usesTo, shareFrom, shareTo } = batch;
     return (
       batch.delta +
       this.shiftPlace(from, -uses, isLast ? -1 : 0, left, passFrom, -stackedFrom, -usesFrom, -shareFrom) +
       this.shiftPlace(to, uses, isNew ? 1 : 0, met, passTo, stackedTo, usesTo, shareTo) +
-      (isLast || isNew ? this.shiftGroup(g, isLast ? from : NONE, isNew ? to : NONE) : 0)
+      (isLast || isNew ? this.spread.shift(g, isLast ? from : NONE, isNew ? to : NONE) : 0)
     );
   }
 
@@ -234,8 +234,8 @@ export class State extends Sums {
       b.delta +
       this.shiftBatches(pa, a, b, bComes) +
       this.shiftBatches(pb, b, a, aComes) +
-      this.shiftGroup(ga, pa, aComes ? pb : NONE) +
-      this.shiftGroup(gb, pb, bComes ? pa : NONE)
+      this.spread.shift(ga, pa, aComes ? pb : NONE) +
+      this.spread.shift(gb, pb, bComes ? pa : NONE)
     );
   }
 
@@ -244,7 +244,13 @@ export class State extends Sums {
     const passings =
       this.shiftPassings(this.atOf(p, leaving), -leaving.n, -leaving.uses) +
       this.shiftPassings(this.atOf(p, coming), coming.n, coming.uses);
-    const company = this.shiftMeeting(p, this.groupOf[leaving.lots[0]!]!, true, this.groupOf[coming.lots[0]!]!, isNew);
+    const company = this.company.shiftBoth(
+      p,
+      this.groupOf[leaving.lots[0]!]!,
+      true,
+      this.groupOf[coming.lots[0]!]!,
+      isNew,
+    );
     return this.shiftPlace(
       p,
       coming.uses - leaving.uses,
@@ -254,16 +260,6 @@ export class State extends Sums {
       coming.stackedTo - leaving.stackedFrom,
       coming.usesTo - leaving.usesFrom,
       coming.shareTo - leaving.shareFrom,
-    );
-  }
-
-  /** What company costs more in a place when one group leaves it and another comes. */
-  private shiftMeeting(p: number, leaving: number, leaves: boolean, coming: number, comes: boolean): number {
-    const row = p * this.groupCount;
-    return (
-      this.shiftCompany(row + leaving, leaves ? -1 : 0) +
-      this.shiftCompany(row + coming, comes ? 1 : 0) -
-      (leaves && comes ? this.companyOf(p, leaving, coming) : 0)
     );
   }
 
@@ -303,14 +299,14 @@ export class State extends Sums {
       const aComes = this.count[ba] === 0;
       const bLeaves = this.count[bb] === 1;
       const bComes = this.count[ab] === 0;
-      companyA = this.shiftMeeting(pa, ga, aLeaves, gb, bComes);
-      companyB = this.shiftMeeting(pb, gb, bLeaves, ga, aComes);
+      companyA = this.company.shiftBoth(pa, ga, aLeaves, gb, bComes);
+      companyB = this.company.shiftBoth(pb, gb, bLeaves, ga, aComes);
       groupsA = (bComes ? 1 : 0) - (aLeaves ? 1 : 0);
       groupsB = (aComes ? 1 : 0) - (bLeaves ? 1 : 0);
       passA = this.shiftPassings(aa, -1, -ua) + this.shiftPassings(ab, 1, ub);
       passB = this.shiftPassings(bb, -1, -ub) + this.shiftPassings(ba, 1, ua);
-      if (aLeaves || aComes) delta += this.shiftGroup(ga, aLeaves ? pa : NONE, aComes ? pb : NONE);
-      if (bLeaves || bComes) delta += this.shiftGroup(gb, bLeaves ? pb : NONE, bComes ? pa : NONE);
+      if (aLeaves || aComes) delta += this.spread.shift(ga, aLeaves ? pa : NONE, aComes ? pb : NONE);
+      if (bLeaves || bComes) delta += this.spread.shift(gb, bLeaves ? pb : NONE, bComes ? pa : NONE);
     }
     const sa = this.isStacked(aOld, pa);
     const sb = this.isStacked(bOld, pb);

@@ -1,5 +1,6 @@
-import { getCompanySeconds, KINSHIPS } from '../../core/sense/index.ts';
 import type { Facts } from '../model/index.ts';
+import { Company } from './company.ts';
+import { Spread } from './spread.ts';
 import { CAUTION_PRICE, EPS, getPrice, Lookup, NONE } from './lookup.ts';
 
 /**
@@ -33,18 +34,8 @@ export class Sums extends Lookup {
   protected readonly hasApart: boolean;
   private readonly homelessSeconds: number;
   private readonly passGroupSeconds: number;
-  private readonly furtherPlaceSeconds: number;
-  private readonly furtherUnitSeconds: number;
-  private readonly furtherRoomSeconds: number;
-  /** By group × group: seconds that both in one place cost; by place: how much of it is left there. */
-  private readonly kinPrice: Float64Array;
-  private readonly mingling: Float64Array;
-  /** By place × group: what the company of all groups in the place costs that group. */
-  protected readonly company: Float64Array;
-  private readonly splitPlaceSeconds: number;
-  private readonly splitUnitSeconds: number;
-  private readonly splitRoomSeconds: number;
-  private readonly halfGroupUses: Float64Array;
+  protected readonly company: Company;
+  protected readonly spread: Spread;
   protected readonly slotMassG: Float64Array;
   protected readonly unitMassG: Float64Array;
   private readonly groupsIn: Int32Array;
@@ -54,16 +45,9 @@ export class Sums extends Lookup {
   /** By place × group. */
   protected readonly count: Int32Array;
   private readonly usesOf: Float64Array;
-  /** By unit × group and room × group: in how many of its places the group is. */
-  private readonly inUnit: Int32Array;
-  private readonly inRoom: Int32Array;
-  private readonly placesOf: Int32Array;
-  private readonly unitsOf: Int32Array;
-  private readonly roomsOf: Int32Array;
 
   protected readonly slotOf: Int32Array;
   protected readonly unitOf: Int32Array;
-  private readonly roomOf: Int32Array;
   protected readonly loadG: Float64Array;
   protected readonly slotLoadG: Float64Array;
   protected readonly unitLoadG: Float64Array;
@@ -88,17 +72,8 @@ export class Sums extends Lookup {
     this.hasApart = facts.wishes.hasApart;
     this.homelessSeconds = estimates.homelessSeconds;
     this.passGroupSeconds = estimates.passGroupSeconds;
-    this.furtherPlaceSeconds = estimates.furtherPlaceSeconds;
-    this.furtherUnitSeconds = estimates.furtherUnitSeconds;
-    this.furtherRoomSeconds = estimates.furtherRoomSeconds;
-    this.kinPrice = Float64Array.from(facts.kinships, (one) => getCompanySeconds(KINSHIPS[one]!, estimates));
-    for (let g = 0; g < groups.length; g += 1) this.kinPrice[g * groups.length + g] = 0;
-    this.mingling = Float64Array.from(places, (one) => one.mingling);
-    this.company = new Float64Array(places.length * groups.length);
-    this.splitPlaceSeconds = estimates.splitPlaceSeconds;
-    this.splitUnitSeconds = estimates.splitUnitSeconds;
-    this.splitRoomSeconds = estimates.splitRoomSeconds;
-    this.halfGroupUses = facts.groupUses.map((sum) => sum / 2);
+    this.company = new Company(facts);
+    this.spread = new Spread(facts);
     this.fill = new Float64Array(places.length);
     this.massG = new Float64Array(places.length);
     this.spines = new Float64Array(places.length);
@@ -113,14 +88,8 @@ export class Sums extends Lookup {
     this.stackedUses = new Float64Array(places.length);
     this.count = new Int32Array(places.length * groups.length);
     this.usesOf = new Float64Array(places.length * groups.length);
-    this.inUnit = new Int32Array(facts.unitCount * groups.length);
-    this.inRoom = new Int32Array(facts.roomCount * groups.length);
-    this.placesOf = new Int32Array(groups.length);
-    this.unitsOf = new Int32Array(groups.length);
-    this.roomsOf = new Int32Array(groups.length);
     this.slotOf = Int32Array.from(places, (one) => one.slot);
     this.unitOf = Int32Array.from(places, (one) => one.unit);
-    this.roomOf = Int32Array.from(places, (one) => one.room);
     this.loadG = Float64Array.from(places, (one) => one.traits.loadG);
     this.slotLoadG = facts.slotLoadG;
     this.unitLoadG = facts.unitLoadG;
@@ -237,65 +206,6 @@ export class Sums extends Lookup {
     return delta + this.crowd(fill + share) - this.crowd(fill);
   }
 
-  /**
-   * What a group costs more or less when it leaves one place (NONE for none) and comes into another: in half of the
-   * searches the wrong one of its places comes first.
-   */
-  protected shiftGroup(g: number, from: number, to: number): number {
-    const { groupCount } = this;
-    const places = this.placesOf[g]!;
-    const half = this.halfGroupUses[g]!;
-    const place = half * this.splitPlaceSeconds + this.furtherPlaceSeconds;
-    const unit = half * this.splitUnitSeconds + this.furtherUnitSeconds;
-    const room = half * this.splitRoomSeconds + this.furtherRoomSeconds;
-    let seconds = 0;
-    if (to === NONE) {
-      if (places < 2) return 0;
-      seconds = -place;
-      if (this.inUnit[this.unitOf[from]! * groupCount + g] === 1) seconds -= unit;
-      if (this.inRoom[this.roomOf[from]! * groupCount + g] === 1) seconds -= room;
-    } else if (from === NONE) {
-      if (places === 0) return 0;
-      seconds = place;
-      if (this.inUnit[this.unitOf[to]! * groupCount + g] === 0) seconds += unit;
-      if (this.inRoom[this.roomOf[to]! * groupCount + g] === 0) seconds += room;
-    } else {
-      const unitFrom = this.unitOf[from]!;
-      const unitTo = this.unitOf[to]!;
-      if (places < 2 || unitFrom === unitTo) return 0;
-      if (this.inUnit[unitFrom * groupCount + g] === 1) seconds -= unit;
-      if (this.inUnit[unitTo * groupCount + g] === 0) seconds += unit;
-      const roomFrom = this.roomOf[from]!;
-      const roomTo = this.roomOf[to]!;
-      if (roomFrom !== roomTo) {
-        if (this.inRoom[roomFrom * groupCount + g] === 1) seconds -= room;
-        if (this.inRoom[roomTo * groupCount + g] === 0) seconds += room;
-      }
-    }
-    return seconds;
-  }
-
-  /** What a group's company in a place costs more when it comes (1) or goes (-1); nothing where it does neither. */
-  protected shiftCompany(at: number, comes: number): number {
-    return comes === 0 ? 0 : comes * this.company[at]!;
-  }
-
-  /** What two groups in a place cost together. */
-  protected companyOf(p: number, a: number, b: number): number {
-    return this.mingling[p]! * this.kinPrice[a * this.groupCount + b]!;
-  }
-
-  /** Tells all groups of a place that one came (1) or went (-1). */
-  private meet(p: number, g: number, comes: number): void {
-    const { groupCount, kinPrice, company } = this;
-    const factor = comes * this.mingling[p]!;
-    const from = p * groupCount;
-    const row = g * groupCount;
-    // Sums of floats leave crumbs; in an empty place there is exactly no company.
-    if (this.groupsIn[p] === 0) company.fill(0, from, from + groupCount);
-    else for (let h = 0; h < groupCount; h += 1) company[from + h]! += factor * kinPrice[row + h]!;
-  }
-
   /** Uses times kin passed that so many more of a group, with so many uses together, bring to a place; or take away. */
   protected shiftPassings(at: number, more: number, uses: number): number {
     const n = this.count[at]!;
@@ -320,13 +230,13 @@ export class Sums extends Lookup {
         p,
         u,
         isNew ? 1 : 0,
-        this.shiftCompany(at, isNew ? 1 : 0),
+        this.company.shift(at, isNew ? 1 : 0),
         this.shiftPassings(at, 1, u),
         s,
         s * u,
         this.shareAt(way, p),
       ) +
-      (isNew ? this.shiftGroup(g, NONE, p) : 0)
+      (isNew ? this.spread.shift(g, NONE, p) : 0)
     );
   }
 
@@ -346,13 +256,13 @@ export class Sums extends Lookup {
         p,
         -u,
         isLast ? -1 : 0,
-        this.shiftCompany(at, isLast ? -1 : 0),
+        this.company.shift(at, isLast ? -1 : 0),
         this.shiftPassings(at, -1, -u),
         -s,
         -s * u,
         -this.shareNow[lot]!,
       ) +
-      (isLast ? this.shiftGroup(g, p, NONE) : 0)
+      (isLast ? this.spread.shift(g, p, NONE) : 0)
     );
   }
 
@@ -365,13 +275,10 @@ export class Sums extends Lookup {
     const u = this.uses[lot]!;
     const at = p * this.groupCount + g;
     const unit = this.unitOf[p]!;
-    const room = this.roomOf[p]!;
     if (this.count[at] === 0) {
       this.groupsIn[p]! += 1;
-      this.meet(p, g, 1);
-      this.placesOf[g]! += 1;
-      if ((this.inUnit[unit * this.groupCount + g]! += 1) === 1) this.unitsOf[g]! += 1;
-      if ((this.inRoom[room * this.groupCount + g]! += 1) === 1) this.roomsOf[g]! += 1;
+      this.company.meet(p, g, 1, false);
+      this.spread.meet(p, g, 1);
     }
     this.count[at]! += 1;
     this.usesOf[at]! += u;
@@ -408,7 +315,6 @@ export class Sums extends Lookup {
     const u = this.uses[lot]!;
     const at = p * this.groupCount + g;
     const unit = this.unitOf[p]!;
-    const room = this.roomOf[p]!;
     this.count[at]! -= 1;
     this.usesOf[at]! -= u;
     this.usesIn[p]! -= u;
@@ -417,10 +323,8 @@ export class Sums extends Lookup {
       this.usesOf[at] = 0;
       this.groupsIn[p]! -= 1;
       if (this.groupsIn[p] === 0) this.usesIn[p] = 0;
-      this.meet(p, g, -1);
-      this.placesOf[g]! -= 1;
-      if ((this.inUnit[unit * this.groupCount + g]! -= 1) === 0) this.unitsOf[g]! -= 1;
-      if ((this.inRoom[room * this.groupCount + g]! -= 1) === 0) this.roomsOf[g]! -= 1;
+      this.company.meet(p, g, -1, this.groupsIn[p] === 0);
+      this.spread.meet(p, g, -1);
     }
     if (this.isStacked(way, p)) {
       this.stacked[p]! -= 1;

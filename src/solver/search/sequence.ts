@@ -1,4 +1,4 @@
-import { isAllowed } from '../model/index.ts';
+import { isAllowed, listMembers } from '../model/index.ts';
 import { scoreGroup, type State } from '../score/index.ts';
 import type { PackingCache } from './repair.ts';
 
@@ -21,10 +21,9 @@ function listRows(state: State): Row[] {
   const rows: { key: string; lots: number[]; worth: number }[] = [];
   for (const [g, group] of facts.groups.entries()) {
     if (sorting[group.kind].order !== 'number') continue;
-    const lots = Array.from(
-      { length: facts.groupStart[g + 1]! - facts.groupStart[g]! },
-      (_, i) => facts.groupStart[g]! + i,
-    ).filter((l) => state.option[l] !== NONE && facts.wishes.setOf[l] === NONE && !facts.wishes.keepsForm(l));
+    const lots = listMembers(facts, g).filter(
+      (l) => state.option[l] !== NONE && facts.wishes.setOf[l] === NONE && !facts.wishes.keepsForm(l),
+    );
     const places = [...new Set(lots.map((l) => state.getPlace(l)))];
     // What the group pays for being in several places is what a known order saves.
     const worth = scoreGroup(facts, g, new Set(places));

@@ -59,12 +59,12 @@ export function BenchPage() {
   const [nowMs] = useState(() => world.nowMs());
   const navigate = useNavigate();
   const show = useApp((state) => state.show);
-  const { out, homeless, missing, lent, waiting, toCarry } = findStrays(household);
+  const { out, homeless, missing, lent, midway, toCarry } = findStrays(household);
   const strained = useAnswer(household, 'strained', null);
   const over = strained.answer && strained.answer.full.length;
   const heavy = strained.answer?.heavy.length ?? 0;
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
-  const isClear = out.length + homeless.length + missing.length + waiting.length + (over ?? 0) + heavy + toCarry === 0;
+  const isClear = out.length + homeless.length + missing.length + midway.length + (over ?? 0) + heavy + toCarry === 0;
   const isSaveDue = useSaveDue();
   return (
     <Page
@@ -122,7 +122,7 @@ export function BenchPage() {
         <Suspense>{isSaveDue && <SaveReminder />}</Suspense>
         <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
           {homeless.length > 0 && <Homeless things={homeless} />}
-          {(toCarry > 0 || waiting.length > 0) && (
+          {(toCarry > 0 || midway.length > 0) && (
             <Listed
               title="The plan is not carried out yet"
               action={<Button onClick={() => void navigate('/moves')}>On with it</Button>}
@@ -133,8 +133,7 @@ export function BenchPage() {
                 )}
               >
                 {wordCount(toCarry, 'thing')} to carry
-                {waiting.length > 0 &&
-                  `; ${wordCount(waiting.length, 'thing')} on the table or out of the way meanwhile`}
+                {midway.length > 0 && `; ${wordCount(midway.length, 'thing')} on the table or out of the way meanwhile`}
                 .
               </p>
             </Listed>

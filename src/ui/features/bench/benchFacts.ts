@@ -21,14 +21,14 @@ export interface Strays {
   readonly homeless: readonly OnBench[];
   readonly missing: readonly OnBench[];
   readonly lent: readonly OnBench[];
-  /** Waits on the table or out of the way while things are carried. */
-  readonly waiting: readonly OnBench[];
+  /** Lies on the table or out of the way while things are carried. */
+  readonly midway: readonly OnBench[];
   /** Is in a place that is not its home, or was never carried there: the adopted plan is not carried out yet. */
   readonly toCarry: number;
 }
 
 export const findStrays: (household: Household) => Strays = derive((household) => {
-  const [out, homeless, missing, lent, waiting]: OnBench[][] = [[], [], [], [], []];
+  const [out, homeless, missing, lent, midway]: OnBench[][] = [[], [], [], [], []];
   let toCarry = 0;
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
@@ -38,7 +38,7 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     if (lot.state === 'lent') lent!.push(thing);
     else if (lot.away === 'missing') missing!.push(thing);
     else if (isHomeless(lot)) homeless!.push(thing);
-    else if (lot.away) waiting!.push(thing);
+    else if (lot.away) midway!.push(thing);
     else if (lot.state === 'out') out!.push(thing);
     else if (lot.placeId !== lot.homeId || lot.form !== lot.homeForm) toCarry += 1;
   }
@@ -48,7 +48,7 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     homeless: byNewest(homeless!),
     missing: byNewest(missing!),
     lent: byNewest(lent!),
-    waiting: byNewest(waiting!),
+    midway: byNewest(midway!),
     toCarry,
   };
 });

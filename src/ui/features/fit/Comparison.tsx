@@ -79,19 +79,19 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
           plan={plan && formatMinutes(getFetchSeconds(plan))}
         />
         <HowRow
-          name="Strangers and wrong names"
+          name="Strangers, names"
           how="A price, not time on the clock: every two groups that share a place, by how near they are to each other, every further place of a group, and things that are not where a name says."
           today={today ? formatMinutes(today.parts.company) : '…'}
           plan={plan && formatMinutes(plan.parts.company)}
         />
         <HowRow
-          name="Room taken, and cramming"
+          name="Room taken"
           how="A price, not time on the clock: the worth of the room that things take, by how well it is reached, and places filled beyond their target, growing with the square."
           today={today ? formatMinutes(today.parts.rent + today.parts.crowding) : '…'}
           plan={plan && formatMinutes(plan.parts.rent + plan.parts.crowding)}
         />
         <HowRow
-          name="Loose and floppy things"
+          name="Loose things"
           how="A price, not time on the clock: small things loose on open shelves, floppy ones that nothing holds, and what lies on the bare floor."
           today={today ? formatMinutes(today.parts.holding) : '…'}
           plan={plan && formatMinutes(plan.parts.holding)}
@@ -116,7 +116,7 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
         />
         <HowRow
           name="Cautions"
-          how="Lots of more than 5 kg above the shoulder and, with pets, thread, ribbon and elastic kept in the open: one for each."
+          how="One for each lot of more than 5 kg above the shoulder, and for each liquid that is high up or near heat; with children, for what is hard and weighs more than 2 kg where it can be pulled down; with pets, for thread, ribbon and elastic kept in the open."
           today={String(today?.cautions ?? '…')}
           plan={plan && String(plan.cautions)}
         />

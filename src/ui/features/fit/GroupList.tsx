@@ -10,8 +10,8 @@ import { useOpen } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
-import type { PlanPoint } from '../../../workers/protocol.ts';
-import { wordPoint } from '../../text/points.ts';
+import { wordOddity, type OddityNames } from '../../text/oddities.ts';
+import type { ByGroup, Oddity } from '../../../workers/protocol.ts';
 
 interface GroupListProps {
   /** As it is planned, or as it is today. */
@@ -29,9 +29,9 @@ const HOW =
 
 const HOW_FULL = 'What all that lies there takes of the place, by the measure that it is filled by.';
 const HOW_CHANGE = 'Lots of the group that the plan has in another place than they are in today.';
-const HOW_POINTS =
+const HOW_ODD =
   'Strangers that share a place, groups in more than two pieces of furniture, places fuller than they should be, small things loose on open shelves and things on tables; what costs most comes first.';
-const HOW_POINT =
+const HOW_OUT =
   'What would change if all of the group went into the cheapest place that takes it, all that counts, with everything else left.';
 
 /** How many lots of each group the plan brings to another place. */
@@ -48,45 +48,29 @@ function countComing(household: Household, plan: Pick<Plan, 'assignments'>, toda
 }
 
 /** So many are read at once. */
-const MOST_POINTS = 6;
-const costOf = (point: PlanPoint) => ('seconds' in point ? point.seconds : Infinity);
+const MOST_READ = 6;
 
-function Points({
-  points,
-  household,
-  isPlan,
-}: {
-  points: readonly PlanPoint[];
-  household: Household;
-  isPlan: boolean;
-}) {
+/** What is odd, the dearest first. */
+function Oddities({ oddities, names }: { oddities: readonly Oddity[]; names: OddityNames }) {
   const [isAll, setAll] = useState(false);
-  const tree = getTree(household);
-  const groups = useMemo(() => new Map(getGroups(household).map((group) => [group.id, group])), [household]);
-  const sorted = points.toSorted((a, b) => costOf(b) - costOf(a));
-  const more = sorted.length - MOST_POINTS;
+  const more = oddities.length - MOST_READ;
   return (
     <section aria-label="To look at" className="mt-3">
-      <h2 className="font-display text-lg font-semibold" {...explained(HOW_POINTS)}>
-        {points.length === 0 ? 'Nothing odd in it' : `${wordCount(points.length, 'thing')} to look at`}
+      <h2 className="font-display text-lg font-semibold" {...explained(HOW_ODD)}>
+        {oddities.length === 0 ? 'Nothing odd in it' : `${wordCount(oddities.length, 'thing')} to look at`}
       </h2>
       <ul>
-        {(isAll ? sorted : sorted.slice(0, MOST_POINTS)).map((point, i) => {
-          const { what, out } = wordPoint(point, {
-            household,
-            groups,
-            namePlace: (id) => formatPlaceName(tree, id),
-            isPlan,
-          });
+        {(isAll ? oddities : oddities.slice(0, MOST_READ)).map((oddity, i) => {
+          const { what, out } = wordOddity(oddity, names);
           return (
-            <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_POINT)}>
+            <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_OUT)}>
               {what} <span className="text-stone">{out}</span>
             </li>
           );
         })}
       </ul>
       {more > 0 && !isAll && (
-        <Button look="quiet" onClick={() => setAll(true)} {...explained(HOW_POINTS)}>
+        <Button look="quiet" onClick={() => setAll(true)} {...explained(HOW_ODD)}>
           {more} more
         </Button>
       )}
@@ -94,89 +78,107 @@ function Points({
   );
 }
 
-/** A plan as one thinks of it: what it points at itself, then every group with its homes, what is beside it and what changes. */
-export function GroupList({ household, plan, today, onRefuse }: GroupListProps) {
+interface GroupRowProps {
+  readonly of: ByGroup['groups'][number];
+  readonly names: OddityNames;
+  /** How many of it come from elsewhere; null where nothing is planned. */
+  readonly comes: number | null;
+  readonly onRefuse: GroupListProps['onRefuse'];
+}
+
+/** A group: its homes and how full they are, what is beside it, what changes, and its minutes. */
+function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, comes, onRefuse }: GroupRowProps) {
   const open = useOpen();
-  const tree = getTree(household);
+  const { household, groups, namePlace } = names;
+  const group = groups.get(groupId)!;
+  const name = wordGroup(group, household);
+  const count = group.lots.length;
+  const others = beside
+    .flatMap((one) => groups.get(one.groupId) ?? [])
+    .map((other) => wordGroup(other, household))
+    .join(', ');
+  return (
+    <li className="dotted-row grid gap-x-4 gap-y-1 py-2 [contain-intrinsic-size:auto_60px] [content-visibility:auto] md:grid-cols-[11rem_1fr_5rem]">
+      <div>
+        <span data-name className="font-bold">
+          {name}
+        </span>{' '}
+        <span className="text-sm text-stone" {...explained('Lots of this group.')}>
+          {count}
+        </span>
+        <span aria-hidden className="mt-1 block h-3 w-full" style={{ background: paintBands(group, household) }} />
+      </div>
+      <div>
+        <ul>
+          {homes.map(({ placeId, count: there, fill }) => (
+            <li key={placeId} className="flex flex-wrap items-baseline gap-x-2">
+              <button
+                type="button"
+                className="text-left text-woad underline underline-offset-2"
+                onClick={() => open({ type: 'place', id: placeId })}
+              >
+                {namePlace(placeId)}
+              </button>
+              {homes.length > 1 && <span {...explained('Lots of the group that are there.')}>{there}</span>}
+              <span className="text-sm text-stone" {...explained(HOW_FULL)}>
+                {Math.round(100 * fill)} % full
+              </span>
+              {onRefuse && (
+                <Button
+                  look="quiet"
+                  aria-label={`${name}: not in ${namePlace(placeId)}`}
+                  onClick={() => onRefuse(groupId, placeId, `${name}: not in ${namePlace(placeId)} from now on.`)}
+                >
+                  Not here
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+        <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
+          {others !== '' && `With ${others}. `}
+          {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
+          {comes !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
+        </p>
+      </div>
+      <span className="tabular text-right" {...explained(HOW)}>
+        {formatMinutes(seconds)}
+      </span>
+    </li>
+  );
+}
+
+/** An arrangement as one thinks of it: what is odd about it, then every group. */
+export function GroupList({ household, plan, today, onRefuse }: GroupListProps) {
   const { answer: told, again } = useAnswer(household, 'byGroup', null);
-  const groups = useMemo(() => new Map(getGroups(household).map((group) => [group.id, group])), [household]);
   const coming = useMemo(() => (plan ? countComing(household, plan, today) : null), [household, plan, today]);
-  const namePlace = (id: PlaceId) => formatPlaceName(tree, id);
+  const names = useMemo((): OddityNames => {
+    const tree = getTree(household);
+    return {
+      household,
+      groups: new Map(getGroups(household).map((group) => [group.id, group])),
+      namePlace: (id) => formatPlaceName(tree, id),
+      isPlan: plan !== null,
+    };
+  }, [household, plan]);
   if (again) return <Unanswered again={again} />;
   if (!told) return <p className="p-5 text-stone">Going through it group by group …</p>;
-  const nameGroup = (id: string) => (groups.has(id) ? wordGroup(groups.get(id)!, household) : '');
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
-      <Points points={told.points} household={household} isPlan={plan !== null} />
+      <Oddities oddities={told.oddities} names={names} />
       <ul className="mt-4">
+        {/* What was told of the household before stands there until it is gone through anew. */}
         {told.groups
-          .filter(({ groupId }) => groups.has(groupId))
-          .map(({ groupId, homes, beside, seconds, homeless }) => {
-            const count = groups.get(groupId)?.lots.length ?? 0;
-            const comes = coming?.get(groupId) ?? 0;
-            return (
-              <li
-                key={groupId}
-                className="dotted-row grid gap-x-4 gap-y-1 py-2 [contain-intrinsic-size:auto_60px] [content-visibility:auto] md:grid-cols-[11rem_1fr_5rem]"
-              >
-                <div>
-                  <span data-name className="font-bold">
-                    {nameGroup(groupId)}
-                  </span>{' '}
-                  <span className="text-sm text-stone" {...explained('Lots of this group.')}>
-                    {count}
-                  </span>
-                  <span
-                    aria-hidden
-                    className="mt-1 block h-3 w-full"
-                    style={{ background: paintBands(groups.get(groupId)!, household) }}
-                  />
-                </div>
-                <div>
-                  <ul>
-                    {homes.map(({ placeId, count: there, fill }) => (
-                      <li key={placeId} className="flex flex-wrap items-baseline gap-x-2">
-                        <button
-                          type="button"
-                          className="text-left text-woad underline underline-offset-2"
-                          onClick={() => open({ type: 'place', id: placeId })}
-                        >
-                          {namePlace(placeId)}
-                        </button>
-                        {homes.length > 1 && <span {...explained('Lots of the group that are there.')}>{there}</span>}
-                        <span className="text-sm text-stone" {...explained(HOW_FULL)}>
-                          {Math.round(100 * fill)} % full
-                        </span>
-                        {onRefuse && (
-                          <Button
-                            look="quiet"
-                            aria-label={`${nameGroup(groupId)}: not in ${namePlace(placeId)}`}
-                            onClick={() =>
-                              onRefuse(
-                                groupId,
-                                placeId,
-                                `${nameGroup(groupId)}: not in ${namePlace(placeId)} from now on.`,
-                              )
-                            }
-                          >
-                            Not here
-                          </Button>
-                        )}
-                      </li>
-                    ))}
-                  </ul>
-                  <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
-                    {beside.length > 0 && `With ${beside.map((one) => nameGroup(one.groupId)).join(', ')}. `}
-                    {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
-                    {coming !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
-                  </p>
-                </div>
-                <span className="tabular text-right" {...explained(HOW)}>
-                  {formatMinutes(seconds)}
-                </span>
-              </li>
-            );
-          })}
+          .filter(({ groupId }) => names.groups.has(groupId))
+          .map((one) => (
+            <GroupRow
+              key={one.groupId}
+              of={one}
+              names={names}
+              comes={coming && (coming.get(one.groupId) ?? 0)}
+              onRefuse={onRefuse}
+            />
+          ))}
       </ul>
     </div>
   );

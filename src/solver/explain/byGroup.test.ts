@@ -5,12 +5,12 @@ import { getFetchSeconds } from '../../core/records/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts } from '../model/index.ts';
 import { describePresent, recount } from '../score/index.ts';
-import { explainPlan } from './index.ts';
+import { explainByGroup } from './index.ts';
 
 const tell = (household: Parameters<typeof createFacts>[0]) => {
   const facts = createFacts(household);
   const offered = describePresent(facts);
-  return { facts, offered, told: explainPlan(facts, offered) };
+  return { facts, offered, told: explainByGroup(facts, offered) };
 };
 
 describe('a plan told by groups', () => {
@@ -45,13 +45,13 @@ describe('a plan told by groups', () => {
         owned.map((one) => one.lot),
       ),
     );
-    const strangers = told.points.find((one) => one.code === 'strangers');
+    const strangers = told.oddities.find((one) => one.code === 'strangers');
     expect(strangers).toMatchObject({ placeId: 'a-A1', groupIds: ['fabric:fibre:cotton', 'notion:type:pins'] });
     expect(strangers?.code === 'strangers' && strangers.out).toMatchObject({
       groupId: 'notion:type:pins',
       placeId: expect.stringMatching(/^tower/) as string,
     });
-    expect(told.points.find((one) => one.code === 'loose')).toMatchObject({
+    expect(told.oddities.find((one) => one.code === 'loose')).toMatchObject({
       lotIds: ['lot-pins 1', 'lot-pins 2', 'lot-pins 3'],
     });
     expect(told.groups[0]).toMatchObject({ homes: [{ placeId: 'a-A1', count: 5 }], beside: [{ kinship: 'stranger' }] });

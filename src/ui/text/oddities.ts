@@ -1,0 +1,69 @@
+import type { Group } from '../../core/grouping/index.ts';
+import type { Household, ItemId, LotId, PlaceId } from '../../core/records/index.ts';
+import { formatMinutes } from '../../core/units/index.ts';
+import type { Oddity } from '../../workers/protocol.ts';
+import { wordCount } from './grammar.ts';
+import { wordGroup } from './groups.ts';
+
+export interface OddityNames {
+  readonly household: Household;
+  readonly groups: ReadonlyMap<string, Group>;
+  readonly namePlace: (id: PlaceId) => string;
+  /** A plan had its reasons; today just came about. */
+  readonly isPlan: boolean;
+}
+
+const MOST_NAMED = 3;
+
+/** `Needles and Cotton`. */
+function listNames(names: readonly string[]): string {
+  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+}
+
+function nameLots({ items, lots }: Household, ids: readonly LotId[]): string {
+  const names = [...new Set(ids.flatMap((id) => items.get(lots.get(id)?.itemId ?? ('' as ItemId))?.name ?? []))];
+  const rest = names.length - MOST_NAMED;
+  return listNames(rest > 0 ? [...names.slice(0, MOST_NAMED), wordCount(rest, 'other')] : names);
+}
+
+/** What is odd, and the cheapest way out as far as it was looked for. */
+export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; out: string } {
+  const { household, groups, namePlace, isPlan } = names;
+  const nameGroup = (id: string) => (groups.has(id) ? wordGroup(groups.get(id)!, household) : 'others');
+  const wayOut = ({ out }: Extract<Oddity, { code: 'strangers' | 'scattered' }>, none: string) => {
+    if (!out) return out === null ? none : '';
+    const minutes = formatMinutes(Math.abs(out.moreSeconds));
+    const change = out.moreSeconds < 0 ? `${minutes} a month less` : `${minutes} a month more`;
+    return `All of ${nameGroup(out.groupId)} would go into ${namePlace(out.placeId)}: ${change}.`;
+  };
+  switch (oddity.code) {
+    case 'strangers':
+      return {
+        what: `${listNames(oddity.groupIds.map(nameGroup))} share ${namePlace(oddity.placeId)}.`,
+        out: wayOut(oddity, 'No other place takes the smallest of them whole.'),
+      };
+    case 'scattered':
+      return {
+        what: `${nameGroup(oddity.groupId)} is in ${oddity.units} pieces of furniture.`,
+        out: wayOut(oddity, 'No place takes all of it.'),
+      };
+    case 'stuffed':
+      return {
+        what: `${namePlace(oddity.placeId)} is ${Math.round(100 * oddity.fill)} % full.`,
+        out: 'The next thing that comes will not go in.',
+      };
+    case 'loose': {
+      const [empty] = oddity.emptyIds;
+      const far = isPlan ? ', but farther off or not as quick to open' : '';
+      return {
+        what: `${nameLots(household, oddity.lotIds)} lie loose on an open shelf.`,
+        out: empty ? `${namePlace(empty)} is empty${far}.` : 'No drawer or bin is empty.',
+      };
+    }
+    case 'table':
+      return {
+        what: `${nameLots(household, oddity.lotIds)} lie on a table.`,
+        out: 'They are in the way whenever you work there.',
+      };
+  }
+}
