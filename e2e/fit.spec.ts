@@ -162,8 +162,11 @@ test('a plan is told by groups, points at what is odd itself, and is mended arou
   ).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText(/not to stay there/)).toBeVisible();
   await expect(main.getByRole('button', { name, exact: true })).toHaveCount(0, { timeout: 20_000 });
-  // It is asked of every plan from now on, and taken back like all else.
+  // The keys go on from the top of what was mended, and it is asked of every plan from now on.
+  await expect(points.getByRole('heading')).toBeFocused();
   await expect(page.getByRole('region', { name: 'What you asked' }).getByRole('listitem')).toHaveCount(1);
+  await page.keyboard.press('a');
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
 });
 
 test('few moves bring most of the gain: a point on the curve is the plan that is adopted', async ({ page }) => {

@@ -16,6 +16,7 @@ const KEYS: readonly [string, string][] = [
   ['D', 'Another like this'],
   ['W', 'Rebuild the wall in place; M carries a bin'],
   ['S', 'Find a plan; K what few moves would bring; in Moves, begin; on the bench, scan; save labels'],
+  ['A', 'Adopt the plan; on the floor plan, arrange; in a count, all is there'],
   ['+ −', 'Zoom the wall; 0 shows it whole'],
   ['E', 'Edit what is selected'],
   ['U', 'Undo the last thing'],

@@ -66,6 +66,7 @@ export function FitPage() {
   const household = supposed ?? real;
   const startSupposed = useFitRun((state) => state.startSupposed);
   const isRunning = useFitRun((state) => state.status === 'running');
+  const isMended = useFitRun((state) => state.asked !== null);
   const refuse = useRefusal();
   const ticket = useApp((state) => state.ticket);
   const looked = useApp((state) => state.looked);
@@ -128,6 +129,7 @@ export function FitPage() {
             household={shown ?? household}
             today={household}
             plan={plan}
+            isMended={isMended}
             onRefuse={plan && supposed === null ? refuse : null}
           />
         </Preview>

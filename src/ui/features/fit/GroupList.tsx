@@ -22,6 +22,8 @@ interface GroupListProps {
   readonly today: Household;
   /** Says that a group is not to be there; null where that cannot be said. */
   readonly onRefuse: ((groupId: string, placeId: PlaceId, words: string) => void) | null;
+  /** It was mended for what was just refused: the keys go on from its top. */
+  readonly isMended: boolean;
 }
 
 const HOW =
@@ -50,13 +52,25 @@ function countComing(household: Household, plan: Pick<Plan, 'assignments'>, toda
 /** So many are read at once. */
 const MOST_READ = 6;
 
+const takeFocus = (heading: HTMLHeadingElement | null) => heading?.focus();
+
 /** What is odd, the dearest first. */
-function Oddities({ oddities, names }: { oddities: readonly Oddity[]; names: OddityNames }) {
+interface OdditiesProps extends Pick<GroupListProps, 'isMended'> {
+  readonly oddities: readonly Oddity[];
+  readonly names: OddityNames;
+}
+
+function Oddities({ oddities, names, isMended }: OdditiesProps) {
   const [isAll, setAll] = useState(false);
   const more = oddities.length - MOST_READ;
   return (
     <section aria-label="To look at" className="mt-3">
-      <h2 className="font-display text-lg font-semibold" {...explained(HOW_ODD)}>
+      <h2
+        ref={isMended ? takeFocus : undefined}
+        tabIndex={-1}
+        className="font-display text-lg font-semibold"
+        {...explained(HOW_ODD)}
+      >
         {oddities.length === 0 ? 'Nothing odd in it' : `${wordCount(oddities.length, 'thing')} to look at`}
       </h2>
       <ul>
@@ -149,7 +163,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
 }
 
 /** An arrangement as one thinks of it: what is odd about it, then every group. */
-export function GroupList({ household, plan, today, onRefuse }: GroupListProps) {
+export function GroupList({ household, plan, today, onRefuse, isMended }: GroupListProps) {
   const { answer: told, again } = useAnswer(household, 'byGroup', null);
   const coming = useMemo(() => (plan ? countComing(household, plan, today) : null), [household, plan, today]);
   const names = useMemo((): OddityNames => {
@@ -165,7 +179,7 @@ export function GroupList({ household, plan, today, onRefuse }: GroupListProps) 
   if (!told) return <p className="p-5 text-stone">Going through it group by group …</p>;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
-      <Oddities oddities={told.oddities} names={names} />
+      <Oddities oddities={told.oddities} names={names} isMended={isMended} />
       <ul className="mt-4">
         {/* What was told of the household before stands there until it is gone through anew. */}
         {told.groups

@@ -145,6 +145,7 @@ function PlanButtons({ of }: { of: LookedAt }) {
             <Button
               look="strong"
               className="col-span-2"
+              data-key="a"
               disabled={isKept ? isStale : checks?.findings !== 0}
               onClick={() =>
                 void act((now) =>
@@ -152,7 +153,7 @@ function PlanButtons({ of }: { of: LookedAt }) {
                 )
               }
             >
-              Adopt this plan
+              Adopt this plan <kbd className="pl-1 font-normal">A</kbd>
             </Button>
           )}
           {toCarry > 0 && (
