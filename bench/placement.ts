@@ -171,7 +171,7 @@ function measureGap(size: 's' | 'm'): Figure {
 function measureThird(): Figure[] {
   const { household } = createSampleHousehold(1, 600);
   const points = CARRY_FACTORS.map((factor) => {
-    const run = createRun(household, 1, factor);
+    const run = createRun(household, 1, { carryFactor: factor });
     while (run.steps < 400_000) run.advance(4000);
     const solution = run.getSolution();
     const fetch = getFetchSeconds(solution.score);

@@ -1,11 +1,11 @@
 import { createRandom, shuffle } from '../src/core/random/index.ts';
-import type { Household, Plan } from '../src/core/records/index.ts';
+import type { Household, Stowage } from '../src/core/records/index.ts';
 import { createRun } from '../src/solver/solve.ts';
 import { createInstance } from './instances.ts';
 import { previewPlan } from '../src/core/suppose/index.ts';
 
-function solve(household: Household, seed: number, steps: number): Pick<Plan, 'assignments'> {
-  const run = createRun(household, seed);
+function solve(household: Household, seed: number, steps: number): Stowage {
+  const run = createRun(household, seed, { binsStay: true });
   run.expect(steps);
   run.advance(steps);
   return { assignments: [...run.getSolution().assignments] };

@@ -1,8 +1,10 @@
+import { standPlanned } from './bins.ts';
 import { findBrokenWishes } from './wishes.ts';
 import { computePackage, getWholeLot, type Package } from '../core/measure/index.ts';
 import type {
   CareFlag,
   Assignment,
+  BinMove,
   ContainerSpec,
   Dividers,
   Household,
@@ -47,6 +49,7 @@ export interface CheckFinding {
     | 'divider'
     | 'load'
     | 'household'
+    | 'bin'
     | 'wish';
   readonly lotId: LotId | null;
   readonly placeId: PlaceId | null;
@@ -60,6 +63,7 @@ interface Checked {
 }
 
 interface PlanLike {
+  readonly bins?: readonly BinMove[];
   readonly assignments: readonly Assignment[];
   readonly unplaced: readonly Unplaced[];
 }
@@ -104,11 +108,15 @@ interface Sized {
 
 /** Looks for anything wrong with a plan and its positions. An empty list with tests made is a pass. */
 export function checkPlan(
-  household: Household,
+  today: Household,
   plan: PlanLike,
   spots: ReadonlyMap<PlaceId, readonly CheckedSpot[]>,
 ): Checked {
   const ledger = new Ledger();
+  const stood = standPlanned(today, plan.bins ?? []);
+  const { household } = stood;
+  for (const { placeId, note } of stood.faults) ledger.test(false, 'bin', placeId, null, note);
+  ledger.tests += stood.tests - stood.faults.length;
   checkComplete(household, plan, ledger);
   const byPlace = new Map<PlaceId, Assignment[]>();
   for (const one of plan.assignments) byPlace.set(one.placeId, [...(byPlace.get(one.placeId) ?? []), one]);

@@ -34,7 +34,7 @@ describe('the curve of minutes against things carried', () => {
   it('moves less the dearer carrying is, scores all plans alike, and most of the gain needs few moves', () => {
     const { household } = createSampleHousehold(1, 160);
     const plans = [256, 16, 1].map((factor) => {
-      const run = createRun(household, 1, factor);
+      const run = createRun(household, 1, { carryFactor: factor });
       run.advance(40_000);
       const solution = run.getSolution();
       expect(checkPlan(household, solution, solution.spots).findings).toEqual([]);

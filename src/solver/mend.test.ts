@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createUnit } from '../../tests/household.ts';
 import { checkPlan } from '../check/index.ts';
-import type { Household, LotId, PlaceId, Plan, PlanId } from '../core/records/index.ts';
+import type { Household, LotId, PlaceId, Plan, Stowage, PlanId } from '../core/records/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { findStale, startMending } from './mend.ts';
 import { createPlan, createRun } from './solve.ts';
@@ -12,7 +12,7 @@ const run = createRun(household, 1);
 run.advance(60_000);
 const plan: Plan = createPlan(run, run.getSolution(), 1, 'p' as PlanId, 0);
 
-function mend(now: Household, of: Pick<Plan, 'assignments'> = plan, isWider = false) {
+function mend(now: Household, of: Stowage = plan, isWider = false) {
   const mending = startMending(now, of, 1, isWider);
   mending.run.advance(40_000);
   const solution = mending.getSolution();

@@ -1,9 +1,11 @@
-import { takesRoom, type Household, type LotId, type Plan, type Wish } from '../core/records/index.ts';
+import { takesRoom, type Stowage, type Household, type LotId, type Wish } from '../core/records/index.ts';
 import { createFacts, type Facts } from './model/index.ts';
 import { describeAt, recount, State } from './score/index.ts';
 import { constructFromPresent, PackingCache, repairPacking } from './search/index.ts';
 import { createRun, type Run, type Solution } from './solve.ts';
+import { withBerths } from '../core/storage/index.ts';
 import { previewPlan } from '../core/suppose/index.ts';
+import { listBinMoves } from './bins.ts';
 
 /** What of a plan no longer holds. */
 export interface Stale {
@@ -18,7 +20,7 @@ export interface Stale {
 }
 
 /** Carries the plan out in thought, packs every place for real, and sees what cannot stay. */
-export function findStale(household: Household, plan: Pick<Plan, 'assignments'>): Stale {
+export function findStale(household: Household, plan: Stowage): Stale {
   const preview = previewPlan(household, plan);
   const forbidden = listForbidden(preview);
   // In the form that the plan has it, and nowhere else.
@@ -78,24 +80,25 @@ function score(real: Facts, { assignments }: Solution): Solution['score'] {
  * Begins to mend a plan: only what is stale is placed anew. Where that leaves more without a home than need be, `isWider`
  * lets the others move too, loath as they are.
  */
-export function startMending(
-  household: Household,
-  plan: Pick<Plan, 'assignments'>,
-  seed: number,
-  isWider: boolean,
-): Mending {
+export function startMending(household: Household, plan: Stowage, seed: number, isWider: boolean): Mending {
   const stale = findStale(household, plan);
   const preview = previewPlan(household, plan);
   const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst, ...stale.refused]);
-  const run = isWider ? createRun(preview, seed, LOATH) : createRun(withOthersStaying(preview, loose), seed);
-  const real = createFacts(household);
+  const run = isWider
+    ? createRun(preview, seed, { carryFactor: LOATH })
+    : createRun(withOthersStaying(preview, loose), seed, { binsStay: true });
+  // Priced from where things are, with containers where the plan has them.
+  const real = createFacts(
+    { ...household, places: preview.places },
+    { isOpen: false, berths: withBerths(household.places) },
+  );
   return {
     stale,
     run,
     isWider,
     getSolution() {
       const solution = run.getSolution();
-      return { ...solution, score: score(real, solution) };
+      return { ...solution, bins: listBinMoves(household.places, preview.places), score: score(real, solution) };
     },
   };
 }

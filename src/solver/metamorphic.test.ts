@@ -4,6 +4,7 @@ import { getFetchSeconds, type Household, type Item, type Place, type PlaceId } 
 import { getWallLine, listWalls } from '../core/storage/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createFacts } from './model/index.ts';
+import { withBins } from '../core/storage/index.ts';
 import { describePresent, recount } from './score/index.ts';
 import { createRun } from './solve.ts';
 
@@ -130,7 +131,7 @@ describe('what must matter does', () => {
         ];
       }),
     );
-    const today = scoreToday({ ...household, lots });
+    const today = scoreToday({ ...household, lots, places: withBins(household.places, solution.bins) });
     expect(today.parts.moving).toBe(0);
     expect(getFetchSeconds(today)).toBeCloseTo(getFetchSeconds(solution.score), 5);
     expect(today.unplacedWeight).toBeCloseTo(solution.score.unplacedWeight, 9);

@@ -3,11 +3,14 @@ import type { Spot } from '../core/packing/index.ts';
 import {
   getFetchSeconds,
   STOW_FORMS,
+  type Stowage,
   type Assignment,
+  type BinMove,
   type Household,
   type PlaceId,
   type Plan,
   type PlanId,
+  type Reason,
   type Score,
   type Unplaced,
 } from '../core/records/index.ts';
@@ -34,9 +37,14 @@ import {
   repairPacking,
 } from './search/index.ts';
 
+import { withBerths, withBins } from '../core/storage/index.ts';
+import { listBinMoves, standBins, type Stood } from './bins.ts';
+
 /** A complete, packed answer. Every place's spots are by the turn of its lots. */
 export interface Solution {
   readonly assignments: readonly Assignment[];
+  /** Containers that are to stand elsewhere than they do. */
+  readonly bins: readonly BinMove[];
   readonly unplaced: readonly Unplaced[];
   readonly score: Score;
   readonly spots: ReadonlyMap<PlaceId, readonly Spot[]>;
@@ -44,6 +52,8 @@ export interface Solution {
 
 /** A search that can be taken further, and asked at any time for the best it has. */
 export interface Run {
+  /** The household as it is, which the plan is for. */
+  readonly today: Household;
   readonly facts: Facts;
   /** Today's arrangement, scored by the same rules. */
   readonly before: Score;
@@ -53,7 +63,7 @@ export interface Run {
   /** Lots without a home and fetching seconds a month of the best so far, before packing. */
   readonly peek: () => { unplaced: number; fetchSeconds: number };
   /** The best so far before packing, as far as it is drawn while one waits. */
-  readonly listBest: () => Assignment[];
+  readonly listBest: () => Stowage;
   /** Takes about `count` steps. Same seed and same steps, same plan. */
   readonly advance: (count: number) => void;
   /** Says how many steps will be taken in all, as far as one can tell; the same guess and steps give the same plan. */
@@ -68,13 +78,24 @@ function toOffered(facts: Facts, option: Int32Array): (Offered | null)[] {
   );
 }
 
+/** The same, where what is carried within its container is not carried by itself. */
+function toCarried(facts: Facts, option: Int32Array, { idOf }: Stood): (Offered | null)[] {
+  const { carrySeconds, carryMonths } = facts.settings.estimates;
+  return toOffered(facts, option).map((one, l) => {
+    const p = facts.present[l]!;
+    if (!one || p < 0 || one.place === p || idOf(one.place) !== facts.places[p]!.place.id) return one;
+    if (STOW_FORMS[facts.presentForm[l]!] !== one.pkg.form) return one;
+    return { ...one, moving: Math.max(0, one.moving - carrySeconds / carryMonths) };
+  });
+}
+
 /** Today's arrangement as it is, broken rules and all. A lot that is out counts at its home. */
 function scorePresent(facts: Facts): Score {
   return recount(facts, describePresent(facts));
 }
 
 /** What is where, in the order of the groups. */
-function listAssignments(facts: Facts, options: Int32Array): Assignment[] {
+function listAssignments(facts: Facts, options: Int32Array, { idOf }: Stood): Assignment[] {
   const orders = new Int32Array(facts.places.length);
   const assignments: Assignment[] = [];
   for (const [l, lot] of facts.lots.entries()) {
@@ -82,29 +103,41 @@ function listAssignments(facts: Facts, options: Int32Array): Assignment[] {
     if (option === -1) continue;
     const p = getPlaceOf(facts, option);
     const form = STOW_FORMS[facts.wayForm[getWayOf(facts, option)]!]!;
-    assignments.push({ lotId: lot.id, placeId: facts.places[p]!.place.id, form, order: orders[p]! });
+    assignments.push({ lotId: lot.id, placeId: idOf(p), form, order: orders[p]! });
     orders[p]! += 1;
   }
   return assignments;
 }
 
-function createSolution(facts: Facts, state: State, cache: PackingCache): Solution {
+function createSolution(facts: Facts, state: State, cache: PackingCache, today: Household): Solution {
+  const stood = standBins(facts, state.option);
   const inside = new Map<number, number[]>();
   const unplaced: Unplaced[] = [];
   for (let l = 0; l < facts.lots.length; l += 1) {
     const p = state.getPlace(l);
-    if (p < 0) unplaced.push({ lotId: facts.lots[l]!.id, reason: explainUnplaced(facts, state, l) });
+    if (p < 0) unplaced.push({ lotId: facts.lots[l]!.id, reason: nameReason(facts, explainUnplaced(facts, state, l)) });
     else inside.set(p, [...(inside.get(p) ?? []), l]);
   }
   const spots = new Map<PlaceId, readonly Spot[]>();
   for (const [p, lots] of inside) {
-    const placeId = facts.places[p]!.place.id;
+    const placeId = stood.idOf(p);
     const packed = cache.pack(p, lots, state.option);
     if (packed.status !== 'packed') throw new Error(`place ${placeId} was repaired and does not pack`);
     spots.set(placeId, packed.spots);
   }
-  const assignments = listAssignments(facts, state.option);
-  return { assignments, unplaced, score: recount(facts, toOffered(facts, state.option)), spots };
+  return {
+    assignments: listAssignments(facts, state.option, stood),
+    bins: listBinMoves(today.places, withBins(facts.household.places, stood.bins)),
+    unplaced,
+    score: recount(facts, toCarried(facts, state.option, stood)),
+    spots,
+  };
+}
+
+/** A reason that speaks of a place that there could be speaks of its compartment. */
+function nameReason(facts: Facts, reason: Reason): Reason {
+  const further = facts.standings.further.find(({ place }) => place.id === reason.placeId);
+  return further ? { ...reason, placeId: further.slotId } : reason;
 }
 
 /** A packed copy of an arrangement, priced. */
@@ -158,20 +191,32 @@ function withCarrying(household: Household, factor: number): Household {
   return { ...household, settings: { ...settings, estimates } };
 }
 
+/** What a search is to do otherwise. */
+export interface RunOptions {
+  /** Things are moved only where that saves so many times what carrying costs; containers then stay where they stand. */
+  readonly carryFactor?: number;
+  /** Every container that holds anything costs so many seconds a month, so that as few are used as can be. */
+  readonly openSeconds?: number;
+  /** A plan to go on from: what is found is never worse. */
+  readonly from?: Stowage;
+  /** Containers stay where they stand. */
+  readonly binsStay?: boolean;
+}
+
 /**
- * Starts a search for the best plan of a household. The only way into the solver. With a `carryFactor` above 1 things
- * are moved only where that saves so many times as much; with `openSeconds` every container that holds anything costs so
- * many seconds a month, so that as few are used as can be. The plan is scored with the real prices all the same. A search that
- * goes on `from` a plan never ends with a worse one.
+ * Starts a search for the best plan of a household. The only way into the solver. The plan is scored with the real
+ * prices, whatever the options.
  */
 export function createRun(
-  household: Household,
+  today: Household,
   seed: number,
-  carryFactor = 1,
-  openSeconds = 0,
-  from: readonly Assignment[] = [],
+  { carryFactor = 1, openSeconds = 0, from, binsStay = carryFactor > 1 }: RunOptions = {},
 ): Run {
-  const real = createFacts(household);
+  // A search begins from where containers belong, as it does from where things belong.
+  const berths = withBerths(today.places);
+  const places = from ? withBins(today.places, from.bins ?? []) : berths;
+  const household = places === today.places ? today : { ...today, places };
+  const real = createFacts(household, { isOpen: !binsStay, berths });
   const facts = carryFactor === 1 ? real : createFacts(withCarrying(household, carryFactor));
   const cache = new PackingCache(facts);
   const opening = Float64Array.from(facts.places, ({ place }) => (place.container ? openSeconds : 0));
@@ -184,9 +229,9 @@ export function createRun(
     constructRest(present);
     if (carryFactor > 1 || present.price < state.price) state.load(present.option);
   }
-  if (from.length > 0) {
+  if (from) {
     const given = new State(facts, opening);
-    loadAssignments(given, from);
+    loadAssignments(given, from.assignments);
     if (given.price <= state.price) state.load(given.option);
   }
   // Where something has no home, the plain order of sizes often houses more; what it costs is soon mended.
@@ -207,8 +252,9 @@ export function createRun(
     return burst.length > 0 ? packedBest.state.option : null;
   };
   return {
+    today,
     facts: real,
-    before: scorePresent(real),
+    before: scorePresent(household === today ? real : createFacts(today)),
     get steps() {
       return annealer.steps;
     },
@@ -220,15 +266,19 @@ export function createRun(
       for (const option of annealer.best) if (option === -1) unplaced += 1;
       return { unplaced, fetchSeconds: getFetchSeconds(recount(real, toOffered(real, annealer.best))) };
     },
-    listBest: () => listAssignments(facts, annealer.best),
+    listBest() {
+      const stood = standBins(facts, annealer.best);
+      const bins = listBinMoves(today.places, withBins(places, stood.bins));
+      return { assignments: listAssignments(facts, annealer.best, stood), bins };
+    },
     expect: (steps) => annealer.expect(steps),
     advance(count) {
       let left = count;
       while (left > 0) {
         if (annealer.isRoundOver) annealer.startRound(closeRound());
-        const from = annealer.steps;
+        const before = annealer.steps;
         annealer.advance(left);
-        left -= annealer.steps - from;
+        left -= annealer.steps - before;
       }
     },
     getSolution() {
@@ -237,7 +287,7 @@ export function createRun(
       const inOrder = new State(facts, opening);
       inOrder.load(best.option);
       putInSequence(inOrder, cache);
-      const solution = createSolution(facts, inOrder, cache);
+      const solution = createSolution(facts, inOrder, cache, today);
       return real === facts ? solution : { ...solution, score: recount(real, toOffered(real, inOrder.option)) };
     },
   };
@@ -250,11 +300,12 @@ export function createPlan(run: Run, solution: Solution, seed: number, id: PlanI
     madeAtMs,
     seed,
     steps: run.steps,
-    inputsHash: computeInputsHash(run.facts.household),
+    inputsHash: computeInputsHash(run.today),
     score: solution.score,
     before: run.before,
     assignments: [...solution.assignments],
     unplaced: [...solution.unplaced],
+    ...(solution.bins.length > 0 && { bins: [...solution.bins] }),
     adoptedAtMs: undefined,
   };
 }
@@ -266,5 +317,5 @@ export function solveFirstFit(household: Household): Solution {
   const state = new State(facts);
   constructFirstFit(state);
   repairPacking(state, cache);
-  return createSolution(facts, state, cache);
+  return createSolution(facts, state, cache, household);
 }

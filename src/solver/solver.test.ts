@@ -108,7 +108,7 @@ describe('a plan', () => {
     first.advance(40_000);
     const plan = first.getSolution();
     for (const seed of [2, 3, 4]) {
-      const run = createRun(household, seed, 1, 0, plan.assignments);
+      const run = createRun(household, seed, { from: plan });
       run.advance(4000);
       const { score } = run.getSolution();
       expect(getPrice(score)).toBeLessThanOrEqual(getPrice(plan.score) + 1e-6);

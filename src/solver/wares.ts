@@ -36,7 +36,7 @@ const cost = (got: readonly Got[]) => got.reduce((sum, one) => sum + getCost(one
 function attempt(household: Household, got: readonly Got[], seed: number): GetResult | null {
   const next = withGot(household, got);
   if (!next) return null;
-  const run = createRun(next, seed);
+  const run = createRun(next, seed, { binsStay: true });
   run.advance(Math.min(MOST_STEPS, Math.max(LEAST_STEPS, STEPS_PER_LOT * next.lots.size)));
   return { got, household: next, run, solution: run.getSolution() };
 }

@@ -1,5 +1,5 @@
 import { checkPlan } from '../check/index.ts';
-import type { Household, LotId, Plan, PlanId, Wish } from '../core/records/index.ts';
+import type { Stowage, Household, LotId, Plan, PlanId, Wish } from '../core/records/index.ts';
 import { Bound, getMostPercent } from '../solver/bound/index.ts';
 import { CARRY_FACTORS, countMoves, getGainShare, keepWorthwhile } from '../solver/curve.ts';
 import { computeInputsHash } from '../solver/model/index.ts';
@@ -83,11 +83,7 @@ async function get({ run, household, seed }: Ask, post: Post, breathe: () => Pro
 }
 
 /** What was placed anew, and how many others had to move. */
-function describeMending(
-  { stale }: Mending,
-  before: Pick<Plan, 'assignments'>,
-  after: Pick<Plan, 'assignments'>,
-): Mended {
+function describeMending({ stale }: Mending, before: Stowage, after: Stowage): Mended {
   const loose = new Set([...stale.homeless, ...stale.ousted, ...stale.burst, ...stale.refused]);
   const placed = new Map(before.assignments.map((one) => [one.lotId, one.placeId]));
   const others = after.assignments.filter(
@@ -204,7 +200,10 @@ async function searchCurve({ run, household, seed }: Ask, seconds: number, searc
   for (const [i, factor] of CARRY_FACTORS.entries()) {
     // Stopped, it shows the plans that it has.
     if (searching.isStopped && found.length > 0) break;
-    const made = await searching.search((seconds * (i + 1)) / CARRY_FACTORS.length, createRun(household, seed, factor));
+    const made = await searching.search(
+      (seconds * (i + 1)) / CARRY_FACTORS.length,
+      createRun(household, seed, { carryFactor: factor }),
+    );
     const closed = close(made, household, seed, `plan-${seed}-${made.steps}-${run}-${factor}`);
     found.push({ ...closed, moves: countMoves(household, closed.plan.assignments), before: made.before });
   }
@@ -231,7 +230,10 @@ serveSearch<Begin, FromPlanner>(
     const factor = aim.type === 'mend' ? MEND_FACTOR : 1;
     const open = aim.type === 'free' ? FREE_SECONDS : 0;
     const from = aim.type === 'best' ? aim.from : undefined;
-    const made = await searching.search(seconds, createRun(asked, seed, factor, open, from));
+    const made = await searching.search(
+      seconds,
+      createRun(asked, seed, { carryFactor: factor, openSeconds: open, ...(from && { from }) }),
+    );
     const closed = close(made, asked, seed, `plan-${seed}-${made.steps}-${run}`);
     // What stayed for this once is no part of what the plan depends on.
     const plan = { ...closed.plan, inputsHash: computeInputsHash(household) };

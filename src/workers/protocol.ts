@@ -3,7 +3,7 @@ import type { PhotoFindings } from '../core/colour/index.ts';
 import type { BundleFault, PictureFault } from '../core/formats/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type {
-  Assignment,
+  Stowage,
   Estimates,
   EventId,
   Household,
@@ -43,9 +43,9 @@ export type { GroupReason, GroupVerdict, HomeOffer, LotReason, Nowhere, PlaceRea
  * or what of a plan is stale, placed anew.
  */
 export type Aim =
-  | { readonly type: 'best'; readonly from?: readonly Assignment[] }
+  | { readonly type: 'best'; readonly from?: Stowage }
   | { readonly type: 'curve' | 'free' | 'get' }
-  | { readonly type: 'repair'; readonly plan: Pick<Plan, 'assignments'> }
+  | { readonly type: 'repair'; readonly plan: Stowage }
   | { readonly type: 'mend'; readonly stayIds: readonly LotId[] };
 
 /** What the planner is asked. One run at a time; `run` tells its messages from those of an earlier one. */
@@ -70,7 +70,7 @@ export type FromPlanner =
       readonly unplaced: number;
       readonly fetchSeconds: number;
       /** What the best so far puts where, where it is another than last told. */
-      readonly best: readonly Assignment[] | null;
+      readonly best: Stowage | null;
     }
   /** After the best plan: no plan is better by more than so many percent. */
   | { readonly type: 'bound'; readonly run: number; readonly mostPercent: number; readonly isLast: boolean }

@@ -123,7 +123,7 @@ describe('the planner', () => {
     const done = await worker.until((message) => message.type === 'done');
     const drawn = worker.posted.flatMap((one) => (one.type === 'progress' && one.best ? [one.best] : []));
     expect(drawn.length).toBeGreaterThan(0);
-    for (const { lotId, placeId } of drawn[0]!) {
+    for (const { lotId, placeId } of drawn[0]!.assignments) {
       expect(household.lots.has(lotId)).toBe(true);
       expect(household.places.has(placeId)).toBe(true);
     }

@@ -10,6 +10,7 @@ export interface ActFault {
     | 'not-in-place'
     | 'no-home'
     | 'home-gone'
+    | 'home-waits'
     | 'more-than-there-is'
     | 'reserved'
     | 'cannot-wrap'

@@ -19,7 +19,7 @@ import {
   type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import { createPlaceTree, listHomes } from '../storage/index.ts';
 import { type Act, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
 
 /** Takes a lot out of its place; its home stays. */
@@ -40,8 +40,9 @@ export function createPutBack(household: Household, id: LotId, nowMs: number): A
   const { lot, item } = found;
   if (lot.homeId === undefined) return fail({ code: 'no-home' });
   const home = household.places.get(lot.homeId);
-  if (!home || !createPlaceTree(household.places).leaves.includes(home))
-    return fail({ code: 'home-gone', placeId: lot.homeId });
+  const tree = createPlaceTree(household.places);
+  if (!home || !tree.leaves.includes(home))
+    return fail({ code: listHomes(tree).has(lot.homeId) ? 'home-waits' : 'home-gone', placeId: lot.homeId });
   const whole = getWholeLot(household, lot);
   const form = computePackages(item, whole, household.settings).some((pkg) => pkg.form === lot.homeForm)
     ? lot.homeForm

@@ -122,7 +122,7 @@ describe('removing a room', () => {
 describe('a plan', () => {
   const run = createRun(household, 1);
   run.advance(5000);
-  const { assignments, unplaced, score } = run.getSolution();
+  const { assignments, bins, unplaced, score } = run.getSolution();
   const plan: Plan = {
     id: 'p1' as Plan['id'],
     madeAtMs: 1,
@@ -133,6 +133,7 @@ describe('a plan', () => {
     before: run.before,
     assignments: [...assignments],
     unplaced: [...unplaced],
+    bins: [...bins],
     adoptedAtMs: undefined,
   };
 

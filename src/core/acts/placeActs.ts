@@ -11,10 +11,17 @@ import {
   type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { computeStationPoint, createPlaceTree, type PlaceTree } from '../storage/index.ts';
+import {
+  computeStationPoint,
+  createPlaceTree,
+  listBinsToCarry,
+  listHomes,
+  standAsPlanned,
+  type PlaceTree,
+} from '../storage/index.ts';
 import type { Act } from './act.ts';
 import { applyChanges } from '../daybook/fold.ts';
-import { createChange } from '../daybook/index.ts';
+import { createChange, isSame } from '../daybook/index.ts';
 import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** A place without the furniture that goes. */
@@ -33,6 +40,38 @@ function untieStations(household: Household, place: Place, gone: ReadonlySet<Pla
 }
 
 /**
+ * The places with those saved and without those gone. A container that was put somewhere by hand, or that no longer goes
+ * where a plan wants it, is not to be carried there any more.
+ */
+function settleBerths(
+  household: Household,
+  saved: readonly Place[],
+  gone: ReadonlySet<PlaceId>,
+): ReadonlyMap<PlaceId, Place> {
+  const kept = new Map([...household.places, ...saved.map((place) => [place.id, place] as const)]);
+  for (const id of gone) kept.delete(id);
+  const isMoved = new Set(
+    saved.flatMap(({ id, parentId, container }) => {
+      const before = household.places.get(id);
+      const isThere = before?.parentId === parentId && isSame(before?.container?.at, container?.at);
+      return container && !isThere ? [id] : [];
+    }),
+  );
+  const waiting = listBinsToCarry(kept);
+  const { left } = standAsPlanned(
+    kept,
+    waiting.filter(({ placeId }) => !isMoved.has(placeId)),
+  );
+  for (const { placeId } of waiting) {
+    if (!isMoved.has(placeId) && !left.includes(placeId)) continue;
+    const place = kept.get(placeId)!;
+    const { goesTo: _goesTo, ...container } = place.container!;
+    kept.set(placeId, { ...place, container });
+  }
+  return kept;
+}
+
+/**
  * Adds, changes and removes places (a unit with its slots and bins). What lies in a removed place lies
  * outside and has no home any more, and so does what lies in a bin that goes to the pool; what lies in a slot that
  * gets its first bin lies in that bin then. `heirs` says where the lots of a removed place lie instead. A station that
@@ -48,16 +87,21 @@ export function createSavePlaces(
 ): Act {
   const changes: (Change | null)[] = [];
   const gone = new Set(removed.map((place) => place.id));
+  const places = settleBerths(household, saved, gone);
   const isLost = new Set([...gone, ...saved.flatMap((place) => (place.container && !place.parentId ? place.id : []))]);
   const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
   const binOf = new Map<PlaceId, PlaceId>();
   for (const place of saved.toSorted((a, b) => a.order - b.order))
     if (place.container && place.parentId && leaves.has(place.parentId) && !binOf.has(place.parentId))
       binOf.set(place.parentId, place.id);
+  const homes = listHomes(createPlaceTree(places));
   for (const lot of household.lots.values()) {
     const next: Lot = { ...lot };
     const find = (id: PlaceId) => heirs.get(id) ?? (isLost.has(id) ? undefined : (binOf.get(id) ?? id));
-    if (lot.homeId !== undefined) next.homeId = find(lot.homeId);
+    if (lot.homeId !== undefined) {
+      const home = homes.has(lot.homeId) && !isLost.has(lot.homeId) ? lot.homeId : find(lot.homeId);
+      next.homeId = home && homes.has(home) ? home : undefined;
+    }
     if (lot.placeId !== undefined) {
       next.placeId = find(lot.placeId);
       if (next.placeId === undefined) Object.assign(next, { state: 'out', sinceMs: nowMs });
@@ -65,12 +109,10 @@ export function createSavePlaces(
     changes.push(createChange('lots', lot.id, lot, next));
   }
   for (const place of removed) changes.push(createChange('places', place.id, place, null));
-  const kept = new Map([...household.places, ...saved.map((place) => [place.id, place] as const)]);
-  for (const place of kept.values())
-    if (!gone.has(place.id))
-      changes.push(
-        createChange('places', place.id, household.places.get(place.id) ?? null, untieStations(household, place, gone)),
-      );
+  for (const place of places.values())
+    changes.push(
+      createChange('places', place.id, household.places.get(place.id) ?? null, untieStations(household, place, gone)),
+    );
   const real = changes.filter((change) => change !== null);
   return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'roomChanged', subject, changes: real });
 }

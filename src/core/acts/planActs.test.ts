@@ -19,7 +19,7 @@ import { checkInvariants } from '../daybook/index.ts';
 const { household } = createSampleHousehold(1, 80);
 const tree = createPlaceTree(household.places);
 function plan(id: string, steps: number, carryFactor: number): Plan {
-  const run = createRun(household, 1, carryFactor);
+  const run = createRun(household, 1, { carryFactor });
   run.advance(steps);
   return createPlan(run, run.getSolution(), 1, id as PlanId, steps);
 }

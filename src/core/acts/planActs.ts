@@ -1,6 +1,7 @@
 import {
   takesRoom,
   type Household,
+  type Lot,
   type LotId,
   type PlaceId,
   type Plan,
@@ -9,7 +10,14 @@ import {
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Package } from '../measure/index.ts';
-import { computeSpace, type PlaceTree, createPlaceTree } from '../storage/index.ts';
+import {
+  computeSpace,
+  createPlaceTree,
+  listBinsToCarry,
+  standAsPlanned,
+  withBerths,
+  type PlaceTree,
+} from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createChange } from '../daybook/index.ts';
 import { computeFill, computePresentPackage } from '../whereabouts/index.ts';
@@ -57,10 +65,12 @@ export interface PlanStanding {
 }
 
 export function computePlanStanding(household: Household, tree: PlaceTree, plan: Plan): PlanStanding {
-  const leaves = new Set(tree.leaves.map((place) => place.id));
+  const stood = standAsPlanned(tree.places, plan.bins ?? []);
+  const then = stood.places === tree.places ? tree : createPlaceTree(stood.places);
+  const leaves = new Set(then.leaves.map((place) => place.id));
   const known = new Set([...plan.assignments, ...plan.unplaced].map((one) => one.lotId));
   const inside = new Map<PlaceId, Package[]>();
-  let [moves, goneLots, gonePlaces] = [0, 0, 0];
+  let [moves, goneLots, gonePlaces] = [(plan.bins?.length ?? 0) - stood.left.length, 0, stood.left.length];
   for (const { lotId, placeId, form } of plan.assignments) {
     const lot = household.lots.get(lotId);
     if (!lot || !takesRoom(lot)) {
@@ -80,7 +90,7 @@ export function computePlanStanding(household: Household, tree: PlaceTree, plan:
   return {
     moves,
     overTarget: [...inside].filter(
-      ([id, packages]) => computeFill(packages, computeSpace(tree, tree.places.get(id)!)) > fillTarget + 1e-9,
+      ([id, packages]) => computeFill(packages, computeSpace(then, then.places.get(id)!)) > fillTarget + 1e-9,
     ).length,
     newLots: newLots.map((lot) => lot.id),
     goneLots,
@@ -95,18 +105,37 @@ export function listDifferences(a: Plan, b: Plan): LotId[] {
   return [...new Set([...first.keys(), ...second.keys()])].filter((id) => first.get(id) !== second.get(id));
 }
 
+/** What every container is told by a plan: where it is to be carried, or that it stays. */
+function createBerths({ places }: Household, { bins = [] }: Plan): (Change | null)[] {
+  const to = new Map(bins.map((one) => [one.placeId, one]));
+  return [...places.values()].flatMap((place) => {
+    if (!place.container) return [];
+    const { goesTo: _goesTo, ...container } = place.container;
+    const wanted = to.get(place.id);
+    if (!wanted && !place.container.goesTo) return [];
+    const { placeId: _placeId, ...goesTo } = wanted ?? { placeId: place.id };
+    return createChange('places', place.id, place, {
+      ...place,
+      container: wanted ? { ...container, goesTo } : container,
+    });
+  });
+}
+
 /**
  * Adopts a plan: every lot in it gets its home there, and those for which it found none lose theirs; what it does not
- * know, for it came since, keeps its home. Where things are does not change yet. A plan that names a lot or place that is gone is refused whole.
+ * know, for it came since, keeps its home while that is left. Where things and containers are does not change yet. A plan
+ * that names a lot or place that is gone, or a container that goes there no more, is refused whole.
  */
 export function createAdopt(household: Household, plan: Plan, subject: string, nowMs: number): Act {
   const changes: (Change | null)[] = [];
   const known = household.plans.get(plan.id) ?? null;
-  const leaves = new Set(createPlaceTree(household.places).leaves.map((place) => place.id));
+  const { places, left } = standAsPlanned(household.places, plan.bins ?? []);
+  const leaves = new Set(createPlaceTree(places).leaves.map((place) => place.id));
   const isStale = plan.assignments.some(
     ({ lotId, placeId }) => getLot(household, lotId) === null || !leaves.has(placeId),
   );
-  if (isStale) return fail({ code: 'stale-plan' });
+  if (isStale || left.length > 0) return fail({ code: 'stale-plan' });
+  changes.push(...createBerths(household, plan));
   for (const other of household.plans.values())
     if (other.id !== plan.id && other.adoptedAtMs !== undefined)
       changes.push(createChange('plans', other.id, other, { ...other, adoptedAtMs: undefined }));
@@ -116,7 +145,7 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;
     const to = homes.get(lot.id);
-    if (!to && !without.has(lot.id)) continue;
+    if (!to && !without.has(lot.id) && (lot.homeId === undefined || leaves.has(lot.homeId))) continue;
     // What lay about without a home still does until it is carried.
     const isFirst = lot.homeId === undefined && lot.state === 'out' && lot.away === undefined;
     const next = to
@@ -133,10 +162,18 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
   return ok({ type: 'adopted', subject, changes: changes.filter((change) => change !== null) });
 }
 
-/** Every lot that is not at home, not lent, goes to its home: the whole reorganising day in one line. */
+/** Every container and lot that is not where it belongs, not lent, goes there: the whole reorganising day in one line. */
 export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
-  const changes: (Change | null)[] = [];
+  const then = withBerths(household.places);
+  const leaves = new Set(createPlaceTree(then).leaves.map((place) => place.id));
+  const changes: (Change | null)[] = listBinsToCarry(household.places).map(({ placeId }) =>
+    createChange('places', placeId, household.places.get(placeId)!, then.get(placeId)!),
+  );
   for (const lot of household.lots.values()) {
+    if (lot.homeId === undefined && lot.placeId !== undefined && !leaves.has(lot.placeId))
+      changes.push(
+        createChange('lots', lot.id, lot, { ...lot, state: 'out', placeId: undefined, sinceMs: nowMs } satisfies Lot),
+      );
     if (lot.homeId === undefined || !takesRoom(lot) || lot.state === 'lent') continue;
     const isHome =
       lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;

@@ -1,6 +1,6 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Change, Household, Item, ItemId, Lot, PlaceId } from '../records/index.ts';
-import { checkContainers, createPlaceTree, type PlaceTree, checkHooks } from '../storage/index.ts';
+import { checkContainers, checkHooks, createPlaceTree, listHomes, type PlaceTree } from '../storage/index.ts';
 
 /** A broken rule across records, with the path of the record. */
 export interface InvariantFault {
@@ -38,6 +38,16 @@ function getLeaves(tree: PlaceTree): ReadonlySet<PlaceId> {
   const leaves = new Set(tree.leaves.map((place) => place.id));
   leafSets.set(tree, leaves);
   return leaves;
+}
+
+const homeSets = new WeakMap<PlaceTree, ReadonlySet<PlaceId>>();
+
+function getHomes(tree: PlaceTree): ReadonlySet<PlaceId> {
+  const known = homeSets.get(tree);
+  if (known) return known;
+  const homes = listHomes(tree);
+  homeSets.set(tree, homes);
+  return homes;
 }
 
 /** What is to be looked at: all of a table, or those records that are touched or refer to what is. */
@@ -91,6 +101,7 @@ function checkItems(household: Household, tree: PlaceTree, items: Iterable<Item>
 
 function checkLots(household: Household, tree: PlaceTree, lots: Iterable<Lot>, faults: InvariantFault[]): void {
   const leaves = getLeaves(tree);
+  const homes = getHomes(tree);
   for (const lot of lots) {
     const path = `lots.${lot.id}`;
     const item = household.items.get(lot.itemId);
@@ -108,7 +119,8 @@ function checkLots(household: Household, tree: PlaceTree, lots: Iterable<Lot>, f
       const id = lot[field];
       if (id === undefined) continue;
       if (!household.places.has(id)) faults.push({ path: `${path}.${field}`, code: 'dangling', to: id });
-      else if (!leaves.has(id)) faults.push({ path: `${path}.${field}`, code: 'not-a-leaf', to: id });
+      else if (!(field === 'homeId' ? homes : leaves).has(id))
+        faults.push({ path: `${path}.${field}`, code: 'not-a-leaf', to: id });
     }
     const at = lot.placeId ?? lot.homeId;
     if (lot.state === 'gone' && at !== undefined) faults.push({ path, code: 'gone-but-placed', to: at });
@@ -128,6 +140,11 @@ function checkCodes(household: Household, faults: InvariantFault[]): void {
 
 function checkPlaces(household: Household, tree: PlaceTree, faults: InvariantFault[]): void {
   for (const { code, placeId } of tree.faults) faults.push({ path: `places.${placeId}`, code: 'tree', to: code });
+  for (const { id, container } of household.places.values()) {
+    const to = container?.goesTo?.slotId;
+    if (to && !household.places.get(to)?.slot)
+      faults.push({ path: `places.${id}.container.goesTo`, code: 'dangling', to });
+  }
   for (const slot of household.places.values()) {
     if (!slot.slot) continue;
     const boxes = tree.getChildren(slot.id).flatMap((child) => child.container ?? []);

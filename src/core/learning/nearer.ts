@@ -1,4 +1,4 @@
-import { type Household, type Item, type Lot, type Plan } from '../records/index.ts';
+import { type Household, type Item, type Lot, type Stowage } from '../records/index.ts';
 import {
   computeStandPoint,
   computeStationPoint,
@@ -22,7 +22,7 @@ const MORE_USES = 0.1;
 const LEAST_MM = 100;
 
 /** Which things that turned out to be used more a plan brings nearer, those that gain most first. */
-export function listNearer(household: Household, tree: PlaceTree, plan: Pick<Plan, 'assignments'>): Nearer[] {
+export function listNearer(household: Household, tree: PlaceTree, plan: Stowage): Nearer[] {
   const spots = new Map(
     tree.rooms.flatMap((room) =>
       (room.room?.stations ?? []).map((station) => [

@@ -1,6 +1,6 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Change, Household, Lot } from '../records/index.ts';
-import { checkContainers, createPlaceTree } from '../storage/index.ts';
+import { checkContainers, createPlaceTree, listHomes } from '../storage/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
 
 /** What broke when two good halves came together, bins and stations: the bins in `came` give way. */
@@ -56,6 +56,7 @@ export function mendRooms(household: Household, came: (id: string) => boolean): 
 export function mendLots(household: Household): Change[] {
   const tree = createPlaceTree(household.places);
   const leaves = new Set(tree.leaves.map((place) => place.id));
+  const homes = listHomes(tree);
   return [...household.lots.values()].flatMap((lot) => {
     const item = household.items.get(lot.itemId);
     if (!item) return [];
@@ -63,7 +64,7 @@ export function mendLots(household: Household): Change[] {
     if (next.placeId !== undefined && !leaves.has(next.placeId)) next = { ...next, state: 'out', placeId: undefined };
     if (next.state === 'in' && next.placeId === undefined) next = { ...next, state: 'out' };
     if (next.state !== 'in' && next.placeId !== undefined) next = { ...next, placeId: undefined };
-    if (next.homeId !== undefined && (next.state === 'gone' || !leaves.has(next.homeId)))
+    if (next.homeId !== undefined && (next.state === 'gone' || !homes.has(next.homeId)))
       next = { ...next, homeId: undefined };
     if (next.state === 'with') {
       const wrap = household.lots.get(next.withLotId!);

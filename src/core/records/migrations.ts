@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '../result/index.ts';
 import { isFields as isRaw, type Fields as Raw } from './fields.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 8;
+export const BUNDLE_VERSION = 9;
 
 /** Changes every change in the daybook. What is not of that shape is left for validation to complain about. */
 function mapChanges(raw: Raw, map: (change: Raw) => unknown): Raw {
@@ -27,7 +27,11 @@ function addEstimate(raw: Raw, name: string, seconds: number): Raw {
   };
   const lifted = mapChanges(raw, (change) =>
     change['table'] === 'settings'
-      ? { ...change, before: lift(change['before']), after: lift(change['after']) }
+      ? {
+          ...change,
+          ...('before' in change && { before: lift(change['before']) }),
+          ...('after' in change && { after: lift(change['after']) }),
+        }
       : change,
   );
   return { ...lifted, settings: lift(raw['settings']) };
@@ -363,6 +367,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   makeAbsent,
   // 7 → 8: plans that a sewist would defend.
   priceBySense,
+  // 8 → 9: containers may stand elsewhere in a plan, and carrying one costs something.
+  (raw) => addEstimate(raw, 'carryBinSeconds', 60),
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

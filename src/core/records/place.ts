@@ -144,6 +144,12 @@ export class Dividers {
 
 export const CONTAINER_KINDS = ['bin', 'box', 'basket', 'jar', 'case'] as const;
 
+/** Where a container stands or is to stand; without a slot: out of the way. */
+export class Berth {
+  @IsOptional() @Matches(ID_PATTERN) slotId?: PlaceId;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Nook) at?: Nook;
+}
+
 /** In a slot, or idle in the pool where it has no parent. */
 export class ContainerSpec {
   @IsIn(CONTAINER_KINDS) kind!: (typeof CONTAINER_KINDS)[number];
@@ -162,6 +168,8 @@ export class ContainerSpec {
   @IsOptional() @IsBoolean() isRetired?: boolean;
   /** Absent: beside the one before it, from the left. */
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Nook) at?: Nook;
+  /** Where the adopted plan wants it to stand; absent once it stands there, and where no plan wants it anywhere else. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Berth) goesTo?: Berth;
 }
 
 /** One node of the tree room → unit → slot → container. Exactly the spec of its level is set. */

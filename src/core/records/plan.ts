@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
   IsArray,
   IsIn,
   IsInt,
@@ -15,6 +16,7 @@ import {
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, type LotId, type PlaceId, type PlanId } from './ids.ts';
 import { STOW_FORMS, type StowForm } from './item.ts';
+import { Berth } from './place.ts';
 
 /** Where a lot goes: its place, form, turn there, and the corner of its box in the place, in mm. */
 export class Assignment {
@@ -22,6 +24,11 @@ export class Assignment {
   @Matches(ID_PATTERN) placeId!: PlaceId;
   @IsIn(STOW_FORMS) form!: StowForm;
   @IsInt() @Min(0) @Max(1e6) order!: number;
+}
+
+/** A container that is to stand elsewhere than before the plan. */
+export class BinMove extends Berth {
+  @Matches(ID_PATTERN) placeId!: PlaceId;
 }
 
 /** Why a lot has no place. `needed` and `available` are mm, g or a share, by code. */
@@ -50,6 +57,12 @@ export class ScoreParts {
   /** Small things loose and floppy ones unheld. */
   @IsNumber() holding!: number;
   @IsNumber() wear!: number;
+}
+
+/** Where everything would be: what goes where and, where named, containers that stand elsewhere then. */
+export interface Stowage {
+  readonly assignments: readonly Assignment[];
+  readonly bins?: readonly BinMove[];
 }
 
 /** Nothing of anything. */
@@ -93,5 +106,7 @@ export class Plan {
   @IsObject() @ValidateNested() @Type(() => Score) before!: Score;
   @IsArray() @ValidateNested({ each: true }) @Type(() => Assignment) assignments!: Assignment[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => Unplaced) unplaced!: Unplaced[];
+  /** Absent: every container stays where it is. */
+  @IsOptional() @IsArray() @ArrayMaxSize(10_000) @ValidateNested({ each: true }) @Type(() => BinMove) bins?: BinMove[];
   @IsOptional() @IsInstant() adoptedAtMs?: number;
 }

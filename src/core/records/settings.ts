@@ -73,6 +73,8 @@ export class Estimates {
   /** Re-shuffling a place that is full to the brim, a month. */
   @IsNumber() @Min(0) @Max(6000) crowdSeconds!: number;
   @IsNumber() @Min(0) @Max(600) carrySeconds!: number;
+  /** To take a container out of its compartment, carry it and put it into another, once. */
+  @IsNumber() @Min(0) @Max(600) carryBinSeconds!: number;
   /** A home of the plan that was adopted is known by heart: learning another one, once. */
   @IsNumber() @Min(0) @Max(6000) relearnSeconds!: number;
   @IsNumber() @Min(0.1) @Max(600) carryMonths!: number;
@@ -214,6 +216,7 @@ export const DEFAULT_ESTIMATES: Estimates = {
   tableSeconds: 240,
   crowdSeconds: 90,
   carrySeconds: 25,
+  carryBinSeconds: 60,
   relearnSeconds: 150,
   carryMonths: 12,
   homelessSeconds: 90,

@@ -1,6 +1,5 @@
 import type { Group } from '../grouping/index.ts';
 import type { Item, Kind, Place } from '../records/index.ts';
-import type { PlaceTree } from '../storage/index.ts';
 
 /** Words on a place that mean a whole kind of thing. */
 const KIND_WORDS: Readonly<Record<Kind, readonly string[]>> = {
@@ -31,13 +30,12 @@ function listItemWords({ kind, name, fabric, box, thread, pattern }: Item): Set<
 }
 
 /**
- * By place, the numbers of the groups that it is named for: those whose words are in its own name or, where that says
- * nothing, in the name of the compartment or of the piece of furniture around it. Empty where the name says nothing of
- * what is to be in it.
+ * By place, given as its path from the room, the numbers of the groups that it is named for: those whose words are in
+ * its own name or, where that says nothing, in the name of the compartment or of the piece of furniture around it. Empty
+ * where the name says nothing of what is to be in it.
  */
 export function listNamed(
-  tree: PlaceTree,
-  places: readonly Place[],
+  paths: readonly (readonly Place[])[],
   groups: readonly Group[],
   items: ReadonlyMap<string, Item>,
 ): readonly (readonly number[])[] {
@@ -58,8 +56,8 @@ export function listNamed(
     known.set(name, found);
     return found;
   };
-  return places.map((place) => {
-    for (const { level, name } of tree.getPath(place.id).toReversed()) {
+  return paths.map((path) => {
+    for (const { level, name } of path.toReversed()) {
       if (level === 'room') break;
       const found = listFor(name);
       if (found.length > 0) return found;

@@ -42,6 +42,16 @@ export {
   type Ways,
 } from './room.ts';
 export { computeAccessSeconds } from './access.ts';
+export {
+  getBerth,
+  listBinsToCarry,
+  listHomes,
+  standAsPlanned,
+  standIn,
+  withBerths,
+  withBins,
+  type ToStand,
+} from './berths.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';
 export { checkHooks, type HookFault, getHoleMm, getPegFamily, HOOK_KINDS, getHoleCount, toggleHook } from './pegs.ts';
 export { computeBands, type Band, type BandsFor, type BandReach } from './bands.ts';

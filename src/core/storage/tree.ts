@@ -81,11 +81,11 @@ export function getRoomSpec(place: Place): RoomSpec {
   return place.room;
 }
 
-/** Names from unit to place: `Tall cubes › C3`. */
+/** Names from unit to place: `Tall cubes › C3`; of a container that stands nowhere, its own. */
 export function formatPlaceName(tree: PlaceTree, id: PlaceId): string {
   return tree
     .getPath(id)
-    .slice(1)
+    .filter(({ level }) => level !== 'room')
     .map((place) => place.name)
     .join(' › ');
 }

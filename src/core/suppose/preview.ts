@@ -1,14 +1,17 @@
-import { takesRoom, type Household, type Lot, type Plan } from '../records/index.ts';
+import { takesRoom, type Stowage, type Household, type Lot } from '../records/index.ts';
+import { createPlaceTree, listBinsToCarry, standAsPlanned } from '../storage/index.ts';
 
 /** The household as it would be with a plan carried out; what the plan does not place lies out. For looking at only. */
-export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'>): Household {
+export function previewPlan(household: Household, plan: Stowage): Household {
+  const { places } = standAsPlanned(household.places, plan.bins ?? []);
+  const leaves = new Set(createPlaceTree(places).leaves.map(({ id }) => id));
   const assigned = new Map(plan.assignments.map((one) => [one.lotId, one]));
   const lots = new Map(household.lots);
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;
     const to = assigned.get(lot.id);
     const next: Lot =
-      to && household.places.has(to.placeId)
+      to && leaves.has(to.placeId)
         ? {
             ...lot,
             state: 'in',
@@ -23,16 +26,17 @@ export function previewPlan(household: Household, plan: Pick<Plan, 'assignments'
         : { ...lot, state: 'out', placeId: undefined, homeId: undefined };
     lots.set(lot.id, next);
   }
-  return { ...household, lots };
+  return { ...household, places, lots };
 }
 
 /** Where the homes are, as a plan: what was adopted, and what was changed by hand since. */
-export function toHomePlan(household: Household): Pick<Plan, 'assignments'> {
+export function toHomePlan(household: Household): Stowage {
   return {
     assignments: [...household.lots.values()].flatMap((lot) =>
       takesRoom(lot) && lot.homeId !== undefined
         ? [{ lotId: lot.id, placeId: lot.homeId, form: lot.homeForm, order: lot.homeOrder }]
         : [],
     ),
+    bins: listBinsToCarry(household.places),
   };
 }

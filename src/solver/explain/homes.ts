@@ -63,7 +63,7 @@ export function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot:
   const p = getPlaceOf(facts, option);
   const inside = offered.flatMap((one, l) => (one && one.place === p && l !== lot ? [one.pkg] : []));
   const pkg = getOptionPackage(facts, lot, option);
-  const { space, traits, slot, unit } = facts.places[p]!;
+  const { space, traits, slot, unit, slotLoadG } = facts.places[p]!;
   // What lies in the place, in all places of its slot, and in all of its unit, with the lot put there.
   const load = [pkg.massG, pkg.massG, pkg.massG];
   for (const [l, one] of offered.entries()) {
@@ -73,7 +73,7 @@ export function hasRoom(facts: Facts, offered: readonly (Offered | null)[], lot:
     if (at.slot === slot) load[1]! += one.pkg.massG;
     if (at.unit === unit) load[2]! += one.pkg.massG;
   }
-  const limits = [traits.loadG, facts.slotLoadG[slot]!, facts.unitLoadG[unit]!];
+  const limits = [traits.loadG, slotLoadG, facts.unitLoadG[unit]!];
   return load.every((massG, i) => massG <= limits[i]!) && packPlace([...inside, pkg], space).status === 'packed';
 }
 

@@ -82,7 +82,7 @@ function carries(
   p: number,
   massG: number,
 ) {
-  const { traits, slot, unit } = facts.places[p]!;
+  const { traits, slot, unit, slotLoadG } = facts.places[p]!;
   const load = [massG, massG, massG];
   for (const [l, one] of offered.entries()) {
     if (!one || moved.has(l)) continue;
@@ -91,7 +91,7 @@ function carries(
     if (at.slot === slot) load[1]! += one.pkg.massG;
     if (at.unit === unit) load[2]! += one.pkg.massG;
   }
-  const limits = [traits.loadG, facts.slotLoadG[slot]!, facts.unitLoadG[unit]!];
+  const limits = [traits.loadG, slotLoadG, facts.unitLoadG[unit]!];
   const most = Math.min(...load.map((one, i) => limits[i]! - one));
   return { isGood: most >= 0, available: Math.max(0, massG + most) };
 }

@@ -6,6 +6,8 @@ import {
   type Household,
   type Item,
   type Lot,
+  type Place,
+  type PlaceId,
   type Settings,
   getUses,
   STOW_FORMS,
@@ -22,6 +24,7 @@ import {
 import { createPlaceTree, type PlaceTree } from '../../core/storage/index.ts';
 import { findCautions } from '../constraints/index.ts';
 import { computeFetches, describePlaces, type PlaceFacts, type PlaceTable } from './places.ts';
+import { listStandings, NO_STANDINGS, type Standings } from './standings.ts';
 import { compileWishes, type Wishes } from './wishes.ts';
 import { listWays, type Ways } from './ways.ts';
 
@@ -54,6 +57,8 @@ export interface Facts extends PlaceTable, Ways {
   readonly household: Household;
   readonly settings: Settings;
   readonly tree: PlaceTree;
+  /** What containers could stand where; their places come after those that there are. */
+  readonly standings: Standings;
   readonly groups: readonly Group[];
   readonly lots: readonly Lot[];
   readonly items: readonly Item[];
@@ -85,11 +90,20 @@ export interface Facts extends PlaceTable, Ways {
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
 }
 
+/** How containers may stand. */
+export interface FactsOptions {
+  /** Whether there are also the places that there would be if containers stood otherwise. */
+  readonly isOpen: boolean;
+  /** Where containers belong: one that the household has elsewhere is carried there. */
+  readonly berths: ReadonlyMap<PlaceId, Place>;
+}
+
 /** Gathers everything the search needs to know of a household. The household is not kept changed. */
-export function createFacts(household: Household): Facts {
+export function createFacts(household: Household, options?: FactsOptions): Facts {
   const { settings } = household;
   const tree = createPlaceTree(household.places);
   const groups = computeGroups(household);
+  const standings = options?.isOpen ? listStandings(household, tree, groups) : NO_STANDINGS;
   const lots: Lot[] = [];
   const groupIndex: number[] = [];
   const groupStart = new Int32Array(groups.length + 1);
@@ -108,22 +122,22 @@ export function createFacts(household: Household): Facts {
     const other = hasBoards ? all : all.filter(({ form }) => form !== 'board');
     return other.length > 0 ? other : all;
   });
-  const table = describePlaces(tree, settings);
+  const table = describePlaces(tree, settings, standings, options?.berths);
   const { places } = table;
 
-  const fetchTable = computeFetchTable(tree, places, settings, items);
+  const fetchTable = computeFetchTable(tree, table, settings, items);
 
-  const placeIndex = new Map<string, number>(places.map((one, p) => [one.place.id, p]));
+  const placeIndex = new Map<string, number>(tree.leaves.map(({ id }, p) => [id, p]));
   const present = Int32Array.from(lots, ({ homeId, placeId }) => placeIndex.get(homeId ?? placeId ?? '') ?? -1);
   const uses = Float64Array.from(items, (item) => Math.max(LEAST_USES, getUses(item)));
   const groupUses = new Float64Array(groups.length);
   for (let l = 0; l < lots.length; l += 1) groupUses[groupIndex[l]!]! += uses[l]!;
 
-  const wishes = compileWishes(household, tree, {
+  const wishes = compileWishes(household, {
     lots,
     groupOf: groupIndex,
     groupIds: groups.map((group) => group.id),
-    places: places.map(({ place }) => place),
+    paths: table.paths,
   });
   const known = {
     ...table,
@@ -132,6 +146,7 @@ export function createFacts(household: Household): Facts {
     household,
     settings,
     tree,
+    standings,
     groups,
     lots,
     items,
@@ -145,7 +160,7 @@ export function createFacts(household: Household): Facts {
     carrying: computeCarrying(household, lots),
     presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.homeId ? lot.homeForm : lot.form)),
     wishes,
-    ...describeGroups(tree, places, groups, household),
+    ...describeGroups(table, groups, household),
   };
   return { ...known, describe: createDescribe(known) };
 }
@@ -156,11 +171,11 @@ export function createFacts(household: Household): Facts {
  */
 export function withEstimates(facts: Facts, estimates: Estimates): Facts {
   const settings = { ...facts.settings, estimates };
-  const table = describePlaces(facts.tree, settings);
+  const table = describePlaces(facts.tree, settings, facts.standings);
   const changed = {
     ...facts,
     ...table,
-    ...computeFetchTable(facts.tree, table.places, settings, facts.items),
+    ...computeFetchTable(facts.tree, table, settings, facts.items),
     carrying: computeCarrying({ ...facts.household, settings }, facts.lots),
     settings,
   };
@@ -179,8 +194,7 @@ function computeCarrying({ plans, settings }: Household, lots: readonly Lot[]): 
 }
 
 function describeGroups(
-  tree: PlaceTree,
-  places: readonly PlaceFacts[],
+  { places, paths }: PlaceTable,
   groups: readonly Group[],
   { items }: Household,
 ): Pick<Facts, 'kinships' | 'misnamed'> {
@@ -193,12 +207,7 @@ function describeGroups(
       kinships[a * n + b] = kinship;
       kinships[b * n + a] = kinship;
     }
-  const named = listNamed(
-    tree,
-    places.map(({ place }) => place),
-    groups,
-    items,
-  );
+  const named = listNamed(paths, groups, items);
   const hasName = new Uint8Array(n);
   for (const list of named) for (const g of list) hasName[g] = 1;
   const misnamed = new Uint8Array(n * places.length);
@@ -210,11 +219,12 @@ function describeGroups(
 
 function computeFetchTable(
   tree: PlaceTree,
-  places: readonly PlaceFacts[],
+  table: PlaceTable,
   settings: Settings,
   items: readonly Item[],
 ): Pick<Facts, 'fetchRowOf' | 'fetches' | 'fetchRowCount'> {
-  const byStation = computeFetches(tree, places, settings);
+  const { places } = table;
+  const byStation = computeFetches(tree, table, settings);
   const first = [...byStation.values()][0] ?? new Float64Array(places.length);
   const rows: Float64Array[] = [];
   const rowNumbers = new Map<string, number>();

@@ -8,8 +8,12 @@ export function computeInputsHash(household: Household): string {
     for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
   };
   add(JSON.stringify({ ...household.settings, mark: undefined }));
-  for (const place of household.places.values())
-    add(JSON.stringify({ ...place, label: undefined, countedAtMs: undefined }));
+  for (const place of household.places.values()) {
+    // Where containers stand is a part of the plan: carrying them does not make it stale.
+    const { at: _at, goesTo: _goesTo, ...container } = place.container ?? {};
+    const box = place.container && { parentId: undefined, order: 0, container };
+    add(JSON.stringify({ ...place, ...box, label: undefined, countedAtMs: undefined }));
+  }
   for (const item of household.items.values()) add(JSON.stringify({ ...item, name: '', notes: '' }));
   for (const lot of household.lots.values()) {
     if (!takesRoom(lot)) continue;

@@ -1,4 +1,4 @@
-import type { Place, Settings } from '../../core/records/index.ts';
+import type { Place, PlaceId, Settings } from '../../core/records/index.ts';
 import { computeWorth } from '../../core/sense/index.ts';
 import {
   computeAccessSeconds,
@@ -7,11 +7,13 @@ import {
   computeStationPoint,
   computeTraits,
   computeWayMm,
+  createPlaceTree,
   getAncestor,
   type PlaceTraits,
   type PlaceTree,
   type Space,
 } from '../../core/storage/index.ts';
+import type { Standings } from './standings.ts';
 
 /** A place as the search sees it. */
 export interface PlaceFacts {
@@ -21,6 +23,14 @@ export interface PlaceFacts {
   readonly slot: number;
   readonly unit: number;
   readonly room: number;
+  /** What stands in its compartment: places of one number are there at once, those of others in the compartment are not. */
+  readonly standing: number;
+  /** Which containers, of those that are alike, it can be; -1 where it is none, or none that could be elsewhere. */
+  readonly kind: number;
+  /** What carrying its container there costs, seconds a month. */
+  readonly bringing: number;
+  /** What its compartment carries beside what stands in it, g. */
+  readonly slotLoadG: number;
   /** Seconds to pass one thing while looking. */
   readonly passSeconds: number;
   /** Piles of folded cloth that stand side by side, or hooks; 1 where there are none. */
@@ -33,10 +43,16 @@ export interface PlaceFacts {
   readonly liftSeconds: number;
 }
 
-/** All places, with what the slots and units around them carry, g. */
+/** All places, with what the units around them carry, g. */
 export interface PlaceTable {
   readonly places: readonly PlaceFacts[];
-  readonly slotLoadG: Float64Array;
+  /** From the room down to each place. */
+  readonly paths: readonly (readonly Place[])[];
+  /** How many containers there are of each kind. */
+  readonly kindCounts: Int32Array;
+  readonly standingCount: number;
+  /** Seconds to get at what is in each place, once one stands before it. */
+  readonly accesses: Float64Array;
   readonly unitLoadG: Float64Array;
   readonly slotCount: number;
   readonly unitCount: number;
@@ -49,8 +65,41 @@ const HUNG = 0.3;
 
 const hasStations = (room: Place) => (room.room?.stations.length ?? 0) > 0;
 
-/** Numbers the places of a household, and gathers what each is like. */
-export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable {
+/** A place that is, or could be, with the tree in which it is. */
+interface Standing {
+  readonly place: Place;
+  readonly tree: PlaceTree;
+  /** -1 where it stands there now. */
+  readonly standing: number;
+  readonly kind: number;
+  readonly carried: number;
+}
+
+/** The places that there are, and then those that there could be. */
+function listPlaces(tree: PlaceTree, { further, kindOf }: Standings, berths: ReadonlyMap<PlaceId, Place>): Standing[] {
+  const today = tree.leaves.map((place): Standing => {
+    const carried = Number(place.container !== undefined && berths.get(place.id)?.parentId !== place.parentId);
+    return { place, tree, standing: -1, kind: kindOf.get(place.id) ?? -1, carried };
+  });
+  if (further.length === 0) return today;
+  const places = new Map([...tree.places, ...further.map(({ place }) => [place.id, place] as const)]);
+  const getPath = createPlaceTree(places).getPath;
+  return [
+    ...today,
+    ...further.map(({ slotId, beside, ...one }): Standing => {
+      const getChildren = (id: PlaceId) => (id === slotId ? beside : tree.getChildren(id));
+      return { ...one, tree: { ...tree, places, getPath, getChildren } };
+    }),
+  ];
+}
+
+/** Numbers the places of a household, and gathers what each is like; also those that there could be. */
+export function describePlaces(
+  tree: PlaceTree,
+  settings: Settings,
+  standings: Standings,
+  berths: ReadonlyMap<PlaceId, Place> = tree.places,
+): PlaceTable {
   const { estimates } = settings;
   const index = { slot: new Map<string, number>(), unit: new Map<string, number>(), room: new Map<string, number>() };
   const number = (level: 'slot' | 'unit' | 'room', place: Place) => {
@@ -61,35 +110,55 @@ export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable 
     return index[level].size - 1;
   };
   const isWorkedIn = (room: Place) => hasStations(room) || !tree.rooms.some(hasStations);
-  const places = tree.leaves.map((place): PlaceFacts => {
-    const space = computeSpace(tree, place);
-    const traits = computeTraits(tree, place, settings);
+  const carrying = estimates.carryBinSeconds / estimates.carryMonths;
+  const all = listPlaces(tree, standings, berths);
+  const places = all.map(({ place, tree: around, standing, kind, carried }): PlaceFacts => {
+    const space = computeSpace(around, place);
+    const traits = computeTraits(around, place, settings);
+    const slot = getAncestor(tree, place.container ? place.parentId! : place.id, 'slot')!;
+    const tareG = around.getChildren(slot.id).reduce((sum, one) => sum + (one.container?.tareG ?? 0), 0);
     const isVisible = traits.isSeeThrough || space.mode !== 'volume';
     return {
       place,
       space,
       traits,
-      slot: number('slot', place),
-      unit: number('unit', place),
-      room: number('room', place),
+      slot: number('slot', slot),
+      unit: number('unit', slot),
+      room: number('room', slot),
+      standing: standing === -1 ? number('slot', slot) : standing,
+      kind,
+      bringing: carrying * carried,
+      slotLoadG: Math.max(0, (slot.slot?.loadG ?? Infinity) - tareG),
       // What has a cell of its own is looked for by its cell.
       passSeconds: isVisible || space.dividers ? estimates.passVisibleSeconds : estimates.passOpaqueSeconds,
       piles: Math.max(1, space.peg?.hooks?.length ?? Math.floor(space.widthMm / settings.panelWidthMm)),
-      worth: computeWorth(space, traits, isWorkedIn(getAncestor(tree, place.id, 'room')!)),
+      worth: computeWorth(space, traits, isWorkedIn(getAncestor(tree, slot.id, 'room')!)),
       mingling: space.dividers ? IN_CELLS : space.mode === 'line' || space.mode === 'volume' ? 1 : HUNG,
       liftSeconds: space.mode === 'area' ? estimates.hookInFrontSeconds : estimates.liftOffSeconds,
     };
   });
-  const slotLoadG = new Float64Array(index.slot.size).fill(Infinity);
   const unitLoadG = new Float64Array(index.unit.size).fill(Infinity);
-  for (const { place, slot, unit } of places) {
-    const box = tree.getChildren(getAncestor(tree, place.id, 'slot')!.id);
-    const tare = box.reduce((sum, one) => sum + (one.container?.tareG ?? 0), 0);
-    slotLoadG[slot] = Math.max(0, (getAncestor(tree, place.id, 'slot')!.slot?.loadG ?? Infinity) - tare);
-    unitLoadG[unit] = getAncestor(tree, place.id, 'unit')!.unit?.loadG ?? Infinity;
+  for (const leaf of tree.leaves) {
+    const unit = getAncestor(tree, leaf.id, 'unit')!;
+    unitLoadG[index.unit.get(unit.id)!] = unit.unit?.loadG ?? Infinity;
   }
   const { slot, unit, room } = index;
-  return { places, slotLoadG, unitLoadG, slotCount: slot.size, unitCount: unit.size, roomCount: room.size };
+  return {
+    places,
+    paths: all.map(({ place, tree: around }) => around.getPath(place.id)),
+    accesses: Float64Array.from(
+      places,
+      ({ place, traits, space }, p) =>
+        computeAccessSeconds(all[p]!.tree, place, traits, settings) +
+        (space.mode === 'area' ? estimates.unhookSeconds : 0),
+    ),
+    kindCounts: Int32Array.from(standings.kinds, (kind) => kind.length),
+    standingCount: places.reduce((most, one) => Math.max(most, one.standing + 1), 0),
+    unitLoadG,
+    slotCount: slot.size,
+    unitCount: unit.size,
+    roomCount: room.size,
+  };
 }
 
 /**
@@ -98,15 +167,12 @@ export function describePlaces(tree: PlaceTree, settings: Settings): PlaceTable 
  */
 export function computeFetches(
   tree: PlaceTree,
-  places: readonly PlaceFacts[],
-  settings: Settings,
+  { places, accesses }: Pick<PlaceTable, 'places' | 'accesses'>,
+  { estimates }: Settings,
 ): ReadonlyMap<string, Float64Array> {
-  const { estimates } = settings;
-  const access = places.map(
-    ({ place, traits, space }) =>
-      computeAccessSeconds(tree, place, traits, settings) + (space.mode === 'area' ? estimates.unhookSeconds : 0),
+  const stands = places.map(({ place }) =>
+    computeStandPoint(tree, place.container ? tree.places.get(place.parentId!)! : place),
   );
-  const stands = places.map(({ place }) => computeStandPoint(tree, place));
   const fetches = new Map<string, Float64Array>();
   for (const room of tree.rooms)
     for (const station of room.room?.stations ?? []) {
@@ -114,7 +180,7 @@ export function computeFetches(
       const from = { roomId: room.id, ...at };
       const seconds = stands.map((to, p) => {
         const way = (2 * computeWayMm(tree, from, to) * estimates.walkSecondsPerM) / 1000;
-        return way + (from.roomId === to.roomId ? 0 : estimates.otherRoomSeconds) + access[p]!;
+        return way + (from.roomId === to.roomId ? 0 : estimates.otherRoomSeconds) + accesses[p]!;
       });
       fetches.set(station.id, Float64Array.from(seconds));
     }

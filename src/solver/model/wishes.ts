@@ -1,5 +1,4 @@
 import type { Household, LotId, Place, PlaceId, Wish } from '../../core/records/index.ts';
-import type { PlaceTree } from '../../core/storage/index.ts';
 
 /** What a wish says of one lot and one place. */
 export type WishCode = 'stays' | 'not-in' | 'free';
@@ -26,7 +25,8 @@ interface Numbered {
   readonly lots: readonly { readonly id: LotId; readonly homeId?: PlaceId; readonly placeId?: PlaceId }[];
   readonly groupOf: readonly number[];
   readonly groupIds: readonly string[];
-  readonly places: readonly Place[];
+  /** From the room down to each place; those that there are come first. */
+  readonly paths: readonly (readonly Place[])[];
 }
 
 /** Sets that share a lot are one. */
@@ -42,13 +42,13 @@ function mergeSets(sets: readonly (readonly number[])[]): number[][] {
 }
 
 /** Works out the wishes of a household. What a wish names and is no more is passed over. */
-export function compileWishes(household: Household, tree: PlaceTree, of: Numbered): Wishes {
+export function compileWishes(household: Household, of: Numbered): Wishes {
   const wishes = household.settings.wishes ?? [];
   const lotIndex = new Map(of.lots.map((lot, l) => [lot.id as string, l]));
   const groupIndex = new Map(of.groupIds.map((id, g) => [id, g]));
-  const placeIndex = new Map(of.places.map((place, p) => [place.id as string, p]));
-  const isWithin = (p: number, id: PlaceId) => tree.getPath(of.places[p]!.id).some((place) => place.id === id);
-  const placesIn = (id: PlaceId) => of.places.flatMap((_, p) => (isWithin(p, id) ? [p] : []));
+  const placeIndex = new Map<string, number>();
+  for (const [p, path] of of.paths.entries()) if (!placeIndex.has(path.at(-1)!.id)) placeIndex.set(path.at(-1)!.id, p);
+  const placesIn = (id: PlaceId) => of.paths.flatMap((path, p) => (path.some((place) => place.id === id) ? [p] : []));
   const lotsOf = ({ lotIds, groupIds }: Wish) => {
     const groups = new Set(groupIds.map((id) => groupIndex.get(id)));
     return of.lots.flatMap((lot, l) => (lotIds.includes(lot.id) || groups.has(of.groupOf[l]!) ? [l] : []));
@@ -92,7 +92,7 @@ export function compileWishes(household: Household, tree: PlaceTree, of: Numbere
   };
   const createRow = (l: number) => ({
     id: l,
-    places: Uint8Array.from(of.places, (_, p) => Number(forbid(l, p) !== null)),
+    places: Uint8Array.from(of.paths, (_, p) => Number(forbid(l, p) !== null)),
   });
   // The row of all lots that no wish names.
   const common = closed.size + free.size > 0 ? createRow(-1) : null;

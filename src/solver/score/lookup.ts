@@ -129,9 +129,9 @@ export class Lookup {
     return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrying[lot]!;
   }
 
-  /** What a place costs for being in use at all. */
+  /** What a place costs for being in use at all: of its rent, and that its container is carried there. */
   getOpening(p: number): number {
-    return OPENED_SHARE * this.rent[p]!;
+    return OPENED_SHARE * this.rent[p]! + this.facts.places[p]!.bringing;
   }
 
   /** How many cautions a way raises in a place. */

@@ -37,6 +37,7 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     parts.crowding += place.crowding;
     parts.company += place.company;
     parts.rent += place.rent;
+    parts.moving += facts.places[p]!.bringing;
   }
   for (const [g, at] of placesOfGroup) {
     parts.splitting += scoreLooks(facts, g, at);

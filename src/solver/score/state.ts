@@ -166,7 +166,7 @@ export class State extends Sums {
     const slot = this.slotOf[p]!;
     const unit = this.unitOf[p]!;
     return (
-      this.slotMassG[slot]! + (this.slotOf[from] === slot ? net : mass) <= this.slotLoadG[slot]! &&
+      this.slotMassG[slot]! + (this.slotOf[from] === slot ? net : mass) <= this.slotLoadG[p]! &&
       this.unitMassG[unit]! + (this.unitOf[from] === unit ? net : mass) <= this.unitLoadG[unit]!
     );
   }
@@ -187,7 +187,7 @@ export class State extends Sums {
     const { lots, n } = batch;
     const from = this.place[lots[0]!]!;
     if (!this.canShift(to, batch.shareTo, batch.massTo, from, batch.massTo - batch.massFrom)) return Infinity;
-    if (!this.canPile(to, batch.spinesTo, batch.piledTo)) return Infinity;
+    if (!this.canPile(to, batch.spinesTo, batch.piledTo) || !this.stands.canOpenFor(to, from, n)) return Infinity;
     if (this.hasApart && this.hasRivals(batch, to)) return Infinity;
     this.priced += 1;
     const g = this.groupOf[lots[0]!]!;

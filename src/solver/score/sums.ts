@@ -1,6 +1,7 @@
 import type { Facts } from '../model/index.ts';
 import { Company } from './company.ts';
 import { Spread } from './spread.ts';
+import { Stands } from './stands.ts';
 import { CAUTION_PRICE, EPS, getPrice, Lookup, NONE } from './lookup.ts';
 
 /**
@@ -35,6 +36,7 @@ export class Sums extends Lookup {
   private readonly homelessSeconds: number;
   private readonly passGroupSeconds: number;
   protected readonly company: Company;
+  protected readonly stands: Stands;
   protected readonly spread: Spread;
   protected readonly slotMassG: Float64Array;
   protected readonly unitMassG: Float64Array;
@@ -49,6 +51,7 @@ export class Sums extends Lookup {
   protected readonly slotOf: Int32Array;
   protected readonly unitOf: Int32Array;
   protected readonly loadG: Float64Array;
+  /** By place: what its compartment carries beside what stands in it then. */
   protected readonly slotLoadG: Float64Array;
   protected readonly unitLoadG: Float64Array;
   /** Whether units carry less than all, or slots hold several places. */
@@ -79,6 +82,7 @@ export class Sums extends Lookup {
     this.spines = new Float64Array(places.length);
     this.piled = new Float64Array(places.length);
     this.opening = Float64Array.from(places, (_, p) => this.getOpening(p) + (opening?.[p] ?? 0));
+    this.stands = new Stands(facts, this.place);
     this.cap = new Float64Array(places.length).fill(1);
     this.slotMassG = new Float64Array(facts.slotCount);
     this.unitMassG = new Float64Array(facts.unitCount);
@@ -91,7 +95,7 @@ export class Sums extends Lookup {
     this.slotOf = Int32Array.from(places, (one) => one.slot);
     this.unitOf = Int32Array.from(places, (one) => one.unit);
     this.loadG = Float64Array.from(places, (one) => one.traits.loadG);
-    this.slotLoadG = facts.slotLoadG;
+    this.slotLoadG = Float64Array.from(places, (one) => one.slotLoadG);
     this.unitLoadG = facts.unitLoadG;
     this.hasWiderLoads = facts.slotCount < places.length || facts.unitLoadG.some((load) => load < Infinity);
     this.halfPass = Float64Array.from(places, (one) => one.passSeconds / 2);
@@ -114,6 +118,11 @@ export class Sums extends Lookup {
     return this.count[place * this.groupCount + group]!;
   }
 
+  /** Whether a place could be used now: nothing else stands there, and its container is to be had. */
+  canStand(p: number): boolean {
+    return this.stands.canOpen(p, NONE, NONE);
+  }
+
   /** Whether an option of a lot that is nowhere now has room and carries. */
   canInsert(option: number): boolean {
     const p = option % this.placeCount;
@@ -126,7 +135,7 @@ export class Sums extends Lookup {
     const space = this.cap[p]! + EPS;
     if (out !== NONE && this.place[out] === p) fill -= this.shareNow[out]!;
     if (self !== NONE && this.place[self] === p) fill -= this.shareNow[self]!;
-    if (fill > space) return false;
+    if (fill > space || !this.stands.canOpen(p, out, self)) return false;
     if (this.pileWidth[p]! > 0 && (this.wayIsPiled[way] === 1 || this.piled[p]! > EPS)) {
       let spines = this.spines[p]! + this.spineOf(way, p);
       let piled = this.piled[p]! + this.pileOf(way, p);
@@ -162,7 +171,7 @@ export class Sums extends Lookup {
       if (this.slotOf[q] === slot) slotMass -= less;
       if (this.unitOf[q] === unit) unitMass -= less;
     }
-    return mass <= this.loadG[p]! && slotMass <= this.slotLoadG[slot]! && unitMass <= this.unitLoadG[unit]!;
+    return mass <= this.loadG[p]! && slotMass <= this.slotLoadG[p]! && unitMass <= this.unitLoadG[unit]!;
   }
 
   /** Whether something is in a place that a lot must never be with; `out` is as good as gone. */
@@ -300,6 +309,7 @@ export class Sums extends Lookup {
     this.option[lot] = option;
     this.place[lot] = p;
     this.way[lot] = way;
+    this.stands.meet(p, 1);
     this.seconds += delta;
     this.unplacedWeight -= this.facts.weight[lot]!;
     this.cautions += this.getCautions(way, p);
@@ -339,6 +349,7 @@ export class Sums extends Lookup {
     this.unitMassG[unit]! -= mass;
     this.option[lot] = NONE;
     this.place[lot] = NONE;
+    this.stands.meet(p, -1);
     this.seconds += delta;
     this.unplacedWeight += this.facts.weight[lot]!;
     this.cautions -= this.getCautions(way, p);

@@ -8,6 +8,9 @@ const NONE = -1;
 /** So often a lot is offered the place where it is today, in a search for few moves. */
 const HOMING_SHARE = 0.15;
 
+/** Up to this draw a lot is offered the places that there are, beyond it also those that there could be. */
+const TODAY_SHARE = 0.93;
+
 /** Draws lots, and ways and places for them, from a seed. */
 export class Drawer {
   protected readonly facts: Facts;
@@ -105,7 +108,8 @@ export class Drawer {
       }
     }
     const way = count === 1 ? from : from + this.below(count);
-    const list = this.offers.get(way);
+    // Most that could stand otherwise cannot now, for something else stands there.
+    const list = draw < TODAY_SHARE ? this.offers.getStanding(way, true) : this.offers.get(way);
     if (list.length === 0) return false;
     const far = this.random();
     this.drawnWay = way;

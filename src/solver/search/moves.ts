@@ -20,11 +20,12 @@ const KIN_SHARE = 0.04;
 const EXCHANGE_KIN_SHARE = 0.1;
 const REBUILD_SHARE = 0.004;
 const PLACES_SHARE = 0.001;
+const STANDING_SHARE = 0.002;
 
 /**
  * The moves of the search: a lot elsewhere (with its form), two lots exchanged, a handful of kin together, the kin of
- * two places exchanged, a few places and a group emptied and filled anew, two places exchanged whole, a homeless lot in
- * and others out for it. Most are priced before anything is changed. A move is made when it is welcome at the
+ * two places exchanged, a few places and a group emptied and filled anew, two places exchanged whole, other containers in
+ * a compartment, a homeless lot in and others out for it. Most are priced before anything is changed. A move is made when it is welcome at the
  * temperature, after Metropolis.
  */
 export class MoveMaker extends Drawer {
@@ -38,6 +39,10 @@ export class MoveMaker extends Drawer {
   private readonly setOf: Int32Array;
   private readonly kin = new Batch(MOST_EXCHANGED);
   private readonly others = new Batch(MOST_EXCHANGED);
+  /** Places by compartment, and by kind of container. */
+  private readonly placesIn: number[][];
+  private readonly placesOfKind: number[][];
+  private readonly canRestand: boolean;
   private readonly undo: { lot: number; option: number }[] = [];
 
   constructor(state: State, random: Random, isHoming: boolean) {
@@ -46,6 +51,13 @@ export class MoveMaker extends Drawer {
     this.inside = this.facts.places.map(() => []);
     this.slotInPlace = new Int32Array(this.lotCount);
     this.hasStrayed = new Uint8Array(this.lotCount);
+    this.canRestand = this.facts.standings.further.length > 0;
+    this.placesIn = Array.from({ length: this.facts.slotCount }, () => []);
+    this.placesOfKind = this.facts.standings.kinds.map(() => []);
+    for (const [p, { slot, kind }] of this.facts.places.entries()) {
+      this.placesIn[slot]!.push(p);
+      if (kind >= 0) this.placesOfKind[kind]!.push(p);
+    }
     this.rebuild();
   }
 
@@ -332,6 +344,48 @@ export class MoveMaker extends Drawer {
     return true;
   }
 
+  /** Other containers stand in a compartment: what is in it goes out, kin of a lot go in, and the rest where it costs least. */
+  private restand(lot: number): boolean {
+    const { state, facts } = this;
+    const list = this.offers.getStanding(
+      this.wayStart[lot]! + this.below(this.wayStart[lot + 1]! - this.wayStart[lot]!),
+      false,
+    );
+    if (list.length === 0 || this.setOf[lot] !== NONE) return false;
+    const p = list[this.below(list.length)]!;
+    if (this.inside[p]!.length > 0) return false;
+    const out: number[] = [];
+    const takeOut = (one: number) => {
+      if (this.setOf[one] !== NONE || state.place[one] === NONE || out.length >= MOST_REBUILT) return;
+      out.push(one);
+      this.take(one);
+    };
+    const { slot, standing, kind } = facts.places[p]!;
+    const from = state.place[lot]!;
+    takeOut(lot);
+    if (from !== NONE)
+      for (const one of this.inside[from]!.slice()) if (this.groupOf[one] === this.groupOf[lot]) takeOut(one);
+    for (const q of this.placesIn[slot]!)
+      if (facts.places[q]!.standing !== standing) for (const one of this.inside[q]!.slice()) takeOut(one);
+    // Where all of that kind are in use, one of them is emptied.
+    if (kind >= 0 && !state.canStand(p)) {
+      const used = this.placesOfKind[kind]!.filter((q) => this.inside[q]!.length > 0);
+      if (used.length === 0) return false;
+      for (const one of this.inside[used[this.below(used.length)]!]!.slice()) takeOut(one);
+    }
+    if (!state.canStand(p)) return false;
+    const first = this.findOption(lot, p);
+    if (first === NONE || !state.canInsert(first)) return false;
+    this.put(lot, first);
+    const waiting = this.homeless.filter((one) => this.setOf[one] === NONE && !out.includes(one));
+    for (const one of [...out, ...waiting.slice(0, MOST_REBUILT)]) {
+      if (one === lot) continue;
+      const option = findCheapest(state, this.offers, one);
+      if (option !== NONE) this.put(one, option);
+    }
+    return true;
+  }
+
   /** Everything in two places, and now and then a group, is taken out and put back group by group, each lot where it costs least. */
   private rebuildSome(lot: number): boolean {
     const { state, facts } = this;
@@ -370,6 +424,7 @@ export class MoveMaker extends Drawer {
     if ((draw -= EXCHANGE_KIN_SHARE) < 0) return this.exchangeKin(lot);
     if ((draw -= REBUILD_SHARE) < 0) return this.tryAll(() => this.rebuildSome(lot));
     if ((draw -= PLACES_SHARE) < 0) return this.tryAll(() => this.exchangePlaces());
+    if (this.canRestand && (draw -= STANDING_SHARE) < 0) return this.tryAll(() => this.restand(lot));
     return this.shift(lot, draw < 0.4);
   }
 }

@@ -36,6 +36,7 @@ describe('a fault', () => {
       'not-in-place',
       'no-home',
       'home-gone',
+      'home-waits',
       'more-than-there-is',
       'no-such-place',
       'stale-plan',

@@ -34,6 +34,8 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
       return 'It has no home yet. Give it a place in its ticket, or make a plan.';
     case 'home-gone':
       return 'Its home is no longer in the room. Give it another place.';
+    case 'home-waits':
+      return 'Its bin is not where the plan wants it yet. Carry the bin first, in Moves.';
     case 'more-than-there-is':
       return `There is only ${formatAmount(fault.available ?? 0, fault.unit ?? 'length', units)}. Nothing was cut.`;
     case 'reserved':

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { Household, LotId, PlaceId, Plan } from '../../../core/records/index.ts';
+import type { Household, LotId, PlaceId, Stowage } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -17,7 +17,7 @@ interface GroupListProps {
   /** As it is planned, or as it is today. */
   readonly household: Household;
   /** Null: today. */
-  readonly plan: Pick<Plan, 'assignments'> | null;
+  readonly plan: Stowage | null;
   /** As it is today, whatever is planned. */
   readonly today: Household;
   /** Says that a group is not to be there; null where that cannot be said. */
@@ -37,7 +37,7 @@ const HOW_OUT =
   'What would change if all of the group went into the cheapest place that takes it, all that counts, with everything else left.';
 
 /** How many lots of each group the plan brings to another place. */
-function countComing(household: Household, plan: Pick<Plan, 'assignments'>, today: Household): Map<string, number> {
+function countComing(household: Household, plan: Stowage, today: Household): Map<string, number> {
   const groupOf = new Map<LotId, string>();
   for (const group of getGroups(household)) for (const lot of group.lots) groupOf.set(lot.id, group.id);
   const coming = new Map<string, number>();

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Household, LotId, Plan, Score } from '../../../core/records/index.ts';
+import type { Household, LotId, Plan, Stowage, Score } from '../../../core/records/index.ts';
 import { withGot, type Got } from '../../../core/room/index.ts';
 import { startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { Aim, CurvePlan, FromPlanner, Mended, PlanChecks } from '../../../workers/protocol.ts';
@@ -15,7 +15,7 @@ interface FitRun {
   readonly curve: readonly CurvePlan[] | null;
   readonly note: string;
   /** As much of the best so far as is drawn while the search goes on. */
-  readonly bestSoFar: Pick<Plan, 'assignments'> | null;
+  readonly bestSoFar: Stowage | null;
   /** No plan is better by more than so many percent, as far as is proven; null until something is. */
   readonly bound: { readonly mostPercent: number; readonly isLast: boolean } | null;
   /** What was supposed, where the plan is for a household that is not; such a plan is only looked at. */
@@ -43,7 +43,7 @@ interface FitRun {
   /** Looks for a plan with few moves for a household as it might be. */
   readonly startSupposed: (household: Household, supposed: string) => void;
   /** Places only what is stale of a plan anew. */
-  readonly startRepair: (household: Household, plan: Pick<Plan, 'assignments'>) => void;
+  readonly startRepair: (household: Household, plan: Stowage) => void;
   /** Mends a plan around something that was asked since it was found. */
   readonly startAround: (household: Household, plan: Plan, words: string) => void;
   /** Looks for the cheapest things to get with which all has a home. */
@@ -78,6 +78,9 @@ const NOTHING = {
   mended: null,
 } as const;
 
+/** What a search goes on from, without what else a plan says. */
+const toStowage = ({ assignments, bins }: Stowage): Stowage => ({ assignments, ...(bins && { bins }) });
+
 function begin(household: Household, seconds: number, aim: Aim, seed = 1): void {
   const set = useFitRun.setState;
   handle?.abandon();
@@ -85,7 +88,7 @@ function begin(household: Household, seconds: number, aim: Aim, seed = 1): void 
   const listen = (message: FromPlanner) => {
     if (message.type === 'progress') {
       set({ progress: message });
-      if (message.best) set({ bestSoFar: { assignments: [...message.best] } });
+      if (message.best) set({ bestSoFar: message.best });
     } else if (message.type === 'failed') set({ status: 'failed', note: message.note, bestSoFar: null });
     else if (message.type === 'done')
       set({
@@ -122,7 +125,7 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   },
   goOn(household, seconds) {
     const { plan } = get();
-    if (plan) begin(household, seconds, { type: 'best', from: plan.assignments }, plan.seed + 1);
+    if (plan) begin(household, seconds, { type: 'best', from: toStowage(plan) }, plan.seed + 1);
   },
   startCurve(household, seed, seconds) {
     begin(household, seconds, { type: 'curve' }, seed);
@@ -137,11 +140,11 @@ export const useFitRun = create<FitRun>()((set, get) => ({
     begin(household, FEW_SECONDS, { type: 'mend', stayIds: [] });
     set({ supposed });
   },
-  startRepair(household, { assignments }) {
-    begin(household, FEW_SECONDS, { type: 'repair', plan: { assignments } });
+  startRepair(household, plan) {
+    begin(household, FEW_SECONDS, { type: 'repair', plan: toStowage(plan) });
   },
   startAround(household, plan, words) {
-    begin(household, FEW_SECONDS, { type: 'repair', plan: { assignments: plan.assignments } });
+    begin(household, FEW_SECONDS, { type: 'repair', plan: toStowage(plan) });
     set({ asked: { words, before: plan.score } });
   },
   startGet(household) {

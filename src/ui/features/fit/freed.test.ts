@@ -9,7 +9,7 @@ const { household } = createSampleHousehold(1, 120);
 const tree = createPlaceTree(household.places);
 
 function solve(openSeconds: number): Plan {
-  const run = createRun(household, 1, 1, openSeconds);
+  const run = createRun(household, 1, { openSeconds });
   run.advance(60_000);
   return createPlan(run, run.getSolution(), 1, 'p' as PlanId, 0);
 }

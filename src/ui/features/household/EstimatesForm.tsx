@@ -90,6 +90,7 @@ const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estima
       ['dustSeconds', 'No dust on a cloth'],
       ['mothSeconds', 'No moths in the wool'],
       ['carrySeconds', 'Carry one thing, once'],
+      ['carryBinSeconds', 'Carry one bin, once'],
       ['relearnSeconds', 'Learn a new home, once'],
       ['carryMonths', 'It pays back in months'],
     ],
@@ -103,10 +104,12 @@ const HOW_PART =
 function wordPart(
   field: keyof Estimates,
   seconds: number,
-  { carrySeconds, relearnSeconds, carryMonths }: Estimates,
+  { carrySeconds, carryBinSeconds, relearnSeconds, carryMonths }: Estimates,
 ): string {
-  const each = (once: number) => `100 things: ${formatMinutes((100 * once) / carryMonths)} a month`;
+  const each = (once: number, what = '100 things', n = 100) =>
+    `${what}: ${formatMinutes((n * once) / carryMonths)} a month`;
   if (field === 'carrySeconds') return each(carrySeconds);
+  if (field === 'carryBinSeconds') return each(carryBinSeconds, '10 bins', 10);
   if (field === 'relearnSeconds') return each(relearnSeconds);
   if (field === 'carryMonths') return 'for that long carrying is spread';
   return seconds < 0.5 ? 'nothing today' : `${formatMinutes(seconds)} a month today`;
