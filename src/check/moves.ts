@@ -1,5 +1,6 @@
 import { computePackage, getWholeLot } from '../core/measure/index.ts';
-import type { Assignment, Household, LotId, Place, PlaceId, StowForm } from '../core/records/index.ts';
+import type { Assignment, BinMove, Household, LotId, Place, PlaceId, StowForm } from '../core/records/index.ts';
+import { standPlanned } from './bins.ts';
 import { checkPlan, type CheckedSpot, type CheckFinding } from './plan.ts';
 
 /**
@@ -9,7 +10,8 @@ import { checkPlan, type CheckedSpot, type CheckFinding } from './plan.ts';
  */
 
 interface CheckedStep {
-  readonly kind: 'carry' | 'refold' | 'order';
+  readonly kind: 'carry' | 'refold' | 'order' | 'bins';
+  readonly bins?: readonly BinMove[];
   readonly lotIds: readonly LotId[];
   readonly forms: readonly StowForm[];
   readonly from: string;
@@ -51,7 +53,7 @@ class Carrying {
   readonly where = new Map<LotId, Whereabouts>();
   tests = 0;
 
-  constructor(private readonly household: Household) {
+  constructor(private household: Household) {
     for (const lot of household.lots.values()) {
       if (lot.state === 'in') this.where.set(lot.id, { spot: lot.placeId!, form: lot.form });
       if (lot.state === 'out' && lot.away !== 'missing')
@@ -95,6 +97,35 @@ class Carrying {
     const liftG = this.isHigh(step.from) || this.isHigh(step.to) ? HIGH_LIFT_G : LIFT_G;
     this.test(massG <= liftG + 1e-6, k, 'lift', `${massG.toFixed(0)} g at once`);
     this.test(bulkMm3 <= ARMFUL_MM3 * (1 + 1e-9), k, 'lift', `${(bulkMm3 / 1e6).toFixed(1)} l at once`);
+  }
+
+  /** Containers that were carried: they stand there, nothing loose is where they came to, and nothing that lives in one that went away. */
+  carryBins(k: number, bins: readonly BinMove[]): void {
+    const stood = standPlanned(this.household, bins);
+    this.household = stood.household;
+    this.tests += stood.tests - stood.faults.length;
+    for (const { placeId, note } of stood.faults) this.test(false, k, 'bin', `${placeId} ${note}`);
+    for (const { placeId, slotId } of bins) {
+      const closed = slotId ?? placeId;
+      for (const [id, { spot, form }] of this.where) {
+        if (spot !== closed) continue;
+        const { homeId } = this.household.lots.get(id)!;
+        this.test(homeId === undefined, k, 'bin', `${id} is in the way of ${placeId}`);
+        this.where.set(id, { spot: 'about', form });
+      }
+    }
+  }
+
+  /** Whether every container ends where it was to be carried. */
+  checkBins(k: number, today: Household): void {
+    for (const { id, container } of today.places.values())
+      if (container?.goesTo)
+        this.test(
+          this.household.places.get(id)?.parentId === container.goesTo.slotId,
+          k,
+          'home',
+          `${id} was not carried`,
+        );
   }
 
   checkTable(k: number, tableMm3: number): void {
@@ -159,11 +190,16 @@ export function checkMoves(
 ): { readonly findings: readonly MoveFinding[]; readonly tests: number } {
   const carrying = new Carrying(household);
   for (const [k, step] of steps.entries()) {
+    if (step.bins) {
+      carrying.carryBins(k, step.bins);
+      continue;
+    }
     carrying.carry(k, step);
     if (step.to === 'table') carrying.checkTable(k, tableMm3);
     const unit = carrying.climb(step.to, 'unit');
     if (unit && step.kind !== 'order') carrying.checkArrival(k, step.to as PlaceId, unit, pack);
   }
+  carrying.checkBins(steps.length, household);
   for (const [id, { spot, form }] of carrying.where) {
     const lot = household.lots.get(id)!;
     if (lot.homeId === undefined) continue;

@@ -44,7 +44,7 @@ export function standBins(facts: Facts, option: Int32Array): Stood {
   }
   const further = [...inside.keys()].filter((p) => p >= count).toSorted((a, b) => a - b);
   if (further.length === 0) return { idOf: (p) => places[p]!.place.id, bins: [] };
-  const isFree = new Set([...standings.kindOf.keys()]);
+  const isFree = new Set(standings.kindOf.keys());
   for (const p of inside.keys()) if (p < count) isFree.delete(places[p]!.place.id);
   const chosen = new Map<number, Place>();
   for (const p of further) {

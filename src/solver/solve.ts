@@ -37,7 +37,7 @@ import {
   repairPacking,
 } from './search/index.ts';
 
-import { withBerths, withBins } from '../core/storage/index.ts';
+import { standAsPlanned, withBerths, withBins } from '../core/storage/index.ts';
 import { listBinMoves, standBins, type Stood } from './bins.ts';
 
 /** A complete, packed answer. Every place's spots are by the turn of its lots. */
@@ -203,23 +203,8 @@ export interface RunOptions {
   readonly binsStay?: boolean;
 }
 
-/**
- * Starts a search for the best plan of a household. The only way into the solver. The plan is scored with the real
- * prices, whatever the options.
- */
-export function createRun(
-  today: Household,
-  seed: number,
-  { carryFactor = 1, openSeconds = 0, from, binsStay = carryFactor > 1 }: RunOptions = {},
-): Run {
-  // A search begins from where containers belong, as it does from where things belong.
-  const berths = withBerths(today.places);
-  const places = from ? withBins(today.places, from.bins ?? []) : berths;
-  const household = places === today.places ? today : { ...today, places };
-  const real = createFacts(household, { isOpen: !binsStay, berths });
-  const facts = carryFactor === 1 ? real : createFacts(withCarrying(household, carryFactor));
-  const cache = new PackingCache(facts);
-  const opening = Float64Array.from(facts.places, ({ place }) => (place.container ? openSeconds : 0));
+/** The best of several first arrangements. */
+function begin(facts: Facts, opening: Float64Array, carryFactor: number, from: Stowage | undefined): State {
   const state = new State(facts, opening);
   constructByGroup(state);
   // Warm start: where things are already is kept unless building anew is better.
@@ -240,6 +225,27 @@ export function createRun(
     constructFirstFit(bySize);
     if (bySize.price < state.price) state.load(bySize.option);
   }
+  return state;
+}
+
+/**
+ * Starts a search for the best plan of a household. The only way into the solver. The plan is scored with the real
+ * prices, whatever the options.
+ */
+export function createRun(
+  today: Household,
+  seed: number,
+  { carryFactor = 1, openSeconds = 0, from, binsStay = carryFactor > 1 }: RunOptions = {},
+): Run {
+  // A search begins from where containers belong, as it does from where things belong.
+  const berths = withBerths(today.places);
+  const places = from ? standAsPlanned(today.places, from.bins ?? []).places : berths;
+  const household = places === today.places ? today : { ...today, places };
+  const real = createFacts(household, { isOpen: !binsStay, berths });
+  const facts = carryFactor === 1 ? real : createFacts(withCarrying(household, carryFactor));
+  const cache = new PackingCache(facts);
+  const opening = Float64Array.from(facts.places, ({ place }) => (place.container ? openSeconds : 0));
+  const state = begin(facts, opening, carryFactor, from);
   const annealer = new Annealer(state, createRandom(seed), carryFactor > 1);
   let packedBest: { state: State; price: number } | null = null;
 

@@ -1,5 +1,6 @@
 import {
   computeLeastTable,
+  countTrips,
   createMoveFacts,
   createMoveSearch,
   toSteps,
@@ -58,11 +59,12 @@ serveSearch<Extract<ToMover, { type: 'start' }>, FromMover>(
       run,
       found: {
         steps: toSteps(facts, trips),
-        trips: trips.length,
+        trips: countTrips(trips),
         leastTrips,
         tries,
         asideIds: aside.map((m) => facts.movers[m]!.lot.id),
         stuckIds: [...stuck],
+        stuckBinIds: order.stuckBins.map((b) => facts.carries[b]!.bin.placeId),
         peakMm3: peakMm3 + facts.tableTakenMm3,
         leastTableMm3: aside.length > 0 ? computeLeastTable(facts, createRandom(seed)) : null,
       },

@@ -172,6 +172,8 @@ export interface FoundMoves {
   readonly asideIds: readonly LotId[];
   /** What has no room at its home, even with all else where it belongs; it is not carried. */
   readonly stuckIds: readonly LotId[];
+  /** Containers that stay where they stand, for something would not go out of their way. */
+  readonly stuckBinIds: readonly PlaceId[];
   /** The most that lies on the table at once, and about the least table that would do without that; mm³. */
   readonly peakMm3: number;
   readonly leastTableMm3: number | null;

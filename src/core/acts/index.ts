@@ -24,6 +24,7 @@ export { createDoesNotFit, createNotFound, createStep } from './moveActs.ts';
 export {
   type Disturbance,
   type RoomLoss,
+  createLeaveBins,
   createMoveTogether,
   createRemoveRoom,
   createSavePlaces,

@@ -1,5 +1,6 @@
 import type { Step } from '../moves/index.ts';
 import type { Change, Household, Lot, LotId, PlaceId, Wish } from '../records/index.ts';
+import { createPlaceTree, withBins, type ToStand } from '../storage/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { type Act, createLotDraft, getLot } from './act.ts';
 import { createChange } from '../daybook/index.ts';
@@ -10,11 +11,12 @@ import { createChange } from '../daybook/index.ts';
  */
 export function createStep(
   household: Household,
-  step: Pick<Step, 'kind' | 'lotIds' | 'forms' | 'to'>,
+  step: Pick<Step, 'kind' | 'lotIds' | 'forms' | 'to' | 'bins'>,
   which: readonly LotId[],
   subject: string,
   nowMs: number,
 ): Act {
+  if (step.bins) return createCarryBins(household, step.bins, subject, nowMs);
   const { to } = step;
   const changes: Change[] = [];
   const moved = new Set(which);
@@ -27,6 +29,7 @@ export function createStep(
     const form = step.forms[step.lotIds.indexOf(id)];
     if (!lot || !form || getLot(household, id) === null) return fail({ code: 'no-such-lot' });
     if (to === 'about') return fail({ code: 'no-such-place' });
+    if (to === 'idle') return fail({ code: 'no-such-place' });
     const away = to === 'table' ? 'table' : to === 'aside' ? 'aside' : null;
     if (away === null && !household.places.has(to as PlaceId)) return fail({ code: 'no-such-place' });
     const next: Lot = away
@@ -45,6 +48,28 @@ export function createStep(
     if (lot.placeId === to && lot.homeId === to && (step.kind === 'order' || !moved.has(lot.id)))
       add(lot, { ...lot, order: lot.homeOrder });
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes });
+}
+
+/**
+ * Carries containers to where they are to stand, with what is in them. What has no home and is in the way, loose in their
+ * compartment or in one that goes out of the way, lies about then.
+ */
+function createCarryBins(household: Household, bins: readonly ToStand[], subject: string, nowMs: number): Act {
+  const changes: (Change | null)[] = [];
+  const places = withBins(household.places, bins);
+  for (const { placeId } of bins) {
+    const before = household.places.get(placeId);
+    if (!before?.container) return fail({ code: 'no-such-place' });
+    changes.push(createChange('places', placeId, before, places.get(placeId)!));
+  }
+  const leaves = new Set(createPlaceTree(places).leaves.map(({ id }) => id));
+  for (const lot of household.lots.values())
+    if (lot.placeId !== undefined && !leaves.has(lot.placeId))
+      changes.push(
+        createChange('lots', lot.id, lot, { ...lot, state: 'out', placeId: undefined, sinceMs: nowMs } satisfies Lot),
+      );
+  const real = changes.filter((change) => change !== null);
+  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
 }
 
 /** It was not where it should be: missing until it turns up. Its home stays. */

@@ -17,6 +17,7 @@ import {
   listBinsToCarry,
   listHomes,
   standAsPlanned,
+  withoutBerth,
   type PlaceTree,
 } from '../storage/index.ts';
 import type { Act } from './act.ts';
@@ -62,12 +63,8 @@ function settleBerths(
     kept,
     waiting.filter(({ placeId }) => !isMoved.has(placeId)),
   );
-  for (const { placeId } of waiting) {
-    if (!isMoved.has(placeId) && !left.includes(placeId)) continue;
-    const place = kept.get(placeId)!;
-    const { goesTo: _goesTo, ...container } = place.container!;
-    kept.set(placeId, { ...place, container });
-  }
+  for (const { placeId } of waiting)
+    if (isMoved.has(placeId) || left.includes(placeId)) kept.set(placeId, withoutBerth(kept.get(placeId)!));
   return kept;
 }
 
@@ -115,6 +112,13 @@ export function createSavePlaces(
     );
   const real = changes.filter((change) => change !== null);
   return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'roomChanged', subject, changes: real });
+}
+
+/** Containers stay where they stand after all. What was to lie where that leaves no place for it has no home any more. */
+export function createLeaveBins(household: Household, ids: readonly PlaceId[], nowMs: number): Act {
+  const bins = ids.flatMap((id) => household.places.get(id) ?? []).filter((place) => place.container);
+  const subject = bins.map(({ name }) => name).join(' and ');
+  return createSavePlaces(household, subject, bins.map(withoutBerth), [], nowMs);
 }
 
 /** What a change of places would do to the lots there. */

@@ -1,5 +1,6 @@
 import { ASIDE, getLiftG, splitLoads, TABLE, type MoveFacts } from './facts.ts';
 import type { Load, PackedTest } from './loads.ts';
+import { Standing } from './standing.ts';
 
 const EPS = 1e-9;
 
@@ -15,7 +16,12 @@ export interface Trip {
   readonly movers: readonly number[];
   readonly from: number;
   readonly to: number;
+  /** Containers that are carried instead, with all that is in them; several where they change places. */
+  readonly bins?: readonly number[];
 }
+
+/** A container is a trip, also where several change places. */
+export const countTrips = (trips: readonly Trip[]) => trips.reduce((sum, { bins }) => sum + (bins?.length ?? 1), 0);
 
 export interface Decoded {
   readonly trips: readonly Trip[];
@@ -25,6 +31,8 @@ export interface Decoded {
   readonly aside: readonly number[];
   /** What did not come home: there is no room for it there, even with all else where it belongs. */
   readonly stuck: readonly number[];
+  /** Containers that were not carried, for what is in their way did not go. */
+  readonly stuckBins: readonly number[];
 }
 
 /**
@@ -66,6 +74,7 @@ class Decoder {
   private readonly trips: Trip[] = [];
   private readonly aside: number[] = [];
   private peakMm3 = 0;
+  private readonly standing: Standing;
   /** Loads by their priority, the highest first. */
   private readonly order: Int32Array;
   /** Loads of which something is left. */
@@ -81,9 +90,11 @@ class Decoder {
     const { places, movers } = facts;
     this.fill = Float64Array.from(facts.fill);
     this.mass = Float64Array.from(facts.massG);
-    this.slotMass = new Float64Array(facts.slotLoadG.length);
+    this.slotMass = Float64Array.from(facts.slotTareG);
     this.unitMass = new Float64Array(facts.unitLoadG.length);
+    this.standing = new Standing(facts);
     for (const [p, { slot, unit }] of places.entries()) {
+      if (slot < 0) continue;
       this.slotMass[slot]! += this.mass[p]!;
       this.unitMass[unit]! += this.mass[p]!;
     }
@@ -113,13 +124,20 @@ class Decoder {
 
   run(): Decoded {
     for (;;) {
-      if (this.clearTable() || this.carryWhole()) continue;
+      if (this.carryBin(true) || this.clearTable() || this.carryWhole() || this.carryBin(false)) continue;
+      if (this.changeBins()) continue;
       if (this.open === 0 && this.piles.every((pile) => pile === null)) break;
       if (this.goOn()) continue;
       if (!this.putAside()) break;
     }
     const stuck = this.facts.movers.flatMap(({ to }, m) => (this.isHome(m, to) ? [] : [m]));
-    return { trips: [...this.listAsideTrips(), ...this.trips], peakMm3: this.peakMm3, aside: this.aside, stuck };
+    return {
+      trips: [...this.listAsideTrips(), ...this.trips],
+      peakMm3: this.peakMm3,
+      aside: this.aside,
+      stuck,
+      stuckBins: [...this.standing.pending],
+    };
   }
 
   /** What is folded anew where it is has only come home once that was done. */
@@ -147,7 +165,9 @@ class Decoder {
     let share = 0;
     let massG = 0;
     let [fromSlot, fromUnit] = [0, 0];
-    const { slot, unit, traits } = places[to]!;
+    if (!this.standing.stands[to]) return false;
+    const { traits } = places[to]!;
+    const { slot, unit } = this.standing.at(to);
     for (const m of which) {
       const mover = movers[m]!;
       share += mover.shareTo;
@@ -157,8 +177,9 @@ class Decoder {
         share -= mover.shareFrom;
         massG -= mover.massG;
       } else if (at >= 0) {
-        if (places[at]!.slot === slot) fromSlot += mover.massG;
-        if (places[at]!.unit === unit) fromUnit += mover.massG;
+        const here = this.standing.at(at);
+        if (here.slot === slot) fromSlot += mover.massG;
+        if (here.unit === unit) fromUnit += mover.massG;
       }
     }
     if (this.fill[to]! + share > 1 + EPS && share > EPS) return false;
@@ -180,7 +201,7 @@ class Decoder {
   }
 
   private leave(which: readonly number[]): void {
-    const { movers, places } = this.facts;
+    const { movers } = this.facts;
     for (const m of which) {
       const from = this.placeOf(m);
       const { massG, volumeMm3, shareFrom } = movers[m]!;
@@ -188,15 +209,16 @@ class Decoder {
       if (from < 0) continue;
       this.fill[from]! -= shareFrom;
       this.mass[from]! -= massG;
-      this.slotMass[places[from]!.slot]! -= massG;
-      this.unitMass[places[from]!.unit]! -= massG;
+      const { slot, unit } = this.standing.at(from);
+      this.slotMass[slot]! -= massG;
+      this.unitMass[unit]! -= massG;
       const list = this.inside[from]!;
       list.splice(list.indexOf(m), 1);
     }
   }
 
   private arrive(which: readonly number[], to: number): void {
-    const { movers, places } = this.facts;
+    const { movers } = this.facts;
     for (const m of which) {
       this.at.set(m, to);
       const { massG, volumeMm3, shareTo } = movers[m]!;
@@ -204,8 +226,9 @@ class Decoder {
       if (to < 0) continue;
       this.fill[to]! += shareTo;
       this.mass[to]! += massG;
-      this.slotMass[places[to]!.slot]! += massG;
-      this.unitMass[places[to]!.unit]! += massG;
+      const { slot, unit } = this.standing.at(to);
+      this.slotMass[slot]! += massG;
+      this.unitMass[unit]! += massG;
       this.inside[to]!.push(m);
     }
     this.peakMm3 = Math.max(this.peakMm3, this.tableMm3 - this.tableLeft);
@@ -216,6 +239,62 @@ class Decoder {
     this.leave(which);
     this.arrive(which, to);
     this.trips.push({ movers: [...which], from, to });
+  }
+
+  /** Whether something is in a place that is yet to be carried elsewhere. */
+  private isLeft(p: number): boolean {
+    return p >= 0 && this.inside[p]!.some((m) => this.at.get(m) !== p);
+  }
+
+  /** A container goes where it is to stand, once nothing is in its way; `isEmptied`: only one with nothing in it that is to go elsewhere. */
+  private carryBin(isEmptied: boolean): boolean {
+    const { carries } = this.facts;
+    for (const b of this.standing.pending) {
+      const { place, bare, bin } = carries[b]!;
+      if (this.isLeft(bare) || ((isEmptied || bin.slotId === undefined) && this.isLeft(place))) continue;
+      if (!this.standing.canStand(b)) continue;
+      this.carryBins([b]);
+      return true;
+    }
+    return false;
+  }
+
+  /** Containers that stand in each other's way change places. */
+  private changeBins(): boolean {
+    const { carries } = this.facts;
+    for (const b of this.standing.pending) {
+      const ring = this.standing.listRing(b);
+      const isFree = ring.every((one) => {
+        const { place, bare, bin } = carries[one]!;
+        return !this.isLeft(bare) && !(bin.slotId === undefined && this.isLeft(place));
+      });
+      if (!isFree || !this.standing.canChange(ring)) continue;
+      this.carryBins(ring);
+      return true;
+    }
+    return false;
+  }
+
+  private carryBins(which: readonly number[]): void {
+    const { carries, slotNumber, places } = this.facts;
+    for (const b of which) {
+      const { place, bin } = carries[b]!;
+      const massG = (place < 0 ? 0 : this.mass[place]!) + (this.standing.tareOf(b) ?? 0);
+      const content = place < 0 ? 0 : this.mass[place]!;
+      const from = place < 0 ? { slot: -1, unit: -1 } : this.standing.at(place);
+      const to = bin.slotId === undefined ? undefined : slotNumber.get(bin.slotId);
+      if (from.slot >= 0) {
+        this.slotMass[from.slot]! -= massG;
+        this.unitMass[from.unit]! -= content;
+      }
+      if (!to) continue;
+      this.slotMass[to.slot]! += massG;
+      this.unitMass[to.unit]! += content;
+    }
+    this.standing.carry(which, places);
+    const [first] = which;
+    const { place } = carries[first!]!;
+    this.trips.push({ movers: [], from: place, to: place, bins: [...which] });
   }
 
   /** A pile on the table that has room at its place goes there. */

@@ -1,14 +1,8 @@
 import { computeShare } from '../packing/index.ts';
-import { takesRoom, type Household, type Lot, type LotId, type Place, type StowForm } from '../records/index.ts';
-import {
-  computeSpace,
-  computeTraits,
-  getAncestor,
-  type PlaceTraits,
-  type PlaceTree,
-  type Space,
-} from '../storage/index.ts';
+import { takesRoom, type Household, type Lot, type LotId, type StowForm } from '../records/index.ts';
+import { type PlaceTree } from '../storage/index.ts';
 import type { Package } from '../measure/index.ts';
+import { numberPlaces, planBins, type BinCarry, type PlaceNumbers } from './bins.ts';
 import { computePresentPackage } from '../whereabouts/index.ts';
 
 /** Where a thing is that is in no place: lying about, on the staging table, or out of the way in another room. */
@@ -38,19 +32,12 @@ export interface Mover {
   readonly shareTo: number;
 }
 
-export interface MovePlace {
-  readonly place: Place;
-  readonly space: Space;
-  readonly traits: PlaceTraits;
-  readonly slot: number;
-  readonly unit: number;
-}
-
 /** The work of one reorganising: what moves, and what stays where it is. */
-export interface MoveFacts {
+export interface MoveFacts extends PlaceNumbers {
   readonly household: Household;
   readonly tree: PlaceTree;
-  readonly places: readonly MovePlace[];
+  /** Containers that are to be carried. */
+  readonly carries: readonly BinCarry[];
   /** What should go home and cannot: none of its forms has a size any more, or its home is no more. */
   readonly noWayIds: readonly LotId[];
   /** What lies on the table and is not to be carried on now, mm³. */
@@ -59,8 +46,6 @@ export interface MoveFacts {
   /** What is filled and weighs by what stays and by what has yet to go, by place. */
   readonly fill: Float64Array;
   readonly massG: Float64Array;
-  readonly slotLoadG: Float64Array;
-  readonly unitLoadG: Float64Array;
   /** What stays in each place, in its order. */
   readonly stays: readonly (readonly { readonly lotId: LotId; readonly pkg: Package }[])[];
 }
@@ -76,27 +61,9 @@ export function createMoveFacts(
   tree: PlaceTree,
   skipped: ReadonlySet<LotId> = new Set(),
 ): MoveFacts {
-  const { settings } = household;
-  const numbers = { slot: new Map<string, number>(), unit: new Map<string, number>() };
-  const number = (level: 'slot' | 'unit', place: Place) => {
-    const { id } = getAncestor(tree, place.id, level)!;
-    const known = numbers[level].get(id) ?? numbers[level].size;
-    numbers[level].set(id, known);
-    return known;
-  };
-  const places = tree.leaves.map((place): MovePlace => {
-    const traits = computeTraits(tree, place, settings);
-    const space = computeSpace(tree, place);
-    return { place, space, traits, slot: number('slot', place), unit: number('unit', place) };
-  });
-  const slotLoadG = new Float64Array(numbers.slot.size).fill(Infinity);
-  const unitLoadG = new Float64Array(numbers.unit.size).fill(Infinity);
-  for (const { place, slot, unit } of places) {
-    const at = getAncestor(tree, place.id, 'slot')!;
-    const tareG = tree.getChildren(at.id).reduce((sum, one) => sum + (one.container?.tareG ?? 0), 0);
-    slotLoadG[slot] = Math.max(0, (at.slot?.loadG ?? Infinity) - tareG);
-    unitLoadG[unit] = getAncestor(tree, place.id, 'unit')!.unit?.loadG ?? Infinity;
-  }
+  const plan = planBins(household, tree);
+  const numbers = numberPlaces(tree, plan, household.settings);
+  const { places } = numbers;
   const index = new Map(places.map((one, p) => [one.place.id, p]));
   const fill = new Float64Array(places.length);
   const massG = new Float64Array(places.length);
@@ -143,7 +110,18 @@ export function createMoveFacts(
     });
   }
   for (const list of stays) list.sort((a, b) => a.order - b.order);
-  return { household, tree, places, movers, fill, massG, slotLoadG, unitLoadG, stays, tableTakenMm3, noWayIds };
+  return {
+    household,
+    tree,
+    ...numbers,
+    carries: plan.carries,
+    movers,
+    fill,
+    massG,
+    stays,
+    tableTakenMm3,
+    noWayIds,
+  };
 }
 
 /** What one person lifts between two places, g. */
@@ -190,5 +168,5 @@ export function computeLeastTrips(facts: MoveFacts): number {
   let least = 0;
   for (const { from, to, massG, volumeMm3 } of pairs.values())
     least += Math.max(1, Math.ceil(massG / getLiftG(facts, from, to) - 1e-9), Math.ceil(volumeMm3 / ARMFUL_MM3 - 1e-9));
-  return least;
+  return least + facts.carries.length;
 }

@@ -1,5 +1,5 @@
 import type { Random } from '../random/index.ts';
-import { decode, type Decoded } from './decode.ts';
+import { countTrips, decode, type Decoded } from './decode.ts';
 import { computeLeastTrips, type MoveFacts } from './facts.ts';
 import { createPackedTest, listLoads, type Load } from './loads.ts';
 
@@ -31,8 +31,8 @@ const ASIDE_PRICE = 1.5;
 const STUCK_PRICE = 20;
 const TEMPERATURE = 0.7;
 
-function getPrice({ trips, aside, stuck }: Decoded): number {
-  return trips.length + ASIDE_PRICE * aside.length + STUCK_PRICE * stuck.length;
+function getPrice({ trips, aside, stuck, stuckBins }: Decoded): number {
+  return countTrips(trips) + ASIDE_PRICE * aside.length + STUCK_PRICE * (stuck.length + stuckBins.length);
 }
 
 /**

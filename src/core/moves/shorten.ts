@@ -5,13 +5,23 @@ import { TABLE, type MoveFacts } from './facts.ts';
 const SOON_MM = 2500;
 
 /** What a trip has to do with: places, their slots and units, the table, and each thing. In that order it is kept. */
-function listTouched(facts: MoveFacts, { from, to, movers }: Trip): string[] {
+function listTouched(facts: MoveFacts, { from, to, movers, bins }: Trip): string[] {
   const touched = movers.map((m) => `thing ${m}`);
+  for (const b of bins ?? []) {
+    const { place, bare, bin, from: slotId } = facts.carries[b]!;
+    touched.push(`place ${place}`, `place ${bare}`);
+    for (const id of [bin.slotId, slotId]) {
+      const number = id && facts.slotNumber.get(id);
+      if (number) touched.push(`slot ${number.slot}`, `unit ${number.unit}`, `bare ${id}`);
+    }
+  }
   for (const p of new Set([from, to])) {
     if (p === TABLE) touched.push('table');
     if (p < 0) continue;
-    const { slot, unit } = facts.places[p]!;
+    const { slot, unit, place } = facts.places[p]!;
     touched.push(`place ${p}`, `slot ${slot}`, `unit ${unit}`);
+    // What goes into or out of a bare compartment waits for the containers that go out of it or into it.
+    if (!place.container) touched.push(`bare ${place.id}`);
   }
   return touched;
 }

@@ -1,30 +1,39 @@
-import type { Household, Lot, LotId, PlaceId, StowForm } from '../records/index.ts';
+import type { Household, Lot, LotId, Place, PlaceId, StowForm } from '../records/index.ts';
 import {
   computeAccessSeconds,
   computeStandPoint,
   computeStationPoint,
   computeWayMm,
+  createPlaceTree,
+  listBinsToCarry,
+  withBerths,
+  type ToStand,
   type StandPoint as Stand,
 } from '../storage/index.ts';
 import type { Trip } from './decode.ts';
 import { shortenWalk } from './shorten.ts';
 import { ABOUT, ASIDE, getLiftG, TABLE, type MoveFacts } from './facts.ts';
 
-/** Where things are carried from and to: a place, the table, out of the way; `about` is wherever they lie. */
-export type StepPlace = PlaceId | 'table' | 'aside' | 'about';
+/**
+ * Where things are carried from and to: a place, the table, out of the way; `about` is wherever they lie. Containers are
+ * carried from and to compartments, and where they stand idle.
+ */
+export type StepPlace = PlaceId | 'table' | 'aside' | 'about' | 'idle';
 
 /** One step of the reorganising day, done at once. */
 export interface Step {
-  /** `carry` from one spot to another, `refold` where it is, or put what is there in `order`. */
-  readonly kind: 'carry' | 'refold' | 'order';
+  /** `carry` from one spot to another, `refold` where it is, put what is there in `order`, or carry `bins`. */
+  readonly kind: 'carry' | 'refold' | 'order' | 'bins';
   readonly lotIds: readonly LotId[];
   /** The form that each has afterwards. */
   readonly forms: readonly StowForm[];
   readonly from: StepPlace;
   readonly to: StepPlace;
+  /** Containers that are carried with all that is in them; several change places. */
+  readonly bins?: readonly ToStand[];
   /** The whole content of a bin goes into an empty bin of the same kind: the bins change places instead. */
   readonly isWholeBin: boolean;
-  /** The bin that it is from is empty then, for whatever comes next. */
+  /** The bin that it is from is empty then, for whatever comes next; the containers that are carried are empty. */
   readonly isEmptied: boolean;
   readonly massG: number;
   readonly seconds: number;
@@ -47,22 +56,34 @@ function isInOrder(lots: readonly Lot[]): boolean {
   return now.every((lot, i) => lot === then[i]);
 }
 
-/** Where the sewist stands to reach a spot: before a place; at the first station for what is in none. */
-function createStands(facts: MoveFacts): (p: number) => Stand | null {
-  const { tree, places } = facts;
+/** Where the sewist stands to reach a spot: before its compartment; at the first station for what is in none. */
+function createStands(
+  facts: MoveFacts,
+  slotOf: (p: number) => Place | undefined = (p) => getSlotOf(facts, p),
+): (p: number) => Stand | null {
+  const { tree } = facts;
   const room = tree.rooms.find((one) => (one.room?.stations.length ?? 0) > 0) ?? tree.rooms[0];
   const station = room?.room?.stations[0];
   const centre: Stand | null =
     room?.room && station
       ? { roomId: room.id, ...computeStationPoint(room.room, station, (id) => tree.places.get(id)?.unit) }
       : null;
-  const known = new Map<number, Stand>();
+  const known = new Map<PlaceId, Stand>();
   return (p) => {
-    if (p < 0) return centre;
-    const stand = known.get(p) ?? computeStandPoint(tree, places[p]!.place);
-    known.set(p, stand);
+    const slot = p < 0 ? undefined : slotOf(p);
+    if (!slot) return centre;
+    const stand = known.get(slot.id) ?? computeStandPoint(tree, slot);
+    known.set(slot.id, stand);
     return stand;
   };
+}
+
+/** The compartment that a place is in or is, as it is now; of a container that stands nowhere yet, as it will be. */
+function getSlotOf({ tree, places, carries }: MoveFacts, p: number): Place | undefined {
+  const { place } = places[p]!;
+  if (!place.container) return place;
+  const slotId = tree.places.get(place.id)!.parentId ?? carries.find((one) => one.place === p)?.bin.slotId;
+  return slotId && tree.places.get(slotId);
 }
 
 /** The way on foot between two spots, mm; nothing where one of them is nowhere. */
@@ -85,41 +106,90 @@ export function computeWalkMm(facts: MoveFacts, trips: readonly Trip[], isShorte
   return sum;
 }
 
+/** Writes steps down one after the other, and keeps where one stands and what is where meanwhile. */
+class Steps {
+  readonly list: Step[] = [];
+  readonly inside: readonly Set<LotId>[];
+  private readonly slotNow: (Place | undefined)[];
+  private readonly standAt: (p: number) => Stand | null;
+  private readonly access: readonly number[];
+  private at: Stand | null;
+
+  constructor(private readonly facts: MoveFacts) {
+    const { household, tree, places, movers } = facts;
+    // Containers are elsewhere once they were carried.
+    this.slotNow = places.map((_, p) => getSlotOf(facts, p));
+    this.standAt = createStands(facts, (p) => this.slotNow[p]);
+    const treeAfter = createPlaceTree(withBerths(tree.places));
+    this.access = places.map(({ place, traits, standsNow }) => {
+      const there = standsNow ? tree : treeAfter;
+      return computeAccessSeconds(there, there.places.get(place.id)!, traits, household.settings);
+    });
+    this.inside = places.map((_, p) => new Set<LotId>(facts.stays[p]!.map((one) => one.lotId)));
+    for (const { lot, from } of movers) if (from >= 0) this.inside[from]!.add(lot.id);
+    this.at = this.standAt(ABOUT);
+  }
+
+  /** Seconds to walk to where one stands next. */
+  private walk(next: Stand | null): number {
+    const { tree, household } = this.facts;
+    const { estimates } = household.settings;
+    const { at } = this;
+    this.at = next ?? at;
+    if (!at || !next) return 0;
+    const seconds = (computeWayMm(tree, at, next) * estimates.walkSecondsPerM) / 1000;
+    return seconds + (at.roomId === next.roomId ? 0 : estimates.otherRoomSeconds / 2);
+  }
+
+  add(
+    { kind, lotIds, forms }: Pick<Step, 'kind' | 'lotIds' | 'forms'>,
+    from: number,
+    to: number,
+    { handS, ...told }: Pick<Step, 'massG' | 'isWholeBin' | 'isEmptied'> & { readonly handS: number },
+  ): void {
+    let seconds = handS;
+    for (const p of new Set([from, to])) seconds += this.walk(this.standAt(p)) + (p >= 0 ? this.access[p]! : 0);
+    const { facts } = this;
+    this.list.push({ kind, lotIds, forms, from: toSpot(facts, from), to: toSpot(facts, to), ...told, seconds });
+  }
+
+  addBins(which: readonly number[]): void {
+    const { tree, carries, household } = this.facts;
+    const bins = which.map((b) => carries[b]!);
+    const isEmptied = bins.every(({ place }) => place < 0 || this.inside[place]!.size === 0);
+    let [seconds, massG] = [0, 0];
+    for (const { place, bin, from } of bins) {
+      massG += tree.places.get(bin.placeId)!.container!.tareG;
+      seconds += household.settings.estimates.carryBinSeconds;
+      for (const id of [from, bin.slotId]) {
+        const slot = id && tree.places.get(id);
+        seconds += this.walk(slot ? computeStandPoint(tree, slot) : this.standAt(ABOUT));
+      }
+      if (place >= 0) this.slotNow[place] = bin.slotId ? tree.places.get(bin.slotId) : undefined;
+    }
+    const [first] = bins;
+    const [from, to] = [first!.from ?? 'idle', first!.bin.slotId ?? 'idle'] as const;
+    const told = { lotIds: [], forms: [], isWholeBin: false, isEmptied, massG, seconds };
+    this.list.push({ kind: 'bins', from, to, bins: bins.map(({ bin }) => bin), ...told });
+  }
+}
+
 /**
  * The steps of an order of trips, put into one with less walking, with what each takes: each thing by what carrying one costs, twice where it is folded
  * anew; a whole bin counts as one; the way on foot from where the last step ended; bending, opening and pulling out at
  * both ends. Places where nothing comes or goes but whose things stand in another order are put in order at the end.
  */
 export function toSteps(facts: MoveFacts, given: readonly Trip[]): Step[] {
-  const { household, tree, places, movers } = facts;
+  const { household, places, movers } = facts;
   const { estimates } = household.settings;
-  const standAt = createStands(facts);
-  const trips = shortenWalk(facts, given, createWayBetween(facts, standAt), ABOUT);
-  const access = places.map(({ place, traits }) => computeAccessSeconds(tree, place, traits, household.settings));
-  const inside = places.map((_, p) => new Set<LotId>(facts.stays[p]!.map((one) => one.lotId)));
-  for (const { lot, from } of movers) if (from >= 0) inside[from]!.add(lot.id);
-  let at = standAt(ABOUT);
-  const steps: Step[] = [];
-  const add = (
-    kind: Step['kind'],
-    lotIds: readonly LotId[],
-    forms: readonly StowForm[],
-    from: number,
-    to: number,
-    more: { handS: number; massG: number; isWholeBin: boolean; isEmptied: boolean },
-  ) => {
-    let seconds = more.handS;
-    for (const p of new Set([from, to])) {
-      const next = standAt(p);
-      if (at && next) seconds += (computeWayMm(tree, at, next) * estimates.walkSecondsPerM) / 1000;
-      if (at && next && at.roomId !== next.roomId) seconds += estimates.otherRoomSeconds / 2;
-      at = next ?? at;
-      if (p >= 0) seconds += access[p]!;
+  const trips = shortenWalk(facts, given, createWayBetween(facts, createStands(facts)), ABOUT);
+  const steps = new Steps(facts);
+  const { inside } = steps;
+  for (const { movers: carried, from, to, bins } of trips) {
+    if (bins) {
+      steps.addBins(bins);
+      continue;
     }
-    const { handS: _handS, ...told } = more;
-    steps.push({ kind, lotIds, forms, from: toSpot(facts, from), to: toSpot(facts, to), ...told, seconds });
-  };
-  for (const { movers: carried, from, to } of trips) {
     const list = carried.map((m) => movers[m]!).toSorted((a, b) => byTurn('homeOrder')(a.lot, b.lot));
     const massG = list.reduce((sum, one) => sum + one.massG, 0);
     const isWholeBin = isBinSwap(facts, from, to, list.length, inside, massG);
@@ -129,20 +199,19 @@ export function toSteps(facts: MoveFacts, given: readonly Trip[]): Step[] {
     const forms = list.map(({ lot, form }) => (isHome ? form : lot.form));
     const refolded = list.filter(({ lot, form }) => isHome && lot.form !== form).length;
     const handS = (isWholeBin ? 1 : list.length + refolded) * estimates.carrySeconds;
-    add(
-      from === to ? 'refold' : 'carry',
-      list.map(({ lot }) => lot.id),
-      forms,
-      from,
-      to,
-      { handS, massG, isWholeBin, isEmptied },
-    );
+    const kind = from === to ? 'refold' : 'carry';
+    steps.add({ kind, lotIds: list.map(({ lot }) => lot.id), forms }, from, to, {
+      handS,
+      massG,
+      isWholeBin,
+      isEmptied,
+    });
     for (const { lot } of list) {
       if (from >= 0) inside[from]!.delete(lot.id);
       if (to >= 0) inside[to]!.add(lot.id);
     }
   }
-  const touched = new Set(trips.map(({ to }) => to));
+  const touched = new Set(trips.flatMap(({ to, bins }) => (bins ? [] : [to])));
   for (const [p, stays] of facts.stays.entries()) {
     const lots = stays
       .map(({ lotId }) => household.lots.get(lotId)!)
@@ -150,16 +219,11 @@ export function toSteps(facts: MoveFacts, given: readonly Trip[]): Step[] {
     if (touched.has(p) || isInOrder(lots)) continue;
     const sorted = lots.toSorted(byTurn('homeOrder'));
     const massG = stays.reduce((sum, one) => sum + one.pkg.massG, 0);
-    add(
-      'order',
-      sorted.map((lot) => lot.id),
-      sorted.map((lot) => lot.form),
-      p,
-      p,
-      { handS: ORDER_SECONDS * sorted.length, massG, isWholeBin: false, isEmptied: false },
-    );
+    const told = { lotIds: sorted.map((lot) => lot.id), forms: sorted.map((lot) => lot.form) };
+    const handS = ORDER_SECONDS * sorted.length;
+    steps.add({ kind: 'order', ...told }, p, p, { handS, massG, isWholeBin: false, isEmptied: false });
   }
-  return steps;
+  return steps.list;
 }
 
 /** Whether all of a bin goes into an empty bin of the same kind, light enough to be carried with it. */
@@ -195,10 +259,20 @@ function getSpot(lot: Lot): StepPlace | null {
 export interface Progress {
   /** By step: the lots that are still to be carried in it; empty where it is done. */
   readonly left: readonly (readonly LotId[])[];
+  /** By step: whether anything is left of it, of lots or containers. */
+  readonly isOpen: readonly boolean[];
   /** The first step with anything left; the number of steps where all is done. */
   readonly next: number;
   /** Something is where no step left it: the list no longer holds, and is to be made anew. */
   readonly isStale: boolean;
+}
+
+/** Whether a container stands where a step carries it. */
+function isCarried({ places }: Household, { placeId, slotId, at }: ToStand): boolean {
+  const place = places.get(placeId);
+  const is = place?.container?.at;
+  const isThere = is === undefined ? at === undefined : is.xMm === at?.xMm && is.yMm === at.yMm && is.zMm === at.zMm;
+  return place !== undefined && place.parentId === slotId && (slotId === undefined || isThere);
 }
 
 /**
@@ -208,7 +282,7 @@ export interface Progress {
 export function computeProgress(
   household: Household,
   steps: readonly Step[],
-  skipped: ReadonlySet<LotId> = new Set(),
+  skipped: ReadonlySet<LotId | PlaceId> = new Set(),
 ): Progress {
   const ofLot = new Map<LotId, number[]>();
   for (const [k, { lotIds, kind }] of steps.entries())
@@ -218,6 +292,16 @@ export function computeProgress(
       else ofLot.set(id, [k]);
     }
   const left: LotId[][] = steps.map(() => []);
+  const binsLeft = steps.map(({ bins = [] }) =>
+    bins.flatMap((bin) => (isCarried(household, bin) ? [] : [bin.placeId])),
+  );
+  const told = new Map(steps.flatMap(({ bins = [] }) => bins.map((bin) => [bin.placeId, bin] as const)));
+  const hasOtherBins =
+    listBinsToCarry(household.places).some(({ placeId, slotId }) => {
+      if (skipped.has(placeId)) return false;
+      const known = told.get(placeId);
+      return !known || known.slotId !== slotId;
+    }) || binsLeft.flat().some((id) => !household.places.get(id)?.container?.goesTo);
   // Another plan was adopted, or something came: the list does not bring everything home any more.
   let isStale = [...household.lots.values()].some((lot) => {
     if (lot.homeId === undefined || lot.homeId === lot.placeId || getSpot(lot) === null || skipped.has(lot.id))
@@ -225,6 +309,7 @@ export function computeProgress(
     const last = ofLot.get(lot.id)?.at(-1);
     return last === undefined || steps[last]!.to !== lot.homeId;
   });
+  isStale ||= hasOtherBins;
   for (const [id, mine] of ofLot) {
     const lot = household.lots.get(id);
     const spot = lot && getSpot(lot);
@@ -246,11 +331,11 @@ export function computeProgress(
     const here = lotIds.flatMap((id) => household.lots.get(id) ?? []).filter((lot) => lot.placeId === to);
     if (!isInOrder(here)) left[k]!.push(...lotIds);
   }
-  const next = left.findIndex((ids) => ids.length > 0);
-  const isDone = (k: number) => left[k]!.length === 0;
+  const isDone = (k: number) => left[k]!.length === 0 && binsLeft[k]!.length === 0;
+  const next = steps.findIndex((_, k) => !isDone(k));
   const first = next === -1 ? steps.length : next;
   // Something was done out of turn: room was counted on that may not be there.
-  if (steps.some((step, k) => k > first && step.kind !== 'order' && step.lotIds.length > 0 && isDone(k)))
+  if (steps.some((step, k) => k > first && step.kind !== 'order' && (step.lotIds.length > 0 || step.bins) && isDone(k)))
     isStale = true;
-  return { left, next: first, isStale };
+  return { left, isOpen: steps.map((_, k) => !isDone(k)), next: first, isStale };
 }

@@ -13,6 +13,12 @@ export function getBerth({ parentId, container }: Place): Berth {
   return { ...(parentId !== undefined && { slotId: parentId }), ...(container?.at && { at: container.at }) };
 }
 
+/** A container that no plan wants elsewhere any more. */
+export function withoutBerth(place: Place): Place {
+  const { goesTo: _goesTo, ...container } = place.container!;
+  return { ...place, container };
+}
+
 /** A container that stands in a berth, behind so many others in the order of its compartment. */
 export function standIn(place: Place, { slotId, at }: Berth, order: number): Place {
   const { at: _at, goesTo: _goesTo, ...spec } = place.container!;
@@ -79,11 +85,7 @@ export function standAsPlanned(places: ReadonlyMap<PlaceId, Place>, bins: readon
   let settled = places;
   if (waiting.length > 0) {
     const next = new Map(places);
-    for (const { placeId } of waiting) {
-      const place = places.get(placeId)!;
-      const { goesTo: _goesTo, ...container } = place.container!;
-      next.set(placeId, { ...place, container });
-    }
+    for (const { placeId } of waiting) next.set(placeId, withoutBerth(places.get(placeId)!));
     settled = next;
   }
   const left: PlaceId[] = [];

@@ -50,6 +50,7 @@ export {
   standIn,
   withBerths,
   withBins,
+  withoutBerth,
   type ToStand,
 } from './berths.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';

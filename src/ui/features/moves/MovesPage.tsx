@@ -342,6 +342,7 @@ function StepList({
                   {wordDeed(
                     step,
                     items.map((item) => item.name),
+                    tree,
                   )}
                 </strong>{' '}
                 {wordWay(step, tree)}

@@ -15,10 +15,10 @@ import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { wordCount, wordEvent, wordForm, wordStanding } from '../../text/index.ts';
-import { wordDeed, wordSpot, wordWay } from '../../text/moves.ts';
+import { wordDeed, wordDone, wordSpot } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
-import { createDoesNotFit, createNotFound, createStep } from '../../../core/acts/index.ts';
+import { createDoesNotFit, createLeaveBins, createNotFound, createStep } from '../../../core/acts/index.ts';
 import { getUndoable } from '../../../core/daybook/index.ts';
 
 /** One step at a time, large enough to be read with both hands full. */
@@ -84,7 +84,8 @@ export function StepPage() {
   const step = steps[progress.next]!;
   const which = progress.left[progress.next]!;
   const done = () => {
-    const words = wordDone(step, which, household);
+    const names = which.flatMap((id) => household.items.get(household.lots.get(id)!.itemId)?.name ?? []);
+    const words = wordDone(step, names, getTree(household));
     void act((now) => createStep(now, step, which, words, world.nowMs())).then((isDone) => {
       setNowMs(world.nowMs());
       // Said quietly above, where it does not lie over the next step.
@@ -92,6 +93,9 @@ export function StepPage() {
     });
   };
   const skip = () => useChoices.setState({ skippedIds: [...new Set([...skipped, ...which])] });
+  const leave = () => {
+    void act((now) => createLeaveBins(now, step.bins?.map(({ placeId }) => placeId) ?? [], world.nowMs()));
+  };
   const isMore = block.to - progress.next - 1;
   return (
     <Frame turn={`Step ${progress.next + 1} of ${steps.length}`} onBack={back}>
@@ -108,8 +112,8 @@ export function StepPage() {
         >
           Done <kbd className="pl-1 font-normal">D</kbd>
         </Button>
-        <Button className="min-h-14 md:px-6" data-key="s" onClick={skip}>
-          Skip for now <kbd className="pl-1 font-normal">S</kbd>
+        <Button className="min-h-14 md:px-6" data-key="s" onClick={step.bins ? leave : skip}>
+          {step.bins ? 'Leave it where it stands' : 'Skip for now'} <kbd className="pl-1 font-normal">S</kbd>
         </Button>
       </div>
       <p
@@ -161,15 +165,6 @@ function LastDone() {
   );
 }
 
-/** What the daybook will say of it. */
-function wordDone(step: Step, which: readonly LotId[], household: Household): string {
-  const [first] = which;
-  const lot = first && household.lots.get(first);
-  const name = which.length === 1 && lot ? household.items.get(lot.itemId)?.name : null;
-  const things = name ?? wordCount(which.length, 'thing');
-  return `${things} ${wordWay(step, getTree(household))}`;
-}
-
 function StepCard({ household, step, which }: { household: Household; step: Step; which: readonly LotId[] }) {
   const tree = getTree(household);
   const { units } = household.settings;
@@ -183,14 +178,15 @@ function StepCard({ household, step, which }: { household: Household; step: Step
         {wordDeed(
           step,
           lots.map((lot) => household.items.get(lot.itemId)!.name),
+          tree,
         )}
       </h2>
       <p className="mt-1 text-stone" {...explained('All that is carried at once, weighed or computed, added up.')}>
         {formatMass(step.massG, units)}
-        {step.isEmptied && `; ${wordSpot(step.from, tree)} is empty then, for what comes next`}
+        {step.isEmptied && !step.bins && `; ${wordSpot(step.from, tree)} is empty then, for what comes next`}
       </p>
       <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
-        {step.kind === 'carry' && <SpotPicture spot={step.from} lots={which} mark="from" />}
+        {(step.kind === 'carry' || step.bins) && <SpotPicture spot={step.from} lots={which} mark="from" />}
         <SpotPicture spot={step.to} lots={step.kind === 'carry' && step.to !== 'table' ? [] : which} mark="to" />
       </div>
       <ul aria-label="Things" className="mt-4 md:columns-2 md:gap-8">
@@ -204,7 +200,7 @@ function StepCard({ household, step, which }: { household: Household; step: Step
 
 function SpotPicture({ spot, lots, mark }: { spot: StepPlace; lots: readonly LotId[]; mark: 'from' | 'to' }) {
   const tree = getTree(useHousehold());
-  const place = spot === 'table' || spot === 'aside' || spot === 'about' ? null : spot;
+  const place = ['table', 'aside', 'about', 'idle'].includes(spot) ? null : spot;
   return (
     <div>
       <p className="text-lg">

@@ -23,7 +23,10 @@ export function useMoves(): Moves {
   const ids = useChoices((state) => state.skippedIds);
   const skipped = useMemo(() => ids.filter((id) => household.lots.has(id as LotId)) as LotId[], [ids, household]);
   const progress = useMemo(
-    () => (found ? computeProgress(household, found.steps, new Set([...skipped, ...found.stuckIds])) : null),
+    () =>
+      found
+        ? computeProgress(household, found.steps, new Set([...skipped, ...found.stuckIds, ...found.stuckBinIds]))
+        : null,
     [household, found, skipped],
   );
   const isMadeForThis = madeFor === getMadeFor(household, skipped);
@@ -34,8 +37,7 @@ export function useMoves(): Moves {
   }, [isGood, isMadeForThis, isRefitting, status, household, skipped]);
   const onTable = useMemo(() => [...household.lots.values()].filter((lot) => lot.away === 'table').length, [household]);
   const leftSeconds = useMemo(
-    () =>
-      isGood ? found.steps.reduce((sum, step, k) => sum + (progress.left[k]!.length > 0 ? step.seconds : 0), 0) : 0,
+    () => (isGood ? found.steps.reduce((sum, step, k) => sum + (progress.isOpen[k] ? step.seconds : 0), 0) : 0),
     [isGood, found, progress],
   );
   return {
