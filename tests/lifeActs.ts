@@ -22,7 +22,14 @@ import {
   type PlanId,
   type Ware,
 } from '../src/core/records/index.ts';
-import { createPlaceTree } from '../src/core/storage/index.ts';
+import {
+  createPlaceTree,
+  findNook,
+  listBinsToCarry,
+  standAsPlanned,
+  withoutBerth,
+  type ToStand,
+} from '../src/core/storage/index.ts';
 
 type Act =
   { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: { readonly code: string } };
@@ -55,11 +62,27 @@ export const TEXTS = [
 ];
 const AMOUNTS = [0, -3, 0.2, 1, 7, 120, 999, 1e7, Number.NaN];
 
+/** Containers carried to where they go in, or out of the way. */
+function createBinMoves({ now, random }: Pick<Drawn, 'now' | 'random'>): ToStand[] {
+  const all = [...now.places.values()];
+  const slots = all.filter(({ slot }) => slot?.mode === 'line' || slot?.mode === 'volume');
+  return all.flatMap((place): ToStand[] => {
+    if (!place.container || random() < 0.6) return [];
+    if (slots.length === 0 || random() < 0.3) return [{ placeId: place.id }];
+    const slot = pick(random, slots);
+    const at = findNook(slot.slot!, [], withoutBerth(place).container!);
+    return [{ placeId: place.id, slotId: slot.id, ...(at && { at }) }];
+  });
+}
+
 function createPlan({ now, random, id, nowMs }: Drawn): Plan {
   const known = [...now.plans.values()];
   if (known.length > 0 && random() < 0.5) return pick(random, known);
   const score = { unplacedWeight: 0, cautions: 0, seconds: 1, parts: NO_PARTS };
-  const { leaves } = createPlaceTree(now.places);
+  const drawnBins = createBinMoves({ now, random });
+  const { left } = standAsPlanned(now.places, drawnBins);
+  const bins = drawnBins.filter(({ placeId }) => !left.includes(placeId) || random() < 0.1);
+  const { leaves } = createPlaceTree(standAsPlanned(now.places, bins).places);
   const assignments = [...now.lots.values()].flatMap((lot, order) =>
     leaves.length > 0 && lot.state !== 'gone' && lot.state !== 'with' && lot.state !== 'digital' && random() < 0.5
       ? [{ lotId: lot.id, placeId: pick(random, leaves).id, form: lot.form, order }]
@@ -75,6 +98,7 @@ function createPlan({ now, random, id, nowMs }: Drawn): Plan {
     before: score,
     assignments,
     unplaced: [],
+    ...(bins.length > 0 && { bins: [...bins] }),
   };
 }
 
@@ -191,8 +215,13 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
       [lot, other].map((one) => ({ lotId: one.id, isThere: random() < 0.6, amount: random() < 0.5 ? 3 : null })),
       nowMs,
     ),
-  createStep: ({ now, lot, other, leaf, random, text, nowMs }) =>
-    acts.createStep(
+  createStep: ({ now, lot, other, leaf, random, text, nowMs }) => {
+    const bins = listBinsToCarry(now.places);
+    if (bins.length > 0 && random() < 0.7) {
+      const some = random() < 0.5 ? bins : [pick(random, bins)];
+      return acts.createStep(now, { kind: 'bins', lotIds: [], forms: [], to: 'idle', bins: some }, [], text, nowMs);
+    }
+    return acts.createStep(
       now,
       {
         kind: pick(random, ['carry', 'refold', 'order'] as const),
@@ -203,7 +232,12 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
       [lot.id],
       text,
       nowMs,
-    ),
+    );
+  },
+  createLeaveBins: ({ now, leaf, random, nowMs }) => {
+    const [first] = listBinsToCarry(now.places);
+    return acts.createLeaveBins(now, [first && random() < 0.8 ? first.placeId : leaf.id], nowMs);
+  },
   createNotFound: ({ now, lot, nowMs }) => acts.createNotFound(now, lot.id, nowMs),
   createDoesNotFit: ({ now, lot, leaf, id, nowMs }) => acts.createDoesNotFit(now, lot.id, leaf.id, id(), nowMs),
   createKeepPlan: (drawn) => acts.createKeepPlan(drawn.now, createPlan(drawn), drawn.text),

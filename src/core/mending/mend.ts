@@ -1,6 +1,6 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Change, Household, Lot } from '../records/index.ts';
-import { checkContainers, createPlaceTree, listHomes } from '../storage/index.ts';
+import { checkContainers, createPlaceTree, listHomes, withoutBerth } from '../storage/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
 
 /** What broke when two good halves came together, bins and stations: the bins in `came` give way. */
@@ -31,6 +31,11 @@ export function mendRooms(household: Household, came: (id: string) => boolean): 
       const { at: _at, ...container } = place.container;
       changes.push(createChange('places', placeId, place, { ...place, parentId: undefined, container }));
     } else changes.push(createChange('places', placeId, place, null));
+  }
+  // A bin that was to stand in a compartment that is gone stays where it stands.
+  for (const place of household.places.values()) {
+    const to = place.container?.goesTo?.slotId;
+    if (to && !household.places.get(to)?.slot) changes.push(createChange('places', place.id, place, withoutBerth(place)));
   }
   const stations = tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []);
   const [first] = stations;

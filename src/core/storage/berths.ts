@@ -92,7 +92,8 @@ export function standAsPlanned(places: ReadonlyMap<PlaceId, Place>, bins: readon
   for (let good = bins; ;) {
     const next = withBins(settled, good);
     const bad = good.filter(
-      ({ placeId, slotId }) => next.get(placeId)?.parentId !== slotId || !isStanding(next, placeId),
+      ({ placeId, slotId }) =>
+        !next.has(placeId) || next.get(placeId)!.parentId !== slotId || !isStanding(next, placeId),
     );
     if (bad.length === 0) return { places: next, left };
     left.push(...bad.map(({ placeId }) => placeId));
