@@ -1,7 +1,7 @@
 import loadHighs from 'highs';
 import { OPENED_SHARE } from '../src/core/sense/index.ts';
 import { getOptionPackage, getPlaceOf, getShare, listOptions, type Facts } from '../src/solver/model/index.ts';
-import { scoreCompany, UNPLACED_PRICE } from '../src/solver/score/index.ts';
+import { scoreCompany, scoreNaming, UNPLACED_PRICE } from '../src/solver/score/index.ts';
 
 /** So many tangents stand in for the parabola of crowding. */
 const TANGENTS = 12;
@@ -63,7 +63,6 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
             offered.wear +
             offered.rent +
             offered.holding +
-            offered.naming +
             facts.uses[l]! * estimates.findSeconds,
           name,
         ]);
@@ -100,6 +99,7 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       // Two groups that are both in a place pay for each other's company.
       const here = groups.flatMap((_, g) => (inside[g]!.has(p) ? [g] : []));
       objective.push([OPENED_SHARE * places[p]!.worth * estimates.rentSeconds, `o${p}`]);
+      for (const g of here) objective.push([scoreNaming(facts, p, g), `y${g}_${p}`]);
       for (const g of here) rows.push(`o${p} - y${g}_${p} >= 0`);
       for (const [i, a] of here.entries())
         for (const b of here.slice(i + 1)) {

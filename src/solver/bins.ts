@@ -1,6 +1,6 @@
-import type { BinMove, Place, PlaceId } from '../core/records/index.ts';
+import type { BinMove, Place, PlaceId, Score } from '../core/records/index.ts';
 import { checkContainers, findNook, getBerth, withBins, type ToStand } from '../core/storage/index.ts';
-import { getPlaceOf, type Facts } from './model/index.ts';
+import { getPlaceOf, type Facts, type Offered } from './model/index.ts';
 
 /** Which container each place in use is, and what that has carried. */
 export interface Stood {
@@ -97,4 +97,13 @@ export function listBinMoves(today: ReadonlyMap<PlaceId, Place>, then: ReadonlyM
     if (place.parentId === berth.slotId && isSame(place.container.at, berth.at)) return [];
     return [{ placeId: place.id, ...berth }];
   });
+}
+
+/** The same score with what carrying these containers really costs, rather than what the places in use were said to. */
+export function priceBins(facts: Facts, offered: readonly (Offered | null)[], score: Score, count: number): Score {
+  const { carryBinSeconds, carryMonths } = facts.settings.estimates;
+  const used = new Set(offered.flatMap((one) => (one ? [one.place] : [])));
+  const said = [...used].reduce((sum, p) => sum + facts.places[p]!.bringing, 0);
+  const more = (count * carryBinSeconds) / carryMonths - said;
+  return { ...score, seconds: score.seconds + more, parts: { ...score.parts, moving: score.parts.moving + more } };
 }

@@ -5,7 +5,7 @@ import { constructFromPresent, PackingCache, repairPacking } from './search/inde
 import { createRun, type Run, type Solution } from './solve.ts';
 import { withBerths } from '../core/storage/index.ts';
 import { previewPlan } from '../core/suppose/index.ts';
-import { listBinMoves } from './bins.ts';
+import { listBinMoves, priceBins } from './bins.ts';
 
 /** What of a plan no longer holds. */
 export interface Stale {
@@ -66,14 +66,12 @@ export interface Mending {
   readonly getSolution: () => Solution;
 }
 
-function score(real: Facts, { assignments }: Solution): Solution['score'] {
+function score(real: Facts, { assignments }: Solution, carried: number): Solution['score'] {
   const byLot = new Map(assignments.map((one) => [one.lotId, one]));
   // As the plan would have it, but with what carrying costs from where things are.
   const planned = { ...real, lots: real.lots.map((lot) => ({ ...lot, form: byLot.get(lot.id)?.form ?? lot.form })) };
-  return recount(
-    real,
-    describeAt(planned, (lot) => byLot.get(lot.id)?.placeId),
-  );
+  const offered = describeAt(planned, (lot) => byLot.get(lot.id)?.placeId);
+  return priceBins(real, offered, recount(real, offered), carried);
 }
 
 /**
@@ -98,7 +96,12 @@ export function startMending(household: Household, plan: Stowage, seed: number, 
     isWider,
     getSolution() {
       const solution = run.getSolution();
-      return { ...solution, bins: listBinMoves(household.places, preview.places), score: score(real, solution) };
+      const carried = listBinMoves(withBerths(household.places), preview.places).length;
+      return {
+        ...solution,
+        bins: listBinMoves(household.places, preview.places),
+        score: score(real, solution, carried),
+      };
     },
   };
 }

@@ -38,7 +38,7 @@ import {
 } from './search/index.ts';
 
 import { standAsPlanned, withBerths, withBins } from '../core/storage/index.ts';
-import { listBinMoves, standBins, type Stood } from './bins.ts';
+import { listBinMoves, priceBins, standBins, type Stood } from './bins.ts';
 
 /** A complete, packed answer. Every place's spots are by the turn of its lots. */
 export interface Solution {
@@ -125,11 +125,13 @@ function createSolution(facts: Facts, state: State, cache: PackingCache, today: 
     if (packed.status !== 'packed') throw new Error(`place ${placeId} was repaired and does not pack`);
     spots.set(placeId, packed.spots);
   }
+  const then = withBins(facts.household.places, stood.bins);
+  const offered = toCarried(facts, state.option, stood);
   return {
     assignments: listAssignments(facts, state.option, stood),
-    bins: listBinMoves(today.places, withBins(facts.household.places, stood.bins)),
+    bins: listBinMoves(today.places, then),
     unplaced,
-    score: recount(facts, toCarried(facts, state.option, stood)),
+    score: priceBins(facts, offered, recount(facts, offered), listBinMoves(withBerths(today.places), then).length),
     spots,
   };
 }

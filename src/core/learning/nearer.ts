@@ -1,9 +1,11 @@
-import { type Household, type Item, type Lot, type Stowage } from '../records/index.ts';
+import { type Household, type Item, type Lot, type PlaceId, type Stowage } from '../records/index.ts';
 import {
   computeStandPoint,
   computeStationPoint,
   computeTraits,
   computeWayMm,
+  createPlaceTree,
+  standAsPlanned,
   type PlaceTree,
 } from '../storage/index.ts';
 
@@ -41,7 +43,8 @@ export function listNearer(household: Household, tree: PlaceTree, plan: Stowage)
     stool: settings.estimates.stoolSeconds,
   };
   const perM = Math.max(0.01, settings.estimates.walkSecondsPerM);
-  const leaves = new Set(tree.leaves.map((place) => place.id));
+  const planned = createPlaceTree(standAsPlanned(tree.places, plan.bins ?? []).places);
+  const [here, there] = [tree, planned].map(({ leaves }) => new Set(leaves.map((place) => place.id)));
   return plan.assignments
     .flatMap(({ lotId, placeId }): Nearer[] => {
       const lot = household.lots.get(lotId);
@@ -50,12 +53,13 @@ export function listNearer(household: Household, tree: PlaceTree, plan: Stowage)
       if (!lot || !item || !station || lot.placeId === undefined || lot.placeId === placeId) return [];
       const learnt = item.learntPerMonth ?? 0;
       if (learnt < MORE * item.usesPerMonth || learnt < item.usesPerMonth + MORE_USES) return [];
-      if (!leaves.has(placeId) || !leaves.has(lot.placeId)) return [];
-      const [fromMm, toMm] = [lot.placeId, placeId].map((id) => {
-        const place = tree.places.get(id)!;
-        const seconds = awkward[computeTraits(tree, place, settings).reach] ?? 0;
-        return computeWayMm(tree, station, computeStandPoint(tree, place)) + (500 * seconds) / perM;
-      }) as [number, number];
+      if (!there!.has(placeId) || !here!.has(lot.placeId)) return [];
+      const far = (of: PlaceTree, id: PlaceId) => {
+        const place = of.places.get(id)!;
+        const seconds = awkward[computeTraits(of, place, settings).reach] ?? 0;
+        return computeWayMm(tree, station, computeStandPoint(of, place)) + (500 * seconds) / perM;
+      };
+      const [fromMm, toMm] = [far(tree, lot.placeId), far(planned, placeId)];
       return toMm < fromMm - LEAST_MM ? [{ lot, item, fromMm, toMm }] : [];
     })
     .toSorted((a, b) => b.fromMm - b.toMm - (a.fromMm - a.toMm));

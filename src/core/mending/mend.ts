@@ -35,7 +35,8 @@ export function mendRooms(household: Household, came: (id: string) => boolean): 
   // A bin that was to stand in a compartment that is gone stays where it stands.
   for (const place of household.places.values()) {
     const to = place.container?.goesTo?.slotId;
-    if (to && !household.places.get(to)?.slot) changes.push(createChange('places', place.id, place, withoutBerth(place)));
+    if (to && !household.places.get(to)?.slot)
+      changes.push(createChange('places', place.id, place, withoutBerth(place)));
   }
   const stations = tree.rooms.flatMap((room) => room.room?.stations.map((station) => station.id) ?? []);
   const [first] = stations;

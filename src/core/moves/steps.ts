@@ -113,6 +113,7 @@ class Steps {
   private readonly slotNow: (Place | undefined)[];
   private readonly standAt: (p: number) => Stand | null;
   private readonly access: readonly number[];
+  private readonly massOf: ReadonlyMap<LotId, number>;
   private at: Stand | null;
 
   constructor(private readonly facts: MoveFacts) {
@@ -127,6 +128,10 @@ class Steps {
     });
     this.inside = places.map((_, p) => new Set<LotId>(facts.stays[p]!.map((one) => one.lotId)));
     for (const { lot, from } of movers) if (from >= 0) this.inside[from]!.add(lot.id);
+    this.massOf = new Map([
+      ...facts.stays.flatMap((list) => list.map(({ lotId, pkg }) => [lotId, pkg.massG] as const)),
+      ...movers.map(({ lot, massG }) => [lot.id, massG] as const),
+    ]);
     this.at = this.standAt(ABOUT);
   }
 
@@ -160,6 +165,7 @@ class Steps {
     let [seconds, massG] = [0, 0];
     for (const { place, bin, from } of bins) {
       massG += tree.places.get(bin.placeId)!.container!.tareG;
+      if (place >= 0) for (const id of this.inside[place]!) massG += this.massOf.get(id) ?? 0;
       seconds += household.settings.estimates.carryBinSeconds;
       for (const id of [from, bin.slotId]) {
         const slot = id && tree.places.get(id);

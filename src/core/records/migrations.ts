@@ -25,6 +25,11 @@ function addEstimate(raw: Raw, name: string, seconds: number): Raw {
     const estimates = isRaw(settings) ? settings['estimates'] : null;
     return isRaw(estimates) ? { ...(settings as Raw), estimates: { [name]: seconds, ...estimates } } : settings;
   };
+  return liftAllSettings(raw, lift);
+}
+
+/** The settings as they are, and as the daybook says that they were. */
+function liftAllSettings(raw: Raw, lift: (settings: unknown) => unknown): Raw {
   const lifted = mapChanges(raw, (change) =>
     change['table'] === 'settings'
       ? {
@@ -351,6 +356,17 @@ function priceBySense(raw: Raw): Raw {
   };
 }
 
+/** A wrong name costs by group and not by thing: what nobody changed is today's price. */
+function priceNamesByGroup(raw: Raw): Raw {
+  const lift = (settings: unknown) => {
+    const estimates = isRaw(settings) ? settings['estimates'] : null;
+    return isRaw(estimates) && estimates['nameSeconds'] === 5
+      ? { ...(settings as Raw), estimates: { ...estimates, nameSeconds: 40 } }
+      : settings;
+  };
+  return liftAllSettings(raw, lift);
+}
+
 /** Step i lifts version i + 1 to i + 2. */
 const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 1 → 2: a thing without a home costs looking for it.
@@ -368,7 +384,7 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 7 → 8: plans that a sewist would defend.
   priceBySense,
   // 8 → 9: containers may stand elsewhere in a plan, and carrying one costs something.
-  (raw) => addEstimate(raw, 'carryBinSeconds', 60),
+  (raw) => priceNamesByGroup(addEstimate(raw, 'carryBinSeconds', 60)),
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

@@ -208,7 +208,7 @@ export const DEFAULT_ESTIMATES: Estimates = {
   stationSeconds: 45,
   strangerSeconds: 120,
   clashSeconds: 300,
-  nameSeconds: 5,
+  nameSeconds: 40,
   looseSeconds: 150,
   floppySeconds: 8,
   formSeconds: 10,

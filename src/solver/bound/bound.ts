@@ -1,7 +1,7 @@
 import type { Score } from '../../core/records/index.ts';
 import { getCompanySeconds } from '../../core/sense/index.ts';
 import { getKinshipOf, isAllowed, listMembers, type Facts } from '../model/index.ts';
-import { CAUTION_PRICE, Lookup, UNPLACED_PRICE } from '../score/index.ts';
+import { CAUTION_PRICE, Lookup, scoreNaming, UNPLACED_PRICE } from '../score/index.ts';
 import { GroupDual, type GroupProblem } from './dual.ts';
 
 /** One group, with which of the household's lots and places its own numbers mean. */
@@ -15,6 +15,8 @@ interface Part {
   readonly share: Float64Array;
   /** What each place after the first costs. */
   readonly split: number;
+  /** By place: what names there say against it. */
+  readonly naming: Float64Array;
 }
 
 /**
@@ -150,6 +152,7 @@ export class Bound {
       base,
       share,
       // What can go nowhere has no first place that were free.
+      naming: Float64Array.from(places, (p) => scoreNaming(facts, p, g)),
       split: count === 0 ? 0 : half * estimates.splitPlaceSeconds + estimates.furtherPlaceSeconds,
     };
   }
@@ -166,7 +169,7 @@ export class Bound {
       const count = places.length;
       for (let j = 0; j < count; j += 1) {
         const p = places[j]!;
-        problem.opening[j] = split + mixPrice[p]!;
+        problem.opening[j] = split + mixPrice[p]! + part.naming[j]!;
         for (let i = 0; i < part.lots.length; i += 1) {
           const at = i * count + j;
           problem.cost[at] = base[at] === Infinity ? Infinity : base[at]! + roomPrice[p]! * share[at]!;

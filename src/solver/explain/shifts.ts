@@ -24,9 +24,7 @@ export function createShifts(facts: Facts, offered: readonly (Offered | null)[])
   }
   const getInside = (p: number) => inside.get(p) ?? [];
   const scoreAlone = (lot: number, one: Offered | null) =>
-    one
-      ? one.fetching + one.moving + one.wear + one.rent + one.holding + one.naming
-      : facts.uses[lot]! * homelessSeconds;
+    one ? one.fetching + one.moving + one.wear + one.rent + one.holding : facts.uses[lot]! * homelessSeconds;
   const scoreAt = (p: number, there: readonly Offered[]) => {
     const { searching, crowding, company, rent } = scorePlace(facts, p, there);
     return searching + crowding + company + rent;

@@ -44,8 +44,6 @@ export interface Offered {
   readonly wear: number;
   readonly rent: number;
   readonly holding: number;
-  /** What it costs that a name says where it belongs, or what is there, and that is not so. */
-  readonly naming: number;
   readonly cautions: number;
 }
 
@@ -84,7 +82,7 @@ export interface Facts extends PlaceTable, Ways {
   readonly wishes: Wishes;
   /** By group × group: how near they are, a number of `KINSHIPS`. */
   readonly kinships: Uint8Array;
-  /** By group × place: how wrong names are where the group is there: two for one that means it elsewhere, one for one that means others. */
+  /** By group × place: how wrong names are where the group is there: one where a name means it elsewhere, one where the place's means others. */
   readonly misnamed: Uint8Array;
   /** Describes any lot in any place, allowed or not; null when the form does not suit the place at all. */
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
@@ -209,11 +207,11 @@ function describeGroups(
     }
   const named = listNamed(paths, groups, items);
   const hasName = new Uint8Array(n);
-  for (const list of named) for (const g of list) hasName[g] = 1;
+  for (const { wanted } of named) for (const g of wanted) hasName[g] = 1;
   const misnamed = new Uint8Array(n * places.length);
-  for (const [p, list] of named.entries())
+  for (const [p, { fitting }] of named.entries())
     for (let g = 0; g < n; g += 1)
-      misnamed[g * places.length + p] = list.includes(g) ? 0 : Number(list.length > 0) + 2 * hasName[g]!;
+      misnamed[g * places.length + p] = fitting.includes(g) ? 0 : Number(fitting.length > 0) + hasName[g]!;
   return { kinships, misnamed };
 }
 
@@ -246,23 +244,13 @@ function computeFetchTable(
 function createDescribe(
   facts: Pick<
     Facts,
-    | 'places'
-    | 'settings'
-    | 'items'
-    | 'present'
-    | 'presentForm'
-    | 'carrying'
-    | 'uses'
-    | 'fetches'
-    | 'fetchRowOf'
-    | 'groupOf'
-    | 'misnamed'
+    'places' | 'settings' | 'items' | 'present' | 'presentForm' | 'carrying' | 'uses' | 'fetches' | 'fetchRowOf'
   >,
 ): Facts['describe'] {
   const { places, settings, items, present, uses, fetches, fetchRowOf } = facts;
-  const { groupOf, misnamed, presentForm, carrying } = facts;
+  const { presentForm, carrying } = facts;
   const { estimates } = settings;
-  const { rentSeconds, nameSeconds } = estimates;
+  const { rentSeconds } = estimates;
   return (l, p, pkg) => {
     const { space, traits, worth } = places[p]!;
     const fit = computeShare(pkg, space);
@@ -279,7 +267,6 @@ function createDescribe(
       wear: computeWear(item, traits, estimates),
       rent: rentSeconds * worth * fit.share,
       holding: computeHolding(item, pkg, traits, estimates),
-      naming: nameSeconds * misnamed[groupOf[l]! * places.length + p]!,
       cautions: findCautions({ item, pkg, space, traits, settings }).length,
     };
   };

@@ -58,7 +58,7 @@ function sortKinds(household: Household, tree: PlaceTree, groups: readonly Group
   const kindOf = new Map<PlaceId, number>();
   for (const [i, place] of free.entries()) {
     const { at: _at, goesTo: _goesTo, ...spec } = place.container!;
-    const key = `${JSON.stringify(spec)} ${named[i]!.join(' ')}`;
+    const key = `${JSON.stringify(spec)} ${named[i]!.fitting.join(' ')}`;
     const kind = numbers.get(key) ?? kinds.length;
     if (kind === kinds.length) {
       numbers.set(key, kind);

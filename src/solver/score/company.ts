@@ -3,7 +3,8 @@ import type { Facts } from '../model/index.ts';
 
 /**
  * What the groups of each place cost each other, seconds a month, kept so that a group that comes or goes is priced in
- * constant time: by place × group, what all groups in the place are to that group. A change takes time by their number.
+ * constant time: by place × group, what all groups in the place are to that group, and what names there say against it. A
+ * change takes time by their number.
  */
 export class Company {
   private readonly groupCount: number;
@@ -11,13 +12,20 @@ export class Company {
   private readonly kinPrice: Float64Array;
   private readonly mingling: Float64Array;
   private readonly sums: Float64Array;
+  /** By place × group: what a wrong name costs, whoever else is there. */
+  private readonly names: Float64Array;
 
-  constructor({ groups, places, kinships, settings }: Facts) {
+  constructor({ groups, places, kinships, misnamed, settings }: Facts) {
     this.groupCount = groups.length;
     this.kinPrice = Float64Array.from(kinships, (one) => getCompanySeconds(KINSHIPS[one]!, settings.estimates));
     for (let g = 0; g < groups.length; g += 1) this.kinPrice[g * groups.length + g] = 0;
     this.mingling = Float64Array.from(places, (one) => one.mingling);
-    this.sums = new Float64Array(places.length * groups.length);
+    const { length } = groups;
+    this.names = new Float64Array(places.length * length);
+    for (let p = 0; p < places.length; p += 1)
+      for (let g = 0; g < length; g += 1)
+        this.names[p * length + g] = settings.estimates.nameSeconds * misnamed[g * places.length + p]!;
+    this.sums = this.names.slice();
   }
 
   /** What it costs more that a group comes to a place (1) or goes (-1); nothing where it does neither. `at` is place × group. */
@@ -39,9 +47,9 @@ export class Company {
   meet(p: number, g: number, comes: number, isEmpty: boolean): void {
     const { groupCount, kinPrice, sums } = this;
     const from = p * groupCount;
-    // Sums of floats leave crumbs; in an empty place there is exactly no company.
+    // Sums of floats leave crumbs; in an empty place there is exactly no company, only its name.
     if (isEmpty) {
-      sums.fill(0, from, from + groupCount);
+      sums.set(this.names.subarray(from, from + groupCount), from);
       return;
     }
     const factor = comes * this.mingling[p]!;

@@ -1,4 +1,4 @@
 export { describeAt, describePresent } from './present.ts';
-export { recount, scoreCompany, scoreGroup, scoreLooks, scorePlace, searchByGroup } from './recount.ts';
+export { recount, scoreCompany, scoreGroup, scoreLooks, scoreNaming, scorePlace, searchByGroup } from './recount.ts';
 export { Batch, State } from './state.ts';
 export { CAUTION_PRICE, getPrice, Lookup, UNPLACED_PRICE } from './lookup.ts';

@@ -47,10 +47,8 @@ export class Lookup {
   /** Seconds for each square of the share beyond the target. */
   readonly crowdFactor: number;
   protected readonly wayAlongMm: Float64Array;
-  /** Seconds for all of a place, and for a name that is wrong; by group × place, how many are. */
+  /** Seconds for all of a place. */
   protected readonly rent: Float64Array;
-  private readonly misnamed: Uint8Array;
-  private readonly nameSeconds: number;
   /** Where each lot's row of fetches, and each way's row of wear and cautions, begins. */
   protected readonly fetchRow: Int32Array;
   protected readonly careRow: Int32Array;
@@ -91,8 +89,6 @@ export class Lookup {
     this.piles = Float64Array.from(places, (one) => one.piles);
     this.wayAlongMm = facts.wayAlongMm;
     this.rent = Float64Array.from(places, ({ worth }) => worth * estimates.rentSeconds);
-    this.misnamed = facts.misnamed;
-    this.nameSeconds = estimates.nameSeconds;
     this.isLine = Uint8Array.from(places, ({ space }) => Number(space.mode === 'line'));
     this.isHooked = Uint8Array.from(places, ({ space }) => Number(space.mode === 'area' && Boolean(space.peg?.hooks)));
     this.crowdFactor = estimates.crowdSeconds / Math.max(0.01, 1 - fillTarget) ** 2;
@@ -119,13 +115,12 @@ export class Lookup {
     return piled <= 1e-6 || spines + Math.ceil(piled - 1e-6) * this.pileWidth[p]! <= 1 + 1e-6;
   }
 
-  /** What a lot costs in a place by itself: fetching, finding, carrying, wear, its rent, being unheld, a wrong name. */
+  /** What a lot costs in a place by itself: fetching, finding, carrying, wear, its rent, being unheld. */
   computeBase(lot: number, way: number, p: number): number {
     const base =
       this.uses[lot]! * (this.fetches[this.fetchRow[lot]! + p]! + this.findSeconds) +
       this.wears[this.careRow[way]! + this.traitOf[p]!]! +
-      this.rent[p]! * this.shareAt(way, p) +
-      this.nameSeconds * this.misnamed[this.groupOf[lot]! * this.placeCount + p]!;
+      this.rent[p]! * this.shareAt(way, p);
     return this.present[lot] === p && this.presentForm[lot] === this.wayForm[way] ? base : base + this.carrying[lot]!;
   }
 

@@ -20,9 +20,19 @@ export function describeAt(facts: Facts, placeOf: (lot: Lot) => PlaceId | undefi
   });
 }
 
+/** A place that there is now, where a home that waits for its container to be carried will be. */
+function findStandIn({ tree }: Facts, id: PlaceId): PlaceId {
+  const place = tree.places.get(id);
+  const slotId = place?.container && !place.parentId ? place.container.goesTo?.slotId : undefined;
+  const at = slotId ?? id;
+  return tree.getChildren(at)[0]?.id ?? at;
+}
+
 /** Things as they are today: what is out counts at its home, where it was there, and nothing is carried. */
 export function describePresent(facts: Facts): (Offered | null)[] {
-  return describeAt(facts, (lot) => lot.placeId ?? (isHomeless(lot) ? undefined : lot.homeId)).map(
-    (one) => one && { ...one, moving: 0 },
-  );
+  const placeOf = (lot: Lot) => {
+    const home = isHomeless(lot) ? undefined : lot.homeId;
+    return lot.placeId ?? (home && findStandIn(facts, home));
+  };
+  return describeAt(facts, placeOf).map((one) => one && { ...one, moving: 0 });
 }

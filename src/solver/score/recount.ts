@@ -25,7 +25,6 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
     parts.wear += one.wear;
     parts.rent += one.rent;
     parts.holding += one.holding;
-    parts.company += one.naming;
     cautions += one.cautions;
     byPlace.set(one.place, [...(byPlace.get(one.place) ?? []), one]);
     const group = facts.groupOf[l]!;
@@ -87,17 +86,26 @@ export function scorePlace(
   if (inside.length === 0) return { searching: 0, crowding: 0, company: 0, rent: 0 };
   const { estimates, fillTarget } = facts.settings;
   const search = searchByGroup(facts, p, inside);
+  const groups = [...search.keys()];
   const fill = inside.reduce((sum, one) => sum + one.share, 0);
   const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
   return {
     searching: [...search.values()].reduce((sum, one) => sum + one, 0),
     crowding: estimates.crowdSeconds * over * over,
-    company: scoreCompany(facts, p, [...search.keys()]),
+    company: scoreCompany(facts, p, groups) + groups.reduce((sum, g) => sum + scoreNaming(facts, p, g), 0),
     rent: OPENED_SHARE * facts.places[p]!.worth * estimates.rentSeconds,
   };
 }
 
-/** What it costs that these groups share a place, seconds a month: every two of them, by how near they are. */
+/** What it costs that a group is in a place where names say otherwise, seconds a month. */
+export function scoreNaming({ places, misnamed, settings }: Facts, p: number, g: number): number {
+  return settings.estimates.nameSeconds * misnamed[g * places.length + p]!;
+}
+
+/**
+ * What it costs that these groups share a place, seconds a month: every two of them, by how near they are. `scorePlace` has
+ * what their names cost beside that.
+ */
 export function scoreCompany(facts: Facts, p: number, groups: readonly number[]): number {
   let seconds = 0;
   for (const [i, a] of groups.entries())

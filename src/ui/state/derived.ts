@@ -8,7 +8,15 @@ import {
   type Place,
   type StationId,
 } from '../../core/records/index.ts';
-import { createPlaceTree, getRoomSpec, listWalls, type PlaceTree, type WallLine } from '../../core/storage/index.ts';
+import {
+  createPlaceTree,
+  getRoomSpec,
+  listBinsToCarry,
+  listWalls,
+  withBerths,
+  type PlaceTree,
+  type WallLine,
+} from '../../core/storage/index.ts';
 
 /** A figure of a household that is worked out once and kept as long as that state of the household is. */
 export function derive<T>(compute: (household: Household) => T): (household: Household) => T {
@@ -69,9 +77,15 @@ export const getLotsByItem = derive((household) => {
   return byItem;
 });
 
+/** The household with its bins where the adopted plan wants them. */
+export const getAsPlanned = derive((household) => {
+  const places = withBerths(household.places);
+  return places === household.places ? household : { ...household, places };
+});
+
 /** Lots that are not where their home is: planned moves, things out, things without a home. */
 export const getStrays = derive((household) => {
-  let toMove = 0;
+  let toMove = listBinsToCarry(household.places).length;
   let out = 0;
   let homeless = 0;
   for (const lot of household.lots.values()) {

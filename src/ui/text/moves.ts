@@ -1,12 +1,14 @@
 import type { Block, StepPlace, Step } from '../../core/moves/index.ts';
+import type { PlaceId } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatMinutes } from '../../core/units/index.ts';
+import { wordBinWay } from './bins.ts';
 import { wordCount } from './grammar.ts';
 
 /** Words of carrying; not in the index, only the move list needs them. */
 
 export function wordSpot(spot: StepPlace, tree: PlaceTree): string {
-  if (spot === 'idle') return 'where idle bins stand';
+  if (spot === 'idle') return 'out of the way';
   if (spot === 'table') return 'the table';
   if (spot === 'aside') return 'out of the way, in another room';
   if (spot === 'about') return 'wherever it lies';
@@ -38,7 +40,12 @@ export function wordDeed(step: Step, names: readonly string[], tree: PlaceTree):
 /** The whole step in one line, for a list: what, from where, to where. */
 export function wordWay({ kind, from, to, bins }: Step, tree: PlaceTree): string {
   if (bins && bins.length > 1) return 'all at once';
-  if (bins) return `from ${wordSpot(from, tree)} to ${wordSpot(to, tree)}`;
+  if (bins)
+    return wordBinWay(
+      from === 'idle' ? undefined : (from as PlaceId),
+      to === 'idle' ? undefined : (to as PlaceId),
+      tree,
+    );
   if (kind !== 'carry') return `in ${wordSpot(to, tree)}`;
   return `from ${wordSpot(from, tree)} to ${wordSpot(to, tree)}`;
 }

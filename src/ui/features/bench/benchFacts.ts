@@ -8,6 +8,7 @@ import {
   type Item,
   type Lot,
 } from '../../../core/records/index.ts';
+import { listBinsToCarry } from '../../../core/storage/index.ts';
 import { derive } from '../../state/derived.ts';
 
 export interface OnBench {
@@ -29,7 +30,7 @@ export interface Strays {
 
 export const findStrays: (household: Household) => Strays = derive((household) => {
   const [out, homeless, missing, lent, midway]: OnBench[][] = [[], [], [], [], []];
-  let toCarry = 0;
+  let toCarry = listBinsToCarry(household.places).length;
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     if (!item || !takesRoom(lot)) continue;

@@ -74,12 +74,13 @@ export function FitPage() {
   const look = useApp((state) => state.look);
   const [tab, setTab] = useState<Tab>('groups');
   const [isToday, setToday] = useState(false);
-  const tree = getTree(household);
-  const arrivals = useMemo(() => (plan ? listMoves(household, tree, plan) : []), [household, tree, plan]);
-  const moves = arrivals.reduce((sum, one) => sum + one.moves.length, 0);
   // While it searches, the best so far is drawn.
   const drawn = plan ?? bestSoFar;
   const planned = useMemo(() => (drawn ? previewPlan(household, drawn) : null), [household, drawn]);
+  const plannedTree = getTree(planned ?? household);
+  const arrivals = useMemo(() => (plan ? listMoves(household, plannedTree, plan) : []), [household, plannedTree, plan]);
+  const bins = plan?.bins ?? [];
+  const moves = arrivals.reduce((sum, one) => sum + one.moves.length, bins.length);
   const shown = isToday ? null : planned;
   /** What is only looked at; null where today is shown as it is. */
   const seen = shown ?? supposed;
@@ -148,7 +149,7 @@ export function FitPage() {
       {tab === 'moves' &&
         (plan ? (
           <Preview of={supposed}>
-            <MoveList arrivals={arrivals} />
+            <MoveList arrivals={arrivals} bins={bins} planned={plannedTree} />
           </Preview>
         ) : (
           <p className="p-5 text-stone">Find a plan first; then what it would have you carry stands here.</p>

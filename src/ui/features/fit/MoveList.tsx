@@ -1,25 +1,58 @@
-import { formatPlaceName } from '../../../core/storage/index.ts';
+import type { BinMove } from '../../../core/records/index.ts';
+import { formatPlaceName, type PlaceTree } from '../../../core/storage/index.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { wordBinWay } from '../../text/bins.ts';
 import { wordAmount, wordCount, wordForm } from '../../text/index.ts';
 import type { Arrivals } from './planMoves.ts';
 
+interface MoveListProps {
+  readonly arrivals: readonly Arrivals[];
+  readonly bins: readonly BinMove[];
+  /** The places as the plan has them. */
+  readonly planned: PlaceTree;
+}
+
+/** Containers that a plan has carried, from where to where. */
+function Bins({ bins, planned }: Pick<MoveListProps, 'bins' | 'planned'>) {
+  const tree = getTree(useHousehold());
+  return (
+    <section className="mt-4">
+      <h2 className="font-display text-lg font-semibold">
+        {wordCount(bins.length, 'bin')}{' '}
+        <span className="font-sans text-sm font-normal text-stone">to carry, with what is in them</span>
+      </h2>
+      <ul aria-label="Bins" className="max-w-3xl">
+        {bins.map(({ placeId, slotId }) => (
+          <li key={placeId} className="dotted-row flex flex-wrap justify-between gap-x-4 py-1.5">
+            <span>{tree.places.get(placeId)?.name}</span>
+            <span className="text-sm text-stone">
+              {wordBinWay(tree.places.get(placeId)?.parentId, slotId, planned)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** What a plan would have one carry, by where it goes. */
-export function MoveList({ arrivals }: { arrivals: readonly Arrivals[] }) {
+export function MoveList({ arrivals, bins, planned }: MoveListProps) {
   const household = useHousehold();
   const tree = getTree(household);
   const { units } = household.settings;
-  if (arrivals.length === 0)
+  if (arrivals.length === 0 && bins.length === 0)
     return <p className="p-5 font-display text-xl">Nothing moves: things are where the plan wants them.</p>;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <PrintDefs />
+      {bins.length > 0 && <Bins bins={bins} planned={planned} />}
       {arrivals.map(({ place, moves }) => (
         <section key={place.id} className="mt-4 [content-visibility:auto] [contain-intrinsic-size:auto_200px]">
           <h2 className="font-display text-lg font-semibold">
-            {formatPlaceName(tree, place.id)}{' '}
+            {formatPlaceName(planned, place.id)}{' '}
             <span className="font-sans text-sm font-normal text-stone">
               {wordCount(moves.length, 'thing')} to bring
             </span>

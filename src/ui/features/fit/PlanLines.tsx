@@ -1,4 +1,5 @@
 import { getFetchSeconds, type Plan, type Score } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import type { Mended } from '../../../workers/protocol.ts';
 import { Button } from '../../components/Button.tsx';
@@ -84,6 +85,26 @@ export function Freed({ plan }: { plan: Plan }) {
       {...explained('Bins, boxes and other containers with something in them now, in which this plan puts nothing.')}
     >
       {freed.length} of {wordCount(used, 'container')} in use become free: {names.join(', ')}.
+    </p>
+  );
+}
+
+/** Containers that the plan has elsewhere than they stand. */
+export function Carried({ plan }: { plan: Plan }) {
+  const tree = getTree(useHousehold());
+  const bins = plan.bins ?? [];
+  if (bins.length === 0) return null;
+  const named = bins.slice(0, MOST_NAMED).map(({ placeId, slotId }) => {
+    const name = tree.places.get(placeId)?.name ?? 'one';
+    return slotId ? `${name} to ${formatPlaceName(tree, slotId)}` : `${name} out of the way`;
+  });
+  const names = bins.length > MOST_NAMED ? [...named, `${bins.length - MOST_NAMED} more`] : named;
+  return (
+    <p
+      className="mt-2 text-sm"
+      {...explained('Where bins and boxes stand is part of the plan; what is in them is carried with them.')}
+    >
+      {wordCount(bins.length, 'bin')} to carry: {names.join(', ')}.
     </p>
   );
 }

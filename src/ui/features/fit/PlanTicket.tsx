@@ -13,7 +13,7 @@ import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import { Comparison, Searching } from './Comparison.tsx';
 import { usePlanStanding, type LookedAt } from './usePlanStanding.ts';
-import { AskedLine, Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
+import { AskedLine, Carried, Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
 import { WishList } from './WishList.tsx';
 import { MOST_KEPT, createAdopt, createCarryAll, createKeepPlan } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
@@ -79,6 +79,7 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
           <GotList unplaced={plan.unplaced.length} />
         </Suspense>
       )}
+      {plan && supposed === null && status === 'done' && <Carried plan={plan} />}
       {plan && supposed === null && status === 'done' && <Freed plan={plan} />}
       {run.asked && plan && status === 'done' && <AskedLine asked={run.asked} plan={plan} />}
       {run.mended && status === 'done' && <MendedLine mended={run.mended} />}

@@ -16,7 +16,7 @@ export interface Arrivals {
   readonly moves: readonly PlanMove[];
 }
 
-/** What a plan would have one carry, by where it goes, in the order of the places. */
+/** What a plan would have one carry, by where it goes, in the order of the places; `tree` is as the plan has it. */
 export function listMoves(household: Household, tree: PlaceTree, plan: Plan): Arrivals[] {
   const byPlace = new Map<PlaceId, PlanMove[]>();
   for (const { lotId, placeId, form } of plan.assignments) {

@@ -79,7 +79,7 @@ const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estima
       ['furtherPlaceSeconds', 'A group in a place less'],
       ['furtherUnitSeconds', 'In a piece less'],
       ['furtherRoomSeconds', 'In a room less'],
-      ['nameSeconds', 'A thing where its name is'],
+      ['nameSeconds', 'A group where its name is'],
       ['looseSeconds', 'No small thing loose'],
       ['floppySeconds', 'What is floppy held in'],
       ['formSeconds', 'Kept in its best form'],

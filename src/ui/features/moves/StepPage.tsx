@@ -186,7 +186,9 @@ function StepCard({ household, step, which }: { household: Household; step: Step
         {step.isEmptied && !step.bins && `; ${wordSpot(step.from, tree)} is empty then, for what comes next`}
       </p>
       <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
-        {(step.kind === 'carry' || step.bins) && <SpotPicture spot={step.from} lots={which} mark="from" />}
+        {(step.kind === 'carry' || step.bins) && (
+          <SpotPicture spot={step.from} shown={step.bins?.[0]?.placeId} lots={which} mark="from" />
+        )}
         <SpotPicture spot={step.to} lots={step.kind === 'carry' && step.to !== 'table' ? [] : which} mark="to" />
       </div>
       <ul aria-label="Things" className="mt-4 md:columns-2 md:gap-8">
@@ -198,7 +200,15 @@ function StepCard({ household, step, which }: { household: Household; step: Step
   );
 }
 
-function SpotPicture({ spot, lots, mark }: { spot: StepPlace; lots: readonly LotId[]; mark: 'from' | 'to' }) {
+interface SpotPictureProps {
+  readonly spot: StepPlace;
+  /** The container that is carried, which shows where it stands. */
+  readonly shown?: PlaceId | undefined;
+  readonly lots: readonly LotId[];
+  readonly mark: 'from' | 'to';
+}
+
+function SpotPicture({ spot, shown, lots, mark }: SpotPictureProps) {
   const tree = getTree(useHousehold());
   const place = ['table', 'aside', 'about', 'idle'].includes(spot) ? null : spot;
   return (
@@ -209,7 +219,7 @@ function SpotPicture({ spot, lots, mark }: { spot: StepPlace; lots: readonly Lot
       </p>
       {spot === 'table' && <TablePicture lots={lots} mark={mark} />}
       {place !== null && tree.places.has(place as PlaceId) && (
-        <PlacePicture place={place as PlaceId} lots={lots} mark={mark} />
+        <PlacePicture place={shown ?? (place as PlaceId)} lots={lots} mark={mark} />
       )}
     </div>
   );

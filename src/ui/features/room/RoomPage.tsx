@@ -11,7 +11,7 @@ import { Unanswered } from '../../components/Unanswered.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { findWallOrMain, getStrays, getTree } from '../../state/derived.ts';
+import { findWallOrMain, getAsPlanned, getStrays, getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
@@ -46,10 +46,11 @@ export function RoomPage() {
 
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
   const view = toMove > 0 ? wallView : 'is';
-  const drawing = useMemo(
-    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, view, bandsFor) : null),
-    [household, tree, chosen, view, bandsFor],
-  );
+  const drawing = useMemo(() => {
+    if (!chosen) return null;
+    const drawn = view === 'home' ? getAsPlanned(household) : household;
+    return computeWallDrawing(drawn, getTree(drawn), chosen.room, chosen.wall, view, bandsFor);
+  }, [household, chosen, view, bandsFor]);
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
   return (
