@@ -1,13 +1,9 @@
 import { spawnSync } from 'node:child_process';
+import { createAdopt, createCarryAll } from '../src/core/acts/index.ts';
+import { applyChanges } from '../src/core/daybook/fold.ts';
 import { findSense } from '../src/core/sense/index.ts';
-import {
-  getFetchSeconds,
-  type Household,
-  type Lot,
-  type LotId,
-  type Plan,
-  type PlanId,
-} from '../src/core/records/index.ts';
+import { getFetchSeconds, type Household, type LotId, type Plan, type PlanId } from '../src/core/records/index.ts';
+import { withBins } from '../src/core/storage/index.ts';
 import { createKitchenHousehold } from '../src/sample/kitchen.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createPlan, createRun } from '../src/solver/solve.ts';
@@ -32,8 +28,9 @@ function search(household: Household, ms = SEARCH_MS, seed = 1): Plan {
 }
 
 /** What one would point at in a plan of a household, by the names of the figures. */
-function countSense(household: Household, { assignments, score }: Plan): Record<string, [number, string]> {
-  const found = findSense(household, assignments);
+function countSense(household: Household, { assignments, score, bins = [] }: Plan): Record<string, [number, string]> {
+  const places = withBins(household.places, bins);
+  const found = findSense({ ...household, places }, assignments);
   return {
     mixed_kinds_share: [found.mixed.length / Math.max(1, found.used.length), 'of places'],
     groups_in_place: [found.groupsInPlace, 'mean'],
@@ -72,22 +69,24 @@ const measure = (name: string, makers: readonly (() => Household)[], ms = SEARCH
   },
 });
 
+function act(household: Household, draft: ReturnType<typeof createAdopt>): Household {
+  const next = draft.ok ? applyChanges(household, draft.value.changes) : draft;
+  if (!next.ok) throw new Error('a plan that cannot be adopted');
+  return next.value;
+}
+
 /** The household with a plan adopted, and carried out or not, and one cloth like the first more. */
 function settle(household: Household, plan: Plan, isCarried: boolean): Household {
   const byLot = new Map(plan.assignments.map((one) => [one.lotId, one]));
-  const lots = new Map<LotId, Lot>();
-  for (const [id, lot] of household.lots) {
-    const to = byLot.get(id);
-    const home = to && { homeId: to.placeId, homeForm: to.form, homeOrder: to.order };
-    const here = isCarried && to && { state: 'in' as const, placeId: to.placeId, form: to.form, order: to.order };
-    lots.set(id, { ...lot, ...home, ...here });
-  }
+  let settled = act(household, createAdopt(household, plan, 'Plan', 1));
+  if (isCarried) settled = act(settled, createCarryAll(settled, 'all', 1));
+  const lots = new Map(settled.lots);
   const cloth = [...lots.values()].find(
     (lot) => household.items.get(lot.itemId)!.kind === 'fabric' && byLot.has(lot.id),
   )!;
   const { homeId: _home, placeId: _place, ...more } = cloth;
   lots.set('more' as LotId, { ...more, id: 'more' as LotId, state: 'out' });
-  return { ...household, lots, plans: new Map([[plan.id, { ...plan, adoptedAtMs: 1 }]]) };
+  return { ...settled, lots };
 }
 
 function measureOneMore(): Figure[] {

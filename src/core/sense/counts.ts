@@ -2,7 +2,7 @@ import { computeGroups, type Group } from '../grouping/index.ts';
 import { computePackages, getWholeLot } from '../measure/index.ts';
 import { computeShare } from '../packing/index.ts';
 import type { Household, LotId, Place, PlaceId, StowForm } from '../records/index.ts';
-import { computeSpace, computeTraits, createPlaceTree, getAncestor } from '../storage/index.ts';
+import { computeBoxSpace, computeTraits, createPlaceTree, getAncestor } from '../storage/index.ts';
 import { getHold, isUnheld } from './holding.ts';
 import { isMachine } from './nature.ts';
 
@@ -24,11 +24,11 @@ export interface SenseFindings {
   readonly scattered: readonly Group[];
   /** Small things that lie loose on open shelves. */
   readonly looseSmall: readonly LotId[];
-  /** Drawers and bins that are empty while small things lie loose. */
+  /** Drawers and bins that are empty, idle ones too, while small things lie loose. */
   readonly emptyHolders: readonly PlaceId[];
   /** Things on work tops, but for machines. */
   readonly onWorkTops: readonly LotId[];
-  /** Empty bins, at most as many as there are loose or floppy things on open shelves that would go into them. */
+  /** Empty bins, idle ones too, at most as many as there are loose or floppy things on open shelves that would go into them. */
   readonly emptyBins: readonly PlaceId[];
 }
 
@@ -70,13 +70,15 @@ export function findSense(household: Household, laid: readonly Laid[]): SenseFin
       lotId,
       fits: (bin) =>
         packages.some((one) => {
-          const share = computeShare(one, computeSpace(tree, bin));
+          const share = computeShare(one, computeBoxSpace(bin.container!));
           return share.ok && share.share <= 1;
         }),
     });
   }
   const used = [...inside.keys()];
-  const empty = tree.leaves.filter((place) => !inside.has(place.id));
+  // Also those that stand idle: they could stand where they are wanted.
+  const idle = tree.pool.filter(({ container }) => container!.isRetired !== true);
+  const empty = [...tree.leaves.filter((place) => !inside.has(place.id)), ...idle];
   const emptyBins: PlaceId[] = [];
   const waiting = new Set(unheld);
   for (const bin of empty.filter(isBin)) {

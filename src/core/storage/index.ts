@@ -10,6 +10,7 @@ export {
 export {
   CHILD_REACH_MM,
   computeReach,
+  computeBoxSpace,
   computeSpace,
   getInnerSize,
   computeStandPoint,

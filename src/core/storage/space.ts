@@ -89,20 +89,22 @@ export function getInnerSize(box: ContainerSpec): Pick<Space, 'widthMm' | 'depth
   };
 }
 
+/** The space in a container, wherever it stands. */
+export function computeBoxSpace(box: ContainerSpec): Space {
+  return {
+    mode: box.mode,
+    ...getInnerSize(box),
+    rowsRun: 'y',
+    peg: null,
+    pinPitchMm: 0,
+    dividers: box.dividers ?? null,
+  };
+}
+
 /** The space of a slot or container. */
 export function computeSpace(tree: PlaceTree, place: Place): Space {
+  if (place.container) return computeBoxSpace(place.container);
   const slot = getSlotOf(tree, place).slot!;
-  const box = place.container;
-  if (box) {
-    return {
-      mode: box.mode,
-      ...getInnerSize(box),
-      rowsRun: 'y',
-      peg: null,
-      pinPitchMm: 0,
-      dividers: box.dividers ?? null,
-    };
-  }
   return {
     mode: slot.mode,
     widthMm: slot.widthMm,
