@@ -25,11 +25,14 @@ function listWords(text: string): string[] {
     .map((word) => (word.length > 4 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word));
 }
 
-function listItemWords({ kind, name, fabric, box, thread, pattern }: Item): Set<string> {
+function listItemWords(
+  { kind, name, fabric, box, thread, pattern }: Item,
+  read: (text: string) => readonly string[],
+): Set<string> {
   // What a cloth or a kit is called is what it is; a tool called a roll does not belong in the corner of the rolls.
   const called = fabric || kind === 'kit' ? name : '';
   const said = [called, fabric?.fibre, fabric?.cloth, box?.type, thread?.use, pattern?.garment];
-  return new Set([...KIND_WORDS[kind], ...said.flatMap((text) => (text ? listWords(text) : []))]);
+  return new Set([...KIND_WORDS[kind], ...said.flatMap((text) => (text ? read(text) : []))]);
 }
 
 /** The groups that a place is named for. */
@@ -49,11 +52,20 @@ export function listNamed(
   groups: readonly Group[],
   items: ReadonlyMap<string, Item>,
 ): readonly NamedFor[] {
+  // The same is said of hundreds of things.
+  const texts = new Map<string, readonly string[]>();
+  const read = (text: string) => {
+    const before = texts.get(text);
+    if (before) return before;
+    const words = listWords(text);
+    texts.set(text, words);
+    return words;
+  };
   const all = new Map<string, number>();
   const counts = groups.map(({ lots }) => {
     const mine = new Map<string, number>();
     for (const lot of lots)
-      for (const word of listItemWords(items.get(lot.itemId)!)) {
+      for (const word of listItemWords(items.get(lot.itemId)!, read)) {
         mine.set(word, (mine.get(word) ?? 0) + 1);
         all.set(word, (all.get(word) ?? 0) + 1);
       }

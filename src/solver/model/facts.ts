@@ -82,7 +82,7 @@ export interface Facts extends PlaceTable, Ways {
   readonly wishes: Wishes;
   /** By group × group: how near they are, a number of `KINSHIPS`. */
   readonly kinships: Uint8Array;
-  /** By group × place: how wrong names are where the group is there: one where a name means it elsewhere, one where the place's means others. */
+  /** By place × group: how wrong names are where the group is there: one where a name means it elsewhere, one where the place's means others. */
   readonly misnamed: Uint8Array;
   /** Describes any lot in any place, allowed or not; null when the form does not suit the place at all. */
   readonly describe: (lot: number, place: number, pkg: Package) => Offered | null;
@@ -211,7 +211,7 @@ function describeGroups(
   const misnamed = new Uint8Array(n * places.length);
   for (const [p, { fitting }] of named.entries())
     for (let g = 0; g < n; g += 1)
-      misnamed[g * places.length + p] = fitting.includes(g) ? 0 : Number(fitting.length > 0) + hasName[g]!;
+      misnamed[p * n + g] = fitting.includes(g) ? 0 : Number(fitting.length > 0) + hasName[g]!;
   return { kinships, misnamed };
 }
 

@@ -12,20 +12,19 @@ export class Company {
   private readonly kinPrice: Float64Array;
   private readonly mingling: Float64Array;
   private readonly sums: Float64Array;
-  /** By place × group: what a wrong name costs, whoever else is there. */
-  private readonly names: Float64Array;
+  /** By place × group: how wrong a name is, whoever else is there; and what each costs. */
+  private readonly misnamed: Uint8Array;
+  private readonly nameSeconds: number;
 
   constructor({ groups, places, kinships, misnamed, settings }: Facts) {
     this.groupCount = groups.length;
     this.kinPrice = Float64Array.from(kinships, (one) => getCompanySeconds(KINSHIPS[one]!, settings.estimates));
     for (let g = 0; g < groups.length; g += 1) this.kinPrice[g * groups.length + g] = 0;
     this.mingling = Float64Array.from(places, (one) => one.mingling);
-    const { length } = groups;
-    this.names = new Float64Array(places.length * length);
-    for (let p = 0; p < places.length; p += 1)
-      for (let g = 0; g < length; g += 1)
-        this.names[p * length + g] = settings.estimates.nameSeconds * misnamed[g * places.length + p]!;
-    this.sums = this.names.slice();
+    this.misnamed = misnamed;
+    this.nameSeconds = settings.estimates.nameSeconds;
+    this.sums = new Float64Array(places.length * groups.length);
+    for (let i = 0; i < misnamed.length; i += 1) if (misnamed[i]! > 0) this.sums[i] = this.nameSeconds * misnamed[i]!;
   }
 
   /** What it costs more that a group comes to a place (1) or goes (-1); nothing where it does neither. `at` is place × group. */
@@ -49,7 +48,7 @@ export class Company {
     const from = p * groupCount;
     // Sums of floats leave crumbs; in an empty place there is exactly no company, only its name.
     if (isEmpty) {
-      sums.set(this.names.subarray(from, from + groupCount), from);
+      for (let i = from; i < from + groupCount; i += 1) sums[i] = this.nameSeconds * this.misnamed[i]!;
       return;
     }
     const factor = comes * this.mingling[p]!;

@@ -98,8 +98,8 @@ export function scorePlace(
 }
 
 /** What it costs that a group is in a place where names say otherwise, seconds a month. */
-export function scoreNaming({ places, misnamed, settings }: Facts, p: number, g: number): number {
-  return settings.estimates.nameSeconds * misnamed[g * places.length + p]!;
+export function scoreNaming({ groups, misnamed, settings }: Facts, p: number, g: number): number {
+  return settings.estimates.nameSeconds * misnamed[p * groups.length + g]!;
 }
 
 /**

@@ -14,15 +14,25 @@ import {
   repairPacking,
 } from './index.ts';
 
-const sample = createFacts(createSampleHousehold(2, 100).household);
+const { household: loft } = createSampleHousehold(2, 100);
+const sample = createFacts(loft, { isOpen: true, berths: loft.places });
 
-/** Nothing is over its cap, its load or in a place that its options do not name. */
+/** Nothing is over its cap, its load or in a place that its options do not name, and no container stands in two spots. */
 function expectFeasible(state: State): void {
   const { facts } = state;
   for (const [p, place] of facts.places.entries()) {
     expect(state.fill[p]!).toBeLessThanOrEqual(state.cap[p]! + 1e-6);
     expect(state.massG[p]!).toBeLessThanOrEqual(place.traits.loadG + 1e-6);
   }
+  const used = [...new Set(facts.lots.flatMap((_, l) => (state.option[l] === -1 ? [] : [state.getPlace(l)])))];
+  const standing = new Map<number, number>();
+  for (const p of used) {
+    const { slot, standing: mine } = facts.places[p]!;
+    expect(standing.get(slot) ?? mine).toBe(mine);
+    standing.set(slot, mine);
+  }
+  for (const [kind, count] of facts.kindCounts.entries())
+    expect(used.filter((p) => facts.places[p]!.kind === kind).length).toBeLessThanOrEqual(count);
   for (let l = 0; l < facts.lots.length; l += 1) {
     const option = state.option[l]!;
     if (option === -1) continue;
