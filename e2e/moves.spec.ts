@@ -156,3 +156,52 @@ test('what is not there is missing, what is skipped waits, and the time one has 
   await page.getByRole('button', { name: 'Take them up again' }).click();
   await expect(page.getByText(/skipped for now/)).toBeHidden({ timeout: 20_000 });
 });
+
+test('bins are part of a plan: it says which go where, and each is carried in its turn, left, or taken back', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await openSample(page, '/fit');
+  await page.getByRole('button', { name: /^Find a plan/ }).click();
+  const pane = page.getByRole('complementary', { name: 'Plan' });
+  await expect(pane.getByText(/^\d+ bins? to carry: /)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: /^What moves \d+/ }).click();
+  const bins = page.getByRole('list', { name: 'Bins' }).getByRole('listitem');
+  const count = await bins.count();
+  expect(count).toBeGreaterThan(0);
+  await expect(bins.first()).toHaveText(/(from|that stands idle).* (to .* › |out of the way)/);
+  await page.keyboard.press('a');
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+
+  // Where it belongs is drawn as planned, where it stands as it is.
+  await page.goto('/moves');
+  const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps.first()).toBeVisible({ timeout: 20_000 });
+  const carried = steps.filter({ hasText: /Carry the (empty )?(bin|box) |change places/ });
+  await expect(carried).toHaveCount(count);
+  await page.getByLabel('I have').selectOption('240');
+  await page.keyboard.press('s');
+  const step = page.getByRole('region', { name: 'Step' });
+  const isBin = step.getByRole('heading', { name: /^Carry the (empty )?(bin|box) / });
+  for (let n = 0; n < 200 && !(await isBin.isVisible()); n += 1) {
+    const turn = page.getByText(/^Step \d+ of \d+$/);
+    const before = await turn.textContent();
+    await page.keyboard.press('d');
+    await expect(turn).not.toHaveText(before!);
+  }
+  await expect(isBin).toBeVisible();
+  await expect(page.getByRole('img', { name: /on its wall$/ }).first()).toBeVisible();
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  const name = await isBin.textContent();
+  await page.keyboard.press('d');
+  await expect(
+    page.getByRole('main').getByText(new RegExp(`^Carried home: ${name!.replace('Carry ', '')} `)),
+  ).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(step.getByRole('heading', { name: name!, exact: true })).toBeVisible();
+  // It may stay where it stands after all; the list is made anew without it.
+  await page.getByRole('button', { name: /^Leave it where it stands/ }).click();
+  await expect(step.getByRole('heading', { name: name!, exact: true })).toHaveCount(0, { timeout: 20_000 });
+  await expectFolded(page);
+});

@@ -1,5 +1,6 @@
 import type { BinMove } from '../../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../../core/storage/index.ts';
+import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
@@ -7,6 +8,10 @@ import { getTree } from '../../state/derived.ts';
 import { wordBinWay } from '../../text/bins.ts';
 import { wordAmount, wordCount, wordForm } from '../../text/index.ts';
 import type { Arrivals } from './planMoves.ts';
+
+const HOW_MUCH = 'As it is recorded in the stash.';
+const HOW_FROM = 'Where things are today, and where the plan has them.';
+const HOW_BINS = 'Where bins and boxes stand is part of the plan; what is in them is carried with them.';
 
 interface MoveListProps {
   readonly arrivals: readonly Arrivals[];
@@ -20,13 +25,17 @@ function Bins({ bins, planned }: Pick<MoveListProps, 'bins' | 'planned'>) {
   const tree = getTree(useHousehold());
   return (
     <section className="mt-4">
-      <h2 className="font-display text-lg font-semibold">
+      <h2 className="font-display text-lg font-semibold" {...explained(HOW_BINS)}>
         {wordCount(bins.length, 'bin')}{' '}
         <span className="font-sans text-sm font-normal text-stone">to carry, with what is in them</span>
       </h2>
       <ul aria-label="Bins" className="max-w-3xl">
         {bins.map(({ placeId, slotId }) => (
-          <li key={placeId} className="dotted-row flex flex-wrap justify-between gap-x-4 py-1.5">
+          <li
+            key={placeId}
+            className="dotted-row flex flex-wrap justify-between gap-x-4 py-1.5"
+            {...explained(HOW_BINS)}
+          >
             <span>{tree.places.get(placeId)?.name}</span>
             <span className="text-sm text-stone">
               {wordBinWay(tree.places.get(placeId)?.parentId, slotId, planned)}
@@ -51,7 +60,7 @@ export function MoveList({ arrivals, bins, planned }: MoveListProps) {
       {bins.length > 0 && <Bins bins={bins} planned={planned} />}
       {arrivals.map(({ place, moves }) => (
         <section key={place.id} className="mt-4 [content-visibility:auto] [contain-intrinsic-size:auto_200px]">
-          <h2 className="font-display text-lg font-semibold">
+          <h2 className="font-display text-lg font-semibold" {...explained(HOW_FROM)}>
             {formatPlaceName(planned, place.id)}{' '}
             <span className="font-sans text-sm font-normal text-stone">
               {wordCount(moves.length, 'thing')} to bring
@@ -59,7 +68,13 @@ export function MoveList({ arrivals, bins, planned }: MoveListProps) {
           </h2>
           <ul className="max-w-3xl">
             {moves.map(({ lot, item, from, form, isRefold }) => (
-              <LotLine key={lot.id} id={lot.id} item={item} more={wordAmount(item, lot, units)}>
+              <LotLine
+                key={lot.id}
+                id={lot.id}
+                item={item}
+                more={<span {...explained(HOW_MUCH)}>{wordAmount(item, lot, units)}</span>}
+                how={HOW_FROM}
+              >
                 {isRefold
                   ? `stays, ${wordForm(form)}`
                   : from === null
