@@ -1,4 +1,4 @@
-import type { Place } from '../records/index.ts';
+import type { Item, Place, Print } from '../records/index.ts';
 import type { StoodBox } from '../storage/index.ts';
 import type { PlaceState } from '../whereabouts/index.ts';
 import type { Figure, Shape } from './shapes.ts';
@@ -13,72 +13,112 @@ export function zigzag(x: number, y: number, width: number): Shape {
   return { type: 'path', points, isClosed: false, ink: 'overFull' };
 }
 
-/** A drawer front or bin with its ticket and a bar or level that tells how full it is. */
-export function drawClosed(
-  place: Place,
-  x: number,
-  y: number,
-  width: number,
-  height: number,
-  state: PlaceState,
-  target: number,
-): Shape[] {
-  const level = Math.min(1, state.fill);
-  const ink = state.isOverFull ? 'levelOver' : state.fill > target ? 'levelNear' : 'level';
-  if (place.level === 'container') {
-    const top = y + height * 0.12;
-    const body = height * 0.88;
-    return [
-      { type: 'rect', x, y: top, width, height: body, ink: 'inside' },
-      { type: 'rect', x, y: top + body * (1 - level), width, height: body * level, ink: 'bin' },
-      {
-        type: 'path',
-        points: [
-          [x, top],
-          [x, y + height],
-          [x + width, y + height],
-          [x + width, top],
-        ],
-        isClosed: false,
-        ink: 'dim',
-      },
-      {
-        type: 'rect',
-        x: x + width * 0.04,
-        y: top + body * 0.36,
-        width: width * 0.92,
-        height: Math.min(body * 0.4, 110),
-        ink: 'card',
-        round: 4,
-      },
-      {
-        type: 'text',
-        x: x + width / 2,
-        y: top + body * 0.36 + Math.min(body * 0.4, 110) / 2,
-        text: place.name,
-        ink: 'cardText',
-        anchor: 'middle',
-        widthMm: width * 0.9,
-        heightMm: Math.min(body * 0.4, 110) * 1.15,
-      },
-      ...(state.isOverFull ? [zigzag(x, y, width)] : []),
-    ];
+/** What is in a shut place, to be told on its front. */
+export interface Inside {
+  /** What it is, in words; empty where nothing is in it. */
+  readonly words: string;
+  /** What shows of it: each colour and print once, in the order that things stand. */
+  readonly dyes: readonly { readonly colour: string; readonly print?: Print }[];
+}
+
+/** So many swatches are told apart on a front. */
+const MOST_DYES = 12;
+
+/** What lies in a place, by its swatches. */
+export function listDyes(items: readonly Item[]): Inside['dyes'] {
+  const seen = new Map<string, Inside['dyes'][number]>();
+  for (const { colours, fabric } of items) {
+    const [colour] = colours;
+    const print = fabric?.print;
+    if (colour) seen.set(`${colour} ${print ?? ''}`, { colour, ...(print && { print }) });
   }
-  const bar = Math.min(14, height * 0.12);
+  return [...seen.values()].slice(0, MOST_DYES);
+}
+
+/** Swatches side by side along a front. */
+function drawDyes({ dyes }: Inside, x: number, y: number, width: number, height: number): Shape[] {
+  const each = Math.min(width / Math.max(1, dyes.length), height * 1.6);
+  const left = x + (width - each * dyes.length) / 2;
+  return dyes.map(({ colour, print }, i): Shape => ({
+    type: 'rect',
+    x: left + i * each,
+    y,
+    width: each,
+    height,
+    ink: 'cloth',
+    colour,
+    ...(print && { print }),
+  }));
+}
+
+/** Of the room for words, what is in it has so much, for it may take two lines; what it is called has the rest. */
+const WORDS_SHARE = 0.62;
+
+/** What is in it, large enough to be read, and what it is called below; only its name where nothing is in it. */
+function drawWords({ words }: Inside, name: string, x: number, y: number, width: number, height: number): Shape[] {
+  const line = { type: 'text', x, ink: 'cardText', anchor: 'middle', widthMm: width } as const;
+  if (words === '') return [{ ...line, y, text: name, ink: 'quiet', heightMm: height }];
+  return [
+    { ...line, y: y - height * (0.5 - WORDS_SHARE / 2), text: words, heightMm: height * WORDS_SHARE },
+    { ...line, y: y + (height * WORDS_SHARE) / 2, text: name, ink: 'quiet', heightMm: height * (1 - WORDS_SHARE) },
+  ];
+}
+
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+function drawBin(place: Place, { x, y, width, height }: Box, state: PlaceState, inside: Inside): Shape[] {
+  const level = Math.min(1, state.fill);
+  const top = y + height * 0.08;
+  const body = height * 0.92;
+  const card = Math.min(body * 0.64, 210);
+  const dye = Math.min(body * 0.18, 46);
+  const cardY = top + Math.max(4, (body - card - dye) * 0.35);
+  return [
+    { type: 'rect', x, y: top, width, height: body, ink: 'inside' },
+    { type: 'rect', x, y: top + body * (1 - level), width, height: body * level, ink: 'bin' },
+    {
+      type: 'path',
+      points: [
+        [x, top],
+        [x, y + height],
+        [x + width, y + height],
+        [x + width, top],
+      ],
+      isClosed: false,
+      ink: 'dim',
+    },
+    { type: 'rect', x: x + width * 0.04, y: cardY, width: width * 0.92, height: card, ink: 'card', round: 4 },
+    ...drawWords(inside, place.name, x + width / 2, cardY + card / 2, width * 0.9, card),
+    ...drawDyes(inside, x + width * 0.04, cardY + card + 6, width * 0.92, dye),
+    ...(state.isOverFull ? [zigzag(x, y, width)] : []),
+  ];
+}
+
+/** A drawer front or bin: what is in it by words and swatches, what it is called, and a bar or level that tells how full it is. */
+export function drawClosed(place: Place, box: Box, state: PlaceState, target: number, inside: Inside): Shape[] {
+  if (place.level === 'container') return drawBin(place, box, state, inside);
+  const { x, y, width, height } = box;
+  const ink = state.isOverFull ? 'levelOver' : state.fill > target ? 'levelNear' : 'level';
+  const bar = Math.min(12, height * 0.09);
+  const dye = Math.min(20, height * 0.1);
   return [
     { type: 'rect', x, y, width, height, ink: 'front', round: 3 },
-    { type: 'circle', x: x + width / 2, y: y + height * 0.2, radius: Math.min(14, height * 0.09), ink: 'knob' },
+    { type: 'circle', x: x + width / 2, y: y + height * 0.07, radius: Math.min(8, height * 0.05), ink: 'knob' },
+    ...drawWords(inside, place.name, x + width / 2, y + height * 0.4, width * 0.92, height * 0.76),
+    ...drawDyes(inside, x + 6, y + height - bar - dye - 6, width - 12, dye),
     {
-      type: 'text',
-      x: x + width / 2,
-      y: y + height * 0.55,
-      text: place.name,
-      ink: 'cardText',
-      anchor: 'middle',
-      widthMm: width * 0.9,
-      heightMm: height * 0.75,
+      type: 'rect',
+      x: x + 6,
+      y: y + height - bar - 5,
+      width: (width - 12) * Math.min(1, state.fill),
+      height: bar,
+      ink,
     },
-    { type: 'rect', x: x + 6, y: y + height - bar - 6, width: (width - 12) * level, height: bar, ink },
     ...(state.isOverFull ? [zigzag(x, y, width)] : []),
   ];
 }

@@ -1,3 +1,3 @@
 export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
-export { computeWallDrawing, type WallDrawing, type WallView } from './wall.ts';
+export { computeWallDrawing, type WallDrawing, type WallView, type WordInside } from './wall.ts';
 export { findWheelCell, layOutWheel, type WheelCell } from './wheel.ts';

@@ -24,7 +24,7 @@ export type Ink =
   | 'tick'
   | 'flange';
 
-export type TextInk = 'unitName' | 'slotName' | 'cardText' | 'free' | 'band' | 'onThing';
+export type TextInk = 'unitName' | 'slotName' | 'cardText' | 'quiet' | 'free' | 'band' | 'onThing';
 
 /** A plain shape in mm; x to the right, y down from the top of the drawing. */
 export type Shape =

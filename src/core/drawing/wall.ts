@@ -1,6 +1,6 @@
-import type { Household, LotId, Place, PlaceId, SlotSpec, UnitSpec } from '../records/index.ts';
+import type { Household, Lot, LotId, Place, PlaceId, SlotSpec, UnitSpec } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
-import { covers, drawClosed, drawTab, zigzag } from './closed.ts';
+import { covers, drawClosed, drawTab, listDyes, zigzag, type Inside } from './closed.ts';
 import { drawContents } from './content.ts';
 import type { Figure, Shape } from './shapes.ts';
 import { computeContents, computePlaceState, groupLotsByPlace, type PlaceState } from '../whereabouts/index.ts';
@@ -18,6 +18,9 @@ export interface WallDrawing {
 
 /** Which truth to draw: where things are, or where the adopted plan wants them. */
 export type WallView = 'is' | 'home';
+
+/** Says what some lots are that lie in a shut place, in a few words. */
+export type WordInside = (lots: readonly Lot[]) => string;
 
 const MARGIN_ABOVE_MM = 60;
 const ROD_MM = 28;
@@ -102,6 +105,7 @@ interface Sheet {
   readonly tree: PlaceTree;
   readonly view: WallView;
   readonly heightMm: number;
+  readonly wordInside: WordInside;
   readonly byPlace: ReturnType<typeof groupLotsByPlace>;
   readonly figures: Figure[];
   readonly places: Map<PlaceId, PlaceState>;
@@ -122,6 +126,15 @@ function readState({ household, tree, view, byPlace, places }: Sheet, place: Pla
   return state;
 }
 
+/** What is in a shut place: in the words of the interface, and by its swatches. */
+function readInside({ household, byPlace, wordInside }: Sheet, id: PlaceId): Inside {
+  const lots = byPlace.get(id) ?? [];
+  return {
+    words: lots.length === 0 ? '' : wordInside(lots),
+    dyes: listDyes(lots.flatMap((lot) => household.items.get(lot.itemId) ?? [])),
+  };
+}
+
 /** The bins of a slot, those behind first; of what stands wholly behind a tab looks over the one before it. */
 function drawBins(sheet: Sheet, slotPlace: Place, bins: readonly Place[], { left, top, bottom, slot }: Front): void {
   const { figures, household } = sheet;
@@ -139,7 +152,7 @@ function drawBins(sheet: Sheet, slotPlace: Place, bins: readonly Place[], { left
       continue;
     }
     const box = { x: left + at.left, y: bottom - at.top, width: at.right - at.left, height: at.top - at.bottom };
-    const shapes = drawClosed(bin, box.x, box.y, box.width, box.height, state, household.settings.fillTarget);
+    const shapes = drawClosed(bin, box, state, household.settings.fillTarget, readInside(sheet, bin.id));
     figures.push({ kind: 'place', id: bin.id, ...box, shapes });
   }
   figures.push(...hidden);
@@ -176,8 +189,8 @@ function drawPlace(sheet: Sheet, unit: UnitSpec, slotPlace: Place, front: Front)
   const state = readState(sheet, slotPlace);
   const frame = { kind: 'place', id: slotPlace.id, x: left, y: top, width, height } as const;
   if (slot.opening === 'drawer' || slot.opening === 'lid') {
-    const shapes = drawClosed(slotPlace, left, top, width, height, state, household.settings.fillTarget);
-    figures.push({ ...frame, shapes });
+    const inside = readInside(sheet, slotPlace.id);
+    figures.push({ ...frame, shapes: drawClosed(slotPlace, frame, state, household.settings.fillTarget, inside) });
     return;
   }
   figures.push({ ...frame, shapes: drawInside(unit, front) });
@@ -199,6 +212,7 @@ export function computeWallDrawing(
   wall: WallLine,
   view: WallView,
   bandsFor: BandsFor = 'standing',
+  wordInside: WordInside = () => '',
 ): WallDrawing {
   const widthMm = wall.lengthMm;
   const ceilingMm = Math.max(...wall.ceiling.map((point) => point.yMm));
@@ -219,7 +233,7 @@ export function computeWallDrawing(
   ];
   const bands = computeBands(household.settings, bandsFor, ceilingMm);
   const byPlace = groupLotsByPlace(household, view);
-  const sheet: Sheet = { household, tree, view, heightMm, byPlace, figures: [], places: new Map() };
+  const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, figures: [], places: new Map() };
   const { figures, places } = sheet;
   const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {

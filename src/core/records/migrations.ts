@@ -356,15 +356,23 @@ function priceBySense(raw: Raw): Raw {
   };
 }
 
-/** A wrong name costs by group and not by thing: what nobody changed is today's price. */
-function priceNamesByGroup(raw: Raw): Raw {
-  const lift = (settings: unknown) => {
+/** What was priced too low in version 8, and what it was raised to; a wrong name costs by group now and not by thing. */
+const RAISED: Readonly<Record<string, readonly [before: number, after: number]>> = {
+  nameSeconds: [5, 60],
+  looseSeconds: [150, 200],
+  floorSeconds: [40, 120],
+};
+
+/** Prices that nobody changed become those of the next version. */
+function raisePrices(raw: Raw): Raw {
+  return liftAllSettings(raw, (settings) => {
     const estimates = isRaw(settings) ? settings['estimates'] : null;
-    return isRaw(estimates) && estimates['nameSeconds'] === 5
-      ? { ...(settings as Raw), estimates: { ...estimates, nameSeconds: 40 } }
-      : settings;
-  };
-  return liftAllSettings(raw, lift);
+    if (!isRaw(estimates)) return settings;
+    const raised = Object.entries(RAISED).flatMap(([name, [before, after]]) =>
+      estimates[name] === before ? [[name, after]] : [],
+    );
+    return { ...(settings as Raw), estimates: { ...estimates, ...Object.fromEntries(raised) } };
+  });
 }
 
 /** Step i lifts version i + 1 to i + 2. */
@@ -384,7 +392,7 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 7 → 8: plans that a sewist would defend.
   priceBySense,
   // 8 → 9: containers may stand elsewhere in a plan, and carrying one costs something.
-  (raw) => priceNamesByGroup(addEstimate(raw, 'carryBinSeconds', 60)),
+  (raw) => raisePrices(addEstimate(raw, 'carryBinSeconds', 60)),
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

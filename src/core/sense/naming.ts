@@ -25,14 +25,18 @@ function listWords(text: string): string[] {
     .map((word) => (word.length > 4 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word));
 }
 
+/** Words for what a thing is, and beside them such as only some of its kind bear: the name of a cloth, what a scrap was cut from. */
 function listItemWords(
   { kind, name, fabric, box, thread, pattern }: Item,
   read: (text: string) => readonly string[],
-): Set<string> {
-  // What a cloth or a kit is called is what it is; a tool called a roll does not belong in the corner of the rolls.
-  const called = fabric || kind === 'kit' ? name : '';
-  const said = [called, fabric?.fibre, fabric?.cloth, box?.type, thread?.use, pattern?.garment];
-  return new Set([...KIND_WORDS[kind], ...said.flatMap((text) => (text ? read(text) : []))]);
+): { is: Set<string>; bears: Set<string> } {
+  const readAll = (texts: readonly (string | undefined)[]) => texts.flatMap((text) => (text ? read(text) : []));
+  const cloth = [fabric?.fibre, fabric?.cloth];
+  const isScrap = kind === 'scrap';
+  const said = [...(isScrap ? [] : cloth), box?.type, thread?.use, pattern?.garment, kind === 'kit' ? name : ''];
+  const is = new Set([...KIND_WORDS[kind], ...readAll(said)]);
+  // A tool called a roll does not belong in the corner of the rolls.
+  return { is, bears: new Set([...is, ...readAll(fabric ? [name, ...cloth] : [])]) };
 }
 
 /** The groups that a place is named for. */
@@ -62,21 +66,25 @@ export function listNamed(
     return words;
   };
   const all = new Map<string, number>();
+  const add = (to: Map<string, number>, word: string) => to.set(word, (to.get(word) ?? 0) + 1);
   const counts = groups.map(({ lots }) => {
-    const mine = new Map<string, number>();
-    for (const lot of lots)
-      for (const word of listItemWords(items.get(lot.itemId)!, read)) {
-        mine.set(word, (mine.get(word) ?? 0) + 1);
-        all.set(word, (all.get(word) ?? 0) + 1);
+    const [whole, part] = [new Map<string, number>(), new Map<string, number>()];
+    for (const lot of lots) {
+      const { is, bears } = listItemWords(items.get(lot.itemId)!, read);
+      for (const word of is) add(whole, word);
+      for (const word of bears) {
+        add(part, word);
+        add(all, word);
       }
-    return mine;
+    }
+    return { whole, part };
   });
   const isWhole = (g: number, word: string) => {
-    const n = counts[g]!.get(word) ?? 0;
+    const n = counts[g]!.whole.get(word) ?? 0;
     return n > 0 && n >= FITTING_SHARE * groups[g]!.lots.length;
   };
   const isPart = (g: number, word: string) => {
-    const n = counts[g]!.get(word) ?? 0;
+    const n = counts[g]!.part.get(word) ?? 0;
     return n > 0 && n >= BELONGING_SHARE * all.get(word)!;
   };
   const known = new Map<string, NamedFor>();

@@ -158,7 +158,7 @@ export function createFacts(household: Household, options?: FactsOptions): Facts
     carrying: computeCarrying(household, lots),
     presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.homeId ? lot.homeForm : lot.form)),
     wishes,
-    ...describeGroups(table, groups, household),
+    ...describeGroups(table, tree.pool, groups, household),
   };
   return { ...known, describe: createDescribe(known) };
 }
@@ -193,6 +193,7 @@ function computeCarrying({ plans, settings }: Household, lots: readonly Lot[]): 
 
 function describeGroups(
   { places, paths }: PlaceTable,
+  pool: readonly Place[],
   groups: readonly Group[],
   { items }: Household,
 ): Pick<Facts, 'kinships' | 'misnamed'> {
@@ -205,9 +206,12 @@ function describeGroups(
       kinships[a * n + b] = kinship;
       kinships[b * n + a] = kinship;
     }
-  const named = listNamed(paths, groups, items);
+  // A container that stands idle is still called what it is called.
+  const idle = pool.filter(({ container }) => !container!.isRetired).map((place) => [place]);
+  const all = listNamed([...paths, ...idle], groups, items);
+  const named = all.slice(0, paths.length);
   const hasName = new Uint8Array(n);
-  for (const { wanted } of named) for (const g of wanted) hasName[g] = 1;
+  for (const { wanted } of all) for (const g of wanted) hasName[g] = 1;
   const misnamed = new Uint8Array(n * places.length);
   for (const [p, { fitting }] of named.entries())
     for (let g = 0; g < n; g += 1)

@@ -3,7 +3,7 @@ import { computeWallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { findWall, formatPlaceName, getAncestor } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
-import { getTree } from '../state/derived.ts';
+import { getTree, getWordsInside } from '../state/derived.ts';
 import { WallPicture } from './WallPicture.tsx';
 
 /** A place marked on its wall as things are; nothing where it stands at none. */
@@ -14,7 +14,8 @@ export function PlacePicture({ place, lots, mark }: { place: PlaceId; lots: read
   const wallId = unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
   const drawing = useMemo(() => {
     const wall = wallId === null ? null : findWall(tree, wallId);
-    return wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null;
+    if (wall === null) return null;
+    return computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household));
   }, [household, tree, wallId]);
   if (!drawing) return null;
   return <WallPicture {...{ drawing, place, lots, mark }} label={`${formatPlaceName(tree, place)}, on its wall`} />;

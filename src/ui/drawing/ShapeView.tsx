@@ -31,6 +31,7 @@ const TEXT: Record<TextInk, { size: number; weight: number; fill: string }> = {
   unitName: { size: 14, weight: 600, fill: '#4c5a64' },
   slotName: { size: 14, weight: 600, fill: '#566570' },
   cardText: { size: 14, weight: 600, fill: '#22303c' },
+  quiet: { size: 14, weight: 400, fill: '#566570' },
   free: { size: 14, weight: 600, fill: '#2f5d7c' },
   band: { size: 14, weight: 400, fill: '#566570' },
   onThing: { size: 14, weight: 600, fill: '#22303c' },

@@ -10,7 +10,7 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
-import { getTree } from '../../state/derived.ts';
+import { getTree, getWordsInside } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { wordAmount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -45,7 +45,10 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
   const where = useMemo(() => computeWhereabouts(household, lotId), [household, lotId]);
   const wall = where.wallId === null ? null : findWall(tree, where.wallId);
   const drawing = useMemo(
-    () => (wall ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is') : null),
+    () =>
+      wall
+        ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household))
+        : null,
     [household, tree, wall],
   );
   return (

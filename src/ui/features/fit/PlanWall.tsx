@@ -6,7 +6,7 @@ import { explained } from '../../components/explained.ts';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useOpen } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
+import { findWallOrMain, getTree, getWalls, getWordsInside } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 
 interface PlanWallProps {
@@ -25,7 +25,10 @@ export function PlanWall({ household, state, children }: PlanWallProps) {
   const tree = getTree(household);
   const chosen = findWallOrMain(household, lastWall);
   const drawing = useMemo(
-    () => (chosen ? computeWallDrawing(household, tree, chosen.room, chosen.wall, 'is') : null),
+    () =>
+      chosen
+        ? computeWallDrawing(household, tree, chosen.room, chosen.wall, 'is', undefined, getWordsInside(household))
+        : null,
     [household, tree, chosen],
   );
   if (!chosen || !drawing) return null;

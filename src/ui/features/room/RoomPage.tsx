@@ -11,7 +11,7 @@ import { Unanswered } from '../../components/Unanswered.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { findWallOrMain, getAsPlanned, getStrays, getTree } from '../../state/derived.ts';
+import { findWallOrMain, getAsPlanned, getStrays, getTree, getWordsInside } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
@@ -49,7 +49,7 @@ export function RoomPage() {
   const drawing = useMemo(() => {
     if (!chosen) return null;
     const drawn = view === 'home' ? getAsPlanned(household) : household;
-    return computeWallDrawing(drawn, getTree(drawn), chosen.room, chosen.wall, view, bandsFor);
+    return computeWallDrawing(drawn, getTree(drawn), chosen.room, chosen.wall, view, bandsFor, getWordsInside(drawn));
   }, [household, chosen, view, bandsFor]);
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
