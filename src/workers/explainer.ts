@@ -70,6 +70,14 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
       const lots = facts.lots.flatMap((_, l) => (facts.groupOf[l] === g ? [l] : []));
       return lots.length === 0 ? [] : computeGroupVerdicts(facts, offered, lots);
     }
+    case 'pieceVerdicts': {
+      const g = facts.groups.findIndex((group) => group.id === about.groupId);
+      const lots = facts.lots.flatMap((_, l) => {
+        const p = offered[l]?.place;
+        return facts.groupOf[l] === g && p !== undefined && facts.places[p]!.place.id === about.from ? [l] : [];
+      });
+      return lots.length === 0 ? [] : computeGroupVerdicts(facts, offered, lots);
+    }
     case 'today':
       return recount(facts, offered);
   }

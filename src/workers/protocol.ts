@@ -202,6 +202,8 @@ export interface Questions {
   verdicts: { ask: LotId; answer: readonly Verdict[] };
   /** What would come of putting a whole group into each place. */
   groupVerdicts: { ask: string; answer: readonly GroupVerdict[] };
+  /** The same for what a group has in one place. */
+  pieceVerdicts: { ask: { readonly groupId: string; readonly from: PlaceId }; answer: readonly GroupVerdict[] };
   /** Places that hold or carry more than they should. */
   strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
   /** Today's arrangement, scored like a plan. */

@@ -14,7 +14,7 @@ import { PlanTicket } from './PlanTicket.tsx';
 import { PlanWall } from './PlanWall.tsx';
 import { listMoves } from './planMoves.ts';
 import { UnplacedList } from './UnplacedList.tsx';
-import { useRefusal } from './useRefusal.ts';
+import { useElsewhere, useRefusal } from './useRefusal.ts';
 import { listKept } from '../../../core/acts/index.ts';
 import { Preview } from '../../components/Preview.tsx';
 import { previewPlan, withCure } from '../../../core/suppose/index.ts';
@@ -68,6 +68,7 @@ export function FitPage() {
   const isRunning = useFitRun((state) => state.status === 'running');
   const isMended = useFitRun((state) => state.asked !== null);
   const refuse = useRefusal();
+  const elsewhere = useElsewhere();
   const ticket = useApp((state) => state.ticket);
   const looked = useApp((state) => state.looked);
   const show = useApp((state) => state.show);
@@ -132,6 +133,7 @@ export function FitPage() {
             plan={plan}
             isMended={isMended}
             onRefuse={plan && supposed === null ? refuse : null}
+            onElsewhere={plan && supposed === null ? elsewhere : null}
           />
         </Preview>
       )}

@@ -10,6 +10,8 @@ import { useOpen } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
+import { Elsewhere } from './Elsewhere.tsx';
+import type { Offer } from './offers.ts';
 import { wordOddity, type OddityNames } from '../../text/oddities.ts';
 import type { ByGroup, Oddity } from '../../../workers/protocol.ts';
 
@@ -22,6 +24,8 @@ interface GroupListProps {
   readonly today: Household;
   /** Says that a group is not to be there; null where that cannot be said. */
   readonly onRefuse: ((groupId: string, placeId: PlaceId, words: string) => void) | null;
+  /** Puts what a group has in one place into another; null where that cannot be. */
+  readonly onElsewhere: ((to: Offer, words: string) => void) | null;
   /** It was mended for what was just refused: the keys go on from its top. */
   readonly isMended: boolean;
 }
@@ -98,11 +102,19 @@ interface GroupRowProps {
   /** How many of it come from elsewhere; null where nothing is planned. */
   readonly comes: number | null;
   readonly onRefuse: GroupListProps['onRefuse'];
+  readonly onElsewhere: GroupListProps['onElsewhere'];
 }
 
 /** A group: its homes and how full they are, what is beside it, what changes, and its minutes. */
-function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, comes, onRefuse }: GroupRowProps) {
+function GroupRow({
+  of: { groupId, homes, beside, seconds, homeless },
+  names,
+  comes,
+  onRefuse,
+  onElsewhere,
+}: GroupRowProps) {
   const open = useOpen();
+  const [asked, setAsked] = useState<PlaceId | null>(null);
   const { household, groups, namePlace } = names;
   const group = groups.get(groupId)!;
   const name = wordGroup(group, household);
@@ -146,6 +158,27 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
                   Not here
                 </Button>
               )}
+              {onElsewhere && (
+                <Button
+                  look="quiet"
+                  aria-label={`${name}: elsewhere than ${namePlace(placeId)}`}
+                  aria-expanded={asked === placeId}
+                  onClick={() => setAsked(asked === placeId ? null : placeId)}
+                >
+                  Elsewhere
+                </Button>
+              )}
+              {onElsewhere && asked === placeId && (
+                <div className="w-full">
+                  <Elsewhere
+                    household={household}
+                    groupId={groupId}
+                    from={placeId}
+                    kin={new Set(homes.flatMap((one) => (one.placeId === placeId ? [] : [one.placeId])))}
+                    onChoose={(to) => onElsewhere(to, `${name}: to ${namePlace(to.placeId)}.`)}
+                  />
+                </div>
+              )}
             </li>
           ))}
         </ul>
@@ -163,7 +196,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
 }
 
 /** An arrangement as one thinks of it: what is odd about it, then every group. */
-export function GroupList({ household, plan, today, onRefuse, isMended }: GroupListProps) {
+export function GroupList({ household, plan, today, onRefuse, onElsewhere, isMended }: GroupListProps) {
   const { answer: told, again } = useAnswer(household, 'byGroup', null);
   const coming = useMemo(() => (plan ? countComing(household, plan, today) : null), [household, plan, today]);
   const names = useMemo((): OddityNames => {
@@ -191,6 +224,7 @@ export function GroupList({ household, plan, today, onRefuse, isMended }: GroupL
               names={names}
               comes={coming && (coming.get(one.groupId) ?? 0)}
               onRefuse={onRefuse}
+              onElsewhere={onElsewhere}
             />
           ))}
       </ul>

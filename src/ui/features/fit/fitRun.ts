@@ -45,7 +45,7 @@ interface FitRun {
   /** Places only what is stale of a plan anew. */
   readonly startRepair: (household: Household, plan: Stowage) => void;
   /** Mends a plan around something that was asked since it was found. */
-  readonly startAround: (household: Household, plan: Plan, words: string) => void;
+  readonly startAround: (household: Household, plan: Plan, words: string, changed?: Stowage) => void;
   /** Looks for the cheapest things to get with which all has a home. */
   readonly startGet: (household: Household) => void;
   readonly choose: (point: CurvePlan) => void;
@@ -143,8 +143,8 @@ export const useFitRun = create<FitRun>()((set, get) => ({
   startRepair(household, plan) {
     begin(household, FEW_SECONDS, { type: 'repair', plan: toStowage(plan) });
   },
-  startAround(household, plan, words) {
-    begin(household, FEW_SECONDS, { type: 'repair', plan: toStowage(plan) });
+  startAround(household, plan, words, changed = plan) {
+    begin(household, FEW_SECONDS, { type: 'repair', plan: toStowage(changed) });
     set({ asked: { words, before: plan.score } });
   },
   startGet(household) {

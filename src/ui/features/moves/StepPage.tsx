@@ -119,11 +119,14 @@ export function StepPage() {
       <p
         className="mt-4 text-stone"
         {...explained(
-          'The time you said you have, less what went by; the steps until the table is clear are counted by the figures in House.',
+          'What these steps take by the figures in House, up to where the table is clear; and the time you said you have, less what went by.',
         )}
       >
-        {isMore === 0 ? 'The last of this go' : `${wordCount(isMore, 'more step')} in this go`}
-        {restSeconds > 0 ? `, ${formatMinutes(restSeconds)} left.` : '; the time is up, and then the table is clear.'}
+        {isMore === 0 ? 'The last of this go' : `${wordCount(isMore, 'more step')} in this go`},{' '}
+        {formatMinutes(block.seconds)} of work
+        {restSeconds > 0
+          ? `. You have ${formatMinutes(restSeconds)}.`
+          : '; the time is up, and then the table is clear.'}
       </p>
     </Frame>
   );
