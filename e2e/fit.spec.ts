@@ -165,6 +165,20 @@ test('a plan is told by groups, points at what is odd itself, and is mended arou
   // The keys go on from the top of what was mended, and it is asked of every plan from now on.
   await expect(points.getByRole('heading')).toBeFocused();
   await expect(page.getByRole('region', { name: 'What you asked' }).getByRole('listitem')).toHaveCount(1);
+  // Sent elsewhere by hand: every place that takes it is priced, and what is chosen is where it is then.
+  await main
+    .getByRole('button', { name: /: elsewhere than Low shelves/ })
+    .first()
+    .click();
+  const offers = main.getByRole('list', { name: 'Elsewhere' });
+  await expect(offers.getByRole('listitem').first()).toHaveText(/(as good|a month (more|less))$/, { timeout: 20_000 });
+  await expectAccessible(page);
+  const to = (await offers.getByRole('button').first().textContent())!;
+  await offers.getByRole('button').first().click();
+  await expect(page.getByText(new RegExp(`: to ${to}\\. (It takes no more time|.* a month (more|less))`))).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(packed).toBeVisible();
   await page.keyboard.press('a');
   await expect(page.getByText(/^Adopted\. /)).toBeVisible();
 });
