@@ -1,3 +1,4 @@
+import { isSame } from '../core/daybook/index.ts';
 import type { BinMove, Place, PlaceId, Score } from '../core/records/index.ts';
 import { checkContainers, findNook, getBerth, withBins, type ToStand } from '../core/storage/index.ts';
 import { getPlaceOf, type Facts, type Offered } from './model/index.ts';
@@ -65,7 +66,7 @@ export function standBins(facts: Facts, option: Int32Array): Stood {
   for (const p of further) {
     const { slotId, standing } = standings.further[p - count]!;
     // Beside what stands there now.
-    if (standing < facts.slotCount) continue;
+    if (standing === null) continue;
     for (const { id } of tree.getChildren(slotId)) bins.set(id, { placeId: id });
   }
   for (const [p, { id }] of chosen)
@@ -80,7 +81,9 @@ export function standBins(facts: Facts, option: Int32Array): Stood {
     if (from) slots.add(from);
   }
   for (const slotId of slots) {
-    const boxes = [...next.values()].filter((place) => place.container && place.parentId === slotId);
+    const boxes = [...next.values()]
+      .filter((place) => place.container && place.parentId === slotId)
+      .toSorted((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
     for (const box of settle(tree.places.get(slotId)!, boxes))
       if (box !== next.get(box.id)) bins.set(box.id, { placeId: box.id, ...getBerth(box) });
   }
@@ -93,7 +96,6 @@ export function listBinMoves(today: ReadonlyMap<PlaceId, Place>, then: ReadonlyM
     const after = then.get(place.id);
     if (!place.container || !after) return [];
     const berth = getBerth(after);
-    const isSame = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
     if (place.parentId === berth.slotId && isSame(place.container.at, berth.at)) return [];
     return [{ placeId: place.id, ...berth }];
   });

@@ -1,5 +1,4 @@
 import type { Berth, Place, PlaceId } from '../records/index.ts';
-import { checkContainers } from './stand.ts';
 import { createPlaceTree, type PlaceTree } from './tree.ts';
 
 /** A container that is to stand somewhere, or out of the way where no slot is named. */
@@ -11,12 +10,6 @@ export interface ToStand extends Berth {
 export function getBerth({ parentId, container }: Place): Berth {
   if (container?.goesTo) return container.goesTo;
   return { ...(parentId !== undefined && { slotId: parentId }), ...(container?.at && { at: container.at }) };
-}
-
-/** A container that no plan wants elsewhere any more. */
-export function withoutBerth(place: Place): Place {
-  const { goesTo: _goesTo, ...container } = place.container!;
-  return { ...place, container };
 }
 
 /** A container that stands in a berth, behind so many others in the order of its compartment. */
@@ -54,51 +47,6 @@ export function listBinsToCarry(places: ReadonlyMap<PlaceId, Place>): ToStand[] 
 /** The places with every container where it belongs, carried there or not. */
 export function withBerths(places: ReadonlyMap<PlaceId, Place>): ReadonlyMap<PlaceId, Place> {
   return withBins(places, listBinsToCarry(places));
-}
-
-/** Whether a container stands in its compartment with all others that stand there; also where it stands in none. */
-function isStanding(places: ReadonlyMap<PlaceId, Place>, id: PlaceId): boolean {
-  const { parentId } = places.get(id)!;
-  const slot = parentId && places.get(parentId)?.slot;
-  if (!slot) return parentId === undefined;
-  const boxes = [...places.values()]
-    .filter((one) => one.container && one.parentId === parentId)
-    .toSorted((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
-  return (
-    checkContainers(
-      slot,
-      boxes.map((one) => one.container!),
-    ) === null
-  );
-}
-
-/** The places as a plan has them: its containers carried, all others where they stand. */
-export interface PlannedPlaces {
-  readonly places: ReadonlyMap<PlaceId, Place>;
-  /** Containers that do not go any more where the plan has them; they stay where they stand. */
-  readonly left: readonly PlaceId[];
-}
-
-/** Carries the containers of a plan; what an earlier plan wanted carried stays where it stands. */
-export function standAsPlanned(places: ReadonlyMap<PlaceId, Place>, bins: readonly ToStand[]): PlannedPlaces {
-  const waiting = listBinsToCarry(places);
-  let settled = places;
-  if (waiting.length > 0) {
-    const next = new Map(places);
-    for (const { placeId } of waiting) next.set(placeId, withoutBerth(places.get(placeId)!));
-    settled = next;
-  }
-  const left: PlaceId[] = [];
-  for (let good = bins; ;) {
-    const next = withBins(settled, good);
-    const bad = good.filter(
-      ({ placeId, slotId }) =>
-        !next.has(placeId) || next.get(placeId)!.parentId !== slotId || !isStanding(next, placeId),
-    );
-    if (bad.length === 0) return { places: next, left };
-    left.push(...bad.map(({ placeId }) => placeId));
-    good = good.filter((one) => !bad.includes(one));
-  }
 }
 
 /** Where lots may belong: places that there are, and those that there will be once all containers are carried. */

@@ -21,39 +21,22 @@ export {
   type Space,
 } from './space.ts';
 export { checkUnitOnWall, computeCeilingMm, computeSlots, findFreeX, isWholeUnit, type UnitFault } from './unit.ts';
+export { computeCeilingAt, computeInsideMm, getWallLine, getWallPoint, listWalls, type WallLine } from './room.ts';
 export {
-  computeCeilingAt,
-  computeDoorPoint,
   computeFootprint,
-  computeInsideMm,
   computeReachPoint,
   computeStationPoint,
-  createWays,
   getAxes,
   getPointOf,
   getTurnDeg,
-  getWallLine,
-  getWallPoint,
   listCorners,
-  listWalls,
   standUnit,
   type Footprint,
-  type StandPoint,
-  type WallLine,
-  type Ways,
-} from './room.ts';
+} from './footprint.ts';
 export { computeAccessSeconds } from './access.ts';
-export {
-  getBerth,
-  listBinsToCarry,
-  listHomes,
-  standAsPlanned,
-  standIn,
-  withBerths,
-  withBins,
-  withoutBerth,
-  type ToStand,
-} from './berths.ts';
+export { getBerth, listBinsToCarry, listHomes, standIn, withBerths, withBins, type ToStand } from './berths.ts';
+export { standAsPlanned, withoutBerth } from './planned.ts';
+export { computeDoorPoint, createWays, type StandPoint, type Ways } from './ways.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';
 export { checkHooks, type HookFault, getHoleMm, getPegFamily, HOOK_KINDS, getHoleCount, toggleHook } from './pegs.ts';
 export { computeBands, type Band, type BandsFor, type BandReach } from './bands.ts';

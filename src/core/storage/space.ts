@@ -8,7 +8,8 @@ import type {
   Settings,
   StationId,
 } from '../records/index.ts';
-import { computeReachPoint, createWays, type StandPoint, type Ways } from './room.ts';
+import { computeReachPoint } from './footprint.ts';
+import { createWays, type StandPoint, type Ways } from './ways.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
 /** The inside of a leaf place, and how it is filled. x runs to the right, y to the back, z up; mm. */

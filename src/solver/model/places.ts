@@ -69,8 +69,8 @@ const hasStations = (room: Place) => (room.room?.stations.length ?? 0) > 0;
 interface Standing {
   readonly place: Place;
   readonly tree: PlaceTree;
-  /** -1 where it stands there now. */
-  readonly standing: number;
+  /** Null where it is there with what stands there now. */
+  readonly standing: number | null;
   readonly kind: number;
   readonly carried: number;
 }
@@ -79,7 +79,7 @@ interface Standing {
 function listPlaces(tree: PlaceTree, { further, kindOf }: Standings, berths: ReadonlyMap<PlaceId, Place>): Standing[] {
   const today = tree.leaves.map((place): Standing => {
     const carried = Number(place.container !== undefined && berths.get(place.id)?.parentId !== place.parentId);
-    return { place, tree, standing: -1, kind: kindOf.get(place.id) ?? -1, carried };
+    return { place, tree, standing: null, kind: kindOf.get(place.id) ?? -1, carried };
   });
   if (further.length === 0) return today;
   const places = new Map([...tree.places, ...further.map(({ place }) => [place.id, place] as const)]);
@@ -125,7 +125,8 @@ export function describePlaces(
       slot: number('slot', slot),
       unit: number('unit', slot),
       room: number('room', slot),
-      standing: standing === -1 ? number('slot', slot) : standing,
+      // By now all compartments have their numbers, for they come first.
+      standing: standing === null ? number('slot', slot) : index.slot.size + standing,
       kind,
       bringing: carrying * carried,
       slotLoadG: Math.max(0, (slot.slot?.loadG ?? Infinity) - tareG),

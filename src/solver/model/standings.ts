@@ -7,8 +7,8 @@ import { findNook, getAncestor, type PlaceTree } from '../../core/storage/index.
 export interface Further {
   readonly place: Place;
   readonly slotId: PlaceId;
-  /** One number for all places that there are at once; the compartments of today's have those before. */
-  readonly standing: number;
+  /** One number for all places that are there at once; null for those beside what stands there now. */
+  readonly standing: number | null;
   /** Which of the containers that are alike stands there, -1 for the bare compartment. */
   readonly kind: number;
   /** All containers that would stand there. */
@@ -165,18 +165,14 @@ export function listStandings(household: Household, tree: PlaceTree, groups: rea
   }
   const turn = new Map(offers.map((one, i) => [one, i]));
   const further: Further[] = [];
-  const slotNumber = new Map<PlaceId, number>();
-  for (const leaf of tree.leaves) {
-    const { id } = getAncestor(tree, leaf.id, 'slot')!;
-    if (!slotNumber.has(id)) slotNumber.set(id, slotNumber.size);
-  }
-  let standing = slotNumber.size;
+  let count = 0;
   for (const { slot, filling, isBeside } of offers.toSorted(
     (a, b) => b.worth - a.worth || turn.get(a)! - turn.get(b)!,
   )) {
     const { place, before } = slot;
     if (further.length + (filling?.boxes.length ?? 1) > most) continue;
-    const mine = isBeside ? slotNumber.get(place.id)! : standing++;
+    const mine = isBeside ? null : count;
+    if (!isBeside) count += 1;
     if (!filling) {
       further.push({ place, slotId: place.id, standing: mine, kind: -1, beside: [], carried: before.length });
       continue;
@@ -186,7 +182,7 @@ export function listStandings(household: Household, tree: PlaceTree, groups: rea
       const { goesTo: _goesTo, ...spec } = like.container!;
       return {
         ...like,
-        id: `${place.id}+${mine}-${i}` as PlaceId,
+        id: `${place.id}+${mine ?? 'beside'}-${i}` as PlaceId,
         parentId: place.id,
         order: before.length + i,
         container: { ...spec, at },

@@ -3,7 +3,8 @@ import { computeWallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { findWall, formatPlaceName, getAncestor } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
-import { getTree, getWordsInside } from '../state/derived.ts';
+import { getTree } from '../state/derived.ts';
+import { getWordsInside } from './wordsInside.ts';
 import { WallPicture } from './WallPicture.tsx';
 
 /** A place marked on its wall as things are; nothing where it stands at none. */

@@ -8,7 +8,6 @@ import {
   type Place,
   type StationId,
 } from '../../core/records/index.ts';
-import { wordInside } from '../text/inside.ts';
 import {
   createPlaceTree,
   getRoomSpec,
@@ -77,14 +76,6 @@ export const getLotsByItem = derive((household) => {
   }
   return byItem;
 });
-
-/** What lies in a shut place, in words. */
-export const getWordsInside = derive((household) =>
-  wordInside(
-    household,
-    new Map(getGroups(household).flatMap((group) => group.lots.map((lot) => [lot.id, group] as const))),
-  ),
-);
 
 /** The household with its bins where the adopted plan wants them. */
 export const getAsPlanned = derive((household) => {

@@ -6,7 +6,8 @@ import { explained } from '../../components/explained.ts';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useOpen } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { findWallOrMain, getTree, getWalls, getWordsInside } from '../../state/derived.ts';
+import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
+import { getWordsInside } from '../../drawing/wordsInside.ts';
 import { wordCount } from '../../text/index.ts';
 
 interface PlanWallProps {
