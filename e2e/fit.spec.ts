@@ -126,7 +126,7 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   const stale = page.getByRole('region', { name: 'What is stale' });
   await expect(stale).toContainText('1 lot came since.');
   await stale.getByRole('button', { name: 'Mend only what is stale' }).click();
-  await expect(page.getByText(/^\d+ things had no home; placed anew\. All else stays as planned\.$/)).toBeVisible({
+  await expect(page.getByText('1 thing had no home; placed anew. All else stays as planned.')).toBeVisible({
     timeout: 30_000,
   });
   await page.getByRole('button', { name: 'Adopt this plan' }).click();

@@ -89,7 +89,10 @@ function describeMending({ stale }: Mending, before: Stowage, after: Stowage): M
   const others = after.assignments.filter(
     ({ lotId, placeId }) => placed.has(lotId) && placed.get(lotId) !== placeId && !loose.has(lotId),
   );
-  const { homeless, ousted, burst, refused } = stale;
+  const { ousted, burst, refused } = stale;
+  // What still has no home was not placed anew.
+  const housed = new Set(after.assignments.map((one) => one.lotId));
+  const homeless = stale.homeless.filter((id) => housed.has(id));
   return {
     homeless: homeless.length,
     ousted: ousted.length,

@@ -44,7 +44,7 @@ export function MendedLine({ mended: { homeless, ousted, burst, refused, others 
     'The plan was carried out in thought and every place packed; what cannot stay, or has no home, was placed anew, and all else stayed as it was planned.';
   return (
     <p className="mt-2" {...explained(how)}>
-      {parts.length > 0 ? `${parts.join(', ')}; placed anew.` : 'Nothing of it was stale.'}{' '}
+      {parts.length > 0 ? `${parts.join(', ')}; placed anew.` : 'Nothing had to be placed anew.'}{' '}
       {others > 0
         ? `There was no room otherwise, so ${wordCount(others, 'other')} ${others === 1 ? 'moves' : 'move'} too.`
         : 'All else stays as planned.'}
