@@ -1,6 +1,14 @@
 import { isSame } from '../core/daybook/index.ts';
 import type { BinMove, Place, PlaceId, Score } from '../core/records/index.ts';
-import { checkContainers, findNook, getBerth, withBins, type ToStand } from '../core/storage/index.ts';
+import {
+  checkContainers,
+  compareSiblings,
+  findNook,
+  getBerth,
+  toLooseBox,
+  withBins,
+  type ToStand,
+} from '../core/storage/index.ts';
 import { getPlaceOf, type Facts, type Offered } from './model/index.ts';
 
 /** Which container each place in use is, and what that has carried. */
@@ -12,12 +20,12 @@ export interface Stood {
 }
 
 /** The containers of a compartment as they would stand; put anew, one after the other, where they would not. */
-function settle(slot: Place, boxes: readonly Place[]): Place[] {
+function standAnew(slot: Place, boxes: readonly Place[]): Place[] {
   const specs = boxes.map((one) => one.container!);
   if (checkContainers(slot.slot!, specs) === null) return [...boxes];
   const stood: Place[] = [];
   for (const box of boxes) {
-    const { at: _at, ...spec } = box.container!;
+    const spec = toLooseBox(box.container!);
     const at = findNook(
       slot.slot!,
       stood.map((one) => one.container!),
@@ -83,8 +91,8 @@ export function standBins(facts: Facts, option: Int32Array): Stood {
   for (const slotId of slots) {
     const boxes = [...next.values()]
       .filter((place) => place.container && place.parentId === slotId)
-      .toSorted((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
-    for (const box of settle(tree.places.get(slotId)!, boxes))
+      .toSorted(compareSiblings);
+    for (const box of standAnew(tree.places.get(slotId)!, boxes))
       if (box !== next.get(box.id)) bins.set(box.id, { placeId: box.id, ...getBerth(box) });
   }
   return { idOf: (p) => chosen.get(p)?.id ?? places[p]!.place.id, bins: [...bins.values()] };

@@ -51,25 +51,30 @@ export function createStep(
 }
 
 /**
- * Carries containers to where they are to stand, with what is in them. What has no home and is in the way, loose in their
- * compartment or in one that goes out of the way, lies about then.
+ * Containers carried to where they are to stand, with what is in them. What lies where no place is any more, loose in their
+ * compartment or in one that goes out of the way, lies about then, unless it is carried too.
  */
+export function createCarriedBins(
+  { places, lots }: Household,
+  bins: readonly ToStand[],
+  nowMs: number,
+  isCarried: (lot: Lot) => boolean = () => false,
+): (Change | null)[] {
+  const next = withBins(places, bins);
+  const leaves = new Set(createPlaceTree(next).leaves.map(({ id }) => id));
+  const carried = bins.map(({ placeId }) => createChange('places', placeId, places.get(placeId)!, next.get(placeId)!));
+  const ousted = [...lots.values()].flatMap((lot) =>
+    lot.placeId === undefined || leaves.has(lot.placeId) || isCarried(lot)
+      ? []
+      : createChange('lots', lot.id, lot, { ...lot, state: 'out', placeId: undefined, sinceMs: nowMs } satisfies Lot),
+  );
+  return [...carried, ...ousted];
+}
+
 function createCarryBins(household: Household, bins: readonly ToStand[], subject: string, nowMs: number): Act {
-  const changes: (Change | null)[] = [];
-  const places = withBins(household.places, bins);
-  for (const { placeId } of bins) {
-    const before = household.places.get(placeId);
-    if (!before?.container) return fail({ code: 'no-such-place' });
-    changes.push(createChange('places', placeId, before, places.get(placeId)!));
-  }
-  const leaves = new Set(createPlaceTree(places).leaves.map(({ id }) => id));
-  for (const lot of household.lots.values())
-    if (lot.placeId !== undefined && !leaves.has(lot.placeId))
-      changes.push(
-        createChange('lots', lot.id, lot, { ...lot, state: 'out', placeId: undefined, sinceMs: nowMs } satisfies Lot),
-      );
-  const real = changes.filter((change) => change !== null);
-  return real.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes: real });
+  if (bins.some(({ placeId }) => !household.places.get(placeId)?.container)) return fail({ code: 'no-such-place' });
+  const changes = createCarriedBins(household, bins, nowMs).filter((change) => change !== null);
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'carried', subject, changes });
 }
 
 /** It was not where it should be: missing until it turns up. Its home stays. */

@@ -15,10 +15,11 @@ import {
   createPlaceTree,
   listBinsToCarry,
   standAsPlanned,
-  withBerths,
+  withoutBerth,
   type PlaceTree,
 } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
+import { createCarriedBins } from './moveActs.ts';
 import { createChange } from '../daybook/index.ts';
 import { computeFill, computePresentPackage } from '../whereabouts/index.ts';
 
@@ -110,14 +111,11 @@ function createBerths({ places }: Household, { bins = [] }: Plan): (Change | nul
   const to = new Map(bins.map((one) => [one.placeId, one]));
   return [...places.values()].flatMap((place) => {
     if (!place.container) return [];
-    const { goesTo: _goesTo, ...container } = place.container;
+    const still = withoutBerth(place);
     const wanted = to.get(place.id);
-    if (!wanted && !place.container.goesTo) return [];
-    const { placeId: _placeId, ...goesTo } = wanted ?? { placeId: place.id };
-    return createChange('places', place.id, place, {
-      ...place,
-      container: wanted ? { ...container, goesTo } : container,
-    });
+    if (!wanted) return place.container.goesTo ? createChange('places', place.id, place, still) : [];
+    const { placeId: _placeId, ...goesTo } = wanted;
+    return createChange('places', place.id, place, { ...still, container: { ...still.container!, goesTo } });
   });
 }
 
@@ -164,16 +162,10 @@ export function createAdopt(household: Household, plan: Plan, subject: string, n
 
 /** Every container and lot that is not where it belongs, not lent, goes there: the whole reorganising day in one line. */
 export function createCarryAll(household: Household, subject: string, nowMs: number): Act {
-  const then = withBerths(household.places);
-  const leaves = new Set(createPlaceTree(then).leaves.map((place) => place.id));
-  const changes: (Change | null)[] = listBinsToCarry(household.places).map(({ placeId }) =>
-    createChange('places', placeId, household.places.get(placeId)!, then.get(placeId)!),
-  );
+  const bins = listBinsToCarry(household.places);
+  const isCarried = (lot: Lot) => lot.homeId !== undefined;
+  const changes: (Change | null)[] = createCarriedBins(household, bins, nowMs, isCarried);
   for (const lot of household.lots.values()) {
-    if (lot.homeId === undefined && lot.placeId !== undefined && !leaves.has(lot.placeId))
-      changes.push(
-        createChange('lots', lot.id, lot, { ...lot, state: 'out', placeId: undefined, sinceMs: nowMs } satisfies Lot),
-      );
     if (lot.homeId === undefined || !takesRoom(lot) || lot.state === 'lent') continue;
     const isHome =
       lot.state === 'in' && lot.placeId === lot.homeId && lot.order === lot.homeOrder && lot.form === lot.homeForm;

@@ -1,53 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
+import { checkList, orderMoves } from '../../../tests/moveLists.ts';
 import { bin } from '../../../tests/rooms.ts';
-import { checkMoves } from '../../check/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createPlan, createRun } from '../../solver/solve.ts';
 import { createAdopt, createStep } from '../acts/index.ts';
 import { checkInvariants } from '../daybook/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
-import { packPlace } from '../packing/index.ts';
-import { createRandom } from '../random/index.ts';
 import type { Household, Place, PlaceId, PlanId } from '../records/index.ts';
-import { computeSpace, createPlaceTree, withBerths } from '../storage/index.ts';
-import { computePresentPackage } from '../whereabouts/index.ts';
-import { computeProgress, createMoveFacts, createMoveSearch, toSteps, type Step } from './index.ts';
+import { computeProgress, type Step } from './index.ts';
 
 const LITRE = 1e6;
 
-function order(household: Household, tableMm3 = 200 * LITRE, tries = 20) {
-  const facts = createMoveFacts(household, createPlaceTree(household.places));
-  const search = createMoveSearch(facts, tableMm3, createRandom(5));
-  search.advance(tries);
-  const found = search.getOrder();
-  return { facts, found, steps: toSteps(facts, found.trips) };
-}
-
-/** Every way to lay things in will do; places that there are and that there will be. */
-function check(household: Household, steps: readonly Step[], tableMm3 = 200 * LITRE) {
-  const [now, then] = [createPlaceTree(household.places), createPlaceTree(withBerths(household.places))];
-  return checkMoves(household, steps, tableMm3, (placeId, inside) => {
-    const tree = now.leaves.some(({ id }) => id === placeId) ? now : then;
-    const space = computeSpace(tree, tree.places.get(placeId)!);
-    const turns = [
-      inside.map((_, i) => i),
-      inside
-        .map((_, i) => i)
-        .toSorted(
-          (a, b) => household.lots.get(inside[a]!.lotId)!.homeOrder - household.lots.get(inside[b]!.lotId)!.homeOrder,
-        ),
-    ];
-    for (const turn of turns) {
-      const packages = turn.map((i) =>
-        computePresentPackage(household, household.lots.get(inside[i]!.lotId)!, inside[i]!.form)!,
-      );
-      const packed = packPlace(packages, space);
-      if (packed.status === 'packed') return packed.spots.map((spot) => ({ ...spot, index: turn[spot.index]! }));
-    }
-    return null;
-  });
-}
+const order = (household: Household) => orderMoves(household, 200 * LITRE, 20);
+const check = (household: Household, steps: readonly Step[]) => checkList(household, steps, 200 * LITRE);
 
 const goesTo = (place: Place, slotId?: string): Place => ({
   ...place,

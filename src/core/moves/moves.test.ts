@@ -1,14 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
+import { checkList, orderMoves } from '../../../tests/moveLists.ts';
 import { findFewestTrips } from '../../../tests/movesBrute.ts';
 import { createTurnedRound } from '../../../tests/turned.ts';
-import { checkMoves } from '../../check/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
-import { packPlace } from '../packing/index.ts';
 import { createRandom } from '../random/index.ts';
 import type { Household, Item, LotId, Place, PlaceId, StowForm } from '../records/index.ts';
-import { computeSpace, createPlaceTree } from '../storage/index.ts';
+import { createPlaceTree } from '../storage/index.ts';
 import {
   computeLeastTable,
   computeProgress,
@@ -16,47 +15,14 @@ import {
   createMoveFacts,
   createMoveSearch,
   cutBlock,
-  toSteps,
   type Step,
 } from './index.ts';
 import { createNotFound, createStep } from '../acts/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
-import { computePresentPackage } from '../whereabouts/index.ts';
 
 const LITRE = 1e6;
 
-function order(household: Household, tableMm3: number, tries = 60) {
-  const facts = createMoveFacts(household, createPlaceTree(household.places));
-  const search = createMoveSearch(facts, tableMm3, createRandom(5));
-  search.advance(tries);
-  const found = search.getOrder();
-  return { facts, found, steps: toSteps(facts, found.trips) };
-}
-
-/** The checker's packing: any way to lay things in will do. */
-function check(household: Household, steps: readonly Step[], tableMm3: number) {
-  const tree = createPlaceTree(household.places);
-  return checkMoves(household, steps, tableMm3, (placeId, inside) => {
-    const space = computeSpace(tree, tree.places.get(placeId)!);
-    const turns = [
-      inside.map((_, i) => i),
-      inside.map((_, i) => i).toReversed(),
-      inside
-        .map((_, i) => i)
-        .toSorted(
-          (a, b) => household.lots.get(inside[a]!.lotId)!.homeOrder - household.lots.get(inside[b]!.lotId)!.homeOrder,
-        ),
-    ];
-    for (const turn of turns) {
-      const packages = turn.map((i) =>
-        computePresentPackage(household, household.lots.get(inside[i]!.lotId)!, inside[i]!.form)!,
-      );
-      const packed = packPlace(packages, space);
-      if (packed.status === 'packed') return packed.spots.map((spot) => ({ ...spot, index: turn[spot.index]! }));
-    }
-    return null;
-  });
-}
+const order = (household: Household, tableMm3: number, tries = 60) => orderMoves(household, tableMm3, tries);
 
 /** Two fit side by side into a cube of 350 mm. 1.4 l and 200 g each. */
 const wide = (id: string, massG = 200): Item =>
@@ -99,7 +65,7 @@ describe('an order of trips', () => {
     expect(steps.map(({ to }) => to)).toContain('table');
     // Two of 1.4 l.
     expect(found.peakMm3).toBeCloseTo(2.8 * LITRE, 3);
-    expect(check(home, steps, 3 * LITRE).findings).toEqual([]);
+    expect(checkList(home, steps, 3 * LITRE).findings).toEqual([]);
   });
 
   it('carries something out of the way first where the table is too small, and says what', () => {
@@ -110,7 +76,7 @@ describe('an order of trips', () => {
     // One of 1.4 l on the table, and they change places one by one.
     const least = computeLeastTable(createMoveFacts(home, createPlaceTree(home.places)), createRandom(1));
     expect(least).toBeCloseTo(1.4 * LITRE, 0);
-    expect(check(home, steps, 0.5 * LITRE).findings).toEqual([]);
+    expect(checkList(home, steps, 0.5 * LITRE).findings).toEqual([]);
   });
 
   it('carries no more at once than one person lifts, and what is heavier alone', () => {
@@ -163,7 +129,7 @@ describe('an order of trips', () => {
           fc.pre(fits(0) && fits(1));
           const home = household(3, Object.fromEntries(ways.map((way, i) => [names[i]!, way.join(' ')])));
           const { found, steps, facts } = order(home, litres * LITRE, 200);
-          expect(check(home, steps, litres * LITRE).findings).toEqual([]);
+          expect(checkList(home, steps, litres * LITRE).findings).toEqual([]);
           const fewest = findFewestTrips(facts, litres * LITRE);
           if (fewest !== null && found.aside.length === 0) expect(found.trips.length).toBe(fewest);
           // Things are only carried out of the way where no order does without.
@@ -187,7 +153,7 @@ describe('a move list of a whole household', () => {
       const home = createTurnedRound({ lots: 120, places: 30 }, fill, seed, 60_000);
       const { steps, found } = order(home, litres * LITRE, 30);
       expect(steps.length).toBeGreaterThan(20);
-      const { findings, tests } = check(home, steps, litres * LITRE);
+      const { findings, tests } = checkList(home, steps, litres * LITRE);
       expect(findings).toEqual([]);
       expect(tests).toBeGreaterThan(1000);
       expect(found.trips.length).toBeGreaterThanOrEqual(found.leastTrips);
@@ -198,9 +164,9 @@ describe('a move list of a whole household', () => {
   it('is caught by the checker when a step comes too early', () => {
     const home = household(2, { a: 'A1 B1', b: 'A1 B1', c: 'B1 A1', d: 'B1 A1' });
     const { steps } = order(home, 3 * LITRE);
-    expect(check(home, [steps[1]!, steps[0]!, steps[2]!], 3 * LITRE).findings).not.toEqual([]);
-    expect(check(home, steps, 2 * LITRE).findings.map((one) => one.rule)).toContain('table');
-    expect(check(home, steps.slice(0, 2), 3 * LITRE).findings.map((one) => one.rule)).toContain('home');
+    expect(checkList(home, [steps[1]!, steps[0]!, steps[2]!], 3 * LITRE).findings).not.toEqual([]);
+    expect(checkList(home, steps, 2 * LITRE).findings.map((one) => one.rule)).toContain('table');
+    expect(checkList(home, steps.slice(0, 2), 3 * LITRE).findings.map((one) => one.rule)).toContain('home');
   });
 });
 
@@ -262,7 +228,7 @@ describe('the walk between the steps', () => {
     for (const seed of [1, 2, 3]) {
       const household = createTurnedRound({ lots: 80, places: 16 }, 0.85, seed, 4000);
       const { facts, found, steps } = order(household, 30 * LITRE);
-      expect(check(household, steps, 30 * LITRE).findings).toEqual([]);
+      expect(checkList(household, steps, 30 * LITRE).findings).toEqual([]);
       const [before, after] = [false, true].map((isShortened) => computeWalkMm(facts, found.trips, isShortened));
       expect(after).toBeLessThanOrEqual(before!);
       const way = (from: string, to: string, ids: readonly string[]) => `${from} ${to} ${ids.toSorted().join(' ')}`;

@@ -1,4 +1,4 @@
-import type { Berth, Place, PlaceId } from '../records/index.ts';
+import type { Berth, ContainerSpec, Place, PlaceId } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from './tree.ts';
 
 /** A container that is to stand somewhere, or out of the way where no slot is named. */
@@ -12,9 +12,14 @@ export function getBerth({ parentId, container }: Place): Berth {
   return { ...(parentId !== undefined && { slotId: parentId }), ...(container?.at && { at: container.at }) };
 }
 
+/** What a container is like, without where it stands or is to stand. */
+export function toLooseBox({ at: _at, goesTo: _goesTo, ...spec }: ContainerSpec): ContainerSpec {
+  return spec;
+}
+
 /** A container that stands in a berth, behind so many others in the order of its compartment. */
 export function standIn(place: Place, { slotId, at }: Berth, order: number): Place {
-  const { at: _at, goesTo: _goesTo, ...spec } = place.container!;
+  const spec = toLooseBox(place.container!);
   const { parentId: _parentId, ...rest } = place;
   return { ...rest, ...(slotId && { parentId: slotId }), order, container: { ...spec, ...(at && { at }) } };
 }

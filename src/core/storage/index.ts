@@ -1,4 +1,5 @@
 export {
+  compareSiblings,
   createPlaceTree,
   findWall,
   formatPlaceName,
@@ -11,6 +12,7 @@ export {
   CHILD_REACH_MM,
   computeReach,
   computeBoxSpace,
+  isWorkTop,
   computeSpace,
   getInnerSize,
   computeStandPoint,
@@ -34,7 +36,16 @@ export {
   type Footprint,
 } from './footprint.ts';
 export { computeAccessSeconds } from './access.ts';
-export { getBerth, listBinsToCarry, listHomes, standIn, withBerths, withBins, type ToStand } from './berths.ts';
+export {
+  getBerth,
+  listBinsToCarry,
+  listHomes,
+  toLooseBox,
+  withBerths,
+  withBins,
+  standIn,
+  type ToStand,
+} from './berths.ts';
 export { standAsPlanned, withoutBerth } from './planned.ts';
 export { computeDoorPoint, createWays, type StandPoint, type Ways } from './ways.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';

@@ -1,6 +1,7 @@
 import type { Place, PlaceId } from '../records/index.ts';
 import { listBinsToCarry, withBins, type ToStand } from './berths.ts';
 import { checkContainers } from './stand.ts';
+import { compareSiblings } from './tree.ts';
 
 /** A container that no plan wants elsewhere any more. */
 export function withoutBerth(place: Place): Place {
@@ -15,7 +16,7 @@ function isStanding(places: ReadonlyMap<PlaceId, Place>, id: PlaceId): boolean {
   if (!slot) return parentId === undefined;
   const boxes = [...places.values()]
     .filter((one) => one.container && one.parentId === parentId)
-    .toSorted((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
+    .toSorted(compareSiblings);
   return (
     checkContainers(
       slot,

@@ -6,7 +6,9 @@ import type {
   PegSpec,
   Place,
   Settings,
+  SlotSpec,
   StationId,
+  UnitSpec,
 } from '../records/index.ts';
 import { computeReachPoint } from './footprint.ts';
 import { createWays, type StandPoint, type Ways } from './ways.ts';
@@ -117,6 +119,11 @@ export function computeSpace(tree: PlaceTree, place: Place): Space {
   };
 }
 
+/** Whether a compartment is the top of a table, on which one works. */
+export function isWorkTop(unit: UnitSpec, slot: SlotSpec): boolean {
+  return unit.kind === 'table' && slot.yMm >= unit.heightMm - 1;
+}
+
 export function computeTraits(tree: PlaceTree, place: Place, settings: Settings): PlaceTraits {
   const slotPlace = getSlotOf(tree, place);
   const slot = slotPlace.slot!;
@@ -129,7 +136,7 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
   const bottomMm = unit.yMm + slot.yMm;
   const isHigh = bottomMm >= CHILD_REACH_MM;
   const isOpen = slot.opening === 'open' && (slot.mode === 'line' || slot.mode === 'volume');
-  const isWorkTop = unit.kind === 'table' && slot.yMm >= unit.heightMm - 1;
+  const isTop = isWorkTop(unit, slot);
   const path = tree.getPath(place.id);
   return {
     handMm,
@@ -140,8 +147,8 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
     isChildSafe: slot.isChildSafe || isHigh,
     isNearHeat: slot.isNearHeat,
     isSeeThrough: box ? box.isSeeThrough : slot.isSeeThrough,
-    isWorkTop,
-    workTopOf: isWorkTop
+    isWorkTop: isTop,
+    workTopOf: isTop
       ? (path[0]?.room?.stations ?? []).flatMap(({ id, unitId }) => (unitId === path[1]?.id ? [id] : []))
       : [],
     holds: box || !isOpen ? 'held' : slot.depthMm <= ROW_DEPTH_MM ? 'row' : 'open',

@@ -23,7 +23,8 @@ export interface PlaceTree {
 
 const PARENT_LEVEL = { room: null, unit: 'room', slot: 'unit', container: 'slot' } as const;
 
-function compareSiblings(a: Place, b: Place): number {
+/** Places in one, in their order. */
+export function compareSiblings(a: Place, b: Place): number {
   return a.order - b.order || (a.id < b.id ? -1 : 1);
 }
 

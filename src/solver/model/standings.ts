@@ -1,7 +1,7 @@
 import type { Group } from '../../core/grouping/index.ts';
 import type { Household, Nook, Place, PlaceId } from '../../core/records/index.ts';
 import { listNamed } from '../../core/sense/index.ts';
-import { findNook, getAncestor, type PlaceTree } from '../../core/storage/index.ts';
+import { findNook, getAncestor, isWorkTop, toLooseBox, type PlaceTree } from '../../core/storage/index.ts';
 
 /** A place that there would be if other containers stood in its compartment than do. */
 export interface Further {
@@ -57,8 +57,7 @@ function sortKinds(household: Household, tree: PlaceTree, groups: readonly Group
   const numbers = new Map<string, number>();
   const kindOf = new Map<PlaceId, number>();
   for (const [i, place] of free.entries()) {
-    const { at: _at, goesTo: _goesTo, ...spec } = place.container!;
-    const key = `${JSON.stringify(spec)} ${named[i]!.fitting.join(' ')}`;
+    const key = `${JSON.stringify(toLooseBox(place.container!))} ${named[i]!.fitting.join(' ')}`;
     const kind = numbers.get(key) ?? kinds.length;
     if (kind === kinds.length) {
       numbers.set(key, kind);
@@ -82,7 +81,7 @@ function fillSlot(slot: Place, before: readonly Place[], order: readonly number[
   const stood = before.map((place) => place.container!);
   let sum = 0;
   for (const kind of order) {
-    const { at: _at, goesTo: _goesTo, ...spec } = kinds[kind]![0]!.container!;
+    const spec = toLooseBox(kinds[kind]![0]!.container!);
     const most = Math.min(MOST_ABREAST, kinds[kind]!.length);
     for (let n = 0; n < most; n += 1) {
       const at = findNook(slot.slot!, stood, spec);
@@ -121,11 +120,10 @@ function listSlots(household: Household, tree: PlaceTree, kindOf: ReadonlyMap<Pl
     if (!slot || (slot.mode !== 'line' && slot.mode !== 'volume')) return [];
     const before = tree.getChildren(place.id);
     const unit = getAncestor(tree, place.id, 'unit')!.unit!;
-    const isTop = unit.kind === 'table' && slot.yMm >= unit.heightMm - 1;
     const isWished = tree.getPath(place.id).some(({ id }) => wished.has(id));
     const isHeld = [place, ...before].some(({ id }) => staying.has(id));
     const isBound = before.some(({ id }) => !kindOf.has(id));
-    if (isTop || isWished || isHeld || isBound || unit.kind === 'floor') return [];
+    if (isWorkTop(unit, slot) || isWished || isHeld || isBound || unit.kind === 'floor') return [];
     return [{ place, before, volume: slot.widthMm * slot.depthMm * slot.heightMm }];
   });
 }
@@ -179,13 +177,12 @@ export function listStandings(household: Household, tree: PlaceTree, groups: rea
     }
     const stood = filling.boxes.map(({ kind, at }, i): Place => {
       const like = kinds[kind]![0]!;
-      const { goesTo: _goesTo, ...spec } = like.container!;
       return {
         ...like,
         id: `${place.id}+${mine ?? 'beside'}-${i}` as PlaceId,
         parentId: place.id,
         order: before.length + i,
-        container: { ...spec, at },
+        container: { ...toLooseBox(like.container!), at },
       };
     });
     const beside = isBeside ? [...before, ...stood] : stood;
