@@ -1,8 +1,6 @@
 import { ASIDE, getLiftG, splitLoads, TABLE, type MoveFacts } from './facts.ts';
 import type { Load, PackedTest } from './loads.ts';
-import { Standing } from './standing.ts';
-
-const EPS = 1e-9;
+import { EPS, Haul, type Trip } from './haul.ts';
 
 /** What ways on are worth where no load goes whole, in trips; set on the seeded households of the bench. */
 const FREES = 2;
@@ -10,18 +8,6 @@ const JOINS_PILE = 0.6;
 const PART_TO_TABLE = 2.2;
 /** More than any load is large. */
 const BULK_MM3 = 1e10;
-
-/** One trip: what is carried at once, from where to where. */
-export interface Trip {
-  readonly movers: readonly number[];
-  readonly from: number;
-  readonly to: number;
-  /** Containers that are carried instead, with all that is in them; several where they change places. */
-  readonly bins?: readonly number[];
-}
-
-/** A container is a trip, also where several change places. */
-export const countTrips = (trips: readonly Trip[]) => trips.reduce((sum, { bins }) => sum + (bins?.length ?? 1), 0);
 
 export interface Decoded {
   readonly trips: readonly Trip[];
@@ -53,57 +39,34 @@ export function decode(
   return new Decoder(facts, loads, priority, tableMm3, isPacked).run();
 }
 
-class Decoder {
-  private readonly fill: Float64Array;
-  private readonly mass: Float64Array;
-  private readonly slotMass: Float64Array;
-  private readonly unitMass: Float64Array;
+class Decoder extends Haul {
   /** By load: what of it is still to be carried, from where it was or from out of the way; null where nothing is. */
   private readonly left: (number[] | null)[];
   /** Of its place that each load takes more, all of it. */
   private readonly shareLeft: Float64Array;
-  /** By place: the movers that are in it now. */
-  private readonly inside: number[][];
   /** Piles on the table, by where they go; null where there is none. */
   private readonly piles: (number[] | null)[];
   /** By place: the loads that go there. */
   private readonly comingTo: number[][];
-  private tableLeft: number;
-  /** Where a mover is now, once it was carried. */
-  private readonly at = new Map<number, number>();
-  private readonly trips: Trip[] = [];
   private readonly aside: number[] = [];
-  private peakMm3 = 0;
-  private readonly standing: Standing;
   /** Loads by their priority, the highest first. */
   private readonly order: Int32Array;
   /** Loads of which something is left. */
   private open: number;
 
   constructor(
-    private readonly facts: MoveFacts,
+    facts: MoveFacts,
     private readonly loads: readonly Load[],
     private readonly priority: Float64Array,
-    private readonly tableMm3: number,
-    private readonly isPacked: PackedTest | null,
+    tableMm3: number,
+    isPacked: PackedTest | null,
   ) {
+    super(facts, tableMm3, isPacked);
     const { places, movers } = facts;
-    this.fill = Float64Array.from(facts.fill);
-    this.mass = Float64Array.from(facts.massG);
-    this.slotMass = Float64Array.from(facts.slotTareG);
-    this.unitMass = new Float64Array(facts.unitLoadG.length);
-    this.standing = new Standing(facts);
-    for (const [p, { slot, unit }] of places.entries()) {
-      if (slot < 0) continue;
-      this.slotMass[slot]! += this.mass[p]!;
-      this.unitMass[unit]! += this.mass[p]!;
-    }
-    this.inside = places.map(() => []);
     this.piles = places.map(() => null);
     this.comingTo = places.map(() => []);
     this.left = [];
     this.shareLeft = Float64Array.from(loads, ({ list }) => this.sumShares(list));
-    this.tableLeft = tableMm3;
     this.open = 0;
     for (const [k, { from, to, list }] of loads.entries()) {
       for (const m of list) if (from >= 0) this.inside[from]!.push(m);
@@ -140,11 +103,6 @@ class Decoder {
     };
   }
 
-  /** What is folded anew where it is has only come home once that was done. */
-  private isHome(m: number, to: number): boolean {
-    return this.at.get(m) === to;
-  }
-
   /** What is carried out of the way, before all else; like all loads, each for one place in the end. */
   private listAsideTrips(): Trip[] {
     const byWay = new Map<string, number[]>();
@@ -158,143 +116,6 @@ class Decoder {
       const loads = splitLoads(this.facts.movers, which, getLiftG(this.facts, from, ASIDE));
       return loads.map((movers) => ({ movers, from, to: ASIDE }));
     });
-  }
-
-  private takes(to: number, which: readonly number[]): boolean {
-    const { movers, places, slotLoadG, unitLoadG } = this.facts;
-    let share = 0;
-    let massG = 0;
-    let [fromSlot, fromUnit] = [0, 0];
-    if (!this.standing.stands[to]) return false;
-    const { traits } = places[to]!;
-    const { slot, unit } = this.standing.at(to);
-    for (const m of which) {
-      const mover = movers[m]!;
-      share += mover.shareTo;
-      massG += mover.massG;
-      const at = this.placeOf(m);
-      if (at === to) {
-        share -= mover.shareFrom;
-        massG -= mover.massG;
-      } else if (at >= 0) {
-        const here = this.standing.at(at);
-        if (here.slot === slot) fromSlot += mover.massG;
-        if (here.unit === unit) fromUnit += mover.massG;
-      }
-    }
-    if (this.fill[to]! + share > 1 + EPS && share > EPS) return false;
-    if (massG > EPS && this.mass[to]! + massG > traits.loadG + EPS) return false;
-    if (massG - fromSlot > EPS && this.slotMass[slot]! + massG - fromSlot > slotLoadG[slot]! + EPS) return false;
-    if (massG - fromUnit > EPS && this.unitMass[unit]! + massG - fromUnit > unitLoadG[unit]! + EPS) return false;
-    if (!this.isPacked) return true;
-    const stay = this.inside[to]!.filter((m) => !which.includes(m));
-    const isDone = (m: number) => this.at.get(m) === to;
-    const key = [...stay.map((m) => (isDone(m) ? m : -1 - m)), ...which].sort((a, b) => a - b).join(' ');
-    return this.isPacked(to, `${to}: ${key}`, () => [
-      ...stay.map((m) => (isDone(m) ? movers[m]!.after : movers[m]!.before)),
-      ...which.map((m) => movers[m]!.after),
-    ]);
-  }
-
-  private placeOf(m: number): number {
-    return this.at.get(m) ?? this.facts.movers[m]!.from;
-  }
-
-  private leave(which: readonly number[]): void {
-    const { movers } = this.facts;
-    for (const m of which) {
-      const from = this.placeOf(m);
-      const { massG, volumeMm3, shareFrom } = movers[m]!;
-      if (from === TABLE) this.tableLeft += volumeMm3;
-      if (from < 0) continue;
-      this.fill[from]! -= shareFrom;
-      this.mass[from]! -= massG;
-      const { slot, unit } = this.standing.at(from);
-      this.slotMass[slot]! -= massG;
-      this.unitMass[unit]! -= massG;
-      const list = this.inside[from]!;
-      list.splice(list.indexOf(m), 1);
-    }
-  }
-
-  private arrive(which: readonly number[], to: number): void {
-    const { movers } = this.facts;
-    for (const m of which) {
-      this.at.set(m, to);
-      const { massG, volumeMm3, shareTo } = movers[m]!;
-      if (to === TABLE) this.tableLeft -= volumeMm3;
-      if (to < 0) continue;
-      this.fill[to]! += shareTo;
-      this.mass[to]! += massG;
-      const { slot, unit } = this.standing.at(to);
-      this.slotMass[slot]! += massG;
-      this.unitMass[unit]! += massG;
-      this.inside[to]!.push(m);
-    }
-    this.peakMm3 = Math.max(this.peakMm3, this.tableMm3 - this.tableLeft);
-  }
-
-  private carry(which: readonly number[], to: number): void {
-    const from = this.placeOf(which[0]!);
-    this.leave(which);
-    this.arrive(which, to);
-    this.trips.push({ movers: [...which], from, to });
-  }
-
-  /** Whether something is in a place that is yet to be carried elsewhere. */
-  private isLeft(p: number): boolean {
-    return p >= 0 && this.inside[p]!.some((m) => this.at.get(m) !== p);
-  }
-
-  /** A container goes where it is to stand, once nothing is in its way; `isEmptied`: only one with nothing in it that is to go elsewhere. */
-  private carryBin(isEmptied: boolean): boolean {
-    const { carries } = this.facts;
-    for (const b of this.standing.pending) {
-      const { place, bare, bin } = carries[b]!;
-      if (this.isLeft(bare) || ((isEmptied || bin.slotId === undefined) && this.isLeft(place))) continue;
-      if (!this.standing.canStand(b)) continue;
-      this.carryBins([b]);
-      return true;
-    }
-    return false;
-  }
-
-  /** Containers that stand in each other's way change places. */
-  private changeBins(): boolean {
-    const { carries } = this.facts;
-    for (const b of this.standing.pending) {
-      const ring = this.standing.listRing(b);
-      const isFree = ring.every((one) => {
-        const { place, bare, bin } = carries[one]!;
-        return !this.isLeft(bare) && !(bin.slotId === undefined && this.isLeft(place));
-      });
-      if (!isFree || !this.standing.canChange(ring)) continue;
-      this.carryBins(ring);
-      return true;
-    }
-    return false;
-  }
-
-  private carryBins(which: readonly number[]): void {
-    const { carries, slotNumber, places } = this.facts;
-    for (const b of which) {
-      const { place, bin } = carries[b]!;
-      const massG = (place < 0 ? 0 : this.mass[place]!) + (this.standing.tareOf(b) ?? 0);
-      const content = place < 0 ? 0 : this.mass[place]!;
-      const from = place < 0 ? { slot: -1, unit: -1 } : this.standing.at(place);
-      const to = bin.slotId === undefined ? undefined : slotNumber.get(bin.slotId);
-      if (from.slot >= 0) {
-        this.slotMass[from.slot]! -= massG;
-        this.unitMass[from.unit]! -= content;
-      }
-      if (!to) continue;
-      this.slotMass[to.slot]! += massG;
-      this.unitMass[to.unit]! += content;
-    }
-    this.standing.carry(which, places);
-    const [first] = which;
-    const { place } = carries[first!]!;
-    this.trips.push({ movers: [], from: place, to: place, bins: [...which] });
   }
 
   /** A pile on the table that has room at its place goes there. */

@@ -1,4 +1,4 @@
-export { countTrips } from './decode.ts';
+export { countTrips } from './haul.ts';
 export { cutBlock, type Block } from './blocks.ts';
 export { createMoveFacts, type MoveFacts } from './facts.ts';
 export { computeLeastTable, createMoveSearch, type MoveOrder, type MoveSearch } from './search.ts';

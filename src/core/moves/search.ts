@@ -1,5 +1,6 @@
 import type { Random } from '../random/index.ts';
-import { countTrips, decode, type Decoded } from './decode.ts';
+import { decode, type Decoded } from './decode.ts';
+import { countTrips } from './haul.ts';
 import { computeLeastTrips, type MoveFacts } from './facts.ts';
 import { createPackedTest, listLoads, type Load } from './loads.ts';
 

@@ -1,4 +1,4 @@
-import type { Trip } from './decode.ts';
+import type { Trip } from './haul.ts';
 import { TABLE, type MoveFacts } from './facts.ts';
 
 /** Of filling a bin that was emptied for it, rather than something else: worth so much of a way, mm. */

@@ -8,7 +8,8 @@ interface Where {
   readonly unit: number;
 }
 
-const NOWHERE: Where = { slot: -1, unit: -1 };
+/** Where a container is that stands idle. */
+export const NOWHERE: Where = { slot: -1, unit: -1 };
 
 /** Where containers stand while all is carried, which of them are still to be carried, and which places there are. */
 export class Standing {

@@ -10,7 +10,7 @@ import {
   type ToStand,
   type StandPoint as Stand,
 } from '../storage/index.ts';
-import type { Trip } from './decode.ts';
+import type { Trip } from './haul.ts';
 import { shortenWalk } from './shorten.ts';
 import { ABOUT, ASIDE, getLiftG, TABLE, type MoveFacts } from './facts.ts';
 
