@@ -54,7 +54,7 @@ describe('the planner', () => {
 
   it('reports on the way and ends with a checked, packed plan', async () => {
     const worker = await open();
-    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 0.3, aim: { type: 'best' } });
+    worker.send({ type: 'start', run: 1, household, seed: 5, seconds: 1, aim: { type: 'best' } });
     const done = await worker.until((message) => message.type !== 'progress');
     if (done.type !== 'done') throw new Error(JSON.stringify(done));
     expect(done.checks).toMatchObject({ findings: 0 });

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { NO_PARTS, type Chronicle, type Photo, type Plan } from '../records/index.ts';
-import { BUNDLE_VERSION } from '../records/migrations.ts';
+import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { computeDoorPoint, getWallLine, listWalls } from '../storage/index.ts';
 import { openBundle, parseBundle, toBundle } from './index.ts';
 import { namePhoto } from './photoName.ts';
@@ -138,6 +138,18 @@ describe('the bundle', () => {
     ['another format', close({ format: 'else', version: 1 }), 'not-a-bundle'],
     ['a bundle from the future', close({ format: 'yardmist-bundle', version: 99 }), 'too-new'],
   ])('refuses %s', (_, bytes, code) => expect(faultsOf(bytes)[0]?.code).toBe(code));
+
+  it('lifts the prices of version 8 that nobody changed, and no others', () => {
+    const raw = JSON.parse(readFileSync(new URL('./golden/v8.json', import.meta.url), 'utf8')) as {
+      settings: { estimates: Record<string, number> };
+    };
+    expect(raw.settings.estimates).toMatchObject({ nameSeconds: 5, looseSeconds: 150, floorSeconds: 40 });
+    raw.settings.estimates['looseSeconds'] = 77;
+    const lifted = migrateBundle(raw as never);
+    if (!lifted.ok) throw new Error(lifted.fault);
+    const { estimates } = lifted.value['settings'] as typeof raw.settings;
+    expect(estimates).toMatchObject({ nameSeconds: 60, looseSeconds: 77, floorSeconds: 120, carryBinSeconds: 60 });
+  });
 
   it('never throws, whatever stands in the file', () => {
     const whole = [1, 2, 3].map((version) =>

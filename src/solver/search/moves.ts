@@ -2,7 +2,7 @@ import type { Random } from '../../core/random/index.ts';
 import { getShare } from '../model/index.ts';
 import { Batch, type State } from '../score/index.ts';
 import { findCheapest } from './cheapest.ts';
-import { Drawer } from './draw.ts';
+import { Handler } from './handler.ts';
 
 const NONE = -1;
 
@@ -25,32 +25,19 @@ const STANDING_SHARE = 0.002;
 /**
  * The moves of the search: a lot elsewhere (with its form), two lots exchanged, a handful of kin together, the kin of
  * two places exchanged, a few places and a group emptied and filled anew, two places exchanged whole, other containers in
- * a compartment, a homeless lot in and others out for it. Most are priced before anything is changed. A move is made when it is welcome at the
- * temperature, after Metropolis.
+ * a compartment, a homeless lot in and others out for it. Most are priced before anything is changed. A move is made when
+ * it is welcome at the temperature, after Metropolis.
  */
-export class MoveMaker extends Drawer {
-  temperature = 1;
-  /** Lots that may be elsewhere than when this list was last emptied. */
-  readonly strayed: number[] = [];
-  private readonly hasStrayed: Uint8Array;
-  private readonly inside: number[][];
-  private readonly slotInPlace: Int32Array;
-  private readonly homeless: number[] = [];
-  private readonly setOf: Int32Array;
+export class MoveMaker extends Handler {
   private readonly kin = new Batch(MOST_EXCHANGED);
   private readonly others = new Batch(MOST_EXCHANGED);
   /** Places by compartment, and by kind of container. */
   private readonly placesIn: number[][];
   private readonly placesOfKind: number[][];
   private readonly canRestand: boolean;
-  private readonly undo: { lot: number; option: number }[] = [];
 
   constructor(state: State, random: Random, isHoming: boolean) {
     super(state, random, isHoming);
-    this.setOf = this.facts.wishes.setOf;
-    this.inside = this.facts.places.map(() => []);
-    this.slotInPlace = new Int32Array(this.lotCount);
-    this.hasStrayed = new Uint8Array(this.lotCount);
     this.canRestand = this.facts.standings.further.length > 0;
     this.placesIn = Array.from({ length: this.facts.slotCount }, () => []);
     this.placesOfKind = this.facts.standings.kinds.map(() => []);
@@ -58,72 +45,6 @@ export class MoveMaker extends Drawer {
       this.placesIn[slot]!.push(p);
       if (kind >= 0) this.placesOfKind[kind]!.push(p);
     }
-    this.rebuild();
-  }
-
-  /** Reads the state anew, after it was changed from without. */
-  rebuild(): void {
-    for (const list of this.inside) list.length = 0;
-    this.homeless.length = 0;
-    for (let l = 0; l < this.lotCount; l += 1) this.enlist(l);
-    this.forgetStrayed();
-  }
-
-  forgetStrayed(): void {
-    for (const l of this.strayed) this.hasStrayed[l] = 0;
-    this.strayed.length = 0;
-  }
-
-  private enlist(lot: number): void {
-    const p = this.state.place[lot]!;
-    const list = p === NONE ? this.homeless : this.inside[p]!;
-    this.slotInPlace[lot] = list.length;
-    list.push(lot);
-  }
-
-  private delist(lot: number): void {
-    const p = this.state.place[lot]!;
-    const list = p === NONE ? this.homeless : this.inside[p]!;
-    const at = this.slotInPlace[lot]!;
-    const last = list.pop()!;
-    if (last !== lot) {
-      list[at] = last;
-      this.slotInPlace[last] = at;
-    }
-  }
-
-  private stray(lot: number): void {
-    if (this.hasStrayed[lot] === 1) return;
-    this.hasStrayed[lot] = 1;
-    this.strayed.push(lot);
-  }
-
-  private take(lot: number): void {
-    this.undo.push({ lot, option: this.state.option[lot]! });
-    this.delist(lot);
-    this.state.remove(lot);
-    this.enlist(lot);
-  }
-
-  private put(lot: number, option: number): void {
-    this.undo.push({ lot, option: NONE });
-    this.delist(lot);
-    this.state.insert(lot, option);
-    this.enlist(lot);
-  }
-
-  private rollback(): void {
-    for (let i = this.undo.length - 1; i >= 0; i -= 1) {
-      const { lot, option } = this.undo[i]!;
-      this.delist(lot);
-      if (option === NONE) this.state.remove(lot);
-      else this.state.insert(lot, option);
-      this.enlist(lot);
-    }
-  }
-
-  private isWelcome(delta: number): boolean {
-    return delta <= 0 || (delta < Infinity && this.random() < Math.exp(-delta / this.temperature));
   }
 
   /** A lot to another place, or in exchange for one that is there: where it is asked for, or where there is no room. */
@@ -172,19 +93,6 @@ export class MoveMaker extends Drawer {
     return false;
   }
 
-  /** Makes a move of many changes, and takes it back where it fails or is not welcome. */
-  private tryAll(move: () => boolean): boolean {
-    const before = this.state.price;
-    this.undo.length = 0;
-    const isDone = move();
-    if (!isDone || !this.isWelcome(this.state.price - before)) {
-      this.rollback();
-      return false;
-    }
-    for (const { lot } of this.undo) this.stray(lot);
-    return true;
-  }
-
   private refold(lot: number, option: number): boolean {
     this.take(lot);
     if (!this.state.canInsert(option)) return false;
@@ -201,10 +109,6 @@ export class MoveMaker extends Drawer {
       this.put(lot, option);
     }
     return true;
-  }
-
-  private isBound(lot: number): boolean {
-    return this.setOf[lot] !== NONE;
   }
 
   /** Up to a dozen kin of one place go to another together, as many as there is room for. */
@@ -272,28 +176,6 @@ export class MoveMaker extends Drawer {
     return true;
   }
 
-  private leave(lot: number): void {
-    this.delist(lot);
-    this.state.remove(lot);
-    this.enlist(lot);
-    this.stray(lot);
-  }
-
-  private enter(lot: number, option: number): void {
-    this.delist(lot);
-    this.state.insert(lot, option);
-    this.enlist(lot);
-    this.stray(lot);
-  }
-
-  private leaveAll({ lots, n }: Batch): void {
-    for (let i = 0; i < n; i += 1) this.leave(lots[i]!);
-  }
-
-  private enterAll({ lots, ways, n }: Batch, place: number): void {
-    for (let i = 0; i < n; i += 1) this.enter(lots[i]!, ways[i]! * this.placeCount + place);
-  }
-
   /** Everything in one place changes with everything in another. */
   private exchangePlaces(): boolean {
     const { state } = this;
@@ -344,22 +226,29 @@ export class MoveMaker extends Drawer {
     return true;
   }
 
+  /** Takes a lot out that may be put back elsewhere, unless enough are out. */
+  private takeOut(lot: number, out: number[]): void {
+    if (this.isBound(lot) || this.state.place[lot] === NONE || out.length >= MOST_REBUILT) return;
+    out.push(lot);
+    this.take(lot);
+  }
+
+  /** Some of what has no home, to be put in with what was taken out. */
+  private listWaiting(out: readonly number[]): number[] {
+    return this.homeless.filter((one) => !this.isBound(one) && !out.includes(one)).slice(0, MOST_REBUILT);
+  }
+
   /** Other containers stand in a compartment: what is in it goes out, kin of a lot go in, and the rest where it costs least. */
   private restand(lot: number): boolean {
     const { state, facts } = this;
-    const list = this.offers.getStanding(
-      this.wayStart[lot]! + this.below(this.wayStart[lot + 1]! - this.wayStart[lot]!),
-      false,
-    );
-    if (list.length === 0 || this.setOf[lot] !== NONE) return false;
+    const count = this.wayStart[lot + 1]! - this.wayStart[lot]!;
+    if (count === 0 || this.isBound(lot)) return false;
+    const list = this.offers.getStanding(this.wayStart[lot]! + this.below(count), false);
+    if (list.length === 0) return false;
     const p = list[this.below(list.length)]!;
     if (this.inside[p]!.length > 0) return false;
     const out: number[] = [];
-    const takeOut = (one: number) => {
-      if (this.setOf[one] !== NONE || state.place[one] === NONE || out.length >= MOST_REBUILT) return;
-      out.push(one);
-      this.take(one);
-    };
+    const takeOut = (one: number) => this.takeOut(one, out);
     const { slot, standing, kind } = facts.places[p]!;
     const from = state.place[lot]!;
     takeOut(lot);
@@ -377,8 +266,7 @@ export class MoveMaker extends Drawer {
     const first = this.findOption(lot, p);
     if (first === NONE || !state.canInsert(first)) return false;
     this.put(lot, first);
-    const waiting = this.homeless.filter((one) => this.setOf[one] === NONE && !out.includes(one));
-    for (const one of [...out, ...waiting.slice(0, MOST_REBUILT)]) {
+    for (const one of [...out, ...this.listWaiting(out)]) {
       if (one === lot) continue;
       const option = findCheapest(state, this.offers, one);
       if (option !== NONE) this.put(one, option);
@@ -390,11 +278,7 @@ export class MoveMaker extends Drawer {
   private rebuildSome(lot: number): boolean {
     const { state, facts } = this;
     const out: number[] = [];
-    const takeOut = (one: number) => {
-      if (this.setOf[one] !== NONE || state.place[one] === NONE || out.length >= MOST_REBUILT) return;
-      out.push(one);
-      this.take(one);
-    };
+    const takeOut = (one: number) => this.takeOut(one, out);
     if (this.random() < 0.5) {
       const g = this.groupOf[lot]!;
       for (let l = facts.groupStart[g]!; l < facts.groupStart[g + 1]!; l += 1) takeOut(l);
@@ -402,8 +286,7 @@ export class MoveMaker extends Drawer {
     for (let i = 0; i < 2; i += 1)
       if (this.draw(lot)) for (const one of this.inside[this.drawnPlace]!.slice()) takeOut(one);
     if (out.length < 2) return false;
-    const waiting = this.homeless.filter((one) => this.setOf[one] === NONE && !out.includes(one));
-    out.push(...waiting.slice(0, MOST_REBUILT));
+    out.push(...this.listWaiting(out));
     const turns = new Map<number, number>();
     for (const one of out) if (!turns.has(this.groupOf[one]!)) turns.set(this.groupOf[one]!, this.random());
     out.sort((a, b) => turns.get(this.groupOf[a]!)! - turns.get(this.groupOf[b]!)! || a - b);
