@@ -38,6 +38,7 @@ describe('the command line', () => {
     const report = JSON.parse(out) as {
       placed: number;
       unplaced: unknown[];
+      bins: { name: string; to: string | null }[];
       fetchSecondsPerMonth: { before: number; after: number };
       checks: { passed: boolean; tests: number };
     };
@@ -45,6 +46,9 @@ describe('the command line', () => {
     expect(report.placed + report.unplaced.length).toBe(120);
     expect(report.fetchSecondsPerMonth.after).toBeLessThan(report.fetchSecondsPerMonth.before);
     expect(report.checks.passed).toBe(true);
+    // Where a bin is to be carried is told by its name and its compartment's.
+    for (const { name, to } of report.bins)
+      expect([name.length > 0, to === null || to.includes(' › ')]).toEqual([true, true]);
     expect(report.checks.tests).toBeGreaterThan(100);
     expect(run('validate', planned).out).toContain('2 daybook lines');
     expect(JSON.parse(run('plan', demo, '--steps', '20000', '--json').out)).toEqual(report);

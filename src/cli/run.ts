@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import { checkPlan } from '../check/index.ts';
 import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
 import { getFetchSeconds, type Chronicle, type Plan, type PlanId, type World } from '../core/records/index.ts';
+import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
 import { createAdopt } from '../core/acts/index.ts';
@@ -97,9 +98,15 @@ function runPlan(args: string[], terminal: Terminal): ExitCode {
     const lot = household.lots.get(lotId as never);
     return (lot && household.items.get(lot.itemId)?.name) ?? lotId;
   };
+  const tree = createPlaceTree(household.places);
   const report = {
     placed: solution.assignments.length,
     unplaced: solution.unplaced.map(({ lotId, reason }) => ({ lotId, name: nameOf(lotId), ...reason })),
+    bins: solution.bins.map(({ placeId, slotId }) => ({
+      placeId,
+      name: tree.places.get(placeId)?.name ?? placeId,
+      to: slotId === undefined ? null : formatPlaceName(tree, slotId),
+    })),
     fetchSecondsPerMonth: {
       before: Math.round(getFetchSeconds(run.before) * 10) / 10,
       after: Math.round(getFetchSeconds(solution.score) * 10) / 10,
@@ -123,6 +130,8 @@ function runPlan(args: string[], terminal: Terminal): ExitCode {
     terminal.print(`placed ${report.placed}, without a home ${report.unplaced.length}`);
     for (const { name, code, needed, available } of report.unplaced)
       terminal.print(`  ${name}: ${code}, needs ${needed ?? '-'}, there is ${available ?? '-'}`);
+    for (const { name, to } of report.bins)
+      terminal.print(`  carry ${name} ${to === null ? 'out of the way' : `to ${to}`}`);
     terminal.print(`fetching ${(before / 60).toFixed(1)} min a month now, ${(after / 60).toFixed(1)} with this plan`);
     terminal.print(
       `checker: ${check.tests} tests, ${check.findings.length} findings; seed ${seed}, ${run.steps} steps`,

@@ -14,6 +14,8 @@ export type Ink =
   | 'levelNear'
   | 'levelOver'
   | 'card'
+  /** A card that is only there to be written on. */
+  | 'plate'
   | 'cloth'
   | 'thing'
   | 'ruler'

@@ -5,10 +5,11 @@ import { bin } from '../../../tests/rooms.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createPlan, createRun } from '../../solver/solve.ts';
 import { createAdopt, createStep } from '../acts/index.ts';
+import { createPlaceTree, formatPlaceName } from '../storage/index.ts';
 import { checkInvariants } from '../daybook/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import type { Household, Place, PlaceId, PlanId } from '../records/index.ts';
-import { computeProgress, type Step } from './index.ts';
+import { computeProgress, listTrees, type Step } from './index.ts';
 
 const LITRE = 1e6;
 
@@ -58,6 +59,14 @@ describe('containers in a move list', () => {
     ]);
     expect(found.leastTrips).toBeLessThanOrEqual(steps.length);
     expect(check(home, steps).findings).toEqual([]);
+  });
+
+  it('are named where they stand by then', () => {
+    const home = room([...cubes, goesTo(bin('b', 'cube-A1'), 'cube-B1')], { x: ['cube-C1', 'b'], y: ['b', 'b'] });
+    const { steps } = order(home);
+    const names = listTrees(createPlaceTree(home.places), steps).map((tree) => formatPlaceName(tree, 'b' as PlaceId));
+    expect(steps.map(tell)).toEqual(['bins b: cube-A1 cube-B1', 'carry lot-x: cube-C1 b']);
+    expect(names).toEqual(['cube › A1 › b', 'cube › B1 › b']);
   });
 
   it('are carried with what is in them, and leave room for what comes loose', () => {

@@ -2,4 +2,12 @@ export { countTrips } from './haul.ts';
 export { cutBlock, type Block } from './blocks.ts';
 export { createMoveFacts, type MoveFacts } from './facts.ts';
 export { computeLeastTable, createMoveSearch, type MoveOrder, type MoveSearch } from './search.ts';
-export { computeProgress, computeWalkMm, toSteps, type Progress, type StepPlace, type Step } from './steps.ts';
+export {
+  computeProgress,
+  computeWalkMm,
+  listTrees,
+  toSteps,
+  type Progress,
+  type StepPlace,
+  type Step,
+} from './steps.ts';

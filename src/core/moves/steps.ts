@@ -7,6 +7,8 @@ import {
   createPlaceTree,
   listBinsToCarry,
   withBerths,
+  withBins,
+  type PlaceTree,
   type ToStand,
   type StandPoint as Stand,
 } from '../storage/index.ts';
@@ -271,6 +273,16 @@ export interface Progress {
   readonly next: number;
   /** Something is where no step left it: the list no longer holds, and is to be made anew. */
   readonly isStale: boolean;
+}
+
+/** By step, the places as they are when it is done: containers that were carried by then stand where they were carried to. */
+export function listTrees(tree: PlaceTree, steps: readonly Pick<Step, 'bins'>[]): PlaceTree[] {
+  let now = tree;
+  return steps.map(({ bins }) => {
+    const before = now;
+    if (bins) now = createPlaceTree(withBins(now.places, bins));
+    return before;
+  });
 }
 
 /** Whether a container stands where a step carries it. */

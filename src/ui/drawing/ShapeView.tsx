@@ -16,6 +16,7 @@ const INK: Record<Ink, { fill?: string; stroke?: string; width?: number; dash?: 
   levelNear: { fill: '#c9952c' },
   levelOver: { fill: '#a63d32' },
   card: { fill: '#fffdf8', stroke: '#b9c2c2', width: 1 },
+  plate: { fill: '#fffdf8', stroke: '#b9c2c2', width: 1 },
   cloth: { stroke: '#22303c', width: 0.5 },
   thing: { stroke: '#22303c', width: 0.7 },
   ruler: { fill: '#dce8ee', stroke: '#2f5d7c', width: 1 },
@@ -70,6 +71,9 @@ function breakLabel(text: string, widthPx: number, heightPx: number, size: numbe
 
 /** In a smaller drawing the names of the pieces would lie over each other. */
 const NAMES_FROM_SCALE = 0.16;
+
+/** On a narrower card nothing could be read. */
+const LEAST_PLATE_PX = 56;
 
 /** The thing's own photo, as large as the thing and no larger. */
 function PhotoFill({ photo, box }: { photo: PhotoId; box: { x: number; y: number; width: number; height: number } }) {
@@ -132,6 +136,7 @@ export function ShapeView({ shape, scale }: { shape: Shape; scale: number }) {
     height: Math.max(0, k(shape.height)),
     rx: shape.round ? Math.min(k(shape.round), k(shape.width) / 2, k(shape.height) / 2) : 0,
   };
+  if (shape.ink === 'plate' && box.width < LEAST_PLATE_PX) return null;
   const print = printFill(shape.print);
   return (
     <>

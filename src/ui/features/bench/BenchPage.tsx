@@ -10,7 +10,7 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { putBack } from '../../state/putBack.ts';
-import { getTree } from '../../state/derived.ts';
+import { getAsPlanned, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
@@ -46,7 +46,7 @@ function Homeless({ things }: { things: readonly OnBench[] }) {
         words={({ lot, item }) =>
           lot.homeId === undefined
             ? wordAmount(item, lot, household.settings.units)
-            : `planned: ${formatPlaceName(getTree(household), lot.homeId)}`
+            : `planned: ${formatPlaceName(getTree(getAsPlanned(household)), lot.homeId)}`
         }
       />
     </Listed>

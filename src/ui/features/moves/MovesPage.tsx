@@ -1,6 +1,6 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { cutBlock, type Block, type Step } from '../../../core/moves/index.ts';
+import { cutBlock, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
 import { USUAL_STAGING, type LotId } from '../../../core/records/index.ts';
 import { formatMass, formatMinutes, formatSize, formatVolume, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -302,7 +302,7 @@ function StepList({
   const household = useHousehold();
   const minutes = useChoices((state) => state.moveMinutes);
   const end = cutBlock(steps, next, minutes * 60, onTable)?.to ?? steps.length;
-  const tree = getTree(household);
+  const trees = useMemo(() => listTrees(getTree(household), steps.slice(next)), [household, steps, next]);
   const { units } = household.settings;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
@@ -311,6 +311,7 @@ function StepList({
       {skipped.length > 0 && <Skipped skipped={skipped} />}
       <ol aria-label="Steps" className="max-w-4xl">
         {steps.slice(next).map((step, i) => {
+          const tree = trees[i]!;
           const which = left[next + i]!;
           const items = which.flatMap((id) => {
             const lot = household.lots.get(id);

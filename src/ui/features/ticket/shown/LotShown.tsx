@@ -11,7 +11,7 @@ import { WhyPanel } from '../../../components/WhyPanel.tsx';
 import { PrintDefs } from '../../../drawing/Prints.tsx';
 import { Swatch } from '../../../drawing/Swatch.tsx';
 import { useOpen } from '../../../state/app.ts';
-import { getTree } from '../../../state/derived.ts';
+import { getAsPlanned, getTree } from '../../../state/derived.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
 import { computeWhereabouts } from '../../../state/whereabouts.ts';
 import {
@@ -77,7 +77,7 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
         {item.care.length > 0 && <Row name="Mind">{item.care.map(wordCare).join(', ')}</Row>}
         <Row name={whereName}>{lot.state === 'digital' ? 'a file; it takes no room' : where}</Row>
         {label}
-        {isPlanned && <Row name="Planned for">{formatPlaceName(tree, lot.homeId!)}</Row>}
+        {isPlanned && <Row name="Planned for">{formatPlaceName(getTree(getAsPlanned(household)), lot.homeId!)}</Row>}
       </dl>
       {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
       {placeId !== null && (
