@@ -70,8 +70,11 @@ function createUnits(roomId: PlaceId, room: number, counts: Record<Family, numbe
     const layout = computeSlots(full);
     if (!layout.ok) throw new Error(layout.fault.code);
     const slots = layout.slots.slice(0, most);
-    for (const [order, { name, slot }] of slots.entries())
+    // Drawers as of glass: what is passed in them does not hang on how full they are, which no linear programme says.
+    for (const [order, { name, slot: plain }] of slots.entries()) {
+      const slot = { ...plain, isSeeThrough: true };
       places.push({ id: `${id}-${order}` as PlaceId, parentId: id, level: 'slot', name, order, slot });
+    }
     return slots.length;
   };
   for (let left = counts.cloth; left > 0;)

@@ -157,17 +157,19 @@ function byId<T extends { id: string }>(records: readonly T[]): Map<T['id'], T> 
  * for tests and benches. Same arguments, same household.
  */
 export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle {
-  const messy = createMessy('Heron Loft', createRooms(Math.max(1, Math.round(lots / LOTS_PER_LOFT))), seed, lots);
+  const lofts = Math.max(1, Math.round(lots / LOTS_PER_LOFT));
+  const messy = createMessy('Heron Loft', createRooms(lofts), seed, lots, [], createRooms(lofts, true));
   return lots === LOTS_PER_LOFT ? createChronicle(labelRooms(messy.household, SAMPLE_NOW_MS)) : messy;
 }
 
-/** Things of the usual kinds, scattered over some rooms. */
+/** Things of the usual kinds, scattered over some rooms as those were before. */
 export function createMessy(
   name: string,
   rooms: readonly Place[],
   seed: number,
   lots: number,
   wishes: readonly Wish[] = [],
+  before = rooms,
 ): Chronicle {
   const things = createThings(new ThingMaker(createRandom(seed), SAMPLE_NOW_MS), lots);
   const bare: Household = {
@@ -177,6 +179,7 @@ export function createMessy(
     places: byId<Place>(rooms) as Map<PlaceId, Place>,
     plans: new Map(),
   };
-  const scattered = scatter(bare, things, seed).toSorted((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)));
+  const then = { ...bare, places: byId<Place>(before) as Map<PlaceId, Place> };
+  const scattered = scatter(then, things, seed).toSorted((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)));
   return createChronicle({ ...bare, lots: byId<Lot>(scattered) });
 }

@@ -148,6 +148,10 @@ export function box(
   return { kind, wallId, xMm, yMm, widthMm, heightMm, depthMm, boardMm, columns: grid[0], rows: grid[1] };
 }
 
+const PATTERN_CHEST = 'Pattern chest';
+/** Its drawers were too low for large envelopes when the things of the loft were put away. */
+const OLD_CHEST_MM = 760;
+
 const LOFT_UNITS: readonly UnitPlan[] = [
   {
     name: 'Tall cubes',
@@ -174,8 +178,8 @@ const LOFT_UNITS: readonly UnitPlan[] = [
   { name: 'Roll corner', unit: box('floor', 'east', [1880, 0], [520, 760, 420], [1, 1], 0) },
   { name: 'Eave drawers', unit: box('drawers', 'east', [2540, 0], [480, 600, 450], [1, 3], 12) },
   {
-    name: 'Pattern chest',
-    unit: box('drawers', 'north', [300, 0], [480, 760, 600], [1, 3], 12),
+    name: PATTERN_CHEST,
+    unit: box('drawers', 'north', [300, 0], [480, 1090, 600], [1, 3], 12),
     slots: { '*': { mode: 'line', loadG: 10_000 } },
   },
   {
@@ -259,8 +263,14 @@ function withWay(room: RoomSpec, mm: number): RoomSpec {
   return { ...room, doors: room.doors.map((door) => ({ ...door, wayMm: door.wayMm + mm })) };
 }
 
-/** `lofts` copies of the loft with its cupboard; the first is Heron Loft itself. */
-export function createRooms(lofts: number): Place[] {
+/** The loft with the pattern chest that was there before the one of today. */
+const OLD_LOFT_UNITS = LOFT_UNITS.map((plan): UnitPlan =>
+  plan.name === PATTERN_CHEST ? { ...plan, unit: { ...plan.unit, heightMm: OLD_CHEST_MM } } : plan,
+);
+
+/** `lofts` copies of the loft with its cupboard, as they are today or were before; the first is Heron Loft itself. */
+export function createRooms(lofts: number, isBefore = false): Place[] {
+  const units = isBefore ? OLD_LOFT_UNITS : LOFT_UNITS;
   const places: Place[] = [];
   for (let n = 0; n < lofts; n += 1) {
     const mark = n === 0 ? '' : ` ${n + 1}`;
@@ -285,7 +295,7 @@ export function createRooms(lofts: number): Place[] {
       order: 2 * n + 1,
       room: landing,
     });
-    places.push(...createUnits(loftId, loftId, LOFT_UNITS), ...createUnits(landingId, landingId, LANDING_UNITS));
+    places.push(...createUnits(loftId, loftId, units), ...createUnits(landingId, landingId, LANDING_UNITS));
   }
   return places;
 }

@@ -12,17 +12,33 @@ const KIND_WORDS: Readonly<Record<Kind, readonly string[]>> = {
   kit: ['kit', 'project'],
   other: [],
 };
+/** A chest that was built or bought for something says more than what is written on a bin: so much as so many names of a bin. */
+const FURNITURE_WEIGHT = 3;
 /** A place is named for a group where its name fits so many of the things in it, or where so many of those that it fits are in it. */
 const FITTING_SHARE = 0.5;
 const BELONGING_SHARE = 0.8;
 
-/** Words of a name, in lower case and without the s of the plural. */
+const toStem = (word: string) =>
+  word.length > 4 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word;
+
+/** Words that tell one place, or one thing, from another and say nothing of what either is. */
+const PLAIN_WORDS = new Set(
+  (
+    'long short large small big little wide narrow low tall high deep shallow upper lower middle top bottom left right ' +
+    'front back near far first second third last old new odd open closed clear heavy light thick thin soft hard ' +
+    'bits ends end strip strips square squares corner corners pieces box bin shelf drawer the and for with'
+  )
+    .split(' ')
+    .map(toStem),
+);
+
+/** Words of a name that say what something is, in lower case and without the s of the plural. */
 function listWords(text: string): string[] {
   return text
     .toLowerCase()
     .split(/[^\p{L}]+/u)
-    .filter((word) => word.length > 2)
-    .map((word) => (word.length > 4 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word));
+    .map(toStem)
+    .filter((word) => word.length > 2 && !PLAIN_WORDS.has(word));
 }
 
 /** Words for what a thing is, and beside them such as only some of its kind bear: the name of a cloth, what a scrap was cut from. */
@@ -43,7 +59,11 @@ function listItemWords(
 export interface NamedFor {
   readonly fitting: readonly number[];
   readonly wanted: readonly number[];
+  /** How much the name says. */
+  readonly weight: number;
 }
+
+const NAMELESS: NamedFor = { fitting: [], wanted: [], weight: 0 };
 
 /**
  * By place, given as its path from the room, the numbers of the groups that it is named for: those whose words are in
@@ -87,7 +107,7 @@ export function listNamed(
     const n = counts[g]!.part.get(word) ?? 0;
     return n > 0 && n >= BELONGING_SHARE * all.get(word)!;
   };
-  const known = new Map<string, NamedFor>();
+  const known = new Map<string, Omit<NamedFor, 'weight'>>();
   const listFor = (name: string) => {
     const before = known.get(name);
     if (before) return before;
@@ -100,11 +120,12 @@ export function listNamed(
     return found;
   };
   return paths.map((path) => {
-    for (const { level, name } of path.toReversed()) {
-      if (level === 'room') break;
+    for (const { level, name, unit } of path.toReversed()) {
+      // A table is called after the work that is done at it.
+      if (level === 'room' || unit?.kind === 'table') break;
       const found = listFor(name);
-      if (found.fitting.length > 0) return found;
+      if (found.fitting.length > 0) return { ...found, weight: level === 'unit' ? FURNITURE_WEIGHT : 1 };
     }
-    return { wanted: [], fitting: [] };
+    return NAMELESS;
   });
 }

@@ -133,7 +133,10 @@ export class Bound {
         lots,
         (l) => UNPLACED_PRICE * facts.weight[l]! + facts.uses[l]! * estimates.homelessSeconds,
       ),
-      halfPass: Float64Array.from(places, (p) => facts.places[p]!.passSeconds / 2),
+      halfPass: Float64Array.from(places, (p) => {
+        const { passSeconds, digSeconds } = facts.places[p]!;
+        return (passSeconds + Math.min(0, digSeconds)) / 2;
+      }),
       most: Int32Array.from(places, (_, j) => {
         const shares = lots.map((_l, i) => share[i * count + j]!).filter((one) => one < Infinity);
         let [most, fill] = [0, 0];

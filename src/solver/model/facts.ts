@@ -211,11 +211,10 @@ function describeGroups(
   const all = listNamed([...paths, ...idle], groups, items);
   const named = all.slice(0, paths.length);
   const hasName = new Uint8Array(n);
-  for (const { wanted } of all) for (const g of wanted) hasName[g] = 1;
+  for (const { wanted, weight } of all) for (const g of wanted) hasName[g] = Math.max(hasName[g]!, weight);
   const misnamed = new Uint8Array(n * places.length);
-  for (const [p, { fitting }] of named.entries())
-    for (let g = 0; g < n; g += 1)
-      misnamed[p * n + g] = fitting.includes(g) ? 0 : Number(fitting.length > 0) + hasName[g]!;
+  for (const [p, { fitting, weight }] of named.entries())
+    for (let g = 0; g < n; g += 1) misnamed[p * n + g] = fitting.includes(g) ? 0 : weight + hasName[g]!;
   return { kinships, misnamed };
 }
 

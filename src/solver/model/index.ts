@@ -14,4 +14,5 @@ export {
   type Offered,
   type PlaceFacts,
 } from './facts.ts';
+export { computeDigging } from './places.ts';
 export { computeInputsHash } from './hash.ts';

@@ -4,7 +4,7 @@ import { createInstance } from '../../../tests/instances.ts';
 import type { Household } from '../../core/records/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { findHardFault } from '../constraints/index.ts';
-import { countCautions, createFacts, getShare, isAllowed, listOptions } from './index.ts';
+import { computeDigging, countCautions, createFacts, getShare, isAllowed, listOptions } from './index.ts';
 
 /** Every way in every place, asked of the rules themselves: the slow twin of the tables. */
 function compareWithRules(household: Household): number {
@@ -64,5 +64,15 @@ describe('the tables of ways and places', () => {
     const facts = createFacts(createInstance(120, 30, 0.8, 1));
     expect(facts.spaceCount).toBeLessThan(8);
     expect(facts.patternCount).toBeLessThan(12);
+  });
+});
+
+describe('digging', () => {
+  it('is none for a single layer, all of it three layers deep, and half in between', () => {
+    // In a drawer 200 mm high a quarter full is 50 mm, half full 100, three quarters 150.
+    expect([0, 0.1, 0.25, 0.5, 0.75, 1].map((fill) => computeDigging({ heightMm: 200 }, fill))).toEqual([
+      0, 0, 0, 0.5, 1, 1,
+    ]);
+    expect(computeDigging({ heightMm: 40 }, 1)).toBe(0);
   });
 });

@@ -31,8 +31,10 @@ export interface PlaceFacts {
   readonly bringing: number;
   /** What its compartment carries beside what stands in it, g. */
   readonly slotLoadG: number;
-  /** Seconds to pass one thing while looking. */
+  /** Seconds to pass one thing while looking; where one looks in from above, those that lie in a single layer. */
   readonly passSeconds: number;
+  /** How much longer that takes where things lie in several layers; 0 where all shows, or nothing does. */
+  readonly digSeconds: number;
   /** Piles of folded cloth that stand side by side, or hooks; 1 where there are none. */
   readonly piles: number;
   /** The worth of all its room, litres at hand. */
@@ -41,6 +43,14 @@ export interface PlaceFacts {
   readonly mingling: number;
   /** Seconds to lift off what lies on a thing, or to take down what hangs in front of it. */
   readonly liftSeconds: number;
+}
+
+/** What lies no deeper than this shows to one who looks in from above; three times as deep one digs, mm. */
+const LAYER_MM = 50;
+
+/** How much of the digging there is in a place, by the share of it that is filled: 0 to 1. */
+export function computeDigging({ heightMm }: Pick<Space, 'heightMm'>, fill: number): number {
+  return Math.min(1, Math.max(0, (fill * heightMm - LAYER_MM) / (2 * LAYER_MM)));
 }
 
 /** All places, with what the units around them carry, g. */
@@ -117,7 +127,10 @@ export function describePlaces(
     const traits = computeTraits(around, place, settings);
     const slot = getAncestor(tree, place.container ? place.parentId! : place.id, 'slot')!;
     const tareG = around.getChildren(slot.id).reduce((sum, one) => sum + (one.container?.tareG ?? 0), 0);
-    const isVisible = traits.isSeeThrough || space.mode !== 'volume';
+    // What has a cell of its own is looked for by its cell.
+    const isVisible = traits.isSeeThrough || space.mode !== 'volume' || space.dividers;
+    const isSeenInto = !isVisible && traits.holds === 'held';
+    const { passVisibleSeconds, passOpaqueSeconds } = estimates;
     return {
       place,
       space,
@@ -130,8 +143,8 @@ export function describePlaces(
       kind,
       bringing: carrying * carried,
       slotLoadG: Math.max(0, (slot.slot?.loadG ?? Infinity) - tareG),
-      // What has a cell of its own is looked for by its cell.
-      passSeconds: isVisible || space.dividers ? estimates.passVisibleSeconds : estimates.passOpaqueSeconds,
+      passSeconds: isVisible || isSeenInto ? passVisibleSeconds : passOpaqueSeconds,
+      digSeconds: isSeenInto ? passOpaqueSeconds - passVisibleSeconds : 0,
       piles: Math.max(1, space.peg?.hooks?.length ?? Math.floor(space.widthMm / settings.panelWidthMm)),
       worth: computeWorth(space, traits, isWorkedIn(getAncestor(tree, slot.id, 'room')!)),
       mingling: space.dividers ? IN_CELLS : space.mode === 'line' || space.mode === 'volume' ? 1 : HUNG,

@@ -144,4 +144,31 @@ describe('like lies with like', () => {
     for (const id of placesOf('pattern')) expect(id).toMatch(/^Pattern/);
     for (const id of placesOf('ribbon')) expect(id).toMatch(/^Plain/);
   });
+
+  scenario('a pattern chest across the room holds patterns though a cube is nearer', (seed) => {
+    const chest = tower('Pattern chest', 2, 0, { heightMm: 800, wallId: 'east' }, { mode: 'line' });
+    const { placesOf } = plan(
+      [...cubes('cubes', 3, 1600), ...chest],
+      [patterns(30, { uses: 0.5 }), cloths(8, 'wool')],
+      seed,
+    );
+    for (const id of placesOf('pattern')) expect(id).toMatch(/^Pattern/);
+  });
+
+  scenario('a shelf that is called long is named for nothing, whatever else is called so', (seed) => {
+    const strips = things(2, 'notion', 'long strips', [300, 60, 60]);
+    const { placesOf } = plan([...shelves('Long shelf', 1, 1000)], [strips, cloths(8, 'wool')], seed);
+    expect(placesOf('wool')).toEqual(['Long shelf-Shelf 1']);
+  });
+
+  scenario('ten small tools wanted daily lie in one drawer, seen from above, not in rows in open cubes', (seed) => {
+    const tools = things(10, 'tool', 'awl', [120, 90, 40], { uses: 12 });
+    const { placesOf } = plan(
+      [...tower('tower', 3, 1400), ...cubes('cubes', 4, 2100)],
+      [tools, cloths(10, 'wool'), cloths(10, 'linen')],
+      seed,
+    );
+    expect(placesOf('awl')).toHaveLength(1);
+    expect(placesOf('awl')[0]).toMatch(/^tower/);
+  });
 });

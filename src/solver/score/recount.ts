@@ -1,7 +1,7 @@
 import { isPiled } from '../../core/measure/index.ts';
 import { NO_PARTS, type Score } from '../../core/records/index.ts';
 import { getCompanySeconds, OPENED_SHARE } from '../../core/sense/index.ts';
-import { getKinshipOf, type Facts, type Offered } from '../model/index.ts';
+import { computeDigging, getKinshipOf, type Facts, type Offered } from '../model/index.ts';
 
 /**
  * The score of any arrangement, counted from nothing: the slow twin of the search's state, and the way
@@ -46,13 +46,16 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
   return { unplacedWeight, cautions, seconds, parts };
 }
 
+const getFill = (inside: readonly Offered[]) => inside.reduce((sum, one) => sum + one.share, 0);
+
 /**
  * What looking for its lots in a place costs each group, seconds a month: find it; pass half of its kin; pass the other
  * groups; lift off half of what lies on it.
  */
 export function searchByGroup(facts: Facts, p: number, inside: readonly Offered[]): ReadonlyMap<number, number> {
   const { estimates } = facts.settings;
-  const { space, passSeconds, piles, liftSeconds } = facts.places[p]!;
+  const { space, passSeconds: passFlat, digSeconds, piles, liftSeconds } = facts.places[p]!;
+  const passSeconds = passFlat + digSeconds * computeDigging(space, getFill(inside));
   const isStacked = ({ pkg }: Offered) =>
     (isPiled(pkg.form) && space.mode === 'line') || (space.mode === 'area' && Boolean(space.peg?.hooks));
   const groups = new Map<number, { n: number; uses: number; stackedUses: number }>();
@@ -87,7 +90,7 @@ export function scorePlace(
   const { estimates, fillTarget } = facts.settings;
   const search = searchByGroup(facts, p, inside);
   const groups = [...search.keys()];
-  const fill = inside.reduce((sum, one) => sum + one.share, 0);
+  const fill = getFill(inside);
   const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
   return {
     searching: [...search.values()].reduce((sum, one) => sum + one, 0),

@@ -1,4 +1,4 @@
-import type { Facts } from '../model/index.ts';
+import { computeDigging, type Facts } from '../model/index.ts';
 import { Company } from './company.ts';
 import { Spread } from './spread.ts';
 import { Stands } from './stands.ts';
@@ -56,7 +56,10 @@ export class Sums extends Lookup {
   protected readonly unitLoadG: Float64Array;
   /** Whether units carry less than all, or slots hold several places. */
   private readonly hasWiderLoads: boolean;
+  /** By place: half of what passing takes in one layer, and how much more half of it takes where one digs; uses times kin passed. */
   private readonly halfPass: Float64Array;
+  private readonly halfDig: Float64Array;
+  private readonly passings: Float64Array;
 
   /** By place: what it costs that anything is in it at all. */
   private readonly opening: Float64Array;
@@ -99,6 +102,8 @@ export class Sums extends Lookup {
     this.unitLoadG = facts.unitLoadG;
     this.hasWiderLoads = facts.slotCount < places.length || facts.unitLoadG.some((load) => load < Infinity);
     this.halfPass = Float64Array.from(places, (one) => one.passSeconds / 2);
+    this.halfDig = Float64Array.from(places, (one) => one.digSeconds / 2);
+    this.passings = new Float64Array(places.length);
     for (let l = 0; l < lots.length; l += 1) {
       this.unplacedWeight += facts.weight[l]!;
       this.seconds += facts.uses[l]! * estimates.homelessSeconds;
@@ -203,16 +208,28 @@ export class Sums extends Lookup {
     const others = before > 0 ? before : 0;
     const othersAfter = after > 0 ? after : 0;
     const u = this.usesIn[p]!;
+    const fill = this.fill[p]!;
     let delta =
-      this.halfPass[p]! * passings + this.passGroupSeconds * ((u + uses) * othersAfter - u * others) + company;
+      this.halfPass[p]! * passings +
+      (this.halfDig[p] === 0 ? 0 : this.shiftDigging(p, passings, fill, share)) +
+      this.passGroupSeconds * ((u + uses) * othersAfter - u * others) +
+      company;
     if (stacked !== 0 || stackedUses !== 0)
       delta +=
         this.lift(p, this.stacked[p]! + stacked, this.stackedUses[p]! + stackedUses) -
         this.lift(p, this.stacked[p]!, this.stackedUses[p]!);
     if (before < 0 && after >= 0) delta += this.opening[p]!;
     else if (before >= 0 && after < 0) delta -= this.opening[p]!;
-    const fill = this.fill[p]!;
     return delta + this.crowd(fill + share) - this.crowd(fill);
+  }
+
+  /** What digging for things costs more where one looks in from above. */
+  private shiftDigging(p: number, passings: number, fill: number, share: number): number {
+    const { space } = this.facts.places[p]!;
+    const now = this.passings[p]!;
+    return (
+      this.halfDig[p]! * ((now + passings) * computeDigging(space, fill + share) - now * computeDigging(space, fill))
+    );
   }
 
   /** Uses times kin passed that so many more of a group, with so many uses together, bring to a place; or take away. */
@@ -289,6 +306,7 @@ export class Sums extends Lookup {
       this.company.meet(p, g, 1, false);
       this.spread.meet(p, g, 1);
     }
+    this.passings[p]! += this.shiftPassings(at, 1, u);
     this.count[at]! += 1;
     this.usesOf[at]! += u;
     this.usesIn[p]! += u;
@@ -325,6 +343,7 @@ export class Sums extends Lookup {
     const u = this.uses[lot]!;
     const at = p * this.groupCount + g;
     const unit = this.unitOf[p]!;
+    this.passings[p]! += this.shiftPassings(at, -1, -u);
     this.count[at]! -= 1;
     this.usesOf[at]! -= u;
     this.usesIn[p]! -= u;
@@ -332,7 +351,10 @@ export class Sums extends Lookup {
       // Sums of floats leave crumbs; an empty one is exactly nothing.
       this.usesOf[at] = 0;
       this.groupsIn[p]! -= 1;
-      if (this.groupsIn[p] === 0) this.usesIn[p] = 0;
+      if (this.groupsIn[p] === 0) {
+        this.usesIn[p] = 0;
+        this.passings[p] = 0;
+      }
       this.company.meet(p, g, -1, this.groupsIn[p] === 0);
       this.spread.meet(p, g, -1);
     }
