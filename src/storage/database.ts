@@ -42,7 +42,7 @@ export interface KeptApart extends Apart {
 }
 
 /** The version of the tables that this program knows. */
-export const LATEST = 8;
+export const LATEST = 9;
 
 /** Tables whose records a bundle holds too, in the bundle's words. */
 const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
@@ -100,6 +100,7 @@ export class Database extends Dexie {
       .stores({ snapshots: 'day', apart: '++n' })
       .upgrade((transaction) => lift(transaction, 6, 7));
     this.version(7).upgrade((transaction) => lift(transaction, 7, 8));
-    this.version(LATEST).upgrade((transaction) => lift(transaction, 8, 9));
+    this.version(8).upgrade((transaction) => lift(transaction, 8, 9));
+    this.version(LATEST).upgrade((transaction) => lift(transaction, 9, 10));
   }
 }

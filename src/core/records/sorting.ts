@@ -198,3 +198,23 @@ export class HandPick {
   @Matches(ID_PATTERN) lotId!: LotId;
   @IsString() @MinLength(1) @MaxLength(400) groupId!: string;
 }
+
+/**
+ * How two groups get on in one place: parts of one group, near kin, of one kind, used together at a station, strangers, or
+ * such as spoil each other.
+ */
+export const KINSHIPS = ['part', 'near', 'kind', 'station', 'stranger', 'clash'] as const;
+export type Kinship = (typeof KINSHIPS)[number];
+
+/** What the sewist says of two groups, whatever they are by the rules. It sleeps while one of them is not there. */
+export class Bond {
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2)
+  @ArrayUnique()
+  @IsString({ each: true })
+  @MinLength(1, { each: true })
+  @MaxLength(400, { each: true })
+  groupIds!: string[];
+  @IsIn(KINSHIPS) kinship!: Kinship;
+}

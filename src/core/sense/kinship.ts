@@ -1,12 +1,7 @@
-import type { Estimates } from '../records/index.ts';
+import { KINSHIPS, type Estimates, type Kinship } from '../records/index.ts';
 import type { Nature } from './nature.ts';
 
-/**
- * How two groups get on in one place: parts of one group, near kin, of one kind, used together at a station, strangers, or
- * such as spoil each other.
- */
-export const KINSHIPS = ['part', 'near', 'kind', 'station', 'stranger', 'clash'] as const;
-export type Kinship = (typeof KINSHIPS)[number];
+export { KINSHIPS, type Kinship };
 
 const meet = <T>(a: ReadonlySet<T>, b: ReadonlySet<T>) => [...a].some((one) => b.has(one));
 

@@ -195,7 +195,7 @@ function describeGroups(
   { places, paths }: PlaceTable,
   pool: readonly Place[],
   groups: readonly Group[],
-  { items }: Household,
+  { items, settings }: Household,
 ): Pick<Facts, 'kinships' | 'misnamed'> {
   const n = groups.length;
   const natures = groups.map((group) => createNature(group, items));
@@ -206,6 +206,13 @@ function describeGroups(
       kinships[a * n + b] = kinship;
       kinships[b * n + a] = kinship;
     }
+  const index = new Map(groups.map(({ id }, g) => [id, g]));
+  for (const { groupIds, kinship } of settings.bonds ?? []) {
+    const [a, b] = groupIds.map((id) => index.get(id));
+    if (a === undefined || b === undefined) continue;
+    kinships[a * n + b] = KINSHIPS.indexOf(kinship);
+    kinships[b * n + a] = KINSHIPS.indexOf(kinship);
+  }
   // A container that stands idle is still called what it is called.
   const idle = pool.filter(({ container }) => !container!.isRetired).map((place) => [place]);
   const all = listNamed([...paths, ...idle], groups, items);
