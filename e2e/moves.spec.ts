@@ -164,7 +164,7 @@ test('bins are part of a plan: it says which go where, and each is carried in it
   await openSample(page, '/fit');
   await page.getByRole('button', { name: /^Find a plan/ }).click();
   const pane = page.getByRole('complementary', { name: 'Plan' });
-  await expect(pane.getByText(/^\d+ bins? to carry: /)).toBeVisible({ timeout: 60_000 });
+  await expect(pane.getByText(/^\d+ bins? to carry:/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: /^What moves \d+/ }).click();
   const bins = page.getByRole('list', { name: 'Bins' }).getByRole('listitem');
   const count = await bins.count();

@@ -286,6 +286,14 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   createDropWare: ({ now }) => acts.createDropWare(now, 'ware'),
   createWish: ({ now, lot, leaf, id }) =>
     acts.createWish(now, { id: id(), kind: 'stays', lotIds: [lot.id], groupIds: [], placeId: leaf.id }),
+  createRule: ({ now, leaf, id }) => {
+    const wish = { id: id(), kind: 'free' as const, lotIds: [], groupIds: [], placeId: leaf.id };
+    return acts.createRule(now, wish, [now.settings.wishes?.[0]?.id ?? 'none']);
+  },
+  createBond: ({ now, random }) => {
+    const [a, b] = [pick(random, computeGroups(now)).id, pick(random, computeGroups(now)).id];
+    return acts.createBond(now, [a, b], pick(random, [null, 'near', 'clash']));
+  },
   createLiftWish: ({ now }) => acts.createLiftWish(now, now.settings.wishes?.[0]?.id ?? 'none'),
   createLabelled: ({ now, leaf, lot, text, nowMs }) =>
     labels.createLabelled(

@@ -3,6 +3,7 @@ import {
   computeGroupVerdicts,
   computeHomes,
   computeVerdicts,
+  explainBin,
   explainByGroup,
   explainGroup,
   explainLot,
@@ -49,6 +50,8 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
       return explainGroup(facts, offered, about);
     case 'whyPlace':
       return explainPlace(facts, offered, about);
+    case 'whyBin':
+      return explainBin(told.household, about);
     case 'nowhere':
       return explainNowhere(facts, about);
     case 'byGroup':
@@ -70,12 +73,8 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
       const lots = facts.lots.flatMap((_, l) => (facts.groupOf[l] === g ? [l] : []));
       return lots.length === 0 ? [] : computeGroupVerdicts(facts, offered, lots);
     }
-    case 'pieceVerdicts': {
-      const g = facts.groups.findIndex((group) => group.id === about.groupId);
-      const lots = facts.lots.flatMap((_, l) => {
-        const p = offered[l]?.place;
-        return facts.groupOf[l] === g && p !== undefined && facts.places[p]!.place.id === about.from ? [l] : [];
-      });
+    case 'lotsVerdicts': {
+      const lots = about.map((id) => findLot(facts, id)).filter((lot) => lot >= 0);
       return lots.length === 0 ? [] : computeGroupVerdicts(facts, offered, lots);
     }
     case 'today':

@@ -29,13 +29,27 @@ import type {
   Nowhere,
   PlaceReason,
   Oddity,
+  WayOut,
+  BinReason,
   ByGroup,
   Verdict,
 } from '../solver/explain/index.ts';
 
 export type { PackFault, Unpacked } from './keeping.ts';
 export type { LineFault } from './line.ts';
-export type { GroupReason, GroupVerdict, HomeOffer, LotReason, Nowhere, PlaceReason, Oddity, ByGroup, Verdict };
+export type {
+  BinReason,
+  GroupReason,
+  GroupVerdict,
+  HomeOffer,
+  LotReason,
+  Nowhere,
+  PlaceReason,
+  Oddity,
+  WayOut,
+  ByGroup,
+  Verdict,
+};
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can
@@ -192,6 +206,8 @@ export interface Questions {
   whyGroup: { ask: string; answer: readonly GroupReason[] };
   /** Why a place holds what it holds. */
   whyPlace: { ask: PlaceId; answer: readonly PlaceReason[] };
+  /** Why a container stands where it does. */
+  whyBin: { ask: PlaceId; answer: BinReason | null };
   /** Every group with its homes, and what is odd about them. */
   byGroup: { ask: null; answer: ByGroup };
   /** The cheapest places that would take a lot now. */
@@ -202,8 +218,8 @@ export interface Questions {
   verdicts: { ask: LotId; answer: readonly Verdict[] };
   /** What would come of putting a whole group into each place. */
   groupVerdicts: { ask: string; answer: readonly GroupVerdict[] };
-  /** The same for what a group has in one place. */
-  pieceVerdicts: { ask: { readonly groupId: string; readonly from: PlaceId }; answer: readonly GroupVerdict[] };
+  /** The same for a few lots, such as what a group has in one place. */
+  lotsVerdicts: { ask: readonly LotId[]; answer: readonly GroupVerdict[] };
   /** Places that hold or carry more than they should. */
   strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
   /** Today's arrangement, scored like a plan. */

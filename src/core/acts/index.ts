@@ -47,4 +47,4 @@ export { type PutVerdict, createPutInto, judgePut } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createSort, createSplit } from './sortActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';
-export { createLiftWish, createWish, findWish } from './wishActs.ts';
+export { createBond, createLiftWish, createRule, createWish, findBond, findWish } from './wishActs.ts';

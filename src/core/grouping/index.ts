@@ -10,5 +10,5 @@ export {
 export { computeNeeds, type FormNeed, type GroupNeeds } from './needs.ts';
 export { findClass, NUMBER_RUN } from './tell.ts';
 export { findSmallestHolder } from './holder.ts';
-export { isTooSmall, proposePartners, type Keeper } from './partners.ts';
+export { chooseKeeper, isTooSmall, proposePartners, type Keeper } from './partners.ts';
 export { proposeSplit } from './split.ts';

@@ -46,9 +46,13 @@ function computeKinship(a: Group, b: Group, household: Household): number {
 const getVolume = (packages: readonly Package[]) =>
   packages.reduce((sum, pkg) => sum + pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, 0);
 
-/** What keeps the small group's packages apart from the others of a place. */
-function chooseKeeper(mine: readonly Package[], holder: Holder, household: Household, tree: PlaceTree): Keeper {
-  const { space, packages } = holder;
+/** What keeps a small group's packages apart from the others of a place, which are among all of its packages. */
+export function chooseKeeper(
+  mine: readonly Package[],
+  { space, packages }: Pick<Holder, 'space' | 'packages'>,
+  household: Household,
+  tree: PlaceTree,
+): Keeper {
   if (space.mode === 'area' || space.mode === 'pins' || space.mode === 'rail') return { code: 'gap' };
   if (mine.every((pkg) => isPiled(pkg.form))) {
     const { panelWidthMm, panelDepthMm } = household.settings;

@@ -1,2 +1,3 @@
 export { computeLearntUses, createLearn, type LearntUses } from './uses.ts';
 export { listNearer, type Nearer } from './nearer.ts';
+export { listRules, type RuleOffer } from './rules.ts';

@@ -1,8 +1,10 @@
+import { chooseKeeper, type Keeper } from '../../core/grouping/index.ts';
+import { createPlaceTree } from '../../core/storage/index.ts';
 import { findSense, type Kinship } from '../../core/sense/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { getKinshipOf, listMembers, type Facts, type Offered } from '../model/index.ts';
 import { scoreGroup, scoreLooks, scorePlace, searchByGroup } from '../score/index.ts';
-import { computeGroupVerdicts } from './verdicts.ts';
+import { computeGroupVerdicts, type GroupVerdict } from './verdicts.ts';
 
 /** A group as an arrangement has it. */
 export interface GroupHomes {
@@ -17,10 +19,8 @@ export interface GroupHomes {
 }
 
 /** The cheapest place that would take a whole group, and what that would change, seconds a month. */
-export interface WayOut {
+export interface WayOut extends Extract<GroupVerdict, { isGood: true }> {
   readonly groupId: string;
-  readonly placeId: PlaceId;
-  readonly moreSeconds: number;
 }
 
 /** What is odd about an arrangement, and what it costs, seconds a month. A way out is null where there is none, absent where none was looked for. */
@@ -30,6 +30,8 @@ export type Oddity = { readonly seconds: number } & (
       readonly placeId: PlaceId;
       readonly groupIds: readonly string[];
       readonly out?: WayOut | null;
+      /** What would keep the smallest of them apart from the others there. */
+      readonly apart?: { readonly groupId: string; readonly keeper: Keeper };
     }
   | { readonly code: 'scattered'; readonly groupId: string; readonly units: number; readonly out?: WayOut | null }
   | { readonly code: 'stuffed'; readonly placeId: PlaceId; readonly fill: number }
@@ -90,13 +92,33 @@ function findWayOut(facts: Facts, offered: readonly (Offered | null)[], g: numbe
   const best = computeGroupVerdicts(facts, offered, listMembers(facts, g))
     .flatMap((one) => (one.isGood ? [one] : []))
     .toSorted((a, b) => a.moreSeconds - b.moreSeconds)[0];
-  return best ? { groupId: facts.groups[g]!.id, placeId: best.placeId, moreSeconds: best.moreSeconds } : null;
+  return best ? { groupId: facts.groups[g]!.id, ...best } : null;
 }
 
 /** An oddity, with the group that would have to go for it to end. */
 interface Found {
   readonly oddity: Oddity;
   readonly mover: number | null;
+}
+
+/** A group that takes no more of a place than this goes into a bag, a box or behind a divider there. */
+const SMALL_SHARE = 0.3;
+
+/** What would keep a small group apart from the others of its place; nothing where it is not small. */
+function keepApart(facts: Facts, p: number, inside: readonly Offered[], g: number) {
+  const mine = inside.filter((one) => facts.groupOf[one.lot] === g);
+  if (getFill(mine) > SMALL_SHARE) return {};
+  const packages = inside.map((one) => one.pkg);
+  const { space } = facts.places[p]!;
+  const { household } = facts;
+  const tree = createPlaceTree(household.places);
+  const keeper = chooseKeeper(
+    mine.map((one) => one.pkg),
+    { space, packages },
+    household,
+    tree,
+  );
+  return { apart: { groupId: facts.groups[g]!.id, keeper } };
 }
 
 /** What is odd about a place: strangers in it, or too much. */
@@ -109,16 +131,19 @@ function lookInto(facts: Facts, p: number, inside: readonly Offered[]): Found[] 
   const isStrange = (a: number, b: number) => a !== b && ['stranger', 'clash'].includes(getKinshipOf(facts, a, b));
   const strangers = [...sizes.keys()].filter((a) => [...sizes.keys()].some((b) => isStrange(a, b)));
   // Things with a hook, a pin or a cell each are told apart all the same.
-  if (strangers.length > 1 && mingling === 1)
+  if (strangers.length > 1 && mingling === 1) {
+    const mover = strangers.toSorted((a, b) => sizes.get(a)! - sizes.get(b)!)[0]!;
     found.push({
       oddity: {
         code: 'strangers',
         placeId: place.id,
         groupIds: strangers.map((g) => facts.groups[g]!.id),
         seconds: scorePlace(facts, p, inside).company,
+        ...keepApart(facts, p, inside, mover),
       },
-      mover: strangers.toSorted((a, b) => sizes.get(a)! - sizes.get(b)!)[0]!,
+      mover,
     });
+  }
   const fill = getFill(inside);
   const over = (fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
   if (fill > Math.min(0.99, fillTarget + STUFFED))

@@ -31,9 +31,9 @@ const Plain = memo(function Plain({ figure, scale }: FigureProps) {
 });
 
 /** A lot is pointed at; by keys it is reached through the ticket of its place. */
-const LotFigure = memo(function LotFigure({ figure, scale }: FigureProps) {
+const LotFigure = memo(function LotFigure({ figure, scale, isHeld }: FigureProps & { isHeld: boolean }) {
   return (
-    <g data-lot={figure.id} className="cursor-pointer">
+    <g data-lot={figure.id} data-hold={isHeld || undefined} className="cursor-pointer">
       <Shapes figure={figure} scale={scale} />
       <rect {...getBox(figure, scale)} fill="transparent" />
     </g>
@@ -45,13 +45,15 @@ const PlaceFigure = memo(function PlaceFigure({
   scale,
   label,
   isChosen,
-}: FigureProps & { label: string; isChosen: boolean }) {
+  isHeld,
+}: FigureProps & { label: string; isChosen: boolean; isHeld: boolean }) {
   const box = getBox(figure, scale);
   return (
     <g
       role="button"
       tabIndex={0}
       data-place={figure.id}
+      data-hold={isHeld || undefined}
       aria-label={label}
       aria-pressed={isChosen}
       className="group cursor-pointer outline-none"
@@ -116,6 +118,8 @@ interface WallFiguresProps {
   readonly scale: number;
   readonly chosenPlace: PlaceId | null;
   readonly hasMargin: boolean;
+  /** What is in it can be dragged: a press on it does not drag the whole wall. */
+  readonly isHeld: boolean;
   readonly namePlace: (id: PlaceId) => string;
   readonly onPlace: (id: PlaceId) => void;
   readonly onLot: (id: LotId) => void;
@@ -125,7 +129,8 @@ interface WallFiguresProps {
  * All that is drawn of a wall. Choosing something draws only what was and is chosen anew: presses are taken where
  * they bubble up to.
  */
-export function WallFigures({ drawing, scale, chosenPlace, hasMargin, namePlace, onPlace, onLot }: WallFiguresProps) {
+export function WallFigures(props: WallFiguresProps) {
+  const { drawing, scale, chosenPlace, hasMargin, isHeld, namePlace, onPlace, onLot } = props;
   const press = (target: EventTarget) => {
     const hit = (target as Element).closest<SVGElement>('[data-lot], [data-place]');
     if (hit?.dataset['lot']) onLot(hit.dataset['lot'] as LotId);
@@ -150,10 +155,10 @@ export function WallFigures({ drawing, scale, chosenPlace, hasMargin, namePlace,
       <Backdrop drawing={drawing} scale={scale} hasMargin={hasMargin} />
       {drawing.figures.map((figure, i) => {
         if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
-        if (figure.kind === 'lot') return <LotFigure key={figure.id} figure={figure} scale={scale} />;
+        if (figure.kind === 'lot') return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} />;
         const id = figure.id as PlaceId;
         return (
-          <PlaceFigure key={id} figure={figure} scale={scale} label={describe(id)} isChosen={id === chosenPlace} />
+          <PlaceFigure key={id} {...{ figure, scale, isHeld }} label={describe(id)} isChosen={id === chosenPlace} />
         );
       })}
     </g>

@@ -20,6 +20,8 @@ interface WallViewProps {
   readonly onLot: (id: LotId) => void;
   /** What lies over the drawing; it asks for `ScaleContext`. */
   readonly overlay?: ReactNode;
+  /** What is in its places can be dragged. */
+  readonly isHeld?: boolean;
 }
 
 /** Beside the wall: room for the names of the reach bands, where there is any. */
@@ -31,7 +33,7 @@ const TAPE_PX = 24;
 
 /** A wall front on under its tape. Places are reached by Tab, what is in them by pointing or through the ticket. */
 export function WallView(props: WallViewProps) {
-  const { drawing, label, units, chosenPlace, chosenLot, namePlace, onPlace, onLot, overlay } = props;
+  const { drawing, label, units, chosenPlace, chosenLot, namePlace, onPlace, onLot, overlay, isHeld = false } = props;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame) ?? { width: 840, height: 620 };
   const isNarrow = size.width < NARROW_PX;
@@ -85,7 +87,10 @@ export function WallView(props: WallViewProps) {
             className="block shrink-0 select-none"
           >
             <g transform={`translate(${left} 0)`}>
-              <WallFigures {...{ drawing, scale, chosenPlace, namePlace, onPlace, onLot }} hasMargin={!isNarrow} />
+              <WallFigures
+                {...{ drawing, scale, chosenPlace, namePlace, onPlace, onLot, isHeld }}
+                hasMargin={!isNarrow}
+              />
               <Marks {...{ drawing, scale, units, chosenPlace, chosenLot }} />
               <ScaleContext value={scale}>{overlay}</ScaleContext>
             </g>

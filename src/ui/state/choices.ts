@@ -50,6 +50,8 @@ interface Choices {
   readonly screenScale: number;
   /** Things with a plug that do not run while one sews; the others are taken to run at once. */
   readonly switchedOff: readonly string[];
+  /** Rules that were offered and are none, by their keys. */
+  readonly turnedDown: readonly string[];
   /** What was last saved to a file: of which household, when, and how many lines of its daybook. */
   readonly saved: { readonly generation: string; readonly atMs: number; readonly lines: number } | null;
   /** Until when the reminder to save keeps quiet. */
@@ -79,6 +81,7 @@ export const useChoices = create<Choices>()(
       labelStarts: {},
       screenScale: 1,
       switchedOff: [],
+      turnedDown: [],
       saved: null,
       quietUntilMs: 0,
     }),

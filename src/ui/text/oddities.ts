@@ -2,8 +2,9 @@ import type { Group } from '../../core/grouping/index.ts';
 import type { Household, ItemId, LotId, PlaceId } from '../../core/records/index.ts';
 import { formatMinutes } from '../../core/units/index.ts';
 import type { Oddity } from '../../workers/protocol.ts';
-import { wordCount } from './grammar.ts';
+import { capitalise, wordCount } from './grammar.ts';
 import { wordGroup } from './groups.ts';
+import { wordKeeper } from './keepers.ts';
 
 export interface OddityNames {
   readonly household: Household;
@@ -37,11 +38,16 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
     return `All of ${nameGroup(out.groupId)} would go into ${namePlace(out.placeId)}: ${change}.`;
   };
   switch (oddity.code) {
-    case 'strangers':
+    case 'strangers': {
+      const { apart } = oddity;
+      const kept = apart
+        ? ` ${capitalise(wordKeeper(apart.keeper, household.settings.units).replace('the small one', nameGroup(apart.groupId)))} keeps them apart there.`
+        : '';
       return {
         what: `${listNames(oddity.groupIds.map(nameGroup))} share ${namePlace(oddity.placeId)}.`,
-        out: wayOut(oddity, 'No other place takes the smallest of them whole.'),
+        out: wayOut(oddity, 'No other place takes the smallest of them whole.') + kept,
       };
+    }
     case 'scattered':
       return {
         what: `${nameGroup(oddity.groupId)} is in ${oddity.units} pieces of furniture.`,

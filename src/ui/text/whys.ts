@@ -1,7 +1,7 @@
 import type { Household, LotId } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatMass, formatMinutes } from '../../core/units/index.ts';
-import type { GroupReason, PlaceReason } from '../../workers/protocol.ts';
+import type { BinReason, GroupReason, PlaceReason } from '../../workers/protocol.ts';
 import type { Group } from '../../core/grouping/index.ts';
 import { wordCount } from './grammar.ts';
 import { wordGroup } from './groups.ts';
@@ -133,4 +133,19 @@ export function explainPlaceReason(
         how: 'Each of its lots in every other place, and every other lot here, were packed and priced like a plan.',
       };
   }
+}
+
+/** What a container, with all in it, would make of standing elsewhere. */
+export function explainBinReason({ best }: BinReason, tree: PlaceTree): Said {
+  const how =
+    'Every other free compartment that it would stand in was tried with all that is in it, and priced like a plan, carrying it counted.';
+  if (!best) return { words: 'No other compartment is free that it would stand in.', how };
+  const minutes = formatMinutes(Math.abs(best.moreSeconds));
+  const name = formatPlaceName(tree, best.slotId);
+  return best.moreSeconds < 0
+    ? { words: `It would save ${minutes} a month standing in ${name}, carrying it counted.`, how }
+    : {
+        words: `It stands where it serves best: in ${name}, the next best, it would cost ${minutes} a month more.`,
+        how,
+      };
 }

@@ -1,7 +1,8 @@
 import type { Group } from '../../core/grouping/index.ts';
-import type { Household, Wish } from '../../core/records/index.ts';
+import type { Bond, Household, Wish } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { wordGroup } from './groups.ts';
+import { KINSHIP_WORDS } from './kinships.ts';
 
 /** Words of what is asked of every plan; not in the index, few screens need them. */
 
@@ -35,4 +36,10 @@ export function wordWish(wish: Wish, household: Household, tree: PlaceTree, grou
     case 'apart':
       return `${names} are never together.`;
   }
+}
+
+/** `Zips and Wool: near kin.` Empty where one of them is no more. */
+export function wordBond({ groupIds, kinship }: Bond, household: Household, groups: readonly Group[]): string {
+  const [a, b] = groupIds.map((id) => groups.find((group) => group.id === id));
+  return a && b ? `${wordGroup(a, household)} and ${wordGroup(b, household)}: ${KINSHIP_WORDS[kinship]}.` : '';
 }

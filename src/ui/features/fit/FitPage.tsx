@@ -14,7 +14,8 @@ import { PlanTicket } from './PlanTicket.tsx';
 import { PlanWall } from './PlanWall.tsx';
 import { listMoves } from './planMoves.ts';
 import { UnplacedList } from './UnplacedList.tsx';
-import { useElsewhere, useRefusal } from './useRefusal.ts';
+import { LookedPieces } from './LookedPieces.tsx';
+import { useDisagreement } from './useDisagreement.ts';
 import { listKept } from '../../../core/acts/index.ts';
 import { Preview } from '../../components/Preview.tsx';
 import { previewPlan, withCure } from '../../../core/suppose/index.ts';
@@ -67,8 +68,7 @@ export function FitPage() {
   const startSupposed = useFitRun((state) => state.startSupposed);
   const isRunning = useFitRun((state) => state.status === 'running');
   const isMended = useFitRun((state) => state.asked !== null);
-  const refuse = useRefusal();
-  const elsewhere = useElsewhere();
+  const disagree = useDisagreement();
   const ticket = useApp((state) => state.ticket);
   const looked = useApp((state) => state.looked);
   const show = useApp((state) => state.show);
@@ -115,7 +115,9 @@ export function FitPage() {
           {ticket && <TicketPane hint="" />}
           {looked && (
             <Preview of={seen}>
-              <LookedTicket looked={looked} />
+              <LookedTicket looked={looked}>
+                {shown && disagree && <LookedPieces looked={looked} household={shown} disagree={disagree} />}
+              </LookedTicket>
             </Preview>
           )}
           {/* Under a thing's ticket it still hears its keys. */}
@@ -132,14 +134,17 @@ export function FitPage() {
             today={household}
             plan={plan}
             isMended={isMended}
-            onRefuse={plan && supposed === null ? refuse : null}
-            onElsewhere={plan && supposed === null ? elsewhere : null}
+            disagree={shown && disagree}
           />
         </Preview>
       )}
       {(tab === 'wall' || (tab === 'groups' && isRunning)) && (
         <Preview of={seen}>
-          <PlanWall household={shown ?? household} state={shown === null ? 'today' : plan === null ? 'best' : 'plan'}>
+          <PlanWall
+            household={shown ?? household}
+            state={shown === null ? 'today' : plan === null ? 'best' : 'plan'}
+            disagree={shown && disagree}
+          >
             {plan && (
               <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={turn}>
                 {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>

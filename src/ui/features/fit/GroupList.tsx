@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { Household, LotId, PlaceId, Stowage } from '../../../core/records/index.ts';
+import type { Household, LotId, Stowage } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -10,10 +10,11 @@ import { useOpen } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
-import { Elsewhere } from './Elsewhere.tsx';
-import type { Offer } from './offers.ts';
+import { Beside } from './Beside.tsx';
+import { Piece } from './Piece.tsx';
+import type { Disagreement } from './disagreement.ts';
 import { wordOddity, type OddityNames } from '../../text/oddities.ts';
-import type { ByGroup, Oddity } from '../../../workers/protocol.ts';
+import type { ByGroup, Oddity, WayOut } from '../../../workers/protocol.ts';
 
 interface GroupListProps {
   /** As it is planned, or as it is today. */
@@ -22,10 +23,7 @@ interface GroupListProps {
   readonly plan: Stowage | null;
   /** As it is today, whatever is planned. */
   readonly today: Household;
-  /** Says that a group is not to be there; null where that cannot be said. */
-  readonly onRefuse: ((groupId: string, placeId: PlaceId, words: string) => void) | null;
-  /** Puts what a group has in one place into another; null where that cannot be. */
-  readonly onElsewhere: ((to: Offer, words: string) => void) | null;
+  readonly disagree: Disagreement | null;
   /** It was mended for what was just refused: the keys go on from its top. */
   readonly isMended: boolean;
 }
@@ -59,12 +57,12 @@ const MOST_READ = 6;
 const takeFocus = (heading: HTMLHeadingElement | null) => heading?.focus();
 
 /** What is odd, the dearest first. */
-interface OdditiesProps extends Pick<GroupListProps, 'isMended'> {
+interface OdditiesProps extends Pick<GroupListProps, 'isMended' | 'disagree'> {
   readonly oddities: readonly Oddity[];
   readonly names: OddityNames;
 }
 
-function Oddities({ oddities, names, isMended }: OdditiesProps) {
+function Oddities({ oddities, names, isMended, disagree }: OdditiesProps) {
   const [isAll, setAll] = useState(false);
   const more = oddities.length - MOST_READ;
   return (
@@ -82,7 +80,10 @@ function Oddities({ oddities, names, isMended }: OdditiesProps) {
           const { what, out } = wordOddity(oddity, names);
           return (
             <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_OUT)}>
-              {what} <span className="text-stone">{out}</span>
+              {what} <span className="text-stone">{out}</span>{' '}
+              {disagree && 'out' in oddity && oddity.out && (
+                <WayOutButton out={oddity.out} names={names} disagree={disagree} />
+              )}
             </li>
           );
         })}
@@ -96,33 +97,42 @@ function Oddities({ oddities, names, isMended }: OdditiesProps) {
   );
 }
 
+interface WayOutButtonProps {
+  readonly out: WayOut;
+  readonly names: OddityNames;
+  readonly disagree: Disagreement;
+}
+
+function WayOutButton({ out, names: { household, groups, namePlace }, disagree }: WayOutButtonProps) {
+  const group = groups.get(out.groupId);
+  if (!group) return null;
+  const words = `${wordGroup(group, household)}: to ${namePlace(out.placeId)}.`;
+  return (
+    <Button look="quiet" aria-label={`Do that. ${words}`} onClick={() => disagree.send(out, words, null)}>
+      Do that
+    </Button>
+  );
+}
+
 interface GroupRowProps {
   readonly of: ByGroup['groups'][number];
   readonly names: OddityNames;
   /** How many of it come from elsewhere; null where nothing is planned. */
   readonly comes: number | null;
-  readonly onRefuse: GroupListProps['onRefuse'];
-  readonly onElsewhere: GroupListProps['onElsewhere'];
+  readonly disagree: Disagreement | null;
 }
 
 /** A group: its homes and how full they are, what is beside it, what changes, and its minutes. */
-function GroupRow({
-  of: { groupId, homes, beside, seconds, homeless },
-  names,
-  comes,
-  onRefuse,
-  onElsewhere,
-}: GroupRowProps) {
+function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, comes, disagree }: GroupRowProps) {
   const open = useOpen();
-  const [asked, setAsked] = useState<PlaceId | null>(null);
   const { household, groups, namePlace } = names;
   const group = groups.get(groupId)!;
   const name = wordGroup(group, household);
   const count = group.lots.length;
-  const others = beside
-    .flatMap((one) => groups.get(one.groupId) ?? [])
-    .map((other) => wordGroup(other, household))
-    .join(', ');
+  const others = beside.flatMap(({ groupId: id, kinship }) => {
+    const other = groups.get(id);
+    return other ? [{ group: other, kinship }] : [];
+  });
   return (
     <li className="dotted-row grid gap-x-4 gap-y-1 py-2 [contain-intrinsic-size:auto_60px] [content-visibility:auto] md:grid-cols-[11rem_1fr_5rem]">
       <div>
@@ -149,41 +159,12 @@ function GroupRow({
               <span className="text-sm text-stone" {...explained(HOW_FULL)}>
                 {Math.round(100 * fill)} % full
               </span>
-              {onRefuse && (
-                <Button
-                  look="quiet"
-                  aria-label={`${name}: not in ${namePlace(placeId)}`}
-                  onClick={() => onRefuse(groupId, placeId, `${name}: not in ${namePlace(placeId)} from now on.`)}
-                >
-                  Not here
-                </Button>
-              )}
-              {onElsewhere && (
-                <Button
-                  look="quiet"
-                  aria-label={`${name}: elsewhere than ${namePlace(placeId)}`}
-                  aria-expanded={asked === placeId}
-                  onClick={() => setAsked(asked === placeId ? null : placeId)}
-                >
-                  Elsewhere
-                </Button>
-              )}
-              {onElsewhere && asked === placeId && (
-                <div className="w-full">
-                  <Elsewhere
-                    household={household}
-                    groupId={groupId}
-                    from={placeId}
-                    kin={new Set(homes.flatMap((one) => (one.placeId === placeId ? [] : [one.placeId])))}
-                    onChoose={(to) => onElsewhere(to, `${name}: to ${namePlace(to.placeId)}.`)}
-                  />
-                </div>
-              )}
+              {disagree && <Piece {...{ household, groupId, placeId, disagree }} />}
             </li>
           ))}
         </ul>
         <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
-          {others !== '' && `With ${others}. `}
+          <Beside {...{ household, group, others, disagree }} />
           {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
           {comes !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
         </p>
@@ -196,7 +177,7 @@ function GroupRow({
 }
 
 /** An arrangement as one thinks of it: what is odd about it, then every group. */
-export function GroupList({ household, plan, today, onRefuse, onElsewhere, isMended }: GroupListProps) {
+export function GroupList({ household, plan, today, disagree, isMended }: GroupListProps) {
   const { answer: told, again } = useAnswer(household, 'byGroup', null);
   const coming = useMemo(() => (plan ? countComing(household, plan, today) : null), [household, plan, today]);
   const names = useMemo((): OddityNames => {
@@ -212,7 +193,7 @@ export function GroupList({ household, plan, today, onRefuse, onElsewhere, isMen
   if (!told) return <p className="p-5 text-stone">Going through it group by group …</p>;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
-      <Oddities oddities={told.oddities} names={names} isMended={isMended} />
+      <Oddities oddities={told.oddities} {...{ names, isMended, disagree }} />
       <ul className="mt-4">
         {/* What was told of the household before stands there until it is gone through anew. */}
         {told.groups
@@ -223,8 +204,7 @@ export function GroupList({ household, plan, today, onRefuse, onElsewhere, isMen
               of={one}
               names={names}
               comes={coming && (coming.get(one.groupId) ?? 0)}
-              onRefuse={onRefuse}
-              onElsewhere={onElsewhere}
+              disagree={disagree}
             />
           ))}
       </ul>

@@ -5,8 +5,10 @@ import type { Mended } from '../../../workers/protocol.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
-import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { wordCount, wordGroup } from '../../text/index.ts';
+import { previewPlan } from '../../../core/suppose/index.ts';
+import { listBinsCarried, nameGroups } from './binMoves.ts';
 import { useFitRun } from './fitRun.ts';
 import { listFreed } from './freed.ts';
 
@@ -89,23 +91,38 @@ export function Freed({ plan }: { plan: Plan }) {
   );
 }
 
-/** Containers that the plan has elsewhere than they stand. */
+/** Containers that the plan has elsewhere than they stand, and what each is carried for. */
 export function Carried({ plan }: { plan: Plan }) {
-  const tree = getTree(useHousehold());
+  const household = useHousehold();
   const bins = plan.bins ?? [];
   if (bins.length === 0) return null;
-  const named = bins.slice(0, MOST_NAMED).map(({ placeId, slotId }) => {
-    const name = tree.places.get(placeId)?.name ?? 'one';
-    return slotId ? `${name} to ${formatPlaceName(tree, slotId)}` : `${name} out of the way`;
-  });
-  const names = bins.length > MOST_NAMED ? [...named, `${bins.length - MOST_NAMED} more`] : named;
+  const planned = getTree(previewPlan(household, plan));
+  const groups = getGroups(household);
+  const nameAll = (ids: readonly string[]) => nameGroups(ids, groups, household, wordGroup);
+  const carried = listBinsCarried(getTree(household), planned, groups, plan);
   return (
-    <p
+    <div
       className="mt-2 text-sm"
       {...explained('Where bins and boxes stand is part of the plan; what is in them is carried with them.')}
     >
-      {wordCount(bins.length, 'bin')} to carry: {names.join(', ')}.
-    </p>
+      <p>{wordCount(bins.length, 'bin')} to carry:</p>
+      <ul>
+        {carried.slice(0, MOST_NAMED).map(({ placeId, slotId, holds, makesRoomFor }) => (
+          <li key={placeId}>
+            {planned.places.get(placeId)?.name ?? 'one'}
+            {slotId ? ` to ${formatPlaceName(planned, slotId)}` : ' out of the way'}
+            <span className="text-stone">
+              {holds.length > 0
+                ? `, for ${nameAll(holds)}`
+                : makesRoomFor.length > 0
+                  ? `, to make room for ${nameAll(makesRoomFor)}`
+                  : ', for nothing is to be in it'}
+            </span>
+          </li>
+        ))}
+        {bins.length > MOST_NAMED && <li>and {bins.length - MOST_NAMED} more</li>}
+      </ul>
+    </div>
   );
 }
 

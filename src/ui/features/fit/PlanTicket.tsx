@@ -14,7 +14,7 @@ import { useFitRun } from './fitRun.ts';
 import { Comparison, Searching } from './Comparison.tsx';
 import { usePlanStanding, type LookedAt } from './usePlanStanding.ts';
 import { AskedLine, Carried, Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
-import { WishList } from './WishList.tsx';
+import { Rules, WishList } from './WishList.tsx';
 import { MOST_KEPT, createAdopt, createCarryAll, createKeepPlan } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
 
@@ -275,6 +275,7 @@ export function PlanTicket({ moves }: { moves: number }) {
         </>
       )}
       <PlanNews of={of} moves={moves} today={today} />
+      {status !== 'running' && supposed === null && <Rules />}
       <PlanButtons of={of} />
       {count === 0 && (
         <p className="mt-3 text-stone">

@@ -9,17 +9,21 @@ import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
 import { getWordsInside } from '../../drawing/wordsInside.ts';
 import { wordCount } from '../../text/index.ts';
+import { CarryWall } from './CarryWall.tsx';
+import type { Disagreement } from './disagreement.ts';
 
 interface PlanWallProps {
   readonly household: Household;
   readonly state: 'today' | 'best' | 'plan';
+  /** Null where nothing can be said against it. */
+  readonly disagree: Disagreement | null;
   readonly children: ReactNode;
 }
 
 const AS = { today: 'As it is today', best: 'The best so far, not packed yet', plan: 'As planned' } as const;
 
 /** A wall of a household that is looked at: as it is today, as the best so far has it, or as planned. */
-export function PlanWall({ household, state, children }: PlanWallProps) {
+export function PlanWall({ household, state, disagree, children }: PlanWallProps) {
   const open = useOpen();
   const chosenOne = useApp((state) => state.looked ?? state.ticket);
   const lastWall = useChoices((state) => state.wallId);
@@ -33,6 +37,20 @@ export function PlanWall({ household, state, children }: PlanWallProps) {
     [household, tree, chosen],
   );
   if (!chosen || !drawing) return null;
+  const draw = (overlay?: ReactNode) => (
+    <WallView
+      drawing={drawing}
+      label={`${chosen.wall.name}, ${state === 'today' ? 'as it is today' : 'as planned'}`}
+      units={household.settings.units}
+      chosenPlace={chosenOne?.type === 'place' ? chosenOne.id : null}
+      chosenLot={chosenOne?.type === 'lot' ? chosenOne.id : null}
+      namePlace={(id) => formatPlaceName(tree, id)}
+      onPlace={(id) => open({ type: 'place', id })}
+      onLot={(id) => open({ type: 'lot', id })}
+      isHeld={disagree !== null}
+      overlay={overlay}
+    />
+  );
   const over = [...drawing.places.values()].filter((one) => one.isOverFull).length;
   return (
     <>
@@ -60,17 +78,17 @@ export function PlanWall({ household, state, children }: PlanWallProps) {
         >
           {AS[state]}: {wordCount(over, 'place')} over full on this wall.
         </span>
+        {disagree && (
+          <span className="hidden text-stone pointer-fine:inline">Drag a group to where you would rather have it.</span>
+        )}
       </div>
-      <WallView
-        drawing={drawing}
-        label={`${chosen.wall.name}, ${state === 'today' ? 'as it is today' : 'as planned'}`}
-        units={household.settings.units}
-        chosenPlace={chosenOne?.type === 'place' ? chosenOne.id : null}
-        chosenLot={chosenOne?.type === 'lot' ? chosenOne.id : null}
-        namePlace={(id) => formatPlaceName(tree, id)}
-        onPlace={(id) => open({ type: 'place', id })}
-        onLot={(id) => open({ type: 'lot', id })}
-      />
+      {disagree ? (
+        <CarryWall household={household} disagree={disagree}>
+          {(overlay) => draw(overlay(drawing))}
+        </CarryWall>
+      ) : (
+        draw()
+      )}
     </>
   );
 }

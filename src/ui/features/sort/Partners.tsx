@@ -1,27 +1,12 @@
 import { useMemo } from 'react';
-import { type Group, proposePartners, type Keeper } from '../../../core/grouping/index.ts';
+import { type Group, proposePartners } from '../../../core/grouping/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { formatSizes, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordGroup } from '../../text/index.ts';
-
-function wordKeeper(keeper: Keeper, units: UnitSystem): string {
-  switch (keeper.code) {
-    case 'divider':
-      return `a divider of ${formatSizes([keeper.widthMm, keeper.heightMm], units)} between them`;
-    case 'sheet':
-      return `a sheet of card of ${formatSizes([keeper.widthMm, keeper.heightMm], units)} between the piles`;
-    case 'bag':
-      return `the small one in a bag of ${formatVolume(keeper.volumeMm3, units)}`;
-    case 'box':
-      return `the small one in your idle ${keeper.box.name}`;
-    case 'gap':
-      return 'one left empty between them';
-  }
-}
+import { wordKeeper } from '../../text/keepers.ts';
 
 /** With what a group could share a place that it does not fill, and what keeps the two apart there. */
 export function Partners({ group }: { group: Group }) {

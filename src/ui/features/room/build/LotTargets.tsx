@@ -2,6 +2,7 @@ import { useContext, useEffect, useState, type KeyboardEvent } from 'react';
 import type { Figure, WallDrawing } from '../../../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../../../core/records/index.ts';
 import { ScaleContext } from '../../../drawing/scale.ts';
+import { TargetRect } from '../../../drawing/TargetRect.tsx';
 import { useHousehold, world } from '../../../state/app.ts';
 import { act } from '../../../state/hands.ts';
 import { getGroups, getTree } from '../../../state/derived.ts';
@@ -92,7 +93,6 @@ function Targets<V extends AnyVerdict>({ drawing, verdicts, own, wordOf, onTake 
         const verdict = byPlace.get(figure.id);
         if (!verdict) return null;
         const isHere = !verdict.isGood && verdict.code === 'here';
-        const colour = verdict.isGood ? '#557153' : isHere ? '#2f5d7c' : '#a63d32';
         const onKey = (event: KeyboardEvent) => {
           if (event.key !== 'Enter' && event.key !== ' ') return;
           take(verdict);
@@ -112,18 +112,7 @@ function Targets<V extends AnyVerdict>({ drawing, verdicts, own, wordOf, onTake 
             onClick={() => take(verdict)}
             onKeyDown={onKey}
           >
-            <rect
-              x={figure.x * scale + 2}
-              y={figure.y * scale + 2}
-              width={Math.max(0, figure.width * scale - 4)}
-              height={Math.max(0, figure.height * scale - 4)}
-              fill={colour}
-              fillOpacity={verdict.isGood ? 0.28 : 0.12}
-              stroke={colour}
-              strokeWidth="2"
-              strokeDasharray={verdict.isGood ? undefined : '4 4'}
-              className="group-focus-visible:stroke-[4px]"
-            />
+            <TargetRect {...{ figure, scale }} state={verdict.isGood ? 'good' : isHere ? 'here' : 'no'} />
           </g>
         );
       })}

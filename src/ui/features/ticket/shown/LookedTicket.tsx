@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { formatPlaceName } from '../../../../core/storage/index.ts';
 import type { LotId, PlaceId } from '../../../../core/records/index.ts';
 import { Row } from '../../../components/fields.tsx';
@@ -9,12 +10,24 @@ import { computeWhereabouts } from '../../../state/whereabouts.ts';
 import { LotShown } from './LotShown.tsx';
 import { PlaceShown } from './PlaceShown.tsx';
 
-/** The ticket of something in a household that is only looked at: it says all, and offers nothing to do. */
-export function LookedTicket({ looked }: { looked: Looked }) {
-  return looked.type === 'lot' ? <LotLooked key={looked.id} id={looked.id} /> : <PlaceLooked id={looked.id} />;
+interface LookedTicketProps {
+  readonly looked: Looked;
+  /** What can be said against it, where anything can. */
+  readonly children?: ReactNode;
 }
 
-function LotLooked({ id }: { id: LotId }) {
+/** The ticket of something in a household that is only looked at: it says all, and offers nothing to do by itself. */
+export function LookedTicket({ looked, children }: LookedTicketProps) {
+  return looked.type === 'lot' ? (
+    <LotLooked key={looked.id} id={looked.id}>
+      {children}
+    </LotLooked>
+  ) : (
+    <PlaceLooked id={looked.id}>{children}</PlaceLooked>
+  );
+}
+
+function LotLooked({ id, children }: { id: LotId; children: ReactNode }) {
   const household = useHousehold();
   const today = useApp((state) => state.household?.lots.get(id)?.placeId ?? null);
   const lot = household.lots.get(id);
@@ -28,13 +41,19 @@ function LotLooked({ id }: { id: LotId }) {
       whereName="In the plan"
       where={wordWhereShort(computeWhereabouts(household, id))}
       label={<Row name="Today">{today === null ? 'out' : formatPlaceName(getTree(household), today)}</Row>}
-    />
+    >
+      {children}
+    </LotShown>
   );
 }
 
-function PlaceLooked({ id }: { id: PlaceId }) {
+function PlaceLooked({ id, children }: { id: PlaceId; children: ReactNode }) {
   const household = useHousehold();
   const place = getTree(household).places.get(id);
   if (!place) return <p className="text-stone">That place is not in this plan.</p>;
-  return <PlaceShown household={household} place={place} />;
+  return (
+    <PlaceShown household={household} place={place}>
+      {children}
+    </PlaceShown>
+  );
 }

@@ -12,12 +12,14 @@ import { useAnswer } from '../../../state/useAnswer.ts';
 import { getLotsByPlace } from '../../../state/whereabouts.ts';
 import { wordAmount, wordCount, wordLight, wordReach } from '../../../text/index.ts';
 import { wordHowMuch } from '../../../text/measures.ts';
-import { explainPlaceReason } from '../../../text/whys.ts';
+import { explainBinReason, explainPlaceReason } from '../../../text/whys.ts';
 
 function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const { answer: reasons, again } = useAnswer(household, 'whyPlace', id);
+  const { answer: bin } = useAnswer(household, 'whyBin', id);
   const tree = getTree(household);
   const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
+  if (said && bin) said.push(explainBinReason(bin, tree));
   return <WhyPanel title="Why these things here" said={said ?? null} again={again} />;
 }
 

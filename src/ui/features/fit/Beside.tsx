@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { findBond } from '../../../core/acts/index.ts';
+import { KINSHIPS, type Household, type Kinship } from '../../../core/records/index.ts';
+import { explained } from '../../components/explained.ts';
+import { wordGroup } from '../../text/index.ts';
+import { HOW_KINSHIP, KINSHIP_WORDS } from '../../text/kinships.ts';
+import type { Group } from '../../../core/grouping/index.ts';
+import type { Disagreement } from './disagreement.ts';
+
+interface BesideProps {
+  readonly household: Household;
+  readonly group: Group;
+  readonly others: readonly { readonly group: Group; readonly kinship: Kinship }[];
+  readonly disagree: Disagreement | null;
+}
+
+/** With whom a group shares its places, and how they get on, which can be said otherwise. */
+export function Beside({ household, group, others, disagree }: BesideProps) {
+  const [asked, setAsked] = useState<string | null>(null);
+  if (others.length === 0) return null;
+  const name = wordGroup(group, household);
+  return (
+    <>
+      With{' '}
+      {others.map(({ group: other, kinship }, i) => {
+        const otherName = wordGroup(other, household);
+        const said = `${otherName} (${KINSHIP_WORDS[kinship]})`;
+        return (
+          <span key={other.id}>
+            {i > 0 && ', '}
+            {disagree ? (
+              <button
+                type="button"
+                className="underline decoration-dotted underline-offset-2"
+                aria-expanded={asked === other.id}
+                aria-label={`${name} and ${otherName}: ${KINSHIP_WORDS[kinship]}. Say otherwise`}
+                {...explained(HOW_KINSHIP)}
+                onClick={() => setAsked(asked === other.id ? null : other.id)}
+              >
+                {said}
+              </button>
+            ) : (
+              said
+            )}
+            {disagree && asked === other.id && (
+              <select
+                aria-label={`How ${name} and ${otherName} get on`}
+                className="mx-1 h-11 rounded border border-thread bg-paper px-1 text-ink md:h-8"
+                value={findBond(household, [group.id, other.id]) ?? ''}
+                onChange={(event) => {
+                  const chosen = event.target.value === '' ? null : (event.target.value as Kinship);
+                  const words = chosen ? KINSHIP_WORDS[chosen] : 'as the rules have it';
+                  disagree.bind([group.id, other.id], chosen, `${name} and ${otherName}: ${words}.`);
+                }}
+              >
+                <option value="">as the rules have it</option>
+                {KINSHIPS.map((one) => (
+                  <option key={one} value={one}>
+                    {KINSHIP_WORDS[one]}
+                  </option>
+                ))}
+              </select>
+            )}
+          </span>
+        );
+      })}
+      {asked === null && '.'}{' '}
+    </>
+  );
+}

@@ -1,0 +1,159 @@
+import { useContext, useMemo, useState, type ReactNode } from 'react';
+import type { WallDrawing } from '../../../core/drawing/index.ts';
+import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { formatMinutes } from '../../../core/units/index.ts';
+import type { GroupVerdict } from '../../../workers/protocol.ts';
+import { useDrag } from '../../components/useDrag.ts';
+import { ScaleContext } from '../../drawing/scale.ts';
+import { TargetRect } from '../../drawing/TargetRect.tsx';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { getLotsByPlace } from '../../state/whereabouts.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import { wordGroup } from '../../text/index.ts';
+import { wordGroupVerdict } from '../../text/verdicts.ts';
+import type { Disagreement } from './disagreement.ts';
+
+/** What was taken up: what a group has in one place. */
+interface Load {
+  readonly groupId: string;
+  readonly from: PlaceId;
+  readonly lotIds: readonly LotId[];
+}
+
+/** Nothing is asked while nothing is carried. */
+const NO_LOTS: readonly LotId[] = [];
+
+/** The group of the thing, or the one that has most in the place, under the pointer. */
+function findLoad(household: Household, target: Element): Load | null {
+  const hit = target.closest<SVGElement>('[data-lot], [data-place]');
+  const lotId = hit?.dataset['lot'] as LotId | undefined;
+  const from = lotId ? household.lots.get(lotId)?.placeId : (hit?.dataset['place'] as PlaceId | undefined);
+  if (!from) return null;
+  const there = new Set((getLotsByPlace(household).get(from) ?? []).map(({ id }) => id));
+  const loads = getGroups(household).map(({ id, lots }) => ({
+    groupId: id,
+    from,
+    lotIds: lots.flatMap((lot) => (there.has(lot.id) ? [lot.id] : [])),
+  }));
+  const mine = lotId
+    ? loads.find(({ lotIds }) => lotIds.includes(lotId))
+    : loads.reduce((most, one) => (one.lotIds.length > most.lotIds.length ? one : most), loads[0]!);
+  return mine && mine.lotIds.length > 0 ? mine : null;
+}
+
+function findPlace(household: Household, xPx: number, yPx: number): PlaceId | null {
+  const hit = document.elementFromPoint(xPx, yPx)?.closest<SVGElement>('[data-lot], [data-place]');
+  const lotId = hit?.dataset['lot'] as LotId | undefined;
+  return (lotId ? household.lots.get(lotId)?.placeId : (hit?.dataset['place'] as PlaceId | undefined)) ?? null;
+}
+
+interface CarryWallProps {
+  /** The household as planned. */
+  readonly household: Household;
+  readonly disagree: Disagreement;
+  /** Draws the wall, with what lies over it. */
+  readonly children: (overlay: (drawing: WallDrawing) => ReactNode) => ReactNode;
+}
+
+/** A planned wall on which what a group has in a place is carried to another one, which says first what it would cost. */
+export function CarryWall({ household, disagree, children }: CarryWallProps) {
+  const [load, setLoad] = useState<Load | null>(null);
+  const [at, setAt] = useState<{ x: number; y: number; placeId: PlaceId | null } | null>(null);
+  const isCarried = load !== null && at !== null;
+  // It is asked from the moment it is taken up, so that every place has its answer when it is let go.
+  const { answer } = useAnswer(household, 'lotsVerdicts', load?.lotIds ?? NO_LOTS);
+  const tree = getTree(household);
+  const verdicts = useMemo(() => new Map(answer?.map((one) => [one.placeId, one])), [answer]);
+  const over = at?.placeId && at.placeId !== load?.from ? verdicts.get(at.placeId) : undefined;
+  const letGo = () => {
+    setLoad(null);
+    setAt(null);
+  };
+  const group = load && getGroups(household).find(({ id }) => id === load.groupId);
+  const name = group ? wordGroup(group, household) : '';
+  const nameOf = (id: PlaceId) => formatPlaceName(tree, id);
+  const drag = useDrag({
+    isOver: true,
+    onTake: (event) => {
+      const found = event.pointerType === 'touch' ? null : findLoad(household, event.target as Element);
+      setLoad(found);
+      return found !== null;
+    },
+    onDrag: (_right, _down, event) =>
+      setAt({ x: event.clientX, y: event.clientY, placeId: findPlace(household, event.clientX, event.clientY) }),
+    onDrop: () => {
+      if (over?.isGood) disagree.send(over, `${name}: to ${nameOf(over.placeId)}.`, null);
+      letGo();
+    },
+    onCancel: letGo,
+  });
+  const said = over
+    ? wordGroupVerdict(over, nameOf(over.placeId), household)
+    : at?.placeId && at.placeId !== load?.from
+      ? 'Trying it …'
+      : 'Carry it to another place; Esc lets go.';
+  return (
+    <div className={`flex min-h-0 flex-1 flex-col ${isCarried ? 'cursor-grabbing' : ''}`} {...drag}>
+      {children((drawing) => isCarried && <Marks drawing={drawing} verdicts={verdicts} overId={at.placeId} />)}
+      {isCarried && (
+        <p
+          role="status"
+          className="pointer-events-none fixed z-50 max-w-xs border border-thread bg-paper px-2 py-1 text-sm shadow"
+          style={{
+            left: Math.min(at.x + 14, window.innerWidth - 330),
+            top: Math.min(at.y + 14, window.innerHeight - 90),
+          }}
+        >
+          <strong>{name}</strong> {said}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface MarksProps {
+  readonly drawing: WallDrawing;
+  readonly verdicts: ReadonlyMap<PlaceId, GroupVerdict>;
+  readonly overId: PlaceId | null;
+}
+
+/** What every place of the wall would cost, or that it does not take it. */
+function Marks({ drawing, verdicts, overId }: MarksProps) {
+  const scale = useContext(ScaleContext);
+  return (
+    <g pointerEvents="none">
+      {drawing.figures.map((figure) => {
+        const verdict = figure.kind === 'place' ? verdicts.get(figure.id as PlaceId) : undefined;
+        if (!verdict) return null;
+        const isHere = !verdict.isGood && verdict.code === 'here';
+        const state = verdict.isGood ? 'good' : isHere ? 'here' : 'no';
+        return (
+          <g key={figure.id}>
+            <TargetRect {...{ figure, scale, state }} isOver={figure.id === overId} />
+            {verdict.isGood && figure.height * scale > 16 && figure.width * scale > 40 && (
+              <text
+                x={(figure.x + figure.width / 2) * scale}
+                y={(figure.y + figure.height / 2) * scale + 5}
+                textAnchor="middle"
+                fontSize="14"
+                fontWeight="600"
+                fill="#22303c"
+                stroke="#fffdf8"
+                strokeWidth="4"
+                paintOrder="stroke"
+              >
+                {wordChange(verdict.moreSeconds)}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function wordChange(seconds: number): string {
+  if (Math.abs(seconds) < 3) return 'as good';
+  return `${seconds > 0 ? '+' : '−'}${formatMinutes(Math.abs(seconds))}`;
+}

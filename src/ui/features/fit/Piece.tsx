@@ -1,0 +1,67 @@
+import { useMemo, useState } from 'react';
+import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { getLotsByPlace } from '../../state/whereabouts.ts';
+import { wordGroup } from '../../text/index.ts';
+import { Elsewhere } from './Elsewhere.tsx';
+import type { Disagreement } from './disagreement.ts';
+
+interface PieceProps {
+  /** The household as planned. */
+  readonly household: Household;
+  readonly groupId: string;
+  readonly placeId: PlaceId;
+  /** Only this one of it; all that the group has there otherwise. */
+  readonly lotId?: LotId;
+  readonly disagree: Disagreement;
+}
+
+/** What can be said against where a group, or one thing of it, is in a plan: not there, or elsewhere. */
+export function Piece({ household, groupId, placeId, lotId, disagree }: PieceProps) {
+  const [isAsked, setAsked] = useState(false);
+  const group = getGroups(household).find(({ id }) => id === groupId);
+  const lotIds = useMemo(() => {
+    const ofGroup = new Set(group?.lots.map(({ id }) => id));
+    const there = getLotsByPlace(household).get(placeId) ?? [];
+    return there.flatMap(({ id }) => ((lotId ? id === lotId : ofGroup.has(id)) ? [id] : []));
+  }, [household, group, placeId, lotId]);
+  if (!group || lotIds.length === 0) return null;
+  const nameOf = (id: PlaceId) => formatPlaceName(getTree(household), id);
+  const item = lotId && household.items.get(household.lots.get(lotId)!.itemId);
+  const name = item ? item.name : wordGroup(group, household);
+  return (
+    <>
+      {!lotId && (
+        <Button
+          look="quiet"
+          aria-label={`${name}: not in ${nameOf(placeId)}`}
+          onClick={() => disagree.refuse(groupId, placeId, `${name}: not in ${nameOf(placeId)} from now on.`)}
+        >
+          Not here
+        </Button>
+      )}
+      <Button
+        look="quiet"
+        aria-label={`${name}: elsewhere than ${nameOf(placeId)}`}
+        aria-expanded={isAsked}
+        onClick={() => setAsked(!isAsked)}
+      >
+        Elsewhere
+      </Button>
+      {isAsked && (
+        <div className="w-full">
+          <Elsewhere
+            household={household}
+            groupId={groupId}
+            lotIds={lotIds}
+            onChoose={(to, withId) =>
+              disagree.send(to, `${name}: to ${nameOf(to.placeId)}.`, withId === null ? null : [groupId, withId])
+            }
+          />
+        </div>
+      )}
+    </>
+  );
+}
