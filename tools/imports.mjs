@@ -14,8 +14,8 @@ const never = (name, from, to) => ({ name, severity: 'error', from, to });
 const FOLDERS = readdirSync('src/core', { withFileTypes: true })
   .filter((entry) => entry.isDirectory())
   .map(({ name }) => name);
-/** The fold, see below; what is large and loaded by itself; and ids, which a journey reads without the records' classes. */
-const DOORS = ['daybook/(fold|passed)', 'records/(ids|migrations)', 'formats/piece', 'formats/sheet/pdf'];
+/** The fold, see below; what is large, or asked for by one screen, and loaded by itself; and ids, which a journey reads without the records' classes. */
+const DOORS = ['daybook/(fold|passed)', 'records/(ids|migrations|presets)', 'formats/piece', 'formats/sheet/pdf'];
 
 /** One way in, one way down: docs/architecture.md has the drawing. */
 const forbidden = [

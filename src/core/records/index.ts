@@ -15,4 +15,3 @@ export * from './event.ts';
 export { parseRecord, type RecordFault, type RecordOf } from './check.ts';
 export type { Household, Chronicle } from './household.ts';
 export { getTextLimit } from './limits.ts';
-export { findPreset, getPreset, PRESETS, type Preset } from './presets.ts';

@@ -49,7 +49,8 @@ export {
 export { standAsPlanned, withoutBerth } from './planned.ts';
 export { computeDoorPoint, createWays, type StandPoint, type Ways } from './ways.ts';
 export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';
-export { checkHooks, type HookFault, getHoleMm, getPegFamily, HOOK_KINDS, getHoleCount, toggleHook } from './pegs.ts';
+export { checkHooks, type HookFault, getHoleMm, getPegFamily, getHoleCount } from './pegs.ts';
+export { HOOK_KINDS, toggleHook } from './hooks.ts';
 export { computeBands, type Band, type BandsFor, type BandReach } from './bands.ts';
 export { getBoxSize, getSlotSize, nestBoxes, type BoxSize, type Nesting, proposeSizes } from './nest.ts';
 export { fromOwnPart, toOwnPart } from './ownParts.ts';

@@ -1,14 +1,6 @@
 import { useMemo, useState } from 'react';
-import {
-  getFetchSeconds,
-  parseRecord,
-  type Estimates,
-  type Household,
-  findPreset,
-  getPreset,
-  PRESETS,
-  type Preset,
-} from '../../../core/records/index.ts';
+import { getFetchSeconds, parseRecord, type Estimates, type Household } from '../../../core/records/index.ts';
+import { findPreset, getPreset, PRESETS, type Preset } from '../../../core/records/presets.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
