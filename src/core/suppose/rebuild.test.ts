@@ -3,7 +3,8 @@ import { createCloth, createHousehold, createLot, createThing, createUnit } from
 import type { Household, PegHook, Place, PlaceId } from '../records/index.ts';
 import { joinSlots, listBoards, moveBoard } from '../storage/boards.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import { checkHooks, HOOK_KINDS, toggleHook } from '../storage/pegs.ts';
+import { HOOK_KINDS, toggleHook } from '../storage/hooks.ts';
+import { checkHooks } from '../storage/pegs.ts';
 import { createSavePlaces } from '../acts/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { checkInvariants } from '../daybook/index.ts';
