@@ -65,10 +65,17 @@ export interface NamedFor {
 
 const NAMELESS: NamedFor = { fitting: [], wanted: [], weight: 0 };
 
+/** The group that the printed label of a place names; one that names several only lists what happened to be there. */
+function getLabelled({ label }: Place): string | undefined {
+  if (label?.printedAtMs === undefined || label.words !== undefined) return undefined;
+  const named = label.says.filter(({ about }) => about === 'group');
+  return named.length === 1 ? named[0]!.value : undefined;
+}
+
 /**
  * By place, given as its path from the room, the numbers of the groups that it is named for: those whose words are in
- * its own name or, where that says nothing, in the name of the compartment or of the piece of furniture around it. Empty
- * where the name says nothing of what is to be in it. `wanted` are those that the name fits as a whole, which miss
+ * its own name or, where that says nothing, in the name of the compartment or of the piece of furniture around it; where
+ * none of them says anything, the one that its printed label names. Empty where nothing says of what is to be in it. `wanted` are those that the name fits as a whole, which miss
  * something elsewhere; the others it fits in part.
  */
 export function listNamed(
@@ -119,7 +126,8 @@ export function listNamed(
     known.set(name, found);
     return found;
   };
-  return paths.map((path) => {
+  const index = new Map(groups.map(({ id }, g) => [id, g]));
+  const findByName = (path: readonly Place[]): NamedFor => {
     for (const { level, name, unit } of path.toReversed()) {
       // A table is called after the work that is done at it.
       if (level === 'room' || unit?.kind === 'table') break;
@@ -127,5 +135,10 @@ export function listNamed(
       if (found.fitting.length > 0) return { ...found, weight: level === 'unit' ? FURNITURE_WEIGHT : 1 };
     }
     return NAMELESS;
+  };
+  return paths.map((path) => {
+    const byName = findByName(path);
+    const labelled = byName === NAMELESS ? index.get(getLabelled(path.at(-1)!) ?? '') : undefined;
+    return labelled === undefined ? byName : { fitting: [labelled], wanted: [labelled], weight: 1 };
   });
 }

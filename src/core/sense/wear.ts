@@ -33,12 +33,12 @@ export function computeWear(item: Item, traits: PlaceTraits, estimates: Estimate
  */
 export function computeHolding(item: Item, pkg: Package, traits: PlaceTraits, estimates: Estimates): number {
   const hold = getHold(pkg);
-  const unheld = isUnheld(hold, traits);
+  const { formSeconds, looseSeconds, floppySeconds } = estimates;
+  // On the floor a small thing is trodden on beside.
+  const small = traits.isFloor ? 2 * looseSeconds : looseSeconds;
   return (
-    Math.max(0, item.forms.indexOf(pkg.form)) * estimates.formSeconds +
-    (unheld
-      ? { small: estimates.looseSeconds, floppy: estimates.floppySeconds, spine: estimates.formSeconds, none: 0 }[hold]
-      : 0) +
+    Math.max(0, item.forms.indexOf(pkg.form)) * formSeconds +
+    (isUnheld(hold, traits) ? { small, floppy: floppySeconds, spine: formSeconds, none: 0 }[hold] : 0) +
     (traits.isFloor && pkg.form !== 'roll' && (item.fabric || hold !== 'none') ? estimates.floorSeconds : 0)
   );
 }
