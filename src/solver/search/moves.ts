@@ -20,29 +20,37 @@ const KIN_SHARE = 0.04;
 const EXCHANGE_KIN_SHARE = 0.1;
 const REBUILD_SHARE = 0.004;
 const PLACES_SHARE = 0.001;
+/** Takes as long as a group is large; among few lots it is what finds the best. */
+const TAKE_OVERS_A_LOT = 0.3;
+const MOST_TAKE_OVERS = 0.006;
 const STANDING_SHARE = 0.002;
 
 /**
  * The moves of the search: a lot elsewhere (with its form), two lots exchanged, a handful of kin together, the kin of
- * two places exchanged, a few places and a group emptied and filled anew, two places exchanged whole, other containers in
- * a compartment, a homeless lot in and others out for it. Most are priced before anything is changed. A move is made when
- * it is welcome at the temperature, after Metropolis.
+ * two places exchanged, a few places and a group emptied and filled anew, a piece of furniture taken over by a group, two
+ * places exchanged whole, other containers in a compartment, a homeless lot in and others out for it. Most are priced
+ * before anything is changed. A move is made when it is welcome at the temperature, after Metropolis.
  */
 export class MoveMaker extends Handler {
   private readonly kin = new Batch(MOST_EXCHANGED);
   private readonly others = new Batch(MOST_EXCHANGED);
-  /** Places by compartment, and by kind of container. */
+  /** Places by compartment, by kind of container, and by piece of furniture. */
   private readonly placesIn: number[][];
   private readonly placesOfKind: number[][];
+  private readonly placesOfUnit: number[][];
   private readonly canRestand: boolean;
+  private readonly takeOverShare: number;
 
   constructor(state: State, random: Random, isHoming: boolean) {
     super(state, random, isHoming);
+    this.takeOverShare = Math.min(MOST_TAKE_OVERS, TAKE_OVERS_A_LOT / Math.max(1, this.lotCount));
     this.canRestand = this.facts.standings.further.length > 0;
     this.placesIn = Array.from({ length: this.facts.slotCount }, () => []);
     this.placesOfKind = this.facts.standings.kinds.map(() => []);
-    for (const [p, { slot, kind }] of this.facts.places.entries()) {
+    this.placesOfUnit = Array.from({ length: this.facts.unitCount }, () => []);
+    for (const [p, { slot, kind, unit }] of this.facts.places.entries()) {
       this.placesIn[slot]!.push(p);
+      this.placesOfUnit[unit]!.push(p);
       if (kind >= 0) this.placesOfKind[kind]!.push(p);
     }
   }
@@ -274,9 +282,51 @@ export class MoveMaker extends Handler {
     return true;
   }
 
+  /**
+   * A whole group takes over a piece of furniture, place after place until all of it is housed; what was there goes out
+   * first, and then where it costs least. What lies in several places changes with what lies in several others so.
+   */
+  private takeOver(lot: number): boolean {
+    const { state, facts } = this;
+    if (!this.draw(lot)) return false;
+    const g = this.groupOf[lot]!;
+    const mine: number[] = [];
+    for (let l = facts.groupStart[g]!; l < facts.groupStart[g + 1]!; l += 1) this.takeOut(l, mine);
+    if (mine.length === 0) return false;
+    const around = this.placesOfUnit[facts.places[this.drawnPlace]!.unit]!;
+    const first = around.indexOf(this.drawnPlace);
+    const out: number[] = [];
+    let left = mine;
+    for (let i = 0; i < around.length && left.length > 0; i += 1) {
+      const p = around[(first + i) % around.length]!;
+      for (const one of this.inside[p]!.slice()) this.takeOut(one, out);
+      const rest: number[] = [];
+      for (const one of left) {
+        const option = this.findOption(one, p);
+        if (option !== NONE && state.canInsert(option)) this.put(one, option);
+        else rest.push(one);
+      }
+      left = rest;
+    }
+    this.putBack([...left, ...out]);
+    return true;
+  }
+
+  /** Puts what was taken out, and what waits, where it costs least, group by group; `blinks` passes over a place now and then. */
+  private putBack(out: readonly number[], blinks?: () => boolean): void {
+    const all = [...out, ...this.listWaiting(out)];
+    const turns = new Map<number, number>();
+    for (const one of all) if (!turns.has(this.groupOf[one]!)) turns.set(this.groupOf[one]!, this.random());
+    all.sort((a, b) => turns.get(this.groupOf[a]!)! - turns.get(this.groupOf[b]!)! || a - b);
+    for (const one of all) {
+      const option = findCheapest(this.state, this.offers, one, blinks);
+      if (option !== NONE) this.put(one, option);
+    }
+  }
+
   /** Everything in two places, and now and then a group, is taken out and put back group by group, each lot where it costs least. */
   private rebuildSome(lot: number): boolean {
-    const { state, facts } = this;
+    const { facts } = this;
     const out: number[] = [];
     const takeOut = (one: number) => this.takeOut(one, out);
     if (this.random() < 0.5) {
@@ -286,15 +336,7 @@ export class MoveMaker extends Handler {
     for (let i = 0; i < 2; i += 1)
       if (this.draw(lot)) for (const one of this.inside[this.drawnPlace]!.slice()) takeOut(one);
     if (out.length < 2) return false;
-    out.push(...this.listWaiting(out));
-    const turns = new Map<number, number>();
-    for (const one of out) if (!turns.has(this.groupOf[one]!)) turns.set(this.groupOf[one]!, this.random());
-    out.sort((a, b) => turns.get(this.groupOf[a]!)! - turns.get(this.groupOf[b]!)! || a - b);
-    const blinks = () => this.random() < BLINK;
-    for (const one of out) {
-      const option = findCheapest(state, this.offers, one, blinks);
-      if (option !== NONE) this.put(one, option);
-    }
+    this.putBack(out, () => this.random() < BLINK);
     return true;
   }
 
@@ -306,6 +348,7 @@ export class MoveMaker extends Handler {
     if ((draw -= KIN_SHARE) < 0) return this.moveKin(lot);
     if ((draw -= EXCHANGE_KIN_SHARE) < 0) return this.exchangeKin(lot);
     if ((draw -= REBUILD_SHARE) < 0) return this.tryAll(() => this.rebuildSome(lot));
+    if ((draw -= this.takeOverShare) < 0) return this.tryAll(() => this.takeOver(lot));
     if ((draw -= PLACES_SHARE) < 0) return this.tryAll(() => this.exchangePlaces());
     if (this.canRestand && (draw -= STANDING_SHARE) < 0) return this.tryAll(() => this.restand(lot));
     return this.shift(lot, draw < 0.4);
