@@ -17,6 +17,10 @@ interface Part {
   readonly split: number;
   /** By place: what names there say against it. */
   readonly naming: Float64Array;
+  /** By place: the price of being in it at all, the one of the best bound so far, and whether it was wanted last. */
+  readonly mix: Float64Array;
+  readonly bestMix: Float64Array;
+  readonly isIn: Uint8Array;
 }
 
 /**
@@ -32,15 +36,15 @@ export function getMostPercent(bound: number, { unplacedWeight, cautions, second
 const STEP = 1;
 const PATIENCE = 20;
 const SLOWER = 0.7;
-/** A group too many in a place counts so many times less than a place too much that is wanted. */
-const MIX_SCALE = 20;
+/** So much of what a place costs to be in use is shared out among all groups at first. */
+const START = 0.5;
 /** How often the lots of a group are asked to pay more at a step. */
 const SWEEPS = 3;
 
 /**
  * A lower bound on the price of any arrangement (seconds, with what homeless lots and cautions count in the search),
- * by Lagrange: room in a place is given a price, and so is being the second group in it; then every group is asked by
- * itself what it costs at least. Any prices give a bound; each step mends them where too much or too little wants in.
+ * by Lagrange: room in a place is given a price, and so is being in it, for each group its own; then every group is asked
+ * by itself what it costs at least. Any prices give a bound; each step mends them where too much or too little wants in.
  * What is passed of other groups, lifted off, a wrong look in another unit or room, and loads that are too heavy are
  * left out of account, which only lowers it. It holds for arrangements that fill places no fuller than the search does.
  */
@@ -51,12 +55,12 @@ export class Bound {
   private readonly parts: readonly Part[];
   private readonly lookup: Lookup;
   private readonly roomPrice: Float64Array;
-  private readonly mixPrice: Float64Array;
-  private readonly mostMix: Float64Array;
+  /** By place: what it costs to be in use at all beside what a further group does, and what that is at least. */
+  private readonly first: Float64Array;
+  private readonly further: Float64Array;
   private readonly bestRoom: Float64Array;
-  private readonly bestMix: Float64Array;
   private readonly wanted: Float64Array;
-  private readonly groupsIn: Float64Array;
+  private readonly paid: Float64Array;
   private step = STEP;
   private worse = 0;
 
@@ -69,20 +73,21 @@ export class Bound {
     this.roomPrice = new Float64Array(places.length);
     this.bestRoom = this.roomPrice.slice();
     this.wanted = new Float64Array(places.length);
-    this.groupsIn = new Float64Array(places.length);
+    this.paid = new Float64Array(places.length);
     this.lookup = new Lookup(facts);
     this.parts = facts.groups.map((_, g) => this.createPart(g));
-    this.mostMix = this.computeMostMix();
-    this.mixPrice = this.mostMix.map((price) => price / 2);
-    this.bestMix = this.mixPrice.slice();
+    this.further = this.computeFurther();
+    this.first = this.further.map((further, p) => this.lookup.getOpening(p) - further);
+    for (const { places: own, mix } of this.parts)
+      for (const [j, p] of own.entries()) mix[j] = this.further[p]! + (this.first[p]! * START) / this.parts.length;
+    for (const { mix, bestMix } of this.parts) bestMix.set(mix);
   }
 
   /**
-   * The most that each group in a place may be charged, so that no groups but the first are charged more than they cost:
-   * the first costs that the place is in use, each further one at least what the two that get on best there pay for each
-   * other, for of k groups there are no fewer pairs than k - 1. A place that few groups go into may charge more than that.
+   * What each group after the first in a place costs at least: what the two that get on best there pay for each other, for
+   * of k groups there are no fewer pairs than k - 1. No more than the first costs.
    */
-  private computeMostMix(): Float64Array {
+  private computeFurther(): Float64Array {
     const { facts } = this;
     const n = facts.groups.length;
     const least = facts.groups.map((_, g) => {
@@ -91,18 +96,12 @@ export class Bound {
         if (h !== g) best = Math.min(best, getCompanySeconds(getKinshipOf(facts, g, h), facts.settings.estimates));
       return best;
     });
-    const most = new Float64Array(facts.places.length).fill(Infinity);
-    for (const [g, { places }] of this.parts.entries()) for (const p of places) most[p] = Math.min(most[p]!, least[g]!);
-    const shares = facts.places.map((): number[] => []);
-    for (const { places, lots, share } of this.parts)
-      for (const [j, p] of places.entries())
-        shares[p]!.push(Math.min(...lots.map((_, i) => share[i * places.length + j]!)));
-    return most.map((one, p) => {
-      const further = one < Infinity ? facts.places[p]!.mingling * one : 0;
-      let [count, fill] = [0, 0];
-      for (const share of shares[p]!.toSorted((a, b) => a - b)) if ((fill += share) <= 1 + 1e-6) count += 1;
-      return further + Math.max(0, this.lookup.getOpening(p) - further) / Math.max(1, count);
-    });
+    const further = new Float64Array(facts.places.length).fill(Infinity);
+    for (const [g, { places }] of this.parts.entries())
+      for (const p of places) further[p] = Math.min(further[p]!, least[g]!);
+    return further.map((one, p) =>
+      Math.min(this.lookup.getOpening(p), one < Infinity ? facts.places[p]!.mingling * one : 0),
+    );
   }
 
   private createPart(g: number): Part {
@@ -156,23 +155,27 @@ export class Bound {
       share,
       // What can go nowhere has no first place that were free.
       naming: Float64Array.from(places, (p) => scoreNaming(facts, p, g)),
+      mix: new Float64Array(count),
+      bestMix: new Float64Array(count),
+      isIn: new Uint8Array(count),
       split: count === 0 ? 0 : half * estimates.splitPlaceSeconds + estimates.furtherPlaceSeconds,
     };
   }
 
   /** Asks every group once at the prices of the moment, and mends the prices. Returns the bound so far. */
   advance(): number {
-    const { facts, wanted, groupsIn, roomPrice, mixPrice } = this;
+    const { facts, wanted, paid, roomPrice, further, first } = this;
     const { fillTarget } = facts.settings;
     wanted.fill(0);
-    groupsIn.fill(0);
+    paid.fill(0);
     let value = 0;
     for (const part of this.parts) {
-      const { problem, places, base, share, split } = part;
+      const { problem, places, base, share, split, mix } = part;
       const count = places.length;
       for (let j = 0; j < count; j += 1) {
         const p = places[j]!;
-        problem.opening[j] = split + mixPrice[p]! + part.naming[j]!;
+        problem.opening[j] = split + mix[j]! + part.naming[j]!;
+        paid[p]! += Math.max(0, mix[j]! - further[p]!);
         for (let i = 0; i < part.lots.length; i += 1) {
           const at = i * count + j;
           problem.cost[at] = base[at] === Infinity ? Infinity : base[at]! + roomPrice[p]! * share[at]!;
@@ -182,42 +185,45 @@ export class Bound {
       this.choose(part);
     }
     const { crowdFactor } = this.lookup;
-    const gradient: { room: number; mix: number }[] = [];
+    const room = new Float64Array(facts.places.length);
     let norm = 0;
     for (let p = 0; p < facts.places.length; p += 1) {
       const price = roomPrice[p]!;
       // A place may be as full as it likes, paying for the crowd and paid for its room.
       const fill = crowdFactor > 0 ? Math.min(1, fillTarget + price / (2 * crowdFactor)) : 1;
       const used = price > 0 ? fill : Math.min(fillTarget, wanted[p]!);
-      // The first group of a place costs that it is in use: only a higher price is paid back.
-      const back = mixPrice[p]! - this.lookup.getOpening(p);
-      value += this.lookup.crowd(used) - price * used - Math.max(0, back);
-      const one = { room: wanted[p]! - used, mix: groupsIn[p]! - Number(back > 0) };
-      gradient.push(one);
-      norm += one.room ** 2 + (one.mix / MIX_SCALE) ** 2;
+      // It may be in use, with all groups in it that pay more for that than they cost; what they pay too much is paid back.
+      value += this.lookup.crowd(used) - price * used - Math.max(0, paid[p]! - first[p]!);
+      room[p] = wanted[p]! - used;
+      norm += room[p]! ** 2;
     }
+    for (const part of this.parts)
+      for (let j = 0; j < part.places.length; j += 1) norm += this.getMixGradient(part, j) ** 2;
     this.steps += 1;
     if (value > this.best) {
       this.best = value;
       this.bestRoom.set(roomPrice);
-      this.bestMix.set(mixPrice);
+      for (const { mix, bestMix } of this.parts) bestMix.set(mix);
       this.worse = 0;
     } else if ((this.worse += 1) >= PATIENCE) {
       this.worse = 0;
       this.step *= SLOWER;
       roomPrice.set(this.bestRoom);
-      mixPrice.set(this.bestMix);
+      for (const { mix, bestMix } of this.parts) mix.set(bestMix);
       return this.best;
     }
     const length = norm > 0 ? (this.step * Math.max(0, this.known - value)) / norm : 0;
-    for (let p = 0; p < facts.places.length; p += 1) {
-      roomPrice[p] = Math.max(0, roomPrice[p]! + length * gradient[p]!.room);
-      mixPrice[p] = Math.min(
-        this.mostMix[p]!,
-        Math.max(0, mixPrice[p]! + (length * gradient[p]!.mix) / MIX_SCALE ** 2),
-      );
-    }
+    for (let p = 0; p < facts.places.length; p += 1) roomPrice[p] = Math.max(0, roomPrice[p]! + length * room[p]!);
+    for (const part of this.parts)
+      for (let j = 0; j < part.places.length; j += 1)
+        part.mix[j] = Math.max(0, part.mix[j]! + length * this.getMixGradient(part, j));
     return this.best;
+  }
+
+  /** Whether a group is in a place, less whether the place would have it. */
+  private getMixGradient({ places, mix, isIn }: Part, j: number): number {
+    const p = places[j]!;
+    return isIn[j]! - Number(this.paid[p]! > this.first[p]! && mix[j]! > this.further[p]!);
   }
 
   /** Where the lots of a group would go at these prices, about: places are opened as long as that saves. */
@@ -245,14 +251,12 @@ export class Bound {
         at[i] = best;
       }
     }
-    const seen = new Set<number>();
+    part.isIn.fill(0);
     for (let i = 0; i < n; i += 1) {
       const j = at[i]!;
       if (j < 0) continue;
       this.wanted[places[j]!]! += share[i * count + j]!;
-      if (seen.has(j)) continue;
-      seen.add(j);
-      this.groupsIn[places[j]!]! += 1;
+      part.isIn[j] = 1;
     }
   }
 }
