@@ -14,6 +14,8 @@ function wrapRow(row: string): string {
   return row.replace(/(.{1,400})(?= [+-] |$)/g, '$1\n ');
 }
 
+const FREE = -2;
+
 export interface Exact {
   /** Option of each lot, -1 for none. */
   readonly options: Int32Array;
@@ -25,9 +27,10 @@ export interface Exact {
 /**
  * The whole score as a mixed-integer programme in the LP format: exact for instances without piles, hooks and
  * cautions, but for the parabola of crowding, whose tangents lie under it. With `countsOnly`, only lots without a home
- * are counted, by their weight.
+ * are counted, by their weight. With `fixed`, lots stay in their option there, or without one (-1), but for those that are
+ * free (`FREE`).
  */
-function writeProgramme(facts: Facts, countsOnly = false): string {
+function writeProgramme(facts: Facts, countsOnly = false, fixed: Int32Array | null = null): string {
   const { settings, places, groups } = facts;
   const { estimates, fillTarget } = settings;
   const n = facts.lots.length;
@@ -49,7 +52,7 @@ function writeProgramme(facts: Facts, countsOnly = false): string {
       `z${l}`,
     ]);
     const byPlace = new Map<number, string[]>();
-    for (const option of listBest(facts, l)) {
+    for (const option of fixed && fixed[l] !== FREE ? [fixed[l]!].filter((one) => one >= 0) : listBest(facts, l)) {
       const name = `x${l}_${option}`;
       const p = getPlaceOf(facts, option);
       const pkg = getOptionPackage(facts, l, option);
@@ -225,9 +228,14 @@ function countMost(facts: Facts, lots: readonly number[], p: number): number {
 }
 
 /** Solves a programme within so many seconds. */
-export async function solveExactly(facts: Facts, seconds: number, countsOnly = false): Promise<Exact> {
+export async function solveExactly(
+  facts: Facts,
+  seconds: number,
+  countsOnly = false,
+  fixed: Int32Array | null = null,
+): Promise<Exact> {
   const highs = await loadHighs();
-  const solution = highs.solve(writeProgramme(facts, countsOnly), {
+  const solution = highs.solve(writeProgramme(facts, countsOnly, fixed), {
     time_limit: seconds,
     mip_rel_gap: 0,
     mip_abs_gap: 1e-3,
@@ -239,4 +247,36 @@ export async function solveExactly(facts: Facts, seconds: number, countsOnly = f
     if (match && (Primal ?? 0) > 0.5) options[Number(match[1])] = Number(match[2]);
   }
   return { options, status: solution.Status, bound: solution.ObjectiveValue };
+}
+
+/** So long one part is solved, at most. */
+const PART_SECONDS = 6;
+
+/**
+ * The programme in its best form as a peer: from a start on, two groups at a time are set free and placed exactly among all
+ * others, whichever is better is kept, until the time is over. `priceOf` prices an arrangement by the search's own score.
+ */
+export async function improveExactly(
+  facts: Facts,
+  start: Int32Array,
+  seconds: number,
+  random: () => number,
+  priceOf: (options: Int32Array) => number,
+): Promise<{ readonly options: Int32Array; readonly parts: number }> {
+  const until = performance.now() + 1000 * seconds;
+  let best = start;
+  let price = priceOf(start);
+  let parts = 0;
+  while (performance.now() < until) {
+    const pair = [0, 1].map(() => Math.floor(random() * facts.groups.length));
+    const fixed = best.map((option, l) => (pair.includes(facts.groupOf[l]!) ? FREE : option));
+    const left = (until - performance.now()) / 1000;
+    const { options } = await solveExactly(facts, Math.min(PART_SECONDS, Math.max(1, left)), false, fixed);
+    parts += 1;
+    const next = priceOf(options);
+    if (next >= price) continue;
+    best = options;
+    price = next;
+  }
+  return { options: best, parts };
 }

@@ -219,7 +219,9 @@ describe('how far one is', () => {
     expect(computeProgress(carryOut(home, steps[3]!), steps).isStale).toBe(true);
     // Its home is elsewhere now.
     const [first] = steps[5]!.lotIds as [LotId];
-    const lots = new Map(home.lots).set(first, { ...home.lots.get(first)!, homeId: 'u0-1-0' as PlaceId });
+    const lot = home.lots.get(first)!;
+    const homeId = steps.map(({ to }) => to).find((to) => to.startsWith('u') && to !== lot.homeId) as PlaceId;
+    const lots = new Map(home.lots).set(first, { ...lot, homeId });
     const replanned = { ...home, lots };
     expect(computeProgress(replanned, steps).isStale).toBe(true);
     const lost = ok(applyChanges(home, ok(createNotFound(home, steps[2]!.lotIds[0]!, 5)).changes));

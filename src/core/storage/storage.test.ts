@@ -104,6 +104,16 @@ describe('places', () => {
     expect(tree.getPath(c3.id)[0]?.name).toBe('Heron Loft');
   });
 
+  it('say their room where another room has a piece of the same name', () => {
+    const cupboard = [...household.places.values()].find(({ name }) => name === 'Cupboard')!;
+    const renamed = new Map(household.places).set(cupboard.id, { ...cupboard, name: 'Tall cubes' });
+    const twins = createPlaceTree(renamed);
+    const c3 = twins.leaves.find((place) => place.name === 'C3')!;
+    expect(formatPlaceName(twins, c3.id)).toBe('Heron Loft: Tall cubes › C3');
+    expect(twins.leaves.map(({ id }) => formatPlaceName(twins, id))).toContain('Landing: Tall cubes › Shelf 3');
+    expect(formatPlaceName(twins, twins.rooms[0]!.id)).toBe('');
+  });
+
   it('report orphans and wrong levels, and list no leaf below them', () => {
     const places = new Map(household.places);
     const c3 = tree.leaves.find((place) => place.name === 'C3')!;

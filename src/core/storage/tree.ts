@@ -18,6 +18,8 @@ export interface PlaceTree {
   readonly leaves: readonly Place[];
   /** Containers that stand nowhere: idle ones, and those that are retired. */
   readonly pool: readonly Place[];
+  /** Names that pieces of furniture of several rooms share. */
+  readonly twins: ReadonlySet<string>;
   readonly faults: readonly TreeFault[];
 }
 
@@ -56,19 +58,24 @@ export function createPlaceTree(places: ReadonlyMap<PlaceId, Place>): PlaceTree 
   for (const siblings of children.values()) siblings.sort(compareSiblings);
   const getChildren = (id: PlaceId) => children.get(id) ?? [];
   const leaves: Place[] = [];
+  const roomOf = new Map<string, Place>();
+  const twins = new Set<string>();
   for (const room of rooms)
-    for (const unit of getChildren(room.id))
+    for (const unit of getChildren(room.id)) {
+      if ((roomOf.get(unit.name) ?? room) !== room) twins.add(unit.name);
+      roomOf.set(unit.name, room);
       for (const slot of getChildren(unit.id)) {
         const containers = getChildren(slot.id);
         leaves.push(...(containers.length > 0 ? containers : [slot]));
       }
+    }
   const getPath = (id: PlaceId) => {
     const path: Place[] = [];
     for (let at = places.get(id); at && path.length < 5; at = at.parentId ? places.get(at.parentId) : undefined)
       path.unshift(at);
     return path;
   };
-  return { places, rooms, getChildren, getPath, leaves, pool, faults };
+  return { places, rooms, getChildren, getPath, leaves, pool, twins, faults };
 }
 
 /** The place of one level on the way from the room to `id`. */
@@ -82,13 +89,16 @@ export function getRoomSpec(place: Place): RoomSpec {
   return place.room;
 }
 
-/** Names from unit to place: `Tall cubes › C3`; of a container that stands nowhere, its own. */
+/**
+ * Names from unit to place: `Tall cubes › C3`, after that of its room where another room has a piece of that name; of a
+ * container that stands nowhere, its own.
+ */
 export function formatPlaceName(tree: PlaceTree, id: PlaceId): string {
-  return tree
-    .getPath(id)
-    .filter(({ level }) => level !== 'room')
-    .map((place) => place.name)
-    .join(' › ');
+  const path = tree.getPath(id);
+  const [room, unit] = path;
+  const names = path.filter(({ level }) => level !== 'room').map((place) => place.name);
+  const name = names.join(' › ');
+  return room?.level === 'room' && unit && tree.twins.has(unit.name) ? `${room.name}: ${name}` : name;
 }
 
 /** The room that has a wall, and the wall; `wallId` is the room's id and the wall's, joined by a dash. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { createHousehold, createUnit } from '../../../tests/household.ts';
-import { cloths, things } from '../../../tests/rooms.ts';
+import { cloths, things, tower } from '../../../tests/rooms.ts';
 import { getFetchSeconds } from '../../core/records/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { createFacts } from '../model/index.ts';
@@ -51,9 +51,30 @@ describe('a plan told by groups', () => {
       groupId: 'notion:type:pins',
       placeId: expect.stringMatching(/^tower/) as string,
     });
+    // They are no small part of it.
+    expect(strangers?.code === 'strangers' && strangers.apart).toEqual([]);
     expect(told.oddities.find((one) => one.code === 'loose')).toMatchObject({
       lotIds: ['lot-pins 1', 'lot-pins 2', 'lot-pins 3'],
     });
     expect(told.groups[0]).toMatchObject({ homes: [{ placeId: 'a-A1', count: 5 }], beside: [{ kinship: 'stranger' }] });
+  });
+
+  it('says what keeps a small group apart where it is', () => {
+    const owned = [
+      ...things(2, 'other', 'fur', [300, 250, 60], { isSoft: true, at: 'tower-Drawer 1' }),
+      ...things(2, 'notion', 'pins', [60, 50, 25], { at: 'tower-Drawer 1' }),
+    ];
+    const { told } = tell(
+      createHousehold(
+        tower('tower', 2, 0),
+        owned.map((one) => one.item),
+        owned.map((one) => one.lot),
+      ),
+    );
+    const strangers = told.oddities.find((one) => one.code === 'strangers');
+    // Two packets of 75 cm³, in a bag of which three quarters are used.
+    expect(strangers?.code === 'strangers' && strangers.apart).toEqual([
+      { groupId: 'notion:type:pins', keeper: { code: 'bag', volumeMm3: 200_000 } },
+    ]);
   });
 });

@@ -30,8 +30,8 @@ export type Oddity = { readonly seconds: number } & (
       readonly placeId: PlaceId;
       readonly groupIds: readonly string[];
       readonly out?: WayOut | null;
-      /** What would keep the smallest of them apart from the others there. */
-      readonly apart?: { readonly groupId: string; readonly keeper: Keeper };
+      /** What would keep the small ones among them apart from the others there. */
+      readonly apart: readonly { readonly groupId: string; readonly keeper: Keeper }[];
     }
   | { readonly code: 'scattered'; readonly groupId: string; readonly units: number; readonly out?: WayOut | null }
   | { readonly code: 'stuffed'; readonly placeId: PlaceId; readonly fill: number }
@@ -102,23 +102,24 @@ interface Found {
 }
 
 /** A group that takes no more of a place than this goes into a bag, a box or behind a divider there. */
-const SMALL_SHARE = 0.3;
+const SMALL_SHARE = 0.2;
+const MOST_APART = 3;
 
-/** What would keep a small group apart from the others of its place; nothing where it is not small. */
-function keepApart(facts: Facts, p: number, inside: readonly Offered[], g: number) {
-  const mine = inside.filter((one) => facts.groupOf[one.lot] === g);
-  if (getFill(mine) > SMALL_SHARE) return {};
-  const packages = inside.map((one) => one.pkg);
-  const { space } = facts.places[p]!;
+/** What would keep small groups apart from the others of a place: a few of those that take least of it, but not all. */
+function keepApart(facts: Facts, p: number, inside: readonly Offered[], strangers: readonly number[]) {
   const { household } = facts;
   const tree = createPlaceTree(household.places);
-  const keeper = chooseKeeper(
-    mine.map((one) => one.pkg),
-    { space, packages },
-    household,
-    tree,
-  );
-  return { apart: { groupId: facts.groups[g]!.id, keeper } };
+  const packages = inside.map((one) => one.pkg);
+  return strangers
+    .map((g) => ({ g, mine: inside.filter((one) => facts.groupOf[one.lot] === g) }))
+    .toSorted((a, b) => getFill(a.mine) - getFill(b.mine) || a.g - b.g)
+    .slice(0, Math.min(MOST_APART, strangers.length - 1))
+    .filter(({ mine }) => getFill(mine) <= SMALL_SHARE)
+    .map(({ g, mine }) => {
+      const own = mine.map((one) => one.pkg);
+      const keeper = chooseKeeper(own, { space: facts.places[p]!.space, packages }, household, tree);
+      return { groupId: facts.groups[g]!.id, keeper };
+    });
 }
 
 /** What is odd about a place: strangers in it, or too much. */
@@ -139,7 +140,7 @@ function lookInto(facts: Facts, p: number, inside: readonly Offered[]): Found[] 
         placeId: place.id,
         groupIds: strangers.map((g) => facts.groups[g]!.id),
         seconds: scorePlace(facts, p, inside).company,
-        ...keepApart(facts, p, inside, mover),
+        apart: keepApart(facts, p, inside, strangers),
       },
       mover,
     });

@@ -2,7 +2,7 @@ import type { Group } from '../../core/grouping/index.ts';
 import type { Household, ItemId, LotId, PlaceId } from '../../core/records/index.ts';
 import { formatMinutes } from '../../core/units/index.ts';
 import type { Oddity } from '../../workers/protocol.ts';
-import { capitalise, wordCount } from './grammar.ts';
+import { wordCount } from './grammar.ts';
 import { wordGroup } from './groups.ts';
 import { wordKeeper } from './keepers.ts';
 
@@ -39,13 +39,14 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
   };
   switch (oddity.code) {
     case 'strangers': {
-      const { apart } = oddity;
-      const kept = apart
-        ? ` ${capitalise(wordKeeper(apart.keeper, household.settings.units).replace('the small one', nameGroup(apart.groupId)))} keeps them apart there.`
-        : '';
+      const { units } = household.settings;
+      const kept = oddity.apart.map(({ groupId, keeper }) =>
+        wordKeeper(keeper, units).replace('the small one', nameGroup(groupId)),
+      );
+      const apart = kept.length > 0 ? ` To keep them apart there: ${kept.join(', ')}.` : '';
       return {
         what: `${listNames(oddity.groupIds.map(nameGroup))} share ${namePlace(oddity.placeId)}.`,
-        out: wayOut(oddity, 'No other place takes the smallest of them whole.') + kept,
+        out: wayOut(oddity, 'No other place takes the smallest of them whole.') + apart,
       };
     }
     case 'scattered':

@@ -51,6 +51,9 @@ function countComing(household: Household, plan: Stowage, today: Household): Map
   return coming;
 }
 
+/** A way out that costs more a month is told, and not offered. */
+const WORTH_DOING_SECONDS = 60;
+
 /** So many are read at once. */
 const MOST_READ = 6;
 
@@ -81,7 +84,7 @@ function Oddities({ oddities, names, isMended, disagree }: OdditiesProps) {
           return (
             <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_OUT)}>
               {what} <span className="text-stone">{out}</span>{' '}
-              {disagree && 'out' in oddity && oddity.out && (
+              {disagree && 'out' in oddity && oddity.out && oddity.out.moreSeconds <= WORTH_DOING_SECONDS && (
                 <WayOutButton out={oddity.out} names={names} disagree={disagree} />
               )}
             </li>

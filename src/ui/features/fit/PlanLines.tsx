@@ -12,6 +12,9 @@ import { listBinsCarried, nameGroups } from './binMoves.ts';
 import { useFitRun } from './fitRun.ts';
 import { listFreed } from './freed.ts';
 
+/** A bound that leaves more open than this tells nothing. */
+const TELLING_PERCENT = 50;
+
 /** How near the plan is to the best there could be, as far as that is proven. */
 export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
   const { mostPercent, isLast } = bound;
@@ -20,7 +23,7 @@ export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRu
     'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.';
   return (
     <p className="mt-2 text-sm text-stone" {...explained(how)}>
-      {mostPercent >= 95
+      {mostPercent >= TELLING_PERCENT
         ? isLast
           ? 'How much better a plan could be was not proven.'
           : 'Working out how much better any plan could be…'
