@@ -53,10 +53,25 @@ describe('a plan told by groups', () => {
     });
     // They are no small part of it.
     expect(strangers?.code === 'strangers' && strangers.apart).toEqual([]);
+    expect(told.oddities.some((one) => one.code === 'homeless')).toBe(false);
     expect(told.oddities.find((one) => one.code === 'loose')).toMatchObject({
       lotIds: ['lot-pins 1', 'lot-pins 2', 'lot-pins 3'],
     });
     expect(told.groups[0]).toMatchObject({ homes: [{ placeId: 'a-A1', count: 5 }], beside: [{ kinship: 'stranger' }] });
+  });
+
+  it('points at what has no home, in a room where nothing has', () => {
+    const owned = cloths(2, 'cotton');
+    const { told } = tell(
+      createHousehold(
+        createUnit('a', { xMm: 0, yMm: 700 }),
+        owned.map((one) => one.item),
+        owned.map((one) => one.lot),
+      ),
+    );
+    expect(told.oddities).toEqual([
+      { code: 'homeless', lotIds: owned.map(({ lot }) => lot.id), seconds: expect.any(Number) as number },
+    ]);
   });
 
   it('says what keeps a small group apart where it is', () => {

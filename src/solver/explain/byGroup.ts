@@ -37,6 +37,7 @@ export type Oddity = { readonly seconds: number } & (
   | { readonly code: 'stuffed'; readonly placeId: PlaceId; readonly fill: number }
   | { readonly code: 'loose'; readonly lotIds: readonly LotId[]; readonly emptyIds: readonly PlaceId[] }
   | { readonly code: 'table'; readonly lotIds: readonly LotId[] }
+  | { readonly code: 'homeless'; readonly lotIds: readonly LotId[] }
 );
 
 export interface ByGroup {
@@ -156,8 +157,14 @@ function lookInto(facts: Facts, p: number, inside: readonly Offered[]): Found[] 
 }
 
 function listOddities(facts: Facts, offered: readonly (Offered | null)[], { byPlace, byGroup }: Inside): Oddity[] {
-  const { looseSeconds, tableSeconds } = facts.settings.estimates;
+  const { looseSeconds, tableSeconds, homelessSeconds } = facts.settings.estimates;
   const found = [...byPlace].flatMap(([p, inside]) => lookInto(facts, p, inside));
+  const homeless = offered.flatMap((one, l) => (one ? [] : [l]));
+  if (homeless.length > 0) {
+    const seconds = homelessSeconds * homeless.reduce((sum, l) => sum + facts.uses[l]!, 0);
+    const lotIds = homeless.map((l) => facts.lots[l]!.id);
+    found.push({ oddity: { code: 'homeless', lotIds, seconds }, mover: null });
+  }
   for (const [g, inside] of byGroup) {
     const at = listPlaces(inside);
     const units = new Set([...at].map((p) => facts.places[p]!.unit)).size;

@@ -67,6 +67,11 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
         out: empty ? `${namePlace(empty)} is empty${far}.` : 'No drawer or bin is empty.',
       };
     }
+    case 'homeless':
+      return {
+        what: `${nameLots(household, oddity.lotIds)} ${oddity.lotIds.length === 1 ? 'has' : 'have'} no home.`,
+        out: 'Why, and what would help, is under “Without a home”.',
+      };
     case 'table':
       return {
         what: `${nameLots(household, oddity.lotIds)} lie on a table.`,
