@@ -203,7 +203,8 @@ function checkLot({ household, slot, unit, box, isHeap, test }: Here, { lotId, f
     const isExposed =
       household.settings.hasChildren &&
       !isSafe &&
-      ['sharp', 'smallPart', 'hot', 'liquid'].some((flag) => care.has(flag as CareFlag));
+      (item.box?.type === 'cord' ||
+        ['sharp', 'smallPart', 'magnetic', 'hot', 'liquid'].some((flag) => care.has(flag as CareFlag)));
     test(!isExposed, 'household', lotId, 'within reach of children');
     const isShaded = box !== undefined && box.hasLid && !box.isSeeThrough;
     test(!(care.has('noSun') && slot.light === 'sun' && !isShaded), 'household', lotId, 'in the sun');

@@ -8,7 +8,8 @@ const meet = <T>(a: ReadonlySet<T>, b: ReadonlySet<T>) => [...a].some((one) => b
 /**
  * How near two groups are, the first of these that holds:
  *
- * - a liquid or an iron beside cloth, thread, tapes or paper, and what sheds beside what does not: they spoil each other;
+ * - a liquid or an iron beside cloth, thread, tapes or paper, magnets beside machines, and what sheds beside what does not:
+ *   they spoil each other;
  * - parts of one group that was cut up: they are one group to whoever looks for it;
  * - the same kind: near where they lie under one outer school, are tools or small notions of one station, are all
  *   patterns or all books, all thread or all scraps, or are both there to line and fill; else of a kind. Soft notions beside hard ones are only used together. Machines
@@ -18,6 +19,7 @@ const meet = <T>(a: ReadonlySet<T>, b: ReadonlySet<T>) => [...a].some((one) => b
  */
 export function getKinship(a: Nature, b: Nature): Kinship {
   if ((a.isDelicate || b.isDelicate) && (a.isLiquid !== b.isLiquid || a.isHot !== b.isHot)) return 'clash';
+  if ((a.isMagnetic && b.isMachine) || (b.isMagnetic && a.isMachine)) return 'clash';
   if (a.wholeId === b.wholeId) return 'part';
   if (a.sheds !== b.sheds) return 'clash';
   const isShared = meet(a.stations, b.stations);

@@ -18,6 +18,8 @@ export interface Nature {
   readonly isDelicate: boolean;
   readonly isLiquid: boolean;
   readonly isHot: boolean;
+  /** What draws needles and pins, and spoils cards and screens. */
+  readonly isMagnetic: boolean;
   readonly sheds: boolean;
   /** Such as buttons and needles, as against a machine or a book. */
   readonly isSmall: boolean;
@@ -94,6 +96,7 @@ export function createNature({ id, kind, labels, lots }: Group, items: ReadonlyM
     isDelicate: isCloth || isPaper || kind === 'thread' || share(({ box }) => TEXTILE.has(box?.type ?? '')) > 0.5,
     isLiquid: share((item) => asksFor(item, 'liquid')) > 0,
     isHot: share((item) => asksFor(item, 'hot')) > 0,
+    isMagnetic: share((item) => asksFor(item, 'magnetic')) > 0.5,
     sheds: share(({ care }) => care.includes('sheds')) >= SHEDDING_SHARE,
     isSmall: kind === 'thread' || share(isSmall) > 0.5,
     isPaper,

@@ -213,3 +213,19 @@ describe('care goes before seconds', () => {
     for (const id of [...placesOf('cotton'), ...placesOf('zips')]) expect(id).toMatch(/^case/);
   });
 });
+
+describe('magnets and cords', () => {
+  scenario('are high where there are children, and magnets never with a machine', (seed) => {
+    const magnets = things(3, 'notion', 'magnetic clasps', [60, 40, 20], { care: ['magnetic'] });
+    const cords = things(2, 'notion', 'cord', [90, 90, 60], { isSoft: true });
+    const machine = things(1, 'other', 'serger', [350, 300, 320], { massG: 8000, watts: 90 });
+    const { placesOf } = plan(
+      [...shelves('low', 2, 0, { heightMm: 900 }), ...shelves('high', 2, 1500, { yMm: 1500, heightMm: 800 })],
+      [magnets, cords, machine],
+      seed,
+      { hasChildren: true },
+    );
+    for (const id of [...placesOf('magnetic clasps'), ...placesOf('cord')]) expect(id).toMatch(/^high/);
+    expect(placesOf('magnetic clasps')).not.toEqual(placesOf('serger'));
+  });
+});
