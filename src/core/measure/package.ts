@@ -56,10 +56,12 @@ function computeBag(volumeMm3: number): Pick<Package, 'alongMm' | 'acrossMm' | '
 function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Settings): Package | null {
   const fabric = item.fabric;
   if (!fabric || lot.lengthMm === undefined) return null;
-  const lengthMm = lot.lengthMm;
+  // Of a heap every piece is as long as they are on the average.
+  const pieces = Math.max(1, lot.count);
+  const lengthMm = lot.lengthMm / pieces;
   const stackedMm = fabric.layerMm * fabric.stacking;
-  const clothG = computeClothMass(lengthMm, fabric.widthMm, fabric.grammageGsm);
-  const whole = { form, pieces: 1, massG: clothG, isSoft: false };
+  const clothG = computeClothMass(lot.lengthMm, fabric.widthMm, fabric.grammageGsm);
+  const whole = { form, pieces, massG: clothG, isSoft: false };
   switch (form) {
     case 'board': {
       const layers = computeWrapLayers(fabric.widthMm, settings.boardHeightMm);
@@ -75,11 +77,17 @@ function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Se
         acrossMm: settings.boardWidthMm + alongMm - settings.boardThicknessMm,
         heightMm: Math.max(settings.boardHeightMm, fabric.widthMm / layers),
         // Greyboard of 1 mm weighs about 0.7 kg a square metre.
-        massG: clothG + settings.boardWidthMm * settings.boardHeightMm * settings.boardThicknessMm * 0.0007,
+        massG: clothG + pieces * settings.boardWidthMm * settings.boardHeightMm * settings.boardThicknessMm * 0.0007,
       };
     }
     case 'stack': {
-      const layers = computeFoldLayers(fabric.widthMm, lengthMm, settings.panelWidthMm, settings.panelDepthMm);
+      const { panelWidthMm, panelDepthMm } = settings;
+      // Lengths that differ end anywhere in their last fold: half of it is empty on the average.
+      const meanMm = pieces > 1 ? lengthMm + panelDepthMm / 2 : lengthMm;
+      const layers =
+        pieces > 1
+          ? computeFoldLayers(fabric.widthMm, panelDepthMm, panelWidthMm, panelDepthMm) * (meanMm / panelDepthMm)
+          : computeFoldLayers(fabric.widthMm, lengthMm, panelWidthMm, panelDepthMm);
       return {
         ...whole,
         alongMm: settings.panelWidthMm,
@@ -106,7 +114,7 @@ function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Se
         alongMm: HANGER_BAR_MM + 2 * layers * folds * stackedMm,
         acrossMm: HANGER_MM,
         heightMm: HANGER_HOOK_MM + lengthMm / (2 * folds),
-        massG: clothG + HANGER_G,
+        massG: clothG + pieces * HANGER_G,
       };
     }
     case 'bag':

@@ -1,5 +1,5 @@
 export { computeCells } from './cells.ts';
 export { computeShare } from './fit.ts';
 export { packPlace } from './pack.ts';
-export { HOLE_DROP_MM, type FitFault } from './shape.ts';
+export { BAG_SHARE, HOLE_DROP_MM, SOFT_SHARE, type FitFault } from './shape.ts';
 export type { PackResult, Spot } from './spot.ts';

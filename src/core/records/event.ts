@@ -52,6 +52,8 @@ const EVENT_TYPES = [
   'learnt',
   'joined',
   'mended',
+  'heaped',
+  'listed',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 

@@ -53,6 +53,19 @@ export class Reservation {
   @IsNumber() @Min(0) @Max(1e12) amount!: number;
 }
 
+/** What a heap was measured by: its pieces, the height of its pile, the length of its row, its weight, the room it takes. */
+const HEAP_WAYS = ['pieces', 'pile', 'row', 'mass', 'room'] as const;
+export type HeapWay = (typeof HEAP_WAYS)[number];
+
+/** Many pieces of one group that nobody has listed yet. Its lot says how many there are, and how much in all, as far as is known. */
+export class Heap {
+  @IsIn(HEAP_WAYS) by!: HeapWay;
+  /** As it was measured: pieces, mm, mm, g or mm³. */
+  @IsNumber() @Min(0) @Max(1e12) measured!: number;
+  /** One standard deviation of the number of its pieces. */
+  @IsNumber() @Min(0) @Max(1e6) countSigma!: number;
+}
+
 /** A physical piece of an item: where it is, and where its home is. The two may differ. */
 export class Lot {
   @Matches(ID_PATTERN) id!: LotId;
@@ -66,8 +79,10 @@ export class Lot {
   /** One standard deviation of the amount, in its unit, and how it was measured; absent when it was typed as known. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) amountSigma?: number;
   @IsOptional() @IsIn(MEASURE_WAYS) measuredBy?: MeasureWay;
-  /** Pieces: spools, envelopes, packets. One for a length of cloth. */
+  /** Pieces: spools, envelopes, packets. One for a length of cloth, several for a heap of them. */
   @IsInt() @Min(0) @Max(1_000_000) count!: number;
+  /** Where its pieces are not listed one by one. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Heap) heap?: Heap;
   /** Thread that is wound on something else than its item says. */
   @IsOptional() @IsIn(HOLDERS) holder?: Holder;
   @IsIn(STOW_FORMS) form!: StowForm;

@@ -37,6 +37,8 @@ const TYPE: Record<EventType, string> = {
   joined: 'Joined',
   mended: 'Put right:',
   learnt: 'Learnt how often they are used:',
+  heaped: 'Heaped up',
+  listed: 'Listed out of a heap:',
 };
 
 /** One line of the daybook. */

@@ -1,0 +1,87 @@
+import { computePackage, type Package } from '../measure/index.ts';
+import type { Heap, HeapWay, Item, Lot, Settings } from '../records/index.ts';
+import { BAG_SHARE, SOFT_SHARE } from '../packing/index.ts';
+
+/** A length of cloth of which nothing is known, mm; how far the mean of a stash is from that, and single lengths from their mean. */
+const USUAL_LENGTH_MM = 2000;
+const MEAN_SPREAD = 0.35;
+const LENGTH_SPREAD = 0.6;
+/** How well each measure is taken, relative: piles are uneven, rows stand loose, bins are filled by eye. */
+const WAY_SPREAD: Readonly<Record<HeapWay, number>> = { pieces: 0, pile: 0.1, row: 0.06, mass: 0.03, room: 0.15 };
+/** What a piece is taken to be, beside what it is: cloth by its weight and thickness, boxes by their size. */
+const PIECE_SPREAD = 0.12;
+
+/** What is known of a heap from one measure: how many pieces, and of cloth how long in all, each with one standard deviation. */
+export type HeapEstimate = Pick<Lot, 'count' | 'lengthMm' | 'amountSigma'> & { readonly heap: Heap };
+
+/** One piece as it usually is. */
+function createPiece(item: Item, lot: Lot): Lot {
+  const { heap: _, ...one } = lot;
+  return { ...one, count: 1, ...(item.fabric && { lengthMm: USUAL_LENGTH_MM }) };
+}
+
+const getVolume = ({ alongMm, acrossMm, heightMm }: Package) => alongMm * acrossMm * heightMm;
+
+/** The first of the forms that a piece can take. */
+function findPackage(item: Item, one: Lot, forms: readonly Lot['form'][], settings: Settings): Package | null {
+  for (const form of forms) {
+    const pkg = computePackage(item, one, form, settings);
+    if (pkg) return pkg;
+  }
+  return null;
+}
+
+/** How much of each measure one piece is on the average; null where a thing is not measured so. */
+function measurePiece(item: Item, one: Lot, settings: Settings): Readonly<Record<HeapWay, number | null>> {
+  const any = findPackage(item, one, [...item.forms, 'loose', 'box'], settings);
+  if (item.fabric && item.kind === 'fabric') {
+    // In a pile lengths end anywhere in their last fold.
+    const pile = computePackage(item, { ...one, count: 2, lengthMm: 2 * USUAL_LENGTH_MM }, 'stack', settings);
+    const row = findPackage(item, one, item.forms.includes('board') ? ['board', 'file'] : ['file', 'board'], settings);
+    const loose = computePackage(item, one, 'loose', settings);
+    return {
+      pieces: 1,
+      pile: pile?.heightMm ?? null,
+      row: row?.alongMm ?? null,
+      mass: loose?.massG ?? null,
+      room: loose ? getVolume(loose) / SOFT_SHARE : null,
+    };
+  }
+  if (!any) return { pieces: 1, pile: null, row: null, mass: null, room: null };
+  const [thin] = [any.alongMm, any.acrossMm, any.heightMm].toSorted((a, b) => a - b) as [number];
+  return {
+    pieces: 1,
+    pile: thin,
+    row: item.pattern || item.thread ? any.alongMm : thin,
+    mass: any.massG > 0 ? any.massG : null,
+    room: getVolume(any) / BAG_SHARE,
+  };
+}
+
+/**
+ * What one measure tells of a heap: `value` in pieces, mm of a pile, mm of a row, g, or mm³ of the bins that it fills. Null
+ * where things of that kind are not measured so, or there is nothing of it. `lot` says how they are kept.
+ */
+export function computeHeap(item: Item, lot: Lot, by: HeapWay, value: number, settings: Settings): HeapEstimate | null {
+  const each = measurePiece(item, createPiece(item, lot), settings)[by];
+  if (each === null || !(each > 0) || !(value > 0)) return null;
+  const pieces = value / each;
+  const count = Math.max(1, Math.round(pieces));
+  // How long its lengths are on the average is not known, and less so of a few.
+  const byLength = item.kind === 'fabric' ? Math.hypot(MEAN_SPREAD, LENGTH_SPREAD / Math.sqrt(count)) : 0;
+  const byMeasure = by === 'pieces' ? 0 : Math.hypot(WAY_SPREAD[by], PIECE_SPREAD);
+  const countSigma = pieces * Math.hypot(byMeasure, by === 'pieces' ? 0 : byLength);
+  const heap: Heap = { by, measured: value, countSigma };
+  if (item.kind !== 'fabric') return { count, ...(countSigma > 0 && { amountSigma: countSigma }), heap };
+  const lengthMm = pieces * USUAL_LENGTH_MM;
+  // What was measured by its bulk or weight is known as well as that; what was counted, as well as its lengths are.
+  return { count, lengthMm, amountSigma: lengthMm * (by === 'pieces' ? byLength : byMeasure), heap };
+}
+
+/** How much of each measure a heap would be, were it measured so: the way back of `computeHeap`. */
+export function describeHeap(item: Item, lot: Lot, settings: Settings): Readonly<Record<HeapWay, number | null>> {
+  const each = measurePiece(item, createPiece(item, lot), settings);
+  const pieces = item.kind === 'fabric' && lot.lengthMm !== undefined ? lot.lengthMm / USUAL_LENGTH_MM : lot.count;
+  const of = (one: number | null) => (one === null ? null : one * pieces);
+  return { pieces: lot.count, pile: of(each.pile), row: of(each.row), mass: of(each.mass), room: of(each.room) };
+}
