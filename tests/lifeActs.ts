@@ -1,7 +1,7 @@
 import * as acts from '../src/core/acts/index.ts';
 import type { Draft } from '../src/core/daybook/index.ts';
 import { computeGroups } from '../src/core/grouping/index.ts';
-import { computeHeap } from '../src/core/heaps/index.ts';
+import * as heaps from '../src/core/heaps/index.ts';
 import * as labels from '../src/core/labels/index.ts';
 import * as learning from '../src/core/learning/index.ts';
 import { getAmount } from '../src/core/measure/index.ts';
@@ -293,18 +293,18 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     const item: Item = { ...pick(random, [...now.items.values()]), id: id() as ItemId };
     const lot = createLooseLot(id() as LotId, item, 1, item.kind === 'fabric' ? 1000 : undefined, nowMs);
     const by = pick(random, ['pieces', 'pile', 'row', 'mass', 'room'] as const);
-    const told = computeHeap(item, lot, by, pick(random, [0, 30, 500, 1e6]), now.settings);
-    return acts.createHeap(now, item, { ...lot, ...told });
+    const told = heaps.computeHeap(item, lot, by, pick(random, [0, 30, 500, 1e6]), now.settings);
+    return heaps.createHeap(now, item, { ...lot, ...told });
   },
   createCorrectHeap: ({ now, lot, random, nowMs }) =>
-    acts.createCorrectHeap(now, findHeap(now)?.id ?? lot.id, 'pieces', pick(random, [0, 3, 60]), nowMs),
+    heaps.createCorrectHeap(now, findHeap(now)?.id ?? lot.id, 'pieces', pick(random, [0, 3, 60]), nowMs),
   createListOut: ({ now, lot, id, random, nowMs }) => {
     const item: Item = { ...pick(random, [...now.items.values()]), id: id() as ItemId };
     const listed = createLooseLot(id() as LotId, item, 1, item.kind === 'fabric' ? 900 : undefined, nowMs);
-    return acts.createListOut(now, findHeap(now)?.id ?? lot.id, item, listed, nowMs);
+    return heaps.createListOut(now, findHeap(now)?.id ?? lot.id, item, listed, nowMs);
   },
-  createDivideHeaps: ({ now, id }) => acts.createDivideHeaps(now, () => id() as LotId),
-  createGatherHeaps: ({ now }) => acts.createGatherHeaps(now),
+  createDivideHeaps: ({ now, id }) => heaps.createDivideHeaps(now, () => id() as LotId),
+  createGatherHeaps: ({ now }) => heaps.createGatherHeaps(now),
   createRule: ({ now, leaf, id }) => {
     const wish = { id: id(), kind: 'free' as const, lotIds: [], groupIds: [], placeId: leaf.id };
     return acts.createRule(now, wish, [now.settings.wishes?.[0]?.id ?? 'none']);
@@ -338,7 +338,7 @@ const NO_ACTS: ReadonlySet<string> = new Set(['createLotDraft', 'createReleaseWr
 
 /** Every act that the core offers. */
 export function listActs(): string[] {
-  return [acts, labels, learning, mending]
+  return [acts, heaps, labels, learning, mending]
     .flatMap((folder) => Object.keys(folder))
     .filter((name) => name.startsWith('create') && !NO_ACTS.has(name));
 }

@@ -1,11 +1,20 @@
 import records from 'virtual:sample';
-import type { Chronicle, Household, Item, Lot, Place } from '../core/records/index.ts';
+import {
+  DEFAULT_SETTINGS,
+  type Chronicle,
+  type Item,
+  type Lot,
+  type Place,
+  type Settings,
+} from '../core/records/index.ts';
 import { createChronicle } from './chronicle.ts';
 
 export { createEmptyHousehold } from './chronicle.ts';
 
 /** The records of a household in the order of its tables, as they are written where the app is built. */
-export interface MadeRecords extends Pick<Household, 'settings'> {
+export interface MadeRecords {
+  /** Those that are not the usual ones. */
+  readonly settings: Partial<Settings>;
   readonly places: readonly Place[];
   readonly items: readonly Item[];
   readonly lots: readonly Lot[];
@@ -21,7 +30,7 @@ const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
 export function openMadeSample(): Chronicle {
   const { settings, places, items, lots } = records;
   return createChronicle({
-    settings,
+    settings: { ...DEFAULT_SETTINGS, ...settings },
     places: byId(places),
     items: byId(items),
     lots: byId(lots),

@@ -48,4 +48,3 @@ export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createSort, createSplit } from './sortActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';
 export { createBond, createLiftWish, createRule, createWish, findBond, findWish } from './wishActs.ts';
-export { createCorrectHeap, createDivideHeaps, createGatherHeaps, createHeap, createListOut } from './heapActs.ts';

@@ -68,7 +68,7 @@ export function computeNeeds(group: Group, household: Household): GroupNeeds {
     }
     if (first === null) mixed = null;
     const stack = packages.find((pkg) => pkg.form === 'stack');
-    pileMm = stack && pileMm !== null ? pileMm + stack.heightMm : null;
+    pileMm = stack && pileMm !== null ? pileMm + stack.heightMm * stack.pieces : null;
     const boxed =
       packages.find((pkg) => pkg.isSoft) ??
       packages.find((pkg) => pkg.form !== 'peg' && pkg.form !== 'board' && pkg.form !== 'roll');

@@ -11,6 +11,10 @@ const WAY_SPREAD: Readonly<Record<HeapWay, number>> = { pieces: 0, pile: 0.1, ro
 /** What a piece is taken to be, beside what it is: cloth by its weight and thickness, boxes by their size. */
 const PIECE_SPREAD = 0.12;
 
+/** No heap is more than this, whatever was typed. */
+const MOST_PIECES = 1_000_000;
+const MOST_LENGTH_MM = 1e9;
+
 /** What is known of a heap from one measure: how many pieces, and of cloth how long in all, each with one standard deviation. */
 export type HeapEstimate = Pick<Lot, 'count' | 'lengthMm' | 'amountSigma'> & { readonly heap: Heap };
 
@@ -60,20 +64,28 @@ function measurePiece(item: Item, one: Lot, settings: Settings): Readonly<Record
 
 /**
  * What one measure tells of a heap: `value` in pieces, mm of a pile, mm of a row, g, or mm³ of the bins that it fills. Null
- * where things of that kind are not measured so, or there is nothing of it. `lot` says how they are kept.
+ * where things of that kind are not measured so, or there is nothing of it. `lot` says how they are kept; `counted` is the
+ * number of pieces, where that is known beside.
  */
-export function computeHeap(item: Item, lot: Lot, by: HeapWay, value: number, settings: Settings): HeapEstimate | null {
+export function computeHeap(
+  item: Item,
+  lot: Lot,
+  by: HeapWay,
+  value: number,
+  settings: Settings,
+  counted: number | null = null,
+): HeapEstimate | null {
   const each = measurePiece(item, createPiece(item, lot), settings)[by];
   if (each === null || !(each > 0) || !(value > 0)) return null;
   const pieces = value / each;
-  const count = Math.max(1, Math.round(pieces));
+  const count = Math.min(MOST_PIECES, Math.max(1, counted ?? Math.round(pieces)));
   // How long its lengths are on the average is not known, and less so of a few.
   const byLength = item.kind === 'fabric' ? Math.hypot(MEAN_SPREAD, LENGTH_SPREAD / Math.sqrt(count)) : 0;
   const byMeasure = by === 'pieces' ? 0 : Math.hypot(WAY_SPREAD[by], PIECE_SPREAD);
-  const countSigma = pieces * Math.hypot(byMeasure, by === 'pieces' ? 0 : byLength);
+  const countSigma = counted !== null || by === 'pieces' ? 0 : pieces * Math.hypot(byMeasure, byLength);
   const heap: Heap = { by, measured: value, countSigma };
   if (item.kind !== 'fabric') return { count, ...(countSigma > 0 && { amountSigma: countSigma }), heap };
-  const lengthMm = pieces * USUAL_LENGTH_MM;
+  const lengthMm = Math.min(MOST_LENGTH_MM, pieces * USUAL_LENGTH_MM);
   // What was measured by its bulk or weight is known as well as that; what was counted, as well as its lengths are.
   return { count, lengthMm, amountSigma: lengthMm * (by === 'pieces' ? byLength : byMeasure), heap };
 }

@@ -6,7 +6,7 @@ import { computeGroups } from '../grouping/index.ts';
 import { computePackage } from '../measure/index.ts';
 import { SOFT_SHARE } from '../packing/index.ts';
 import { DEFAULT_SETTINGS, type Heap, type HeapWay, type Item, type Lot, type LotId } from '../records/index.ts';
-import { computeHeap, countParts, describeHeap, divideHeap, gatherHeap, takeOutOfHeap } from './index.ts';
+import { computeHeap, countParts, describeHeap, divideHeap, gatherHeap, readHeap, takeOutOfHeap } from './index.ts';
 
 const settings = DEFAULT_SETTINGS;
 const WAYS: readonly HeapWay[] = ['pieces', 'pile', 'row', 'mass', 'room'];
@@ -167,5 +167,38 @@ describe('heaps of a stash against the same things listed one by one', () => {
       }
     expect(heaps.length).toBeGreaterThan(20);
     expect(within / heaps.length).toBeGreaterThan(0.85);
+  });
+});
+
+describe('a line that speaks of a heap', () => {
+  it.each([
+    ['cottons pile 62cm', 'cottons', 'pile', 620, null],
+    ['cottons 40 pieces pile 62 cm', 'cottons', 'pile', 620, 40],
+    ['patterns, a row of 1.3 m', 'patterns', 'row', 1300, null],
+    ['wool 3 bins of 30 l', 'wool', 'room', 90e6, null],
+    ['buttons 2 boxes 5 l', 'buttons', 'room', 10e6, null],
+    ['heap of 40 buttons', 'buttons', 'pieces', 40, null],
+    ['a heap of 12 kg linen', 'linen', 'mass', 12_000, null],
+    ['jersey heap 25', 'jersey', 'pieces', 25, null],
+    ['fleece heap 60 l', 'fleece', 'room', 60e6, null],
+    ['about 30 lengths cotton, stack of 45', 'cotton', 'pile', 450, 30],
+  ] as const)('“%s”', (text, rest, by, value, pieces) => {
+    expect(readHeap(text, 'metric')).toEqual({ rest, by, value, pieces });
+  });
+
+  it.each([
+    'linen twill oat 3.4m x 140',
+    'ruler 15 x 60 cm',
+    'pile cotton velvet 2 m',
+    'fur pile 25 mm 2 m',
+    '4 fat quarters',
+    'row counter',
+    'heap',
+  ])('“%s” speaks of none', (text) => {
+    expect(readHeap(text, 'metric')).toBeNull();
+  });
+
+  it('in inches', () => {
+    expect(readHeap('cottons pile 25', 'imperial')).toMatchObject({ by: 'pile', value: 635 });
   });
 });

@@ -43,3 +43,8 @@ export function withMeasured(
 export function getReserved(lot: Lot): number {
   return (lot.reserved ?? []).reduce((sum, one) => sum + one.amount, 0);
 }
+
+/** Lengths or pieces of several lots: a heap counts as many as are in it. */
+export function countPieces(lots: readonly Lot[]): number {
+  return lots.reduce((sum, lot) => sum + lot.count, 0);
+}

@@ -15,7 +15,7 @@ export {
   type WrapSpec,
 } from './amount.ts';
 export { computeStock, convertMark, type Stock } from './stock.ts';
-export { getAmount, getAmountUnit, getReserved, withAmount, withMeasured } from './amountOf.ts';
+export { countPieces, getAmount, getAmountUnit, getReserved, withAmount, withMeasured } from './amountOf.ts';
 export { computeCountByMass } from './pieces.ts';
 export {
   applyCalibration,

@@ -35,6 +35,8 @@ const mm = (value: number) => `${Number(value.toFixed(2))} mm`;
 /** How the amount of a lot is known. */
 export function wordHowMuch(item: Item, lot: Lot, settings: Settings): string {
   const { units } = settings;
+  if (lot.heap)
+    return 'A heap: worked out from how it was measured and what is usual for its kind; two times out of three the truth is within the doubt.';
   if (!lot.measuredBy) return 'As it was typed; nobody measured it here.';
   const unit = getAmountUnit(item, lot);
   const doubt = lot.amountSigma ? formatMeasured(getAmount(item, lot), lot.amountSigma, unit, units).doubt : '';
@@ -119,7 +121,8 @@ function tellScrap(item: Item, lot: Lot, settings: Settings): Told[] {
 /** Rows of a ticket that follow from the measures: what it would take in each way of keeping it. */
 export function wordMeasures(item: Item, lot: Lot, settings: Settings): Told[] {
   const { units } = settings;
-  if (lot.state === 'digital') return [];
+  // A heap says itself how large it is.
+  if (lot.state === 'digital' || lot.heap) return [];
   if (item.kind === 'fabric') return tellCloth(item, lot, settings);
   if (item.scrap) return tellScrap(item, lot, settings);
   const [pkg] = computePackages(item, lot, settings);

@@ -86,6 +86,7 @@ function formatKnown(item: Item, lot: Lot, units: UnitSystem): string {
 /** How much of it there is: a length, an area, or pieces by what they are. */
 export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   const unit = getAmountUnit(item, lot);
+  if (lot.heap && item.kind === 'fabric') return `about ${lot.count} lengths, ${formatKnown(item, lot, units)}`;
   if (item.thread) {
     const spools = wordCount(lot.count, ...HOLDER_WORDS[lot.holder ?? findHolder(item.thread.diameterMm).id]);
     return lot.lengthMm === undefined ? spools : `${formatKnown(item, lot, units)} on ${spools}`;

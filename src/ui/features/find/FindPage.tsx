@@ -13,7 +13,9 @@ import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { getWordsInside } from '../../drawing/wordsInside.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { explained } from '../../components/explained.ts';
 import { wordAmount } from '../../text/index.ts';
+import { wordHowMuch } from '../../text/measures.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 
 /** Where is it? The answer in words, and the spot on the wall. */
@@ -58,7 +60,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
         <PrintDefs />
         <Swatch item={item} className="size-14 shrink-0" />
         <div>
-          <p className="text-stone">
+          <p className="text-stone" {...explained(wordHowMuch(item, lot, household.settings))}>
             {item.name}, {wordAmount(item, lot, household.settings.units)}
           </p>
           <p className="font-display text-[25px] leading-tight font-semibold">{wordWhere(where)}</p>

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { getFetchSeconds, type Plan, type Score } from '../../../core/records/index.ts';
+import { getFetchSeconds, type LotId, type Plan, type Score } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -16,6 +16,7 @@ import { usePlanStanding, type LookedAt } from './usePlanStanding.ts';
 import { AskedLine, Carried, Freed, Getting, MendedLine, Proof } from './PlanLines.tsx';
 import { Rules, WishList } from './WishList.tsx';
 import { MOST_KEPT, createAdopt, createCarryAll, createKeepPlan } from '../../../core/acts/index.ts';
+import { createDivideHeaps, createGatherHeaps } from '../../../core/heaps/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
@@ -127,12 +128,18 @@ function PlanButtons({ of }: { of: LookedAt }) {
     const { createLearn } = await import('../../../core/learning/index.ts');
     const { events } = useApp.getState();
     await act((now) => createLearn(now, events, world.nowMs()));
+    // A heap goes where there is room for its parts.
+    await act((now) => createDivideHeaps(now, () => world.createId() as LotId));
     const now = useApp.getState().household ?? household;
     // The same search would only find the same plan: it looks on from there while nothing has changed.
     if (canGoOn && now === household) run.goOn(now, fitSeconds);
     else start(now, 1, fitSeconds);
   };
-  const carry = () => void act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
+  const carry = async () => {
+    const isDone = await act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
+    // Parts of a heap that came into one place are one again.
+    if (isDone) await act((now) => createGatherHeaps(now));
+  };
 
   return (
     <>
@@ -166,7 +173,7 @@ function PlanButtons({ of }: { of: LookedAt }) {
               >
                 Carry it out, step by step
               </Button>
-              <Button look="quiet" className="col-span-2" onClick={carry}>
+              <Button look="quiet" className="col-span-2" onClick={() => void carry()}>
                 All {toCarry} are carried home already
               </Button>
             </>

@@ -1,3 +1,4 @@
+import { countPieces } from '../../../core/measure/index.ts';
 import { lazy, Suspense, useMemo, useRef } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
 import type { LotId, PhotoId } from '../../../core/records/index.ts';
@@ -130,7 +131,7 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
     <header className="flex items-baseline gap-x-4 overflow-hidden whitespace-nowrap">
       <h2 className="font-display text-lg font-semibold">{name}</h2>
       <span className="text-sm text-stone" {...explained('The lengths shown under this head, added up.')}>
-        {wordCount(group.lots.length, 'length')}, {formatClothLength(lengthMm, units)}
+        {wordCount(countPieces(group.lots), 'length')}, {formatClothLength(lengthMm, units)}
       </span>
       <Suspense>
         <GroupNeed group={group} />

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { completeSketch, parseLine, type Birth } from '../../../core/catalog/index.ts';
+import { computeHeap, createHeap, describeHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage, getAmount } from '../../../core/measure/index.ts';
 import type { ItemId, Kind, LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -24,6 +25,7 @@ import {
   wordRecordFault,
   wordThing,
 } from '../../text/index.ts';
+import { wordHeapMeasures } from '../../text/heaps.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
 
 interface QuickLineProps {
@@ -52,7 +54,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const [isTried, setTried] = useState(false);
   const isEmpty = text.trim() === '';
 
-  const line = useMemo(() => parseLine(text, { kind, units }), [text, kind, units]);
+  const heap = useMemo(() => readHeap(text, units), [text, units]);
+  const line = useMemo(() => parseLine(heap?.rest ?? text, { kind, units }), [heap, text, kind, units]);
   const made = useMemo(() => {
     const birth: Birth = {
       ...TYPED,
@@ -60,18 +63,25 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
       stationId: getUsualStations(household)(line.sketch.kind),
       settings: household.settings,
     };
-    return completeSketch(line.sketch, birth);
-  }, [line, household]);
-  const needsAmount = line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
+    const single = completeSketch(line.sketch, birth);
+    if (!heap || !single.ok) return single;
+    const { item, lot } = single.value;
+    const told = computeHeap(item, lot, heap.by, heap.value, household.settings, heap.pieces);
+    return told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single;
+  }, [line, heap, household]);
+  const isHeap = made.ok && made.value.lot.heap !== undefined;
+  const needsAmount = !isHeap && line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
   const problem = line.faults[0]
     ? wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd')
     : line.sketch.name === undefined
       ? 'Say what it is, too.'
       : needsAmount
         ? `Say how long it is, such as ${units === 'metric' ? '3.4m' : '2 1/2 yd'}.`
-        : made.ok
-          ? null
-          : made.fault.map(wordRecordFault).join('; ');
+        : heap && made.ok && !isHeap
+          ? 'Things of that kind are not measured so: say how many pieces.'
+          : made.ok
+            ? null
+            : made.fault.map(wordRecordFault).join('; ');
 
   const takeIn = async () => {
     setTried(true);
@@ -82,7 +92,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     setTried(false);
     input.current?.focus();
     const isIn = await act(
-      (now) => createSaveItem(now, item, [lot]),
+      (now) => (lot.heap ? createHeap(now, item, lot) : createSaveItem(now, item, [lot])),
       `${item.name} is in: ${wordAmount(item, lot, units)}.`,
     );
     if (isIn) setLast(text);
@@ -174,7 +184,8 @@ function QuickRead({ thing, parts, problem, onForm }: QuickReadProps) {
             </span>
             <span className="block text-sm text-stone">
               {wordThing(thing.item, units)}
-              {pkg && isSome && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
+              {thing.lot.heap && `. A heap: ${wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units)}`}
+              {pkg && isSome && !thing.lot.heap && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
             </span>
           </span>
         </p>

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { computeClothMass } from '../../../core/measure/index.ts';
+import { countPieces, computeClothMass } from '../../../core/measure/index.ts';
 import { KINDS, type Household, type Kind } from '../../../core/records/index.ts';
 import { formatClothLength, formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -232,7 +232,11 @@ function ShownFigures({ kind, rows }: Pick<StashViewProps, 'kind' | 'rows'>) {
     <>
       <Figure
         value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
-        label={kind === 'fabric' ? `in ${wordCount(rows.length, 'length')}` : wordKindPlural(kind).toLowerCase()}
+        label={
+          kind === 'fabric'
+            ? `in ${wordCount(countPieces(rows.map((row) => row.lot)), 'length')}`
+            : wordKindPlural(kind).toLowerCase()
+        }
         how={
           kind === 'fabric'
             ? 'The lengths of all lots that are shown, added up: typed ones as typed, measured ones as measured.'

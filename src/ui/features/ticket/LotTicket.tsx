@@ -23,6 +23,7 @@ import { MeasurePanel } from './MeasurePanel.tsx';
 import { createMove, createReturn } from '../../../core/acts/index.ts';
 import { LotShown } from './shown/LotShown.tsx';
 
+const HeapPanel = lazy(async () => ({ default: (await import('./HeapPanel.tsx')).HeapPanel }));
 const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
 
 /** The ticket of a lot: what it is, how much, where it lives and why, and the common acts. */
@@ -41,7 +42,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const [isRehoming, setRehoming] = useState(false);
   const [isMeasuring, setMeasuring] = useState(false);
   const where = computeWhereabouts(household, lot.id);
-  const canCut = lot.lengthMm !== undefined && (item.kind === 'fabric' || Boolean(item.box?.tape));
+  const canCut = lot.lengthMm !== undefined && !lot.heap && (item.kind === 'fabric' || Boolean(item.box?.tape));
   const words = wordWhereShort(where);
   return (
     <LotShown
@@ -81,6 +82,11 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           onRehome={() => setRehoming(true)}
           onMeasure={() => setMeasuring(true)}
         />
+      )}
+      {lot.heap && (
+        <Suspense>
+          <HeapPanel item={item} lot={lot} />
+        </Suspense>
       )}
       <LotMore household={household} item={item} lot={lot} />
     </LotShown>
@@ -129,7 +135,7 @@ function LotButtons({ item, lot, canCut, onRehome, onMeasure }: LotButtonsProps)
         {lot.homeId === undefined ? 'Give it a home' : 'Another home'}
       </Button>
       {canCut && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
-      {getMeasureWays(item, lot).length > 0 && (
+      {!lot.heap && getMeasureWays(item, lot).length > 0 && (
         <Button className="col-span-2" data-key="m" onClick={onMeasure}>
           How much is there? <kbd className="pl-1 font-normal">M</kbd>
         </Button>

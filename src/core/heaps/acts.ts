@@ -1,8 +1,17 @@
 import { createChange } from '../daybook/index.ts';
-import { computeHeap, countParts, divideHeap, gatherHeap, takeOutOfHeap } from '../heaps/index.ts';
+import type { Act } from '../acts/index.ts';
+import { countParts, divideHeap, gatherHeap } from './divide.ts';
+import { computeHeap } from './heap.ts';
+import { takeOutOfHeap } from './open.ts';
 import type { HeapWay, Household, Item, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { type Act, createLotDraft, getLot } from './act.ts';
+
+/** A heap, and what it is of; null for what is none, or used up. */
+function findHeap(household: Household, id: LotId): { lot: Lot; item: Item } | null {
+  const lot = household.lots.get(id);
+  const item = lot && household.items.get(lot.itemId);
+  return lot?.heap && item && lot.state !== 'gone' ? { lot, item } : null;
+}
 
 /** Takes in a heap: what it is of, and the lot that says how much of it there is. */
 export function createHeap(household: Household, item: Item, lot: Lot): Act {
@@ -16,19 +25,20 @@ export function createHeap(household: Household, item: Item, lot: Lot): Act {
 
 /** A heap turned out larger or smaller: it is measured anew, by whatever is quickest. */
 export function createCorrectHeap(household: Household, id: LotId, by: HeapWay, value: number, nowMs: number): Act {
-  const found = getLot(household, id);
-  if (!found?.lot.heap) return fail({ code: 'no-such-lot' });
+  const found = findHeap(household, id);
+  if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   const told = computeHeap(item, lot, by, value, household.settings);
   if (!told) return fail({ code: 'out-of-range' });
   const { amountSigma: _, ...known } = lot;
-  return createLotDraft('heaped', item, lot, { ...known, ...told, sinceMs: nowMs });
+  const change = createChange('lots', id, lot, { ...known, ...told, sinceMs: nowMs });
+  return change ? ok({ type: 'heaped', subject: item.name, changes: [change] }) : fail({ code: 'nothing-changed' });
 }
 
 /** Lists a thing out of a heap, which is less by it; a heap of which nothing is left is used up. */
 export function createListOut(household: Household, heapId: LotId, item: Item, lot: Lot, nowMs: number): Act {
-  const found = getLot(household, heapId);
-  if (!found?.lot.heap || household.lots.has(lot.id)) return fail({ code: 'no-such-lot' });
+  const found = findHeap(household, heapId);
+  if (!found || household.lots.has(lot.id)) return fail({ code: 'no-such-lot' });
   const left = takeOutOfHeap(found.item, found.lot, lot);
   const { placeId: _p, homeId: _h, away: _a, reserved: _r, ...gone } = found.lot;
   const after: Lot = left

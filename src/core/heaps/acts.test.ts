@@ -1,10 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
 import { passGate, stampEvent } from '../daybook/index.ts';
-import { computeHeap } from '../heaps/index.ts';
 import type { Household, Lot, LotId, PlaceId } from '../records/index.ts';
-import type { Act } from './act.ts';
-import { createCorrectHeap, createDivideHeaps, createGatherHeaps, createHeap, createListOut } from './heapActs.ts';
+import type { Act } from '../acts/index.ts';
+import {
+  computeHeap,
+  createCorrectHeap,
+  createDivideHeaps,
+  createGatherHeaps,
+  createHeap,
+  createListOut,
+} from './index.ts';
 
 /** Through the gate, as all that is kept goes. */
 function apply(household: Household, act: Act): Household {

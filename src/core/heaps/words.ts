@@ -1,0 +1,87 @@
+import type { HeapWay } from '../records/index.ts';
+import { parseLengthMm, parseMassG, type UnitSystem } from '../units/index.ts';
+
+/** What a line says of a heap, and the rest of it, which says what the heap is of. */
+export interface ReadHeap {
+  readonly rest: string;
+  readonly by: HeapWay;
+  readonly value: number;
+  /** Where the pieces were counted beside another measure. */
+  readonly pieces: number | null;
+}
+
+const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
+/** A litre and a quart of room, mm³. */
+const ROOM: Readonly<Record<string, number>> = {
+  l: 1e6,
+  litre: 1e6,
+  litres: 1e6,
+  liters: 1e6,
+  liter: 1e6,
+  qt: 946_353,
+};
+const of = (text: string) => new RegExp(text, 'iu');
+const LENGTH = String.raw`(${NUMBER})\s*(mm|cm|m|in|inches|ft|yd|")?`;
+const PILE = of(String.raw`\b(?:an?\s+)?(?:pile|stack)\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])`);
+const ROW = of(String.raw`\b(?:an?\s+)?row\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])`);
+const BINS = of(
+  String.raw`\b(${NUMBER})\s*(?:bins?|boxes|box|bags?|drawers?|baskets?)\s*(?:of\s+)?(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`,
+);
+const HEAP_ROOM = of(
+  String.raw`\b(?:an?\s+)?heap\s+(?:of\s+)?(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`,
+);
+const HEAP_MASS = of(String.raw`\b(?:an?\s+)?heap\s+(?:of\s+)?(${NUMBER})\s*(kg|g|lbs?|oz)(?![\p{L}\d])`);
+const HEAP = of(String.raw`\b(?:an?\s+)?heap(?:\s+of)?(?![\p{L}\d])`);
+const PIECES = of(
+  String.raw`\b(?:about\s+|some\s+)?(\d+)\s*(?:pieces|lengths|pcs|pc|cuts|items|spools|envelopes|patterns|packets)(?![\p{L}\d])`,
+);
+
+/** A pile or row of less is none. */
+const LEAST_MM = 50;
+
+const toNumber = (text: string) => Number(text.replace(',', '.'));
+
+function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: number; match: string } | null {
+  const small = units === 'metric' ? 'cm' : 'in';
+  for (const [by, pattern] of [
+    ['pile', PILE],
+    ['row', ROW],
+  ] as const) {
+    const match = pattern.exec(text);
+    if (!match) continue;
+    const read = parseLengthMm(`${match[1]!} ${match[2] ?? small}`, small);
+    // A pile that is lower is that of velvet or fur.
+    if (read.ok && read.value >= LEAST_MM) return { by, value: read.value, match: match[0] };
+  }
+  const bins = BINS.exec(text);
+  if (bins) {
+    const value = toNumber(bins[1]!) * toNumber(bins[2]!) * ROOM[bins[3]!.toLowerCase()]!;
+    return { by: 'room', value, match: bins[0] };
+  }
+  const room = HEAP_ROOM.exec(text);
+  if (room) return { by: 'room', value: toNumber(room[1]!) * ROOM[room[2]!.toLowerCase()]!, match: room[0] };
+  const mass = HEAP_MASS.exec(text);
+  const read = mass && parseMassG(`${mass[1]!} ${mass[2]!}`, 'g');
+  return mass && read?.ok ? { by: 'mass', value: read.value, match: mass[0] } : null;
+}
+
+/**
+ * Reads a heap in a line, such as `cottons pile 62 cm`, `patterns, a row of 1.3 m`, `wool 3 bins of 30 l`, `heap of 40 buttons`.
+ * Null where the line speaks of a single thing.
+ */
+export function readHeap(text: string, units: UnitSystem): ReadHeap | null {
+  const measure = findMeasure(text, units);
+  const heap = HEAP.exec(text);
+  if (!measure && !heap) return null;
+  let rest = measure ? text.replace(measure.match, ' ') : text;
+  const counted = PIECES.exec(rest) ?? (measure ? null : /\b(\d+)(?![\p{L}\d.,])/u.exec(rest));
+  if (counted) rest = rest.replace(counted[0], ' ');
+  rest = rest
+    .replace(HEAP, ' ')
+    .replace(/\s*,\s*/gu, ' ')
+    .replace(/\s+/gu, ' ')
+    .trim();
+  const pieces = counted ? Number(counted[1]) : null;
+  if (measure) return { rest, by: measure.by, value: measure.value, pieces };
+  return pieces === null ? null : { rest, by: 'pieces', value: pieces, pieces: null };
+}
