@@ -11,7 +11,7 @@ export const HEAP_WAY_WORDS: Readonly<Record<HeapWay, string>> = {
 };
 
 /** `40 pieces`, `a pile of 62 cm`. */
-export function wordHeapMeasure(by: HeapWay, value: number, units: UnitSystem): string {
+function wordHeapMeasure(by: HeapWay, value: number, units: UnitSystem): string {
   switch (by) {
     case 'pieces':
       return `${Math.round(value)} pieces`;

@@ -18,6 +18,7 @@ import { wordCount, wordEvent, wordForm, wordStanding } from '../../text/index.t
 import { wordDeed, wordDone, wordSpot } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
+import { createGatherHeaps } from '../../../core/heaps/index.ts';
 import { createDoesNotFit, createLeaveBins, createNotFound, createStep } from '../../../core/acts/index.ts';
 import { getUndoable } from '../../../core/daybook/index.ts';
 
@@ -83,6 +84,7 @@ export function StepPage() {
 
   const step = steps[progress.next]!;
   const which = progress.left[progress.next]!;
+  const isLast = progress.next === steps.length - 1;
   const done = () => {
     const names = which.flatMap((id) => household.items.get(household.lots.get(id)!.itemId)?.name ?? []);
     const words = wordDone(step, names, getTree(household));
@@ -90,6 +92,8 @@ export function StepPage() {
       setNowMs(world.nowMs());
       // Said quietly above, where it does not lie over the next step.
       if (isDone) useApp.getState().tell(null);
+      // Parts of a heap that came into one place are one again.
+      if (isDone && isLast) void act((now) => createGatherHeaps(now));
     });
   };
   const skip = () => useChoices.setState({ skippedIds: [...new Set([...skipped, ...which])] });

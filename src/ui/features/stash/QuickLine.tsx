@@ -91,10 +91,10 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     setText('');
     setTried(false);
     input.current?.focus();
-    const isIn = await act(
-      (now) => (lot.heap ? createHeap(now, item, lot) : createSaveItem(now, item, [lot])),
-      `${item.name} is in: ${wordAmount(item, lot, units)}.`,
-    );
+    const words = `${item.name} is in: ${wordAmount(item, lot, units)}.`;
+    const isIn = await (lot.heap
+      ? act((now) => createHeap(now, item, lot), words)
+      : act((now) => createSaveItem(now, item, [lot]), words));
     if (isIn) setLast(text);
     else setText((now) => (now === '' ? text : now));
   };
