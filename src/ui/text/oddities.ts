@@ -51,7 +51,7 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
     }
     case 'scattered':
       return {
-        what: `${nameGroup(oddity.groupId)} is in ${oddity.units} pieces of furniture.`,
+        what: `${nameGroup(oddity.groupId)}: in ${oddity.units} pieces of furniture.`,
         out: wayOut(oddity, 'No place takes all of it.'),
       };
     case 'stuffed':
