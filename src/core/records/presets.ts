@@ -21,8 +21,8 @@ const CHANGES: Record<Preset, Partial<Estimates>> = {
   seen: { hiddenSeconds: 40, passOpaqueSeconds: 2.4, splitPlaceSeconds: 3, splitUnitSeconds: 8, kindSeconds: 40 },
   // Behind doors and lids, out of the light.
   dustFree: { dustSeconds: 25, fadeSeconds: 80, hiddenSeconds: 0 },
-  // What is carried has to pay for itself within a month.
-  settled: { carryMonths: 1 },
+  // What is carried has to pay for itself within a month, and two minutes of it at that.
+  settled: { carryMonths: 1, carrySeconds: 120, carryBinSeconds: 300 },
 };
 
 /** The estimates of a preset: the defaults, but for what it is about. */
