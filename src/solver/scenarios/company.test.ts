@@ -171,4 +171,14 @@ describe('like lies with like', () => {
     expect(placesOf('awl')).toHaveLength(1);
     expect(placesOf('awl')[0]).toMatch(/^tower/);
   });
+
+  scenario('what the sewist says of two groups counts more than what they are', (seed) => {
+    const places = cubes('cubes', 2, 500);
+    const owned = [cloths(3, 'lining', { uses: 0.3 }), cloths(3, 'interfacing', { uses: 0.3 })];
+    const together = plan(places, owned, seed);
+    expect(together.placesOf('lining')).toEqual(together.placesOf('interfacing'));
+    const groupIds = ['fabric:fibre:lining', 'fabric:fibre:interfacing'];
+    const apart = plan(places, owned, seed, { bonds: [{ groupIds, kinship: 'clash' }] });
+    expect(apart.placesOf('lining')).not.toEqual(apart.placesOf('interfacing'));
+  });
 });
