@@ -66,6 +66,35 @@ describe('a heap in a household', () => {
     expect(createGatherHeaps(gathered)).toMatchObject({ ok: false });
   });
 
+  it('is left whole where something is said of it as one, and what was promised of it shrinks with it', () => {
+    const lot = heaped.lots.get(id)!;
+    const say = (change: Partial<Lot>) => ({ ...heaped, lots: new Map([[id, { ...lot, ...change }]]) });
+    const promised = say({ reserved: [{ id: 'r', forWhat: 'quilt', note: '', amount: lot.lengthMm! }] });
+    const wish = { id: 'w', kind: 'stays' as const, lotIds: [id], groupIds: [] };
+    const wished = { ...heaped, settings: { ...heaped.settings, wishes: [wish] } };
+    for (const household of [promised, wished, say({ state: 'lent', lentTo: 'Ada' })])
+      expect(createDivideHeaps(household, ids())).toMatchObject({ ok: false, fault: { code: 'nothing-changed' } });
+    const item = createCloth('oat');
+    const listed = apply(promised, createListOut(promised, id, item, createLot(item), 9)).lots.get(id)!;
+    expect(listed.reserved![0]!.amount).toBeCloseTo(listed.lengthMm!, 6);
+    const smaller = apply(promised, createCorrectHeap(promised, id, 'pieces', 10, 9)).lots.get(id)!;
+    expect(smaller.reserved![0]!.amount).toBeCloseTo(smaller.lengthMm!, 6);
+  });
+
+  it('lets go of what is wrapped with it when it is used up', () => {
+    const twine = createCloth('twine');
+    const start = apply(bare, createHeap(bare, cloth, makeLot('pieces', 1)));
+    const wrapped = { ...createLot(twine), state: 'with' as const, withLotId: id };
+    const household = {
+      ...start,
+      items: new Map([...start.items, [twine.id, twine]]),
+      lots: new Map([...start.lots, [wrapped.id, wrapped]]),
+    };
+    const item = createCloth('oat');
+    const after = apply(household, createListOut(household, id, item, createLot(item), 9));
+    expect(after.lots.get(wrapped.id)).toMatchObject({ state: 'out' });
+  });
+
   it('is less by each thing that is listed out of it, and used up by the last', () => {
     let now = apply(bare, createHeap(bare, cloth, makeLot('pieces', 2)));
     const list = (n: number) => {

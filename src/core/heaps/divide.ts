@@ -11,9 +11,8 @@ const LEAST_PIECES = 3;
 function takePart(lot: Lot, id: LotId, count: number): Lot {
   const { heap, lengthMm, areaMm2, amountSigma } = lot;
   const share = count / lot.count;
-  const { reserved: _r, label: _l, ...alike } = lot;
   return {
-    ...(id === lot.id ? lot : alike),
+    ...lot,
     id,
     count,
     ...(lengthMm !== undefined && { lengthMm: lengthMm * share }),

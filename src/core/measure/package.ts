@@ -82,12 +82,9 @@ function computeFabricPackage(item: Item, lot: Lot, form: StowForm, settings: Se
     }
     case 'stack': {
       const { panelWidthMm, panelDepthMm } = settings;
+      const fold = (mm: number) => computeFoldLayers(fabric.widthMm, mm, panelWidthMm, panelDepthMm);
       // Lengths that differ end anywhere in their last fold: half of it is empty on the average.
-      const meanMm = pieces > 1 ? lengthMm + panelDepthMm / 2 : lengthMm;
-      const layers =
-        pieces > 1
-          ? computeFoldLayers(fabric.widthMm, panelDepthMm, panelWidthMm, panelDepthMm) * (meanMm / panelDepthMm)
-          : computeFoldLayers(fabric.widthMm, lengthMm, panelWidthMm, panelDepthMm);
+      const layers = pieces > 1 ? fold(panelDepthMm) * (lengthMm / panelDepthMm + 0.5) : fold(lengthMm);
       return {
         ...whole,
         alongMm: settings.panelWidthMm,
