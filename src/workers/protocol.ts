@@ -37,19 +37,7 @@ import type {
 
 export type { PackFault, Unpacked } from './keeping.ts';
 export type { LineFault } from './line.ts';
-export type {
-  BinReason,
-  GroupReason,
-  GroupVerdict,
-  HomeOffer,
-  LotReason,
-  Nowhere,
-  PlaceReason,
-  Oddity,
-  WayOut,
-  ByGroup,
-  Verdict,
-};
+export type * from '../solver/explain/index.ts';
 
 /**
  * What a search is for: the best plan, going on from one or not; several plans from few moves to many; a plan with as few containers in use as can

@@ -13,10 +13,12 @@ export interface BinReason {
  * and priced like a plan, carrying it counted. Null for what is no container, or an empty one.
  */
 export function explainBin(household: Household, placeId: PlaceId): BinReason | null {
+  const isUsed = [...household.lots.values()].some((lot) => (lot.placeId ?? lot.homeId) === placeId);
+  if (!household.places.get(placeId)?.container || !isUsed) return null;
   const facts = createFacts(household, { isOpen: true, berths: household.places });
   const { places, standings } = facts;
   const p = places.findIndex(({ place }) => place.id === placeId);
-  if (p < 0 || !places[p]!.place.container) return null;
+  if (p < 0) return null;
   const offered = describePresent(facts);
   const inside = offered.flatMap((one, l) => (one?.place === p ? [l] : []));
   if (inside.length === 0) return null;

@@ -1,9 +1,8 @@
 import { chooseKeeper, type Keeper } from '../../core/grouping/index.ts';
-import { createPlaceTree } from '../../core/storage/index.ts';
 import { findSense, type Kinship } from '../../core/sense/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { getKinshipOf, listMembers, type Facts, type Offered } from '../model/index.ts';
-import { scoreGroup, scoreLooks, scorePlace, searchByGroup } from '../score/index.ts';
+import { getFill, scoreGroup, scoreLooks, scorePlace, searchByGroup } from '../score/index.ts';
 import { computeGroupVerdicts, type GroupVerdict } from './verdicts.ts';
 
 /** A group as an arrangement has it. */
@@ -73,7 +72,6 @@ function gather(facts: Facts, offered: readonly (Offered | null)[]): Inside {
 }
 
 const listPlaces = (inside: readonly Offered[]) => new Set(inside.map((one) => one.place));
-const getFill = (inside: readonly Offered[]) => inside.reduce((sum, one) => sum + one.share, 0);
 
 /** What each group's part is of the time that fetching takes; together they are all of it. */
 function computeGroupSeconds(
@@ -108,8 +106,7 @@ const MOST_APART = 3;
 
 /** What would keep small groups apart from the others of a place: a few of those that take least of it, but not all. */
 function keepApart(facts: Facts, p: number, inside: readonly Offered[], strangers: readonly number[]) {
-  const { household } = facts;
-  const tree = createPlaceTree(household.places);
+  const { household, tree } = facts;
   const packages = inside.map((one) => one.pkg);
   return strangers
     .map((g) => ({ g, mine: inside.filter((one) => facts.groupOf[one.lot] === g) }))

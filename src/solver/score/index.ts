@@ -1,4 +1,13 @@
 export { describeAt, describePresent } from './present.ts';
-export { recount, scoreCompany, scoreGroup, scoreLooks, scoreNaming, scorePlace, searchByGroup } from './recount.ts';
+export {
+  getFill,
+  recount,
+  scoreCompany,
+  scoreGroup,
+  scoreLooks,
+  scoreNaming,
+  scorePlace,
+  searchByGroup,
+} from './recount.ts';
 export { Batch, State } from './state.ts';
 export { CAUTION_PRICE, getPrice, Lookup, UNPLACED_PRICE } from './lookup.ts';

@@ -46,7 +46,8 @@ export function recount(facts: Facts, offered: readonly (Offered | null)[]): Sco
   return { unplacedWeight, cautions, seconds, parts };
 }
 
-const getFill = (inside: readonly Offered[]) => inside.reduce((sum, one) => sum + one.share, 0);
+/** The share of a place that is taken. */
+export const getFill = (inside: readonly Offered[]) => inside.reduce((sum, one) => sum + one.share, 0);
 
 /**
  * What looking for its lots in a place costs each group, seconds a month: find it; pass half of its kin; pass the other

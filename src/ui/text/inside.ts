@@ -1,6 +1,7 @@
 import type { Group } from '../../core/grouping/index.ts';
 import type { Household, Lot, LotId } from '../../core/records/index.ts';
 import { wordGroup } from './groups.ts';
+import { joinFew } from './lists.ts';
 
 /** What is in a place by its groups, the largest first: `Knit`, `Knit and Zips`, `Knit and 3 more`. */
 export function wordInside(household: Household, groupOf: ReadonlyMap<LotId, Group>): (lots: readonly Lot[]) => string {
@@ -10,10 +11,7 @@ export function wordInside(household: Household, groupOf: ReadonlyMap<LotId, Gro
       const group = groupOf.get(lot.id);
       if (group) counts.set(group, (counts.get(group) ?? 0) + 1);
     }
-    const [first, second, ...rest] = [...counts].toSorted((a, b) => b[1] - a[1]).map(([group]) => group);
-    if (!first) return '';
-    const name = wordGroup(first, household);
-    if (!second) return name;
-    return rest.length === 0 ? `${name} and ${wordGroup(second, household)}` : `${name} and ${rest.length + 1} more`;
+    const sorted = [...counts].toSorted((a, b) => b[1] - a[1]);
+    return joinFew(sorted.map(([group]) => wordGroup(group, household)));
   };
 }

@@ -5,6 +5,7 @@ import type { Oddity } from '../../workers/protocol.ts';
 import { wordCount } from './grammar.ts';
 import { wordGroup } from './groups.ts';
 import { wordKeeper } from './keepers.ts';
+import { joinNames } from './lists.ts';
 
 export interface OddityNames {
   readonly household: Household;
@@ -16,15 +17,10 @@ export interface OddityNames {
 
 const MOST_NAMED = 3;
 
-/** `Needles and Cotton`. */
-function listNames(names: readonly string[]): string {
-  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
-}
-
 function nameLots({ items, lots }: Household, ids: readonly LotId[]): string {
   const names = [...new Set(ids.flatMap((id) => items.get(lots.get(id)?.itemId ?? ('' as ItemId))?.name ?? []))];
   const rest = names.length - MOST_NAMED;
-  return listNames(rest > 0 ? [...names.slice(0, MOST_NAMED), wordCount(rest, 'other')] : names);
+  return joinNames(rest > 0 ? [...names.slice(0, MOST_NAMED), wordCount(rest, 'other')] : names);
 }
 
 /** What is odd, and the cheapest way out as far as it was looked for. */
@@ -45,7 +41,7 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
       );
       const apart = kept.length > 0 ? ` To keep them apart there: ${kept.join(', ')}.` : '';
       return {
-        what: `${listNames(oddity.groupIds.map(nameGroup))} share ${namePlace(oddity.placeId)}.`,
+        what: `${joinNames(oddity.groupIds.map(nameGroup))} share ${namePlace(oddity.placeId)}.`,
         out: wayOut(oddity, 'No other place takes the smallest of them whole.') + apart,
       };
     }

@@ -3,6 +3,7 @@ import type { Bond, Household, Wish } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { wordGroup } from './groups.ts';
 import { KINSHIP_WORDS } from './kinships.ts';
+import { joinNames } from './lists.ts';
 
 /** Words of what is asked of every plan; not in the index, few screens need them. */
 
@@ -11,8 +12,7 @@ const MOST_NAMES = 4;
 function list(names: readonly string[]): string {
   const shown = names.slice(0, MOST_NAMES);
   const more = names.length - shown.length;
-  const all = more > 0 ? [...shown, `${more} more`] : shown;
-  return all.length < 2 ? (all[0] ?? '') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
+  return joinNames(more > 0 ? [...shown, `${more} more`] : shown);
 }
 
 /** `Oat linen and Peat suiting are never together.` Names of what is no more are left out. */

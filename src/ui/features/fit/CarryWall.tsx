@@ -7,46 +7,35 @@ import type { GroupVerdict } from '../../../workers/protocol.ts';
 import { useDrag } from '../../components/useDrag.ts';
 import { ScaleContext } from '../../drawing/scale.ts';
 import { TargetRect } from '../../drawing/TargetRect.tsx';
-import { getGroups, getTree } from '../../state/derived.ts';
-import { getLotsByPlace } from '../../state/whereabouts.ts';
+import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordGroup } from '../../text/index.ts';
 import { wordGroupVerdict } from '../../text/verdicts.ts';
 import type { Disagreement } from './disagreement.ts';
-
-/** What was taken up: what a group has in one place. */
-interface Load {
-  readonly groupId: string;
-  readonly from: PlaceId;
-  readonly lotIds: readonly LotId[];
-}
+import { getPieces, type GroupPiece } from './pieces.ts';
 
 /** Nothing is asked while nothing is carried. */
 const NO_LOTS: readonly LotId[] = [];
 
-/** The group of the thing, or the one that has most in the place, under the pointer. */
-function findLoad(household: Household, target: Element): Load | null {
-  const hit = target.closest<SVGElement>('[data-lot], [data-place]');
-  const lotId = hit?.dataset['lot'] as LotId | undefined;
-  const from = lotId ? household.lots.get(lotId)?.placeId : (hit?.dataset['place'] as PlaceId | undefined);
-  if (!from) return null;
-  const there = new Set((getLotsByPlace(household).get(from) ?? []).map(({ id }) => id));
-  const loads = getGroups(household).map(({ id, lots }) => ({
-    groupId: id,
-    from,
-    lotIds: lots.flatMap((lot) => (there.has(lot.id) ? [lot.id] : [])),
-  }));
-  const mine = lotId
-    ? loads.find(({ lotIds }) => lotIds.includes(lotId))
-    : loads.reduce((most, one) => (one.lotIds.length > most.lotIds.length ? one : most), loads[0]!);
-  return mine && mine.lotIds.length > 0 ? mine : null;
+function getHit(target: Element | null | undefined): { lotId?: LotId; placeId?: PlaceId } {
+  const { lot, place } = target?.closest<SVGElement>('[data-lot], [data-place]')?.dataset ?? {};
+  return { lotId: lot as LotId | undefined, placeId: place as PlaceId | undefined };
 }
 
-function findPlace(household: Household, xPx: number, yPx: number): PlaceId | null {
-  const hit = document.elementFromPoint(xPx, yPx)?.closest<SVGElement>('[data-lot], [data-place]');
-  const lotId = hit?.dataset['lot'] as LotId | undefined;
-  return (lotId ? household.lots.get(lotId)?.placeId : (hit?.dataset['place'] as PlaceId | undefined)) ?? null;
+const getPlaceOf = (household: Household, { lotId, placeId }: ReturnType<typeof getHit>): PlaceId | null =>
+  (lotId ? household.lots.get(lotId)?.placeId : placeId) ?? null;
+
+/** What the group of the thing under the pointer has in its place, or the group that has most in the place there. */
+function findPiece(household: Household, target: Element): GroupPiece | null {
+  const hit = getHit(target);
+  const from = getPlaceOf(household, hit);
+  const pieces = (from && getPieces(household).get(from)) || [];
+  if (hit.lotId) return pieces.find(({ lotIds }) => lotIds.includes(hit.lotId!)) ?? null;
+  return pieces.toSorted((a, b) => b.lotIds.length - a.lotIds.length)[0] ?? null;
 }
+
+const findUnder = (household: Household, { clientX, clientY }: { clientX: number; clientY: number }) =>
+  getPlaceOf(household, getHit(document.elementFromPoint(clientX, clientY)));
 
 interface CarryWallProps {
   /** The household as planned. */
@@ -58,30 +47,30 @@ interface CarryWallProps {
 
 /** A planned wall on which what a group has in a place is carried to another one, which says first what it would cost. */
 export function CarryWall({ household, disagree, children }: CarryWallProps) {
-  const [load, setLoad] = useState<Load | null>(null);
+  const [piece, setPiece] = useState<GroupPiece | null>(null);
   const [at, setAt] = useState<{ x: number; y: number; placeId: PlaceId | null } | null>(null);
-  const isCarried = load !== null && at !== null;
+  const isCarried = piece !== null && at !== null;
   // It is asked from the moment it is taken up, so that every place has its answer when it is let go.
-  const { answer } = useAnswer(household, 'lotsVerdicts', load?.lotIds ?? NO_LOTS);
+  const { answer } = useAnswer(household, 'lotsVerdicts', piece?.lotIds ?? NO_LOTS);
   const tree = getTree(household);
   const verdicts = useMemo(() => new Map(answer?.map((one) => [one.placeId, one])), [answer]);
-  const over = at?.placeId && at.placeId !== load?.from ? verdicts.get(at.placeId) : undefined;
+  const isElsewhere = Boolean(at?.placeId) && at!.placeId !== piece?.placeId;
+  const over = isElsewhere ? verdicts.get(at!.placeId!) : undefined;
   const letGo = () => {
-    setLoad(null);
+    setPiece(null);
     setAt(null);
   };
-  const group = load && getGroups(household).find(({ id }) => id === load.groupId);
-  const name = group ? wordGroup(group, household) : '';
+  const name = piece ? wordGroup(piece.group, household) : '';
   const nameOf = (id: PlaceId) => formatPlaceName(tree, id);
   const drag = useDrag({
     isOver: true,
     onTake: (event) => {
-      const found = event.pointerType === 'touch' ? null : findLoad(household, event.target as Element);
-      setLoad(found);
+      const found = event.pointerType === 'touch' ? null : findPiece(household, event.target as Element);
+      setPiece(found);
       return found !== null;
     },
     onDrag: (_right, _down, event) =>
-      setAt({ x: event.clientX, y: event.clientY, placeId: findPlace(household, event.clientX, event.clientY) }),
+      setAt({ x: event.clientX, y: event.clientY, placeId: findUnder(household, event) }),
     onDrop: () => {
       if (over?.isGood) disagree.send(over, `${name}: to ${nameOf(over.placeId)}.`, null);
       letGo();
@@ -90,7 +79,7 @@ export function CarryWall({ household, disagree, children }: CarryWallProps) {
   });
   const said = over
     ? wordGroupVerdict(over, nameOf(over.placeId), household)
-    : at?.placeId && at.placeId !== load?.from
+    : isElsewhere
       ? 'Trying it …'
       : 'Carry it to another place; Esc lets go.';
   return (

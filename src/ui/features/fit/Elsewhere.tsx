@@ -7,9 +7,9 @@ import { explained } from '../../components/explained.ts';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
-import { getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordGroup } from '../../text/index.ts';
 import { wordGroupVerdict } from '../../text/verdicts.ts';
+import { getPieces } from './pieces.ts';
 import { chooseOffers, listTags, type Offer } from './offers.ts';
 
 const HOW =
@@ -26,13 +26,9 @@ interface ElsewhereProps {
 
 /** The places of each group, by its id. */
 function listPlacesOf(household: Household): ReadonlyMap<string, ReadonlySet<PlaceId>> {
-  const groupOf = new Map(getGroups(household).flatMap(({ id, lots }) => lots.map((lot) => [lot.id, id] as const)));
   const places = new Map<string, Set<PlaceId>>();
-  for (const [placeId, lots] of getLotsByPlace(household))
-    for (const { id } of lots) {
-      const groupId = groupOf.get(id);
-      if (groupId !== undefined) places.set(groupId, (places.get(groupId) ?? new Set()).add(placeId));
-    }
+  for (const { group, placeId } of [...getPieces(household).values()].flat())
+    places.set(group.id, (places.get(group.id) ?? new Set()).add(placeId));
   return places;
 }
 

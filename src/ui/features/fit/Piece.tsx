@@ -2,11 +2,11 @@ import { useMemo, useState } from 'react';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { getGroups, getTree } from '../../state/derived.ts';
-import { getLotsByPlace } from '../../state/whereabouts.ts';
+import { getTree } from '../../state/derived.ts';
 import { wordGroup } from '../../text/index.ts';
 import { Elsewhere } from './Elsewhere.tsx';
 import type { Disagreement } from './disagreement.ts';
+import { getPieces } from './pieces.ts';
 
 interface PieceProps {
   /** The household as planned. */
@@ -21,16 +21,14 @@ interface PieceProps {
 /** What can be said against where a group, or one thing of it, is in a plan: not there, or elsewhere. */
 export function Piece({ household, groupId, placeId, lotId, disagree }: PieceProps) {
   const [isAsked, setAsked] = useState(false);
-  const group = getGroups(household).find(({ id }) => id === groupId);
-  const lotIds = useMemo(() => {
-    const ofGroup = new Set(group?.lots.map(({ id }) => id));
-    const there = getLotsByPlace(household).get(placeId) ?? [];
-    return there.flatMap(({ id }) => ((lotId ? id === lotId : ofGroup.has(id)) ? [id] : []));
-  }, [household, group, placeId, lotId]);
-  if (!group || lotIds.length === 0) return null;
+  const piece = getPieces(household)
+    .get(placeId)
+    ?.find(({ group }) => group.id === groupId);
+  const lotIds = useMemo(() => (lotId ? [lotId] : (piece?.lotIds ?? [])), [lotId, piece]);
+  if (!piece) return null;
   const nameOf = (id: PlaceId) => formatPlaceName(getTree(household), id);
   const item = lotId && household.items.get(household.lots.get(lotId)!.itemId);
-  const name = item ? item.name : wordGroup(group, household);
+  const name = item ? item.name : wordGroup(piece.group, household);
   return (
     <>
       {!lotId && (

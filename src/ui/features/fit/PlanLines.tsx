@@ -8,7 +8,8 @@ import { useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 import { previewPlan } from '../../../core/suppose/index.ts';
-import { listBinsCarried, nameGroups } from './binMoves.ts';
+import { joinFew } from '../../text/lists.ts';
+import { listBinsCarried } from './binMoves.ts';
 import { useFitRun } from './fitRun.ts';
 import { listFreed } from './freed.ts';
 
@@ -101,7 +102,8 @@ export function Carried({ plan }: { plan: Plan }) {
   if (bins.length === 0) return null;
   const planned = getTree(previewPlan(household, plan));
   const groups = getGroups(household);
-  const nameAll = (ids: readonly string[]) => nameGroups(ids, groups, household, wordGroup);
+  const nameAll = (ids: readonly string[]) =>
+    joinFew(groups.flatMap((group) => (ids.includes(group.id) ? [wordGroup(group, household)] : [])));
   const carried = listBinsCarried(getTree(household), planned, groups, plan);
   return (
     <div

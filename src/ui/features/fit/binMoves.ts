@@ -1,5 +1,5 @@
 import type { Group } from '../../../core/grouping/index.ts';
-import type { Household, LotId, Plan, PlaceId } from '../../../core/records/index.ts';
+import type { LotId, Plan, PlaceId } from '../../../core/records/index.ts';
 import type { PlaceTree } from '../../../core/storage/index.ts';
 
 /** A container that a plan has elsewhere than it stands, and what it is carried for. */
@@ -35,17 +35,4 @@ export function listBinsCarried(
     holds: listIn(placeId),
     makesRoomFor: listIn(today.places.get(placeId)?.parentId),
   }));
-}
-
-/** The groups of a household by their ids, as they are named. */
-export function nameGroups(
-  ids: readonly string[],
-  groups: readonly Group[],
-  household: Household,
-  wordGroup: (group: Group, household: Household) => string,
-): string {
-  const names = ids
-    .flatMap((id) => groups.find((group) => group.id === id) ?? [])
-    .map((one) => wordGroup(one, household));
-  return names.length < 3 ? names.join(' and ') : `${names[0]!} and ${names.length - 1} more`;
 }

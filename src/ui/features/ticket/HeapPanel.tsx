@@ -1,7 +1,7 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { completeSketch, parseLine } from '../../../core/catalog/index.ts';
 import { createCorrectHeap, createListOut, describeHeap } from '../../../core/heaps/index.ts';
-import type { HeapWay, Item, Lot } from '../../../core/records/index.ts';
+import type { HeapWay, Household, Item, Lot } from '../../../core/records/index.ts';
 import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -15,6 +15,13 @@ import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.t
 
 const HOW =
   'From how it was measured, what is usual for things of its kind, and what was listed out of it since; each of these would be as much.';
+const EXAMPLES: Readonly<Record<HeapWay, readonly [metric: string, imperial: string]>> = {
+  pieces: ['40', '40'],
+  pile: ['62 cm', '24 in'],
+  row: ['1.3 m', '50 in'],
+  mass: ['4 kg', '9 lb'],
+  room: ['60', '60'],
+};
 /** A litre, mm³. */
 const LITRE = 1e6;
 
@@ -44,41 +51,32 @@ export function HeapPanel({ item, lot }: { item: Item; lot: Lot }) {
   );
 }
 
-/** Things out of it, one by one: what is not typed is as the heap is. */
-function ListOut({ item, lot }: { item: Item; lot: Lot }) {
-  const household = useHousehold();
-  const { units } = household.settings;
+interface OneFieldProps {
+  readonly name: string;
+  readonly label: string;
+  readonly send: string;
+  readonly maxLength: number;
+  readonly isEndless?: boolean;
+  /** What is wrong with what was typed; null where it was done. */
+  readonly onSend: (text: string) => Promise<string | null>;
+  readonly children?: ReactNode;
+}
+
+/** A line that is typed and sent, and says under itself what is wrong with it. */
+function OneField({ name, label, send, maxLength, isEndless = false, onSend, children }: OneFieldProps) {
   const [text, setText] = useState('');
   const [fault, setFault] = useState('');
-  const list = async () => {
-    const line = parseLine(text, { kind: item.kind, units });
-    const made = completeSketch(
-      { ...line.sketch, kind: item.kind },
-      {
-        itemId: item.id,
-        lotId: lot.id,
-        nowMs: world.nowMs(),
-        stationId: item.stationId,
-        settings: household.settings,
-      },
-    );
-    if (line.faults[0]) return setFault(wordAmountFault(line.faults[0], '3.4m'));
-    if (line.sketch.name === undefined) return setFault('Say what it is.');
-    if (item.kind === 'fabric' && line.sketch.lengthMm === undefined) return setFault('Say how long it is, too.');
-    if (!made.ok) return setFault(made.fault.map(wordRecordFault).join('; '));
-    const { item: thing, lot: one } = withNewIds(made.value);
-    const isDone = await act(
-      (now) => createListOut(now, lot.id, thing, one, world.nowMs()),
-      `${thing.name} is listed: ${wordAmount(thing, one, units)}.`,
-    );
-    if (isDone) setText('');
-    return undefined;
+  const sendIt = async () => {
+    const wrong = await onSend(text);
+    setFault(wrong ?? '');
+    if (wrong === null) setText('');
   };
   return (
-    <Form aria-label="List one out of it" className="mt-2 flex items-start gap-2" isEndless onSend={list}>
+    <Form aria-label={name} className="mt-2 flex items-start gap-2" isEndless={isEndless} onSend={sendIt}>
+      {children}
       <TextField
-        label="List one out of it"
-        maxLength={300}
+        label={label}
+        maxLength={maxLength}
         value={text}
         fault={fault || undefined}
         onChange={(event) => {
@@ -87,9 +85,34 @@ function ListOut({ item, lot }: { item: Item; lot: Lot }) {
         }}
       />
       <Button type="submit" className="mt-5 shrink-0" disabled={text.trim() === ''}>
-        List it
+        {send}
       </Button>
     </Form>
+  );
+}
+
+/** What the store or the gate refused is told by itself. */
+const REFUSED = '';
+
+/** Things out of it, one by one: where nothing else is typed they are used where the heap is. */
+function ListOut({ item, lot }: { item: Item; lot: Lot }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const list = async (text: string) => {
+    const line = parseLine(text, { kind: item.kind, units });
+    const birth = { itemId: item.id, lotId: lot.id, nowMs: world.nowMs(), stationId: item.stationId };
+    const sketch = { ...line.sketch, kind: item.kind };
+    const made = completeSketch(sketch, { ...birth, settings: household.settings });
+    if (line.faults[0]) return wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd');
+    if (sketch.name === undefined) return 'Say what it is.';
+    if (item.kind === 'fabric' && sketch.lengthMm === undefined) return 'Say how long it is, too.';
+    if (!made.ok) return made.fault.map(wordRecordFault).join('; ');
+    const { item: thing, lot: one } = withNewIds(made.value);
+    const words = `${thing.name} is listed: ${wordAmount(thing, one, units)}.`;
+    return (await act((now) => createListOut(now, lot.id, thing, one, world.nowMs()), words)) ? null : REFUSED;
+  };
+  return (
+    <OneField name="One out of it" label="List one out of it" send="List it" maxLength={300} isEndless onSend={list} />
   );
 }
 
@@ -103,17 +126,14 @@ function MeasureAnew({ lot, ways }: MeasureAnewProps) {
   const { units } = useHousehold().settings;
   const able = (Object.keys(ways) as HeapWay[]).filter((way) => ways[way] !== null);
   const [by, setBy] = useState<HeapWay>(lot.heap?.by ?? 'pieces');
-  const [text, setText] = useState('');
-  const [fault, setFault] = useState('');
-  const correct = async () => {
+  const correct = async (text: string) => {
     const read = readMeasure(by, text, units);
-    if (!read.ok) return setFault(wordAmountFault(read.fault, by === 'pieces' ? '40' : '62 cm'));
-    const isDone = await act((now) => createCorrectHeap(now, lot.id, by, read.value, world.nowMs()), 'Measured anew.');
-    if (isDone) setText('');
-    return undefined;
+    if (!read.ok) return wordAmountFault(read.fault, EXAMPLES[by][units === 'metric' ? 0 : 1]);
+    const make = (now: Household) => createCorrectHeap(now, lot.id, by, read.value, world.nowMs());
+    return (await act(make, 'Measured anew.')) ? null : REFUSED;
   };
   return (
-    <Form aria-label="Measure it anew" className="mt-2 flex items-start gap-2" onSend={correct}>
+    <OneField name="Measure it anew" label="It is" send="Set" maxLength={20} onSend={correct}>
       <SelectField label="Measured anew by" value={by} onChange={(event) => setBy(event.target.value as HeapWay)}>
         {able.map((way) => (
           <option key={way} value={way}>
@@ -121,19 +141,6 @@ function MeasureAnew({ lot, ways }: MeasureAnewProps) {
           </option>
         ))}
       </SelectField>
-      <TextField
-        label="It is"
-        maxLength={20}
-        value={text}
-        fault={fault || undefined}
-        onChange={(event) => {
-          setText(event.target.value);
-          setFault('');
-        }}
-      />
-      <Button type="submit" className="mt-5 shrink-0" disabled={text.trim() === ''}>
-        Set
-      </Button>
-    </Form>
+    </OneField>
   );
 }

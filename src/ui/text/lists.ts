@@ -1,0 +1,11 @@
+/** Names in a sentence; not in the index, the first screen says none. */
+
+/** `Oat linen, Peat suiting and Zips`. */
+export function joinNames(names: readonly string[]): string {
+  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+}
+
+/** `Knit`, `Knit and Zips`, `Knit and 3 more`. */
+export function joinFew(names: readonly string[]): string {
+  return names.length < 3 ? joinNames(names) : `${names[0]!} and ${names.length - 1} more`;
+}
