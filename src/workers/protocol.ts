@@ -28,8 +28,6 @@ import type {
   LotReason,
   Nowhere,
   PlaceReason,
-  Oddity,
-  WayOut,
   BinReason,
   ByGroup,
   Verdict,
