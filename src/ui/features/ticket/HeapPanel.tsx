@@ -72,21 +72,23 @@ function OneField({ name, label, send, maxLength, isEndless = false, onSend, chi
     if (wrong === null) setText('');
   };
   return (
-    <Form aria-label={name} className="mt-2 flex items-start gap-2" isEndless={isEndless} onSend={sendIt}>
+    <Form aria-label={name} className="mt-3" isEndless={isEndless} onSend={sendIt}>
       {children}
-      <TextField
-        label={label}
-        maxLength={maxLength}
-        value={text}
-        fault={fault || undefined}
-        onChange={(event) => {
-          setText(event.target.value);
-          setFault('');
-        }}
-      />
-      <Button type="submit" className="mt-5 shrink-0" disabled={text.trim() === ''}>
-        {send}
-      </Button>
+      <div className="flex items-start gap-2">
+        <TextField
+          label={label}
+          maxLength={maxLength}
+          value={text}
+          fault={fault || undefined}
+          onChange={(event) => {
+            setText(event.target.value);
+            setFault('');
+          }}
+        />
+        <Button type="submit" className="mt-5 shrink-0" disabled={text.trim() === ''}>
+          {send}
+        </Button>
+      </div>
     </Form>
   );
 }
