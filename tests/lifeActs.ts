@@ -313,6 +313,8 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     const [a, b] = [pick(random, computeGroups(now)).id, pick(random, computeGroups(now)).id];
     return acts.createBond(now, [a, b], pick(random, [null, 'near', 'clash']));
   },
+  createGrow: ({ now, random }) =>
+    acts.createGrow(now, pick(random, computeGroups(now)).id, pick(random, [null, 0, 0.3])),
   createLiftWish: ({ now }) => acts.createLiftWish(now, now.settings.wishes?.[0]?.id ?? 'none'),
   createLabelled: ({ now, leaf, lot, text, nowMs }) =>
     labels.createLabelled(

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkPlan } from '../check/index.ts';
+import { computeGroups } from '../core/grouping/index.ts';
 import { createRandom, pick } from '../core/random/index.ts';
 import type { Household, ItemId, Lot, LotId, PlaceId } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
@@ -37,7 +38,14 @@ describe('the score', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1000 }), (seed) => {
         const sample = createSampleHousehold(seed, 60).household;
-        const facts = createFacts(seed % 2 === 0 ? withHooksAndCells(sample) : sample);
+        // Some groups grow, some more than there will be room for.
+        const growth = computeGroups(sample).map(({ id: groupId }, g) => ({
+          groupId,
+          perYear: ((g + seed) % 4) / 2,
+          isSaid: false,
+        }));
+        const growing = { ...sample, settings: { ...sample.settings, growth } };
+        const facts = createFacts(seed % 2 === 0 ? withHooksAndCells(growing) : growing);
         const random = createRandom(seed);
         const state = new State(facts);
         for (let step = 0; step < 400; step += 1) {

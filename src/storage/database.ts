@@ -42,7 +42,7 @@ export interface KeptApart extends Apart {
 }
 
 /** The version of the tables that this program knows. */
-export const LATEST = 9;
+export const LATEST = 10;
 
 /** Tables whose records a bundle holds too, in the bundle's words. */
 const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
@@ -101,6 +101,7 @@ export class Database extends Dexie {
       .upgrade((transaction) => lift(transaction, 6, 7));
     this.version(7).upgrade((transaction) => lift(transaction, 7, 8));
     this.version(8).upgrade((transaction) => lift(transaction, 8, 9));
-    this.version(LATEST).upgrade((transaction) => lift(transaction, 9, 10));
+    this.version(9).upgrade((transaction) => lift(transaction, 9, 10));
+    this.version(LATEST).upgrade((transaction) => lift(transaction, 10, 11));
   }
 }

@@ -177,7 +177,7 @@ describe('the household in the browser', () => {
     expect(await store.load()).toMatchObject({ ok: true, value: { apart: [] } });
   });
 
-  it.each([2, 3, 4, 5, 6, 7, 8, 9])('lifts what a program of bundle version %i stored', async (version) => {
+  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10])('lifts what a program of bundle version %i stored', async (version) => {
     count += 1;
     name = `test-${count}`;
     const old = JSON.parse(readFileSync(`src/core/formats/golden/v${version}.json`, 'utf8')) as Record<

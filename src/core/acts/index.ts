@@ -45,6 +45,6 @@ export {
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createPutInto, judgePut } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
-export { createPick, createSetBounds, createSort, createSplit } from './sortActs.ts';
+export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';
 export { createBond, createLiftWish, createRule, createWish, findBond, findWish } from './wishActs.ts';

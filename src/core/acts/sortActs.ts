@@ -32,3 +32,10 @@ export function createPick(household: Household, lotIds: readonly LotId[], group
   const picked = groupId === null ? [] : lotIds.map((lotId) => ({ lotId, groupId }));
   return createSave(household, { handPicks: [...others, ...picked] });
 }
+
+/** Says by what share of itself a group grows in a year; null leaves that to the daybook, which is asked before the next search. */
+export function createGrow(household: Household, groupId: string, perYear: number | null): Act {
+  const others = (household.settings.growth ?? []).filter((one) => one.groupId !== groupId);
+  const said = perYear === null ? [] : [{ groupId, perYear, isSaid: true }];
+  return createSave(household, { growth: [...others, ...said] });
+}

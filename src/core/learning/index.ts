@@ -1,3 +1,4 @@
+export { computeGrowth } from './growth.ts';
 export { computeLearntUses, createLearn, type LearntUses } from './uses.ts';
 export { listNearer, type Nearer } from './nearer.ts';
 export { listRules, type RuleOffer } from './rules.ts';

@@ -2,6 +2,7 @@ import {
   getUses,
   type DaybookEvent,
   type EventType,
+  type Growth,
   type Household,
   type Item,
   type ItemId,
@@ -10,6 +11,7 @@ import {
 import { fail, ok } from '../result/index.ts';
 import type { Act } from '../acts/index.ts';
 import { createChange, listTakenBack } from '../daybook/index.ts';
+import { computeGrowth } from './growth.ts';
 
 const DAY_MS = 86_400_000;
 const WEEK_MS = 7 * DAY_MS;
@@ -80,16 +82,40 @@ export function computeLearntUses(
   return learnt;
 }
 
-/** Takes over what was learnt, where it differs by a tenth and more from what is reckoned with. One event for all. */
+/** What the daybook says of how groups grow, but for those of which the sewist said it; null when that is known. */
+function learnGrowth({ settings }: Household, learnt: readonly Growth[]): Growth[] | null {
+  const known = settings.growth ?? [];
+  const said = known.filter(({ isSaid }) => isSaid);
+  const news = learnt.filter(({ groupId }) => !said.some((one) => one.groupId === groupId));
+  const rateOf = (list: readonly Growth[], groupId: string) =>
+    list.find((one) => one.groupId === groupId)?.perYear ?? 0;
+  const differs = [...known, ...news].some(
+    ({ groupId }) =>
+      !said.some((one) => one.groupId === groupId) &&
+      Math.abs(rateOf(known, groupId) - rateOf(news, groupId)) > TELLING * 0.5,
+  );
+  return differs ? [...said, ...news] : null;
+}
+
+/**
+ * Takes over what was learnt of uses, where it differs by a tenth and more from what is reckoned with, and of how groups grow. One
+ * event for all.
+ */
 export function createLearn(household: Household, events: readonly DaybookEvent[], nowMs: number): Act {
   const learnt = computeLearntUses(events, household, nowMs);
-  const changes = [...household.items.values()].flatMap((item) => {
+  const used = [...household.items.values()].flatMap((item) => {
     const { perMonth, months } = learnt.get(item.id)!;
     const known = getUses(item);
     if (months === 0 || Math.abs(perMonth - known) <= TELLING * Math.max(known, 0.05)) return [];
     const next: Item = { ...item, learntPerMonth: Number(perMonth.toPrecision(3)) };
     return createChange('items', item.id, item, next) ?? [];
   });
-  const subject = changes.length === 1 ? '1 thing' : `${changes.length} things`;
+  const growth = learnGrowth(household, computeGrowth(events, household, nowMs));
+  const { settings } = household;
+  const grown =
+    growth &&
+    createChange('settings', settings.id, settings, { ...settings, growth: growth.length > 0 ? growth : undefined });
+  const changes = grown ? [...used, grown] : used;
+  const subject = used.length === 0 ? 'How groups grow' : used.length === 1 ? '1 thing' : `${used.length} things`;
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'learnt', subject, changes });
 }

@@ -4,7 +4,7 @@ import { addEstimate, mapChanges } from './lifting.ts';
 import { priceBySense, raisePrices } from './pricing.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 10;
+export const BUNDLE_VERSION = 11;
 
 /**
  * Gives the first event the settings whole. Before version 3 it told only what differed from the defaults of
@@ -272,6 +272,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   // 8 → 9: containers may stand elsewhere in a plan, and carrying one costs something.
   (raw) => raisePrices(addEstimate(raw, 'carryBinSeconds', 60)),
   // 9 → 10: how two groups get on may be said; none says so yet.
+  (raw) => raw,
+  // 10 → 11: how fast groups grow may be known; of none it is yet.
   (raw) => raw,
 ];
 

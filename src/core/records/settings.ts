@@ -18,7 +18,7 @@ import {
 } from 'class-validator';
 import { ID_PATTERN, type LotId, type PlaceId } from './ids.ts';
 import { ContainerSpec, SlotSpec, UnitSpec } from './place.ts';
-import { Bond, Bounds, createSorting, DEFAULT_BOUNDS, HandPick, SortingChoice, Split } from './sorting.ts';
+import { Bond, Bounds, createSorting, DEFAULT_BOUNDS, Growth, HandPick, SortingChoice, Split } from './sorting.ts';
 
 /** Seconds and rates behind "minutes a month"; figures.md gives the source of each default. */
 export class Estimates {
@@ -170,6 +170,8 @@ export class Settings {
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Split) splits?: Split[];
   /** How groups get on in one place where that is otherwise than the rules have it. */
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Bond) bonds?: Bond[];
+  /** Groups that grow, or of which the sewist says that they do not. */
+  @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Growth) growth?: Growth[];
   /** Lots that were put into a group by hand, whatever the rule says. */
   @IsOptional()
   @IsArray()

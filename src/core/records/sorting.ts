@@ -4,6 +4,7 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
+  IsBoolean,
   IsIn,
   IsNumber,
   IsObject,
@@ -217,4 +218,12 @@ export class Bond {
   @MaxLength(400, { each: true })
   groupIds!: string[];
   @IsIn(KINSHIPS) kinship!: Kinship;
+}
+
+/** By what share of itself a group grows in a year. It sleeps while the group is not there. */
+export class Growth {
+  @IsString() @MinLength(1) @MaxLength(400) groupId!: string;
+  @IsNumber() @Min(0) @Max(2) perYear!: number;
+  /** Whether the sewist says so; the daybook does not say otherwise then. */
+  @IsBoolean() isSaid!: boolean;
 }

@@ -122,7 +122,7 @@ function keepApart(facts: Facts, p: number, inside: readonly Offered[], stranger
 
 /** What is odd about a place: strangers in it, or too much. */
 function lookInto(facts: Facts, p: number, inside: readonly Offered[]): Found[] {
-  const { estimates, fillTarget } = facts.settings;
+  const { fillTarget } = facts.settings;
   const { place, mingling } = facts.places[p]!;
   const found: Found[] = [];
   const sizes = new Map<number, number>();
@@ -144,10 +144,9 @@ function lookInto(facts: Facts, p: number, inside: readonly Offered[]): Found[] 
     });
   }
   const fill = getFill(inside);
-  const over = (fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
   if (fill > Math.min(0.99, fillTarget + STUFFED))
     found.push({
-      oddity: { code: 'stuffed', placeId: place.id, fill, seconds: estimates.crowdSeconds * over * over },
+      oddity: { code: 'stuffed', placeId: place.id, fill, seconds: scorePlace(facts, p, inside).crowding },
       mover: null,
     });
   return found;

@@ -1,7 +1,7 @@
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { getOptionPackage, isAllowed, type Facts, type Offered } from '../model/index.ts';
-import { scoreCompany } from '../score/index.ts';
+import { scoreCompany, scorePlace, sumToCome } from '../score/index.ts';
 import { computeHomes, hasRoom } from './homes.ts';
 import { createShifts, type Shifts } from './shifts.ts';
 
@@ -19,7 +19,14 @@ export type PlaceReason =
     }
   /** Several groups share it: passing the others, and what a blurred label is worth. */
   | { readonly code: 'shared'; readonly groups: number; readonly seconds: number }
-  | { readonly code: 'crowded'; readonly fill: number; readonly target: number; readonly seconds: number }
+  | {
+      readonly code: 'crowded';
+      readonly fill: number;
+      /** What is likely to come there while a plan holds, as a share of it. */
+      readonly toCome: number;
+      readonly target: number;
+      readonly seconds: number;
+    }
   /** What would save most by leaving for another place, all else left; `placeId` takes it. */
   | { readonly code: 'leave'; readonly lotId: LotId; readonly placeId: PlaceId; readonly saves: number }
   /** What would save most by coming here, all else left. */
@@ -85,9 +92,10 @@ export function explainPlace(facts: Facts, offered: readonly (Offered | null)[],
       reasons.push({ code: 'shared', groups: groups.length, seconds: shared });
     }
     const fill = inside.reduce((sum, one) => sum + one.share, 0);
-    if (fill > fillTarget) {
-      const over = (fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
-      reasons.push({ code: 'crowded', fill, target: fillTarget, seconds: estimates.crowdSeconds * over * over });
+    const toCome = sumToCome(facts, inside);
+    if (fill + toCome > fillTarget) {
+      const { crowding } = scorePlace(facts, p, inside);
+      reasons.push({ code: 'crowded', fill, toCome, target: fillTarget, seconds: crowding });
     }
   }
   const leaver = findLeaver(facts, offered, p, shifts);

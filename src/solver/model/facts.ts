@@ -1,4 +1,4 @@
-import { computeGroups, type Group } from '../../core/grouping/index.ts';
+import { computeGroups, getWholeId, type Group } from '../../core/grouping/index.ts';
 import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
 import {
@@ -32,6 +32,9 @@ export type { PlaceFacts };
 
 /** Everything is looked at or passed through the hands at least once in ten months. */
 const LEAST_USES = 0.1;
+
+/** Years that a plan should hold before what came since asks for another one. */
+const PLAN_YEARS = 0.5;
 
 /** One lot in one place in one form: what it takes and what it costs by itself. Seconds a month. */
 export interface Offered {
@@ -67,6 +70,8 @@ export interface Facts extends PlaceTable, Ways {
   readonly uses: Float64Array;
   readonly weight: Float64Array;
   readonly groupUses: Float64Array;
+  /** By group: what of its share is likely to come to it while a plan holds. */
+  readonly growth: Float64Array;
   /**
    * Index of the place where it belongs or, while it belongs nowhere, where it is; -1 for neither. And the form it has
    * there. A plan that was adopted is what the next one begins from, carried out or not.
@@ -154,6 +159,7 @@ export function createFacts(household: Household, options?: FactsOptions): Facts
     uses,
     weight: Float64Array.from(uses, (u) => 1 + u),
     groupUses,
+    growth: computeToCome(groups, settings),
     present,
     carrying: computeCarrying(household, lots),
     presentForm: Int32Array.from(lots, (lot) => STOW_FORMS.indexOf(lot.homeId ? lot.homeForm : lot.form)),
@@ -189,6 +195,12 @@ function computeCarrying({ plans, settings }: Household, lots: readonly Lot[]): 
     ({ id, homeId }) =>
       (carrySeconds + (homeId !== undefined && homes.get(id) === homeId ? relearnSeconds : 0)) / carryMonths,
   );
+}
+
+/** What of each group's share is likely to come to it while a plan holds; a part grows as the whole does. */
+function computeToCome(groups: readonly Group[], { growth = [] }: Settings): Float64Array {
+  const perYear = new Map(growth.map((one) => [one.groupId, one.perYear]));
+  return Float64Array.from(groups, ({ id }) => PLAN_YEARS * (perYear.get(id) ?? perYear.get(getWholeId(id)) ?? 0));
 }
 
 function describeGroups(

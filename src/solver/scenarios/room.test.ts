@@ -47,6 +47,17 @@ describe('room is left, and a room that is nearly right is left alone', () => {
     expect(Math.max(...heights)).toBeLessThan(1.25 * Math.min(...heights));
   });
 
+  for (const grows of ['cotton', 'linen'])
+    scenario(`what grows gets the place where it can: ${grows}`, (seed) => {
+      const { placesOf } = plan(
+        [...shelves('near', 1, 500), ...shelves('tall', 1, 1500, {}, { heightMm: 450 })],
+        [cloths(18, 'cotton'), cloths(18, 'linen')],
+        seed,
+        { growth: [{ groupId: `fabric:fibre:${grows}`, perYear: 0.6, isSaid: false }] },
+      );
+      expect(placesOf(grows)).toEqual(['tall-Shelf 1']);
+    });
+
   scenario('one cloth more moves that cloth and at most one other', (seed) => {
     const owned = [
       cloths(14, 'cotton'),

@@ -1,6 +1,7 @@
 export { describeAt, describePresent } from './present.ts';
 export {
   getFill,
+  sumToCome,
   recount,
   scoreCompany,
   scoreGroup,

@@ -42,6 +42,8 @@ export class Lookup {
   protected readonly findSeconds: number;
   private readonly carrying: Float64Array;
   protected readonly fillTarget: number;
+  /** By lot: what of its share is likely to come to it while a plan holds. */
+  protected readonly growth: Float64Array;
   protected readonly isLine: Uint8Array;
   protected readonly isHooked: Uint8Array;
   /** Seconds for each square of the share beyond the target. */
@@ -81,6 +83,7 @@ export class Lookup {
     this.findSeconds = estimates.findSeconds;
     this.carrying = facts.carrying;
     this.fillTarget = fillTarget;
+    this.growth = Float64Array.from(facts.groupOf, (g) => facts.growth[g]!);
     this.runMm = Float64Array.from(places, ({ space }) => space.widthMm);
     this.pileWidth = Float64Array.from(places, ({ space }) =>
       space.mode === 'line' && space.rowsRun === 'x' ? Math.min(1, settings.panelWidthMm / space.widthMm) : 0,
@@ -144,9 +147,13 @@ export class Lookup {
     return high > 0 ? uses * this.halfLift[p]! * high : 0;
   }
 
-  /** What a place costs for being fuller than its target. */
+  /** What a place costs for being fuller than its target, or for becoming so by what is likely to come. */
   crowd(fill: number): number {
     const over = fill - this.fillTarget;
-    return over > 0 ? this.crowdFactor * over * over : 0;
+    if (over <= 0) return 0;
+    if (fill <= 1) return this.crowdFactor * over * over;
+    // What will not go in any more is a thing of its own each time: from there on it goes straight up.
+    const most = 1 - this.fillTarget;
+    return this.crowdFactor * most * (most + 2 * (fill - 1));
   }
 }

@@ -81,6 +81,11 @@ export function searchByGroup(facts: Facts, p: number, inside: readonly Offered[
   );
 }
 
+/** What is likely to come to these lots, as a share of their place. */
+export function sumToCome({ groupOf, growth }: Facts, inside: readonly Offered[]): number {
+  return inside.reduce((sum, { lot, share }) => sum + growth[groupOf[lot]!]! * share, 0);
+}
+
 /** What a place with these lots in it costs beside what each lot costs by itself, seconds a month. An empty one costs nothing. */
 export function scorePlace(
   facts: Facts,
@@ -91,11 +96,14 @@ export function scorePlace(
   const { estimates, fillTarget } = facts.settings;
   const search = searchByGroup(facts, p, inside);
   const groups = [...search.keys()];
-  const fill = getFill(inside);
-  const over = Math.max(0, fill - fillTarget) / Math.max(0.01, 1 - fillTarget);
+  // Also what is likely to come crowds; what of it will not go in any more costs the same however much is there already.
+  const full = getFill(inside) + sumToCome(facts, inside);
+  const room = Math.max(0.01, 1 - fillTarget);
+  const over = Math.min(1 - fillTarget, Math.max(0, full - fillTarget)) / room;
+  const outside = ((1 - fillTarget) * 2 * Math.max(0, full - 1)) / room ** 2;
   return {
     searching: [...search.values()].reduce((sum, one) => sum + one, 0),
-    crowding: estimates.crowdSeconds * over * over,
+    crowding: estimates.crowdSeconds * (over * over + outside),
     company: scoreCompany(facts, p, groups) + groups.reduce((sum, g) => sum + scoreNaming(facts, p, g), 0),
     rent: OPENED_SHARE * facts.places[p]!.worth * estimates.rentSeconds,
   };

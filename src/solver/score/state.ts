@@ -81,6 +81,7 @@ export class State extends Sums {
         -s,
         -s * u,
         -this.shareNow[lot]!,
+        -this.growth[lot]! * this.shareNow[lot]!,
       ) +
       this.shiftPlace(
         to,
@@ -91,6 +92,7 @@ export class State extends Sums {
         t,
         t * u,
         this.shareAt(way, to),
+        this.growth[lot]! * this.shareAt(way, to),
       ) +
       (isLast || isNew ? this.spread.shift(g, isLast ? from : NONE, isNew ? to : NONE) : 0) +
       CAUTION_PRICE * this.getCautions(way, to) -
@@ -200,10 +202,21 @@ export class State extends Sums {
     const left = this.company.shift(atFrom, isLast ? -1 : 0);
     const met = this.company.shift(atTo, isNew ? 1 : 0);
     const { uses, stackedFrom, stackedTo, usesFrom, usesTo, shareFrom, shareTo } = batch;
+    const more = this.facts.growth[g]!;
     return (
       batch.delta +
-      this.shiftPlace(from, -uses, isLast ? -1 : 0, left, passFrom, -stackedFrom, -usesFrom, -shareFrom) +
-      this.shiftPlace(to, uses, isNew ? 1 : 0, met, passTo, stackedTo, usesTo, shareTo) +
+      this.shiftPlace(
+        from,
+        -uses,
+        isLast ? -1 : 0,
+        left,
+        passFrom,
+        -stackedFrom,
+        -usesFrom,
+        -shareFrom,
+        -more * shareFrom,
+      ) +
+      this.shiftPlace(to, uses, isNew ? 1 : 0, met, passTo, stackedTo, usesTo, shareTo, more * shareTo) +
       (isLast || isNew ? this.spread.shift(g, isLast ? from : NONE, isNew ? to : NONE) : 0)
     );
   }
@@ -260,6 +273,7 @@ export class State extends Sums {
       coming.stackedTo - leaving.stackedFrom,
       coming.usesTo - leaving.usesFrom,
       coming.shareTo - leaving.shareFrom,
+      this.growth[coming.lots[0]!]! * coming.shareTo - this.growth[leaving.lots[0]!]! * leaving.shareFrom,
     );
   }
 
@@ -314,10 +328,13 @@ export class State extends Sums {
     const tb = this.isStacked(bWay, pa);
     const shareA = this.shareAt(bWay, pa) - this.shareNow[a]!;
     const shareB = this.shareAt(aWay, pb) - this.shareNow[b]!;
+    const [moreA, moreB] = [this.growth[a]!, this.growth[b]!];
+    const toComeA = moreB * this.shareAt(bWay, pa) - moreA * this.shareNow[a]!;
+    const toComeB = moreA * this.shareAt(aWay, pb) - moreB * this.shareNow[b]!;
     return (
       delta +
-      this.shiftPlace(pa, ub - ua, groupsA, companyA, passA, tb - sa, tb * ub - sa * ua, shareA) +
-      this.shiftPlace(pb, ua - ub, groupsB, companyB, passB, ta - sb, ta * ua - sb * ub, shareB) +
+      this.shiftPlace(pa, ub - ua, groupsA, companyA, passA, tb - sa, tb * ub - sa * ua, shareA, toComeA) +
+      this.shiftPlace(pb, ua - ub, groupsB, companyB, passB, ta - sb, ta * ua - sb * ub, shareB, toComeB) +
       this.computeBase(a, aWay, pb) -
       this.baseNow[a]! +
       this.computeBase(b, bWay, pa) -

@@ -20,6 +20,8 @@ export class Sums extends Lookup {
   protected readonly shareNow: Float64Array;
   protected readonly cautionNow: Float64Array;
   readonly fill: Float64Array;
+  /** By place: what is likely to come there, as a share of it. */
+  protected readonly toCome: Float64Array;
   readonly massG: Float64Array;
   /** The share each place may be filled to; below 1 where packing failed before. */
   readonly cap: Float64Array;
@@ -81,6 +83,7 @@ export class Sums extends Lookup {
     this.company = new Company(facts);
     this.spread = new Spread(facts);
     this.fill = new Float64Array(places.length);
+    this.toCome = new Float64Array(places.length);
     this.massG = new Float64Array(places.length);
     this.spines = new Float64Array(places.length);
     this.piled = new Float64Array(places.length);
@@ -191,7 +194,7 @@ export class Sums extends Lookup {
 
   /**
    * What a place as a whole costs more when so many uses, groups, seconds of company, passings (uses times kin passed), stacked things,
-   * their uses and shares come or go.
+   * their uses, shares and what is likely to come to them, come or go.
    */
   protected shiftPlace(
     p: number,
@@ -202,6 +205,7 @@ export class Sums extends Lookup {
     stacked: number,
     stackedUses: number,
     share: number,
+    toCome: number,
   ): number {
     const before = this.groupsIn[p]! - 1;
     const after = before + groups;
@@ -220,7 +224,8 @@ export class Sums extends Lookup {
         this.lift(p, this.stacked[p]!, this.stackedUses[p]!);
     if (before < 0 && after >= 0) delta += this.opening[p]!;
     else if (before >= 0 && after < 0) delta -= this.opening[p]!;
-    return delta + this.crowd(fill + share) - this.crowd(fill);
+    const full = fill + this.toCome[p]!;
+    return delta + this.crowd(full + share + toCome) - this.crowd(full);
   }
 
   /** What digging for things costs more where one looks in from above. */
@@ -261,6 +266,7 @@ export class Sums extends Lookup {
         s,
         s * u,
         this.shareAt(way, p),
+        this.growth[lot]! * this.shareAt(way, p),
       ) +
       (isNew ? this.spread.shift(g, NONE, p) : 0)
     );
@@ -287,6 +293,7 @@ export class Sums extends Lookup {
         -s,
         -s * u,
         -this.shareNow[lot]!,
+        -this.growth[lot]! * this.shareNow[lot]!,
       ) +
       (isLast ? this.spread.shift(g, p, NONE) : 0)
     );
@@ -318,6 +325,7 @@ export class Sums extends Lookup {
     this.baseNow[lot] = this.computeBase(lot, way, p);
     this.cautionNow[lot] = CAUTION_PRICE * this.getCautions(way, p);
     this.fill[p]! += this.shareNow[lot]!;
+    this.toCome[p]! += this.growth[lot]! * this.shareNow[lot]!;
     this.spines[p]! += this.spineOf(way, p);
     this.piled[p]! += this.pileOf(way, p);
     const mass = this.wayMassG[way]!;
@@ -363,6 +371,7 @@ export class Sums extends Lookup {
       this.stackedUses[p] = this.stacked[p] === 0 ? 0 : this.stackedUses[p]! - u;
     }
     this.fill[p] = this.groupsIn[p] === 0 ? 0 : this.fill[p]! - this.shareNow[lot]!;
+    this.toCome[p] = this.groupsIn[p] === 0 ? 0 : this.toCome[p]! - this.growth[lot]! * this.shareNow[lot]!;
     this.spines[p] = this.groupsIn[p] === 0 ? 0 : this.spines[p]! - this.spineOf(way, p);
     this.piled[p] = this.groupsIn[p] === 0 ? 0 : this.piled[p]! - this.pileOf(way, p);
     const mass = this.wayMassG[way]!;

@@ -114,8 +114,8 @@ export function explainPlaceReason(
       };
     case 'crowded':
       return {
-        words: `Filled to ${Math.round(100 * reason.fill)} % where ${Math.round(100 * reason.target)} % was wanted: re-shuffling costs ${formatMinutes(reason.seconds)} a month.`,
-        how: 'The share that its lots take, beside the filling you want; what a place not crammed is worth to you, by the square of what is over.',
+        words: `Filled to ${Math.round(100 * reason.fill)} % where ${Math.round(100 * reason.target)} % was wanted${reason.toCome >= 0.005 ? `, and ${Math.round(100 * reason.toCome)} % more is likely to come in half a year` : ''}: re-shuffling costs ${formatMinutes(reason.seconds)} a month.`,
+        how: 'The share that its lots take, and half a year of what their groups grow, beside the filling you want; what a place not crammed is worth to you, by the square of what is over.',
       };
     case 'leave':
       return {

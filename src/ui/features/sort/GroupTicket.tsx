@@ -22,6 +22,7 @@ import { explainGroupReason } from '../../text/whys.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { HandSort } from './HandSort.tsx';
 import { Partners } from './Partners.tsx';
+import { GrowthRow } from './GrowthRow.tsx';
 import { SplitUp } from './SplitUp.tsx';
 
 function GroupWhy({ household, group }: { household: Household; group: Group }) {
@@ -81,6 +82,7 @@ export function GroupTicket({ group }: { group: Group }) {
           name="Today in"
           how="The places where its lots lie today, each counted once."
         >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
+        <GrowthRow group={group} />
       </dl>
       <GroupWhy household={household} group={group} />
       <p className="mt-2 flex flex-wrap gap-x-4">
