@@ -10,13 +10,13 @@ import { useMemo } from 'react';
 
 const CHOICES: readonly (readonly [number, string])[] = [
   [0, 'not at all'],
-  [0.1, 'a little, 10 % a year'],
-  [0.25, 'a quarter more a year'],
-  [0.5, 'half as much again a year'],
-  [1, 'twice as much in a year'],
+  [0.1, 'a little: 10 % a year'],
+  [0.25, '25 % a year'],
+  [0.5, '50 % a year'],
+  [1, 'doubles in a year'],
 ];
 
-const wordGrowth = (perYear: number) => (perYear === 0 ? 'not that it shows' : `${Math.round(100 * perYear)} % a year`);
+const wordGrowth = (perYear: number) => (perYear === 0 ? 'no' : `${Math.round(100 * perYear)} % a year`);
 
 /** How fast a group grows, as the daybook shows or as one says: plans leave room for half a year of it. */
 export function GrowthRow({ group }: { group: Group }) {
@@ -35,13 +35,13 @@ export function GrowthRow({ group }: { group: Group }) {
     >
       <select
         aria-label={`How fast ${wordGroup(group, household)} grows`}
-        className="h-11 max-w-full rounded border border-thread bg-paper px-1 text-ink md:h-8"
+        className="h-11 w-44 rounded border border-thread bg-paper px-1 text-ink md:h-8"
         value={said?.perYear ?? ''}
         onChange={({ target: { value } }) =>
           void act((now) => createGrow(now, id, value === '' ? null : Number(value)), 'Kept for the next plan.')
         }
       >
-        <option value="">as the daybook shows: {wordGrowth(shown)}</option>
+        <option value="">by the daybook: {wordGrowth(shown)}</option>
         {said && !CHOICES.some(([perYear]) => perYear === said.perYear) && (
           <option value={said.perYear}>{wordGrowth(said.perYear)}</option>
         )}
