@@ -53,7 +53,9 @@ function priceFinding({ isFault, missingMm, sun }: Finding): number {
   return isFault ? FAULT + MISSING_FAULT * missingMm : CAUTION + MISSING_CAUTION * missingMm;
 }
 
-const sumPrices = (findings: readonly Finding[]) => findings.reduce((sum, one) => sum + priceFinding(one), 0);
+/** What findings cost together, in metres an hour. */
+export const priceFindings = (findings: readonly Finding[]) =>
+  findings.reduce((sum, one) => sum + priceFinding(one), 0);
 
 /** Metres an hour of sewing takes: the triangle round the furniture, and the fetching as the crow flies. */
 function computeMetres(room: RoomSpec, pieces: readonly Piece[], fetches: readonly Fetch[]): number {
@@ -85,7 +87,7 @@ export function computeWorth(
 function toWorth(findings: readonly Finding[], metresPerHour: number): Worth {
   const faults = findings.filter((one) => one.isFault).length;
   return {
-    cost: sumPrices(findings) + metresPerHour,
+    cost: priceFindings(findings) + metresPerHour,
     faults,
     cautions: findings.length - faults,
     metresPerHour,
@@ -188,10 +190,10 @@ export class Arranger {
       if (!isSame(unit, this.start[i]!.unit)) price += MOVED + (unit.stand ? priceAdrift(unit) : 0);
     const scene = createScene(room, next, settings);
     const near = findNear(scene);
-    price += sumPrices(near);
+    price += priceFindings(near);
     if (price > most) return;
     const far = findFar(scene);
-    price += sumPrices(far);
+    price += priceFindings(far);
     if (price > most) return;
     const metres = computeMetres(room, next, options.fetches);
     price += metres;

@@ -28,3 +28,13 @@ export {
 } from './power.ts';
 export { adviseHeight, computeSpread, findTask, type HeightAdvice, type Spread, type Task } from './comfort.ts';
 export { getCost, listSpots, withGot, type Got, withNewIds } from './wares.ts';
+export {
+  findNearestWall,
+  placeDoor,
+  placeWindow,
+  ROOM_SHAPES,
+  shapeRoom,
+  type RoomShape,
+  type ShapeMeasures,
+} from './shapes.ts';
+export { furnish, type Furnished, type ToStand } from './furnish.ts';

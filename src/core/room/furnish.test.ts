@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { PlaceId, UnitSpec } from '../records/index.ts';
+import { computeSlots, PARTS } from '../storage/index.ts';
+import { computeFindings, createBareRoom, furnish, placeDoor, placeWindow, shapeRoom, type ToStand } from './index.ts';
+
+const SETTINGS = { statureMm: 1680 };
+const BARE = createBareRoom('r' as PlaceId, 'Room', 0, [], () => 'door').room!;
+const shaped = shapeRoom(BARE, 'rectangle', { widthMm: 4200, depthMm: 3400, heightMm: 2400 });
+const withDoor = placeDoor(shaped, 'near', 600, 'door')!;
+const room = placeWindow(withDoor, 'far', 2000, 'window')!;
+
+let made = 0;
+function want(partId: string, wallId: string | null = null): ToStand {
+  const part = PARTS.find(({ id }) => id === partId)!;
+  const unit: UnitSpec = { ...part.unit, kind: part.kind, wallId: 'far', xMm: 0, isAnchored: true };
+  const slots = computeSlots(unit);
+  if (!slots.ok) throw new Error('slots');
+  made += 1;
+  return { id: `u${made}` as PlaceId, name: partId, unit, slots: slots.slots.map(({ slot }) => slot), wallId };
+}
+const faults = (...args: Parameters<typeof computeFindings>) => computeFindings(...args).filter((one) => one.isFault);
+
+describe('furniture that is stood along the walls', () => {
+  it('hits nothing, covers no window, and leaves the ways free', () => {
+    const { stood, left } = furnish(
+      room,
+      [],
+      [want('cube-shelf'), want('bookcase'), want('dresser'), want('table'), want('peg-round'), want('cart')],
+      SETTINGS,
+    );
+    expect(left).toEqual([]);
+    const findings = computeFindings(room, stood, SETTINGS);
+    expect(findings.filter((one) => one.isFault)).toEqual([]);
+    expect(findings.map(({ code }) => code)).not.toContain('window-covered');
+  });
+
+  it('goes to the wall it is wanted at, or is left', () => {
+    const four = [1, 2, 3, 4, 5].map(() => want('bookcase', 'left'));
+    const { stood, left } = furnish(room, [], four, SETTINGS);
+    // A wall of 3.4 m takes four of 80 cm, less where the door opens.
+    expect(stood.every(({ unit }) => unit.wallId === 'left')).toBe(true);
+    expect(stood.length).toBeGreaterThanOrEqual(3);
+    expect(stood.length + left.length).toBe(5);
+    expect(faults(room, stood, SETTINGS)).toEqual([]);
+  });
+
+  it('stands a cutting table so that one walks round it', () => {
+    const { stood } = furnish(room, [], [want('cutting-table'), want('bookcase')], SETTINGS);
+    expect(stood.find(({ name }) => name === 'cutting-table')!.unit.stand).toBeDefined();
+    expect(computeFindings(room, stood, SETTINGS).filter(({ code }) => code === 'zone-around')).toEqual([]);
+  });
+
+  it('is left where it does not go in, however it is turned', () => {
+    const cell = shapeRoom(BARE, 'rectangle', { widthMm: 1000, depthMm: 1000, heightMm: 1500 });
+    const { stood, left } = furnish(cell, [], [want('bookcase'), want('cutting-table')], SETTINGS);
+    expect([stood.length, left.length]).toEqual([0, 2]);
+  });
+
+  it('makes no fault in any room, with anything in it', () => {
+    const parts = fc.array(fc.constantFrom(...PARTS.map(({ id }) => id)), { minLength: 1, maxLength: 5 });
+    const mm = fc.integer({ min: 1500, max: 6000 });
+    fc.assert(
+      fc.property(mm, mm, fc.integer({ min: 0, max: 6000 }), parts, (widthMm, depthMm, at, ids) => {
+        const any = shapeRoom(BARE, 'rectangle', { widthMm, depthMm, heightMm: 2400 });
+        const open = placeDoor(any, 'near', at, 'door') ?? any;
+        const { stood, left } = furnish(
+          open,
+          [],
+          ids.map((id) => want(id)),
+          SETTINGS,
+        );
+        expect(stood.length + left.length).toBe(ids.length);
+        expect(faults(open, stood, SETTINGS)).toEqual([]);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
