@@ -2,6 +2,7 @@ import * as acts from '../src/core/acts/index.ts';
 import type { Draft } from '../src/core/daybook/index.ts';
 import { computeGroups } from '../src/core/grouping/index.ts';
 import * as heaps from '../src/core/heaps/index.ts';
+import * as setout from '../src/core/setout/index.ts';
 import * as labels from '../src/core/labels/index.ts';
 import * as learning from '../src/core/learning/index.ts';
 import { getAmount } from '../src/core/measure/index.ts';
@@ -11,6 +12,8 @@ import {
   NO_PARTS,
   createLooseLot,
   KINDS,
+  SETOUT_STAGES,
+  SETOUT_WAYS,
   type DaybookEvent,
   type Household,
   type Item,
@@ -315,6 +318,9 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   },
   createGrow: ({ now, random }) =>
     acts.createGrow(now, pick(random, computeGroups(now)).id, pick(random, [null, 0, 0.3])),
+  createBegin: ({ now, random }) => setout.createBegin(now, pick(random, SETOUT_WAYS)),
+  createTickStage: ({ now, random }) => setout.createTickStage(now, pick(random, SETOUT_STAGES), random() < 0.5),
+  createEndSetout: ({ now }) => setout.createEndSetout(now),
   createLiftWish: ({ now }) => acts.createLiftWish(now, now.settings.wishes?.[0]?.id ?? 'none'),
   createLabelled: ({ now, leaf, lot, text, nowMs }) =>
     labels.createLabelled(
@@ -340,7 +346,7 @@ const NO_ACTS: ReadonlySet<string> = new Set(['createLotDraft', 'createReleaseWr
 
 /** Every act that the core offers. */
 export function listActs(): string[] {
-  return [acts, heaps, labels, learning, mending]
+  return [acts, heaps, labels, learning, mending, setout]
     .flatMap((folder) => Object.keys(folder))
     .filter((name) => name.startsWith('create') && !NO_ACTS.has(name));
 }

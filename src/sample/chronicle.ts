@@ -36,11 +36,11 @@ export function createChronicle(made: Household): Chronicle {
   };
 }
 
-/** A household with a bare room and nothing in it. */
+/** A household with a bare room and nothing in it, to be set out. */
 export function createEmptyHousehold(): Chronicle {
   const room = createFirstRoom();
   return createChronicle({
-    settings: DEFAULT_SETTINGS,
+    settings: { ...DEFAULT_SETTINGS, setout: { done: [] } },
     items: new Map(),
     lots: new Map(),
     places: new Map([[room.id, room]]),

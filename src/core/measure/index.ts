@@ -31,4 +31,5 @@ export {
 } from './reading.ts';
 export { convertThread, findHolder, getHolder, HOLDER_FIGURES, THREAD_NUMBERS, type ThreadNumber } from './thread.ts';
 export { getWholeLot, listWrapped } from './wrapped.ts';
+export { hasBoards } from './boards.ts';
 export { computePackage, computePackages, isPiled, type Package } from './package.ts';

@@ -273,7 +273,7 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => raisePrices(addEstimate(raw, 'carryBinSeconds', 60)),
   // 9 → 10: how two groups get on may be said; none says so yet.
   (raw) => raw,
-  // 10 → 11: how fast groups grow may be known; of none it is yet.
+  // 10 → 11: how fast groups grow may be known, how many boards there are, and how far setting out is; nothing says so yet.
   (raw) => raw,
 ];
 

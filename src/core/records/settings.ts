@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -139,6 +140,21 @@ export class StagingTable {
 /** A table as most have. */
 export const USUAL_STAGING: StagingTable = { widthMm: 1200, depthMm: 600 };
 
+/** How one begins: with a room that is a mess, with a list of what is owned, typed or from a file, or with a corner or closet. */
+export const SETOUT_WAYS = ['mess', 'list', 'file', 'nook'] as const;
+export type SetoutWay = (typeof SETOUT_WAYS)[number];
+/** The order of the work, from a bare room on. */
+export const SETOUT_STAGES = ['room', 'furniture', 'heaps', 'balance', 'sort', 'fit', 'carry', 'label'] as const;
+export type SetoutStage = (typeof SETOUT_STAGES)[number];
+
+/** How far setting out is; absent in a household that is set out. */
+export class Setout {
+  /** Absent: not asked yet. */
+  @IsOptional() @IsIn(SETOUT_WAYS) way?: SetoutWay;
+  /** Stages of which the sewist said that they are done. */
+  @IsArray() @ArrayUnique() @IsIn(SETOUT_STAGES, { each: true }) done!: SetoutStage[];
+}
+
 export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
@@ -168,6 +184,10 @@ export class Settings {
   @IsObject() @ValidateNested() @Type(() => Bounds) bounds!: Bounds;
   /** Groups that were too large and are kept in parts. */
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Split) splits?: Split[];
+  /** While it is set out. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Setout) setout?: Setout;
+  /** How many boards there are to wind cloth on; absent: not asked. */
+  @IsOptional() @IsInt() @Min(0) @Max(10_000) boards?: number;
   /** How groups get on in one place where that is otherwise than the rules have it. */
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Bond) bonds?: Bond[];
   /** Groups that grow, or of which the sewist says that they do not. */

@@ -1,5 +1,5 @@
 import { computeGroups, getWholeId, type Group } from '../../core/grouping/index.ts';
-import { computePackages, getWholeLot, type Package } from '../../core/measure/index.ts';
+import { computePackages, getWholeLot, hasBoards, type Package } from '../../core/measure/index.ts';
 import { computeShare } from '../../core/packing/index.ts';
 import {
   type Estimates,
@@ -117,12 +117,12 @@ export function createFacts(household: Household, options?: FactsOptions): Facts
     }
     groupStart[g + 1] = lots.length;
   }
-  const hasBoards = [...household.lots.values()].some(({ form, homeForm }) => form === 'board' || homeForm === 'board');
+  const withBoards = hasBoards(household);
   const items = lots.map((lot) => household.items.get(lot.itemId) as Item);
   const packages = lots.map((lot, l) => {
     const all = computePackages(items[l]!, getWholeLot(household, lot), settings);
-    // Nobody is told to wind cloth on boards that are not there, unless it can be kept in no other way.
-    const other = hasBoards ? all : all.filter(({ form }) => form !== 'board');
+    // On boards that are not there goes only what can be kept in no other way.
+    const other = withBoards ? all : all.filter(({ form }) => form !== 'board');
     return other.length > 0 ? other : all;
   });
   const table = describePlaces(tree, settings, standings, options?.berths);
