@@ -4,7 +4,7 @@ import { createPng } from './pictures.ts';
 
 async function openEmpty(page: Page, path = '/stash'): Promise<void> {
   await openSample(page);
-  await page.getByRole('button', { name: 'Start with my own, empty' }).click();
+  await page.getByRole('button', { name: 'Start with my own' }).click();
   await expect(page.getByText('No cloth yet.')).toBeVisible();
   await page.goto(path);
   await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();

@@ -308,6 +308,7 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   },
   createDivideHeaps: ({ now, id }) => heaps.createDivideHeaps(now, () => id() as LotId),
   createGatherHeaps: ({ now }) => heaps.createGatherHeaps(now),
+  createLieOnFloor: ({ now, id, nowMs }) => heaps.createLieOnFloor(now, () => id() as PlaceId, nowMs),
   createRule: ({ now, leaf, id }) => {
     const wish = { id: id(), kind: 'free' as const, lotIds: [], groupIds: [], placeId: leaf.id };
     return acts.createRule(now, wish, [now.settings.wishes?.[0]?.id ?? 'none']);

@@ -13,6 +13,9 @@ const StashPage = lazy(async () => ({ default: (await import('./features/stash/S
 const ListPage = lazy(async () => ({ default: (await import('./features/list/ListPage.tsx')).ListPage }));
 const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
 const SortPage = lazy(async () => ({ default: (await import('./features/sort/SortPage.tsx')).SortPage }));
+const SetoutPage = lazy(async () => ({ default: (await import('./features/setout/SetoutPage.tsx')).SetoutPage }));
+const HeapsPage = lazy(async () => ({ default: (await import('./features/heaps/HeapsPage.tsx')).HeapsPage }));
+const BalancePage = lazy(async () => ({ default: (await import('./features/room/BalancePage.tsx')).BalancePage }));
 const RoomPage = lazy(async () => ({ default: (await import('./features/room/RoomPage.tsx')).RoomPage }));
 const PlanPage = lazy(async () => ({ default: (await import('./features/room/PlanPage.tsx')).PlanPage }));
 const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
@@ -26,6 +29,12 @@ const DaybookPage = lazy(async () => ({ default: (await import('./features/daybo
 const HouseholdPage = lazy(async () => ({
   default: (await import('./features/household/HouseholdPage.tsx')).HouseholdPage,
 }));
+
+/** A household that is being set out opens on that. */
+function First() {
+  const isSetOut = useApp((state) => state.household?.settings.setout === undefined);
+  return <Navigate to={isSetOut ? '/bench' : '/setout'} replace />;
+}
 
 export function App() {
   const phase = useApp((state) => state.phase);
@@ -54,6 +63,9 @@ export function App() {
             <Route path="photos" element={<PhotosPage />} />
             <Route path="list" element={<ListPage />} />
             <Route path="sort" element={<SortPage />} />
+            <Route path="setout" element={<SetoutPage />} />
+            <Route path="heaps" element={<HeapsPage />} />
+            <Route path="room/balance" element={<BalancePage />} />
             <Route path="room/plan/:roomId?" element={<PlanPage />} />
             <Route path="room/:wallId?" element={<RoomPage />} />
             <Route path="fit" element={<FitPage />} />
@@ -64,7 +76,7 @@ export function App() {
             <Route path="find/:lotId?" element={<FindPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />
-            <Route path="*" element={<Navigate to="/bench" replace />} />
+            <Route path="*" element={<First />} />
           </Route>
         </Routes>
       </BrowserRouter>

@@ -201,3 +201,20 @@ export function findType(type: string, kind?: Kind): TypeFigures | null {
   if (word === '') return null;
   return TYPE_FIGURES.find((one) => (!kind || one.kind === kind) && one.words.includes(word)) ?? null;
 }
+
+/** What is done at a station, as its name tells. */
+export type StationTask = 'cutting' | 'sewing' | 'pressing';
+
+const TASKS: Readonly<Record<StationTask, readonly string[]>> = {
+  cutting: ['scissors', 'rotary cutter', 'blades', 'ruler', 'mat', 'tape measure', 'marking pens'],
+  sewing: ['machine', 'presser foot', 'machine needles', 'seam ripper', 'pins'],
+  pressing: ['iron', 'tailor ham', 'clapper'],
+};
+
+/** The work that things of a type are for; null where they are for any. */
+export function findTypeTask(type: string | undefined, kind: Kind): StationTask | null {
+  const known = findType(type ?? '', kind)?.type;
+  if (kind === 'thread') return 'sewing';
+  const [task] = Object.entries(TASKS).find(([, types]) => known !== undefined && types.includes(known)) ?? [];
+  return (task as StationTask | undefined) ?? null;
+}

@@ -1,4 +1,4 @@
-export { findType, TYPE_FIGURES, type TypeFigures } from './figures.ts';
+export { findType, findTypeTask, TYPE_FIGURES, type StationTask, type TypeFigures } from './figures.ts';
 export { parseLine, type ReadLine } from './line.ts';
 export type { LinePart, Meaning } from './lineWords.ts';
 export { completeSketch, ENVELOPES, getUsualForms, type Birth, type Sketch } from './sketch.ts';

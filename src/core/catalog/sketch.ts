@@ -142,7 +142,10 @@ export function getUsualForms(sketch: Sketch): StowForm[] {
   const figures = findType(sketch.type ?? '', kind);
   if (sketch.isSoft ?? figures?.isSoft ?? kind === 'kit') return ['loose', 'box'];
   const hole = sketch.hangHoleMm === undefined ? figures?.hangHoleMm : sketch.hangHoleMm;
-  return hole ? ['peg', 'box'] : ['box'];
+  // Long and thin, they lie where they would not stand.
+  const isFlat = figures?.type === 'ruler' || figures?.type === 'mat';
+  const lies: StowForm[] = isFlat ? ['flat', 'box'] : ['box'];
+  return hole ? ['peg', ...lies] : lies;
 }
 
 function completeFabric(sketch: Sketch, base?: FabricSpec): FabricSpec {

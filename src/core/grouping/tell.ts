@@ -53,7 +53,8 @@ export function tell(school: School, tags: readonly string[], item: Item, lot: L
     case 'tag':
       return tags.find((tag) => item.tags?.includes(tag)) ?? '';
     case 'numberRun':
-      if (!pattern) return '';
+      // Without a number it is in no run of them.
+      if (!pattern || pattern.number === 0) return '';
       return String(
         bounds.numbers.length > 0
           ? findClass(bounds.numbers, pattern.number)

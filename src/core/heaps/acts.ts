@@ -41,7 +41,14 @@ export function createListOut(household: Household, heapId: LotId, item: Item, l
   const { placeId: _p, homeId: _h, withLotId: _w, lentTo: _l, away: _a, reserved: _r, ...gone } = found.lot;
   const after: Lot = left
     ? fitReserved(found.item, { ...left, sinceMs: nowMs })
-    : { ...gone, state: 'gone', count: 0, ...(gone.lengthMm !== undefined && { lengthMm: 0 }), sinceMs: nowMs };
+    : {
+        ...gone,
+        state: 'gone',
+        count: 0,
+        ...(gone.lengthMm !== undefined && { lengthMm: 0 }),
+        ...(gone.areaMm2 !== undefined && { areaMm2: 0 }),
+        sinceMs: nowMs,
+      };
   const changes = [
     createChange('items', item.id, household.items.get(item.id) ?? null, item),
     createChange('lots', lot.id, null, lot),

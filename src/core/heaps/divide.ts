@@ -28,7 +28,9 @@ export function countParts(item: Item, lot: Lot, settings: Settings): number {
   const [pkg] = computePackages(item, lot, settings);
   if (!lot.heap || !pkg) return 1;
   const volume = pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces;
-  return Math.max(1, Math.min(MOST_PARTS, Math.ceil(volume / PART_MM3), Math.floor(lot.count / LEAST_PIECES)));
+  // What is as large as a part by itself, such as a machine, may be one.
+  const least = volume / lot.count >= PART_MM3 ? 1 : LEAST_PIECES;
+  return Math.max(1, Math.min(MOST_PARTS, Math.ceil(volume / PART_MM3), Math.floor(lot.count / least)));
 }
 
 /** A heap in so many parts of whole pieces, as equal as can be; the first keeps its id. Together they are what it was. */

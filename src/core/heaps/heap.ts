@@ -4,6 +4,8 @@ import { BAG_SHARE, SOFT_SHARE } from '../packing/index.ts';
 
 /** A length of cloth of which nothing is known, mm; how far the mean of a stash is from that, and single lengths from their mean. */
 const USUAL_LENGTH_MM = 2000;
+/** An odd bit of cloth of which nothing is known, mm²: thirty centimetres square. */
+const USUAL_BIT_MM2 = 0.09e6;
 const MEAN_SPREAD = 0.35;
 const LENGTH_SPREAD = 0.6;
 /** How well each measure is taken, relative: piles are uneven, rows stand loose, bins are filled by eye. */
@@ -14,14 +16,18 @@ const PIECE_SPREAD = 0.12;
 /** No heap is more than this, whatever was typed. */
 const MOST_PIECES = 1_000_000;
 const MOST_LENGTH_MM = 1e9;
+const MOST_AREA_MM2 = 1e12;
 
 /** What is known of a heap from one measure: how many pieces, and of cloth how long in all, each with one standard deviation. */
-export type HeapEstimate = Pick<Lot, 'count' | 'lengthMm' | 'amountSigma'> & { readonly heap: Heap };
+export type HeapEstimate = Pick<Lot, 'count' | 'lengthMm' | 'areaMm2' | 'amountSigma'> & { readonly heap: Heap };
+
+const isOdd = ({ scrap }: Item) => scrap?.cut === 'odd';
 
 /** One piece as it usually is. */
 function createPiece(item: Item, lot: Lot): Lot {
   const { heap: _, ...one } = lot;
-  return { ...one, count: 1, ...(item.fabric && { lengthMm: USUAL_LENGTH_MM }) };
+  if (isOdd(item)) return { ...one, count: 1, areaMm2: USUAL_BIT_MM2 };
+  return { ...one, count: 1, ...(item.kind === 'fabric' && { lengthMm: USUAL_LENGTH_MM }) };
 }
 
 const getVolume = ({ alongMm, acrossMm, heightMm }: Package) => alongMm * acrossMm * heightMm;
@@ -51,6 +57,9 @@ function measurePiece(item: Item, one: Lot, settings: Settings): Readonly<Record
       room: loose ? getVolume(loose) / SOFT_SHARE : null,
     };
   }
+  // Odd bits lie as they fell.
+  if (any && isOdd(item))
+    return { pieces: 1, pile: null, row: null, mass: any.massG, room: getVolume(any) / SOFT_SHARE };
   if (!any) return { pieces: 1, pile: null, row: null, mass: null, room: null };
   const [thin] = [any.alongMm, any.acrossMm, any.heightMm].toSorted((a, b) => a - b) as [number];
   return {
@@ -80,20 +89,31 @@ export function computeHeap(
   const pieces = value / each;
   const count = Math.min(MOST_PIECES, Math.max(1, counted ?? Math.round(pieces)));
   // How long its lengths are on the average is not known, and less so of a few.
-  const byLength = item.kind === 'fabric' ? Math.hypot(MEAN_SPREAD, LENGTH_SPREAD / Math.sqrt(count)) : 0;
+  const byLength =
+    item.kind === 'fabric' || isOdd(item) ? Math.hypot(MEAN_SPREAD, LENGTH_SPREAD / Math.sqrt(count)) : 0;
   const byMeasure = by === 'pieces' ? 0 : Math.hypot(WAY_SPREAD[by], PIECE_SPREAD);
   const countSigma = counted !== null || by === 'pieces' ? 0 : pieces * Math.hypot(byMeasure, byLength);
   const heap: Heap = { by, measured: value, countSigma };
+  if (isOdd(item)) {
+    const areaMm2 = Math.min(MOST_AREA_MM2, pieces * USUAL_BIT_MM2);
+    return { count, areaMm2, amountSigma: areaMm2 * (by === 'pieces' ? byLength : byMeasure), heap };
+  }
   if (item.kind !== 'fabric') return { count, ...(countSigma > 0 && { amountSigma: countSigma }), heap };
   const lengthMm = Math.min(MOST_LENGTH_MM, pieces * USUAL_LENGTH_MM);
   // What was measured by its bulk or weight is known as well as that; what was counted, as well as its lengths are.
   return { count, lengthMm, amountSigma: lengthMm * (by === 'pieces' ? byLength : byMeasure), heap };
 }
 
+/** How many usual pieces a heap is as much as. */
+function countUsual(item: Item, { count, lengthMm, areaMm2 }: Lot): number {
+  if (item.kind === 'fabric' && lengthMm !== undefined) return lengthMm / USUAL_LENGTH_MM;
+  return isOdd(item) && areaMm2 !== undefined ? areaMm2 / USUAL_BIT_MM2 : count;
+}
+
 /** How much of each measure a heap would be, were it measured so: the way back of `computeHeap`. */
 export function describeHeap(item: Item, lot: Lot, settings: Settings): Readonly<Record<HeapWay, number | null>> {
   const each = measurePiece(item, createPiece(item, lot), settings);
-  const pieces = item.kind === 'fabric' && lot.lengthMm !== undefined ? lot.lengthMm / USUAL_LENGTH_MM : lot.count;
+  const pieces = countUsual(item, lot);
   const of = (one: number | null) => (one === null ? null : one * pieces);
   return { pieces: lot.count, pile: of(each.pile), row: of(each.row), mass: of(each.mass), room: of(each.room) };
 }

@@ -1,5 +1,7 @@
 export { computeHeap, describeHeap, type HeapEstimate } from './heap.ts';
 export { countParts, divideHeap, gatherHeap } from './divide.ts';
+export { createLieOnFloor } from './floor.ts';
 export { takeOutOfHeap } from './open.ts';
+export { HEAP_SORTS, type HeapSort } from './sorts.ts';
 export { readHeap, type ReadHeap } from './words.ts';
 export { createCorrectHeap, createDivideHeaps, createGatherHeaps, createHeap, createListOut } from './acts.ts';

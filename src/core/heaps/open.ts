@@ -12,8 +12,16 @@ export function takeOutOfHeap(item: Item, heap: Lot, listed: Lot): Lot | null {
   const lessened: Lot = { ...heap, count, heap: { ...heap.heap, countSigma } };
   if (getAmountUnit(item, heap) === 'count')
     return heap.amountSigma === undefined ? lessened : { ...lessened, amountSigma: countSigma };
-  // The pieces that are left are as long together as what was in the heap less those taken, and no less than a few centimetres.
-  const eachMm = getAmount(item, heap) / heap.count;
-  const left = Math.max(0.2 * eachMm * count, getAmount(item, heap) - (listed.lengthMm ?? eachMm));
-  return { ...lessened, lengthMm: left, amountSigma: Math.min(heap.amountSigma ?? 0, left) };
+  // The pieces that are left are as long, or as large, together as what was in the heap less those taken, and never nothing.
+  const isArea = getAmountUnit(item, heap) === 'area';
+  const each = getAmount(item, heap) / heap.count;
+  const left = Math.max(
+    0.2 * each * count,
+    getAmount(item, heap) - ((isArea ? listed.areaMm2 : listed.lengthMm) ?? each),
+  );
+  return {
+    ...lessened,
+    ...(isArea ? { areaMm2: left } : { lengthMm: left }),
+    amountSigma: Math.min(heap.amountSigma ?? 0, left),
+  };
 }

@@ -1,8 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { PlaceId, UnitSpec } from '../records/index.ts';
+import type { PlaceId, RoomSpec, UnitSpec } from '../records/index.ts';
 import { computeSlots, PARTS } from '../storage/index.ts';
-import { computeFindings, createBareRoom, furnish, placeDoor, placeWindow, shapeRoom, type ToStand } from './index.ts';
+import {
+  computeFindings,
+  createBareRoom,
+  furnish,
+  placeDoor,
+  placeWindow,
+  shapeRoom,
+  tieStations,
+  type ToStand,
+} from './index.ts';
 
 const SETTINGS = { statureMm: 1680 };
 const BARE = createBareRoom('r' as PlaceId, 'Room', 0, [], () => 'door').room!;
@@ -49,6 +58,21 @@ describe('furniture that is stood along the walls', () => {
     const { stood } = furnish(room, [], [want('cutting-table'), want('bookcase')], SETTINGS);
     expect(stood.find(({ name }) => name === 'cutting-table')!.unit.stand).toBeDefined();
     expect(computeFindings(room, stood, SETTINGS).filter(({ code }) => code === 'zone-around')).toEqual([]);
+  });
+
+  it('takes its stations along, but for what was tied by hand', () => {
+    const station = (id: string, name: string, unitId?: string) =>
+      ({ id, name, at: { xMm: 500, yMm: 500 }, ...(unitId && { unitId }) }) as RoomSpec['stations'][number];
+    const { stood } = furnish(room, [], [want('cutting-table'), want('table')], SETTINGS);
+    const at = (name: string) => stood.find((one) => one.name === name)!.id;
+    const all = [station('c', 'Cutting'), station('s', 'Sewing'), station('p', 'Pressing')];
+    const tied = tieStations({ ...room, stations: all }, stood).stations.map(({ unitId }) => unitId);
+    expect(tied).toEqual([at('cutting-table'), at('table'), undefined]);
+    const byHand = [station('s', 'Sewing', at('cutting-table')), station('c', 'Cutting')];
+    expect(tieStations({ ...room, stations: byHand }, stood).stations.map(({ unitId }) => unitId)).toEqual([
+      at('cutting-table'),
+      undefined,
+    ]);
   });
 
   it('is left where it does not go in, however it is turned', () => {

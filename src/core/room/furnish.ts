@@ -135,18 +135,25 @@ const compareBulk = (a: ToStand, b: ToStand) =>
  * one still gets by; what is walked round goes into the room. What finds no spot beside the larger ones is left, and
  * the faults of what stood before are not made worse.
  */
-export function furnish(
+export function furnish(...all: Parameters<typeof furnishing>): Furnished {
+  let last: Furnished = { stood: [], left: [] };
+  for (const now of furnishing(...all)) last = now;
+  return last;
+}
+
+/** The same, told after each piece: a room full takes a second or two. */
+export function* furnishing(
   room: RoomSpec,
   standing: readonly Piece[],
   wanted: readonly ToStand[],
   settings: Pick<Settings, 'statureMm'>,
-): Furnished {
+): Generator<Furnished> {
   const stood: Piece[] = [];
   const left: ToStand[] = [];
   for (const one of wanted.toSorted(compareBulk)) {
     const piece = findSpot(room, one, [...standing, ...stood], settings);
     if (piece) stood.push(piece);
     else left.push(one);
+    yield { stood, left };
   }
-  return { stood, left };
 }

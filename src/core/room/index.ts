@@ -37,4 +37,5 @@ export {
   type RoomShape,
   type ShapeMeasures,
 } from './shapes.ts';
-export { furnish, type Furnished, type ToStand } from './furnish.ts';
+export { tieStations } from './ties.ts';
+export { furnish, furnishing, type Furnished, type ToStand } from './furnish.ts';

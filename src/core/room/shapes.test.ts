@@ -1,10 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { PlaceId, RoomSpec } from '../records/index.ts';
+import type { PlaceId, RoomSpec, StationId } from '../records/index.ts';
 import { listWalls } from '../storage/index.ts';
-import { checkRoom, createBareRoom, findNearestWall, placeDoor, placeWindow, ROOM_SHAPES, shapeRoom } from './index.ts';
+import {
+  checkRoom,
+  createBareRoom,
+  findNearestWall,
+  isInside,
+  placeDoor,
+  placeWindow,
+  ROOM_SHAPES,
+  shapeRoom,
+} from './index.ts';
 
-const BARE = createBareRoom('r' as PlaceId, 'Room', 0, [], () => 'door').room!;
+const STATIONS = [
+  { id: 's1' as StationId, name: 'Cutting', at: { xMm: 3800, yMm: 200 } },
+  { id: 's2' as StationId, name: 'Sewing', at: { xMm: 2000, yMm: 900 } },
+];
+const BARE = createBareRoom('r' as PlaceId, 'Room', 0, STATIONS, () => 'door').room!;
 const lengths = (room: RoomSpec) => listWalls(room).map(({ id, lengthMm }) => [id, lengthMm]);
 
 describe('a room of a shape', () => {
@@ -68,6 +81,8 @@ describe('a room of a shape', () => {
         (shape, widthMm, depthMm, heightMm, taps) => {
           let room = shapeRoom(BARE, shape, { widthMm, depthMm, heightMm });
           expect(checkRoom(room)).toEqual([]);
+          const outline = room.walls.map(({ from }) => from);
+          for (const { at } of room.stations) expect(isInside(outline, at)).toBe(true);
           for (const [i, [xMm, yMm, isDoor]] of taps.entries()) {
             const { wall, alongMm } = findNearestWall(room, { xMm, yMm })!;
             room = (isDoor ? placeDoor : placeWindow)(room, wall.id, alongMm, `o${i}`) ?? room;

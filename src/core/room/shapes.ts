@@ -1,4 +1,4 @@
-import type { Door, PlanPoint, RoomSpec, RoomWindow, Wall } from '../records/index.ts';
+import type { Door, PlanPoint, RoomSpec, RoomWindow, Station, Wall } from '../records/index.ts';
 import {
   computeCeilingMm,
   computeInsideMm,
@@ -8,6 +8,7 @@ import {
   listWalls,
   type WallLine,
 } from '../storage/index.ts';
+import { isInside } from './polygon.ts';
 
 /** Rooms that a few measures tell. */
 export const ROOM_SHAPES = ['rectangle', 'ell', 'roof', 'corner', 'closet'] as const;
@@ -63,6 +64,31 @@ const openSide = (wallId: string, widthMm: number, heightMm: number): Door => ({
  * closet are open where one comes in.
  */
 export function shapeRoom(before: RoomSpec, shape: RoomShape, measures: ShapeMeasures): RoomSpec {
+  const shaped = drawShape(before, shape, measures);
+  return { ...shaped, stations: moveStations(before, shaped) };
+}
+
+/** The largest and the least of each coordinate of an outline. */
+function getExtent({ walls }: RoomSpec) {
+  const xs = walls.map(({ from }) => from.xMm);
+  const ys = walls.map(({ from }) => from.yMm);
+  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) };
+}
+
+/** Stations where they were in proportion; in an L, before the wall that is whole. */
+function moveStations(before: RoomSpec, after: RoomSpec): Station[] {
+  const [was, is] = [getExtent(before), getExtent(after)];
+  const outline = after.walls.map(({ from }) => from);
+  const share = (value: number, from: number, to: number) => (value - from) / (to - from || 1);
+  return before.stations.map((station) => {
+    const [across, down] = [share(station.at.xMm, was.left, was.right), share(station.at.yMm, was.top, was.bottom)];
+    const at = { xMm: is.left + across * (is.right - is.left), yMm: is.top + down * (is.bottom - is.top) };
+    const middle = { xMm: is.left + (is.right - is.left) / 4, yMm: (is.top + is.bottom) / 2 };
+    return { ...station, at: isInside(outline, at) ? at : middle };
+  });
+}
+
+function drawShape(before: RoomSpec, shape: RoomShape, measures: ShapeMeasures): RoomSpec {
   const { widthMm: w, depthMm: d, heightMm } = measures;
   const plain: RoomSpec = {
     ...before,

@@ -55,4 +55,4 @@ export { computeBands, type Band, type BandsFor, type BandReach } from './bands.
 export { getBoxSize, getSlotSize, nestBoxes, type BoxSize, type Nesting, proposeSizes } from './nest.ts';
 export { fromOwnPart, toOwnPart } from './ownParts.ts';
 export { type Board, divideSlot, applyUnitSpec, joinSlots, listBoards, moveBoard } from './boards.ts';
-export { PARTS, USUAL_BIN, type Part } from './parts.ts';
+export { BIN_SIZES, listPartSizes, PARTS, USUAL_BIN, type BinSize, type Part } from './parts.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parseRecord, type UnitSpec } from '../records/index.ts';
-import { computeSlots } from './index.ts';
-import { PARTS, type Part } from './parts.ts';
+import { checkContainers, computeSlots } from './index.ts';
+import { BIN_SIZES, listPartSizes, PARTS, type Part } from './parts.ts';
 
 const build = ({ kind, unit, slots }: Part) => {
   const spec: UnitSpec = { kind, wallId: 'w', xMm: 0, isAnchored: false, ...unit };
@@ -50,5 +50,26 @@ describe('the parts shelf', () => {
     expect(named('table').slots).toHaveLength(1);
     expect(named('chest').slots[0]!.slot).toMatchObject({ opening: 'lid', loadG: 40_000 });
     expect(named('peg-slotted').slots[0]!.slot.peg).toMatchObject({ family: 'slotted', pitchMm: 40 });
+  });
+});
+
+describe('common sizes', () => {
+  it.each(
+    PARTS.flatMap((part) =>
+      listPartSizes(part).map((size, i) => [`${part.id} ${i}`, { ...part, unit: { ...part.unit, ...size } }] as const),
+    ),
+  )('of a %s are sound, with room in each compartment', (_, part) => {
+    const { slots } = build(part);
+    for (const { slot } of slots) {
+      expect(Math.min(slot.widthMm, slot.heightMm)).toBeGreaterThanOrEqual(100 < part.unit.heightMm ? 75 : 5);
+      expect(parseRecord('places', { id: 's', parentId: 'u', level: 'slot', name: 's', order: 0, slot }).ok).toBe(true);
+    }
+  });
+
+  it('of bins are sound, and the bin for cubes goes into a cube', () => {
+    for (const { id, container } of BIN_SIZES)
+      expect(parseRecord('places', { id: 'b', level: 'container', name: id, order: 0, container }).ok).toBe(true);
+    const cube = named('cube-shelf').slots[0]!.slot;
+    expect(checkContainers(cube, [BIN_SIZES.find(({ id }) => id === 'cube-bin')!.container])).toBeNull();
   });
 });

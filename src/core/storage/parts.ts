@@ -75,3 +75,72 @@ export const PARTS: readonly Part[] = [
   part('floor', 'floor', [500, 800, 400, 0, 1, 1, 0]),
   part('overflow', 'floor', [500, 400, 400, 0, 1, 1, 0], { mode: 'volume', loadG: 15_000 }),
 ];
+
+type PartSize = Pick<UnitSpec, 'widthMm' | 'heightMm' | 'depthMm' | 'columns' | 'rows'>;
+const size = (widthMm: number, heightMm: number, depthMm: number, columns = 1, rows = 1): PartSize => ({
+  widthMm,
+  heightMm,
+  depthMm,
+  columns,
+  rows,
+});
+/** Cubes as wide and high as those of the part. */
+const cubes = (columns: number, rows: number) =>
+  size(columns * 336 + (columns + 1) * 16, rows * 339 + (rows + 1) * 16, 390, columns, rows);
+
+/** Other common sizes of some parts, beside their own. */
+const MORE_SIZES: Readonly<Record<string, readonly PartSize[]>> = {
+  'cube-shelf': [cubes(2, 2), cubes(4, 2), cubes(3, 4), cubes(4, 4), cubes(5, 5)],
+  bookcase: [size(400, 1800, 300, 1, 5), size(800, 1060, 300, 1, 3), size(600, 1800, 300, 1, 5)],
+  cupboard: [size(800, 2000, 600, 1, 5), size(800, 850, 400, 1, 2)],
+  'wall-shelf': [size(1200, 250, 220), size(600, 250, 220)],
+  closet: [size(1500, 2000, 600, 1, 2), size(2000, 2200, 600, 1, 2)],
+  rail: [size(1500, 1500, 500), size(700, 1500, 450)],
+  dresser: [size(800, 760, 480, 1, 4), size(480, 850, 450, 1, 5)],
+  'drawer-tower': [size(300, 600, 400, 1, 4), size(400, 900, 450, 1, 8)],
+  table: [size(1200, 740, 600), size(1600, 740, 800)],
+  'table-below': [size(1200, 740, 600, 1, 2), size(1600, 740, 800, 1, 2)],
+  'cutting-table': [size(1200, 920, 800, 1, 2)],
+  'peg-round': [size(600, 600, 12), size(1200, 600, 12)],
+  'peg-slotted': [size(560, 560, 16)],
+};
+
+/** Common sizes of a part, its own first. */
+export function listPartSizes({ id, unit }: Part): readonly PartSize[] {
+  return [unit, ...(MORE_SIZES[id] ?? [])];
+}
+
+/** A bin or box as it is found in homes, by what it holds. */
+export interface BinSize {
+  readonly id: string;
+  readonly container: ContainerSpec;
+}
+
+const usualBin = (
+  id: string,
+  [outerWidthMm, outerDepthMm, outerHeightMm]: readonly [number, number, number],
+  change: Partial<ContainerSpec> = {},
+): BinSize => ({ id, container: { ...USUAL_BIN, outerWidthMm, outerDepthMm, outerHeightMm, ...change } });
+
+/** Sizes of bins and boxes to choose among. */
+export const BIN_SIZES: readonly BinSize[] = [
+  usualBin('cube-bin', [320, 360, 310]),
+  usualBin('shoe-box', [210, 330, 120], { kind: 'box', hasLid: true, tareG: 250, loadG: 4000 }),
+  usualBin('clear-box-small', [270, 380, 140], {
+    kind: 'box',
+    hasLid: true,
+    isSeeThrough: true,
+    tareG: 500,
+    loadG: 6000,
+  }),
+  usualBin('clear-box-large', [390, 560, 280], {
+    kind: 'box',
+    hasLid: true,
+    isSeeThrough: true,
+    tareG: 1600,
+    loadG: 15_000,
+  }),
+  usualBin('basket', [300, 400, 200], { kind: 'basket', tareG: 400 }),
+  usualBin('jar', [90, 90, 130], { kind: 'jar', hasLid: true, isSeeThrough: true, tareG: 300, loadG: 1500 }),
+  usualBin('case', [300, 360, 60], { kind: 'case', hasLid: true, isSeeThrough: true, tareG: 350, loadG: 3000 }),
+];

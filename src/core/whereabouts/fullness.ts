@@ -1,7 +1,7 @@
 import type { Package } from '../measure/index.ts';
 import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, Place, PlaceId } from '../records/index.ts';
-import { computeSpace, type PlaceTree, type Space } from '../storage/index.ts';
+import { computeSpace, computeTraits, type PlaceTree, type Space } from '../storage/index.ts';
 import { computeContents, groupLotsByPlace } from './locate.ts';
 
 /** How full a place is, in the one sense that every screen and every plan means. */
@@ -73,7 +73,8 @@ export function listStrained(household: Household, tree: PlaceTree): Strained {
   const [full, crowded]: [PlaceId[], PlaceId[]] = [[], []];
   for (const place of tree.leaves) {
     const lots = inside.get(place.id);
-    if (!lots) continue;
+    // A heap is as high as it is.
+    if (!lots || computeTraits(tree, place, household.settings).isHeap) continue;
     const { isOverFull, fill } = computePlaceState(household, tree, place, lots, 'is');
     if (isOverFull) full.push(place.id);
     if (isOverFull || fill > household.settings.fillTarget + 1e-9) crowded.push(place.id);

@@ -20,7 +20,7 @@ function wordContents({ household, events }: Chronicle): string {
 type Rest = Extract<Unpacked, { type: 'faulty' }>['rest'];
 
 /** Opens a bundle file: read and checked whole, every fault listed; what it would replace is said before it does. */
-export function ImportButton() {
+export function ImportButton({ label = 'Open a file' }: { label?: string }) {
   const input = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<string[]>([]);
   const [offered, setOffered] = useState<Chronicle | null>(null);
@@ -90,7 +90,7 @@ export function ImportButton() {
           </Button>
         </p>
       ) : (
-        <Button onClick={() => input.current?.click()}>Open a file</Button>
+        <Button onClick={() => input.current?.click()}>{label}</Button>
       )}
       {offered && <Offered chronicle={offered} joining={joining} onDone={() => setOffered(null)} />}
       {faults.length > 0 && (

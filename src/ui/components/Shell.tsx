@@ -8,6 +8,7 @@ import { useKeys } from './useKeys.ts';
 
 const ApartBanner = lazy(async () => ({ default: (await import('./ApartBanner.tsx')).ApartBanner }));
 const StoreBanner = lazy(async () => ({ default: (await import('./StoreBanner.tsx')).StoreBanner }));
+const SetoutStrip = lazy(async () => ({ default: (await import('../features/setout/SetoutStrip.tsx')).SetoutStrip }));
 const HowHelp = lazy(async () => ({ default: (await import('./HowHelp.tsx')).HowHelp }));
 const KeyHelp = lazy(async () => ({ default: (await import('./KeyHelp.tsx')).KeyHelp }));
 
@@ -25,6 +26,7 @@ export function Shell() {
   const isFailing = useApp((state) => state.storeFault !== null);
   const hasApart = useApp((state) => state.apart.length > 0);
   const name = useApp((state) => state.household?.settings.name ?? '');
+  const isSettingOut = useApp((state) => state.household?.settings.setout !== undefined);
   const { pathname } = useLocation();
 
   // A form left by going to another screen is closed; a ticket goes along.
@@ -48,6 +50,7 @@ export function Shell() {
         <Suspense>
           {isFailing && <StoreBanner />}
           {hasApart && <ApartBanner />}
+          {isSettingOut && <SetoutStrip />}
         </Suspense>
         <Suspense>
           <Outlet />

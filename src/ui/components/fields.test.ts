@@ -47,7 +47,7 @@ describe('what can be typed', () => {
     expect(whole.map((file) => basename(file)).toSorted()).toEqual([
       'GotList.tsx',
       'PieceFromFile.tsx',
-      'PlanPage.tsx',
+      'PlanAside.tsx',
       'PoolTicket.tsx',
       'QuickLine.tsx',
       'UnitForm.tsx',

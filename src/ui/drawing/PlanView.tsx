@@ -1,5 +1,5 @@
-import { useRef, type KeyboardEvent } from 'react';
-import { isInside, type Finding, type Piece } from '../../core/room/index.ts';
+import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
+import { findNearestWall, isInside, type Finding, type Piece } from '../../core/room/index.ts';
 import type { PlaceId, PlanPoint, RoomSpec } from '../../core/records/index.ts';
 import { computeFootprint, getPointOf, listCorners } from '../../core/storage/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
@@ -20,6 +20,8 @@ interface PlanViewProps {
   readonly shown: Finding | null;
   readonly units: UnitSystem;
   readonly label: string;
+  /** A wall was tapped, so far along it, where something is to be put into it. */
+  readonly onTap?: ((wallId: string, alongMm: number) => void) | undefined;
   /** What can be done with the pieces; without it the plan is a picture. */
   readonly grip?: PlanGrip;
 }
@@ -34,9 +36,43 @@ export interface PlanGrip {
   readonly onKey: (event: KeyboardEvent, piece: Piece) => void;
 }
 
+interface TapFieldProps extends Pick<PlanViewProps, 'room'> {
+  readonly scale: number;
+  readonly left: number;
+  readonly top: number;
+  readonly wide: number;
+  readonly deep: number;
+  readonly onTap: NonNullable<PlanViewProps['onTap']>;
+}
+
+/** Lies over everything while a wall is to be tapped; the nearest one is meant. */
+function TapField({ room, scale, left, top, wide, deep, onTap }: TapFieldProps) {
+  const tap = (event: MouseEvent<SVGRectElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const point = {
+      xMm: left + (event.clientX - box.left - MARGIN_PX) / scale,
+      yMm: top + (event.clientY - box.top - MARGIN_PX) / scale,
+    };
+    const nearest = findNearestWall(room, point);
+    if (nearest) onTap(nearest.wall.id, nearest.alongMm);
+  };
+  return (
+    <rect
+      data-tap
+      x={-MARGIN_PX}
+      y={-MARGIN_PX}
+      width={wide * scale + 2 * MARGIN_PX}
+      height={deep * scale + 2 * MARGIN_PX}
+      fill="transparent"
+      className="cursor-crosshair"
+      onClick={tap}
+    />
+  );
+}
+
 /** The floor plan under its tape: furniture to scale, to be carried by hand or moved by the keys. */
 export function PlanView(props: PlanViewProps) {
-  const { room, pieces, findings, chosen, shown, units, label, grip } = props;
+  const { room, pieces, findings, chosen, shown, units, label, grip, onTap } = props;
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder) ?? { width: 840, height: 620 };
   const xs = room.walls.map((wall) => wall.from.xMm);
@@ -120,6 +156,7 @@ export function PlanView(props: PlanViewProps) {
           ))}
           <PlanMarks room={room} frame={frame} pieces={pieces} />
           {shown && <ShownFinding shown={shown} frame={frame} />}
+          {onTap && <TapField {...{ room, scale, left, top, wide, deep, onTap }} />}
         </g>
       </svg>
     </div>

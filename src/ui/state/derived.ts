@@ -1,13 +1,5 @@
 import { computeGroups, regroup, type Group } from '../../core/grouping/index.ts';
-import {
-  isHomeless,
-  takesRoom,
-  type Household,
-  type Kind,
-  type LotId,
-  type Place,
-  type StationId,
-} from '../../core/records/index.ts';
+import { isHomeless, takesRoom, type Household, type LotId, type Place } from '../../core/records/index.ts';
 import {
   createPlaceTree,
   getRoomSpec,
@@ -97,18 +89,4 @@ export const getStrays = derive((household) => {
       toMove += 1;
   }
   return { toMove, out, homeless };
-});
-
-/** Where things of a kind are mostly used; the first station where there are none yet. */
-export const getUsualStations = derive((household) => {
-  const counts = new Map<Kind, Map<StationId, number>>();
-  for (const { kind, stationId } of household.items.values()) {
-    const of = counts.get(kind) ?? new Map<StationId, number>();
-    counts.set(kind, of.set(stationId, (of.get(stationId) ?? 0) + 1));
-  }
-  const [first] = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
-  return (kind: Kind): StationId => {
-    const most = [...(counts.get(kind) ?? [])].toSorted((a, b) => b[1] - a[1])[0];
-    return most?.[0] ?? first?.id ?? ('' as StationId);
-  };
 });

@@ -25,6 +25,7 @@ const MISSING: Partial<Record<School, string>> = {
   weight: 'a weight',
   source: 'a source',
   tag: 'such a tag',
+  numberRun: 'a number',
   garment: 'a garment',
   era: 'an era',
   use: 'a use',

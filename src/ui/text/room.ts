@@ -215,6 +215,17 @@ const PART = toTable<string>({
   floor: 'spot on the floor',
   overflow: 'basket for what is left over',
 });
+const BIN_SIZE = toTable<string>({
+  'cube-bin': 'bin for a cube',
+  'shoe-box': 'shoe box',
+  'clear-box-small': 'clear box, small',
+  'clear-box-large': 'clear box, large',
+  basket: 'basket',
+  jar: 'jar',
+  case: 'flat case',
+});
+export const wordBinSize = (id: string): string => BIN_SIZE[id] ?? id;
+
 export const wordPart = (id: string): string => PART[id] ?? id;
 
 /** Whether a table is as high as its work and this sewist want it, and what gets it there. */

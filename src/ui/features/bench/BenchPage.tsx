@@ -22,6 +22,7 @@ import { findDue, findStrays, type OnBench } from './benchFacts.ts';
 const SaveReminder = lazy(async () => ({
   default: (await import('./SaveReminder.tsx')).SaveReminder,
 }));
+const NeedsFirst = lazy(async () => ({ default: (await import('../../components/NeedsFirst.tsx')).NeedsFirst }));
 const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx')).Welcome }));
 const StrainedLists = lazy(async () => ({ default: (await import('./StrainedLists.tsx')).StrainedLists }));
 const MissingList = lazy(async () => ({ default: (await import('./AwayLists.tsx')).MissingList }));
@@ -65,6 +66,7 @@ export function BenchPage() {
   const heavy = strained.answer?.heavy.length ?? 0;
   const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
   const isClear = out.length + homeless.length + missing.length + midway.length + (over ?? 0) + heavy + toCarry === 0;
+  const isEmpty = household.lots.size === 0;
   const isSaveDue = useSaveDue();
   return (
     <Page
@@ -103,7 +105,13 @@ export function BenchPage() {
         <section aria-label="On the bench">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
             <h2 className="font-display text-xl font-semibold">
-              {out.length === 0 ? (isClear ? 'All is where it belongs.' : 'Nothing is out.') : 'Out now'}
+              {isEmpty
+                ? 'Nothing is in yet.'
+                : out.length === 0
+                  ? isClear
+                    ? 'All is where it belongs.'
+                    : 'Nothing is out.'
+                  : 'Out now'}
             </h2>
             <Button data-key="s" onClick={() => void navigate('/scan')}>
               Scan <kbd className="pl-1 font-normal">S</kbd>
@@ -119,7 +127,10 @@ export function BenchPage() {
           </div>
           {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
         </section>
-        <Suspense>{isSaveDue && <SaveReminder />}</Suspense>
+        <Suspense>
+          {isEmpty && <NeedsFirst says="" needs="both" />}
+          {isSaveDue && <SaveReminder />}
+        </Suspense>
         <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
           {homeless.length > 0 && <Homeless things={homeless} />}
           {(toCarry > 0 || midway.length > 0) && (

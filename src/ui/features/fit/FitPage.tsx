@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
+import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
@@ -60,6 +61,16 @@ function Tabs({
 
 /** Finds a plan while one watches, shows it beside today, and adopts it. */
 export function FitPage() {
+  const isLacking = getLacking(useHousehold()) !== null;
+  if (!isLacking) return <Fitting />;
+  return (
+    <Page title="Fit">
+      <NeedsFirst says="There is nothing to plan yet." needs="both" />
+    </Page>
+  );
+}
+
+function Fitting() {
   const real = useHousehold();
   const plan = useFitRun((state) => state.plan);
   const bestSoFar = useFitRun((state) => state.bestSoFar);

@@ -1,3 +1,4 @@
+import { Link, useNavigate } from 'react-router';
 import { format } from 'date-fns';
 import { useState, type ChangeEvent } from 'react';
 import { dropAbsent, parseRecord, type Settings } from '../../../core/records/index.ts';
@@ -195,6 +196,7 @@ function Files() {
 
 function Beginnings() {
   const [has, setHas] = useState<boolean | null>(null);
+  const navigate = useNavigate();
   const load = async (which: 'sample' | 'kitchen' | 'empty') => {
     const { createEmptyHousehold, openMadeSample } = await import('../../../sample/made.ts');
     if (which === 'sample') await replace(openMadeSample(), 'Heron Loft is here again, in its first disorder.');
@@ -203,7 +205,7 @@ function Beginnings() {
         (await import('../../../sample/kitchen.ts')).createKitchenHousehold(),
         'Tern Steps is here: a beginner at the kitchen table.',
       );
-    else await replace(createEmptyHousehold(), 'An empty sewing room is ready.');
+    else if (await replace(createEmptyHousehold(), 'An empty sewing room is ready.')) return navigate('/setout');
     setHas(true);
   };
   return (
@@ -211,6 +213,13 @@ function Beginnings() {
       <h2 className="font-display text-lg font-semibold">Begin again</h2>
       <p className="mt-1 text-stone">
         What is here now is set aside, and one click brings it back until another household is opened.
+      </p>
+      <p className="mt-1 text-stone">
+        Or{' '}
+        <Link className="text-woad underline" to="/setout">
+          set this room out
+        </Link>{' '}
+        step by step; nothing is lost by it.
       </p>
       <div className="mt-3 flex flex-wrap gap-3">
         <Button onClick={() => void load('empty')}>Start empty</Button>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Navigate, NavLink, useParams, useSearchParams } from 'react-router';
+import { NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { Button } from '../../components/Button.tsx';
@@ -94,6 +95,7 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
               onTick={(some) => setChosen(new Set(some.map((row) => row.key)))}
             />
           </div>
+          <NeedsFirst says="There is no place to label yet." needs="places" />
           {rows.length === 0 && <p className="py-6 font-display text-xl">There is nothing of that to label yet.</p>}
           <ul aria-label="Labels" className="max-h-[55vh] min-h-0 flex-1 overflow-y-auto lg:max-h-none">
             {listed.slice(0, LISTED).map((row) => (

@@ -3,7 +3,7 @@ import type { Mapping, ReadTable, RowFault, TextTable } from '../../../core/form
 import { KINDS, type Household, type Kind, type StationId } from '../../../core/records/index.ts';
 import { startImporter, type ImporterHandle, type ImporterNews } from '../../../workers/client.ts';
 import { world } from '../../state/app.ts';
-import { getUsualStations } from '../../state/derived.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
 import { wordLineFault } from '../../text/lineFaults.ts';
 import { wordTableFault } from '../../text/tables.ts';
 

@@ -6,6 +6,7 @@ import { formatMass, formatMinutes, formatSize, formatVolume, parseLengthMm } fr
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
+import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
@@ -97,6 +98,8 @@ function Searching({ isRefitting }: { isRefitting: boolean }) {
 }
 
 function NothingLeft({ hasPlan, skipped }: { hasPlan: boolean; skipped: readonly LotId[] }) {
+  const isLacking = getLacking(useHousehold()) !== null;
+  if (isLacking) return <NeedsFirst says="There is nothing to carry yet." needs="both" />;
   return (
     <div className="p-5">
       <p className="font-display text-[25px] font-semibold">

@@ -11,7 +11,7 @@ import { act } from '../../state/hands.ts';
 import type { Thing } from '../../state/appState.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getUsualStations } from '../../state/derived.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import {
   capitalise,
@@ -56,7 +56,7 @@ function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameter
   const made = completeSketch(sketch, {
     ...ids,
     nowMs: world.nowMs(),
-    stationId: getUsualStations(household)(line.sketch.kind),
+    stationId: getUsualStations(household)(line.sketch.kind, line.sketch.type),
     settings: household.settings,
   });
   return made.ok

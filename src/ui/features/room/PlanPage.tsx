@@ -1,36 +1,27 @@
-import { lazy, Suspense, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { Navigate, useNavigate, useParams } from 'react-router';
-import {
-  computeLoads,
-  createBareRoom,
-  findLoadFaults,
-  moveUnit,
-  turnUnit,
-  type Finding,
-  type Piece,
-} from '../../../core/room/index.ts';
+import { lazy, Suspense, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { Navigate, useParams } from 'react-router';
+import { moveUnit, turnUnit, type Finding, type Piece } from '../../../core/room/index.ts';
 import type { Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
-import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
-import { Button } from '../../components/Button.tsx';
-import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordUnitKind } from '../../text/index.ts';
-import { wordFinding, wordLoadFinding, wordTriangle } from '../../text/room.ts';
+import { wordTriangle } from '../../text/room.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Findings, PlanAside } from './PlanAside.tsx';
+import { keyOf, useLines, type Line } from './planLines.ts';
 import { PieceTicket } from './PieceTicket.tsx';
-import { PowerPanel } from './PowerPanel.tsx';
+import { putOpening } from './putOpening.ts';
 import { RoomForm } from './RoomForm.tsx';
-import { PieceFromFile } from './PieceFromFile.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
-import { SheetMenu } from './SheetMenu.tsx';
+import type { Tapped } from './ShapePanel.tsx';
 import { usePlan } from './usePlan.ts';
-import { createSavePlaces } from '../../../core/acts/index.ts';
+import { usePlanMode } from './usePlanMode.ts';
 
+const ShapePanel = lazy(async () => ({ default: (await import('./ShapePanel.tsx')).ShapePanel }));
+const FurnishPanel = lazy(async () => ({ default: (await import('./FurnishPanel.tsx')).FurnishPanel }));
 const ArrangeScreen = lazy(async () => ({ default: (await import('./ArrangeScreen.tsx')).ArrangeScreen }));
 
 /** A piece let go so near to a wall or another stands right at it. */
@@ -46,43 +37,6 @@ export function PlanPage() {
   return room ? <FloorPlan key={room.id} room={room} rooms={rooms} /> : <Navigate to="/stash" replace />;
 }
 
-const keyOf = (finding: Finding) => `${finding.code} ${finding.bodyId} ${finding.otherId ?? ''}`;
-
-/** Something to look at: what stands in the way, or is too heavy. */
-interface Line {
-  readonly key: string;
-  readonly isFault: boolean;
-  readonly bodyId: string;
-  readonly words: string;
-}
-
-/** All there is to look at in a room, what cannot stay first. */
-function useLines(room: Place, spec: RoomSpec, pieces: readonly Piece[], findings: readonly Finding[]): Line[] {
-  const household = useHousehold();
-  const { units } = household.settings;
-  const tree = getTree(household);
-  const nameUnit = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
-  // What is in the furniture does not change while it is moved.
-  const heavy = useMemo(
-    () => computeLoads(household, tree, room.id).flatMap((load) => findLoadFaults(household, tree, load)),
-    [household, tree, room.id],
-  );
-  return [
-    ...findings.map((finding) => ({
-      key: keyOf(finding),
-      isFault: finding.isFault,
-      bodyId: finding.bodyId,
-      words: wordFinding(finding, spec, nameUnit, units),
-    })),
-    ...heavy.map((finding) => ({
-      key: `${finding.code} ${finding.placeId}`,
-      isFault: finding.isFault,
-      bodyId: finding.unitId,
-      words: wordLoadFinding(finding, formatPlaceName(tree, finding.placeId), units),
-    })),
-  ].toSorted((a, b) => Number(b.isFault) - Number(a.isFault));
-}
-
 /** A piece, what it is and where it stands, as it is read out. */
 function describePiece(piece: Piece, spec: RoomSpec, findings: readonly Finding[], units: UnitSystem): string {
   const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
@@ -91,87 +45,6 @@ function describePiece(piece: Piece, spec: RoomSpec, findings: readonly Finding[
     ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
     : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
   return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
-}
-
-interface PlanAsideProps {
-  readonly room: Place;
-  readonly rooms: readonly Place[];
-  readonly spec: RoomSpec;
-  readonly pieces: readonly Piece[];
-  readonly lines: readonly Line[];
-  readonly shownAt: string | null;
-  readonly onShow: (line: Line) => void;
-  readonly onMeasure: () => void;
-  readonly onArrange: () => void;
-  /** The ticket of the piece that is chosen. */
-  readonly children: ReactNode;
-}
-
-/** What there is to look at in the room, and what can be done with all of it. */
-function PlanAside(props: PlanAsideProps) {
-  const { room, rooms, spec, pieces, lines, shownAt, onShow, onMeasure, onArrange, children } = props;
-  const { units } = useHousehold().settings;
-  const navigate = useNavigate();
-  const addRoom = async () => {
-    const id = world.createId() as PlaceId;
-    const name = `Room ${rooms.length + 1}`;
-    const added = createBareRoom(id, name, rooms.length, [], world.createId);
-    if (await act((now) => createSavePlaces(now, name, [added], [], world.nowMs()))) void navigate(`/room/plan/${id}`);
-  };
-  return (
-    <>
-      {children}
-      <h2
-        className={`font-display text-[21px] leading-tight font-semibold ${children ? 'stitched-t mt-4 pt-3' : ''}`}
-        {...explained(
-          'All that is listed here: where things stand, what hits what, what is too heavy; each line says its own measures.',
-        )}
-      >
-        {lines.length === 0 ? 'Nothing is in the way' : wordCount(lines.length, 'thing') + ' to look at'}
-      </h2>
-      <ul className="mt-2">
-        {lines.map((line) => (
-          <li key={line.key} className="dotted-row">
-            <button
-              type="button"
-              aria-pressed={shownAt === line.key}
-              className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${line.isFault ? 'border-madder' : 'border-weld'} ${shownAt === line.key ? 'bg-linen font-semibold' : ''}`}
-              onClick={() => onShow(line)}
-            >
-              <span className="text-sm text-stone">{line.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
-              <span className="block">{line.words}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <div className="mt-3 grid grid-cols-2 gap-2">
-        <Button onClick={onMeasure}>Measure the room</Button>
-        <Button data-key="a" onClick={onArrange}>
-          Arrange <kbd className="pl-1 font-normal">A</kbd>
-        </Button>
-      </div>
-      <PowerPanel room={spec} pieces={pieces} />
-      <SheetMenu
-        name={room.name}
-        draw={async (scale) => {
-          const { createPlanSheet } = await import('../../../core/formats/sheet/index.ts');
-          return createPlanSheet(spec, room.name, pieces, scale, units);
-        }}
-        cutOut={async (scale) => {
-          const { createCutOuts } = await import('../../../core/formats/sheet/index.ts');
-          return createCutOuts(pieces, scale, units);
-        }}
-      />
-      <PieceFromFile room={room} />
-      <Button look="quiet" onClick={() => void addRoom()}>
-        Add a room
-      </Button>
-      <p className="mt-3 text-sm text-stone">
-        Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’
-        instructions and a licensed builder or electrician decide.
-      </p>
-    </>
-  );
 }
 
 interface PieceKeys {
@@ -237,24 +110,51 @@ function PlanFigures({ lines, triangle }: PlanFiguresProps) {
   );
 }
 
-function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
-  const household = useHousehold();
-  const { units } = household.settings;
-  const ticket = useApp((state) => state.ticket);
+interface PlanSideProps {
+  readonly room: Place;
+  readonly mode: ReturnType<typeof usePlanMode>['mode'];
+  readonly isTicket: boolean;
+  readonly tapped: Tapped;
+  readonly onDraft: (room: RoomSpec | null) => void;
+  readonly onTapped: (next: Tapped) => void;
+  readonly onLeave: () => void;
+  readonly onFinish: () => void;
+  readonly findings: ReactNode;
+  /** The plan's own side, where nothing else is asked for. */
+  readonly children: ReactNode;
+}
+
+/** What hangs at the right of the plan: a ticket with what there is to look at under it, what one is at, or the plan itself. */
+function PlanSide(props: PlanSideProps) {
+  const { room, mode, isTicket, tapped, onDraft, onTapped, onLeave, onFinish, findings, children } = props;
+  if (isTicket)
+    return (
+      <>
+        <TicketPane hint="" />
+        {findings}
+      </>
+    );
+  if (mode === 'measure') return <RoomForm room={room} onDraft={onDraft} onDone={onLeave} />;
+  return (
+    <Suspense>
+      {mode === 'shape' ? (
+        <ShapePanel room={room} onDraft={onDraft} tapped={tapped} onTapped={onTapped} onDone={onFinish} />
+      ) : mode === 'furnish' ? (
+        <FurnishPanel room={room} onDone={onFinish} />
+      ) : (
+        children
+      )}
+    </Suspense>
+  );
+}
+
+/** What hands and keys do to a piece on the plan. */
+function usePieceHands(
+  spec: RoomSpec,
+  others: (id: PlaceId) => UnitSpec[],
+  { hold, keep }: Pick<ReturnType<typeof usePlan>, 'hold' | 'keep'>,
+) {
   const show = useApp((state) => state.show);
-  const [chosen, setChosen] = useState<PlaceId | null>(null);
-  const [shownAt, setShownAt] = useState<string | null>(null);
-  const [draft, setDraft] = useState<RoomSpec | null>(null);
-  const [isMeasuring, setMeasuring] = useState(false);
-  const spec = draft ?? room.room!;
-  const { pieces, findings, triangle, hold, keep } = usePlan(room, spec);
-  const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
-  const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
-  const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
-  const lines = useLines(room, spec, pieces, findings);
-
-  const [isArranging, setArranging] = useState(false);
-
   const put = (id: PlaceId, unit: UnitSpec) => {
     hold(id, unit);
     keep();
@@ -279,6 +179,38 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
     event.stopPropagation();
   };
 
+  return { put, turn, onKey };
+}
+
+function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const ticket = useApp((state) => state.ticket);
+  const show = useApp((state) => state.show);
+  const [chosen, setChosen] = useState<PlaceId | null>(null);
+  const [shownAt, setShownAt] = useState<string | null>(null);
+  const [draft, setDraft] = useState<RoomSpec | null>(null);
+  const [tapped, setTapped] = useState<Tapped>(null);
+  const { mode, turnTo, finish } = usePlanMode();
+  const spec = draft ?? room.room!;
+  const { pieces, findings, triangle, hold, keep } = usePlan(room, spec);
+  const shown = findings.find((finding) => keyOf(finding) === shownAt) ?? null;
+  const chosenPiece = pieces.find((piece) => piece.id === chosen) ?? null;
+  const others = (id: PlaceId) => pieces.filter((piece) => piece.id !== id).map((piece) => piece.unit);
+  const lines = useLines(room, spec, pieces, findings);
+
+  const [isArranging, setArranging] = useState(false);
+  const looking = {
+    lines,
+    shownAt,
+    onShow: (line: Line) => {
+      setShownAt(shownAt === line.key ? null : line.key);
+      if (pieces.some((piece) => piece.id === line.bodyId)) setChosen(line.bodyId as PlaceId);
+    },
+  };
+
+  const { put, turn, onKey } = usePieceHands(spec, others, { hold, keep });
+
   if (isArranging)
     return (
       <Suspense>
@@ -292,30 +224,30 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
       tabs={<RoomTabs roomId={room.id} here={room.id} />}
       asideLabel={ticket ? 'Ticket' : 'Plan'}
       aside={
-        ticket ? (
-          <TicketPane hint="" />
-        ) : isMeasuring ? (
-          <RoomForm
-            room={room}
-            onDraft={setDraft}
-            onDone={() => {
-              setDraft(null);
-              setMeasuring(false);
-            }}
-          />
-        ) : (
+        <PlanSide
+          room={room}
+          mode={mode}
+          isTicket={ticket !== null}
+          tapped={tapped}
+          onDraft={setDraft}
+          onTapped={setTapped}
+          onLeave={() => {
+            setDraft(null);
+            turnTo(null);
+          }}
+          onFinish={() => {
+            setTapped(null);
+            void finish();
+          }}
+          findings={<Findings {...looking} isBelow />}
+        >
           <PlanAside
+            {...looking}
             room={room}
             rooms={rooms}
             spec={spec}
             pieces={pieces}
-            lines={lines}
-            shownAt={shownAt}
-            onShow={(line) => {
-              setShownAt(shownAt === line.key ? null : line.key);
-              if (pieces.some((piece) => piece.id === line.bodyId)) setChosen(line.bodyId as PlaceId);
-            }}
-            onMeasure={() => setMeasuring(true)}
+            onMode={turnTo}
             onArrange={() => setArranging(true)}
           >
             {chosenPiece && (
@@ -328,7 +260,7 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
               />
             )}
           </PlanAside>
-        )
+        </PlanSide>
       }
       foot={<PlanFigures lines={lines} triangle={triangle} />}
     >
@@ -339,6 +271,9 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
         chosen={chosen}
         shown={shown}
         units={units}
+        onTap={
+          tapped && mode === 'shape' ? (wallId, alongMm) => void putOpening(room, tapped, wallId, alongMm) : undefined
+        }
         label={`Floor plan of ${room.name}${rooms.length > 1 ? `, one of ${rooms.length} rooms` : ''}`}
         grip={{
           describe: (piece) => describePiece(piece, spec, findings, units),

@@ -6,6 +6,7 @@ import { formatPlaceName, type BandsFor } from '../../../core/storage/index.ts';
 import { formatMinutes, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField } from '../../components/fields.tsx';
+import { NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
@@ -100,6 +101,7 @@ export function RoomPage() {
           </Button>
         </p>
       )}
+      <NeedsFirst says="Nothing stands in this room yet." needs="places" />
       <WallBars isRebuilt={isRebuilt} />
       <WallView
         drawing={drawing}

@@ -37,6 +37,7 @@ export function RoomTabs({ roomId, here }: RoomTabsProps) {
           </ul>
         </li>
       ))}
+      {tab('/room/balance', 'balance', 'Balance')}
     </ul>
   );
 }

@@ -2,7 +2,6 @@ import { useEffect, useState } from 'react';
 import { useFieldArray, useForm, type Control } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { Place, RoomSpec } from '../../../core/records/index.ts';
-import { computeFootprint, standUnit, type PlaceTree } from '../../../core/storage/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
@@ -10,6 +9,7 @@ import { world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
+import { listFreed } from './listFreed.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 
@@ -35,17 +35,6 @@ function useRows(control: Control<RoomFields>) {
     lamps: useFieldArray({ control, name: 'lamps', keyName: 'rowKey' }),
     fixtures: useFieldArray({ control, name: 'fixtures', keyName: 'rowKey' }),
   };
-}
-
-/** What stood at a wall that is no more stands where it stood, free. */
-function listFreed(tree: PlaceTree, room: Place, next: RoomSpec): Place[] {
-  const walls = new Set(next.walls.map((wall) => wall.id));
-  return tree.getChildren(room.id).flatMap((place): Place[] => {
-    const { unit } = place;
-    if (!unit || walls.has(unit.wallId)) return [];
-    const { xMm, yMm, turnDeg } = computeFootprint(room.room!, unit);
-    return [{ ...place, unit: standUnit(next, unit, { xMm, yMm, turnDeg }) }];
-  });
 }
 
 /** A room as its form has it: what is typed, what of it does not read, and how it is saved. */

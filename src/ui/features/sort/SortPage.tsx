@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { getWholeId, type Group, findSmallestHolder } from '../../../core/grouping/index.ts';
 import { KINDS } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
@@ -86,9 +87,7 @@ export function SortPage() {
       }
     >
       <div className="min-h-0 flex-1 px-4 pb-4 md:overflow-y-auto md:px-5">
-        {kinds.length === 0 && (
-          <p className="py-10 font-display text-xl">Nothing to sort yet. Add something in the stash first.</p>
-        )}
+        <NeedsFirst says="There is nothing to sort yet." needs="things" />
         {kinds.map((kind) => (
           <KindSection
             key={kind}

@@ -13,7 +13,7 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import type { Thing } from '../../state/appState.ts';
-import { getUsualStations } from '../../state/derived.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
 import {
   capitalise,
   wordAmount,
@@ -60,7 +60,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     const birth: Birth = {
       ...TYPED,
       nowMs: world.nowMs(),
-      stationId: getUsualStations(household)(line.sketch.kind),
+      stationId: getUsualStations(household)(line.sketch.kind, line.sketch.type),
       settings: household.settings,
     };
     const single = completeSketch(line.sketch, birth);

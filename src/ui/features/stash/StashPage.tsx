@@ -1,5 +1,5 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { NavLink, useNavigate, useParams } from 'react-router';
+import { Link, NavLink, useNavigate, useParams } from 'react-router';
 import { countPieces, computeClothMass } from '../../../core/measure/index.ts';
 import { KINDS, type Household, type Kind } from '../../../core/records/index.ts';
 import { formatClothLength, formatMass } from '../../../core/units/index.ts';
@@ -201,8 +201,14 @@ function StashView({ kind, view, rows, isNone }: StashViewProps) {
         </p>
         <p className="mt-2 text-stone">
           {isNone
-            ? 'Press Q and type what is in your hand; the rest is filled in from what is usual.'
+            ? 'Press Q and type what is in your hand; the rest is filled in from what is usual. Or say how much there is of it, '
             : 'Fewer words or another colour will show more.'}
+          {isNone && (
+            <Link to={`/heaps?kind=${kind}`} className="text-woad underline">
+              by the heap
+            </Link>
+          )}
+          {isNone && '.'}
         </p>
       </div>
     );

@@ -1,36 +1,50 @@
+import { useNavigate } from 'react-router';
 import { Button } from '../../components/Button.tsx';
+import { ImportButton } from '../../components/ImportButton.tsx';
 import { useApp } from '../../state/app.ts';
 import { replace } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 
-/** Said once to a new visitor: this is a sample to try things in, and how to begin with one's own. */
+/** Said to a new visitor over the sample as it came: what this is for, and how to begin with one's own. */
 export function Welcome() {
   const isGreeted = useChoices((state) => state.isGreeted);
-  const isSample = useApp((state) => state.events[0]?.type === 'catalogued' && (state.household?.items.size ?? 0) > 0);
+  // Once something was done to it, it is somebody's own.
+  const isUntouched = useApp(
+    ({ events, household }) =>
+      events.length === 1 && events[0]!.type === 'catalogued' && (household?.items.size ?? 0) > 0,
+  );
+  const navigate = useNavigate();
   const close = () => useChoices.setState({ isGreeted: true });
-  if (isGreeted || !isSample) return null;
+  if (isGreeted || !isUntouched) return null;
   const startEmpty = async () => {
     const { createEmptyHousehold } = await import('../../../sample/made.ts');
-    if (
-      await replace(createEmptyHousehold(), 'An empty sewing room is ready. The sample can be brought back in House.')
-    )
-      close();
+    if (!(await replace(createEmptyHousehold(), 'An empty sewing room is ready. House brings the sample back.')))
+      return;
+    close();
+    await navigate('/setout');
+  };
+  const openKitchen = async () => {
+    const { createKitchenHousehold } = await import('../../../sample/kitchen.ts');
+    await replace(createKitchenHousehold(), 'Tern Steps is here: a beginner at the kitchen table.');
   };
   return (
-    <section
-      aria-label="Welcome"
-      className="stitched-b no-print flex flex-wrap items-center gap-x-5 gap-y-2 bg-linen px-4 py-2 md:px-5"
-    >
-      <p className="min-w-60 flex-1">
-        This is Heron Loft, a made-up sewing room in a good deal of disorder. Try everything on it; it is yours to
-        break.
+    <section aria-label="Welcome" className="stitched-b no-print bg-linen px-4 py-2 md:px-5">
+      <p>
+        Yardmist finds a place for everything you sew with, and knows where it is from then on. This is Heron Loft, a
+        made-up room in a good deal of disorder, to try it on.
       </p>
-      <Button look="strong" onClick={() => void startEmpty()}>
-        Start with my own, empty
-      </Button>
-      <Button look="quiet" onClick={close}>
-        Keep looking round
-      </Button>
+      <div className="mt-1 flex flex-wrap items-start gap-x-5 gap-y-2">
+        <Button look="strong" onClick={() => void startEmpty()}>
+          Start with my own
+        </Button>
+        <ImportButton label="Open my file" />
+        <Button look="quiet" className="md:min-h-9" onClick={close}>
+          Keep looking round
+        </Button>
+        <Button look="quiet" className="md:min-h-9" onClick={() => void openKitchen()}>
+          A smaller sample
+        </Button>
+      </div>
     </section>
   );
 }

@@ -2,12 +2,12 @@ import { useState, type ReactNode } from 'react';
 import { completeSketch, parseLine } from '../../../core/catalog/index.ts';
 import { createCorrectHeap, createListOut, describeHeap } from '../../../core/heaps/index.ts';
 import type { HeapWay, Household, Item, Lot } from '../../../core/records/index.ts';
-import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { useHousehold, world } from '../../state/app.ts';
+import { MEASURE_EXAMPLES, readMeasure } from '../heaps/measure.ts';
 import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
@@ -15,24 +15,6 @@ import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.t
 
 const HOW =
   'From how it was measured, what is usual for things of its kind, and what was listed out of it since; each of these would be as much.';
-const EXAMPLES: Readonly<Record<HeapWay, readonly [metric: string, imperial: string]>> = {
-  pieces: ['40', '40'],
-  pile: ['62 cm', '24 in'],
-  row: ['1.3 m', '50 in'],
-  mass: ['4 kg', '9 lb'],
-  room: ['60', '60'],
-};
-/** A litre, mm³. */
-const LITRE = 1e6;
-
-function readMeasure(by: HeapWay, text: string, units: UnitSystem) {
-  const isMetric = units === 'metric';
-  if (by === 'pieces') return parseCount(text);
-  if (by === 'mass') return parseMassG(text, isMetric ? 'kg' : 'oz');
-  if (by !== 'room') return parseLengthMm(text, isMetric ? 'cm' : 'in');
-  const litres = parseCount(text.replace(/\s*(l|litres?|liters?)\s*$/iu, ''));
-  return litres.ok ? { ...litres, value: litres.value * LITRE } : litres;
-}
 
 /** How much of a heap there is, measured anew; and things that are listed out of it, one line each. */
 export function HeapPanel({ item, lot }: { item: Item; lot: Lot }) {
@@ -130,7 +112,7 @@ function MeasureAnew({ lot, ways }: MeasureAnewProps) {
   const [by, setBy] = useState<HeapWay>(lot.heap?.by ?? 'pieces');
   const correct = async (text: string) => {
     const read = readMeasure(by, text, units);
-    if (!read.ok) return wordAmountFault(read.fault, EXAMPLES[by][units === 'metric' ? 0 : 1]);
+    if (!read.ok) return wordAmountFault(read.fault, MEASURE_EXAMPLES[by][units === 'metric' ? 0 : 1]);
     const make = (now: Household) => createCorrectHeap(now, lot.id, by, read.value, world.nowMs());
     return (await act(make, 'Measured anew.')) ? null : REFUSED;
   };

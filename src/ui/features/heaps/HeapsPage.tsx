@@ -1,0 +1,383 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { completeSketch } from '../../../core/catalog/index.ts';
+import { createSaveSettings } from '../../../core/acts/index.ts';
+import {
+  computeHeap,
+  createHeap,
+  createLieOnFloor,
+  describeHeap,
+  HEAP_SORTS,
+  type HeapSort,
+} from '../../../core/heaps/index.ts';
+import {
+  isHomeless,
+  KINDS,
+  takesRoom,
+  type HeapWay,
+  type Household,
+  type Item,
+  type ItemId,
+  type Kind,
+  type Lot,
+  type LotId,
+  type PlaceId,
+} from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { TextField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { Figure, Page, tabClass } from '../../components/Page.tsx';
+import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { derive, getTree } from '../../state/derived.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
+import { withNewIds } from '../../state/newThing.ts';
+import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
+import { wordAmountFault, wordCount, wordKindPlural } from '../../text/index.ts';
+import { QuickField } from '../stash/QuickField.tsx';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { MEASURE_EXAMPLES, readMeasure } from './measure.ts';
+
+interface OwnHeap {
+  readonly item: Item;
+  readonly lot: Lot;
+}
+
+/** All heaps of a household that are not gone. */
+const listHeaps = derive((household) =>
+  [...household.lots.values()].flatMap((lot): OwnHeap[] => {
+    const item = household.items.get(lot.itemId);
+    return item && lot.heap && takesRoom(lot) ? [{ item, lot }] : [];
+  }),
+);
+
+const isKind = (text: string | null): text is Kind => (KINDS as readonly string[]).includes(text ?? '');
+
+/** What one owns by the heap: sorts to tap through, each with its quickest measure. Nothing has to be listed for it. */
+export function HeapsPage() {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const ticket = useApp((state) => state.ticket);
+  const show = useApp((state) => state.show);
+  const navigate = useNavigate();
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('kind');
+  const kind = isKind(asked) ? asked : 'fabric';
+  const placeId = (params.get('at') as PlaceId | null) ?? null;
+  const set = (next: Record<string, string>) =>
+    setParams({ ...Object.fromEntries(params), ...next }, { replace: true });
+  const heaps = listHeaps(household);
+  const own = heaps.filter(({ item }) => item.kind === kind);
+  const sorts = HEAP_SORTS.filter(({ sketch }) => sketch.kind === kind);
+  const others = own.filter(({ item }) => !sorts.some(({ sketch }) => sketch.name === item.name));
+  const { setout } = household.settings;
+  const finish = async () => {
+    if (!setout) return navigate('/stash');
+    const { createTickStage } = await import('../../../core/setout/index.ts');
+    if (!setout.done.includes('heaps')) await act((now) => createTickStage(now, 'heaps', true), 'Does it all go in?');
+    return navigate('/room/balance');
+  };
+  return (
+    <Page
+      title="Heaps"
+      tabs={<KindTabs kind={kind} heaps={heaps} onKind={(next) => set({ kind: next })} />}
+      asideLabel={ticket ? 'Ticket' : 'Where they lie'}
+      aside={
+        ticket ? (
+          <>
+            <Button look="quiet" className="mb-2" onClick={() => show(null)}>
+              ← Back to the heaps
+            </Button>
+            <TicketPane hint="" />
+          </>
+        ) : (
+          <WhereTheyLie placeId={placeId} onPlace={(at) => set({ at: at ?? '' })} />
+        )
+      }
+      foot={
+        <>
+          <Figure
+            value={String(heaps.length)}
+            label={heaps.length === 1 ? 'heap' : 'heaps'}
+            how="Heaps of all kinds that are not gone."
+          />
+          <QuickField key={kind} kind={kind} units={units} />
+          <Button onClick={() => void finish()}>{setout ? 'That is about all' : 'To the stash'}</Button>
+        </>
+      }
+    >
+      <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
+        <p className="max-w-2xl text-stone">
+          How much there is of each, by whatever is quickest: the height of the pile, the length of the row, how many.
+          Leave out what you do not have.
+        </p>
+        {kind === 'fabric' && <Boards />}
+        <ul className="mt-2">
+          {sorts.map((sort) => (
+            <SortRow
+              key={sort.id}
+              sort={sort}
+              own={own.filter(({ item }) => item.name === sort.sketch.name)}
+              placeId={placeId}
+            />
+          ))}
+          {others.map((heap) => (
+            <li key={heap.lot.id} className="dotted-row flex flex-wrap items-center gap-x-4 py-1">
+              <span className="w-52 font-semibold">{heap.item.name}</span>
+              <HeapLine heap={heap} />
+            </li>
+          ))}
+        </ul>
+      </div>
+    </Page>
+  );
+}
+
+interface KindTabsProps {
+  readonly kind: Kind;
+  readonly heaps: readonly OwnHeap[];
+  readonly onKind: (kind: Kind) => void;
+}
+
+function KindTabs({ kind, heaps, onKind }: KindTabsProps) {
+  return (
+    <ul className="flex gap-1">
+      {KINDS.filter((one) => HEAP_SORTS.some(({ sketch }) => sketch.kind === one)).map((one) => (
+        <li key={one}>
+          <button
+            type="button"
+            aria-pressed={one === kind}
+            className={tabClass(one === kind)}
+            {...explained('Heaps of each kind that are not gone.')}
+            onClick={() => onKind(one)}
+          >
+            {wordKindPlural(one)} {heaps.filter(({ item }) => item.kind === one).length || ''}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Asked once: nobody is told to wind cloth on boards that are not there. */
+function Boards() {
+  const household = useHousehold();
+  const { boards } = household.settings;
+  const [text, setText] = useState(boards === undefined ? '' : String(boards));
+  const [fault, setFault] = useState('');
+  const say = async () => {
+    const read = readMeasure('pieces', text, household.settings.units);
+    setFault(read.ok || text === '' ? '' : wordAmountFault(read.fault, '12'));
+    if (!read.ok && text !== '') return;
+    const next = read.ok ? read.value : undefined;
+    if (next === boards) return;
+    await act((now) => createSaveSettings(now, { ...now.settings, boards: next }), 'Plans know it from now on.');
+  };
+  return (
+    <Form aria-label="Boards" isEndless onSend={say} className="mt-2 flex max-w-md items-end gap-3">
+      <TextField
+        label="Boards to wind cloth on: how many?"
+        hint="None, or left empty: cloth is piled and folded."
+        maxLength={6}
+        inputMode="numeric"
+        value={text}
+        fault={fault || undefined}
+        onChange={({ target }) => setText(target.value)}
+        onBlur={() => void say()}
+      />
+    </Form>
+  );
+}
+
+interface SortRowProps {
+  readonly sort: HeapSort;
+  readonly own: readonly OwnHeap[];
+  readonly placeId: PlaceId | null;
+}
+
+const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
+
+/** A sort, what one has of it, and a line to say how much there is. */
+function SortRow({ sort, own, placeId }: SortRowProps) {
+  const household = useHousehold();
+  const { settings } = household;
+  const { units } = settings;
+  const [by, setBy] = useState<HeapWay>(sort.by);
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState('');
+  const usual = useMemo(() => {
+    const stationId = getUsualStations(household)(sort.sketch.kind, sort.sketch.type);
+    const made = completeSketch(sort.sketch, {
+      ...TYPED,
+      nowMs: world.nowMs(),
+      stationId,
+      settings: household.settings,
+    });
+    return made.ok ? made.value : null;
+  }, [household, sort]);
+  if (!usual) return null;
+  const ways = describeHeap(usual.item, usual.lot, settings);
+  const able = (Object.keys(ways) as HeapWay[]).filter((way) => ways[way] !== null);
+  const example = MEASURE_EXAMPLES[by][units === 'metric' ? 0 : 1];
+  const { name } = sort.sketch;
+  const take = async () => {
+    const read = readMeasure(by, text, units);
+    if (!read.ok) return setFault(wordAmountFault(read.fault, example));
+    const told = computeHeap(usual.item, usual.lot, by, read.value, settings);
+    if (!told) return setFault('There is none of it then: leave it out.');
+    const { item, lot } = withNewIds(usual);
+    // As much again of the same is another heap of the same thing.
+    const known = own[0]?.item;
+    const place =
+      placeId && household.places.has(placeId)
+        ? { state: 'in' as const, placeId, order: countIn(household, placeId) }
+        : {};
+    const heap = { ...lot, ...told, ...place, ...(known && { itemId: known.id }) };
+    const words = `${name}: ${wordHeapMeasures(describeHeap(item, heap, settings), units)}.`;
+    setText('');
+    setFault('');
+    await act((now) => createHeap(now, known ?? item, heap), words);
+  };
+  return (
+    <li className="dotted-row flex flex-wrap items-center gap-x-4 gap-y-1 py-1">
+      <span className="w-52 font-semibold">{name}</span>
+      <Form aria-label={name} isEndless onSend={take} className="flex items-center gap-2">
+        <select
+          aria-label={`${name}: measured by`}
+          className="h-11 w-44 rounded border border-thread bg-paper px-1 text-ink md:h-8"
+          value={by}
+          onChange={({ target }) => setBy(target.value as HeapWay)}
+        >
+          {able.map((way) => (
+            <option key={way} value={way}>
+              {HEAP_WAY_WORDS[way]}
+            </option>
+          ))}
+        </select>
+        <input
+          aria-label={`${name}: how much`}
+          aria-invalid={fault ? true : undefined}
+          className="h-11 w-24 rounded border border-stone/60 bg-white px-2 md:h-8 aria-invalid:border-2 aria-invalid:border-madder"
+          placeholder={example}
+          maxLength={20}
+          autoComplete="off"
+          value={text}
+          onChange={({ target }) => {
+            setText(target.value);
+            setFault('');
+          }}
+        />
+        {text.trim() !== '' && <Button type="submit">Take it in</Button>}
+      </Form>
+      {fault && (
+        <span role="alert" className="text-sm font-semibold text-madder">
+          {fault}
+        </span>
+      )}
+      {own.map((heap) => (
+        <HeapLine key={heap.lot.id} heap={heap} />
+      ))}
+    </li>
+  );
+}
+
+const countIn = ({ lots }: Household, placeId: PlaceId) =>
+  [...lots.values()].filter((lot) => lot.placeId === placeId).reduce((most, { order }) => Math.max(most, order + 1), 0);
+
+/** A heap that one has: pressed, its ticket. */
+function HeapLine({ heap: { item, lot } }: { heap: OwnHeap }) {
+  const household = useHousehold();
+  const open = useOpen();
+  const { settings } = household;
+  const where = lot.placeId ? `, in ${formatPlaceName(getTree(household), lot.placeId)}` : '';
+  return (
+    <button
+      type="button"
+      className="min-h-11 text-left text-woad underline underline-offset-2 md:min-h-0"
+      {...explained('From how it was measured and what is usual for things of its kind.')}
+      onClick={() => open({ type: 'lot', id: lot.id })}
+    >
+      {wordHeapMeasures(describeHeap(item, lot, settings), settings.units)}
+      {where}
+    </button>
+  );
+}
+
+interface WhereTheyLieProps {
+  readonly placeId: PlaceId | null;
+  readonly onPlace: (at: PlaceId | null) => void;
+}
+
+/** Where what is taken in lies today: said for all at once, place by place, or not at all. */
+function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const at = tree.leaves.findIndex(({ id }) => id === placeId);
+  const loose = [...household.lots.values()].filter(
+    (lot) => takesRoom(lot) && lot.state === 'out' && isHomeless(lot) && !lot.away,
+  );
+  const onFloor = () =>
+    act(
+      (now) => createLieOnFloor(now, () => world.createId() as PlaceId, world.nowMs()),
+      'All of it lies on the floor, until it has a home.',
+    );
+  return (
+    <>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">Where it lies today</h2>
+      <p className="mt-1 text-sm text-stone">It need not be said. A plan gives everything a home.</p>
+      {loose.length > 0 && tree.rooms.length > 0 && (
+        <Button className="mt-3 w-full" onClick={() => void onFloor()}>
+          All of it lies on the floor
+        </Button>
+      )}
+      {tree.leaves.length > 0 && (
+        <section aria-label="Place by place" className="stitched-t mt-4 pt-3">
+          <h3 className="font-bold">Or place by place</h3>
+          <p className="text-sm text-stone">What you take in now lies in:</p>
+          <select
+            aria-label="What is taken in lies in"
+            className="mt-1 h-11 w-full rounded border border-thread bg-paper px-1 text-ink md:h-9"
+            value={at < 0 ? '' : placeId!}
+            onChange={({ target }) => onPlace(target.value === '' ? null : (target.value as PlaceId))}
+          >
+            <option value="">not said</option>
+            {tree.leaves.map(({ id }) => (
+              <option key={id} value={id}>
+                {formatPlaceName(tree, id)}
+              </option>
+            ))}
+          </select>
+          <Button
+            className="mt-2 w-full"
+            data-key="x"
+            disabled={at + 1 >= tree.leaves.length}
+            onClick={() => onPlace(tree.leaves[at + 1]!.id)}
+          >
+            {at < 0 ? 'Walk through them' : 'Next place'} <kbd className="pl-1 font-normal">X</kbd>
+          </Button>
+          {at >= 0 && (
+            <p
+              className="mt-1 text-sm text-stone"
+              {...explained('Places in the order in which one walks along the walls.')}
+            >
+              {at + 1} of {wordCount(tree.leaves.length, 'place')}
+            </p>
+          )}
+        </section>
+      )}
+      <p className="stitched-t mt-4 pt-3 text-sm text-stone">
+        A thing that is one of its kind goes in by itself: in the line below, in the{' '}
+        <Link className="underline" to="/stash">
+          stash
+        </Link>
+        , or from a{' '}
+        <Link className="underline" to="/list">
+          list
+        </Link>
+        .
+      </p>
+    </>
+  );
+}
