@@ -72,10 +72,12 @@ export default defineConfig({
     manifest: true,
     target: 'es2022',
     reportCompressedSize: false,
+    // Browsers of the target preload modules by themselves.
+    modulePreload: { polyfill: false },
     // Small files that nearly all screens share go in one.
     // Functions only: an index of them brings along no more than what is asked of it. Records are classes that register themselves.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 41 }] } },
+      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 49 }] } },
       treeshake: { moduleSideEffects: (id) => !/\/src\/(core\/(?!records\/)|ui\/text\/)/.test(id) },
     },
   },

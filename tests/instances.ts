@@ -15,7 +15,7 @@ import {
 } from '../src/core/records/index.ts';
 import { computeSlots, computeSpace, createPlaceTree } from '../src/core/storage/index.ts';
 import { createBareRoom } from '../src/core/room/index.ts';
-import { STATIONS } from '../src/sample/room.ts';
+import { STATIONS } from '../src/sample/stations.ts';
 
 /** Sizes of the instances that the engine is measured on: lots and places. */
 export const SIZES = {

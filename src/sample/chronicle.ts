@@ -1,12 +1,4 @@
-import {
-  dropAbsent,
-  DEFAULT_SETTINGS,
-  type Change,
-  type Chronicle,
-  type EventId,
-  type Household,
-} from '../core/records/index.ts';
-import { createFirstRoom } from './room.ts';
+import { dropAbsent, type Change, type Chronicle, type EventId, type Household } from '../core/records/index.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
 export const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
@@ -34,16 +26,4 @@ export function createChronicle(made: Household): Chronicle {
     household,
     events: [{ id: 'e0' as EventId, seq: 0, atMs: SAMPLE_NOW_MS, type: 'catalogued', subject: settings.name, changes }],
   };
-}
-
-/** A household with a bare room and nothing in it, to be set out. */
-export function createEmptyHousehold(): Chronicle {
-  const room = createFirstRoom();
-  return createChronicle({
-    settings: { ...DEFAULT_SETTINGS, setout: { done: [] } },
-    items: new Map(),
-    lots: new Map(),
-    places: new Map([[room.id, room]]),
-    plans: new Map(),
-  });
 }

@@ -1,2 +1,3 @@
-export { createChronicle, createEmptyHousehold } from './chronicle.ts';
+export { createChronicle } from './chronicle.ts';
+export { createEmptyHousehold } from './empty.ts';
 export { createSampleHousehold } from './household.ts';

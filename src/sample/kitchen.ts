@@ -1,6 +1,7 @@
 import type { Chronicle, Place, PlaceId, RoomSpec, Wish } from '../core/records/index.ts';
 import { createMessy } from './household.ts';
-import { BARE, box, createUnits, outline, STATIONS, type UnitPlan } from './room.ts';
+import { BARE, box, createUnits, outline, type UnitPlan } from './room.ts';
+import { STATIONS } from './stations.ts';
 
 /** About thirty items. */
 const KITCHEN_LOTS = 38;

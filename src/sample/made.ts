@@ -9,8 +9,6 @@ import {
 } from '../core/records/index.ts';
 import { createChronicle } from './chronicle.ts';
 
-export { createEmptyHousehold } from './chronicle.ts';
-
 /** The records of a household in the order of its tables, as they are written where the app is built. */
 export interface MadeRecords {
   /** Those that are not the usual ones. */

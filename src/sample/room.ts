@@ -1,6 +1,6 @@
-import type { ContainerSpec, Place, PlaceId, RoomSpec, SlotSpec, StationId, UnitSpec } from '../core/records/index.ts';
-import { createBareRoom } from '../core/room/index.ts';
+import type { ContainerSpec, Place, PlaceId, RoomSpec, SlotSpec, UnitSpec } from '../core/records/index.ts';
 import { computeSlots } from '../core/storage/index.ts';
+import { STATIONS } from './stations.ts';
 
 /** A unit of the sample: its measures, and what is set on its slots by name (`*` for all). */
 export interface UnitPlan {
@@ -9,11 +9,6 @@ export interface UnitPlan {
   readonly slots?: Record<string, Partial<SlotSpec>>;
   readonly bins?: Record<string, [string, Partial<ContainerSpec>?][]>;
 }
-
-export const STATIONS = { cutting: 'st-cutting', sewing: 'st-sewing', pressing: 'st-pressing' } as unknown as Record<
-  'cutting' | 'sewing' | 'pressing',
-  StationId
->;
 
 const CUBE_BIN: ContainerSpec = {
   kind: 'bin',
@@ -298,14 +293,4 @@ export function createRooms(lofts: number, isBefore = false): Place[] {
     places.push(...createUnits(loftId, loftId, units), ...createUnits(landingId, landingId, LANDING_UNITS));
   }
   return places;
-}
-
-/** What a household needs to begin: one bare room with a table to work at. */
-export function createFirstRoom(): Place {
-  const stations = [
-    { id: STATIONS.cutting, name: 'Cutting', at: { xMm: 2000, yMm: 1800 } },
-    { id: STATIONS.sewing, name: 'Sewing', at: { xMm: 2000, yMm: 900 } },
-    { id: STATIONS.pressing, name: 'Pressing', at: { xMm: 1000, yMm: 1500 } },
-  ];
-  return createBareRoom('r1' as PlaceId, 'Sewing room', 0, stations, () => 'door');
 }

@@ -9,7 +9,7 @@ import {
   type Print,
   type StowForm,
 } from '../core/records/index.ts';
-import { STATIONS } from './room.ts';
+import { STATIONS } from './stations.ts';
 import {
   CLOTH_PLANS,
   DYES,

@@ -1,5 +1,5 @@
 import type { CareFlag, StowForm } from '../core/records/index.ts';
-import type { STATIONS } from './room.ts';
+import type { STATIONS } from './stations.ts';
 
 /** Made-up colour words with the dye they stand for. */
 export const DYES: readonly [string, string][] = [

@@ -1,3 +1,3 @@
 export { computeBalance, type Balance, type LeftOver, type SortBalance } from './balance.ts';
-export { ROOM_SORTS, type RoomSort } from './supply.ts';
+export type { RoomSort } from './supply.ts';
 export { listMoreRoom, type MoreRoom } from './ways.ts';

@@ -12,7 +12,7 @@ export interface Spaces {
   readonly count: number;
 }
 
-export function getSort(space: Space): RoomSort {
+function getSort(space: Space): RoomSort {
   if (space.mode === 'area') return 'pegs';
   if (space.mode === 'pins' || space.mode === 'rail') return space.mode;
   return space.mode === 'line' && space.rowsRun === 'x' ? 'shelf' : 'drawer';

@@ -9,7 +9,10 @@ export function DamagedStore() {
   const phase = useApp((state) => state.phase);
   const raw = useApp((state) => state.raw);
   const begin = async (which: 'sample' | 'empty') => {
-    const { createEmptyHousehold, openMadeSample } = await import('../../sample/made.ts');
+    const [{ createEmptyHousehold }, { openMadeSample }] = await Promise.all([
+      import('../../sample/empty.ts'),
+      import('../../sample/made.ts'),
+    ]);
     if (which === 'sample') await replace(openMadeSample(), 'The sample is here.');
     else await replace(createEmptyHousehold(), 'An empty household is ready.');
   };

@@ -1,4 +1,4 @@
-import type { LeftOver, MoreRoom, RoomSort } from '../../core/balance/index.ts';
+import type { MoreRoom, RoomSort } from '../../core/balance/index.ts';
 import type { RoomShape } from '../../core/room/index.ts';
 import type { SetoutStage, SetoutWay } from '../../core/records/index.ts';
 import type { SetoutFacts } from '../../core/setout/index.ts';
@@ -113,12 +113,4 @@ export function wordMoreRoom(way: MoreRoom, units: UnitSystem): string {
     case 'part':
       return `${way.count === 1 ? 'Another' : `${way.count} more, each a`} ${wordPart(way.partId)} ${saves}`;
   }
-}
-
-/** `12 cloths` that would have to go. */
-export function wordLetGo(
-  left: readonly LeftOver[],
-  wordKinds: (kind: LeftOver['kind'], lots: number) => string,
-): string {
-  return left.map(({ kind, lots }) => wordKinds(kind, lots)).join(', ');
 }

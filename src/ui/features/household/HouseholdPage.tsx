@@ -198,7 +198,10 @@ function Beginnings() {
   const [has, setHas] = useState<boolean | null>(null);
   const navigate = useNavigate();
   const load = async (which: 'sample' | 'kitchen' | 'empty') => {
-    const { createEmptyHousehold, openMadeSample } = await import('../../../sample/made.ts');
+    const [{ createEmptyHousehold }, { openMadeSample }] = await Promise.all([
+      import('../../../sample/empty.ts'),
+      import('../../../sample/made.ts'),
+    ]);
     if (which === 'sample') await replace(openMadeSample(), 'Heron Loft is here again, in its first disorder.');
     else if (which === 'kitchen')
       await replace(

@@ -17,7 +17,7 @@ export function Welcome() {
   const close = () => useChoices.setState({ isGreeted: true });
   if (isGreeted || !isUntouched) return null;
   const startEmpty = async () => {
-    const { createEmptyHousehold } = await import('../../../sample/made.ts');
+    const { createEmptyHousehold } = await import('../../../sample/empty.ts');
     if (!(await replace(createEmptyHousehold(), 'An empty sewing room is ready. House brings the sample back.')))
       return;
     close();
