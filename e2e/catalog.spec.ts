@@ -103,7 +103,7 @@ test('fifty things of all kinds get in by quick add, paste and photo, each right
     LIST.map((row) => row.join('\t')).join('\n'),
   );
   await expect(page.getByRole('heading', { name: 'Bring in a list' })).toBeVisible();
-  await expect(page.getByText('“long” does not read as an amount. Try 3.4 m or 140 cm.')).toBeVisible();
+  await expect(page.getByText('“long” is not an amount. Try 3.4 m or 140 cm.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Take all in' })).toBeDisabled();
   await page.getByLabel('Row 4, length').fill('2.2 m');
   await page.keyboard.press('Enter');

@@ -36,7 +36,7 @@ test('amounts that do not read are pointed out in words, and nothing is saved', 
   const form = page.getByRole('form', { name: 'New cloth' });
   await form.getByLabel('Name').fill('Odd end');
   await form.getByLabel('Length').fill('abc');
-  await expect(form.getByText('“abc” does not read as an amount. Try 3.4 m.')).toBeVisible();
+  await expect(form.getByText('“abc” is not an amount. Try 3.4 m.')).toBeVisible();
   await form.getByLabel('Width').fill('-140');
   await expect(form.getByText('“-140” is below zero. Try 140 cm.')).toBeVisible();
   await form.getByRole('button', { name: 'Save' }).click();

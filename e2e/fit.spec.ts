@@ -77,7 +77,7 @@ test('what to get: of what the sewist lists, the cheapest with which all has a h
   await get.getByRole('button', { name: 'Something I could get' }).click();
   await get.getByLabel('Width').fill('wide');
   await get.getByRole('button', { name: 'Put it on the list' }).click();
-  await expect(get.getByText('“wide” does not read as an amount.')).toBeVisible();
+  await expect(get.getByText('“wide” is not an amount.')).toBeVisible();
   await get.getByRole('button', { name: 'Leave it' }).click();
   await list('Cube shelf', 'Big cubes', '60', '1');
   await list('Shelf on the wall', 'Wall board', '19', '2');

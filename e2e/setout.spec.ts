@@ -81,7 +81,7 @@ test('from a bare room and a heap on the floor to an adopted plan; a heap is ope
   await expect(shelf.getByText('6 pieces stand in the room. 2 bins stand in a compartment.')).toBeVisible({
     timeout: 20_000,
   });
-  await expect(page.getByText('things that cannot stay').locator('..')).toContainText('0');
+  await expect(page.getByText('things have to change').locator('..')).toContainText('0');
   await press(page, 'That is all of it');
 
   // Heaps, each by its quickest measure.

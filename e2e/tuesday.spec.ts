@@ -144,7 +144,7 @@ test('the household says what does not read, keeps what does, and shows the caut
   await form.getByLabel('Your height').fill('tall');
   await form.getByLabel('Free in each place, %').fill('95');
   await form.getByRole('button', { name: 'Save' }).click();
-  await expect(form.getByText('“tall” does not read as an amount. Try 1.68 m.')).toBeVisible();
+  await expect(form.getByText('“tall” is not an amount. Try 1.68 m.')).toBeVisible();
   await expect(form.getByText('From 0 to 70 per cent.')).toBeVisible();
   await form.getByLabel('Your height').fill('5\' 6"');
   await form.getByLabel('Free in each place, %').fill('20');
@@ -304,7 +304,7 @@ test('a cloth is measured by its board, taken over with its doubt, and calibrate
   const panel = ticket.getByRole('form', { name: 'How much is there?' });
   await panel.getByLabel('Measured').selectOption('board');
   await panel.getByLabel('Reading').fill('thick');
-  await expect(panel.getByText('“thick” does not read as an amount. Try 72 mm.')).toBeVisible();
+  await expect(panel.getByText('“thick” is not an amount. Try 72 mm.')).toBeVisible();
   await panel.getByLabel('Reading').fill('1 mm');
   await expect(panel.getByText('That is no more than the board, tube or spool alone.')).toBeVisible();
   await panel.getByLabel('Reading').fill('1 in');

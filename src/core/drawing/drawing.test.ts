@@ -46,6 +46,25 @@ describe('a wall', () => {
       if (state.widthLeftMm !== null) expect(state.widthLeftMm).toBeGreaterThanOrEqual(0);
   });
 
+  it('shows its doors and windows where they are, but not those in a slope', () => {
+    const north = findWall(tree, 'r1-north')!;
+    const glass = (id: string) => {
+      const { room, wall } = findWall(tree, id)!;
+      return computeWallDrawing(household, tree, room, wall, 'is').backdrop.filter(({ ink }) => ink === 'glass');
+    };
+    // The lock window: 2.95 m from the left, its sill at 90 cm, 90 high; the wall of 2.3 m is drawn with 6 cm above it.
+    expect(glass('r1-north')).toEqual([
+      { type: 'rect', x: 2950, y: 2360 - 1800, width: 700, height: 900, ink: 'glass' },
+    ]);
+    expect(glass('r1-south')).toEqual([]);
+    expect(north.room.room!.windows).toHaveLength(2);
+    const west = findWall(tree, 'r1-west')!;
+    const doors = computeWallDrawing(household, tree, west.room, west.wall, 'is').backdrop;
+    expect(doors).toContainEqual({ type: 'rect', x: 2000, y: 360, width: 800, height: 2000, ink: 'doorway' });
+    // Its hinges are at the right, its handle at the left.
+    expect(doors).toContainEqual({ type: 'circle', x: 2070, y: 2360 - 1050, radius: 22, ink: 'knob' });
+  });
+
   it('has reach bands that leave no gap', () => {
     for (const [i, band] of drawing.bands.entries()) if (i > 0) expect(band.fromMm).toBe(drawing.bands[i - 1]!.toMm);
     expect(drawing.bands.map((band) => band.reach)).toEqual(['kneel', 'bend', 'easy', 'stretch', 'stool']);

@@ -4,6 +4,8 @@ import type { LotId, PhotoId, PlaceId, Print } from '../records/index.ts';
 export type Ink =
   | 'wall'
   | 'floor'
+  | 'glass'
+  | 'doorway'
   | 'wood'
   | 'inside'
   | 'dim'

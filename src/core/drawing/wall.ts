@@ -1,4 +1,4 @@
-import type { Household, Lot, LotId, Place, PlaceId, SlotSpec, UnitSpec } from '../records/index.ts';
+import type { Household, Lot, LotId, Place, PlaceId, RoomSpec, SlotSpec, UnitSpec } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
 import { covers, drawClosed, drawTab, listDyes, zigzag, type Inside } from './closed.ts';
 import { drawContents } from './content.ts';
@@ -204,6 +204,33 @@ function drawPlace(sheet: Sheet, unit: UnitSpec, slotPlace: Place, front: Front)
   if (state.isOverFull) figures.push({ ...frame, kind: 'unit', shapes: [zigzag(left, top, width)] });
 }
 
+/** A frame's bars and a door's handle are so thick and so high, mm. */
+const BAR_MM = 12;
+const HANDLE_MM = 1050;
+const HANDLE_IN_MM = 70;
+
+/** Doors and windows of a wall, so that nothing is hung over the glass; those in a slope are not in it. */
+function drawOpenings(room: RoomSpec, wall: WallLine, up: (zMm: number) => number): Shape[] {
+  const windows = room.windows.filter(({ wallId, isInSlope }) => wallId === wall.id && !isInSlope);
+  const doors = room.doors.filter(({ wallId }) => wallId === wall.id);
+  return [
+    ...windows.flatMap(({ xMm, sillMm, widthMm, heightMm }): Shape[] => {
+      const [y, middle] = [up(sillMm + heightMm), xMm + widthMm / 2];
+      return [
+        { type: 'rect', x: xMm, y, width: widthMm, height: heightMm, ink: 'glass' },
+        { type: 'rect', x: middle - BAR_MM / 2, y, width: BAR_MM, height: heightMm, ink: 'wood' },
+        { type: 'rect', x: xMm - 40, y: up(sillMm), width: widthMm + 80, height: BAR_MM, ink: 'wood' },
+      ];
+    }),
+    ...doors.flatMap(({ xMm, widthMm, heightMm, hinge, swing }): Shape[] => {
+      const leaf: Shape = { type: 'rect', x: xMm, y: up(heightMm), width: widthMm, height: heightMm, ink: 'doorway' };
+      const handle = hinge === 'left' ? xMm + widthMm - HANDLE_IN_MM : xMm + HANDLE_IN_MM;
+      if (swing === 'none') return [leaf];
+      return [leaf, { type: 'circle', x: handle, y: up(HANDLE_MM), radius: 22, ink: 'knob' }];
+    }),
+  ];
+}
+
 /** Draws a wall of a room with all that stands on it and in it. Pure: the same records give the same shapes. */
 export function computeWallDrawing(
   household: Household,
@@ -229,6 +256,7 @@ export function computeWallDrawing(
   ];
   const backdrop: Shape[] = [
     { type: 'path', points: outline, isClosed: true, ink: 'wall' },
+    ...drawOpenings(room.room!, wall, up),
     { type: 'path', points: floor, isClosed: false, ink: 'floor' },
   ];
   const bands = computeBands(household.settings, bandsFor, ceilingMm);

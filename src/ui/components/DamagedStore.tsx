@@ -31,7 +31,7 @@ export function DamagedStore() {
     );
   return (
     <main className="mx-auto max-w-2xl p-10">
-      <h1 className="font-display text-2xl font-semibold">What is kept here does not read any more</h1>
+      <h1 className="font-display text-2xl font-semibold">What is kept here cannot be read</h1>
       <p className="mt-3">
         Nothing was thrown away. Save what is stored, as it was found, first; it may still be put right by hand. Then
         open your latest saved file, or begin anew: only that replaces what is stored.

@@ -19,6 +19,8 @@ const INK: Record<Ink, { fill?: string; stroke?: string; width?: number; dash?: 
   plate: { fill: '#fffdf8', stroke: '#b9c2c2', width: 1 },
   cloth: { stroke: '#22303c', width: 0.5 },
   thing: { stroke: '#22303c', width: 0.7 },
+  glass: { fill: '#cfe0e6', stroke: '#6b5444', width: 1.5 },
+  doorway: { fill: '#efe6d6', stroke: '#6b5444', width: 1.5 },
   ruler: { fill: '#dce8ee', stroke: '#2f5d7c', width: 1 },
   steel: { fill: 'none', stroke: '#22303c', width: 2 },
   hole: { fill: '#fffdf8', stroke: '#22303c', width: 0.7 },

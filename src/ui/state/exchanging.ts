@@ -44,8 +44,7 @@ export class Exchanging {
     if (!previous.value) return this.acting.refuse('There is no earlier household to bring back.');
     const { unpackChronicle } = await import('../../workers/keeping.ts');
     const read = await unpackChronicle(previous.value, { id: world.createId() as EventId, atMs: world.nowMs() });
-    if (!read.ok || read.value.type !== 'whole')
-      return this.acting.refuse('The earlier household does not read any more.');
+    if (!read.ok || read.value.type !== 'whole') return this.acting.refuse('The earlier household cannot be read.');
     const { chronicle } = read.value;
     return this.replace(chronicle, `${chronicle.household.settings.name} is back.`);
   };

@@ -14,7 +14,7 @@ const tree = createPlaceTree(household.places);
 describe('an amount that does not read', () => {
   it.each([
     ['', 'Type an amount, such as 3.4 m.'],
-    ['abc', '“abc” does not read as an amount. Try 3.4 m.'],
+    ['abc', '“abc” is not an amount. Try 3.4 m.'],
     ['3 ells', 'The unit “ells” is not known. Try 3.4 m.'],
     ['-3 m', '“-3 m” is below zero. Try 3.4 m.'],
     ['99999999 m', '“99999999 m” is more than any room holds. Try 3.4 m.'],

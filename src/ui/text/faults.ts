@@ -10,7 +10,7 @@ export function wordAmountFault(fault: AmountFault, example: string): string {
     case 'empty':
       return `Type an amount, such as ${example}.`;
     case 'not-a-number':
-      return `“${fault.text}” does not read as an amount. Try ${example}.`;
+      return `“${fault.text}” is not an amount. Try ${example}.`;
     case 'unknown-unit':
       return `The unit “${fault.unit}” is not known. Try ${example}.`;
     case 'negative':
@@ -62,7 +62,7 @@ export function wordStoreFault(fault: StoreFault): string {
     case 'behind':
       return 'Another window keeps changing the household. Nothing of yours was written; try again.';
     case 'damaged':
-      return 'Some records in this browser do not read any more.';
+      return 'Some records in this browser cannot be read.';
     case 'taken':
       return 'There is another household in this browser, which this window could not open before. Save what is here to a file, then load the page again.';
     case 'newer':

@@ -76,7 +76,7 @@ export function wordHookFault(fault: HookFault, units: UnitSystem): string {
     case 'thick-wire':
       return `The wire is ${formatSize(fault.neededMm, units)} thick, the holes ${formatSize(fault.availableMm, units)}.`;
     case 'no-hole':
-      return 'A hook sits where the field has no hole any more.';
+      return 'A hook sits where the field has no hole.';
     case 'same-hole':
       return 'Two hooks sit in one hole.';
   }

@@ -6,7 +6,7 @@ export function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): stri
   const parts = [
     newLots.length > 0 && `${wordCount(newLots.length, 'lot')} came since`,
     goneLots > 0 && `${wordCount(goneLots, 'lot')} in it ${goneLots === 1 ? 'is' : 'are'} gone`,
-    gonePlaces > 0 && `${wordCount(gonePlaces, 'lot')} would go where no place is any more`,
+    gonePlaces > 0 && `${wordCount(gonePlaces, 'lot')} would go to a place that is gone`,
   ].filter((one) => one !== false);
   return parts.length > 0 ? parts.join(', ') : null;
 }

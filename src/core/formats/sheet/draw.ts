@@ -179,6 +179,8 @@ const INKS: Partial<Record<string, string>> = {
   bin: '#dfe5df',
   front: '#f4efe6',
   dim: '#eeeeee',
+  glass: '#e3edf0',
+  doorway: '#f3ede2',
 };
 
 /** A wall front on at a scale, with what is in its furniture, its own measures and those of each piece. */

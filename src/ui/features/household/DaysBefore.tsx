@@ -71,7 +71,7 @@ export function DaysBefore() {
               {looked?.of.day === one.day && (
                 <div role="status" className="my-1 border-l-4 border-woad bg-linen p-2">
                   {looked.since === null ? (
-                    'It does not read any more.'
+                    'It cannot be read.'
                   ) : (
                     <>
                       <p {...explained('Records that came, went or differ, and lines of the daybook written since.')}>

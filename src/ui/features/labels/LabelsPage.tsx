@@ -221,9 +221,9 @@ function Line({
     row.state === 'drifted' && first
       ? wordDrift(first, household, getGroups(household))
       : row.judged === 'vague'
-        ? 'its words say little'
+        ? 'does not say what is in it'
         : row.judged === 'unrelated'
-          ? 'its words say something else'
+          ? 'says something else than is in it'
           : row.isEmpty
             ? 'empty'
             : row.state === 'none' && row.label?.words

@@ -39,7 +39,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
           <tr className="text-right align-bottom text-stone">
             <td />
             <th scope="col" className="pl-2 font-normal">
-              cannot stay
+              has to change
             </th>
             <th scope="col" className="pl-2 font-normal">
               lived with

@@ -42,7 +42,7 @@ export function Findings({ lines, shownAt, onShow, isBelow }: FindingsProps) {
               className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${line.isFault ? 'border-madder' : 'border-weld'} ${shownAt === line.key ? 'bg-linen font-semibold' : ''}`}
               onClick={() => onShow(line)}
             >
-              <span className="text-sm text-stone">{line.isFault ? 'Cannot stay' : 'Can be lived with'}</span>
+              <span className="text-sm text-stone">{line.isFault ? 'Has to change' : 'Can be lived with'}</span>
               <span className="block">{line.words}</span>
             </button>
           </li>

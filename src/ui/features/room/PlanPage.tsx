@@ -88,7 +88,7 @@ function PlanFigures({ lines, triangle }: PlanFiguresProps) {
     <>
       <Figure
         value={String(faults)}
-        label={faults === 1 ? 'thing that cannot stay' : 'things that cannot stay'}
+        label={faults === 1 ? 'thing has to change' : 'things have to change'}
         how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out."
       />
       <Figure

@@ -26,6 +26,7 @@ export function RoomTabs({ roomId, here }: RoomTabsProps) {
     tab(`/room/plan/${id}`, id, rooms.length > 1 ? `Plan of ${name}` : 'Floor plan');
   return (
     <ul className="flex gap-1">
+      {tab('/room/balance', 'balance', 'Balance')}
       {rooms.map((room) => (
         <li key={room.id} className="contents">
           <ul className="contents">
@@ -37,7 +38,6 @@ export function RoomTabs({ roomId, here }: RoomTabsProps) {
           </ul>
         </li>
       ))}
-      {tab('/room/balance', 'balance', 'Balance')}
     </ul>
   );
 }

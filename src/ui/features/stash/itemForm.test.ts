@@ -42,7 +42,7 @@ describe('the item form', () => {
   });
 
   it.each([
-    ['length', 'abc', 'does not read as an amount'],
+    ['length', 'abc', 'is not an amount'],
     ['length', '-2 m', 'below zero'],
     ['length', '0', 'more than nothing'],
     ['width', '-140', 'below zero'],

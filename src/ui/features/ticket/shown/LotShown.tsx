@@ -74,7 +74,7 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
         {lot.measuredBy && <Row name="Measured">{wordMeasureWay(lot.measuredBy)}</Row>}
         {lot.state !== 'digital' && <Row name="Kept">{wordForm(lot.form)}</Row>}
         <LotFacts household={household} item={item} lot={lot} />
-        {item.care.length > 0 && <Row name="Mind">{item.care.map(wordCare).join(', ')}</Row>}
+        {item.care.length > 0 && <Row name="Take care">{item.care.map(wordCare).join(', ')}</Row>}
         <Row name={whereName}>{lot.state === 'digital' ? 'a file; it takes no room' : where}</Row>
         {label}
         {isPlanned && <Row name="Planned for">{formatPlaceName(getTree(getAsPlanned(household)), lot.homeId!)}</Row>}
