@@ -71,6 +71,7 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
   notion('bias tape', ['bias binding', 'bias'], { massG: 30, tapeMm: 0.6, sizeIs: 'tapeWidth' }),
   notion('tape', ['twill tape', 'webbing', 'tapes'], { massG: 40, tapeMm: 0.6, sizeIs: 'tapeWidth' }),
   notion('lace', ['trim', 'piping'], { massG: 30, tapeMm: 0.8, sizeIs: 'tapeWidth' }),
+  notion('boning', [], { massG: 40, tapeMm: 1.5, sizeIs: 'tapeWidth' }),
   notion('cord', ['string', 'drawcord'], { massG: 50, tapeMm: 4, sizeIs: 'tapeWidth', care: ['thread'] }),
   notion('machine needles', ['machine needle', 'needles'], {
     widthMm: 50,
@@ -122,7 +123,8 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
   }),
   notion('foam', [], { widthMm: 300, depthMm: 300, heightMm: 100, massG: 250, isSoft: true }),
   notion('magnetic clasps', ['magnets', 'magnetic'], { unitG: 4, massG: 50, care: ['magnetic', 'smallPart'] }),
-  tool('scissors', ['shears', 'snips'], {
+  tool('scissors', ['shears', 'snips', 'scissor'], {
+    sizeIs: 'long',
     widthMm: 90,
     depthMm: 18,
     heightMm: 230,
@@ -182,6 +184,12 @@ export const TYPE_FIGURES: readonly TypeFigures[] = [
     massG: 7500,
     watts: 100,
     care: ['heavy'],
+  }),
+  other('ironing board', ['ironing boards', 'sleeve board'], {
+    widthMm: 60,
+    depthMm: 380,
+    heightMm: 1250,
+    massG: 5500,
   }),
   other('lamp', ['light'], { widthMm: 180, depthMm: 180, heightMm: 450, massG: 1200, watts: 12 }),
   other('book', ['books', 'magazine'], { widthMm: 200, depthMm: 20, heightMm: 270, massG: 700 }),

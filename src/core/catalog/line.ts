@@ -15,6 +15,27 @@ export interface ReadLine {
   readonly faults: readonly AmountFault[];
   /** What the cloth is promised to: the words after "for". */
   readonly reservedFor: string | null;
+  /** What reads, but is so unlikely that it is asked before it is taken. */
+  readonly doubts: readonly Doubt[];
+}
+
+/** Longer or heavier than anybody has at home; or cloth of which nobody said what it is. */
+export interface Doubt {
+  readonly code: 'long' | 'heavy' | 'cloth';
+  /** As it was read: mm, g; 0 where it is no amount. */
+  readonly value: number;
+}
+
+const LONG_MM = 50_000;
+const HEAVY_G = 20_000;
+
+function listDoubts({ kind, cloth, fibre, lengthMm, massG }: LineReader['said'], isPrecut: boolean): Doubt[] {
+  const doubts: Doubt[] = [];
+  const isCloth = kind === 'fabric';
+  if (isCloth && (lengthMm ?? 0) > LONG_MM) doubts.push({ code: 'long', value: lengthMm! });
+  if ((massG ?? 0) > HEAVY_G) doubts.push({ code: 'heavy', value: massG! });
+  if (isCloth && !cloth && !fibre && !isPrecut) doubts.push({ code: 'cloth', value: 0 });
+  return doubts;
 }
 
 /** Gives each gathered amount its meaning, now that the kind is known. */
@@ -43,13 +64,23 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
       if (count !== null) Object.assign(said, isUnits ? { units: count } : { count });
     } else rest.push(one);
   }
-  if (kind === 'fabric') {
+  const { precut } = reader;
+  if (kind === 'fabric' && precut) {
+    const one = rest.find(({ unit }) => unit === '');
+    const count = (one && reader.take(one, 'count', whole)) ?? 1;
+    said.lengthMm = count * precut.eachMm;
+    said.widthMm = precut.widthMm;
+  } else if (kind === 'fabric') {
     for (const [n, one] of rest.entries()) {
       const isWidth = one.isWide || one.isTimes || said.lengthMm !== undefined;
       const partner = rest[n + 1];
       // "50 x 140 cm" is half a metre, "3.4 x 140 cm" is not three centimetres.
       const bare =
-        partner?.isTimes && partner.unit === 'cm' && Number(one.number.replace(',', '.')) >= 15 ? 'cm' : long;
+        partner?.isTimes &&
+        (partner.unit === 'cm' || partner.unit === 'in') &&
+        Number(one.number.replace(',', '.')) >= 15
+          ? partner.unit
+          : long;
       if (isWidth) said.widthMm = reader.take(one, 'width', length(small)) ?? said.widthMm;
       else said.lengthMm = reader.take(one, 'length', length(bare)) ?? said.lengthMm;
     }
@@ -86,7 +117,10 @@ function settleBox(reader: LineReader, rest: readonly Quantity[], kind: Kind, un
     if (one.isTimes && chain && !isCount) chain.push(one);
     else chains.push([one]);
   }
-  const lengths = chains.filter((chain) => chain.some((one) => LENGTH_UNITS.has(one.unit))).flat();
+  // Of what is called by its size, "15 x 60" are two sides and no number of pieces.
+  const isSided = (chain: readonly Quantity[]) =>
+    chain.length > 1 && kind !== 'notion' && chain.every((one) => one.unit === '');
+  const lengths = chains.filter((chain) => isSided(chain) || chain.some((one) => LENGTH_UNITS.has(one.unit))).flat();
   const sides = lengths.filter((one, n) => one.isTimes || lengths[n + 1]?.isTimes);
   if (figures?.sizeIs !== 'tapeWidth' && sides.length >= 2) {
     const unit = sides.findLast((one) => one.unit !== '')?.unit ?? small;
@@ -115,6 +149,11 @@ function inferKind(reader: LineReader, fallback: Kind): Kind {
   const { said } = reader;
   if (said.kind) return said.kind;
   if (said.tex !== undefined) return 'thread';
+  // A garment and a bare number of two digits and more: patterns are called so.
+  const isNumbered = reader.quantities.some(
+    ({ unit, number, isTimes }) => unit === '' && !isTimes && /^\d{2,}$/u.test(number),
+  );
+  if (said.garment && isNumbered && !said.cloth && !said.fibre) return 'pattern';
   if (said.cloth || said.grammageGsm || reader.quantities.some((one) => GRAMMAGE_UNITS.has(one.unit))) return 'fabric';
   if (said.fibre && fallback !== 'thread' && fallback !== 'scrap') return 'fabric';
   return fallback;
@@ -122,12 +161,16 @@ function inferKind(reader: LineReader, fallback: Kind): Kind {
 
 /**
  * Reads one line such as `linen twill oat 3.4m x 140 185gsm board` into a sketch, and tells what each part was
- * read as. `kind` is what a line means that does not say: the page it was typed on.
+ * read as. `kind` is what a line means that does not say: the page it was typed on; or, where that is said, what it is whatever the
+ * words say.
  */
-export function parseLine(text: string, context: { readonly kind: Kind; readonly units: UnitSystem }): ReadLine {
+export function parseLine(
+  text: string,
+  context: { readonly kind: Kind; readonly units: UnitSystem; readonly isKindSaid?: boolean },
+): ReadLine {
   const reader = new LineReader(text, context);
   reader.gather();
-  const kind = inferKind(reader, context.kind);
+  const kind = context.isKindSaid ? context.kind : inferKind(reader, context.kind);
   settleAmounts(reader, kind, context.units);
   const { said } = reader;
   said.kind = kind;
@@ -147,6 +190,7 @@ export function parseLine(text: string, context: { readonly kind: Kind; readonly
     parts: parts.filter((part, i) => i === 0 || part.from >= parts[i - 1]!.to),
     faults: reader.faults,
     reservedFor: kind === 'kit' ? null : reader.reservedFor,
+    doubts: listDoubts(said, reader.precut !== null),
   };
 }
 

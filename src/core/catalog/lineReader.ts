@@ -12,8 +12,10 @@ import {
   GARMENT_WORDS,
   HOLDER_WORDS,
   KIND_WORDS,
+  PRECUTS,
   PRINT_WORDS,
   THREAD_USES,
+  VAGUE_CLOTHS,
   WEAVE_WORDS,
 } from './words.ts';
 
@@ -27,6 +29,7 @@ import {
   MASS_UNITS,
   NUMBER,
   tokenise,
+  toSingular,
   type LinePart,
   type Meaning,
   type Quantity,
@@ -34,6 +37,12 @@ import {
 } from './lineWords.ts';
 
 const WASHED = toTable({ washed: true, unwashed: false });
+
+/** Types that are called after the cloth that they are of, or for. */
+const OF_CLOTH: ReadonlySet<string> = new Set(
+  'ribbon,elastic,bias tape,tape,lace,cord,boning,machine needles,hand needles,pins,buttons'.split(','),
+);
+const JOINTS = new Set('of in a an about approx approximately ca some and each by at à'.split(' '));
 
 /** Grams a thousand metres of what is given in tex, by its ticket number or by its weight number. */
 const toTex = (value: number, way: string): number =>
@@ -50,6 +59,10 @@ export class LineReader {
   readonly quantities: Quantity[] = [];
   readonly said: LineSaid = {};
   reservedFor: string | null = null;
+  /** Cut so by the shop: each piece so long and so wide. */
+  precut: { readonly eachMm: number; readonly widthMm: number } | null = null;
+  /** The cloth was told by a word that only says how it is made, until another says what it is. */
+  private isClothVague = false;
 
   constructor(
     private readonly text: string,
@@ -261,23 +274,38 @@ export class LineReader {
     const { said } = this;
     const token = this.tokens[i] as Token;
     const next = this.tokens[i + 1];
+    // A light blue is no lamp, and squares of cloth are no rulers.
+    if (token.word in CUT_WORDS || (next && isShade(token.word) && parseColourWord(next.word, token.word))) return 0;
     const readings = [
       ...(next ? [[`${token.word} ${next.word}`, next.to, 2] as const] : []),
       [token.word, token.to, 1] as const,
     ];
-    for (const [words, to, taken] of readings) {
-      if (words in CLOTH_WORDS && !said.cloth) {
+    for (const [typed, to, taken] of readings) {
+      const words = toSingular(typed, (one) => one in CLOTH_WORDS || one in PRECUTS || findType(one) !== null);
+      if (words in PRECUTS) {
+        this.precut = PRECUTS[words]!;
+        said.kind = 'fabric';
+        this.mark(token.from, to, 'cut', true);
+        return taken;
+      }
+      if (words in CLOTH_WORDS && (!said.cloth || this.isClothVague)) {
+        this.isClothVague = VAGUE_CLOTHS.has(words);
         const [cloth, fibre] = CLOTH_WORDS[words] as readonly [string, string?];
         // "linen" is a fibre and, where nothing else is said, a class of its own.
         const isFibre = words === 'linen';
         if (isFibre) said.fibre = 'linen';
         else said.cloth = cloth;
-        if (fibre && !said.fibre) said.fibre = fibre;
+        if (fibre && (!said.fibre || said.fibre === 'knit')) said.fibre = fibre;
         this.mark(token.from, to, isFibre ? 'fibre' : 'cloth', true);
         return taken;
       }
       if (words === 'hand' || (words === 'elastic' && said.kind === 'thread')) continue;
       const figures = findType(words);
+      // Satin ribbon is no satin, and jersey needles are needles.
+      if (figures && said.cloth && !said.type && OF_CLOTH.has(figures.type)) {
+        delete said.cloth;
+        delete said.fibre;
+      }
       if (figures && !said.type && !said.cloth && said.kind !== 'pattern' && said.kind !== 'kit') {
         said.type = figures.type;
         said.kind ??= figures.kind;
@@ -292,6 +320,17 @@ export class LineReader {
   private readKind(i: number): number {
     const { said } = this;
     const { word } = this.tokens[i] as Token;
+    const next = this.tokens[i + 1];
+    // Thread snips are snips.
+    if (
+      word === 'thread' &&
+      next &&
+      findType(
+        toSingular(next.word, (one) => findType(one) !== null),
+        'tool',
+      )
+    )
+      return 0;
     if (word in KIND_WORDS) {
       const kind = KIND_WORDS[word];
       // A type read before was part of the name: "button thread", "zip pattern".
@@ -314,8 +353,11 @@ export class LineReader {
   private readMake(i: number): number {
     const { said } = this;
     const { word } = this.tokens[i] as Token;
-    if (FIBRE_WORDS.includes(word)) return this.setWord(i, 'fibre', true, 'fibre', word);
+    const fibre = toSingular(word, (one) => FIBRE_WORDS.includes(one));
+    if (FIBRE_WORDS.includes(fibre)) return this.setWord(i, 'fibre', true, 'fibre', fibre);
     if (WEAVE_WORDS.includes(word) && (said.fibre || said.cloth)) return this.setWord(i, 'weave', true, 'weave', word);
+    // Of these the name says the cloth, too.
+    if (word === 'gingham' && !said.cloth) Object.assign(said, { cloth: 'poplin', fibre: said.fibre ?? 'cotton' });
     if (word in PRINT_WORDS && said.kind !== 'pattern')
       return this.setWord(i, 'print', true, 'print', PRINT_WORDS[word]);
     if (word in FORM_WORDS && i > 0) return this.setWord(i, 'form', false, 'form', FORM_WORDS[word]);
@@ -356,8 +398,17 @@ export class LineReader {
 
   /** The words that are no amount: the name as it was typed. */
   getName(): string {
-    const words = this.tokens.filter((_, i) => !this.used.has(i)).map((token) => token.text);
-    return capitalise(words.join(' ').trim()).slice(0, 120);
+    // Words that only join an amount to what it is of say nothing by themselves.
+    const isJoint = (i: number) =>
+      JOINTS.has(this.tokens[i]!.word) &&
+      (i === 0 || i === this.tokens.length - 1 || this.used.has(i - 1) || this.used.has(i + 1));
+    const words = this.tokens.filter((_, i) => !this.used.has(i) && !isJoint(i)).map((token) => token.text);
+    return capitalise(
+      words
+        .join(' ')
+        .replace(/[,;\s]+$/u, '')
+        .trim(),
+    ).slice(0, 120);
   }
 
   /** Reads a gathered amount; a fault is kept with its stretch of the line. */

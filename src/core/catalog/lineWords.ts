@@ -79,10 +79,16 @@ export interface Quantity {
 }
 
 export const NUMBER = /^(\d+[.,]\d+|[.,]\d+|\d+\s*[½¼¾⅓⅔⅛⅜⅝⅞]|[½¼¾⅓⅔⅛⅜⅝⅞]|\d+\/\d+|\d+)(.*)$/u;
-export const LENGTH_UNITS = new Set('mm cm m in inch inches " ” ″ ft foot feet \' ’ ′ yd yds yard yards'.split(' '));
+export const LENGTH_UNITS = new Set(
+  'mm cm m metre metres meter meters in inch inches " ” ″ ft foot feet \' ’ ′ yd yds yard yards'.split(' '),
+);
 export const MASS_UNITS = new Set('mg g kg oz lb lbs'.split(' '));
-export const GRAMMAGE_UNITS = new Set('gsm g/m² g/m2 oz/yd² oz/yd2'.split(' '));
-export const COUNT_UNITS = new Set('pcs pc pieces piece packets packet packs pack copies copy'.split(' '));
+export const GRAMMAGE_UNITS = new Set('gsm g/m² g/m2 gm2 g/sqm oz/yd² oz/yd2'.split(' '));
+export const COUNT_UNITS = new Set(
+  'pcs pc pieces piece packets packet packs pack copies copy lengths pairs pair sets set reels reel cards card'.split(
+    ' ',
+  ),
+);
 export const KEYWORDS = toTable<Meaning>({
   tex: 'tex',
   tkt: 'tex',
@@ -99,13 +105,29 @@ export const KEYWORDS = toTable<Meaning>({
 /** Every word that names a type of notion, tool or other thing. */
 const TYPE_WORDS = new Set(TYPE_FIGURES.flatMap((one) => one.words));
 
+/** Sides written in one: `42x20x30cm`. */
+const SIDES = /^\d+(?:[.,]\d+)?(?:[x×*]\d+(?:[.,]\d+)?)+[a-z"”″]*[,;]?$/iu;
+
 export function tokenise(text: string): Token[] {
-  return [...text.matchAll(/\S+/gu)].map((match) => ({
-    text: match[0],
-    word: match[0].toLowerCase().replace(/[,;]$/u, ''),
-    from: match.index,
-    to: match.index + match[0].length,
-  }));
+  return [...text.matchAll(/\S+/gu)].flatMap((match) => {
+    // Each side after the first begins with its x, as if it stood apart.
+    const parts = SIDES.test(match[0]) ? [...match[0].matchAll(/[x×*]?[^x×*]+/giu)] : [{ 0: match[0], index: 0 }];
+    return parts.map((part) => {
+      const from = match.index + (part.index ?? 0);
+      const word = part[0].toLowerCase().replace(/[,;]$/u, '').replace(/^\*/u, '×');
+      return { text: part[0], word, from, to: from + part[0].length };
+    });
+  });
+}
+
+/** A word as tables have it: plurals by their singular, where only that is known. */
+export function toSingular(word: string, isKnown: (word: string) => boolean): string {
+  if (isKnown(word)) return word;
+  for (const ending of ['es', 's']) {
+    const one = word.endsWith(ending) ? word.slice(0, -ending.length) : '';
+    if (one.length > 2 && isKnown(one)) return one;
+  }
+  return word;
 }
 
 export function isKnownWord(word: string): boolean {
@@ -124,7 +146,7 @@ export function isKnownWord(word: string): boolean {
     TYPE_WORDS.has(word) ||
     isShade(word) ||
     parseColourWord(word) !== null ||
-    /^(x|×|by|wide|for|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
+    /^(x|×|by|wide|for|fat|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
   );
 }
 

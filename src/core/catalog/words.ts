@@ -88,6 +88,45 @@ export const CLOTH_WORDS = toTable<readonly [cloth: string, fibre?: string]>({
   interlining: ['interfacing', 'interfacing'],
   fusible: ['interfacing', 'interfacing'],
   linen: ['linen', 'linen'],
+  knit: ['jersey', 'knit'],
+  't-shirt jersey': ['jersey', 'knit'],
+  lycra: ['jersey', 'knit'],
+  mesh: ['jersey', 'polyester'],
+  velour: ['ponte', 'knit'],
+  scuba: ['ponte', 'polyester'],
+  neoprene: ['ponte', 'polyester'],
+  challis: ['poplin', 'viscose'],
+  calico: ['poplin', 'cotton'],
+  cambric: ['poplin', 'cotton'],
+  percale: ['poplin', 'cotton'],
+  chintz: ['poplin', 'cotton'],
+  taffeta: ['satin', 'polyester'],
+  brocade: ['suiting', 'polyester'],
+  'double gauze': ['flannel', 'cotton'],
+  flannelette: ['flannel', 'cotton'],
+  gauze: ['chiffon', 'cotton'],
+  cheesecloth: ['chiffon', 'cotton'],
+  net: ['chiffon', 'polyester'],
+  tulle: ['chiffon', 'polyester'],
+  netting: ['chiffon', 'polyester'],
+  ticking: ['denim10', 'cotton'],
+  moleskin: ['denim10', 'cotton'],
+  terry: ['fleece', 'cotton'],
+  towelling: ['fleece', 'cotton'],
+  minky: ['fleece', 'polyester'],
+  sherpa: ['fleece', 'polyester'],
+  velveteen: ['corduroy', 'cotton'],
+  boucle: ['coating', 'wool'],
+  'boiled wool': ['coating', 'wool'],
+  loden: ['coating', 'wool'],
+  'faux fur': ['longPile', 'polyester'],
+  'fake fur': ['longPile', 'polyester'],
+  suede: ['vinyl'],
+  'faux leather': ['vinyl', 'coated'],
+  'coated cotton': ['waxed', 'coated'],
+  tricot: ['jersey', 'knit'],
+  'quilt cotton': ['poplin', 'cotton'],
+  shirting: ['poplin', 'cotton'],
 });
 
 export const FIBRE_WORDS: readonly string[] = [
@@ -107,6 +146,12 @@ export const FIBRE_WORDS: readonly string[] = [
   'cashmere',
   'ramie',
   'elastane',
+  'tencel',
+  'cupro',
+  'acetate',
+  'alpaca',
+  'mohair',
+  'jute',
 ];
 
 export const WEAVE_WORDS: readonly string[] = [
@@ -216,3 +261,15 @@ export const THREAD_USES: readonly string[] = [
   'buttonhole',
   'invisible',
 ];
+
+/** Words for cloth that say how it is made, and give way to one that says what it is. */
+export const VAGUE_CLOTHS: ReadonlySet<string> = new Set(['knit', 'mesh', 'shirting']);
+
+const YARD_MM = 914.4;
+/** Pieces as shops cut them: half a yard long and half the cloth wide, and half of that. */
+export const PRECUTS = toTable<{ readonly eachMm: number; readonly widthMm: number }>({
+  'fat quarter': { eachMm: YARD_MM / 2, widthMm: 558.8 },
+  'fat quarters': { eachMm: YARD_MM / 2, widthMm: 558.8 },
+  'fat eighth': { eachMm: YARD_MM / 4, widthMm: 558.8 },
+  'fat eighths': { eachMm: YARD_MM / 4, widthMm: 558.8 },
+});

@@ -30,6 +30,10 @@ const LENGTH_MM = toTable<number>({
   yds: 914.4,
   yard: 914.4,
   yards: 914.4,
+  metre: 1000,
+  metres: 1000,
+  meter: 1000,
+  meters: 1000,
 });
 
 const MASS_G = toTable<number>({
