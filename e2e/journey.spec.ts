@@ -5,7 +5,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
 
   await test.step('a new visitor finds the sample there', async () => {
     await openSample(page, '/');
-    await expect(page.getByText('This is Heron Loft, a made-up sewing room')).toBeVisible();
+    await expect(page.getByText('This is Heron Loft, a made-up room')).toBeVisible();
     await page.getByRole('button', { name: 'Keep looking round' }).click();
     await page.keyboard.press('2');
     await expect(page.getByRole('link', { name: /^Cloth \d+/ })).toBeVisible();

@@ -44,11 +44,11 @@ test('the forms are accessible', async ({ page }) => {
 test('one click starts an empty household, whose screens say what to do', async ({ page }) => {
   await openSample(page);
   await page.getByRole('button', { name: 'Start with my own' }).click();
-  await expect(page.getByText('No cloth yet.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'How do you begin?' })).toBeVisible();
   await page.keyboard.press('3');
-  await expect(page.getByText('Nothing to sort yet.')).toBeVisible();
+  await expect(page.getByText('There is nothing to sort yet.')).toBeVisible();
   await page.keyboard.press('5');
-  await expect(page.getByText('There is nothing to fit yet.')).toBeVisible();
+  await expect(page.getByText('There is nothing to plan yet.')).toBeVisible();
   await page.goto('/stash');
   await expect(page.getByText('No cloth yet.')).toBeVisible();
 });

@@ -356,7 +356,7 @@ test('a beginner with an empty room gets two cloths home with the keyboard alone
   };
   await tabTo('Start with my own');
   await keyboard.press('Enter');
-  await expect(page.getByText('No cloth yet.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'How do you begin?' })).toBeVisible();
   await add('Tern twill', '3.4 m', '140');
   await add('Kelp lawn', '2 yd', '54"');
   await keyboard.press('4');

@@ -1,5 +1,5 @@
 export { findType, findTypeTask, TYPE_FIGURES, type StationTask, type TypeFigures } from './figures.ts';
-export { parseLine, type ReadLine } from './line.ts';
+export { parseLine, type Doubt, type ReadLine } from './line.ts';
 export type { LinePart, Meaning } from './lineWords.ts';
 export { completeSketch, ENVELOPES, getUsualForms, type Birth, type Sketch } from './sketch.ts';
 export { createTwinFinder, type Likeness, type Twin, type TwinFinder } from './twins.ts';

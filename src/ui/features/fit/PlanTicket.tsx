@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { getFetchSeconds, type LotId, type Plan, type Score } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -20,6 +20,7 @@ import { createDivideHeaps, createGatherHeaps } from '../../../core/heaps/index.
 import { toHomePlan } from '../../../core/suppose/index.ts';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
+const BalanceLine = lazy(async () => ({ default: (await import('./BalanceLine.tsx')).BalanceLine }));
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
 const Wares = lazy(async () => ({ default: (await import('./Wares.tsx')).Wares }));
 const GotList = lazy(async () => ({ default: (await import('./GotList.tsx')).GotList }));
@@ -281,18 +282,14 @@ export function PlanTicket({ moves }: { moves: number }) {
           />
         </>
       )}
+      {status !== 'running' && supposed === null && (
+        <Suspense>
+          <BalanceLine />
+        </Suspense>
+      )}
       <PlanNews of={of} moves={moves} today={today} />
       {status !== 'running' && supposed === null && <Rules />}
       <PlanButtons of={of} />
-      {count === 0 && (
-        <p className="mt-3 text-stone">
-          There is nothing to fit yet. Add things in the{' '}
-          <Link to="/stash" className="text-woad underline">
-            Stash
-          </Link>
-          .
-        </p>
-      )}
       {count > 0 && (
         // It remembers what was asked while the answer is looked for.
         <div hidden={status === 'running'}>

@@ -1,5 +1,5 @@
 import { Link, useNavigate } from 'react-router';
-import { computeBalance, listMoreRoom, type Balance, type SortBalance } from '../../../core/balance/index.ts';
+import type { Balance, SortBalance } from '../../../core/balance/index.ts';
 import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { formatArea, formatSize, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -7,16 +7,11 @@ import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { derive, getTree } from '../../state/derived.ts';
+import { getBalance } from '../../state/balance.ts';
+import { getTree } from '../../state/derived.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { SORT_WORDS, wordMoreRoom } from '../../text/setout.ts';
 import { RoomTabs } from './RoomTabs.tsx';
-
-const getBalance = derive((household) => {
-  const tree = getTree(household);
-  const balance = computeBalance(household, tree);
-  return { balance, ways: listMoreRoom(household, tree, balance) };
-});
 
 const HOW_TAKES =
   'Every thing and heap is laid against all places of a sort, in the form that suits it there: what they hold of it together says what share of them it takes. The same shares that plans go by.';

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { completeSketch, parseLine, type Birth } from '../../../core/catalog/index.ts';
 import { computeHeap, createHeap, describeHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage, getAmount } from '../../../core/measure/index.ts';
-import type { ItemId, Kind, LotId } from '../../../core/records/index.ts';
+import { KINDS, type ItemId, type Kind, type LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
@@ -25,6 +25,7 @@ import {
   wordRecordFault,
   wordThing,
 } from '../../text/index.ts';
+import { wordDoubts } from '../../text/doubts.ts';
 import { wordHeapMeasures } from '../../text/heaps.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
 
@@ -43,19 +44,15 @@ const HOW =
 /** While it is typed; what is taken in has ids of its own. */
 const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
 
-/** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
-export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
+/** A line as it reads: what it is, and the thing or heap that it makes. */
+function useRead(text: string, kind: Kind, kindSaid: Kind | null) {
   const household = useHousehold();
   const { units } = household.settings;
-  const show = useApp((state) => state.show);
-  const input = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState(typed);
-  const [last, setLast] = useState('');
-  const [isTried, setTried] = useState(false);
-  const isEmpty = text.trim() === '';
-
   const heap = useMemo(() => readHeap(text, units), [text, units]);
-  const line = useMemo(() => parseLine(heap?.rest ?? text, { kind, units }), [heap, text, kind, units]);
+  const line = useMemo(
+    () => parseLine(heap?.rest ?? text, { kind: kindSaid ?? kind, units, isKindSaid: kindSaid !== null }),
+    [heap, text, kind, kindSaid, units],
+  );
   const made = useMemo(() => {
     const birth: Birth = {
       ...TYPED,
@@ -69,6 +66,24 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     const told = computeHeap(item, lot, heap.by, heap.value, household.settings, heap.pieces);
     return told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single;
   }, [line, heap, household]);
+  return { heap, line, made };
+}
+
+/** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
+export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const show = useApp((state) => state.show);
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState(typed);
+  const [last, setLast] = useState('');
+  const [isTried, setTried] = useState(false);
+  /** What it is, where the sewist said so; and the line that was asked about already. */
+  const [kindSaid, setKindSaid] = useState<Kind | null>(null);
+  const [asked, setAsked] = useState<string | null>(null);
+  const isEmpty = text.trim() === '';
+
+  const { heap, line, made } = useRead(text, kind, kindSaid);
   const isHeap = made.ok && made.value.lot.heap !== undefined;
   const needsAmount = !isHeap && line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
   const problem = line.faults[0]
@@ -83,13 +98,18 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
             ? null
             : made.fault.map(wordRecordFault).join('; ');
 
+  // What is unlikely is asked once: pressed again, it is taken as it reads.
+  const question = isHeap || line.doubts.length === 0 ? null : wordDoubts(line.doubts, units);
+  const isAsked = question !== null && asked === text;
   const takeIn = async () => {
     setTried(true);
     if (problem !== null || !made.ok) return;
+    if (question !== null && !isAsked) return setAsked(text);
     const { item, lot } = withPromise(withNewIds(made.value), line.reservedFor);
     // The next line begins at once, while this one is still being kept.
     setText('');
     setTried(false);
+    setKindSaid(null);
     input.current?.focus();
     const words = `${item.name} is in: ${wordAmount(item, lot, units)}.`;
     const isIn = await (lot.heap
@@ -119,6 +139,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
           thing={thing}
           parts={line.parts}
           problem={isTried || line.faults.length > 0 ? problem : null}
+          question={isAsked ? question : null}
+          onKind={setKindSaid}
           onForm={openForm}
         />
       )}
@@ -136,7 +158,11 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && event.altKey) {
+          if (event.altKey && event.key.toLowerCase() === 'k') {
+            event.preventDefault();
+            const at = KINDS.indexOf(line.sketch.kind);
+            setKindSaid(KINDS[(at + 1) % KINDS.length]!);
+          } else if (event.key === 'Enter' && event.altKey) {
             event.preventDefault();
             openForm();
           } else if (event.key === 'ArrowUp' && isEmpty && last !== '') {
@@ -146,6 +172,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
             event.preventDefault();
             setText('');
             setTried(false);
+            setKindSaid(null);
           }
         }}
       />
@@ -158,11 +185,14 @@ interface QuickReadProps {
   readonly parts: ReturnType<typeof parseLine>['parts'];
   /** What is wrong with it, where that is to be said yet. */
   readonly problem: string | null;
+  /** What is asked before it is taken. */
+  readonly question: string | null;
+  readonly onKind: (kind: Kind) => void;
   readonly onForm: () => void;
 }
 
 /** What would come in, and how each word was read. */
-function QuickRead({ thing, parts, problem, onForm }: QuickReadProps) {
+function QuickRead({ thing, parts, problem, question, onKind, onForm }: QuickReadProps) {
   const { settings } = useHousehold();
   const { units } = settings;
   const pkg = thing && computePackage(thing.item, thing.lot, thing.lot.form, settings);
@@ -178,10 +208,19 @@ function QuickRead({ thing, parts, problem, onForm }: QuickReadProps) {
           <Swatch item={thing.item} className="size-8 shrink-0" />
           <span>
             <strong className="font-display text-lg">{thing.item.name || '…'}</strong>{' '}
-            <span className="text-stone">
-              {wordKind(thing.item.kind)}
-              {isSome && `, ${wordAmount(thing.item, thing.lot, units)}`}
-            </span>
+            <select
+              aria-label="What it is"
+              className="rounded border border-thread bg-paper px-1 font-semibold text-ink"
+              value={thing.item.kind}
+              onChange={({ target }) => onKind(target.value as Kind)}
+            >
+              {KINDS.map((kind) => (
+                <option key={kind} value={kind}>
+                  {wordKind(kind)}
+                </option>
+              ))}
+            </select>{' '}
+            <span className="text-stone">{isSome && wordAmount(thing.item, thing.lot, units)}</span>
             <span className="block text-sm text-stone">
               {wordThing(thing.item, units)}
               {thing.lot.heap && `. A heap: ${wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units)}`}
@@ -209,9 +248,14 @@ function QuickRead({ thing, parts, problem, onForm }: QuickReadProps) {
           {problem}
         </p>
       )}
+      {question !== null && (
+        <p role="alert" className="mt-2 border-l-4 border-weld bg-linen px-3 py-1 font-semibold">
+          {question}
+        </p>
+      )}
       {thing && <TwinHint item={thing.item} />}
       <p className="mt-2 text-sm text-stone">
-        <kbd>Enter</kbd> takes it in. <kbd>Alt+Enter</kbd>{' '}
+        <kbd>Enter</kbd> takes it in. <kbd>Alt+K</kbd> makes it something else. <kbd>Alt+Enter</kbd>{' '}
         <Button look="quiet" onClick={onForm}>
           opens the form
         </Button>
