@@ -4,4 +4,3 @@ export type { LinePart, Meaning } from './lineWords.ts';
 export { completeSketch, ENVELOPES, getUsualForms, type Birth, type Sketch } from './sketch.ts';
 export { createTwinFinder, type Likeness, type Twin, type TwinFinder } from './twins.ts';
 export { rankThreadUse } from './threadUse.ts';
-export { CLOTH_WORDS } from './words.ts';

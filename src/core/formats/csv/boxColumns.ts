@@ -1,6 +1,20 @@
 import { KIT_STATES, type Kind } from '../../records/index.ts';
 import { parseCount } from '../../units/index.ts';
-import { amount, exact, list, mass, number, oneOf, orNone, side, tiny, toYesNo, words, yesNo } from './cells.ts';
+import {
+  amount,
+  exact,
+  list,
+  mass,
+  number,
+  oneOf,
+  orNone,
+  readCount,
+  side,
+  tiny,
+  toYesNo,
+  words,
+  yesNo,
+} from './cells.ts';
 import type { Column } from './column.ts';
 
 const BOXY: readonly Kind[] = ['notion', 'tool', 'kit', 'other'];
@@ -19,7 +33,7 @@ export const BOX_COLUMNS: readonly Column[] = [
     id: 'count',
     headers: ['count', 'quantity', 'qty', 'pieces', 'number of', 'copies', 'spools', 'packets'],
     kinds: ['pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'],
-    read: amount('count', parseCount),
+    read: readCount,
     write: (item, lot) => (item.kind === 'scrap' && item.scrap?.cut === 'odd' ? null : lot.count),
   },
   {

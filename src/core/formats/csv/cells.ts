@@ -1,8 +1,9 @@
 import { parseColourWord } from '../../colour/index.ts';
-import { CLOTH_WORDS, ENVELOPES, type Sketch } from '../../catalog/index.ts';
+import { ENVELOPES, parseLine, type Sketch } from '../../catalog/index.ts';
 import { CLOTHS, convertThread } from '../../measure/index.ts';
+import type { Kind } from '../../records/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
-import { parseLengthMm, parseMassG, type AmountFault, type UnitSystem } from '../../units/index.ts';
+import { parseCount, parseLengthMm, parseMassG, type AmountFault, type UnitSystem } from '../../units/index.ts';
 
 /** Why a cell was not taken; `text` is what stands in it, `oneOf` what would do. */
 export interface CellFault {
@@ -136,10 +137,33 @@ export function readCloth(text: string): Read {
   const word = text.toLowerCase();
   const known = CLOTHS.find((cloth) => cloth.id.toLowerCase() === word);
   if (known) return ok({ cloth: known.id });
-  const named = CLOTH_WORDS[word];
-  return named
-    ? ok(named[1] === undefined ? { cloth: named[0] } : { cloth: named[0], fibre: named[1] })
-    : fault('not-one-of', text, { oneOf: CLOTHS.map((cloth) => cloth.id) });
+  // As the quick line would have it: `cotton lawn`, `velvets`.
+  const { cloth, fibre } = parseLine(text, { kind: 'fabric', units: 'metric' }).sketch;
+  return cloth === undefined
+    ? fault('not-one-of', text, { oneOf: CLOTHS.map((one) => one.id) })
+    : ok(fibre === undefined ? { cloth } : { cloth, fibre });
+}
+
+/** A fibre; and where the word is that of a cloth, that cloth: `denim` is cotton. */
+export function readFibre(text: string): Read {
+  if (text.length > 40) return fault('too-long', text);
+  const { cloth, fibre } = parseLine(text, { kind: 'fabric', units: 'metric' }).sketch;
+  if (cloth === undefined) return ok({ fibre: fibre ?? text.toLowerCase() });
+  return ok(fibre === undefined ? { cloth } : { cloth, fibre });
+}
+
+const PIECES = /^(\d+)\s*\p{L}+\.?$/u;
+
+/** `3`, `3 pcs`, `12 packets`. */
+export function readCount(text: string): Read {
+  return amount('count', parseCount)(PIECES.exec(text)?.[1] ?? text, 'metric');
+}
+
+/** How much there is, by its kind: cloth by its length, and all else too where a length is given, otherwise by the piece. */
+export function readAmount(text: string, kind: Kind, units: UnitSystem): Read {
+  const isBare = /^[\d.,\s/]+$/u.test(text);
+  const isLength = isBare ? kind === 'fabric' : parseLengthMm(text, 'm').ok || !PIECES.test(text);
+  return isLength ? amount('lengthMm', long)(text, units) : readCount(text);
 }
 
 /** `27`, `tex 27`, `tkt 120`, `wt 40`. */

@@ -1,6 +1,19 @@
 import { PRINTS, SCRAP_CUTS, type Kind } from '../../records/index.ts';
 import { parseArea, parseGrammage } from '../../units/index.ts';
-import { amount, exact, long, number, oneOf, readCloth, small, tiny, toYesNo, words, yesNo } from './cells.ts';
+import {
+  amount,
+  exact,
+  long,
+  number,
+  oneOf,
+  readCloth,
+  readFibre,
+  small,
+  tiny,
+  toYesNo,
+  words,
+  yesNo,
+} from './cells.ts';
 import type { Column } from './column.ts';
 
 const CLOTHY: readonly Kind[] = ['fabric', 'scrap'];
@@ -11,7 +24,7 @@ export const CLOTH_COLUMNS: readonly Column[] = [
     id: 'fibre',
     headers: ['fibre', 'fiber', 'material', 'content', 'composition'],
     kinds: ['fabric', 'scrap', 'thread'],
-    read: words('fibre', 40, true),
+    read: readFibre,
     write: (item) => item.fabric?.fibre ?? item.thread?.fibre,
   },
   {
@@ -37,7 +50,7 @@ export const CLOTH_COLUMNS: readonly Column[] = [
   },
   {
     id: 'length',
-    headers: ['length', 'amount', 'yardage', 'metres', 'meters', 'yards', 'how much'],
+    headers: ['length', 'yardage', 'metres', 'meters', 'yards'],
     kinds: ['fabric', 'thread', 'notion'],
     read: amount('lengthMm', long),
     write: (_, lot) => exact(lot.lengthMm, 1000, 'm'),

@@ -10,6 +10,8 @@ export interface Column {
   readonly kinds: readonly Kind[];
   /** Reads a cell that is not empty. `units`: what a number alone means. */
   readonly read: (text: string, units: UnitSystem) => Read;
+  /** Another column writes what this one reads. */
+  readonly isOnlyRead?: boolean;
   /** Null or undefined where the thing says nothing about it. */
   readonly write: (item: Item, lot: Lot) => string | number | boolean | null | undefined;
 }

@@ -131,6 +131,15 @@ export const COLUMNS: readonly Column[] = [
       return unit === 'length' ? exact(item.restockBelow, 1000, 'm') : exact(item.restockBelow, 1e6, 'm²');
     },
   },
+  // What it counts depends on what it is of: the row reads it.
+  {
+    id: 'amount',
+    headers: ['amount', 'how much', 'how many'],
+    kinds: ALL,
+    read: () => ok({}),
+    write: () => null,
+    isOnlyRead: true,
+  },
   { id: 'lot', headers: ['lot id'], kinds: ALL, read: () => ok({}), write: (_, lot) => lot.id },
   { id: 'item', headers: ['item id'], kinds: ALL, read: () => ok({}), write: (item) => item.id },
 ];
@@ -166,5 +175,5 @@ export function guessColumn(header: string, kind: Kind): Column | null {
 
 /** The columns of a kind, in the order they are written. */
 export function listColumns(kind: Kind): Column[] {
-  return COLUMNS.filter((column) => column.kinds.includes(kind));
+  return COLUMNS.filter((column) => column.kinds.includes(kind) && !column.isOnlyRead);
 }

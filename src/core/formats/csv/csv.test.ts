@@ -26,6 +26,43 @@ function read(text: string, kind: Kind = 'fabric', household: Household = EMPTY,
   return readTable(rows, household, { ...settle(kind), ...known, ...(mapping && { mapping }) });
 }
 
+describe('a table as people keep it', () => {
+  it('says what cloth it is by its name or its material, as the quick line does', () => {
+    const { things, faults } = read(
+      'name,material,amount,weight class\nDark blue denim,,2 m,95 gsm\nRust cord,corduroy,1.5,\nParty,satin,3m,\nSummer,viscose challis,2,\nPetticoat,net,4m,\nOat,linen,2.5,',
+    );
+    expect(faults).toEqual([]);
+    expect(
+      things.map(({ item, lots }) => [item.name, item.fabric!.fibre, item.fabric!.cloth, lots[0]!.lengthMm]),
+    ).toEqual([
+      ['Dark blue denim', 'cotton', 'denim10', 2000],
+      ['Rust cord', 'cotton', 'corduroy', 1500],
+      ['Party', 'polyester', 'satin', 3000],
+      ['Summer', 'viscose', 'poplin', 2000],
+      ['Petticoat', 'polyester', 'chiffon', 4000],
+      ['Oat', 'linen', 'linen', 2500],
+    ]);
+    expect(things[0]!.item.fabric!.grammageGsm).toBe(95);
+  });
+
+  it('counts what is counted and measures what is measured, whatever its column is called', () => {
+    const { things, faults } = read(
+      'name,amount\nHorn buttons,3 pcs\nNavy zips,12\nElastic white,5 m\nSnaps,2 packets',
+      'notion',
+    );
+    expect(faults).toEqual([]);
+    expect(things.map(({ item, lots }) => [item.box!.type, lots[0]!.count, lots[0]!.lengthMm])).toEqual([
+      ['buttons', 3, undefined],
+      ['zips', 12, undefined],
+      ['elastic', 1, 5000],
+      ['snaps', 2, undefined],
+    ]);
+    expect(read('name,count\nShears,3 pcs', 'tool').things[0]!.lots[0]!.count).toBe(3);
+    // A cloth of three pieces is of no length.
+    expect(read('name,amount\nLinen,3 pcs').faults).toMatchObject([{ code: 'missing' }]);
+  });
+});
+
 describe('text of a file', () => {
   it.each([
     ['UTF-8', new TextEncoder().encode('Näh;3')],

@@ -1,4 +1,4 @@
-import { completeSketch, type Sketch } from '../../catalog/index.ts';
+import { completeSketch, parseLine, type Sketch } from '../../catalog/index.ts';
 import {
   createLooseLot,
   KINDS,
@@ -12,7 +12,7 @@ import {
   type StationId,
 } from '../../records/index.ts';
 import type { UnitSystem } from '../../units/index.ts';
-import type { CellFault } from './cells.ts';
+import { readAmount, type CellFault } from './cells.ts';
 import { COLUMNS, findColumn, guessColumn, listColumns } from './columns.ts';
 import type { Column } from './column.ts';
 import { unneutralise, type TextTable } from './text.ts';
@@ -140,7 +140,13 @@ class RowReader {
       (household.items.has(itemRef as ItemId) ? (itemRef as ItemId) : null);
     const baseItem = itemId === null ? undefined : (this.items.get(itemId)?.item ?? household.items.get(itemId));
     // A change of kind would leave half a thing behind.
-    const sketch: Sketch = { ...said, kind: baseItem?.kind ?? said.kind ?? this.options.kind };
+    const kind = baseItem?.kind ?? said.kind ?? this.options.kind;
+    const sketch: Sketch = {
+      ...(baseItem ? {} : this.readName(said, kind)),
+      ...said,
+      ...this.readAmount(cells, r, kind),
+      kind,
+    };
     this.findMissing(sketch, baseItem !== undefined, mine !== undefined, { row: r, before });
     if (faults.length > before) return;
     const birth = this.createBirth(sketch.kind!);
@@ -156,6 +162,26 @@ class RowReader {
     if (itemId === null && itemRef !== '') this.foreign.set(itemRef, made.value.item.id);
     if (!mine) this.newLots += 1;
     this.keep(made.value.item, made.value.lot);
+  }
+
+  /** What a new thing's name says of it that no column does: as the quick line would read it. */
+  private readName({ name }: Partial<Sketch>, kind: Kind): Partial<Sketch> {
+    if (name === undefined) return {};
+    const { sketch } = parseLine(name, { kind, units: this.options.units, isKindSaid: true });
+    const { cloth, fibre, weave, print, colours, type, garment, use } = sketch;
+    const told = { cloth, fibre, weave, print, colours, type, garment, use };
+    // The columns are called as the fields are.
+    const isTold = ([id, value]: [string, unknown]) => value !== undefined && !this.options.mapping.includes(id);
+    return Object.fromEntries(Object.entries(told).filter(isTold));
+  }
+
+  private readAmount(cells: readonly string[], row: number, kind: Kind): Partial<Sketch> {
+    const text = this.getCell(cells, 'amount').trim();
+    if (text === '') return {};
+    const read = readAmount(text, kind, this.options.units);
+    if (read.ok) return read.value;
+    this.faults.push({ ...read.fault, row, column: this.options.mapping.indexOf('amount') });
+    return {};
   }
 
   private getCell(cells: readonly string[], id: string): string {
