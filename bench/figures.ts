@@ -20,6 +20,7 @@ import { createPlaceTree, nestBoxes } from '../src/core/storage/index.ts';
 import { tryCorpus } from '../tests/findCorpus.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
+import { heapFigures } from './heaps.ts';
 import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
 import { placementFigures } from './placement.ts';
@@ -268,6 +269,7 @@ export const figures: readonly Bench[] = [
   ...packingFigures,
   ...placementFigures,
   ...senseFigures,
+  ...heapFigures,
   ...moveFigures,
   {
     names: ['placement.demo.unplaced', 'placement.demo.unplaced_first_fit', 'placement.demo.gain_percent'],
