@@ -137,9 +137,31 @@ test('from a bare room and a heap on the floor to an adopted plan; a heap is ope
       page.getByText(`${name[0]!.toUpperCase()}${name.slice(1)} poplin is listed: ${i + 1}.00 m.`),
     ).toBeVisible();
   }
+  // What is not worth a name of its own is one heap; in the table two are ticked.
+  await page.goto('/stash/fabric');
+  await page.getByRole('button', { name: /^Table/ }).click();
+  for (const name of ['Black poplin', 'White poplin'])
+    await page.getByRole('checkbox', { name: new RegExp(name) }).check();
+  await page.getByLabel('Name of the heap').fill('Plain poplin');
+  await page.getByRole('button', { name: 'Make a heap' }).click();
+  await expect(page.getByText('Plain poplin: one heap of 2 lots.')).toBeVisible();
+
+  // Going through a place, what is taken in lies there.
+  const quick = page.getByRole('textbox', { name: 'Add in one line' });
+  await quick.fill('cream lawn 1.2m');
+  await page.getByLabel('What I add lies in').selectOption({ index: 1 });
+  await quick.press('Enter');
+  await expect(page.getByText('Cream lawn is in: 1.20 m.')).toBeVisible();
+  await expect(quick).toHaveAttribute('placeholder', /^Into /);
+  // What nobody would have is asked first.
+  await quick.fill('linen 60m');
+  await quick.press('Enter');
+  await expect(page.getByText('Is it really 60.00 m long? Enter again takes it in.')).toBeVisible();
+  await quick.press('Escape');
+
   await page.goto('/bench/away');
   for (let i = 0; i < 2; i += 1) {
-    const name = (await page.getByRole('heading', { name: / poplin$/ }).textContent())!;
+    const name = (await page.getByRole('heading', { name: / (poplin|lawn)$/ }).textContent())!;
     await page.getByRole('list', { name: 'The best places' }).getByRole('button').first().click();
     await expect(page.getByRole('heading', { name })).toHaveCount(0);
   }

@@ -308,6 +308,10 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   },
   createDivideHeaps: ({ now, id }) => heaps.createDivideHeaps(now, () => id() as LotId),
   createGatherHeaps: ({ now }) => heaps.createGatherHeaps(now),
+  createHeapUp: ({ now, id, random, nowMs }) => {
+    const ids = [...now.lots.keys()].filter(() => random() < 0.1);
+    return heaps.createHeapUp(now, ids, { name: 'Odds', itemId: id() as ItemId, lotId: id() as LotId }, nowMs);
+  },
   createLieOnFloor: ({ now, id, nowMs }) => heaps.createLieOnFloor(now, () => id() as PlaceId, nowMs),
   createRule: ({ now, leaf, id }) => {
     const wish = { id: id(), kind: 'free' as const, lotIds: [], groupIds: [], placeId: leaf.id };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
+import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { passGate, stampEvent } from '../daybook/index.ts';
-import type { Household, Lot, LotId, PlaceId } from '../records/index.ts';
+import type { Household, ItemId, Lot, LotId, PlaceId } from '../records/index.ts';
 import type { Act } from '../acts/index.ts';
 import {
   computeHeap,
@@ -9,6 +9,7 @@ import {
   createDivideHeaps,
   createGatherHeaps,
   createHeap,
+  createHeapUp,
   createListOut,
 } from './index.ts';
 
@@ -109,5 +110,46 @@ describe('a heap in a household', () => {
     expect(now.lots.get(id)).toMatchObject({ count: 0, state: 'gone', lengthMm: 0 });
     const item = createCloth('oat-3');
     expect(createListOut(now, id, item, createLot(item), 9)).toMatchObject({ ok: false });
+  });
+});
+
+describe('a heap of what need not be kept singly', () => {
+  const made = { name: 'Oddments', itemId: 'odd' as ItemId, lotId: 'odd' as LotId };
+  const cloths = ['a', 'b', 'c'].map((id) => createCloth(id));
+  const stash = (change: (i: number) => Partial<Lot> = () => ({})) =>
+    createHousehold(
+      createUnit('case', {}),
+      cloths,
+      cloths.map((item, i) => createLot(item, 'case-A1', { lengthMm: 1000 * (i + 1), ...change(i) })),
+    );
+  const ids = cloths.map(({ id }) => `lot-${id}` as LotId);
+
+  it('is as much as they were, lies where they lay, and says what is in it', () => {
+    const after = apply(stash(), createHeapUp(stash(), ids, made, 7));
+    expect(after.lots.get(made.lotId)).toMatchObject({
+      count: 3,
+      lengthMm: 6000,
+      state: 'in',
+      placeId: 'case-A1',
+      homeId: 'case-A1',
+      heap: { by: 'pieces', measured: 3, countSigma: 0 },
+    });
+    expect(after.items.get(made.itemId)).toMatchObject({ name: 'Oddments', notes: 'a, b, c', usesPerMonth: 6 });
+    for (const id of ids) expect(after.lots.get(id)).toMatchObject({ state: 'gone', count: 0, lengthMm: 0 });
+  });
+
+  it('is not made of one thing, of what is promised, or of things of two kinds', () => {
+    const promised = stash((i) =>
+      i === 1 ? { reserved: [{ id: 'p', forWhat: 'a shirt', note: '', amount: 500 }] } : {},
+    );
+    expect(createHeapUp(stash(), ids.slice(0, 1), made, 7).ok).toBe(false);
+    expect(createHeapUp(promised, ids, made, 7).ok).toBe(false);
+    const tool = createThing('shears');
+    const mixed = {
+      ...stash(),
+      items: new Map([...stash().items, [tool.id, tool]]),
+      lots: new Map([...stash().lots, ['lot-shears' as LotId, createLot(tool)]]),
+    };
+    expect(createHeapUp(mixed, [ids[0]!, 'lot-shears' as LotId], made, 7).ok).toBe(false);
   });
 });

@@ -5,6 +5,7 @@ import type { HeapWay, Household, Item, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { countParts, divideHeap, gatherHeap } from './divide.ts';
 import { computeHeap } from './heap.ts';
+import { toGone } from './heapUp.ts';
 import { takeOutOfHeap } from './open.ts';
 
 function getHeap(household: Household, id: LotId): { lot: Lot; item: Item } | null {
@@ -38,17 +39,7 @@ export function createListOut(household: Household, heapId: LotId, item: Item, l
   const found = getHeap(household, heapId);
   if (!found || household.lots.has(lot.id)) return fail({ code: 'no-such-lot' });
   const left = takeOutOfHeap(found.item, found.lot, lot);
-  const { placeId: _p, homeId: _h, withLotId: _w, lentTo: _l, away: _a, reserved: _r, ...gone } = found.lot;
-  const after: Lot = left
-    ? fitReserved(found.item, { ...left, sinceMs: nowMs })
-    : {
-        ...gone,
-        state: 'gone',
-        count: 0,
-        ...(gone.lengthMm !== undefined && { lengthMm: 0 }),
-        ...(gone.areaMm2 !== undefined && { areaMm2: 0 }),
-        sinceMs: nowMs,
-      };
+  const after: Lot = left ? fitReserved(found.item, { ...left, sinceMs: nowMs }) : toGone(found.lot, nowMs);
   const changes = [
     createChange('items', item.id, household.items.get(item.id) ?? null, item),
     createChange('lots', lot.id, null, lot),

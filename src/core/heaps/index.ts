@@ -1,5 +1,6 @@
 export { computeHeap, describeHeap, type HeapEstimate } from './heap.ts';
 export { countParts, divideHeap, gatherHeap } from './divide.ts';
+export { createHeapUp } from './heapUp.ts';
 export { createLieOnFloor } from './floor.ts';
 export { takeOutOfHeap } from './open.ts';
 export { HEAP_SORTS, type HeapSort } from './sorts.ts';

@@ -37,6 +37,8 @@ interface Choices {
   readonly bandsFor: BandsFor;
   readonly fitSeconds: number;
   readonly isGreeted: boolean;
+  /** The place that one goes through: what is taken in lies there, until another is said. */
+  readonly sessionPlaceId: string | null;
   /** How long one has for carrying; and when one began, where one is at it. */
   readonly moveMinutes: number;
   readonly movingSinceMs: number | null;
@@ -73,6 +75,7 @@ export const useChoices = create<Choices>()(
       bandsFor: 'standing',
       fitSeconds: 10,
       isGreeted: false,
+      sessionPlaceId: null,
       moveMinutes: 45,
       movingSinceMs: null,
       skippedIds: [],

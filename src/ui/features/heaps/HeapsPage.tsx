@@ -15,7 +15,6 @@ import {
   KINDS,
   takesRoom,
   type HeapWay,
-  type Household,
   type Item,
   type ItemId,
   type Kind,
@@ -31,12 +30,14 @@ import { Form } from '../../components/Form.tsx';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { useChoices } from '../../state/choices.ts';
 import { derive, getTree } from '../../state/derived.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
 import { wordAmountFault, wordCount, wordKindPlural } from '../../text/index.ts';
 import { QuickField } from '../stash/QuickField.tsx';
+import { inSession } from '../stash/Session.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { MEASURE_EXAMPLES, readMeasure } from './measure.ts';
 
@@ -65,7 +66,7 @@ export function HeapsPage() {
   const [params, setParams] = useSearchParams();
   const asked = params.get('kind');
   const kind = isKind(asked) ? asked : 'fabric';
-  const placeId = (params.get('at') as PlaceId | null) ?? null;
+  const placeId = useChoices((state) => state.sessionPlaceId) as PlaceId | null;
   const set = (next: Record<string, string>) =>
     setParams({ ...Object.fromEntries(params), ...next }, { replace: true });
   const heaps = listHeaps(household);
@@ -93,7 +94,7 @@ export function HeapsPage() {
             <TicketPane hint="" />
           </>
         ) : (
-          <WhereTheyLie placeId={placeId} onPlace={(at) => set({ at: at ?? '' })} />
+          <WhereTheyLie placeId={placeId} onPlace={(at) => useChoices.setState({ sessionPlaceId: at })} />
         )
       }
       foot={
@@ -116,12 +117,7 @@ export function HeapsPage() {
         {kind === 'fabric' && <Boards />}
         <ul className="mt-2">
           {sorts.map((sort) => (
-            <SortRow
-              key={sort.id}
-              sort={sort}
-              own={own.filter(({ item }) => item.name === sort.sketch.name)}
-              placeId={placeId}
-            />
+            <SortRow key={sort.id} sort={sort} own={own.filter(({ item }) => item.name === sort.sketch.name)} />
           ))}
           {others.map((heap) => (
             <li key={heap.lot.id} className="dotted-row flex flex-wrap items-center gap-x-4 py-1">
@@ -194,13 +190,12 @@ function Boards() {
 interface SortRowProps {
   readonly sort: HeapSort;
   readonly own: readonly OwnHeap[];
-  readonly placeId: PlaceId | null;
 }
 
 const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
 
 /** A sort, what one has of it, and a line to say how much there is. */
-function SortRow({ sort, own, placeId }: SortRowProps) {
+function SortRow({ sort, own }: SortRowProps) {
   const household = useHousehold();
   const { settings } = household;
   const { units } = settings;
@@ -230,11 +225,7 @@ function SortRow({ sort, own, placeId }: SortRowProps) {
     const { item, lot } = withNewIds(usual);
     // As much again of the same is another heap of the same thing.
     const known = own[0]?.item;
-    const place =
-      placeId && household.places.has(placeId)
-        ? { state: 'in' as const, placeId, order: countIn(household, placeId) }
-        : {};
-    const heap = { ...lot, ...told, ...place, ...(known && { itemId: known.id }) };
+    const heap = inSession(household, { ...lot, ...told, ...(known && { itemId: known.id }) });
     const words = `${name}: ${wordHeapMeasures(describeHeap(item, heap, settings), units)}.`;
     setText('');
     setFault('');
@@ -282,9 +273,6 @@ function SortRow({ sort, own, placeId }: SortRowProps) {
     </li>
   );
 }
-
-const countIn = ({ lots }: Household, placeId: PlaceId) =>
-  [...lots.values()].filter((lot) => lot.placeId === placeId).reduce((most, { order }) => Math.max(most, order + 1), 0);
 
 /** A heap that one has: pressed, its ticket. */
 function HeapLine({ heap: { item, lot } }: { heap: OwnHeap }) {

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { CARE_FLAGS, type CareFlag, type Item, type StationId } from '../../../core/records/index.ts';
+import {
+  CARE_FLAGS,
+  type CareFlag,
+  type Item,
+  type ItemId,
+  type LotId,
+  type StationId,
+} from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
@@ -53,8 +60,8 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
           onPick={(id) => change((item) => ({ ...item, stationId: id as StationId }), `${subject} changed.`)}
         />
         <PickFor
-          label="Mind, for all"
-          first="Mind …"
+          label="Take care, for all"
+          first="Take care …"
           of={CARE_FLAGS.map((flag) => [flag, wordCare(flag)])}
           onPick={(flag) =>
             change((item) => ({ ...item, care: [...new Set([...item.care, flag as CareFlag])] }), `${subject} changed.`)
@@ -77,6 +84,7 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
             <WishButton wish={{ kind: 'apart', lotIds: rows.map(({ lot }) => lot.id) }}>Never together</WishButton>
           </>
         )}
+        {rows.length > 1 && <HeapUp rows={rows} onDone={onDone} />}
         {isCloth && (
           <Button
             look="quiet"
@@ -101,6 +109,28 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
         Untick all
       </Button>
     </div>
+  );
+}
+
+/** What need not be kept singly becomes one heap, under a name. */
+function HeapUp({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {
+  const heap = async (name: string) => {
+    const { createHeapUp } = await import('../../../core/heaps/index.ts');
+    const ids = rows.map(({ lot }) => lot.id);
+    const made = { name, itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+    const words = `${name}: one heap of ${wordCount(rows.length, 'lot')}.`;
+    const isDone = await act((now) => createHeapUp(now, ids, made, world.nowMs()), words);
+    if (isDone) onDone();
+    return isDone;
+  };
+  return (
+    <OneWordForm
+      label="Name of the heap"
+      placeholder="name of the heap"
+      maxLength={120}
+      send="Make a heap"
+      onSend={heap}
+    />
   );
 }
 

@@ -6,6 +6,7 @@ import { KINDS, type ItemId, type Kind, type LotId } from '../../../core/records
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
+import { inSession, Session, useSessionName } from './Session.tsx';
 import { TwinHint } from './TwinHint.tsx';
 import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
@@ -83,6 +84,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const [asked, setAsked] = useState<string | null>(null);
   const isEmpty = text.trim() === '';
 
+  const session = useSessionName();
   const { heap, line, made } = useRead(text, kind, kindSaid);
   const isHeap = made.ok && made.value.lot.heap !== undefined;
   const needsAmount = !isHeap && line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
@@ -105,7 +107,9 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     setTried(true);
     if (problem !== null || !made.ok) return;
     if (question !== null && !isAsked) return setAsked(text);
-    const { item, lot } = withPromise(withNewIds(made.value), line.reservedFor);
+    const promised = withPromise(withNewIds(made.value), line.reservedFor);
+    const { item } = promised;
+    const lot = inSession(household, promised.lot);
     // The next line begins at once, while this one is still being kept.
     setText('');
     setTried(false);
@@ -152,7 +156,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
         aria-describedby={isEmpty ? undefined : 'quick-read'}
         autoComplete="off"
         maxLength={300}
-        placeholder={`Add in one line: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
+        placeholder={`${session ? `Into ${session}` : 'Add in one line'}: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
         className={quickClass}
         autoFocus={isWanted}
         value={text}
@@ -254,6 +258,7 @@ function QuickRead({ thing, parts, problem, question, onKind, onForm }: QuickRea
         </p>
       )}
       {thing && <TwinHint item={thing.item} />}
+      <Session />
       <p className="mt-2 text-sm text-stone">
         <kbd>Enter</kbd> takes it in. <kbd>Alt+K</kbd> makes it something else. <kbd>Alt+Enter</kbd>{' '}
         <Button look="quiet" onClick={onForm}>

@@ -1,0 +1,60 @@
+import type { Household, Lot, PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { useHousehold } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+
+/** The place that one goes through, where it is still there. */
+function findSessionPlace(household: Household, id: string | null): PlaceId | null {
+  return getTree(household).leaves.find((leaf) => leaf.id === id)?.id ?? null;
+}
+
+/** A lot as it is taken in while one goes through a place: it lies there, behind what lies there already. */
+export function inSession(household: Household, lot: Lot): Lot {
+  const placeId = findSessionPlace(household, useChoices.getState().sessionPlaceId);
+  if (placeId === null || lot.state !== 'out') return lot;
+  const last = [...household.lots.values()].reduce(
+    (most, one) => (one.placeId === placeId ? Math.max(most, one.order) : most),
+    -1,
+  );
+  return { ...lot, state: 'in', placeId, order: last + 1 };
+}
+
+/** The place that one goes through, by its name; null where none is said. */
+export function useSessionName(): string | null {
+  const household = useHousehold();
+  const placeId = findSessionPlace(
+    household,
+    useChoices((state) => state.sessionPlaceId),
+  );
+  return placeId && formatPlaceName(getTree(household), placeId);
+}
+
+/** Says which place one goes through; it holds until another is said. */
+export function Session() {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const placeId = findSessionPlace(
+    household,
+    useChoices((state) => state.sessionPlaceId),
+  );
+  if (tree.leaves.length === 0) return null;
+  return (
+    <label className="flex min-w-0 items-center gap-2 text-sm text-stone">
+      <span className="whitespace-nowrap">What I add lies in</span>
+      <select
+        aria-label="What I add lies in"
+        className={`h-11 max-w-56 min-w-0 rounded border bg-paper px-1 text-ink md:h-8 ${placeId ? 'border-woad font-semibold' : 'border-thread'}`}
+        value={placeId ?? ''}
+        onChange={({ target }) => useChoices.setState({ sessionPlaceId: target.value || null })}
+      >
+        <option value="">no place yet</option>
+        {tree.leaves.map(({ id }) => (
+          <option key={id} value={id}>
+            {formatPlaceName(tree, id)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
