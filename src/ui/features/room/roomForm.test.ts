@@ -59,7 +59,7 @@ describe('the measures of a room', () => {
   });
 
   it.each([
-    ['a length that is none', { walls: withWall(1, { length: 'abc' }) }, 'walls.1.length', 'does not read'],
+    ['a length that is none', { walls: withWall(1, { length: 'abc' }) }, 'walls.1.length', 'is not an amount'],
     ['a wall of nothing', { walls: withWall(1, { length: '0' }) }, 'walls.1.length', 'more than nothing'],
     ['a wall of a kilometre', { walls: withWall(1, { length: '1000 m' }) }, 'walls.1.length', 'No room is that large'],
     ['a corner that is none', { walls: withWall(0, { turn: 'right' }) }, 'walls.0.turn', 'Degrees'],

@@ -18,12 +18,12 @@ describe('the form of a piece of furniture', () => {
 
   it.each([
     ['name', '', 'Give it a name'],
-    ['width', 'wide', 'does not read'],
+    ['width', 'wide', 'is not an amount'],
     ['height', '-3', 'below zero'],
     ['depth', '0', 'more than nothing'],
     ['columns', '2.5', 'not a whole number'],
     ['rows', '99', 'From 1 to 40'],
-    ['load', 'heavy', 'does not read'],
+    ['load', 'heavy', 'is not an amount'],
   ])('says at the field what is wrong with %s “%s”', (field, text, words) => {
     const result = read({ [field]: text });
     expect(result.ok ? '' : result.fault[field as 'name']).toContain(words);

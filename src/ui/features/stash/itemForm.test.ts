@@ -48,7 +48,7 @@ describe('the item form', () => {
     ['width', '-140', 'below zero'],
     ['width', '3 furlongs', 'not known'],
     ['length', '1e9 m', 'not known'],
-    ['grammage', 'heavy', 'does not read'],
+    ['grammage', 'heavy', 'is not an amount'],
     ['name', ' ', 'Give it a name'],
     ['usesPerMonth', 'often', 'A number such as'],
   ])('says at the field what is wrong with %s “%s”', (field, text, words) => {
