@@ -63,4 +63,19 @@ describe('a count of a place', () => {
     expect(listToCount(count(found).next, 50).map((place) => place.id)).toEqual([]);
     expect(listToCount(count(found.slice(0, 2)).next, 50).map((place) => place.id)).toEqual(['rack-A1']);
   });
+
+  it('counts a heap by its pieces: as much less of it as there are fewer, known to the piece, its lengths in doubt as before', () => {
+    const heap = { by: 'pile', measured: 620, countSigma: 4 } as const;
+    const lot = createLot(cloth, A1, { count: 40, lengthMm: 80_000, amountSigma: 10_000, heap });
+    const heaped = { ...household, lots: new Map([[lot.id, lot]]) };
+    const act = createCountPlace(heaped, A1, [{ lotId: lot.id, isThere: true, amount: 30 }], 77);
+    const next = act.ok ? applyChanges(heaped, act.value.changes) : act;
+    expect(next.ok && next.value.lots.get(lot.id)).toMatchObject({
+      count: 30,
+      lengthMm: 60_000,
+      amountSigma: 7500,
+      heap: { by: 'pieces', measured: 30, countSigma: 0 },
+    });
+    expect(compareCount(heaped, A1, [{ lotId: lot.id, isThere: true, amount: 40 }]).changed).toEqual([]);
+  });
 });

@@ -1,4 +1,4 @@
-import { getAmount } from '../measure/index.ts';
+import { getCounted } from '../measure/index.ts';
 import type { Change, Household, LotId, Place, PlaceId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree, formatPlaceName } from '../storage/index.ts';
@@ -12,7 +12,7 @@ import { createChange } from '../daybook/index.ts';
 export interface Counted {
   readonly lotId: LotId;
   readonly isThere: boolean;
-  /** In its unit, where it was looked at: mm, mm² or pieces. Null: as it was thought. */
+  /** In its unit, where it was looked at: mm, mm² or pieces, of a heap always pieces. Null: as it was thought. */
   readonly amount: number | null;
 }
 
@@ -36,7 +36,7 @@ export function compareCount(household: Household, placeId: PlaceId, found: read
       continue;
     }
     if (!isThought) turnedUp.push(lotId);
-    if (amount !== null && Math.abs(amount - getAmount(known.item, known.lot)) > 0.5) changed.push(lotId);
+    if (amount !== null && Math.abs(amount - getCounted(known.item, known.lot)) > 0.5) changed.push(lotId);
   }
   return { missing, changed, turnedUp };
 }

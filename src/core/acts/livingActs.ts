@@ -1,5 +1,5 @@
 import { fitReserved } from '../daybook/index.ts';
-import { getAmount, getAmountUnit, getReserved, withAmount } from '../measure/index.ts';
+import { getAmount, getAmountUnit, getReserved, withAmount, withCounted } from '../measure/index.ts';
 import type { AmountUnit, Change, Household, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
@@ -92,14 +92,14 @@ export function createUse(household: Household, id: LotId, amount: number, nowMs
   return createLotDraft('cut', item, lot, { ...withAmount(item, lot, present - amount), sinceMs: nowMs }, amount);
 }
 
-/** Counted or measured where it lies: so much is there. Less than was thought shrinks what is promised, the latest first. */
+/** Counted or measured where it lies, a heap by its pieces: so much is there. Less than was thought shrinks what is promised, the latest first. */
 export function createCount(household: Household, id: LotId, amount: number, nowMs: number): Act {
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   if (!(amount > 0)) return createGone(household, id, 'usedUp', nowMs);
-  const next = { ...withAmount(item, lot, amount), amountSigma: undefined, measuredBy: undefined, sinceMs: nowMs };
-  return createLotDraft('counted', item, lot, fitReserved(item, next), amount);
+  const next = { ...withCounted(item, lot, amount), sinceMs: nowMs };
+  return createLotDraft('counted', item, lot, fitReserved(item, next), lot.heap ? undefined : amount);
 }
 
 /** Puts several things back at once, each to its home; all of them or none. */

@@ -39,6 +39,36 @@ export function withMeasured(
   return withAmount(item, able, value);
 }
 
+/** What one counts a lot in where it lies: a heap by its pieces, all else in its own unit. */
+export function getCountedUnit(item: Item, lot: Lot): AmountUnit {
+  return lot.heap ? 'count' : getAmountUnit(item, lot);
+}
+
+/** How much there is, as it is counted. */
+export function getCounted(item: Item, lot: Lot): number {
+  return lot.heap ? lot.count : getAmount(item, lot);
+}
+
+/**
+ * The lot of which so much was counted. A heap with other pieces has as much more or less of everything; how many they are is
+ * known then, how long they are is in doubt as before.
+ */
+export function withCounted(item: Item, lot: Lot, amount: number): Lot {
+  if (!lot.heap) return { ...withAmount(item, lot, amount), amountSigma: undefined, measuredBy: undefined };
+  const count = Math.max(1, Math.round(amount));
+  const share = count / Math.max(1, lot.count);
+  const { lengthMm, areaMm2, amountSigma } = lot;
+  const isCounted = getAmountUnit(item, lot) === 'count';
+  return {
+    ...lot,
+    count,
+    ...(lengthMm !== undefined && { lengthMm: lengthMm * share }),
+    ...(areaMm2 !== undefined && { areaMm2: areaMm2 * share }),
+    amountSigma: isCounted || amountSigma === undefined ? undefined : amountSigma * share,
+    heap: { by: 'pieces', measured: count, countSigma: 0 },
+  };
+}
+
 /** Promised to something, in the unit of the amount. */
 export function getReserved(lot: Lot): number {
   return (lot.reserved ?? []).reduce((sum, one) => sum + one.amount, 0);

@@ -15,7 +15,17 @@ export {
   type WrapSpec,
 } from './amount.ts';
 export { computeStock, convertMark, type Stock } from './stock.ts';
-export { countPieces, getAmount, getAmountUnit, getReserved, withAmount, withMeasured } from './amountOf.ts';
+export {
+  countPieces,
+  getAmount,
+  getAmountUnit,
+  getCounted,
+  getCountedUnit,
+  getReserved,
+  withAmount,
+  withCounted,
+  withMeasured,
+} from './amountOf.ts';
 export { computeCountByMass } from './pieces.ts';
 export {
   applyCalibration,

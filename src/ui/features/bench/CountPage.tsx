@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
+import { getAmount, getCountedUnit, type getAmountUnit } from '../../../core/measure/index.ts';
 import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { parseArea, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
@@ -117,7 +117,7 @@ function OnePlace({
     const item = household.items.get(lot.itemId);
     return item ? [{ lot, item, isExtra: i >= here.length }] : [];
   });
-  const read = ({ lot, item }: Entry) => readLeft(typed.get(lot.id) ?? '', getAmountUnit(item, lot), units);
+  const read = ({ lot, item }: Entry) => readLeft(typed.get(lot.id) ?? '', getCountedUnit(item, lot), units);
   const found = entries.map((entry): Counted => {
     const { value } = read(entry);
     return {
@@ -251,7 +251,7 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
         maxLength={40}
         aria-label={`Left of ${item.name}`}
         aria-invalid={isBad || undefined}
-        placeholder={getAmount(item, lot) > 0 ? 'as it says' : ''}
+        placeholder={lot.heap ? 'pieces' : getAmount(item, lot) > 0 ? 'as it says' : ''}
         className="h-11 w-28 rounded border border-stone/60 bg-white px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
         value={typed}
         onChange={(event) => onType(event.target.value)}

@@ -18,6 +18,9 @@ import { wordAmount } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 
+/** So many places of the same are named. */
+const MOST_PLACES = 6;
+
 /** Where is it? The answer in words, and the spot on the wall. */
 export function FindPage() {
   const household = useHousehold();
@@ -64,6 +67,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
             {item.name}, {wordAmount(item, lot, household.settings.units)}
           </p>
           <p className="font-display text-[25px] leading-tight font-semibold">{wordWhere(where)}</p>
+          <MoreOfIt household={household} lotId={lotId} />
           <Around household={household} id={lotId} />
         </div>
       </div>
@@ -89,6 +93,33 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
         </p>
       )}
     </>
+  );
+}
+
+/** Where else there is some of the same: parts of a heap, spools in two drawers. */
+function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) {
+  const tree = getTree(household);
+  const { itemId, placeId } = household.lots.get(lotId)!;
+  const seen = new Set([placeId]);
+  const others = [...household.lots.values()].filter((lot) => {
+    if (lot.itemId !== itemId || lot.state !== 'in' || seen.has(lot.placeId)) return false;
+    seen.add(lot.placeId);
+    return true;
+  });
+  if (others.length === 0) return null;
+  return (
+    <p {...explained('Other places where there is some of the same thing.')}>
+      More of it in{' '}
+      {others.slice(0, MOST_PLACES).map((lot, i, all) => (
+        <span key={lot.id}>
+          {i > 0 && (i === all.length - 1 ? ' and ' : ', ')}
+          <Link className="text-woad underline" to={`/find/${lot.id}`}>
+            {formatPlaceName(tree, lot.placeId!)}
+          </Link>
+        </span>
+      ))}
+      {others.length > MOST_PLACES && ` and ${others.length - MOST_PLACES} more`}.
+    </p>
   );
 }
 
