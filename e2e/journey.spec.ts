@@ -76,10 +76,9 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
     await page.getByRole('button', { name: /^Stop and keep the best/ }).click();
     const ticket = page.getByRole('complementary', { name: 'Plan' });
     await expect(ticket.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible();
-    const [today, plan] = await ticket
-      .getByRole('row', { name: /^Fetching/ })
-      .getByRole('cell')
-      .allTextContents();
+    const fetching = ticket.getByRole('row', { name: /^Fetching/ }).getByRole('cell');
+    await expect(fetching.first()).toContainText(/\d/);
+    const [today, plan] = await fetching.allTextContents();
     expect(Number.parseFloat(plan!)).toBeLessThan(Number.parseFloat(today!));
     await page.getByRole('button', { name: /^Without a home \d/ }).click();
     await expect(

@@ -6,6 +6,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
+import { WhyNowhere } from '../../components/WhyNowhere.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -88,13 +89,9 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
         </p>
       )}
       {offers?.length === 0 && (
-        <p className="mt-4">
-          No place has room for it as things are.{' '}
-          <Link to="/fit" className="text-woad underline">
-            Fit
-          </Link>{' '}
-          makes room by moving others.
-        </p>
+        <div className="mt-4">
+          <WhyNowhere lotId={lot.id} />
+        </div>
       )}
       <ul aria-label="The best places" className="mt-4 space-y-3">
         {offers?.slice(0, KEYS.length).map((offer, i) => (

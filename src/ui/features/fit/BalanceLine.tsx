@@ -10,7 +10,7 @@ const TELLING_MM3 = 1e6;
 /** Whether it all goes in, before one looks for a plan. */
 export function BalanceLine() {
   const household = useHousehold();
-  const { leftMm3 } = getBalance(household).balance;
+  const { leftMm3 } = getBalance(household);
   return (
     <p
       className="mt-2 text-sm"

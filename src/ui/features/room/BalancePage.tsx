@@ -7,7 +7,7 @@ import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { getBalance } from '../../state/balance.ts';
+import { getBalance, getMoreRoom } from '../../state/balance.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { SORT_WORDS, wordMoreRoom } from '../../text/setout.ts';
@@ -30,7 +30,8 @@ export function BalancePage() {
   const household = useHousehold();
   const { units, fillTarget, setout } = household.settings;
   const navigate = useNavigate();
-  const { balance, ways } = getBalance(household);
+  const balance = getBalance(household);
+  const ways = getMoreRoom(household);
   const { sorts, leftMm3, spareMm3, lots } = balance;
   const [room] = getTree(household).rooms;
   const isBare = sorts.length === 0;

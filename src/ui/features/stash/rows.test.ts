@@ -81,12 +81,13 @@ describe('the rows of the stash', () => {
 describe('what is forgotten', () => {
   const cloth = createCloth('cloth');
   const old = { ...createLot(cloth, 'cube-A1'), sinceMs: NOW - 400 * DAY };
-  it('lay untouched for a year, promised to nothing, or has no home', () => {
+  it('lay untouched for a year, promised to nothing, or has no home for a month', () => {
     expect(isForgotten(cloth, old, NOW)).toBe(true);
     expect(isForgotten(cloth, { ...old, sinceMs: NOW - 300 * DAY }, NOW)).toBe(false);
     const reserved = [{ id: 'r', forWhat: 'smock', note: '', amount: 1000 }];
     expect(isForgotten(cloth, { ...old, reserved }, NOW)).toBe(false);
     expect(isForgotten(cloth, createLot(cloth), NOW)).toBe(true);
+    expect(isForgotten(cloth, { ...createLot(cloth), sinceMs: NOW - 29 * DAY }, NOW)).toBe(false);
     expect(isForgotten({ ...cloth, fabric: undefined }, old, NOW)).toBe(false);
   });
 

@@ -91,9 +91,12 @@ const DAY_MS = 86_400_000;
 /** Cloth is up for review after a year, all else after two. */
 const FORGOTTEN_DAYS = { cloth: 365, other: 730 } as const;
 
-/** Not touched for long and promised to nothing, or without a home: what a sewist would like to be reminded of. */
+/** What came lately and has no home yet is not forgotten, it is new. */
+const NEW_DAYS = 30;
+
+/** Not touched for long and promised to nothing, or long without a home: what a sewist would like to be reminded of. */
 export function isForgotten(item: Item, lot: Lot, nowMs: number): boolean {
-  if (getPresence(lot) === 'homeless') return true;
+  if (getPresence(lot) === 'homeless') return nowMs - lot.sinceMs > NEW_DAYS * DAY_MS;
   const days = item.fabric ? FORGOTTEN_DAYS.cloth : FORGOTTEN_DAYS.other;
   return takesRoom(lot) && getReserved(lot) === 0 && nowMs - lot.sinceMs > days * DAY_MS;
 }

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -11,8 +11,8 @@ import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { explained } from '../../components/explained.ts';
-import { wordCure, wordForm, wordHomeOffer, wordUnplaced } from '../../text/index.ts';
+import { wordForm, wordHomeOffer } from '../../text/index.ts';
+import { WhyNowhere } from '../../components/WhyNowhere.tsx';
 import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { getMeasureWays } from '../../../core/measure/index.ts';
@@ -144,25 +144,6 @@ function LotButtons({ item, lot, canCut, onRehome, onMeasure }: LotButtonsProps)
   );
 }
 
-/** Why no place takes it as things are, and the smallest thing that would help. */
-function WhyNowhere({ household, lot }: { household: Household; lot: Lot }) {
-  const tree = getTree(household);
-  const { units } = household.settings;
-  const ids = useMemo(() => [lot.id], [lot.id]);
-  const { answer, again } = useAnswer(household, 'nowhere', ids);
-  const told = answer?.get(lot.id);
-  if (again) return <Unanswered again={again} />;
-  if (!told) return <p className="mt-1 text-stone">Finding out why…</p>;
-  return (
-    <p className="mt-1" {...explained('The place that comes nearest to taking it, and what is missing there.')}>
-      No place takes it as things are. {wordUnplaced(told.reason, tree, units)}{' '}
-      {told.cure
-        ? `What would help most easily: ${wordCure(told.cure, tree, units)}, in the ticket of that place.`
-        : 'Make room by hand, or let Fit find a plan.'}
-    </p>
-  );
-}
-
 function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; onDone: () => void }) {
   const tree = getTree(household);
   const { answer: homes, again } = useAnswer(household, 'homes', lot.id);
@@ -178,7 +159,7 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
       <h3 className="font-bold">Places that would take it</h3>
       <Unanswered again={again} />
       {homes === null && !again && <p className="mt-1 text-stone">Trying every place…</p>}
-      {homes?.length === 0 && <WhyNowhere household={household} lot={lot} />}
+      {homes?.length === 0 && <WhyNowhere lotId={lot.id} />}
       <ul>
         {homes?.map((home) => (
           <li key={home.placeId} className="dotted-row">
