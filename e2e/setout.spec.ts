@@ -91,6 +91,12 @@ test('from a bare room and a heap on the floor to an adopted plan; a heap is ope
   await heap(page, 'Notions', { Zips: '30', Buttons: '4' });
   await heap(page, 'Tools', { Scissors: '5', Irons: '1' });
   await heap(page, 'Other', { 'Sewing machines': '1' });
+  // What nobody has is asked, and not taken.
+  const books = page.getByLabel('Books and magazines: how much');
+  await books.fill('900 m');
+  await books.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Enter again takes it in.');
+  await books.fill('');
   await press(page, 'All of it lies on the floor');
   await expect(page.getByText('All of it lies on the floor, until it has a home.')).toBeVisible();
   await expectAccessible(page);

@@ -117,3 +117,12 @@ export function describeHeap(item: Item, lot: Lot, settings: Settings): Readonly
   const of = (one: number | null) => (one === null ? null : one * pieces);
   return { pieces: lot.count, pile: of(each.pile), row: of(each.row), mass: of(each.mass), room: of(each.room) };
 }
+
+/** More of one sort than anybody keeps at home: three cubic metres, or half a tonne. It is asked before it is taken in. */
+const UNLIKELY_MM3 = 3e9;
+const UNLIKELY_G = 500_000;
+
+export function isUnlikelyHeap(item: Item, lot: Lot, settings: Settings): boolean {
+  const { room, mass } = describeHeap(item, lot, settings);
+  return (room ?? 0) > UNLIKELY_MM3 || (mass ?? 0) > UNLIKELY_G;
+}

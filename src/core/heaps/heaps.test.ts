@@ -6,7 +6,16 @@ import { computeGroups } from '../grouping/index.ts';
 import { computePackage } from '../measure/index.ts';
 import { SOFT_SHARE } from '../packing/index.ts';
 import { DEFAULT_SETTINGS, type Heap, type HeapWay, type Item, type Lot, type LotId } from '../records/index.ts';
-import { computeHeap, countParts, describeHeap, divideHeap, gatherHeap, readHeap, takeOutOfHeap } from './index.ts';
+import {
+  computeHeap,
+  countParts,
+  describeHeap,
+  divideHeap,
+  gatherHeap,
+  isUnlikelyHeap,
+  readHeap,
+  takeOutOfHeap,
+} from './index.ts';
 
 const settings = DEFAULT_SETTINGS;
 const WAYS: readonly HeapWay[] = ['pieces', 'pile', 'row', 'mass', 'room'];
@@ -200,5 +209,15 @@ describe('a line that speaks of a heap', () => {
 
   it('in inches', () => {
     expect(readHeap('cottons pile 25', 'imperial')).toMatchObject({ by: 'pile', value: 635 });
+  });
+});
+
+describe('a heap that nobody has', () => {
+  it('is asked about: a pile as high as a tower, not one that fills a room’s shelves', () => {
+    const cloth = createCloth('cottons');
+    expect(isUnlikelyHeap(cloth, make(cloth, 'pile', 900_000), settings)).toBe(true);
+    expect(isUnlikelyHeap(cloth, make(cloth, 'mass', 600_000), settings)).toBe(true);
+    expect(isUnlikelyHeap(cloth, make(cloth, 'pile', 6000), settings)).toBe(false);
+    expect(isUnlikelyHeap(cloth, make(cloth, 'room', 900e6), settings)).toBe(false);
   });
 });

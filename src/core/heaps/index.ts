@@ -1,4 +1,4 @@
-export { computeHeap, describeHeap, type HeapEstimate } from './heap.ts';
+export { computeHeap, describeHeap, isUnlikelyHeap, type HeapEstimate } from './heap.ts';
 export { countParts, divideHeap, gatherHeap } from './divide.ts';
 export { createHeapUp } from './heapUp.ts';
 export { createLieOnFloor } from './floor.ts';

@@ -8,6 +8,7 @@ import {
   createLieOnFloor,
   describeHeap,
   HEAP_SORTS,
+  isUnlikelyHeap,
   type HeapSort,
 } from '../../../core/heaps/index.ts';
 import {
@@ -202,6 +203,8 @@ function SortRow({ sort, own }: SortRowProps) {
   const [by, setBy] = useState<HeapWay>(sort.by);
   const [text, setText] = useState('');
   const [fault, setFault] = useState('');
+  /** What was asked about already: typed once more it is taken. */
+  const [asked, setAsked] = useState('');
   const usual = useMemo(() => {
     const stationId = getUsualStations(household)(sort.sketch.kind, sort.sketch.type);
     const made = completeSketch(sort.sketch, {
@@ -226,7 +229,12 @@ function SortRow({ sort, own }: SortRowProps) {
     // As much again of the same is another heap of the same thing.
     const known = own[0]?.item;
     const heap = inSession(household, { ...lot, ...told, ...(known && { itemId: known.id }) });
-    const words = `${name}: ${wordHeapMeasures(describeHeap(item, heap, settings), units)}.`;
+    const measures = wordHeapMeasures(describeHeap(item, heap, settings), units);
+    if (isUnlikelyHeap(item, heap, settings) && asked !== text) {
+      setAsked(text);
+      return setFault(`That is ${measures}. Enter again takes it in.`);
+    }
+    const words = `${name}: ${measures}.`;
     setText('');
     setFault('');
     await act((now) => createHeap(now, known ?? item, heap), words);

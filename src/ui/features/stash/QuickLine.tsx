@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { completeSketch, parseLine, type Birth } from '../../../core/catalog/index.ts';
-import { computeHeap, createHeap, describeHeap, readHeap } from '../../../core/heaps/index.ts';
+import { computeHeap, createHeap, describeHeap, isUnlikelyHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage, getAmount } from '../../../core/measure/index.ts';
 import { KINDS, type ItemId, type Kind, type LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -70,6 +70,17 @@ function useRead(text: string, kind: Kind, kindSaid: Kind | null) {
   return { heap, line, made };
 }
 
+/** What is asked before a line is taken in; null where nothing about it is unlikely. */
+function useQuestion(line: ReturnType<typeof parseLine>, made: ReturnType<typeof completeSketch>): string | null {
+  const { settings } = useHousehold();
+  const { units } = settings;
+  if (!made.ok) return null;
+  const { item, lot } = made.value;
+  if (!lot.heap) return line.doubts.length === 0 ? null : wordDoubts(line.doubts, units);
+  if (!isUnlikelyHeap(item, lot, settings)) return null;
+  return `Is it really ${wordHeapMeasures(describeHeap(item, lot, settings), units)}? Enter again takes it in.`;
+}
+
 /** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
 export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) {
   const household = useHousehold();
@@ -101,7 +112,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
             : made.fault.map(wordRecordFault).join('; ');
 
   // What is unlikely is asked once: pressed again, it is taken as it reads.
-  const question = isHeap || line.doubts.length === 0 ? null : wordDoubts(line.doubts, units);
+  const question = useQuestion(line, made);
   const isAsked = question !== null && asked === text;
   const takeIn = async () => {
     setTried(true);
