@@ -48,3 +48,4 @@ export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';
 export { createBond, createLiftWish, createRule, createWish, findBond, findWish } from './wishActs.ts';
+export { getOrderBehind } from './behind.ts';

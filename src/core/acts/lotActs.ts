@@ -21,6 +21,7 @@ import {
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree, listHomes } from '../storage/index.ts';
 import { type Act, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
+import { getOrderBehind } from './behind.ts';
 
 /** Takes a lot out of its place; its home stays. */
 export function createTakeOut(household: Household, id: LotId, nowMs: number): Act {
@@ -65,8 +66,7 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
   const place = household.places.get(placeId);
   if (!place || !createPlaceTree(household.places).leaves.includes(place)) return fail({ code: 'no-such-place' });
   const { lot, item } = found;
-  const orders = [...household.lots.values()].filter((other) => other.homeId === placeId || other.placeId === placeId);
-  const order = Math.max(-1, ...orders.map((other) => Math.max(other.order, other.homeOrder))) + 1;
+  const order = getOrderBehind(household, placeId);
   return createLotDraft('moved', item, lot, {
     ...lot,
     state: 'in',

@@ -21,6 +21,7 @@ import {
   type PlaceTree,
 } from '../storage/index.ts';
 import type { Act } from './act.ts';
+import { getOrderBehind } from './behind.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { createChange, isSame } from '../daybook/index.ts';
 import { computeContents, groupLotsByPlace } from '../whereabouts/index.ts';
@@ -166,10 +167,7 @@ export function createMoveTogether(
   const place = household.places.get(placeId);
   if (!place || !createPlaceTree(household.places).leaves.includes(place)) return fail({ code: 'no-such-place' });
   const moved = new Set<LotId>(forms.map(([id]) => id));
-  const others = [...household.lots.values()].filter(
-    (lot) => !moved.has(lot.id) && (lot.homeId === placeId || lot.placeId === placeId),
-  );
-  const first = Math.max(-1, ...others.map((lot) => Math.max(lot.order, lot.homeOrder))) + 1;
+  const first = getOrderBehind(household, placeId, moved);
   const changes = forms.flatMap(([id, form], i) => {
     const lot = household.lots.get(id);
     if (!lot || !takesRoom(lot)) return [];

@@ -1,6 +1,7 @@
 import { computePackages, getWholeLot, hasBoards, type Package } from '../measure/index.ts';
-import { computeShare } from '../packing/index.ts';
+import { computeShare, SOFT_SHARE } from '../packing/index.ts';
 import { KINDS, takesRoom, type Household, type Item, type Kind, type Lot, type LotId } from '../records/index.ts';
+import { SMALL_PIECE_MM3 } from '../sense/index.ts';
 import type { PlaceTree } from '../storage/index.ts';
 import { listSupply, measureSpace, ROOM_SORTS, type RoomSort, type Spaces } from './supply.ts';
 
@@ -31,6 +32,8 @@ export interface Balance {
   readonly sorts: readonly SortBalance[];
   readonly left: readonly LeftOver[];
   readonly leftMm3: number;
+  /** All has room, but for what a count is wrong by. */
+  readonly isEnough: boolean;
   /** Room of shelves and drawers that is still to be filled, mm³. */
   readonly spareMm3: number;
   /** All that takes room, as it lies in bins, mm³; and how many lots of each kind. */
@@ -48,8 +51,8 @@ export interface Otherwise {
   readonly withBoards?: boolean;
 }
 
-/** Soft things lie in a bin with so much air. */
-const SOFT_USE = 0.75;
+/** What a count is wrong by all the same, mm³: less is not told as too much. */
+const TELLING_MM3 = 1e6;
 
 interface Claim {
   readonly lotId: LotId;
@@ -60,15 +63,14 @@ interface Claim {
   readonly mm3: number;
 }
 
-const SMALL_MM3 = 0.5e6;
-
 /** The sort that a thing would rather be in: that of the first of its forms that goes anywhere; small and loose things in drawers. */
 function chooseWanted(packages: readonly Package[], shares: Readonly<Record<RoomSort, number>>): RoomSort | null {
   const sortsOf = ({ form, alongMm, acrossMm, heightMm, isSoft }: Package): RoomSort[] => {
     if (form === 'peg') return ['pegs'];
     if (form === 'spool') return ['pins', 'drawer', 'shelf'];
     if (form === 'hanger') return ['rail'];
-    const isHeld = isSoft || form === 'loose' || form === 'envelope' || alongMm * acrossMm * heightMm <= SMALL_MM3;
+    const isHeld =
+      isSoft || form === 'loose' || form === 'envelope' || alongMm * acrossMm * heightMm <= SMALL_PIECE_MM3;
     return isHeld ? ['drawer', 'shelf'] : ['shelf', 'drawer'];
   };
   for (const pkg of packages) for (const sort of sortsOf(pkg)) if (shares[sort] < Infinity) return sort;
@@ -93,7 +95,7 @@ function computeShares(packages: readonly Package[], spaces: readonly Spaces[]):
 
 const getBulk = (packages: readonly Package[]): number => {
   const pkg = packages.find((one) => one.isSoft) ?? packages[0];
-  return pkg ? (pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces) / (pkg.isSoft ? SOFT_USE : 1) : 0;
+  return pkg ? (pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces) / (pkg.isSoft ? SOFT_SHARE : 1) : 0;
 };
 
 function listClaims(household: Household, spaces: readonly Spaces[], withBoards: boolean): Claim[] {
@@ -205,10 +207,12 @@ export function computeBalance(household: Household, tree: PlaceTree, otherwise:
   const lots = new Map<Kind, number>();
   for (const { kind } of claims) lots.set(kind, (lots.get(kind) ?? 0) + 1);
   const over = gatherLeft(left);
+  const leftMm3 = over.reduce((sum, { mm3 }) => sum + mm3, 0);
   return {
     sorts,
     left: over,
-    leftMm3: over.reduce((sum, { mm3 }) => sum + mm3, 0),
+    leftMm3,
+    isEnough: leftMm3 < TELLING_MM3,
     spareMm3: sorts.reduce(
       (sum, { sort, usable, takes }) =>
         sort === 'shelf' || sort === 'drawer' ? sum + Math.max(0, usable - takes) : sum,

@@ -4,13 +4,13 @@ import { computeBalance, type Balance, type Otherwise } from './balance.ts';
 import { gatherSpaces, listSupply, type Spaces } from './supply.ts';
 
 /** Something that would make room, and what is left without room then. */
-export type MoreRoom = { readonly leftMm3: number; readonly savesMm3: number } & (
-  | { readonly code: 'boards' }
-  | { readonly code: 'idle-bins'; readonly count: number }
-  | { readonly code: 'shelf-more'; readonly count: number }
-  | { readonly code: 'fuller'; readonly to: number }
-  | { readonly code: 'part'; readonly partId: string; readonly count: number }
-);
+export type MoreRoom = Pick<Balance, 'leftMm3' | 'isEnough'> & { readonly savesMm3: number } & (
+    | { readonly code: 'boards' }
+    | { readonly code: 'idle-bins'; readonly count: number }
+    | { readonly code: 'shelf-more'; readonly count: number }
+    | { readonly code: 'fuller'; readonly to: number }
+    | { readonly code: 'part'; readonly partId: string; readonly count: number }
+  );
 
 /** What may be proposed to be got, the smallest first; where it stands is another question. */
 const PROPOSED = ['under-bed', 'cart', 'drawer-tower', 'cube-shelf', 'dresser', 'bookcase', 'cupboard', 'peg-round'];
@@ -20,7 +20,7 @@ const FULLER_BY = 0.1;
 const TALL_MM = 300;
 const SHELF_MM = 16;
 /** What saves less than half a litre is not worth telling. */
-const TELLING_MM3 = 0.5e6;
+const WORTH_MM3 = 0.5e6;
 
 function listPartSpaces(partId: string): Space[] {
   const part = PARTS.find(({ id }) => id === partId)!;
@@ -57,11 +57,11 @@ function listIdle(tree: PlaceTree): Space[] {
  * where everything has room.
  */
 export function listMoreRoom(household: Household, tree: PlaceTree, now: Balance): MoreRoom[] {
-  if (now.leftMm3 < TELLING_MM3) return [];
+  if (now.isEnough) return [];
   const supply = listSupply(tree, household.settings);
   const ask = (otherwise: Otherwise) => {
-    const { leftMm3 } = computeBalance(household, tree, { spaces: supply, ...otherwise });
-    return { leftMm3, savesMm3: now.leftMm3 - leftMm3 };
+    const { leftMm3, isEnough } = computeBalance(household, tree, { spaces: supply, ...otherwise });
+    return { leftMm3, isEnough, savesMm3: now.leftMm3 - leftMm3 };
   };
   const ways: MoreRoom[] = [{ code: 'boards', ...ask({ withBoards: true }) }];
   const idle = listIdle(tree);
@@ -76,10 +76,10 @@ export function listMoreRoom(household: Household, tree: PlaceTree, now: Balance
     for (let n = 1; n <= MOST_OF_ONE; n += 1) {
       const more = gatherSpaces(Array.from({ length: n }, () => one).flat());
       const way: MoreRoom = { code: 'part', partId, count: n, ...ask({ more }) };
-      if (way.leftMm3 >= TELLING_MM3 && n < MOST_OF_ONE) continue;
+      if (!way.isEnough && n < MOST_OF_ONE) continue;
       ways.push(way);
       break;
     }
   }
-  return ways.filter(({ savesMm3 }) => savesMm3 >= TELLING_MM3).toSorted((a, b) => a.leftMm3 - b.leftMm3);
+  return ways.filter(({ savesMm3 }) => savesMm3 >= WORTH_MM3).toSorted((a, b) => a.leftMm3 - b.leftMm3);
 }

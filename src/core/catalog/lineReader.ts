@@ -2,7 +2,6 @@ import { isShade, parseColourWord } from '../colour/index.ts';
 import type { Kind } from '../records/index.ts';
 import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
 import { findType } from './figures.ts';
-import { toTable } from '../words/index.ts';
 import type { Sketch } from './sketch.ts';
 import {
   CLOTH_WORDS,
@@ -20,33 +19,21 @@ import {
 } from './words.ts';
 
 import {
-  capitalise,
-  COUNT_UNITS,
-  GRAMMAGE_UNITS,
   isKnownWord,
+  isUnit,
   KEYWORDS,
-  LENGTH_UNITS,
-  MASS_UNITS,
+  nameOf,
   NUMBER,
+  OF_CLOTH,
   tokenise,
+  toTex,
   toSingular,
+  WASHED,
   type LinePart,
   type Meaning,
   type Quantity,
   type Token,
 } from './lineWords.ts';
-
-const WASHED = toTable({ washed: true, unwashed: false });
-
-/** Types that are called after the cloth that they are of, or for. */
-const OF_CLOTH: ReadonlySet<string> = new Set(
-  'ribbon,elastic,bias tape,tape,lace,cord,boning,machine needles,hand needles,pins,buttons'.split(','),
-);
-const JOINTS = new Set('of in a an about approx approximately ca some and each by at à'.split(' '));
-
-/** Grams a thousand metres of what is given in tex, by its ticket number or by its weight number. */
-const toTex = (value: number, way: string): number =>
-  way === 'tex' ? value : Number(((way.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
 
 type LineSaid = { -readonly [K in keyof Sketch]?: Sketch[K] };
 
@@ -198,13 +185,6 @@ export class LineReader {
       this.mark(from, fineness.to, 'tex');
       return fineness === at ? taken + 1 : taken;
     }
-    const isUnit = (word: string) =>
-      LENGTH_UNITS.has(word) ||
-      MASS_UNITS.has(word) ||
-      GRAMMAGE_UNITS.has(word) ||
-      COUNT_UNITS.has(word) ||
-      word === 'w' ||
-      word === 'sheets';
     if (unit === '' && at && (isUnit(at.word) || at.word in HOLDER_WORDS)) {
       unit = at.word;
       to = at.to;
@@ -398,17 +378,7 @@ export class LineReader {
 
   /** The words that are no amount: the name as it was typed. */
   getName(): string {
-    // Words that only join an amount to what it is of say nothing by themselves.
-    const isJoint = (i: number) =>
-      JOINTS.has(this.tokens[i]!.word) &&
-      (i === 0 || i === this.tokens.length - 1 || this.used.has(i - 1) || this.used.has(i + 1));
-    const words = this.tokens.filter((_, i) => !this.used.has(i) && !isJoint(i)).map((token) => token.text);
-    return capitalise(
-      words
-        .join(' ')
-        .replace(/[,;\s]+$/u, '')
-        .trim(),
-    ).slice(0, 120);
+    return nameOf(this.tokens, this.used);
   }
 
   /** Reads a gathered amount; a fault is kept with its stretch of the line. */

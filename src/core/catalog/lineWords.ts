@@ -89,6 +89,13 @@ export const COUNT_UNITS = new Set(
     ' ',
   ),
 );
+export const isUnit = (word: string) =>
+  LENGTH_UNITS.has(word) ||
+  MASS_UNITS.has(word) ||
+  GRAMMAGE_UNITS.has(word) ||
+  COUNT_UNITS.has(word) ||
+  word === 'w' ||
+  word === 'sheets';
 export const KEYWORDS = toTable<Meaning>({
   tex: 'tex',
   tkt: 'tex',
@@ -150,6 +157,31 @@ export function isKnownWord(word: string): boolean {
   );
 }
 
-export function capitalise(text: string): string {
+function capitalise(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+export const WASHED = toTable({ washed: true, unwashed: false });
+
+/** Types that are called after the cloth that they are of, or for. */
+export const OF_CLOTH: ReadonlySet<string> = new Set(
+  'ribbon,elastic,bias tape,tape,lace,cord,boning,machine needles,hand needles,pins,buttons'.split(','),
+);
+const JOINTS = new Set('of in a an about approx approximately ca some and each by at à'.split(' '));
+
+/** Grams a thousand metres of what is given in tex, by its ticket number or by its weight number. */
+export const toTex = (value: number, way: string): number =>
+  way === 'tex' ? value : Number(((way.startsWith('t') ? 3000 : 1000) / value).toFixed(2));
+
+/** The words that are no amount, nor only join one to what it is of: the name as it was typed. */
+export function nameOf(tokens: readonly Token[], used: ReadonlySet<number>): string {
+  const isJoint = (i: number) =>
+    JOINTS.has(tokens[i]!.word) && (i === 0 || i === tokens.length - 1 || used.has(i - 1) || used.has(i + 1));
+  const words = tokens.filter((_, i) => !used.has(i) && !isJoint(i)).map((token) => token.text);
+  return capitalise(
+    words
+      .join(' ')
+      .replace(/[,;\s]+$/u, '')
+      .trim(),
+  ).slice(0, 120);
 }

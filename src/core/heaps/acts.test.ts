@@ -138,6 +138,22 @@ describe('a heap of what need not be kept singly', () => {
     for (const id of ids) expect(after.lots.get(id)).toMatchObject({ state: 'gone', count: 0, lengthMm: 0 });
   });
 
+  it('goes on counting the pieces of packets where all were counted', () => {
+    const buttons = ['horn', 'shell'].map((id) => createThing(id, { kind: 'notion' }));
+    const packets = buttons.map((item, i) => createLot(item, 'case-A1', { units: 12 * (i + 1) }));
+    const of = createHousehold(createUnit('case', {}), buttons, packets);
+    const after = apply(
+      of,
+      createHeapUp(
+        of,
+        packets.map(({ id }) => id),
+        made,
+        7,
+      ),
+    );
+    expect(after.lots.get(made.lotId)).toMatchObject({ count: 2, units: 36 });
+  });
+
   it('is not made of one thing, of what is promised, or of things of two kinds', () => {
     const promised = stash((i) =>
       i === 1 ? { reserved: [{ id: 'p', forWhat: 'a shirt', note: '', amount: 500 }] } : {},

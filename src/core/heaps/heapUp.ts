@@ -67,6 +67,8 @@ export function createHeapUp(
     count,
     ...(unit === 'length' && { lengthMm: amount }),
     ...(unit === 'area' && { areaMm2: amount }),
+    // Packets of which the pieces were counted go on counting them.
+    ...(lots.every(({ units }) => units !== undefined) && { units: amount }),
     ...(sigma > 0 && { amountSigma: sigma }),
     heap: { by: 'pieces', measured: count, countSigma: 0 },
     form,

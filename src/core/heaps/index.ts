@@ -1,7 +1,7 @@
 export { computeHeap, describeHeap, isUnlikelyHeap, type HeapEstimate } from './heap.ts';
 export { countParts, divideHeap, gatherHeap } from './divide.ts';
 export { createHeapUp } from './heapUp.ts';
-export { createLieOnFloor } from './floor.ts';
+export { createLieOnFloor, listLoose } from './floor.ts';
 export { takeOutOfHeap } from './open.ts';
 export { HEAP_SORTS, type HeapSort } from './sorts.ts';
 export { readHeap, type ReadHeap } from './words.ts';

@@ -25,6 +25,10 @@ import { ID_PATTERN, PHOTO_PATTERN, type ItemId, type PhotoId, type StationId } 
 export const KINDS = ['fabric', 'pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'] as const;
 export type Kind = (typeof KINDS)[number];
 
+export function isKind(text: string | null | undefined): text is Kind {
+  return (KINDS as readonly string[]).includes(text ?? '');
+}
+
 /** How a lot can be stowed. See docs/formats.md for what each measures. */
 export const STOW_FORMS = [
   'board',

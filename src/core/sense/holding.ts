@@ -3,7 +3,7 @@ import type { PlaceTraits } from '../storage/index.ts';
 import type { StowForm } from '../records/index.ts';
 
 /** A piece up to this size wants to be held together with others, mm3: half a litre. */
-const SMALL_PIECE_MM3 = 0.5e6;
+export const SMALL_PIECE_MM3 = 0.5e6;
 const SMALL_FORMS = new Set<StowForm>(['box', 'loose', 'spool']);
 
 /** So thin and at least so large, a thing stands in a row like a book, mm. */

@@ -1,5 +1,5 @@
 export { findSense, type Laid, type SenseFindings } from './counts.ts';
-export { getHold, type Hold } from './holding.ts';
+export { getHold, SMALL_PIECE_MM3, type Hold } from './holding.ts';
 export { getCompanySeconds, getKinship, KINSHIPS, type Kinship } from './kinship.ts';
 export { listNamed } from './naming.ts';
 export { asksFor, createNature, isMachine, type Nature } from './nature.ts';

@@ -33,6 +33,8 @@ export interface SetoutFacts {
   readonly labelled: number;
   /** Without room, mm³; null before there are both things and places. */
   readonly leftMm3: number | null;
+  /** All of it goes in, as far as a count can tell. */
+  readonly isEnough: boolean;
 }
 
 /** Estimates, minutes: a first try at each stage by one who never did it, and carrying one thing or heap. */
@@ -82,7 +84,7 @@ export function computeSetout(household: Household, tree: PlaceTree, usual: Sett
   const pieces = [...places.values()].filter(({ unit }) => unit).length;
   const isRoomed = tree.rooms.some(({ room }) => !isUntouched(room!));
   const both = pieces > 0 && lots.length > 0;
-  const leftMm3 = both ? computeBalance(household, tree).leftMm3 : null;
+  const { leftMm3, isEnough } = both ? computeBalance(household, tree) : { leftMm3: null, isEnough: false };
   const withoutHome = lots.filter(({ homeId }) => homeId === undefined).length;
   const toCarry = lots.filter(({ homeId, placeId }) => homeId !== undefined && homeId !== placeId).length;
   const isAdopted = [...plans.values()].some(({ adoptedAtMs }) => adoptedAtMs !== undefined);
@@ -91,7 +93,7 @@ export function computeSetout(household: Household, tree: PlaceTree, usual: Sett
     room: isRoomed,
     furniture: false,
     heaps: false,
-    balance: leftMm3 !== null && leftMm3 === 0,
+    balance: isEnough,
     sort: isSorted(settings, usual) || isAdopted,
     fit: isAdopted,
     carry: isAdopted && toCarry === 0,
@@ -129,5 +131,6 @@ export function computeSetout(household: Household, tree: PlaceTree, usual: Sett
     toCarry,
     labelled,
     leftMm3,
+    isEnough,
   };
 }

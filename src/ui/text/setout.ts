@@ -69,7 +69,7 @@ export function wordStageFigure(id: SetoutStage, facts: SetoutFacts, units: Unit
           : `${wordCount(facts.heaps, 'heap')}, ${wordCount(facts.lots - facts.heaps, 'thing')}`;
     case 'balance':
       if (facts.leftMm3 === null) return '';
-      return facts.leftMm3 === 0 ? 'it all goes in' : `${formatVolume(facts.leftMm3, units)} too much`;
+      return facts.isEnough ? 'it all goes in' : `${formatVolume(facts.leftMm3, units)} too much`;
     case 'sort':
       return '';
     case 'fit':
@@ -99,7 +99,7 @@ export const SORT_WORDS: Readonly<Record<RoomSort, string>> = {
 
 /** What would make room, in words with what is left then. */
 export function wordMoreRoom(way: MoreRoom, units: UnitSystem): string {
-  const left = way.leftMm3 < 1e6 ? 'then it all goes in' : `then ${formatVolume(way.leftMm3, units)} are left over`;
+  const left = way.isEnough ? 'then it all goes in' : `then ${formatVolume(way.leftMm3, units)} are left over`;
   const saves = `makes room for ${formatVolume(way.savesMm3, units)}: ${left}.`;
   switch (way.code) {
     case 'boards':

@@ -4,13 +4,10 @@ import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { getBalance } from '../../state/balance.ts';
 
-/** Less is no more than what a count is wrong by. */
-const TELLING_MM3 = 1e6;
-
 /** Whether it all goes in, before one looks for a plan. */
 export function BalanceLine() {
   const household = useHousehold();
-  const { leftMm3 } = getBalance(household);
+  const { leftMm3, isEnough } = getBalance(household);
   return (
     <p
       className="mt-2 text-sm"
@@ -18,7 +15,7 @@ export function BalanceLine() {
         'What is owned against what the places hold, filled to the share that you want filled; counted, not packed.',
       )}
     >
-      {leftMm3 < TELLING_MM3
+      {isEnough
         ? 'By the balance it all goes in.'
         : `By the balance ${formatVolume(leftMm3, household.settings.units)} find no room.`}{' '}
       <Link to="/room/balance" className="text-woad underline">

@@ -9,10 +9,11 @@ import {
   describeHeap,
   HEAP_SORTS,
   isUnlikelyHeap,
+  listLoose,
   type HeapSort,
 } from '../../../core/heaps/index.ts';
 import {
-  isHomeless,
+  isKind,
   KINDS,
   takesRoom,
   type HeapWay,
@@ -37,6 +38,7 @@ import { getUsualStations } from '../../state/usualStations.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
 import { wordAmountFault, wordCount, wordKindPlural } from '../../text/index.ts';
+import { useFinish } from '../setout/useFinish.ts';
 import { QuickField } from '../stash/QuickField.tsx';
 import { inSession } from '../stash/Session.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -55,8 +57,6 @@ const listHeaps = derive((household) =>
   }),
 );
 
-const isKind = (text: string | null): text is Kind => (KINDS as readonly string[]).includes(text ?? '');
-
 /** What one owns by the heap: sorts to tap through, each with its quickest measure. Nothing has to be listed for it. */
 export function HeapsPage() {
   const household = useHousehold();
@@ -74,13 +74,7 @@ export function HeapsPage() {
   const own = heaps.filter(({ item }) => item.kind === kind);
   const sorts = HEAP_SORTS.filter(({ sketch }) => sketch.kind === kind);
   const others = own.filter(({ item }) => !sorts.some(({ sketch }) => sketch.name === item.name));
-  const { setout } = household.settings;
-  const finish = async () => {
-    if (!setout) return navigate('/stash');
-    const { createTickStage } = await import('../../../core/setout/index.ts');
-    if (!setout.done.includes('heaps')) await act((now) => createTickStage(now, 'heaps', true), 'Does it all go in?');
-    return navigate('/room/balance');
-  };
+  const finish = useFinish('heaps', '/room/balance', 'Does it all go in?');
   return (
     <Page
       title="Heaps"
@@ -106,7 +100,9 @@ export function HeapsPage() {
             how="Heaps of all kinds that are not gone."
           />
           <QuickField key={kind} kind={kind} units={units} />
-          <Button onClick={() => void finish()}>{setout ? 'That is about all' : 'To the stash'}</Button>
+          <Button onClick={() => void (finish?.() ?? navigate('/stash'))}>
+            {finish ? 'That is about all' : 'To the stash'}
+          </Button>
         </>
       }
     >
@@ -311,9 +307,7 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
   const household = useHousehold();
   const tree = getTree(household);
   const at = tree.leaves.findIndex(({ id }) => id === placeId);
-  const loose = [...household.lots.values()].filter(
-    (lot) => takesRoom(lot) && lot.state === 'out' && isHomeless(lot) && !lot.away,
-  );
+  const loose = listLoose(household);
   const onFloor = () =>
     act(
       (now) => createLieOnFloor(now, () => world.createId() as PlaceId, world.nowMs()),

@@ -1,4 +1,4 @@
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import type { Balance, SortBalance } from '../../../core/balance/index.ts';
 import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { formatArea, formatSize, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
@@ -6,11 +6,11 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
 import { getBalance, getMoreRoom } from '../../state/balance.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { SORT_WORDS, wordMoreRoom } from '../../text/setout.ts';
+import { useFinish } from '../setout/useFinish.ts';
 import { RoomTabs } from './RoomTabs.tsx';
 
 const HOW_TAKES =
@@ -28,20 +28,14 @@ function wordRoom(sort: SortBalance['sort'], amount: number, units: UnitSystem):
 /** What is owned against what the room holds; and what would close the gap. */
 export function BalancePage() {
   const household = useHousehold();
-  const { units, fillTarget, setout } = household.settings;
-  const navigate = useNavigate();
+  const { units, fillTarget } = household.settings;
   const balance = getBalance(household);
   const ways = getMoreRoom(household);
-  const { sorts, leftMm3, spareMm3, lots } = balance;
+  const { sorts, leftMm3, isEnough, spareMm3, lots } = balance;
   const [room] = getTree(household).rooms;
   const isBare = sorts.length === 0;
   const isEmpty = lots.size === 0;
-  const finish = async () => {
-    const { createTickStage } = await import('../../../core/setout/index.ts');
-    if (!setout?.done.includes('balance'))
-      await act((now) => createTickStage(now, 'balance', true), 'What belongs together?');
-    await navigate('/sort');
-  };
+  const finish = useFinish('balance', '/sort', 'What belongs together?');
   return (
     <Page
       title="Balance"
@@ -54,7 +48,7 @@ export function BalancePage() {
             label="still to be filled"
             how={`Room of shelves and drawers that is left, up to the ${Math.round(100 * fillTarget)} % that you want filled.`}
           />
-          {setout && <Button onClick={() => void finish()}>On to sorting</Button>}
+          {finish && <Button onClick={() => void finish()}>On to sorting</Button>}
         </>
       }
     >
@@ -64,7 +58,7 @@ export function BalancePage() {
             ? 'Nothing is known to be owned yet.'
             : isBare
               ? 'Nothing stands in the room yet that could hold it.'
-              : leftMm3 < 1e6
+              : isEnough
                 ? 'It all goes in.'
                 : `${formatVolume(leftMm3, units)} too much.`}
         </h2>

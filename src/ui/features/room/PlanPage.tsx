@@ -237,7 +237,7 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
           }}
           onFinish={() => {
             setTapped(null);
-            void finish();
+            finish();
           }}
           findings={<Findings {...looking} isBelow />}
         >

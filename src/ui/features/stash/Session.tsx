@@ -1,3 +1,4 @@
+import { getOrderBehind } from '../../../core/acts/index.ts';
 import type { Household, Lot, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { useHousehold } from '../../state/app.ts';
@@ -13,11 +14,7 @@ function findSessionPlace(household: Household, id: string | null): PlaceId | nu
 export function inSession(household: Household, lot: Lot): Lot {
   const placeId = findSessionPlace(household, useChoices.getState().sessionPlaceId);
   if (placeId === null || lot.state !== 'out') return lot;
-  const last = [...household.lots.values()].reduce(
-    (most, one) => (one.placeId === placeId ? Math.max(most, one.order) : most),
-    -1,
-  );
-  return { ...lot, state: 'in', placeId, order: last + 1 };
+  return { ...lot, state: 'in', placeId, order: getOrderBehind(household, placeId) };
 }
 
 /** The place that one goes through, by its name; null where none is said. */

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
 import { countPieces, computeClothMass } from '../../../core/measure/index.ts';
-import { KINDS, type Household, type Kind } from '../../../core/records/index.ts';
+import { isKind, KINDS, type Household, type Kind } from '../../../core/records/index.ts';
 import { formatClothLength, formatMass } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
@@ -22,10 +22,6 @@ import { Welcome } from './Welcome.tsx';
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
 const SwatchWall = lazy(async () => ({ default: (await import('./SwatchWall.tsx')).SwatchWall }));
 const StashFigures = lazy(async () => ({ default: (await import('./StashFigures.tsx')).StashFigures }));
-
-function isKind(text: string | undefined): text is Kind {
-  return (KINDS as readonly string[]).includes(text ?? '');
-}
 
 /** Saves all of a kind as a table that spreadsheets open. */
 async function writeOut(household: Household, kind: Kind): Promise<void> {
