@@ -16,6 +16,7 @@ test('a heap comes in by one line, is planned in parts, is one again where they 
   const openHeap = async () => {
     const find = page.getByRole('combobox', { name: /Where is/ }).or(page.getByRole('searchbox', { name: /Where is/ }));
     await find.first().fill('cottons');
+    await expect(page.getByRole('option', { name: /Cottons/ }).first()).toBeVisible();
     await find.first().press('Enter');
     await expect(page.getByRole('region', { name: 'Heap' })).toBeVisible({ timeout: 20_000 });
   };

@@ -163,6 +163,11 @@ test('from a bare room and a heap on the floor to an adopted plan; a heap is ope
   await quick.fill('linen 60m');
   await quick.press('Enter');
   await expect(page.getByText('Is it really 60.00 m long? Enter again takes it in.')).toBeVisible();
+  // One key makes it something else, and it is said what, also where nothing comes of it.
+  await quick.press('Alt+k');
+  await expect(page.getByLabel('What it is')).toHaveValue('pattern');
+  await quick.press('Alt+k');
+  await expect(page.getByLabel('What it is')).toHaveValue('thread');
   await quick.press('Escape');
 
   await page.goto('/bench/away');

@@ -21,7 +21,13 @@ export function SetoutStrip() {
       <Link to="/setout" className="min-h-10 content-center font-semibold text-woad underline underline-offset-4">
         Setting out
       </Link>
-      <ol className="flex items-center">
+      {/* A phone has room for where one is and what comes next. */}
+      {current && (
+        <span className="text-stone md:hidden">
+          {stages.findIndex(({ id }) => id === current) + 1} of {stages.length}, {STAGE_WORDS[current].name}
+        </span>
+      )}
+      <ol className="hidden items-center md:flex">
         {stages.map(({ id, state }, i) => (
           <li key={id} className="flex items-center">
             {i > 0 && <span aria-hidden className={`stitched-b w-3 md:w-5 ${state === 'open' ? 'opacity-40' : ''}`} />}

@@ -12,5 +12,7 @@ export function useFinish(stage: SetoutStage, to: string, words: string): (() =>
     const { createTickStage } = await import('../../../core/setout/index.ts');
     if (!setout.done.includes(stage)) await act((now) => createTickStage(now, stage, true), words);
     await navigate(to);
+    // On a phone the button was at the foot of the page, and the next one begins at its head.
+    window.scrollTo(0, 0);
   };
 }

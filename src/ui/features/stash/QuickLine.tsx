@@ -152,6 +152,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
       {!isEmpty && (
         <QuickRead
           thing={thing}
+          kind={line.sketch.kind}
           parts={line.parts}
           problem={isTried || line.faults.length > 0 ? problem : null}
           question={isAsked ? question : null}
@@ -197,6 +198,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
 
 interface QuickReadProps {
   readonly thing: Thing | null;
+  /** What it is taken for, also where nothing comes of it. */
+  readonly kind: Kind;
   readonly parts: ReturnType<typeof parseLine>['parts'];
   /** What is wrong with it, where that is to be said yet. */
   readonly problem: string | null;
@@ -207,7 +210,7 @@ interface QuickReadProps {
 }
 
 /** What would come in, and how each word was read. */
-function QuickRead({ thing, parts, problem, question, onKind, onForm }: QuickReadProps) {
+function QuickRead({ thing, kind, parts, problem, question, onKind, onForm }: QuickReadProps) {
   const { settings } = useHousehold();
   const { units } = settings;
   const pkg = thing && computePackage(thing.item, thing.lot, thing.lot.form, settings);
@@ -218,32 +221,35 @@ function QuickRead({ thing, parts, problem, question, onKind, onForm }: QuickRea
       data-draft
       className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
     >
-      {thing && (
-        <p className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
-          <Swatch item={thing.item} className="size-8 shrink-0" />
-          <span>
-            <strong className="font-display text-lg">{thing.item.name || '…'}</strong>{' '}
-            <select
-              aria-label="What it is"
-              className="rounded border border-thread bg-paper px-1 font-semibold text-ink"
-              value={thing.item.kind}
-              onChange={({ target }) => onKind(target.value as Kind)}
-            >
-              {KINDS.map((kind) => (
-                <option key={kind} value={kind}>
-                  {wordKind(kind)}
-                </option>
-              ))}
-            </select>{' '}
-            <span className="text-stone">{isSome && wordAmount(thing.item, thing.lot, units)}</span>
-            <span className="block text-sm text-stone">
-              {wordThing(thing.item, units)}
-              {thing.lot.heap && `. A heap: ${wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units)}`}
-              {pkg && isSome && !thing.lot.heap && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
-            </span>
-          </span>
-        </p>
-      )}
+      <div className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
+        {thing && <Swatch item={thing.item} className="size-8 shrink-0" />}
+        <span>
+          {thing && <strong className="mr-1 font-display text-lg">{thing.item.name || '…'}</strong>}
+          <select
+            aria-label="What it is"
+            className="mr-1 h-9 rounded border border-thread bg-paper px-1 font-semibold text-ink"
+            value={kind}
+            onChange={({ target }) => onKind(target.value as Kind)}
+          >
+            {KINDS.map((one) => (
+              <option key={one} value={one}>
+                {wordKind(one)}
+              </option>
+            ))}
+          </select>
+          {thing && (
+            <>
+              <span className="text-stone">{isSome && wordAmount(thing.item, thing.lot, units)}</span>
+              <span className="block text-sm text-stone">
+                {wordThing(thing.item, units)}
+                {thing.lot.heap &&
+                  `. A heap: ${wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units)}`}
+                {pkg && isSome && !thing.lot.heap && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
+              </span>
+            </>
+          )}
+        </span>
+      </div>
       {parts.length > 0 && (
         <dl
           aria-label="How it was read"
