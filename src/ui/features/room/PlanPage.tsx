@@ -33,7 +33,10 @@ export function PlanPage() {
   const household = useHousehold();
   const { roomId } = useParams();
   const { rooms } = getTree(household);
-  const room = rooms.find((one) => one.id === roomId) ?? rooms[0];
+  const asked = rooms.find((one) => one.id === roomId);
+  // A room that is gone takes with it what one was at in it: the next one is only looked at.
+  if (roomId !== undefined && !asked) return <Navigate to="/room/plan" replace />;
+  const room = asked ?? rooms[0];
   return room ? <FloorPlan key={room.id} room={room} rooms={rooms} /> : <Navigate to="/stash" replace />;
 }
 

@@ -1,19 +1,15 @@
-import { useNavigate } from 'react-router';
 import type { Place } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { createRemoveRoom, findRoomLoss } from '../../../core/acts/index.ts';
 
 /** Takes a room out of the household, saying what hangs on it. */
 export function RemoveRoom({ room }: { room: Place }) {
   const household = useHousehold();
-  const navigate = useNavigate();
   const { pieces, ousted, items, station } = findRoomLoss(household, room.id);
   const isLastStation = items > 0 && station === null;
-  const next = getTree(household).rooms.find((one) => one.id !== room.id);
   return (
     <div className="stitched-t pt-3 text-sm text-stone">
       <p>
@@ -29,11 +25,7 @@ export function RemoveRoom({ room }: { room: Place }) {
       <Button
         look="quiet"
         disabled={isLastStation}
-        onClick={() =>
-          void act((now) => createRemoveRoom(now, room.id, world.nowMs()), `Removed ${room.name}.`).then(
-            (isDone) => isDone && next && navigate(`/room/plan/${next.id}`),
-          )
-        }
+        onClick={() => void act((now) => createRemoveRoom(now, room.id, world.nowMs()), `Removed ${room.name}.`)}
       >
         Remove the whole room
       </Button>
