@@ -1,30 +1,5 @@
-import { expect, expectAccessible, openSample, saveBundle, test } from './support.ts';
-import type { Page } from '@playwright/test';
+import { expect, expectAccessible, openSample, saveBundle, test, openEmpty, quickAdd } from './support.ts';
 import { createPng } from './pictures.ts';
-
-async function openEmpty(page: Page, path = '/stash'): Promise<void> {
-  await openSample(page);
-  await page.getByRole('button', { name: 'Start with my own' }).click();
-  await expect(page.getByRole('heading', { name: 'How do you begin?' })).toBeVisible();
-  await page.goto(path);
-  await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
-}
-
-/** Asks for the quick line, types into it and, unless told otherwise, takes it in. */
-async function quickAdd(page: Page, text: string, isTaken = true): Promise<void> {
-  const line = page.getByLabel('Add in one line');
-  // A page that was just opened may not listen yet.
-  await expect(async () => {
-    await page.keyboard.press('q');
-    await expect(line).toBeFocused({ timeout: 1500 });
-  }).toPass();
-  await line.fill('');
-  await page.keyboard.type(text);
-  if (!isTaken) return;
-  await page.keyboard.press('Enter');
-  await expect(line).toHaveValue('');
-  await page.keyboard.press('Escape');
-}
 
 /** Lines of all kinds, with what must then stand somewhere on the ticket. */
 const LINES: readonly [line: string, kind: string, ...told: string[]][] = [

@@ -187,6 +187,7 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     }
     return acts.createSaveItem(now, { ...item, notes: text, usesPerMonth: pick(random, [0, 3, 40]) }, []);
   },
+  createRemoveLots: ({ now, lot, other, nowMs }) => acts.createRemoveLots(now, [lot.id, other.id], 'both', nowMs),
   createRemoveItem: ({ now, item, nowMs }) => acts.createRemoveItem(now, item, nowMs),
   createImport: (drawn) => acts.createImport(drawn.now, drawn.text, [createNewThing(drawn), createNewThing(drawn)]),
   createChangeMany: ({ now, item, text }) =>
@@ -251,6 +252,9 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     acts.createDropPlan(now, now.plans.size > 0 ? pick(random, [...now.plans.keys()]) : ('none' as PlanId)),
   createAdopt: (drawn) => acts.createAdopt(drawn.now, createPlan(drawn), 'a plan', drawn.nowMs),
   createCarryAll: ({ now, nowMs }) => acts.createCarryAll(now, 'all', nowMs),
+  createLieIn: ({ now, lot, other, leaf, nowMs }) => acts.createLieIn(now, [lot.id, other.id], leaf.id, 'both', nowMs),
+  createBelongIn: ({ now, lot, other, leaf, nowMs }) =>
+    acts.createBelongIn(now, [lot.id, other.id], leaf.id, 'both', nowMs),
   createPutInto: ({ now, lot, other, leaf, nowMs }) =>
     acts.createPutInto(now, [lot.id, other.id], leaf.id, [lot.form, null], 'both', nowMs),
   createSavePlaces: (drawn) => {

@@ -15,6 +15,7 @@ export interface ActFault {
     | 'reserved'
     | 'cannot-wrap'
     | 'no-such-place'
+    | 'no-room'
     | 'nothing-changed'
     | 'out-of-range'
     | 'stale-plan';

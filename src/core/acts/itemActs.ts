@@ -131,22 +131,40 @@ function releaseFromSettings({ settings }: Household, gone: ReadonlySet<string>)
   return createChange('settings', 'household', settings, next);
 }
 
-/** Takes an item out of the catalogue with all its lots; what points to them is released. What was wrapped with them lies out. */
-export function createRemoveItem(household: Household, item: Item, nowMs: number): Act {
-  const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
+/** What goes with some items and lots: what points to them is released, what was wrapped with them lies out. */
+function listRemoval(household: Household, items: readonly Item[], lots: readonly Lot[], nowMs: number): Change[] {
+  const goneLots = new Set<string>(lots.map((lot) => lot.id));
+  const goneItems = new Set<string>(items.map((item) => item.id));
   const others = lots.flatMap((lot) => createReleaseWrapped(household, lot.id, nowMs));
-  const gone = new Set<string>(lots.map((lot) => lot.id));
   const scraps = [...household.items.values()].flatMap((one) => {
-    if (one.id === item.id || one.scrap?.parentItemId !== item.id) return [];
+    if (goneItems.has(one.id) || !one.scrap?.parentItemId || !goneItems.has(one.scrap.parentItemId)) return [];
     const { parentItemId: _parent, ...scrap } = one.scrap;
     return createChange('items', one.id, one, { ...one, scrap }) ?? [];
   });
-  const changes = [
+  return [
     ...scraps,
-    releaseFromSettings(household, gone),
-    ...others.filter((change) => !gone.has(change.id)),
+    releaseFromSettings(household, goneLots),
+    ...others.filter((change) => !goneLots.has(change.id)),
     ...lots.map((lot) => createChange('lots', lot.id, lot, null)),
-    createChange('items', item.id, household.items.get(item.id) ?? null, null),
+    ...items.map((item) => createChange('items', item.id, household.items.get(item.id) ?? null, null)),
   ].filter((change) => change !== null);
-  return ok({ type: 'removed', subject: item.name, changes });
+}
+
+/** Takes an item out of the catalogue with all its lots. */
+export function createRemoveItem(household: Household, item: Item, nowMs: number): Act {
+  const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
+  return ok({ type: 'removed', subject: item.name, changes: listRemoval(household, [item], lots, nowMs) });
+}
+
+/** Takes lots out of the catalogue, and the items of which no other lot is left. */
+export function createRemoveLots(household: Household, ids: readonly LotId[], subject: string, nowMs: number): Act {
+  const wanted = new Set(ids);
+  const lots = [...wanted].flatMap((id) => household.lots.get(id) ?? []);
+  const kept = new Set<ItemId>();
+  for (const lot of household.lots.values()) if (!wanted.has(lot.id)) kept.add(lot.itemId);
+  const items = [...new Set(lots.map((lot) => lot.itemId))].flatMap((id) =>
+    kept.has(id) ? [] : (household.items.get(id) ?? []),
+  );
+  const changes = listRemoval(household, items, lots, nowMs);
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'removed', subject, changes });
 }

@@ -1,11 +1,22 @@
 import { computePackages, getWholeLot } from '../measure/index.ts';
 import { computeShare, packPlace } from '../packing/index.ts';
-import { takesRoom, type Change, type Household, type LotId, type PlaceId, type StowForm } from '../records/index.ts';
+import {
+  isHomeless,
+  takesRoom,
+  type Change,
+  type Household,
+  type Lot,
+  type LotId,
+  type PlaceId,
+  type StowForm,
+} from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { computeSpace, type PlaceTree } from '../storage/index.ts';
+import { computeSpace, createPlaceTree, type PlaceTree } from '../storage/index.ts';
 import { type Act, getLot } from './act.ts';
 import { createMove, createPutBack } from './lotActs.ts';
 import { applyChanges } from '../daybook/fold.ts';
+import { createChange } from '../daybook/index.ts';
+import { getOrderBehind } from './behind.ts';
 import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 /** How a place takes some things beside what lies in it now. */
@@ -18,20 +29,23 @@ export interface PutVerdict {
 
 /**
  * Packs a place with what lies in it and some things more, each in the form it has if that goes in there, else in the
- * first of its own that does.
+ * first of its own that does. `beside` says whether what lies there now counts, or what belongs there.
  */
 export function judgePut(
   household: Household,
   tree: PlaceTree,
   ids: readonly LotId[],
   placeId: PlaceId,
+  beside: 'is' | 'home' = 'is',
 ): PutVerdict | null {
   const place = tree.leaves.find((one) => one.id === placeId);
   if (!place) return null;
   const space = computeSpace(tree, place);
   const added = new Set(ids);
-  const here = (groupLotsByPlace(household, 'is').get(placeId) ?? []).filter((lot) => !added.has(lot.id));
-  const packed = here.flatMap((lot) => computePresentPackage(household, lot) ?? []);
+  const here = (groupLotsByPlace(household, beside).get(placeId) ?? []).filter((lot) => !added.has(lot.id));
+  const packed = here.flatMap(
+    (lot) => computePresentPackage(household, lot, beside === 'is' ? lot.form : lot.homeForm) ?? [],
+  );
   const forms = ids.map((id): StowForm | null => {
     const found = getLot(household, id);
     if (!found || !takesRoom({ ...found.lot, state: 'out' })) return null;
@@ -82,4 +96,58 @@ export function createPutInto(
   return changes.length === 0
     ? fail({ code: 'nothing-changed' })
     : ok({ type: isMove ? 'moved' : 'putBack', subject, changes });
+}
+
+/**
+ * Says where some things are: in a place, behind what lies there, or nowhere yet. That is a fact, so no room is asked for, and what
+ * belongs elsewhere goes on belonging there. What is lent, missing or wrapped with another is where it is.
+ */
+export function createLieIn(
+  household: Household,
+  ids: readonly LotId[],
+  placeId: PlaceId | null,
+  subject: string,
+  nowMs: number,
+): Act {
+  if (placeId !== null && !createPlaceTree(household.places).leaves.some(({ id }) => id === placeId))
+    return fail({ code: 'no-such-place' });
+  let order = placeId === null ? 0 : getOrderBehind(household, placeId);
+  const changes = [...new Set(ids)].flatMap((id) => {
+    const lot = household.lots.get(id);
+    if (!lot || (lot.state !== 'in' && lot.state !== 'out') || lot.placeId === (placeId ?? undefined)) return [];
+    const { placeId: _placeId, away: _away, ...rest } = lot;
+    const next: Lot =
+      placeId === null
+        ? { ...rest, state: 'out', sinceMs: nowMs }
+        : { ...rest, state: 'in', placeId, order: order++, sinceMs: nowMs };
+    return createChange('lots', id, lot, next) ?? [];
+  });
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'moved', subject, changes });
+}
+
+/** Says where some things belong, where all of them go in beside what belongs there; nothing is carried. */
+export function createBelongIn(
+  household: Household,
+  ids: readonly LotId[],
+  placeId: PlaceId,
+  subject: string,
+  nowMs: number,
+): Act {
+  const able = [...new Set(ids)].filter((id) => {
+    const lot = household.lots.get(id);
+    return lot && takesRoom(lot) && lot.homeId !== placeId;
+  });
+  const verdict = judgePut(household, createPlaceTree(household.places), able, placeId, 'home');
+  if (!verdict) return fail({ code: 'no-such-place' });
+  if (!verdict.isFit) return fail({ code: 'no-room', placeId });
+  const behind = groupLotsByPlace(household, 'home').get(placeId)?.at(-1)?.homeOrder ?? -1;
+  const changes = able.flatMap((id, i) => {
+    const lot = household.lots.get(id)!;
+    const homeForm = verdict.forms[i]!;
+    const next: Lot = { ...lot, homeId: placeId, homeForm, homeOrder: behind + 1 + i, sinceMs: nowMs };
+    // It was never there: until it is carried it counts as without a home.
+    if (lot.state === 'out' && isHomeless(lot)) next.away = 'waiting';
+    return createChange('lots', id, lot, next) ?? [];
+  });
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'changed', subject, changes });
 }

@@ -4,8 +4,17 @@ import { parseGrammage, parseLengthMm, parseMassG, type AmountFault, type UnitSy
 import { findType } from './figures.ts';
 import type { Sketch } from './sketch.ts';
 import { HOLDER_WORDS } from './words.ts';
+import type { LineContext } from './lineMarks.ts';
 import { LineReader } from './lineReader.ts';
-import { COUNT_UNITS, GRAMMAGE_UNITS, LENGTH_UNITS, MASS_UNITS, type LinePart, type Quantity } from './lineWords.ts';
+import {
+  COUNT_UNITS,
+  GRAMMAGE_UNITS,
+  LENGTH_UNITS,
+  MASS_UNITS,
+  type LinePart,
+  type Meaning,
+  type Quantity,
+} from './lineWords.ts';
 
 export interface ReadLine {
   readonly sketch: Sketch;
@@ -38,6 +47,50 @@ function listDoubts({ kind, cloth, fibre, lengthMm, massG }: LineReader['said'],
   return doubts;
 }
 
+/** What a number can be said to mean, for each kind of thing. */
+const NUMBER_MEANS: Record<Kind, readonly Meaning[]> = {
+  fabric: ['length', 'width', 'grammage', 'mass', 'number', 'name'],
+  scrap: ['size', 'count', 'mass', 'name'],
+  pattern: ['number', 'count', 'size', 'sheets', 'name'],
+  thread: ['length', 'count', 'tex', 'name'],
+  notion: ['size', 'count', 'units', 'length', 'mass', 'name'],
+  tool: ['size', 'count', 'mass', 'name'],
+  other: ['size', 'count', 'mass', 'name'],
+  kit: ['count', 'mass', 'name'],
+};
+
+/** What a part of a line can be said to mean, beside what it was read as. */
+export function listMeanings({ text, means }: LinePart, kind: Kind): readonly Meaning[] {
+  const isNumber = /^[x×.,]?\s?[\d½¼¾⅓⅔⅛⅜⅝⅞]/iu.test(text) && means !== 'for' && means !== 'box';
+  const able = isNumber ? NUMBER_MEANS[kind] : (['name'] as const);
+  return able.filter((one) => one !== means);
+}
+
+/** Takes an amount as the sewist said it is meant; false where nothing was said of it. */
+function settleMeant(reader: LineReader, one: Quantity, kind: Kind, units: UnitSystem): boolean {
+  const means = reader.getMeant(one);
+  if (means === null) return false;
+  const { said } = reader;
+  const isMetric = units === 'metric';
+  const [long, small] = isMetric ? (['m', 'cm'] as const) : (['yd', 'in'] as const);
+  const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
+  const length = (bare: 'm' | 'yd' | 'cm' | 'in' | 'mm') => (text: string) => parseLengthMm(text, bare);
+  const take = (how: Parameters<LineReader['take']>[2]) => reader.take(one, means, how) ?? undefined;
+  if (means === 'length') said.lengthMm = take(length(long));
+  else if (means === 'width') said.widthMm = take(length(small));
+  else if (means === 'grammage') said.grammageGsm = take((text) => parseGrammage(text, 'gsm'));
+  else if (means === 'mass') said.massG = take((text) => parseMassG(text, 'g'));
+  else if (means === 'tex') said.tex = take(whole);
+  else if (means === 'sheets') said.sheets = take(whole);
+  else if (means === 'number') said.number = take(whole);
+  else if (means === 'count') said.count = take(whole);
+  else if (means === 'units') said.units = take(whole);
+  else if (kind === 'pattern') said.thicknessMm = take(length('mm'));
+  else if (kind === 'scrap') said.cutMm = take(length(small));
+  else if (take(length(small)) !== undefined) said.size = `${one.number} ${one.unit || small}`;
+  return true;
+}
+
 /** Gives each gathered amount its meaning, now that the kind is known. */
 function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void {
   const { said } = reader;
@@ -48,6 +101,7 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
   const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
   const rest: Quantity[] = [];
   for (const one of reader.quantities) {
+    if (settleMeant(reader, one, kind, units)) continue;
     if (GRAMMAGE_UNITS.has(one.unit) || (one.unit === 'oz' && kind === 'fabric')) {
       said.grammageGsm = reader.take(one, 'grammage', (text) => parseGrammage(text, 'gsm')) ?? said.grammageGsm;
     } else if (MASS_UNITS.has(one.unit)) {
@@ -161,13 +215,9 @@ function inferKind(reader: LineReader, fallback: Kind): Kind {
 
 /**
  * Reads one line such as `linen twill oat 3.4m x 140 185gsm board` into a sketch, and tells what each part was
- * read as. `kind` is what a line means that does not say: the page it was typed on; or, where that is said, what it is whatever the
- * words say.
+ * read as.
  */
-export function parseLine(
-  text: string,
-  context: { readonly kind: Kind; readonly units: UnitSystem; readonly isKindSaid?: boolean },
-): ReadLine {
+export function parseLine(text: string, context: LineContext): ReadLine {
   const reader = new LineReader(text, context);
   reader.gather();
   const kind = context.isKindSaid ? context.kind : inferKind(reader, context.kind);
@@ -203,7 +253,7 @@ function settleScrap(said: LineReader['said']): void {
   if (said.cut !== 'odd') said.count ??= 1;
 }
 
-const COMMON = new Set<keyof Sketch>(['kind', 'name', 'colours', 'tags', 'cost', 'form', 'count']);
+const COMMON = new Set<keyof Sketch>(['kind', 'name', 'colours', 'tags', 'cost', 'form', 'count', 'source']);
 const CLOTH: readonly (keyof Sketch)[] = ['fibre', 'cloth', 'weave', 'print', 'widthMm', 'grammageGsm', 'isWashed'];
 const BOX: readonly (keyof Sketch)[] = ['type', 'size', 'boxMm', 'massG', 'watts', 'expiresOn'];
 /** What each kind can say of itself; a word of another craft stays in the name and says no more. */

@@ -1,8 +1,6 @@
 import { isShade, parseColourWord } from '../colour/index.ts';
-import type { Kind } from '../records/index.ts';
-import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
 import { findType } from './figures.ts';
-import type { Sketch } from './sketch.ts';
+import { LineMarks } from './lineMarks.ts';
 import {
   CLOTH_WORDS,
   CUT_WORDS,
@@ -22,47 +20,20 @@ import {
   isKnownWord,
   isUnit,
   KEYWORDS,
-  nameOf,
   NUMBER,
   OF_CLOTH,
-  tokenise,
+  readShape,
   toTex,
   toSingular,
   WASHED,
-  type LinePart,
-  type Meaning,
   type Quantity,
   type Token,
 } from './lineWords.ts';
 
-type LineSaid = { -readonly [K in keyof Sketch]?: Sketch[K] };
-
 /** Collects what the line says, word by word; amounts wait until the kind is known. */
-export class LineReader {
-  private readonly tokens: readonly Token[];
-  private readonly used = new Set<number>();
-  readonly parts: LinePart[] = [];
-  readonly faults: AmountFault[] = [];
-  readonly quantities: Quantity[] = [];
-  readonly said: LineSaid = {};
-  reservedFor: string | null = null;
-  /** Cut so by the shop: each piece so long and so wide. */
-  precut: { readonly eachMm: number; readonly widthMm: number } | null = null;
+export class LineReader extends LineMarks {
   /** The cloth was told by a word that only says how it is made, until another says what it is. */
   private isClothVague = false;
-
-  constructor(
-    private readonly text: string,
-    private readonly context: { readonly kind: Kind; readonly units: UnitSystem },
-  ) {
-    this.tokens = tokenise(text);
-  }
-
-  private mark(from: number, to: number, means: Meaning, isName = false): void {
-    this.parts.push({ from, to, text: this.text.slice(from, to), means });
-    if (!isName)
-      for (const [i, token] of this.tokens.entries()) if (token.from >= from && token.to <= to) this.used.add(i);
-  }
 
   /** Reads all words; amounts are only gathered. */
   gather(): void {
@@ -75,48 +46,23 @@ export class LineReader {
     const next = this.tokens[i + 1];
     const { word } = token;
     const { said } = this;
-    if (/^#[0-9a-f]{6}$/u.test(word)) {
-      said.colours = [...(said.colours ?? []), word];
-      this.mark(token.from, token.to, 'colour');
+    const corrected = this.readCorrected(i);
+    if (corrected > 0) return corrected;
+    const shape = readShape(word);
+    if (shape) {
+      const { field, value, means } = shape;
+      const isList = field === 'colours' || field === 'tags';
+      Object.assign(said, { [field]: isList ? [...(said[field] ?? []), value] : value });
+      const before = this.tokens[i - 1];
+      this.mark(means === 'hours' && before?.word === 'used' ? before.from : token.from, token.to, means);
       return 1;
     }
-    if (/^#[^\s#]{1,40}$/u.test(word) && !/^#\d+$/u.test(word)) {
-      said.tags = [...(said.tags ?? []), word.slice(1)];
-      this.mark(token.from, token.to, 'tag');
-      return 1;
-    }
-    if (/^#\d{1,7}$/u.test(word)) {
-      said.number = Number(word.slice(1));
-      this.mark(token.from, token.to, 'number');
-      return 1;
-    }
-    if (word === 'for' && next) {
-      // To the end of the line, or up to the next sign that something else begins.
-      let end = i + 1;
-      while (end < this.tokens.length && !/^(#|cost$)/u.test(this.tokens[end]!.word)) end += 1;
-      const last = this.tokens[end - 1] as Token;
-      if (end > i + 1) {
-        this.reservedFor = this.text.slice(next.from, last.to).slice(0, 120);
-        this.mark(token.from, last.to, 'for');
-        return end - i;
-      }
-    }
+    const phrase = this.readPhrase(i);
+    if (phrase > 0) return phrase;
     if ((word === 'expires' || word === 'exp') && next && /^\d{4}-\d{2}-\d{2}$/u.test(next.word)) {
       said.expiresOn = next.word;
       this.mark(token.from, next.to, 'expiry');
       return 2;
-    }
-    if (/^\d{4}s$/u.test(word)) {
-      said.era = word;
-      this.mark(token.from, token.to, 'era');
-      return 1;
-    }
-    const used = /^(\d+(?:[.,]\d+)?)\s?h(ours)?$/u.exec(word);
-    if (used) {
-      said.usedHours = Number(used[1]!.replace(',', '.'));
-      const before = this.tokens[i - 1];
-      this.mark(before?.word === 'used' ? before.from : token.from, token.to, 'hours');
-      return 1;
     }
     const keyed = this.readKeyword(token, next);
     if (keyed > 0) return keyed;
@@ -234,19 +180,6 @@ export class LineReader {
     const read =
       this.readClothOrType(i) || this.readKind(i) || this.readMake(i) || this.readColour(i) || this.readState(i);
     return read || 1;
-  }
-
-  private setWord<K extends keyof Sketch>(
-    i: number,
-    means: Meaning,
-    isName: boolean,
-    field: K,
-    value: Sketch[K] | undefined,
-  ) {
-    const { from, to } = this.tokens[i] as Token;
-    this.said[field] = value;
-    this.mark(from, to, means, isName);
-    return 1;
   }
 
   /** Types come before cloth: "elastic" on its own is a notion, "quilting cotton" a cloth. */
@@ -374,23 +307,5 @@ export class LineReader {
     if (THREAD_USES.includes(word) && !said.use) return this.setWord(i, 'use', true, 'use', word);
     if (GARMENT_WORDS.includes(word)) return this.setWord(i, 'garment', true, 'garment', word);
     return 0;
-  }
-
-  /** The words that are no amount: the name as it was typed. */
-  getName(): string {
-    return nameOf(this.tokens, this.used);
-  }
-
-  /** Reads a gathered amount; a fault is kept with its stretch of the line. */
-  take(quantity: Quantity, means: Meaning, read: (text: string) => ReturnType<typeof parseLengthMm>): number | null {
-    const parsed = read(`${quantity.number} ${quantity.unit}`);
-    const text = this.text.slice(quantity.from, quantity.to);
-    if (!parsed.ok) this.faults.push({ ...parsed.fault, text });
-    else if (parsed.value <= 0) this.faults.push({ code: 'zero', text });
-    else {
-      this.parts.push({ from: quantity.from, to: quantity.to, text, means });
-      return parsed.value;
-    }
-    return null;
   }
 }

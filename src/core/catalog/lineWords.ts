@@ -1,5 +1,6 @@
 import { isShade, parseColourWord } from '../colour/index.ts';
 import { TYPE_FIGURES } from './figures.ts';
+import type { Sketch } from './sketch.ts';
 import {
   CLOTH_WORDS,
   CUT_WORDS,
@@ -50,6 +51,8 @@ const MEANINGS = [
   'box',
   'era',
   'sizes',
+  'from',
+  'name',
 ] as const;
 export type Meaning = (typeof MEANINGS)[number];
 
@@ -127,6 +130,22 @@ export function tokenise(text: string): Token[] {
   });
 }
 
+/** Words that begin a phrase, and the sign that it is over. */
+export const PHRASE_ENDS = toTable<RegExp>({ for: /^(?:#|cost$|from$)/u, from: /^(?:#|cost$|for$|[x×]?[.,]?\d)/u });
+
+/** What a word says by its very shape: `#rrggbb`, `#tag`, `#12`, `1950s`, `3h`. */
+export function readShape(
+  word: string,
+): { readonly field: keyof Sketch; readonly value: string | number; readonly means: Meaning } | null {
+  if (/^#[0-9a-f]{6}$/u.test(word)) return { field: 'colours', value: word, means: 'colour' };
+  if (/^#\d{1,7}$/u.test(word)) return { field: 'number', value: Number(word.slice(1)), means: 'number' };
+  if (/^#[^\s#]{1,40}$/u.test(word) && !/^#\d+$/u.test(word))
+    return { field: 'tags', value: word.slice(1), means: 'tag' };
+  if (/^\d{4}s$/u.test(word)) return { field: 'era', value: word, means: 'era' };
+  const used = /^(\d+(?:[.,]\d+)?)\s?h(ours)?$/u.exec(word);
+  return used && { field: 'usedHours', value: Number(used[1]!.replace(',', '.')), means: 'hours' };
+}
+
 /** A word as tables have it: plurals by their singular, where only that is known. */
 export function toSingular(word: string, isKnown: (word: string) => boolean): string {
   if (isKnown(word)) return word;
@@ -153,7 +172,7 @@ export function isKnownWord(word: string): boolean {
     TYPE_WORDS.has(word) ||
     isShade(word) ||
     parseColourWord(word) !== null ||
-    /^(x|×|by|wide|for|fat|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
+    /^(x|×|by|wide|for|from|fat|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)
   );
 }
 

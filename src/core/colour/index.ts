@@ -17,4 +17,4 @@ export {
   type Shift,
 } from './difference.ts';
 export { findInPhoto, type PhotoFindings } from './photo.ts';
-export { isShade, parseColourWord } from './words.ts';
+export { isShade, listColourWords, parseColourWord } from './words.ts';

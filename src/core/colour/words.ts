@@ -86,6 +86,11 @@ const SHADES = toTable<{ l: number; c: number }>({
 
 const NAMED = toTable<number>(colorsNamed);
 
+/** Every word that is a colour: those of the craft before those of the web. */
+export function listColourWords(): string[] {
+  return [...Object.keys(CRAFT), ...Object.keys(NAMED)];
+}
+
 export function isShade(word: string): boolean {
   return word in SHADES;
 }

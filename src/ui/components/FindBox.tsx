@@ -1,5 +1,5 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { findByCode, parseCode } from '../../core/labels/index.ts';
 import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
@@ -35,8 +35,35 @@ function findPlaces(household: Household, query: string): { id: PlaceId; name: s
   return found;
 }
 
+/** Enter that was pressed before its answers were there: once they are, the first of them is taken. */
+function useEnterEarly(
+  before: string,
+  query: string,
+  first: string | null,
+  choose: (id: string) => void,
+): (text: string) => void {
+  const entered = useRef(before);
+  const chooseNow = useEffectEvent(choose);
+  useEffect(() => {
+    if (first === null || query === '' || entered.current !== query) return;
+    entered.current = '';
+    chooseNow(first);
+  }, [query, first]);
+  return (text) => {
+    entered.current = text;
+  };
+}
+
+interface FindBoxProps {
+  /** It has the focus already. */
+  readonly isWanted: boolean;
+  /** What was typed before this was loaded, and at which text Enter was pressed then. */
+  readonly typed: string;
+  readonly entered: string;
+}
+
 /** "Where is the…": type, and every answer says the place. Enter opens it on the wall. */
-export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string }) {
+export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const navigate = useNavigate();
@@ -46,6 +73,7 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
   const found = useMemo(() => hits.filter(({ lotId }) => household.lots.has(lotId)), [hits, household]);
 
   const places = useMemo(() => findPlaces(household, query), [household, query]);
+  const first = places[0]?.id ?? found[0]?.lotId ?? null;
 
   const choosePlace = (id: PlaceId) => {
     show({ type: 'place', id });
@@ -69,6 +97,8 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
     void navigate(`/find/${lotId}`);
   };
 
+  const enterEarly = useEnterEarly(entered, query, first, choose);
+
   /** A code that was typed or scanned into the box is looked up at once. */
   const lookUp = (typed: string) => {
     const code = parseCode(typed);
@@ -90,6 +120,9 @@ export function FindBox({ isWanted, typed }: { isWanted: boolean; typed: string 
           className={findClass}
           displayValue={() => text}
           onChange={(event) => lookUp(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && (query !== text || first === null)) enterEarly(text);
+          }}
         />
         <kbd
           aria-hidden

@@ -7,6 +7,7 @@ const FindBox = lazy(async () => ({ default: (await import('./FindBox.tsx')).Fin
 export function FindField() {
   const [isWanted, setWanted] = useState(false);
   const [typed, setTyped] = useState('');
+  const [entered, setEntered] = useState('');
   return (
     <Suspense
       fallback={
@@ -22,11 +23,12 @@ export function FindField() {
             onFocus={() => setWanted(true)}
             onBlur={() => setWanted(false)}
             onChange={(event) => setTyped(event.target.value)}
+            onKeyDown={({ key }) => key === 'Enter' && setEntered(typed)}
           />
         </div>
       }
     >
-      <FindBox isWanted={isWanted} typed={typed} />
+      <FindBox isWanted={isWanted} typed={typed} entered={entered} />
     </Suspense>
   );
 }

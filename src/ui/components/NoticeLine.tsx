@@ -16,7 +16,7 @@ export function NoticeLine() {
   return (
     <div
       aria-live="polite"
-      className="no-print pointer-events-none fixed inset-x-0 bottom-20 z-20 flex justify-center px-3 group-has-[[data-draft]]/screen:bottom-64 md:bottom-[74px] md:group-has-[[data-draft]]/screen:bottom-60"
+      className="no-print pointer-events-none fixed inset-x-0 bottom-20 z-20 flex justify-center px-3 group-has-[[data-draft]]/screen:top-1 group-has-[[data-draft]]/screen:bottom-auto md:bottom-[74px] md:group-has-[[data-draft]]/screen:top-16 md:group-has-[[data-draft]]/screen:bottom-auto"
     >
       {notice && (
         <div

@@ -37,6 +37,8 @@ const MEANING: Record<Meaning, string> = {
   box: 'size',
   era: 'era',
   sizes: 'sizes',
+  from: 'bought at',
+  name: 'just its name',
 };
 /** What a stretch of the quick line was read as. */
 export const wordMeaning = (means: Meaning): string => MEANING[means];

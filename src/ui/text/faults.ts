@@ -44,6 +44,8 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
       return 'That cannot be wrapped with it: it holds something wrapped already, or is no cloth. Nothing was changed.';
     case 'no-such-place':
       return 'That place is no longer in the room. Nothing was moved.';
+    case 'no-room':
+      return 'Not all of it goes into that place, beside what belongs there. Nothing was changed.';
     case 'stale-plan':
       return 'This plan names things or places that are gone. Find a plan anew; nothing was changed.';
     case 'out-of-range':

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { completeSketch, findType, TYPE_FIGURES } from '../../../core/catalog/index.ts';
+import { CLOTHS } from '../../../core/measure/index.ts';
 import {
   CARE_FLAGS,
   type CareFlag,
@@ -9,15 +11,15 @@ import {
 } from '../../../core/records/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { Form } from '../../components/Form.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
-import { useHousehold, world } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCare, wordCount } from '../../text/index.ts';
-import { barClass } from './NarrowBar.tsx';
+import { capitalise, wordCare, wordCloth, wordCount } from '../../text/index.ts';
+import { OneWordForm, PickFor } from './bulk.tsx';
+import { BulkPlaces } from './BulkPlaces.tsx';
 import type { StashRow } from './rows.ts';
-import { createChangeLots, createChangeMany } from '../../../core/acts/index.ts';
+import { createChangeLots, createChangeMany, createRemoveLots } from '../../../core/acts/index.ts';
 
 /** Changes the same about everything that is ticked, as one act with one undo. */
 export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {
@@ -30,6 +32,11 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
   const change = (how: (item: Item) => Item, done: string) =>
     act((now) => createChangeMany(now, subject, items, how), done);
   const isCloth = rows.every(({ item }) => item.fabric);
+  const remove = () => {
+    const words = wordCount(rows.length, 'lot');
+    const ids = rows.map(({ lot }) => lot.id);
+    return act((now) => createRemoveLots(now, ids, words, world.nowMs()), `${words} removed from the stash.`);
+  };
   return (
     <div
       role="group"
@@ -40,51 +47,15 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
       <Button look="quiet" className="md:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         Change …
       </Button>
-      <div className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-2 max-md:order-last`}>
-        <OneWordForm
-          label="Tag for all"
-          placeholder="tag"
-          maxLength={40}
-          send="Tag"
-          onSend={(word) =>
-            change(
-              (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
-              `${subject} tagged “${word}”.`,
-            )
-          }
-        />
-        <PickFor
-          label="Used at, for all"
-          first="Used at …"
-          of={stations.map(({ id, name }) => [id, name])}
-          onPick={(id) => change((item) => ({ ...item, stationId: id as StationId }), `${subject} changed.`)}
-        />
-        <PickFor
-          label="Take care, for all"
-          first="Take care …"
-          of={CARE_FLAGS.map((flag) => [flag, wordCare(flag)])}
-          onPick={(flag) =>
-            change((item) => ({ ...item, care: [...new Set([...item.care, flag as CareFlag])] }), `${subject} changed.`)
-          }
-        />
-        <OneWordForm
-          label="Uses a month, for all"
-          placeholder="uses a month"
-          maxLength={10}
-          send="Set"
-          onSend={(word) => {
-            const usesPerMonth = Number(word.replace(',', '.'));
-            if (!(usesPerMonth >= 0 && usesPerMonth <= 1000)) return undefined;
-            return change((item) => ({ ...item, usesPerMonth, learntPerMonth: undefined }), `${subject} changed.`);
-          }}
-        />
+      <div
+        className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-x-3 max-md:order-last md:ml-auto`}
+      >
         {rows.length > 1 && rows.length <= 60 && (
           <>
             <WishButton wish={{ kind: 'together', lotIds: rows.map(({ lot }) => lot.id) }}>Keep together</WishButton>
             <WishButton wish={{ kind: 'apart', lotIds: rows.map(({ lot }) => lot.id) }}>Never together</WishButton>
           </>
         )}
-        {rows.length > 1 && <HeapUp rows={rows} onDone={onDone} />}
         {isCloth && (
           <Button
             look="quiet"
@@ -104,11 +75,93 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
             All washed
           </Button>
         )}
+        <Button look="quiet" onClick={() => void remove()}>
+          Remove {wordCount(rows.length, 'lot')}
+        </Button>
       </div>
-      <Button look="quiet" className="ml-auto" onClick={onDone}>
+      <Button look="quiet" className="max-md:ml-auto" onClick={onDone}>
         Untick all
       </Button>
+      <div className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-2 max-md:order-last`}>
+        <BulkPlaces rows={rows} />
+        <PickType rows={rows} />
+        <PickFor
+          label="Used at, for all"
+          first="Used at …"
+          of={stations.map(({ id, name }) => [id, name])}
+          onPick={(id) => change((item) => ({ ...item, stationId: id as StationId }), `${subject} changed.`)}
+        />
+        <PickFor
+          label="Take care, for all"
+          first="Take care …"
+          of={CARE_FLAGS.map((flag) => [flag, wordCare(flag)])}
+          onPick={(flag) =>
+            change((item) => ({ ...item, care: [...new Set([...item.care, flag as CareFlag])] }), `${subject} changed.`)
+          }
+        />
+        <OneWordForm
+          label="Tag for all"
+          placeholder="tag"
+          maxLength={40}
+          send="Tag"
+          onSend={(word) =>
+            change(
+              (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
+              `${subject} tagged “${word}”.`,
+            )
+          }
+        />
+        <OneWordForm
+          label="Uses a month, for all"
+          placeholder="uses a month"
+          maxLength={10}
+          send="Set"
+          onSend={(word) => {
+            const usesPerMonth = Number(word.replace(',', '.'));
+            if (!(usesPerMonth >= 0 && usesPerMonth <= 1000)) return undefined;
+            return change((item) => ({ ...item, usesPerMonth, learntPerMonth: undefined }), `${subject} changed.`);
+          }}
+        />
+        {rows.length > 1 && <HeapUp rows={rows} onDone={onDone} />}
+      </div>
     </div>
+  );
+}
+
+/** What all of them are: the class of cloth, or the type of what is told by types. What was measured stays. */
+function PickType({ rows }: { rows: readonly StashRow[] }) {
+  const kinds = new Set(rows.map(({ item }) => item.kind));
+  const [kind] = kinds;
+  if (!kind || kinds.size > 1) return null;
+  const isCloth = kind === 'fabric' || kind === 'scrap';
+  const types = TYPE_FIGURES.filter((one) => one.kind === kind).map(({ type }) => type);
+  const of = isCloth
+    ? CLOTHS.map(({ id }) => [id, capitalise(wordCloth(id))] as const)
+    : types.map((type) => [type, type] as const);
+  if (of.length === 0) return null;
+  const lots = new Map(rows.map(({ item, lot }) => [item.id, lot]));
+  const subject = wordCount(lots.size, 'thing');
+  const retype = (chosen: string) => (item: Item) => {
+    const { stationId, id: itemId } = item;
+    const lot = lots.get(itemId)!;
+    const sketch = isCloth ? { kind, cloth: chosen } : { kind, type: findType(chosen, kind)?.type ?? chosen };
+    const { settings } = useApp.getState().household!;
+    const birth = { itemId, lotId: lot.id, stationId, nowMs: world.nowMs(), settings };
+    const made = completeSketch(sketch, birth, { item, lot });
+    return made.ok ? made.value.item : item;
+  };
+  return (
+    <PickFor
+      label="What all of it is"
+      first={isCloth ? 'Class of cloth …' : 'Type …'}
+      of={of}
+      onPick={(chosen) =>
+        act(
+          (now) => createChangeMany(now, subject, [...lots.keys()], retype(chosen)),
+          `${subject}: ${isCloth ? wordCloth(chosen) : chosen}.`,
+        )
+      }
+    />
   );
 }
 
@@ -131,64 +184,5 @@ function HeapUp({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => voi
       send="Make a heap"
       onSend={heap}
     />
-  );
-}
-
-interface OneWordFormProps {
-  readonly label: string;
-  readonly placeholder: string;
-  readonly maxLength: number;
-  readonly send: string;
-  /** Nothing where the word does not read. */
-  readonly onSend: (word: string) => Promise<boolean> | undefined;
-}
-
-function OneWordForm({ label, placeholder, maxLength, send, onSend }: OneWordFormProps) {
-  const [text, setText] = useState('');
-  return (
-    <Form
-      className="flex items-center gap-1"
-      onSend={() => (text.trim() === '' ? undefined : onSend(text.trim())?.then((isDone) => isDone && setText('')))}
-    >
-      <input
-        aria-label={label}
-        placeholder={placeholder}
-        maxLength={maxLength}
-        className={`${barClass} w-28`}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <Button look="quiet" type="submit">
-        {send}
-      </Button>
-    </Form>
-  );
-}
-
-interface PickForProps {
-  readonly label: string;
-  readonly first: string;
-  readonly of: readonly (readonly [value: string, words: string])[];
-  readonly onPick: (value: string) => Promise<boolean>;
-}
-
-/** A choice that is carried out at once, and then stands on nothing again. */
-function PickFor({ label, first, of, onPick }: PickForProps) {
-  return (
-    <select
-      aria-label={label}
-      className={barClass}
-      value=""
-      onChange={({ target: { value } }) => {
-        if (value !== '') void onPick(value);
-      }}
-    >
-      <option value="">{first}</option>
-      {of.map(([value, words]) => (
-        <option key={value} value={value}>
-          {words}
-        </option>
-      ))}
-    </select>
   );
 }

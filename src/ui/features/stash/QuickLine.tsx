@@ -1,31 +1,28 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { completeSketch, parseLine, type Birth } from '../../../core/catalog/index.ts';
-import { computeHeap, createHeap, describeHeap, isUnlikelyHeap, readHeap } from '../../../core/heaps/index.ts';
-import { computePackage, getAmount } from '../../../core/measure/index.ts';
-import { KINDS, type ItemId, type Kind, type LotId } from '../../../core/records/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import {
+  completeWord,
+  createWordBook,
+  type completeSketch,
+  type Meaning,
+  type parseLine,
+} from '../../../core/catalog/index.ts';
+import { createHeap, describeHeap, isUnlikelyHeap } from '../../../core/heaps/index.ts';
+import { getAmount } from '../../../core/measure/index.ts';
+import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { Form } from '../../components/Form.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
-import { inSession, Session, useSessionName } from './Session.tsx';
-import { TwinHint } from './TwinHint.tsx';
-import { explained } from '../../components/explained.ts';
-import { Swatch } from '../../drawing/Swatch.tsx';
+import { QuickRead } from './QuickRead.tsx';
+import { inSession, useSessionName } from './Session.tsx';
+import { SpeakButton } from './SpeakButton.tsx';
+import { useRead } from './useRead.ts';
+import type { UnitSystem } from '../../../core/units/index.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { forgetHabits, rememberHabits } from '../../state/habits.ts';
+import { derive } from '../../state/derived.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import type { Thing } from '../../state/appState.ts';
-import { getUsualStations } from '../../state/usualStations.ts';
-import {
-  capitalise,
-  wordAmount,
-  wordAmountFault,
-  wordForm,
-  wordKind,
-  wordMeaning,
-  wordPackage,
-  wordRecordFault,
-  wordThing,
-} from '../../text/index.ts';
+import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.ts';
 import { wordDoubts } from '../../text/doubts.ts';
 import { wordHeapMeasures } from '../../text/heaps.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
@@ -39,36 +36,27 @@ interface QuickLineProps {
   readonly isEntered: boolean;
 }
 
-const HOW =
-  'What you typed and, where you typed nothing, what is usual for its kind; its package and weight are worked out from those.';
+const NOTHING_MEANT: ReadonlyMap<string, Meaning> = new Map();
 
-/** While it is typed; what is taken in has ids of its own. */
-const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
+const getWordBook = derive(({ items }) => createWordBook(items.values()));
 
-/** A line as it reads: what it is, and the thing or heap that it makes. */
-function useRead(text: string, kind: Kind, kindSaid: Kind | null) {
+/** What is missing of the word that is being typed; null where it is not known. */
+function useWordRest(text: string): string | null {
   const household = useHousehold();
-  const { units } = household.settings;
-  const heap = useMemo(() => readHeap(text, units), [text, units]);
-  const line = useMemo(
-    () => parseLine(heap?.rest ?? text, { kind: kindSaid ?? kind, units, isKindSaid: kindSaid !== null }),
-    [heap, text, kind, kindSaid, units],
-  );
-  const made = useMemo(() => {
-    const birth: Birth = {
-      ...TYPED,
-      nowMs: world.nowMs(),
-      stationId: getUsualStations(household)(line.sketch.kind, line.sketch.type),
-      settings: household.settings,
-    };
-    const single = completeSketch(line.sketch, birth);
-    if (!heap || !single.ok) return single;
-    const { item, lot } = single.value;
-    const told = computeHeap(item, lot, heap.by, heap.value, household.settings, heap.pieces);
-    return told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single;
-  }, [line, heap, household]);
-  return { heap, line, made };
+  return useMemo(() => completeWord(text, getWordBook(household)), [text, household]);
 }
+
+/** Does at the first drawing what was asked for before it. */
+function useOnce(isWanted: boolean, run: () => void): void {
+  const now = useRef(isWanted);
+  useEffect(() => {
+    if (!now.current) return;
+    now.current = false;
+    run();
+  });
+}
+
+const isAtEnd = ({ selectionStart, value }: HTMLInputElement): boolean => selectionStart === value.length;
 
 /** What is asked before a line is taken in; null where nothing about it is unlikely. */
 function useQuestion(line: ReturnType<typeof parseLine>, made: ReturnType<typeof completeSketch>): string | null {
@@ -79,6 +67,45 @@ function useQuestion(line: ReturnType<typeof parseLine>, made: ReturnType<typeof
   if (!lot.heap) return line.doubts.length === 0 ? null : wordDoubts(line.doubts, units);
   if (!isUnlikelyHeap(item, lot, settings)) return null;
   return `Is it really ${wordHeapMeasures(describeHeap(item, lot, settings), units)}? Enter again takes it in.`;
+}
+
+/** What keeps a line from being taken in; null for nothing. */
+function wordProblem(
+  { heap, line, made }: Pick<ReturnType<typeof useRead>, 'heap' | 'line' | 'made'>,
+  units: UnitSystem,
+) {
+  const isMetric = units === 'metric';
+  const isHeap = made.ok && made.value.lot.heap !== undefined;
+  const { sketch, faults } = line;
+  if (faults[0]) return wordAmountFault(faults[0], isMetric ? '3.4m' : '2 1/2 yd');
+  if (sketch.name === undefined) return 'Say what it is, too.';
+  if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
+    return `Say how long it is, such as ${isMetric ? '3.4m' : '2 1/2 yd'}.`;
+  if (heap && made.ok && !isHeap) return 'Things of that kind are not measured so: say how many pieces.';
+  return made.ok ? null : made.fault.map(wordRecordFault).join('; ');
+}
+
+interface LineKeys {
+  readonly kind: () => void;
+  readonly form: () => void;
+  /** Nothing where there is nothing to repeat, to clear or to add. */
+  readonly again: (() => void) | null;
+  readonly clear: (() => void) | null;
+  readonly rest: (() => void) | null;
+}
+
+/** The keys of the line, beside Enter. */
+function pressKey(event: KeyboardEvent<HTMLInputElement>, { kind, form, again, clear, rest }: LineKeys): void {
+  const { key, altKey, shiftKey, currentTarget } = event;
+  const run =
+    (altKey && key.toLowerCase() === 'k' && kind) ||
+    (altKey && key === 'Enter' && form) ||
+    (key === 'ArrowUp' && again) ||
+    (key === 'Escape' && clear) ||
+    (key === 'Tab' && !shiftKey && isAtEnd(currentTarget) && rest);
+  if (!run) return;
+  event.preventDefault();
+  run();
 }
 
 /** One line that becomes a thing: it shows how it was read, Enter takes it in, and the next begins at once. */
@@ -96,24 +123,21 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const isEmpty = text.trim() === '';
 
   const session = useSessionName();
-  const { heap, line, made } = useRead(text, kind, kindSaid);
-  const isHeap = made.ok && made.value.lot.heap !== undefined;
-  const needsAmount = !isHeap && line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined;
-  const problem = line.faults[0]
-    ? wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd')
-    : line.sketch.name === undefined
-      ? 'Say what it is, too.'
-      : needsAmount
-        ? `Say how long it is, such as ${units === 'metric' ? '3.4m' : '2 1/2 yd'}.`
-        : heap && made.ok && !isHeap
-          ? 'Things of that kind are not measured so: say how many pieces.'
-          : made.ok
-            ? null
-            : made.fault.map(wordRecordFault).join('; ');
+  /** What the sewist said that some words mean. */
+  const [meant, setMeant] = useState<ReadonlyMap<string, Meaning>>(NOTHING_MEANT);
+  const { heap, line, made, recalled } = useRead(text, { kind, kindSaid, meant });
+  const rest = useWordRest(text);
+  const problem = wordProblem({ heap, line, made }, units);
 
   // What is unlikely is asked once: pressed again, it is taken as it reads.
   const question = useQuestion(line, made);
   const isAsked = question !== null && asked === text;
+  const clear = () => {
+    setText('');
+    setTried(false);
+    setKindSaid(null);
+    setMeant(NOTHING_MEANT);
+  };
   const takeIn = async () => {
     setTried(true);
     if (problem !== null || !made.ok) return;
@@ -122,9 +146,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     const { item } = promised;
     const lot = inSession(household, promised.lot);
     // The next line begins at once, while this one is still being kept.
-    setText('');
-    setTried(false);
-    setKindSaid(null);
+    clear();
+    rememberHabits(line.sketch);
     input.current?.focus();
     const words = `${item.name} is in: ${wordAmount(item, lot, units)}.`;
     const isIn = await (lot.heap
@@ -133,12 +156,11 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     if (isIn) setLast(text);
     else setText((now) => (now === '' ? text : now));
   };
-  const enterNow = useRef(isEntered);
-  useEffect(() => {
-    if (!enterNow.current) return;
-    enterNow.current = false;
-    void takeIn();
-  });
+  useOnce(isEntered, () => void takeIn());
+  const addRest = () => {
+    setText(`${text}${rest} `);
+    input.current?.focus();
+  };
   const openForm = () => {
     if (!made.ok) return setTried(true);
     const draft = withPromise(withNewIds(made.value), line.reservedFor);
@@ -154,12 +176,25 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
           thing={thing}
           kind={line.sketch.kind}
           parts={line.parts}
+          recalled={recalled}
+          rest={rest === null ? null : `${/\S+$/u.exec(text)?.[0] ?? ''}${rest}`}
+          onRest={addRest}
+          onMeant={(word, means) => {
+            setMeant(means ? new Map([...meant, [word, means]]) : new Map([...meant].filter(([one]) => one !== word)));
+            input.current?.focus();
+          }}
+          unread={line.faults[0]?.text ?? null}
+          onForget={() => {
+            forgetHabits(line.sketch);
+            input.current?.focus();
+          }}
           problem={isTried || line.faults.length > 0 ? problem : null}
           question={isAsked ? question : null}
           onKind={setKindSaid}
           onForm={openForm}
         />
       )}
+      <SpeakButton onHeard={(heard) => setText((now) => `${now} ${heard}`.trim())} />
       <input
         ref={input}
         id="quick-line"
@@ -173,116 +208,17 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
         autoFocus={isWanted}
         value={text}
         onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.altKey && event.key.toLowerCase() === 'k') {
-            event.preventDefault();
-            const at = KINDS.indexOf(line.sketch.kind);
-            setKindSaid(KINDS[(at + 1) % KINDS.length]!);
-          } else if (event.key === 'Enter' && event.altKey) {
-            event.preventDefault();
-            openForm();
-          } else if (event.key === 'ArrowUp' && isEmpty && last !== '') {
-            event.preventDefault();
-            setText(last);
-          } else if (event.key === 'Escape' && !isEmpty) {
-            event.preventDefault();
-            setText('');
-            setTried(false);
-            setKindSaid(null);
-          }
-        }}
+        onKeyDown={(event) =>
+          pressKey(event, {
+            kind: () => setKindSaid(KINDS[(KINDS.indexOf(line.sketch.kind) + 1) % KINDS.length]!),
+            form: openForm,
+            again: isEmpty && last !== '' ? () => setText(last) : null,
+            clear: isEmpty ? null : clear,
+            rest: rest === null ? null : addRest,
+          })
+        }
       />
     </Form>
-  );
-}
-
-interface QuickReadProps {
-  readonly thing: Thing | null;
-  /** What it is taken for, also where nothing comes of it. */
-  readonly kind: Kind;
-  readonly parts: ReturnType<typeof parseLine>['parts'];
-  /** What is wrong with it, where that is to be said yet. */
-  readonly problem: string | null;
-  /** What is asked before it is taken. */
-  readonly question: string | null;
-  readonly onKind: (kind: Kind) => void;
-  readonly onForm: () => void;
-}
-
-/** What would come in, and how each word was read. */
-function QuickRead({ thing, kind, parts, problem, question, onKind, onForm }: QuickReadProps) {
-  const { settings } = useHousehold();
-  const { units } = settings;
-  const pkg = thing && computePackage(thing.item, thing.lot, thing.lot.form, settings);
-  const isSome = thing !== null && getAmount(thing.item, thing.lot) > 0;
-  return (
-    <div
-      id="quick-read"
-      data-draft
-      className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
-    >
-      <div className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
-        {thing && <Swatch item={thing.item} className="size-8 shrink-0" />}
-        <span>
-          {thing && <strong className="mr-1 font-display text-lg">{thing.item.name || '…'}</strong>}
-          <select
-            aria-label="What it is"
-            className="mr-1 h-9 rounded border border-thread bg-paper px-1 font-semibold text-ink"
-            value={kind}
-            onChange={({ target }) => onKind(target.value as Kind)}
-          >
-            {KINDS.map((one) => (
-              <option key={one} value={one}>
-                {wordKind(one)}
-              </option>
-            ))}
-          </select>
-          {thing && (
-            <>
-              <span className="text-stone">{isSome && wordAmount(thing.item, thing.lot, units)}</span>
-              <span className="block text-sm text-stone">
-                {wordThing(thing.item, units)}
-                {thing.lot.heap &&
-                  `. A heap: ${wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units)}`}
-                {pkg && isSome && !thing.lot.heap && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
-              </span>
-            </>
-          )}
-        </span>
-      </div>
-      {parts.length > 0 && (
-        <dl
-          aria-label="How it was read"
-          className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm"
-          {...explained('As you typed it.', 'How it was read')}
-        >
-          {parts.map((part) => (
-            <div key={part.from} className="flex gap-1.5">
-              <dt className="stitched-b font-semibold">{part.text}</dt>
-              <dd className="text-stone">{wordMeaning(part.means)}</dd>
-            </div>
-          ))}
-        </dl>
-      )}
-      {problem !== null && (
-        <p role="alert" className="mt-2 font-semibold text-madder">
-          {problem}
-        </p>
-      )}
-      {question !== null && (
-        <p role="alert" className="mt-2 border-l-4 border-weld bg-linen px-3 py-1 font-semibold">
-          {question}
-        </p>
-      )}
-      {thing && <TwinHint item={thing.item} />}
-      <Session />
-      <p className="mt-2 text-sm text-stone">
-        <kbd>Enter</kbd> takes it in. <kbd>Alt+K</kbd> makes it something else. <kbd>Alt+Enter</kbd>{' '}
-        <Button look="quiet" onClick={onForm}>
-          opens the form
-        </Button>
-      </p>
-    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { Kind, LotId } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useLong, VirtualTable } from '../../components/VirtualTable.tsx';
@@ -6,10 +6,11 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { BulkBar } from './BulkBar.tsx';
 import { listTableColumns } from './columns.ts';
 import { FACETS, getPresence, groupRows, type Facet, type SortBy, type StashRow, type TableLine } from './rows.ts';
 import { wordFacetValue } from './words.ts';
+
+const BulkBar = lazy(async () => ({ default: (await import('./BulkBar.tsx')).BulkBar }));
 
 const ROW_PX = 40;
 const COLUMN_PX = 116;
@@ -64,7 +65,11 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
 
   return (
     <>
-      {tickedRows.length > 0 && <BulkBar rows={tickedRows} onDone={() => setTicked(new Set())} />}
+      {tickedRows.length > 0 && (
+        <Suspense fallback={null}>
+          <BulkBar rows={tickedRows} onDone={() => setTicked(new Set())} />
+        </Suspense>
+      )}
       <PrintDefs />
       {/* Columns of a fixed width: a row that comes into view does not move the others. */}
       <VirtualTable

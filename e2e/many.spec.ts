@@ -1,0 +1,102 @@
+import { expect, expectAccessible, openEmpty, openSample, quickAdd, test } from './support.ts';
+
+test('what is ticked is put, given a home, told what it is and removed, all at once; each can be undone', async ({
+  page,
+}) => {
+  await openSample(page, '/stash/fabric');
+  await page.getByRole('button', { name: 'Table' }).click();
+  const rows = page
+    .getByRole('table')
+    .locator('tbody tr')
+    .filter({ has: page.getByRole('checkbox') });
+  const placeOf = (n: number) => rows.nth(n).getByRole('cell').nth(6);
+  const before = [await placeOf(0).textContent(), await placeOf(1).textContent()];
+  await rows.nth(0).getByRole('checkbox').check();
+  await rows.nth(1).getByRole('checkbox').check();
+  const bar = page.getByRole('group', { name: 'Change all that is ticked' });
+  await bar.getByLabel('All of it lies in').selectOption({ label: 'Eave chest › Drawer 1' });
+  await expect(page.getByText('2 lots lie in Eave chest › Drawer 1 now.')).toBeVisible();
+  await expect(placeOf(0)).toContainText('Eave chest › Drawer 1');
+  await expect(placeOf(1)).toContainText('Eave chest › Drawer 1');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('u');
+  await expect(placeOf(0)).toHaveText(before[0]!);
+  await expect(placeOf(1)).toHaveText(before[1]!);
+  await bar.getByLabel('All of it belongs in').selectOption({ label: 'Spool wall › Pins' });
+  await expect(page.getByText('Not all of it goes into that place, beside what belongs there.')).toBeVisible();
+  await bar.getByLabel('What all of it is').selectOption('denim10');
+  await expect(page.getByText('2 things: denim, 10 oz.')).toBeVisible();
+  const [name] = (await rows.nth(0).getByRole('button').textContent())!.split('\n');
+  await bar.getByRole('button', { name: 'Remove 2 lots' }).click();
+  await expect(page.getByText('2 lots removed from the stash.')).toBeVisible();
+  await expect(rows.filter({ hasText: name! })).toHaveCount(0);
+  await page.keyboard.press('u');
+  await expect(rows.filter({ hasText: name! }).first()).toBeVisible();
+});
+
+test('Enter pressed in Find before its answers are there takes the first of them once they come', async ({ page }) => {
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(/finding-[^/]*\.js$/u, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await openSample(page, '/stash/fabric');
+  await page.getByRole('combobox', { name: 'Where is the…' }).waitFor();
+  await page.keyboard.press('f');
+  await page.keyboard.type('rowan drill');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox', { name: 'Where is the…' })).toHaveValue('rowan drill');
+  letGo();
+  await expect(page).toHaveURL(/\/find\//u);
+  await expect(page.getByRole('heading', { name: 'Rowan drill' }).first()).toBeVisible();
+});
+
+test('the line ends words by Tab, holds on to what was said, and each word can be said to mean something else', async ({
+  page,
+}) => {
+  await openEmpty(page);
+  await quickAdd(page, 'poplin plum 2m x 112 board from Market hall');
+  const line = page.getByLabel('Add in one line');
+  await line.fill('popl');
+  await page.keyboard.press('Tab');
+  await expect(line).toHaveValue('poplin ');
+  await page.keyboard.type('brick 6204 3m');
+  await page.getByLabel('What “6204” means').selectOption('just its name');
+  await expect(line).toBeFocused();
+  await expect(page.getByText('As last time: 112 cm wide, from Market hall')).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Poplin brick 6204 is in: 3.00 m.')).toBeVisible();
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button', { name: /6204/ }).click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  await expect(ticket).toContainText('3.00 m × 112 cm');
+  await expect(ticket).toContainText('Market hall');
+  await line.fill('poplin sand 2m');
+  await page.getByRole('button', { name: 'Not these' }).click();
+  await expect(page.getByText('As last time')).toBeHidden();
+});
+
+test('a line is said where the browser understands speech by itself', async ({ page }) => {
+  await page.addInitScript(() => {
+    class SpeechRecognition {
+      static available = () => Promise.resolve('available');
+      processLocally = false;
+      onresult: ((event: unknown) => void) | null = null;
+      onend: (() => void) | null = null;
+      start() {
+        setTimeout(() => {
+          if (this.processLocally) this.onresult?.({ results: [[{ transcript: 'linen rust 3 metres' }]] });
+          this.onend?.();
+        }, 20);
+      }
+      stop() {
+        this.onend?.();
+      }
+    }
+    Object.assign(window, { SpeechRecognition });
+  });
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Say it' }).click();
+  await expect(page.getByLabel('Add in one line')).toHaveValue('linen rust 3 metres');
+});

@@ -1,0 +1,65 @@
+import { listColourWords } from '../colour/index.ts';
+import type { Item } from '../records/index.ts';
+import { TYPE_FIGURES } from './figures.ts';
+import {
+  CLOTH_WORDS,
+  CUT_WORDS,
+  FIBRE_WORDS,
+  FORM_WORDS,
+  GARMENT_WORDS,
+  HOLDER_WORDS,
+  KIND_WORDS,
+  PRECUTS,
+  PRINT_WORDS,
+  THREAD_USES,
+  WEAVE_WORDS,
+} from './words.ts';
+
+/** Words that a line may have, the likeliest first. */
+export interface WordBook {
+  readonly words: readonly string[];
+  /** Shops and people that things came from. */
+  readonly sources: readonly string[];
+}
+
+const FEWEST = 2;
+const TABLES = [CLOTH_WORDS, CUT_WORDS, FORM_WORDS, HOLDER_WORDS, KIND_WORDS, PRECUTS, PRINT_WORDS];
+const READ_WORDS: readonly string[] = [
+  ...TABLES.flatMap((table) => Object.keys(table)),
+  ...FIBRE_WORDS,
+  ...WEAVE_WORDS,
+  ...GARMENT_WORDS,
+  ...THREAD_USES,
+  ...TYPE_FIGURES.flatMap((one) => one.words),
+];
+
+function byCount(counts: ReadonlyMap<string, number>): string[] {
+  return [...counts].toSorted((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([word]) => word);
+}
+
+/** The words of a household by how often its things are called so, before those that every line may have. */
+export function createWordBook(items: Iterable<Item>): WordBook {
+  const words = new Map<string, number>();
+  const sources = new Map<string, number>();
+  const count = (into: Map<string, number>, word: string) => into.set(word, (into.get(word) ?? 0) + 1);
+  for (const { name, source } of items) {
+    for (const [word] of name.toLowerCase().matchAll(/\p{L}{3,}/gu)) count(words, word);
+    if (source) count(sources, source);
+  }
+  return { words: [...byCount(words), ...READ_WORDS, ...listColourWords()], sources: byCount(sources) };
+}
+
+/** What is missing of the last word of a line, or of where it was bought; null where nothing begins so or the word is whole. */
+export function completeWord(text: string, { words, sources }: WordBook): string | null {
+  const from = /\bfrom (\S[^#]*)$/iu.exec(text)?.[1];
+  const [begun, book] = from === undefined ? [/(\p{L}+)$/u.exec(text)?.[1], words] : [from, sources];
+  if (begun === undefined || begun.length < FEWEST) return null;
+  const low = begun.toLowerCase();
+  let found: string | null = null;
+  for (const word of book) {
+    const own = word.toLowerCase();
+    if (own === low) return null;
+    if (found === null && own.startsWith(low)) found = word;
+  }
+  return found && found.slice(begun.length);
+}

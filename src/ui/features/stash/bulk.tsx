@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { Button } from '../../components/Button.tsx';
+import { Form } from '../../components/Form.tsx';
+import { barClass } from './NarrowBar.tsx';
+
+interface OneWordFormProps {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly maxLength: number;
+  readonly send: string;
+  /** Nothing where the word does not read. */
+  readonly onSend: (word: string) => Promise<boolean> | undefined;
+}
+
+/** One word that is set for all, and the button that sets it. */
+export function OneWordForm({ label, placeholder, maxLength, send, onSend }: OneWordFormProps) {
+  const [text, setText] = useState('');
+  return (
+    <Form
+      className="flex items-center gap-1"
+      onSend={() => (text.trim() === '' ? undefined : onSend(text.trim())?.then((isDone) => isDone && setText('')))}
+    >
+      <input
+        aria-label={label}
+        placeholder={placeholder}
+        maxLength={maxLength}
+        className={`${barClass} w-28`}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <Button look="quiet" type="submit">
+        {send}
+      </Button>
+    </Form>
+  );
+}
+
+interface PickForProps {
+  readonly label: string;
+  readonly first: string;
+  readonly of: readonly (readonly [value: string, words: string])[];
+  readonly onPick: (value: string) => Promise<boolean>;
+}
+
+/** A choice that is carried out at once, and then stands on nothing again. */
+export function PickFor({ label, first, of, onPick }: PickForProps) {
+  return (
+    <select
+      aria-label={label}
+      className={`${barClass} md:max-w-36`}
+      value=""
+      onChange={({ target: { value } }) => {
+        if (value !== '') void onPick(value);
+      }}
+    >
+      <option value="">{first}</option>
+      {of.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
