@@ -65,3 +65,15 @@ function createGps(): Buffer {
   head.writeUInt16BE(words.length + 2, 2);
   return Buffer.concat([head, words]);
 }
+
+/** A picture of one colour, as a camera would give it. */
+export async function createPlainPhoto(page: Page, colour: string): Promise<Buffer> {
+  const bytes = await page.evaluate(async (fill) => {
+    const canvas = new OffscreenCanvas(120, 90);
+    const context = canvas.getContext('2d')!;
+    context.fillStyle = fill;
+    context.fillRect(0, 0, 120, 90);
+    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+  }, colour);
+  return Buffer.from(bytes);
+}

@@ -11,6 +11,7 @@ const TidyPage = lazy(async () => ({ default: (await import('./features/bench/Ti
 const PutAwayPage = lazy(async () => ({ default: (await import('./features/bench/PutAwayPage.tsx')).PutAwayPage }));
 const StashPage = lazy(async () => ({ default: (await import('./features/stash/StashPage.tsx')).StashPage }));
 const ListPage = lazy(async () => ({ default: (await import('./features/list/ListPage.tsx')).ListPage }));
+const OnePage = lazy(async () => ({ default: (await import('./features/photos/OnePage.tsx')).OnePage }));
 const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
 const SortPage = lazy(async () => ({ default: (await import('./features/sort/SortPage.tsx')).SortPage }));
 const SetoutPage = lazy(async () => ({ default: (await import('./features/setout/SetoutPage.tsx')).SetoutPage }));
@@ -61,6 +62,7 @@ export function App() {
             <Route path="bench/away" element={<PutAwayPage />} />
             <Route path="stash/:kind?" element={<StashPage />} />
             <Route path="photos" element={<PhotosPage />} />
+            <Route path="photos/one" element={<OnePage />} />
             <Route path="list" element={<ListPage />} />
             <Route path="sort" element={<SortPage />} />
             <Route path="setout" element={<SetoutPage />} />

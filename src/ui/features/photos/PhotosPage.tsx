@@ -1,68 +1,21 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { completeSketch, parseLine, type Sketch } from '../../../core/catalog/index.ts';
-import { PRINTS, type ItemId, type Kind, type LotId, type Print } from '../../../core/records/index.ts';
+import { PRINTS, type Print } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useApp, useHousehold } from '../../state/app.ts';
 import { photoStore } from '../../state/store.ts';
 import { act } from '../../state/hands.ts';
-import type { Thing } from '../../state/appState.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getUsualStations } from '../../state/usualStations.ts';
+import { rememberHabits, useHabits } from '../../state/habits.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
-import {
-  capitalise,
-  wordAmount,
-  wordAmountFault,
-  wordCount,
-  wordKind,
-  wordPrint,
-  wordRecordFault,
-  wordStoreFault,
-} from '../../text/index.ts';
+import { capitalise, wordAmount, wordCount, wordKind, wordPrint, wordStoreFault } from '../../text/index.ts';
+import { inSession, Session } from '../stash/Session.tsx';
+import { draftOf, NO_DRAFT, type Draft } from './draft.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
 import { createImport } from '../../../core/acts/index.ts';
-
-interface Draft {
-  readonly thing: Thing | null;
-  readonly problem: string | null;
-}
-
-const NO_DRAFT: Draft = { thing: null, problem: null };
-
-/** What a shot and its line make together: the line says what it is, the picture its colours and print. */
-function draftOf(shot: Shot, kind: Kind, units: UnitSystem, household: Parameters<typeof getUsualStations>[0]): Draft {
-  if (!shot.photo || !shot.findings || shot.text.trim() === '') return NO_DRAFT;
-  const line = parseLine(shot.text, { kind, units });
-  if (line.faults[0])
-    return { thing: null, problem: wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd') };
-  if (line.sketch.kind === 'fabric' && line.sketch.lengthMm === undefined)
-    return { thing: null, problem: `How long is it? Such as ${units === 'metric' ? '3.4m' : '2 1/2 yd'}` };
-  const found = shot.findings.colours.map((one) => one.hex);
-  const chosen = found[shot.colour] ?? found[0]!;
-  const isCloth = line.sketch.kind === 'fabric' || line.sketch.kind === 'scrap';
-  const sketch: Sketch = {
-    ...line.sketch,
-    name: line.sketch.name ?? capitalise(wordKind(line.sketch.kind)),
-    colours: [chosen, ...found.filter((hex) => hex !== chosen)].slice(0, 8),
-    photos: [shot.photo.id],
-    ...(isCloth && { print: line.sketch.print ?? shot.print }),
-  };
-  // Until it is taken in.
-  const ids = { itemId: shot.id as ItemId, lotId: shot.id as LotId };
-  const made = completeSketch(sketch, {
-    ...ids,
-    nowMs: world.nowMs(),
-    stationId: getUsualStations(household)(line.sketch.kind, line.sketch.type),
-    settings: household.settings,
-  });
-  return made.ok
-    ? { thing: made.value, problem: null }
-    : { thing: null, problem: made.fault.map(wordRecordFault).join('; ') };
-}
 
 /** Things by their pictures: many at once, a line under each says what it is, all taken in together. */
 export function PhotosPage() {
@@ -71,6 +24,7 @@ export function PhotosPage() {
   const tell = useApp((state) => state.tell);
   const navigate = useNavigate();
   const kind = useChoices((choices) => choices.stashKind);
+  const habits = useHabits();
   const { shots, done, add, change, drop } = usePhotos();
   const [isSaving, setSaving] = useState(false);
   const brought = (useLocation().state as { files?: readonly File[] } | null)?.files;
@@ -81,8 +35,8 @@ export function PhotosPage() {
     add(brought);
   });
   const drafts = useMemo(
-    () => new Map(shots.map((shot) => [shot.id, draftOf(shot, kind, units, household)])),
-    [shots, kind, units, household],
+    () => new Map(shots.map((shot) => [shot.id, draftOf(shot, { kind, household, habits })])),
+    [shots, kind, household, habits],
   );
   const ready = shots.filter((shot) => drafts.get(shot.id)?.thing);
   const isReading = done.read < done.of;
@@ -90,8 +44,10 @@ export function PhotosPage() {
   const takeIn = async () => {
     setSaving(true);
     const things = ready.map((shot) => {
-      const { item, lot } = withNewIds(drafts.get(shot.id)!.thing!);
-      return { item, lots: [lot] };
+      const { thing, sketch } = drafts.get(shot.id)!;
+      const { item, lot } = withNewIds(thing!);
+      if (sketch) rememberHabits(sketch);
+      return { item, lots: [inSession(household, lot)] };
     });
     const kept = await photoStore.savePhotos(ready.flatMap((shot) => shot.photo ?? []));
     if (!kept.ok) tell({ tone: 'fault', text: wordStoreFault(kept.fault), canUndo: false });
@@ -125,6 +81,7 @@ export function PhotosPage() {
               <progress aria-label="Developing" value={done.read} max={done.of} /> {done.read} of {done.of}
             </p>
           )}
+          <Session />
           <div className="ml-auto flex gap-2">
             <Button onClick={() => void navigate('/stash')}>Back to the stash</Button>
             <Button look="strong" disabled={ready.length === 0 || isSaving} onClick={() => void takeIn()}>
@@ -169,6 +126,7 @@ interface PhotoSourcesProps {
 /** Where pictures come from: files, the camera, what is pasted. */
 function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
   const [isCameraOff, setCameraOff] = useState(false);
+  const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
   const shoot = async () => {
     try {
@@ -208,6 +166,9 @@ function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
           event.target.value = '';
         }}
       />
+      <Button look="quiet" onClick={() => void navigate('/photos/one')}>
+        One by one: photo, amount, next
+      </Button>
       <p className="text-stone">
         {isCameraOff
           ? 'No camera answers. Choose photos, drop them here or paste them.'
