@@ -19,14 +19,19 @@ const madeSample: Plugin = {
         configFile: false,
         oxc,
       });
+      const packed = await runnerImport<typeof import('./src/sample/packed.ts')>(
+        join(import.meta.dirname, 'src/sample/packed.ts'),
+        { configFile: false, oxc },
+      );
+      const { packItems, packLots } = packed.module;
       const { settings, places, items, lots } = module.createSampleHousehold().household;
       // All other settings are the usual ones.
       const { name, mark } = settings;
       const records = JSON.stringify({
         settings: { name, mark },
         places: [...places.values()],
-        items: [...items.values()],
-        lots: [...lots.values()],
+        items: packItems([...items.values()]),
+        lots: packLots([...lots.values()]),
       });
       return `export default JSON.parse(${JSON.stringify(records)})`;
     },

@@ -1,10 +1,11 @@
 import { dropAbsent, type Change, type Chronicle, type EventId, type Household } from '../core/records/index.ts';
+import { liveYear } from './year.ts';
 
 /** Demo data carries a fixed date, so that it is the same every time. */
 export const SAMPLE_NOW_MS = Date.UTC(2026, 9, 1, 9, 0, 0);
 
 /** A household with a daybook of one line, from which it follows. */
-export function createChronicle(made: Household): Chronicle {
+export function createChronicle(made: Household, atMs = SAMPLE_NOW_MS): Chronicle {
   const tidy = <R extends { id: string }>(table: ReadonlyMap<R['id'], R>) =>
     new Map([...table].map(([id, record]) => [id, dropAbsent(record)]));
   const household: Household = {
@@ -24,6 +25,11 @@ export function createChronicle(made: Household): Chronicle {
   came('settings', settings.id, settings);
   return {
     household,
-    events: [{ id: 'e0' as EventId, seq: 0, atMs: SAMPLE_NOW_MS, type: 'catalogued', subject: settings.name, changes }],
+    events: [{ id: 'e0' as EventId, seq: 0, atMs, type: 'catalogued', subject: settings.name, changes }],
   };
+}
+
+/** A household with the year behind it that led to it. */
+export function createLived(made: Household): Chronicle {
+  return liveYear(createChronicle(made).household, SAMPLE_NOW_MS, createChronicle);
 }

@@ -12,9 +12,9 @@ import {
   type Wish,
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree, type Space } from '../core/storage/index.ts';
-import { createChronicle, SAMPLE_NOW_MS } from './chronicle.ts';
+import { createChronicle, createLived, SAMPLE_NOW_MS } from './chronicle.ts';
 import { createRooms } from './room.ts';
-import { labelRooms } from './labels.ts';
+import { countRooms, labelRooms } from './labels.ts';
 import { ThingMaker, type MadeThing } from './things.ts';
 
 /** One loft holds this many lots; bigger samples get more lofts. */
@@ -159,7 +159,9 @@ function byId<T extends { id: string }>(records: readonly T[]): Map<T['id'], T> 
 export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle {
   const lofts = Math.max(1, Math.round(lots / LOTS_PER_LOFT));
   const messy = createMessy('Heron Loft', createRooms(lofts), seed, lots, [], createRooms(lofts, true));
-  return lots === LOTS_PER_LOFT ? createChronicle(labelRooms(messy.household, SAMPLE_NOW_MS)) : messy;
+  return lots === LOTS_PER_LOFT
+    ? createLived(countRooms(labelRooms(messy.household, SAMPLE_NOW_MS), SAMPLE_NOW_MS))
+    : messy;
 }
 
 /** Things of the usual kinds, scattered over some rooms as those were before. */

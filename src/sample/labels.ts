@@ -31,3 +31,14 @@ export function labelRooms(household: Household, nowMs: number): Household {
   }
   return { ...marked, places };
 }
+
+const MONTH_MS = 30 * 86_400_000;
+
+/** Some places were gone through and counted: now and then one, on a quiet evening. */
+export function countRooms(household: Household, nowMs: number): Household {
+  const places = new Map<PlaceId, Place>(household.places);
+  const { leaves } = createPlaceTree(household.places);
+  for (const [i, { id }] of leaves.entries())
+    if (i % 5 === 1) places.set(id, { ...places.get(id)!, countedAtMs: nowMs - (1 + (i % 9)) * MONTH_MS });
+  return { ...household, places };
+}

@@ -1,21 +1,15 @@
 import records from 'virtual:sample';
-import {
-  DEFAULT_SETTINGS,
-  type Chronicle,
-  type Item,
-  type Lot,
-  type Place,
-  type Settings,
-} from '../core/records/index.ts';
-import { createChronicle } from './chronicle.ts';
+import { DEFAULT_SETTINGS, type Chronicle, type Place, type Settings } from '../core/records/index.ts';
+import { createLived } from './chronicle.ts';
+import { unpackItems, unpackLots, type Columns } from './packed.ts';
 
 /** The records of a household in the order of its tables, as they are written where the app is built. */
 export interface MadeRecords {
   /** Those that are not the usual ones. */
   readonly settings: Partial<Settings>;
   readonly places: readonly Place[];
-  readonly items: readonly Item[];
-  readonly lots: readonly Lot[];
+  readonly items: Columns;
+  readonly lots: Columns;
 }
 
 const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
@@ -27,11 +21,11 @@ const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
  */
 export function openMadeSample(): Chronicle {
   const { settings, places, items, lots } = records;
-  return createChronicle({
+  return createLived({
     settings: { ...DEFAULT_SETTINGS, ...settings },
     places: byId(places),
-    items: byId(items),
-    lots: byId(lots),
+    items: byId(unpackItems(items)),
+    lots: byId(unpackLots(lots)),
     plans: new Map(),
   });
 }

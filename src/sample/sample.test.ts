@@ -5,7 +5,9 @@ import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 import { createKitchenHousehold } from './kitchen.ts';
 import { openMadeSample } from './made.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
-import { checkInvariants } from '../core/daybook/index.ts';
+import { checkInvariants, passGate } from '../core/daybook/index.ts';
+import { computeLearntUses, createLearn } from '../core/learning/index.ts';
+import { SAMPLE_NOW_MS } from './chronicle.ts';
 
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();
@@ -37,6 +39,49 @@ describe('Heron Loft', () => {
     expect(foldEvents(events)).toEqual({ ok: true, value: household });
     expect(createSampleHousehold()).toEqual({ household, events });
     expect(createSampleHousehold(2).household).not.toEqual(household);
+  });
+});
+
+describe('the year behind Heron Loft', () => {
+  const { household, events } = createSampleHousehold();
+  const count = (type: string) => events.filter((event) => event.type === type).length;
+
+  it('is lived in: received, cut for something, taken out, lent, counted and labelled, in every month', () => {
+    expect(events.length).toBeGreaterThan(300);
+    expect(events.length).toBeLessThan(900);
+    for (const [type, least] of [
+      ['received', 30],
+      ['tookOut', 150],
+      ['putBack', 150],
+      ['cut', 25],
+      ['lent', 1],
+      ['returned', 1],
+      ['counted', 5],
+      ['relabelled', 1],
+    ] as const)
+      expect(count(type), type).toBeGreaterThanOrEqual(least);
+    const months = new Set(events.map(({ atMs }) => new Date(atMs).toISOString().slice(0, 7)));
+    expect(months.size).toBeGreaterThanOrEqual(12);
+    expect(events.every(({ atMs }, i) => i === 0 || atMs >= events[i - 1]!.atMs)).toBe(true);
+    expect(events.at(-1)!.atMs).toBeLessThanOrEqual(SAMPLE_NOW_MS);
+  });
+
+  it('passes the gate line by line', () => {
+    const first = foldEvents(events.slice(0, 1));
+    if (!first.ok) throw new Error('the first line does not fold');
+    let now = first.value;
+    for (const event of events.slice(1)) {
+      const step = passGate(now, event);
+      expect(step.ok, `${event.seq} ${event.type} ${event.subject}`).toBe(true);
+      if (step.ok) now = step.value.household;
+    }
+    expect(now).toEqual(household);
+  });
+
+  it('teaches how often things are used, and that groups grow', () => {
+    const learnt = computeLearntUses(events, household, SAMPLE_NOW_MS);
+    expect([...learnt.values()].filter(({ uses }) => uses > 0).length).toBeGreaterThan(60);
+    expect(createLearn(household, events, SAMPLE_NOW_MS).ok).toBe(true);
   });
 });
 

@@ -2,6 +2,7 @@ import { passGate, stampEvent } from '../../core/daybook/index.ts';
 import type { DaybookEvent, Household } from '../../core/records/index.ts';
 import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
 import type { AppState, Make, Notice } from './appState.ts';
+import { countGiven } from './given.ts';
 import { inTurn } from './inTurn.ts';
 import type { Kept } from './kept.ts';
 import { untilShown } from './showing.ts';
@@ -57,7 +58,9 @@ export class Acting {
     this.doShown(async () => {
       const { getUndoable, planUndo } = await loadLater();
       const { household, events } = this.get();
-      const chosen = event ?? getUndoable(events);
+      // What came with the sample is nothing that one did.
+      const own = event ?? getUndoable(events);
+      const chosen = own && (event || own.seq >= countGiven(events)) ? own : null;
       const plan = household && chosen ? planUndo(household, events, chosen) : null;
       if (!chosen || !plan?.ok) return this.refuse(event ? 'It was taken back already.' : 'There is nothing to undo.');
       const { others } = plan.value;

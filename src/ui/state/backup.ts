@@ -1,4 +1,5 @@
 import type { RawHousehold } from '../../core/mending/index.ts';
+import { countGiven } from './given.ts';
 import { toDay } from '../../core/units/index.ts';
 import type { Chronicle, EventId } from '../../core/records/index.ts';
 import type { Snapshot } from '../../storage/index.ts';
@@ -78,7 +79,7 @@ export function keepSnapshot(): Promise<void> {
 
 async function keepToday(): Promise<void> {
   const { household, events, storeFault } = useApp.getState();
-  if (!household || storeFault || events.length < 2) return;
+  if (!household || storeFault || events.length <= countGiven(events)) return;
   const day = toDay(world.nowMs());
   const beside = await openBeside();
   const kept = await beside.loadSnapshots();

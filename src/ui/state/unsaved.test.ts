@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import type { EventId } from '../../core/records/index.ts';
 import { computeUnsaved } from './unsaved.ts';
 
 const DAY = 86_400_000;
 const household = (lines: number, atMs = 0) => ({
   generation: 'g',
-  events: Array.from({ length: lines }, () => ({ atMs })),
+  events: Array.from({ length: lines }, (_, i) => ({ id: `own-${i}` as EventId, atMs })),
 });
 
 describe('what is in no file yet', () => {
@@ -24,5 +25,11 @@ describe('what is in no file yet', () => {
     expect(computeUnsaved(household(53), saved, 21 * DAY)).toEqual({ lines: 3, savedAtMs: 20 * DAY, isDue: false });
     expect(computeUnsaved(household(50), saved, 90 * DAY).isDue).toBe(false);
     expect(computeUnsaved(household(53), { ...saved, generation: 'other' }, 21 * DAY)).toMatchObject({ lines: 52 });
+  });
+
+  it('does not count the lines that came with the sample', () => {
+    const { generation, events } = household(70, 30 * DAY);
+    const given = events.map((event, i) => (i > 0 && i < 69 ? { ...event, id: `s${i}` as EventId } : event));
+    expect(computeUnsaved({ generation, events: given }, null, 31 * DAY)).toMatchObject({ lines: 1, isDue: false });
   });
 });

@@ -1,3 +1,6 @@
+import type { DaybookEvent } from '../../core/records/index.ts';
+import { countGiven } from './given.ts';
+
 /** Written so much, or so long ago, a file should be saved again. */
 const MANY_LINES = 60;
 const MANY_DAYS = 14;
@@ -11,14 +14,14 @@ export interface Unsaved {
 }
 
 export function computeUnsaved(
-  { generation, events }: { generation: string; events: readonly { atMs: number }[] },
+  { generation, events }: { generation: string; events: readonly Pick<DaybookEvent, 'id' | 'atMs'>[] },
   saved: { generation: string; atMs: number; lines: number } | null,
   nowMs: number,
 ): Unsaved {
   const known = saved?.generation === generation ? saved : null;
-  // The first line is what was there from the start.
-  const lines = events.length - (known?.lines ?? 1);
-  const sinceMs = known?.atMs ?? events[1]?.atMs ?? nowMs;
+  const given = countGiven(events);
+  const lines = events.length - (known?.lines ?? given);
+  const sinceMs = known?.atMs ?? events[given]?.atMs ?? nowMs;
   const isDue = lines >= MANY_LINES || (lines > 0 && nowMs - sinceMs >= MANY_DAYS * DAY_MS);
   return { lines, savedAtMs: known?.atMs ?? null, isDue };
 }

@@ -3,6 +3,7 @@ import { Button } from '../../components/Button.tsx';
 import { ImportButton } from '../../components/ImportButton.tsx';
 import { useApp } from '../../state/app.ts';
 import { replace } from '../../state/hands.ts';
+import { countGiven } from '../../state/given.ts';
 import { useChoices } from '../../state/choices.ts';
 
 /** Said to a new visitor over the sample as it came: what this is for, and how to begin with one's own. */
@@ -11,7 +12,7 @@ export function Welcome() {
   // Once something was done to it, it is somebody's own.
   const isUntouched = useApp(
     ({ events, household }) =>
-      events.length === 1 && events[0]!.type === 'catalogued' && (household?.items.size ?? 0) > 0,
+      events.length === countGiven(events) && events[0]!.type === 'catalogued' && (household?.items.size ?? 0) > 0,
   );
   const navigate = useNavigate();
   const close = () => useChoices.setState({ isGreeted: true });
