@@ -4,6 +4,7 @@ import { createPlaceTree } from '../core/storage/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 import { createKitchenHousehold } from './kitchen.ts';
 import { openMadeSample } from './made.ts';
+import { packItems, packLots, unpackItems, unpackLots } from './packed.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
 import { checkInvariants, passGate } from '../core/daybook/index.ts';
 import { computeLearntUses, createLearn } from '../core/learning/index.ts';
@@ -15,6 +16,12 @@ describe('Heron Loft', () => {
   it('is the same where the build wrote it down', () => {
     expect(openMadeSample()).toEqual({ household, events });
     expect([...openMadeSample().household.lots.keys()]).toEqual([...household.lots.keys()]);
+  });
+
+  it('comes back whole from the columns that it is written down in', () => {
+    const [items, lots] = [[...household.items.values()], [...household.lots.values()]];
+    expect(unpackItems(packItems(items))).toEqual(items);
+    expect(unpackLots(packLots(lots))).toEqual(lots);
   });
 
   it('has about 240 items, 320 lots, 3 stations and 45 places, some without a home', () => {

@@ -1,4 +1,4 @@
-import { createChange } from '../core/daybook/fold.ts';
+import { createChange } from '../core/daybook/index.ts';
 import { createRandom, type Random } from '../core/random/index.ts';
 import type {
   Change,
