@@ -48,11 +48,11 @@ test('a piece too small for its bins is refused; one too small for its things sa
   page,
 }) => {
   await openSample(page, '/room/r1-east');
-  await page.getByRole('button', { name: /^Tall cubes › A1 › Batting: / }).click();
+  await page.getByRole('button', { name: /^Tall cubes › A5 › Batting: / }).click();
   await page.getByRole('button', { name: 'Edit the shelf' }).click();
   const form = page.getByRole('form', { name: 'Edit Tall cubes' });
   await form.getByLabel('Height').fill('150 cm');
-  await expect(form.getByRole('alert')).toContainText(/Batting: 31 cm high, but A1 has 28\.1 cm/);
+  await expect(form.getByRole('alert')).toContainText(/Batting: 31 cm high, but A5 has 28\.1 cm/);
   await expect(form.getByRole('button', { name: 'Save' })).toBeDisabled();
   await form.getByLabel('Height').fill('3 m');
   await expect(form.getByRole('alert')).toContainText('It does not stand under the ceiling there');
@@ -105,7 +105,13 @@ test('two windows at once: each sees what the other writes, and nothing is lost'
   await expect(other.getByText(`Took out ${second}`)).toBeVisible();
   for (const window of [page, other]) {
     await window.keyboard.press('8');
-    await expect(window.getByRole('listitem').filter({ hasText: 'Took out' })).toHaveCount(2);
+    for (const name of [first, second])
+      await expect(
+        window
+          .getByRole('listitem')
+          .filter({ hasText: `Took out ${name}` })
+          .first(),
+      ).toBeVisible();
   }
 });
 
@@ -176,7 +182,8 @@ test('a form is sent once, and keys pressed while it is kept are the page’s', 
   await expect(ticket.getByRole('button', { name: 'Cut from it' })).toBeVisible();
   await page.keyboard.press('8');
   const lines = page.getByRole('main').getByRole('listitem');
-  await expect(lines).toHaveCount(3);
   await expect(lines.nth(0)).toContainText('Took back');
-  await expect(lines.nth(1)).toContainText('Cut');
+  await expect(lines.nth(1)).toContainText('Cut 10 cm');
+  // Once, and what was before it belongs to the year before.
+  await expect(lines.filter({ hasText: 'Cut 10 cm' })).toHaveCount(1);
 });

@@ -24,9 +24,10 @@ interface RawLot {
 /** The sample, in which everything is at home but for what is to change places. */
 function toSwapped(bundle: Buffer): Buffer {
   const files = unzipSync(bundle);
-  const raw = JSON.parse(strFromU8(files['household.json']!)) as {
+  const raw = JSON.parse(strFromU8(files['household.json']!)) as Record<'places' | 'items', { id: string }[]> & {
     lots: RawLot[];
-    events: { changes: { table: string; after: RawLot }[] }[];
+    settings: { id: string };
+    events: { changes: unknown[] }[];
   };
   const turn = (lot: RawLot) => {
     if (lot.placeId === undefined) delete lot.homeId;
@@ -35,7 +36,16 @@ function toSwapped(bundle: Buffer): Buffer {
     lot.homeForm = lot.form;
   };
   for (const lot of raw.lots) turn(lot);
-  for (const { table, after } of raw.events[0]!.changes) if (table === 'lots') turn(after);
+  // As if all of it had been written down in one go.
+  const came = (table: string, records: readonly { id: string }[]) =>
+    records.map((after) => ({ table, id: after.id, after }));
+  raw.events.length = 1;
+  raw.events[0]!.changes = [
+    ...came('places', raw.places),
+    ...came('items', raw.items),
+    ...came('lots', raw.lots),
+    ...came('settings', [raw.settings]),
+  ];
   return Buffer.from(zipSync({ ...files, 'household.json': strToU8(JSON.stringify(raw)) }));
 }
 

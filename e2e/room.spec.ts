@@ -179,9 +179,9 @@ test('a cubby says which bins it takes; four of a size to be bought go in, two b
   page,
 }) => {
   await openSample(page, '/room/r1-east');
-  await page.getByRole('button', { name: /^Tall cubes › B2/ }).press('Enter');
+  await page.getByRole('button', { name: /^Tall cubes › B4/ }).press('Enter');
   await page.getByRole('button', { name: 'Edit this place' }).click();
-  const form = page.getByRole('form', { name: 'Edit B2' });
+  const form = page.getByRole('form', { name: 'Edit B4' });
   await form.getByText('Which bins fit?').click();
   await expect(
     form
@@ -211,7 +211,7 @@ test('a cubby says which bins it takes; four of a size to be bought go in, two b
   if (await again.isVisible()) await again.click();
   await expect(page.getByRole('heading', { name: 'Bin 1' })).toBeVisible();
   for (const n of [1, 2, 3, 4])
-    await expect(page.getByRole('button', { name: new RegExp(`Tall cubes › B2 › Bin ${n}:`) })).toBeAttached();
+    await expect(page.getByRole('button', { name: new RegExp(`Tall cubes › B4 › Bin ${n}:`) })).toBeAttached();
 });
 
 test('what runs at once is added up for its circuit, and remembered', async ({ page }) => {

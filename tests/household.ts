@@ -49,7 +49,7 @@ export const ROOM: Place = {
   },
 };
 
-/** A unit with its slots; their ids are the unit's and the slot's name. */
+/** A unit with its slots; their ids are the unit's and the slot's name, but rows of cubes and shelves are counted from below. */
 export function createUnit(id: string, unit: Partial<UnitSpec>, slots: Partial<SlotSpec> = {}): Place[] {
   const spec: UnitSpec = {
     kind: 'cubes',
@@ -67,10 +67,12 @@ export function createUnit(id: string, unit: Partial<UnitSpec>, slots: Partial<S
   };
   const layout = computeSlots(spec);
   if (!layout.ok) throw new Error(layout.fault.code);
+  const markOf = (name: string, at: number) =>
+    spec.kind === 'drawers' ? name : name.replace(/\d+$/u, String((at % spec.rows) + 1));
   return [
     { id: id as PlaceId, parentId: ROOM.id, level: 'unit', name: id, order: 0, unit: spec },
     ...layout.slots.map(({ name, slot }, order): Place => ({
-      id: `${id}-${name}` as PlaceId,
+      id: `${id}-${markOf(name, order)}` as PlaceId,
       parentId: id as PlaceId,
       level: 'slot',
       name,

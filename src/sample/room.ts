@@ -152,11 +152,11 @@ const LOFT_UNITS: readonly UnitPlan[] = [
     name: 'Tall cubes',
     unit: { ...box('cubes', 'east', [120, 0], [1054, 1746, 390], [3, 5]), isAnchored: true },
     bins: {
-      A1: [['Batting']],
-      B1: [['Knit ends']],
-      C1: [['Oilskin']],
-      C2: [['Interfacing']],
-      C5: [['Skirt kit']],
+      A5: [['Batting']],
+      B5: [['Knit ends']],
+      C5: [['Oilskin']],
+      C4: [['Interfacing']],
+      C1: [['Skirt kit']],
     },
   },
   { name: 'Peg field', unit: box('pegboard', 'east', [1290, 1150], [1016, 762, 12], [1, 1], 0) },
@@ -213,15 +213,15 @@ const LANDING_UNITS: readonly UnitPlan[] = [
       '*': { opening: 'door', isSeeThrough: false, light: 'dark', isDustProof: true, isPetProof: true, loadG: 25_000 },
     },
     bins: {
-      'Shelf 1': [
+      'Shelf 4': [
         ['Wide backing box', LIDDED],
         ['Batting box', LIDDED],
       ],
-      'Shelf 2': [
+      'Shelf 3': [
         ['Clear box left', CLEAR],
         ['Clear box right', CLEAR],
       ],
-      'Shelf 4': [['Top box', LIDDED]],
+      'Shelf 1': [['Top box', LIDDED]],
     },
   },
 ];

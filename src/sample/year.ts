@@ -38,6 +38,12 @@ interface Line {
 
 const pick = <T>(random: Random, of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
 
+/** Between ten in the morning and ten at night of that day, or of the day before where that would be later. */
+function toEvening(random: Random, ms: number): number {
+  const at = Math.floor(ms / DAY_MS) * DAY_MS + (10 + Math.floor(random() * 144) / 12) * HOUR_MS;
+  return at < ms ? at : at - DAY_MS;
+}
+
 function without(lot: Lot, ...fields: (keyof Lot)[]): Lot {
   return Object.fromEntries(
     Object.entries(lot).filter(([field]) => !fields.includes(field as keyof Lot)),
@@ -59,10 +65,13 @@ function goBack(random: Random, item: Item, lot: Lot, startMs: number): Line[] {
   for (let n = uses; n > 0; n -= 1) {
     if (lot.homeId === undefined || (lot.state !== 'in' && !isAway)) break;
     const room = now.sinceMs - startMs;
-    const outMs = now.sinceMs - Math.min(room / 3, (0.3 + random() * 30) * HOUR_MS);
+    const outMs = toEvening(random, now.sinceMs - Math.min(room / 3, (1 + random() * 2) * DAY_MS));
     const home = { state: 'in', placeId: lot.homeId, order: lot.homeOrder, form: lot.homeForm } as const;
     // Every other time the one before is a while earlier; the first time it had lain there since long ago.
-    const thenMs = n === 1 ? startMs - Math.ceil(random() * 90) * DAY_MS : outMs - (outMs - startMs) * (random() / n);
+    const thenMs =
+      n === 1
+        ? startMs - Math.ceil(random() * 90) * DAY_MS
+        : toEvening(random, outMs - (outMs - startMs) * (random() / n));
     if (now.state === 'in') {
       const out = without({ ...now, state: 'out', sinceMs: outMs }, 'placeId');
       if (item.kind === 'tool' && random() < 0.08) {
@@ -74,7 +83,7 @@ function goBack(random: Random, item: Item, lot: Lot, startMs: number): Line[] {
       wasBefore(out, 'putBack');
       if (lot.lengthMm !== undefined && item.kind === 'fabric' && random() < 0.4) {
         const amount = 250 + 50 * Math.floor(random() * 26);
-        const cutMs = outMs - (outMs - thenMs) * 0.02;
+        const cutMs = outMs - Math.min((outMs - thenMs) / 2, HOUR_MS);
         const uncut = { ...now, lengthMm: now.lengthMm! + amount, sinceMs: cutMs };
         wasBefore(uncut, 'cut', { amount, forWhat: pick(random, MADE_FOR) });
       }

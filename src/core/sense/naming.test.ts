@@ -19,7 +19,7 @@ describe('what places are named for', () => {
   };
 
   it('is told by their own words, then by those of the furniture around them, which weigh more', () => {
-    expect(of('Tall cubes › C5 › Skirt kit')).toEqual({ kinds: ['kit'], weight: 1 });
+    expect(of('Tall cubes › C1 › Skirt kit')).toEqual({ kinds: ['kit'], weight: 1 });
     expect(of('Pattern chest › Drawer 2')).toEqual({ kinds: ['pattern'], weight: 3 });
     expect(of('Spool wall › Pins')).toEqual({ kinds: ['thread'], weight: 3 });
   });

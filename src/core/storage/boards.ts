@@ -285,24 +285,28 @@ export function applyUnitSpec(
   }
   const layout = computeSlots(unit);
   if (!layout.ok) return layout;
-  // A renamed or parted compartment is still the one that stands in its cell.
-  const old = before ? computeSlots(before) : null;
-  const cellOf = new Map<string, Place>();
-  for (const place of present) {
-    const cell = old?.ok
-      ? old.slots.find(
-          ({ slot }) =>
-            Math.abs(slot.xMm - place.slot!.xMm) <= HAIR_MM && Math.abs(slot.yMm - place.slot!.yMm) <= HAIR_MM,
-        )
-      : undefined;
-    const key = cell?.name ?? place.name;
-    if (!cellOf.has(key)) cellOf.set(key, place);
-  }
+  // A compartment stays the one in its column and row, counted from below: a row more comes on top, whatever they are called.
+  const old = before?.kind === unit.kind ? computeSlots(before) : null;
+  const keyOf = (at: number, rows: number) => `${Math.floor(at / rows)} ${at % rows}`;
+  const cellOf = new Map<string, { readonly place: Place; readonly usual: string }>();
+  if (old?.ok)
+    for (const [at, { name, slot }] of old.slots.entries()) {
+      const place = present.find(
+        (one) => Math.abs(slot.xMm - one.slot!.xMm) <= HAIR_MM && Math.abs(slot.yMm - one.slot!.yMm) <= HAIR_MM,
+      );
+      if (place) cellOf.set(keyOf(at, old.slots.length / before!.columns), { place, usual: name });
+    }
   const kept = layout.slots.map(({ name, slot }, order): Place => {
-    const own = cellOf.get(name);
-    if (!own?.slot) return { id: createId() as PlaceId, parentId: unitId, level: 'slot', name, order, slot };
+    const own = cellOf.get(keyOf(order, layout.slots.length / unit.columns));
+    if (!own?.place.slot) return { id: createId() as PlaceId, parentId: unitId, level: 'slot', name, order, slot };
     const { xMm, yMm, widthMm, heightMm, depthMm } = slot;
-    return { ...own, order, slot: { ...own.slot, xMm, yMm, widthMm, heightMm, depthMm } };
+    const isUsual = own.place.name === own.usual;
+    return {
+      ...own.place,
+      ...(isUsual && { name }),
+      order,
+      slot: { ...own.place.slot, xMm, yMm, widthMm, heightMm, depthMm },
+    };
   });
   const ids = new Set(kept.map((place) => place.id));
   return { ok: true, kept, removed: present.filter((place) => !ids.has(place.id)) };

@@ -46,20 +46,25 @@ describe('units', () => {
     });
   });
 
-  it('keep their slots by name when they grow or shrink', () => {
+  it('keep their slots where they are when they grow or shrink', () => {
     let id = 0;
     const createId = () => `n${(id += 1)}`;
     const first = applyUnitSpec('u' as PlaceId, null, CUBES, [], createId);
     if (!first.ok) throw new Error('no slots');
     const dark = first.kept.map((slot): Place =>
-      slot.name === 'A1' ? { ...slot, slot: { ...slot.slot!, light: 'dark' } } : slot,
+      slot.name === 'A5' ? { ...slot, slot: { ...slot.slot!, light: 'dark' } } : slot,
     );
     const next = applyUnitSpec('u' as PlaceId, CUBES, { ...CUBES, columns: 2, widthMm: 900 }, dark, createId);
     if (!next.ok) throw new Error('no slots');
-    expect(next.removed.map((slot) => slot.name)).toEqual(['C1', 'C2', 'C3', 'C4', 'C5']);
-    const a1 = next.kept.find((slot) => slot.name === 'A1');
-    expect(a1?.id).toBe(dark[0]!.id);
-    expect(a1?.slot).toMatchObject({ light: 'dark', widthMm: (900 - 48) / 2 });
+    expect(next.removed.map((slot) => slot.name)).toEqual(['C5', 'C4', 'C3', 'C2', 'C1']);
+    const lowest = next.kept.find((slot) => slot.name === 'A5');
+    expect(lowest?.id).toBe(dark[0]!.id);
+    expect(lowest?.slot).toMatchObject({ light: 'dark', widthMm: (900 - 48) / 2 });
+    // A row more comes on top: all below are what they were, and are counted anew from the top.
+    const taller = applyUnitSpec('u' as PlaceId, CUBES, { ...CUBES, rows: 6, heightMm: 2200 }, dark, createId);
+    if (!taller.ok) throw new Error('no slots');
+    expect(taller.removed).toEqual([]);
+    expect(taller.kept.find((slot) => slot.id === dark[0]!.id)).toMatchObject({ name: 'A6', slot: { light: 'dark' } });
   });
 
   it('stand within the wall and under the slope', () => {
@@ -110,7 +115,7 @@ describe('places', () => {
     const twins = createPlaceTree(renamed);
     const c3 = twins.leaves.find((place) => place.name === 'C3')!;
     expect(formatPlaceName(twins, c3.id)).toBe('Heron Loft: Tall cubes › C3');
-    expect(twins.leaves.map(({ id }) => formatPlaceName(twins, id))).toContain('Landing: Tall cubes › Shelf 3');
+    expect(twins.leaves.map(({ id }) => formatPlaceName(twins, id))).toContain('Landing: Tall cubes › Shelf 2');
     expect(formatPlaceName(twins, twins.rooms[0]!.id)).toBe('');
   });
 

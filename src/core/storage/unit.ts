@@ -53,14 +53,15 @@ function createSlotDefaults(
 
 function getSlotName(kind: UnitKind, column: number, row: number, rows: number, columns: number): string {
   const letter = String.fromCharCode(65 + column);
+  // All of them are counted from the top, as one reads; rows from below.
+  const fromTop = rows - row;
   switch (kind) {
     case 'cubes':
-      return `${letter}${row + 1}`;
+      return `${letter}${fromTop}`;
     case 'bookcase':
-      return columns > 1 ? `Shelf ${letter}${row + 1}` : `Shelf ${row + 1}`;
+      return columns > 1 ? `Shelf ${letter}${fromTop}` : `Shelf ${fromTop}`;
     case 'drawers':
-      // Drawers are counted from the top, as one reads them.
-      return columns > 1 ? `Drawer ${letter}${rows - row}` : `Drawer ${rows - row}`;
+      return columns > 1 ? `Drawer ${letter}${fromTop}` : `Drawer ${fromTop}`;
     case 'pegboard':
       return 'Board';
     case 'spoolRack':

@@ -90,7 +90,7 @@ describe('a bin', () => {
     expect([...idle.lots.values()][0]).not.toHaveProperty('placeId');
     expect([...idle.lots.values()][0]).not.toHaveProperty('homeId');
     const back = save(idle, [bin('b', 'case-Shelf 2')]);
-    expect(createPlaceTree(back.places).leaves.map((one) => one.name)).toEqual(['Shelf 1', 'b']);
+    expect(createPlaceTree(back.places).leaves.map((one) => one.name)).toEqual(['Shelf 2', 'b']);
   });
 });
 

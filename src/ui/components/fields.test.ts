@@ -46,6 +46,7 @@ describe('what can be typed', () => {
     );
     expect(whole.map((file) => basename(file)).toSorted()).toEqual([
       'GotList.tsx',
+      'OnePage.tsx',
       'PieceFromFile.tsx',
       'PlanAside.tsx',
       'PoolTicket.tsx',

@@ -44,7 +44,9 @@ export function wordBoard(board: Board, tree: PlaceTree, units: UnitSystem): str
   const names = (ids: Board['before']) => ids.map((id) => tree.places.get(id)?.name ?? '').join(' and ');
   const what = board.axis === 'shelf' ? 'Shelf' : 'Upright';
   const where = board.axis === 'shelf' ? 'up in its piece' : 'from the left of its piece';
-  return `${what} between ${names(board.before)} and ${names(board.after)}, ${formatSize(board.atMm, units)} ${where}`;
+  // Read from the top, as compartments are counted.
+  const [first, then] = board.axis === 'shelf' ? [board.after, board.before] : [board.before, board.after];
+  return `${what} between ${names(first)} and ${names(then)}, ${formatSize(board.atMm, units)} ${where}`;
 }
 
 /** Whether a bin goes into a compartment, and what is left over or missing. */

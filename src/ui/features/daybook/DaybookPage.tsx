@@ -131,7 +131,12 @@ export function DaybookPage() {
               <time dateTime={new Date(event.atMs).toISOString()} className="tabular w-32 shrink-0 text-sm text-stone">
                 {format(event.atMs, 'd MMM yyyy, HH:mm')}
               </time>
-              <span className={`min-w-0 flex-1 truncate ${isUndone ? 'text-stone line-through' : ''}`}>{words}</span>
+              <span
+                className={`min-w-0 flex-1 truncate ${isUndone ? 'text-stone line-through' : ''}`}
+                {...explained('As it was written down when it was done.', 'A line')}
+              >
+                {words}
+              </span>
               {isUndone ? (
                 <span className="text-sm text-stone">taken back</span>
               ) : event.seq === 0 || event.type === 'undone' ? null : (

@@ -77,7 +77,9 @@ function Rows({ lots, reasons, cures, onTry }: RowsProps) {
             >
               <Swatch item={item} className="size-8 shrink-0" />
               <span>
-                <span className="font-semibold">{item.name}</span>{' '}
+                <span data-name className="font-semibold">
+                  {item.name}
+                </span>{' '}
                 <span className="text-stone">{wordAmount(item, lot, units)}</span>
                 {reason && <span className="block">{wordUnplaced(reason, tree, units)}</span>}
               </span>
