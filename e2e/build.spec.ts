@@ -80,7 +80,7 @@ test('a room is built from its description by the keys alone, what stands wrong 
   const shelf = page.getByRole('slider', { name: /^Shelf between Shelf 2 and Shelf 3/ });
   await tabTo(page, shelf);
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('main').getByRole('status')).toContainText(/Shelf 2 [\d.]+ cm high, empty · Shelf 3/);
+  await expect(page.getByRole('main').getByRole('status')).toContainText(/Shelf 3 [\d.]+ cm high, empty · Shelf 2/);
   await page.keyboard.press('Enter');
   await page.keyboard.press('w');
   await expect(shelf).toHaveCount(0);

@@ -183,7 +183,7 @@ test('a form is sent once, and keys pressed while it is kept are the page’s', 
   await page.keyboard.press('8');
   const lines = page.getByRole('main').getByRole('listitem');
   await expect(lines.nth(0)).toContainText('Took back');
-  await expect(lines.nth(1)).toContainText('Cut 10 cm');
+  await expect(lines.nth(1)).toContainText('Cut 0.10 m');
   // Once, and what was before it belongs to the year before.
-  await expect(lines.filter({ hasText: 'Cut 10 cm' })).toHaveCount(1);
+  await expect(lines.filter({ hasText: 'Cut 0.10 m' })).toHaveCount(1);
 });

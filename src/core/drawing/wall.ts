@@ -60,7 +60,7 @@ function drawUnit(unit: Place, wallHeight: number): Figure | null {
 }
 
 /** A unit's name, and the letters and numbers of its cubes; drawn over everything, so that it can be read. */
-function drawNames(unit: Place, wallHeight: number): Figure[] {
+function drawNames(unit: Place, slots: readonly Place[], wallHeight: number): Figure[] {
   const spec = unit.unit;
   if (!spec) return [];
   const y = wallHeight - spec.yMm - spec.heightMm;
@@ -86,15 +86,21 @@ function drawNames(unit: Place, wallHeight: number): Figure[] {
         ink: 'slotName',
         anchor: 'middle',
       });
-    for (let row = 0; row < spec.rows; row += 1)
+    for (let row = 0; row < spec.rows; row += 1) {
+      const midMm = ((row + 0.5) * height) / spec.rows;
+      // As its cubes are called: they may have names from before.
+      const called = slots
+        .filter(({ slot }) => slot && slot.yMm <= midMm && midMm <= slot.yMm + slot.heightMm)
+        .flatMap(({ name }) => /^[A-Z](\d+)/u.exec(name)?.[1] ?? []);
       shapes.push({
         type: 'text',
         x: x - 22,
-        y: wallHeight - spec.yMm - ((row + 0.5) * height) / spec.rows,
-        text: String(row + 1),
+        y: wallHeight - spec.yMm - midMm,
+        text: called[0] ?? String(spec.rows - row),
         ink: 'slotName',
         anchor: 'middle',
       });
+    }
   }
   return [{ kind: 'unit', id: unit.id, x, y, width, height, shapes }];
 }
@@ -277,7 +283,7 @@ export function computeWallDrawing(
       else drawPlace(sheet, unit.unit!, slotPlace, front);
     }
   }
-  figures.push(...units.flatMap((unit) => drawNames(unit, heightMm)));
+  figures.push(...units.flatMap((unit) => drawNames(unit, tree.getChildren(unit.id), heightMm)));
   return { widthMm, heightMm, backdrop, bands, figures, places };
 }
 

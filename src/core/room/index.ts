@@ -14,6 +14,7 @@ export {
   computeOwnMassG,
   findLoadFaults,
   findOverloads,
+  isTippy,
   type LoadFinding,
   type PlaceLoad,
   type UnitLoad,

@@ -61,6 +61,21 @@ describe('the weight of a piece and what is in it', () => {
     expect(weigh({ ...CASE, heightMm: 700 }, {}).faults).toEqual([]);
   });
 
+  it('never asks to anchor what rolls, nor a low shelf that a climbing child does not tip', () => {
+    expect(weigh({ ...CASE, hasWheels: true }, {}).faults).toMatchObject([{ code: 'rolls', isFault: false }]);
+    // 60 cm high and 20 deep: slender, but 40 kg at the bottom hold it. Empty, a child tips it.
+    const low = { ...CASE, heightMm: 600, depthMm: 200, loadG: undefined };
+    expect(weigh(low, {}).faults).toMatchObject([{ code: 'anchor' }]);
+    const slot = createUnit('u', low)
+      .find((one) => one.level === 'slot')!
+      .id.slice(2);
+    const filled = weigh(low, { [slot]: 120_000 }, (one) =>
+      one.slot ? { ...one, slot: { ...one.slot, loadG: 200_000 } } : one,
+    );
+    expect(filled.load.tipsAtG).toBeGreaterThan(15_000);
+    expect(filled.faults).toEqual([]);
+  });
+
   it('knows how many drawers pulled out tip a chest', () => {
     const chest: Partial<UnitSpec> = {
       kind: 'drawers',

@@ -173,7 +173,8 @@ export function findOverloads(household: Household, tree: PlaceTree): PlaceLoad[
 
 /** Something that is too heavy or can fall. */
 export interface LoadFinding {
-  readonly code: 'slot-load' | 'unit-load' | 'bin-load' | 'bin-lift' | 'anchor' | 'drawers-tip';
+  readonly code:
+    'slot-load' | 'unit-load' | 'bin-load' | 'bin-lift' | 'anchor' | 'rolls' | 'drawers-tip' | 'drawers-roll';
   readonly isFault: boolean;
   readonly unitId: PlaceId;
   /** The compartment or bin, or the piece itself. */
@@ -184,9 +185,16 @@ export interface LoadFinding {
   readonly drawers?: number;
 }
 
-/** Higher than this, or this many times as high as deep, furniture is anchored to a wall. */
+/** Higher than this, or this many times as high as deep, furniture is anchored to a wall (figures.md). */
 const ANCHOR_HEIGHT_MM = 750;
 const ANCHOR_RATIO = 2.5;
+/** A low piece that is slender all the same is let be where a child that climbs on it does not tip it: about three years old. */
+const CLIMBER_G = 15_000;
+
+/** Whether a piece is so tall, or so slender, that it is anchored. */
+export function isTippy(unit: UnitSpec): boolean {
+  return canTip(unit) && (unit.heightMm > ANCHOR_HEIGHT_MM || unit.heightMm > ANCHOR_RATIO * unit.depthMm);
+}
 /** What one lifts in a bin, and what one lifts above the shoulder. */
 const LIFT_G = 10_000;
 const HIGH_LIFT_G = 5000;
@@ -212,14 +220,15 @@ export function findLoadFaults(household: Household, tree: PlaceTree, load: Unit
   const massG = load.ownG + load.contentG;
   if (load.drawersThatTip !== null)
     add({
-      code: 'drawers-tip',
+      code: unit.hasWheels ? 'drawers-roll' : 'drawers-tip',
       isFault: load.drawersThatTip <= DRAWERS_AT_ONCE,
       placeId: unitId,
       massG,
       limitG: load.tipsAtG ?? 0,
       drawers: load.drawersThatTip,
     });
-  else if (load.tipsAtG !== null && (unit.heightMm > ANCHOR_HEIGHT_MM || unit.heightMm > ANCHOR_RATIO * unit.depthMm))
-    add({ code: 'anchor', isFault: false, placeId: unitId, massG, limitG: load.tipsAtG });
+  else if (load.tipsAtG !== null && isTippy(unit) && (unit.heightMm > ANCHOR_HEIGHT_MM || load.tipsAtG < CLIMBER_G))
+    // What rolls cannot be anchored.
+    add({ code: unit.hasWheels ? 'rolls' : 'anchor', isFault: false, placeId: unitId, massG, limitG: load.tipsAtG });
   return found;
 }

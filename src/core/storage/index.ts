@@ -48,7 +48,15 @@ export {
 } from './berths.ts';
 export { standAsPlanned, withoutBerth } from './planned.ts';
 export { computeDoorPoint, createWays, type StandPoint, type Ways } from './ways.ts';
-export { checkContainers, countBefore, findNook, standBoxes, type ContainerFault, type StoodBox } from './stand.ts';
+export {
+  checkContainers,
+  countBefore,
+  findNook,
+  standBoxes,
+  standTogether,
+  type ContainerFault,
+  type StoodBox,
+} from './stand.ts';
 export { checkHooks, type HookFault, getHoleMm, getPegFamily, getHoleCount } from './pegs.ts';
 export { HOOK_KINDS, toggleHook } from './hooks.ts';
 export { computeBands, type Band, type BandsFor, type BandReach } from './bands.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countByTrying } from '../../../tests/nestBrute.ts';
 import type { ContainerSpec, Nook, SlotSpec } from '../records/index.ts';
-import { checkContainers, countBefore, findNook } from './index.ts';
+import { checkContainers, countBefore, findNook, standTogether } from './index.ts';
 import { nestBoxes, proposeSizes, type BoxSize } from './nest.ts';
 
 const size = (widthMm: number, depthMm: number, heightMm: number): BoxSize => ({ widthMm, depthMm, heightMm });
@@ -175,6 +175,16 @@ describe('bins where they were put', () => {
     expect(findNook({ ...slot, widthMm: 200 }, [], bin())).toMatchObject({ isTurned: true });
     // Nothing stands on what has no lid.
     expect(findNook(slot, [bin({}, { hasLid: false }), bin({ yMm: 180 }, { hasLid: false })], bin())).toBeNull();
+  });
+
+  it('are turned or moved so that all of them stand together, where they can', () => {
+    const narrow = { ...slot, widthMm: 200 };
+    expect(standTogether(narrow, [bin()])).toMatchObject([{ at: { isTurned: true } }]);
+    const both = standTogether(slot, [bin({}), bin({})]);
+    expect(both && checkContainers(slot, both)).toBeNull();
+    // What stands well is left as it is.
+    expect(standTogether(slot, four)).toEqual(four);
+    expect(standTogether(slot, [...four, bin()])).toBeNull();
   });
 
   it('as nesting puts them, are always sound', () => {

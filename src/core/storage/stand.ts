@@ -105,3 +105,19 @@ export function findNook(slot: SlotSpec, boxes: readonly ContainerSpec[], box: C
         }
   return null;
 }
+
+/**
+ * The bins of a compartment so that all of them stand in it: each where it is, else in the next nook that takes it, turned where it only
+ * goes in so. Null where that finds no room for one of them.
+ */
+export function standTogether(slot: SlotSpec, boxes: readonly ContainerSpec[]): ContainerSpec[] | null {
+  if (checkContainers(slot, boxes) === null) return [...boxes];
+  const stood: ContainerSpec[] = [];
+  for (const box of boxes) {
+    const { at: _at, ...free } = box;
+    const at = findNook(slot, stood, free);
+    if (!at) return null;
+    stood.push({ ...free, at });
+  }
+  return stood;
+}

@@ -37,7 +37,7 @@ export function LotLine({ id, item, nth, more, how, children }: LotLineProps) {
         )}
         <Swatch item={item} className="size-5 shrink-0" />
         <span className="min-w-0 flex-1 truncate">
-          {item.name} {more !== undefined && <span className="text-stone">{more}</span>}
+          <span data-name>{item.name}</span> {more !== undefined && <span className="text-stone">{more}</span>}
         </span>
         <span
           className="tabular max-w-[48%] shrink-0 truncate text-sm text-stone"

@@ -44,9 +44,11 @@ export function wordBoard(board: Board, tree: PlaceTree, units: UnitSystem): str
   const names = (ids: Board['before']) => ids.map((id) => tree.places.get(id)?.name ?? '').join(' and ');
   const what = board.axis === 'shelf' ? 'Shelf' : 'Upright';
   const where = board.axis === 'shelf' ? 'up in its piece' : 'from the left of its piece';
-  // Read from the top, as compartments are counted.
-  const [first, then] = board.axis === 'shelf' ? [board.after, board.before] : [board.before, board.after];
-  return `${what} between ${names(first)} and ${names(then)}, ${formatSize(board.atMm, units)} ${where}`;
+  // As they are counted: the second before the third, whichever is above.
+  const between = [names(board.before), names(board.after)]
+    .toSorted((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+    .join(' and ');
+  return `${what} between ${between}, ${formatSize(board.atMm, units)} ${where}`;
 }
 
 /** Whether a bin goes into a compartment, and what is left over or missing. */

@@ -163,8 +163,11 @@ export function wordLoadFinding(finding: LoadFinding, name: string, units: UnitS
       return `${name} weighs ${mass}: more than the ${limit} one lifts there. Split it, or keep it lower.`;
     case 'anchor':
       return `Nothing anchors ${name}: ${mass} in all, and a pull of ${limit} at the top tips it. Anchor it to the wall.`;
+    case 'rolls':
+      return `${name} rolls, so nothing can hold it: ${mass} in all, and a pull of ${limit} at the top tips it. Fill it from the bottom and brake its wheels.`;
     case 'drawers-tip':
-      return `${finding.drawers === 1 ? 'One full drawer pulled out tips' : `${finding.drawers} full drawers pulled out together tip`} ${name}. Anchor it to the wall.`;
+    case 'drawers-roll':
+      return `${finding.drawers === 1 ? 'One full drawer pulled out tips' : `${finding.drawers} full drawers pulled out together tip`} ${name}. ${finding.code === 'drawers-tip' ? 'Anchor it to the wall.' : 'Pull out one at a time, and fill it from the bottom.'}`;
   }
 }
 

@@ -15,9 +15,9 @@ import { useRoomForm, type RoomFormProps } from './useRoomForm.tsx';
 
 /** The measures of a room: its walls as one walks round them, and what is fixed on them. */
 export function RoomForm(props: RoomFormProps) {
-  const { tools, problem, isDirty, hasOthers, onSubmit } = useRoomForm(props);
+  const { tools, problem, isDirty, leave, hasOthers, onSubmit } = useRoomForm(props);
   const { text } = tools;
-  const { room, onDone } = props;
+  const { room } = props;
   return (
     <Form aria-label={`Measures of ${room.name}`} className="space-y-3" onSend={() => onSubmit()}>
       <h2 className="font-display text-[21px] font-semibold">The room as measured</h2>
@@ -37,7 +37,7 @@ export function RoomForm(props: RoomFormProps) {
       <LampRows {...tools} />
       {hasOthers && <RemoveRoom room={room} />}
       {/* What was typed is not thrown away by one key. */}
-      <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape={!isDirty} />
+      <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={leave} isLeftByEscape={!isDirty} />
     </Form>
   );
 }

@@ -103,7 +103,7 @@ export function DoorRows({
         <>
           <div className="grid grid-cols-2 items-start gap-2">
             {wallField(`doors.${i}.wallId`)}
-            {text(`doors.${i}.x`, 'From the left')}
+            {text(`doors.${i}.x`, 'From the left', 'As you face the wall')}
             {text(`doors.${i}.width`, 'Width')}
             {text(`doors.${i}.height`, 'Height')}
             <div className="col-span-2">
@@ -156,7 +156,7 @@ export function WindowRows({ rows, text, wallField, remove, add, size, draw, new
         <>
           <div className="grid grid-cols-2 items-start gap-2">
             {wallField(`windows.${i}.wallId`)}
-            {text(`windows.${i}.x`, 'From the left')}
+            {text(`windows.${i}.x`, 'From the left', 'As you face the wall')}
             {text(`windows.${i}.width`, 'Width')}
             {text(`windows.${i}.height`, 'Height')}
             {text(`windows.${i}.sill`, 'Sill')}
@@ -208,7 +208,7 @@ export function SocketRows({
             </SelectField>
           </div>
           <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-            {text(`sockets.${i}.x`, 'From the left')}
+            {text(`sockets.${i}.x`, 'From the left', 'As you face the wall')}
             {text(`sockets.${i}.height`, 'Height')}
             {remove('sockets', i, 'the socket')}
           </div>

@@ -66,6 +66,12 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       >
         Put a bin in
       </Button>
+      {form.problem === null && form.turned.length > 0 && (
+        <p role="status" className="border-l-4 border-woad bg-linen px-3 py-1 text-sm">
+          {form.turned.join(' and ')} only {form.turned.length === 1 ? 'goes' : 'go'} in turned, the narrow side to the
+          front.
+        </p>
+      )}
       <SaveFoot problem={form.problem} warned={form.warned} leave="Leave it" onLeave={form.leave} />
     </Form>
   );

@@ -1,6 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
 import type { Household, OwnPart, Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
+import { isTippy } from '../../../core/room/index.ts';
 import { findFreeX, findWall, isWholeUnit, fromOwnPart, toOwnPart, PARTS } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
@@ -9,6 +10,7 @@ import { useApp, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
+import { InnerMeasures } from './InnerMeasures.tsx';
 import { SaveFoot } from './SaveFoot.tsx';
 import { capitalise, wordCount } from '../../text/index.ts';
 import { wordDisturbance } from '../../text/roomFaults.ts';
@@ -36,7 +38,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const [ownSlots, setOwnSlots] = useState<readonly Place[]>([]);
   const [warned, setWarned] = useState<string | null>(null);
   const [isTried, setTried] = useState(false);
-  const { register, watch, reset, setFocus, handleSubmit } = useForm<UnitFields>({
+  const { register, watch, reset, setValue, setFocus, handleSubmit } = useForm<UnitFields>({
     defaultValues: old?.unit ? toUnitFields(old, units) : createUnitFields(PARTS[0]!, wallId, units, findX(wallId)),
   });
   const fields = watch();
@@ -76,9 +78,17 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
     restart();
     show({ type: 'editUnit', id: unit.id });
   };
-  const unitSpec = read.ok ? read.value.unit! : null;
-  const tips = unitSpec && unitSpec.yMm === 0 && !isWholeUnit(unitSpec.kind) && !unitSpec.isAnchored;
-  const isTall = tips && (unitSpec.heightMm > 750 || unitSpec.heightMm > 2.5 * unitSpec.depthMm);
+  // Its measures say something before it has a name.
+  const measured = readUnitFields(
+    { ...fields, name: fields.name.trim() || '-' },
+    units,
+    old,
+    at,
+    old?.id ?? newId,
+    order,
+  );
+  const unitSpec = measured.ok ? measured.value.unit! : null;
+  const isTall = unitSpec !== null && isTippy(unitSpec);
 
   const pick = (id: string) => {
     const mine = own.find((one) => one.id === id);
@@ -88,9 +98,10 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
     const next = createUnitFields(like, fields.wall, units, findX(fields.wall));
     reset({ ...next, name: mine ? mine.name : fields.name, isAnchored: mine?.unit.isAnchored ?? false });
   };
-  const text = (name: keyof UnitFields, label: string) => (
+  const text = (name: keyof UnitFields, label: string, hint?: string) => (
     <TextField
       label={label}
+      hint={hint}
       of={name === 'name' ? 'places.name' : undefined}
       fault={faultOf(name)}
       {...register(name)}
@@ -114,10 +125,14 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
           <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
         </dl>
       )}
+      {unitSpec && !isWholeUnit(unitSpec.kind) && unitSpec.kind !== 'closet' && (
+        <InnerMeasures unit={unitSpec} units={units} onOuter={(side, outer) => setValue(side, outer)} />
+      )}
       {isTall && (
         <p className="border-l-4 border-weld bg-linen p-3 text-sm">
-          So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s
-          instructions and your local code decide how.
+          {unitSpec.hasWheels
+            ? 'So tall a piece can tip, and nothing holds what rolls: fill it from the bottom, brake its wheels, and let no child climb on it.'
+            : 'So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s instructions and your local code decide how.'}
         </p>
       )}
       <SaveFoot problem={problem} warned={warned} leave={old ? 'Close' : 'Leave it'} onLeave={() => show(null)} />
@@ -156,7 +171,7 @@ function PartPicker({ own, value, onPick }: PartPickerProps) {
 
 interface UnitMeasuresProps {
   readonly kind: UnitSpec['kind'];
-  readonly text: (name: keyof UnitFields, label: string) => ReactNode;
+  readonly text: (name: keyof UnitFields, label: string, hint?: string) => ReactNode;
   readonly register: UseFormRegister<UnitFields>;
 }
 
@@ -165,7 +180,7 @@ function UnitMeasures({ kind, text, register }: UnitMeasuresProps) {
   return (
     <>
       <div className="grid grid-cols-2 items-start gap-3">
-        {text('x', 'From the left')}
+        {text('x', 'From the left', 'As you face the wall')}
         {text('y', 'Above the floor')}
         {text('width', 'Width')}
         {text('height', 'Height')}

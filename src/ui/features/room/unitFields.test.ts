@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { PlaceId } from '../../../core/records/index.ts';
+import type { PlaceId, UnitSpec } from '../../../core/records/index.ts';
 import { createSampleHousehold } from '../../../sample/index.ts';
 import { PARTS } from '../../../core/storage/parts.ts';
-import { createUnitFields, readUnitFields, toUnitFields } from './unitFields.ts';
+import { createUnitFields, readUnitFields, toOuter, toUnitFields } from './unitFields.ts';
 
 const wall = { roomId: 'r1' as PlaceId, wallId: 'east' };
 const cubes = { ...createUnitFields(PARTS[0]!, 'r1-east', 'metric', () => null), name: 'Gable cubes' };
@@ -68,5 +68,15 @@ describe('the form of a piece of furniture', () => {
     expect(again({ hasWheels: true, isFromAround: true })).toMatchObject({
       value: { unit: { hasWheels: true, access: 'around' } },
     });
+  });
+});
+
+describe('inner measures', () => {
+  it('make the outer ones with the boards between and around', () => {
+    const unit = { columns: 3, rows: 5, boardMm: 16 } as UnitSpec;
+    // 3 × 330 + 4 × 16, 5 × 330 + 6 × 16, 374 + 16 for the back.
+    expect(toOuter(unit, 'width', 330)).toBe(1054);
+    expect(toOuter(unit, 'height', 330)).toBe(1746);
+    expect(toOuter(unit, 'depth', 374)).toBe(390);
   });
 });

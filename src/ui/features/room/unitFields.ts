@@ -42,6 +42,15 @@ export interface UnitFields {
   load: string;
 }
 
+export type InnerSide = 'width' | 'height' | 'depth';
+
+/** The outer measure of a piece whose compartments are so large inside, all of them alike; mm. */
+export function toOuter({ columns, rows, boardMm }: UnitSpec, side: InnerSide, innerMm: number): number {
+  if (side === 'depth') return innerMm + boardMm;
+  const count = side === 'width' ? columns : rows;
+  return count * innerMm + (count + 1) * boardMm;
+}
+
 /** Usual fields of a part; `findX` proposes where there is room for it. */
 export function createUnitFields(
   { id, kind, unit }: Pick<Part, 'id' | 'kind' | 'unit'>,

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useFieldArray, useForm, type Control } from 'react-hook-form';
+import { useFieldArray, useForm, type Control, type UseFormReset } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { Place, RoomSpec } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
@@ -9,6 +9,7 @@ import { world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
+import { dropDraft, readDraft, useDraft } from '../../state/draft.ts';
 import { listFreed } from './listFreed.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
@@ -37,6 +38,16 @@ function useRows(control: Control<RoomFields>) {
   };
 }
 
+/** What was typed before the page was loaded again is there once more, as changed as it was; the way to drop it. */
+function useTyped(draft: string, fields: RoomFields, isDirty: boolean, reset: UseFormReset<RoomFields>): () => void {
+  useEffect(() => {
+    const typed = readDraft<RoomFields>(draft);
+    if (typed) reset(typed, { keepDefaultValues: true });
+  }, [draft, reset]);
+  useDraft(draft, fields, isDirty);
+  return () => dropDraft(draft);
+}
+
 /** A room as its form has it: what is typed, what of it does not read, and how it is saved. */
 export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const [household, restart] = useBegan();
@@ -49,6 +60,7 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
     control,
     watch,
     getValues,
+    reset,
     setFocus,
     handleSubmit,
     formState: { isDirty },
@@ -56,6 +68,7 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
     defaultValues: toRoomFields(room.name, base, units),
   });
   const rows = useRows(control);
+  const drop = useTyped(`room-${room.id}`, watch(), isDirty, reset);
   useEffect(() => setFocus('name'), [setFocus]);
   const fields = watch();
   const read = readRoomFields(fields, base, units);
@@ -124,7 +137,12 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
       createSavePlaces(from, name, [{ ...room, name, room: next }, ...moved], [], world.nowMs()),
     );
     if (!isDone) return;
+    drop();
     restart();
+    onDone();
+  };
+  const leave = () => {
+    drop();
     onDone();
   };
   const count = Object.keys(faults).length;
@@ -149,5 +167,5 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
     newId,
     firstWall,
   };
-  return { tools, problem, isDirty, hasOthers: tree.rooms.length > 1, onSubmit: handleSubmit(save) };
+  return { tools, problem, isDirty, leave, hasOthers: tree.rooms.length > 1, onSubmit: handleSubmit(save) };
 }

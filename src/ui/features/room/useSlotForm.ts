@@ -10,7 +10,7 @@ import {
   type PlaceId,
   type SlotSpec,
 } from '../../../core/records/index.ts';
-import { checkContainers, formatPlaceName } from '../../../core/storage/index.ts';
+import { checkContainers, formatPlaceName, standTogether } from '../../../core/storage/index.ts';
 import { formatMass, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { useApp, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
@@ -82,7 +82,20 @@ function readSlotFields(
       container,
     };
   });
-  return { slot: next, bins, faults, problem: faults.size === 0 ? findProblem(next, bins, place.name, units) : null };
+  const stood = standTogether(
+    next.slot,
+    bins.map((bin) => bin.container),
+  );
+  // What only goes in turned, or in another corner, stands so.
+  const standing = bins.map((bin, i) => ({ ...bin, container: stood?.[i] ?? bin.container }));
+  const turned = standing.filter(({ container }, i) => container.at?.isTurned && !bins[i]!.container.at?.isTurned);
+  return {
+    slot: next,
+    bins: standing,
+    turned: turned.map(({ name: bin }) => bin),
+    faults,
+    problem: faults.size === 0 ? findProblem(next, standing, place.name, units) : null,
+  };
 }
 
 /** Bins that do not stand in it together, or a record that breaks a rule. */
@@ -129,6 +142,7 @@ export function useSlotForm(slotId: PlaceId) {
   const {
     slot: next,
     bins: nextBins,
+    turned,
     faults,
     problem,
   } = readSlotFields(fields, slotPlace, slotPlace.slot, present, units);
@@ -163,6 +177,7 @@ export function useSlotForm(slotId: PlaceId) {
     register,
     take,
     problem,
+    turned,
     warned,
     faultOf: (path: string) => (isTried ? faults.get(path) : undefined),
     leave: () => show({ type: 'place', id: present[0]?.id ?? slotId }),

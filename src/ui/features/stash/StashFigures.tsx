@@ -94,7 +94,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
             <h2 className="font-display text-lg font-semibold">In and out by month</h2>
             <p className="text-sm text-stone">As the daybook tells it; what was there from the start is not counted.</p>
             {!isStill && (
-              <div aria-hidden className="mt-2 overflow-x-auto">
+              <div aria-hidden data-name className="mt-2 overflow-x-auto">
                 <BarChart
                   width={760}
                   height={170}
@@ -137,7 +137,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                     .map((flow) => (
                       <tr key={flow.month} className="dotted-row">
                         <th scope="row" className="py-1 text-left font-normal">
-                          {monthName.format(new Date(`${flow.month}-01`))}
+                          <time dateTime={flow.month}>{monthName.format(new Date(`${flow.month}-01`))}</time>
                         </th>
                         <td className="text-right" {...explained(IN)}>
                           {formatClothLength(flow.inMm, units)}
