@@ -100,3 +100,35 @@ test('a line is said where the browser understands speech by itself', async ({ p
   await page.getByRole('button', { name: 'Say it' }).click();
   await expect(page.getByLabel('Add in one line')).toHaveValue('linen rust 3 metres');
 });
+
+test('the room’s form comes back after a reload, inner measures make the outer ones, and a bin goes in turned', async ({
+  page,
+}) => {
+  await openSample(page, '/room/plan/r1?do=measure');
+  const measures = page.getByRole('form', { name: 'Measures of Heron Loft' });
+  await measures.getByLabel('Ceiling', { exact: true }).fill('2.61 m');
+  await page.reload();
+  await expect(measures.getByLabel('Ceiling', { exact: true })).toHaveValue('2.61 m');
+  await measures.getByRole('button', { name: 'Leave it' }).click();
+  await page.goto('/room/plan/r1?do=measure');
+  await expect(measures.getByLabel('Ceiling', { exact: true })).not.toHaveValue('2.61 m');
+  await page.goto('/room/r1-east');
+  await page.getByRole('button', { name: /^Add a piece/ }).click();
+  const piece = page.getByRole('form', { name: 'New piece' });
+  await piece.getByLabel('What is it').selectOption('cube-shelf');
+  await piece.getByText('I measured inside').click();
+  await piece.getByLabel('Columns').fill('3');
+  await piece.getByLabel('Inner width').fill('33 cm');
+  // 3 × 33 cm between four boards of 16 mm.
+  await expect(piece.getByLabel('Width', { exact: true })).toHaveValue('105.4 cm');
+  await page.goto('/room/r1-east');
+  await page.getByRole('button', { name: /^Tall cubes › B3/ }).press('Enter');
+  await page.getByRole('button', { name: 'Edit this place' }).click();
+  const slot = page.getByRole('form', { name: 'Edit B3' });
+  await slot.getByRole('button', { name: 'Put a bin in' }).click();
+  await slot.getByLabel('Name of the bin').fill('Long box');
+  await slot.getByLabel('Outer width').fill('36 cm');
+  await slot.getByLabel('Outer depth').fill('20 cm');
+  await slot.getByLabel('Outer height').fill('15 cm');
+  await expect(slot.getByText('Long box only goes in turned')).toBeVisible();
+});

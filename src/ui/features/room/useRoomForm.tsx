@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useFieldArray, useForm, type Control, type UseFormReset } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { Place, RoomSpec } from '../../../core/records/index.ts';
@@ -40,10 +40,11 @@ function useRows(control: Control<RoomFields>) {
 
 /** What was typed before the page was loaded again is there once more, as changed as it was; the way to drop it. */
 function useTyped(draft: string, fields: RoomFields, isDirty: boolean, reset: UseFormReset<RoomFields>): () => void {
-  useEffect(() => {
+  const bringBack = useEffectEvent(() => {
     const typed = readDraft<RoomFields>(draft);
     if (typed) reset(typed, { keepDefaultValues: true });
-  }, [draft, reset]);
+  });
+  useEffect(() => bringBack(), []);
   useDraft(draft, fields, isDirty);
   return () => dropDraft(draft);
 }
