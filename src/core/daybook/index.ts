@@ -2,7 +2,7 @@ export { type Draft, stampEvent } from './draft.ts';
 export { type FoldFault, createChange, getRecord, isSame, computeDifference } from './fold.ts';
 export { fitReserved } from './fitReserved.ts';
 export { type GateFault, type Passed, passGate, passWhole } from './gate.ts';
-export { listNamedPhotos } from './named.ts';
+export { listNamedPhotos, listShownPhotos } from './named.ts';
 export type { WholeChronicle } from './passed.ts';
 export { type InvariantFault, checkInvariants } from './invariants.ts';
 export { type MonthActs, computeMonthActs } from './months.ts';

@@ -16,7 +16,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, IsInstant, type PlaceId, type StationId } from './ids.ts';
+import { ID_PATTERN, IsInstant, PHOTO_PATTERN, type PhotoId, type PlaceId, type StationId } from './ids.ts';
 
 export class PlanPoint {
   @IsNumber() @Min(-1e5) @Max(1e5) xMm!: number;
@@ -139,6 +139,16 @@ export class Station {
   @IsOptional() @Matches(ID_PATTERN) unitId?: PlaceId;
 }
 
+/** A photo of a wall, lying behind its drawing as a guide: where it lies, from the wall's left end and the floor; mm. */
+export class WallPhoto {
+  @Matches(ID_PATTERN) wallId!: string;
+  @Matches(PHOTO_PATTERN) photoId!: PhotoId;
+  @IsNumber() @Min(-1e5) @Max(1e5) xMm!: number;
+  @IsNumber() @Min(-1e5) @Max(1e5) yMm!: number;
+  @IsNumber() @Min(10) @Max(1e5) widthMm!: number;
+  @IsNumber() @Min(10) @Max(1e5) heightMm!: number;
+}
+
 export class RoomSpec {
   /** Its outline, clockwise on the plan, on which y runs down: inside lies to the right of every wall. */
   @IsArray() @ArrayMinSize(3) @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Wall) walls!: Wall[];
@@ -153,6 +163,7 @@ export class RoomSpec {
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Station) stations!: Station[];
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => Arrangement) arrangements!: Arrangement[];
   @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Lamp) lamps?: Lamp[];
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => WallPhoto) photos?: WallPhoto[];
   /** Compass bearing of the upper edge of the plan: 0 where it is north. */
   @IsNumber() @Min(0) @Max(360) upDeg!: number;
   /** Of the house, for the sun; absent: 50. */

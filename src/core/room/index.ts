@@ -40,3 +40,4 @@ export {
 } from './shapes.ts';
 export { tieStations } from './ties.ts';
 export { furnish, furnishing, type Furnished, type ToStand } from './furnish.ts';
+export { createWallPhoto, scaleByPoints } from './wallPhoto.ts';

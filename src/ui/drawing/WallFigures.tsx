@@ -1,7 +1,8 @@
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { Figure, WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { wordCount, wordReach } from '../text/index.ts';
+import { ScaleContext } from './scale.ts';
 import { ShapeView } from './ShapeView.tsx';
 
 function getBox(figure: Figure, scale: number) {
@@ -123,6 +124,8 @@ interface WallFiguresProps {
   readonly namePlace: (id: PlaceId) => string;
   readonly onPlace: (id: PlaceId) => void;
   readonly onLot: (id: LotId) => void;
+  /** What lies on the wall behind everything that is drawn on it. */
+  readonly behind?: ReactNode;
 }
 
 /**
@@ -130,7 +133,7 @@ interface WallFiguresProps {
  * they bubble up to.
  */
 export function WallFigures(props: WallFiguresProps) {
-  const { drawing, scale, chosenPlace, hasMargin, isHeld, namePlace, onPlace, onLot } = props;
+  const { drawing, scale, chosenPlace, hasMargin, isHeld, namePlace, onPlace, onLot, behind } = props;
   const press = (target: EventTarget) => {
     const hit = (target as Element).closest<SVGElement>('[data-lot], [data-place]');
     if (hit?.dataset['lot']) onLot(hit.dataset['lot'] as LotId);
@@ -153,6 +156,7 @@ export function WallFigures(props: WallFiguresProps) {
       }}
     >
       <Backdrop drawing={drawing} scale={scale} hasMargin={hasMargin} />
+      <ScaleContext value={scale}>{behind}</ScaleContext>
       {drawing.figures.map((figure, i) => {
         if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
         if (figure.kind === 'lot') return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} />;

@@ -20,6 +20,8 @@ interface WallViewProps {
   readonly onLot: (id: LotId) => void;
   /** What lies over the drawing; it asks for `ScaleContext`. */
   readonly overlay?: ReactNode;
+  /** What lies on the wall behind everything that is drawn on it. */
+  readonly behind?: ReactNode;
   /** What is in its places can be dragged. */
   readonly isHeld?: boolean;
 }
@@ -33,7 +35,19 @@ const TAPE_PX = 24;
 
 /** A wall front on under its tape. Places are reached by Tab, what is in them by pointing or through the ticket. */
 export function WallView(props: WallViewProps) {
-  const { drawing, label, units, chosenPlace, chosenLot, namePlace, onPlace, onLot, overlay, isHeld = false } = props;
+  const {
+    drawing,
+    label,
+    units,
+    chosenPlace,
+    chosenLot,
+    namePlace,
+    onPlace,
+    onLot,
+    overlay,
+    behind,
+    isHeld = false,
+  } = props;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame) ?? { width: 840, height: 620 };
   const isNarrow = size.width < NARROW_PX;
@@ -88,7 +102,7 @@ export function WallView(props: WallViewProps) {
           >
             <g transform={`translate(${left} 0)`}>
               <WallFigures
-                {...{ drawing, scale, chosenPlace, namePlace, onPlace, onLot, isHeld }}
+                {...{ drawing, scale, chosenPlace, namePlace, onPlace, onLot, isHeld, behind }}
                 hasMargin={!isNarrow}
               />
               <Marks {...{ drawing, scale, units, chosenPlace, chosenLot }} />

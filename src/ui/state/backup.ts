@@ -1,3 +1,4 @@
+import { listShownPhotos } from '../../core/daybook/index.ts';
 import type { RawHousehold } from '../../core/mending/index.ts';
 import { countGiven } from './given.ts';
 import { toDay } from '../../core/units/index.ts';
@@ -7,7 +8,7 @@ import { saveFile } from '../components/saveFile.ts';
 import { wordStoreFault } from '../text/index.ts';
 import { wordPackFault } from '../text/lineFaults.ts';
 import { useApp, world } from './app.ts';
-import { listPhotoIds, openBeside, photoStore } from './store.ts';
+import { openBeside, photoStore } from './store.ts';
 import { useChoices } from './choices.ts';
 
 /** What a file holds: of which household, and how many lines of its daybook. */
@@ -22,7 +23,7 @@ export async function packEverything(): Promise<
 > {
   const { household, events, generation } = useApp.getState();
   if (!household) return { ok: false, text: 'There is nothing to save yet.' };
-  const photos = await photoStore.loadPhotos(listPhotoIds(household));
+  const photos = await photoStore.loadPhotos(listShownPhotos(household));
   const { packChronicle } = await import('../../workers/keeping.ts');
   // Better a file without the photos than none.
   const packed = await packChronicle({ household, events, photos: photos.ok ? photos.value : [] });
@@ -95,7 +96,7 @@ async function keepToday(): Promise<void> {
     lots: household.lots.size,
     lines: events.length,
     bytes: packed.value,
-    photoIds: [...listPhotoIds(household)],
+    photoIds: [...listShownPhotos(household)],
   });
   const { listNamedPhotos } = await import('../../core/daybook/index.ts');
   await beside.sweepPhotos(listNamedPhotos({ household, events }));

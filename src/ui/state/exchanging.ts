@@ -1,4 +1,4 @@
-import { passWhole, type WholeChronicle } from '../../core/daybook/index.ts';
+import { listShownPhotos, passWhole, type WholeChronicle } from '../../core/daybook/index.ts';
 import type { Apart } from '../../core/mending/index.ts';
 import type { Chronicle, DaybookEvent, EventId } from '../../core/records/index.ts';
 import type { HouseholdStore } from '../../storage/index.ts';
@@ -7,7 +7,6 @@ import type { Acting } from './acting.ts';
 import type { AppState } from './appState.ts';
 import { inTurn } from './inTurn.ts';
 import type { Kept } from './kept.ts';
-import { listPhotoIds } from './store.ts';
 import { world } from './world.ts';
 
 interface ReplaceHow {
@@ -54,7 +53,7 @@ export class Exchanging {
     const { household, events } = this.get();
     if (!household) return null;
     const { packChronicle } = await import('../../workers/keeping.ts');
-    const photos = await this.store.loadPhotos(listPhotoIds(household));
+    const photos = await this.store.loadPhotos(listShownPhotos(household));
     const packed = await packChronicle({ household, events, photos: photos.ok ? photos.value : [] });
     return packed.ok ? packed.value : 'unproved';
   }

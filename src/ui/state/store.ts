@@ -1,4 +1,3 @@
-import type { Household, PhotoId } from '../../core/records/index.ts';
 import type { BesideStore } from '../../storage/beside.ts';
 import { HouseholdStore } from '../../storage/index.ts';
 
@@ -15,9 +14,4 @@ export const photoStore: Pick<HouseholdStore, 'savePhotos' | 'loadPhoto' | 'load
 export async function openBeside(): Promise<BesideStore> {
   const { BesideStore: Beside } = await import('../../storage/beside.ts');
   return new Beside(store);
-}
-
-/** The photos that things of a household name. */
-export function listPhotoIds(household: Household): Set<PhotoId> {
-  return new Set([...household.items.values()].flatMap((item) => item.photos ?? []));
 }

@@ -19,6 +19,7 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Legend } from './Legend.tsx';
+import { useWallPhoto } from './photo/wallPhoto.ts';
 import { RoomTabs } from './RoomTabs.tsx';
 import { SheetMenu } from './SheetMenu.tsx';
 
@@ -27,6 +28,9 @@ const LotBar = lazy(async () => ({ default: (await import('./build/LotBar.tsx'))
 const GroupTargets = lazy(async () => ({ default: (await import('./build/LotTargets.tsx')).GroupTargets }));
 const GroupBar = lazy(async () => ({ default: (await import('./build/LotBar.tsx')).GroupBar }));
 const LotTargets = lazy(async () => ({ default: (await import('./build/LotTargets.tsx')).LotTargets }));
+const PhotoBehind = lazy(async () => ({ default: (await import('./photo/PhotoBehind.tsx')).PhotoBehind }));
+const PhotoPoints = lazy(async () => ({ default: (await import('./photo/PhotoBehind.tsx')).PhotoPoints }));
+const PhotoPanel = lazy(async () => ({ default: (await import('./photo/PhotoPanel.tsx')).PhotoPanel }));
 const BuildBar = lazy(async () => ({ default: (await import('./build/BuildBar.tsx')).BuildBar }));
 
 /** The room, wall by wall, front on and to scale, with what is in every compartment. */
@@ -55,6 +59,8 @@ export function RoomPage() {
   }, [household, chosen, view, bandsFor]);
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
+  const isSetting = useWallPhoto((state) => state.isSetting);
+  const hasPhotos = (chosen.room.room?.photos?.length ?? 0) > 0;
   return (
     <Page
       title={chosen.room.name}
@@ -112,6 +118,14 @@ export function RoomPage() {
         namePlace={(id) => formatPlaceName(tree, id)}
         onPlace={(id) => show({ type: 'place', id })}
         onLot={(id) => show({ type: 'lot', id })}
+        behind={
+          hasPhotos &&
+          !isSetting && (
+            <Suspense fallback={null}>
+              <PhotoBehind room={chosen.room} wallId={chosen.wall.id} wallHeightMm={drawing.heightMm} />
+            </Suspense>
+          )
+        }
         overlay={<WallOverlay chosen={chosen} drawing={drawing} isRebuilt={isRebuilt} />}
       />
     </Page>
@@ -156,6 +170,9 @@ function WallChoices({ bandsFor, chosen, drawing }: OnWall & { bandsFor: BandsFo
           return createWallSheet(drawing, name, standing, scale, units);
         }}
       />
+      <Suspense fallback={null}>
+        <PhotoPanel key={chosen.id} room={chosen.room} wall={chosen.wall} widthMm={drawing.widthMm} />
+      </Suspense>
     </>
   );
 }
@@ -195,10 +212,13 @@ function WallBars({ isRebuilt }: { isRebuilt: boolean }) {
 /** The same, over the places of the wall. */
 function WallOverlay({ chosen, drawing, isRebuilt }: OnWall & { isRebuilt: boolean }) {
   const { lotId, groupId } = useRebuild();
+  const isSetting = useWallPhoto((state) => state.isSetting);
   const { id, room, wall } = chosen;
   return (
     <Suspense fallback={null}>
-      {lotId ? (
+      {isSetting ? (
+        <PhotoPoints room={room} wallId={wall.id} widthMm={drawing.widthMm} heightMm={drawing.heightMm} />
+      ) : lotId ? (
         <LotTargets key={`${id} ${lotId}`} lotId={lotId} drawing={drawing} />
       ) : groupId ? (
         <GroupTargets key={`${id} ${groupId}`} groupId={groupId} drawing={drawing} />

@@ -1,0 +1,209 @@
+import { useEffect, useRef, useState } from 'react';
+import { createWallPhoto, scaleByPoints } from '../../../../core/room/index.ts';
+import type { Photo, Place, WallPhoto } from '../../../../core/records/index.ts';
+import { formatSize, parseLengthMm } from '../../../../core/units/index.ts';
+import { startPhotographer } from '../../../../workers/client.ts';
+import { Button } from '../../../components/Button.tsx';
+import { Form } from '../../../components/Form.tsx';
+import { CheckField, TextField } from '../../../components/fields.tsx';
+import { useApp, useHousehold } from '../../../state/app.ts';
+import { tellPhotosCame } from '../../../state/photos.ts';
+import { photoStore } from '../../../state/store.ts';
+import { wordAmountFault, wordStoreFault } from '../../../text/index.ts';
+import { wordLineFault } from '../../../text/lineFaults.ts';
+import { wordPictureFault } from '../../../text/tables.ts';
+import { findWallPhoto, saveWallPhoto, stopSetting, useWallPhoto } from './wallPhoto.ts';
+
+const STEP_MM = 10;
+
+interface PhotoPanelProps {
+  readonly room: Place;
+  readonly wall: { readonly id: string; readonly name: string };
+  readonly widthMm: number;
+}
+
+/** A photo that lies behind the wall as a guide: taken in, set to scale by two points, shifted, hidden or taken away. */
+export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
+  const household = useHousehold();
+  const tell = useApp((state) => state.tell);
+  const photo = findWallPhoto(room, wall.id);
+  const isHidden = useWallPhoto((state) => state.isHidden);
+  const [isReading, setReading] = useState(false);
+  const file = useRef<HTMLInputElement>(null);
+  useEffect(() => stopSetting, [wall.id]);
+
+  const fail = (text: string) => tell({ tone: 'fault', text, canUndo: false });
+  const put = async (taken: Photo) => {
+    const kept = await photoStore.savePhotos([taken]);
+    if (!kept.ok) return fail(wordStoreFault(kept.fault));
+    tellPhotosCame([taken]);
+    const picture = await createImageBitmap(new Blob([taken.bytes.slice().buffer], { type: taken.type }));
+    const behind = createWallPhoto(wall.id, taken.id, widthMm, picture);
+    picture.close();
+    if (await saveWallPhoto(household, room, wall.id, behind, `The photo lies behind ${wall.name}.`))
+      useWallPhoto.setState({ isSetting: true, points: [], isHidden: false });
+  };
+  const read = (files: readonly File[]) => {
+    setReading(true);
+    startPhotographer(files.slice(0, 1), (message) => {
+      setReading(false);
+      if (message.type === 'refused') fail(wordPictureFault(message.fault));
+      else if (message.type === 'failed') fail(wordLineFault(message.fault));
+      else void put(message.photo);
+    });
+  };
+  return (
+    <details className="mt-2" open={photo !== null || undefined}>
+      <summary className="min-h-11 cursor-pointer py-1 font-semibold text-woad md:min-h-0">
+        A photo behind the wall
+      </summary>
+      <p className="mt-1 text-sm text-stone">A guide to draw by. It stays in this browser and in your files.</p>
+      <div className="mt-2 flex flex-wrap gap-x-3 gap-y-1">
+        <Button disabled={isReading} onClick={() => file.current?.click()}>
+          {isReading ? 'Developing …' : photo ? 'Another photo' : 'Choose a photo'}
+        </Button>
+        {photo && (
+          <Button
+            look="quiet"
+            onClick={() => void saveWallPhoto(household, room, wall.id, null, `No photo behind ${wall.name} any more.`)}
+          >
+            Take it away
+          </Button>
+        )}
+      </div>
+      <input
+        ref={file}
+        type="file"
+        accept="image/*"
+        aria-label={`Photo of ${wall.name}`}
+        className="sr-only"
+        tabIndex={-1}
+        onChange={({ target }) => {
+          if (target.files?.length) read([...target.files]);
+          target.value = '';
+        }}
+      />
+      {photo && (
+        <>
+          <CheckField
+            label="Hide it for now"
+            checked={isHidden}
+            onChange={() => useWallPhoto.setState({ isHidden: !isHidden })}
+          />
+          <ScaleForm room={room} wall={wall} photo={photo} />
+          <Shift room={room} wall={wall} photo={photo} />
+        </>
+      )}
+    </details>
+  );
+}
+
+interface PlacedPhoto {
+  readonly room: Place;
+  readonly wall: PhotoPanelProps['wall'];
+  readonly photo: WallPhoto;
+}
+
+/** Two points that one presses on the photo, and how far they are apart on the wall. */
+function ScaleForm({ room, wall, photo }: PlacedPhoto) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const { isSetting, points } = useWallPhoto();
+  const [typed, setTyped] = useState('');
+  if (!isSetting)
+    return (
+      <Button
+        look="quiet"
+        className="mt-1"
+        onClick={() => useWallPhoto.setState({ isSetting: true, points: [], isHidden: false })}
+      >
+        Set its scale by two points
+      </Button>
+    );
+  const [a, b] = points;
+  const parsed = parseLengthMm(typed, units === 'metric' ? 'cm' : 'in');
+  const scaled = a && b && parsed.ok ? scaleByPoints(photo, a, b, parsed.value) : null;
+  const send = async () => {
+    if (!scaled) return;
+    const told = `The two points are ${formatSize(parsed.ok ? parsed.value : 0, units)} apart now.`;
+    if (!(await saveWallPhoto(household, room, wall.id, scaled, told))) return;
+    setTyped('');
+    stopSetting();
+  };
+  return (
+    <Form
+      aria-label="Scale of the photo"
+      isEndless
+      className="mt-2 space-y-2 border-l-4 border-woad bg-linen px-3 py-2"
+      onSend={send}
+    >
+      <p role="status">
+        {!a
+          ? 'Press a point in the photo that you can measure from, such as a corner of the door.'
+          : !b
+            ? 'Now another one: the farther away, the truer.'
+            : 'How far apart are the two on the real wall?'}
+      </p>
+      {b && (
+        <TextField
+          label="Distance"
+          autoFocus
+          value={typed}
+          fault={
+            typed === ''
+              ? undefined
+              : !parsed.ok
+                ? wordAmountFault(parsed.fault, units === 'metric' ? '80 cm' : '32 in')
+                : scaled
+                  ? undefined
+                  : 'So large or small no wall is.'
+          }
+          onChange={({ target }) => setTyped(target.value)}
+        />
+      )}
+      <div className="flex gap-3">
+        {b && (
+          <Button type="submit" look="strong" disabled={!scaled}>
+            Set the scale
+          </Button>
+        )}
+        <Button look="quiet" onClick={stopSetting}>
+          Leave it
+        </Button>
+      </div>
+    </Form>
+  );
+}
+
+/** Shifts the photo by a centimetre, or ten with Shift. */
+function Shift({ room, wall, photo }: PlacedPhoto) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const shift = (x: number, y: number) => (event: { readonly shiftKey: boolean }) => {
+    const step = STEP_MM * (event.shiftKey ? 10 : 1);
+    const next = { ...photo, xMm: photo.xMm + x * step, yMm: photo.yMm + y * step };
+    void saveWallPhoto(household, room, wall.id, next, 'The photo was shifted.');
+  };
+  return (
+    <div
+      role="group"
+      aria-label="Shift the photo"
+      className="mt-2 flex flex-wrap items-center gap-1 text-sm text-stone"
+    >
+      <span>Shift it</span>
+      <Button aria-label="Left" onClick={shift(-1, 0)}>
+        ←
+      </Button>
+      <Button aria-label="Right" onClick={shift(1, 0)}>
+        →
+      </Button>
+      <Button aria-label="Up" onClick={shift(0, 1)}>
+        ↑
+      </Button>
+      <Button aria-label="Down" onClick={shift(0, -1)}>
+        ↓
+      </Button>
+      <span>{formatSize(STEP_MM, units)}; with Shift ten times that</span>
+    </div>
+  );
+}
