@@ -69,6 +69,19 @@ export function wordPlaceFace(
   return { shape, title, lines: more, swatches: content.swatches, code, foot };
 }
 
+/** Where the other parts of a heap belong: `more in Tall cubes › A2 and Cupboard › Shelf 3`; empty where all of it is here. */
+function wordOtherParts(lot: Lot, { lots }: Household, tree: PlaceTree): string {
+  if (!lot.heap) return '';
+  const places = [...lots.values()].flatMap((other) => {
+    const at = other.homeId ?? other.placeId;
+    const isPart = other.itemId === lot.itemId && other.id !== lot.id && other.state !== 'gone';
+    return isPart && at !== undefined && at !== (lot.homeId ?? lot.placeId) ? [formatPlaceName(tree, at)] : [];
+  });
+  const [last, ...before] = [...new Set(places)].toReversed();
+  if (last === undefined) return '';
+  return `more in ${before.length > 0 ? `${before.toReversed().join(', ')} and ${last}` : last}`;
+}
+
 /** The ticket or sticker of a lot. */
 export function wordLotFace(
   item: Item,
@@ -85,14 +98,15 @@ export function wordLotFace(
   const washed = lot.isWashed === true ? ['washed'] : lot.isWashed === false ? ['not washed yet'] : [];
   const parts = item.kit && item.kit.parts.length > 0 ? item.kit.parts : [];
   const home = lot.homeId ? formatPlaceName(tree, lot.homeId) : '';
-  const had =
-    item.fabric && !item.scrap
+  const had = lot.heap
+    ? `a heap of about ${wordCount(lot.count, 'piece')} on ${format(nowMs, DAY)}`
+    : item.fabric && !item.scrap
       ? `${formatAmount(getAmount(item, lot), getAmountUnit(item, lot), units)} on ${format(nowMs, DAY)}`
       : '';
   return {
     shape,
     title: item.name,
-    lines: [had, width, ...what, ...washed, ...parts].filter(Boolean),
+    lines: [had, wordOtherParts(lot, household, tree), width, ...what, ...washed, ...parts].filter(Boolean),
     swatches: item.kind === 'fabric' || item.kind === 'thread' || item.kind === 'scrap' ? item.colours : [],
     code,
     foot: home,

@@ -70,6 +70,8 @@ function toPlaceRow(household: Household, place: Place, content: PlaceContent): 
 }
 
 function getLotSection(household: Household, { kind }: Item, lot: Lot): [Section, LabelShape] {
+  // A heap is told by a ticket that lies on it, not by what each of its pieces would have.
+  if (lot.heap) return ['others', 'tag'];
   if (kind === 'fabric') return ['bolts', 'bolt'];
   if (kind === 'thread') return ['spools', 'spool'];
   if (kind === 'kit') return ['kits', 'kit'];
