@@ -11,7 +11,7 @@ test('the bench says what is out and where it goes; one walk takes all of it hom
   expect(await listUnexplained(page)).toEqual([]);
   await expectAccessible(page);
   // One goes back by itself, and comes out again by undo.
-  await page.getByRole('button', { name: /^Put Eddy smock back to Low shelves › Shelf B2$/ }).click();
+  await page.getByRole('button', { name: /^Put Eddy smock back in Low shelves › Shelf B2$/ }).click();
   await expect(top).toHaveCount(4);
   await page.keyboard.press('u');
   await expect(top).toHaveCount(5);

@@ -40,7 +40,7 @@ test('a promise of 130 letters cannot be typed, and what does not read is set ap
   const name = await spoil(page, 'items', { notes: 'y'.repeat(2100) });
   await page.reload();
   const banner = page.getByRole('region', { name: 'Set apart' });
-  await expect(banner).toContainText('did not read');
+  await expect(banner).toContainText('could not be read');
   await banner.getByRole('button', { name: 'Look at them' }).click();
   await expect(banner.getByText(`A thing: ${name}`)).toBeVisible();
   await expect(banner).toContainText('The notes can have at most 2000 letters.');

@@ -123,9 +123,9 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   await expect(page.getByRole('complementary').getByRole('heading', { name: 'Tern twill' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('5');
-  const stale = page.getByRole('region', { name: 'What is stale' });
+  const stale = page.getByRole('region', { name: 'What has changed since' });
   await expect(stale).toContainText('1 lot came since.');
-  await stale.getByRole('button', { name: 'Mend only what is stale' }).click();
+  await stale.getByRole('button', { name: 'Place only that anew' }).click();
   await expect(page.getByText('1 thing had no home; placed anew. All else stays as planned.')).toBeVisible({
     timeout: 30_000,
   });

@@ -118,7 +118,7 @@ test('the room’s form comes back after a reload, inner measures make the outer
   await piece.getByLabel('What is it').selectOption('cube-shelf');
   await piece.getByText('I measured inside').click();
   await piece.getByLabel('Columns').fill('3');
-  await piece.getByLabel('Inner width').fill('33 cm');
+  await piece.getByLabel('Wide inside').fill('33 cm');
   // 3 × 33 cm between four boards of 16 mm.
   await expect(piece.getByLabel('Width', { exact: true })).toHaveValue('105.4 cm');
   await page.goto('/room/r1-east');

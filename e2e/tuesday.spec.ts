@@ -137,7 +137,7 @@ test('a line of the daybook is taken back with all that builds on it; it is narr
   await page.getByRole('button', { name: 'Save as a table' }).click();
   expect((await waiting).suggestedFilename()).toBe('daybook.csv');
   await page.getByLabel('What it was about').selectOption('promised and let go');
-  await expect(page.getByText('Nothing was written that says that.')).toBeVisible();
+  await expect(page.getByText('No line of the daybook says that.')).toBeVisible();
 });
 
 test('the household says what does not read, keeps what does, and shows the caution for children', async ({ page }) => {

@@ -51,10 +51,10 @@ export function ApartBanner() {
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <p
           role="status"
-          {...explained('Records and lines of the daybook that did not read when this browser opened them.')}
+          {...explained('Records and lines of the daybook that could not be read when this browser opened them.')}
         >
-          {wordCount(mends.length, 'record')} did not read and {mends.length === 1 ? 'is' : 'are'} set apart. All else
-          works as before.
+          {wordCount(mends.length, 'record')} could not be read and {mends.length === 1 ? 'is' : 'are'} set apart. All
+          else works as before.
         </p>
         <Button look="quiet" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
           {isOpen ? 'Close' : 'Look at them'}

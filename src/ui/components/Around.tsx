@@ -27,7 +27,7 @@ export function Around({ household, id }: { household: Household; id: LotId }) {
   if (told.length === 0) return null;
   return (
     <ul
-      aria-label="What lies about it"
+      aria-label="What lies around it"
       className="mt-1 text-stone"
       {...explained('From how the place was packed with all that lies in it: seen from the front, the nearest first.')}
     >

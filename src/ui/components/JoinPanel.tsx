@@ -58,7 +58,7 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
   return (
     <section aria-label="Join the two daybooks" className="mt-3 space-y-2">
       <p {...explained('Lines of the two daybooks, compared by what they are, not by when they were written.')}>
-        The same household, gone on elsewhere: <strong>{wordCount(theirsNew.length, 'line')}</strong> of its daybook{' '}
+        The same household, continued elsewhere: <strong>{wordCount(theirsNew.length, 'line')}</strong> of its daybook{' '}
         {theirsNew.length === 1 ? 'is' : 'are'} new here, and <strong>{wordCount(mineNew.length, 'line')}</strong> of
         this one {mineNew.length === 1 ? 'is' : 'are'} not in the file.
       </p>

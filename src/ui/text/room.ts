@@ -17,23 +17,25 @@ import { toTable } from '../../core/words/index.ts';
 /** Not in the index of words: only the plan needs these, and the first screen should not wait for them. */
 
 /** What each finding says; `other` is what is in the way, empty where that is a wall. */
-const SAYS: Record<FindingCode, (name: string, other: string, missing: string, needed: string) => string> = {
+/** What there is of what is needed, and what takes the rest. */
+const leavesOf = (other: string, left: string) => (other === '' ? `there are ${left}` : `${other} leaves ${left}`);
+
+const SAYS: Record<
+  FindingCode,
+  (name: string, other: string, missing: string, needed: string, left: string) => string
+> = {
   outside: (name, _, missing) => `${name} sticks ${missing} out of the room.`,
   overlap: (name, other, missing) => `${name} and ${other} are ${missing} in each other.`,
   headroom: (name, _, missing) => `${name} is ${missing} too high for the ceiling there.`,
   'door-swing': (name, other, missing) => `${other} hits ${name}: ${missing} in its swing.`,
   'door-way': (name, other, missing, needed) => `${name} stands ${missing} in the ${needed} before ${other}.`,
-  'zone-stand': (name, other, missing, needed) =>
-    `To stand before ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
-  'zone-drawer': (name, other, missing, needed) =>
-    `To pull out ${name} takes ${needed}, a drawer and 60 cm; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
-  'zone-leaf': (name, other, missing, needed) =>
-    `To open ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
-  'zone-chair': (name, other, missing, needed) =>
-    `A chair at ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
-  'zone-around': (name, other, missing, needed) =>
-    `To walk round ${name} takes ${needed}; ${missing} are missing${other === '' ? '' : ` to ${other}`}.`,
-  stoop: (name, _, missing) => `Before ${name} one stoops: ${missing} of headroom are missing.`,
+  'zone-stand': (name, other, _, needed, left) => `To stand before ${name} takes ${needed}; ${leavesOf(other, left)}.`,
+  'zone-drawer': (name, other, _, needed, left) =>
+    `To pull out ${name} takes ${needed}, a drawer and 60 cm; ${leavesOf(other, left)}.`,
+  'zone-leaf': (name, other, _, needed, left) => `To open ${name} takes ${needed}; ${leavesOf(other, left)}.`,
+  'zone-chair': (name, other, _, needed, left) => `A chair at ${name} takes ${needed}; ${leavesOf(other, left)}.`,
+  'zone-around': (name, other, _, needed, left) => `To walk round ${name} takes ${needed}; ${leavesOf(other, left)}.`,
+  stoop: (name, _, missing) => `Before ${name} you stoop: the ceiling is ${missing} too low.`,
   unreachable: (name) => `No way leads from the door to ${name}.`,
   'way-narrow': (name, _, missing, needed) => `The way to ${name} is ${missing} short of the ${needed} one needs.`,
   'way-tight': (name, _, missing, needed) => `The way to ${name} is ${missing} short of an easy ${needed}.`,
@@ -41,11 +43,11 @@ const SAYS: Record<FindingCode, (name: string, other: string, missing: string, n
   'heater-near': (name, other, missing, needed) => `${name} is ${missing} nearer to ${other} than ${needed}.`,
   'window-covered': (name, other, missing) => `${name} covers ${missing} of ${other}.`,
   'reach-over': (name, other, missing) => `${name} is reached over ${other}, ${missing} farther than one leans.`,
-  knees: (name, other, missing, needed) => `Knees at ${name} take ${needed}; ${missing} are missing beside ${other}.`,
-  'lid-under': (name, other, missing) => `The lid of ${name} hits ${other}: ${missing} above it are missing.`,
-  'work-under': (name, other, missing) => `To work on ${name}, ${missing} are missing under ${other}.`,
+  knees: (name, other, _, needed, left) => `Knees at ${name} take ${needed}; ${leavesOf(other, left)}.`,
+  'lid-under': (name, other, missing) => `The lid of ${name} hits ${other}: it needs ${missing} more above it.`,
+  'work-under': (name, other, missing) => `To work on ${name} you need ${missing} more under ${other}.`,
   'reach-chair': (name, other, missing) =>
-    `What is wanted daily from ${name} is ${missing} out of reach from the chair at ${other}.`,
+    `What you want daily from ${name} is ${missing} out of reach from the chair at ${other}.`,
   'own-shadow': (name, other, missing) =>
     `At ${name} your own shadow falls on the work: ${other} is behind you. ${missing} to the side it is not, or a lamp before you helps.`,
   'sun-on': (name) => `The sun shines on ${name}`,
@@ -79,6 +81,7 @@ export function wordFinding(finding: Finding, room: RoomSpec, nameUnit: (id: str
     other,
     formatSize(Math.max(1, finding.missingMm), units),
     formatSize(finding.neededMm, units),
+    formatSize(Math.max(0, finding.neededMm - finding.missingMm), units),
   );
   if (finding.sun)
     return `${words} ${formatHours(finding.sun.hours)} a day ${SEASON[finding.sun.season]}, where the sky is clear.`;

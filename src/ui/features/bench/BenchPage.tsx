@@ -92,7 +92,7 @@ export function BenchPage() {
           <Figure
             value={String(toCarry)}
             label="to carry home"
-            how="Things that are in another place than their home, or folded otherwise."
+            how="Things that are in another place than their home, or folded another way."
           />
         </>
       }
@@ -199,7 +199,7 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
             <Button
               look="quiet"
               className="block truncate text-left"
-              aria-label={`Put ${item.name} back to ${formatPlaceName(tree, lot.homeId!)}`}
+              aria-label={`Put ${item.name} back in ${formatPlaceName(tree, lot.homeId!)}`}
               onClick={() => void putBack(lot.id)}
             >
               → {formatPlaceName(tree, lot.homeId!)}

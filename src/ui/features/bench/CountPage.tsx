@@ -243,7 +243,7 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
           </span>
           <span className="block truncate text-sm text-stone" {...explained('As its ticket says.')}>
             {wordAmount(item, lot, units)}
-            {isExtra && `; was thought ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
+            {isExtra && `; we thought it was ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
           </span>
         </span>
       </label>
@@ -258,7 +258,7 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
       />
       {isExtra && (
         <Button look="quiet" onClick={onNotAfterAll}>
-          Not after all
+          Not here after all
         </Button>
       )}
     </li>

@@ -48,7 +48,7 @@ export function PutAwayPage() {
         ) : (
           <>
             <p className="font-display text-[28px] font-semibold">
-              {homeless.length === 0 ? 'Everything has a home.' : 'That was all, but for what waits.'}
+              {homeless.length === 0 ? 'Everything has a home.' : 'That was all, except for what waits.'}
             </p>
             {homeless.length > 0 && (
               <p className="mt-2">

@@ -121,7 +121,7 @@ export function DaybookPage() {
         long={long}
         frameClass="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5"
         className="max-w-3xl"
-        head={lines.length === 0 && <p className="py-8 font-display text-xl">Nothing was written that says that.</p>}
+        head={lines.length === 0 && <p className="py-8 font-display text-xl">No line of the daybook says that.</p>}
       >
         {(index) => {
           const { event, words } = lines[index]!;

@@ -16,8 +16,8 @@ export function BalanceLine() {
       )}
     >
       {isEnough
-        ? 'By the balance it all goes in.'
-        : `By the balance ${formatVolume(leftMm3, household.settings.units)} find no room.`}{' '}
+        ? 'The balance says it all goes in.'
+        : `The balance says ${formatVolume(leftMm3, household.settings.units)} will not go in.`}{' '}
       <Link to="/room/balance" className="text-woad underline">
         Look at it
       </Link>

@@ -170,7 +170,7 @@ function Fitting() {
             <MoveList arrivals={arrivals} bins={bins} planned={plannedTree} />
           </Preview>
         ) : (
-          <p className="p-5 text-stone">Find a plan first; then what it would have you carry stands here.</p>
+          <p className="p-5 text-stone">Find a plan first: then it says here what you would carry.</p>
         ))}
       {tab === 'unplaced' && (
         <Preview of={supposed}>

@@ -70,7 +70,9 @@ export function AskedLine({ asked: { words, before }, plan }: { asked: { words: 
       {Math.abs(more) < 3
         ? 'It takes no more time.'
         : `${formatMinutes(Math.abs(more))} a month ${more > 0 ? 'more' : 'less'}.`}{' '}
-      {all > 60 && <span className="text-stone">With rent and company {formatMinutes(all)} more.</span>}
+      {all > 60 && (
+        <span className="text-stone">With the room it takes and what shares a place, {formatMinutes(all)} more.</span>
+      )}
     </p>
   );
 }

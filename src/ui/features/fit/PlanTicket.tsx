@@ -97,12 +97,12 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
         </Suspense>
       )}
       {plan && (isOld || (staleWords !== null && !isAdopted)) && status === 'done' && (
-        <section aria-label="What is stale" className="mt-3 border-l-4 border-weld bg-linen p-3">
+        <section aria-label="What has changed since" className="mt-3 border-l-4 border-weld bg-linen p-3">
           <p {...explained('Lots and places that the plan does not know, or knows and are no more.')}>
             Things have changed since this plan was made{staleWords ? `: ${staleWords}` : ''}.
           </p>
           <Button className="mt-2" onClick={() => run.startRepair(household, plan)}>
-            Mend only what is stale
+            Place only that anew
           </Button>
         </section>
       )}

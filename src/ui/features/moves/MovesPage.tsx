@@ -85,7 +85,7 @@ function Searching({ isRefitting }: { isRefitting: boolean }) {
       </p>
       {progress && (
         <p className="mt-1 text-stone" {...explained('The best order so far, and what no order could do without.')}>
-          {wordCount(progress.trips, 'trip')} so far; fewer than {progress.leastTrips} cannot be.
+          {wordCount(progress.trips, 'trip')} so far; no order needs fewer than {progress.leastTrips}.
         </p>
       )}
       {progress && (

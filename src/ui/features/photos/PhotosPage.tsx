@@ -74,7 +74,7 @@ export function PhotosPage() {
           <Figure
             value={String(ready.length)}
             label="ready"
-            how="Those whose line reads and whose record is whole; they can be taken in."
+            how="Those whose line is understood; they can be taken in."
           />
           {isReading && (
             <p role="status" className="flex items-center gap-2">

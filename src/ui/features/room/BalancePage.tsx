@@ -175,7 +175,7 @@ function SortSection({
         />
       </div>
       <p className="mt-1 text-sm" {...explained(HOW_TAKES)}>
-        {kinds.length === 0 ? 'Nothing would rather be here. ' : ''}
+        {kinds.length === 0 ? 'Nothing would be better off here. ' : ''}
         {kinds.map((kind) => (
           <span key={kind} className="mr-3 whitespace-nowrap">
             <span aria-hidden className={`mr-1 inline-block size-3 ${FILLS[kind]}`} />

@@ -6,9 +6,9 @@ import { wordAmountFault } from '../../text/index.ts';
 import { toOuter, type InnerSide } from './unitFields.ts';
 
 const SIDES: readonly (readonly [InnerSide, string])[] = [
-  ['width', 'Inner width'],
-  ['height', 'Inner height'],
-  ['depth', 'Inner depth'],
+  ['width', 'Wide inside'],
+  ['height', 'High inside'],
+  ['depth', 'Deep inside'],
 ];
 
 interface InnerMeasuresProps {

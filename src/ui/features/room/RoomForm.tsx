@@ -24,7 +24,7 @@ export function RoomForm(props: RoomFormProps) {
       {text('name', 'Name')}
       <div className="grid grid-cols-2 items-start gap-3">
         {text('height', 'Ceiling')}
-        {text('up', 'Top looks to, °', '0 where it is north')}
+        {text('up', 'Top of the plan faces, °', '0 where it is north')}
         {text('latitude', 'Latitude, °', 'For the sun; empty: 50')}
       </div>
       <WallRows {...tools} />

@@ -127,7 +127,7 @@ export function DoorRows({
                 </option>
               ))}
             </SelectField>
-            {text(`doors.${i}.way`, 'So far from there')}
+            {text(`doors.${i}.way`, 'Way from there')}
           </div>
           {remove('doors', i, 'the door')}
         </>

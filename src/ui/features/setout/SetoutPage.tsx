@@ -100,7 +100,7 @@ function Stages() {
       </ol>
       <div className="stitched-t mt-4 flex flex-wrap items-center gap-4 pt-3">
         <Button look={isOver ? 'strong' : 'plain'} onClick={() => void end()}>
-          {isOver ? 'The room runs' : 'Leave setting out'}
+          {isOver ? 'The room is in order' : 'Leave setting out'}
         </Button>
         <span className="text-sm text-stone">
           {isOver

@@ -32,7 +32,7 @@ export function HandSort({ group, picked, onDone }: HandSortProps) {
   };
   return (
     <section aria-label="Sort by hand" className="mt-2 space-y-2 border-l-4 border-woad bg-linen p-3">
-      <p>Tick what belongs elsewhere; it stays where you put it when the rule changes its mind.</p>
+      <p>Tick what belongs elsewhere; it stays where you put it, whatever the rule says.</p>
       <SelectField label="Put it with" value={groupId} onChange={(event) => setGroupId(event.target.value)}>
         <option value="">choose a group</option>
         {others.map((one) => (

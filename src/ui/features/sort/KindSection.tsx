@@ -161,7 +161,7 @@ interface GroupLineProps {
   readonly onChoose: (group: Group) => void;
 }
 
-const NO_WAY = 'Its lots allow no one way of keeping that they share.';
+const NO_WAY = 'Its lots cannot all be kept the same way.';
 
 function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
@@ -189,7 +189,7 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
           className="col-span-2 md:col-span-1 md:truncate"
           {...explained(rows.map(({ how }) => how).join(' Or: ') || NO_WAY)}
         >
-          {words[0] ?? 'no one way keeps them all'}
+          {words[0] ?? 'they cannot all be kept the same way'}
           {words.length > 1 && (
             <span className="text-sm font-normal text-stone">{` or ${words.slice(1).join(', or ')}`}</span>
           )}

@@ -70,7 +70,7 @@ export interface Scale {
 
 function parseNumber(text: string): { value: number } | { fault: string } {
   const value = Number.parseFloat(text.replace(/[^\d.,-]/g, '').replace(',', '.'));
-  return value > 0 ? { value } : { fault: 'A boundary is a number above nothing.' };
+  return value > 0 ? { value } : { fault: 'A boundary is a number above 0.' };
 }
 
 export function getScale(measure: Measure, units: UnitSystem): Scale {
