@@ -77,6 +77,42 @@ test('the line ends words by Tab, holds on to what was said, and each word can b
   await expect(page.getByText('As last time')).toBeHidden();
 });
 
+test('several things in one line, or pasted line by line, come in at once; what does not read is said', async ({
+  page,
+}) => {
+  await openEmpty(page);
+  await quickAdd(page, 'poplin plum 2m; linen sand 3.4m x 140; buttons horn 24 pcs', false);
+  const drafts = page.getByRole('list', { name: 'What comes in' }).getByRole('listitem');
+  await expect(drafts).toHaveCount(3);
+  await expect(drafts.nth(2)).toContainText('notion');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('3 things came in.')).toBeVisible();
+  const line = page.getByLabel('Add in one line');
+  await line.focus();
+  await line.evaluate((field) => {
+    const data = new DataTransfer();
+    data.setData('text/plain', 'velvet moss 1.5m\nhemp canvas 80m');
+    field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await expect(drafts).toHaveCount(2);
+  await page.keyboard.press('Enter');
+  await expect(drafts.nth(1)).toContainText('Is it really 80.00 m long?');
+  await expect(line).not.toHaveValue('');
+});
+
+test('a thing that was taken for something else becomes it afterwards', async ({ page }) => {
+  await openEmpty(page);
+  await quickAdd(page, 'poplin ruler board 2m');
+  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
+  const ticket = page.getByRole('complementary', { name: 'Ticket' });
+  await ticket.getByRole('button', { name: /^Edit/ }).first().click();
+  await ticket.getByLabel('What is it').selectOption('tool');
+  await expect(page.getByText(/: tool from now on\.$/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Tools 1' })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('link', { name: 'Cloth 1' })).toBeVisible();
+});
+
 test('a line is said where the browser understands speech by itself', async ({ page }) => {
   await page.addInitScript(() => {
     class SpeechRecognition {

@@ -252,6 +252,7 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     acts.createDropPlan(now, now.plans.size > 0 ? pick(random, [...now.plans.keys()]) : ('none' as PlanId)),
   createAdopt: (drawn) => acts.createAdopt(drawn.now, createPlan(drawn), 'a plan', drawn.nowMs),
   createCarryAll: ({ now, nowMs }) => acts.createCarryAll(now, 'all', nowMs),
+  createBecome: ({ now, item, nowMs, random }) => acts.createBecome(now, item.id, pick(random, KINDS), nowMs),
   createLieIn: ({ now, lot, other, leaf, nowMs }) => acts.createLieIn(now, [lot.id, other.id], leaf.id, 'both', nowMs),
   createBelongIn: ({ now, lot, other, leaf, nowMs }) =>
     acts.createBelongIn(now, [lot.id, other.id], leaf.id, 'both', nowMs),

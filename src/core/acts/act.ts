@@ -16,6 +16,7 @@ export interface ActFault {
     | 'cannot-wrap'
     | 'no-such-place'
     | 'no-room'
+    | 'cannot-become'
     | 'nothing-changed'
     | 'out-of-range'
     | 'stale-plan';

@@ -1,4 +1,5 @@
 export { type Act, type ActFault, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
+export { createBecome } from './becomeActs.ts';
 export { type CountNews, type Counted, compareCount, createCountPlace, listToCount } from './countActs.ts';
 export {
   type Saved,

@@ -3,7 +3,9 @@ import { after, faultOf } from '../../../tests/acts.ts';
 import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { checkInvariants } from '../daybook/index.ts';
 import type { LotId, PlaceId } from '../records/index.ts';
+import { createBecome } from './becomeActs.ts';
 import { createRemoveLots } from './itemActs.ts';
+import { createReserve } from './promiseActs.ts';
 import { createBelongIn, createLieIn } from './putActs.ts';
 import { createWrap } from './promiseActs.ts';
 
@@ -67,5 +69,33 @@ describe('many things that go', () => {
     expect(now.lots.get(REST!)).toMatchObject({ state: 'out' });
     expect(checkInvariants(now)).toEqual([]);
     expect(faultOf(createRemoveLots(start, [], '0 lots', 5))?.code).toBe('nothing-changed');
+  });
+});
+
+describe('a thing that was taken for something else', () => {
+  const ruler = createCloth('ruler', { name: 'Quilting ruler 15 x 60', tags: ['gift'], usesPerMonth: 7 });
+  const before = createHousehold(createUnit('cube', {}), [ruler], [createLot(ruler, 'cube-A1', { count: 2 })]);
+
+  it('is of the other kind by its name, keeps what is its own, and lies where it lay', () => {
+    const now = after(before, (from) => createBecome(from, ruler.id, 'tool', 5));
+    const item = now.items.get(ruler.id)!;
+    expect(item).toMatchObject({ kind: 'tool', name: ruler.name, tags: ['gift'], usesPerMonth: 7 });
+    expect(item.box).toMatchObject({ type: 'ruler', widthMm: 150 });
+    expect(item.fabric).toBeUndefined();
+    const lot = now.lots.get('lot-ruler' as LotId)!;
+    expect(lot).toMatchObject({ state: 'in', placeId: 'cube-A1', homeId: 'cube-A1', count: 2 });
+    expect(lot.lengthMm).toBeUndefined();
+    expect(item.forms).toContain(lot.form);
+    expect(checkInvariants(now)).toEqual([]);
+    const back = after(now, (from) => createBecome(from, ruler.id, 'fabric', 6));
+    expect(back.items.get(ruler.id)).toMatchObject({ kind: 'fabric' });
+    expect(checkInvariants(back)).toEqual([]);
+  });
+
+  it('stays what it is while some of it is promised', () => {
+    const promise = { id: 'p', forWhat: 'the smock', note: '', amount: 500 };
+    const held = after(before, (from) => createReserve(from, 'lot-ruler' as LotId, promise, 2));
+    expect(faultOf(createBecome(held, ruler.id, 'tool', 5))?.code).toBe('cannot-become');
+    expect(faultOf(createBecome(before, ruler.id, 'fabric', 5))?.code).toBe('nothing-changed');
   });
 });

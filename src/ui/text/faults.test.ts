@@ -39,6 +39,8 @@ describe('a fault', () => {
       'home-waits',
       'more-than-there-is',
       'no-such-place',
+      'no-room',
+      'cannot-become',
       'stale-plan',
       'nothing-changed',
     ] as const)

@@ -46,6 +46,8 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
       return 'That place is no longer in the room. Nothing was moved.';
     case 'no-room':
       return 'Not all of it goes into that place, beside what belongs there. Nothing was changed.';
+    case 'cannot-become':
+      return 'It cannot become that while some of it is promised, wrapped or in a heap, or is a file. Nothing was changed.';
     case 'stale-plan':
       return 'This plan names things or places that are gone. Find a plan anew; nothing was changed.';
     case 'out-of-range':

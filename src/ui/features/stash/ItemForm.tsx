@@ -1,5 +1,5 @@
 import { findType } from '../../../core/catalog/index.ts';
-import { createRemoveItem } from '../../../core/acts/index.ts';
+import { createBecome, createRemoveItem } from '../../../core/acts/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import {
   CARE_FLAGS,
@@ -44,6 +44,12 @@ export function ItemForm(props: ItemFormProps) {
   const show = useApp((state) => state.show);
   const { base } = props;
   const isNew = old === null;
+  /** It was taken for something else: changed at once, its lots stay where they are. */
+  const becomeOther = async ({ id, name }: Item, kind: Kind) => {
+    const told = `${name}: ${wordKind(kind)} from now on.`;
+    const isDone = await act((now) => createBecome(now, id, kind, world.nowMs()), told);
+    if (isDone && base) show({ type: 'lot', id: base });
+  };
   return (
     <Form
       aria-label={old ? `Edit ${old.item.name}` : `New ${wordKind(fields.kind)}`}
@@ -53,15 +59,17 @@ export function ItemForm(props: ItemFormProps) {
       <h2 className="font-display text-[21px] font-semibold">
         {isNew ? `New ${wordKind(fields.kind)}` : `Edit ${wordKind(fields.kind)}`}
       </h2>
-      {isNew && (
-        <SelectField
-          label="What is it"
-          value={fields.kind}
-          onChange={(event) => typed.become(event.target.value as Kind)}
-        >
-          <Options of={KINDS} words={wordKind} />
-        </SelectField>
-      )}
+      <SelectField
+        label="What is it"
+        value={fields.kind}
+        onChange={(event) => {
+          const kind = event.target.value as Kind;
+          if (isNew) typed.become(kind);
+          else if (old) void becomeOther(old.item, kind);
+        }}
+      >
+        <Options of={KINDS} words={wordKind} />
+      </SelectField>
       {text('name', 'Name')}
       <KindFields of={form} fields={fields} isFromNothing={typed.from === null} />
       {result.ok && <Follows thing={result.value} settings={typed.settings} />}

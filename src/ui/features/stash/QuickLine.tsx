@@ -14,15 +14,15 @@ import { EXAMPLE, quickClass } from './quick.ts';
 import { QuickRead } from './QuickRead.tsx';
 import { inSession, useSessionName } from './Session.tsx';
 import { SpeakButton } from './SpeakButton.tsx';
-import { useRead } from './useRead.ts';
-import type { UnitSystem } from '../../../core/units/index.ts';
+import { pasteLines, QuickMany, takeInMany } from './QuickMany.tsx';
+import { splitLine, useRead, wordProblem } from './useRead.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { forgetHabits, rememberHabits } from '../../state/habits.ts';
 import { derive } from '../../state/derived.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import type { Thing } from '../../state/appState.ts';
-import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmount } from '../../text/index.ts';
 import { wordDoubts } from '../../text/doubts.ts';
 import { wordHeapMeasures } from '../../text/heaps.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
@@ -69,22 +69,6 @@ function useQuestion(line: ReturnType<typeof parseLine>, made: ReturnType<typeof
   return `Is it really ${wordHeapMeasures(describeHeap(item, lot, settings), units)}? Enter again takes it in.`;
 }
 
-/** What keeps a line from being taken in; null for nothing. */
-function wordProblem(
-  { heap, line, made }: Pick<ReturnType<typeof useRead>, 'heap' | 'line' | 'made'>,
-  units: UnitSystem,
-) {
-  const isMetric = units === 'metric';
-  const isHeap = made.ok && made.value.lot.heap !== undefined;
-  const { sketch, faults } = line;
-  if (faults[0]) return wordAmountFault(faults[0], isMetric ? '3.4m' : '2 1/2 yd');
-  if (sketch.name === undefined) return 'Say what it is, too.';
-  if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
-    return `Say how long it is, such as ${isMetric ? '3.4m' : '2 1/2 yd'}.`;
-  if (heap && made.ok && !isHeap) return 'Things of that kind are not measured so: say how many pieces.';
-  return made.ok ? null : made.fault.map(wordRecordFault).join('; ');
-}
-
 interface LineKeys {
   readonly kind: () => void;
   readonly form: () => void;
@@ -125,9 +109,11 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const session = useSessionName();
   /** What the sewist said that some words mean. */
   const [meant, setMeant] = useState<ReadonlyMap<string, Meaning>>(NOTHING_MEANT);
-  const { heap, line, made, recalled } = useRead(text, { kind, kindSaid, meant });
+  const read = useRead(text, { kind, kindSaid, meant });
+  const { line, made, recalled } = read;
+  const many = splitLine(text);
   const rest = useWordRest(text);
-  const problem = wordProblem({ heap, line, made }, units);
+  const problem = wordProblem(read, units);
 
   // What is unlikely is asked once: pressed again, it is taken as it reads.
   const question = useQuestion(line, made);
@@ -140,6 +126,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   };
   const takeIn = async () => {
     setTried(true);
+    if (many.length > 1) return void ((await takeInMany(many, kind)) && clear());
     if (problem !== null || !made.ok) return;
     if (question !== null && !isAsked) return setAsked(text);
     const promised = withPromise(withNewIds(made.value), line.reservedFor);
@@ -171,7 +158,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
   const thing = made.ok ? made.value : null;
   return (
     <Form aria-label="Quick add" isEndless onSend={takeIn}>
-      {!isEmpty && (
+      {many.length > 1 && <QuickMany lines={many} kind={kind} isTried={isTried} />}
+      {!isEmpty && many.length <= 1 && (
         <QuickRead
           thing={thing}
           kind={line.sketch.kind}
@@ -208,6 +196,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
         autoFocus={isWanted}
         value={text}
         onChange={(event) => setText(event.target.value)}
+        onPaste={(event) => pasteLines(event, setText)}
         onKeyDown={(event) =>
           pressKey(event, {
             kind: () => setKindSaid(KINDS[(KINDS.indexOf(line.sketch.kind) + 1) % KINDS.length]!),

@@ -4,15 +4,18 @@ import {
   parseLine,
   recall,
   type Birth,
+  type Habits,
   type Meaning,
   type Recalled,
 } from '../../../core/catalog/index.ts';
 import { computeHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
-import type { ItemId, Kind, LotId } from '../../../core/records/index.ts';
+import type { Household, ItemId, Kind, LotId } from '../../../core/records/index.ts';
+import type { UnitSystem } from '../../../core/units/index.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { useHabits } from '../../state/habits.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
+import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
 
 /** While it is typed; what is taken in has ids of its own. */
 const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
@@ -26,40 +29,64 @@ interface Said {
   readonly meant: ReadonlyMap<string, Meaning>;
 }
 
-/** A line as it reads: what it is, the thing or heap that it makes, and what holds of what was said last. */
+/** What a line reads as in a household: what it is, the thing or heap that it makes, and what holds of what was said last. */
+export function readThing(household: Household, habits: Habits, text: string, { kind, kindSaid, meant }: Said) {
+  const { settings } = household;
+  const { units } = settings;
+  const heap = readHeap(text, units);
+  const line = parseLine(heap?.rest ?? text, { kind: kindSaid ?? kind, units, isKindSaid: kindSaid !== null, meant });
+  const birth: Birth = {
+    ...TYPED,
+    nowMs: world.nowMs(),
+    stationId: getUsualStations(household)(line.sketch.kind, line.sketch.type),
+    settings,
+  };
+  const { form, ...others } = recall(line.sketch, habits);
+  const sketch = { ...line.sketch, ...others };
+  const plain = completeSketch(sketch, birth);
+  const kept = form && !heap ? completeSketch({ ...sketch, form }, birth) : plain;
+  // What the thing cannot be kept as is not taken over.
+  const isKept =
+    form !== undefined &&
+    kept.ok &&
+    kept.value.lot.form === form &&
+    computePackage(kept.value.item, kept.value.lot, form, settings) !== null;
+  const recalled: Recalled = isKept ? { ...others, form } : others;
+  const single = isKept ? kept : plain;
+  if (!heap || !single.ok) return { heap, line, made: single, recalled };
+  const { item, lot } = single.value;
+  const told = computeHeap(item, lot, heap.by, heap.value, settings, heap.pieces);
+  const made = told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single;
+  return { heap, line, made, recalled };
+}
+
+/** A line as it reads while it is typed. */
 export function useRead(text: string, { kind, kindSaid, meant }: Said) {
   const household = useHousehold();
-  const { units } = household.settings;
   const habits = useHabits();
-  const heap = useMemo(() => readHeap(text, units), [text, units]);
-  const line = useMemo(
-    () => parseLine(heap?.rest ?? text, { kind: kindSaid ?? kind, units, isKindSaid: kindSaid !== null, meant }),
-    [heap, text, kind, kindSaid, units, meant],
+  return useMemo(
+    () => readThing(household, habits, text, { kind, kindSaid, meant }),
+    [household, habits, text, kind, kindSaid, meant],
   );
-  const { made, recalled } = useMemo(() => {
-    const { settings } = household;
-    const birth: Birth = {
-      ...TYPED,
-      nowMs: world.nowMs(),
-      stationId: getUsualStations(household)(line.sketch.kind, line.sketch.type),
-      settings,
-    };
-    const { form, ...others } = recall(line.sketch, habits);
-    const sketch = { ...line.sketch, ...others };
-    const plain = completeSketch(sketch, birth);
-    const kept = form && !heap ? completeSketch({ ...sketch, form }, birth) : plain;
-    // What the thing cannot be kept as is not taken over.
-    const isKept =
-      form !== undefined &&
-      kept.ok &&
-      kept.value.lot.form === form &&
-      computePackage(kept.value.item, kept.value.lot, form, settings) !== null;
-    const recalled: Recalled = isKept ? { ...others, form } : others;
-    const single = isKept ? kept : plain;
-    if (!heap || !single.ok) return { made: single, recalled };
-    const { item, lot } = single.value;
-    const told = computeHeap(item, lot, heap.by, heap.value, settings, heap.pieces);
-    return { made: told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single, recalled };
-  }, [line, heap, household, habits]);
-  return { heap, line, made, recalled };
+}
+
+/** What keeps a line from being taken in; null for nothing. */
+export function wordProblem({ heap, line, made }: ReturnType<typeof readThing>, units: UnitSystem): string | null {
+  const isMetric = units === 'metric';
+  const isHeap = made.ok && made.value.lot.heap !== undefined;
+  const { sketch, faults } = line;
+  if (faults[0]) return wordAmountFault(faults[0], isMetric ? '3.4m' : '2 1/2 yd');
+  if (sketch.name === undefined) return 'Say what it is, too.';
+  if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
+    return `Say how long it is, such as ${isMetric ? '3.4m' : '2 1/2 yd'}.`;
+  if (heap && made.ok && !isHeap) return 'Things of that kind are not measured so: say how many pieces.';
+  return made.ok ? null : made.fault.map(wordRecordFault).join('; ');
+}
+
+/** Several things in one line stand apart by a semicolon; a paste of several lines becomes such a line. */
+export function splitLine(text: string): string[] {
+  return text
+    .split(/[;\r\n]+/u)
+    .map((one) => one.trim())
+    .filter((one) => one !== '');
 }
