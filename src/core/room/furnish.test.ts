@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { PlaceId, RoomSpec, UnitSpec } from '../records/index.ts';
-import { computeSlots, PARTS } from '../storage/index.ts';
+import { computeFootprint, computeSlots, getPointOf, PARTS } from '../storage/index.ts';
 import {
   computeFindings,
   createBareRoom,
@@ -42,6 +42,25 @@ describe('furniture that is stood along the walls', () => {
     const findings = computeFindings(room, stood, SETTINGS);
     expect(findings.filter((one) => one.isFault)).toEqual([]);
     expect(findings.map(({ code }) => code)).not.toContain('window-covered');
+  });
+
+  it('hangs on the side of a cupboard where it is wanted so, with its back to it', () => {
+    const strip = want('peg-round');
+    const narrow = { ...strip, unit: { ...strip.unit, widthMm: 280, heightMm: 900 }, isOnSide: true };
+    const { stood, left } = furnish(room, [], [narrow, want('cupboard', 'far')], SETTINGS);
+    expect(left).toEqual([]);
+    const [cupboard, hung] = [stood.find(({ name }) => name === 'cupboard')!, stood.find(({ id }) => id === strip.id)!];
+    expect(hung.unit.stand).toBeDefined();
+    const [a, b] = [computeFootprint(room, cupboard.unit), computeFootprint(room, hung.unit)];
+    // Half the cupboard and half the strip apart, along the wall; as deep in the room as the cupboard's middle.
+    expect(Math.abs(a.xMm - b.xMm)).toBeCloseTo(cupboard.unit.widthMm / 2 + 6, 6);
+    expect(b.yMm).toBeCloseTo(a.yMm, 6);
+    // It looks away from the cupboard.
+    const front = getPointOf(b, 0, 100);
+    expect(Math.abs(front.xMm - a.xMm)).toBeGreaterThan(Math.abs(b.xMm - a.xMm));
+    expect(hung.unit.yMm + hung.unit.heightMm).toBeLessThanOrEqual(cupboard.unit.heightMm);
+    // Without anything tall there is no side.
+    expect(furnish(room, [], [narrow], SETTINGS).left).toHaveLength(1);
   });
 
   it('goes to the wall it is wanted at, or is left', () => {

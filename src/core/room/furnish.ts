@@ -1,5 +1,5 @@
 import type { PlaceId, RoomSpec, Settings, SlotSpec, UnitSpec } from '../records/index.ts';
-import { listWalls } from '../storage/index.ts';
+import { computeFootprint, getPointOf, listWalls, standUnit } from '../storage/index.ts';
 import { priceFindings } from './arrange.ts';
 import type { Piece } from './bodies.ts';
 import { createScene, findFar, findNear, type Finding } from './findings.ts';
@@ -13,6 +13,8 @@ export interface ToStand {
   readonly slots: readonly SlotSpec[];
   /** Null: at any wall. */
   readonly wallId: string | null;
+  /** It hangs on the side of something tall, not at a wall. */
+  readonly isOnSide?: boolean;
 }
 
 /** Pieces where they stand, and those for which there is no room. */
@@ -84,6 +86,22 @@ function* listFreeSpots(room: RoomSpec, { unit, wallId }: ToStand): Generator<Sp
         };
 }
 
+/** The sides of what stands there and is high and deep enough, the thing with its back to it, a hand below the top. */
+function* listSideSpots(room: RoomSpec, { unit }: ToStand, standing: readonly Piece[]): Generator<Spot> {
+  for (const { unit: tall } of standing) {
+    if (tall.yMm > 0 || tall.kind === 'table' || tall.depthMm < unit.widthMm || tall.heightMm < unit.heightMm) continue;
+    const print = computeFootprint(room, tall);
+    for (const side of [-1, 1]) {
+      const { xMm, yMm } = getPointOf(print, side * (tall.widthMm / 2 + unit.depthMm / 2), 0);
+      // What looks to the left of a piece is turned a quarter to the right, and the other way round.
+      const stand = { xMm, yMm, turnDeg: (((print.turnDeg - side * 90) % 360) + 360) % 360 };
+      const highest = tall.heightMm - unit.heightMm;
+      const at = { ...unit, yMm: Math.min(unit.yMm, highest) };
+      yield { unit: standUnit(room, at, stand), price: PER_HUNG_MM * (unit.yMm - at.yMm) };
+    }
+  }
+}
+
 const countFaults = (findings: readonly Finding[]) => findings.filter((one) => one.isFault).length;
 
 /** The best of some spots of one piece beside those that stand already; null where each would be a fault. */
@@ -121,14 +139,17 @@ function findSpot(
   standing: readonly Piece[],
   settings: Pick<Settings, 'statureMm'>,
 ): Piece | null {
+  if (one.isOnSide) return chooseSpot(room, one, listSideSpots(room, one, standing), standing, settings);
   const isWalkedRound = one.unit.kind === 'table' && one.unit.access === 'around';
   const free = isWalkedRound ? chooseSpot(room, one, listFreeSpots(room, one), standing, settings) : null;
   return free ?? chooseSpot(room, one, listWallSpots(room, one, standing), standing, settings);
 }
 
-/** The large first, and what stands before what hangs. */
+/** The large first, what stands before what hangs, and last what hangs on another. */
 const compareBulk = (a: ToStand, b: ToStand) =>
-  Number(a.unit.yMm > 0) - Number(b.unit.yMm > 0) || b.unit.widthMm * b.unit.depthMm - a.unit.widthMm * a.unit.depthMm;
+  Number(a.isOnSide ?? false) - Number(b.isOnSide ?? false) ||
+  Number(a.unit.yMm > 0) - Number(b.unit.yMm > 0) ||
+  b.unit.widthMm * b.unit.depthMm - a.unit.widthMm * a.unit.depthMm;
 
 /**
  * Stands pieces in a room, one after the other along its walls, where nothing hits another, a door or a window, and where

@@ -101,8 +101,9 @@ const MORE_SIZES: Readonly<Record<string, readonly PartSize[]>> = {
   table: [size(1200, 740, 600), size(1600, 740, 800)],
   'table-below': [size(1200, 740, 600, 1, 2), size(1600, 740, 800, 1, 2)],
   'cutting-table': [size(1200, 920, 800, 1, 2)],
-  'peg-round': [size(600, 600, 12), size(1200, 600, 12)],
-  'peg-slotted': [size(560, 560, 16)],
+  'peg-round': [size(600, 600, 12), size(1200, 600, 12), size(280, 900, 12)],
+  'peg-slotted': [size(560, 560, 16), size(280, 760, 16)],
+  'free-hooks': [size(280, 120, 10)],
 };
 
 /** Common sizes of a part, its own first. */

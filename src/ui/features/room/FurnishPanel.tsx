@@ -7,7 +7,7 @@ import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { capitalise, wordCount } from '../../text/index.ts';
 import { wordBinSize, wordPart } from '../../text/room.ts';
-import { furnishRoom, type FurnishDone, type WantedBinsBySize, type WantedParts } from './furnishing.ts';
+import { furnishRoom, ON_SIDE, type FurnishDone, type WantedBinsBySize, type WantedParts } from './furnishing.ts';
 import { PartPicture } from './PartPicture.tsx';
 
 /** The parts shelf, as one goes through a room. */
@@ -18,6 +18,8 @@ const SHELVES: readonly (readonly [name: string, ids: readonly string[]])[] = [
   ['Hanging', ['rail', 'closet', 'peg-round', 'peg-slotted', 'free-hooks']],
   ['For small things', ['spool-rack', 'ribbon-bar', 'jar-shelf']],
 ];
+/** What can hang on the side of something tall as well. */
+const HUNG: ReadonlySet<string> = new Set(['peg-round', 'peg-slotted', 'free-hooks']);
 const MOST = 20;
 const MOST_BINS = 60;
 const selectClass = 'h-11 min-w-0 flex-1 rounded border border-thread bg-paper px-1 text-sm text-ink md:h-8';
@@ -153,6 +155,7 @@ function PartRow({ part, room, wanted = { count: 0, size: 0, wallId: '' }, onCha
             onChange={({ target }) => onChange({ ...wanted, wallId: target.value })}
           >
             <option value="">any wall</option>
+            {HUNG.has(part.id) && <option value={ON_SIDE}>the side of a cupboard</option>}
             {room.room!.walls.map((wall) => (
               <option key={wall.id} value={wall.id}>
                 {wall.name}

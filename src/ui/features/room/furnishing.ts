@@ -15,6 +15,9 @@ import { wordBinSize, wordPart } from '../../text/room.ts';
 import { world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 
+/** In the place of a wall: on the side of a cupboard or another tall piece. */
+export const ON_SIDE = 'side';
+
 /** So many of a part, in one of its common sizes, at a wall or anywhere. */
 export interface WantedPart {
   readonly count: number;
@@ -43,7 +46,7 @@ function makePart(part: Part, size: number, wallId: string, room: Place, name: s
     ...part.unit,
     ...measures,
     kind: part.kind,
-    wallId: wallId === '' ? anyWall : wallId,
+    wallId: wallId === '' || wallId === ON_SIDE ? anyWall : wallId,
     xMm: 0,
     isAnchored: false,
   };
@@ -51,7 +54,15 @@ function makePart(part: Part, size: number, wallId: string, room: Place, name: s
   const layout = applyUnitSpec(id, null, unit, [], world.createId);
   if (!layout.ok) return null;
   const slots = layout.kept.map((place) => ({ ...place, slot: { ...place.slot!, ...part.slots } }));
-  const toStand = { id, name, unit, slots: slots.map(({ slot }) => slot), wallId: wallId === '' ? null : wallId };
+  const isOnSide = wallId === ON_SIDE;
+  const toStand = {
+    id,
+    name,
+    unit,
+    slots: slots.map(({ slot }) => slot),
+    wallId: wallId === '' || isOnSide ? null : wallId,
+    isOnSide,
+  };
   return { toStand, unit: { id, parentId: room.id, level: 'unit', name, order, unit }, slots };
 }
 
