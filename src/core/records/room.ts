@@ -163,7 +163,12 @@ export class RoomSpec {
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Station) stations!: Station[];
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => Arrangement) arrangements!: Arrangement[];
   @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Lamp) lamps?: Lamp[];
-  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => WallPhoto) photos?: WallPhoto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => WallPhoto)
+  photos?: WallPhoto[];
   /** Compass bearing of the upper edge of the plan: 0 where it is north. */
   @IsNumber() @Min(0) @Max(360) upDeg!: number;
   /** Of the house, for the sun; absent: 50. */

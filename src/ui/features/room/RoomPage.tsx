@@ -46,6 +46,7 @@ export function RoomPage() {
   const show = useApp((state) => state.show);
   const { answer: today, again } = useAnswer(household, 'today', null);
   const { isOn, lotId, groupId } = useRebuild();
+  const isSetting = useWallPhoto((state) => state.isSetting);
   // A thing to be put somewhere comes before what is rebuilt.
   const isRebuilt = isOn && lotId === null && groupId === null;
   const { toMove } = getStrays(household);
@@ -59,7 +60,6 @@ export function RoomPage() {
   }, [household, chosen, view, bandsFor]);
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
-  const isSetting = useWallPhoto((state) => state.isSetting);
   const hasPhotos = (chosen.room.room?.photos?.length ?? 0) > 0;
   return (
     <Page

@@ -51,7 +51,8 @@ function OneField({ name, label, send, maxLength, isEndless = false, onSend, chi
   const sendIt = async () => {
     const wrong = await onSend(text);
     setFault(wrong ?? '');
-    if (wrong === null) setText('');
+    // What was typed meanwhile is the next one.
+    if (wrong === null) setText((now) => (now === text ? '' : now));
   };
   return (
     <Form aria-label={name} className="mt-3" isEndless={isEndless} onSend={sendIt}>

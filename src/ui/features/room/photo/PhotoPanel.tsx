@@ -30,7 +30,7 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
   const isHidden = useWallPhoto((state) => state.isHidden);
   const [isReading, setReading] = useState(false);
   const file = useRef<HTMLInputElement>(null);
-  useEffect(() => stopSetting, [wall.id]);
+  useEffect(() => stopSetting, []);
 
   const fail = (text: string) => tell({ tone: 'fault', text, canUndo: false });
   const put = async (taken: Photo) => {
