@@ -20,7 +20,7 @@ interface AskedProps {
 function Asked({ words, onLift }: AskedProps) {
   return (
     <li className="dotted-row flex items-baseline justify-between gap-2 py-1">
-      <span>{words}</span>
+      <span data-name>{words}</span>
       <Button look="quiet" aria-label={`Lift: ${words}`} onClick={onLift}>
         Lift
       </Button>
