@@ -100,6 +100,35 @@ test('several things in one line, or pasted line by line, come in at once; what 
   await expect(line).not.toHaveValue('');
 });
 
+test('what cannot be is said where it is: no pieces, too many, too heavy, and a room without a door', async ({
+  page,
+}) => {
+  await openEmpty(page);
+  for (const [text, told] of [
+    ['cottons 0 pieces', 'It must be more than nothing. Try 24 pieces.'],
+    ['cottons 1000000000 pieces', 'is more than any room holds. Try 24 pieces.'],
+    ['cottons 40 pieces 9000kg', 'is more than any room holds. Try 350 g.'],
+  ] as const) {
+    await quickAdd(page, text, false);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: told })).toBeVisible();
+    await expect(page.getByLabel('Add in one line')).toHaveValue(text);
+    await page.keyboard.press('Escape');
+  }
+  await quickAdd(page, 'wool pile 9000 m', false);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Is it really \d+ pieces, a pile of/)).toBeVisible();
+  await page.goto('/room/plan?do=shape');
+  await page.getByRole('button', { name: 'A plain room' }).click();
+  await page.getByLabel('Wide').fill('2 m');
+  await page.getByLabel('Deep').fill('1.6 m');
+  await page.keyboard.press('Enter');
+  await page.goto('/room/plan');
+  await expect(page.getByText('No door is drawn yet, so nothing is said of the ways in.')).toBeVisible();
+  await page.getByRole('button', { name: 'Say where it is' }).click();
+  await expect(page.getByRole('heading', { name: 'The room in a minute' })).toBeVisible();
+});
+
 test('a thing that was taken for something else becomes it afterwards', async ({ page }) => {
   await openEmpty(page);
   await quickAdd(page, 'poplin ruler board 2m');

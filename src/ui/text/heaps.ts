@@ -1,5 +1,5 @@
 import type { HeapWay } from '../../core/records/index.ts';
-import { formatMass, formatSize, formatVolume, type UnitSystem } from '../../core/units/index.ts';
+import { formatClothLength, formatMass, formatSize, formatVolume, type UnitSystem } from '../../core/units/index.ts';
 
 /** How a heap is measured; not in the index, only heaps need it. */
 export const HEAP_WAY_WORDS: Readonly<Record<HeapWay, string>> = {
@@ -10,6 +10,9 @@ export const HEAP_WAY_WORDS: Readonly<Record<HeapWay, string>> = {
   room: 'litres of bins it fills',
 };
 
+/** Longer than this a row is told in metres or yards. */
+const LONG_ROW_MM = 10_000;
+
 /** `40 pieces`, `a pile of 62 cm`. */
 function wordHeapMeasure(by: HeapWay, value: number, units: UnitSystem): string {
   switch (by) {
@@ -18,7 +21,7 @@ function wordHeapMeasure(by: HeapWay, value: number, units: UnitSystem): string 
     case 'pile':
       return `a pile of ${formatSize(value, units)}`;
     case 'row':
-      return `a row of ${formatSize(value, units)}`;
+      return `a row of ${value > LONG_ROW_MM ? formatClothLength(value, units) : formatSize(value, units)}`;
     case 'mass':
       return formatMass(value, units);
     case 'room':

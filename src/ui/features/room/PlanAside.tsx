@@ -78,6 +78,14 @@ export function PlanAside(props: PlanAsideProps) {
     <>
       {children}
       <Findings lines={lines} shownAt={shownAt} onShow={onShow} isBelow={Boolean(children)} />
+      {spec.doors.length === 0 && (
+        <p className="mt-2 border-l-4 border-weld bg-linen px-3 py-2 text-sm">
+          No door is drawn yet, so nothing is said of the ways in.{' '}
+          <Button look="quiet" onClick={() => onMode('shape')}>
+            Say where it is
+          </Button>
+        </p>
+      )}
       <div className="mt-3 grid grid-cols-2 gap-2">
         <Button data-key="n" onClick={() => onMode('furnish')}>
           Add furniture <kbd className="pl-1 font-normal">N</kbd>

@@ -70,12 +70,19 @@ export function useRead(text: string, { kind, kindSaid, meant }: Said) {
   );
 }
 
+/** An amount in the measure that was meant: pieces for pieces, a weight for a weight, else a length. */
+function exampleLike(text: string, isMetric: boolean): string {
+  if (/\b(?:pieces?|pcs?|packets?|spools?|lengths|pairs?)\b/iu.test(text)) return '24 pieces';
+  if (/\d\s*(?:mg|g|kg|oz|lbs?)$/iu.test(text)) return isMetric ? '350 g' : '12 oz';
+  return isMetric ? '3.4m' : '2 1/2 yd';
+}
+
 /** What keeps a line from being taken in; null for nothing. */
 export function wordProblem({ heap, line, made }: ReturnType<typeof readThing>, units: UnitSystem): string | null {
   const isMetric = units === 'metric';
   const isHeap = made.ok && made.value.lot.heap !== undefined;
   const { sketch, faults } = line;
-  if (faults[0]) return wordAmountFault(faults[0], isMetric ? '3.4m' : '2 1/2 yd');
+  if (faults[0]) return wordAmountFault(faults[0], exampleLike(faults[0].text, isMetric));
   if (sketch.name === undefined) return 'Say what it is, too.';
   if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
     return `Say how long it is, such as ${isMetric ? '3.4m' : '2 1/2 yd'}.`;
