@@ -151,7 +151,7 @@ test('a line is said where the browser understands speech by itself', async ({ p
       onend: (() => void) | null = null;
       start() {
         setTimeout(() => {
-          if (this.processLocally) this.onresult?.({ results: [[{ transcript: 'linen rust 3 metres' }]] });
+          if (this.processLocally) this.onresult?.({ results: [[{ confidence: 0.9, text: 'linen rust 3 metres' }]] });
           this.onend?.();
         }, 20);
       }

@@ -45,7 +45,7 @@ export {
   listKept,
 } from './planActs.ts';
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
-export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut } from './putActs.ts';
+export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';

@@ -98,6 +98,24 @@ export function createPutInto(
     : ok({ type: isMove ? 'moved' : 'putBack', subject, changes });
 }
 
+/** Lots that lie in a place from now on, one behind the other after what lies there. */
+export function lieBehind(household: Household, lots: readonly Lot[], placeId: PlaceId, nowMs: number): Change[] {
+  const first = getOrderBehind(household, placeId);
+  return lots.flatMap((lot, i) => {
+    const { away: _away, ...there } = lot;
+    const next: Lot = { ...there, state: 'in', placeId, order: first + i, sinceMs: nowMs };
+    return createChange('lots', lot.id, lot, next) ?? [];
+  });
+}
+
+/** Lots that are in no place from now on. */
+function takeOut(lots: readonly Lot[], nowMs: number): Change[] {
+  return lots.flatMap((lot) => {
+    const { placeId: _placeId, ...out } = lot;
+    return createChange('lots', lot.id, lot, { ...out, state: 'out', sinceMs: nowMs }) ?? [];
+  });
+}
+
 /**
  * Says where some things are: in a place, behind what lies there, or nowhere yet. That is a fact, so no room is asked for, and what
  * belongs elsewhere goes on belonging there. What is lent, missing or wrapped with another is where it is.
@@ -111,17 +129,12 @@ export function createLieIn(
 ): Act {
   if (placeId !== null && !createPlaceTree(household.places).leaves.some(({ id }) => id === placeId))
     return fail({ code: 'no-such-place' });
-  let order = placeId === null ? 0 : getOrderBehind(household, placeId);
-  const changes = [...new Set(ids)].flatMap((id) => {
+  const lots = [...new Set(ids)].flatMap((id) => {
     const lot = household.lots.get(id);
-    if (!lot || (lot.state !== 'in' && lot.state !== 'out') || lot.placeId === (placeId ?? undefined)) return [];
-    const { placeId: _placeId, away: _away, ...rest } = lot;
-    const next: Lot =
-      placeId === null
-        ? { ...rest, state: 'out', sinceMs: nowMs }
-        : { ...rest, state: 'in', placeId, order: order++, sinceMs: nowMs };
-    return createChange('lots', id, lot, next) ?? [];
+    const isAble = lot && (lot.state === 'in' || lot.state === 'out') && lot.placeId !== (placeId ?? undefined);
+    return isAble ? [lot] : [];
   });
+  const changes = placeId === null ? takeOut(lots, nowMs) : lieBehind(household, lots, placeId, nowMs);
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'moved', subject, changes });
 }
 

@@ -1,19 +1,7 @@
 import { listColourWords } from '../colour/index.ts';
 import type { Item } from '../records/index.ts';
-import { TYPE_FIGURES } from './figures.ts';
-import {
-  CLOTH_WORDS,
-  CUT_WORDS,
-  FIBRE_WORDS,
-  FORM_WORDS,
-  GARMENT_WORDS,
-  HOLDER_WORDS,
-  KIND_WORDS,
-  PRECUTS,
-  PRINT_WORDS,
-  THREAD_USES,
-  WEAVE_WORDS,
-} from './words.ts';
+import { LINE_WORDS } from './lineWords.ts';
+import { PRECUTS } from './words.ts';
 
 /** Words that a line may have, the likeliest first. */
 export interface WordBook {
@@ -23,16 +11,6 @@ export interface WordBook {
 }
 
 const FEWEST = 2;
-const TABLES = [CLOTH_WORDS, CUT_WORDS, FORM_WORDS, HOLDER_WORDS, KIND_WORDS, PRECUTS, PRINT_WORDS];
-const READ_WORDS: readonly string[] = [
-  ...TABLES.flatMap((table) => Object.keys(table)),
-  ...FIBRE_WORDS,
-  ...WEAVE_WORDS,
-  ...GARMENT_WORDS,
-  ...THREAD_USES,
-  ...TYPE_FIGURES.flatMap((one) => one.words),
-];
-
 function byCount(counts: ReadonlyMap<string, number>): string[] {
   return [...counts].toSorted((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([word]) => word);
 }
@@ -46,7 +24,10 @@ export function createWordBook(items: Iterable<Item>): WordBook {
     for (const [word] of name.toLowerCase().matchAll(/\p{L}{3,}/gu)) count(words, word);
     if (source) count(sources, source);
   }
-  return { words: [...byCount(words), ...READ_WORDS, ...listColourWords()], sources: byCount(sources) };
+  return {
+    words: [...byCount(words), ...LINE_WORDS, ...Object.keys(PRECUTS), ...listColourWords()],
+    sources: byCount(sources),
+  };
 }
 
 /** What is missing of the last word of a line, or of where it was bought; null where nothing begins so or the word is whole. */

@@ -47,6 +47,12 @@ function listDoubts({ kind, cloth, fibre, lengthMm, massG }: LineReader['said'],
   return doubts;
 }
 
+/** A bare number, and one with its unit or the usual one. */
+const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
+const length = (bare: 'm' | 'yd' | 'cm' | 'in' | 'mm') => (text: string) => parseLengthMm(text, bare);
+/** What a length along, and one across, is in where no unit was typed. */
+const bareUnits = (units: UnitSystem) => (units === 'metric' ? (['m', 'cm'] as const) : (['yd', 'in'] as const));
+
 /** What a number can be said to mean, for each kind of thing. */
 const NUMBER_MEANS: Record<Kind, readonly Meaning[]> = {
   fabric: ['length', 'width', 'grammage', 'mass', 'number', 'name'],
@@ -71,10 +77,7 @@ function settleMeant(reader: LineReader, one: Quantity, kind: Kind, units: UnitS
   const means = reader.getMeant(one);
   if (means === null) return false;
   const { said } = reader;
-  const isMetric = units === 'metric';
-  const [long, small] = isMetric ? (['m', 'cm'] as const) : (['yd', 'in'] as const);
-  const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
-  const length = (bare: 'm' | 'yd' | 'cm' | 'in' | 'mm') => (text: string) => parseLengthMm(text, bare);
+  const [long, small] = bareUnits(units);
   const take = (how: Parameters<LineReader['take']>[2]) => reader.take(one, means, how) ?? undefined;
   if (means === 'length') said.lengthMm = take(length(long));
   else if (means === 'width') said.widthMm = take(length(small));
@@ -94,11 +97,7 @@ function settleMeant(reader: LineReader, one: Quantity, kind: Kind, units: UnitS
 /** Gives each gathered amount its meaning, now that the kind is known. */
 function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void {
   const { said } = reader;
-  const isMetric = units === 'metric';
-  const long = isMetric ? 'm' : 'yd';
-  const small = isMetric ? 'cm' : 'in';
-  const length = (bare: 'm' | 'yd' | 'cm' | 'in' | 'mm') => (text: string) => parseLengthMm(text, bare);
-  const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
+  const [long, small] = bareUnits(units);
   const rest: Quantity[] = [];
   for (const one of reader.quantities) {
     if (settleMeant(reader, one, kind, units)) continue;
@@ -159,9 +158,8 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
 /** Notions, tools and other things: sizes by type, tapes by the length, or the sides of a box. */
 function settleBox(reader: LineReader, rest: readonly Quantity[], kind: Kind, units: UnitSystem): void {
   const { said } = reader;
-  const small = units === 'metric' ? 'cm' : 'in';
+  const [, small] = bareUnits(units);
   const figures = findType(said.type ?? '', kind);
-  const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
   // Sides joined by an x share the unit that one of them has.
   const chains: Quantity[][] = [];
   for (const one of rest) {

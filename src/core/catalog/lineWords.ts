@@ -112,8 +112,16 @@ export const KEYWORDS = toTable<Meaning>({
   nr: 'number',
   number: 'number',
 });
-/** Every word that names a type of notion, tool or other thing. */
-const TYPE_WORDS = new Set(TYPE_FIGURES.flatMap((one) => one.words));
+/** Every word of a line that says something by itself, colours apart. */
+export const LINE_WORDS: readonly string[] = [
+  ...[CLOTH_WORDS, CUT_WORDS, FORM_WORDS, HOLDER_WORDS, KIND_WORDS, PRINT_WORDS].flatMap((table) => Object.keys(table)),
+  ...FIBRE_WORDS,
+  ...WEAVE_WORDS,
+  ...GARMENT_WORDS,
+  ...THREAD_USES,
+  ...TYPE_FIGURES.flatMap((one) => one.words),
+];
+const KNOWN_WORDS = new Set(LINE_WORDS);
 
 /** Sides written in one: `42x20x30cm`. */
 const SIDES = /^\d+(?:[.,]\d+)?(?:[x×*]\d+(?:[.,]\d+)?)+[a-z"”″]*[,;]?$/iu;
@@ -158,18 +166,8 @@ export function toSingular(word: string, isKnown: (word: string) => boolean): st
 
 export function isKnownWord(word: string): boolean {
   return (
-    word in KIND_WORDS ||
-    word in CLOTH_WORDS ||
-    word in PRINT_WORDS ||
-    word in FORM_WORDS ||
-    word in HOLDER_WORDS ||
-    word in CUT_WORDS ||
+    KNOWN_WORDS.has(word) ||
     word in KEYWORDS ||
-    FIBRE_WORDS.includes(word) ||
-    WEAVE_WORDS.includes(word) ||
-    GARMENT_WORDS.includes(word) ||
-    THREAD_USES.includes(word) ||
-    TYPE_WORDS.has(word) ||
     isShade(word) ||
     parseColourWord(word) !== null ||
     /^(x|×|by|wide|for|from|fat|made|washed|unwashed|used|printed|pdf|digital|expires|exp|#.*)$/u.test(word)

@@ -1,4 +1,4 @@
-import { getOrderBehind, type Act } from '../acts/index.ts';
+import { lieBehind, type Act } from '../acts/index.ts';
 import { createChange } from '../daybook/index.ts';
 import {
   isHomeless,
@@ -69,13 +69,9 @@ export function createLieOnFloor(household: Household, createId: () => PlaceId, 
   const made = known ? [] : createSpot(household, createId);
   const spot = known ?? made?.at(-1);
   if (!spot) return fail({ code: 'no-such-place' });
-  const first = getOrderBehind(household, spot.id);
   const changes = [
     ...(made ?? []).flatMap((place) => createChange('places', place.id, null, place) ?? []),
-    ...loose.flatMap((lot, i) => {
-      const next: Lot = { ...lot, state: 'in', placeId: spot.id, order: first + i, sinceMs: nowMs };
-      return createChange('lots', lot.id, lot, next) ?? [];
-    }),
+    ...lieBehind(household, loose, spot.id, nowMs),
   ];
   return ok({ type: 'moved', subject: NAME, changes });
 }

@@ -8,6 +8,7 @@ import { wordBundleFault } from '../text/bundleFaults.ts';
 import { wordCount } from '../text/index.ts';
 import { wordLineFault } from '../text/lineFaults.ts';
 import { Button } from './Button.tsx';
+import { FileInput } from './FileInput.tsx';
 
 const JoinPanel = lazy(async () => ({ default: (await import('./JoinPanel.tsx')).JoinPanel }));
 
@@ -69,19 +70,7 @@ export function ImportButton({ label = 'Open a file' }: { label?: string }) {
 
   return (
     <div>
-      <input
-        ref={input}
-        type="file"
-        accept=".zip"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Yardmist file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void read(file);
-          event.target.value = '';
-        }}
-      />
+      <FileInput ref={input} label="Yardmist file" accept=".zip" onFiles={([file]) => void read(file!)} />
       {reading ? (
         <p role="status" className="flex items-center gap-3">
           Reading the file…

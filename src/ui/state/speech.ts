@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 interface Recognition {
   lang: string;
   processLocally: boolean;
-  onresult: ((event: { readonly results: ArrayLike<ArrayLike<{ readonly transcript: string }>> }) => void) | null;
+  onresult: ((event: { readonly results: ArrayLike<ArrayLike<object>> }) => void) | null;
   onend: (() => void) | null;
   onerror: (() => void) | null;
   start(): void;
@@ -18,6 +18,15 @@ interface RecognitionMaker {
 const LANG = 'en';
 const findMaker = (): RecognitionMaker | undefined =>
   (window as unknown as { readonly SpeechRecognition?: RecognitionMaker }).SpeechRecognition;
+
+/** What was heard: an answer has one text, beside how sure the browser is of it. */
+function getHeard(answer: object | undefined): string {
+  for (const field in answer) {
+    const value: unknown = answer[field as keyof typeof answer];
+    if (typeof value === 'string') return value;
+  }
+  return '';
+}
 
 /**
  * Speech as the browser gives it. Only where it is understood on this device: elsewhere the browser would send the voice to a server,
@@ -51,7 +60,7 @@ export function useSpeech(onHeard: (text: string) => void) {
     recognition.processLocally = true;
     recognition.onresult = ({ results }) =>
       heard.current(
-        Array.from(results, (one) => one[0]?.transcript ?? '')
+        Array.from(results, (one) => getHeard(one[0]))
           .join(' ')
           .trim(),
       );

@@ -11,6 +11,7 @@ import { wordCount, wordKindPlural } from '../../text/index.ts';
 import { ListPreview } from './ListPreview.tsx';
 import { useTableImport, type TableImporter } from './useTableImport.ts';
 import { createImport } from '../../../core/acts/index.ts';
+import { FileInput } from '../../components/FileInput.tsx';
 
 /** Brings a list in: pasted from a spreadsheet or opened from a file, looked over cell by cell, then taken in whole. */
 export function ListPage() {
@@ -139,18 +140,11 @@ function Source({ importer, kind: usual }: { importer: TableImporter; kind: Kind
           Look at it
         </Button>
         <Button onClick={() => file.current?.click()}>Open a file</Button>
-        <input
+        <FileInput
           ref={file}
-          type="file"
+          label="List file"
           accept=".csv,.tsv,.txt,text/csv,text/plain"
-          aria-label="List file"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (chosen) void openFile(chosen);
-            event.target.value = '';
-          }}
+          onFiles={([chosen]) => void openFile(chosen!)}
         />
       </div>
       {importer.state.trouble !== null && (

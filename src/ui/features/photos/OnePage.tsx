@@ -18,6 +18,7 @@ import { capitalise, wordAmount, wordKind, wordStoreFault } from '../../text/ind
 import { inSession, Session } from '../stash/Session.tsx';
 import { draftOf, NO_DRAFT } from './draft.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
+import { FileInput } from '../../components/FileInput.tsx';
 
 /** What all of them are while one goes through a heap or a bin; it holds until something else is said. */
 const useWalk = create<{ readonly kind: Kind; readonly words: string }>()(
@@ -110,21 +111,15 @@ export function OnePage() {
             Next
           </Button>
         </div>
-        <input
+        <FileInput
           ref={file}
-          type="file"
+          label="Photo of it"
           accept="image/*"
           capture="environment"
-          aria-label="Photo of it"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={({ target }) => {
-            if (target.files?.length) {
-              // One that could not be kept comes back after the next.
-              if (shot && !keeping.current.has(shot.id)) drop([shot.id]);
-              add([...target.files]);
-            }
-            target.value = '';
+          onFiles={(chosen) => {
+            // One that could not be kept comes back after the next.
+            if (shot && !keeping.current.has(shot.id)) drop([shot.id]);
+            add(chosen);
           }}
         />
         <div>

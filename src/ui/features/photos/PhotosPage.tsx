@@ -16,6 +16,7 @@ import { inSession, Session } from '../stash/Session.tsx';
 import { draftOf, NO_DRAFT, type Draft } from './draft.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
 import { createImport } from '../../../core/acts/index.ts';
+import { FileInput } from '../../components/FileInput.tsx';
 
 /** Things by their pictures: many at once, a line under each says what it is, all taken in together. */
 export function PhotosPage() {
@@ -153,19 +154,7 @@ function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
         Choose photos
       </Button>
       <Button onClick={() => void shoot()}>Take one with the camera</Button>
-      <input
-        ref={input}
-        type="file"
-        multiple
-        accept="image/*"
-        aria-label="Photo files"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          add([...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
-      />
+      <FileInput ref={input} label="Photo files" multiple accept="image/*" onFiles={add} />
       <Button look="quiet" onClick={() => void navigate('/photos/one')}>
         One by one: photo, amount, next
       </Button>

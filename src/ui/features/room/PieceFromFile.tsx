@@ -7,6 +7,7 @@ import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordRecordFault } from '../../text/index.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
+import { FileInput } from '../../components/FileInput.tsx';
 
 const MOST_BYTES = 2_000_000;
 
@@ -44,18 +45,11 @@ export function PieceFromFile({ room }: { room: Place }) {
   };
   return (
     <div>
-      <input
+      <FileInput
         ref={input}
-        type="file"
+        label="Piece file"
         accept=".json,application/json"
-        aria-label="Piece file"
-        tabIndex={-1}
-        className="sr-only"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void read(file);
-        }}
+        onFiles={([file]) => void read(file!)}
       />
       <Button look="quiet" onClick={() => input.current?.click()}>
         Add a piece from a file

@@ -1,5 +1,5 @@
-import { useEffect, useEffectEvent, useState } from 'react';
-import { useFieldArray, useForm, type Control, type UseFormReset } from 'react-hook-form';
+import { useEffect, useState } from 'react';
+import { useFieldArray, useForm, type Control } from 'react-hook-form';
 import { toWallSteps } from '../../../core/room/index.ts';
 import type { Place, RoomSpec } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
@@ -9,7 +9,7 @@ import { world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
-import { dropDraft, readDraft, useDraft } from '../../state/draft.ts';
+import { useTyped } from '../../state/typed.ts';
 import { listFreed } from './listFreed.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
@@ -38,17 +38,6 @@ function useRows(control: Control<RoomFields>) {
   };
 }
 
-/** What was typed before the page was loaded again is there once more, as changed as it was; the way to drop it. */
-function useTyped(draft: string, fields: RoomFields, isDirty: boolean, reset: UseFormReset<RoomFields>): () => void {
-  const bringBack = useEffectEvent(() => {
-    const typed = readDraft<RoomFields>(draft);
-    if (typed) reset(typed, { keepDefaultValues: true });
-  });
-  useEffect(() => bringBack(), []);
-  useDraft(draft, fields, isDirty);
-  return () => dropDraft(draft);
-}
-
 /** A room as its form has it: what is typed, what of it does not read, and how it is saved. */
 export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const [household, restart] = useBegan();
@@ -69,9 +58,9 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
     defaultValues: toRoomFields(room.name, base, units),
   });
   const rows = useRows(control);
-  const drop = useTyped(`room-${room.id}`, watch(), isDirty, reset);
-  useEffect(() => setFocus('name'), [setFocus]);
   const fields = watch();
+  const drop = useTyped(`room-${room.id}`, fields, isDirty, (typed) => reset(typed, { keepDefaultValues: true }));
+  useEffect(() => setFocus('name'), [setFocus]);
   const read = readRoomFields(fields, base, units);
   const faults = read.ok ? {} : read.fault;
   const size = (mm: number) => formatSize(mm, units);

@@ -25,6 +25,7 @@ import { Camera } from './Camera.tsx';
 import { useScanner } from './useScanner.ts';
 import { useScanning, type Answer } from './useScanning.ts';
 import { createReturn } from '../../../core/acts/index.ts';
+import { FileInput } from '../../components/FileInput.tsx';
 
 /** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
 export function ScanPage() {
@@ -146,17 +147,11 @@ function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }:
         <Button disabled={isReading} onClick={() => files.current?.click()}>
           {isReading ? 'Looking for a code …' : 'A picture of a label'}
         </Button>
-        <input
+        <FileInput
           ref={files}
-          type="file"
+          label="Picture of a label"
           accept="image/*"
-          aria-label="Picture of a label"
-          className="hidden"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) onPicture(file);
-          }}
+          onFiles={([picture]) => onPicture(picture!)}
         />
         <span className="self-center text-sm text-stone">
           {scanner === 'there' ? (

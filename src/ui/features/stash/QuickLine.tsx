@@ -15,7 +15,7 @@ import { QuickRead } from './QuickRead.tsx';
 import { inSession, useSessionName } from './Session.tsx';
 import { SpeakButton } from './SpeakButton.tsx';
 import { pasteLines, QuickMany, takeInMany } from './QuickMany.tsx';
-import { splitLine, useRead, wordProblem } from './useRead.ts';
+import { NOTHING_SAID, splitLine, useRead, wordProblem } from './useRead.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { forgetHabits, rememberHabits } from '../../state/habits.ts';
@@ -35,8 +35,6 @@ interface QuickLineProps {
   readonly typed: string;
   readonly isEntered: boolean;
 }
-
-const NOTHING_MEANT: ReadonlyMap<string, Meaning> = new Map();
 
 const getWordBook = derive(({ items }) => createWordBook(items.values()));
 
@@ -108,7 +106,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
 
   const session = useSessionName();
   /** What the sewist said that some words mean. */
-  const [meant, setMeant] = useState<ReadonlyMap<string, Meaning>>(NOTHING_MEANT);
+  const [meant, setMeant] = useState<ReadonlyMap<string, Meaning>>(NOTHING_SAID.meant);
   const read = useRead(text, { kind, kindSaid, meant });
   const { line, made, recalled } = read;
   const many = splitLine(text);
@@ -122,7 +120,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     setText('');
     setTried(false);
     setKindSaid(null);
-    setMeant(NOTHING_MEANT);
+    setMeant(NOTHING_SAID.meant);
   };
   const takeIn = async () => {
     setTried(true);

@@ -12,11 +12,10 @@ import { withNewIds } from '../../state/newThing.ts';
 import { wordDoubts } from '../../text/doubts.ts';
 import { wordAmount, wordCount, wordKind } from '../../text/index.ts';
 import { inSession } from './Session.tsx';
-import { readThing, splitLine, wordProblem } from './useRead.ts';
+import { NOTHING_SAID, readThing, splitLine, wordProblem, type ReadThing } from './useRead.ts';
 
 /** More lines than these are a list, which has a page of its own. */
 const MANY_THINGS = 40;
-const NOTHING_SAID = { kindSaid: null, meant: new Map() } as const;
 
 /** Several lines that are pasted become one, the things in it apart by semicolons. */
 export function pasteLines(event: ClipboardEvent<HTMLInputElement>, onText: (text: string) => void): void {
@@ -27,7 +26,7 @@ export function pasteLines(event: ClipboardEvent<HTMLInputElement>, onText: (tex
 }
 
 /** What keeps one of several from being taken in; what is unlikely is taken in by itself, where it is asked. */
-function findProblem(read: ReturnType<typeof readThing>, units: UnitSystem): string | null {
+function findProblem(read: ReadThing, units: UnitSystem): string | null {
   const problem = wordProblem(read, units);
   if (problem !== null || read.line.doubts.length === 0) return problem;
   return `${wordDoubts(read.line.doubts, units).replace(/ Enter again takes it in\.$/u, '')} Take it in by itself.`;

@@ -7,6 +7,7 @@ import {
   type Habits,
   type Meaning,
   type Recalled,
+  type Sketch,
 } from '../../../core/catalog/index.ts';
 import { computeHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
@@ -27,10 +28,17 @@ interface Said {
   readonly kindSaid: Kind | null;
   /** What some of its words mean. */
   readonly meant: ReadonlyMap<string, Meaning>;
+  /** What is known of it beside the line, such as what its picture shows. */
+  readonly seen?: (sketch: Sketch) => Sketch;
 }
 
+/** Nothing but the line and the page it is typed on. */
+export const NOTHING_SAID = { kindSaid: null, meant: new Map<string, Meaning>() } as const;
+export type ReadThing = ReturnType<typeof readThing>;
+
 /** What a line reads as in a household: what it is, the thing or heap that it makes, and what holds of what was said last. */
-export function readThing(household: Household, habits: Habits, text: string, { kind, kindSaid, meant }: Said) {
+export function readThing(household: Household, habits: Habits, text: string, said: Said) {
+  const { kind, kindSaid, meant, seen = (sketch: Sketch) => sketch } = said;
   const { settings } = household;
   const { units } = settings;
   const heap = readHeap(text, units);
@@ -42,7 +50,7 @@ export function readThing(household: Household, habits: Habits, text: string, { 
     settings,
   };
   const { form, ...others } = recall(line.sketch, habits);
-  const sketch = { ...line.sketch, ...others };
+  const sketch = seen({ ...line.sketch, ...others });
   const plain = completeSketch(sketch, birth);
   const kept = form && !heap ? completeSketch({ ...sketch, form }, birth) : plain;
   // What the thing cannot be kept as is not taken over.
@@ -53,11 +61,11 @@ export function readThing(household: Household, habits: Habits, text: string, { 
     computePackage(kept.value.item, kept.value.lot, form, settings) !== null;
   const recalled: Recalled = isKept ? { ...others, form } : others;
   const single = isKept ? kept : plain;
-  if (!heap || !single.ok) return { heap, line, made: single, recalled };
+  if (!heap || !single.ok) return { heap, line, sketch, made: single, recalled };
   const { item, lot } = single.value;
   const told = computeHeap(item, lot, heap.by, heap.value, settings, heap.pieces);
   const made = told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single;
-  return { heap, line, made, recalled };
+  return { heap, line, sketch, made, recalled };
 }
 
 /** A line as it reads while it is typed. */
@@ -78,10 +86,10 @@ function exampleLike(text: string, isMetric: boolean): string {
 }
 
 /** What keeps a line from being taken in; null for nothing. */
-export function wordProblem({ heap, line, made }: ReturnType<typeof readThing>, units: UnitSystem): string | null {
+export function wordProblem({ heap, line, sketch, made }: ReadThing, units: UnitSystem): string | null {
   const isMetric = units === 'metric';
   const isHeap = made.ok && made.value.lot.heap !== undefined;
-  const { sketch, faults } = line;
+  const { faults } = line;
   if (faults[0]) return wordAmountFault(faults[0], exampleLike(faults[0].text, isMetric));
   if (sketch.name === undefined) return 'Say what it is, too.';
   if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)

@@ -1,15 +1,12 @@
 import { useRef, useState } from 'react';
-import type { Item, Photo, PhotoId } from '../../../core/records/index.ts';
-import { startPhotographer } from '../../../workers/client.ts';
+import type { Item, PhotoId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { photoStore } from '../../state/store.ts';
 import { useHousehold } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
-import { tellPhotosCame, usePhotoUrl } from '../../state/photos.ts';
-import { wordStoreFault } from '../../text/index.ts';
-import { wordLineFault } from '../../text/lineFaults.ts';
-import { wordPictureFault } from '../../text/tables.ts';
+import { developPhotos } from '../../state/developing.ts';
+import { usePhotoUrl } from '../../state/photos.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
+import { FileInput } from '../../components/FileInput.tsx';
 
 const MOST_PHOTOS = 12;
 
@@ -25,29 +22,14 @@ export function PhotoRow({ item }: { item: Item }) {
     if (next.length === 0) delete changed.photos;
     return edit(household, (from) => createSaveItem(from, changed, []), done);
   };
-  const add = (files: readonly File[]) => {
-    if (files.length === 0) return;
+  const add = async (files: readonly File[]) => {
     setReading(true);
-    setTrouble(null);
-    const made: Photo[] = [];
-    let heard = 0;
-    startPhotographer(files, (message) => {
-      heard += 1;
-      if (message.type === 'developed') made.push(message.photo);
-      else setTrouble(message.type === 'failed' ? wordLineFault(message.fault) : wordPictureFault(message.fault));
-      if (heard < files.length) return;
-      setReading(false);
-      if (made.length === 0) return;
-      void photoStore.savePhotos(made).then(async (kept) => {
-        if (!kept.ok) {
-          setTrouble(wordStoreFault(kept.fault));
-          return;
-        }
-        tellPhotosCame(made);
-        const ids = [...new Set([...photos, ...made.map((photo) => photo.id)])].slice(0, MOST_PHOTOS);
-        await save(ids, `${item.name} has a photo.`);
-      });
-    });
+    const developed = await developPhotos(files);
+    setReading(false);
+    setTrouble(developed.trouble);
+    if (developed.photos.length === 0) return;
+    const ids = [...new Set([...photos, ...developed.photos.map((photo) => photo.id)])].slice(0, MOST_PHOTOS);
+    await save(ids, `${item.name} has a photo.`);
   };
   return (
     <div className="mt-2 flex flex-wrap items-center gap-2">
@@ -68,18 +50,12 @@ export function PhotoRow({ item }: { item: Item }) {
           Take the first off
         </Button>
       )}
-      <input
+      <FileInput
         ref={input}
-        type="file"
+        label={`Photos of ${item.name}`}
         multiple
         accept="image/*"
-        aria-label={`Photos of ${item.name}`}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          add([...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
+        onFiles={(chosen) => void add(chosen)}
       />
       {trouble !== null && (
         <p role="alert" className="w-full text-sm font-semibold text-madder">

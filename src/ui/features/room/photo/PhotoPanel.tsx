@@ -1,18 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { createWallPhoto, scaleByPoints } from '../../../../core/room/index.ts';
-import type { Photo, Place, WallPhoto } from '../../../../core/records/index.ts';
+import type { Place, WallPhoto } from '../../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../../core/units/index.ts';
-import { startPhotographer } from '../../../../workers/client.ts';
 import { Button } from '../../../components/Button.tsx';
 import { Form } from '../../../components/Form.tsx';
 import { CheckField, TextField } from '../../../components/fields.tsx';
 import { useApp, useHousehold } from '../../../state/app.ts';
-import { tellPhotosCame } from '../../../state/photos.ts';
-import { photoStore } from '../../../state/store.ts';
-import { wordAmountFault, wordStoreFault } from '../../../text/index.ts';
-import { wordLineFault } from '../../../text/lineFaults.ts';
-import { wordPictureFault } from '../../../text/tables.ts';
+import { developPhotos } from '../../../state/developing.ts';
+import { wordAmountFault } from '../../../text/index.ts';
 import { findWallPhoto, saveWallPhoto, stopSetting, useWallPhoto } from './wallPhoto.ts';
+import { FileInput } from '../../../components/FileInput.tsx';
 
 const STEP_MM = 10;
 
@@ -32,25 +29,17 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
   const file = useRef<HTMLInputElement>(null);
   useEffect(() => stopSetting, []);
 
-  const fail = (text: string) => tell({ tone: 'fault', text, canUndo: false });
-  const put = async (taken: Photo) => {
-    const kept = await photoStore.savePhotos([taken]);
-    if (!kept.ok) return fail(wordStoreFault(kept.fault));
-    tellPhotosCame([taken]);
+  const read = async (files: readonly File[]) => {
+    setReading(true);
+    const { photos, trouble } = await developPhotos(files.slice(0, 1));
+    setReading(false);
+    const [taken] = photos;
+    if (!taken) return tell({ tone: 'fault', text: trouble ?? '', canUndo: false });
     const picture = await createImageBitmap(new Blob([taken.bytes.slice().buffer], { type: taken.type }));
     const behind = createWallPhoto(wall.id, taken.id, widthMm, picture);
     picture.close();
     if (await saveWallPhoto(household, room, wall.id, behind, `The photo lies behind ${wall.name}.`))
       useWallPhoto.setState({ isSetting: true, points: [], isHidden: false });
-  };
-  const read = (files: readonly File[]) => {
-    setReading(true);
-    startPhotographer(files.slice(0, 1), (message) => {
-      setReading(false);
-      if (message.type === 'refused') fail(wordPictureFault(message.fault));
-      else if (message.type === 'failed') fail(wordLineFault(message.fault));
-      else void put(message.photo);
-    });
   };
   return (
     <details className="mt-2" open={photo !== null || undefined}>
@@ -71,18 +60,7 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
           </Button>
         )}
       </div>
-      <input
-        ref={file}
-        type="file"
-        accept="image/*"
-        aria-label={`Photo of ${wall.name}`}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={({ target }) => {
-          if (target.files?.length) read([...target.files]);
-          target.value = '';
-        }}
-      />
+      <FileInput ref={file} label={`Photo of ${wall.name}`} accept="image/*" onFiles={(chosen) => void read(chosen)} />
       {photo && (
         <>
           <CheckField
