@@ -127,6 +127,20 @@ test('what cannot be is said where it is: no pieces, too many, too heavy, and a 
   await expect(page.getByText('No door is drawn yet, so nothing is said of the ways in.')).toBeVisible();
   await page.getByRole('button', { name: 'Say where it is' }).click();
   await expect(page.getByRole('heading', { name: 'The room in a minute' })).toBeVisible();
+  // A bin that is larger than every compartment stays idle, and that is said.
+  await page.goto('/room/plan?do=furnish');
+  await page.getByRole('button', { name: 'One shelf for jars more' }).click();
+  await page.getByRole('button', { name: 'One clear box, large more' }).click();
+  await page.getByRole('combobox', { name: /^Where each clear box, large/ }).selectOption('where they go in');
+  await page.getByRole('button', { name: /^Stand all 2/ }).click();
+  await expect(page.getByText('No compartment takes Clear box, large.')).toBeVisible();
+  // What was taken in lies where it is said to lie.
+  await page.goto('/heaps');
+  await page.getByRole('textbox', { name: 'Cottons: how much' }).fill('30');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Cottons: \d+ pieces/).first()).toBeVisible();
+  await page.getByRole('combobox', { name: 'All of it lies in' }).selectOption({ index: 1 });
+  await expect(page.getByText(/^All of it lies in Shelf for jars/)).toBeVisible();
 });
 
 test('a thing that was taken for something else becomes it afterwards', async ({ page }) => {

@@ -118,11 +118,16 @@ export function describeHeap(item: Item, lot: Lot, settings: Settings): Readonly
   return { pieces: lot.count, pile: of(each.pile), row: of(each.row), mass: of(each.mass), room: of(each.room) };
 }
 
-/** More of one sort than anybody keeps at home: three cubic metres, or half a tonne. It is asked before it is taken in. */
+/**
+ * More of one sort than anybody keeps at home: three cubic metres, or half a tonne; or pieces of which each would weigh more than 20 kg,
+ * so that the two that were said do not go together. It is asked before it is taken in.
+ */
 const UNLIKELY_MM3 = 3e9;
 const UNLIKELY_G = 500_000;
+const HEAVY_PIECE_G = 20_000;
 
 export function isUnlikelyHeap(item: Item, lot: Lot, settings: Settings): boolean {
   const { room, mass } = describeHeap(item, lot, settings);
-  return (room ?? 0) > UNLIKELY_MM3 || (mass ?? 0) > UNLIKELY_G;
+  const isHeavy = (mass ?? 0) > UNLIKELY_G || (mass ?? 0) / Math.max(1, lot.count) > HEAVY_PIECE_G;
+  return (room ?? 0) > UNLIKELY_MM3 || isHeavy;
 }

@@ -220,4 +220,14 @@ describe('a heap that nobody has', () => {
     expect(isUnlikelyHeap(cloth, make(cloth, 'pile', 6000), settings)).toBe(false);
     expect(isUnlikelyHeap(cloth, make(cloth, 'room', 900e6), settings)).toBe(false);
   });
+
+  it('is asked about where its pieces and its measure do not go together: two lengths of 60 kg, not forty', () => {
+    const cloth = createCloth('cottons');
+    const counted = (pieces: number) => {
+      const lot = createLot(cloth);
+      return { ...lot, ...computeHeap(cloth, lot, 'mass', 60_000, settings, pieces)! };
+    };
+    expect(isUnlikelyHeap(cloth, counted(2), settings)).toBe(true);
+    expect(isUnlikelyHeap(cloth, counted(40), settings)).toBe(false);
+  });
 });

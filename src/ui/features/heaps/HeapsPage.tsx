@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { completeSketch } from '../../../core/catalog/index.ts';
-import { createSaveSettings } from '../../../core/acts/index.ts';
+import { createLieIn, createSaveSettings } from '../../../core/acts/index.ts';
 import {
   computeHeap,
   createHeap,
@@ -26,6 +26,7 @@ import {
 } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { PlaceOptions } from '../../components/PlaceOptions.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
@@ -302,6 +303,8 @@ interface WhereTheyLieProps {
   readonly onPlace: (at: PlaceId | null) => void;
 }
 
+const placeClass = 'h-11 w-full rounded border border-thread bg-paper px-1 text-ink md:h-9';
+
 /** Where what is taken in lies today: said for all at once, place by place, or not at all. */
 function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
   const household = useHousehold();
@@ -313,6 +316,14 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
       (now) => createLieOnFloor(now, () => world.createId() as PlaceId, world.nowMs()),
       'All of it lies on the floor, until it has a home.',
     );
+  const allIn = (id: PlaceId) => {
+    const ids = loose.map((lot) => lot.id);
+    const name = formatPlaceName(tree, id);
+    return act(
+      (now) => createLieIn(now, ids, id, wordCount(ids.length, 'lot'), world.nowMs()),
+      `All of it lies in ${name}.`,
+    );
+  };
   return (
     <>
       <h2 className="font-display text-[21px] leading-tight font-semibold">Where it lies today</h2>
@@ -322,22 +333,29 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
           All of it lies on the floor
         </Button>
       )}
+      {loose.length > 0 && tree.leaves.length > 0 && (
+        <select
+          aria-label="All of it lies in"
+          className={`${placeClass} mt-2`}
+          value=""
+          onChange={({ target }) => target.value !== '' && void allIn(target.value as PlaceId)}
+        >
+          <option value="">All of it lies in …</option>
+          <PlaceOptions tree={tree} />
+        </select>
+      )}
       {tree.leaves.length > 0 && (
         <section aria-label="Place by place" className="stitched-t mt-4 pt-3">
           <h3 className="font-bold">Or place by place</h3>
           <p className="text-sm text-stone">What you take in now lies in:</p>
           <select
             aria-label="What is taken in lies in"
-            className="mt-1 h-11 w-full rounded border border-thread bg-paper px-1 text-ink md:h-9"
+            className={`${placeClass} mt-1`}
             value={at < 0 ? '' : placeId!}
             onChange={({ target }) => onPlace(target.value === '' ? null : (target.value as PlaceId))}
           >
             <option value="">not said</option>
-            {tree.leaves.map(({ id }) => (
-              <option key={id} value={id}>
-                {formatPlaceName(tree, id)}
-              </option>
-            ))}
+            <PlaceOptions tree={tree} />
           </select>
           <Button
             className="mt-2 w-full"

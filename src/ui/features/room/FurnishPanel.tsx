@@ -91,11 +91,12 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
 }
 
 /** What became of it. */
-function Told({ done: { stood, left, bins, idle } }: { done: FurnishDone }) {
+function Told({ done: { stood, left, bins, idle, unfit } }: { done: FurnishDone }) {
   const said = [
     stood > 0 ? `${wordCount(stood, 'piece')} ${stood === 1 ? 'stands' : 'stand'} in the room.` : '',
     bins > 0 ? `${wordCount(bins, 'bin')} ${bins === 1 ? 'stands' : 'stand'} in a compartment.` : '',
     idle > 0 ? `${wordCount(idle, 'bin')} ${idle === 1 ? 'is' : 'are'} idle.` : '',
+    unfit.length > 0 ? `No compartment takes ${unfit.join(', ')}.` : '',
   ];
   return (
     <>

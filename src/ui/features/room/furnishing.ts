@@ -80,8 +80,9 @@ const withPlaces = (household: Household, more: readonly Place[]): Household => 
 });
 
 /** Bins of their sizes, put where they go in or left idle. */
-function makeBins(household: Household, wanted: WantedBinsBySize, taken: Set<string>): Place[] {
+function makeBins(household: Household, wanted: WantedBinsBySize, taken: Set<string>) {
   const made: Place[] = [];
+  const unfit: string[] = [];
   for (const { id, container } of BIN_SIZES) {
     const { count, isIdle } = wanted[id] ?? { count: 0, isIdle: true };
     for (let i = 0; i < count; i += 1) {
@@ -105,9 +106,10 @@ function makeBins(household: Household, wanted: WantedBinsBySize, taken: Set<str
         .find((put) => put.ok);
       const bin = stood?.ok ? stood.bin : idle;
       made.push(bin);
+      if (!isIdle && !stood?.ok) unfit.push(name);
     }
   }
-  return made;
+  return { made, unfit };
 }
 
 /** What became of it all. */
@@ -117,6 +119,8 @@ export interface FurnishDone {
   readonly left: readonly string[];
   readonly bins: number;
   readonly idle: number;
+  /** Names of bins that were to stand and go into no compartment: they are idle. */
+  readonly unfit: readonly string[];
 }
 
 /**
@@ -158,7 +162,7 @@ export async function furnishRoom(
     return [{ ...one.unit, unit }, ...one.slots];
   });
   const furnished = withPlaces(household, places);
-  const boxes = makeBins(furnished, bins, taken);
+  const { made: boxes, unfit } = makeBins(furnished, bins, taken);
   const spec = tieStations(room.room!, last.stood);
   const saved = [...places, ...boxes, ...(places.length > 0 ? [{ ...room, room: spec }] : [])];
   const done = {
@@ -166,6 +170,7 @@ export async function furnishRoom(
     left: last.left.map(({ name }) => name),
     bins: boxes.filter(({ parentId }) => parentId !== undefined).length,
     idle: boxes.filter(({ parentId }) => parentId === undefined).length,
+    unfit,
   };
   if (saved.length === 0) return done.left.length > 0 ? done : null;
   const isKept = await edit(

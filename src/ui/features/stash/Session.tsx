@@ -1,6 +1,7 @@
 import { getOrderBehind } from '../../../core/acts/index.ts';
 import type { Household, Lot, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
+import { PlaceOptions } from '../../components/PlaceOptions.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
@@ -46,11 +47,7 @@ export function Session() {
         onChange={({ target }) => useChoices.setState({ sessionPlaceId: target.value || null })}
       >
         <option value="">no place yet</option>
-        {tree.leaves.map(({ id }) => (
-          <option key={id} value={id}>
-            {formatPlaceName(tree, id)}
-          </option>
-        ))}
+        <PlaceOptions tree={tree} />
       </select>
     </label>
   );
