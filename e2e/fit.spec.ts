@@ -296,6 +296,8 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   const where = await home.locator('span').first().innerText();
   await home.getByRole('button').click();
   await ticket.getByRole('button', { name: 'Mend the rest around it' }).click();
+  // What the earlier plan said goes first.
+  await expect(page.getByRole('button', { name: 'The best so far' })).toBeVisible();
   await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: /^What moves/ }).click();
   await expect(page.getByRole('main').getByText('Rowan drill', { exact: true })).toHaveCount(0);

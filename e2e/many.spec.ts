@@ -123,6 +123,7 @@ test('what cannot be is said where it is: no pieces, too many, too heavy, and a 
   await page.getByLabel('Wide').fill('2 m');
   await page.getByLabel('Deep').fill('1.6 m');
   await page.keyboard.press('Enter');
+  await expect(page.getByText(/^\S.* is drawn/).first()).toBeVisible();
   await page.goto('/room/plan');
   await expect(page.getByText('No door is drawn yet, so nothing is said of the ways in.')).toBeVisible();
   await page.getByRole('button', { name: 'Say where it is' }).click();
@@ -150,6 +151,7 @@ test('a thing that was taken for something else becomes it afterwards', async ({
   const ticket = page.getByRole('complementary', { name: 'Ticket' });
   await ticket.getByRole('button', { name: /^Edit/ }).first().click();
   await ticket.getByLabel('What is it').selectOption('tool');
+  await ticket.getByRole('button', { name: 'Change it to a tool' }).click();
   await expect(page.getByText(/: tool from now on\.$/)).toBeVisible();
   await expect(page.getByRole('link', { name: 'Tools 1' })).toBeVisible();
   await page.keyboard.press('u');

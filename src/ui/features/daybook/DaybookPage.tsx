@@ -128,8 +128,12 @@ export function DaybookPage() {
           const isUndone = undone.has(event.id);
           return (
             <li key={event.id} className="dotted-row flex h-11 items-center gap-4">
-              <time dateTime={new Date(event.atMs).toISOString()} className="tabular w-32 shrink-0 text-sm text-stone">
-                {format(event.atMs, 'd MMM yyyy, HH:mm')}
+              <time
+                dateTime={new Date(event.atMs).toISOString()}
+                className="tabular shrink-0 text-sm text-stone max-md:w-16 md:w-32"
+              >
+                {format(event.atMs, 'd MMM')}
+                <span className="max-md:hidden">{format(event.atMs, ' yyyy, HH:mm')}</span>
               </time>
               <span
                 className={`min-w-0 flex-1 truncate ${isUndone ? 'text-stone line-through' : ''}`}

@@ -82,7 +82,9 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
       <Button look="quiet" className="max-md:ml-auto" onClick={onDone}>
         Untick all
       </Button>
-      <div className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-2 max-md:order-last`}>
+      <div
+        className={`${isOpen ? 'max-md:grid' : 'max-md:hidden'} w-full grid-cols-2 items-center gap-2 max-md:order-last md:flex md:flex-wrap`}
+      >
         <BulkPlaces rows={rows} />
         <PickType rows={rows} />
         <PickFor

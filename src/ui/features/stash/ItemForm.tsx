@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { findType } from '../../../core/catalog/index.ts';
 import { createBecome, createRemoveItem } from '../../../core/acts/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
@@ -44,12 +45,6 @@ export function ItemForm(props: ItemFormProps) {
   const show = useApp((state) => state.show);
   const { base } = props;
   const isNew = old === null;
-  /** It was taken for something else: changed at once, its lots stay where they are. */
-  const becomeOther = async ({ id, name }: Item, kind: Kind) => {
-    const told = `${name}: ${wordKind(kind)} from now on.`;
-    const isDone = await act((now) => createBecome(now, id, kind, world.nowMs()), told);
-    if (isDone && base) show({ type: 'lot', id: base });
-  };
   return (
     <Form
       aria-label={old ? `Edit ${old.item.name}` : `New ${wordKind(fields.kind)}`}
@@ -59,17 +54,17 @@ export function ItemForm(props: ItemFormProps) {
       <h2 className="font-display text-[21px] font-semibold">
         {isNew ? `New ${wordKind(fields.kind)}` : `Edit ${wordKind(fields.kind)}`}
       </h2>
-      <SelectField
-        label="What is it"
-        value={fields.kind}
-        onChange={(event) => {
-          const kind = event.target.value as Kind;
-          if (isNew) typed.become(kind);
-          else if (old) void becomeOther(old.item, kind);
-        }}
-      >
-        <Options of={KINDS} words={wordKind} />
-      </SelectField>
+      {old ? (
+        <BecomeOther item={old.item} onDone={() => base && show({ type: 'lot', id: base })} />
+      ) : (
+        <SelectField
+          label="What is it"
+          value={fields.kind}
+          onChange={(event) => typed.become(event.target.value as Kind)}
+        >
+          <Options of={KINDS} words={wordKind} />
+        </SelectField>
+      )}
       {text('name', 'Name')}
       <KindFields of={form} fields={fields} isFromNothing={typed.from === null} />
       {result.ok && <Follows thing={result.value} settings={typed.settings} />}
@@ -253,5 +248,31 @@ function RemoveItem({ item, lots }: { item: Item; lots: number }) {
         Remove {item.name}
       </Button>
     </p>
+  );
+}
+
+const aKind = (kind: Kind) => `${kind === 'other' ? 'an' : 'a'} ${wordKind(kind)}`;
+
+/** It was taken for something else: what it is then is said first, and done by a button. Its lots stay where they are. */
+function BecomeOther({ item, onDone }: { item: Item; onDone: () => void }) {
+  const [wanted, setWanted] = useState<Kind>(item.kind);
+  const become = async () => {
+    const told = `${item.name}: ${wordKind(wanted)} from now on.`;
+    if (await act((now) => createBecome(now, item.id, wanted, world.nowMs()), told)) onDone();
+  };
+  return (
+    <>
+      <SelectField label="What is it" value={wanted} onChange={({ target }) => setWanted(target.value as Kind)}>
+        <Options of={KINDS} words={wordKind} />
+      </SelectField>
+      {wanted !== item.kind && (
+        <p className="border-l-4 border-woad bg-linen px-3 py-2 text-sm">
+          What it says as {aKind(item.kind)} goes; its lots stay where they are, and Undo brings all back.{' '}
+          <Button look="quiet" onClick={() => void become()}>
+            Change it to {aKind(wanted)}
+          </Button>
+        </p>
+      )}
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { barClass } from './NarrowBar.tsx';
@@ -17,14 +17,14 @@ export function OneWordForm({ label, placeholder, maxLength, send, onSend }: One
   const [text, setText] = useState('');
   return (
     <Form
-      className="flex items-center gap-1"
+      className="flex min-w-0 items-center gap-1"
       onSend={() => (text.trim() === '' ? undefined : onSend(text.trim())?.then((isDone) => isDone && setText('')))}
     >
       <input
         aria-label={label}
         placeholder={placeholder}
         maxLength={maxLength}
-        className={`${barClass} w-28`}
+        className={`${barClass} w-28 min-w-0 max-md:flex-1`}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
@@ -42,23 +42,43 @@ interface PickForProps {
   readonly onPick: (value: string) => Promise<boolean>;
 }
 
-/** A choice that is carried out at once, and then stands on nothing again. */
+/**
+ * A choice that is carried out at once, and then stands on nothing again. Gone through by keys it waits for Enter: each arrow chooses
+ * another one.
+ */
 export function PickFor({ label, first, of, onPick }: PickForProps) {
+  const [held, setHeld] = useState('');
+  const isByKeys = useRef(false);
+  const pick = (value: string) => {
+    setHeld('');
+    if (value !== '') void onPick(value);
+  };
   return (
-    <select
-      aria-label={label}
-      className={`${barClass} md:max-w-36`}
-      value=""
-      onChange={({ target: { value } }) => {
-        if (value !== '') void onPick(value);
-      }}
-    >
-      <option value="">{first}</option>
-      {of.map(([value, words]) => (
-        <option key={value} value={value}>
-          {words}
-        </option>
-      ))}
-    </select>
+    <span className="flex min-w-0 items-center gap-1">
+      <select
+        aria-label={label}
+        className={`${barClass} max-md:w-full max-md:max-w-none md:max-w-36`}
+        value={held}
+        onPointerDown={() => (isByKeys.current = false)}
+        onKeyDown={({ key }) => {
+          isByKeys.current = true;
+          if (key === 'Enter') pick(held);
+        }}
+        onBlur={() => (isByKeys.current = false)}
+        onChange={({ target: { value } }) => (isByKeys.current ? setHeld(value) : pick(value))}
+      >
+        <option value="">{first}</option>
+        {of.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {held !== '' && (
+        <Button look="quiet" onClick={() => pick(held)}>
+          Set
+        </Button>
+      )}
+    </span>
   );
 }

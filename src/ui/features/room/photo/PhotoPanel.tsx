@@ -28,6 +28,12 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
   const [isReading, setReading] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   useEffect(() => stopSetting, []);
+  // A phone shows the wall above the panel: what is to be pressed comes into view.
+  const isSetting = useWallPhoto((state) => state.isSetting);
+  useEffect(() => {
+    if (isSetting && window.matchMedia('(width < 48rem)').matches)
+      document.querySelector('[data-testid=wall-frame]')?.scrollIntoView({ block: 'center' });
+  }, [isSetting]);
 
   const read = async (files: readonly File[]) => {
     setReading(true);
@@ -38,7 +44,15 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
     const picture = await createImageBitmap(new Blob([taken.bytes.slice().buffer], { type: taken.type }));
     const behind = createWallPhoto(wall.id, taken.id, widthMm, picture);
     picture.close();
-    if (await saveWallPhoto(household, room, wall.id, behind, `The photo lies behind ${wall.name}.`))
+    if (
+      await saveWallPhoto(
+        household,
+        room,
+        wall.id,
+        behind,
+        `The photo lies behind ${wall.name}. Press two points in it whose distance you can measure.`,
+      )
+    )
       useWallPhoto.setState({ isSetting: true, points: [], isHidden: false });
   };
   return (
