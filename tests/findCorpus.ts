@@ -221,7 +221,7 @@ function describeLots(household: Household): ReadonlyMap<LotId, string> {
   return new Map(
     [...household.lots.values()].map((lot) => {
       const item = household.items.get(lot.itemId)!;
-      const { fabric, pattern, thread, box, kit } = item;
+      const { fabric, pattern, thread, box } = item;
       const colours = item.colours.map((hex) => `${getShade(hex) ?? ''} ${getColourFamily(hex)}`).join(' ');
       const said = [
         item.kind,
@@ -231,7 +231,7 @@ function describeLots(household: Household): ReadonlyMap<LotId, string> {
         pattern ? `${pattern.garment} ${pattern.number}` : '',
         thread ? thread.use : '',
         box ? `${box.type} ${box.size ?? ''}` : '',
-        kit?.forWhat ?? '',
+        ...[...household.projects.values()].flatMap((one) => (one.bagLotId === lot.id ? [one.notes] : [])),
         ...(lot.reserved ?? []).map((one) => one.forWhat),
         lot.lentTo ? `lent to ${lot.lentTo}` : '',
         lot.placeId ? formatPlaceName(tree, lot.placeId) : '',

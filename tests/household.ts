@@ -161,5 +161,6 @@ export function createHousehold(
     items: byId(items),
     lots: byId(lots),
     plans: new Map(),
+    projects: new Map(),
   };
 }

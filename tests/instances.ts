@@ -266,5 +266,6 @@ export function createInstance(lots: number, places: number, fill: number, seed:
     items: new Map(things.map(({ item }) => [item.id, item])),
     lots: new Map(things.map(({ lot }) => [lot.id, lot])),
     plans: new Map(),
+    projects: new Map(),
   };
 }

@@ -124,7 +124,6 @@ export function kits(n: number, extra: Extra = {}): Owned[] {
         kind: 'kit',
         forms: ['loose', 'box'],
         box,
-        kit: { forWhat: id, state: 'sewing', parts: [] },
         ...extraOf({ station: SEWING, ...extra }),
       }),
     ),

@@ -14,6 +14,7 @@ export function createChronicle(made: Household, atMs = SAMPLE_NOW_MS): Chronicl
     items: tidy(made.items),
     lots: tidy(made.lots),
     plans: tidy(made.plans),
+    projects: tidy(made.projects),
   };
   const changes: Change[] = [];
   const came = (table: Change['table'], id: string, record: object) =>

@@ -22,5 +22,6 @@ export function createEmptyHousehold(): Chronicle {
     lots: new Map(),
     places: new Map([[room.id, room]]),
     plans: new Map(),
+    projects: new Map(),
   });
 }

@@ -180,6 +180,7 @@ export function createMessy(
     lots: new Map(),
     places: byId<Place>(rooms) as Map<PlaceId, Place>,
     plans: new Map(),
+    projects: new Map(),
   };
   const then = { ...bare, places: byId<Place>(before) as Map<PlaceId, Place> };
   const scattered = scatter(then, things, seed).toSorted((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)));

@@ -27,5 +27,6 @@ export function openMadeSample(): Chronicle {
     items: byId(unpackItems(items)),
     lots: byId(unpackLots(lots)),
     plans: new Map(),
+    projects: new Map(),
   });
 }

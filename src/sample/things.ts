@@ -184,7 +184,7 @@ export class ThingMaker {
   }
 
   createKit(nth: number): MadeThing {
-    const [name, forWhat, state, parts] = KITS[nth % KITS.length]!;
+    const name = KITS[nth % KITS.length]!;
     const item = this.createItem({
       kind: 'kit',
       name,
@@ -194,7 +194,6 @@ export class ThingMaker {
       care: [],
       forms: ['loose', 'box'],
       box: { type: 'kit', widthMm: 320, depthMm: 240, heightMm: 90, massG: 1100, isSoft: true, hangHoleMm: undefined },
-      kit: { forWhat, state, parts: [...parts] },
     });
     return { item, lots: [this.createLot(item, 1, undefined, 'loose')] };
   }

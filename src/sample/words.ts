@@ -284,17 +284,7 @@ export const SCRAPS: readonly [
   ['Fleece bits', 'knit', 'fleece', 'odd', 0, 0.13],
 ];
 
-export const KITS: readonly [
-  name: string,
-  forWhat: string,
-  state: 'planned' | 'gathered' | 'cut' | 'ready',
-  parts: string[],
-][] = [
-  ['Cox’s smock kit', 'a smock for the cox', 'cut', ['oilskin body', 'sleeves', 'neck facing', 'seam tape']],
-  ['Berth curtains kit', 'curtains for the fore berth', 'gathered', ['curtain cloth', 'lining', 'hooks']],
-  ['Reel skirt kit', 'a skirt for the harvest dance', 'ready', ['skirt panels', 'waistband', 'zip', 'thread']],
-  ['Sail quilt kit', 'a quilt from sail ends', 'planned', ['squares', 'batting', 'backing']],
-];
+export const KITS: readonly string[] = ['Cox’s smock kit', 'Berth curtains kit', 'Reel skirt kit', 'Sail quilt kit'];
 
 export const OTHERS: readonly BoxRow[] = [
   ['Sewing machine', 'machine', 420, 200, 310, 7900, { uses: 12, station: 'sewing', watts: 90 }],

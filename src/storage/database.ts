@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import type { Apart } from '../core/mending/index.ts';
 import {
+  listLists,
   type DaybookEvent,
   type Item,
   type Lot,
@@ -8,6 +9,7 @@ import {
   type PhotoId,
   type Place,
   type Plan,
+  type Project,
   type Settings,
 } from '../core/records/index.ts';
 
@@ -42,24 +44,22 @@ export interface KeptApart extends Apart {
 }
 
 /** The version of the tables that this program knows. */
-export const LATEST = 10;
-
-/** Tables whose records a bundle holds too, in the bundle's words. */
-const LISTS = ['items', 'lots', 'places', 'plans', 'events'] as const;
+export const LATEST = 11;
 
 /** Lifts what is stored with the same steps that lift a bundle, in one transaction: all of it or nothing. */
 async function lift(transaction: Transaction, from: number, to: number): Promise<void> {
   const raw: Record<string, unknown> = { version: from };
   const [settings] = (await transaction.table('settings').toArray()) as unknown[];
   if (settings !== undefined) raw['settings'] = settings;
-  for (const list of LISTS) raw[list] = await transaction.table(list).toArray();
-  if (settings === undefined && LISTS.every((list) => (raw[list] as unknown[]).length === 0)) return;
+  const lists = listLists(to);
+  for (const list of lists) raw[list] = await transaction.table(list).toArray();
+  if (settings === undefined && lists.every((list) => (raw[list] as unknown[]).length === 0)) return;
   // Loaded by the few who come from an older version; the transaction is kept open meanwhile.
   const { migrateBundle } = await Dexie.waitFor(import('../core/records/migrations.ts'));
   const lifted = migrateBundle(raw, to);
   if (!lifted.ok) throw new Error(`records of version ${from} cannot be lifted: ${lifted.fault}`);
   if (lifted.value['settings'] !== undefined) await transaction.table('settings').put(lifted.value['settings']);
-  for (const list of LISTS) {
+  for (const list of lists) {
     await transaction.table(list).clear();
     await transaction.table(list).bulkAdd(lifted.value[list] as object[]);
   }
@@ -71,6 +71,7 @@ export class Database extends Dexie {
   declare lots: EntityTable<Lot, 'id'>;
   declare places: EntityTable<Place, 'id'>;
   declare plans: EntityTable<Plan, 'id'>;
+  declare projects: EntityTable<Project, 'id'>;
   declare settings: EntityTable<Settings, 'id'>;
   declare events: EntityTable<DaybookEvent, 'seq'>;
   declare meta: EntityTable<MetaEntry, 'key'>;
@@ -102,6 +103,9 @@ export class Database extends Dexie {
     this.version(7).upgrade((transaction) => lift(transaction, 7, 8));
     this.version(8).upgrade((transaction) => lift(transaction, 8, 9));
     this.version(9).upgrade((transaction) => lift(transaction, 9, 10));
-    this.version(LATEST).upgrade((transaction) => lift(transaction, 10, 11));
+    this.version(10).upgrade((transaction) => lift(transaction, 10, 11));
+    this.version(LATEST)
+      .stores({ projects: 'id' })
+      .upgrade((transaction) => lift(transaction, 11, 12));
   }
 }

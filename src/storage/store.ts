@@ -123,6 +123,7 @@ export class HouseholdStore {
         lots: await database.lots.toArray(),
         places: await database.places.toArray(),
         plans: await database.plans.toArray(),
+        projects: await database.projects.toArray(),
         events: await database.events.orderBy('seq').toArray(),
         apart: await database.apart.toArray(),
       })),
@@ -142,6 +143,7 @@ export class HouseholdStore {
       lots: byId(raw.lots),
       places: byId(raw.places),
       plans: byId(raw.plans),
+      projects: byId(raw.projects),
     };
     const whole = passWhole({ household, events: raw.events });
     if (!whole.ok) return damaged(`${whole.fault.length} faults`);
@@ -245,6 +247,7 @@ export class HouseholdStore {
           database.lots,
           database.places,
           database.plans,
+          database.projects,
           database.events,
           database.apart,
         ])
@@ -254,6 +257,7 @@ export class HouseholdStore {
         await database.lots.bulkAdd([...household.lots.values()]);
         await database.places.bulkAdd([...household.places.values()]);
         await database.plans.bulkAdd([...household.plans.values()]);
+        await database.projects.bulkAdd([...household.projects.values()]);
         await database.events.bulkAdd([...events]);
         await database.photos.bulkPut([...(chronicle.photos ?? [])]);
         await database.apart.bulkAdd(

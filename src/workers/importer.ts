@@ -9,6 +9,7 @@ const NOTHING: Household = {
   lots: new Map(),
   places: new Map(),
   plans: new Map(),
+  projects: new Map(),
 };
 
 /** The table that was opened last; cells are corrected in it. */

@@ -1,12 +1,17 @@
-import { listChanged, type Change, type Chronicle, type DaybookEvent, type Household } from '../core/records/index.ts';
-
-const TABLES = ['items', 'lots', 'places', 'plans'] as const;
-type Table = (typeof TABLES)[number];
+import {
+  RECORD_TABLES,
+  listChanged,
+  type RecordTable,
+  type Change,
+  type Chronicle,
+  type DaybookEvent,
+  type Household,
+} from '../core/records/index.ts';
 
 /** Part of what changed between two states of a household; a record that went is null. */
 export interface News {
   readonly settings: Household['settings'] | null;
-  readonly records: readonly (readonly [Table, string, unknown])[];
+  readonly records: readonly (readonly [RecordTable, string, unknown])[];
   /** Lines of the daybook that came. */
   readonly events?: readonly DaybookEvent[];
   /** Further changes of the last of them: a list that was brought in is one line with tens of thousands. */
@@ -22,8 +27,8 @@ export const SLICE = 500;
  * another object is a changed one.
  */
 export function listNews(before: Household | null, after: Household, size: number): News[] {
-  const records: [Table, string, unknown][] = [];
-  for (const table of TABLES) {
+  const records: [RecordTable, string, unknown][] = [];
+  for (const table of RECORD_TABLES) {
     const known: ReadonlyMap<string, unknown> | undefined = before?.[table];
     const now: ReadonlyMap<string, unknown> = after[table];
     if (known) for (const id of listChanged(known, now)) records.push([table, id, now.get(id) ?? null]);
@@ -93,7 +98,13 @@ export async function tellSlowly(news: readonly News[], tell: (one: News) => voi
 /** A household put together from news. */
 export class Told {
   private settings: Household['settings'] | null = null;
-  private readonly tables = { items: new Map(), lots: new Map(), places: new Map(), plans: new Map() };
+  private readonly tables = {
+    places: new Map(),
+    items: new Map(),
+    lots: new Map(),
+    plans: new Map(),
+    projects: new Map(),
+  };
   readonly events: DaybookEvent[] = [];
 
   hear({ settings, records, events = [], changes }: News): void {

@@ -2,6 +2,7 @@ import type { Change, Household, Item, ItemId, Lot, LotId } from '../records/ind
 import { fail, ok } from '../result/index.ts';
 import { type Act, createReleaseWrapped } from './act.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
+import { releaseFromProject } from '../projects/index.ts';
 
 /** An item with the lots that come or change with it. */
 export interface Saved {
@@ -88,6 +89,14 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
       changes.push(
         createChange('items', scrap.id, scrap, { ...scrap, scrap: { ...scrap.scrap, parentItemId: keptId } }),
       );
+  for (const project of household.projects.values())
+    changes.push(
+      createChange('projects', project.id, project, {
+        ...project,
+        ...(project.patternItemId === otherId && { patternItemId: keptId }),
+        needs: project.needs.map((need) => (need.itemId === otherId ? { ...need, itemId: keptId } : need)),
+      }),
+    );
   changes.push(createChange('items', keptId, kept, item), createChange('items', otherId, other, null));
   return ok({ type: 'merged', subject: kept.name, changes: changes.filter((change) => change !== null) });
 }
@@ -131,6 +140,27 @@ function releaseFromSettings({ settings }: Household, gone: ReadonlySet<string>)
   return createChange('settings', 'household', settings, next);
 }
 
+/** Projects go on without a pattern, a tool or a bag that goes. */
+export function releaseFromProjects(
+  household: Household,
+  items: ReadonlySet<string>,
+  lots: ReadonlySet<string>,
+): Change[] {
+  return [...household.projects.values()].flatMap(
+    (one) =>
+      createChange(
+        'projects',
+        one.id,
+        one,
+        releaseFromProject(
+          one,
+          (id) => items.has(id),
+          (id) => lots.has(id),
+        ),
+      ) ?? [],
+  );
+}
+
 /** What goes with some items and lots: what points to them is released, what was wrapped with them lies out. */
 function listRemoval(household: Household, items: readonly Item[], lots: readonly Lot[], nowMs: number): Change[] {
   const goneLots = new Set<string>(lots.map((lot) => lot.id));
@@ -143,6 +173,7 @@ function listRemoval(household: Household, items: readonly Item[], lots: readonl
   });
   return [
     ...scraps,
+    ...releaseFromProjects(household, goneItems, goneLots),
     releaseFromSettings(household, goneLots),
     ...others.filter((change) => !goneLots.has(change.id)),
     ...lots.map((lot) => createChange('lots', lot.id, lot, null)),

@@ -82,7 +82,7 @@ describe('the quick line', () => {
     ['linen scraps 240g', 'scrap', { cut: 'odd', areaMm2: (240 / 185) * 1e6, cloth: 'linen' }],
     ['poplin squares 5in 30', 'scrap', { cut: 'square', cutMm: 127, count: 30 }],
     ['cotton strips 2.5in x 14', 'scrap', { cut: 'strip', cutMm: 63.5, count: 14 }],
-    ['kit for the rowing smock', 'kit', { forWhat: 'the rowing smock' }],
+    ['kit for the rowing smock', 'kit', { name: 'Kit for the rowing smock' }],
   ])('reads “%s” as %s', (text, kind, want) => {
     const got = sketch(text);
     expect(got.kind).toBe(kind);

@@ -13,7 +13,6 @@ import {
   type Item,
   type ItemId,
   type Kind,
-  type KitState,
   type Lot,
   type LotId,
   type PatternFormat,
@@ -101,9 +100,6 @@ export interface Sketch {
   readonly tapeWidthMm?: number;
   readonly tapeMm?: number;
   readonly coreMm?: number;
-  readonly forWhat?: string;
-  readonly kitState?: KitState;
-  readonly parts?: string[];
 }
 
 /** Usual envelopes and folders, width × height in mm. */
@@ -329,12 +325,6 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
   if (kind === 'thread') item.thread = completeThread(sketch, old?.thread);
   if (kind === 'notion' || kind === 'tool' || kind === 'kit' || kind === 'other')
     item.box = completeBox(sketch, old?.box);
-  if (kind === 'kit')
-    item.kit = {
-      forWhat: sketch.forWhat ?? old?.kit?.forWhat ?? '',
-      state: sketch.kitState ?? old?.kit?.state ?? 'planned',
-      parts: sketch.parts ?? old?.kit?.parts ?? [],
-    };
   const lengthMm = sketch.lengthMm === undefined ? base?.lot.lengthMm : (sketch.lengthMm ?? undefined);
   const count = sketch.count ?? base?.lot.count ?? 1;
   const lot: Lot = base

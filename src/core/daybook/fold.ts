@@ -1,12 +1,14 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import {
   DEFAULT_SETTINGS,
+  RECORD_TABLES,
   dropAbsent,
   type Fields,
   type Change,
   type DaybookEvent,
   type Household,
   type Lot,
+  type RecordTable,
   type TableName,
 } from '../records/index.ts';
 
@@ -17,6 +19,7 @@ export const EMPTY_HOUSEHOLD: Household = {
   lots: new Map(),
   places: new Map(),
   plans: new Map(),
+  projects: new Map(),
 };
 
 /** A change that does not go with what is recorded: the record is missing, present already, or differs. */
@@ -86,13 +89,7 @@ function applyFields(record: Fields, { table, id, before = {}, after = {} }: Cha
  * made from an older state (another window, an undo out of turn) is a conflict and never silently wins.
  */
 export function applyChanges(household: Household, changes: readonly Change[]): Result<Household, FoldFault> {
-  const tables = {
-    items: household.items as ReadonlyMap<string, object>,
-    lots: household.lots as ReadonlyMap<string, object>,
-    places: household.places as ReadonlyMap<string, object>,
-    plans: household.plans as ReadonlyMap<string, object>,
-  };
-  const touched: Partial<Record<keyof typeof tables, Map<string, object>>> = {};
+  const touched: Partial<Record<RecordTable, Map<string, object>>> = {};
   let settings = household.settings;
   for (const change of changes) {
     if (change.table === 'settings') {
@@ -108,7 +105,7 @@ export function applyChanges(household: Household, changes: readonly Change[]): 
       settings = next.value as unknown as typeof settings;
       continue;
     }
-    const table = (touched[change.table] ??= new Map(tables[change.table]));
+    const table = (touched[change.table] ??= new Map<string, object>(household[change.table]));
     const record = table.get(change.id);
     const conflict = fail<FoldFault>({ code: 'conflict', table: change.table, id: change.id, field: null });
     if (change.before === undefined) {
@@ -133,11 +130,9 @@ export function getRecord(household: Household, table: TableName, id: string): o
   return (household[table] as ReadonlyMap<string, object>).get(id) ?? null;
 }
 
-const MAPS = ['places', 'items', 'lots', 'plans'] as const;
-
 /** Every record in which two households differ. */
 export function computeDifference(before: Household, after: Household): Change[] {
-  const ids = MAPS.flatMap((table) =>
+  const ids = RECORD_TABLES.flatMap((table) =>
     [...new Set<string>([...before[table].keys(), ...after[table].keys()])].map((id) => [table, id] as const),
   );
   return [...ids, ['settings', 'household'] as const].flatMap(

@@ -1,4 +1,5 @@
 import {
+  RECORD_TABLES,
   parseRecord,
   type Change,
   type Chronicle,
@@ -116,7 +117,7 @@ export function passWhole(chronicle: Chronicle): Result<WholeChronicle, GateFaul
     if (!parsed.ok) for (const fault of parsed.fault) faults.push({ code: 'record', ...fault });
   };
   check('settings', household.settings, 'settings');
-  for (const table of ['places', 'items', 'lots', 'plans'] as const)
+  for (const table of RECORD_TABLES)
     for (const [id, record] of household[table]) check(table, record, `${table}.${id}`);
   for (const [i, event] of events.entries()) {
     check('events', event, `events.${i}`);

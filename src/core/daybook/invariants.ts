@@ -1,5 +1,14 @@
 import { getAmount, getReserved } from '../measure/index.ts';
-import type { Change, Household, Item, ItemId, Lot, PlaceId } from '../records/index.ts';
+import {
+  isOver,
+  type Change,
+  type Household,
+  type Item,
+  type ItemId,
+  type Lot,
+  type PlaceId,
+  type Project,
+} from '../records/index.ts';
 import { checkContainers, checkHooks, createPlaceTree, listHomes, type PlaceTree } from '../storage/index.ts';
 
 /** A broken rule across records, with the path of the record. */
@@ -15,7 +24,9 @@ export interface InvariantFault {
     | 'gone-but-placed'
     | 'over-reserved'
     | 'wrapped'
-    | 'code-twice';
+    | 'code-twice'
+    | 'bag-twice'
+    | 'project-over';
   readonly to: string;
 }
 
@@ -54,6 +65,7 @@ function getHomes(tree: PlaceTree): ReadonlySet<PlaceId> {
 interface Scope {
   readonly items: Iterable<Item>;
   readonly lots: Iterable<Lot>;
+  readonly projects: Iterable<Project>;
   readonly hasPlaces: boolean;
   readonly hasLabels: boolean;
 }
@@ -63,29 +75,39 @@ interface Scope {
  * wrapped in a touched lot, and all that is somewhere where places are touched.
  */
 function getScope(household: Household, changes: readonly Change[]): Scope {
-  const touched = { items: new Set<string>(), lots: new Set<string>(), places: new Set<string>() };
+  const touched = {
+    items: new Set<string>(),
+    lots: new Set<string>(),
+    places: new Set<string>(),
+    projects: new Set<string>(),
+  };
   let hasLabels = false;
   for (const { table, id, after } of changes) {
-    if (table === 'items' || table === 'lots' || table === 'places') touched[table].add(id);
+    if (table !== 'plans' && table !== 'settings') touched[table].add(id);
     hasLabels ||= after?.['label'] !== undefined;
   }
   const hasPlaces = touched.places.size > 0;
-  if (hasPlaces) return { items: household.items.values(), lots: household.lots.values(), hasPlaces, hasLabels };
+  const isAbout = touched.items.size > 0 || touched.lots.size > 0 || touched.projects.size > 0;
+  // There are few: all are looked at.
+  const projects = isAbout ? household.projects.values() : [];
+  if (hasPlaces)
+    return { items: household.items.values(), lots: household.lots.values(), projects, hasPlaces, hasLabels };
   const items: Item[] = [];
   for (const id of touched.items) items.push(...[household.items.get(id as ItemId)].filter((one) => one !== undefined));
   if (touched.items.size > 0)
     for (const item of household.items.values())
       if (item.scrap?.parentItemId && touched.items.has(item.scrap.parentItemId)) items.push(item);
   const lots: Lot[] = [];
-  if (touched.items.size === 0 && touched.lots.size === 0) return { items, lots, hasPlaces, hasLabels };
+  if (!isAbout) return { items, lots, projects, hasPlaces, hasLabels };
   for (const lot of household.lots.values())
     if (
       touched.lots.has(lot.id) ||
       touched.items.has(lot.itemId) ||
-      (lot.withLotId !== undefined && touched.lots.has(lot.withLotId))
+      (lot.withLotId !== undefined && touched.lots.has(lot.withLotId)) ||
+      (touched.projects.size > 0 && lot.reserved?.some(({ projectId }) => projectId && touched.projects.has(projectId)))
     )
       lots.push(lot);
-  return { items, lots, hasPlaces, hasLabels };
+  return { items, lots, projects, hasPlaces, hasLabels };
 }
 
 function checkItems(household: Household, tree: PlaceTree, items: Iterable<Item>, faults: InvariantFault[]): void {
@@ -108,6 +130,15 @@ function checkLots(household: Household, tree: PlaceTree, lots: Iterable<Lot>, f
     if (!item) faults.push({ path: `${path}.itemId`, code: 'dangling', to: lot.itemId });
     else if (getReserved(lot) > getAmount(item, lot) + 0.5)
       faults.push({ path: `${path}.reserved`, code: 'over-reserved', to: String(getAmount(item, lot)) });
+    for (const [i, { projectId, needId }] of (lot.reserved ?? []).entries()) {
+      if (projectId === undefined) continue;
+      const project = household.projects.get(projectId);
+      const at = `${path}.reserved.${i}`;
+      if (!project) faults.push({ path: `${at}.projectId`, code: 'dangling', to: projectId });
+      else if (isOver(project)) faults.push({ path: `${at}.projectId`, code: 'project-over', to: projectId });
+      else if (needId !== undefined && project.needs.every(({ id }) => id !== needId))
+        faults.push({ path: `${at}.needId`, code: 'dangling', to: needId });
+    }
     if (lot.state === 'with') {
       // What wraps another is itself somewhere: nothing is wrapped in what is wrapped.
       const wrap = household.lots.get(lot.withLotId!);
@@ -127,9 +158,26 @@ function checkLots(household: Household, tree: PlaceTree, lots: Iterable<Lot>, f
   }
 }
 
+function checkProjects(household: Household, projects: Iterable<Project>, faults: InvariantFault[]): void {
+  const bags = new Map<string, string>();
+  for (const { id, patternItemId, needs, bagLotId } of projects) {
+    const path = `projects.${id}`;
+    if (patternItemId && !household.items.has(patternItemId))
+      faults.push({ path: `${path}.patternItemId`, code: 'dangling', to: patternItemId });
+    for (const [i, { itemId }] of needs.entries())
+      if (itemId && !household.items.has(itemId))
+        faults.push({ path: `${path}.needs.${i}.itemId`, code: 'dangling', to: itemId });
+    if (bagLotId === undefined) continue;
+    if (!household.lots.has(bagLotId)) faults.push({ path: `${path}.bagLotId`, code: 'dangling', to: bagLotId });
+    const other = bags.get(bagLotId);
+    if (other !== undefined) faults.push({ path: `${path}.bagLotId`, code: 'bag-twice', to: other });
+    bags.set(bagLotId, id);
+  }
+}
+
 function checkCodes(household: Household, faults: InvariantFault[]): void {
   const codes = new Map<string, string>();
-  for (const table of ['lots', 'places'] as const)
+  for (const table of ['lots', 'places', 'projects'] as const)
     for (const { id, label } of household[table].values()) {
       if (!label) continue;
       const other = codes.get(label.code);
@@ -164,10 +212,17 @@ export function checkInvariants(household: Household, changes?: readonly Change[
   const tree = getTree(household);
   const scope: Scope = changes
     ? getScope(household, changes)
-    : { items: household.items.values(), lots: household.lots.values(), hasPlaces: true, hasLabels: true };
+    : {
+        items: household.items.values(),
+        lots: household.lots.values(),
+        projects: household.projects.values(),
+        hasPlaces: true,
+        hasLabels: true,
+      };
   if (scope.hasPlaces) checkPlaces(household, tree, faults);
   checkItems(household, tree, scope.items, faults);
   checkLots(household, tree, scope.lots, faults);
+  checkProjects(household, scope.projects, faults);
   if (scope.hasLabels) checkCodes(household, faults);
   return faults;
 }

@@ -1,6 +1,7 @@
 import MiniSearch, { type SearchResult } from 'minisearch';
 import { getColourFamily, getShade } from '../colour/index.ts';
-import { listChanged, type Household, type Item, type Lot, type LotId } from '../records/index.ts';
+import { nameOfPromise } from '../projects/index.ts';
+import { listChanged, type Household, type Item, type Lot, type LotId, type Project } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 
 /** Words of the craft that mean the same; a search for one finds the others. */
@@ -105,9 +106,18 @@ interface Document {
   readonly place: string;
 }
 
-function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
+/** What a lot is promised to, and the project whose bag it is: that may change without the lot. */
+function tellAbout(household: Household, lot: Lot, project: Project | undefined): string {
+  const bag = project
+    ? [project.name, project.notes, project.forWhom ?? '', ...project.needs.map((one) => one.part)]
+    : [];
+  const promised = (lot.reserved ?? []).map((one) => `promised ${nameOfPromise(household, one)} ${one.note}`);
+  return [...bag, ...promised].join(' ');
+}
+
+function toDocument(item: Item, lot: Lot, about: string, tree: PlaceTree): Document {
   const at = lot.placeId ?? lot.homeId;
-  const { fabric, pattern, thread, box, scrap, kit } = item;
+  const { fabric, pattern, thread, box, scrap } = item;
   return {
     id: lot.id,
     name: item.name,
@@ -120,9 +130,8 @@ function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
       thread ? `${thread.use} ${thread.fibre} tex ${thread.tex}` : '',
       box ? `${box.type} ${box.size ?? ''}` : '',
       scrap ? `scraps offcuts ${scrap.cut}` : '',
-      kit ? `${kit.forWhat} ${kit.state} ${kit.parts.join(' ')}` : '',
       ...(item.tags ?? []),
-      ...(lot.reserved ?? []).map((one) => `promised ${one.forWhat} ${one.note}`),
+      about,
       lot.lentTo ? `lent ${lot.lentTo}` : '',
       lot.state === 'out' ? 'out' : '',
       lot.away ?? '',
@@ -139,10 +148,11 @@ function toDocument(item: Item, lot: Lot, tree: PlaceTree): Document {
   };
 }
 
-/** What a document was made of: where all three are the same, it is the same. */
+/** What a document was made of: where all of it is the same, it is the same. */
 interface Known {
   readonly lot: Lot;
   readonly item: Item;
+  readonly about: string;
   readonly places: Household['places'];
 }
 
@@ -184,20 +194,26 @@ export function createFinder(): Finder {
   let whole: Household | null = null;
   /** Those that may have changed since. Where a thing lies is in its words, and what its item says. */
   const listSuspects = (household: Household): Iterable<LotId> =>
-    whole && whole.items === household.items && whole.places === household.places
+    whole &&
+    whole.items === household.items &&
+    whole.places === household.places &&
+    whole.projects === household.projects
       ? listChanged(whole.lots, household.lots)
       : new Set([...known.keys(), ...household.lots.keys()]);
   return {
     sync(household, isTimeUp) {
       let tree: PlaceTree | null = null;
       let seen = 0;
+      const bags = new Map([...household.projects.values()].map((project) => [project.bagLotId, project]));
       for (const id of listSuspects(household)) {
         const lot = household.lots.get(id);
         const item = lot && household.items.get(lot.itemId);
         const old = known.get(id);
         const isIn = item !== undefined && lot?.state !== 'gone';
         if (!old && !isIn) continue;
-        if (old && isIn && old.lot === lot && old.item === item && old.places === household.places) continue;
+        const about = lot ? tellAbout(household, lot, bags.get(lot.id)) : '';
+        const isSame = old?.lot === lot && old?.item === item && old?.about === about;
+        if (old && isIn && isSame && old.places === household.places) continue;
         seen += 1;
         if (seen % CHECK_EVERY === 0 && isTimeUp?.()) {
           // Some of it is in, some is not.
@@ -210,8 +226,8 @@ export function createFinder(): Finder {
         }
         if (!isIn || !lot) continue;
         tree ??= createPlaceTree(household.places);
-        index.add(toDocument(item, lot, tree));
-        known.set(id, { lot, item, places: household.places });
+        index.add(toDocument(item, lot, about, tree));
+        known.set(id, { lot, item, about, places: household.places });
       }
       whole = household;
       return true;

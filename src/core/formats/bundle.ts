@@ -1,5 +1,6 @@
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import {
+  listLists,
   parseRecord,
   type Chronicle,
   type DaybookEvent,
@@ -9,6 +10,8 @@ import {
   type PhotoId,
   type Place,
   type Plan,
+  type Project,
+  type RecordTable,
 } from '../records/index.ts';
 import { BUNDLE_VERSION, migrateBundle } from '../records/migrations.ts';
 import { fail, ok, type Result } from '../result/index.ts';
@@ -22,7 +25,6 @@ export type { BundleFault };
 
 const FORMAT = 'yardmist-bundle';
 const ENTRY = 'household.json';
-const LISTS = ['places', 'items', 'lots', 'plans', 'events'] as const;
 const PHOTOS = 'photos/';
 const PHOTO_FILE = /^photos\/([0-9a-f]{32})(\.swatch)?\.(webp|jpg)$/;
 /** Zip entries carry a date; a fixed one makes equal households equal files. */
@@ -51,6 +53,7 @@ export function toBundle({ household, events, photos = [] }: Chronicle): Uint8Ar
       items: list(household.items),
       lots: list(household.lots),
       plans: list(household.plans),
+      projects: list(household.projects),
       events,
     },
     null,
@@ -125,7 +128,7 @@ export function openBundle(bytes: Uint8Array): Result<OpenedBundle, BundleFault[
   if (typeof version === 'number' && version > BUNDLE_VERSION)
     return fail([{ code: 'too-new', path: 'version', note: `version ${version}` }]);
   const faults: BundleFault[] = [];
-  for (const table of LISTS) {
+  for (const table of listLists(typeof version === 'number' ? version : BUNDLE_VERSION)) {
     const list = raw[table];
     if (!Array.isArray(list)) faults.push({ code: 'record', path: table, note: 'must be a list' });
     else if (list.length > MOST_RECORDS)
@@ -186,7 +189,7 @@ function parsePhotos(
 
 function parseContents(raw: RawHousehold): Result<WholeChronicle, BundleFault[]> {
   const faults: BundleFault[] = [];
-  const readTable = <T extends 'items' | 'lots' | 'places' | 'plans' | 'events'>(table: T) => {
+  const readTable = <T extends RecordTable | 'events'>(table: T) => {
     const records = new Map<string, unknown>();
     for (const [i, entry] of raw[table].entries()) {
       if (faults.length > MOST_FAULTS) return records;
@@ -209,6 +212,7 @@ function parseContents(raw: RawHousehold): Result<WholeChronicle, BundleFault[]>
     items: readTable('items') as Map<Item['id'], Item>,
     lots: readTable('lots') as Map<Lot['id'], Lot>,
     plans: readTable('plans') as Map<Plan['id'], Plan>,
+    projects: readTable('projects') as Map<Project['id'], Project>,
   };
   const events = [...(readTable('events') as Map<string, DaybookEvent>).values()];
   if (faults.length > 0 || !settings.ok) return fail(faults);

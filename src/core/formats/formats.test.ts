@@ -75,13 +75,14 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])('of version %i still loads, with its daybook', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])('of version %i still loads, with its daybook', (version) => {
     const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
     const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
     if (!read.ok) throw new Error(JSON.stringify(read.fault));
     const { household, events } = read.value;
-    expect(household.lots.size).toBe(8);
-    expect(events).toHaveLength(version >= 6 ? 6 : 2);
+    // The last of them has a kit, with two lines of its own.
+    expect(household.lots.size).toBe(version >= 11 ? 9 : 8);
+    expect(events).toHaveLength(version >= 11 ? 8 : version >= 6 ? 6 : 2);
     // What it said then, and what it could not say yet.
     expect(household.settings.estimates).toMatchObject({
       fadeSeconds: 40,
@@ -94,11 +95,11 @@ describe('the bundle', () => {
     });
     const { sorting, bounds, wishes } = household.settings;
     expect(sorting.scrap).toEqual({ levels: ['colour'], order: 'wheel', tags: [] });
-    expect(sorting.kit.levels).toEqual(['state']);
+    expect(sorting.kit.levels).toEqual(['type']);
     expect(bounds.lengthMm).toEqual([914.4, 4572]);
     if (version >= 5) {
       expect(sorting.fabric).toEqual({ levels: ['lengthClass'], order: 'length', tags: [] });
-      expect(wishes?.[0]?.groupIds).toEqual(['pattern:numberRun:100', 'kit:state:cut', 'fabric:lengthClass:0']);
+      expect(wishes?.[0]?.groupIds).toEqual(['pattern:numberRun:100', 'kit:type:kit', 'fabric:lengthClass:0']);
     } else expect(sorting.fabric).toEqual({ levels: ['fibre'], order: 'wheel', tags: [] });
     // Walls that did not go round do now; the ceilings over them are as they were.
     const [loft, landing] = [...household.places.values()].flatMap((place) => place.room ?? []);
@@ -122,6 +123,31 @@ describe('the bundle', () => {
       expect(events[1]).toMatchObject({ type: 'measured', amount: 3950, amountUnit: 'length' });
     }
     expect(parseBundle(toBundle(read.value))).toEqual(read);
+  });
+
+  it('makes projects of kits, as the daybook tells them', () => {
+    const golden = readFileSync(new URL('./golden/v11.json', import.meta.url));
+    const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
+    if (!read.ok) throw new Error(JSON.stringify(read.fault));
+    const { household, events } = read.value;
+    expect([...household.projects.values()]).toEqual([
+      {
+        id: 'i9',
+        name: 'Bell smock kit',
+        state: 'cut',
+        makes: [],
+        notes: 'a smock',
+        needs: [
+          { id: 'part-0', kind: 'other', part: 'body', isThere: true },
+          { id: 'part-1', kind: 'other', part: 'sleeves', isThere: true },
+        ],
+        steps: [],
+        bagLotId: 'l9',
+        sinceMs: 0,
+      },
+    ]);
+    expect(events.at(-1)!.changes.map(({ table }) => table)).toEqual(['items', 'projects']);
+    expect(household.items.get('i9' as never)).not.toHaveProperty('kit');
   });
 
   it('has a golden file of every version before this one', () => {

@@ -28,7 +28,7 @@ function createSchema(): object {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'household.json of a Yardmist bundle',
     type: 'object',
-    required: ['format', 'version', 'settings', 'places', 'items', 'lots', 'plans', 'events'],
+    required: ['format', 'version', 'settings', 'places', 'items', 'lots', 'plans', 'projects', 'events'],
     additionalProperties: false,
     properties: {
       format: { const: 'yardmist-bundle' },
@@ -38,6 +38,7 @@ function createSchema(): object {
       items: list('Item'),
       lots: list('Lot'),
       plans: list('Plan'),
+      projects: list('Project'),
       events: list('DaybookEvent'),
     },
     $defs,

@@ -30,7 +30,7 @@ function tellBehaviour({ fabric, care }: Item): string {
 
 /** What a school says of a lot: a word, a code, or the number of its class; empty where it cannot tell. */
 export function tell(school: School, tags: readonly string[], item: Item, lot: Lot, { settings }: Household): string {
-  const { fabric, pattern, thread, box, scrap, kit } = item;
+  const { fabric, pattern, thread, box, scrap } = item;
   const { bounds } = settings;
   switch (school) {
     case 'fibre':
@@ -86,7 +86,5 @@ export function tell(school: School, tags: readonly string[], item: Item, lot: L
       return scrap?.cut ?? '';
     case 'parent':
       return scrap?.parentItemId ?? '';
-    case 'state':
-      return kit?.state ?? '';
   }
 }

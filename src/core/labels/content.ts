@@ -8,6 +8,7 @@ import {
   type Lot,
   type Place,
   type PlaceId,
+  type Project,
   type Saying,
 } from '../records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../storage/index.ts';
@@ -109,8 +110,8 @@ export function listPlaceSayings({ path, parts }: PlaceContent): Saying[] {
 }
 
 /** What the label of a lot says. How much there is of it is not among it: that changes with every cut. */
-export function listLotSayings(item: Item): Saying[] {
-  const { fabric, thread, kit, box } = item;
+export function listLotSayings(item: Item, project: Project | null): Saying[] {
+  const { fabric, thread, box } = item;
   const said: Saying[] = [{ about: 'name', value: item.name }];
   const add = (about: Saying['about'], value: string | number | undefined) => {
     if (value !== undefined && value !== '') said.push({ about, value: String(value) });
@@ -118,8 +119,15 @@ export function listLotSayings(item: Item): Saying[] {
   add('fibre', fabric?.fibre ?? thread?.fibre);
   add('width', fabric && Math.round(fabric.widthMm));
   add('tex', thread?.tex);
-  add('forWhat', kit?.forWhat);
-  add('parts', kit?.parts.join(', ').slice(0, 2000));
+  // The bag of a project says what it is for and what belongs in it.
+  add('forWhat', project?.name);
+  add(
+    'parts',
+    project?.needs
+      .map(({ part }) => part)
+      .join(', ')
+      .slice(0, 2000),
+  );
   add('size', box?.size);
   return said;
 }

@@ -1,5 +1,5 @@
 import { computeOkDistance } from '../colour/index.ts';
-import type { Item, Label, Saying } from '../records/index.ts';
+import type { Item, Label, Project, Saying } from '../records/index.ts';
 import { listLotSayings, type PlaceContent } from './content.ts';
 
 /** In what a label is no longer true. */
@@ -54,8 +54,8 @@ export function judgePlaceLabel(label: Label, content: PlaceContent): Drift[] {
 }
 
 /** What the printed label of a lot no longer has right. */
-export function judgeLotLabel(label: Label, item: Item): Drift[] {
-  const now = new Map(listLotSayings(item).map((one) => [one.about, one.value]));
+export function judgeLotLabel(label: Label, item: Item, project: Project | null): Drift[] {
+  const now = new Map(listLotSayings(item, project).map((one) => [one.about, one.value]));
   const was = new Map(label.says.map((one) => [one.about, one.value]));
   const abouts = new Set([...now.keys(), ...was.keys()]);
   return [...abouts]

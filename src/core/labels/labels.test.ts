@@ -108,10 +108,10 @@ describe('a label', () => {
   });
 
   it('of a lot is no longer true when the thing is called or is otherwise', () => {
-    const label: Label = { code: '222222222', printedAtMs: 1, says: listLotSayings(blue), swatches: [] };
-    expect(judgeLotLabel(label, blue)).toEqual([]);
+    const label: Label = { code: '222222222', printedAtMs: 1, says: listLotSayings(blue, null), swatches: [] };
+    expect(judgeLotLabel(label, blue, null)).toEqual([]);
     const other = { ...blue, name: 'Lock blue', fabric: { ...blue.fabric!, widthMm: 1120 } };
-    expect(judgeLotLabel(label, other)).toEqual([
+    expect(judgeLotLabel(label, other, null)).toEqual([
       { code: 'changed', about: 'name' },
       { code: 'changed', about: 'width' },
     ]);

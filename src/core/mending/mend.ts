@@ -1,7 +1,8 @@
 import { getAmount, getReserved } from '../measure/index.ts';
-import type { Change, Household, Lot } from '../records/index.ts';
+import { isOver, type Change, type Household, type Lot, type Project, type Reservation } from '../records/index.ts';
 import { checkContainers, createPlaceTree, listHomes, withoutBerth } from '../storage/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
+import { releaseFromProject } from '../projects/index.ts';
 
 /** What broke when two good halves came together, bins and stations: the bins in `came` give way. */
 export function mendRooms(household: Household, came: (id: string) => boolean): Change[] {
@@ -58,6 +59,31 @@ export function mendRooms(household: Household, came: (id: string) => boolean): 
   return changes.filter((change) => change !== null);
 }
 
+/** What was promised to a project that is no more, or is over, is free; a need that is no more leaves it to the project. */
+function mendPromise({ projects }: Household, promise: Reservation): Reservation[] {
+  const { projectId, needId } = promise;
+  if (projectId === undefined) return [promise];
+  const project = projects.get(projectId);
+  if (!project || isOver(project)) return [];
+  if (needId === undefined || project.needs.some(({ id }) => id === needId)) return [promise];
+  const { needId: _gone, ...rest } = promise;
+  return [rest];
+}
+
+/** A project whose pattern, cloth or bag is no more goes on without it; two do not share a bag. */
+export function mendProjects(household: Household): Change[] {
+  const bags = new Set<string>();
+  return [...household.projects.values()].flatMap((project) => {
+    const next: Project = releaseFromProject(
+      project,
+      (id) => !household.items.has(id),
+      (id) => !household.lots.has(id) || bags.has(id),
+    );
+    if (next.bagLotId) bags.add(next.bagLotId);
+    return createChange('projects', project.id, project, next) ?? [];
+  });
+}
+
 /** A thing in a place that is no more lies out, and the like. */
 export function mendLots(household: Household): Change[] {
   const tree = createPlaceTree(household.places);
@@ -77,6 +103,8 @@ export function mendLots(household: Household): Change[] {
       if (!wrap || wrap.state === 'with' || wrap.state === 'gone' || wrap.state === 'digital')
         next = { ...next, state: 'out', withLotId: undefined };
     } else if (next.withLotId !== undefined) next = { ...next, withLotId: undefined };
+    const reserved = next.reserved?.flatMap((one) => mendPromise(household, one));
+    if (reserved && reserved.some((one, i) => one !== next.reserved![i])) next = { ...next, reserved };
     if (getReserved(next) > getAmount(item, next) + 0.5) next = fitReserved(item, next);
     return createChange('lots', lot.id, lot, next) ?? [];
   });

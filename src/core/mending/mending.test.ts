@@ -26,6 +26,7 @@ const toRaw = ({ household, events }: Chronicle): RawHousehold =>
     items: [...household.items.values()],
     lots: [...household.lots.values()],
     plans: [...household.plans.values()],
+    projects: [...household.projects.values()],
     events,
   });
 const spoil = (raw: RawHousehold, table: 'places' | 'items' | 'lots', id: string, change: Fields): RawHousehold => ({

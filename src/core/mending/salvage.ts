@@ -1,5 +1,6 @@
 import {
   DEFAULT_SETTINGS,
+  RECORD_TABLES,
   dropAbsent,
   isFields,
   parseRecord,
@@ -9,12 +10,13 @@ import {
   type Fields,
   type Household,
   type RecordFault,
+  type RecordTable,
   type TableName,
 } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { applyChanges, EMPTY_HOUSEHOLD } from '../daybook/fold.ts';
 import { checkInvariants, computeDifference, getRecord, passWhole, type WholeChronicle } from '../daybook/index.ts';
-import { mendLots, mendRooms } from './mend.ts';
+import { mendLots, mendProjects, mendRooms } from './mend.ts';
 
 /** Everything that was stored or stood in a file, as it was found. */
 export interface RawHousehold {
@@ -23,6 +25,7 @@ export interface RawHousehold {
   readonly items: readonly unknown[];
   readonly lots: readonly unknown[];
   readonly plans: readonly unknown[];
+  readonly projects: readonly unknown[];
   readonly events: readonly unknown[];
 }
 
@@ -48,8 +51,6 @@ interface Stamp {
   readonly atMs: number;
 }
 
-const LISTS = ['places', 'items', 'lots', 'plans'] as const;
-type List = (typeof LISTS)[number];
 /** What is apart leaves others without something, they leave others, and so on: from rooms down to what is wrapped. */
 const MOST_ROUNDS = 12;
 
@@ -81,7 +82,8 @@ class Sieve {
     this.settings = parsed.ok ? parsed.value : salvageSettings(raw.settings);
     if (!parsed.ok) this.silent.add(SETTINGS);
     if (!parsed.ok && raw.settings !== undefined) this.setApart('settings', 'household', raw.settings, parsed.fault);
-    for (const table of LISTS) for (const [i, record] of raw[table].entries()) this.sortRecord(table, record, i);
+    for (const table of RECORD_TABLES)
+      for (const [i, record] of raw[table].entries()) this.sortRecord(table, record, i);
     for (const [i, line] of raw.events.entries()) this.sortLine(line, i);
   }
 
@@ -91,7 +93,7 @@ class Sieve {
     this.silent.add(key);
   }
 
-  private sortRecord(table: List, record: unknown, at: number): void {
+  private sortRecord(table: RecordTable, record: unknown, at: number): void {
     const id = idOf(record, String(at));
     const read = parseRecord(table, record);
     const isTwice = this.found.has(keyOf(table, id));
@@ -118,7 +120,7 @@ class Sieve {
 
   /** The records that read and are not apart. */
   assemble(): Household {
-    const keep = <T extends List>(table: T) =>
+    const keep = <T extends RecordTable>(table: T) =>
       new Map(
         [...this.found]
           .filter(([key]) => key.startsWith(`${table} `) && !this.apart.has(key))
@@ -130,6 +132,7 @@ class Sieve {
       items: keep('items'),
       lots: keep('lots'),
       plans: keep('plans'),
+      projects: keep('projects'),
     };
   }
 
@@ -164,7 +167,7 @@ function setApartPlaces(sieve: Sieve, household: Household): boolean {
 function giveWay(household: Household): Household {
   let now = household;
   for (let n = 0; n < 2; n += 1)
-    for (const mend of [() => mendRooms(now, () => true), () => mendLots(now)]) {
+    for (const mend of [() => mendRooms(now, () => true), () => mendProjects(now), () => mendLots(now)]) {
       const next = applyChanges(now, mend());
       if (next.ok) now = next.value;
     }

@@ -1,6 +1,6 @@
 import { applyChanges } from '../daybook/fold.ts';
 import { checkInvariants, createChange, getRecord, isSame, type InvariantFault } from '../daybook/index.ts';
-import { mendLots, mendRooms } from '../mending/index.ts';
+import { mendLots, mendProjects, mendRooms } from '../mending/index.ts';
 import type { Change, Chronicle, DaybookEvent, EventId, Fields, Household, TableName } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 
@@ -237,6 +237,7 @@ export function applyMerge(
   const came = new Set(plan.theirsNew.flatMap((event) => event.changes.map((change) => change.id)));
   // What a piece took with it leaves others without a place, and so on down to the bins.
   for (let n = 0; n < 4; n += 1) for (const change of mendRooms(decided, (id) => came.has(id))) add(change);
+  for (const change of mendProjects(decided)) add(change);
   for (const change of mendLots(decided)) add(change);
   if (changes.length > 0 || rebased.length > 0)
     write({

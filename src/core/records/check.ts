@@ -8,6 +8,7 @@ import { Item } from './item.ts';
 import { Lot } from './lot.ts';
 import { Place } from './place.ts';
 import { Plan } from './plan.ts';
+import { Project } from './project.ts';
 import { Settings } from './settings.ts';
 
 /** A broken rule of a record: where (a path such as `items.3.fabric.widthMm`) and which. */
@@ -22,6 +23,7 @@ export interface RecordOf {
   lots: Lot;
   places: Place;
   plans: Plan;
+  projects: Project;
   settings: Settings;
   events: DaybookEvent;
 }
@@ -32,6 +34,7 @@ export const CLASS_OF: { [T in TableName | 'events']: new () => RecordOf[T] } = 
   lots: Lot,
   places: Place,
   plans: Plan,
+  projects: Project,
   settings: Settings,
   events: DaybookEvent,
 };
@@ -51,7 +54,7 @@ const SPECS_OF_KIND = {
   notion: ['box'],
   tool: ['box'],
   scrap: ['fabric', 'scrap'],
-  kit: ['box', 'kit'],
+  kit: ['box'],
   other: ['box'],
 } as const;
 
@@ -92,6 +95,13 @@ function checkWhole(table: string, record: object, path: string): RecordFault[] 
       faults.push({ path: `${path}placeId`, rule: 'onePlace', message: 'a lot is in exactly one place, or out' });
     if (lot.away && lot.state !== 'out')
       faults.push({ path: `${path}away`, rule: 'onePlace', message: 'only what is out waits or is missing' });
+    for (const [i, { forWhat, projectId, needId }] of (lot.reserved ?? []).entries())
+      if ((forWhat === undefined) !== (projectId !== undefined) || (projectId === undefined && needId !== undefined))
+        faults.push({
+          path: `${path}reserved.${i}`,
+          rule: 'missing',
+          message: 'is promised to a project or to something in words',
+        });
     if ((lot.state === 'with') !== (lot.withLotId !== undefined))
       faults.push({
         path: `${path}withLotId`,

@@ -54,10 +54,21 @@ const EVENT_TYPES = [
   'mended',
   'heaped',
   'listed',
+  'projected',
+  'gathered',
+  'finished',
+  'letGo',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 
-const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
+/** The tables of records that have ids, in the order in which what they refer to comes first. */
+export const RECORD_TABLES = ['places', 'items', 'lots', 'plans', 'projects'] as const;
+export type RecordTable = (typeof RECORD_TABLES)[number];
+/** The lists that a bundle of a version holds. */
+export function listLists(version: number): readonly (RecordTable | 'events')[] {
+  return [...RECORD_TABLES, 'events' as const].filter((table) => table !== 'projects' || version >= 12);
+}
+const TABLES = [...RECORD_TABLES, 'settings'] as const;
 export type TableName = (typeof TABLES)[number];
 
 /** What an amount counts: mm along, mm² or pieces. */

@@ -9,6 +9,7 @@ export type ItemId = Id<'item'>;
 export type LotId = Id<'lot'>;
 export type PlaceId = Id<'place'>;
 export type PlanId = Id<'plan'>;
+export type ProjectId = Id<'project'>;
 export type EventId = Id<'event'>;
 export type StationId = Id<'station'>;
 export type PhotoId = Id<'photo'>;

@@ -11,6 +11,7 @@ export * from './settings.ts';
 export * from './sorting.ts';
 export type { Photo } from './photo.ts';
 export * from './plan.ts';
+export * from './project.ts';
 export * from './event.ts';
 export { parseRecord, type RecordFault, type RecordOf } from './check.ts';
 export type { Household, Chronicle } from './household.ts';

@@ -21,7 +21,7 @@ import {
 } from 'class-validator';
 import { ID_PATTERN, PHOTO_PATTERN, type ItemId, type PhotoId, type StationId } from './ids.ts';
 
-/** `other` is machines, books, finished pieces and packing. */
+/** `kit` is the bag or box in which a project lies together; `other` is machines, books, finished pieces and packing. */
 export const KINDS = ['fabric', 'pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'] as const;
 export type Kind = (typeof KINDS)[number];
 
@@ -170,16 +170,6 @@ export class BoxSpec {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => TapeSpec) tape?: TapeSpec;
 }
 
-export const KIT_STATES = ['planned', 'gathered', 'cut', 'ready', 'sewing', 'done'] as const;
-export type KitState = (typeof KIT_STATES)[number];
-
-/** What a kit is for, how far it has come, and what should be in it. */
-export class KitSpec {
-  @IsString() @MaxLength(120) forWhat!: string;
-  @IsIn(KIT_STATES) state!: KitState;
-  @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) @MaxLength(80, { each: true }) parts!: string[];
-}
-
 export class Item {
   @Matches(ID_PATTERN) id!: ItemId;
   @IsIn(KINDS) kind!: Kind;
@@ -214,7 +204,6 @@ export class Item {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => ThreadSpec) thread?: ThreadSpec;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => BoxSpec) box?: BoxSpec;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => ScrapSpec) scrap?: ScrapSpec;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => KitSpec) kit?: KitSpec;
 }
 
 /** How often it is used, as far as is known: learnt, or else said. */

@@ -16,7 +16,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, IsInstant, type ItemId, type LotId, type PlaceId } from './ids.ts';
+import { ID_PATTERN, IsInstant, type ItemId, type LotId, type PlaceId, type ProjectId } from './ids.ts';
 import { Label } from './label.ts';
 import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 
@@ -44,10 +44,14 @@ export const NEEDLE_HOURS = 8;
 export const HOLDERS = ['small', 'large', 'cone', 'bobbin'] as const;
 export type Holder = (typeof HOLDERS)[number];
 
-/** Part of a lot that is promised: so much of it, and for what. */
+/** Part of a lot that is promised: so much of it, and for what: a need of a project, or something in words. */
 export class Reservation {
   @Matches(ID_PATTERN) id!: string;
-  @IsString() @MinLength(1) @MaxLength(120) forWhat!: string;
+  /** Absent exactly where it is promised to a project. */
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(120) forWhat?: string;
+  @IsOptional() @Matches(ID_PATTERN) projectId?: ProjectId;
+  /** Which of the project's needs it meets. */
+  @IsOptional() @Matches(ID_PATTERN) needId?: string;
   @IsString() @MaxLength(500) note!: string;
   /** In the unit of the lot's amount: mm, mm² or pieces. */
   @IsNumber() @Min(0) @Max(1e12) amount!: number;

@@ -1,10 +1,11 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import { isFields as isRaw, type Fields as Raw } from './fields.ts';
+import { makeProjects } from './kits.ts';
 import { addEstimate, mapChanges } from './lifting.ts';
 import { priceBySense, raisePrices } from './pricing.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 11;
+export const BUNDLE_VERSION = 12;
 
 /**
  * Gives the first event the settings whole. Before version 3 it told only what differed from the defaults of
@@ -275,6 +276,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => raw,
   // 10 → 11: how fast groups grow may be known, how many boards there are, and how far setting out is; nothing says so yet.
   (raw) => raw,
+  // 11 → 12: projects.
+  makeProjects,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

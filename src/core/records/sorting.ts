@@ -42,7 +42,6 @@ const SCHOOLS = [
   'often',
   'cut',
   'parent',
-  'state',
 ] as const;
 export type School = (typeof SCHOOLS)[number];
 
@@ -54,7 +53,7 @@ export const SCHOOLS_OF_KIND: Record<Kind, readonly School[]> = {
   notion: ['type', 'station', 'often', 'colour', 'tag'],
   tool: ['station', 'type', 'often', 'tag'],
   scrap: ['colour', 'fibre', 'weight', 'behaviour', 'cut', 'parent', 'tag'],
-  kit: ['state', 'station', 'tag'],
+  kit: ['type', 'station', 'tag'],
   other: ['type', 'station', 'often', 'tag'],
 };
 

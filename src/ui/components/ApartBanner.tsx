@@ -14,6 +14,7 @@ const TABLES: Record<KeptApart['table'], string> = {
   lots: 'A lot',
   places: 'A place',
   plans: 'A plan',
+  projects: 'A project',
   settings: 'The settings',
   events: 'A line of the daybook',
 };

@@ -39,6 +39,10 @@ const TYPE: Record<EventType, string> = {
   learnt: 'Learnt how often they are used:',
   heaped: 'Heaped up',
   listed: 'Listed out of a heap:',
+  projected: 'Project:',
+  gathered: 'Gathered for',
+  finished: 'Finished',
+  letGo: 'Let go:',
 };
 
 /** One line of the daybook. */

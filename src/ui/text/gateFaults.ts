@@ -59,6 +59,8 @@ const RULES: Record<Extract<GateFault, { code: 'invariant' }>['rule'], string> =
   'over-reserved': 'more would be promised than there is',
   wrapped: 'something would be wrapped in what is not there',
   'code-twice': 'two labels would have one code',
+  'bag-twice': 'two projects would lie in one bag',
+  'project-over': 'something would be promised to a project that is over',
 };
 
 function wordOne(fault: GateFault, { items, lots, places }: Household): string {

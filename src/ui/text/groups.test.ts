@@ -60,7 +60,6 @@ describe('the name of a group', () => {
     ['tool', [['station', 'st-cut']], 'Cutting tools'],
     ['tool', [['often', '3']], 'Tools used all the time'],
     ['scrap', [['parent', 'Oat linen']], 'Scraps of Oat linen'],
-    ['kit', [['state', 'cut']], 'Kits cut out'],
     ['other', [['type', 'book']], 'Book'],
   ] as const)('%s %o is “%s”', (kind, labels, words) => expect(name(kind, labels)).toBe(words));
 

@@ -6,7 +6,6 @@ import type {
   Household,
   ItemId,
   Kind,
-  KitState,
   Measure,
   PatternFormat,
   School,
@@ -15,7 +14,7 @@ import type {
 import { getRoomSpec } from '../../core/storage/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { capitalise, wordOrdinal } from './grammar.ts';
-import { wordHolder, wordKind, wordKindPlural, wordKitState, wordPatternFormat, wordScrapCut } from './names.ts';
+import { wordHolder, wordKind, wordKindPlural, wordPatternFormat, wordScrapCut } from './names.ts';
 import { toTable } from '../../core/words/index.ts';
 
 /** What a school has nothing to say of: `Cloth without a source`. */
@@ -121,8 +120,6 @@ function wordInner({ code, value }: GroupLabel, household: Household): string {
     }
     case 'cut':
       return wordScrapCut(value as ScrapCut).toLowerCase();
-    case 'state':
-      return wordKitState(value as KitState);
     case 'print':
       return value === 'solid' ? 'plain' : 'with a print';
     case 'behaviour':
@@ -153,7 +150,6 @@ function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
       return `${capitalise(things)} ${inner}`;
     case 'source':
       return `${capitalise(things)} from ${inner}`;
-    case 'state':
     case 'often':
     case 'made':
     case 'holder':

@@ -7,7 +7,6 @@ export {
   wordHolder,
   wordKind,
   wordKindPlural,
-  wordKitState,
   wordLight,
   wordOpening,
   wordPatternFormat,

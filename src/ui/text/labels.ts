@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import type { LabelFace, LabelShape, Stock } from '../../core/formats/label/index.ts';
 import type { Drift, LabelPart, PlaceContent } from '../../core/labels/index.ts';
 import type { Group } from '../../core/grouping/index.ts';
+import { findProjectOfBag } from '../../core/projects/index.ts';
 import type { Household, Item, Lot, SayingAbout } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatSizes, type UnitSystem } from '../../core/units/index.ts';
@@ -96,7 +97,8 @@ export function wordLotFace(
   const width = item.fabric ? `${formatSizes([item.fabric.widthMm], units)} wide` : '';
   const what = wordThing(item, units).split('; ');
   const washed = lot.isWashed === true ? ['washed'] : lot.isWashed === false ? ['not washed yet'] : [];
-  const parts = item.kit && item.kit.parts.length > 0 ? item.kit.parts : [];
+  const project = findProjectOfBag(household, lot.id);
+  const parts = project ? [`for ${project.name}`, ...project.needs.map((need) => need.part)] : [];
   const home = lot.homeId ? formatPlaceName(tree, lot.homeId) : '';
   const had = lot.heap
     ? `a heap of about ${wordCount(lot.count, 'piece')} on ${format(nowMs, DAY)}`

@@ -16,7 +16,7 @@ import { wordPictureFault, wordRowFault, wordTableFault } from './tables.ts';
 
 const cloth = createCloth('cloth', { forms: ['board', 'stack', 'roll'] });
 const scrap: Item = { ...cloth, kind: 'scrap', forms: ['stack', 'loose'], scrap: { cut: 'square', cutMm: 100 } };
-const kit = createThing('kit', { kind: 'kit', kit: { forWhat: 'the smock', state: 'cut', parts: ['sleeves'] } });
+const kit = createThing('kit', { kind: 'kit' });
 const box = createThing('x').box!;
 const ribbon = createThing('ribbon', {
   kind: 'notion',
@@ -73,7 +73,6 @@ describe('amounts and things in words', () => {
   );
 
   it('say what a thing is', () => {
-    expect(wordThing(kit, 'metric')).toBe('Kit for the smock, cut out');
     expect(wordThing(scrap, 'metric')).toBe('Squares, 10 cm; cotton, poplin, quilting cotton, 100 g/m²');
     expect(wordThing(ribbon, 'imperial')).toBe('Ribbon; 1 in wide');
     expect(formatAmount(1e6, 'area', 'imperial')).toBe('1.20 sq yd');

@@ -2,7 +2,6 @@ import type {
   CareFlag,
   Holder,
   Kind,
-  KitState,
   Light,
   Opening,
   PatternFormat,
@@ -97,16 +96,6 @@ export const wordCare = (flag: CareFlag): string => CARE[flag];
 
 const CUT: Record<ScrapCut, string> = { odd: 'Odd bits', strip: 'Strips', square: 'Squares' };
 export const wordScrapCut = (cut: ScrapCut): string => CUT[cut];
-
-const KIT: Record<KitState, string> = {
-  planned: 'planned',
-  gathered: 'gathered',
-  cut: 'cut out',
-  ready: 'ready to sew',
-  sewing: 'being sewn',
-  done: 'done',
-};
-export const wordKitState = (state: KitState): string => KIT[state];
 
 const PATTERN_FORMAT: Record<PatternFormat, string> = {
   envelope: 'envelope',

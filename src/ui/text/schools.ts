@@ -22,7 +22,6 @@ const SCHOOL: Record<School, string> = {
   often: 'by how often it is used',
   cut: 'by how it is cut',
   parent: 'by the cloth it is of',
-  state: 'by how far it has come',
 };
 export const wordSchool = (school: School): string => SCHOOL[school];
 

@@ -9,11 +9,11 @@ import {
   type UnitSystem,
 } from '../../core/units/index.ts';
 import { capitalise, wordCount } from './grammar.ts';
-import { wordCloth, wordKitState, wordPatternFormat, wordPrint, wordScrapCut } from './names.ts';
+import { wordCloth, wordPatternFormat, wordPrint, wordScrapCut } from './names.ts';
 
 /** What it is, in one line under its name. */
 export function wordThing(item: Item, units: UnitSystem): string {
-  const { fabric, pattern, thread, box, scrap, kit } = item;
+  const { fabric, pattern, thread, box, scrap } = item;
   if (fabric) {
     const print = fabric.print === 'solid' ? '' : `; ${wordPrint(fabric.print)}`;
     const cloth = wordCloth(fabric.cloth);
@@ -38,7 +38,6 @@ export function wordThing(item: Item, units: UnitSystem): string {
     const weight = Math.round(convertThread(thread.tex, 'tex', 'weight'));
     return `${capitalise(thread.use)} thread, ${thread.fibre}, tex ${thread.tex} (ticket ${ticket}, weight ${weight})`;
   }
-  if (kit) return `Kit for ${kit.forWhat || 'no project named'}, ${wordKitState(kit.state)}`;
   if (box) {
     const sides = [box.widthMm, box.depthMm, box.heightMm].toSorted((a, b) => b - a);
     const size = box.size ? ` ${box.size}` : '';
@@ -94,7 +93,7 @@ export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   if (unit !== 'count') return formatKnown(item, lot, units);
   if (item.pattern) return lot.state === 'digital' ? 'a file' : wordCount(lot.count, 'copy', 'copies');
   if (item.scrap) return wordCount(lot.count, item.scrap.cut === 'strip' ? 'strip' : 'square');
-  if (item.kit) return wordCount(lot.count, 'kit');
+  if (item.kind === 'kit') return wordCount(lot.count, 'kit');
   const pieces = wordCount(lot.units ?? lot.count, 'piece');
   return typeof lot.units === 'number' && lot.count > 1 ? `${pieces} in ${lot.count}` : pieces;
 }

@@ -1,20 +1,6 @@
-import { KIT_STATES, type Kind } from '../../records/index.ts';
+import type { Kind } from '../../records/index.ts';
 import { parseCount } from '../../units/index.ts';
-import {
-  amount,
-  exact,
-  list,
-  mass,
-  number,
-  oneOf,
-  orNone,
-  readCount,
-  side,
-  tiny,
-  toYesNo,
-  words,
-  yesNo,
-} from './cells.ts';
+import { amount, exact, mass, number, orNone, readCount, side, tiny, toYesNo, words, yesNo } from './cells.ts';
 import type { Column } from './column.ts';
 
 const BOXY: readonly Kind[] = ['notion', 'tool', 'kit', 'other'];
@@ -113,26 +99,5 @@ export const BOX_COLUMNS: readonly Column[] = [
     kinds: ['notion'],
     read: amount('coreMm', tiny),
     write: (item) => exact(item.box?.tape?.coreMm, 1, 'mm'),
-  },
-  {
-    id: 'forWhat',
-    headers: ['kit for', 'project'],
-    kinds: ['kit'],
-    read: words('forWhat', 120),
-    write: (item) => item.kit?.forWhat,
-  },
-  {
-    id: 'kitState',
-    headers: ['how far', 'state'],
-    kinds: ['kit'],
-    read: oneOf('kitState', KIT_STATES),
-    write: (item) => item.kit?.state,
-  },
-  {
-    id: 'parts',
-    headers: ['parts', 'contents'],
-    kinds: ['kit'],
-    read: list('parts'),
-    write: (item) => item.kit?.parts.join('; '),
   },
 ];

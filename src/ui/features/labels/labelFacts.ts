@@ -11,7 +11,16 @@ import {
   type Labelled,
   type PlaceContent,
 } from '../../../core/labels/index.ts';
-import { takesRoom, type Household, type Item, type Label, type Lot, type Place } from '../../../core/records/index.ts';
+import { findProjectOfBag } from '../../../core/projects/index.ts';
+import {
+  takesRoom,
+  type Household,
+  type Item,
+  type Label,
+  type Lot,
+  type Place,
+  type Project,
+} from '../../../core/records/index.ts';
 import { world } from '../../state/app.ts';
 import { derive, getGroups, getTree } from '../../state/derived.ts';
 import { wordLotFace, wordPlaceContent, wordPlaceFace } from '../../text/labels.ts';
@@ -37,6 +46,8 @@ export interface LabelRow {
   readonly judged: 'vague' | 'unrelated' | null;
   readonly content: PlaceContent | null;
   readonly thing: { readonly lot: Lot; readonly item: Item } | null;
+  /** Whose bag it is. */
+  readonly project: Project | null;
   /** Nothing is in it: there is nothing to say yet. */
   readonly isEmpty: boolean;
 }
@@ -65,6 +76,7 @@ function toPlaceRow(household: Household, place: Place, content: PlaceContent): 
     judged: label?.words ? judgeWords(label.words, about) : null,
     content,
     thing: null,
+    project: null,
     isEmpty: content.parts.length === 0,
   };
 }
@@ -82,7 +94,8 @@ function getLotSection(household: Household, { kind }: Item, lot: Lot): [Section
 
 function toLotRow(household: Household, item: Item, lot: Lot): LabelRow {
   const label = lot.label ?? null;
-  const drift = label ? judgeLotLabel(label, item) : [];
+  const project = findProjectOfBag(household, lot.id);
+  const drift = label ? judgeLotLabel(label, item, project) : [];
   const [section, shape] = getLotSection(household, item, lot);
   return {
     key: `lot:${lot.id}`,
@@ -95,6 +108,7 @@ function toLotRow(household: Household, item: Item, lot: Lot): LabelRow {
     judged: null,
     content: null,
     thing: { lot, item },
+    project,
     isEmpty: false,
   };
 }
@@ -144,5 +158,5 @@ export function wordFaces(household: Household, rows: readonly LabelRow[], nowMs
 export function toLabelled(row: LabelRow): Labelled {
   return row.content
     ? { of: row.of, says: listPlaceSayings(row.content), swatches: row.content.swatches }
-    : { of: row.of, says: listLotSayings(row.thing!.item), swatches: [] };
+    : { of: row.of, says: listLotSayings(row.thing!.item, row.project), swatches: [] };
 }

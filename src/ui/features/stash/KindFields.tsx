@@ -2,18 +2,10 @@ import type { ReactNode } from 'react';
 import type { UseFormRegister, UseFormSetValue } from 'react-hook-form';
 import { ENVELOPES, findType, TYPE_FIGURES } from '../../../core/catalog/index.ts';
 import { CLOTHS, convertThread, HOLDER_FIGURES, THREAD_NUMBERS } from '../../../core/measure/index.ts';
-import { KIT_STATES, PATTERN_FORMATS, PRINTS, SCRAP_CUTS } from '../../../core/records/index.ts';
+import { PATTERN_FORMATS, PRINTS, SCRAP_CUTS } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { AreaField, CheckField, SelectField, TextField } from '../../components/fields.tsx';
-import {
-  capitalise,
-  wordCloth,
-  wordHolder,
-  wordKitState,
-  wordPatternFormat,
-  wordPrint,
-  wordScrapCut,
-} from '../../text/index.ts';
+import { capitalise, wordCloth, wordHolder, wordPatternFormat, wordPrint, wordScrapCut } from '../../text/index.ts';
 import { goesByLength, type ItemFields } from './itemFields.ts';
 import { toTable } from '../../../core/words/index.ts';
 
@@ -64,7 +56,6 @@ const TEXT_OF: Partial<Record<keyof ItemFields, string>> = {
   use: 'items.thread.use',
   type: 'items.box.type',
   size: 'items.box.size',
-  forWhat: 'items.kit.forWhat',
 };
 
 /** Makers of the fields that most kinds are asked by. */
@@ -95,7 +86,6 @@ export function KindFields({ of, fields, isFromNothing }: KindFieldsProps & { is
     case 'kit':
       return (
         <>
-          <KitFields of={of} fields={fields} />
           <BoxFields of={of} fields={fields} />
         </>
       );
@@ -257,20 +247,6 @@ function TypeFields({ of, fields }: KindFieldsProps) {
         {text('count', isTape ? 'Reels' : isNotion ? 'Packets' : 'Pieces')}
         {isNotion && !isTape && text('units', 'Pieces in all', 'Empty: not counted')}
       </Pair>
-    </>
-  );
-}
-
-function KitFields({ of }: KindFieldsProps) {
-  const { text, select } = createFieldMakers(of);
-  return (
-    <>
-      <Pair>
-        {text('forWhat', 'For', 'What it will be')}
-        {select('kitState', 'How far', KIT_STATES, wordKitState)}
-      </Pair>
-      <AreaField label="What belongs in it, one a line" rows={4} maxLength={5000} {...of.register('parts')} />
-      {text('count', 'How many')}
     </>
   );
 }

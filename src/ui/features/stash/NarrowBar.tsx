@@ -133,7 +133,7 @@ function FacetSelect({ kind, facet, chosen, counts: all, isMore, onChoose }: Fac
     >
       <option value="">{`${label}: any`}</option>
       {counts
-        .map(([value, count]) => [value, wordFacetValue(facet, value, kind), count] as const)
+        .map(([value, count]) => [value, wordFacetValue(facet, value), count] as const)
         .toSorted((a, b) => a[1].localeCompare(b[1], 'en', { numeric: true }))
         .map(([value, words, count]) => (
           <option key={value} value={value}>

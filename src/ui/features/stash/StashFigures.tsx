@@ -56,7 +56,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
     .toSorted((a, b) => b[1] - a[1])
     .slice(0, 14)
     .map(([value, amount]): Datum => ({
-      name: wordFacetValue('what', value, kind),
+      name: wordFacetValue('what', value),
       value: amount,
       fill: '#2f5d7c',
       words: words(amount),

@@ -92,7 +92,7 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
         {(index) => {
           const line = lines[index]!;
           return line.type === 'head' ? (
-            <GroupHead key={`head ${line.value}`} line={line} kind={kind} span={columns.length + 4} />
+            <GroupHead key={`head ${line.value}`} line={line} span={columns.length + 4} />
           ) : (
             <TableRow
               key={line.row.lot.id}
@@ -195,16 +195,15 @@ function TableHead({ able, columns, kind, sortBy, isAll, onTickAll }: TableHeadP
 
 interface GroupHeadProps {
   readonly line: Extract<TableLine, { type: 'head' }>;
-  readonly kind: Kind;
   readonly span: number;
 }
 
-function GroupHead({ line, kind, span }: GroupHeadProps) {
+function GroupHead({ line, span }: GroupHeadProps) {
   const groupBy = useChoices((state) => state.groupBy);
   return (
     <tr className="h-10">
       <th scope="rowgroup" colSpan={span} className="pt-2 text-left">
-        <span className="font-display text-lg font-semibold">{wordFacetValue(groupBy as Facet, line.value, kind)}</span>{' '}
+        <span className="font-display text-lg font-semibold">{wordFacetValue(groupBy as Facet, line.value)}</span>{' '}
         <span className="text-sm font-normal text-stone" {...explained('The lots under this head.')}>
           {line.count.toLocaleString('en')}
         </span>

@@ -3,7 +3,7 @@ import { formatMass, formatSize, type UnitSystem } from '../../../core/units/ind
 import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index.ts';
 import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
-import { getWhat, type SortBy, type StashRow } from './rows.ts';
+import { FACETS_OF_KIND, getWhat, type SortBy, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
 
 /** A column of the table: its heading, what it sorts by where it does, and what stands in it. */
@@ -47,7 +47,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     id: 'what',
     head: (kind) => wordFacet('what', kind),
     sortBy: 'what',
-    cell: ({ item }) => wordFacetValue('what', getWhat(item), item.kind),
+    cell: ({ item }) => wordFacetValue('what', getWhat(item)),
   },
   {
     id: 'uses',
@@ -109,7 +109,8 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
   {
     id: 'promised',
     head: () => 'Promised to',
-    cell: ({ lot }) => (lot.reserved ?? []).map((one) => one.forWhat).join(', '),
+    cell: ({ lot, item, facets }) =>
+      (lot.reserved ?? []).length > 0 ? (facets[FACETS_OF_KIND[item.kind].indexOf('promised')] ?? []).join(', ') : '',
   },
   {
     id: 'maker',

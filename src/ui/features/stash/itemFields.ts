@@ -6,7 +6,6 @@ import {
   type Holder,
   type Item,
   type Kind,
-  type KitState,
   type Lot,
   type PatternFormat,
   type Print,
@@ -82,9 +81,6 @@ export interface ItemFields {
   tapeThickness: string;
   usedHours: string;
   isSoft: boolean;
-  forWhat: string;
-  kitState: KitState;
-  parts: string;
 }
 
 export function createFields(kind: Kind, stationId: string): ItemFields {
@@ -147,9 +143,6 @@ export function createFields(kind: Kind, stationId: string): ItemFields {
     tapeThickness: '',
     usedHours: '',
     isSoft: kind === 'kit',
-    forWhat: '',
-    kitState: 'planned',
-    parts: '',
   };
 }
 
@@ -206,7 +199,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
     units: orEmpty(lot.units, String),
     usedHours: orEmpty(lot.usedHours, String),
   } satisfies Partial<ItemFields>);
-  const { fabric, pattern, thread, box, scrap, kit } = item;
+  const { fabric, pattern, thread, box, scrap } = item;
   if (fabric)
     Object.assign(fields, {
       fibre: fabric.fibre,
@@ -261,12 +254,6 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
       tapeWidth: orEmpty(box.tape?.widthMm, size),
       tapeThickness: orEmpty(box.tape?.layerMm, (mm) => `${mm} mm`),
       isSoft: box.isSoft,
-    } satisfies Partial<ItemFields>);
-  if (kit)
-    Object.assign(fields, {
-      forWhat: kit.forWhat,
-      kitState: kit.state,
-      parts: kit.parts.join('\n'),
     } satisfies Partial<ItemFields>);
   return fields;
 }

@@ -144,9 +144,6 @@ describe('the item form', () => {
       value: { item: { box: { tape: { widthMm: 25, layerMm: 0.35 } } }, lot: { lengthMm: 4500 } },
     });
     expect(form('notion', { type: 'whatsits' })).toMatchObject({ fault: { boxWidth: expect.any(String) as string } });
-    expect(form('kit', { forWhat: 'smock', parts: 'body\nsleeves\n' })).toMatchObject({
-      value: { item: { kit: { forWhat: 'smock', parts: ['body', 'sleeves'] } } },
-    });
   });
 
   it('reads what cloth a pattern needs, line by line', () => {

@@ -263,11 +263,6 @@ export function readFields(
     sketch.lengthMm = reader.length('length', null);
   }
   if (kind === 'notion' || kind === 'tool' || kind === 'kit' || kind === 'other') readBox(reader, fields, sketch);
-  if (kind === 'kit') {
-    sketch.forWhat = reader.text('forWhat');
-    sketch.kitState = fields.kitState;
-    sketch.parts = reader.list('parts', /\n/);
-  }
   const countsPieces = kind !== 'fabric' && !(kind === 'scrap' && fields.cut === 'odd');
   if (countsPieces) sketch.count = reader.whole<undefined>('count', '3', 'needed');
   if (reader.isChanged('forms') && fields.forms.length > 0) sketch.forms = fields.forms;

@@ -2,6 +2,7 @@ import { toDay } from '../../../core/units/index.ts';
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
 import { findClass } from '../../../core/grouping/index.ts';
 import { computeStock, getAmount, getReserved } from '../../../core/measure/index.ts';
+import { nameOfPromise } from '../../../core/projects/index.ts';
 import {
   getUses,
   listChanged,
@@ -76,7 +77,7 @@ export type Narrowing = Partial<Record<Facet, string>>;
 
 /** The attribute a kind is told apart by. */
 export function getWhat(item: Item): string {
-  return item.fabric?.fibre ?? item.pattern?.garment ?? item.thread?.use ?? item.kit?.state ?? item.box?.type ?? '';
+  return item.fabric?.fibre ?? item.pattern?.garment ?? item.thread?.use ?? item.box?.type ?? '';
 }
 
 export function getPresence(lot: Lot): Presence {
@@ -137,7 +138,7 @@ function listValues(facet: Facet, item: Item, lot: Lot, { household, stations, l
     case 'washed':
       return [lot.isWashed === true ? 'yes' : lot.isWashed === false ? 'no' : 'unknown'];
     case 'promised':
-      return (lot.reserved ?? []).length > 0 ? lot.reserved!.map((one) => one.forWhat) : ['nothing'];
+      return (lot.reserved ?? []).length > 0 ? lot.reserved!.map((one) => nameOfPromise(household, one)) : ['nothing'];
     case 'attention':
       return listAttention(item, lot, lotsOf, nowMs);
     case 'station':
@@ -204,7 +205,9 @@ export function relistRows(
   tree: PlaceTree,
   nowMs: number,
 ): readonly StashRow[] | null {
-  const isSame = (['items', 'places', 'settings'] as const).every((table) => before[table] === household[table]);
+  const isSame = (['items', 'places', 'projects', 'settings'] as const).every(
+    (table) => before[table] === household[table],
+  );
   if (!isSame) return null;
   const [lots, items] = [new Set<string>(), new Set<string>()];
   for (const id of listChanged(before.lots, household.lots)) {

@@ -1,5 +1,5 @@
-import type { Kind, KitState, Print } from '../../../core/records/index.ts';
-import { capitalise, wordKitState, wordPrint } from '../../text/index.ts';
+import type { Kind, Print } from '../../../core/records/index.ts';
+import { capitalise, wordPrint } from '../../text/index.ts';
 import type { Facet, SortBy } from './rows.ts';
 import { toTable } from '../../../core/words/index.ts';
 
@@ -10,7 +10,7 @@ const WHAT: Record<Kind, string> = {
   notion: 'Type',
   tool: 'Type',
   scrap: 'Fibre',
-  kit: 'How far',
+  kit: 'Type',
   other: 'Type',
 };
 
@@ -40,9 +40,8 @@ const VALUE: Partial<Record<Facet, Readonly<Record<string, string>>>> = {
 };
 
 /** A facet's value as one reads it. */
-export function wordFacetValue(facet: Facet, value: string, kind: Kind): string {
+export function wordFacetValue(facet: Facet, value: string): string {
   if (facet === 'print') return capitalise(wordPrint(value as Print));
-  if (facet === 'what' && kind === 'kit') return capitalise(wordKitState(value as KitState));
   return capitalise(VALUE[facet]?.[value] ?? (value === '' ? 'not said' : value));
 }
 

@@ -4,6 +4,7 @@ import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
+import { nameOfPromise } from '../../../core/projects/index.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordActFault, wordAmountFault } from '../../text/index.ts';
@@ -15,8 +16,8 @@ import { judgeRest } from '../../../core/suppose/index.ts';
 function listProjects(household: Household, events: readonly DaybookEvent[]): string[] {
   const names = [
     ...events.toReversed().flatMap((event) => event.forWhat ?? []),
-    ...[...household.lots.values()].flatMap((lot) => (lot.reserved ?? []).map((one) => one.forWhat)),
-    ...[...household.items.values()].flatMap((item) => item.kit?.forWhat || []),
+    ...[...household.lots.values()].flatMap((lot) => (lot.reserved ?? []).map((one) => nameOfPromise(household, one))),
+    ...[...household.projects.values()].map((project) => project.name),
   ];
   return [...new Set(names)].slice(0, 40);
 }
@@ -31,7 +32,8 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const [isTried, setTried] = useState(false);
   useEffect(() => input.current?.focus(), []);
 
-  const [forId, setForId] = useState('');
+  // A length that is promised is cut for that, as a rule.
+  const [forId, setForId] = useState(lot.reserved?.length === 1 ? lot.reserved[0]!.id : '');
   const [forWhat, setForWhat] = useState('');
   const household = useHousehold();
   const events = useApp((state) => state.events);
@@ -99,7 +101,7 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
           <option value="">something else: what is promised stays</option>
           {reserved.map((one) => (
             <option key={one.id} value={one.id}>
-              {`${one.forWhat} (${formatClothLength(one.amount, units)})`}
+              {`${nameOfPromise(household, one)} (${formatClothLength(one.amount, units)})`}
             </option>
           ))}
         </SelectField>

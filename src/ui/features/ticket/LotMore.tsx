@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
+import { nameOfPromise } from '../../../core/projects/index.ts';
 import {
   createLooseLot,
   createLotAlike,
@@ -57,7 +58,7 @@ export function LotMore({ household, item, lot }: LotProps) {
       {(lot.reserved ?? []).map((one) => (
         <p key={one.id} className="mb-2 border-l-4 border-dashed border-walnut bg-linen px-3 py-1.5">
           {formatAmount(one.amount, getAmountUnit(item, lot), household.settings.units)} promised to{' '}
-          <strong>{one.forWhat}</strong>
+          <strong>{nameOfPromise(household, one)}</strong>
           {one.note !== '' && <span className="block text-sm text-stone">{one.note}</span>}
           <Button
             look="quiet"

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../../core/measure/index.ts';
+import { findProjectOfBag } from '../../../../core/projects/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
 import { formatSize, toDay } from '../../../../core/units/index.ts';
 import { Row } from '../../../components/fields.tsx';
@@ -21,6 +22,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const aroundItem = around && household.items.get(around.itemId);
   const parent = item.scrap?.parentItemId ? household.items.get(item.scrap.parentItemId) : undefined;
   const reserved = getReserved(lot);
+  const project = findProjectOfBag(household, lot.id);
   const stock = computeStock(item, lots);
   const isLow = item.restockBelow !== undefined && stock.amount < item.restockBelow;
   const today = toDay(world.nowMs());
@@ -84,7 +86,10 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         <LotRow key={one.id} name="Another lot" id={one.id} words={wordAmount(item, one, units)} />
       ))}
       {parent && !around && <Row name="Cut from">{parent.name}</Row>}
-      {item.kit && item.kit.parts.length > 0 && <Row name="Belongs in it">{item.kit.parts.join(', ')}</Row>}
+      {project && <Row name="For">{project.name}</Row>}
+      {project && project.needs.length > 0 && (
+        <Row name="Belongs in it">{project.needs.map((need) => need.part).join(', ')}</Row>
+      )}
       {item.pattern?.needs?.map((need) => (
         <Row
           key={`${need.size} ${need.part} ${need.widthMm}`}

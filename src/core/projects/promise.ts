@@ -1,0 +1,47 @@
+import type { Household, Item, ItemId, Lot, LotId, Project, ProjectId, Reservation } from '../records/index.ts';
+
+/** Part of a lot that is promised. */
+export interface Promised {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly promise: Reservation;
+}
+
+/** What something is promised to, by name. */
+export function nameOfPromise({ projects }: Household, { forWhat, projectId }: Reservation): string {
+  return forWhat ?? (projectId && projects.get(projectId)?.name) ?? '';
+}
+
+/** All that is promised to a project. */
+export function listPromised(household: Household, id: ProjectId): Promised[] {
+  return [...household.lots.values()].flatMap((lot) => {
+    const item = household.items.get(lot.itemId);
+    if (!item || lot.state === 'gone') return [];
+    return (lot.reserved ?? []).flatMap((promise) => (promise.projectId === id ? [{ lot, item, promise }] : []));
+  });
+}
+
+/** The project whose bag a lot is. */
+export function findProjectOfBag({ projects }: Pick<Household, 'projects'>, lotId: LotId): Project | null {
+  for (const project of projects.values()) if (project.bagLotId === lotId) return project;
+  return null;
+}
+
+/** A project without what is gone of the things and lots that it names. */
+export function releaseFromProject(
+  project: Project,
+  isItemGone: (id: ItemId) => boolean,
+  isLotGone: (id: LotId) => boolean,
+): Project {
+  const { patternItemId, bagLotId, ...rest } = project;
+  return {
+    ...rest,
+    needs: project.needs.map((need) => {
+      if (!need.itemId || !isItemGone(need.itemId)) return need;
+      const { itemId: _gone, ...other } = need;
+      return other;
+    }),
+    ...(patternItemId && !isItemGone(patternItemId) && { patternItemId }),
+    ...(bagLotId && !isLotGone(bagLotId) && { bagLotId }),
+  };
+}
