@@ -23,6 +23,7 @@ import { createRandom } from '../src/core/random/index.ts';
 import { heapFigures } from './heaps.ts';
 import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
+import { projectFigures } from './projects.ts';
 import { placementFigures } from './placement.ts';
 import { senseFigures } from './sense.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
@@ -267,6 +268,7 @@ function measureWorked(): Figure[] {
 
 export const figures: readonly Bench[] = [
   ...packingFigures,
+  ...projectFigures,
   ...placementFigures,
   ...senseFigures,
   ...heapFigures,

@@ -1,0 +1,81 @@
+// What its package names as its main file cannot be imported.
+import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
+import { computeLeastLength, createLayoutSearch, type Block } from '../src/core/layout/index.ts';
+import { createRandom, type Random } from '../src/core/random/index.ts';
+import type { Bench, Figure } from './figures.ts';
+
+const WIDTHS_MM = [1120, 1400, 1500];
+const PER_CLASS = 12;
+/** Orders tried for each layout: as many as a phone does in about two seconds. */
+const TRIES = 1200;
+
+/** The pieces of one garment or two: a few large ones, as many middling, and small ones such as cuffs and pockets. */
+function createPieces(random: Random, mayTurn: boolean): Block[] {
+  const count = 8 + Math.floor(random() * 33);
+  return Array.from({ length: count }, (_, n): Block => {
+    const share = n / count;
+    const [w, h] = share < 0.25 ? [520, 1100] : share < 0.6 ? [300, 620] : [140, 260];
+    const size = (mm: number) => Math.round(mm * (0.55 + 0.6 * random()));
+    // With the grain the small ones may lie either way, the others may not.
+    return { piece: n, widthMm: size(w), heightMm: size(h), mayTurn: mayTurn && share >= 0.6 };
+  });
+}
+
+/** The shortest length on which the peer puts all of it in one go; it packs into a box that is given, so that is tried shorter and shorter. */
+function measurePeer(blocks: readonly Block[], widthMm: number, leastMm: number, turns: boolean): number {
+  const fits = (lengthMm: number) => {
+    const packer = new MaxRectsPacker(widthMm, lengthMm, 0, {
+      smart: false,
+      pot: false,
+      square: false,
+      allowRotation: turns,
+    });
+    packer.addArray(blocks.map((one) => ({ width: one.widthMm, height: one.heightMm, x: 0, y: 0 }) as never));
+    return packer.bins.length === 1 && !packer.bins[0]!.rects.some((rect) => (rect as { oversized?: boolean }).oversized);
+  };
+  let [low, high] = [Math.ceil(leastMm), Math.ceil(leastMm * 3)];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if (fits(middle)) high = middle;
+    else low = middle + 1;
+  }
+  return high;
+}
+
+function measureLayouts(): Figure[] {
+  const figures: Figure[] = [];
+  const ratios: number[] = [];
+  let slowestMs = 0;
+  for (const turns of [false, true])
+    for (const widthMm of WIDTHS_MM) {
+      let [ours, peers, bounds] = [0, 0, 0];
+      for (let n = 0; n < PER_CLASS; n += 1) {
+        const blocks = createPieces(createRandom(widthMm * 100 + n), turns);
+        const startMs = performance.now();
+        const search = createLayoutSearch(blocks, { widthMm }, createRandom(n));
+        slowestMs = Math.max(slowestMs, performance.now() - startMs);
+        search.advance(TRIES);
+        const areaMm = blocks.reduce((sum, one) => sum + one.widthMm * one.heightMm, 0) / widthMm;
+        const { lengthMm } = search.getBest();
+        if (!turns) ratios.push(lengthMm / areaMm);
+        ours += lengthMm;
+        // The peer cannot turn some pieces and not others.
+        peers += measurePeer(blocks, widthMm, computeLeastLength(blocks, { widthMm }), false);
+        bounds += areaMm;
+      }
+      const name = `projects.layout_over_bound.${turns ? 'grain' : 'one_way'}_${widthMm / 10}`;
+      figures.push(
+        { name, value: ours / bounds, unit: '' },
+        { name: `${name}.peer`, value: peers / bounds, unit: '' },
+      );
+    }
+  return [
+    { name: 'projects.layout_over_bound', value: ratios.reduce((a, b) => a + b, 0) / ratios.length, unit: '' },
+    ...figures,
+    { name: 'projects.layout_ms', value: slowestMs, unit: 'ms to the first answer, the slowest' },
+  ];
+}
+
+export const projectFigures: readonly Bench[] = [
+  { names: ['projects.layout_over_bound', 'projects.layout_ms'], measure: measureLayouts },
+];

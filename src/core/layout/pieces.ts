@@ -1,0 +1,52 @@
+/** A piece to be laid on the cloth: a rectangle round it, across and along the grain, mm. */
+export interface Block {
+  /** Which of the given pieces it is one of. */
+  readonly piece: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** It may lie a quarter turned. */
+  readonly mayTurn: boolean;
+}
+
+/** A hole or a flaw: nothing is laid over it. From the left selvage and the cut edge, mm. */
+export interface Hole {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
+/** The cloth to lay on: its width between the selvages; its length, or as long as need be; and what is wrong with it. */
+export interface Sheet {
+  readonly widthMm: number;
+  readonly lengthMm?: number;
+  readonly holes?: readonly Hole[];
+}
+
+/** Where a block lies. */
+export interface Laid {
+  readonly block: number;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly isTurned: boolean;
+}
+
+/** All blocks on the sheet, or as many as went on. */
+export interface Layout {
+  readonly laid: readonly Laid[];
+  /** Numbers of the blocks that did not go on. */
+  readonly left: readonly number[];
+  /** How far down it reaches, mm. */
+  readonly lengthMm: number;
+}
+
+/** Whether a block can lie on a sheet of this width at all. */
+export function goesOn({ widthMm, heightMm, mayTurn }: Block, sheet: Sheet): boolean {
+  const isLongEnough = (mm: number) => sheet.lengthMm === undefined || mm <= sheet.lengthMm;
+  return (
+    (widthMm <= sheet.widthMm && isLongEnough(heightMm)) ||
+    (mayTurn && heightMm <= sheet.widthMm && isLongEnough(widthMm))
+  );
+}
