@@ -31,7 +31,9 @@ function measurePeer(blocks: readonly Block[], widthMm: number, leastMm: number,
       allowRotation: turns,
     });
     packer.addArray(blocks.map((one) => ({ width: one.widthMm, height: one.heightMm, x: 0, y: 0 }) as never));
-    return packer.bins.length === 1 && !packer.bins[0]!.rects.some((rect) => (rect as { oversized?: boolean }).oversized);
+    return (
+      packer.bins.length === 1 && !packer.bins[0]!.rects.some((rect) => (rect as { oversized?: boolean }).oversized)
+    );
   };
   let [low, high] = [Math.ceil(leastMm), Math.ceil(leastMm * 3)];
   while (low < high) {
@@ -64,10 +66,7 @@ function measureLayouts(): Figure[] {
         bounds += areaMm;
       }
       const name = `projects.layout_over_bound.${turns ? 'grain' : 'one_way'}_${widthMm / 10}`;
-      figures.push(
-        { name, value: ours / bounds, unit: '' },
-        { name: `${name}.peer`, value: peers / bounds, unit: '' },
-      );
+      figures.push({ name, value: ours / bounds, unit: '' }, { name: `${name}.peer`, value: peers / bounds, unit: '' });
     }
   return [
     { name: 'projects.layout_over_bound', value: ratios.reduce((a, b) => a + b, 0) / ratios.length, unit: '' },

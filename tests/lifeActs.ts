@@ -12,6 +12,7 @@ import {
   NO_PARTS,
   createLooseLot,
   KINDS,
+  PROJECT_STATES,
   SETOUT_STAGES,
   SETOUT_WAYS,
   type DaybookEvent,
@@ -24,6 +25,8 @@ import {
   type PlaceId,
   type Plan,
   type PlanId,
+  type Project,
+  type ProjectId,
   type Ware,
 } from '../src/core/records/index.ts';
 import {
@@ -113,6 +116,27 @@ function createNewThing({ now, random, id, nowMs, text }: Drawn): { item: Item; 
   const item: Item = { ...like, id: id() as ItemId, name: text.trim() || 'new' };
   if (item.scrap) item.scrap = { ...item.scrap, parentItemId: pick(random, [...now.items.values()]).id };
   return { item, lots: [createLooseLot(id() as LotId, item, 2, item.fabric ? 3000 : undefined, nowMs)] };
+}
+
+const findProject = ({ now, random }: Pick<Drawn, 'now' | 'random'>): Project | undefined =>
+  now.projects.size > 0 ? pick(random, [...now.projects.values()]) : undefined;
+
+function createProject({ now, random, id, nowMs, text }: Drawn): Project {
+  const itemId = random() < 0.5 ? pick(random, [...now.items.values()]).id : undefined;
+  return {
+    id: id() as ProjectId,
+    name: text.slice(0, 120) || 'a coat',
+    state: 'planned',
+    makes: [{ size: '38', count: 2 }],
+    notes: '',
+    needs: [
+      { id: id(), kind: 'fabric', part: 'main' },
+      { id: id(), kind: 'notion', part: 'buttons', amount: 4, ...(itemId && { itemId }) },
+    ],
+    steps: [],
+    ...(itemId && { patternItemId: itemId }),
+    sinceMs: nowMs,
+  };
 }
 
 function createBin({ random, id, leaf }: Drawn): Place {
@@ -206,6 +230,52 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
       drawn.nowMs,
     ),
   createRelease: ({ now, lot, nowMs }) => acts.createRelease(now, lot.id, lot.reserved?.[0]?.id ?? 'none', nowMs),
+  createSaveProject: (drawn) => {
+    const project = findProject(drawn);
+    const { now, random, text, nowMs } = drawn;
+    if (!project) return acts.createSaveProject(now, createProject(drawn), nowMs);
+    const state = pick(random, PROJECT_STATES);
+    const needs = random() < 0.2 ? project.needs.slice(1) : project.needs;
+    return acts.createSaveProject(now, { ...project, state, needs, notes: text.slice(0, 1900) }, nowMs);
+  },
+  createPromise: (drawn) => {
+    const { now, lot, id, nowMs, random } = drawn;
+    const project = findProject(drawn);
+    return acts.createPromise(
+      now,
+      {
+        projectId: project?.id ?? ('none' as ProjectId),
+        needId: project?.needs[0]?.id ?? 'none',
+        lotId: lot.id,
+        amount: amountOf(drawn),
+        ...(random() < 0.5 && { from: (lot.reserved ?? []).map((one) => one.id) }),
+      },
+      id(),
+      nowMs,
+    );
+  },
+  createBag: (drawn) => {
+    const { item, lots } = createNewThing(drawn);
+    const bag = { ...item, id: drawn.id() as ItemId };
+    const lot = { ...lots[0]!, itemId: bag.id };
+    return acts.createBag(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), { item: bag, lot }, drawn.nowMs);
+  },
+  createGather: (drawn) =>
+    acts.createGather(
+      drawn.now,
+      findProject(drawn)?.id ?? ('none' as ProjectId),
+      [drawn.lot.id, drawn.other.id],
+      drawn.nowMs,
+    ),
+  createEndProject: (drawn) =>
+    acts.createEndProject(
+      drawn.now,
+      findProject(drawn)?.id ?? ('none' as ProjectId),
+      pick(drawn.random, ['done', 'givenUp'] as const),
+      drawn.nowMs,
+    ),
+  createRemoveProject: (drawn) =>
+    acts.createRemoveProject(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), drawn.nowMs),
   createWash: ({ now, lot, nowMs }) => acts.createWash(now, lot.id, nowMs),
   createWrap: ({ now, lot, other, nowMs }) => acts.createWrap(now, lot.id, other.id, nowMs),
   createGone: ({ now, lot, random, nowMs }) => acts.createGone(now, lot.id, pick(random, acts.WAYS_OUT), nowMs),

@@ -1,6 +1,16 @@
 import { type Draft, createChange } from '../daybook/index.ts';
 import { getAmountUnit, listWrapped } from '../measure/index.ts';
-import type { AmountUnit, Change, EventType, Item, Lot, LotId, PlaceId, Household } from '../records/index.ts';
+import type {
+  AmountUnit,
+  Change,
+  EventType,
+  Item,
+  Lot,
+  LotId,
+  PlaceId,
+  Household,
+  Reservation,
+} from '../records/index.ts';
 import { type Result, fail, ok } from '../result/index.ts';
 
 /** Why an act cannot be done. */
@@ -17,6 +27,8 @@ export interface ActFault {
     | 'no-such-place'
     | 'no-room'
     | 'cannot-become'
+    | 'no-such-project'
+    | 'no-bag'
     | 'nothing-changed'
     | 'out-of-range'
     | 'stale-plan';
@@ -48,7 +60,15 @@ export function createLotDraft(
   return ok({ type, subject: item.name, changes: [change, ...more], ...told });
 }
 
-/** What was wrapped with a lot that is no more lies out, without a home. */
+/** A project knows how much of what it needs was cut or used already. */
+export function countUsed(household: Household, { projectId, needId }: Reservation, amount: number): Change[] {
+  const project = projectId && household.projects.get(projectId);
+  if (!project) return [];
+  const needs = project.needs.map((need) => (need.id === needId ? { ...need, used: (need.used ?? 0) + amount } : need));
+  return [createChange('projects', project.id, project, { ...project, needs })].filter((change) => change !== null);
+}
+
+/** What was wrapped with a lot that is no more lies out; what was gathered in a bag still has its home. */
 export function createReleaseWrapped(household: Household, id: LotId, nowMs: number): Change[] {
   return listWrapped(household, id).flatMap(
     (lot) =>
@@ -56,7 +76,6 @@ export function createReleaseWrapped(household: Household, id: LotId, nowMs: num
         ...lot,
         state: 'out',
         withLotId: undefined,
-        homeId: undefined,
         sinceMs: nowMs,
       }) ?? [],
   );

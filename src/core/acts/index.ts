@@ -44,6 +44,16 @@ export {
   listDifferences,
   listKept,
 } from './planActs.ts';
+export {
+  type ProjectEnd,
+  type PromiseWish,
+  createBag,
+  createEndProject,
+  createGather,
+  createPromise,
+  createRemoveProject,
+  createSaveProject,
+} from './projectActs.ts';
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';

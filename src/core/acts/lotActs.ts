@@ -19,8 +19,9 @@ import {
   type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
+import { nameOfPromise } from '../projects/index.ts';
 import { createPlaceTree, listHomes } from '../storage/index.ts';
-import { type Act, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
+import { type Act, countUsed, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
 import { getOrderBehind } from './behind.ts';
 
 /** Takes a lot out of its place; its home stays. */
@@ -97,7 +98,9 @@ export function createCut(
   const found = getLot(household, id);
   if (!found || found.lot.lengthMm === undefined) return fail({ code: 'no-such-lot' });
   const { item } = found;
-  const told = forWhat.trim() || (found.lot.reserved?.find((one) => one.id === reservationId)?.forWhat ?? '');
+  const promise = found.lot.reserved?.find((one) => one.id === reservationId);
+  const told = forWhat.trim() || (promise ? nameOfPromise(household, promise) : '');
+  const more = promise ? countUsed(household, promise, cutMm) : [];
   const present = found.lot.lengthMm;
   if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
   if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present, unit: 'length' });
@@ -121,7 +124,10 @@ export function createCut(
       sinceMs: nowMs,
     };
     return tellWhat(
-      createLotDraft('usedUp', item, found.lot, gone, present, createReleaseWrapped(household, id, nowMs)),
+      createLotDraft('usedUp', item, found.lot, gone, present, [
+        ...createReleaseWrapped(household, id, nowMs),
+        ...more,
+      ]),
       told,
     );
   }
@@ -129,7 +135,7 @@ export function createCut(
   const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
   const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
   const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
-  return tellWhat(createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm), told);
+  return tellWhat(createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm, more), told);
 }
 
 function tellWhat(act: Act, forWhat: string): Act {

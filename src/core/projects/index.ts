@@ -1,1 +1,24 @@
 export { type Promised, findProjectOfBag, listPromised, nameOfPromise, releaseFromProject } from './promise.ts';
+export { getShrinkage, THREAD_PER_SEAM } from './figures.ts';
+export {
+  type ClothAt,
+  type ClothNeeded,
+  type CutFigures,
+  type NeedFault,
+  type NeedFound,
+  computeClothNeed,
+  computeTableLength,
+  getCutFigures,
+} from './need.ts';
+export {
+  type NeedStanding,
+  type NeedState,
+  type ProjectFacts,
+  type ProjectStanding,
+  type Rival,
+  computeStanding,
+  countMinutesLeft,
+  createProjectFacts,
+  findNextStep,
+  getStepMinutes,
+} from './standing.ts';

@@ -44,6 +44,10 @@ export class Cutting {
   @IsOptional() @IsNumber() @Min(0) @Max(30) shrinkPercent?: number;
   /** Cut off at each end to have it straight, mm. */
   @IsOptional() @IsNumber() @Min(0) @Max(500) straightenMm?: number;
+  /** Not used along each selvage, mm. */
+  @IsOptional() @IsNumber() @Min(0) @Max(200) selvageMm?: number;
+  /** Added round every piece, where its measures are without; mm. */
+  @IsOptional() @IsNumber() @Min(0) @Max(100) seamMm?: number;
 }
 
 /** Something that a project takes. */
@@ -58,6 +62,8 @@ export class Need {
   @IsOptional() @Matches(ID_PATTERN) itemId?: ItemId;
   /** Not in the catalogue, but there. */
   @IsOptional() @IsBoolean() isThere?: boolean;
+  /** It is to be got. */
+  @IsOptional() @IsBoolean() isToGet?: boolean;
   /** Used up or cut already: so much of it, in its unit. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e9) used?: number;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Cutting) cutting?: Cutting;

@@ -42,6 +42,10 @@ export function wordActFault(fault: ActFault, units: UnitSystem): string {
       return `Only ${formatAmount(fault.available ?? 0, fault.unit ?? 'length', units)} of it is not promised to something. Nothing was changed.`;
     case 'cannot-wrap':
       return 'That cannot be wrapped with it: it holds something wrapped already, or is no cloth. Nothing was changed.';
+    case 'no-such-project':
+      return 'That project is over or no longer there. Nothing was changed.';
+    case 'no-bag':
+      return 'The project has no bag or box yet, or it lies in another. Give it one first.';
     case 'no-such-place':
       return 'That place is no longer in the room. Nothing was moved.';
     case 'no-room':

@@ -1,0 +1,152 @@
+import { describe, expect, it } from 'vitest';
+import { after, faultOf } from '../../../tests/acts.ts';
+import {
+  createCloth,
+  createHousehold,
+  createLot,
+  createPattern,
+  createThing,
+  createUnit,
+} from '../../../tests/household.ts';
+import { computeStanding, createProjectFacts, listPromised } from '../projects/index.ts';
+import type { Household, LotId, Project, ProjectId } from '../records/index.ts';
+import {
+  createBag,
+  createCut,
+  createEndProject,
+  createGather,
+  createPromise,
+  createRemoveItem,
+  createRemoveProject,
+  createSaveProject,
+} from './index.ts';
+
+const cloth = createCloth('blue');
+const pattern = createPattern('p', 88);
+const shears = createThing('shears');
+const BLUE = 'lot-blue' as LotId;
+const [COAT, BAG] = ['coat' as ProjectId, 'bag' as ProjectId];
+
+const project = (id: ProjectId, amount: number, change: Partial<Project> = {}): Project => ({
+  id,
+  name: `The ${id}`,
+  state: 'planned',
+  makes: [],
+  notes: '',
+  needs: [{ id: 'main', kind: 'fabric', part: 'main', amount, itemId: cloth.id }],
+  steps: [],
+  sinceMs: 0,
+  ...change,
+});
+
+const start = after(
+  createHousehold(
+    createUnit('cube', {}),
+    [cloth, pattern, shears],
+    [createLot(cloth, 'cube-A1', { lengthMm: 3000 }), createLot(pattern, 'cube-A1'), createLot(shears, 'cube-A1')],
+  ),
+  (now) => createSaveProject(now, project(COAT, 2200, { patternItemId: pattern.id }), 1),
+  (now) => createSaveProject(now, project(BAG, 1500), 1),
+);
+
+const promise = (now: Household, projectId: ProjectId, amount: number, from?: string[]) =>
+  createPromise(now, { projectId, needId: 'main', lotId: BLUE, amount, ...(from && { from }) }, `r-${projectId}`, 2);
+const standing = (now: Household, id: ProjectId) => computeStanding(createProjectFacts(now), now.projects.get(id)!);
+const promisedOf = (now: Household) =>
+  Object.fromEntries(
+    [...now.projects.keys()].map((id) => [id, listPromised(now, id).map((one) => one.promise.amount)]),
+  );
+
+describe('two projects that want the same metres', () => {
+  it('see each other, and nothing is promised twice', () => {
+    const now = after(start, (one) => promise(one, COAT, 2200));
+    expect(faultOf(promise(now, BAG, 1500))).toMatchObject({ code: 'reserved', available: 800 });
+    const [need] = standing(now, BAG).needs;
+    expect(need).toMatchObject({ state: 'open', missing: 1500, free: 800 });
+    expect(need!.rivals).toMatchObject([{ projectId: COAT, name: 'The coat', amount: 2200 }]);
+    expect(standing(now, COAT)).toMatchObject({ missing: [], contested: [] });
+  });
+
+  it('re-promise by one act, and only as much as is lacking', () => {
+    const now = after(
+      start,
+      (one) => promise(one, COAT, 2200),
+      (one) => promise(one, BAG, 1500, ['r-coat']),
+    );
+    expect(promisedOf(now)).toEqual({ coat: [1500], bag: [1500] });
+    const [need] = standing(now, COAT).needs;
+    expect(need).toMatchObject({ state: 'short', missing: 700 });
+    expect(need!.rivals).toMatchObject([{ projectId: BAG, amount: 1500 }]);
+    // Once more for the coat, from the bag: the promise is changed, not doubled.
+    expect(promisedOf(after(now, (one) => promise(one, COAT, 2000, ['r-bag'])))).toEqual({ coat: [2000], bag: [1000] });
+  });
+
+  it('cut what is theirs: the rest stays promised to the other, to the millimetre', () => {
+    const now = after(
+      start,
+      (one) => promise(one, COAT, 2200),
+      (one) => promise(one, BAG, 800),
+      (one) => createCut(one, BLUE, 2200, 3, 'r-coat'),
+    );
+    expect(now.lots.get(BLUE)).toMatchObject({ lengthMm: 800 });
+    expect(now.projects.get(COAT)!.needs[0]).toMatchObject({ used: 2200 });
+    expect(standing(now, COAT).needs[0]).toMatchObject({ state: 'there', missing: 0 });
+    expect(faultOf(createCut(now, BLUE, 100, 3))).toMatchObject({ code: 'reserved', available: 0 });
+    const cut = createCut(now, BLUE, 800, 4, 'r-bag');
+    expect(cut).toMatchObject({ ok: true, value: { type: 'usedUp', forWhat: 'The bag' } });
+  });
+});
+
+describe('a project', () => {
+  const bag = createThing('sack', { kind: 'kit', box: { ...shears.box!, type: 'kit' } });
+  const gathered = after(
+    start,
+    (now) => promise(now, COAT, 2200),
+    (now) => createBag(now, COAT, { item: bag, lot: createLot(bag) }, 2),
+    (now) => createGather(now, COAT, [BLUE, 'lot-shears' as LotId], 3),
+  );
+
+  it('lies in its bag with all that was gathered, whose homes wait', () => {
+    expect(gathered.lots.get(BLUE)).toMatchObject({ state: 'with', withLotId: 'lot-sack', homeId: 'cube-A1' });
+    expect(standing(gathered, COAT).gathered.map((lot) => lot.id)).toEqual([BLUE, 'lot-shears']);
+    expect(standing(gathered, COAT).toGather).toEqual([]);
+    expect(faultOf(createGather(start, COAT, [BLUE], 3))?.code).toBe('no-bag');
+    // A bag holds one project.
+    expect(() =>
+      after(gathered, (now) => createBag(now, BAG, { item: bag, lot: now.lots.get('lot-sack' as LotId)! }, 3)),
+    ).toThrow('bag-twice');
+  });
+
+  it('that is made gives back what is left and the bag, and its pattern is made', () => {
+    const done = after(gathered, (now) => createEndProject(now, COAT, 'done', 9));
+    expect(done.lots.get(BLUE)).toMatchObject({ state: 'out', homeId: 'cube-A1', reserved: [], lengthMm: 3000 });
+    expect(done.items.get(pattern.id)!.pattern!.isMade).toBe(true);
+    expect(done.projects.get(COAT)).toMatchObject({ state: 'done' });
+    expect(done.projects.get(COAT)).not.toHaveProperty('bagLotId');
+    expect(faultOf(promise(done, COAT, 100))?.code).toBe('no-such-project');
+  });
+
+  it('that is let go gives all back, and is still there to be read', () => {
+    const gone = after(gathered, (now) => createEndProject(now, COAT, 'givenUp', 9));
+    expect(promisedOf(gone)).toEqual({ coat: [], bag: [] });
+    expect(gone.items.get(pattern.id)!.pattern!.isMade).toBe(false);
+    expect(after(gathered, (now) => createRemoveProject(now, COAT, 9)).projects.has(COAT)).toBe(false);
+  });
+
+  it('goes on without a pattern or a cloth that is taken out of the catalogue', () => {
+    const now = after(
+      gathered,
+      (one) => createRemoveItem(one, pattern, 9),
+      (one) => createRemoveItem(one, cloth, 9),
+      (one) => createRemoveItem(one, bag, 9),
+    );
+    expect(now.projects.get(COAT)).not.toHaveProperty('patternItemId');
+    expect(now.projects.get(COAT)!.needs[0]).not.toHaveProperty('itemId');
+    expect(now.lots.get('lot-shears' as LotId)).toMatchObject({ state: 'out', homeId: 'cube-A1' });
+  });
+
+  it('frees what was promised to a need that it has no more', () => {
+    const fewer = { ...gathered.projects.get(COAT)!, needs: [] };
+    expect(promisedOf(after(gathered, (now) => createSaveProject(now, fewer, 9)))['coat']).toEqual([]);
+  });
+});

@@ -1,0 +1,115 @@
+import type { FabricSpec } from '../records/index.ts';
+import { toTable } from '../words/index.ts';
+
+/** Shrinkage in the first wash, per cent of the length and of the width. Source: docs/figures in the design, “Needs of a project”. */
+interface Shrinkage {
+  readonly lengthPercent: number;
+  readonly widthPercent: number;
+}
+
+const of = (lengthPercent: number, widthPercent: number): Shrinkage => ({ lengthPercent, widthPercent });
+const NONE = of(0, 0);
+
+/** By class of cloth, where that tells more than the fibre. */
+const BY_CLOTH = toTable<Shrinkage>({
+  flannel: of(5, 4),
+  denim10: of(4, 2),
+  denim14: of(4, 2),
+  canvas: of(4, 2),
+  waxed: NONE,
+  vinyl: NONE,
+  interfacing: NONE,
+  batting: of(4, 4),
+});
+const BY_FIBRE = toTable<Shrinkage>({
+  cotton: of(4, 2),
+  linen: of(6, 4),
+  viscose: of(6, 4),
+  wool: of(3, 2),
+  polyester: of(1, 1),
+  nylon: of(1, 1),
+  coated: NONE,
+});
+/** Cotton knit; a cloth whose fibre is called knit is one. */
+const KNIT = of(6, 4);
+/** Cloth that nobody knows more of shrinks as woven cotton does. */
+const USUAL = of(4, 2);
+const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting']);
+
+export function getShrinkage(fabric: Pick<FabricSpec, 'fibre' | 'cloth'>): Shrinkage {
+  if (KNITS.has(fabric.cloth) && fabric.fibre !== 'polyester') return KNIT;
+  return BY_CLOTH[fabric.cloth] ?? BY_FIBRE[fabric.fibre] ?? (fabric.fibre === 'knit' ? KNIT : USUAL);
+}
+
+/** One-way prints and nap take so much more where only a table is known. Source: as above. */
+export const ONE_WAY_SHARE = 0.15;
+/** Cut off at each end to have it straight, mm. Source: as above. */
+export const STRAIGHTEN_MM = 50;
+/** Along a selvage that is not used, mm: an estimate; most are 5 to 12 mm wide. */
+export const SELVAGE_MM = 10;
+
+/** Thread for a metre of seam, m. Source: docs/figures in the design. */
+export const THREAD_PER_SEAM = toTable<number>({
+  lockstitch: 3,
+  zigzag: 5,
+  overlock3: 13,
+  overlock4: 18,
+  cover: 20,
+  hand: 1.2,
+});
+
+/**
+ * What one of a garment takes of cloth 140 cm wide, mm, in a middling size, where nothing better is known. Estimates of ours
+ * from the measures of such garments; the sewist's own figure replaces them.
+ */
+const GARMENT_MM = toTable<number>({
+  apron: 1100,
+  bag: 700,
+  blouse: 1700,
+  blanket: 1500,
+  cap: 400,
+  coat: 3200,
+  curtain: 2700,
+  cushion: 600,
+  dress: 3000,
+  gown: 4500,
+  hat: 500,
+  hoodie: 2100,
+  jacket: 2300,
+  leggings: 1200,
+  overalls: 3000,
+  pyjamas: 3200,
+  quilt: 3500,
+  shirt: 2200,
+  shorts: 1300,
+  skirt: 1600,
+  smock: 2400,
+  tee: 1500,
+  top: 1500,
+  towel: 800,
+  trousers: 2400,
+  vest: 1200,
+  waistcoat: 1200,
+});
+export const GARMENT_WIDTH_MM = 1400;
+/** A guess by garment may be off by so much either way: one standard deviation, a share of it. */
+export const GUESS_SIGMA = 0.2;
+/** What the other cloths of a garment take, as a share of its main cloth. Estimates of ours. */
+const PART_SHARE = toTable<number>({
+  main: 1,
+  contrast: 0.3,
+  lining: 0.85,
+  interfacing: 0.25,
+  batting: 1,
+  backing: 1.1,
+});
+
+/** A guess by garment and part, mm of cloth 140 cm wide; null where the garment is not known. */
+export function guessGarment(garment: string, part: string): number | null {
+  const words = garment.toLowerCase().split(/[^a-z]+/);
+  for (const word of words) {
+    const known = GARMENT_MM[word] ?? GARMENT_MM[word.replace(/s$/, '')];
+    if (known !== undefined) return known * (PART_SHARE[part.toLowerCase()] ?? 1);
+  }
+  return null;
+}

@@ -1,0 +1,188 @@
+import { getAmount, getAmountUnit, getReserved } from '../measure/index.ts';
+import {
+  isOver,
+  type AmountUnit,
+  type Household,
+  type Item,
+  type Lot,
+  type Need,
+  type Project,
+  type ProjectId,
+  type Step,
+  type StepStation,
+} from '../records/index.ts';
+import { toTable } from '../words/index.ts';
+import { computeClothNeed, type ClothAt, type NeedFound } from './need.ts';
+import { listPromised, type Promised } from './promise.ts';
+
+/** Somebody else who holds some of a cloth that a need is to be made of. */
+export interface Rival {
+  readonly lot: Lot;
+  readonly promiseId: string;
+  /** Null where it is promised in words only. */
+  readonly projectId: ProjectId | null;
+  readonly name: string;
+  readonly amount: number;
+}
+
+/** How a need stands. `there`: met, or cut already; `short`: some of it is promised; `got`: it is to be got; `open`: nothing yet. */
+export type NeedState = 'there' | 'short' | 'toGet' | 'open';
+
+export interface NeedStanding {
+  readonly need: Need;
+  readonly unit: AmountUnit;
+  /** All that it takes, in its unit; null where that is not known. */
+  readonly needed: number | null;
+  /** How that was found, for cloth. */
+  readonly found: NeedFound | null;
+  readonly promised: readonly Promised[];
+  readonly promisedAmount: number;
+  /** What is still missing, in its unit: all of it less what is cut and what is promised; null where that is not known. */
+  readonly missing: number | null;
+  readonly state: NeedState;
+  /** What it is to be made of, where that is settled. */
+  readonly item: Item | null;
+  /** What of that is free, in its unit, and who holds the rest. */
+  readonly free: number;
+  readonly rivals: readonly Rival[];
+}
+
+/** A step takes about so many minutes where nobody has said otherwise. Estimates; they are learnt from the timer. */
+const STEP_MINUTES = toTable<number>({
+  cutting: 45,
+  sewing: 40,
+  overlocking: 20,
+  pressing: 15,
+  handwork: 40,
+  other: 20,
+});
+
+export function getStepMinutes({ minutes, station }: Pick<Step, 'minutes' | 'station'>): number {
+  return minutes ?? STEP_MINUTES[station satisfies StepStation]!;
+}
+
+/** Minutes of the steps that are not done, less what was spent on them; a step that takes longer still takes a little. */
+export function countMinutesLeft({ steps }: Pick<Project, 'steps'>): number {
+  const open = steps.filter((step) => step.doneAtMs === undefined);
+  return open.reduce((sum, step) => {
+    const minutes = getStepMinutes(step);
+    return sum + Math.max(minutes / 4, minutes - (step.spentMinutes ?? 0));
+  }, 0);
+}
+
+export function findNextStep({ steps }: Pick<Project, 'steps'>): Step | null {
+  return steps.find((step) => step.doneAtMs === undefined) ?? null;
+}
+
+/** Kinds of which one owns enough when one owns them: they are not used up. */
+const USED_AGAIN: ReadonlySet<string> = new Set(['tool', 'pattern', 'kit']);
+/** Amounts nearer than this are the same. */
+const LEAST = 0.5;
+/** A cloth that nobody has chosen yet is thought of as cotton of this width, mm, washed. */
+const THOUGHT_WIDTH_MM = 1400;
+const THOUGHT: ClothAt = {
+  fabric: { fibre: 'cotton', cloth: 'poplin', widthMm: THOUGHT_WIDTH_MM, print: 'solid' },
+  isWashed: true,
+};
+
+/** What is asked after all lots at once, so that a wall of projects looks at them once. */
+export interface ProjectFacts {
+  readonly household: Household;
+  readonly promisedOf: ReadonlyMap<ProjectId, readonly Promised[]>;
+  readonly lotsOf: ReadonlyMap<string, readonly Lot[]>;
+}
+
+export function createProjectFacts(household: Household): ProjectFacts {
+  const lotsOf = new Map<string, Lot[]>();
+  for (const lot of household.lots.values()) {
+    if (lot.state === 'gone') continue;
+    const known = lotsOf.get(lot.itemId);
+    if (known) known.push(lot);
+    else lotsOf.set(lot.itemId, [lot]);
+  }
+  const promisedOf = new Map([...household.projects.keys()].map((id) => [id, listPromised(household, id)] as const));
+  return { household, promisedOf, lotsOf };
+}
+
+function listRivals({ household }: ProjectFacts, lots: readonly Lot[], project: Project): Rival[] {
+  return lots.flatMap((lot) =>
+    (lot.reserved ?? []).flatMap(({ id, projectId, forWhat, amount }) =>
+      projectId === project.id
+        ? []
+        : [
+            {
+              lot,
+              promiseId: id,
+              projectId: projectId ?? null,
+              name: forWhat ?? (projectId && household.projects.get(projectId)?.name) ?? '',
+              amount,
+            },
+          ],
+    ),
+  );
+}
+
+/** How one need of a project stands. */
+export function computeNeedStanding(facts: ProjectFacts, project: Project, need: Need): NeedStanding {
+  const { household } = facts;
+  const promised = (facts.promisedOf.get(project.id) ?? []).filter(({ promise }) => promise.needId === need.id);
+  const item = promised[0]?.item ?? (need.itemId && household.items.get(need.itemId)) ?? null;
+  const lots = item ? (facts.lotsOf.get(item.id) ?? []) : [];
+  const unit = item && lots[0] ? getAmountUnit(item, lots[0]) : need.kind === 'fabric' ? 'length' : 'count';
+  const pattern = project.patternItemId && household.items.get(project.patternItemId);
+  const first = promised[0]?.lot ?? lots[0];
+  const cloth = item?.fabric ? { fabric: item.fabric, isWashed: first?.isWashed ?? false } : THOUGHT;
+  const found = need.kind === 'fabric' ? computeClothNeed(project, need, pattern || undefined, cloth) : null;
+  const needed = found ? (found.ok ? found.value.lengthMm : null) : (need.amount ?? 1);
+  const promisedAmount = promised.reduce((sum, { promise }) => sum + promise.amount, 0);
+  const used = need.used ?? 0;
+  const missing = needed === null ? null : Math.max(0, needed - used - promisedAmount);
+  const isOwned = USED_AGAIN.has(need.kind) && lots.length > 0;
+  const isThere = need.isThere === true || isOwned || (missing !== null && missing <= LEAST && needed! > 0);
+  const state = isThere ? 'there' : need.isToGet ? 'toGet' : promisedAmount + used > 0 ? 'short' : 'open';
+  return {
+    need,
+    unit,
+    needed,
+    found,
+    promised,
+    promisedAmount,
+    missing: isThere ? 0 : missing,
+    state,
+    item,
+    free: lots.reduce((sum, lot) => sum + Math.max(0, getAmount(item!, lot) - getReserved(lot)), 0),
+    rivals: listRivals(facts, lots, project),
+  };
+}
+
+/** How a project stands: what of it is there, and whether another wants the same. */
+export interface ProjectStanding {
+  readonly project: Project;
+  readonly needs: readonly NeedStanding[];
+  readonly missing: readonly NeedStanding[];
+  /** Needs that are short while another holds what they are to be made of. */
+  readonly contested: readonly NeedStanding[];
+  readonly minutesLeft: number;
+  readonly next: Step | null;
+  /** In its bag, and promised things that are not. */
+  readonly gathered: readonly Lot[];
+  readonly toGather: readonly Promised[];
+}
+
+export function computeStanding(facts: ProjectFacts, project: Project): ProjectStanding {
+  const needs = project.needs.map((need) => computeNeedStanding(facts, project, need));
+  const missing = isOver(project) ? [] : needs.filter(({ state }) => state !== 'there');
+  const { bagLotId } = project;
+  const isIn = (lot: Lot) => bagLotId !== undefined && lot.state === 'with' && lot.withLotId === bagLotId;
+  const promised = new Map((facts.promisedOf.get(project.id) ?? []).map((one) => [one.lot.id, one]));
+  return {
+    project,
+    needs,
+    missing,
+    contested: missing.filter(({ rivals }) => rivals.length > 0),
+    minutesLeft: countMinutesLeft(project),
+    next: findNextStep(project),
+    gathered: bagLotId === undefined ? [] : [...facts.household.lots.values()].filter((lot) => isIn(lot)),
+    toGather: [...promised.values()].filter(({ lot }) => !isIn(lot)),
+  };
+}
