@@ -24,7 +24,7 @@ const madeSample: Plugin = {
         { configFile: false, oxc },
       );
       const { packItems, packLots } = packed.module;
-      const { settings, places, items, lots } = module.createSampleHousehold().household;
+      const { settings, places, items, lots, projects } = module.createSampleHousehold().household;
       // All other settings are the usual ones.
       const { name, mark } = settings;
       const records = JSON.stringify({
@@ -32,6 +32,7 @@ const madeSample: Plugin = {
         places: [...places.values()],
         items: packItems([...items.values()]),
         lots: packLots([...lots.values()]),
+        projects: [...projects.values()],
       });
       return `export default JSON.parse(${JSON.stringify(records)})`;
     },

@@ -22,6 +22,7 @@ export function createChronicle(made: Household, atMs = SAMPLE_NOW_MS): Chronicl
   for (const place of household.places.values()) came('places', place.id, place);
   for (const item of household.items.values()) came('items', item.id, item);
   for (const lot of household.lots.values()) came('lots', lot.id, lot);
+  for (const project of household.projects.values()) came('projects', project.id, project);
   const { settings } = household;
   came('settings', settings.id, settings);
   return {

@@ -13,6 +13,7 @@ import {
 } from '../core/records/index.ts';
 import { computeSpace, createPlaceTree, type Space } from '../core/storage/index.ts';
 import { createChronicle, createLived, SAMPLE_NOW_MS } from './chronicle.ts';
+import { addProjects } from './projects.ts';
 import { createRooms } from './room.ts';
 import { countRooms, labelRooms } from './labels.ts';
 import { ThingMaker, type MadeThing } from './things.ts';
@@ -160,7 +161,7 @@ export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle
   const lofts = Math.max(1, Math.round(lots / LOTS_PER_LOFT));
   const messy = createMessy('Heron Loft', createRooms(lofts), seed, lots, [], createRooms(lofts, true));
   return lots === LOTS_PER_LOFT
-    ? createLived(countRooms(labelRooms(messy.household, SAMPLE_NOW_MS), SAMPLE_NOW_MS))
+    ? createLived(addProjects(countRooms(labelRooms(messy.household, SAMPLE_NOW_MS), SAMPLE_NOW_MS), SAMPLE_NOW_MS))
     : messy;
 }
 

@@ -1,5 +1,5 @@
 import records from 'virtual:sample';
-import { DEFAULT_SETTINGS, type Chronicle, type Place, type Settings } from '../core/records/index.ts';
+import { DEFAULT_SETTINGS, type Chronicle, type Place, type Project, type Settings } from '../core/records/index.ts';
 import { createLived } from './chronicle.ts';
 import { unpackItems, unpackLots, type Columns } from './packed.ts';
 
@@ -10,6 +10,7 @@ export interface MadeRecords {
   readonly places: readonly Place[];
   readonly items: Columns;
   readonly lots: Columns;
+  readonly projects: readonly Project[];
 }
 
 const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
@@ -20,13 +21,13 @@ const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
  * was made when the app was built, and here it is only read.
  */
 export function openMadeSample(): Chronicle {
-  const { settings, places, items, lots } = records;
+  const { settings, places, items, lots, projects } = records;
   return createLived({
     settings: { ...DEFAULT_SETTINGS, ...settings },
     places: byId(places),
     items: byId(unpackItems(items)),
     lots: byId(unpackLots(lots)),
     plans: new Map(),
-    projects: new Map(),
+    projects: byId(projects),
   });
 }

@@ -7,6 +7,7 @@ import type {
   Developed,
   FromArranger,
   FromImporter,
+  FromLayouter,
   FromMover,
   FromPlanner,
   ImporterWord,
@@ -15,6 +16,7 @@ import type {
   ToArranger,
   ToExplainer,
   ToImporter,
+  ToLayouter,
   ToMover,
   ToPlanner,
 } from './protocol.ts';
@@ -93,6 +95,20 @@ export function startPlanner(
       message.type === 'got' ||
       message.type === 'failed' ||
       (message.type === 'bound' && message.isLast),
+  );
+}
+
+/** Starts laying pieces on a cloth; its first message comes after a few ms. */
+export function startLayouter(
+  start: Omit<Extract<ToLayouter, { type: 'start' }>, 'type' | 'run'>,
+  listener: (message: FromLayouter) => void,
+): PlannerHandle {
+  return startSearch<FromLayouter, ToLayouter>(
+    new Worker(new URL('./layouter.ts', import.meta.url), { type: 'module' }),
+    (run) => ({ type: 'start', run, ...start }),
+    (run) => ({ type: 'stop', run }),
+    listener,
+    (run, note) => ({ type: 'failed', run, note }),
   );
 }
 

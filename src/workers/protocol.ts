@@ -1,6 +1,7 @@
 import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
 import type { PhotoFindings } from '../core/colour/index.ts';
 import type { BundleFault, PictureFault } from '../core/formats/index.ts';
+import type { Block, Layout, Sheet } from '../core/layout/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type {
   Stowage,
@@ -144,6 +145,29 @@ export type FromArranger =
       readonly steps: number;
       readonly worth: Worth;
       readonly positions: readonly Position[];
+    }
+  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** What the layouter is asked: to lay pieces on a cloth, in as little of it as it finds. */
+export type ToLayouter =
+  | {
+      readonly type: 'start';
+      readonly run: number;
+      readonly blocks: readonly Block[];
+      readonly sheet: Sheet;
+      readonly seed: number;
+      readonly seconds: number;
+    }
+  | { readonly type: 'stop'; readonly run: number };
+
+/** Its best so far: the first after a few ms, and whenever it found a better one. */
+export type FromLayouter =
+  | {
+      readonly type: 'progress' | 'done';
+      readonly run: number;
+      readonly tries: number;
+      readonly layout: Layout;
+      readonly leastMm: number;
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
 

@@ -22,3 +22,6 @@ export {
   findNextStep,
   getStepMinutes,
 } from './standing.ts';
+export { listPieces, MOST_BLOCKS, toBlocks, toClothLength, toSheet } from './layout.ts';
+export { parsePieceLine, type PieceFault } from './pieceLines.ts';
+export { type Against, type Suggested, suggestCloths } from './suggest.ts';

@@ -1,0 +1,54 @@
+import type { CutPiece } from '../records/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
+import { parseLengthMm, type UnitSystem } from '../units/index.ts';
+
+/** Why a line is no piece. */
+export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count';
+
+const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:\s+\d+\/\d+|\/\d+)?`;
+const UNIT = String.raw`(?:mm|cm|m|in|inch(?:es)?|")`;
+const SIZE = new RegExp(String.raw`(${NUMBER})\s*(${UNIT})?\s*[x×]\s*(${NUMBER})\s*(${UNIT})?(?![\w"])`, 'i');
+const FOLD = /,?\s*\b(?:on\s+(?:the\s+)?)?fold(?:ed)?\b/i;
+const TURN = /,?\s*\b(?:either\s+way|any\s+way|may\s+turn|across(?:\s+too)?)\b/i;
+const OF = /,?\s*\b(?:of|from|in)\s+(?:the\s+)?(main|contrast|lining|interfacing|batting|backing)\b/i;
+const COUNT = /(?:^|[\s,])(?:[x×]\s*(\d+)|(\d+)\s*(?:[x×]|times|pcs|pieces?)?)(?=$|[\s,])/i;
+
+/** Larger than this is no piece, mm. */
+const MOST = { widthMm: 6000, heightMm: 10_000, count: 500 };
+
+/** A piece as it is written: `2 sleeves 38 x 62`, `front 30x65 cm on the fold`, `pocket 15 x 15 x4 either way of lining`. */
+export function parsePieceLine(text: string, units: UnitSystem, id: string): Result<CutPiece, PieceFault> {
+  const size = SIZE.exec(text);
+  if (!size) return fail('no-size');
+  const [whole, width = '', widthUnit, height = '', heightUnit] = size;
+  const unit = heightUnit ?? widthUnit ?? (units === 'metric' ? 'cm' : 'in');
+  const [w, h] = [parseLengthMm(`${width} ${widthUnit ?? unit}`, 'cm'), parseLengthMm(`${height} ${unit}`, 'cm')];
+  if (!w.ok || !h.ok || w.value < 1 || h.value < 1 || w.value > MOST.widthMm || h.value > MOST.heightMm)
+    return fail('size');
+  let rest = text.replace(whole, ' , ');
+  const isOnFold = FOLD.test(rest);
+  rest = rest.replace(FOLD, ' ');
+  const mayTurn = TURN.test(rest);
+  rest = rest.replace(TURN, ' ');
+  const of = OF.exec(rest);
+  if (of) rest = rest.replace(of[0], ' ');
+  const times = COUNT.exec(rest);
+  const count = times ? Number(times[1] ?? times[2]) : 1;
+  if (times) rest = rest.replace(times[0], ' ');
+  const name = rest
+    .replace(/[,:;]+/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  if (count < 1 || count > MOST.count) return fail('count');
+  if (name === '') return fail('no-name');
+  return ok({
+    id,
+    name: name.slice(0, 60),
+    part: of?.[1]?.toLowerCase() ?? 'main',
+    count,
+    widthMm: w.value,
+    heightMm: h.value,
+    ...(isOnFold && { isOnFold }),
+    ...(mayTurn && { mayTurn }),
+  });
+}

@@ -1,0 +1,148 @@
+import { getAmount, getReserved } from '../measure/index.ts';
+import type { Item, Lot, Need, Project } from '../records/index.ts';
+import { toTable } from '../words/index.ts';
+import { computeClothNeed, type ClothNeeded } from './need.ts';
+import type { ProjectFacts } from './standing.ts';
+
+/** What speaks against a cloth. */
+export type Against =
+  | { readonly code: 'short'; readonly byMm: number }
+  | { readonly code: 'promised'; readonly mm: number }
+  | { readonly code: 'too-narrow'; readonly widestMm: number }
+  | { readonly code: 'too-light' | 'too-heavy'; readonly gsm: number }
+  | { readonly code: 'stretches' | 'does-not-stretch' }
+  | { readonly code: 'unwashed' }
+  | { readonly code: 'heirloom' };
+
+/** A length of cloth that might do, with what would be left of it. */
+export interface Suggested {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly needed: ClothNeeded | null;
+  /** Free of it, with what this project holds already; mm. */
+  readonly freeMm: number;
+  readonly restMm: number;
+  readonly against: readonly Against[];
+  /** Less is better. */
+  readonly cost: number;
+}
+
+interface Suits {
+  readonly fromGsm: number;
+  readonly toGsm: number;
+  readonly stretch?: boolean;
+}
+
+/** The weight of cloth that a garment is mostly made of, g/m². Estimates of ours. */
+const SUITS = toTable<Suits>({
+  apron: { fromGsm: 150, toGsm: 420 },
+  bag: { fromGsm: 180, toGsm: 700 },
+  blouse: { fromGsm: 50, toGsm: 180 },
+  cap: { fromGsm: 120, toGsm: 450 },
+  coat: { fromGsm: 250, toGsm: 750 },
+  curtain: { fromGsm: 100, toGsm: 450 },
+  cushion: { fromGsm: 110, toGsm: 500 },
+  dress: { fromGsm: 70, toGsm: 260 },
+  hoodie: { fromGsm: 200, toGsm: 420, stretch: true },
+  jacket: { fromGsm: 180, toGsm: 600 },
+  leggings: { fromGsm: 150, toGsm: 340, stretch: true },
+  pyjamas: { fromGsm: 90, toGsm: 220 },
+  quilt: { fromGsm: 100, toGsm: 190, stretch: false },
+  shirt: { fromGsm: 70, toGsm: 190 },
+  shorts: { fromGsm: 130, toGsm: 380 },
+  skirt: { fromGsm: 90, toGsm: 400 },
+  smock: { fromGsm: 100, toGsm: 420 },
+  tee: { fromGsm: 120, toGsm: 240, stretch: true },
+  trousers: { fromGsm: 150, toGsm: 480 },
+  waistcoat: { fromGsm: 150, toGsm: 420 },
+});
+const LININGS: Suits = { fromGsm: 40, toGsm: 150 };
+/** From here on a cloth is called stretchy, per cent across. */
+const STRETCHES_FROM = 20;
+const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting']);
+
+/** What each thing that speaks against a cloth weighs; more than one length short outweighs all. Estimates of ours. */
+const COST = { narrow: 10, short: 4, promised: 1, weight: 1.5, stretch: 2, unwashed: 0.2, heirloom: 2, restPerM: 0.05 };
+
+function getSuits(garment: string, part: string): Suits | null {
+  if (part === 'lining') return LININGS;
+  if (part !== 'main' && part !== 'contrast') return null;
+  for (const word of garment.toLowerCase().split(/[^a-z]+/)) {
+    const known = SUITS[word] ?? SUITS[word.replace(/s$/, '')];
+    if (known) return known;
+  }
+  return null;
+}
+
+/** Cloth classes that only do for one part, and parts that only they do for. */
+const OWN_PART = toTable<string>({ interfacing: 'interfacing', batting: 'batting' });
+
+/**
+ * Which lengths of cloth would do for a need, the best first, each with what speaks against it and what would be left. Cloth
+ * that is interfacing or batting is only asked for that. `most`: so many are told.
+ */
+export function suggestCloths(facts: ProjectFacts, project: Project, need: Need, most = 12): Suggested[] {
+  const { household } = facts;
+  const pattern = (project.patternItemId && household.items.get(project.patternItemId)) || undefined;
+  const part = need.part.trim().toLowerCase();
+  const suits = getSuits(pattern?.pattern?.garment || project.name, part);
+  const found: Suggested[] = [];
+  for (const [itemId, lots] of facts.lotsOf) {
+    const item = household.items.get(itemId as Item['id']);
+    const fabric = item?.fabric;
+    if (!item || item.kind !== 'fabric' || !fabric) continue;
+    if ((OWN_PART[fabric.cloth] ?? '') !== (OWN_PART[part] ?? '')) continue;
+    // Lots of one cloth differ only in how much there is, and whether it was washed.
+    const needOf = new Map<boolean, ReturnType<typeof computeClothNeed>>();
+    for (const lot of lots) {
+      if (lot.heap || lot.state === 'digital' || lot.lengthMm === undefined) continue;
+      const isWashed = lot.isWashed ?? false;
+      const known = needOf.get(isWashed) ?? computeClothNeed(project, need, pattern, { fabric, isWashed });
+      needOf.set(isWashed, known);
+      found.push(judge(project, need, suits, item, lot, known));
+    }
+  }
+  return found.toSorted((a, b) => a.cost - b.cost || a.restMm - b.restMm).slice(0, most);
+}
+
+function judge(
+  project: Project,
+  need: Need,
+  suits: Suits | null,
+  item: Item,
+  lot: Lot,
+  found: ReturnType<typeof computeClothNeed>,
+): Suggested {
+  const fabric = item.fabric!;
+  const own = (lot.reserved ?? []).filter((one) => one.projectId === project.id);
+  const promisedMm = getReserved(lot) - own.reduce((sum, one) => sum + one.amount, 0);
+  const freeMm = Math.max(0, getAmount(item, lot) - promisedMm);
+  const needed = found.ok ? found.value : null;
+  const wantedMm = (needed?.lengthMm ?? need.amount ?? 0) - (need.used ?? 0);
+  const against: Against[] = [];
+  let cost = 0;
+  const add = (one: Against, price: number) => {
+    against.push(one);
+    cost += price;
+  };
+  if (!found.ok && found.fault.code === 'too-narrow')
+    add({ code: 'too-narrow', widestMm: found.fault.widestMm }, COST.narrow);
+  if (wantedMm > freeMm + 0.5) {
+    const share = (wantedMm - freeMm) / Math.max(1, wantedMm);
+    // There would be enough, were it not for others.
+    if (wantedMm <= freeMm + promisedMm + 0.5) add({ code: 'promised', mm: promisedMm }, COST.promised);
+    else add({ code: 'short', byMm: wantedMm - freeMm }, COST.short * (0.25 + share));
+  }
+  if (suits && fabric.grammageGsm < suits.fromGsm * 0.9)
+    add({ code: 'too-light', gsm: fabric.grammageGsm }, COST.weight * (suits.fromGsm / fabric.grammageGsm));
+  if (suits && fabric.grammageGsm > suits.toGsm * 1.1)
+    add({ code: 'too-heavy', gsm: fabric.grammageGsm }, COST.weight * (fabric.grammageGsm / suits.toGsm));
+  const isStretchy = (fabric.stretchPercent ?? 0) >= STRETCHES_FROM || KNITS.has(fabric.cloth);
+  if (suits?.stretch === true && !isStretchy) add({ code: 'does-not-stretch' }, COST.stretch);
+  if (suits && suits.stretch !== true && isStretchy) add({ code: 'stretches' }, COST.stretch);
+  if (item.care.includes('heirloom')) add({ code: 'heirloom' }, COST.heirloom);
+  if (lot.isWashed === false) add({ code: 'unwashed' }, COST.unwashed);
+  const restMm = Math.max(0, freeMm - wantedMm);
+  // Of two that do, the one of which less is left over.
+  return { lot, item, needed, freeMm, restMm, against, cost: cost + (restMm / 1000) * COST.restPerM };
+}
