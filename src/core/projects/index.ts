@@ -25,3 +25,4 @@ export {
 export { listPieces, MOST_BLOCKS, toBlocks, toClothLength, toSheet } from './layout.ts';
 export { parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
+export { formatMakes, parseMakes, parseNeedLine, parseStepLine } from './lines.ts';
