@@ -78,12 +78,12 @@ export default defineConfig({
     manifest: true,
     target: 'es2022',
     reportCompressedSize: false,
-    // Browsers of the target preload modules by themselves.
-    modulePreload: { polyfill: false },
+    // Browsers of the target preload modules by themselves; what a screen is made of comes with it, for it is all on this machine.
+    modulePreload: { polyfill: false, resolveDependencies: (_, deps) => deps.filter((one) => one.endsWith('.css')) },
     // Small files that nearly all screens share go in one.
     // Functions only: an index of them brings along no more than what is asked of it. Records are classes that register themselves.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 55 }] } },
+      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 62 }] } },
       treeshake: { moduleSideEffects: (id) => !/\/src\/(core\/(?!records\/)|ui\/text\/)/.test(id) },
     },
   },

@@ -159,12 +159,6 @@ const PLANS: readonly Plan[] = [
       ['Cut out', 'cutting', 20],
       ['Sew', 'sewing', 70],
     ],
-    pieces: [
-      ['side', 'main', 2, 620, 460],
-      ['bottom', 'main', 1, 620, 220, 'turn'],
-      ['end', 'main', 2, 220, 460],
-      ['strap', 'main', 2, 90, 1400],
-    ],
   },
   {
     name: 'Sail quilt',
@@ -196,10 +190,8 @@ const row = (size: string, widthMm: number, lengthMm: number, part = ''): ClothN
 /** What stands on the envelopes of some patterns. */
 const TABLES: Readonly<Record<string, readonly ClothNeed[]>> = {
   'Reel smock': [
-    row('36', 1120, 2400),
     row('38', 1120, 2500),
     row('42', 1120, 2700),
-    row('36', 1500, 1700),
     row('38', 1500, 1750),
     row('42', 1500, 1900),
     row('', 1400, 1300, 'lining'),
@@ -209,7 +201,7 @@ const TABLES: Readonly<Record<string, readonly ClothNeed[]>> = {
 };
 
 function toStep([name, station, minutes, done]: Plan['steps'][number], n: number, nowMs: number): Step {
-  const base: Step = { id: `step-${n}`, name, station, minutes };
+  const base: Step = { id: `s${n}`, name, station, minutes };
   return done ? { ...base, spentMinutes: Math.round(minutes * 1.2), doneAtMs: nowMs } : base;
 }
 
@@ -217,7 +209,7 @@ function toPiece(
   [name, part, count, widthMm, heightMm, more]: NonNullable<Plan['pieces']>[number],
   n: number,
 ): CutPiece {
-  return { id: `piece-${n}`, name, part, count, widthMm, heightMm, ...(more === 'turn' && { mayTurn: true }) };
+  return { id: `c${n}`, name, part, count, widthMm, heightMm, ...(more === 'turn' && { mayTurn: true }) };
 }
 
 /** The household with its projects: their bags, what is promised to them, and what their patterns ask for. */
@@ -239,7 +231,7 @@ export function addProjects(household: Household, nowMs: number): Household {
     const pattern = plan.pattern && byName.get(plan.pattern);
     const bag = plan.bag && longestOf(plan.bag);
     const needs = plan.needs.map(([need, promise], n): Need => {
-      const needId = `need-${n}`;
+      const needId = `n${n}`;
       const lot = promise && longestOf(promise[0]);
       if (lot && promise) {
         const reserved = [

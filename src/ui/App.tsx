@@ -1,35 +1,39 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, type ComponentType } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Shell } from './components/Shell.tsx';
 import { ErrorBoundary } from './components/ErrorBoundary.tsx';
 import { useApp } from './state/app.ts';
 
-// Screens load when they are opened.
-const DamagedStore = lazy(async () => ({ default: (await import('./components/DamagedStore.tsx')).DamagedStore }));
-const BenchPage = lazy(async () => ({ default: (await import('./features/bench/BenchPage.tsx')).BenchPage }));
-const TidyPage = lazy(async () => ({ default: (await import('./features/bench/TidyPage.tsx')).TidyPage }));
-const PutAwayPage = lazy(async () => ({ default: (await import('./features/bench/PutAwayPage.tsx')).PutAwayPage }));
-const StashPage = lazy(async () => ({ default: (await import('./features/stash/StashPage.tsx')).StashPage }));
-const ListPage = lazy(async () => ({ default: (await import('./features/list/ListPage.tsx')).ListPage }));
-const OnePage = lazy(async () => ({ default: (await import('./features/photos/OnePage.tsx')).OnePage }));
-const PhotosPage = lazy(async () => ({ default: (await import('./features/photos/PhotosPage.tsx')).PhotosPage }));
-const SortPage = lazy(async () => ({ default: (await import('./features/sort/SortPage.tsx')).SortPage }));
-const SetoutPage = lazy(async () => ({ default: (await import('./features/setout/SetoutPage.tsx')).SetoutPage }));
-const HeapsPage = lazy(async () => ({ default: (await import('./features/heaps/HeapsPage.tsx')).HeapsPage }));
-const BalancePage = lazy(async () => ({ default: (await import('./features/room/BalancePage.tsx')).BalancePage }));
-const RoomPage = lazy(async () => ({ default: (await import('./features/room/RoomPage.tsx')).RoomPage }));
-const PlanPage = lazy(async () => ({ default: (await import('./features/room/PlanPage.tsx')).PlanPage }));
-const FitPage = lazy(async () => ({ default: (await import('./features/fit/FitPage.tsx')).FitPage }));
-const MovesPage = lazy(async () => ({ default: (await import('./features/moves/MovesPage.tsx')).MovesPage }));
-const StepPage = lazy(async () => ({ default: (await import('./features/moves/StepPage.tsx')).StepPage }));
-const LabelsPage = lazy(async () => ({ default: (await import('./features/labels/LabelsPage.tsx')).LabelsPage }));
-const ScanPage = lazy(async () => ({ default: (await import('./features/scan/ScanPage.tsx')).ScanPage }));
-const CountPage = lazy(async () => ({ default: (await import('./features/bench/CountPage.tsx')).CountPage }));
-const FindPage = lazy(async () => ({ default: (await import('./features/find/FindPage.tsx')).FindPage }));
-const DaybookPage = lazy(async () => ({ default: (await import('./features/daybook/DaybookPage.tsx')).DaybookPage }));
-const HouseholdPage = lazy(async () => ({
-  default: (await import('./features/household/HouseholdPage.tsx')).HouseholdPage,
-}));
+/** Screens load when they are opened. */
+function screen<K extends string>(load: () => Promise<Readonly<Record<K, ComponentType>>>, name: K) {
+  return lazy(async () => ({ default: (await load())[name] }));
+}
+
+const DamagedStore = screen(() => import('./components/DamagedStore.tsx'), 'DamagedStore');
+const BenchPage = screen(() => import('./features/bench/BenchPage.tsx'), 'BenchPage');
+const TidyPage = screen(() => import('./features/bench/TidyPage.tsx'), 'TidyPage');
+const PutAwayPage = screen(() => import('./features/bench/PutAwayPage.tsx'), 'PutAwayPage');
+const StashPage = screen(() => import('./features/stash/StashPage.tsx'), 'StashPage');
+const ListPage = screen(() => import('./features/list/ListPage.tsx'), 'ListPage');
+const OnePage = screen(() => import('./features/photos/OnePage.tsx'), 'OnePage');
+const PhotosPage = screen(() => import('./features/photos/PhotosPage.tsx'), 'PhotosPage');
+const SortPage = screen(() => import('./features/sort/SortPage.tsx'), 'SortPage');
+const SetoutPage = screen(() => import('./features/setout/SetoutPage.tsx'), 'SetoutPage');
+const HeapsPage = screen(() => import('./features/heaps/HeapsPage.tsx'), 'HeapsPage');
+const BalancePage = screen(() => import('./features/room/BalancePage.tsx'), 'BalancePage');
+const RoomPage = screen(() => import('./features/room/RoomPage.tsx'), 'RoomPage');
+const PlanPage = screen(() => import('./features/room/PlanPage.tsx'), 'PlanPage');
+const FitPage = screen(() => import('./features/fit/FitPage.tsx'), 'FitPage');
+const MovesPage = screen(() => import('./features/moves/MovesPage.tsx'), 'MovesPage');
+const StepPage = screen(() => import('./features/moves/StepPage.tsx'), 'StepPage');
+const LabelsPage = screen(() => import('./features/labels/LabelsPage.tsx'), 'LabelsPage');
+const ScanPage = screen(() => import('./features/scan/ScanPage.tsx'), 'ScanPage');
+const CountPage = screen(() => import('./features/bench/CountPage.tsx'), 'CountPage');
+const FindPage = screen(() => import('./features/find/FindPage.tsx'), 'FindPage');
+const ProjectsPage = screen(() => import('./features/projects/ProjectsPage.tsx'), 'ProjectsPage');
+const ProjectPage = screen(() => import('./features/projects/ProjectPage.tsx'), 'ProjectPage');
+const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
+const HouseholdPage = screen(() => import('./features/household/HouseholdPage.tsx'), 'HouseholdPage');
 
 /** A household that is being set out opens on that. */
 function First() {
@@ -76,6 +80,8 @@ export function App() {
             <Route path="labels/:section?" element={<LabelsPage />} />
             <Route path="scan" element={<ScanPage />} />
             <Route path="find/:lotId?" element={<FindPage />} />
+            <Route path="projects" element={<ProjectsPage />} />
+            <Route path="projects/:projectId" element={<ProjectPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />
             <Route path="*" element={<First />} />

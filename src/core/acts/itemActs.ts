@@ -2,7 +2,7 @@ import type { Change, Household, Item, ItemId, Lot, LotId } from '../records/ind
 import { fail, ok } from '../result/index.ts';
 import { type Act, createReleaseWrapped } from './act.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
-import { releaseFromProject } from '../projects/index.ts';
+import { releaseFromProject } from '../promises/index.ts';
 
 /** An item with the lots that come or change with it. */
 export interface Saved {

@@ -19,7 +19,7 @@ import {
   type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
-import { nameOfPromise } from '../projects/index.ts';
+import { nameOfPromise } from '../promises/index.ts';
 import { createPlaceTree, listHomes } from '../storage/index.ts';
 import { type Act, countUsed, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
 import { getOrderBehind } from './behind.ts';

@@ -8,7 +8,8 @@ import {
   createThing,
   createUnit,
 } from '../../../tests/household.ts';
-import { computeStanding, createProjectFacts, listPromised } from '../projects/index.ts';
+import { computeStanding, createProjectFacts } from '../projects/index.ts';
+import { listPromised } from '../promises/index.ts';
 import type { Household, LotId, Project, ProjectId } from '../records/index.ts';
 import {
   createBag,

@@ -1,6 +1,6 @@
 import { createChange } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../measure/index.ts';
-import { listPromised } from '../projects/index.ts';
+import { listPromised } from '../promises/index.ts';
 import {
   isOver,
   type Change,

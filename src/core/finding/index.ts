@@ -1,6 +1,6 @@
 import MiniSearch, { type SearchResult } from 'minisearch';
 import { getColourFamily, getShade } from '../colour/index.ts';
-import { nameOfPromise } from '../projects/index.ts';
+import { nameOfPromise } from '../promises/index.ts';
 import { listChanged, type Household, type Item, type Lot, type LotId, type Project } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 

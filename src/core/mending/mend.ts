@@ -2,7 +2,7 @@ import { getAmount, getReserved } from '../measure/index.ts';
 import { isOver, type Change, type Household, type Lot, type Project, type Reservation } from '../records/index.ts';
 import { checkContainers, createPlaceTree, listHomes, withoutBerth } from '../storage/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
-import { releaseFromProject } from '../projects/index.ts';
+import { releaseFromProject } from '../promises/index.ts';
 
 /** What broke when two good halves came together, bins and stations: the bins in `came` give way. */
 export function mendRooms(household: Household, came: (id: string) => boolean): Change[] {

@@ -1,4 +1,3 @@
-export { type Promised, findProjectOfBag, listPromised, nameOfPromise, releaseFromProject } from './promise.ts';
 export { getShrinkage, THREAD_PER_SEAM } from './figures.ts';
 export {
   type ClothAt,

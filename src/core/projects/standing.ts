@@ -13,7 +13,7 @@ import {
 } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
 import { computeClothNeed, type ClothAt, type NeedFound } from './need.ts';
-import { listPromised, type Promised } from './promise.ts';
+import { listPromised, type Promised } from '../promises/index.ts';
 
 /** Somebody else who holds some of a cloth that a need is to be made of. */
 export interface Rival {

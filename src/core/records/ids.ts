@@ -1,5 +1,5 @@
 // Every record's class comes after this: their decorators keep what they know in it.
-import 'reflect-metadata';
+import 'reflect-metadata/lite';
 import { IsNumber, Max, Min } from 'class-validator';
 
 /** A record's name within the household. Branded, so that a lot's cannot stand where a place's is meant. */

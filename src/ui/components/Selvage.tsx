@@ -10,7 +10,7 @@ export const SCREENS = [
   { to: '/fit', name: 'Fit', dot: 'bg-[#4b4a7d]' },
   { to: '/moves', name: 'Moves', dot: 'bg-[#8a6a24]' },
   { to: '/labels', name: 'Labels', dot: 'bg-[#3f6f73]' },
-  { to: '/daybook', name: 'Daybook', dot: 'bg-[#5b6772]' },
+  { to: '/projects', name: 'Projects', dot: 'bg-[#5b6772]' },
   { to: '/household', name: 'House', dot: 'bg-[#6b5444]' },
 ] as const;
 

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import type { LabelFace, LabelShape, Stock } from '../../core/formats/label/index.ts';
 import type { Drift, LabelPart, PlaceContent } from '../../core/labels/index.ts';
 import type { Group } from '../../core/grouping/index.ts';
-import { findProjectOfBag } from '../../core/projects/index.ts';
+import { findProjectOfBag } from '../../core/promises/index.ts';
 import type { Household, Item, Lot, SayingAbout } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatSizes, type UnitSystem } from '../../core/units/index.ts';

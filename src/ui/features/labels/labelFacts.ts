@@ -11,7 +11,7 @@ import {
   type Labelled,
   type PlaceContent,
 } from '../../../core/labels/index.ts';
-import { findProjectOfBag } from '../../../core/projects/index.ts';
+import { findProjectOfBag } from '../../../core/promises/index.ts';
 import {
   takesRoom,
   type Household,

@@ -2,7 +2,7 @@ import { toDay } from '../../../core/units/index.ts';
 import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
 import { findClass } from '../../../core/grouping/index.ts';
 import { computeStock, getAmount, getReserved } from '../../../core/measure/index.ts';
-import { nameOfPromise } from '../../../core/projects/index.ts';
+import { nameOfPromise } from '../../../core/promises/index.ts';
 import {
   getUses,
   listChanged,

@@ -4,7 +4,7 @@ import { formatClothLength, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
-import { nameOfPromise } from '../../../core/projects/index.ts';
+import { nameOfPromise } from '../../../core/promises/index.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordActFault, wordAmountFault } from '../../text/index.ts';

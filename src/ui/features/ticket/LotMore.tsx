@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
-import { nameOfPromise } from '../../../core/projects/index.ts';
+import { nameOfPromise } from '../../../core/promises/index.ts';
 import {
   createLooseLot,
   createLotAlike,

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../../core/measure/index.ts';
-import { findProjectOfBag } from '../../../../core/projects/index.ts';
+import { findProjectOfBag } from '../../../../core/promises/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
 import { formatSize, toDay } from '../../../../core/units/index.ts';
 import { Row } from '../../../components/fields.tsx';

@@ -1,0 +1,1 @@
+export { type Promised, findProjectOfBag, listPromised, nameOfPromise, releaseFromProject } from './promise.ts';

@@ -1,0 +1,83 @@
+import { useMemo } from 'react';
+import { createPromise } from '../../../core/acts/index.ts';
+import { suggestCloths, type Suggested } from '../../../core/projects/index.ts';
+import type { Need, Project } from '../../../core/records/index.ts';
+import { formatClothLength } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useHousehold, useOpen, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { getProjectFacts } from '../../state/projects.ts';
+import { wordAgainst } from '../../text/projects.ts';
+
+const MOST = 8;
+
+/** Which lengths of the stash would do for a need, the best first, with what speaks against each and what would be left. */
+export function ChooseCloth({ project, need, onDone }: { project: Project; need: Need; onDone: () => void }) {
+  const household = useHousehold();
+  const suggested = useMemo(
+    () => suggestCloths(getProjectFacts(household), project, need, MOST),
+    [household, project, need],
+  );
+  const promise = ({ lot, item, needed, freeMm }: Suggested) => {
+    const wanted = Math.min(freeMm, Math.max(0, (needed?.lengthMm ?? freeMm) - (need.used ?? 0)));
+    return act(
+      (now) =>
+        createPromise(
+          now,
+          { projectId: project.id, needId: need.id, lotId: lot.id, amount: wanted },
+          world.createId(),
+          world.nowMs(),
+        ),
+      `${formatClothLength(wanted, household.settings.units)} of ${item.name} promised to ${project.name}.`,
+    ).then((isDone) => isDone && onDone());
+  };
+  return (
+    <section aria-label="Cloths that would do" className="mt-1 border-l-4 border-woad bg-linen p-2">
+      {suggested.length === 0 && <p>There is no cloth in the stash that could be it.</p>}
+      <ul>
+        {suggested.map((one) => (
+          <Offer key={one.lot.id} offer={one} onTake={() => promise(one)} />
+        ))}
+      </ul>
+      <Button look="quiet" onClick={onDone}>
+        Leave it
+      </Button>
+    </section>
+  );
+}
+
+function Offer({ offer, onTake }: { offer: Suggested; onTake: () => Promise<unknown> }) {
+  const { lot, item, needed, freeMm, restMm, against } = offer;
+  const { units } = useHousehold().settings;
+  const open = useOpen();
+  const left = restMm > 0 ? `leaves ${formatClothLength(restMm, units)}` : '';
+  return (
+    <li className="dotted-row flex flex-wrap items-center gap-x-2 py-1">
+      <button
+        type="button"
+        className="flex min-h-11 min-w-0 flex-1 items-center gap-2 text-left hover:bg-paper md:min-h-8"
+        onClick={() => open({ type: 'lot', id: lot.id })}
+      >
+        <Swatch item={item} className="size-6 shrink-0" />
+        <span className="min-w-0">
+          <span data-name className="block truncate font-semibold">
+            {item.name}
+          </span>
+          <span
+            className="block text-sm text-stone"
+            {...explained('What of it is free, what would be left, and what speaks against it by its figures.')}
+          >
+            {[`${formatClothLength(freeMm, units)} free`, left, ...against.map((one) => wordAgainst(one, units))]
+              .filter(Boolean)
+              .join('; ')}
+          </span>
+        </span>
+      </button>
+      <Button disabled={freeMm <= 0} aria-label={`Promise ${item.name}`} onClick={() => void onTake()}>
+        {needed ? `Promise ${formatClothLength(Math.min(freeMm, needed.lengthMm), units)}` : 'Promise it'}
+      </Button>
+    </li>
+  );
+}

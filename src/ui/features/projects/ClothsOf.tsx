@@ -1,0 +1,83 @@
+import type { NeedStanding, ProjectStanding } from '../../../core/projects/index.ts';
+import { explained } from '../../components/explained.ts';
+import { printFill } from '../../drawing/Prints.tsx';
+
+/** 1 : 75 at 96 px to the inch. */
+const PX_PER_MM = 96 / 25.4 / 75;
+/** What is not known yet is drawn as a metre of this width. */
+const UNKNOWN = { lengthMm: 1000, widthMm: 1400 };
+const MOST_PX = 240;
+
+interface Strip {
+  readonly key: string;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly fill: string | null;
+  readonly print: string | null;
+  readonly part: string;
+}
+
+/** What is promised or cut of a cloth, and what of it is missing. */
+function toStrips(standing: NeedStanding): Strip[] {
+  const { need, promised, missing, item } = standing;
+  const part = need.part;
+  const widthMm = item?.fabric?.widthMm ?? UNKNOWN.widthMm;
+  const colour = item?.colours[0] ?? '#b9c0c2';
+  const print = printFill(item?.fabric?.print);
+  const strips: Strip[] = promised.map(({ promise, lot }) => ({
+    key: `${need.id} ${lot.id}`,
+    lengthMm: promise.amount,
+    widthMm,
+    fill: colour,
+    print,
+    part,
+  }));
+  const there = need.used ?? (need.isThere ? (need.amount ?? UNKNOWN.lengthMm) : 0);
+  if (there > 0) strips.push({ key: `${need.id} cut`, lengthMm: there, widthMm, fill: colour, print, part });
+  if (missing === null || missing > 0)
+    strips.push({
+      key: `${need.id} missing`,
+      lengthMm: missing ?? UNKNOWN.lengthMm,
+      widthMm,
+      fill: null,
+      print: null,
+      part,
+    });
+  return strips;
+}
+
+/** The cloths of a project to one scale: what is there filled, what is missing in running stitches. */
+export function ClothsOf({ standing }: { standing: ProjectStanding }) {
+  const strips = standing.needs.filter(({ need }) => need.kind === 'fabric').flatMap(toStrips);
+  const height = Math.max(UNKNOWN.widthMm, ...strips.map((strip) => strip.widthMm)) * PX_PER_MM;
+  return (
+    <div
+      className="flex min-w-0 items-end gap-1 overflow-hidden"
+      style={{ height }}
+      {...explained('Its cloths to scale, 1 : 75. Filled: there. In stitches: missing.', 'The cloths of a project')}
+    >
+      {strips.length === 0 && <span className="self-center text-sm text-stone">No cloth named yet</span>}
+      {strips.map(({ key, lengthMm, widthMm, fill, print, part }) => (
+        <svg
+          key={key}
+          role="img"
+          aria-label={`${part}, ${fill ? 'there' : 'missing'}`}
+          className="shrink-0 overflow-visible"
+          width={Math.min(MOST_PX, Math.max(8, lengthMm * PX_PER_MM))}
+          height={widthMm * PX_PER_MM}
+        >
+          <rect
+            width="100%"
+            height="100%"
+            fill={fill ?? 'none'}
+            stroke={fill ? '#22303c' : '#a63d32'}
+            strokeOpacity={fill ? 0.25 : 1}
+            strokeWidth={fill ? 1 : 2}
+            strokeDasharray={fill ? undefined : '5 4'}
+          />
+          {print && <rect width="100%" height="100%" fill={print} />}
+        </svg>
+      ))}
+    </div>
+  );
+}

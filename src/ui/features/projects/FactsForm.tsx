@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { createRemoveProject } from '../../../core/acts/index.ts';
+import { formatMakes, parseMakes } from '../../../core/projects/index.ts';
+import type { ItemId, Project } from '../../../core/records/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { AreaField, SelectField, TextField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { useSaveProject } from './useSaveProject.ts';
+
+const BY_NAME = new Intl.Collator('en', { numeric: true });
+
+/** An empty field is none. */
+const orNone = <K extends string>(key: K, text: string) =>
+  ({ [key]: text.trim() === '' ? undefined : text.trim() }) as Partial<Record<K, string>>;
+
+/** What a project is: its name, for whom, from which pattern, which sizes, by when, and what one had in mind. */
+export function FactsForm({ project, onDone }: { project: Project; onDone: () => void }) {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const save = useSaveProject(project);
+  const [typed, setTyped] = useState({
+    name: project.name,
+    forWhom: project.forWhom ?? '',
+    pattern: project.patternItemId ?? '',
+    view: project.view ?? '',
+    makes: formatMakes(project.makes),
+    due: project.due ?? '',
+    stopped: project.stopped ?? '',
+    notes: project.notes,
+  });
+  const patterns = [...household.items.values()]
+    .filter((item) => item.kind === 'pattern')
+    .toSorted((a, b) => BY_NAME.compare(a.name, b.name));
+  const field = (name: keyof typeof typed) => ({
+    value: typed[name],
+    onChange: ({ target }: { target: { value: string } }) => setTyped({ ...typed, [name]: target.value }),
+  });
+  const isNameless = typed.name.trim() === '';
+  const send = () => {
+    if (isNameless) return undefined;
+    return save({
+      name: typed.name.trim(),
+      ...orNone('forWhom', typed.forWhom),
+      ...orNone('view', typed.view),
+      ...orNone('due', typed.due),
+      ...orNone('stopped', typed.stopped),
+      patternItemId: typed.pattern === '' ? undefined : (typed.pattern as ItemId),
+      makes: parseMakes(typed.makes),
+      notes: typed.notes,
+    }).then(onDone);
+  };
+  return (
+    <Form
+      aria-label="What the project is"
+      className="mt-3 border-l-4 border-woad bg-linen p-3"
+      onSend={send}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <div className="grid gap-3 md:grid-cols-4">
+        <TextField
+          label="Name"
+          of="projects.name"
+          autoFocus
+          fault={isNameless ? 'It needs a name.' : undefined}
+          {...field('name')}
+        />
+        <TextField label="For whom" of="projects.forWhom" {...field('forWhom')} />
+        <SelectField label="Pattern" {...field('pattern')}>
+          <option value="">none</option>
+          {patterns.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <TextField label="View" of="projects.view" placeholder="B, long sleeves" {...field('view')} />
+        <TextField label="Sizes and how many" placeholder="2 of 38, 2 of 42" {...field('makes')} />
+        <TextField label="Due" type="date" {...field('due')} />
+        <TextField label="Where it stopped, and what comes next" of="projects.stopped" {...field('stopped')} />
+      </div>
+      <div className="mt-3">
+        <AreaField label="What you have in mind" of="projects.notes" rows={3} {...field('notes')} />
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <Button look="strong" type="submit">
+          Keep it
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+        <Button
+          look="quiet"
+          className="ml-auto"
+          onClick={() =>
+            void act(
+              (now) => createRemoveProject(now, project.id, world.nowMs()),
+              `${project.name} is off the list. Undo brings it back.`,
+            ).then((isDone) => isDone && navigate('/projects'))
+          }
+        >
+          Take it off the list
+        </Button>
+      </div>
+    </Form>
+  );
+}

@@ -1,0 +1,161 @@
+import { useState } from 'react';
+import type { NeedStanding } from '../../../core/projects/index.ts';
+import type { Cutting, Need } from '../../../core/records/index.ts';
+import {
+  formatClothLength,
+  formatSize,
+  parseCount,
+  parseLengthMm,
+  type UnitSystem,
+} from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { useHousehold } from '../../state/app.ts';
+import { wordAmountFault } from '../../text/index.ts';
+
+interface NeedFormProps {
+  readonly standing: NeedStanding;
+  readonly onKeep: (part: Partial<Need>) => Promise<boolean>;
+  readonly onRemove: () => Promise<boolean>;
+  readonly onDone: () => void;
+}
+
+/** Lengths that a cutting figure can have, mm; as its class says. */
+const MOST = { repeatMm: 3000, straightenMm: 500, selvageMm: 200, seamMm: 100 };
+type Figure = keyof typeof MOST;
+const FIGURES: readonly (readonly [Figure, string, string])[] = [
+  ['repeatMm', 'Repeat of the print to match', 'none'],
+  ['straightenMm', 'Cut straight at each end', ''],
+  ['selvageMm', 'Selvage not used', ''],
+  ['seamMm', 'Seams not in the pieces', 'none'],
+];
+
+interface Typed extends Record<Figure, string> {
+  part: string;
+  amount: string;
+  oneWay: string;
+  shrinkPercent: string;
+}
+
+function toTyped({ need, unit }: NeedStanding, units: UnitSystem): Typed {
+  const { cutting = {}, amount, part } = need;
+  const size = (mm: number | undefined) => (mm === undefined ? '' : formatSize(mm, units));
+  return {
+    part,
+    amount: amount === undefined ? '' : unit === 'length' ? formatClothLength(amount, units) : String(amount),
+    oneWay: cutting.isOneWay === undefined ? '' : cutting.isOneWay ? 'yes' : 'no',
+    shrinkPercent: cutting.shrinkPercent === undefined ? '' : String(cutting.shrinkPercent),
+    repeatMm: size(cutting.repeatMm),
+    straightenMm: size(cutting.straightenMm),
+    selvageMm: size(cutting.selvageMm),
+    seamMm: size(cutting.seamMm),
+  };
+}
+
+type Faults = Partial<Record<keyof Typed, string>>;
+
+/** What was typed, read; an empty field is absent. */
+function readTyped(
+  typed: Typed,
+  unit: NeedStanding['unit'],
+  units: UnitSystem,
+): { part: Partial<Need>; faults: Faults } {
+  const faults: Faults = {};
+  if (typed.part.trim() === '') faults.part = 'It needs a name.';
+  let amount: number | undefined;
+  if (typed.amount.trim() !== '') {
+    const read =
+      unit === 'length' ? parseLengthMm(typed.amount, units === 'metric' ? 'm' : 'yd') : parseCount(typed.amount);
+    if (!read.ok) faults.amount = wordAmountFault(read.fault, unit === 'length' ? formatClothLength(2400, units) : '6');
+    else if (read.value <= 0) faults.amount = 'It must be more than nothing.';
+    else amount = read.value;
+  }
+  const cutting: Cutting = {};
+  if (typed.oneWay !== '') cutting.isOneWay = typed.oneWay === 'yes';
+  if (typed.shrinkPercent.trim() !== '') {
+    const percent = Number(typed.shrinkPercent.replace('%', '').replace(',', '.'));
+    if (percent >= 0 && percent <= 30) cutting.shrinkPercent = percent;
+    else faults.shrinkPercent = 'Between 0 and 30 per cent.';
+  }
+  for (const [name] of FIGURES) {
+    if (typed[name].trim() === '') continue;
+    const read = parseLengthMm(typed[name], units === 'metric' ? 'cm' : 'in');
+    if (!read.ok) faults[name] = wordAmountFault(read.fault, formatSize(50, units));
+    else if (read.value > MOST[name]) faults[name] = `At most ${formatSize(MOST[name], units)}.`;
+    else cutting[name] = read.value;
+  }
+  return {
+    part: { part: typed.part.trim(), amount, cutting: Object.keys(cutting).length > 0 ? cutting : undefined },
+    faults,
+  };
+}
+
+/** What a need is called, how much it takes, and what is reckoned with when it is cut; an empty field is as usual. */
+export function NeedForm({ standing, onKeep, onRemove, onDone }: NeedFormProps) {
+  const { need, found, unit } = standing;
+  const { units } = useHousehold().settings;
+  const isCloth = need.kind === 'fabric';
+  const [typed, setTyped] = useState(() => toTyped(standing, units));
+  const { part, faults } = readTyped(typed, unit, units);
+  const used = found?.ok ? found.value.figures : null;
+  const field = (name: keyof Typed) => ({
+    value: typed[name],
+    fault: faults[name],
+    onChange: ({ target }: { target: { value: string } }) => setTyped({ ...typed, [name]: target.value }),
+  });
+  return (
+    <Form
+      aria-label={`Change ${need.part}`}
+      className="mt-1 border-l-4 border-woad bg-linen p-3"
+      onSend={() => (Object.keys(faults).length > 0 ? undefined : onKeep(part).then(onDone))}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label={isCloth ? 'Which cloth of it' : 'What it is'}
+          of="projects.needs.part"
+          autoFocus
+          {...field('part')}
+        />
+        <TextField label="How much" hint={isCloth ? 'Empty: it is worked out' : 'Empty: one'} {...field('amount')} />
+        {isCloth && (
+          <>
+            <SelectField
+              label="All pieces one way up"
+              value={typed.oneWay}
+              onChange={({ target }) => setTyped({ ...typed, oneWay: target.value })}
+            >
+              <option value="">as the cloth says</option>
+              <option value="yes">yes</option>
+              <option value="no">no</option>
+            </SelectField>
+            <TextField
+              label="Shrinks, per cent"
+              placeholder={used ? String(used.shrinkPercent) : ''}
+              hint="Empty: as its fibre does, unless washed"
+              {...field('shrinkPercent')}
+            />
+            {FIGURES.map(([name, label, none]) => (
+              <TextField
+                key={name}
+                label={label}
+                placeholder={used && used[name] > 0 ? formatSize(used[name], units) : none}
+                {...field(name)}
+              />
+            ))}
+          </>
+        )}
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <Button look="strong" type="submit">
+          Keep it
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+        <Button look="quiet" className="ml-auto" onClick={() => void onRemove().then((isDone) => isDone && onDone())}>
+          It does not take this
+        </Button>
+      </div>
+    </Form>
+  );
+}

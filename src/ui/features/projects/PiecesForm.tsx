@@ -1,0 +1,93 @@
+import { useMemo, useState } from 'react';
+import { parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
+import type { CutPiece, Project } from '../../../core/records/index.ts';
+import { formatSize } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { AreaField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { wordCount } from '../../text/index.ts';
+import { useSaveProject } from './useSaveProject.ts';
+
+const FAULTS: Record<PieceFault, string> = {
+  'no-size': 'has no size: write it as 38 × 62.',
+  'no-name': 'has no name.',
+  size: 'is larger than any cloth, or nothing.',
+  count: 'is cut between 1 and 500 times.',
+};
+/** A project takes so many kinds of piece. */
+const MOST = 500;
+
+interface PiecesFormProps {
+  readonly project: Project;
+  readonly part: string;
+  readonly onDone: () => void;
+}
+
+/** The pieces of one cloth, a line each, read as they are typed. */
+export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
+  const { units } = useHousehold().settings;
+  const save = useSaveProject(project);
+  const isOfPart = (piece: CutPiece) => piece.part.toLowerCase() === part.toLowerCase();
+  const [text, setText] = useState(() =>
+    (project.pieces ?? [])
+      .filter(isOfPart)
+      .map(({ name, count, widthMm, heightMm, isOnFold, mayTurn }) =>
+        [
+          count > 1 ? `${count} ${name}` : name,
+          `${formatSize(widthMm, units)} × ${formatSize(heightMm, units)}`,
+          isOnFold ? 'on the fold' : '',
+          mayTurn ? 'either way' : '',
+        ]
+          .filter(Boolean)
+          .join(' '),
+      )
+      .join('\n'),
+  );
+  const lines = useMemo(
+    () =>
+      text
+        .split('\n')
+        .filter((line) => line.trim() !== '')
+        .map((line, n) => ({ line, read: parsePieceLine(line, units, `piece-${n}`) })),
+    [text, units],
+  );
+  const bad = lines.find(({ read }) => !read.ok);
+  const pieces = lines.flatMap(({ read }) => (read.ok ? [{ ...read.value, part, id: world.createId() }] : []));
+  const others = (project.pieces ?? []).filter((piece) => !isOfPart(piece));
+  const fault =
+    bad && !bad.read.ok
+      ? `“${bad.line.trim()}” ${FAULTS[bad.read.fault]}`
+      : pieces.length + others.length > MOST
+        ? `At most ${MOST} kinds of piece.`
+        : undefined;
+  return (
+    <Form
+      aria-label="Pieces"
+      className="mt-2 border-l-4 border-woad bg-linen p-3"
+      onSend={() => (fault ? undefined : save({ pieces: [...others, ...pieces] }).then(onDone))}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <AreaField
+        label="Its pieces, one a line, as they are cut"
+        rows={8}
+        maxLength={20_000}
+        autoFocus
+        placeholder={'2 sleeves 38 × 62\nback 46 × 74 on the fold\n4 pockets 15 × 15 either way'}
+        value={text}
+        fault={fault}
+        hint={`Across × along the grain. ${wordCount(
+          pieces.reduce((sum, piece) => sum + piece.count, 0),
+          'piece',
+        )} so far.`}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <div className="mt-2 flex gap-3">
+        <Button look="strong" type="submit">
+          Keep them
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </Form>
+  );
+}

@@ -1,0 +1,172 @@
+import { lazy, Suspense, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { createEndProject, type ProjectEnd } from '../../../core/acts/index.ts';
+import type { ProjectStanding } from '../../../core/projects/index.ts';
+import { isOver, PROJECT_STATES, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Figure, Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { getStandings } from '../../state/projects.ts';
+import { capitalise } from '../../text/index.ts';
+import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Needs } from './Needs.tsx';
+import { Steps } from './Steps.tsx';
+import { useSaveProject } from './useSaveProject.ts';
+
+const FactsForm = lazy(async () => ({ default: (await import('./FactsForm.tsx')).FactsForm }));
+const LayoutPanel = lazy(async () => ({ default: (await import('./LayoutPanel.tsx')).LayoutPanel }));
+
+/** One project: what it takes at the left, how it lies on the cloth at the right, the steps below. */
+export function ProjectPage() {
+  const { projectId } = useParams();
+  const household = useHousehold();
+  const standing = getStandings(household).get((projectId ?? '') as ProjectId);
+  if (!standing)
+    return (
+      <Page title="Projects">
+        <p className="p-5">
+          This project is no longer there.{' '}
+          <Link className="font-semibold text-woad underline underline-offset-4" to="/projects">
+            All projects
+          </Link>
+        </p>
+      </Page>
+    );
+  // Another project is another page: nothing that was typed goes along.
+  return <OneProject key={standing.project.id} standing={standing} />;
+}
+
+function OneProject({ standing }: { standing: ProjectStanding }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const { project, missing, minutesLeft, gathered } = standing;
+  const [laidId, setLaidId] = useState<string | null>(null);
+  const cloths = standing.needs.filter(({ need }) => need.kind === 'fabric');
+  const laid = cloths.find(({ need }) => need.id === laidId) ?? cloths[0];
+  return (
+    <Page
+      title="Projects"
+      tabs={
+        <Link className="font-semibold text-woad underline underline-offset-4" to="/projects">
+          All projects
+        </Link>
+      }
+      aside={<TicketPane hint="The ticket of a cloth that you press hangs here." />}
+      foot={
+        <>
+          <Figure
+            value={String(missing.length)}
+            label={missing.length === 1 ? 'thing missing' : 'things missing'}
+            how="Needs that are neither promised from the stash nor said to be there."
+          />
+          <Figure
+            value={wordMinutes(minutesLeft)}
+            label="of steps left"
+            how="The minutes of all steps that are not done; where none are said, a usual figure for such a step."
+          />
+          <Figure value={String(gathered.length)} label="in its bag" how="Things that were put into its bag." />
+          {missing.length > 0 && (
+            <p
+              className="min-w-0 flex-1 truncate text-sm"
+              {...explained('What is neither promised nor said to be there.')}
+            >
+              <span className="font-semibold text-madder">Missing:</span> {wordMissing(missing, units)}
+            </p>
+          )}
+        </>
+      }
+    >
+      <PrintDefs />
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6 md:px-5">
+        <Head standing={standing} />
+        <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">
+          <Needs standing={standing} laidId={laid?.need.id ?? null} onLay={setLaidId} />
+          {laid && (
+            <Suspense fallback={<div />}>
+              <LayoutPanel key={laid.need.id} project={project} standing={laid} />
+            </Suspense>
+          )}
+        </div>
+        <Steps project={project} />
+      </div>
+    </Page>
+  );
+}
+
+function Head({ standing }: { standing: ProjectStanding }) {
+  const { project } = standing;
+  const household = useHousehold();
+  const save = useSaveProject(project);
+  const [isEditing, setEditing] = useState(false);
+  const pattern = project.patternItemId && household.items.get(project.patternItemId);
+  const what = [pattern ? pattern.name : '', wordProject(project)].filter(Boolean).join(' · ');
+  const end = (how: ProjectEnd) =>
+    void act(
+      (now) => createEndProject(now, project.id, how, world.nowMs()),
+      how === 'done'
+        ? `${project.name} is done. What was left over lies out; put it back from the Bench.`
+        : `${project.name} is let go. Nothing is promised to it any more.`,
+    );
+  return (
+    <section aria-label="The project">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h2 data-name className="font-display text-[24px] leading-tight font-semibold">
+          {project.name}
+        </h2>
+        <select
+          aria-label="How far it is"
+          className="h-11 rounded border border-stone/60 bg-white px-2 text-sm md:h-8"
+          value={project.state}
+          onChange={(event) => {
+            const state = event.target.value as ProjectState;
+            if (state === 'done' || state === 'givenUp') end(state);
+            else void save({ state });
+          }}
+        >
+          {PROJECT_STATES.map((state) => (
+            <option key={state} value={state}>
+              {capitalise(wordProjectState(state))}
+            </option>
+          ))}
+        </select>
+        <Button look="quiet" onClick={() => setEditing(!isEditing)} aria-expanded={isEditing}>
+          Change what it is
+        </Button>
+        {!isOver(project) && (
+          <span className="ml-auto flex gap-4">
+            <Button look="quiet" onClick={() => end('done')}>
+              It is done
+            </Button>
+            <Button look="quiet" onClick={() => end('givenUp')}>
+              Let it go
+            </Button>
+          </span>
+        )}
+      </div>
+      {what !== '' && (
+        <p className="text-stone" {...explained('As you said.')}>
+          {what}
+        </p>
+      )}
+      {project.stopped && (
+        <p className="mt-1" data-name>
+          <span className="font-semibold">Where it stopped:</span> {project.stopped}
+        </p>
+      )}
+      {project.notes !== '' && (
+        <p data-name className="mt-1 max-w-prose whitespace-pre-line">
+          {project.notes}
+        </p>
+      )}
+      {isEditing && (
+        <Suspense>
+          <FactsForm project={project} onDone={() => setEditing(false)} />
+        </Suspense>
+      )}
+    </section>
+  );
+}

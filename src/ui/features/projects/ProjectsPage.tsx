@@ -1,0 +1,199 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { createSaveProject } from '../../../core/acts/index.ts';
+import type { ProjectStanding } from '../../../core/projects/index.ts';
+import { isOver, type Project, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Form } from '../../components/Form.tsx';
+import { Figure, Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { getStandings } from '../../state/projects.ts';
+import { capitalise } from '../../text/index.ts';
+import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
+import { ClothsOf } from './ClothsOf.tsx';
+
+const SECTIONS: readonly (readonly [title: string, states: readonly ProjectState[]])[] = [
+  ['Going on', ['sewing', 'cut', 'gathered', 'waiting']],
+  ['Planned', ['planned']],
+  ['Ideas', ['idea']],
+];
+
+/** What is due comes first, then what was done on last. */
+function byTurn(a: ProjectStanding, b: ProjectStanding): number {
+  const [due, other] = [a.project.due ?? '9999', b.project.due ?? '9999'];
+  return due === other ? b.project.sinceMs - a.project.sinceMs : due < other ? -1 : 1;
+}
+
+/** What is going on: each project as its cloths to scale, with what is missing and what comes next. */
+export function ProjectsPage() {
+  const household = useHousehold();
+  const standings = [...getStandings(household).values()].toSorted(byTurn);
+  const going = standings.filter(({ project }) => !isOver(project));
+  const over = standings.filter(({ project }) => isOver(project));
+  const minutes = going.reduce((sum, one) => sum + one.minutesLeft, 0);
+  const contested = going.filter((one) => one.contested.length > 0).length;
+  return (
+    <Page
+      title="Projects"
+      foot={
+        <>
+          <Figure value={String(going.length)} label="not done yet" how="Ideas are counted, what was let go is not." />
+          <Figure
+            value={String(going.filter((one) => one.missing.length > 0).length)}
+            label="with something missing"
+            how="Of which some need is neither promised from the stash nor said to be there."
+          />
+          <Figure
+            value={String(contested)}
+            label="want what another holds"
+            how="Short of a cloth of which another project holds some."
+          />
+          <Figure
+            value={wordMinutes(minutes)}
+            label="of steps left"
+            how="The minutes of all steps that are not done; where none are said, a usual figure for such a step."
+          />
+        </>
+      }
+    >
+      <PrintDefs />
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
+        <NewProject />
+        {standings.length === 0 && (
+          <p className="mt-6 max-w-prose text-stone">
+            Nothing is planned yet. Name what you would like to make: a project keeps together what it takes, says
+            whether there is enough, and remembers where you stopped.
+          </p>
+        )}
+        {SECTIONS.map(([title, states]) => {
+          const some = going.filter(({ project }) => states.includes(project.state));
+          return (
+            some.length > 0 && (
+              <section key={title} aria-label={title} className="mt-4">
+                <h2 className="font-display text-lg font-semibold">{title}</h2>
+                <ul className="mt-1 grid gap-x-6 gap-y-1 md:grid-cols-2 xl:grid-cols-3">
+                  {some.map((standing) => (
+                    <Tile key={standing.project.id} standing={standing} />
+                  ))}
+                </ul>
+              </section>
+            )
+          );
+        })}
+        {over.length > 0 && (
+          <details className="mt-5">
+            <summary className="min-h-9 cursor-pointer text-stone">Done and let go</summary>
+            <ul>
+              {over.map(({ project }) => (
+                <li key={project.id} className="dotted-row">
+                  <Link className="flex min-h-9 items-center gap-3 hover:bg-linen" to={`/projects/${project.id}`}>
+                    <span data-name>{project.name}</span>
+                    <span className="text-sm text-stone">{wordProjectState(project.state)}</span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+function Tile({ standing }: { standing: ProjectStanding }) {
+  const { units } = useHousehold().settings;
+  const { project, missing, contested, minutesLeft, next } = standing;
+  const what = wordProject(project);
+  return (
+    <li className="stitched-t min-w-0">
+      <Link to={`/projects/${project.id}`} className="block py-2 hover:bg-linen">
+        <span className="flex items-baseline gap-2">
+          <span data-name className="truncate font-display text-[17px] font-semibold">
+            {project.name}
+          </span>
+          <span className="shrink-0 text-sm text-stone">{wordProjectState(project.state)}</span>
+        </span>
+        {what !== '' && (
+          <span className="block truncate text-sm text-stone" {...explained('As you said.')}>
+            {what}
+          </span>
+        )}
+        <span className="my-1.5 block">
+          <ClothsOf standing={standing} />
+        </span>
+        <span
+          className="block truncate text-sm"
+          {...explained('The first step that is not done, and about how long all that are not take.')}
+        >
+          {next ? (
+            <>
+              <span className="font-semibold">{next.name}</span>
+              <span className="text-stone">, {wordMinutes(minutesLeft)} left in all</span>
+            </>
+          ) : (
+            <span className="text-stone">{project.steps.length > 0 ? 'All steps are done' : 'No steps yet'}</span>
+          )}
+        </span>
+        {missing.length > 0 && (
+          <span
+            className="block truncate text-sm"
+            {...explained('What is neither promised to it nor said to be there.')}
+          >
+            <span className="font-semibold text-madder">{contested.length > 0 ? 'Wanted twice' : 'Missing'}:</span>{' '}
+            {wordMissing(contested.length > 0 ? contested : missing, units)}
+          </span>
+        )}
+      </Link>
+    </li>
+  );
+}
+
+/** A project begins with its name. */
+function NewProject() {
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const begin = async () => {
+    const told = name.trim();
+    if (told === '') return;
+    const id = world.createId() as ProjectId;
+    const project: Project = {
+      id,
+      name: capitalise(told),
+      state: 'idea',
+      makes: [],
+      notes: '',
+      needs: [{ id: world.createId(), kind: 'fabric', part: 'main' }],
+      steps: [],
+      sinceMs: world.nowMs(),
+    };
+    if (await act((now) => createSaveProject(now, project, world.nowMs()))) await navigate(`/projects/${id}`);
+  };
+  return (
+    <Form className="flex flex-wrap items-center gap-2" onSend={begin}>
+      <input
+        id="new-project"
+        aria-label="What would you like to make?"
+        placeholder="What would you like to make?"
+        maxLength={120}
+        autoComplete="off"
+        className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2 md:h-9 md:max-w-md"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <Button type="submit" disabled={name.trim() === ''}>
+        Begin it
+      </Button>
+      <button
+        type="button"
+        data-key="n"
+        className="hidden"
+        tabIndex={-1}
+        aria-hidden
+        onClick={() => document.querySelector<HTMLInputElement>('#new-project')?.focus()}
+      />
+    </Form>
+  );
+}

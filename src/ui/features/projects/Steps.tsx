@@ -1,0 +1,109 @@
+import { useState } from 'react';
+import { getStepMinutes, parseStepLine } from '../../../core/projects/index.ts';
+import type { Project, Step } from '../../../core/records/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Form } from '../../components/Form.tsx';
+import { world } from '../../state/app.ts';
+import { wordMinutes, wordStepStation } from '../../text/projects.ts';
+import { useSaveProject } from './useSaveProject.ts';
+
+/** The steps of the work in their order; the first that is not done comes next. */
+export function Steps({ project }: { project: Project }) {
+  const save = useSaveProject(project);
+  const [text, setText] = useState('');
+  const typed = parseStepLine(text, 'new');
+  const next = project.steps.find((step) => step.doneAtMs === undefined);
+  const add = () => {
+    if (!typed) return undefined;
+    return save({ steps: [...project.steps, { ...typed, id: world.createId() }] }).then(
+      (isDone) => isDone && setText(''),
+    );
+  };
+  const change = (id: string, part: Partial<Step>) =>
+    save({ steps: project.steps.map((step) => (step.id === id ? { ...step, ...part } : step)) });
+  const move = (at: number, by: number) => {
+    const steps = [...project.steps];
+    steps.splice(at + by, 0, ...steps.splice(at, 1));
+    return save({ steps });
+  };
+  return (
+    <section aria-label="Steps" className="mt-5">
+      <h3 className="font-display text-lg font-semibold">Steps</h3>
+      <ol>
+        {project.steps.map((step, at) => (
+          <li key={step.id} className="dotted-row flex min-h-11 flex-wrap items-center gap-x-3 md:min-h-9">
+            <label className="flex min-w-0 flex-1 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 shrink-0 accent-woad"
+                checked={step.doneAtMs !== undefined}
+                onChange={({ target }) =>
+                  void change(step.id, { doneAtMs: target.checked ? world.nowMs() : undefined })
+                }
+              />
+              <span
+                data-name
+                className={`min-w-0 truncate ${step.doneAtMs !== undefined ? 'text-stone line-through' : step === next ? 'font-semibold' : ''}`}
+              >
+                {step.name}
+              </span>
+            </label>
+            <span className="text-sm text-stone">{wordStepStation(step.station)}</span>
+            <span
+              className="tabular w-24 text-right text-sm"
+              {...explained(
+                step.spentMinutes === undefined
+                  ? 'As you said, or a usual figure for such a step.'
+                  : 'What was noted while it was done.',
+              )}
+            >
+              {step.spentMinutes === undefined
+                ? `about ${wordMinutes(getStepMinutes(step))}`
+                : `took ${wordMinutes(step.spentMinutes)}`}
+            </span>
+            <span className="flex gap-2">
+              <Button
+                look="quiet"
+                disabled={at === 0}
+                aria-label={`${step.name}: earlier`}
+                onClick={() => void move(at, -1)}
+              >
+                ↑
+              </Button>
+              <Button
+                look="quiet"
+                disabled={at === project.steps.length - 1}
+                aria-label={`${step.name}: later`}
+                onClick={() => void move(at, 1)}
+              >
+                ↓
+              </Button>
+              <Button
+                look="quiet"
+                aria-label={`${step.name}: take it out`}
+                onClick={() => void save({ steps: project.steps.filter((one) => one.id !== step.id) })}
+              >
+                ×
+              </Button>
+            </span>
+          </li>
+        ))}
+      </ol>
+      <Form className="mt-2 flex items-center gap-2 md:max-w-xl" onSend={add}>
+        <input
+          aria-label="One step more"
+          placeholder="Set the sleeves in 45"
+          maxLength={120}
+          autoComplete="off"
+          className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2 md:h-9"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Button type="submit" disabled={!typed}>
+          Add step
+        </Button>
+      </Form>
+    </section>
+  );
+}
