@@ -352,7 +352,7 @@ test('lines taken in one after the other as fast as they come are as many things
   }
   await expect(line).toHaveValue('');
   await page.keyboard.press('Escape');
-  await page.keyboard.press('8');
+  await page.keyboard.press('j');
   const lines = page
     .getByRole('main')
     .getByRole('listitem')

@@ -104,7 +104,7 @@ test('two windows at once: each sees what the other writes, and nothing is lost'
   await expect(page.getByText(`Took out ${first}`)).toBeVisible();
   await expect(other.getByText(`Took out ${second}`)).toBeVisible();
   for (const window of [page, other]) {
-    await window.keyboard.press('8');
+    await window.keyboard.press('j');
     for (const name of [first, second])
       await expect(
         window
@@ -180,7 +180,7 @@ test('a form is sent once, and keys pressed while it is kept are the page’s', 
     document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key: 'u', bubbles: true }));
   });
   await expect(ticket.getByRole('button', { name: 'Cut from it' })).toBeVisible();
-  await page.keyboard.press('8');
+  await page.keyboard.press('j');
   const lines = page.getByRole('main').getByRole('listitem');
   await expect(lines.nth(0)).toContainText('Took back');
   await expect(lines.nth(1)).toContainText('Cut 0.10 m');

@@ -122,7 +122,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
   });
 
   await test.step('the daybook has it all', async () => {
-    await page.keyboard.press('8');
+    await page.keyboard.press('j');
     const lines = page.getByRole('list').filter({ hasText: 'Took back' }).getByRole('listitem');
     await expect(lines.nth(0)).toContainText('Took back: Tern twill');
     await expect(lines.nth(1)).toContainText('Cut 0.80 m from Tern twill');

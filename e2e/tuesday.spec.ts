@@ -89,7 +89,7 @@ test('a line of the daybook is undone from the list, and only while nothing buil
   await expect(page.getByText(/^Took out /)).toBeVisible();
   await page.keyboard.press('b');
   await expect(page.getByText(/^Put back \w+ /)).toBeVisible();
-  await page.keyboard.press('8');
+  await page.keyboard.press('j');
   const lines = page.getByRole('main').getByRole('listitem');
   await lines
     .nth(1)
@@ -120,7 +120,7 @@ test('a line of the daybook is taken back with all that builds on it; it is narr
     await page.keyboard.press(key);
     await expect(page.getByText(key === 'b' ? /^Put back \w+ / : /^Took out /)).toBeVisible();
   }
-  await page.keyboard.press('8');
+  await page.keyboard.press('j');
   const lines = page.getByRole('main').getByRole('listitem');
   await lines
     .nth(2)
@@ -328,7 +328,7 @@ test('a cloth is measured by its board, taken over with its doubt, and calibrate
   await panel.getByRole('button', { name: 'Take it over' }).click();
   await expect(ticket).toContainText(/2\.00 m ± 0\.\d\d m/);
   await expect(ticket).toContainText('by its board’s thickness');
-  await page.keyboard.press('8');
+  await page.keyboard.press('j');
   await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Measured 2.00 m of');
 });
 

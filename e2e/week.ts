@@ -46,7 +46,7 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await page.keyboard.press('b');
     await expect(ticket.getByRole('button', { name: 'Take out' })).toBeVisible();
     await expectFolded(page);
-    await page.keyboard.press('8');
+    await page.keyboard.press('j');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Daybook');
     await expect(page.getByRole('main').getByRole('listitem').nth(1)).toContainText(
       'Cut 0.40 m from Brick linen twill for tiller cover',
@@ -181,7 +181,7 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await expectFolded(page);
     await open('brick fleece', /Brick fleece/);
     await expect(ticket).toContainText('lent to the boatyard');
-    await page.keyboard.press('8');
+    await page.keyboard.press('j');
     await expect(page.getByRole('main').getByText('Took out Brick fleece').first()).toBeVisible();
   });
 

@@ -15,7 +15,7 @@ import type {
 
 const DAY_MS = 86_400_000;
 
-/** What is promised of which cloth: so many mm of its longest length. */
+/** What is promised of which cloth: so many mm of its longest length; nothing where it is cut already. */
 type Promise = readonly [cloth: string, mm: number];
 
 interface Plan {
@@ -59,7 +59,7 @@ const PLANS: readonly Plan[] = [
     days: 9,
     bag: 'Cox’s smock kit',
     needs: [
-      [cloth('main', { used: 2300, amount: 2300 })],
+      [cloth('main', { used: 2300, amount: 2300 }), ['Dusk oilskin', 0]],
       [cloth('lining', { amount: 1600 }), ['Slate linen plain', 1600]],
       [{ kind: 'notion', part: 'toggles', amount: 3, isThere: true }],
       [{ kind: 'notion', part: 'seam tape', amount: 1, isToGet: true }],
@@ -74,7 +74,7 @@ const PLANS: readonly Plan[] = [
   },
   {
     name: 'Berth curtains',
-    state: 'gathered',
+    state: 'waiting',
     pattern: 'Weir curtain',
     makes: [['', 2]],
     notes: 'For the fore berth: 68 cm long when they are done.',
@@ -103,7 +103,7 @@ const PLANS: readonly Plan[] = [
     days: 16,
     bag: 'Reel skirt kit',
     needs: [
-      [cloth('main', { amount: 1900, used: 1900 })],
+      [cloth('main', { amount: 1900, used: 1900 }), ['Tar skirt wool', 0]],
       [{ kind: 'notion', part: 'zip, 20 cm', isThere: true }],
       [cloth('interfacing', { amount: 250, isThere: true })],
     ],
@@ -233,7 +233,7 @@ export function addProjects(household: Household, nowMs: number): Household {
     const needs = plan.needs.map(([need, promise], n): Need => {
       const needId = `n${n}`;
       const lot = promise && longestOf(promise[0]);
-      if (lot && promise) {
+      if (lot && promise && promise[1] > 0) {
         const reserved = [
           ...(lot.reserved ?? []),
           { id: `${id}-${n}`, projectId: id, needId, note: '', amount: promise[1] },

@@ -141,11 +141,7 @@ function releaseFromSettings({ settings }: Household, gone: ReadonlySet<string>)
 }
 
 /** Projects go on without a pattern, a tool or a bag that goes. */
-export function releaseFromProjects(
-  household: Household,
-  items: ReadonlySet<string>,
-  lots: ReadonlySet<string>,
-): Change[] {
+function releaseFromProjects(household: Household, items: ReadonlySet<string>, lots: ReadonlySet<string>): Change[] {
   return [...household.projects.values()].flatMap(
     (one) =>
       createChange(

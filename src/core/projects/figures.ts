@@ -48,16 +48,6 @@ export const STRAIGHTEN_MM = 50;
 /** Along a selvage that is not used, mm: an estimate; most are 5 to 12 mm wide. */
 export const SELVAGE_MM = 10;
 
-/** Thread for a metre of seam, m. Source: docs/figures in the design. */
-export const THREAD_PER_SEAM = toTable<number>({
-  lockstitch: 3,
-  zigzag: 5,
-  overlock3: 13,
-  overlock4: 18,
-  cover: 20,
-  hand: 1.2,
-});
-
 /**
  * What one of a garment takes of cloth 140 cm wide, mm, in a middling size, where nothing better is known. Estimates of ours
  * from the measures of such garments; the sewist's own figure replaces them.

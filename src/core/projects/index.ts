@@ -1,4 +1,3 @@
-export { getShrinkage, THREAD_PER_SEAM } from './figures.ts';
 export {
   type ClothAt,
   type ClothNeeded,
@@ -16,12 +15,10 @@ export {
   type ProjectStanding,
   type Rival,
   computeStanding,
-  countMinutesLeft,
   createProjectFacts,
-  findNextStep,
   getStepMinutes,
 } from './standing.ts';
-export { listPieces, MOST_BLOCKS, toBlocks, toClothLength, toSheet } from './layout.ts';
+export { listPieces, toBlocks, toClothLength, toSheet } from './layout.ts';
 export { parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
 export { formatMakes, parseMakes, parseNeedLine, parseStepLine } from './lines.ts';

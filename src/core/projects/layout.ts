@@ -3,7 +3,7 @@ import type { CutPiece, Project } from '../records/index.ts';
 import type { CutFigures } from './need.ts';
 
 /** More pieces than this are laid on no table. */
-export const MOST_BLOCKS = 500;
+const MOST_BLOCKS = 500;
 
 const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 

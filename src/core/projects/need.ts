@@ -186,7 +186,7 @@ function findBase(
 }
 
 /** The widest and the longest of a project's pieces of a part, as they are laid: opened out, with their seams; mm. */
-export function measurePieces(
+function measurePieces(
   project: Project,
   part: string,
   seamMm: number,

@@ -62,7 +62,7 @@ export function getStepMinutes({ minutes, station }: Pick<Step, 'minutes' | 'sta
 }
 
 /** Minutes of the steps that are not done, less what was spent on them; a step that takes longer still takes a little. */
-export function countMinutesLeft({ steps }: Pick<Project, 'steps'>): number {
+function countMinutesLeft({ steps }: Pick<Project, 'steps'>): number {
   const open = steps.filter((step) => step.doneAtMs === undefined);
   return open.reduce((sum, step) => {
     const minutes = getStepMinutes(step);
@@ -70,7 +70,7 @@ export function countMinutesLeft({ steps }: Pick<Project, 'steps'>): number {
   }, 0);
 }
 
-export function findNextStep({ steps }: Pick<Project, 'steps'>): Step | null {
+function findNextStep({ steps }: Pick<Project, 'steps'>): Step | null {
   return steps.find((step) => step.doneAtMs === undefined) ?? null;
 }
 
@@ -123,7 +123,7 @@ function listRivals({ household }: ProjectFacts, lots: readonly Lot[], project: 
 }
 
 /** How one need of a project stands. */
-export function computeNeedStanding(facts: ProjectFacts, project: Project, need: Need): NeedStanding {
+function computeNeedStanding(facts: ProjectFacts, project: Project, need: Need): NeedStanding {
   const { household } = facts;
   const promised = (facts.promisedOf.get(project.id) ?? []).filter(({ promise }) => promise.needId === need.id);
   const item = promised[0]?.item ?? (need.itemId && household.items.get(need.itemId)) ?? null;
@@ -166,7 +166,7 @@ export interface ProjectStanding {
   readonly next: Step | null;
   /** In its bag, and promised things that are not. */
   readonly gathered: readonly Lot[];
-  readonly toGather: readonly Promised[];
+  readonly toGather: readonly Lot[];
 }
 
 export function computeStanding(facts: ProjectFacts, project: Project): ProjectStanding {
@@ -174,7 +174,17 @@ export function computeStanding(facts: ProjectFacts, project: Project): ProjectS
   const missing = isOver(project) ? [] : needs.filter(({ state }) => state !== 'there');
   const { bagLotId } = project;
   const isIn = (lot: Lot) => bagLotId !== undefined && lot.state === 'with' && lot.withLotId === bagLotId;
-  const promised = new Map((facts.promisedOf.get(project.id) ?? []).map((one) => [one.lot.id, one]));
+  // What is promised, and one of each tool and pattern that is used for it.
+  const named = [
+    project.patternItemId,
+    ...project.needs.flatMap((need) => (USED_AGAIN.has(need.kind) ? need.itemId : [])),
+  ];
+  const wanted = new Map((facts.promisedOf.get(project.id) ?? []).map(({ lot }) => [lot.id, lot]));
+  for (const id of named) {
+    const lots = (id ? (facts.lotsOf.get(id) ?? []) : []).filter((lot) => lot.state !== 'digital');
+    const lot = lots.find(isIn) ?? lots[0];
+    if (lot && bagLotId !== lot.id) wanted.set(lot.id, lot);
+  }
   return {
     project,
     needs,
@@ -183,6 +193,6 @@ export function computeStanding(facts: ProjectFacts, project: Project): ProjectS
     minutesLeft: countMinutesLeft(project),
     next: findNextStep(project),
     gathered: bagLotId === undefined ? [] : [...facts.household.lots.values()].filter((lot) => isIn(lot)),
-    toGather: [...promised.values()].filter(({ lot }) => !isIn(lot)),
+    toGather: [...wanted.values()].filter((lot) => !isIn(lot)),
   };
 }

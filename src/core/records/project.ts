@@ -70,7 +70,7 @@ export class Need {
 }
 
 /** Where a step is done. */
-export const STEP_STATIONS = ['cutting', 'sewing', 'overlocking', 'pressing', 'handwork', 'other'] as const;
+const STEP_STATIONS = ['cutting', 'sewing', 'overlocking', 'pressing', 'handwork', 'other'] as const;
 export type StepStation = (typeof STEP_STATIONS)[number];
 
 /** A step of the work. */

@@ -10,4 +10,4 @@ export {
   groupLotsByPlace,
 } from './locate.ts';
 export { type Round, findRound } from './round.ts';
-export { type TidyRound, type TidyStop, computeTidyRound } from './tidy.ts';
+export { type TidyRound, type TidyStop, computeGatherRound, computeTidyRound } from './tidy.ts';

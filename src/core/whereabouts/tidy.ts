@@ -2,7 +2,7 @@ import type { Household, Lot, PlaceId } from '../records/index.ts';
 import { computeStandPoint, computeStationPoint, computeWayMm, type PlaceTree } from '../storage/index.ts';
 import { findRound } from './round.ts';
 
-/** A stop of the round: one place, and what goes back there, in the order it stands there. */
+/** A stop of the round: one place, and what goes back there or is fetched, in the order it stands there. */
 export interface TidyStop {
   readonly placeId: PlaceId;
   readonly lots: readonly Lot[];
@@ -19,14 +19,26 @@ export interface TidyRound {
  * shortest way. What is missing or waits to be carried on is not among it.
  */
 export function computeTidyRound(household: Household, tree: PlaceTree): TidyRound {
+  const out = [...household.lots.values()].filter((lot) => lot.state === 'out' && !lot.away);
+  return computeRound(tree, out, 'home');
+}
+
+/** Fetches things from where they lie in one walk, as `computeTidyRound` takes them back. What is out already is not among it. */
+export function computeGatherRound(tree: PlaceTree, lots: readonly Lot[]): TidyRound {
+  return computeRound(tree, lots, 'is');
+}
+
+function computeRound(tree: PlaceTree, lots: readonly Lot[], which: 'is' | 'home'): TidyRound {
   const byPlace = new Map<PlaceId, Lot[]>();
   const leaves = new Set(tree.leaves.map((place) => place.id));
-  for (const lot of household.lots.values()) {
-    if (lot.state !== 'out' || lot.away || lot.homeId === undefined || !leaves.has(lot.homeId)) continue;
-    const lots = byPlace.get(lot.homeId);
-    if (lots) lots.push(lot);
-    else byPlace.set(lot.homeId, [lot]);
+  for (const lot of lots) {
+    const at = which === 'home' ? lot.homeId : lot.placeId;
+    if (at === undefined || !leaves.has(at)) continue;
+    const known = byPlace.get(at);
+    if (known) known.push(lot);
+    else byPlace.set(at, [lot]);
   }
+  const turn = which === 'home' ? 'homeOrder' : 'order';
   const places = [...byPlace.keys()];
   const room = tree.rooms.find((one) => (one.room?.stations.length ?? 0) > 0);
   const station = room?.room?.stations[0];
@@ -43,7 +55,7 @@ export function computeTidyRound(household: Household, tree: PlaceTree): TidyRou
     .filter((i) => i >= 0)
     .map((i): TidyStop => ({
       placeId: places[i]!,
-      lots: byPlace.get(places[i]!)!.toSorted((a, b) => a.homeOrder - b.homeOrder),
+      lots: byPlace.get(places[i]!)!.toSorted((a, b) => a[turn] - b[turn]),
     }));
   return { stops, wayMm: length };
 }

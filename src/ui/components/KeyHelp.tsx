@@ -20,6 +20,7 @@ const KEYS: readonly [string, string][] = [
   ['+ −', 'Zoom the wall; 0 shows it whole'],
   ['E', 'Edit what is selected'],
   ['U', 'Undo the last thing'],
+  ['J', 'The daybook: all that was done'],
   ['H', 'How each number in sight was made'],
   ['?', 'All keys'],
   ['Esc', 'Close what is open'],

@@ -79,6 +79,9 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
               show({ type: 'newItem', kind: useChoices.getState().stashKind });
             }
             break;
+          case 'j':
+            void navigate('/daybook');
+            break;
           case 'u':
             void undo();
             break;

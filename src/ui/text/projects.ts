@@ -28,7 +28,7 @@ const STATION: Record<StepStation, string> = {
 export const wordStepStation = (station: StepStation): string => STATION[station];
 
 /** `Sat 24 Oct`. */
-export const wordDue = (due: string): string => format(new Date(`${due}T12:00`), 'EEE d MMM');
+const wordDue = (due: string): string => format(new Date(`${due}T12:00`), 'EEE d MMM');
 
 export function wordMinutes(minutes: number): string {
   if (minutes < 90) return `${Math.round(minutes)} min`;
@@ -56,7 +56,7 @@ export function wordNeedHow(needed: ClothNeeded, units: UnitSystem): string {
   ].join(' ');
 }
 
-export function wordNeedFault(fault: NeedFault, units: UnitSystem): string {
+function wordNeedFault(fault: NeedFault, units: UnitSystem): string {
   switch (fault.code) {
     case 'nothing-known':
       return 'Nobody knows yet how much it takes. Say a length, or give it its pieces.';
@@ -79,6 +79,7 @@ export function wordVerdict(standing: NeedStanding, units: UnitSystem): string {
   if (state === 'there' && promisedAmount === 0) return 'You have it.';
   const spare = promisedAmount + used - needed;
   const cut = used > 0 ? `${amount(used)} cut already; ` : '';
+  if (missing > 0 && unit === 'count' && promisedAmount + used === 0) return need.isToGet ? '' : 'Nothing yet.';
   if (missing > 0) {
     const begun = promisedAmount + used > 0;
     return begun ? `${cut}short of ${amount(missing)}.` : `Takes ${amount(needed)}.`;

@@ -119,6 +119,9 @@ export function BenchPage() {
             <Button data-key="o" onClick={() => void navigate('/bench/count')}>
               Count <kbd className="pl-1 font-normal">O</kbd>
             </Button>
+            <Button look="quiet" onClick={() => void navigate('/daybook')}>
+              Daybook <kbd className="font-normal">J</kbd>
+            </Button>
             {out.length > 0 && (
               <Button look="strong" data-key="y" onClick={() => void navigate('/bench/tidy')}>
                 Tidy up <kbd className="pl-1 font-normal">Y</kbd>

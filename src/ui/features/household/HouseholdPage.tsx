@@ -24,7 +24,14 @@ import { createSaveSettings } from '../../../core/acts/index.ts';
 /** Who lives here, how things are folded, and the file that holds everything. */
 export function HouseholdPage() {
   return (
-    <Page title="House">
+    <Page
+      title="House"
+      tabs={
+        <Link className="font-semibold text-woad underline underline-offset-4" to="/daybook">
+          The daybook
+        </Link>
+      }
+    >
       <div className="grid min-h-0 flex-1 content-start gap-x-12 gap-y-8 px-4 py-4 md:grid-cols-2 md:overflow-y-auto md:px-5">
         <div>
           <SettingsForm />

@@ -21,7 +21,13 @@ export function ChooseCloth({ project, need, onDone }: { project: Project; need:
     [household, project, need],
   );
   const promise = ({ lot, item, needed, freeMm }: Suggested) => {
-    const wanted = Math.min(freeMm, Math.max(0, (needed?.lengthMm ?? freeMm) - (need.used ?? 0)));
+    // Of the same cloth only what is still missing; what another length holds already counts.
+    const held = [...household.lots.values()]
+      .filter((one) => one.itemId === item.id && one.id !== lot.id)
+      .flatMap((one) => one.reserved ?? [])
+      .filter((one) => one.projectId === project.id && one.needId === need.id)
+      .reduce((sum, one) => sum + one.amount, 0);
+    const wanted = Math.min(freeMm, Math.max(0, (needed?.lengthMm ?? freeMm) - (need.used ?? 0) - held));
     return act(
       (now) =>
         createPromise(

@@ -2,11 +2,8 @@ import type { NeedStanding, ProjectStanding } from '../../../core/projects/index
 import { explained } from '../../components/explained.ts';
 import { printFill } from '../../drawing/Prints.tsx';
 
-/** 1 : 75 at 96 px to the inch. */
-const PX_PER_MM = 96 / 25.4 / 75;
 /** What is not known yet is drawn as a metre of this width. */
 const UNKNOWN = { lengthMm: 1000, widthMm: 1400 };
-const MOST_PX = 240;
 
 interface Strip {
   readonly key: string;
@@ -46,15 +43,37 @@ function toStrips(standing: NeedStanding): Strip[] {
   return strips;
 }
 
-/** The cloths of a project to one scale: what is there filled, what is missing in running stitches. */
-export function ClothsOf({ standing }: { standing: ProjectStanding }) {
-  const strips = standing.needs.filter(({ need }) => need.kind === 'fabric').flatMap(toStrips);
-  const height = Math.max(UNKNOWN.widthMm, ...strips.map((strip) => strip.widthMm)) * PX_PER_MM;
+const toAllStrips = ({ needs }: ProjectStanding) =>
+  needs.filter(({ need }) => need.kind === 'fabric').flatMap(toStrips);
+
+/** The usual scale of the wall, px per mm: 1 : 75 at 96 px to the inch. */
+const USUAL = 96 / 25.4 / 75;
+const GAP_PX = 4;
+
+/** The one scale at which the longest of the projects still goes into its tile, px per mm. */
+export function computeWallScale(standings: readonly ProjectStanding[], tilePx: number): number {
+  return Math.min(
+    USUAL,
+    ...standings.map((standing) => {
+      const strips = toAllStrips(standing);
+      const lengthMm = strips.reduce((sum, strip) => sum + strip.lengthMm, 0);
+      return (tilePx - GAP_PX * strips.length) / Math.max(1, lengthMm);
+    }),
+  );
+}
+
+/** The cloths of a project to the scale of the wall: what is there filled, what is missing in running stitches. */
+export function ClothsOf({ standing, scale }: { standing: ProjectStanding; scale: number }) {
+  const strips = toAllStrips(standing);
+  const height = Math.max(UNKNOWN.widthMm, ...strips.map((strip) => strip.widthMm)) * scale;
   return (
     <div
       className="flex min-w-0 items-end gap-1 overflow-hidden"
       style={{ height }}
-      {...explained('Its cloths to scale, 1 : 75. Filled: there. In stitches: missing.', 'The cloths of a project')}
+      {...explained(
+        'Its cloths, all of the wall to one scale. Filled: there. In stitches: missing.',
+        'The cloths of a project',
+      )}
     >
       {strips.length === 0 && <span className="self-center text-sm text-stone">No cloth named yet</span>}
       {strips.map(({ key, lengthMm, widthMm, fill, print, part }) => (
@@ -63,8 +82,8 @@ export function ClothsOf({ standing }: { standing: ProjectStanding }) {
           role="img"
           aria-label={`${part}, ${fill ? 'there' : 'missing'}`}
           className="shrink-0 overflow-visible"
-          width={Math.min(MOST_PX, Math.max(8, lengthMm * PX_PER_MM))}
-          height={widthMm * PX_PER_MM}
+          width={Math.max(6, lengthMm * scale)}
+          height={widthMm * scale}
         >
           <rect
             width="100%"

@@ -7,12 +7,13 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { useHousehold, world } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getStandings } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Bag } from './Bag.tsx';
 import { Needs } from './Needs.tsx';
 import { Steps } from './Steps.tsx';
 import { useSaveProject } from './useSaveProject.ts';
@@ -44,6 +45,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
   const household = useHousehold();
   const { units } = household.settings;
   const { project, missing, minutesLeft, gathered } = standing;
+  const ticket = useApp((state) => state.ticket);
   const [laidId, setLaidId] = useState<string | null>(null);
   const cloths = standing.needs.filter(({ need }) => need.kind === 'fabric');
   const laid = cloths.find(({ need }) => need.id === laidId) ?? cloths[0];
@@ -55,7 +57,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
           All projects
         </Link>
       }
-      aside={<TicketPane hint="The ticket of a cloth that you press hangs here." />}
+      aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}
       foot={
         <>
           <Figure
@@ -83,6 +85,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
       <PrintDefs />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6 md:px-5">
         <Head standing={standing} />
+        {!isOver(project) && <Bag standing={standing} />}
         <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">
           <Needs standing={standing} laidId={laid?.need.id ?? null} onLay={setLaidId} />
           {laid && (

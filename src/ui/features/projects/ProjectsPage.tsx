@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createSaveProject } from '../../../core/acts/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
@@ -7,13 +7,14 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
+import { useSize } from '../../components/useSize.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getStandings } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
-import { ClothsOf } from './ClothsOf.tsx';
+import { ClothsOf, computeWallScale } from './ClothsOf.tsx';
 
 const SECTIONS: readonly (readonly [title: string, states: readonly ProjectState[]])[] = [
   ['Going on', ['sewing', 'cut', 'gathered', 'waiting']],
@@ -35,6 +36,10 @@ export function ProjectsPage() {
   const over = standings.filter(({ project }) => isOver(project));
   const minutes = going.reduce((sum, one) => sum + one.minutesLeft, 0);
   const contested = going.filter((one) => one.contested.length > 0).length;
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const columns = size && size.width > 1000 ? 3 : size && size.width > 640 ? 2 : 1;
+  const scale = computeWallScale(going, ((size?.width ?? 360) - 40 - 24 * (columns - 1)) / columns);
   return (
     <Page
       title="Projects"
@@ -60,7 +65,7 @@ export function ProjectsPage() {
       }
     >
       <PrintDefs />
-      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
+      <div ref={frame} className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
         <NewProject />
         {standings.length === 0 && (
           <p className="mt-6 max-w-prose text-stone">
@@ -74,9 +79,12 @@ export function ProjectsPage() {
             some.length > 0 && (
               <section key={title} aria-label={title} className="mt-4">
                 <h2 className="font-display text-lg font-semibold">{title}</h2>
-                <ul className="mt-1 grid gap-x-6 gap-y-1 md:grid-cols-2 xl:grid-cols-3">
+                <ul
+                  className="mt-1 grid gap-x-6 gap-y-1"
+                  style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
+                >
                   {some.map((standing) => (
-                    <Tile key={standing.project.id} standing={standing} />
+                    <Tile key={standing.project.id} standing={standing} scale={scale} />
                   ))}
                 </ul>
               </section>
@@ -103,7 +111,7 @@ export function ProjectsPage() {
   );
 }
 
-function Tile({ standing }: { standing: ProjectStanding }) {
+function Tile({ standing, scale }: { standing: ProjectStanding; scale: number }) {
   const { units } = useHousehold().settings;
   const { project, missing, contested, minutesLeft, next } = standing;
   const what = wordProject(project);
@@ -122,7 +130,7 @@ function Tile({ standing }: { standing: ProjectStanding }) {
           </span>
         )}
         <span className="my-1.5 block">
-          <ClothsOf standing={standing} />
+          <ClothsOf standing={standing} scale={scale} />
         </span>
         <span
           className="block truncate text-sm"

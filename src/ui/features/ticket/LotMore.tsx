@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
+import { Link, useNavigate } from 'react-router';
+import { getAmountUnit } from '../../../core/measure/index.ts';
 import { nameOfPromise } from '../../../core/promises/index.ts';
 import {
   createLooseLot,
@@ -11,12 +11,12 @@ import {
   type Item,
   type Lot,
   type LotId,
+  type Reservation,
   type StowForm,
 } from '../../../core/records/index.ts';
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { Form } from '../../components/Form.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
@@ -24,10 +24,12 @@ import { act, edit } from '../../state/hands.ts';
 import { takeOut } from '../../state/takeOut.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
+import { FormFrame } from './FormFrame.tsx';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
-import { createRelease, createReserve, createSaveItem, createWash, createWrap } from '../../../core/acts/index.ts';
+import { createRelease, createSaveItem, createWash, createWrap } from '../../../core/acts/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
+const ReserveForm = lazy(async () => ({ default: (await import('./ReserveForm.tsx')).ReserveForm }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
 
 interface LotProps {
@@ -58,7 +60,7 @@ export function LotMore({ household, item, lot }: LotProps) {
       {(lot.reserved ?? []).map((one) => (
         <p key={one.id} className="mb-2 border-l-4 border-dashed border-walnut bg-linen px-3 py-1.5">
           {formatAmount(one.amount, getAmountUnit(item, lot), household.settings.units)} promised to{' '}
-          <strong>{nameOfPromise(household, one)}</strong>
+          <PromisedTo household={household} promise={one} />
           {one.note !== '' && <span className="block text-sm text-stone">{one.note}</span>}
           <Button
             look="quiet"
@@ -69,7 +71,11 @@ export function LotMore({ household, item, lot }: LotProps) {
           </Button>
         </p>
       ))}
-      {asked === 'reserve' && <ReserveForm household={household} item={item} lot={lot} onDone={done} />}
+      {asked === 'reserve' && (
+        <Suspense>
+          <ReserveForm household={household} item={item} lot={lot} onDone={done} />
+        </Suspense>
+      )}
       {asked === 'lot' && <AnotherLot household={household} item={item} lot={lot} onDone={done} />}
       {asked === 'wrap' && <WrapForm household={household} item={item} lot={lot} onDone={done} />}
       {asked === 'leave' && (
@@ -149,91 +155,14 @@ export function LotMore({ household, item, lot }: LotProps) {
   );
 }
 
-function FormFrame({
-  title,
-  save,
-  onSave,
-  onDone,
-  children,
-}: {
-  title: string;
-  save: string;
-  onSave: () => Promise<unknown> | undefined;
-  onDone: () => void;
-  children: React.ReactNode;
-}) {
+/** What it is promised to; a project's page is a press away. */
+function PromisedTo({ household, promise }: { household: Household; promise: Reservation }) {
+  const name = nameOfPromise(household, promise);
+  if (!promise.projectId) return <strong>{name}</strong>;
   return (
-    <Form
-      opensBelow
-      aria-label={title}
-      className="scroll-mb-4 space-y-3 border-l-4 border-woad bg-linen p-3"
-      onSend={onSave}
-      onKeyDown={(event) => event.key === 'Escape' && onDone()}
-    >
-      <h3 className="font-bold">{title}</h3>
-      {children}
-      <div className="grid grid-cols-2 gap-2">
-        <Button look="strong" type="submit">
-          {save}
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
-      </div>
-    </Form>
-  );
-}
-
-function ReserveForm({ household, item, lot, onDone }: LotProps & { onDone: () => void }) {
-  const { units } = household.settings;
-  const unit = getAmountUnit(item, lot);
-  const free = Math.max(0, getAmount(item, lot) - getReserved(lot));
-  const [forWhat, setForWhat] = useState('');
-  const [text, setText] = useState('');
-  const [note, setNote] = useState('');
-  const [isTried, setTried] = useState(false);
-  const parse = () => {
-    if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
-    return unit === 'area' ? parseArea(text, units) : parseCount(text);
-  };
-  // Nothing typed means all that is free.
-  const parsed = text.trim() === '' ? { ok: true as const, value: free } : parse();
-  const fault = !parsed.ok
-    ? wordAmountFault(parsed.fault, formatAmount(free, unit, units))
-    : parsed.value > free + 0.5
-      ? `Only ${formatAmount(free, unit, units)} is free.`
-      : parsed.value <= 0
-        ? 'Nothing of it is free.'
-        : undefined;
-  return (
-    <FormFrame
-      title="Promise it to something"
-      save="Promise"
-      onDone={onDone}
-      onSave={() => {
-        setTried(true);
-        if (!parsed.ok || fault !== undefined || forWhat.trim() === '') return undefined;
-        const reservation = { id: world.createId(), forWhat: forWhat.trim(), note: note.trim(), amount: parsed.value };
-        return act((now) => createReserve(now, lot.id, reservation, world.nowMs())).then(
-          (isDone) => isDone && onDone(),
-        );
-      }}
-    >
-      <TextField
-        label="For what"
-        of="lots.reserved.forWhat"
-        autoFocus
-        value={forWhat}
-        fault={isTried && forWhat.trim() === '' ? 'Such as the boat curtains.' : undefined}
-        onChange={(event) => setForWhat(event.target.value)}
-      />
-      <TextField
-        label="How much"
-        value={text}
-        fault={isTried || text !== '' ? fault : undefined}
-        hint={`Empty: all that is free, ${formatAmount(free, unit, units)}`}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <TextField label="Note" of="lots.reserved.note" value={note} onChange={(event) => setNote(event.target.value)} />
-    </FormFrame>
+    <Link className="font-semibold text-woad underline underline-offset-4" to={`/projects/${promise.projectId}`}>
+      {name}
+    </Link>
   );
 }
 

@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import { createBag } from '../../../core/acts/index.ts';
+import { completeSketch } from '../../../core/catalog/index.ts';
+import type { ItemId, LotId, Project } from '../../../core/records/index.ts';
+import { formatSizes } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { useSaveProject } from './useSaveProject.ts';
+
+/** Usual bags and boxes, width × depth × height in mm: estimates; a tape says better. */
+const SORTS = {
+  bag: { name: 'A cloth bag', boxMm: [320, 240, 90], isSoft: true },
+  box: { name: 'A box with a lid', boxMm: [390, 280, 140], isSoft: false },
+  tray: { name: 'A flat tray', boxMm: [420, 300, 60], isSoft: false },
+  basket: { name: 'A basket', boxMm: [360, 280, 220], isSoft: false },
+} as const;
+type Sort = keyof typeof SORTS;
+
+/** Gives a project a bag: one that is free, or a new one. */
+export function BagForm({ project, onDone }: { project: Project; onDone: () => void }) {
+  const household = useHousehold();
+  const { settings } = household;
+  const save = useSaveProject(project);
+  const taken = new Set([...household.projects.values()].flatMap((one) => one.bagLotId ?? []));
+  const free = [...household.lots.values()].filter(
+    (lot) =>
+      household.items.get(lot.itemId)?.kind === 'kit' &&
+      !taken.has(lot.id) &&
+      (lot.state === 'in' || lot.state === 'out'),
+  );
+  const [which, setWhich] = useState<string>(free[0]?.id ?? 'bag');
+  const [name, setName] = useState(`${project.name} kit`.slice(0, 120));
+  const isNew = which in SORTS;
+  const send = async () => {
+    if (!isNew) {
+      if (await save({ bagLotId: which as LotId })) onDone();
+      return;
+    }
+    const { boxMm, isSoft } = SORTS[which as Sort];
+    const stations = [...household.places.values()].flatMap((place) => place.room?.stations ?? []);
+    const [first] = stations;
+    const stationId = stations.find((one) => /sew/i.test(one.name))?.id ?? first?.id;
+    if (!stationId) return;
+    const made = completeSketch(
+      { kind: 'kit', name: name.trim() || project.name, boxMm: [...boxMm], isSoft, massG: 400 },
+      {
+        itemId: world.createId() as ItemId,
+        lotId: world.createId() as LotId,
+        nowMs: world.nowMs(),
+        stationId,
+        settings,
+      },
+    );
+    if (!made.ok) return;
+    const bag = made.value;
+    const told = `${bag.item.name} is its bag. It needs a home: put it away from the Bench, or let a plan find one.`;
+    if (await act((now) => createBag(now, project.id, bag, world.nowMs()), told)) onDone();
+  };
+  return (
+    <Form
+      aria-label="A bag or box"
+      className="mt-2 max-w-xl border-l-4 border-woad bg-linen p-3"
+      onSend={send}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <div className="grid gap-3 md:grid-cols-2">
+        <SelectField label="In which" value={which} onChange={(event) => setWhich(event.target.value)}>
+          {free.map((lot) => (
+            <option key={lot.id} value={lot.id}>
+              {household.items.get(lot.itemId)!.name}
+            </option>
+          ))}
+          {Object.entries(SORTS).map(([sort, { name: words, boxMm }]) => (
+            <option key={sort} value={sort}>
+              {`${words}, ${formatSizes(boxMm, settings.units)}`}
+            </option>
+          ))}
+        </SelectField>
+        {isNew && (
+          <TextField label="Called" of="items.name" value={name} onChange={(event) => setName(event.target.value)} />
+        )}
+      </div>
+      <div className="mt-3 flex gap-3">
+        <Button look="strong" type="submit">
+          This one
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </Form>
+  );
+}
