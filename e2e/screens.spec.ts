@@ -8,6 +8,9 @@ const SCREENS = [
   '/room/plan/r1',
   '/fit',
   '/find',
+  '/projects',
+  '/projects/p4',
+  '/projects/p2/gather',
   '/daybook',
   '/household',
 ];
@@ -135,7 +138,7 @@ test('every number says how it was made: resting on it, and by one key', async (
     await expect(page.getByText('There is')).toBeVisible();
     expect(await listUnexplained(page), kind).toEqual([]);
   }
-  for (const path of ['/sort', '/daybook', '/household']) {
+  for (const path of ['/sort', '/projects', '/projects/p4', '/projects/p2/gather', '/daybook', '/household']) {
     await page.goto(path);
     await expect(page.locator('[data-how]').first()).toBeVisible();
     // What is worked out elsewhere comes a little later.

@@ -67,7 +67,7 @@ export function LotMore({ household, item, lot }: LotProps) {
             className="block"
             onClick={() => void act((now) => createRelease(now, lot.id, one.id, world.nowMs()))}
           >
-            Let it go
+            Release it
           </Button>
         </p>
       ))}
