@@ -32,7 +32,7 @@ const LINES: readonly [line: string, kind: string, ...told: string[]][] = [
   ['iron 2200W', 'Tools', '2200 W', '1.60 kg'],
   ['linen scraps 240g', 'Scraps', '1.30 m²', '240 g'],
   ['poplin squares 5in 30', 'Scraps', '30 squares', '64 g'],
-  ['kit for the rowing smock', 'Kits', 'Kit for the rowing smock, planned'],
+  ['kit for the rowing smock', 'Kits', 'Kit for the rowing smock'],
   ['overlocker 34 x 29 x 31 cm 7.6kg 90W', 'Other', 'Machine; 34 × 31 × 29 cm; 90 W', '7.60 kg'],
   ['book drafting', 'Other', 'Book', '700 g'],
 ];

@@ -233,11 +233,11 @@ export function addProjects(household: Household, nowMs: number): Household {
     const needs = plan.needs.map(([need, promise], n): Need => {
       const needId = `n${n}`;
       const lot = promise && longestOf(promise[0]);
-      if (lot && promise && promise[1] > 0) {
-        const reserved = [
-          ...(lot.reserved ?? []),
-          { id: `${id}-${n}`, projectId: id, needId, note: '', amount: promise[1] },
-        ];
+      // Other seeds make other lengths: no more is promised than there is.
+      const free = (lot?.lengthMm ?? 0) - (lot?.reserved ?? []).reduce((sum, one) => sum + one.amount, 0);
+      const amount = Math.min(promise?.[1] ?? 0, free);
+      if (lot && amount > 0) {
+        const reserved = [...(lot.reserved ?? []), { id: `${id}-${n}`, projectId: id, needId, note: '', amount }];
         lots.set(lot.id, { ...lot, reserved });
       }
       return { id: needId, ...need, ...(lot && { itemId: lot.itemId }) };

@@ -22,3 +22,12 @@ export { listPieces, toBlocks, toClothLength, toSheet } from './layout.ts';
 export { parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
 export { formatMakes, parseMakes, parseNeedLine, parseStepLine } from './lines.ts';
+export {
+  type Batch,
+  type Pace,
+  type Sitting,
+  computeStepLeft,
+  learnPace,
+  listBatches,
+  listSittings,
+} from './minutes.ts';

@@ -1,7 +1,39 @@
-import { HOLDERS, PATTERN_FORMATS } from '../../records/index.ts';
-import { parseCount } from '../../units/index.ts';
-import { amount, exact, oneOf, readEnvelope, readSpool, readTex, tiny, toYesNo, words, yesNo } from './cells.ts';
+import { HOLDERS, PATTERN_FORMATS, type ClothNeed } from '../../records/index.ts';
+import { fail, ok } from '../../result/index.ts';
+import { parseCount, parseLengthMm } from '../../units/index.ts';
+import {
+  amount,
+  exact,
+  oneOf,
+  readEnvelope,
+  readSpool,
+  readTex,
+  tiny,
+  toYesNo,
+  words,
+  yesNo,
+  type Read,
+} from './cells.ts';
 import type { Column } from './column.ts';
+
+const NEED = /^(.*?)(?:\s*\(([^()]*)\))?\s*:\s*(.+?)\s*[x×]\s*(.+)$/;
+
+/** `38 (lining): 1.3 m × 1400 mm`; no size for every size, no part for the main cloth. */
+function writeNeed({ size, part, lengthMm, widthMm }: ClothNeed): string {
+  return `${size}${part ? ` (${part})` : ''}: ${exact(lengthMm, 1000, 'm')} × ${exact(widthMm, 1, 'mm')}`.trim();
+}
+
+function readNeeds(text: string): Read {
+  const needs: ClothNeed[] = [];
+  for (const entry of text.split(';').filter((one) => one.trim() !== '')) {
+    const [, size = '', part = '', long = '', wide = ''] = NEED.exec(entry.trim()) ?? [];
+    const [length, width] = [parseLengthMm(long, 'm'), parseLengthMm(wide, 'cm')];
+    if (!length.ok) return fail(length.fault);
+    if (!width.ok) return fail(width.fault);
+    needs.push({ size: size.trim(), part: part.trim(), lengthMm: length.value, widthMm: width.value });
+  }
+  return ok({ needs });
+}
 
 /** What patterns and threads say. */
 export const PATTERN_AND_THREAD_COLUMNS: readonly Column[] = [
@@ -39,6 +71,13 @@ export const PATTERN_AND_THREAD_COLUMNS: readonly Column[] = [
     kinds: ['pattern'],
     read: words('sizes', 60),
     write: (item) => item.pattern?.sizes,
+  },
+  {
+    id: 'needs',
+    headers: ['cloth needs', 'fabric requirements'],
+    kinds: ['pattern'],
+    read: readNeeds,
+    write: (item) => item.pattern?.needs?.map(writeNeed).join('; '),
   },
   {
     id: 'format',

@@ -19,6 +19,7 @@ import { Steps } from './Steps.tsx';
 import { useSaveProject } from './useSaveProject.ts';
 
 const FactsForm = lazy(async () => ({ default: (await import('./FactsForm.tsx')).FactsForm }));
+const TimerLine = lazy(async () => ({ default: (await import('./TimerLine.tsx')).TimerLine }));
 const LayoutPanel = lazy(async () => ({ default: (await import('./LayoutPanel.tsx')).LayoutPanel }));
 
 /** One project: what it takes at the left, how it lies on the cloth at the right, the steps below. */
@@ -84,6 +85,9 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
     >
       <PrintDefs />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6 md:px-5">
+        <Suspense>
+          <TimerLine />
+        </Suspense>
         <Head standing={standing} />
         {!isOver(project) && <Bag standing={standing} />}
         <div className="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">

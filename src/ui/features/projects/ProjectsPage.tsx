@@ -1,5 +1,5 @@
-import { useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { lazy, Suspense, useRef, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { createSaveProject } from '../../../core/acts/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
 import { isOver, type Project, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
@@ -15,6 +15,11 @@ import { getStandings } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
 import { ClothsOf, computeWallScale } from './ClothsOf.tsx';
+
+const Sittings = lazy(async () => ({ default: (await import('./Sittings.tsx')).Sittings }));
+const TimerLine = lazy(async () => ({ default: (await import('./TimerLine.tsx')).TimerLine }));
+
+const MINUTES = [15, 45, 90] as const;
 
 const SECTIONS: readonly (readonly [title: string, states: readonly ProjectState[]])[] = [
   ['Going on', ['sewing', 'cut', 'gathered', 'waiting']],
@@ -34,7 +39,9 @@ export function ProjectsPage() {
   const standings = [...getStandings(household).values()].toSorted(byTurn);
   const going = standings.filter(({ project }) => !isOver(project));
   const over = standings.filter(({ project }) => isOver(project));
-  const minutes = going.reduce((sum, one) => sum + one.minutesLeft, 0);
+  const left = going.reduce((sum, one) => sum + one.minutesLeft, 0);
+  const [params] = useSearchParams();
+  const minutes = MINUTES.find((one) => String(one) === params.get('minutes')) ?? 0;
   const contested = going.filter((one) => one.contested.length > 0).length;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
@@ -57,7 +64,7 @@ export function ProjectsPage() {
             how="Short of a cloth of which another project holds some."
           />
           <Figure
-            value={wordMinutes(minutes)}
+            value={wordMinutes(left)}
             label="of steps left"
             how="The minutes of all steps that are not done; where none are said, a usual figure for such a step."
           />
@@ -66,7 +73,14 @@ export function ProjectsPage() {
     >
       <PrintDefs />
       <div ref={frame} className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
-        <NewProject />
+        <Suspense>
+          <TimerLine />
+        </Suspense>
+        <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+          <NewProject />
+          <MinutesChoice minutes={minutes} />
+        </div>
+        <Suspense>{minutes > 0 && <Sittings minutes={minutes} />}</Suspense>
         {standings.length === 0 && (
           <p className="mt-6 max-w-prose text-stone">
             Nothing is planned yet. Name what you would like to make: a project keeps together what it takes, says
@@ -159,6 +173,26 @@ function Tile({ standing, scale }: { standing: ProjectStanding; scale: number })
   );
 }
 
+/** How long one has: the same press again puts the list away. */
+function MinutesChoice({ minutes }: { minutes: number }) {
+  const [, setParams] = useSearchParams();
+  return (
+    <div role="group" aria-label="How long you have" className="flex items-center gap-2">
+      <span className="text-stone">I have</span>
+      {MINUTES.map((one) => (
+        <Button
+          key={one}
+          aria-pressed={one === minutes}
+          className={one === minutes ? 'bg-linen outline-2 outline-woad' : ''}
+          onClick={() => setParams(one === minutes ? {} : { minutes: String(one) })}
+        >
+          <span {...explained('A time to sit down for.')}>{one} min</span>
+        </Button>
+      ))}
+    </div>
+  );
+}
+
 /** A project begins with its name. */
 function NewProject() {
   const navigate = useNavigate();
@@ -180,7 +214,7 @@ function NewProject() {
     if (await act((now) => createSaveProject(now, project, world.nowMs()))) await navigate(`/projects/${id}`);
   };
   return (
-    <Form className="flex flex-wrap items-center gap-2" onSend={begin}>
+    <Form className="flex min-w-0 flex-1 flex-wrap items-center gap-2" onSend={begin}>
       <input
         id="new-project"
         aria-label="What would you like to make?"

@@ -5,6 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { world } from '../../state/app.ts';
+import { useTimer } from '../../state/timer.ts';
 import { wordMinutes, wordStepStation } from '../../text/projects.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
@@ -14,6 +15,9 @@ export function Steps({ project }: { project: Project }) {
   const [text, setText] = useState('');
   const typed = parseStepLine(text, 'new');
   const next = project.steps.find((step) => step.doneAtMs === undefined);
+  const running = useTimer((state) => state.running);
+  const start = (stepId: string) =>
+    useTimer.setState({ running: { projectId: project.id, stepId, sinceMs: world.nowMs() } });
   const add = () => {
     if (!typed) return undefined;
     return save({ steps: [...project.steps, { ...typed, id: world.createId() }] }).then(
@@ -62,6 +66,11 @@ export function Steps({ project }: { project: Project }) {
                 ? `about ${wordMinutes(getStepMinutes(step))}`
                 : `took ${wordMinutes(step.spentMinutes)}`}
             </span>
+            {step === next && running?.stepId !== step.id && (
+              <Button look="quiet" onClick={() => start(step.id)}>
+                Start it
+              </Button>
+            )}
             <span className="flex gap-2">
               <Button
                 look="quiet"
