@@ -33,6 +33,8 @@ function poison(bundle: Buffer, first: number): Buffer {
     return known.get(text)!;
   };
   const walk = (value: unknown, key: string): unknown => {
+    // A size is a short word.
+    if (typeof value === 'string' && key === 'size') return value === '' ? value : turn(value).slice(0, 40);
     if (typeof value === 'string') return FIELDS.test(key) && value !== '' ? turn(value) : value;
     if (Array.isArray(value)) return value.map((one) => walk(one, key));
     if (typeof value !== 'object' || value === null) return value;
@@ -59,11 +61,23 @@ const SCREENS: readonly string[] = [
   '/scan',
   '/find',
   '/daybook',
+  '/projects',
+  '/projects/p4',
   '/household',
 ];
 
 /** Where most words stand. */
-const MAIN: readonly string[] = ['/bench', '/stash', '/sort', '/room', '/labels', '/daybook', '/household'];
+const MAIN: readonly string[] = [
+  '/bench',
+  '/stash',
+  '/sort',
+  '/room',
+  '/labels',
+  '/projects',
+  '/projects/p4',
+  '/daybook',
+  '/household',
+];
 
 /** Anything on the page that words became. */
 async function listMarkup(page: Page): Promise<string[]> {

@@ -12,7 +12,7 @@ interface Stored {
   events: { seq: number; changes: RawChange[] }[];
 }
 
-const TABLES = ['items', 'lots', 'places', 'plans', 'settings'] as const;
+const TABLES = ['items', 'lots', 'places', 'plans', 'projects', 'settings'] as const;
 
 /** What is stored in the browser, read past the app. */
 export async function readStored(page: Page): Promise<Stored> {

@@ -24,7 +24,10 @@ interface RawLot {
 /** The sample, in which everything is at home but for what is to change places. */
 function toSwapped(bundle: Buffer): Buffer {
   const files = unzipSync(bundle);
-  const raw = JSON.parse(strFromU8(files['household.json']!)) as Record<'places' | 'items', { id: string }[]> & {
+  const raw = JSON.parse(strFromU8(files['household.json']!)) as Record<
+    'places' | 'items' | 'projects',
+    { id: string }[]
+  > & {
     lots: RawLot[];
     settings: { id: string };
     events: { changes: unknown[] }[];
@@ -44,6 +47,7 @@ function toSwapped(bundle: Buffer): Buffer {
     ...came('places', raw.places),
     ...came('items', raw.items),
     ...came('lots', raw.lots),
+    ...came('projects', raw.projects),
     ...came('settings', [raw.settings]),
   ];
   return Buffer.from(zipSync({ ...files, 'household.json': strToU8(JSON.stringify(raw)) }));

@@ -63,9 +63,11 @@ function listOpen({ project }: ProjectStanding): Step[] {
 
 /** From cutting on nothing that is missing keeps one from the next step; before, cloth does. */
 function isReady({ project, missing, toGather }: ProjectStanding): boolean {
+  // The pattern is looked up where it lies; what is promised must be at hand.
+  const isScattered = toGather.some((lot) => lot.reserved?.some(({ projectId }) => projectId === project.id));
   const isBegun = project.steps.some((step) => step.doneAtMs !== undefined);
   const isClothMissing = missing.some(({ need }) => need.kind === 'fabric');
-  return (isBegun || !isClothMissing) && (project.bagLotId === undefined || toGather.length === 0);
+  return (isBegun || !isClothMissing) && (project.bagLotId === undefined || !isScattered);
 }
 
 /**

@@ -25,12 +25,12 @@ export function Bag({ standing }: { standing: ProjectStanding }) {
         {bag && item ? (
           <>
             <span>
-              All of it lies in{' '}
+              It lies in{' '}
               <Button look="quiet" onClick={() => open({ type: 'lot', id: bag.id })}>
                 <span data-name>{item.name}</span>
               </Button>
               <span data-name className="text-stone">
-                , {at}
+                {at}
               </span>
             </span>
             <span className="text-sm text-stone" {...explained('Things that were put into its bag.')}>

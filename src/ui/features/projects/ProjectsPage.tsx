@@ -214,7 +214,7 @@ function NewProject() {
     if (await act((now) => createSaveProject(now, project, world.nowMs()))) await navigate(`/projects/${id}`);
   };
   return (
-    <Form className="flex min-w-0 flex-1 flex-wrap items-center gap-2" onSend={begin}>
+    <Form className="flex min-w-0 flex-1 basis-full items-center gap-2 md:basis-0" onSend={begin}>
       <input
         id="new-project"
         aria-label="What would you like to make?"

@@ -78,8 +78,7 @@ function SittingLine({ sitting }: { sitting: Sitting }) {
           {project.name}
         </Link>
         <span data-name>
-          : {isBegun ? 'begin ' : ''}
-          {steps.map((step) => step.name.charAt(0).toLowerCase() + step.name.slice(1)).join(', then ')}
+          : {steps.map((step) => step.name.charAt(0).toLowerCase() + step.name.slice(1)).join(', then ')}
         </span>
         <span data-name className={`block text-sm ${isReady ? 'text-stone' : 'font-semibold text-madder'}`}>
           {why}

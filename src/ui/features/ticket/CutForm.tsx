@@ -32,8 +32,7 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const [isTried, setTried] = useState(false);
   useEffect(() => input.current?.focus(), []);
 
-  // A length that is promised is cut for that, as a rule.
-  const [forId, setForId] = useState(lot.reserved?.length === 1 ? lot.reserved[0]!.id : '');
+  const [forId, setForId] = useState('');
   const [forWhat, setForWhat] = useState('');
   const household = useHousehold();
   const events = useApp((state) => state.events);

@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
 import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../../core/measure/index.ts';
 import { findProjectOfBag } from '../../../../core/promises/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
@@ -86,9 +87,17 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         <LotRow key={one.id} name="Another lot" id={one.id} words={wordAmount(item, one, units)} />
       ))}
       {parent && !around && <Row name="Cut from">{parent.name}</Row>}
-      {project && <Row name="For">{project.name}</Row>}
+      {project && (
+        <Row name="For">
+          <Link data-name className="text-woad underline underline-offset-4" to={`/projects/${project.id}`}>
+            {project.name}
+          </Link>
+        </Row>
+      )}
       {project && project.needs.length > 0 && (
-        <Row name="Belongs in it">{project.needs.map((need) => need.part).join(', ')}</Row>
+        <Row name="Belongs in it" how="What its project takes.">
+          {project.needs.map((need) => need.part).join(', ')}
+        </Row>
       )}
       {item.pattern?.needs?.map((need) => (
         <Row
