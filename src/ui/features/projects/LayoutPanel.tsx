@@ -107,7 +107,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
       {!isWriting && (
         <div className="mt-1 flex flex-wrap gap-x-4">
           <Button look="quiet" onClick={() => setWriting(true)}>
-            {pieces.length > 0 ? `Its ${wordCount(pieces.length, 'kind')} of piece` : 'Write down its pieces'}
+            {pieces.length > 0 ? 'Change its pieces' : 'Write down its pieces'}
           </Button>
           {isWhole && !isRunning && need.amount !== takesMm && !isOver(project) && (
             <Button look="quiet" onClick={() => void change(takesMm)}>

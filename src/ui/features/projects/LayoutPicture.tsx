@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import type { Block, Layout, Sheet } from '../../../core/layout/index.ts';
 import type { CutPiece, Item } from '../../../core/records/index.ts';
+import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 import { printFill } from '../../drawing/Prints.tsx';
 import { Tape } from '../../drawing/Tape.tsx';
@@ -28,7 +29,14 @@ export function LayoutPicture({ layout, blocks, pieces, sheet, item }: LayoutPic
   const [width, height] = [lengthMm * scale, sheet.widthMm * scale];
   const print = printFill(item?.fabric?.print);
   return (
-    <div ref={frame} className="mt-1 min-h-24 overflow-hidden">
+    <div
+      ref={frame}
+      className="mt-1 min-h-24 overflow-hidden"
+      {...explained(
+        'Drawn to scale: the tape is true, and pieces are as they were written down.',
+        'The pieces on the cloth',
+      )}
+    >
       {size && (
         <>
           <Tape lengthMm={lengthMm} scale={scale} offsetPx={0} system={units} />
