@@ -95,15 +95,6 @@ try {
   await page.getByText('Why here').waitFor();
   await take('stash');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^By the wheel/ }).click();
-  await page.getByRole('listbox', { name: 'Cloth by the colour wheel' }).waitFor();
-  await page.waitForTimeout(600);
-  await page.mouse.click(420, 420);
-  await page.getByText('Thread for it').waitFor();
-  await page.mouse.move(640, 5);
-  await take('stash-wheel');
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Laid out/ }).click();
   await go('/list');
   await page
     .getByLabel('Paste rows here')
@@ -155,6 +146,17 @@ try {
   await page.keyboard.press('a');
   await page.getByRole('button', { name: 'Arrange for me' }).click();
   await page.getByRole('button', { name: 'Look on from here' }).waitFor({ timeout: 90_000 });
+  await go('/projects?minutes=45');
+  await page.getByRole('region', { name: 'In 45 minutes' }).waitFor();
+  await take('projects');
+  await page.getByRole('button', { name: '45 min' }).click();
+  await page
+    .getByRole('link', { name: /^Four crew smocks/ })
+    .last()
+    .click();
+  await page.getByRole('img', { name: 'The pieces on the cloth' }).waitFor();
+  await page.getByText('Still looking').waitFor({ state: 'hidden' });
+  await take('project');
   await go('/labels');
   await page.getByRole('list', { name: 'Labels' }).waitFor();
   await take('labels');
@@ -196,8 +198,6 @@ try {
   await page.getByRole('option').filter({ hasText: ' › ' }).nth(1).click();
   await page.getByText('Why here').waitFor();
   await take('find');
-  await go('/daybook');
-  await take('daybook');
   await go('/household');
   await take('house');
   await setOut();
