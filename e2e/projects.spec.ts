@@ -155,3 +155,32 @@ test('a cloth is promised to a project from its own ticket, and leads back to it
   await ticket(page).getByRole('link', { name: 'Sail quilt' }).click();
   await expect(page.getByRole('listitem', { name: 'backing' })).toContainText('Dove waxed cotton');
 });
+
+test('the shop card works on a phone without a network: a look at what is there, and what was got is in', async ({
+  page,
+  context,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openSample(page, '/projects/shop');
+  const toggles = page
+    .getByRole('region', { name: 'For projects' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Toggles' });
+  await expect(toggles).toContainText('for Four crew smocks');
+  await expectAccessible(page);
+  await toggles.getByRole('button', { name: /^Got it/ }).click();
+  const got = page.getByRole('form', { name: 'What you got' });
+  await expect(got).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('textbox', { name: 'Do I have it already?' }).fill('red linen');
+  await expect(page.getByRole('list', { name: 'What is there' }).getByRole('listitem').first()).toBeVisible();
+  await got.getByLabel('Price').fill('7.50');
+  await got.getByLabel('Where').fill('the quay market');
+  await got.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText(/promised to Four crew smocks\. It waits on the Bench/)).toBeVisible();
+  await expect(toggles).toHaveCount(0);
+  await context.setOffline(false);
+  await page.goto('/projects');
+  await page.getByRole('link', { name: /^Four crew smocks/ }).click();
+  await expect(page.getByRole('listitem', { name: 'toggles' })).toContainText(/toggles/i);
+});

@@ -11,6 +11,7 @@ const SCREENS = [
   '/projects',
   '/projects/p4',
   '/projects/p2/gather',
+  '/projects/shop',
   '/daybook',
   '/household',
 ];

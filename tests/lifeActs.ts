@@ -260,6 +260,18 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     const lot = { ...lots[0]!, itemId: bag.id };
     return acts.createBag(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), { item: bag, lot }, drawn.nowMs);
   },
+  createGot: (drawn) => {
+    const { item, lots } = createNewThing(drawn);
+    const project = findProject(drawn);
+    return acts.createGot(
+      drawn.now,
+      project?.id ?? ('none' as ProjectId),
+      project?.needs[0]?.id ?? 'none',
+      { item, lot: lots[0]! },
+      drawn.id(),
+      drawn.nowMs,
+    );
+  },
   createGather: (drawn) =>
     acts.createGather(
       drawn.now,

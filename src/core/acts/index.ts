@@ -50,6 +50,7 @@ export {
   createBag,
   createEndProject,
   createGather,
+  createGot,
   createPromise,
   createRemoveProject,
   createSaveProject,

@@ -16,6 +16,7 @@ import {
   createCut,
   createEndProject,
   createGather,
+  createGot,
   createPromise,
   createRemoveItem,
   createRemoveProject,
@@ -145,6 +146,18 @@ describe('a project', () => {
     expect(now.projects.get(COAT)).not.toHaveProperty('patternItemId');
     expect(now.projects.get(COAT)!.needs[0]).not.toHaveProperty('itemId');
     expect(now.lots.get('lot-shears' as LotId)).toMatchObject({ state: 'out', homeId: 'cube-A1' });
+  });
+
+  it('takes in what was got for it, promised to it at once', () => {
+    const other = createCloth('red');
+    const now = after(start, (one) =>
+      createGot(one, BAG, 'main', { item: other, lot: createLot(other, null, { lengthMm: 1600 }) }, 'r', 5),
+    );
+    expect(now.lots.get('lot-red' as LotId)).toMatchObject({
+      state: 'out',
+      reserved: [{ projectId: BAG, amount: 1600 }],
+    });
+    expect(standing(now, BAG)).toMatchObject({ missing: [] });
   });
 
   it('frees what was promised to a need that it has no more', () => {

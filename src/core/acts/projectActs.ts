@@ -106,6 +106,41 @@ export function createPromise(household: Household, wish: PromiseWish, id: strin
   });
 }
 
+/**
+ * What a project lacked was got: it is in the household, lies out without a home, and is promised to the need as far as
+ * that goes. A tool or a pattern is only named by the need.
+ */
+export function createGot(
+  household: Household,
+  id: ProjectId,
+  needId: string,
+  got: { item: Item; lot: Lot },
+  promiseId: string,
+  nowMs: number,
+): Act {
+  const project = household.projects.get(id);
+  const need = project?.needs.find((one) => one.id === needId);
+  if (!project || !need || isOver(project)) return fail({ code: 'no-such-project' });
+  const { item, lot } = got;
+  const isUsedUp = item.kind !== 'tool' && item.kind !== 'pattern' && item.kind !== 'kit';
+  const amount = isUsedUp ? getAmount(item, lot) : 0;
+  const reserved = amount > 0 ? [{ id: promiseId, projectId: id, needId, note: '', amount }] : undefined;
+  const needs = project.needs.map((one) => {
+    if (one.id !== needId) return one;
+    const { isToGet: _got, ...rest } = one;
+    return { ...rest, itemId: item.id };
+  });
+  return ok({
+    type: 'received',
+    subject: item.name,
+    changes: notNull([
+      createChange('items', item.id, household.items.get(item.id) ?? null, item),
+      createChange('lots', lot.id, household.lots.get(lot.id) ?? null, { ...lot, ...(reserved && { reserved }) }),
+      createChange('projects', id, project, { ...project, needs, sinceMs: nowMs }),
+    ]),
+  });
+}
+
 /** A bag, box or basket comes into the house, and a project lies in it from now on. */
 export function createBag(household: Household, id: ProjectId, bag: { item: Item; lot: Lot }, nowMs: number): Act {
   const project = household.projects.get(id);

@@ -31,3 +31,4 @@ export {
   listBatches,
   listSittings,
 } from './minutes.ts';
+export { listWanted, type Wanted } from './shopping.ts';

@@ -50,6 +50,11 @@ export function ProjectsPage() {
   return (
     <Page
       title="Projects"
+      tabs={
+        <Link className="font-semibold text-woad underline underline-offset-4" to="/projects/shop">
+          Shop card
+        </Link>
+      }
       foot={
         <>
           <Figure value={String(going.length)} label="not done yet" how="Ideas are counted, what was let go is not." />

@@ -1,0 +1,58 @@
+import { rankThreadUse } from '../catalog/index.ts';
+import { computeDeltaE, toLabColour } from '../colour/index.ts';
+import { computeStock } from '../measure/index.ts';
+import { isOver, type AmountUnit, type Item, type Project } from '../records/index.ts';
+import type { NeedStanding, ProjectFacts, ProjectStanding } from './standing.ts';
+
+/** Something to be got: what a project lacks, or what is below its mark. */
+export type Wanted =
+  | { readonly type: 'need'; readonly project: Project; readonly standing: NeedStanding }
+  | {
+      readonly type: 'restock';
+      readonly item: Item;
+      readonly present: number;
+      readonly mark: number;
+      readonly unit: AmountUnit;
+    }
+  /** A cloth of a project that no thread at home goes with. */
+  | { readonly type: 'thread'; readonly project: Project; readonly cloth: Item };
+
+/** From this difference of colour on a thread is seen in a seam (ΔE00). Source: docs/figures in the design. */
+const SEEN_FROM = 5;
+
+/** What is to be got: for projects that are planned or going on, what is due soonest first; then what runs low. */
+export function listWanted(facts: ProjectFacts, standings: readonly ProjectStanding[]): Wanted[] {
+  const { household, lotsOf } = facts;
+  const going = standings
+    .filter(({ project }) => !isOver(project) && project.state !== 'idea')
+    .toSorted((a, b) => ((a.project.due ?? '9999') < (b.project.due ?? '9999') ? -1 : 1));
+  const needs = going.flatMap(({ project, missing }) =>
+    missing.map((standing): Wanted => ({ type: 'need', project, standing })),
+  );
+  const threads = [...household.items.values()].flatMap((item) => {
+    const lab = item.kind === 'thread' && lotsOf.has(item.id) && item.colours[0] ? toLabColour(item.colours[0]) : null;
+    return lab ? [{ item, lab }] : [];
+  });
+  const seen = new Set<string>();
+  const unmatched = going.flatMap(({ project, needs: all }) =>
+    all.flatMap(({ need, item }): Wanted[] => {
+      const colour = item?.colours[0];
+      if (need.kind !== 'fabric' || need.part !== 'main' || !item || !colour || seen.has(item.id)) return [];
+      seen.add(item.id);
+      const lab = toLabColour(colour);
+      const isMatched =
+        lab !== null &&
+        threads.some((thread) => rankThreadUse(thread.item, item) < 2 && computeDeltaE(thread.lab, lab) < SEEN_FROM);
+      const isAsked = all.some((one) => one.need.kind === 'thread');
+      return isMatched || isAsked ? [] : [{ type: 'thread', project, cloth: item }];
+    }),
+  );
+  const low = [...household.items.values()].flatMap((item): Wanted[] => {
+    if (item.restockBelow === undefined) return [];
+    const { amount, unit } = computeStock(item, lotsOf.get(item.id) ?? []);
+    return amount < item.restockBelow
+      ? [{ type: 'restock', item, present: amount, mark: item.restockBelow, unit }]
+      : [];
+  });
+  return [...needs, ...unmatched, ...low];
+}

@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import { createGot, createSaveItem } from '../../../core/acts/index.ts';
+import { completeSketch, parseLine } from '../../../core/catalog/index.ts';
+import { withAmount } from '../../../core/measure/index.ts';
+import type { Wanted } from '../../../core/projects/index.ts';
+import {
+  createLooseLot,
+  createLotAlike,
+  type Household,
+  type ItemId,
+  type LotId,
+} from '../../../core/records/index.ts';
+import { formatClothLength, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+
+type Bought = Exclude<Wanted, { type: 'thread' }>;
+
+/** A line that the quick line understands, to begin with. */
+function toLine(wanted: Bought, units: Household['settings']['units']): string {
+  if (wanted.type === 'restock')
+    return wanted.unit === 'length' ? formatClothLength(wanted.mark, units) : String(Math.ceil(wanted.mark));
+  const { need, missing, item, unit } = wanted.standing;
+  if (need.kind !== 'fabric') return missing !== null && missing > 1 ? `${need.part} ${missing} pieces` : need.part;
+  const length = missing !== null && unit === 'length' ? formatClothLength(Math.ceil(missing / 100) * 100, units) : '';
+  return `${item?.name ?? need.part} ${length}`.trim();
+}
+
+/** What was bought: said in one line, with price and shop; it is in, promised, and waits on the Bench for a home. */
+export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const [line, setLine] = useState(() => toLine(wanted, units));
+  const [price, setPrice] = useState('');
+  const [shop, setShop] = useState('');
+  const [fault, setFault] = useState<string | undefined>();
+  const cost = price.trim() === '' ? undefined : Number(price.replace(',', '.'));
+  const priceFault = cost !== undefined && !(cost >= 0 && cost <= 1e7) ? 'Such as 12.50' : undefined;
+  const send = async () => {
+    if (priceFault) return;
+    const made = wanted.type === 'need' ? makeForNeed(wanted) : makeMore(wanted);
+    if (made) {
+      if (await made) onDone();
+    } else setFault('It does not read. Say how much, such as 3.6 m, or how many.');
+  };
+  const makeForNeed = ({ project, standing: { need } }: Extract<Bought, { type: 'need' }>) => {
+    const stationId = [...household.places.values()].flatMap((place) => place.room?.stations ?? [])[0]?.id;
+    if (!stationId) return null;
+    const { sketch } = parseLine(line, { kind: need.kind, units, isKindSaid: true });
+    const got = completeSketch(
+      {
+        ...sketch,
+        kind: need.kind,
+        name: sketch.name ?? need.part,
+        ...(cost !== undefined && { cost }),
+        ...(shop.trim() !== '' && { source: shop.trim().slice(0, 120) }),
+      },
+      {
+        itemId: world.createId() as ItemId,
+        lotId: world.createId() as LotId,
+        nowMs: world.nowMs(),
+        stationId,
+        settings: household.settings,
+      },
+    );
+    if (!got.ok) return null;
+    const bought = got.value;
+    return act(
+      (now) => createGot(now, project.id, need.id, bought, world.createId(), world.nowMs()),
+      `${bought.item.name} is in, promised to ${project.name}. It waits on the Bench for a home.`,
+    );
+  };
+  const makeMore = ({ item, unit }: Extract<Bought, { type: 'restock' }>) => {
+    const read = unit === 'length' ? parseLengthMm(line, units === 'metric' ? 'm' : 'yd') : parseCount(line);
+    if (!read.ok || read.value <= 0) return null;
+    const known = [...household.lots.values()].find((lot) => lot.itemId === item.id && lot.state !== 'gone');
+    const id = world.createId() as LotId;
+    const bare = known
+      ? createLotAlike(id, known, world.nowMs())
+      : createLooseLot(id, item, 1, unit === 'length' ? read.value : undefined, world.nowMs());
+    return act(
+      (now) =>
+        createSaveItem(
+          now,
+          {
+            ...item,
+            ...(cost !== undefined && { cost: (item.cost ?? 0) + cost }),
+            ...(shop.trim() !== '' && { source: shop.trim().slice(0, 120) }),
+          },
+          [withAmount(item, bare, read.value)],
+        ),
+      `More of ${item.name} is in. It waits on the Bench for a home.`,
+    );
+  };
+  return (
+    <Form
+      aria-label="What you got"
+      className="mt-1 grid gap-3 border-l-4 border-woad bg-linen p-3 md:grid-cols-4"
+      onSend={send}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <div className="md:col-span-2">
+        <TextField
+          label={wanted.type === 'need' ? 'What you got, in one line' : 'How much'}
+          autoFocus
+          value={line}
+          fault={fault}
+          onChange={(event) => {
+            setLine(event.target.value);
+            setFault(undefined);
+          }}
+        />
+      </div>
+      <TextField
+        label="Price"
+        inputMode="decimal"
+        value={price}
+        fault={priceFault}
+        onChange={(event) => setPrice(event.target.value)}
+      />
+      <TextField label="Where" of="items.source" value={shop} onChange={(event) => setShop(event.target.value)} />
+      <div className="flex gap-3 md:col-span-4">
+        <Button look="strong" type="submit">
+          Take it in
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </Form>
+  );
+}
