@@ -83,7 +83,7 @@ function useWords(wanted: Wanted): readonly [what: string, why: string] {
   const { need, missing, unit, item } = wanted.standing;
   const much = missing !== null && (unit === 'length' || missing > 1) ? `, ${formatAmount(missing, unit, units)}` : '';
   const of = need.kind === 'fabric' && item ? ` like ${item.name}` : '';
-  const words = need.kind === 'fabric' ? `Cloth: ${need.part}${of}` : capitalise(need.part);
+  const words = need.kind === 'fabric' ? `${capitalise(need.part)} cloth${of}` : capitalise(need.part);
   return [`${words}${much}`, `for ${wanted.project.name}`];
 }
 
