@@ -1,7 +1,10 @@
 // What its package names as its main file cannot be imported.
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import { computeLeastLength, createLayoutSearch, type Block } from '../src/core/layout/index.ts';
+import { computeTableLength, createProjectFacts, suggestCloths } from '../src/core/projects/index.ts';
 import { createRandom, type Random } from '../src/core/random/index.ts';
+import type { Need, Project, ProjectId } from '../src/core/records/index.ts';
+import { createSampleHousehold } from '../src/sample/index.ts';
 import type { Bench, Figure } from './figures.ts';
 
 const WIDTHS_MM = [1120, 1400, 1500];
@@ -75,6 +78,66 @@ function measureLayouts(): Figure[] {
   ];
 }
 
+/**
+ * What the rule between two widths is off by: pieces of garments laid on 112, 140 and 150 cm make a table, whose middle row is
+ * then taken from the outer two.
+ */
+function measureTable(): Figure[] {
+  const errors: number[] = [];
+  for (let n = 0; n < PER_CLASS; n += 1) {
+    const blocks = createPieces(createRandom(7000 + n), true);
+    const [narrow, middle, wide] = WIDTHS_MM.map((widthMm) => {
+      const search = createLayoutSearch(blocks, { widthMm }, createRandom(n));
+      search.advance(TRIES);
+      return { widthMm, lengthMm: search.getBest().lengthMm };
+    }) as [Row, Row, Row];
+    const { lengthMm } = computeTableLength([narrow, wide], middle.widthMm);
+    errors.push(Math.abs(lengthMm - middle.lengthMm) / middle.lengthMm);
+  }
+  const mean = errors.reduce((a, b) => a + b, 0) / errors.length;
+  return [{ name: 'projects.table_error_percent', value: 100 * mean, unit: '% of lengths laid out' }];
+}
+
+interface Row {
+  readonly widthMm: number;
+  readonly lengthMm: number;
+}
+
+const COATS = 20;
+
+/** Which of some six hundred lengths of cloth would do: from the household as it is to the list. */
+function measureSuggest(): Figure[] {
+  const { household } = createSampleHousehold(3, 1800);
+  const need: Need = { id: 'n', kind: 'fabric', part: 'main' };
+  const project: Project = {
+    id: 'p' as ProjectId,
+    name: 'Smock',
+    state: 'planned',
+    makes: [{ size: '38', count: 1 }],
+    notes: '',
+    needs: [need],
+    steps: [],
+    sinceMs: 0,
+  };
+  const lengths = [...household.lots.values()].filter(
+    (lot) => household.items.get(lot.itemId)?.kind === 'fabric',
+  ).length;
+  const times = Array.from({ length: COATS }, () => {
+    const startMs = performance.now();
+    suggestCloths(createProjectFacts(household), project, need);
+    return performance.now() - startMs;
+  }).toSorted((a, b) => a - b);
+  return [
+    {
+      name: 'projects.suggest_600_ms',
+      value: times[Math.floor(COATS / 2)]!,
+      unit: `ms, the middle of ${COATS}; ${lengths} lengths`,
+    },
+  ];
+}
+
 export const projectFigures: readonly Bench[] = [
+  { names: ['projects.table_error_percent'], measure: measureTable },
+  { names: ['projects.suggest_600_ms'], measure: measureSuggest },
   { names: ['projects.layout_over_bound', 'projects.layout_ms'], measure: measureLayouts },
 ];
