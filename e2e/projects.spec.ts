@@ -184,3 +184,20 @@ test('the shop card works on a phone without a network: a look at what is there,
   await page.getByRole('link', { name: /^Four crew smocks/ }).click();
   await expect(page.getByRole('listitem', { name: 'toggles' })).toContainText(/toggles/i);
 });
+
+test('the usual sums are done with their drawing, and come back after a reload', async ({ page }) => {
+  await openSample(page, '/projects/sums');
+  const back = page.getByRole('region', { name: 'A quilt back' });
+  await expect(back).toContainText(
+    '3.60 m: 2 widths of 1.80 m, running across the quilt. The other way it takes 4.40 m.',
+  );
+  await back.getByLabel('Width of the cloth').fill('2.7 m');
+  await expect(back).toContainText('1.80 m: 1 width of 1.80 m');
+  await back.getByLabel('Width of the cloth').blur();
+  await page.reload();
+  await expect(back).toContainText('1.80 m: 1 width of 1.80 m');
+  await back.getByLabel('Width of the cloth').fill('none');
+  await expect(back.getByRole('alert')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Binding' })).toContainText('7.50 m of binding: 8 strips');
+  await expect(page.getByRole('region', { name: 'Bias from a square' })).toContainText('gives 5.00 m');
+});

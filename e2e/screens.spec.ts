@@ -12,6 +12,7 @@ const SCREENS = [
   '/projects/p4',
   '/projects/p2/gather',
   '/projects/shop',
+  '/projects/sums',
   '/daybook',
   '/household',
 ];
@@ -139,7 +140,15 @@ test('every number says how it was made: resting on it, and by one key', async (
     await expect(page.getByText('There is')).toBeVisible();
     expect(await listUnexplained(page), kind).toEqual([]);
   }
-  for (const path of ['/sort', '/projects', '/projects/p4', '/projects/p2/gather', '/daybook', '/household']) {
+  for (const path of [
+    '/sort',
+    '/projects',
+    '/projects/p4',
+    '/projects/p2/gather',
+    '/projects/sums',
+    '/daybook',
+    '/household',
+  ]) {
     await page.goto(path);
     await expect(page.locator('[data-how]').first()).toBeVisible();
     // What is worked out elsewhere comes a little later.

@@ -33,6 +33,7 @@ const FindPage = screen(() => import('./features/find/FindPage.tsx'), 'FindPage'
 const ProjectsPage = screen(() => import('./features/projects/ProjectsPage.tsx'), 'ProjectsPage');
 const ProjectPage = screen(() => import('./features/projects/ProjectPage.tsx'), 'ProjectPage');
 const ShopPage = screen(() => import('./features/projects/ShopPage.tsx'), 'ShopPage');
+const SumsPage = screen(() => import('./features/projects/SumsPage.tsx'), 'SumsPage');
 const GatherPage = screen(() => import('./features/projects/GatherPage.tsx'), 'GatherPage');
 const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
 const HouseholdPage = screen(() => import('./features/household/HouseholdPage.tsx'), 'HouseholdPage');
@@ -85,6 +86,7 @@ export function App() {
             <Route path="projects" element={<ProjectsPage />} />
             <Route path="projects/:projectId/gather" element={<GatherPage />} />
             <Route path="projects/shop" element={<ShopPage />} />
+            <Route path="projects/sums" element={<SumsPage />} />
             <Route path="projects/:projectId" element={<ProjectPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />

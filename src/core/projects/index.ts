@@ -32,3 +32,12 @@ export {
   listSittings,
 } from './minutes.ts';
 export { listWanted, type Wanted } from './shopping.ts';
+export {
+  type Binding,
+  type QuiltBack,
+  computeBiasLength,
+  computeBiasSquare,
+  computeBinding,
+  computePipingStrip,
+  computeQuiltBacks,
+} from './sums.ts';

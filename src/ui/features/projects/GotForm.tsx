@@ -15,7 +15,7 @@ import { Button } from '../../components/Button.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { act, edit } from '../../state/hands.ts';
 
 type Bought = Exclude<Wanted, { type: 'thread' }>;
 
@@ -81,10 +81,11 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
     const bare = known
       ? createLotAlike(id, known, world.nowMs())
       : createLooseLot(id, item, 1, unit === 'length' ? read.value : undefined, world.nowMs());
-    return act(
-      (now) =>
+    return edit(
+      household,
+      (from) =>
         createSaveItem(
-          now,
+          from,
           {
             ...item,
             ...(cost !== undefined && { cost: (item.cost ?? 0) + cost }),

@@ -51,9 +51,14 @@ export function ProjectsPage() {
     <Page
       title="Projects"
       tabs={
-        <Link className="font-semibold text-woad underline underline-offset-4" to="/projects/shop">
-          Shop card
-        </Link>
+        <span className="flex gap-5">
+          <Link className="font-semibold text-woad underline underline-offset-4" to="/projects/shop">
+            Shop card
+          </Link>
+          <Link className="font-semibold text-woad underline underline-offset-4" to="/projects/sums">
+            Sums
+          </Link>
+        </span>
       }
       foot={
         <>

@@ -1,0 +1,260 @@
+import { useState, type ReactNode } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import {
+  computeBiasLength,
+  computeBiasSquare,
+  computeBinding,
+  computePipingStrip,
+  computeQuiltBacks,
+} from '../../../core/projects/index.ts';
+import { formatClothLength, formatSize, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { explained } from '../../components/explained.ts';
+import { TextField } from '../../components/fields.tsx';
+import { Page } from '../../components/Page.tsx';
+import { useHousehold } from '../../state/app.ts';
+import { wordAmountFault, wordCount } from '../../text/index.ts';
+
+/** The usual sums of the cutting table, each with its drawing. What was typed stands in the address, so that it comes back. */
+export function SumsPage() {
+  return (
+    <Page
+      title="Sums"
+      tabs={
+        <Link className="font-semibold text-woad underline underline-offset-4" to="/projects">
+          All projects
+        </Link>
+      }
+    >
+      <div className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 px-4 py-3 md:grid-cols-2 md:overflow-y-auto md:px-5">
+        <QuiltBackSum />
+        <BindingSum />
+        <BiasSum />
+        <PipingSum />
+      </div>
+    </Page>
+  );
+}
+
+interface Asked {
+  readonly label: string;
+  readonly usualMm: number;
+}
+
+/** Fields of a sum, by their names: each a length, as usual until something is typed. */
+function useLengths<K extends string>(asked: Readonly<Record<K, Asked>>) {
+  const { units } = useHousehold().settings;
+  const [params, setParams] = useSearchParams();
+  const [typed, setTyped] = useState<Partial<Record<K, string>>>({});
+  const names = Object.keys(asked) as K[];
+  const read = names.map((name) => {
+    const text = typed[name] ?? params.get(name) ?? formatSize(asked[name].usualMm, units);
+    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
+    const fault = !parsed.ok
+      ? wordAmountFault(parsed.fault, formatSize(asked[name].usualMm, units))
+      : parsed.value <= 0
+        ? 'It must be more than nothing.'
+        : parsed.value > 1e6
+          ? 'That is longer than any cloth.'
+          : undefined;
+    return { name, text, mm: parsed.ok && fault === undefined ? parsed.value : null, fault };
+  });
+  const fields = (
+    <div className="grid grid-cols-2 gap-3">
+      {read.map(({ name, text, fault }) => (
+        <TextField
+          key={name}
+          label={asked[name].label}
+          value={text}
+          fault={fault}
+          onChange={({ target }) => setTyped({ ...typed, [name]: target.value })}
+          onBlur={() =>
+            setParams(
+              (now) => {
+                const next = new URLSearchParams(now);
+                next.set(name, text);
+                return next;
+              },
+              { replace: true },
+            )
+          }
+        />
+      ))}
+    </div>
+  );
+  const isGood = read.every(({ mm }) => mm !== null);
+  const values = isGood ? (Object.fromEntries(read.map(({ name, mm }) => [name, mm])) as Record<K, number>) : null;
+  return { fields, values, units };
+}
+
+function Sum({ title, fields, children }: { title: string; fields: ReactNode; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="stitched-t pt-2">
+      <h2 className="mb-1 font-display text-lg font-semibold">{title}</h2>
+      {fields}
+      {children}
+    </section>
+  );
+}
+
+const length = (mm: number, units: UnitSystem) => formatClothLength(mm, units);
+const DRAWN_PX = 150;
+
+function QuiltBackSum() {
+  const { fields, values, units } = useLengths({
+    topWide: { label: 'Quilt top, across', usualMm: 1600 },
+    topLong: { label: 'Quilt top, along', usualMm: 2000 },
+    backWidth: { label: 'Width of the cloth', usualMm: 1100 },
+  });
+  const backs = values && computeQuiltBacks(values.topWide, values.topLong, values.backWidth);
+  const [best, other] = backs ?? [];
+  return (
+    <Sum title="A quilt back" fields={fields}>
+      {values && best && other && (
+        <div className="mt-2 flex items-start gap-4">
+          <p
+            className="min-w-0 flex-1"
+            {...explained('10 cm more on each side; as many widths as cover it, both ways tried.')}
+          >
+            <strong>{length(best.lengthMm, units)}</strong>: {wordCount(best.widths, 'width')} of{' '}
+            {length(best.pieceMm, units)},{' '}
+            {best.runs === 'along' ? 'running along the quilt' : 'running across the quilt'}. The other way it takes{' '}
+            {length(other.lengthMm, units)}.
+          </p>
+          <BackPicture
+            wideMm={values.topWide + 200}
+            longMm={values.topLong + 200}
+            widths={best.widths}
+            widthMm={values.backWidth}
+            isAlong={best.runs === 'along'}
+          />
+        </div>
+      )}
+    </Sum>
+  );
+}
+
+interface BackPictureProps {
+  readonly wideMm: number;
+  readonly longMm: number;
+  readonly widths: number;
+  readonly widthMm: number;
+  readonly isAlong: boolean;
+}
+
+/** The back with its joins in running stitches, the top within it. */
+function BackPicture({ wideMm, longMm, widths, widthMm, isAlong }: BackPictureProps) {
+  const scale = DRAWN_PX / Math.max(wideMm, longMm);
+  const [w, h] = [wideMm * scale, longMm * scale];
+  return (
+    <svg role="img" aria-label="The back and its joins" width={w} height={h} className="shrink-0">
+      <rect width={w} height={h} fill="#f7f4ec" stroke="#22303c" />
+      <rect
+        x={100 * scale}
+        y={100 * scale}
+        width={w - 200 * scale}
+        height={h - 200 * scale}
+        fill="#e9edec"
+        stroke="#5c6b74"
+      />
+      {Array.from({ length: widths - 1 }, (_, n) => {
+        const at = (n + 1) * widthMm * scale;
+        return (
+          <path
+            key={n}
+            d={isAlong ? `M${at} 0V${h}` : `M0 ${at}H${w}`}
+            stroke="#2f5d7c"
+            strokeWidth="2"
+            strokeDasharray="5 4"
+          />
+        );
+      })}
+    </svg>
+  );
+}
+
+function BindingSum() {
+  const { fields, values, units } = useLengths({
+    boundWide: { label: 'What is bound, across', usualMm: 1600 },
+    boundLong: { label: 'What is bound, along', usualMm: 2000 },
+    boundStrip: { label: 'Strips cut', usualMm: 63.5 },
+    boundWidth: { label: 'Width of the cloth', usualMm: 1100 },
+  });
+  const found = values && computeBinding(values.boundWide, values.boundLong, values.boundStrip, values.boundWidth);
+  return (
+    <Sum title="Binding" fields={fields}>
+      {values && found && (
+        <>
+          <p
+            className="mt-2"
+            {...explained('All round and 30 cm more; a slanting join loses as much as a strip is wide.')}
+          >
+            <strong>{length(found.lengthMm, units)}</strong> of binding: {wordCount(found.strips, 'strip')} across the
+            cloth, {length(found.clothMm, units)} of it.
+          </p>
+          <StripPicture strips={found.strips} />
+        </>
+      )}
+    </Sum>
+  );
+}
+
+/** Strips across the cloth, one under the other; of very many only so many are drawn. */
+function StripPicture({ strips }: { strips: number }) {
+  const drawn = Math.min(strips, 24);
+  return (
+    <svg role="img" aria-label="Strips across the cloth" width={DRAWN_PX} height={drawn * 6} className="mt-2">
+      {Array.from({ length: drawn }, (_, n) => (
+        <rect key={n} x="0.5" y={n * 6 + 0.5} width={DRAWN_PX - 1} height="5" fill="#f7f4ec" stroke="#22303c" />
+      ))}
+    </svg>
+  );
+}
+
+function BiasSum() {
+  const { fields, values, units } = useLengths({
+    biasSide: { label: 'Side of the square', usualMm: 500 },
+    biasStrip: { label: 'Strips cut', usualMm: 50 },
+    biasWanted: { label: 'Wanted in all', usualMm: 5000 },
+  });
+  return (
+    <Sum title="Bias from a square" fields={fields}>
+      {values && (
+        <div className="mt-2 flex items-start gap-4">
+          <p
+            className="min-w-0 flex-1"
+            {...explained('The area of the square over the width of the strip; seams lose a little of it.')}
+          >
+            A square of {formatSize(values.biasSide, units)} gives{' '}
+            <strong>{length(computeBiasLength(values.biasSide, values.biasStrip), units)}</strong>. For{' '}
+            {length(values.biasWanted, units)} it takes a square of{' '}
+            <strong>{formatSize(computeBiasSquare(values.biasWanted, values.biasStrip), units)}</strong>.
+          </p>
+          <svg role="img" aria-label="Strips at a slant" width="90" height="90" className="shrink-0">
+            <rect x="0.5" y="0.5" width="89" height="89" fill="#f7f4ec" stroke="#22303c" />
+            {[18, 36, 54, 72, 90, 108, 126, 144, 162].map((at) => (
+              <path key={at} d={`M0 ${at}L${at} 0`} stroke="#2f5d7c" strokeDasharray="4 3" />
+            ))}
+          </svg>
+        </div>
+      )}
+    </Sum>
+  );
+}
+
+function PipingSum() {
+  const { fields, values, units } = useLengths({
+    cord: { label: 'Cord, across', usualMm: 6 },
+    piped: { label: 'Piping in all', usualMm: 3000 },
+  });
+  const stripMm = values && computePipingStrip(values.cord);
+  return (
+    <Sum title="Piping" fields={fields}>
+      {values && stripMm !== null && (
+        <p className="mt-2" {...explained('Once round the cord and 15 mm of seam on each side; cut on the bias.')}>
+          Strips of <strong>{formatSize(Math.ceil(stripMm), units)}</strong>, from a square of{' '}
+          <strong>{formatSize(computeBiasSquare(values.piped, stripMm), units)}</strong>.
+        </p>
+      )}
+    </Sum>
+  );
+}
