@@ -1,6 +1,6 @@
 import { createChange } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, listWrapped } from '../measure/index.ts';
-import { listPromised } from '../promises/index.ts';
+import { isUsedAgain, listPromised } from '../promises/index.ts';
 import {
   isOver,
   type Change,
@@ -36,13 +36,8 @@ function releasePromises(
 /** Adds a project, or changes one; what was promised to a need that it has no more is free again. */
 export function createSaveProject(household: Household, project: Project, nowMs: number): Act {
   const before = household.projects.get(project.id) ?? null;
-  const change = createChange(
-    'projects',
-    project.id,
-    before,
-    before ? { ...project, sinceMs: before.sinceMs } : project,
-  );
-  if (!change) return fail({ code: 'nothing-changed' });
+  if (before && !createChange('projects', project.id, before, { ...project, sinceMs: before.sinceMs }))
+    return fail({ code: 'nothing-changed' });
   const needs = new Set(project.needs.map((need) => need.id));
   const isKept = ({ needId }: Reservation) => !isOver(project) && (needId === undefined || needs.has(needId));
   const stamped = createChange('projects', project.id, before, { ...project, sinceMs: nowMs });
@@ -122,8 +117,7 @@ export function createGot(
   const need = project?.needs.find((one) => one.id === needId);
   if (!project || !need || isOver(project)) return fail({ code: 'no-such-project' });
   const { item, lot } = got;
-  const isUsedUp = item.kind !== 'tool' && item.kind !== 'pattern' && item.kind !== 'kit';
-  const amount = isUsedUp ? getAmount(item, lot) : 0;
+  const amount = isUsedAgain(item.kind) ? 0 : getAmount(item, lot);
   const reserved = amount > 0 ? [{ id: promiseId, projectId: id, needId, note: '', amount }] : undefined;
   const needs = project.needs.map((one) => {
     if (one.id !== needId) return one;

@@ -1,4 +1,4 @@
-import type { Block, Hole, Laid, Layout, Sheet } from './pieces.ts';
+import type { Block, Laid, Layout, Sheet } from './pieces.ts';
 
 /** Free room on the sheet: as large a rectangle as there is; several of them overlap. */
 interface Free {
@@ -43,7 +43,7 @@ function take(free: readonly Free[], taken: Free): Free[] {
 function open(sheet: Sheet): Free[] {
   const bottom = sheet.lengthMm ?? ENDLESS;
   let free: Free[] = [{ x: 0, y: 0, right: sheet.widthMm, bottom }];
-  for (const { xMm, yMm, widthMm, heightMm } of sheet.holes ?? ([] as readonly Hole[]))
+  for (const { xMm, yMm, widthMm, heightMm } of sheet.holes ?? [])
     free = take(free, { x: xMm, y: yMm, right: xMm + widthMm, bottom: yMm + heightMm });
   return free;
 }

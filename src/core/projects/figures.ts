@@ -94,12 +94,17 @@ const PART_SHARE = toTable<number>({
   backing: 1.1,
 });
 
-/** A guess by garment and part, mm of cloth 140 cm wide; null where the garment is not known. */
-export function guessGarment(garment: string, part: string): number | null {
-  const words = garment.toLowerCase().split(/[^a-z]+/);
-  for (const word of words) {
-    const known = GARMENT_MM[word] ?? GARMENT_MM[word.replace(/s$/, '')];
-    if (known !== undefined) return known * (PART_SHARE[part.toLowerCase()] ?? 1);
+/** What a table says of the first word of a name that it knows, one of them or several: `Four crew smocks` is a smock. */
+export function findForGarment<T>(table: Readonly<Record<string, T>>, name: string): T | null {
+  for (const word of name.toLowerCase().split(/[^a-z]+/)) {
+    const known = table[word] ?? table[word.replace(/s$/, '')];
+    if (known !== undefined) return known;
   }
   return null;
+}
+
+/** A guess by garment and part, mm of cloth 140 cm wide; null where the garment is not known. */
+export function guessGarment(garment: string, part: string): number | null {
+  const known = findForGarment(GARMENT_MM, garment);
+  return known === null ? null : known * (PART_SHARE[part.toLowerCase()] ?? 1);
 }

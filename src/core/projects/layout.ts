@@ -5,23 +5,31 @@ import type { CutFigures } from './need.ts';
 /** More pieces than this are laid on no table. */
 const MOST_BLOCKS = 500;
 
-const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+/** Whether two words mean the same cloth of a project, or the same size. */
+export const isSameWord = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /** The pieces of a project that are cut of one cloth. */
 export function listPieces({ pieces = [] }: Pick<Project, 'pieces'>, part: string): CutPiece[] {
-  return pieces.filter((piece) => isSame(piece.part, part));
+  return pieces.filter((piece) => isSameWord(piece.part, part));
 }
 
-/** Pieces as they are laid on the cloth: opened out, each as often as it is cut, with their seams. Lengths in mm. */
+/** A piece as it is laid on the cloth: opened out, with its seams; mm. */
+export function openPiece(
+  { widthMm, heightMm, isOnFold, mayTurn }: CutPiece,
+  seamMm: number,
+): Pick<Block, 'widthMm' | 'heightMm' | 'mayTurn'> {
+  return {
+    widthMm: widthMm * (isOnFold ? 2 : 1) + 2 * seamMm,
+    heightMm: heightMm + 2 * seamMm,
+    mayTurn: mayTurn ?? false,
+  };
+}
+
+/** Pieces as they are laid on the cloth, each as often as it is cut. Lengths in mm. */
 export function toBlocks(pieces: readonly CutPiece[], { seamMm }: Pick<CutFigures, 'seamMm'>): Block[] {
   return pieces
-    .flatMap(({ count, widthMm, heightMm, isOnFold, mayTurn }, piece) =>
-      Array.from({ length: Math.min(count, MOST_BLOCKS) }, (): Block => ({
-        piece,
-        widthMm: widthMm * (isOnFold ? 2 : 1) + 2 * seamMm,
-        heightMm: heightMm + 2 * seamMm,
-        mayTurn: mayTurn ?? false,
-      })),
+    .flatMap((one, piece) =>
+      Array.from({ length: Math.min(one.count, MOST_BLOCKS) }, (): Block => ({ piece, ...openPiece(one, seamMm) })),
     )
     .slice(0, MOST_BLOCKS);
 }

@@ -1,5 +1,5 @@
 import { isOver, type Project, type Step, type StepStation } from '../records/index.ts';
-import { getStepMinutes, type ProjectStanding } from './standing.ts';
+import { computeLeft, getStepMinutes, listOpenSteps, type ProjectStanding } from './standing.ts';
 
 /** How much longer or shorter steps take at a station than was thought: 1 for just as thought. */
 export type Pace = Readonly<Record<StepStation, number>>;
@@ -32,8 +32,7 @@ export function learnPace(projects: Iterable<Project>): Pace {
 
 /** What a step is likely to take still, min. */
 export function computeStepLeft(step: Step, pace: Pace): number {
-  const minutes = getStepMinutes(step) * pace[step.station];
-  return Math.max(minutes / 4, minutes - (step.spentMinutes ?? 0));
+  return computeLeft(getStepMinutes(step) * pace[step.station], step);
 }
 
 /** Steps of one project that go into the time, one after the other. */
@@ -57,10 +56,6 @@ export interface Batch {
 /** A step that is begun goes on for so long at least, min: less is not worth taking it out. */
 const LEAST_MINUTES = 10;
 
-function listOpen({ project }: ProjectStanding): Step[] {
-  return project.steps.filter((step) => step.doneAtMs === undefined);
-}
-
 /** From cutting on nothing that is missing keeps one from the next step; before, cloth does. */
 function isReady({ project, missing, toGather }: ProjectStanding): boolean {
   // The pattern is looked up where it lies; what is promised must be at hand.
@@ -78,7 +73,7 @@ export function listSittings(standings: readonly ProjectStanding[], minutes: num
   return standings
     .flatMap((standing): Sitting[] => {
       if (isOver(standing.project) || standing.project.state === 'idea') return [];
-      const open = listOpen(standing);
+      const open = listOpenSteps(standing.project);
       const [first] = open;
       if (!first) return [];
       const steps: Step[] = [];
@@ -113,8 +108,7 @@ export function listSittings(standings: readonly ProjectStanding[], minutes: num
 export function listBatches(standings: readonly ProjectStanding[], pace: Pace): Batch[] {
   const byStation = new Map<StepStation, { project: Project; step: Step }[]>();
   for (const standing of standings) {
-    const { project } = standing;
-    const [step] = listOpen(standing);
+    const { project, next: step } = standing;
     if (!step || isOver(project) || project.state === 'idea' || !isReady(standing)) continue;
     byStation.set(step.station, [...(byStation.get(step.station) ?? []), { project, step }]);
   }

@@ -1,4 +1,5 @@
 import type { ClothNeed, Cutting, FabricSpec, Item, Make, Need, Project } from '../records/index.ts';
+import { fail, ok, type Result } from '../result/index.ts';
 import {
   GARMENT_WIDTH_MM,
   getShrinkage,
@@ -8,6 +9,7 @@ import {
   SELVAGE_MM,
   STRAIGHTEN_MM,
 } from './figures.ts';
+import { isSameWord, listPieces, openPiece } from './layout.ts';
 
 /** The cloth that something is reckoned for: as it is, or as it is thought of. */
 export interface ClothAt {
@@ -68,8 +70,7 @@ export type NeedFault =
   | { readonly code: 'no-such-size'; readonly size: string; readonly known: readonly string[] }
   | { readonly code: 'too-narrow'; readonly widestMm: number; readonly widthMm: number };
 
-export type NeedFound =
-  { readonly ok: true; readonly value: ClothNeeded } | { readonly ok: false; readonly fault: NeedFault };
+export type NeedFound = Result<ClothNeeded, NeedFault>;
 
 interface TableLength {
   readonly lengthMm: number;
@@ -107,7 +108,6 @@ export function computeTableLength(
 }
 
 const toNumber = (size: string) => (/^\d+([.,]\d+)?$/.test(size.trim()) ? Number(size.replace(',', '.')) : null);
-const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /** Rows of a table by size: those of that size or of every size; between two numbered sizes, the larger shares of both. */
 function findForSize(
@@ -115,7 +115,7 @@ function findForSize(
   size: string,
   widthMm: number,
 ): { readonly length: TableLength; readonly isBetween: boolean } | null {
-  const own = rows.filter((row) => row.size === '' || isSame(row.size, size));
+  const own = rows.filter((row) => row.size === '' || isSameWord(row.size, size));
   if (own.length > 0) return { length: computeTableLength(own, widthMm), isBetween: false };
   const wanted = toNumber(size);
   const sizes = [...new Set(rows.map((row) => row.size))];
@@ -161,9 +161,9 @@ function findBase(
   widthMm: number,
 ): Base | NeedFault {
   if (need.amount !== undefined) return { way: 'said', lengthMm: need.amount, sigmaMm: 0, between: [] };
-  const isMain = isSame(need.part, 'main');
+  const isMain = isSameWord(need.part, 'main');
   const rows = (pattern?.pattern?.needs ?? []).filter((row) =>
-    row.part === '' ? isMain : isSame(row.part, need.part),
+    row.part === '' ? isMain : isSameWord(row.part, need.part),
   );
   if (rows.length > 0) {
     let [lengthMm, variance] = [0, 0];
@@ -192,12 +192,11 @@ function measurePieces(
   seamMm: number,
 ): { readonly widestMm: number; readonly longestMm: number } {
   let [widestMm, longestMm] = [0, 0];
-  for (const piece of project.pieces ?? []) {
-    if (!isSame(piece.part, part)) continue;
-    const across = piece.widthMm * (piece.isOnFold ? 2 : 1) + 2 * seamMm;
-    const along = piece.heightMm + 2 * seamMm;
-    widestMm = Math.max(widestMm, piece.mayTurn ? Math.min(across, along) : across);
-    longestMm = Math.max(longestMm, piece.mayTurn ? Math.min(across, along) : along);
+  for (const piece of listPieces(project, part)) {
+    const { widthMm, heightMm, mayTurn } = openPiece(piece, seamMm);
+    const least = Math.min(widthMm, heightMm);
+    widestMm = Math.max(widestMm, mayTurn ? least : widthMm);
+    longestMm = Math.max(longestMm, mayTurn ? least : heightMm);
   }
   return { widestMm, longestMm };
 }
@@ -212,11 +211,11 @@ export function computeClothNeed(project: Project, need: Need, pattern: Item | u
   const { widestMm, longestMm } = measurePieces(project, need.part, figures.seamMm);
   const { widthMm } = cloth.fabric;
   const usableMm = widthMm * (1 - figures.shrinkWidthPercent / 100) - 2 * figures.selvageMm;
-  if (widestMm > usableMm) return { ok: false, fault: { code: 'too-narrow', widestMm, widthMm: usableMm } };
+  if (widestMm > usableMm) return fail({ code: 'too-narrow', widestMm, widthMm: usableMm });
   const makes = project.makes.length > 0 ? project.makes : [{ size: '', count: 1 }];
   const garment = pattern?.pattern?.garment || project.name;
   const base = findBase(need, makes, pattern, garment, widthMm);
-  if ('code' in base) return { ok: false, fault: base };
+  if ('code' in base) return fail(base);
   const isSaid = base.way === 'said';
   const baseMm = Math.max(base.lengthMm, longestMm);
   // What the sewist said is what it takes, with everything.
@@ -227,19 +226,16 @@ export function computeClothNeed(project: Project, need: Need, pattern: Item | u
   const straightenMm = isSaid ? 0 : 2 * figures.straightenMm;
   const dryMm = repeated + straightenMm;
   const lengthMm = isSaid ? dryMm : dryMm / (1 - figures.shrinkPercent / 100);
-  return {
-    ok: true,
-    value: {
-      way: base.way,
-      lengthMm,
-      sigmaMm: base.sigmaMm * (lengthMm / Math.max(1, baseMm)),
-      baseMm,
-      oneWayMm,
-      repeatMm: repeated - cutMm,
-      straightenMm,
-      shrinkMm: lengthMm - dryMm,
-      figures,
-      between: base.between,
-    },
-  };
+  return ok({
+    way: base.way,
+    lengthMm,
+    sigmaMm: base.sigmaMm * (lengthMm / Math.max(1, baseMm)),
+    baseMm,
+    oneWayMm,
+    repeatMm: repeated - cutMm,
+    straightenMm,
+    shrinkMm: lengthMm - dryMm,
+    figures,
+    between: base.between,
+  });
 }

@@ -5,6 +5,7 @@ import {
   type Household,
   type Item,
   type Lot,
+  type LotId,
   type Need,
   type Project,
   type ProjectId,
@@ -13,7 +14,7 @@ import {
 } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
 import { computeClothNeed, type ClothAt, type NeedFound } from './need.ts';
-import { listPromised, type Promised } from '../promises/index.ts';
+import { isUsedAgain, nameOfPromise, type Promised } from '../promises/index.ts';
 
 /** Somebody else who holds some of a cloth that a need is to be made of. */
 export interface Rival {
@@ -61,21 +62,16 @@ export function getStepMinutes({ minutes, station }: Pick<Step, 'minutes' | 'sta
   return minutes ?? STEP_MINUTES[station satisfies StepStation]!;
 }
 
-/** Minutes of the steps that are not done, less what was spent on them; a step that takes longer still takes a little. */
-function countMinutesLeft({ steps }: Pick<Project, 'steps'>): number {
-  const open = steps.filter((step) => step.doneAtMs === undefined);
-  return open.reduce((sum, step) => {
-    const minutes = getStepMinutes(step);
-    return sum + Math.max(minutes / 4, minutes - (step.spentMinutes ?? 0));
-  }, 0);
+/** What a step is likely to take still: less what was spent on it; one that takes longer than thought still takes a little. Minutes. */
+export function computeLeft(minutes: number, { spentMinutes = 0 }: Pick<Step, 'spentMinutes'>): number {
+  return Math.max(minutes / 4, minutes - spentMinutes);
 }
 
-function findNextStep({ steps }: Pick<Project, 'steps'>): Step | null {
-  return steps.find((step) => step.doneAtMs === undefined) ?? null;
+/** Steps that are not done, in their order. */
+export function listOpenSteps({ steps }: Pick<Project, 'steps'>): Step[] {
+  return steps.filter((step) => step.doneAtMs === undefined);
 }
 
-/** Kinds of which one owns enough when one owns them: they are not used up. */
-const USED_AGAIN: ReadonlySet<string> = new Set(['tool', 'pattern', 'kit']);
 /** Amounts nearer than this are the same. */
 const LEAST = 0.5;
 /** A cloth that nobody has chosen yet is thought of as cotton of this width, mm, washed. */
@@ -90,35 +86,39 @@ export interface ProjectFacts {
   readonly household: Household;
   readonly promisedOf: ReadonlyMap<ProjectId, readonly Promised[]>;
   readonly lotsOf: ReadonlyMap<string, readonly Lot[]>;
+  /** What lies in a bag, by the lot that it is. */
+  readonly inBag: ReadonlyMap<LotId, readonly Lot[]>;
 }
 
+function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {
+  const known = map.get(key);
+  if (known) known.push(value);
+  else map.set(key, [value]);
+}
+
+/** One look at all lots. */
 export function createProjectFacts(household: Household): ProjectFacts {
   const lotsOf = new Map<string, Lot[]>();
+  const promisedOf = new Map<ProjectId, Promised[]>();
+  const inBag = new Map<LotId, Lot[]>();
   for (const lot of household.lots.values()) {
-    if (lot.state === 'gone') continue;
-    const known = lotsOf.get(lot.itemId);
-    if (known) known.push(lot);
-    else lotsOf.set(lot.itemId, [lot]);
+    const item = household.items.get(lot.itemId);
+    if (!item || lot.state === 'gone') continue;
+    push(lotsOf, lot.itemId, lot);
+    if (lot.withLotId) push(inBag, lot.withLotId, lot);
+    for (const promise of lot.reserved ?? [])
+      if (promise.projectId) push(promisedOf, promise.projectId, { lot, item, promise });
   }
-  const promisedOf = new Map([...household.projects.keys()].map((id) => [id, listPromised(household, id)] as const));
-  return { household, promisedOf, lotsOf };
+  return { household, promisedOf, lotsOf, inBag };
 }
 
 function listRivals({ household }: ProjectFacts, lots: readonly Lot[], project: Project): Rival[] {
   return lots.flatMap((lot) =>
-    (lot.reserved ?? []).flatMap(({ id, projectId, forWhat, amount }) =>
-      projectId === project.id
-        ? []
-        : [
-            {
-              lot,
-              promiseId: id,
-              projectId: projectId ?? null,
-              name: forWhat ?? (projectId && household.projects.get(projectId)?.name) ?? '',
-              amount,
-            },
-          ],
-    ),
+    (lot.reserved ?? []).flatMap((promise): Rival[] => {
+      const { id, projectId, amount } = promise;
+      if (projectId === project.id) return [];
+      return [{ lot, promiseId: id, projectId: projectId ?? null, name: nameOfPromise(household, promise), amount }];
+    }),
   );
 }
 
@@ -137,7 +137,7 @@ function computeNeedStanding(facts: ProjectFacts, project: Project, need: Need):
   const promisedAmount = promised.reduce((sum, { promise }) => sum + promise.amount, 0);
   const used = need.used ?? 0;
   const missing = needed === null ? null : Math.max(0, needed - used - promisedAmount);
-  const isOwned = USED_AGAIN.has(need.kind) && lots.length > 0;
+  const isOwned = isUsedAgain(need.kind) && lots.length > 0;
   const isThere = need.isThere === true || isOwned || (missing !== null && missing <= LEAST && needed! > 0);
   const state = isThere ? 'there' : need.isToGet ? 'toGet' : promisedAmount + used > 0 ? 'short' : 'open';
   return {
@@ -172,12 +172,13 @@ export interface ProjectStanding {
 export function computeStanding(facts: ProjectFacts, project: Project): ProjectStanding {
   const needs = project.needs.map((need) => computeNeedStanding(facts, project, need));
   const missing = isOver(project) ? [] : needs.filter(({ state }) => state !== 'there');
+  const open = listOpenSteps(project);
   const { bagLotId } = project;
   const isIn = (lot: Lot) => bagLotId !== undefined && lot.state === 'with' && lot.withLotId === bagLotId;
   // What is promised, and one of each tool and pattern that is used for it.
   const named = [
     project.patternItemId,
-    ...project.needs.flatMap((need) => (USED_AGAIN.has(need.kind) ? need.itemId : [])),
+    ...project.needs.flatMap((need) => (isUsedAgain(need.kind) ? need.itemId : [])),
   ];
   const wanted = new Map((facts.promisedOf.get(project.id) ?? []).map(({ lot }) => [lot.id, lot]));
   for (const id of named) {
@@ -190,9 +191,9 @@ export function computeStanding(facts: ProjectFacts, project: Project): ProjectS
     needs,
     missing,
     contested: missing.filter(({ rivals }) => rivals.length > 0),
-    minutesLeft: countMinutesLeft(project),
-    next: findNextStep(project),
-    gathered: bagLotId === undefined ? [] : [...facts.household.lots.values()].filter((lot) => isIn(lot)),
+    minutesLeft: open.reduce((sum, step) => sum + computeLeft(getStepMinutes(step), step), 0),
+    next: open[0] ?? null,
+    gathered: bagLotId === undefined ? [] : (facts.inBag.get(bagLotId) ?? []),
     toGather: [...wanted.values()].filter((lot) => !isIn(lot)),
   };
 }

@@ -1,6 +1,7 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Item, Lot, Need, Project } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
+import { findForGarment } from './figures.ts';
 import { computeClothNeed, type ClothNeeded } from './need.ts';
 import type { ProjectFacts } from './standing.ts';
 
@@ -67,11 +68,7 @@ const COST = { narrow: 10, short: 4, promised: 1, weight: 1.5, stretch: 2, unwas
 function getSuits(garment: string, part: string): Suits | null {
   if (part === 'lining') return LININGS;
   if (part !== 'main' && part !== 'contrast') return null;
-  for (const word of garment.toLowerCase().split(/[^a-z]+/)) {
-    const known = SUITS[word] ?? SUITS[word.replace(/s$/, '')];
-    if (known) return known;
-  }
-  return null;
+  return findForGarment(SUITS, garment);
 }
 
 /** Cloth classes that only do for one part, and parts that only they do for. */

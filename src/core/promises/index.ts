@@ -1,1 +1,8 @@
-export { type Promised, findProjectOfBag, listPromised, nameOfPromise, releaseFromProject } from './promise.ts';
+export {
+  type Promised,
+  findProjectOfBag,
+  isUsedAgain,
+  listPromised,
+  nameOfPromise,
+  releaseFromProject,
+} from './promise.ts';

@@ -1,4 +1,4 @@
-import type { Household, Item, ItemId, Lot, LotId, Project, ProjectId, Reservation } from '../records/index.ts';
+import type { Household, Item, ItemId, Kind, Lot, LotId, Project, ProjectId, Reservation } from '../records/index.ts';
 
 /** Part of a lot that is promised. */
 export interface Promised {
@@ -10,6 +10,11 @@ export interface Promised {
 /** What something is promised to, by name. */
 export function nameOfPromise({ projects }: Household, { forWhat, projectId }: Reservation): string {
   return forWhat ?? (projectId && projects.get(projectId)?.name) ?? '';
+}
+
+/** Whether owning one is enough, for it is not used up: such things are named by a need, and not promised. */
+export function isUsedAgain(kind: Kind): boolean {
+  return kind === 'tool' || kind === 'pattern' || kind === 'kit';
 }
 
 /** All that is promised to a project. */
