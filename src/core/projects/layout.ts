@@ -43,11 +43,11 @@ export function toSheet(
   const across = 1 - shrinkWidthPercent / 100;
   return {
     widthMm: Math.max(0, cloth.widthMm * across - 2 * selvageMm),
-    ...(cloth.lengthMm !== undefined && { lengthMm: Math.max(0, (cloth.lengthMm - 2 * straightenMm) * along) }),
+    ...(cloth.lengthMm !== undefined && { lengthMm: Math.max(0, cloth.lengthMm * along - 2 * straightenMm) }),
     ...(cloth.holes && {
       holes: cloth.holes.map(({ xMm, yMm, widthMm, heightMm }) => ({
         xMm: xMm * across - selvageMm,
-        yMm: (yMm - straightenMm) * along,
+        yMm: yMm * along - straightenMm,
         widthMm: widthMm * across,
         heightMm: heightMm * along,
       })),
@@ -55,7 +55,7 @@ export function toSheet(
   };
 }
 
-/** What a length on the sheet takes of the cloth as it lies in the stash: with its ends, before the wash; mm. */
+/** What a length on the sheet takes of the cloth as it lies in the stash: with its ends, which are cut straight after the wash; mm. */
 export function toClothLength(laidMm: number, { shrinkPercent, straightenMm }: CutFigures): number {
-  return laidMm / (1 - shrinkPercent / 100) + 2 * straightenMm;
+  return (laidMm + 2 * straightenMm) / (1 - shrinkPercent / 100);
 }

@@ -9,7 +9,7 @@ import {
   SELVAGE_MM,
   STRAIGHTEN_MM,
 } from './figures.ts';
-import { isSameWord, listPieces, openPiece } from './layout.ts';
+import { isSameWord, listPieces, openPiece, toSheet } from './layout.ts';
 
 /** The cloth that something is reckoned for: as it is, or as it is thought of. */
 export interface ClothAt {
@@ -210,7 +210,7 @@ export function computeClothNeed(project: Project, need: Need, pattern: Item | u
   const figures = getCutFigures(need.cutting, cloth);
   const { widestMm, longestMm } = measurePieces(project, need.part, figures.seamMm);
   const { widthMm } = cloth.fabric;
-  const usableMm = widthMm * (1 - figures.shrinkWidthPercent / 100) - 2 * figures.selvageMm;
+  const usableMm = toSheet({ widthMm }, figures).widthMm;
   if (widestMm > usableMm) return fail({ code: 'too-narrow', widestMm, widthMm: usableMm });
   const makes = project.makes.length > 0 ? project.makes : [{ size: '', count: 1 }];
   const garment = pattern?.pattern?.garment || project.name;
