@@ -15,7 +15,8 @@ import { applyMerge, getLater, planMerge } from '../src/core/merging/index.ts';
 import { createRandom, pick, type Random } from '../src/core/random/index.ts';
 import type { Chronicle, DaybookEvent, EventId, Household } from '../src/core/records/index.ts';
 import { createPlaceTree } from '../src/core/storage/index.ts';
-import { ACTS, TEXTS } from './lifeActs.ts';
+import { TEXTS } from './drawn.ts';
+import { ACTS } from './lifeActs.ts';
 
 /** A household that is lived in by a seed: random acts of all sorts, undo, undoing the undo, another device. */
 export class Life {

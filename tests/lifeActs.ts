@@ -1,32 +1,25 @@
 import * as acts from '../src/core/acts/index.ts';
-import type { Draft } from '../src/core/daybook/index.ts';
 import { computeGroups } from '../src/core/grouping/index.ts';
 import * as heaps from '../src/core/heaps/index.ts';
 import * as setout from '../src/core/setout/index.ts';
 import * as labels from '../src/core/labels/index.ts';
 import * as learning from '../src/core/learning/index.ts';
-import { getAmount } from '../src/core/measure/index.ts';
 import * as mending from '../src/core/mending/index.ts';
-import { pick, type Random } from '../src/core/random/index.ts';
+import { pick } from '../src/core/random/index.ts';
 import {
   NO_PARTS,
   createLooseLot,
   KINDS,
-  PROJECT_STATES,
   SETOUT_STAGES,
   SETOUT_WAYS,
-  type DaybookEvent,
   type Household,
   type Item,
   type ItemId,
-  type Lot,
   type LotId,
   type Place,
   type PlaceId,
   type Plan,
   type PlanId,
-  type Project,
-  type ProjectId,
   type Ware,
 } from '../src/core/records/index.ts';
 import {
@@ -37,39 +30,10 @@ import {
   withoutBerth,
   type ToStand,
 } from '../src/core/storage/index.ts';
-
-type Act =
-  { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: { readonly code: string } };
-
-/** All that an act may be about, drawn anew for each. */
-interface Drawn {
-  readonly now: Household;
-  readonly events: readonly DaybookEvent[];
-  readonly random: Random;
-  readonly nowMs: number;
-  readonly id: () => string;
-  readonly lot: Lot;
-  readonly other: Lot;
-  readonly item: Item;
-  readonly leaf: Place;
-  readonly text: string;
-}
+import { amountOf, createNewThing, type Act, type Drawn } from './drawn.ts';
+import { PROJECT_ACTS } from './lifeProjects.ts';
 
 const findHeap = ({ lots }: Household) => [...lots.values()].find((lot) => lot.heap && lot.state !== 'gone');
-
-/** Words as they are typed, kindly or not. */
-export const TEXTS = [
-  'a shirt',
-  '',
-  '   ',
-  'x'.repeat(130),
-  'y'.repeat(2100),
-  '<b>“&”</b>',
-  '=1+1',
-  'ämter 日本 🧵'.repeat(3),
-  '__proto__',
-];
-const AMOUNTS = [0, -3, 0.2, 1, 7, 120, 999, 1e7, Number.NaN];
 
 /** Containers carried to where they go in, or out of the way. */
 function createBinMoves({ now, random }: Pick<Drawn, 'now' | 'random'>): ToStand[] {
@@ -111,34 +75,6 @@ function createPlan({ now, random, id, nowMs }: Drawn): Plan {
   };
 }
 
-function createNewThing({ now, random, id, nowMs, text }: Drawn): { item: Item; lots: Lot[] } {
-  const like = pick(random, [...now.items.values()]);
-  const item: Item = { ...like, id: id() as ItemId, name: text.trim() || 'new' };
-  if (item.scrap) item.scrap = { ...item.scrap, parentItemId: pick(random, [...now.items.values()]).id };
-  return { item, lots: [createLooseLot(id() as LotId, item, 2, item.fabric ? 3000 : undefined, nowMs)] };
-}
-
-const findProject = ({ now, random }: Pick<Drawn, 'now' | 'random'>): Project | undefined =>
-  now.projects.size > 0 ? pick(random, [...now.projects.values()]) : undefined;
-
-function createProject({ now, random, id, nowMs, text }: Drawn): Project {
-  const itemId = random() < 0.5 ? pick(random, [...now.items.values()]).id : undefined;
-  return {
-    id: id() as ProjectId,
-    name: text.slice(0, 120) || 'a coat',
-    state: 'planned',
-    makes: [{ size: '38', count: 2 }],
-    notes: '',
-    needs: [
-      { id: id(), kind: 'fabric', part: 'main' },
-      { id: id(), kind: 'notion', part: 'buttons', amount: 4, ...(itemId && { itemId }) },
-    ],
-    steps: [],
-    ...(itemId && { patternItemId: itemId }),
-    sinceMs: nowMs,
-  };
-}
-
 function createBin({ random, id, leaf }: Drawn): Place {
   const outer = pick(random, [60, 200, 320, 900]);
   return {
@@ -161,11 +97,6 @@ function createBin({ random, id, leaf }: Drawn): Place {
     },
   };
 }
-
-const amountOf = ({ random, now, lot }: Drawn) => {
-  const item = now.items.get(lot.itemId)!;
-  return random() < 0.6 ? getAmount(item, lot) * pick(random, [0.3, 0.5, 1]) : pick(random, AMOUNTS);
-};
 
 /** How each act is drawn. The list is compared with what the folders of acts export: a new one belongs in it. */
 export const ACTS: Record<string, (drawn: Drawn) => Act> = {
@@ -230,64 +161,7 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
       drawn.nowMs,
     ),
   createRelease: ({ now, lot, nowMs }) => acts.createRelease(now, lot.id, lot.reserved?.[0]?.id ?? 'none', nowMs),
-  createSaveProject: (drawn) => {
-    const project = findProject(drawn);
-    const { now, random, text, nowMs } = drawn;
-    if (!project) return acts.createSaveProject(now, createProject(drawn), nowMs);
-    const state = pick(random, PROJECT_STATES);
-    const needs = random() < 0.2 ? project.needs.slice(1) : project.needs;
-    return acts.createSaveProject(now, { ...project, state, needs, notes: text.slice(0, 1900) }, nowMs);
-  },
-  createPromise: (drawn) => {
-    const { now, lot, id, nowMs, random } = drawn;
-    const project = findProject(drawn);
-    return acts.createPromise(
-      now,
-      {
-        projectId: project?.id ?? ('none' as ProjectId),
-        needId: project?.needs[0]?.id ?? 'none',
-        lotId: lot.id,
-        amount: amountOf(drawn),
-        ...(random() < 0.5 && { from: (lot.reserved ?? []).map((one) => one.id) }),
-      },
-      id(),
-      nowMs,
-    );
-  },
-  createBag: (drawn) => {
-    const { item, lots } = createNewThing(drawn);
-    const bag = { ...item, id: drawn.id() as ItemId };
-    const lot = { ...lots[0]!, itemId: bag.id };
-    return acts.createBag(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), { item: bag, lot }, drawn.nowMs);
-  },
-  createGot: (drawn) => {
-    const { item, lots } = createNewThing(drawn);
-    const project = findProject(drawn);
-    return acts.createGot(
-      drawn.now,
-      project?.id ?? ('none' as ProjectId),
-      project?.needs[0]?.id ?? 'none',
-      { item, lot: lots[0]! },
-      drawn.id(),
-      drawn.nowMs,
-    );
-  },
-  createGather: (drawn) =>
-    acts.createGather(
-      drawn.now,
-      findProject(drawn)?.id ?? ('none' as ProjectId),
-      [drawn.lot.id, drawn.other.id],
-      drawn.nowMs,
-    ),
-  createEndProject: (drawn) =>
-    acts.createEndProject(
-      drawn.now,
-      findProject(drawn)?.id ?? ('none' as ProjectId),
-      pick(drawn.random, ['done', 'givenUp'] as const),
-      drawn.nowMs,
-    ),
-  createRemoveProject: (drawn) =>
-    acts.createRemoveProject(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), drawn.nowMs),
+  ...PROJECT_ACTS,
   createWash: ({ now, lot, nowMs }) => acts.createWash(now, lot.id, nowMs),
   createWrap: ({ now, lot, other, nowMs }) => acts.createWrap(now, lot.id, other.id, nowMs),
   createGone: ({ now, lot, random, nowMs }) => acts.createGone(now, lot.id, pick(random, acts.WAYS_OUT), nowMs),

@@ -18,7 +18,7 @@ export {
   createProjectFacts,
   getStepMinutes,
 } from './standing.ts';
-export { listPieces, toBlocks, toClothLength, toSheet } from './layout.ts';
+export { isSameWord, listPieces, toBlocks, toClothLength, toSheet } from './layout.ts';
 export { parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
 export { formatMakes, parseMakes, parseNeedLine, parseStepLine } from './lines.ts';

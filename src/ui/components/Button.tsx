@@ -6,6 +6,9 @@ const LOOK = {
   quiet: 'text-woad underline underline-offset-4 hover:text-ink disabled:text-stone',
 } as const;
 
+/** A link in a line of text or beside a title. */
+export const linkClass = 'font-semibold text-woad underline underline-offset-4';
+
 /** One large target with a plain word on it. */
 export function Button({
   look = 'plain',

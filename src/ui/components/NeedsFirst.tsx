@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { linkClass } from './Button.tsx';
 import { takesRoom } from '../../core/records/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { derive, getTree } from '../state/derived.ts';
@@ -17,8 +18,6 @@ interface NeedsFirstProps {
   readonly needs: 'both' | 'things' | 'places';
 }
 
-const LINK = 'font-semibold text-woad underline underline-offset-4';
-
 /** What a screen needs before it is of use, and the way to say it. */
 export function NeedsFirst({ says, needs }: NeedsFirstProps) {
   const lacking = getLacking(useHousehold());
@@ -32,7 +31,7 @@ export function NeedsFirst({ says, needs }: NeedsFirstProps) {
       <ul className="mt-2 space-y-1">
         {places && (
           <li>
-            <Link to="/room/plan?do=furnish" className={LINK}>
+            <Link to="/room/plan?do=furnish" className={linkClass}>
               Say what stands in the room
             </Link>
             : shelves, drawers, bins.
@@ -40,15 +39,15 @@ export function NeedsFirst({ says, needs }: NeedsFirstProps) {
         )}
         {things && (
           <li>
-            <Link to="/heaps" className={LINK}>
+            <Link to="/heaps" className={linkClass}>
               Say how much you own, by the heap
             </Link>
             , or{' '}
-            <Link to="/stash" className={LINK}>
+            <Link to="/stash" className={linkClass}>
               thing by thing
             </Link>
             , or bring in{' '}
-            <Link to="/list" className={LINK}>
+            <Link to="/list" className={linkClass}>
               a list
             </Link>
             .

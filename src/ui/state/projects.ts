@@ -1,6 +1,7 @@
 import { computeStanding, createProjectFacts, type ProjectStanding } from '../../core/projects/index.ts';
-import type { ProjectId } from '../../core/records/index.ts';
-import { derive } from './derived.ts';
+import type { Household, Item, Lot, Project, ProjectId } from '../../core/records/index.ts';
+import { formatPlaceName } from '../../core/storage/index.ts';
+import { derive, getTree } from './derived.ts';
 
 export const getProjectFacts = derive(createProjectFacts);
 
@@ -9,3 +10,11 @@ export const getStandings = derive((household): ReadonlyMap<ProjectId, ProjectSt
   const facts = getProjectFacts(household);
   return new Map([...household.projects.values()].map((project) => [project.id, computeStanding(facts, project)]));
 });
+
+/** The bag of a project with where it is, in words; null where it has none. */
+export function findBag(household: Household, { bagLotId }: Project): { lot: Lot; item: Item; at: string } | null {
+  const lot = bagLotId && household.lots.get(bagLotId);
+  const item = lot && lot.state !== 'gone' ? household.items.get(lot.itemId) : undefined;
+  if (!lot || !item) return null;
+  return { lot, item, at: lot.placeId === undefined ? 'out' : formatPlaceName(getTree(household), lot.placeId) };
+}

@@ -21,7 +21,7 @@ const TYPE: Record<EventType, string> = {
   undone: 'Took back',
   imported: 'Took in',
   merged: 'Made one of two',
-  reserved: 'Reserved',
+  reserved: 'Promised',
   released: 'Released',
   washed: 'Washed',
   wrapped: 'Wrapped up',
@@ -53,7 +53,7 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
     if (type === 'cut') return `Cut ${words} from ${subject}${event.forWhat ? ` for ${event.forWhat}` : ''}`;
     if (type === 'counted') return `Counted ${words} of ${subject}`;
     if (type === 'measured') return `Measured ${words} of ${subject}`;
-    if (type === 'reserved') return `Reserved ${words} of ${subject}`;
+    if (type === 'reserved') return `Promised ${words} of ${subject}${event.forWhat ? ` to ${event.forWhat}` : ''}`;
   }
   if (type === 'merged' || type === 'imported') return `${TYPE[type]}: ${subject}`;
   if (type === 'undone') return `Took back: ${subject}`;

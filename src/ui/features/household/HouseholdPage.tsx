@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import { useState, type ChangeEvent } from 'react';
 import { dropAbsent, parseRecord, type Settings } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { CheckField, SelectField, TextField } from '../../components/fields.tsx';
@@ -27,7 +27,7 @@ export function HouseholdPage() {
     <Page
       title="House"
       tabs={
-        <Link className="font-semibold text-woad underline underline-offset-4" to="/daybook">
+        <Link className={linkClass} to="/daybook">
           The daybook
         </Link>
       }

@@ -3,11 +3,12 @@ import { createBag } from '../../../core/acts/index.ts';
 import { completeSketch } from '../../../core/catalog/index.ts';
 import type { ItemId, LotId, Project } from '../../../core/records/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
-import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
 /** Usual bags and boxes, width × depth × height in mm: estimates; a tape says better. */
@@ -40,17 +41,13 @@ export function BagForm({ project, onDone }: { project: Project; onDone: () => v
       return;
     }
     const { boxMm, isSoft } = SORTS[which as Sort];
-    const stations = [...household.places.values()].flatMap((place) => place.room?.stations ?? []);
-    const [first] = stations;
-    const stationId = stations.find((one) => /sew/i.test(one.name))?.id ?? first?.id;
-    if (!stationId) return;
     const made = completeSketch(
       { kind: 'kit', name: name.trim() || project.name, boxMm: [...boxMm], isSoft, massG: 400 },
       {
         itemId: world.createId() as ItemId,
         lotId: world.createId() as LotId,
         nowMs: world.nowMs(),
-        stationId,
+        stationId: getUsualStations(household)('kit', 'kit'),
         settings,
       },
     );
@@ -83,12 +80,7 @@ export function BagForm({ project, onDone }: { project: Project; onDone: () => v
           <TextField label="Called" of="items.name" value={name} onChange={(event) => setName(event.target.value)} />
         )}
       </div>
-      <div className="mt-3 flex gap-3">
-        <Button look="strong" type="submit">
-          This one
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
-      </div>
+      <FormFoot save="This one" onDone={onDone} />
     </Form>
   );
 }

@@ -5,11 +5,11 @@ import type { Need, Project } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { Swatch } from '../../drawing/Swatch.tsx';
-import { useHousehold, useOpen, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getProjectFacts } from '../../state/projects.ts';
 import { wordAgainst } from '../../text/projects.ts';
+import { LotButton } from './LotButton.tsx';
 
 const MOST = 8;
 
@@ -43,45 +43,46 @@ export function ChooseCloth({ project, need, onDone }: { project: Project; need:
     <section aria-label="Cloths that would do" className="mt-1 border-l-4 border-woad bg-linen p-2">
       {suggested.length === 0 && <p>There is no cloth in the stash that could be it.</p>}
       <ul>
-        {suggested.map((one) => (
-          <Offer key={one.lot.id} offer={one} onTake={() => promise(one)} />
+        {suggested.map((one, n) => (
+          <Offer key={one.lot.id} offer={one} isFirst={n === 0} onTake={() => promise(one)} />
         ))}
       </ul>
-      <Button look="quiet" onClick={onDone}>
+      <Button look="quiet" autoFocus={suggested.length === 0} onClick={onDone}>
         Leave it
       </Button>
     </section>
   );
 }
 
-function Offer({ offer, onTake }: { offer: Suggested; onTake: () => Promise<unknown> }) {
+interface OfferProps {
+  readonly offer: Suggested;
+  /** It has the keys: the button that opened the list is gone. */
+  readonly isFirst: boolean;
+  readonly onTake: () => Promise<unknown>;
+}
+
+function Offer({ offer, isFirst, onTake }: OfferProps) {
   const { lot, item, needed, freeMm, restMm, against } = offer;
   const { units } = useHousehold().settings;
-  const open = useOpen();
   const left = restMm > 0 ? `leaves ${formatClothLength(restMm, units)}` : '';
   return (
     <li className="dotted-row flex flex-wrap items-center gap-x-2 py-1">
-      <button
-        type="button"
-        className="flex min-h-11 min-w-0 flex-1 items-center gap-2 text-left hover:bg-paper md:min-h-8"
-        onClick={() => open({ type: 'lot', id: lot.id })}
-      >
-        <Swatch item={item} className="size-6 shrink-0" />
-        <span className="min-w-0">
-          <span data-name className="block truncate font-semibold">
-            {item.name}
-          </span>
-          <span
-            className="block text-sm text-stone"
-            {...explained('What of it is free, what would be left, and what speaks against it by its figures.')}
-          >
-            {[`${formatClothLength(freeMm, units)} free`, left, ...against.map((one) => wordAgainst(one, units))]
-              .filter(Boolean)
-              .join('; ')}
-          </span>
+      <LotButton id={lot.id} item={item}>
+        <span
+          className="block text-sm text-stone"
+          {...explained('What of it is free, what would be left, and what speaks against it by its figures.')}
+        >
+          {[`${formatClothLength(freeMm, units)} free`, left, ...against.map((one) => wordAgainst(one, units))]
+            .filter(Boolean)
+            .join('; ')}
         </span>
-      </button>
-      <Button disabled={freeMm <= 0} aria-label={`Promise ${item.name}`} onClick={() => void onTake()}>
+      </LotButton>
+      <Button
+        autoFocus={isFirst}
+        disabled={freeMm <= 0}
+        aria-label={`Promise ${item.name}`}
+        onClick={() => void onTake()}
+      >
         {needed ? `Promise ${formatClothLength(Math.min(freeMm, needed.lengthMm), units)}` : 'Promise it'}
       </Button>
     </li>

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { createPromise } from '../../../core/acts/index.ts';
 import { createFinder } from '../../../core/finding/index.ts';
 import { getAmount, getReserved } from '../../../core/measure/index.ts';
+import { isUsedAgain } from '../../../core/promises/index.ts';
 import type { NeedStanding } from '../../../core/projects/index.ts';
 import type { Item, Lot, Project } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -36,9 +37,8 @@ export function ChooseThing({ project, standing, onDone }: ChooseThingProps) {
     });
   }, [household, need.kind, text]);
   const take = async (lot: Lot, item: Item) => {
-    const isUsedAgain = need.kind === 'tool' || need.kind === 'pattern' || need.kind === 'kit';
     const free = getAmount(item, lot) - getReserved(lot);
-    const isDone = isUsedAgain
+    const isDone = isUsedAgain(need.kind)
       ? await save({ needs: project.needs.map((one) => (one.id === need.id ? { ...one, itemId: item.id } : one)) })
       : await act((now) =>
           createPromise(

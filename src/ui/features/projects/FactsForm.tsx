@@ -6,6 +6,7 @@ import type { ItemId, Project } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, SelectField, TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useSaveProject } from './useSaveProject.ts';
@@ -84,14 +85,10 @@ export function FactsForm({ project, onDone }: { project: Project; onDone: () =>
       <div className="mt-3">
         <AreaField label="What you have in mind" of="projects.notes" rows={3} {...field('notes')} />
       </div>
-      <div className="mt-3 flex flex-wrap items-center gap-3">
-        <Button look="strong" type="submit">
-          Keep it
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
+      <FormFoot save="Keep it" onDone={onDone}>
         <Button
           look="quiet"
-          className="ml-auto"
+
           onClick={() =>
             void act(
               (now) => createRemoveProject(now, project.id, world.nowMs()),
@@ -101,7 +98,7 @@ export function FactsForm({ project, onDone }: { project: Project; onDone: () =>
         >
           Take it off the list
         </Button>
-      </div>
+      </FormFoot>
     </Form>
   );
 }

@@ -5,7 +5,7 @@ import type { Item, Lot, LotId, ProjectId } from '../../../core/records/index.ts
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatWay } from '../../../core/units/index.ts';
 import { computeGatherRound } from '../../../core/whereabouts/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
@@ -16,8 +16,7 @@ import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { getStandings } from '../../state/projects.ts';
 import { wordAmount } from '../../text/index.ts';
-
-const linkClass = 'font-semibold text-woad underline underline-offset-4';
+import { NoSuchProject } from './ToProjects.tsx';
 
 /** All that a project takes, fetched in one walk into its bag: what is there, what is not, what is taken instead. */
 export function GatherPage() {
@@ -28,17 +27,7 @@ export function GatherPage() {
   const lots = useMemo(() => standing?.toGather ?? [], [standing]);
   const round = useMemo(() => computeGatherRound(tree, lots), [tree, lots]);
   const [next, ...later] = round.stops;
-  if (!standing)
-    return (
-      <Page title="Gather">
-        <p className="p-5">
-          This project is no longer there.{' '}
-          <Link className={linkClass} to="/projects">
-            All projects
-          </Link>
-        </p>
-      </Page>
-    );
+  if (!standing) return <NoSuchProject />;
   const { project } = standing;
   const gather = (ids: readonly LotId[]) =>
     void act((now) => createGather(now, project.id, ids, world.nowMs()), undefined);

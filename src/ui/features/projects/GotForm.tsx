@@ -11,11 +11,12 @@ import {
   type LotId,
 } from '../../../core/records/index.ts';
 import { formatClothLength, parseCount, parseLengthMm } from '../../../core/units/index.ts';
-import { Button } from '../../components/Button.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
 
 type Bought = Exclude<Wanted, { type: 'thread' }>;
 
@@ -47,8 +48,6 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
     } else setFault('It does not read. Say how much, such as 3.6 m, or how many.');
   };
   const makeForNeed = ({ project, standing: { need } }: Extract<Bought, { type: 'need' }>) => {
-    const stationId = [...household.places.values()].flatMap((place) => place.room?.stations ?? [])[0]?.id;
-    if (!stationId) return null;
     const { sketch } = parseLine(line, { kind: need.kind, units, isKindSaid: true });
     const got = completeSketch(
       {
@@ -62,7 +61,7 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
         itemId: world.createId() as ItemId,
         lotId: world.createId() as LotId,
         nowMs: world.nowMs(),
-        stationId,
+        stationId: getUsualStations(household)(need.kind, sketch.type),
         settings: household.settings,
       },
     );
@@ -123,11 +122,8 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
         onChange={(event) => setPrice(event.target.value)}
       />
       <TextField label="Where" of="items.source" value={shop} onChange={(event) => setShop(event.target.value)} />
-      <div className="flex gap-3 md:col-span-4">
-        <Button look="strong" type="submit">
-          Take it in
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
+      <div className="md:col-span-4">
+        <FormFoot save="Take it in" onDone={onDone} />
       </div>
     </Form>
   );

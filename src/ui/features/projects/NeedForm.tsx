@@ -11,6 +11,7 @@ import {
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { wordAmountFault } from '../../text/index.ts';
 
@@ -147,15 +148,11 @@ export function NeedForm({ standing, onKeep, onRemove, onDone }: NeedFormProps) 
           </>
         )}
       </div>
-      <div className="mt-3 flex flex-wrap items-center gap-3">
-        <Button look="strong" type="submit">
-          Keep it
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
-        <Button look="quiet" className="ml-auto" onClick={() => void onRemove().then((isDone) => isDone && onDone())}>
+      <FormFoot save="Keep it" onDone={onDone}>
+        <Button look="quiet" onClick={() => void onRemove().then((isDone) => isDone && onDone())}>
           It does not take this
         </Button>
-      </div>
+      </FormFoot>
     </Form>
   );
 }

@@ -4,12 +4,12 @@ import { parseNeedLine, type NeedStanding, type ProjectStanding, type Rival } fr
 import { isOver, type Need } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { Form } from '../../components/Form.tsx';
-import { Swatch } from '../../drawing/Swatch.tsx';
-import { useHousehold, useOpen, world } from '../../state/app.ts';
+import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { capitalise, formatAmount, wordKind } from '../../text/index.ts';
 import { wordNeedHow, wordNeedWay, wordVerdict } from '../../text/projects.ts';
+import { AddLine } from './AddLine.tsx';
+import { LotButton } from './LotButton.tsx';
 import { useSaveProject } from './useSaveProject.ts';
 
 const ChooseCloth = lazy(async () => ({ default: (await import('./ChooseCloth.tsx')).ChooseCloth }));
@@ -51,20 +51,16 @@ export function Needs({ standing, laidId, onLay }: NeedsProps) {
         ))}
       </ul>
       {!isOver(project) && (
-        <Form className="mt-2 flex items-center gap-2" onSend={add}>
-          <input
-            aria-label="Something more that it takes"
-            placeholder="lining 1.4 m · zip 20 cm · 6 buttons"
-            maxLength={120}
-            autoComplete="off"
-            className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2 md:h-9"
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-          <Button type="submit" disabled={!need}>
-            {need ? `Add ${need.kind === 'fabric' ? 'cloth' : `a ${wordKind(need.kind)}`}` : 'Add'}
-          </Button>
-        </Form>
+        <AddLine
+          className="mt-2"
+          label="Something more that it takes"
+          placeholder="lining 1.4 m · zip 20 cm · 6 buttons"
+          add={need ? `Add ${need.kind === 'fabric' ? 'cloth' : `a ${wordKind(need.kind)}`}` : 'Add'}
+          value={text}
+          onChange={setText}
+          isGood={need !== null}
+          onAdd={add}
+        />
       )}
     </section>
   );
@@ -167,19 +163,9 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
 function Held({ held, unit }: { held: NeedStanding['promised'][number]; unit: NeedStanding['unit'] }) {
   const { lot, item, promise } = held;
   const { units } = useHousehold().settings;
-  const open = useOpen();
   return (
     <p className="flex items-center gap-2">
-      <button
-        type="button"
-        className="flex min-h-11 min-w-0 items-center gap-2 text-left hover:bg-linen md:min-h-8"
-        onClick={() => open({ type: 'lot', id: lot.id })}
-      >
-        <Swatch item={item} className="size-5 shrink-0" />
-        <span data-name className="truncate">
-          {item.name}
-        </span>
-      </button>
+      <LotButton id={lot.id} item={item} />
       <span className="tabular shrink-0 text-sm text-stone" {...explained('Promised to this need.')}>
         {formatAmount(promise.amount, unit, units)}
       </span>

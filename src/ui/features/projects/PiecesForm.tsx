@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
-import { parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
+import { isSameWord, parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
 import type { CutPiece, Project } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
-import { Button } from '../../components/Button.tsx';
 import { AreaField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { wordCount } from '../../text/index.ts';
 import { useSaveProject } from './useSaveProject.ts';
@@ -28,7 +28,7 @@ interface PiecesFormProps {
 export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
   const { units } = useHousehold().settings;
   const save = useSaveProject(project);
-  const isOfPart = (piece: CutPiece) => piece.part.toLowerCase() === part.toLowerCase();
+  const isOfPart = (piece: CutPiece) => isSameWord(piece.part, part);
   const [text, setText] = useState(() =>
     (project.pieces ?? [])
       .filter(isOfPart)
@@ -82,12 +82,7 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
         )} so far.`}
         onChange={(event) => setText(event.target.value)}
       />
-      <div className="mt-2 flex gap-3">
-        <Button look="strong" type="submit">
-          Keep them
-        </Button>
-        <Button onClick={onDone}>Leave it</Button>
-      </div>
+      <FormFoot save="Keep them" onDone={onDone} />
     </Form>
   );
 }

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { createEndProject, type ProjectEnd } from '../../../core/acts/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
 import { isOver, PROJECT_STATES, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
@@ -12,6 +12,7 @@ import { act } from '../../state/hands.ts';
 import { getStandings } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
+import { NoSuchProject, ToProjects } from './ToProjects.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Bag } from './Bag.tsx';
 import { Needs } from './Needs.tsx';
@@ -27,17 +28,7 @@ export function ProjectPage() {
   const { projectId } = useParams();
   const household = useHousehold();
   const standing = getStandings(household).get((projectId ?? '') as ProjectId);
-  if (!standing)
-    return (
-      <Page title="Projects">
-        <p className="p-5">
-          This project is no longer there.{' '}
-          <Link className="font-semibold text-woad underline underline-offset-4" to="/projects">
-            All projects
-          </Link>
-        </p>
-      </Page>
-    );
+  if (!standing) return <NoSuchProject />;
   // Another project is another page: nothing that was typed goes along.
   return <OneProject key={standing.project.id} standing={standing} />;
 }
@@ -53,11 +44,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
   return (
     <Page
       title="Projects"
-      tabs={
-        <Link className="font-semibold text-woad underline underline-offset-4" to="/projects">
-          All projects
-        </Link>
-      }
+      tabs={<ToProjects />}
       aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}
       foot={
         <>
@@ -98,7 +85,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
             </Suspense>
           )}
         </div>
-        <Steps project={project} />
+        <Steps project={project} next={standing.next} />
       </div>
     </Page>
   );

@@ -3,9 +3,8 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { createSaveProject } from '../../../core/acts/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
 import { isOver, type Project, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { Form } from '../../components/Form.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useSize } from '../../components/useSize.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
@@ -14,6 +13,7 @@ import { act } from '../../state/hands.ts';
 import { getStandings } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
+import { AddLine } from './AddLine.tsx';
 import { ClothsOf, computeWallScale } from './ClothsOf.tsx';
 
 const Sittings = lazy(async () => ({ default: (await import('./Sittings.tsx')).Sittings }));
@@ -52,10 +52,10 @@ export function ProjectsPage() {
       title="Projects"
       tabs={
         <span className="flex gap-5">
-          <Link className="font-semibold text-woad underline underline-offset-4" to="/projects/shop">
+          <Link className={linkClass} to="/projects/shop">
             Shop card
           </Link>
-          <Link className="font-semibold text-woad underline underline-offset-4" to="/projects/sums">
+          <Link className={linkClass} to="/projects/sums">
             Sums
           </Link>
         </span>
@@ -224,20 +224,18 @@ function NewProject() {
     if (await act((now) => createSaveProject(now, project, world.nowMs()))) await navigate(`/projects/${id}`);
   };
   return (
-    <Form className="flex min-w-0 flex-1 basis-full items-center gap-2 md:basis-0" onSend={begin}>
-      <input
+    <>
+      <AddLine
         id="new-project"
-        aria-label="What would you like to make?"
+        className="flex-1 basis-full md:basis-0"
+        label="What would you like to make?"
         placeholder="What would you like to make?"
-        maxLength={120}
-        autoComplete="off"
-        className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2 md:h-9 md:max-w-md"
+        add="Begin it"
         value={name}
-        onChange={(event) => setName(event.target.value)}
+        onChange={setName}
+        isGood={name.trim() !== ''}
+        onAdd={begin}
       />
-      <Button type="submit" disabled={name.trim() === ''}>
-        Begin it
-      </Button>
       <button
         type="button"
         data-key="n"
@@ -246,6 +244,6 @@ function NewProject() {
         aria-hidden
         onClick={() => document.querySelector<HTMLInputElement>('#new-project')?.focus()}
       />
-    </Form>
+    </>
   );
 }

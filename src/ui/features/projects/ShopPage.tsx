@@ -1,5 +1,4 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { createFinder } from '../../../core/finding/index.ts';
 import { findNearest, toLabColour, type Candidate } from '../../../core/colour/index.ts';
 import { listWanted, type Wanted } from '../../../core/projects/index.ts';
@@ -12,10 +11,9 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getProjectFacts, getStandings } from '../../state/projects.ts';
 import { capitalise, formatAmount, wordAmount } from '../../text/index.ts';
+import { ToProjects } from './ToProjects.tsx';
 
 const GotForm = lazy(async () => ({ default: (await import('./GotForm.tsx')).GotForm }));
-
-const linkClass = 'font-semibold text-woad underline underline-offset-4';
 
 const keyOf = (wanted: Wanted) =>
   wanted.type === 'need'
@@ -34,14 +32,7 @@ export function ShopPage() {
   const forProjects = wanted.filter(({ type }) => type !== 'restock');
   const low = wanted.filter(({ type }) => type === 'restock');
   return (
-    <Page
-      title="Shop card"
-      tabs={
-        <Link className={linkClass} to="/projects">
-          All projects
-        </Link>
-      }
-    >
+    <Page title="Shop card" tabs={<ToProjects />}>
       <PrintDefs />
       <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
         <HaveI />

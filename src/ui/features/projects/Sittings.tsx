@@ -2,12 +2,10 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { computeStepLeft, learnPace, listBatches, listSittings, type Sitting } from '../../../core/projects/index.ts';
 import type { ProjectId } from '../../../core/records/index.ts';
-import { formatPlaceName } from '../../../core/storage/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold, world } from '../../state/app.ts';
-import { getTree } from '../../state/derived.ts';
-import { getStandings } from '../../state/projects.ts';
+import { findBag, getStandings } from '../../state/projects.ts';
 import { useTimer } from '../../state/timer.ts';
 import { wordMinutes, wordMissing, wordStepStation } from '../../text/projects.ts';
 
@@ -21,7 +19,10 @@ export function Sittings({ minutes }: { minutes: number }) {
   return (
     <section aria-label={`In ${minutes} minutes`} className="mt-3 border-l-4 border-woad bg-linen px-3 py-2">
       {sittings.length === 0 && (
-        <p>No project has a step that is not done. Write its steps down on its page, and they are found here.</p>
+        <p>
+          Nothing that is planned or going on has a step left that fits. Write steps down on a project’s page, and say
+          that it is planned: ideas are not counted.
+        </p>
       )}
       <ul>
         {sittings.map((sitting) => (
@@ -61,9 +62,8 @@ function SittingLine({ sitting }: { sitting: Sitting }) {
   const { standing, steps, minutes, isBegun, isReady } = sitting;
   const { project, missing, toGather } = standing;
   const [first] = steps;
-  const bag = project.bagLotId && household.lots.get(project.bagLotId);
-  const where =
-    bag?.placeId !== undefined ? formatPlaceName(getTree(household), bag.placeId) : bag ? 'its bag is out' : '';
+  const bag = findBag(household, project);
+  const where = bag ? (bag.at === 'out' ? 'its bag is out' : bag.at) : '';
   const why = isReady
     ? where
     : toGather.length > 0 && project.bagLotId !== undefined
@@ -74,7 +74,7 @@ function SittingLine({ sitting }: { sitting: Sitting }) {
   return (
     <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
       <span className="min-w-0 flex-1">
-        <Link data-name className="font-semibold text-woad underline underline-offset-4" to={`/projects/${project.id}`}>
+        <Link data-name className={linkClass} to={`/projects/${project.id}`}>
           {project.name}
         </Link>
         <span data-name>

@@ -3,18 +3,17 @@ import { getStepMinutes, parseStepLine } from '../../../core/projects/index.ts';
 import type { Project, Step } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { Form } from '../../components/Form.tsx';
 import { world } from '../../state/app.ts';
 import { useTimer } from '../../state/timer.ts';
 import { wordMinutes, wordStepStation } from '../../text/projects.ts';
+import { AddLine } from './AddLine.tsx';
 import { useSaveProject } from './useSaveProject.ts';
 
 /** The steps of the work in their order; the first that is not done comes next. */
-export function Steps({ project }: { project: Project }) {
+export function Steps({ project, next }: { project: Project; next: Step | null }) {
   const save = useSaveProject(project);
   const [text, setText] = useState('');
   const typed = parseStepLine(text, 'new');
-  const next = project.steps.find((step) => step.doneAtMs === undefined);
   const running = useTimer((state) => state.running);
   const start = (stepId: string) =>
     useTimer.setState({ running: { projectId: project.id, stepId, sinceMs: world.nowMs() } });
@@ -99,20 +98,16 @@ export function Steps({ project }: { project: Project }) {
           </li>
         ))}
       </ol>
-      <Form className="mt-2 flex items-center gap-2 md:max-w-xl" onSend={add}>
-        <input
-          aria-label="One step more"
-          placeholder="Set the sleeves in 45"
-          maxLength={120}
-          autoComplete="off"
-          className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2 md:h-9"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <Button type="submit" disabled={!typed}>
-          Add step
-        </Button>
-      </Form>
+      <AddLine
+        className="mt-2 md:max-w-xl"
+        label="One step more"
+        placeholder="Set the sleeves in 45"
+        add="Add step"
+        value={text}
+        onChange={setText}
+        isGood={typed !== null}
+        onAdd={add}
+      />
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import {
   computeBiasLength,
   computeBiasSquare,
@@ -13,18 +13,12 @@ import { TextField } from '../../components/fields.tsx';
 import { Page } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { wordAmountFault, wordCount } from '../../text/index.ts';
+import { ToProjects } from './ToProjects.tsx';
 
 /** The usual sums of the cutting table, each with its drawing. What was typed stands in the address, so that it comes back. */
 export function SumsPage() {
   return (
-    <Page
-      title="Sums"
-      tabs={
-        <Link className="font-semibold text-woad underline underline-offset-4" to="/projects">
-          All projects
-        </Link>
-      }
-    >
+    <Page title="Sums" tabs={<ToProjects />}>
       <div className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 px-4 py-3 md:grid-cols-2 md:overflow-y-auto md:px-5">
         <QuiltBackSum />
         <BindingSum />

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { createSaveProject } from '../../../core/acts/index.ts';
 import type { Project, Step } from '../../../core/records/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -37,7 +37,7 @@ export function TimerLine() {
       className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-woad bg-linen px-3 py-2"
     >
       <span className="min-w-0">
-        <Link data-name className="font-semibold text-woad underline underline-offset-4" to={`/projects/${project.id}`}>
+        <Link data-name className={linkClass} to={`/projects/${project.id}`}>
           {project.name}
         </Link>
         <span data-name>: {step.name}</span>
@@ -73,6 +73,7 @@ function saveMinutes(
     const spent = Math.round((step.spentMinutes ?? 0) + minutes);
     return { ...step, ...(spent > 0 && { spentMinutes: spent }), ...(isDone && { doneAtMs: nowMs }) };
   });
-  const state = project.state === 'planned' || project.state === 'gathered' ? 'sewing' : project.state;
+  // What one works at is going on.
+  const state = ['idea', 'planned', 'gathered'].includes(project.state) ? 'sewing' : project.state;
   return createSaveProject(household, { ...project, steps, state }, nowMs);
 }

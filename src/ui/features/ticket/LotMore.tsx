@@ -16,7 +16,7 @@ import {
 } from '../../../core/records/index.ts';
 import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, world } from '../../state/app.ts';
@@ -160,7 +160,7 @@ function PromisedTo({ household, promise }: { household: Household; promise: Res
   const name = nameOfPromise(household, promise);
   if (!promise.projectId) return <strong>{name}</strong>;
   return (
-    <Link className="font-semibold text-woad underline underline-offset-4" to={`/projects/${promise.projectId}`}>
+    <Link className={linkClass} to={`/projects/${promise.projectId}`}>
       {name}
     </Link>
   );

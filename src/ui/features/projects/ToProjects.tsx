@@ -1,0 +1,23 @@
+import { Link } from 'react-router';
+import { linkClass } from '../../components/Button.tsx';
+import { Page } from '../../components/Page.tsx';
+
+/** The way back from all that belongs to projects. */
+export function ToProjects() {
+  return (
+    <Link className={linkClass} to="/projects">
+      All projects
+    </Link>
+  );
+}
+
+/** In the place of a page of a project that is not there. */
+export function NoSuchProject() {
+  return (
+    <Page title="Projects">
+      <p className="p-5">
+        This project is no longer there. <ToProjects />
+      </p>
+    </Page>
+  );
+}
