@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { isSameWord, parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
 import type { CutPiece, Project } from '../../../core/records/index.ts';
-import { formatSize } from '../../../core/units/index.ts';
+import { formatSizes } from '../../../core/units/index.ts';
 import { AreaField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
@@ -35,7 +35,7 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
       .map(({ name, count, widthMm, heightMm, isOnFold, mayTurn }) =>
         [
           count > 1 ? `${count} ${name}` : name,
-          `${formatSize(widthMm, units)} × ${formatSize(heightMm, units)}`,
+          formatSizes([widthMm, heightMm], units),
           isOnFold ? 'on the fold' : '',
           mayTurn ? 'either way' : '',
         ]

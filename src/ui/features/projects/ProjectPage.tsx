@@ -61,7 +61,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
           <Figure value={String(gathered.length)} label="in its bag" how="Things that were put into its bag." />
           {missing.length > 0 && (
             <p
-              className="min-w-0 flex-1 truncate text-sm"
+              className="min-w-0 flex-1 truncate text-sm max-md:hidden"
               {...explained('What is neither promised nor said to be there.')}
             >
               <span className="font-semibold text-madder">Missing:</span> {wordMissing(missing, units)}

@@ -36,7 +36,7 @@ export function Steps({ project, next }: { project: Project; next: Step | null }
       <ol>
         {project.steps.map((step, at) => (
           <li key={step.id} className="dotted-row flex min-h-11 flex-wrap items-center gap-x-3 md:min-h-9">
-            <label className="flex min-w-0 flex-1 items-center gap-2">
+            <label className="flex min-w-0 flex-1 basis-full items-center gap-2 md:basis-0">
               <input
                 type="checkbox"
                 className="size-4 shrink-0 accent-woad"
@@ -52,7 +52,7 @@ export function Steps({ project, next }: { project: Project; next: Step | null }
                 {step.name}
               </span>
             </label>
-            <span className="text-sm text-stone">{wordStepStation(step.station)}</span>
+            <span className="text-sm text-stone max-md:flex-1">{wordStepStation(step.station)}</span>
             <span
               className="tabular w-24 text-right text-sm"
               {...explained(
