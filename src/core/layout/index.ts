@@ -1,3 +1,4 @@
 export { computeLeastLength } from './bound.ts';
+export { computeOutlineArea, isPlainOutline, mirrorOutline, turnOutline, widenOutline, type Point } from './outline.ts';
 export { type Block, type Hole, type Laid, type Layout, type Sheet } from './pieces.ts';
 export { createLayoutSearch, type LayoutSearch } from './search.ts';

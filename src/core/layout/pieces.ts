@@ -1,4 +1,6 @@
-/** A piece to be laid on the cloth: a rectangle round it, across and along the grain, mm. */
+import type { Point } from './outline.ts';
+
+/** A piece to be laid on the cloth: its shape, or a rectangle; across and along the grain, mm. */
 export interface Block {
   /** Which of the given pieces it is one of. */
   readonly piece: number;
@@ -6,6 +8,10 @@ export interface Block {
   readonly heightMm: number;
   /** It may lie a quarter turned. */
   readonly mayTurn: boolean;
+  /** It may lie upside down: the cloth is the same both ways. Of a rectangle it makes no difference. */
+  readonly mayFlip?: boolean;
+  /** Its corners within the rectangle; absent for one that fills it. */
+  readonly outline?: readonly Point[];
 }
 
 /** A hole or a flaw: nothing is laid over it. From the left selvage and the cut edge, mm. */
@@ -21,24 +27,28 @@ export interface Sheet {
   readonly widthMm: number;
   readonly lengthMm?: number;
   readonly holes?: readonly Hole[];
+  /** An odd remnant: its corners within width and length. */
+  readonly outline?: readonly Point[];
 }
 
-/** Where a block lies. */
+/** Where a block lies, on which of the sheets, and how it is turned: see `turnOutline`. */
 export interface Laid {
   readonly block: number;
+  readonly sheet: number;
   readonly xMm: number;
   readonly yMm: number;
   readonly widthMm: number;
   readonly heightMm: number;
   readonly isTurned: boolean;
+  readonly isFlipped?: boolean;
 }
 
-/** All blocks on the sheet, or as many as went on. */
+/** All blocks on the sheets, or as many as went on. */
 export interface Layout {
   readonly laid: readonly Laid[];
   /** Numbers of the blocks that did not go on. */
   readonly left: readonly number[];
-  /** How far down it reaches, mm. */
+  /** How far down it reaches, mm; on several sheets, all together. */
   readonly lengthMm: number;
 }
 

@@ -1,5 +1,6 @@
 import { computeLeastLength } from './bound.ts';
-import { goesOn, type Block, type Layout, type Sheet } from './pieces.ts';
+import { createNest, type Nest } from './nest.ts';
+import { goesOn, type Block, type Laid, type Layout, type Sheet } from './pieces.ts';
 import { layInOrder, RULES, type Rule } from './strip.ts';
 
 /** A search for a short layout that can be stopped at any time. */
@@ -8,7 +9,7 @@ export interface LayoutSearch {
   readonly advance: (tries: number) => boolean;
   /** The best so far. */
   readonly getBest: () => Layout;
-  /** No layout is shorter, mm. */
+  /** No layout is shorter, mm; 0 on several sheets, where that says nothing. */
   readonly leastMm: number;
   readonly countTries: () => number;
 }
@@ -56,24 +57,59 @@ function vary(order: Order, random: () => number): Order {
   return next;
 }
 
+/** How blocks are laid on one sheet: rectangles exactly, shapes and odd remnants strip by strip. */
+function createLayer(blocks: readonly Block[], sheet: Sheet): Nest {
+  return sheet.outline || blocks.some(({ outline }) => outline)
+    ? createNest(blocks, sheet)
+    : (order, rule) => layInOrder(blocks, order, sheet, rule);
+}
+
+/** What does not go on the first sheet goes on the next. */
+function createLayers(blocks: readonly Block[], sheets: readonly Sheet[]): Nest {
+  const layers = sheets.map((sheet) => createLayer(blocks, sheet));
+  return (order, rule) => {
+    const laid: Laid[] = [];
+    let [left, lengthMm] = [order, 0];
+    for (const [sheet, lay] of layers.entries()) {
+      if (left.length === 0) break;
+      const one = lay(left, rule);
+      laid.push(...one.laid.map((piece) => ({ ...piece, sheet })));
+      left = one.left;
+      lengthMm += one.lengthMm;
+    }
+    return { laid, left: [...left], lengthMm };
+  };
+}
+
 /**
- * Looks for a short layout of blocks on a sheet: the usual orders first (a first answer in a few ms), then ever more of
- * their neighbours, with every rule of where a block goes. Same random numbers and tries, same layout.
+ * Looks for a short layout of blocks on one sheet, or on several of which the first is used first: the usual orders first (a
+ * first answer in a few ms), then ever more of their neighbours, with every rule of where a block goes. Same random numbers
+ * and tries, same layout.
  */
-export function createLayoutSearch(blocks: readonly Block[], sheet: Sheet, random: () => number): LayoutSearch {
+export function createLayoutSearch(
+  blocks: readonly Block[],
+  sheets: Sheet | readonly Sheet[],
+  random: () => number,
+): LayoutSearch {
+  const all: readonly Sheet[] = 'widthMm' in sheets ? [sheets] : sheets;
   // What can lie nowhere is left, and does not hinder the others.
-  const able = blocks.flatMap((block, n) => (goesOn(block, sheet) ? [n] : []));
-  const unable = blocks.flatMap((block, n) => (goesOn(block, sheet) ? [] : [n]));
-  const leastMm = computeLeastLength(
-    able.map((n) => blocks[n]!),
-    sheet,
-  );
+  const isAble = (block: Block) => all.some((sheet) => goesOn(block, sheet));
+  const able = blocks.flatMap((block, n) => (isAble(block) ? [n] : []));
+  const unable = blocks.flatMap((block, n) => (isAble(block) ? [] : [n]));
+  const leastMm =
+    all.length === 1
+      ? computeLeastLength(
+          able.map((n) => blocks[n]!),
+          all[0]!,
+        )
+      : 0;
+  const lay = createLayers(blocks, all);
   let best: Layout = { laid: [], left: [...able, ...unable], lengthMm: 0 };
   let bestCost: Cost | null = null;
   let current: { order: Order; rule: Rule; cost: Cost } | null = null;
   let [tries, inVain] = [0, 0];
   const attempt = (order: Order, rule: Rule): Cost => {
-    const layout = layInOrder(blocks, order, sheet, rule);
+    const layout = lay(order, rule);
     const whole = { ...layout, left: [...layout.left, ...unable] };
     const cost = judge(whole, blocks);
     tries += 1;

@@ -70,7 +70,7 @@ export function layInOrder(blocks: readonly Block[], order: readonly number[], s
         const then = rule === 'tight' ? Math.min(right - x - w, bottom - y - h) : x;
         if (first > least || (first === least && then >= second)) continue;
         [least, second] = [first, then];
-        best = { block: n, xMm: x, yMm: y, widthMm: w, heightMm: h, isTurned };
+        best = { block: n, sheet: 0, xMm: x, yMm: y, widthMm: w, heightMm: h, isTurned };
       }
     }
     if (!best) {
