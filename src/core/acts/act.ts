@@ -1,5 +1,5 @@
 import { type Draft, createChange } from '../daybook/index.ts';
-import { getAmountUnit, listWrapped } from '../measure/index.ts';
+import { computeUnitPrice, getAmountUnit, listWrapped } from '../measure/index.ts';
 import type {
   AmountUnit,
   Change,
@@ -9,6 +9,7 @@ import type {
   LotId,
   PlaceId,
   Household,
+  Project,
   Reservation,
 } from '../records/index.ts';
 import { type Result, fail, ok } from '../result/index.ts';
@@ -60,12 +61,30 @@ export function createLotDraft(
   return ok({ type, subject: item.name, changes: [change, ...more], ...told });
 }
 
-/** A project knows how much of what it needs was cut or used already. */
-export function countUsed(household: Household, { projectId, needId }: Reservation, amount: number): Change[] {
-  const project = projectId && household.projects.get(projectId);
+/** The project, which knows how much of what it needs was cut or used already, and what that has cost. */
+export function withUsed(
+  household: Household,
+  project: Project,
+  item: Item,
+  { needId }: Pick<Reservation, 'needId'>,
+  amount: number,
+): Project {
+  const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
+  const price = computeUnitPrice(item, lots);
+  return {
+    ...project,
+    needs: project.needs.map((need) => (need.id === needId ? { ...need, used: (need.used ?? 0) + amount } : need)),
+    ...(price !== null && { spent: (project.spent ?? 0) + price * amount }),
+  };
+}
+
+/** What changes about a project when something that is promised to it is cut. */
+export function countUsed(household: Household, item: Item, promise: Reservation, amount: number): Change[] {
+  const project = promise.projectId && household.projects.get(promise.projectId);
   if (!project) return [];
-  const needs = project.needs.map((need) => (need.id === needId ? { ...need, used: (need.used ?? 0) + amount } : need));
-  return [createChange('projects', project.id, project, { ...project, needs })].filter((change) => change !== null);
+  return [createChange('projects', project.id, project, withUsed(household, project, item, promise, amount))].filter(
+    (change) => change !== null,
+  );
 }
 
 /** What was wrapped with a lot that is no more lies out; what was gathered in a bag still has its home. */

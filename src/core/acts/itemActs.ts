@@ -1,6 +1,7 @@
 import type { Change, Household, Item, ItemId, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { type Act, createReleaseWrapped } from './act.ts';
+import { computeUnitPrice, withCostFor } from '../measure/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
 import { releaseFromProject } from '../promises/index.ts';
 
@@ -10,10 +11,24 @@ export interface Saved {
   readonly lots: readonly Lot[];
 }
 
+const listLotsOf = (household: Household, id: ItemId) =>
+  [...household.lots.values()].filter((lot) => lot.itemId === id);
+
+/** The item as it is kept: what was paid is told of how much that was. */
+function withPrice(household: Household, item: Item, lots: readonly Lot[]): Item {
+  const before = household.items.get(item.id);
+  if (before?.cost === item.cost) return item;
+  const known = before ? listLotsOf(household, item.id) : [];
+  const saved = new Map([...known, ...lots].map((lot) => [lot.id, lot]));
+  return withCostFor(before ? { item: before, lots: known } : null, item, [...saved.values()]);
+}
+
 /** Takes in many things as one event: all of them or none, and one undo takes them back. */
 export function createImport(household: Household, subject: string, things: readonly Saved[]): Act {
   const changes = [
-    ...things.map(({ item }) => createChange('items', item.id, household.items.get(item.id) ?? null, item)),
+    ...things.map(({ item, lots }) =>
+      createChange('items', item.id, household.items.get(item.id) ?? null, withPrice(household, item, lots)),
+    ),
     ...things.flatMap(({ item, lots }) =>
       lots.map((lot) => createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, lot))),
     ),
@@ -79,6 +94,12 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
   if (photos.length > 0) item.photos = photos;
   if (stations.length > 0) item.otherStationIds = stations;
   if ((kept.cost ?? other.cost ?? null) !== null) item.cost = (kept.cost ?? 0) + (other.cost ?? 0);
+  // Each was paid for its own amount; of one whose price nobody said, the other's tells.
+  const paidFor = [kept, other].flatMap((one) => {
+    const price = computeUnitPrice(one, listLotsOf(household, one.id));
+    return price ? [one.cost! / price] : [];
+  });
+  if (paidFor.length > 0) item.costFor = paidFor.reduce((sum, amount) => sum + amount, 0);
   item.source = kept.source ?? other.source;
   if (item.source === undefined) delete item.source;
   const changes: (Change | null)[] = [];
@@ -115,9 +136,9 @@ export function createSaveItem(household: Household, item: Item, lots: readonly 
   const others =
     before?.pattern?.format === item.pattern?.format
       ? []
-      : [...household.lots.values()].filter((lot) => lot.itemId === item.id && !saved.has(lot.id));
+      : listLotsOf(household, item.id).filter((lot) => !saved.has(lot.id));
   const changes = [
-    createChange('items', item.id, before, item),
+    createChange('items', item.id, before, withPrice(household, item, lots)),
     ...[...lots, ...others].map((lot) =>
       createChange('lots', lot.id, household.lots.get(lot.id) ?? null, fitReserved(item, fitFormat(item, lot))),
     ),

@@ -19,6 +19,7 @@ import {
   type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
+import { cutFlaws, cutOutline } from '../layout/index.ts';
 import { nameOfPromise } from '../promises/index.ts';
 import { createPlaceTree, listHomes } from '../storage/index.ts';
 import { type Act, countUsed, createLotDraft, createReleaseWrapped, getLot } from './act.ts';
@@ -82,6 +83,13 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
   });
 }
 
+/** What is known of the shape of a cloth, told from the new edge. */
+function cutShape(lot: Lot, cutMm: number): Lot {
+  const { flaws, outline, ...rest } = lot;
+  const [flawsLeft, shape] = [cutFlaws(flaws ?? [], cutMm), cutOutline(outline ?? [], cutMm)];
+  return { ...rest, ...(flawsLeft.length > 0 && { flaws: flawsLeft }), ...(shape.length > 2 && { outline: shape }) };
+}
+
 /**
  * Cuts a length off. What is cut and what is left add up to what there was; a rest too short for its form
  * takes the first of its forms that suits it. What is promised is only cut for what it was promised to:
@@ -100,7 +108,7 @@ export function createCut(
   const { item } = found;
   const promise = found.lot.reserved?.find((one) => one.id === reservationId);
   const told = forWhat.trim() || (promise ? nameOfPromise(household, promise) : '');
-  const more = promise ? countUsed(household, promise, cutMm) : [];
+  const more = promise ? countUsed(household, item, promise, cutMm) : [];
   const present = found.lot.lengthMm;
   if (!(cutMm > 0)) return fail({ code: 'nothing-changed' });
   if (cutMm > present + 0.5) return fail({ code: 'more-than-there-is', available: present, unit: 'length' });
@@ -112,7 +120,7 @@ export function createCut(
   const promisedMm = kept.filter((one) => one.id !== reservationId).reduce((sum, one) => sum + one.amount, 0);
   if (restMm + 0.5 < promisedMm)
     return fail({ code: 'reserved', available: Math.max(0, present - promisedMm), unit: 'length' });
-  const lot: Lot = found.lot.reserved ? { ...found.lot, reserved: kept } : found.lot;
+  const lot = cutShape(found.lot.reserved ? { ...found.lot, reserved: kept } : found.lot, cutMm);
   if (restMm < 0.5) {
     const gone: Lot = {
       ...lot,

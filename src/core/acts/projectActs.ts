@@ -1,5 +1,5 @@
 import { createChange } from '../daybook/index.ts';
-import { getAmount, getAmountUnit, getReserved, listWrapped } from '../measure/index.ts';
+import { getAmount, getAmountUnit, getReserved, listWrapped, withCostFor } from '../measure/index.ts';
 import { isUsedAgain, listPromised } from '../promises/index.ts';
 import {
   isOver,
@@ -128,7 +128,7 @@ export function createGot(
     type: 'received',
     subject: item.name,
     changes: notNull([
-      createChange('items', item.id, household.items.get(item.id) ?? null, item),
+      createChange('items', item.id, household.items.get(item.id) ?? null, withCostFor(null, item, [lot])),
       createChange('lots', lot.id, household.lots.get(lot.id) ?? null, { ...lot, ...(reserved && { reserved }) }),
       createChange('projects', id, project, { ...project, needs, sinceMs: nowMs }),
     ]),

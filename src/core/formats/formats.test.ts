@@ -75,14 +75,14 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])('of version %i still loads, with its daybook', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])('of version %i still loads, with its daybook', (version) => {
     const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
     const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
     if (!read.ok) throw new Error(JSON.stringify(read.fault));
     const { household, events } = read.value;
-    // The last of them has a kit, with two lines of its own.
+    // The last of them have a kit, with two lines of its own; and a project.
     expect(household.lots.size).toBe(version >= 11 ? 9 : 8);
-    expect(events).toHaveLength(version >= 11 ? 8 : version >= 6 ? 6 : 2);
+    expect(events).toHaveLength(version >= 12 ? 10 : version >= 11 ? 8 : version >= 6 ? 6 : 2);
     // What it said then, and what it could not say yet.
     expect(household.settings.estimates).toMatchObject({
       fadeSeconds: 40,
@@ -148,6 +148,22 @@ describe('the bundle', () => {
     ]);
     expect(events.at(-1)!.changes.map(({ table }) => table)).toEqual(['items', 'projects']);
     expect(household.items.get('i9' as never)).not.toHaveProperty('kit');
+  });
+
+  it('keeps a project as it was written, with what is promised to it', () => {
+    const golden = readFileSync(new URL('./golden/v12.json', import.meta.url));
+    const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
+    if (!read.ok) throw new Error(JSON.stringify(read.fault));
+    const raw = JSON.parse(golden.toString()) as { projects: { id: string }[] };
+    const { projects, lots } = read.value.household;
+    expect(projects.get('p12' as never)).toEqual(raw.projects.find(({ id }) => id === 'p12'));
+    expect(lots.get('l1' as never)!.reserved!.at(-1)).toEqual({
+      id: 'r12',
+      projectId: 'p12',
+      needId: 'n1',
+      note: '',
+      amount: 700,
+    });
   });
 
   it('has a golden file of every version before this one', () => {

@@ -14,6 +14,7 @@ export {
   type Estimate,
   type WrapSpec,
 } from './amount.ts';
+export { computeUnitPrice, computeWorth, withCostFor } from './price.ts';
 export { computeStock, convertMark, type Stock } from './stock.ts';
 export {
   countPieces,

@@ -4,6 +4,7 @@ export { isFields, type Fields } from './fields.ts';
 export * from './ids.ts';
 export * from './item.ts';
 export * from './label.ts';
+export type { Corner, Flaw } from './corner.ts';
 export * from './lot.ts';
 export * from './place.ts';
 export * from './room.ts';

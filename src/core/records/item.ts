@@ -197,6 +197,8 @@ export class Item {
   @IsOptional() @IsString() @MaxLength(120) source?: string;
   /** What was paid for all of it, in the user's own money. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e7) cost?: number;
+  /** How much that was, in the unit of its amount; absent: what there is of it now. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e12) costFor?: number;
   /** Below this it is to be bought again: mm of what goes by length, mm² of scraps, else pieces. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) restockBelow?: number;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => FabricSpec) fabric?: FabricSpec;

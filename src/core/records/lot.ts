@@ -16,6 +16,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
+import { Corner, Flaw } from './corner.ts';
 import { ID_PATTERN, IsInstant, type ItemId, type LotId, type PlaceId, type ProjectId } from './ids.ts';
 import { Label } from './label.ts';
 import { STOW_FORMS, type Item, type StowForm } from './item.ts';
@@ -76,6 +77,14 @@ export class Lot {
   @Matches(ID_PATTERN) itemId!: ItemId;
   /** Cloth along the selvage, tape on its reel, thread on all its spools: what is left, in mm. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e9) lengthMm?: number;
+  /** A remnant that is not as wide as its cloth: what is left of its width, mm. */
+  @IsOptional() @IsNumber() @Min(10) @Max(6000) widthMm?: number;
+  /** Where nothing can be cut of it. */
+  @IsOptional() @IsArray() @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => Flaw) flaws?: Flaw[];
+  /** A remnant of an odd shape; absent for one that is as long all across. */
+  @IsOptional() @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => Corner) outline?: Corner[];
+  /** Thread: the machine is threaded with it. */
+  @IsOptional() @IsBoolean() isThreaded?: boolean;
   /** Odd scraps: what is left of them, in mm². */
   @IsOptional() @IsNumber() @Min(0) @Max(1e12) areaMm2?: number;
   /** Single pieces in all its packets: buttons, needles. */

@@ -16,6 +16,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
+import { Corner } from './corner.ts';
 import { ID_PATTERN, IsInstant, PHOTO_PATTERN, type ItemId, type LotId, type PhotoId, type ProjectId } from './ids.ts';
 import { KINDS, type Kind } from './item.ts';
 import { Label } from './label.ts';
@@ -50,6 +51,10 @@ export class Cutting {
   @IsOptional() @IsNumber() @Min(0) @Max(100) seamMm?: number;
 }
 
+/** How a seam is sewn; each takes its own length of thread. */
+export const STITCHES = ['lockstitch', 'zigzag', 'overlock3', 'overlock4', 'cover', 'hand'] as const;
+export type Stitch = (typeof STITCHES)[number];
+
 /** Something that a project takes. */
 export class Need {
   @Matches(ID_PATTERN) id!: string;
@@ -67,6 +72,9 @@ export class Need {
   /** Used up or cut already: so much of it, in its unit. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e9) used?: number;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Cutting) cutting?: Cutting;
+  /** Thread: so much is sewn with it, mm of seam, and how; its amount is worked out from that where it is not said. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e7) seamMm?: number;
+  @IsOptional() @IsIn(STITCHES) stitch?: Stitch;
 }
 
 /** Where a step is done. */
@@ -83,12 +91,6 @@ export class Step {
   /** Noted by the timer or by hand. */
   @IsOptional() @IsNumber() @Min(0) @Max(100_000) spentMinutes?: number;
   @IsOptional() @IsInstant() doneAtMs?: number;
-}
-
-/** A corner of an outline, mm from the top left. */
-export class Corner {
-  @IsNumber() @Min(0) @Max(10_000) xMm!: number;
-  @IsNumber() @Min(0) @Max(10_000) yMm!: number;
 }
 
 /** A pattern piece as it is cut out, with its seam allowance; the grain runs along its height. */
@@ -130,6 +132,8 @@ export class Project {
   @IsOptional() @IsArray() @ArrayMaxSize(12) @Matches(PHOTO_PATTERN, { each: true }) photos?: PhotoId[];
   /** On its card. */
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Label) label?: Label;
+  /** What was cut or used up for it has cost so much, in the user's own money. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e9) spent?: number;
   /** UTC instant of the last change, ms. */
   @IsInstant() sinceMs!: number;
 }

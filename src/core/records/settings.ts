@@ -188,6 +188,8 @@ export class Settings {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Setout) setout?: Setout;
   /** How many boards there are to wind cloth on; absent: not asked. */
   @IsOptional() @IsInt() @Min(0) @Max(10_000) boards?: number;
+  /** What one would spend in a year, in one's own money; absent: not asked. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e7) budgetPerYear?: number;
   /** How groups get on in one place where that is otherwise than the rules have it. */
   @IsOptional() @IsArray() @ArrayMaxSize(400) @ValidateNested({ each: true }) @Type(() => Bond) bonds?: Bond[];
   /** Groups that grow, or of which the sewist says that they do not. */

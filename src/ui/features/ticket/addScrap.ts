@@ -17,6 +17,7 @@ export async function addScrap(item: Item, lot: Lot): Promise<{ id: ItemId; lotI
   };
   delete scrap.restockBelow;
   delete scrap.cost;
+  delete scrap.costFor;
   const made: Lot = {
     ...createLooseLot(lotId, scrap, 1, undefined, world.nowMs()),
     areaMm2: 100_000,
