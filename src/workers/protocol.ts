@@ -148,13 +148,13 @@ export type FromArranger =
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
 
-/** What the layouter is asked: to lay pieces on a cloth, in as little of it as it finds. */
+/** What the layouter is asked: to lay pieces on a cloth, or on several of which the first is used first, in as little of it as it finds. */
 export type ToLayouter =
   | {
       readonly type: 'start';
       readonly run: number;
       readonly blocks: readonly Block[];
-      readonly sheet: Sheet;
+      readonly sheets: readonly Sheet[];
       readonly seed: number;
       readonly seconds: number;
     }
@@ -168,6 +168,8 @@ export type FromLayouter =
       readonly tries: number;
       readonly layout: Layout;
       readonly leastMm: number;
+      /** Not all goes on; without this piece, all of the others do. Null where there is no such one, or it is not known yet. */
+      readonly spare: number | null;
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
 

@@ -14,6 +14,7 @@ export {
   type Candidate,
   type Lab,
   type Match,
+  type Nearest,
   type Shift,
 } from './difference.ts';
 export { findInPhoto, type PhotoFindings } from './photo.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkLayout } from '../../check/index.ts';
 import { createRandom } from '../random/index.ts';
-import { computeLeastLength, createLayoutSearch, type Block, type Sheet } from './index.ts';
+import { computeLeastLength, createLayoutSearch, findSpare, type Block, type Sheet } from './index.ts';
 import { layInOrder, RULES } from './strip.ts';
 
 const block = (widthMm: number, heightMm: number, mayTurn = false): Block => ({ piece: 0, widthMm, heightMm, mayTurn });
@@ -40,6 +40,15 @@ describe('laying pieces on cloth', () => {
       holes: [hole],
     });
     expect(short.getBest().left).toHaveLength(1);
+  });
+
+  it('names the smallest piece without which all the others go on', () => {
+    // 1 m of 1.40 m: two fronts side by side fill it, and neither the facing nor the collar has room.
+    const fronts = [0, 0].map(() => block(700, 950));
+    const facing = { ...block(300, 300), piece: 1 };
+    const sheet = { widthMm: 1400, lengthMm: 1000 };
+    expect(findSpare([...fronts, facing], [sheet], createRandom(1))).toBe(1);
+    expect(findSpare([...fronts, facing, { ...block(200, 400), piece: 2 }], [sheet], createRandom(1))).toBeNull();
   });
 
   it('knows that two wide ones never lie side by side', () => {

@@ -15,7 +15,7 @@ export {
   type WrapSpec,
 } from './amount.ts';
 export { computeUnitPrice, computeWorth, withCostFor } from './price.ts';
-export { computeStock, convertMark, type Stock } from './stock.ts';
+export { computeStock, computeThreadOn, convertMark, type Stock } from './stock.ts';
 export {
   countPieces,
   getAmount,

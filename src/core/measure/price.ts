@@ -35,8 +35,6 @@ export function withCostFor(
   const known = new Set(before?.lots.map((lot) => lot.id));
   const came = lots.filter((lot) => !known.has(lot.id));
   const isAdded = before?.item.cost !== undefined && item.cost > before.item.cost && came.length > 0;
-  const amount = isAdded
-    ? (before.item.costFor ?? sum(before.item, before.lots)) + sum(item, came)
-    : sum(item, lots);
+  const amount = isAdded ? (before.item.costFor ?? sum(before.item, before.lots)) + sum(item, came) : sum(item, lots);
   return amount > 0 ? { ...bare, costFor: amount } : bare;
 }

@@ -8,8 +8,8 @@ export interface Stock {
   readonly unit: AmountUnit;
 }
 
-/** A lot of spools by its length, mm: as measured, or as long as full ones of its weight are. */
-function getThreadLength(item: Item, lot: Lot): number {
+/** Thread on all spools of a lot, mm: as measured, or as long as full ones of its weight are. */
+export function computeThreadOn(item: Item, lot: Lot): number {
   if (lot.lengthMm !== undefined || !item.thread) return lot.lengthMm ?? 0;
   const { tareG } = lot.holder ? getHolder(lot.holder) : findHolder(item.thread.diameterMm);
   const massG = lot.holder ? getHolder(lot.holder).massG : item.thread.massG;
@@ -21,7 +21,7 @@ export function computeStock(item: Item, lots: readonly Lot[]): Stock {
   const isByLength = item.thread !== undefined && lots.some((lot) => lot.lengthMm !== undefined);
   const [first] = lots;
   const unit = isByLength ? 'length' : first ? getAmountUnit(item, first) : 'count';
-  const amount = lots.reduce((sum, lot) => sum + (isByLength ? getThreadLength(item, lot) : getAmount(item, lot)), 0);
+  const amount = lots.reduce((sum, lot) => sum + (isByLength ? computeThreadOn(item, lot) : getAmount(item, lot)), 0);
   return { amount, unit };
 }
 

@@ -18,8 +18,12 @@ export {
   createProjectFacts,
   getStepMinutes,
 } from './standing.ts';
-export { isSameWord, listPieces, toBlocks, toClothLength, toSheet } from './layout.ts';
-export { parsePieceLine, type PieceFault } from './pieceLines.ts';
+export { isOdd, isSameWord, listPieces, toBlocks, toClothLength, toLotSheet, toSheet } from './layout.ts';
+export { formatFlaw, parseFlawLine } from './flawLines.ts';
+export { listMakeable, type Makeable } from './makeable.ts';
+export { estimateSeam, getThreadPerSeam } from './threads.ts';
+export { listShapes } from './shapes.ts';
+export { formatCorners, parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
 export { formatMakes, parseMakes, parseNeedLine, parseStepLine } from './lines.ts';
 export {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { parsePieceLine } from './index.ts';
+import { formatCorners, parsePieceLine } from './index.ts';
 
 const read = (text: string, units: 'metric' | 'imperial' = 'metric') => parsePieceLine(text, units, 'p');
 
@@ -30,5 +30,22 @@ describe('pieces as they are written', () => {
     ['patch 0 x 10', 'size'],
   ])('says of “%s” what is missing', (text, fault) => {
     expect(read(text)).toEqual({ ok: false, fault });
+  });
+
+  it('may have a shape, written by its corners', () => {
+    const read = parsePieceLine('2 flaps 20 x 12 on the fold corners 0 0, 20 0, 16,5 12, 0 12', 'metric', 'p');
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        name: 'flaps',
+        count: 2,
+        isOnFold: true,
+        outline: [{ xMm: 0 }, { xMm: 200 }, { xMm: 165 }, { yMm: 120 }],
+      },
+    });
+    if (!read.ok) return;
+    expect(formatCorners(read.value.outline!, 'metric')).toBe('0 0, 20 0, 16.5 12, 0 12');
+    for (const bad of ['0 0, 20 0', '0 0, 20 12, 20 0, 0 12', '0 0, 40 0, 20 12', 'round'])
+      expect(parsePieceLine(`flap 20 x 12 corners ${bad}`, 'metric', 'p')).toMatchObject({ ok: false, fault: 'shape' });
   });
 });

@@ -1,9 +1,10 @@
+import { isPlainOutline, type Point } from '../layout/index.ts';
 import type { CutPiece } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { parseLengthMm, type UnitSystem } from '../units/index.ts';
 
 /** Why a line is no piece. */
-export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count';
+export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count' | 'shape';
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:\s+\d+\/\d+|\/\d+)?`;
 const UNIT = String.raw`(?:mm|cm|m|in|inch(?:es)?|")`;
@@ -16,6 +17,27 @@ const COUNT = /(?:^|[\s,])(?:[x×]\s*(\d+)|(\d+)\s*(?:[x×]|times|pcs|pieces?)?)
 /** Larger than this is no piece, mm. */
 const MOST = { widthMm: 6000, heightMm: 10_000, count: 500 };
 
+const CORNERS = /,?\s*\bcorners\b\s*:?\s*(.+)$/i;
+const MM = { metric: 10, imperial: 25.4 } as const;
+
+/** `0 0, 22 0, 30 65`: across and along from the top left, in cm or inches. Null where it does not read. */
+function readCorners(text: string, units: UnitSystem): Point[] | null {
+  const pairs = text
+    .trim()
+    .split(/[,;]\s+|\s*;\s*/)
+    .filter(Boolean)
+    .map((pair) => /^(\d+(?:[.,]\d+)?)\s+(\d+(?:[.,]\d+)?)$/.exec(pair.trim()));
+  if (pairs.length < 3 || pairs.length > 60 || pairs.includes(null)) return null;
+  const toMm = (number: string) => Number(number.replace(',', '.')) * MM[units];
+  return pairs.map((pair) => ({ xMm: toMm(pair![1]!), yMm: toMm(pair![2]!) }));
+}
+
+/** Corners as they are written in a line. */
+export function formatCorners(outline: readonly Point[], units: UnitSystem): string {
+  const write = (mm: number) => String(Math.round((mm / MM[units]) * 100) / 100);
+  return outline.map(({ xMm, yMm }) => `${write(xMm)} ${write(yMm)}`).join(', ');
+}
+
 /** A piece as it is written: `2 sleeves 38 x 62`, `front 30x65 cm on the fold`, `pocket 15 x 15 x4 either way of lining`. */
 export function parsePieceLine(text: string, units: UnitSystem, id: string): Result<CutPiece, PieceFault> {
   const size = SIZE.exec(text);
@@ -26,6 +48,13 @@ export function parsePieceLine(text: string, units: UnitSystem, id: string): Res
   if (!w.ok || !h.ok || w.value < 1 || h.value < 1 || w.value > MOST.widthMm || h.value > MOST.heightMm)
     return fail('size');
   let rest = text.replace(whole, ' , ');
+  const corners = CORNERS.exec(rest);
+  const outline = corners ? readCorners(corners[1]!, units) : undefined;
+  if (corners) rest = rest.replace(corners[0], ' ');
+  if (outline === null) return fail('shape');
+  // A quarter of a millimetre is lost where inches are written short.
+  const isWithin = ({ xMm, yMm }: Point) => xMm <= w.value + 1 && yMm <= h.value + 1;
+  if (outline && !(isPlainOutline(outline) && outline.every(isWithin))) return fail('shape');
   const isOnFold = FOLD.test(rest);
   rest = rest.replace(FOLD, ' ');
   const mayTurn = TURN.test(rest);
@@ -50,5 +79,6 @@ export function parsePieceLine(text: string, units: UnitSystem, id: string): Res
     heightMm: h.value,
     ...(isOnFold && { isOnFold }),
     ...(mayTurn && { mayTurn }),
+    ...(outline && { outline }),
   });
 }

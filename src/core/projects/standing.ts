@@ -1,4 +1,4 @@
-import { getAmount, getAmountUnit, getReserved } from '../measure/index.ts';
+import { computeThreadOn, getAmount, getAmountUnit, getReserved } from '../measure/index.ts';
 import {
   isOver,
   type AmountUnit,
@@ -13,6 +13,7 @@ import {
   type StepStation,
 } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
+import { computeThreadNeed, toSpools } from './threads.ts';
 import { computeClothNeed, type ClothAt, type NeedFound } from './need.ts';
 import { isUsedAgain, nameOfPromise, type Promised } from '../promises/index.ts';
 
@@ -41,6 +42,9 @@ export interface NeedStanding {
   /** What is still missing, in its unit: all of it less what is cut and what is promised; null where that is not known. */
   readonly missing: number | null;
   readonly state: NeedState;
+  /** Thread that its seams take, mm, and that is on all its spools; null where nobody said how much is sewn, or there are none. */
+  readonly threadMm: number | null;
+  readonly onSpoolsMm: number | null;
   /** What it is to be made of, where that is settled. */
   readonly item: Item | null;
   /** What of that is free, in its unit, and who holds the rest. */
@@ -133,7 +137,9 @@ function computeNeedStanding(facts: ProjectFacts, project: Project, need: Need):
   const first = promised[0]?.lot ?? lots[0];
   const cloth = item?.fabric ? { fabric: item.fabric, isWashed: first?.isWashed ?? false } : THOUGHT;
   const found = need.kind === 'fabric' ? computeClothNeed(project, need, pattern || undefined, cloth) : null;
-  const needed = found ? (found.ok ? found.value.lengthMm : null) : (need.amount ?? 1);
+  const threadMm = need.kind === 'thread' ? computeThreadNeed(need) : null;
+  const ofThread = item && first && threadMm !== null ? toSpools(item, first, threadMm) : null;
+  const needed = found ? (found.ok ? found.value.lengthMm : null) : (need.amount ?? ofThread ?? 1);
   const promisedAmount = promised.reduce((sum, { promise }) => sum + promise.amount, 0);
   const used = need.used ?? 0;
   const missing = needed === null ? null : Math.max(0, needed - used - promisedAmount);
@@ -149,6 +155,8 @@ function computeNeedStanding(facts: ProjectFacts, project: Project, need: Need):
     promisedAmount,
     missing: isThere ? 0 : missing,
     state,
+    threadMm,
+    onSpoolsMm: item?.thread ? lots.reduce((sum, lot) => sum + computeThreadOn(item, lot), 0) : null,
     item,
     free: lots.reduce((sum, lot) => sum + Math.max(0, getAmount(item!, lot) - getReserved(lot)), 0),
     rivals: listRivals(facts, lots, project),

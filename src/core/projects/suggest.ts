@@ -1,8 +1,9 @@
+import { computeDeltaE, getMatch, toLabColour } from '../colour/index.ts';
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Item, Lot, Need, Project } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
 import { findForGarment } from './figures.ts';
-import { computeClothNeed, type ClothNeeded } from './need.ts';
+import { computeClothNeed, type ClothNeeded, type NeedFound } from './need.ts';
 import type { ProjectFacts } from './standing.ts';
 
 /** What speaks against a cloth. */
@@ -13,7 +14,9 @@ export type Against =
   | { readonly code: 'too-light' | 'too-heavy'; readonly gsm: number }
   | { readonly code: 'stretches' | 'does-not-stretch' }
   | { readonly code: 'unwashed' }
-  | { readonly code: 'heirloom' };
+  | { readonly code: 'heirloom' }
+  | { readonly code: 'no-thread' }
+  | { readonly code: 'off-colour'; readonly of: string };
 
 /** A length of cloth that might do, with what would be left of it. */
 export interface Suggested {
@@ -63,7 +66,17 @@ const STRETCHES_FROM = 20;
 const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting']);
 
 /** What each thing that speaks against a cloth weighs; more than one length short outweighs all. Estimates of ours. */
-const COST = { narrow: 10, short: 4, promised: 1, weight: 1.5, stretch: 2, unwashed: 0.2, heirloom: 2, restPerM: 0.05 };
+const COST = {
+  narrow: 10,
+  short: 4,
+  promised: 1,
+  weight: 1.5,
+  stretch: 2,
+  unwashed: 0.2,
+  heirloom: 2,
+  restPerM: 0.05,
+  perDeltaE: 0.02,
+};
 
 function getSuits(garment: string, part: string): Suits | null {
   if (part === 'lining') return LININGS;
@@ -82,7 +95,6 @@ export function suggestCloths(facts: ProjectFacts, project: Project, need: Need,
   const { household } = facts;
   const pattern = (project.patternItemId && household.items.get(project.patternItemId)) || undefined;
   const part = need.part.trim().toLowerCase();
-  const suits = getSuits(pattern?.pattern?.garment || project.name, part);
   const found: Suggested[] = [];
   for (const [itemId, lots] of facts.lotsOf) {
     const item = household.items.get(itemId as Item['id']);
@@ -90,26 +102,66 @@ export function suggestCloths(facts: ProjectFacts, project: Project, need: Need,
     if (!item || item.kind !== 'fabric' || !fabric) continue;
     if ((OWN_PART[fabric.cloth] ?? '') !== (OWN_PART[part] ?? '')) continue;
     // Lots of one cloth differ only in how much there is, and whether it was washed.
-    const needOf = new Map<boolean, ReturnType<typeof computeClothNeed>>();
+    const needOf = new Map<boolean, NeedFound>();
     for (const lot of lots) {
       if (lot.heap || lot.state === 'digital' || lot.lengthMm === undefined) continue;
       const isWashed = lot.isWashed ?? false;
       const known = needOf.get(isWashed) ?? computeClothNeed(project, need, pattern, { fabric, isWashed });
       needOf.set(isWashed, known);
-      found.push(judge(project, need, suits, item, lot, known));
+      found.push(judgeCloth(project, need, pattern, item, lot, known));
     }
   }
-  return found.toSorted((a, b) => a.cost - b.cost || a.restMm - b.restMm).slice(0, most);
+  const main = part === 'lining' ? findMainCloth(facts, project) : null;
+  const matched = main ? found.map((one) => matchColour(one, main)) : found;
+  const best = matched.toSorted((a, b) => a.cost - b.cost || a.restMm - b.restMm).slice(0, most);
+  return part === 'main' || part === 'contrast' ? matchThread(facts, best) : best;
 }
 
-function judge(
+const labOf = (item: Item) => (item.colours[0] ? toLabColour(item.colours[0]) : null);
+
+/** What the main cloth of a project is to be, where that is settled. */
+function findMainCloth({ promisedOf, household }: ProjectFacts, project: Project): Item | null {
+  const need = project.needs.find((one) => one.kind === 'fabric' && one.part.trim().toLowerCase() === 'main');
+  if (!need) return null;
+  const promised = (promisedOf.get(project.id) ?? []).find(({ promise }) => promise.needId === need.id);
+  return promised?.item ?? (need.itemId && household.items.get(need.itemId)) ?? null;
+}
+
+/** A lining further than this from its main cloth shows. ΔE00; an estimate. */
+const OFF_COLOUR = 30;
+
+/** A lining goes with its main cloth: the nearer its colour, the better. */
+function matchColour(one: Suggested, main: Item): Suggested {
+  const [a, b] = [labOf(one.item), labOf(main)];
+  if (!a || !b) return one;
+  const deltaE = computeDeltaE(a, b);
+  const against: Against[] = deltaE > OFF_COLOUR ? [{ code: 'off-colour', of: main.name }] : [];
+  return { ...one, cost: one.cost + deltaE * COST.perDeltaE, against: [...one.against, ...against] };
+}
+
+/** Of each it is said where no thread is near enough for a seam. */
+function matchThread({ household, lotsOf }: ProjectFacts, some: readonly Suggested[]): Suggested[] {
+  const threads = [...household.items.values()].flatMap((item) => {
+    const lab = item.kind === 'thread' && lotsOf.has(item.id) ? labOf(item) : null;
+    return lab ? [lab] : [];
+  });
+  return some.map((one) => {
+    const lab = labOf(one.item);
+    const isNear = !lab || threads.some((thread) => getMatch(computeDeltaE(lab, thread)) !== 'off');
+    return isNear ? one : { ...one, against: [...one.against, { code: 'no-thread' }] };
+  });
+}
+
+/** What speaks for and against a length of cloth for a need of a project. */
+export function judgeCloth(
   project: Project,
   need: Need,
-  suits: Suits | null,
+  pattern: Item | undefined,
   item: Item,
   lot: Lot,
-  found: ReturnType<typeof computeClothNeed>,
+  found: NeedFound,
 ): Suggested {
+  const suits = getSuits(pattern?.pattern?.garment || project.name, need.part.trim().toLowerCase());
   const fabric = item.fabric!;
   const own = (lot.reserved ?? []).filter((one) => one.projectId === project.id);
   const promisedMm = getReserved(lot) - own.reduce((sum, one) => sum + one.amount, 0);

@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import type { Against, ClothNeeded, NeedFault, NeedStanding } from '../../core/projects/index.ts';
-import type { Project, ProjectState, StepStation } from '../../core/records/index.ts';
+import type { Project, ProjectState, StepStation, Stitch } from '../../core/records/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordCount } from './grammar.ts';
 import { formatAmount } from './things.ts';
@@ -87,6 +87,25 @@ export function wordVerdict(standing: NeedStanding, units: UnitSystem): string {
   return spare > 0.5 ? `${cut}enough, ${amount(spare)} to spare.` : `${cut}just enough.`;
 }
 
+const STITCH: Record<Stitch, string> = {
+  lockstitch: 'straight stitch',
+  zigzag: 'zigzag',
+  overlock3: 'overlock, three threads',
+  overlock4: 'overlock, four threads',
+  cover: 'cover stitch',
+  hand: 'by hand',
+};
+export const wordStitch = (stitch: Stitch): string => STITCH[stitch];
+
+/** Thread that its seams take against what is on the spools. */
+export function wordThread({ threadMm, onSpoolsMm }: NeedStanding, units: UnitSystem): string {
+  if (threadMm === null) return '';
+  const takes = `About ${formatClothLength(threadMm, units)} of thread`;
+  if (onSpoolsMm === null) return `${takes}.`;
+  const has = formatClothLength(onSpoolsMm, units);
+  return onSpoolsMm >= threadMm ? `${takes}; ${has} on the spool.` : `${takes}; only ${has} on the spool.`;
+}
+
 /** What speaks against a cloth. */
 export function wordAgainst(against: Against, units: UnitSystem): string {
   switch (against.code) {
@@ -108,6 +127,10 @@ export function wordAgainst(against: Against, units: UnitSystem): string {
       return 'not washed yet';
     case 'heirloom':
       return 'an heirloom';
+    case 'no-thread':
+      return 'no thread near its colour';
+    case 'off-colour':
+      return `far from the colour of ${against.of}`;
   }
 }
 

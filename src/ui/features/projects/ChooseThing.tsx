@@ -4,12 +4,16 @@ import { createFinder } from '../../../core/finding/index.ts';
 import { getAmount, getReserved } from '../../../core/measure/index.ts';
 import { isUsedAgain } from '../../../core/promises/index.ts';
 import type { NeedStanding } from '../../../core/projects/index.ts';
-import type { Item, Lot, Project } from '../../../core/records/index.ts';
+import { getMatch } from '../../../core/colour/index.ts';
+import type { Household, Item, Lot, Project } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { wordAmount } from '../../text/index.ts';
+import { getLotsByItem } from '../../state/derived.ts';
+import { getStandings } from '../../state/projects.ts';
+import { findThreadsFor } from '../../state/threads.ts';
+import { wordAmount, wordMatch, wordShift } from '../../text/index.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
 const MOST = 8;
@@ -20,6 +24,28 @@ interface ChooseThingProps {
   readonly onDone: () => void;
 }
 
+interface Thing {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly note: string;
+}
+
+/** So many threads are told by their colour. */
+const NEAR = 3;
+
+/** The threads that are nearest to the main cloth of a project, with how near they are. */
+function listNearThreads(household: Household, project: Project): Thing[] {
+  const standing = getStandings(household).get(project.id);
+  const cloth = standing?.needs.find(({ need, item }) => need.kind === 'fabric' && item)?.item;
+  if (!cloth) return [];
+  return findThreadsFor(household, cloth, NEAR).flatMap(({ of: item, deltaE, shifts }): Thing[] => {
+    const [lotId] = getLotsByItem(household).get(item.id) ?? [];
+    const lot = lotId && household.lots.get(lotId);
+    const note = `Beside ${cloth.name}: ${wordShift(deltaE, shifts)}; ${wordMatch(getMatch(deltaE))}`;
+    return lot ? [{ lot, item, note }] : [];
+  });
+}
+
 /** Looks in the stash for a notion, a thread, a tool: what is used up is promised, what is used again is only named. */
 export function ChooseThing({ project, standing, onDone }: ChooseThingProps) {
   const household = useHousehold();
@@ -27,15 +53,17 @@ export function ChooseThing({ project, standing, onDone }: ChooseThingProps) {
   const save = useSaveProject(project);
   const [text, setText] = useState(need.part.replace(/,.*/, ''));
   const things = useMemo(() => {
+    const near = need.kind === 'thread' ? listNearThreads(household, project) : [];
     const finder = createFinder();
     const wanted = [...household.lots].filter(([, lot]) => household.items.get(lot.itemId)?.kind === need.kind);
     finder.sync({ ...household, lots: new Map(wanted) });
-    return finder.find(text, MOST).flatMap(({ lotId }): { lot: Lot; item: Item }[] => {
+    const found = finder.find(text, MOST).flatMap(({ lotId }): Thing[] => {
       const lot = household.lots.get(lotId);
       const item = lot && household.items.get(lot.itemId);
-      return lot && item ? [{ lot, item }] : [];
+      return lot && item && near.every((one) => one.lot.id !== lotId) ? [{ lot, item, note: '' }] : [];
     });
-  }, [household, need.kind, text]);
+    return [...near, ...found];
+  }, [household, project, need.kind, text]);
   const take = async (lot: Lot, item: Item) => {
     const free = getAmount(item, lot) - getReserved(lot);
     const isDone = isUsedAgain(need.kind)
@@ -67,11 +95,12 @@ export function ChooseThing({ project, standing, onDone }: ChooseThingProps) {
       />
       {things.length === 0 && <p className="mt-1">Nothing in the stash is called so.</p>}
       <ul>
-        {things.map(({ lot, item }) => (
+        {things.map(({ lot, item, note }) => (
           <li key={lot.id} className="dotted-row flex items-center gap-2 py-1">
             <Swatch item={item} className="size-5 shrink-0" />
             <span data-name className="min-w-0 flex-1 truncate">
               {item.name}, {wordAmount(item, lot, household.settings.units)}
+              {note !== '' && <span className="block text-sm text-stone">{note}</span>}
             </span>
             <Button aria-label={`Take ${item.name}`} onClick={() => void take(lot, item)}>
               Take it

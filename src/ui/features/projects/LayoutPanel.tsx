@@ -1,9 +1,13 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
+import type { Sheet } from '../../../core/layout/index.ts';
+import { getAmount, getReserved } from '../../../core/measure/index.ts';
 import {
   getCutFigures,
+  isOdd,
   listPieces,
   toBlocks,
   toClothLength,
+  toLotSheet,
   toSheet,
   type NeedStanding,
 } from '../../../core/projects/index.ts';
@@ -12,23 +16,25 @@ import { formatClothLength, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
-import { wordCount } from '../../text/index.ts';
+import { wordLaid } from '../../text/layouts.ts';
 import { LayoutPicture } from './LayoutPicture.tsx';
 import { useLayout } from './useLayout.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
 const PiecesForm = lazy(async () => ({ default: (await import('./PiecesForm.tsx')).PiecesForm }));
+const ShapeForm = lazy(async () => ({ default: (await import('./ShapeForm.tsx')).ShapeForm }));
 
 /** Widths that cloth comes in, mm: for a cloth that is not chosen yet. */
 const WIDTHS_MM = [1120, 1400, 1500];
+const NO_SHEETS: readonly Sheet[] = [];
 
-/** How the pieces of one cloth lie on it, and what that takes. */
+/** How the pieces of one cloth lie on it, what that takes, and whether it goes on what is promised. */
 export function LayoutPanel({ project, standing }: { project: Project; standing: NeedStanding }) {
-  const { need, item, promised, promisedAmount } = standing;
+  const { need, item, promised } = standing;
   const { units } = useHousehold().settings;
   const save = useSaveProject(project);
   const [width, setWidth] = useState(WIDTHS_MM[1]!);
-  const [isWriting, setWriting] = useState(false);
+  const [asked, setAsked] = useState<'pieces' | 'shape' | null>(null);
   const widthMm = item?.fabric?.widthMm ?? width;
   const pieces = useMemo(() => listPieces(project, need.part), [project, need.part]);
   const figures = useMemo(
@@ -40,20 +46,27 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
     [need.cutting, item, promised, widthMm],
   );
   const blocks = useMemo(() => toBlocks(pieces, figures), [pieces, figures]);
-  const sheet = useMemo(() => toSheet({ widthMm }, figures), [widthMm, figures]);
-  const { layout, leastMm, isRunning, failure } = useLayout(blocks, sheet, JSON.stringify([blocks, sheet]));
-  const takesMm = layout ? Math.ceil(toClothLength(layout.lengthMm, figures) / 10) * 10 : 0;
-  const have = promisedAmount + (need.used ?? 0);
-  const isWhole = layout !== null && layout.left.length === 0;
-  const verdict = !layout
-    ? ''
-    : !isWhole
-      ? `${wordCount(layout.left.length, 'piece')} too wide for it: ${formatSize(sheet.widthMm, units)} can be used.`
-      : have <= 0
-        ? ''
-        : takesMm <= have + 0.5
-          ? `It fits, ${formatClothLength(have - takesMm, units)} to spare.`
-          : `Short of ${formatClothLength(takesMm - have, units)}.`;
+  const strip = useMemo(() => [toSheet({ widthMm }, figures)], [widthMm, figures]);
+  const endless = useLayout(blocks, strip);
+  const takesMm = endless.layout ? Math.ceil(toClothLength(endless.layout.lengthMm, figures) / 10) * 10 : 0;
+  // What may be cut of each lot: all of it but what others hold. The smaller lots are used up first.
+  const lots = promised
+    .map(({ lot, item: of }) => ({
+      lot,
+      freeMm:
+        getAmount(of, lot) -
+        getReserved({ ...lot, reserved: (lot.reserved ?? []).filter((one) => one.projectId !== project.id) }),
+    }))
+    .toSorted((a, b) => a.freeMm - b.freeMm);
+  const haveMm = lots.reduce((sum, one) => sum + one.freeMm, 0);
+  // One plain length on which the endless layout ends in time needs no look of its own.
+  const isPlain = lots.length === 1 && !isOdd(lots[0]!.lot);
+  const isFine = isPlain && endless.layout !== null && endless.layout.left.length === 0 && takesMm <= haveMm + 0.5;
+  const isAsked = lots.length > 0 && !isFine && (need.used ?? 0) === 0 && !(isPlain && endless.isRunning);
+  const sheets = isAsked && item ? lots.map((one) => toLotSheet(item, one.lot, one.freeMm, figures)) : NO_SHEETS;
+  const exact = useLayout(blocks, sheets);
+  const shown = exact.layout ? { ...exact, sheets } : { ...endless, sheets: strip };
+  const isWhole = endless.layout !== null && endless.layout.left.length === 0;
   const change = (amount: number) =>
     save(
       { needs: project.needs.map((one) => (one.id === need.id ? { ...one, amount } : one)) },
@@ -65,7 +78,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
         Laid out: <span data-name>{need.part}</span>
       </h3>
       {!item && blocks.length > 0 && (
-        <label className="flex items-center gap-2 text-sm text-stone">
+        <label className="no-print flex items-center gap-2 text-sm text-stone">
           On cloth as wide as
           <select
             className="h-11 rounded border border-stone/60 bg-white px-2 md:h-8"
@@ -80,36 +93,66 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
           </select>
         </label>
       )}
-      {blocks.length === 0 && !isWriting && (
+      {blocks.length === 0 && asked === null && (
         <p className="max-w-prose text-stone">
           Give it its pieces with their sizes, and they are laid out on the cloth itself: often that takes less than the
           pattern’s table says.
         </p>
       )}
-      {layout && (
-        <>
-          <p
-            className="text-[15px]"
-            {...explained(
-              `Its pieces laid on ${formatSize(sheet.widthMm, units)}, without selvages and after the wash; then the wash and straight ends are added. No layout can be shorter than ${formatClothLength(leastMm, units)}.`,
-            )}
-          >
-            On {formatSize(widthMm, units)} it takes <strong>{formatClothLength(takesMm, units)}</strong>. {verdict}
-            {isRunning && <span className="text-stone"> Still looking …</span>}
-          </p>
-          <LayoutPicture layout={layout} blocks={blocks} pieces={pieces} sheet={sheet} item={item} />
-        </>
+      {endless.layout && (
+        <p
+          className="text-[15px]"
+          {...explained(
+            `Its pieces laid on ${formatSize(strip[0]!.widthMm, units)}, without selvages and after the wash; then the wash and straight ends are added. No layout can be shorter than ${formatClothLength(endless.leastMm, units)}.`,
+          )}
+        >
+          On {formatSize(widthMm, units)} it takes <strong>{formatClothLength(takesMm, units)}</strong>.{' '}
+          {wordLaid(
+            {
+              takesMm,
+              haveMm: need.used ? standing.promisedAmount + need.used : haveMm,
+              lots: lots.length,
+              isPlain,
+              usableMm: strip[0]!.widthMm,
+              endless: endless.layout,
+              exact: exact.layout,
+              spare: exact.spare === null ? null : (pieces[exact.spare]?.name ?? null),
+            },
+            units,
+          )}
+          {(endless.isRunning || exact.isRunning) && <span className="text-stone"> Still looking …</span>}
+        </p>
       )}
-      {failure && <p role="alert">The layout could not be found: {failure}</p>}
+      {shown.layout?.laid !== undefined &&
+        shown.sheets.map((sheet, n) => (
+          <LayoutPicture
+            key={n}
+            number={n}
+            layout={shown.layout!}
+            blocks={blocks}
+            pieces={pieces}
+            sheet={sheet}
+            item={item}
+          />
+        ))}
+      {(endless.failure ?? exact.failure) && (
+        <p role="alert">The layout could not be found: {endless.failure ?? exact.failure}</p>
+      )}
       <Suspense>
-        {isWriting && <PiecesForm project={project} part={need.part} onDone={() => setWriting(false)} />}
+        {asked === 'pieces' && <PiecesForm project={project} part={need.part} onDone={() => setAsked(null)} />}
+        {asked === 'shape' && <ShapeForm project={project} part={need.part} onDone={() => setAsked(null)} />}
       </Suspense>
-      {!isWriting && (
-        <div className="mt-1 flex flex-wrap gap-x-4">
-          <Button look="quiet" onClick={() => setWriting(true)}>
+      {asked === null && (
+        <div className="no-print mt-1 flex flex-wrap gap-x-4">
+          <Button look="quiet" onClick={() => setAsked('pieces')}>
             {pieces.length > 0 ? 'Change its pieces' : 'Write down its pieces'}
           </Button>
-          {isWhole && !isRunning && need.amount !== takesMm && !isOver(project) && (
+          {pieces.length > 0 && (
+            <Button look="quiet" onClick={() => setAsked('shape')}>
+              Draw their shapes
+            </Button>
+          )}
+          {isWhole && !endless.isRunning && need.amount !== takesMm && !isOver(project) && (
             <Button look="quiet" onClick={() => void change(takesMm)}>
               Reckon with this length
             </Button>

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { Block, Layout, Sheet } from '../../../core/layout/index.ts';
+import { turnOutline, type Block, type Layout, type Point, type Sheet } from '../../../core/layout/index.ts';
 import type { CutPiece, Item } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
@@ -13,21 +13,28 @@ const NAME = { wide: 44, high: 18 };
 
 interface LayoutPictureProps {
   readonly layout: Layout;
+  /** Which of the sheets. */
+  readonly number: number;
   readonly blocks: readonly Block[];
   readonly pieces: readonly CutPiece[];
   readonly sheet: Sheet;
   readonly item: Item | null;
 }
 
-/** The pieces on the cloth to scale: its length lies along the tape, its selvages above and below. */
-export function LayoutPicture({ layout, blocks, pieces, sheet, item }: LayoutPictureProps) {
+/** The pieces on a cloth to scale: its length lies along the tape, its selvages above and below; its flaws are hatched. */
+export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: LayoutPictureProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { units } = useHousehold().settings;
-  const lengthMm = Math.max(1, layout.lengthMm);
-  const scale = size ? Math.min(size.width / lengthMm, MOST_HIGH_PX / sheet.widthMm) : 0;
+  const lengthMm = Math.max(1, sheet.lengthMm ?? layout.lengthMm);
+  const scale = size ? Math.min(size.width / lengthMm, MOST_HIGH_PX / Math.max(1, sheet.widthMm)) : 0;
   const [width, height] = [lengthMm * scale, sheet.widthMm * scale];
   const print = printFill(item?.fabric?.print);
+  // The picture lies on its side: what is along the cloth is across the screen.
+  const toPath = (points: readonly Point[]) =>
+    `M${points.map(({ xMm, yMm }) => `${yMm * scale} ${xMm * scale}`).join('L')}Z`;
+  const cloth = sheet.outline ? toPath(sheet.outline) : `M0 0H${width}V${height}H0Z`;
+  const clip = `cloth-${number}`;
   return (
     <div
       ref={frame}
@@ -41,40 +48,53 @@ export function LayoutPicture({ layout, blocks, pieces, sheet, item }: LayoutPic
         <>
           <Tape lengthMm={lengthMm} scale={scale} offsetPx={0} system={units} />
           <svg role="img" aria-label="The pieces on the cloth" width={width} height={height} className="block">
-            <rect width={width} height={height} fill={item?.colours[0] ?? '#b9c0c2'} />
-            {print && <rect width={width} height={height} fill={print} />}
-            <path d={`M0 1H${width}M0 ${height - 1}H${width}`} stroke="#22303c" strokeDasharray="2 3" />
-            {layout.laid.map(({ block, xMm, yMm, widthMm, heightMm, isTurned }) => {
-              const piece = pieces[blocks[block]?.piece ?? -1];
-              const [x, y, w, h] = [yMm * scale, xMm * scale, heightMm * scale, widthMm * scale];
-              const name = piece?.name ?? '';
-              return (
-                <g key={block} transform={`translate(${x} ${y})`}>
-                  <title>{name}</title>
-                  <rect
-                    x="0.5"
-                    y="0.5"
-                    width={Math.max(0, w - 1)}
-                    height={Math.max(0, h - 1)}
-                    fill="#fffdf8"
-                    fillOpacity="0.82"
-                    stroke="#22303c"
+            <clipPath id={clip}>
+              <path d={cloth} />
+            </clipPath>
+            <g clipPath={`url(#${clip})`}>
+              <path d={cloth} fill={item?.colours[0] ?? '#b9c0c2'} />
+              {print && <path d={cloth} fill={print} />}
+              {(sheet.holes ?? []).map(({ xMm, yMm, widthMm, heightMm }, n) => (
+                <g key={n} transform={`translate(${yMm * scale} ${xMm * scale})`}>
+                  <title>Nothing is cut here</title>
+                  <rect width={heightMm * scale} height={widthMm * scale} fill="#fffdf8" stroke="#a63d32" />
+                  <path
+                    d={`M0 0L${heightMm * scale} ${widthMm * scale}M0 ${widthMm * scale}L${heightMm * scale} 0`}
+                    stroke="#a63d32"
                   />
-                  {piece?.isOnFold && (
-                    <path
-                      d={isTurned ? `M${w / 2} 0V${h}` : `M0 ${h / 2}H${w}`}
-                      stroke="#5c6b74"
-                      strokeDasharray="6 3 1 3"
-                    />
-                  )}
-                  {w >= NAME.wide && h >= NAME.high && (
-                    <text x={w / 2} y={h / 2 + 4} fontSize="13" textAnchor="middle" fill="#22303c">
-                      {w < name.length * 7 ? `${name.slice(0, Math.max(2, Math.floor(w / 7) - 1))}…` : name}
-                    </text>
-                  )}
                 </g>
-              );
-            })}
+              ))}
+            </g>
+            <path d={cloth} fill="none" stroke="#22303c" strokeDasharray="2 3" />
+            {layout.laid
+              .filter((one) => one.sheet === number)
+              .map(({ block, xMm, yMm, widthMm, heightMm, isTurned, isFlipped = false }) => {
+                const { piece: n = -1, outline, ...box } = blocks[block] ?? { widthMm, heightMm };
+                const piece = pieces[n];
+                const [w, h] = [heightMm * scale, widthMm * scale];
+                const name = piece?.name ?? '';
+                const shape = outline
+                  ? toPath(turnOutline(outline, box, { isTurned, isFlipped }))
+                  : `M.5 .5H${Math.max(1, w - 0.5)}V${Math.max(1, h - 0.5)}H.5Z`;
+                return (
+                  <g key={block} transform={`translate(${yMm * scale} ${xMm * scale})`}>
+                    <title>{name}</title>
+                    <path d={shape} fill="#fffdf8" fillOpacity="0.82" stroke="#22303c" strokeLinejoin="round" />
+                    {piece?.isOnFold && (
+                      <path
+                        d={isTurned ? `M${w / 2} 0V${h}` : `M0 ${h / 2}H${w}`}
+                        stroke="#5c6b74"
+                        strokeDasharray="6 3 1 3"
+                      />
+                    )}
+                    {w >= NAME.wide && h >= NAME.high && (
+                      <text x={w / 2} y={h / 2 + 4} fontSize="13" textAnchor="middle" fill="#22303c">
+                        {w < name.length * 7 ? `${name.slice(0, Math.max(2, Math.floor(w / 7) - 1))}…` : name}
+                      </text>
+                    )}
+                  </g>
+                );
+              })}
           </svg>
         </>
       )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { NeedStanding } from '../../../core/projects/index.ts';
-import type { Cutting, Need } from '../../../core/records/index.ts';
+import { estimateSeam, type NeedStanding } from '../../../core/projects/index.ts';
+import { STITCHES, type Cutting, type Need, type Project, type Stitch } from '../../../core/records/index.ts';
 import {
   formatClothLength,
   formatSize,
@@ -13,9 +13,11 @@ import { SelectField, TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { wordAmountFault } from '../../text/index.ts';
+import { capitalise, wordAmountFault } from '../../text/index.ts';
+import { wordStitch } from '../../text/projects.ts';
 
 interface NeedFormProps {
+  readonly project: Project;
   readonly standing: NeedStanding;
   readonly onKeep: (part: Partial<Need>) => Promise<boolean>;
   readonly onRemove: () => Promise<boolean>;
@@ -35,6 +37,8 @@ const FIGURES: readonly (readonly [Figure, string, string])[] = [
 interface Typed extends Record<Figure, string> {
   part: string;
   amount: string;
+  seam: string;
+  stitch: string;
   oneWay: string;
   shrinkPercent: string;
 }
@@ -44,6 +48,8 @@ function toTyped({ need, unit }: NeedStanding, units: UnitSystem): Typed {
   const size = (mm: number | undefined) => (mm === undefined ? '' : formatSize(mm, units));
   return {
     part,
+    seam: need.seamMm === undefined ? '' : formatClothLength(need.seamMm, units),
+    stitch: need.stitch ?? 'lockstitch',
     amount: amount === undefined ? '' : unit === 'length' ? formatClothLength(amount, units) : String(amount),
     oneWay: cutting.isOneWay === undefined ? '' : cutting.isOneWay ? 'yes' : 'no',
     shrinkPercent: cutting.shrinkPercent === undefined ? '' : String(cutting.shrinkPercent),
@@ -72,6 +78,13 @@ function readTyped(
     else if (read.value <= 0) faults.amount = 'It must be more than nothing.';
     else amount = read.value;
   }
+  let seamMm: number | undefined;
+  if (typed.seam.trim() !== '') {
+    const read = parseLengthMm(typed.seam, units === 'metric' ? 'm' : 'yd');
+    if (!read.ok || read.value > 1e7) faults.seam = `Such as ${formatClothLength(18_000, units)}.`;
+    else seamMm = read.value;
+  }
+  const stitch = seamMm === undefined ? undefined : (typed.stitch as Stitch);
   const cutting: Cutting = {};
   if (typed.oneWay !== '') cutting.isOneWay = typed.oneWay === 'yes';
   if (typed.shrinkPercent.trim() !== '') {
@@ -87,16 +100,23 @@ function readTyped(
     else cutting[name] = read.value;
   }
   return {
-    part: { part: typed.part.trim(), amount, cutting: Object.keys(cutting).length > 0 ? cutting : undefined },
+    part: {
+      part: typed.part.trim(),
+      amount,
+      seamMm,
+      stitch,
+      cutting: Object.keys(cutting).length > 0 ? cutting : undefined,
+    },
     faults,
   };
 }
 
 /** What a need is called, how much it takes, and what is reckoned with when it is cut; an empty field is as usual. */
-export function NeedForm({ standing, onKeep, onRemove, onDone }: NeedFormProps) {
+export function NeedForm({ project, standing, onKeep, onRemove, onDone }: NeedFormProps) {
   const { need, found, unit } = standing;
   const { units } = useHousehold().settings;
   const isCloth = need.kind === 'fabric';
+  const seamMm = Math.round(estimateSeam(project.pieces ?? []) / 100) * 100;
   const [typed, setTyped] = useState(() => toTyped(standing, units));
   const { part, faults } = readTyped(typed, unit, units);
   const used = found?.ok ? found.value.figures : null;
@@ -120,6 +140,28 @@ export function NeedForm({ standing, onKeep, onRemove, onDone }: NeedFormProps) 
           {...field('part')}
         />
         <TextField label="How much" hint={isCloth ? 'Empty: it is worked out' : 'Empty: one'} {...field('amount')} />
+        {need.kind === 'thread' && (
+          <>
+            <TextField
+              label="So much is sewn with it"
+              placeholder={seamMm > 0 ? `about ${formatClothLength(seamMm, units)}` : ''}
+              hint={seamMm > 0 ? 'By the edges of its pieces, about' : 'All its seams, end to end'}
+              how="Six tenths of the edges of all pieces: two of them make a seam, hems are sewn once."
+              {...field('seam')}
+            />
+            <SelectField
+              label="Sewn by"
+              value={typed.stitch}
+              onChange={({ target }) => setTyped({ ...typed, stitch: target.value })}
+            >
+              {STITCHES.map((one) => (
+                <option key={one} value={one}>
+                  {capitalise(wordStitch(one))}
+                </option>
+              ))}
+            </SelectField>
+          </>
+        )}
         {isCloth && (
           <>
             <SelectField

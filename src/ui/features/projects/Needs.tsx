@@ -7,7 +7,7 @@ import { explained } from '../../components/explained.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { capitalise, formatAmount, wordKind } from '../../text/index.ts';
-import { wordNeedHow, wordNeedWay, wordVerdict } from '../../text/projects.ts';
+import { wordNeedHow, wordNeedWay, wordThread, wordVerdict } from '../../text/projects.ts';
 import { AddLine } from './AddLine.tsx';
 import { LotButton } from './LotButton.tsx';
 import { useSaveProject } from './useSaveProject.ts';
@@ -101,7 +101,7 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
           )}
         >
           {need.isToGet && state === 'toGet' ? 'To be got. ' : ''}
-          {wordVerdict(standing, units)}
+          {[wordVerdict(standing, units), wordThread(standing, units)].filter(Boolean).join(' ')}
           {found?.ok && state !== 'there' && (
             <span className="font-normal text-stone"> ({wordNeedWay(found.value.way)})</span>
           )}
@@ -148,6 +148,7 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
         {asked === 'choose' && !isCloth && <ChooseThing project={project} standing={standing} onDone={done} />}
         {asked === 'change' && (
           <NeedForm
+            project={project}
             standing={standing}
             onKeep={change}
             onRemove={() => save({ needs: project.needs.filter((one) => one.id !== need.id) })}

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { isSameWord, parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
+import { formatCorners, isSameWord, parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
 import type { CutPiece, Project } from '../../../core/records/index.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { AreaField } from '../../components/fields.tsx';
@@ -14,6 +14,7 @@ const FAULTS: Record<PieceFault, string> = {
   'no-name': 'has no name.',
   size: 'is larger than any cloth, or nothing.',
   count: 'is cut between 1 and 500 times.',
+  shape: 'has corners that cross, are fewer than three or lie outside its size: write 0 0, 20 0, 16 12.',
 };
 /** A project takes so many kinds of piece. */
 const MOST = 500;
@@ -32,12 +33,13 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
   const [text, setText] = useState(() =>
     (project.pieces ?? [])
       .filter(isOfPart)
-      .map(({ name, count, widthMm, heightMm, isOnFold, mayTurn }) =>
+      .map(({ name, count, widthMm, heightMm, isOnFold, mayTurn, outline }) =>
         [
           count > 1 ? `${count} ${name}` : name,
           formatSizes([widthMm, heightMm], units),
           isOnFold ? 'on the fold' : '',
           mayTurn ? 'either way' : '',
+          outline ? `corners ${formatCorners(outline, units)}` : '',
         ]
           .filter(Boolean)
           .join(' '),

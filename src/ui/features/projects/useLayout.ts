@@ -7,30 +7,29 @@ export interface LayoutState {
   readonly layout: Layout | null;
   readonly leastMm: number;
   readonly isRunning: boolean;
+  /** Not all goes on; without this piece, the others do. */
+  readonly spare: number | null;
   readonly failure: string | null;
 }
 
 const SECONDS = 2;
-const NONE: LayoutState = { layout: null, leastMm: 0, isRunning: false, failure: null };
+const NONE: LayoutState = { layout: null, leastMm: 0, isRunning: false, spare: null, failure: null };
 
-/** Lays blocks on a sheet in a worker: the first answer comes at once, the best after two seconds. `key` tells one question from another. */
-export function useLayout(blocks: readonly Block[], sheet: Sheet, key: string): LayoutState {
+/** Lays blocks on sheets in a worker: the first answer comes at once, the best after two seconds. No sheets, no question. */
+export function useLayout(blocks: readonly Block[], sheets: readonly Sheet[]): LayoutState {
+  const key = JSON.stringify([blocks, sheets]);
   const [state, setState] = useState<LayoutState & { key: string }>({ ...NONE, key: '' });
   useEffect(() => {
-    if (blocks.length === 0) return undefined;
-    const handle = startLayouter({ blocks, sheet, seed: 1, seconds: SECONDS }, (message) => {
+    if (blocks.length === 0 || sheets.length === 0) return undefined;
+    const handle = startLayouter({ blocks, sheets, seed: 1, seconds: SECONDS }, (message) => {
       if (message.type === 'failed') setState({ ...NONE, key, failure: message.note });
-      else
-        setState({
-          key,
-          layout: message.layout,
-          leastMm: message.leastMm,
-          isRunning: message.type === 'progress',
-          failure: null,
-        });
+      else {
+        const { layout, leastMm, spare } = message;
+        setState({ key, layout, leastMm, spare, isRunning: message.type === 'progress', failure: null });
+      }
     });
     return () => handle.abandon();
-    // The key says all that the blocks and the sheet are made of.
+    // The key says all that the blocks and the sheets are made of.
     // oxlint-disable-next-line react/exhaustive-deps
   }, [key]);
   return state.key === key ? state : NONE;

@@ -1,0 +1,260 @@
+import { useRef, useState, type KeyboardEvent } from 'react';
+import type { Hole, Point } from '../../core/layout/index.ts';
+import { formatSize, parseLengthMm, type UnitSystem } from '../../core/units/index.ts';
+import { Button } from './Button.tsx';
+import { explained } from './explained.ts';
+import { TextField } from './fields.tsx';
+import { useDrag } from './useDrag.ts';
+import { useSize } from './useSize.ts';
+
+/** Corners that are dragged lie on this, mm; with Shift an arrow key moves by one. */
+const SNAP_MM = 5;
+const KEY_MM = 10;
+const PAD_PX = 14;
+const MOST_HIGH_PX = 340;
+const MOST_CORNERS = 60;
+
+interface OutlineEditorProps {
+  readonly label: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly outline: readonly Point[];
+  readonly onChange: (outline: Point[]) => void;
+  readonly units: UnitSystem;
+  /** What is along the grain lies across the screen, as a cloth does on a table. */
+  readonly isSideways?: boolean;
+  /** The left edge is a fold. */
+  readonly isOnFold?: boolean;
+  readonly holes?: readonly Hole[];
+}
+
+const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value));
+
+/** A shape whose corners are dragged, moved by the arrow keys or typed; one more is added in the middle of an edge. */
+export function OutlineEditor(props: OutlineEditorProps) {
+  const {
+    label,
+    widthMm,
+    heightMm,
+    outline,
+    onChange,
+    units,
+    isSideways = false,
+    isOnFold = false,
+    holes = [],
+  } = props;
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const [chosen, setChosen] = useState(0);
+  const [acrossMm, downMm] = isSideways ? [heightMm, widthMm] : [widthMm, heightMm];
+  const scale = size ? Math.min((size.width - 2 * PAD_PX) / acrossMm, MOST_HIGH_PX / downMm) : 0;
+  const toScreen = ({ xMm, yMm }: Point): readonly [number, number] =>
+    isSideways ? [yMm * scale, xMm * scale] : [xMm * scale, yMm * scale];
+  const move = (n: number, { xMm, yMm }: Point) =>
+    onChange(outline.map((one, i) => (i === n ? { xMm: clamp(xMm, widthMm), yMm: clamp(yMm, heightMm) } : one)));
+  const add = (n: number) => {
+    const [a, b] = [outline[n]!, outline[(n + 1) % outline.length]!];
+    const middle = { xMm: (a.xMm + b.xMm) / 2, yMm: (a.yMm + b.yMm) / 2 };
+    onChange(outline.toSpliced(n + 1, 0, middle));
+    setChosen(n + 1);
+  };
+  const remove = (n: number) => {
+    if (outline.length <= 3) return;
+    onChange(outline.toSpliced(n, 1));
+    setChosen(Math.max(0, n - 1));
+  };
+  const corner = outline[chosen];
+  const path = `M${outline.map((point) => toScreen(point).join(' ')).join('L')}Z`;
+  return (
+    <div>
+      <div
+        ref={frame}
+        className="overflow-hidden"
+        {...explained('Drawn to scale. Drag a corner, or move it by the arrow keys.', label)}
+      >
+        {size && (
+          <svg
+            role="group"
+            aria-label={label}
+            width={acrossMm * scale + 2 * PAD_PX}
+            height={downMm * scale + 2 * PAD_PX}
+            className="block touch-none"
+          >
+            <g transform={`translate(${PAD_PX} ${PAD_PX})`}>
+              <rect
+                width={acrossMm * scale}
+                height={downMm * scale}
+                fill="none"
+                stroke="#b9c0c2"
+                strokeDasharray="3 3"
+              />
+              <path d={path} fill="#efe3b4" fillOpacity="0.6" stroke="#22303c" strokeLinejoin="round" />
+              {isOnFold && (
+                <path d={`M0 0V${downMm * scale}`} stroke="#2f5d86" strokeWidth="3" strokeDasharray="8 3 2 3" />
+              )}
+              {holes.map((hole, n) => {
+                const [x, y] = toScreen(hole);
+                const [w, h] = toScreen({ xMm: hole.widthMm, yMm: hole.heightMm });
+                return (
+                  <path
+                    key={n}
+                    d={`M${x} ${y}h${w}v${h}h${-w}zl${w} ${h}m${-w} 0l${w} ${-h}`}
+                    fill="none"
+                    stroke="#a63d32"
+                  />
+                );
+              })}
+              {outline.length < MOST_CORNERS &&
+                outline.map((a, n) => {
+                  const b = outline[(n + 1) % outline.length]!;
+                  const [x, y] = toScreen({ xMm: (a.xMm + b.xMm) / 2, yMm: (a.yMm + b.yMm) / 2 });
+                  return (
+                    <path
+                      key={`${n} ${outline.length}`}
+                      d={`M${x - 4} ${y}h8M${x} ${y - 4}v8`}
+                      stroke="#2f5d86"
+                      strokeWidth="6"
+                      strokeOpacity="0.55"
+                      className="cursor-copy"
+                      onPointerDown={() => add(n)}
+                    >
+                      <title>A corner more</title>
+                    </path>
+                  );
+                })}
+              {outline.map((point, n) => (
+                <Corner
+                  key={n}
+                  at={toScreen(point)}
+                  label={`Corner ${n + 1} of ${outline.length}: ${formatSize(point.xMm, units)} across, ${formatSize(point.yMm, units)} along`}
+                  isChosen={n === chosen}
+                  onChoose={() => setChosen(n)}
+                  onMove={(right, down, snap) => {
+                    const [x, y] = isSideways ? [down / scale, right / scale] : [right / scale, down / scale];
+                    const snapped = (mm: number) => (snap ? Math.round(mm / SNAP_MM) * SNAP_MM : mm);
+                    move(n, { xMm: snapped(point.xMm + x), yMm: snapped(point.yMm + y) });
+                  }}
+                  onStep={(right, down) => move(n, isSideways ? step(point, down, right) : step(point, right, down))}
+                  onRemove={() => remove(n)}
+                />
+              ))}
+            </g>
+          </svg>
+        )}
+      </div>
+      {corner && (
+        <div className="mt-2 flex flex-wrap items-end gap-3">
+          <MeasureField
+            key={`x${chosen}`}
+            label="This corner, across"
+            mm={corner.xMm}
+            units={units}
+            onKeep={(xMm) => move(chosen, { ...corner, xMm })}
+          />
+          <MeasureField
+            key={`y${chosen}`}
+            label="along"
+            mm={corner.yMm}
+            units={units}
+            onKeep={(yMm) => move(chosen, { ...corner, yMm })}
+          />
+          <Button disabled={outline.length >= MOST_CORNERS} onClick={() => add(chosen)}>
+            A corner more
+          </Button>
+          <Button disabled={outline.length <= 3} onClick={() => remove(chosen)}>
+            Take it away
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const step = ({ xMm, yMm }: Point, x: number, y: number): Point => ({ xMm: xMm + x, yMm: yMm + y });
+
+interface CornerProps {
+  readonly at: readonly [number, number];
+  readonly label: string;
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+  readonly onMove: (rightPx: number, downPx: number, isSnapped: boolean) => void;
+  readonly onStep: (rightMm: number, downMm: number) => void;
+  readonly onRemove: () => void;
+}
+
+function Corner({ at: [x, y], label, isChosen, onChoose, onMove, onStep, onRemove }: CornerProps) {
+  // So far it was dragged when it was last moved: each move goes on from there.
+  const dragged = useRef<readonly [number, number]>([0, 0]);
+  const begun = useRef(onMove);
+  const drag = useDrag({
+    onTake: () => {
+      onChoose();
+      dragged.current = [0, 0];
+      begun.current = onMove;
+    },
+    onDrag: (right, down) => {
+      dragged.current = [right, down];
+      begun.current(right, down, true);
+    },
+    onDrop: () => undefined,
+    onCancel: () => begun.current(0, 0, false),
+  });
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = event.shiftKey ? 1 : KEY_MM;
+    const way = { ArrowRight: [by, 0], ArrowLeft: [-by, 0], ArrowDown: [0, by], ArrowUp: [0, -by] }[event.key];
+    if (way) onStep(way[0]!, way[1]!);
+    else if (event.key === 'Delete' || event.key === 'Backspace') onRemove();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return (
+    <circle
+      cx={x}
+      cy={y}
+      r={isChosen ? 9 : 7}
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      aria-pressed={isChosen}
+      fill={isChosen ? '#2f5d86' : '#fffdf8'}
+      stroke="#22303c"
+      strokeWidth="2"
+      className="cursor-move"
+      onFocus={onChoose}
+      onKeyDown={onKeyDown}
+      {...drag}
+    >
+      <title>{label}</title>
+    </circle>
+  );
+}
+
+/** A measure that is typed; kept as soon as it reads. */
+function MeasureField({
+  label,
+  mm,
+  units,
+  onKeep,
+}: {
+  label: string;
+  mm: number;
+  units: UnitSystem;
+  onKeep: (mm: number) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <div className="w-36">
+      <TextField
+        label={label}
+        value={text ?? formatSize(mm, units)}
+        onChange={(event) => {
+          setText(event.target.value);
+          const read = parseLengthMm(event.target.value, units === 'metric' ? 'cm' : 'in');
+          if (read.ok && read.value >= 0) onKeep(read.value);
+        }}
+        onBlur={() => setText(null)}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { createSaveItem } from '../../../core/acts/index.ts';
+import { isPlainOutline, type Point } from '../../../core/layout/index.ts';
+import { formatFlaw, parseFlawLine } from '../../../core/projects/index.ts';
+import type { Household, Item, Lot } from '../../../core/records/index.ts';
+import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
+import { AreaField, TextField } from '../../components/fields.tsx';
+import { OutlineEditor } from '../../components/OutlineEditor.tsx';
+import { edit } from '../../state/hands.ts';
+import { FormFrame } from './FormFrame.tsx';
+
+interface LotShapeFormProps {
+  readonly household: Household;
+  readonly item: Item;
+  readonly lot: Lot;
+  readonly onDone: () => void;
+}
+
+const toBox = (widthMm: number, lengthMm: number): Point[] => [
+  { xMm: 0, yMm: 0 },
+  { xMm: widthMm, yMm: 0 },
+  { xMm: widthMm, yMm: lengthMm },
+  { xMm: 0, yMm: lengthMm },
+];
+
+/** What of a length of cloth cannot be cut: a width that was cut away, an odd shape, holes and stains. Layouts go round it. */
+export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps) {
+  const { units } = household.settings;
+  const wholeMm = item.fabric?.widthMm ?? 1400;
+  const lengthMm = lot.lengthMm ?? 1000;
+  const [width, setWidth] = useState(lot.widthMm ? formatSize(lot.widthMm, units) : '');
+  const [flaws, setFlaws] = useState((lot.flaws ?? []).map((flaw) => formatFlaw(flaw, units)).join('\n'));
+  const [outline, setOutline] = useState<readonly Point[] | null>(lot.outline ?? null);
+  const read = parseLengthMm(width, units === 'metric' ? 'cm' : 'in');
+  const widthMm = width.trim() === '' ? null : read.ok && read.value >= 10 ? read.value : undefined;
+  const widthFault =
+    widthMm === undefined || (widthMm ?? 0) > wholeMm ? `At most ${formatSize(wholeMm, units)}.` : undefined;
+  const lines = flaws
+    .split('\n')
+    .filter((line) => line.trim() !== '')
+    .map((line) => ({ line, read: parseFlawLine(line, units) }));
+  const bad = lines.find((one) => !one.read.ok);
+  const found = lines.flatMap((one) => (one.read.ok ? [one.read.value] : []));
+  const shown = widthMm ?? wholeMm;
+  const isCrossed = outline !== null && !isPlainOutline(outline);
+  return (
+    <FormFrame
+      title="Flaws and shape"
+      save="Keep it"
+      onDone={onDone}
+      onSave={() => {
+        if (widthFault || bad || isCrossed) return undefined;
+        const isShaped = outline !== null && JSON.stringify(outline) !== JSON.stringify(toBox(shown, lengthMm));
+        return edit(
+          household,
+          (from) => {
+            const { widthMm: _w, flaws: _f, outline: _o, ...bare } = from.lots.get(lot.id) ?? lot;
+            return createSaveItem(from, item, [
+              {
+                ...bare,
+                ...(widthMm != null && widthMm < wholeMm && { widthMm }),
+                ...(found.length > 0 && { flaws: found }),
+                ...(isShaped && { outline: [...outline] }),
+              },
+            ]);
+          },
+          `Layouts on ${item.name} know what it is like now.`,
+        ).then((isDone) => isDone && onDone());
+      }}
+    >
+      <TextField
+        label="Width that is left"
+        autoFocus
+        value={width}
+        fault={widthFault}
+        placeholder={formatSize(wholeMm, units)}
+        onChange={(event) => setWidth(event.target.value)}
+      />
+      <AreaField
+        label="Holes and stains, one a line"
+        rows={3}
+        maxLength={4000}
+        value={flaws}
+        fault={bad ? `“${bad.line.trim()}” does not read: write stain 4 × 6 at 30, 120.` : undefined}
+        placeholder="stain 4 × 6 at 30, 120"
+        hint="Across × along, at so much from the left selvage, so much from the cut edge."
+        onChange={(event) => setFlaws(event.target.value)}
+      />
+      <OutlineEditor
+        label="The shape of the cloth"
+        isSideways
+        widthMm={shown}
+        heightMm={lengthMm}
+        outline={outline ?? toBox(shown, lengthMm)}
+        holes={found}
+        units={units}
+        onChange={setOutline}
+      />
+      {isCrossed && (
+        <p role="alert" className="text-sm font-semibold text-madder">
+          Its edges cross each other.
+        </p>
+      )}
+    </FormFrame>
+  );
+}
