@@ -163,6 +163,7 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   createRelease: ({ now, lot, nowMs }) => acts.createRelease(now, lot.id, lot.reserved?.[0]?.id ?? 'none', nowMs),
   ...PROJECT_ACTS,
   createWash: ({ now, lot, nowMs }) => acts.createWash(now, lot.id, nowMs),
+  createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),
   createWrap: ({ now, lot, other, nowMs }) => acts.createWrap(now, lot.id, other.id, nowMs),
   createGone: ({ now, lot, random, nowMs }) => acts.createGone(now, lot.id, pick(random, acts.WAYS_OUT), nowMs),
   createLend: ({ now, lot, text, nowMs }) => acts.createLend(now, lot.id, text, nowMs),

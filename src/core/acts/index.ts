@@ -55,7 +55,7 @@ export {
   createRemoveProject,
   createSaveProject,
 } from './projectActs.ts';
-export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
+export { createRelease, createThreaded, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';

@@ -13,7 +13,7 @@ import { getWholeLot } from '../measure/index.ts';
 import { createLotAlike, type Item, type ItemId, type LotId } from '../records/index.ts';
 import { createChangeMany, createImport, createMerge, createSaveItem } from './itemActs.ts';
 import { createCut, createMeasure, createPutBack, createTakeOut } from './lotActs.ts';
-import { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
+import { createRelease, createReserve, createThreaded, createWash, createWrap } from './promiseActs.ts';
 import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 const cloth = createCloth('cloth');
@@ -214,5 +214,18 @@ describe('a pattern that becomes a file, and paper again', () => {
     ]);
     const printed = after(digital, (now) => createSaveItem(now, paper, [digital.lots.get(second.id)!]));
     expect([...printed.lots.values()].map((one) => one.state)).toEqual(['out', 'out']);
+  });
+
+  it('has the machine threaded with one thread at a time', () => {
+    const THREAD = 'lot-thread' as LotId;
+    expect(faultOf(createThreaded(start, CLOTH, 3))).toMatchObject({ code: 'no-such-lot' });
+    expect(faultOf(createThreaded(start, null, 3))).toMatchObject({ code: 'nothing-changed' });
+    const other = { ...start.lots.get(THREAD)!, id: 'other' as LotId };
+    const two = { ...start, lots: new Map(start.lots).set(other.id, other) };
+    const on = after(two, (now) => createThreaded(now, THREAD, 3));
+    expect(on.lots.get(THREAD)!.isThreaded).toBe(true);
+    const changed = after(on, (now) => createThreaded(now, other.id, 4));
+    expect([changed.lots.get(THREAD)!.isThreaded, changed.lots.get(other.id)!.isThreaded]).toEqual([undefined, true]);
+    expect(after(changed, (now) => createThreaded(now, null, 5)).lots.get(other.id)).not.toHaveProperty('isThreaded');
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { createHousehold } from '../../../tests/household.ts';
-import type { Project, ProjectId, Step, StepStation } from '../records/index.ts';
+import { createCloth, createHousehold, createSpool } from '../../../tests/household.ts';
+import type { Item, ItemId, Need, Project, ProjectId, Step, StepStation } from '../records/index.ts';
 import { computeStanding, createProjectFacts, learnPace, listBatches, listSittings } from './index.ts';
 
 const step = (id: string, station: StepStation, minutes: number, more: Partial<Step> = {}): Step => ({
@@ -76,5 +76,36 @@ describe('a quarter of an hour', () => {
     expect(listBatches(standingsOf([all[1]!, cape, all[2]!]), EVEN)).toMatchObject([
       { station: 'cutting', minutes: 15, steps: [{ project: { name: 'bag' } }, { project: { name: 'cape' } }] },
     ]);
+  });
+
+  it('says what the machine is threaded for, and prefers that; and whether the iron is needed', () => {
+    const spool = (id: string, colour: string): Item => ({ ...createSpool(id), id: id as ItemId, colours: [colour] });
+    const [grey, red] = [spool('grey', '#8a8f94'), spool('red', '#a02020')];
+    const cloth: Item = { ...createCloth('cloth'), id: 'cloth' as ItemId, colours: ['#8b9095'] };
+    const of = (id: string, needs: Need[]) =>
+      project(id, [step('sew', 'sewing', 10), step('press', 'pressing', 4)], { needs });
+    const named = of('named', [{ id: 'n', kind: 'thread', part: 'thread', itemId: 'red' as ItemId }]);
+    const near = of('near', [{ id: 'n', kind: 'fabric', part: 'main', isThere: true, itemId: 'cloth' as ItemId }]);
+    const household = {
+      ...bare,
+      items: new Map([grey, red, cloth].map((item) => [item.id, item])),
+      projects: new Map([named, near].map((one) => [one.id, one])),
+    };
+    const standings = [named, near].map((one) => computeStanding(createProjectFacts(household), one));
+    const tell = (threaded: Item[]) =>
+      listSittings(standings, 15, EVEN, threaded).map((one) => [one.standing.project.id, one.threading, one.needsIron]);
+    expect(tell([grey])).toEqual([
+      ['near', 'on', true],
+      ['named', 'other', true],
+    ]);
+    expect(tell([red])).toEqual([
+      ['named', 'on', true],
+      ['near', 'other', true],
+    ]);
+    expect(tell([])).toEqual([
+      ['named', null, true],
+      ['near', null, true],
+    ]);
+    expect(listSittings(standings, 12, EVEN, [grey])[0]).toMatchObject({ needsIron: false });
   });
 });

@@ -1,4 +1,5 @@
-import { isOver, type Project, type Step, type StepStation } from '../records/index.ts';
+import { computeDeltaE, getMatch, toLabColour } from '../colour/index.ts';
+import { isOver, type Item, type Project, type Step, type StepStation } from '../records/index.ts';
 import { computeLeft, getStepMinutes, listOpenSteps, type ProjectStanding } from './standing.ts';
 
 /** How much longer or shorter steps take at a station than was thought: 1 for just as thought. */
@@ -44,6 +45,31 @@ export interface Sitting {
   readonly isBegun: boolean;
   /** Nothing stands in the way: what it takes is there, and where there is a bag, it is in it. */
   readonly isReady: boolean;
+  /** Sewn with what is on the machine, or with another thread; null where it is not sewn, or nobody knows. */
+  readonly threading: 'on' | 'other' | null;
+  /** Something of it is pressed. */
+  readonly needsIron: boolean;
+}
+
+/** Whether what is on the machine is the thread of a project: the one it names, or one that is near its cloth for a seam. */
+function judgeThreading(
+  { needs }: ProjectStanding,
+  steps: readonly Step[],
+  threaded: readonly Item[],
+): Sitting['threading'] {
+  if (threaded.length === 0 || steps.every(({ station }) => station !== 'sewing' && station !== 'overlocking'))
+    return null;
+  const own = needs.flatMap(({ need, item }) => (need.kind === 'thread' && item ? [item] : []));
+  if (own.length > 0) return own.some((item) => threaded.some(({ id }) => id === item.id)) ? 'on' : 'other';
+  const cloth = needs.find(({ need, item }) => need.kind === 'fabric' && item)?.item;
+  const toLab = (item: Item | null | undefined) => (item?.colours[0] ? toLabColour(item.colours[0]) : null);
+  const wanted = toLab(cloth);
+  if (!wanted) return null;
+  const isNear = threaded.some((item) => {
+    const lab = toLab(item);
+    return lab !== null && getMatch(computeDeltaE(wanted, lab)) !== 'off';
+  });
+  return isNear ? 'on' : 'other';
 }
 
 /** Steps at one station, of several projects, that are done better at once. */
@@ -67,9 +93,15 @@ function isReady({ project, missing, toGather }: ProjectStanding): boolean {
 
 /**
  * What can be done in so many minutes: for each project its next steps that go in, or the next one begun where none does.
- * Ready ones first, then what is due soonest, then what fills the time best.
+ * Ready ones first, then what is due soonest, then what the machine is threaded for, then what fills the time best. `threaded`:
+ * what is on the machines.
  */
-export function listSittings(standings: readonly ProjectStanding[], minutes: number, pace: Pace): Sitting[] {
+export function listSittings(
+  standings: readonly ProjectStanding[],
+  minutes: number,
+  pace: Pace,
+  threaded: readonly Item[] = [],
+): Sitting[] {
   return standings
     .flatMap((standing): Sitting[] => {
       if (isOver(standing.project) || standing.project.state === 'idea') return [];
@@ -86,10 +118,13 @@ export function listSittings(standings: readonly ProjectStanding[], minutes: num
       }
       const isBegun = steps.length === 0;
       if (isBegun && minutes < LEAST_MINUTES) return [];
+      const done = isBegun ? [first] : steps;
       return [
         {
           standing,
-          steps: isBegun ? [first] : steps,
+          steps: done,
+          threading: judgeThreading(standing, done, threaded),
+          needsIron: done.some(({ station }) => station === 'pressing'),
           minutes: isBegun ? minutes : sum,
           isBegun,
           isReady: isReady(standing),
@@ -100,7 +135,9 @@ export function listSittings(standings: readonly ProjectStanding[], minutes: num
       if (a.isReady !== b.isReady) return a.isReady ? -1 : 1;
       if (a.isBegun !== b.isBegun) return a.isBegun ? 1 : -1;
       const [due, other] = [a.standing.project.due ?? '9999', b.standing.project.due ?? '9999'];
-      return due === other ? b.minutes - a.minutes : due < other ? -1 : 1;
+      if (due !== other) return due < other ? -1 : 1;
+      const isOther = (one: Sitting) => Number(one.threading === 'other');
+      return isOther(a) - isOther(b) || b.minutes - a.minutes;
     });
 }
 

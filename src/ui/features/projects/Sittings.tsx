@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { computeStepLeft, learnPace, listBatches, listSittings, type Sitting } from '../../../core/projects/index.ts';
-import type { ProjectId } from '../../../core/records/index.ts';
+import type { Household, Item, ProjectId } from '../../../core/records/index.ts';
 import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold, world } from '../../state/app.ts';
@@ -14,7 +14,8 @@ export function Sittings({ minutes }: { minutes: number }) {
   const household = useHousehold();
   const standings = useMemo(() => [...getStandings(household).values()], [household]);
   const pace = useMemo(() => learnPace(household.projects.values()), [household.projects]);
-  const sittings = listSittings(standings, minutes, pace);
+  const threaded = useMemo(() => listThreaded(household), [household]);
+  const sittings = listSittings(standings, minutes, pace, threaded);
   const batches = listBatches(standings, pace);
   return (
     <section aria-label={`In ${minutes} minutes`} className="mt-3 border-l-4 border-woad bg-linen px-3 py-2">
@@ -51,6 +52,12 @@ export function Sittings({ minutes }: { minutes: number }) {
   );
 }
 
+/** What the machines are threaded with. */
+const listThreaded = ({ lots, items }: Household): Item[] =>
+  [...lots.values()].flatMap((lot) => (lot.isThreaded && lot.state !== 'gone' ? (items.get(lot.itemId) ?? []) : []));
+
+const THREADING = { on: 'the machine is threaded for it', other: 'thread the machine anew' } as const;
+
 const howPace = (pace: ReturnType<typeof learnPace>) =>
   `Learnt from steps that were timed, station by station: ${Object.entries(pace)
     .map(([station, share]) => `${station} ${share.toFixed(2)}`)
@@ -59,7 +66,7 @@ const howPace = (pace: ReturnType<typeof learnPace>) =>
 function SittingLine({ sitting }: { sitting: Sitting }) {
   const household = useHousehold();
   const { units } = household.settings;
-  const { standing, steps, minutes, isBegun, isReady } = sitting;
+  const { standing, steps, minutes, isBegun, isReady, threading, needsIron } = sitting;
   const { project, missing, toGather } = standing;
   const [first] = steps;
   const bag = findBag(household, project);
@@ -82,6 +89,9 @@ function SittingLine({ sitting }: { sitting: Sitting }) {
         </span>
         <span data-name className={`block text-sm ${isReady ? 'text-stone' : 'font-semibold text-madder'}`}>
           {why}
+        </span>
+        <span className="block text-sm text-stone">
+          {[threading ? THREADING[threading] : '', needsIron ? 'the iron is needed' : ''].filter(Boolean).join('; ')}
         </span>
       </span>
       <span className="tabular text-sm text-stone" {...explained('What these steps are likely to take.')}>

@@ -26,10 +26,12 @@ import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import { FormFrame } from './FormFrame.tsx';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
-import { createRelease, createSaveItem, createWash, createWrap } from '../../../core/acts/index.ts';
+import { createRelease, createSaveItem, createThreaded, createWash, createWrap } from '../../../core/acts/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const ReserveForm = lazy(async () => ({ default: (await import('./ReserveForm.tsx')).ReserveForm }));
+const LotShapeForm = lazy(async () => ({ default: (await import('./LotShapeForm.tsx')).LotShapeForm }));
+const Makeables = lazy(async () => ({ default: (await import('./Makeables.tsx')).Makeables }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
 
 interface LotProps {
@@ -38,7 +40,7 @@ interface LotProps {
   readonly lot: Lot;
 }
 
-type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | null;
+type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | 'shape' | 'makeable' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
 export function LotMore({ household, item, lot }: LotProps) {
@@ -54,6 +56,7 @@ export function LotMore({ household, item, lot }: LotProps) {
     await navigate('/fit');
   };
   const isCloth = item.kind === 'fabric' || item.kind === 'scrap';
+  const isLength = item.kind === 'fabric' && !lot.heap && lot.lengthMm !== undefined;
   const unit = lot.placeId ? getAncestor(getTree(household), lot.placeId, 'unit') : null;
   return (
     <section aria-label="More to do with it" className="stitched-t mt-4 pt-3">
@@ -88,12 +91,40 @@ export function LotMore({ household, item, lot }: LotProps) {
           <MergeForm household={household} item={item} onDone={done} />
         </Suspense>
       )}
+      {asked === 'shape' && (
+        <Suspense>
+          <LotShapeForm household={household} item={item} lot={lot} onDone={done} />
+        </Suspense>
+      )}
+      {asked === 'makeable' && (
+        <Suspense>
+          <Makeables household={household} item={item} lot={lot} onDone={done} />
+        </Suspense>
+      )}
       {asked === 'alike' && <AlikeForm household={household} item={item} lot={lot} onDone={done} />}
       {asked === null && (
         <div className="flex flex-wrap gap-x-5 gap-y-1">
           <Button look="quiet" data-key="r" onClick={() => setAsked('reserve')}>
             Promise it to something <kbd className="font-normal">R</kbd>
           </Button>
+          {isLength && (
+            <Button look="quiet" onClick={() => setAsked('makeable')}>
+              What could be made of it?
+            </Button>
+          )}
+          {isLength && (
+            <Button look="quiet" onClick={() => setAsked('shape')}>
+              Flaws and shape
+            </Button>
+          )}
+          {item.thread && (
+            <Button
+              look="quiet"
+              onClick={() => void act((now) => createThreaded(now, lot.isThreaded ? null : lot.id, world.nowMs()))}
+            >
+              {lot.isThreaded ? 'It is off the machine' : 'The machine is threaded with it'}
+            </Button>
+          )}
           {isCloth && lot.isWashed !== true && (
             <Button look="quiet" onClick={() => void act((now) => createWash(now, lot.id, world.nowMs()))}>
               It is washed now

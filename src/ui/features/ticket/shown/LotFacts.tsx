@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../../core/measure/index.ts';
 import { findProjectOfBag } from '../../../../core/promises/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
-import { formatSize, toDay } from '../../../../core/units/index.ts';
+import { formatSize, formatSizes, toDay } from '../../../../core/units/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { useOpen, world } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
@@ -46,6 +46,13 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
           {formatAmount(Math.max(0, getAmount(item, lot) - reserved), unit, units)}
         </Row>
       )}
+      {lot.outline && <Row name="Shape">odd; layouts know it</Row>}
+      {(lot.flaws ?? []).map((flaw, n) => (
+        <Row key={n} name={flaw.note ?? 'Flaw'} how="Across × along, from the left selvage and from the cut edge.">
+          {`${formatSizes([flaw.widthMm, flaw.heightMm], units)} at ${formatSizes([flaw.xMm, flaw.yMm], units)}`}
+        </Row>
+      ))}
+      {lot.isThreaded && <Row name="Machine">threaded with it</Row>}
       {typeof lot.isWashed === 'boolean' && <Row name="Washed">{lot.isWashed ? 'yes' : 'not yet'}</Row>}
       {typeof lot.expiresOn === 'string' && (
         <Row name="Good until" how={typed}>

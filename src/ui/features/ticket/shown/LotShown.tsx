@@ -64,7 +64,7 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
         <Row name="There is" how={wordHowMuch(item, lot, settings)}>
           {wordAmount(item, lot, units)}
           {wordDoubt(item, lot, units)}
-          {item.kind === 'fabric' && item.fabric && ` × ${formatSize(item.fabric.widthMm, units)}`}
+          {item.kind === 'fabric' && item.fabric && ` × ${formatSize(lot.widthMm ?? item.fabric.widthMm, units)}`}
         </Row>
         {wordMeasures(item, lot, settings).map(({ name, words, how }) => (
           <Row key={name} name={name} how={how}>
