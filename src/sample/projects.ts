@@ -1,3 +1,4 @@
+import { listShapes } from '../core/projects/index.ts';
 import type {
   ClothNeed,
   CutPiece,
@@ -139,9 +140,9 @@ const PLANS: readonly Plan[] = [
       ['Hems and toggles', 'handwork', 140],
     ],
     pieces: [
-      ['front', 'main', 4, 580, 720],
-      ['back', 'main', 4, 580, 740],
-      ['sleeve', 'main', 8, 420, 580],
+      ['front', 'main', 4, 580, 720, 'Whole bodice'],
+      ['back', 'main', 4, 580, 740, 'Whole bodice'],
+      ['sleeve', 'main', 8, 420, 580, 'Sleeve'],
       ['hood', 'main', 8, 260, 340],
       ['pocket', 'main', 4, 340, 260, 'turn'],
       ['hem facing', 'main', 8, 560, 60, 'turn'],
@@ -209,7 +210,17 @@ function toPiece(
   [name, part, count, widthMm, heightMm, more]: NonNullable<Plan['pieces']>[number],
   n: number,
 ): CutPiece {
-  return { id: `c${n}`, name, part, count, widthMm, heightMm, ...(more === 'turn' && { mayTurn: true }) };
+  const shape = listShapes().find((one) => one.name === more);
+  return {
+    id: `c${n}`,
+    name,
+    part,
+    count,
+    widthMm,
+    heightMm,
+    ...(more === 'turn' && { mayTurn: true }),
+    ...(shape && { outline: shape.draw(widthMm, heightMm) }),
+  };
 }
 
 /** The household with its projects: their bags, what is promised to them, and what their patterns ask for. */

@@ -109,17 +109,16 @@ export function OutlineEditor(props: OutlineEditorProps) {
                   const b = outline[(n + 1) % outline.length]!;
                   const [x, y] = toScreen({ xMm: (a.xMm + b.xMm) / 2, yMm: (a.yMm + b.yMm) / 2 });
                   return (
-                    <path
+                    <g
                       key={`${n} ${outline.length}`}
-                      d={`M${x - 4} ${y}h8M${x} ${y - 4}v8`}
-                      stroke="#2f5d86"
-                      strokeWidth="6"
-                      strokeOpacity="0.55"
+                      transform={`translate(${x} ${y})`}
                       className="cursor-copy"
                       onPointerDown={() => add(n)}
                     >
                       <title>A corner more</title>
-                    </path>
+                      <circle r="9" fill="transparent" />
+                      <path d="M-5 0H5M0 -5V5" stroke="#2f5d86" strokeWidth="2" />
+                    </g>
                   );
                 })}
               {outline.map((point, n) => (
