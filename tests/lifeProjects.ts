@@ -1,4 +1,6 @@
 import * as acts from '../src/core/acts/index.ts';
+import { getAmount } from '../src/core/measure/index.ts';
+import { listPromised } from '../src/core/promises/index.ts';
 import { pick } from '../src/core/random/index.ts';
 import { PROJECT_STATES, type ItemId, type Project, type ProjectId } from '../src/core/records/index.ts';
 import { amountOf, createNewThing, type Act, type Drawn } from './drawn.ts';
@@ -82,6 +84,36 @@ export const PROJECT_ACTS: Record<string, (drawn: Drawn) => Act> = {
       pick(drawn.random, ['done', 'givenUp'] as const),
       drawn.nowMs,
     ),
+  createInstead: (drawn) => {
+    const project = findProject(drawn);
+    const [held] = project ? listPromised(drawn.now, project.id) : [];
+    return acts.createInstead(
+      drawn.now,
+      {
+        projectId: project?.id ?? ('none' as ProjectId),
+        needId: held?.promise.needId ?? 'none',
+        lotId: drawn.other.id,
+        amount: amountOf({ ...drawn, lot: drawn.other }) / 2,
+      },
+      { lotId: held?.lot.id ?? drawn.lot.id, promiseId: held?.promise.id ?? 'none' },
+      drawn.id(),
+      drawn.nowMs,
+    );
+  },
+  createFinish: (drawn) => {
+    const project = findProject(drawn);
+    const promised = project ? listPromised(drawn.now, project.id) : [];
+    const left = new Map(
+      promised.map(({ lot, item, promise }) => {
+        const used = pick(drawn.random, [0, promise.amount, promise.amount / 2]);
+        return [lot.id, Math.max(0, getAmount(item, lot) - used)];
+      }),
+    );
+    const { item, lots } = createNewThing(drawn);
+    const made = pick(drawn.random, [undefined, { item, lot: lots[0]! }]);
+    const finish = { left, scraps: [], ...(made && { made }) };
+    return acts.createFinish(drawn.now, project?.id ?? ('none' as ProjectId), finish, drawn.nowMs);
+  },
   createRemoveProject: (drawn) =>
     acts.createRemoveProject(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), drawn.nowMs),
 };

@@ -51,10 +51,12 @@ export {
   createEndProject,
   createGather,
   createGot,
+  createInstead,
   createPromise,
   createRemoveProject,
   createSaveProject,
 } from './projectActs.ts';
+export { createFinish, type Finish } from './finishActs.ts';
 export { createRelease, createThreaded, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';

@@ -12,6 +12,7 @@ import {
   type AmountUnit,
   type Change,
   type Household,
+  type Item,
   type Lot,
   type LotId,
   type MeasureWay,
@@ -83,6 +84,25 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
   });
 }
 
+/** A length of which so much is left: none is used up; too little for its form takes the first that suits it. */
+export function withRest(household: Household, item: Item, whole: Lot, restMm: number, nowMs: number): Lot {
+  const lot = cutShape(whole, Math.max(0, (whole.lengthMm ?? 0) - restMm));
+  if (restMm < 0.5)
+    return {
+      ...lot,
+      lengthMm: 0,
+      state: 'gone',
+      placeId: undefined,
+      homeId: undefined,
+      withLotId: undefined,
+      sinceMs: nowMs,
+    };
+  const rest = fitReserved(item, { ...lot, lengthMm: restMm, sinceMs: nowMs });
+  const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
+  const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
+  return { ...rest, form, homeForm: forms.includes(rest.homeForm) ? rest.homeForm : form };
+}
+
 /** What is known of the shape of a cloth, told from the new edge. */
 function cutShape(lot: Lot, cutMm: number): Lot {
   const { flaws, outline, ...rest } = lot;
@@ -120,30 +140,17 @@ export function createCut(
   const promisedMm = kept.filter((one) => one.id !== reservationId).reduce((sum, one) => sum + one.amount, 0);
   if (restMm + 0.5 < promisedMm)
     return fail({ code: 'reserved', available: Math.max(0, present - promisedMm), unit: 'length' });
-  const lot = cutShape(found.lot.reserved ? { ...found.lot, reserved: kept } : found.lot, cutMm);
-  if (restMm < 0.5) {
-    const gone: Lot = {
-      ...lot,
-      lengthMm: 0,
-      state: 'gone',
-      placeId: undefined,
-      homeId: undefined,
-      withLotId: undefined,
-      sinceMs: nowMs,
-    };
+  const lot: Lot = found.lot.reserved ? { ...found.lot, reserved: kept } : found.lot;
+  const rest = withRest(household, item, lot, restMm, nowMs);
+  if (rest.state === 'gone')
     return tellWhat(
-      createLotDraft('usedUp', item, found.lot, gone, present, [
+      createLotDraft('usedUp', item, found.lot, rest, present, [
         ...createReleaseWrapped(household, id, nowMs),
         ...more,
       ]),
       told,
     );
-  }
-  const rest = fitReserved(item, { ...lot, lengthMm: restMm, sinceMs: nowMs });
-  const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
-  const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);
-  const homeForm = forms.includes(rest.homeForm) ? rest.homeForm : form;
-  return tellWhat(createLotDraft('cut', item, found.lot, { ...rest, form, homeForm }, cutMm, more), told);
+  return tellWhat(createLotDraft('cut', item, found.lot, rest, cutMm, more), told);
 }
 
 function tellWhat(act: Act, forWhat: string): Act {

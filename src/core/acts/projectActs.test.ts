@@ -10,16 +10,19 @@ import {
 } from '../../../tests/household.ts';
 import { computeStanding, createProjectFacts } from '../projects/index.ts';
 import { listPromised } from '../promises/index.ts';
-import type { Household, LotId, Project, ProjectId } from '../records/index.ts';
+import type { Household, ItemId, LotId, Project, ProjectId } from '../records/index.ts';
 import {
   createBag,
   createCut,
   createEndProject,
+  createFinish,
   createGather,
   createGot,
+  createInstead,
   createPromise,
   createRemoveItem,
   createRemoveProject,
+  createSaveItem,
   createSaveProject,
 } from './index.ts';
 
@@ -83,6 +86,36 @@ describe('two projects that want the same metres', () => {
     expect(promisedOf(after(now, (one) => promise(one, COAT, 2000, ['r-bag'])))).toEqual({ coat: [2000], bag: [1000] });
   });
 
+  it('take another length where the first is not to be had', () => {
+    const other = { ...createLot(cloth, null, { lengthMm: 2500 }), id: 'other' as LotId };
+    const now = after(
+      start,
+      (one) => createSaveItem(one, cloth, [other]),
+      (one) => promise(one, COAT, 2200),
+      (one) =>
+        createInstead(
+          one,
+          { projectId: COAT, needId: 'main', lotId: other.id, amount: 2200 },
+          { lotId: BLUE, promiseId: 'r-coat' },
+          'r-other',
+          3,
+        ),
+    );
+    expect(now.lots.get(BLUE)!.reserved).toEqual([]);
+    expect(now.lots.get(other.id)!.reserved).toMatchObject([{ id: 'r-other', projectId: COAT, amount: 2200 }]);
+    expect(
+      faultOf(
+        createInstead(
+          now,
+          { projectId: COAT, needId: 'main', lotId: BLUE, amount: 9000 },
+          { lotId: other.id, promiseId: 'r-other' },
+          'r',
+          4,
+        ),
+      ),
+    ).toMatchObject({ code: 'reserved' });
+  });
+
   it('cut what is theirs: the rest stays promised to the other, to the millimetre', () => {
     const now = after(
       start,
@@ -127,6 +160,65 @@ describe('a project', () => {
     expect(done.projects.get(COAT)).toMatchObject({ state: 'done' });
     expect(done.projects.get(COAT)).not.toHaveProperty('bagLotId');
     expect(faultOf(promise(done, COAT, 100))?.code).toBe('no-such-project');
+  });
+
+  it('that is made uses up what went into it, to the millimetre, and says what it has cost', () => {
+    const buttons = createThing('buttons', { kind: 'notion', cost: 6, costFor: 12 });
+    const made = createThing('coat-made', { kind: 'other' });
+    const scrap = {
+      ...cloth,
+      id: 'scraps' as ItemId,
+      kind: 'scrap' as const,
+      forms: ['loose' as const],
+      scrap: { cut: 'odd' as const },
+    };
+    const scraps = { ...createLot(scrap), areaMm2: 90_000 };
+    const priced = after(
+      gathered,
+      (now) => createSaveItem(now, { ...cloth, cost: 30 }, []),
+      (now) => createSaveItem(now, buttons, [createLot(buttons, null, { count: 12 })]),
+      (now) => {
+        const coat = now.projects.get(COAT)!;
+        const need = { id: 'buttons', kind: 'notion' as const, part: 'buttons', amount: 5 };
+        return createSaveProject(now, { ...coat, needs: [...coat.needs, need] }, 5);
+      },
+      (now) =>
+        createPromise(
+          now,
+          { projectId: COAT, needId: 'buttons', lotId: 'lot-buttons' as LotId, amount: 5 },
+          'r-buttons',
+          5,
+        ),
+    );
+    const left = new Map([
+      [BLUE, 740],
+      ['lot-buttons' as LotId, 7],
+    ]);
+    const finish = { left, scraps: [{ item: scrap, lot: scraps }], made: { item: made, lot: createLot(made) } };
+    const done = after(priced, (now) => createFinish(now, COAT, finish, 9));
+    expect(done.lots.get(BLUE)).toMatchObject({ lengthMm: 740, state: 'out', homeId: 'cube-A1', reserved: [] });
+    expect(done.lots.get('lot-buttons' as LotId)).toMatchObject({ count: 7, reserved: [] });
+    // 2.26 m at 10.00 a metre and five buttons at 0.50.
+    expect(done.projects.get(COAT)).toMatchObject({ state: 'done', needs: [{ used: 2260 }, { used: 5 }] });
+    expect(done.projects.get(COAT)!.spent).toBeCloseTo(25.1);
+    expect(done.lots.get(scraps.id)).toMatchObject({ areaMm2: 90_000 });
+    expect(done.items.get(made.id)!.name).toBe(made.name);
+    expect(done.items.get(pattern.id)!.pattern!.isMade).toBe(true);
+    // All of it goes into it: the cloth is used up, its price is the project's.
+    const all = after(priced, (now) => createFinish(now, COAT, { left: new Map([[BLUE, 0]]), scraps: [] }, 9));
+    expect(all.lots.get(BLUE)).toMatchObject({ state: 'gone', lengthMm: 0 });
+    expect(all.projects.get(COAT)!.spent).toBeCloseTo(30);
+    expect(all.lots.get('lot-buttons' as LotId)).toMatchObject({ count: 12, reserved: [] });
+    // What is promised to another stays.
+    const other = after(
+      start,
+      (now) => promise(now, COAT, 1500),
+      (now) => promise(now, BAG, 1000),
+    );
+    expect(faultOf(createFinish(other, COAT, { left: new Map([[BLUE, 900]]), scraps: [] }, 9))).toMatchObject({
+      code: 'reserved',
+      available: 2000,
+    });
   });
 
   it('that is let go gives all back, and is still there to be read', () => {

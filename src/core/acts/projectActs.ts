@@ -101,6 +101,23 @@ export function createPromise(household: Household, wish: PromiseWish, id: strin
   });
 }
 
+/** A promise of another lot in the place of one that is not to be had; that one is free again. */
+export function createInstead(
+  household: Household,
+  wish: PromiseWish,
+  instead: { readonly lotId: LotId; readonly promiseId: string },
+  id: string,
+  nowMs: number,
+): Act {
+  const lot = household.lots.get(instead.lotId);
+  if (!lot || instead.lotId === wish.lotId) return fail({ code: 'no-such-lot' });
+  const reserved = (lot.reserved ?? []).filter((one) => one.id !== instead.promiseId);
+  const released = createChange('lots', lot.id, lot, { ...lot, reserved, sinceMs: nowMs });
+  const promise = createPromise(household, wish, id, nowMs);
+  if (!promise.ok || !released) return promise;
+  return ok({ ...promise.value, changes: [released, ...promise.value.changes] });
+}
+
 /**
  * What a project lacked was got: it is in the household, lies out without a home, and is promised to the need as far as
  * that goes. A tool or a pattern is only named by the need.

@@ -1,4 +1,15 @@
-import type { Change, Household, Label, LotId, PlaceId, Saying } from '../records/index.ts';
+import type {
+  Change,
+  Household,
+  Label,
+  Lot,
+  LotId,
+  Place,
+  PlaceId,
+  Project,
+  ProjectId,
+  Saying,
+} from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createCode } from './code.ts';
 import type { Act } from '../acts/index.ts';
@@ -6,7 +17,10 @@ import { createChange } from '../daybook/index.ts';
 
 /** What a label is of, and what it is to say. */
 export interface Labelled {
-  readonly of: { readonly kind: 'place'; readonly id: PlaceId } | { readonly kind: 'lot'; readonly id: LotId };
+  readonly of:
+    | { readonly kind: 'place'; readonly id: PlaceId }
+    | { readonly kind: 'lot'; readonly id: LotId }
+    | { readonly kind: 'project'; readonly id: ProjectId };
   readonly says: readonly Saying[];
   readonly swatches: readonly string[];
 }
@@ -16,14 +30,22 @@ function listCodes(household: Household): Set<string> {
   const codes = new Set<string>();
   for (const { label } of household.places.values()) if (label) codes.add(label.code);
   for (const { label } of household.lots.values()) if (label) codes.add(label.code);
+  for (const { label } of household.projects.values()) if (label) codes.add(label.code);
   return codes;
+}
+
+const TABLES = { place: 'places', lot: 'lots', project: 'projects' } as const;
+
+function getRecord(household: Household, of: Labelled['of']): Place | Lot | Project | undefined {
+  if (of.kind === 'place') return household.places.get(of.id);
+  return of.kind === 'lot' ? household.lots.get(of.id) : household.projects.get(of.id);
 }
 
 /** The code that each of them has or would get, in their order. `fresh` is the mark of a household that has none yet. */
 export function assignCodes(household: Household, fresh: string, ofs: readonly Labelled['of'][]): string[] {
   const taken = listCodes(household);
   return ofs.map((of) => {
-    const own = (of.kind === 'place' ? household.places.get(of.id) : household.lots.get(of.id))?.label?.code;
+    const own = getRecord(household, of)?.label?.code;
     const code = own ?? createCode(household.settings.mark ?? fresh, of.id, taken);
     taken.add(code);
     return code;
@@ -51,7 +73,7 @@ export function createLabelled(
     labelled.map((one) => one.of),
   );
   const changes = labelled.map(({ of, says, swatches }, i): Change | null => {
-    const record = of.kind === 'place' ? household.places.get(of.id) : household.lots.get(of.id);
+    const record = getRecord(household, of);
     if (!record) return null;
     const label: Label = {
       code: codes[i]!,
@@ -60,7 +82,7 @@ export function createLabelled(
       says: [...says],
       swatches: [...swatches],
     };
-    return createChange(of.kind === 'place' ? 'places' : 'lots', of.id, record, { ...record, label });
+    return createChange(TABLES[of.kind], of.id, record, { ...record, label });
   });
   const made = changes.filter((change) => change !== null);
   return made.length === 0

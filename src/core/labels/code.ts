@@ -1,5 +1,5 @@
 import { CODE_PATTERN } from '../records/ids.ts';
-import type { Household, LotId, PlaceId } from '../records/index.ts';
+import type { Household, LotId, PlaceId, ProjectId } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 
 /**
@@ -69,6 +69,7 @@ export type Meant =
   | { readonly kind: 'lot'; readonly id: LotId }
   | { readonly kind: 'gone'; readonly id: LotId }
   | { readonly kind: 'place'; readonly id: PlaceId }
+  | { readonly kind: 'project'; readonly id: ProjectId }
   | { readonly kind: 'unknown' }
   | { readonly kind: 'other-household' };
 
@@ -78,6 +79,7 @@ export function findByCode(household: Household, code: string): Meant {
   for (const lot of household.lots.values())
     if (lot.label?.code === code)
       return lot.state === 'gone' ? { kind: 'gone', id: lot.id } : { kind: 'lot', id: lot.id };
+  for (const { id, label } of household.projects.values()) if (label?.code === code) return { kind: 'project', id };
   const { mark } = household.settings;
   return { kind: mark && code.startsWith(writeMark(mark)) ? 'unknown' : 'other-household' };
 }

@@ -1,4 +1,4 @@
-import type { Household, LotId, PlaceId } from '../records/index.ts';
+import type { Household, LotId, PlaceId, ProjectId } from '../records/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { findByCode, parseCode, type CodeFault } from './code.ts';
 
@@ -25,6 +25,8 @@ export type Scanned =
   | { readonly kind: 'put'; readonly placeId: PlaceId; readonly lotIds: readonly LotId[] }
   /** Nothing in the hand: what is in that place? */
   | { readonly kind: 'look'; readonly placeId: PlaceId }
+  /** The card of a project: its page is opened. */
+  | { readonly kind: 'project'; readonly projectId: ProjectId }
   /** The label of a place that holds bins now, or of a bin that stands nowhere. */
   | { readonly kind: 'not-a-home'; readonly placeId: PlaceId };
 
@@ -53,6 +55,7 @@ export function readScan(
   if (meant.kind === 'unknown' || meant.kind === 'other-household')
     return { scanned: { kind: 'fault', fault: meant.kind }, last: next };
   if (meant.kind === 'gone') return { scanned: { kind: 'gone', lotId: meant.id }, last: next };
+  if (meant.kind === 'project') return { scanned: { kind: 'project', projectId: meant.id }, last: next };
   if (meant.kind === 'place') {
     const placeId = meant.id;
     if (!createPlaceTree(household.places).leaves.some((leaf) => leaf.id === placeId))

@@ -282,6 +282,7 @@ function AnswerCard({
         `${tree.places.get(scanned.placeId)?.name ?? 'That place'} takes nothing itself now: it stands idle, or bins stand in it. Scan one of them.`,
       );
     case 'put':
+    case 'project':
       return null;
     case 'take':
     case 'in-hand':

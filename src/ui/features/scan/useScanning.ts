@@ -1,4 +1,5 @@
 import type { Dispatch, SetStateAction } from 'react';
+import { useNavigate } from 'react-router';
 import { createPutInto, judgePut } from '../../../core/acts/index.ts';
 import { readScan, type Scanned } from '../../../core/labels/index.ts';
 import type { LotId, PlaceId } from '../../../core/records/index.ts';
@@ -23,6 +24,7 @@ let turn: Promise<void> = Promise.resolve();
 
 /** What follows from a code: things come into the hand, places take what is in it. */
 export function useScanning(setAnswer: Dispatch<SetStateAction<Answer | null>>) {
+  const navigate = useNavigate();
   const put = async (placeId: PlaceId, lotIds: readonly LotId[], isPressed: boolean) => {
     const now = useApp.getState().household!;
     const verdict = judgePut(now, getTree(now), lotIds, placeId);
@@ -56,6 +58,7 @@ export function useScanning(setAnswer: Dispatch<SetStateAction<Answer | null>>) 
     setAnswer({ kind: 'scanned', scanned });
     if (scanned.kind === 'put') await put(scanned.placeId, scanned.lotIds, false);
     if (scanned.kind === 'look') useApp.getState().show({ type: 'place', id: scanned.placeId });
+    if (scanned.kind === 'project') await navigate(`/projects/${scanned.projectId}`);
     if (scanned.kind === 'in-hand') useApp.getState().show({ type: 'lot', id: scanned.lotId });
     if (scanned.kind !== 'take') return;
     const { lotId } = scanned;
