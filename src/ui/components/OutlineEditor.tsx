@@ -92,18 +92,7 @@ export function OutlineEditor(props: OutlineEditorProps) {
               {isOnFold && (
                 <path d={`M0 0V${downMm * scale}`} stroke="#2f5d86" strokeWidth="3" strokeDasharray="8 3 2 3" />
               )}
-              {holes.map((hole, n) => {
-                const [x, y] = toScreen(hole);
-                const [w, h] = toScreen({ xMm: hole.widthMm, yMm: hole.heightMm });
-                return (
-                  <path
-                    key={n}
-                    d={`M${x} ${y}h${w}v${h}h${-w}zl${w} ${h}m${-w} 0l${w} ${-h}`}
-                    fill="none"
-                    stroke="#a63d32"
-                  />
-                );
-              })}
+              <Holes holes={holes} toScreen={toScreen} />
               {outline.length < MOST_CORNERS &&
                 outline.map((a, n) => {
                   const b = outline[(n + 1) % outline.length]!;
@@ -142,34 +131,62 @@ export function OutlineEditor(props: OutlineEditorProps) {
         )}
       </div>
       {corner && (
-        <div className="mt-2 flex flex-wrap items-end gap-3">
-          <MeasureField
-            key={`x${chosen}`}
-            label="This corner, across"
-            mm={corner.xMm}
-            units={units}
-            onKeep={(xMm) => move(chosen, { ...corner, xMm })}
-          />
-          <MeasureField
-            key={`y${chosen}`}
-            label="along"
-            mm={corner.yMm}
-            units={units}
-            onKeep={(yMm) => move(chosen, { ...corner, yMm })}
-          />
-          <Button disabled={outline.length >= MOST_CORNERS} onClick={() => add(chosen)}>
-            A corner more
-          </Button>
-          <Button disabled={outline.length <= 3} onClick={() => remove(chosen)}>
-            Take it away
-          </Button>
-        </div>
+        <ChosenCorner
+          key={chosen}
+          corner={corner}
+          units={units}
+          canAdd={outline.length < MOST_CORNERS}
+          canRemove={outline.length > 3}
+          onMove={(to) => move(chosen, to)}
+          onAdd={() => add(chosen)}
+          onRemove={() => remove(chosen)}
+        />
       )}
     </div>
   );
 }
 
+/** Where nothing is cut. */
+function Holes({ holes, toScreen }: { holes: readonly Hole[]; toScreen: (point: Point) => readonly [number, number] }) {
+  return holes.map((hole, n) => {
+    const [x, y] = toScreen(hole);
+    const [w, h] = toScreen({ xMm: hole.widthMm, yMm: hole.heightMm });
+    return <path key={n} d={`M${x} ${y}h${w}v${h}h${-w}zl${w} ${h}m${-w} 0l${w} ${-h}`} fill="none" stroke="#a63d32" />;
+  });
+}
+
 const step = ({ xMm, yMm }: Point, x: number, y: number): Point => ({ xMm: xMm + x, yMm: yMm + y });
+
+interface ChosenCornerProps {
+  readonly corner: Point;
+  readonly units: UnitSystem;
+  readonly canAdd: boolean;
+  readonly canRemove: boolean;
+  readonly onMove: (to: Point) => void;
+  readonly onAdd: () => void;
+  readonly onRemove: () => void;
+}
+
+/** Where the chosen corner is, typed; one more after it, or none here. */
+function ChosenCorner({ corner, units, canAdd, canRemove, onMove, onAdd, onRemove }: ChosenCornerProps) {
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-3">
+      <MeasureField
+        label="This corner, across"
+        mm={corner.xMm}
+        units={units}
+        onKeep={(xMm) => onMove({ ...corner, xMm })}
+      />
+      <MeasureField label="along" mm={corner.yMm} units={units} onKeep={(yMm) => onMove({ ...corner, yMm })} />
+      <Button disabled={!canAdd} onClick={onAdd}>
+        A corner more
+      </Button>
+      <Button disabled={!canRemove} onClick={onRemove}>
+        Take it away
+      </Button>
+    </div>
+  );
+}
 
 interface CornerProps {
   readonly at: readonly [number, number];

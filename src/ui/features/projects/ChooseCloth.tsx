@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { createPromise } from '../../../core/acts/index.ts';
+import { createInstead, createPromise } from '../../../core/acts/index.ts';
 import { suggestCloths, type Suggested } from '../../../core/projects/index.ts';
-import type { Need, Project } from '../../../core/records/index.ts';
+import type { LotId, Need, Project } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -13,29 +13,38 @@ import { LotButton } from './LotButton.tsx';
 
 const MOST = 8;
 
+interface ChooseClothProps {
+  readonly project: Project;
+  readonly need: Need;
+  /** The promise in whose place another is to be made. */
+  readonly instead?: { readonly lotId: LotId; readonly promiseId: string } | undefined;
+  readonly onDone: () => void;
+}
+
 /** Which lengths of the stash would do for a need, the best first, with what speaks against each and what would be left. */
-export function ChooseCloth({ project, need, onDone }: { project: Project; need: Need; onDone: () => void }) {
+export function ChooseCloth({ project, need, instead, onDone }: ChooseClothProps) {
   const household = useHousehold();
   const suggested = useMemo(
-    () => suggestCloths(getProjectFacts(household), project, need, MOST),
-    [household, project, need],
+    () =>
+      suggestCloths(getProjectFacts(household), project, need, MOST + 1)
+        .filter(({ lot }) => lot.id !== instead?.lotId)
+        .slice(0, MOST),
+    [household, project, need, instead?.lotId],
   );
   const promise = ({ lot, item, needed, freeMm }: Suggested) => {
     // Of the same cloth only what is still missing; what another length holds already counts.
     const held = [...household.lots.values()]
       .filter((one) => one.itemId === item.id && one.id !== lot.id)
       .flatMap((one) => one.reserved ?? [])
-      .filter((one) => one.projectId === project.id && one.needId === need.id)
+      .filter((one) => one.projectId === project.id && one.needId === need.id && one.id !== instead?.promiseId)
       .reduce((sum, one) => sum + one.amount, 0);
     const wanted = Math.min(freeMm, Math.max(0, (needed?.lengthMm ?? freeMm) - (need.used ?? 0) - held));
+    const wish = { projectId: project.id, needId: need.id, lotId: lot.id, amount: wanted };
     return act(
       (now) =>
-        createPromise(
-          now,
-          { projectId: project.id, needId: need.id, lotId: lot.id, amount: wanted },
-          world.createId(),
-          world.nowMs(),
-        ),
+        instead
+          ? createInstead(now, wish, instead, world.createId(), world.nowMs())
+          : createPromise(now, wish, world.createId(), world.nowMs()),
       `${formatClothLength(wanted, household.settings.units)} of ${item.name} promised to ${project.name}.`,
     ).then((isDone) => isDone && onDone());
   };

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
-import { createPromise } from '../../../core/acts/index.ts';
+import { createInstead, createPromise } from '../../../core/acts/index.ts';
 import { createFinder } from '../../../core/finding/index.ts';
 import { getAmount, getReserved } from '../../../core/measure/index.ts';
 import { isUsedAgain } from '../../../core/promises/index.ts';
 import type { NeedStanding } from '../../../core/projects/index.ts';
 import { getMatch } from '../../../core/colour/index.ts';
-import type { Household, Item, Lot, Project } from '../../../core/records/index.ts';
+import type { Household, Item, Lot, LotId, Project } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -21,6 +21,8 @@ const MOST = 8;
 interface ChooseThingProps {
   readonly project: Project;
   readonly standing: NeedStanding;
+  /** The promise in whose place another is to be made. */
+  readonly instead?: { readonly lotId: LotId; readonly promiseId: string } | undefined;
   readonly onDone: () => void;
 }
 
@@ -47,7 +49,7 @@ function listNearThreads(household: Household, project: Project): Thing[] {
 }
 
 /** Looks in the stash for a notion, a thread, a tool: what is used up is promised, what is used again is only named. */
-export function ChooseThing({ project, standing, onDone }: ChooseThingProps) {
+export function ChooseThing({ project, standing, instead, onDone }: ChooseThingProps) {
   const household = useHousehold();
   const { need } = standing;
   const save = useSaveProject(project);
@@ -66,20 +68,20 @@ export function ChooseThing({ project, standing, onDone }: ChooseThingProps) {
   }, [household, project, need.kind, text]);
   const take = async (lot: Lot, item: Item) => {
     const free = getAmount(item, lot) - getReserved(lot);
+    const given = instead && standing.promised.find(({ promise }) => promise.id === instead.promiseId);
+    const wanted = (standing.missing ?? 1) + (given?.promise.amount ?? 0);
+    const wish = {
+      projectId: project.id,
+      needId: need.id,
+      lotId: lot.id,
+      amount: Math.min(Math.max(free, 0), wanted),
+    };
     const isDone = isUsedAgain(need.kind)
       ? await save({ needs: project.needs.map((one) => (one.id === need.id ? { ...one, itemId: item.id } : one)) })
       : await act((now) =>
-          createPromise(
-            now,
-            {
-              projectId: project.id,
-              needId: need.id,
-              lotId: lot.id,
-              amount: Math.min(Math.max(free, 0), standing.missing ?? 1),
-            },
-            world.createId(),
-            world.nowMs(),
-          ),
+          instead
+            ? createInstead(now, wish, instead, world.createId(), world.nowMs())
+            : createPromise(now, wish, world.createId(), world.nowMs()),
         );
     if (isDone) onDone();
   };

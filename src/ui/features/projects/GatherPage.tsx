@@ -1,6 +1,7 @@
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { createGather, createNotFound } from '../../../core/acts/index.ts';
+import type { ProjectStanding } from '../../../core/projects/index.ts';
 import type { Item, Lot, LotId, ProjectId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatWay } from '../../../core/units/index.ts';
@@ -17,6 +18,9 @@ import { getTree } from '../../state/derived.ts';
 import { getStandings } from '../../state/projects.ts';
 import { wordAmount } from '../../text/index.ts';
 import { NoSuchProject } from './ToProjects.tsx';
+
+const ChooseCloth = lazy(async () => ({ default: (await import('./ChooseCloth.tsx')).ChooseCloth }));
+const ChooseThing = lazy(async () => ({ default: (await import('./ChooseThing.tsx')).ChooseThing }));
 
 /** All that a project takes, fetched in one walk into its bag: what is there, what is not, what is taken instead. */
 export function GatherPage() {
@@ -95,25 +99,48 @@ export function GatherPage() {
             <h2 className="font-display text-lg font-semibold">Not to be had now</h2>
             <ul>
               {nowhere.map((lot) => (
-                <li key={lot.id} className="dotted-row flex flex-wrap gap-x-4 py-1.5">
-                  <span data-name>{household.items.get(lot.itemId)!.name}</span>
-                  <span className="text-sm text-stone">
-                    {lot.state === 'lent'
-                      ? `lent to ${lot.lentTo}`
-                      : lot.state === 'with'
-                        ? 'with something else'
-                        : 'missing'}
-                  </span>
-                  <Link className={`${linkClass} ml-auto`} to={`/projects/${project.id}`}>
-                    Take another instead
-                  </Link>
-                </li>
+                <Nowhere key={lot.id} lot={lot} standing={standing} />
               ))}
             </ul>
           </section>
         )}
       </div>
     </Page>
+  );
+}
+
+/** Something that cannot be fetched: another is taken in its place. */
+function Nowhere({ lot, standing }: { lot: Lot; standing: ProjectStanding }) {
+  const household = useHousehold();
+  const [isAsked, setAsked] = useState(false);
+  const { project } = standing;
+  const promise = lot.reserved?.find((one) => one.projectId === project.id);
+  const need = standing.needs.find((one) => one.need.id === promise?.needId);
+  const instead = promise && { lotId: lot.id, promiseId: promise.id };
+  const done = () => setAsked(false);
+  return (
+    <li className="dotted-row py-1.5">
+      <span className="flex flex-wrap gap-x-4">
+        <span data-name>{household.items.get(lot.itemId)!.name}</span>
+        <span className="text-sm text-stone">
+          {lot.state === 'lent' ? `lent to ${lot.lentTo}` : lot.state === 'with' ? 'with something else' : 'missing'}
+        </span>
+        {need && !isAsked && (
+          <Button look="quiet" className="ml-auto" onClick={() => setAsked(true)}>
+            Take another instead
+          </Button>
+        )}
+      </span>
+      {isAsked && need && (
+        <Suspense>
+          {need.need.kind === 'fabric' ? (
+            <ChooseCloth project={project} need={need.need} instead={instead} onDone={done} />
+          ) : (
+            <ChooseThing project={project} standing={need} instead={instead} onDone={done} />
+          )}
+        </Suspense>
+      )}
+    </li>
   );
 }
 

@@ -28,14 +28,8 @@ const ShapeForm = lazy(async () => ({ default: (await import('./ShapeForm.tsx'))
 const WIDTHS_MM = [1120, 1400, 1500];
 const NO_SHEETS: readonly Sheet[] = [];
 
-/** How the pieces of one cloth lie on it, what that takes, and whether it goes on what is promised. */
-export function LayoutPanel({ project, standing }: { project: Project; standing: NeedStanding }) {
-  const { need, item, promised } = standing;
-  const { units } = useHousehold().settings;
-  const save = useSaveProject(project);
-  const [width, setWidth] = useState(WIDTHS_MM[1]!);
-  const [asked, setAsked] = useState<'pieces' | 'shape' | null>(null);
-  const widthMm = item?.fabric?.widthMm ?? width;
+/** The pieces of a need laid on as much cloth as they take; and, where that is in question, on the very lots that are promised. */
+function useLaidOut(project: Project, { need, item, promised }: NeedStanding, widthMm: number) {
   const pieces = useMemo(() => listPieces(project, need.part), [project, need.part]);
   const figures = useMemo(
     () =>
@@ -66,6 +60,18 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
   const sheets = isAsked && item ? lots.map((one) => toLotSheet(item, one.lot, one.freeMm, figures)) : NO_SHEETS;
   const exact = useLayout(blocks, sheets);
   const shown = exact.layout ? { ...exact, sheets } : { ...endless, sheets: strip };
+  return { widthMm, pieces, blocks, strip, endless, exact, takesMm, haveMm, lots: lots.length, isPlain, shown };
+}
+
+/** How the pieces of one cloth lie on it, what that takes, and whether it goes on what is promised. */
+export function LayoutPanel({ project, standing }: { project: Project; standing: NeedStanding }) {
+  const { need, item } = standing;
+  const { units } = useHousehold().settings;
+  const save = useSaveProject(project);
+  const [width, setWidth] = useState(WIDTHS_MM[1]!);
+  const [asked, setAsked] = useState<'pieces' | 'shape' | null>(null);
+  const laid = useLaidOut(project, standing, item?.fabric?.widthMm ?? width);
+  const { widthMm, pieces, blocks, strip, endless, exact, takesMm, haveMm, lots, isPlain, shown } = laid;
   const isWhole = endless.layout !== null && endless.layout.left.length === 0;
   const change = (amount: number) =>
     save(
@@ -111,7 +117,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
             {
               takesMm,
               haveMm: need.used ? standing.promisedAmount + need.used : haveMm,
-              lots: lots.length,
+              lots,
               isPlain,
               usableMm: strip[0]!.widthMm,
               endless: endless.layout,

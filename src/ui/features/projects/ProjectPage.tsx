@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
-import { createEndProject, type ProjectEnd } from '../../../core/acts/index.ts';
+import { createEndProject } from '../../../core/acts/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
 import { isOver, PROJECT_STATES, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -17,9 +17,12 @@ import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Bag } from './Bag.tsx';
 import { Needs } from './Needs.tsx';
 import { Steps } from './Steps.tsx';
+import { printCard } from './printCard.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
 const FactsForm = lazy(async () => ({ default: (await import('./FactsForm.tsx')).FactsForm }));
+const FinishForm = lazy(async () => ({ default: (await import('./FinishForm.tsx')).FinishForm }));
+const Card = lazy(async () => ({ default: (await import('./Card.tsx')).Card }));
 const TimerLine = lazy(async () => ({ default: (await import('./TimerLine.tsx')).TimerLine }));
 const LayoutPanel = lazy(async () => ({ default: (await import('./LayoutPanel.tsx')).LayoutPanel }));
 
@@ -96,15 +99,18 @@ function Head({ standing }: { standing: ProjectStanding }) {
   const household = useHousehold();
   const save = useSaveProject(project);
   const [isEditing, setEditing] = useState(false);
+  const [isFinishing, setFinishing] = useState(false);
   const pattern = project.patternItemId && household.items.get(project.patternItemId);
   const what = [pattern ? pattern.name : '', wordProject(project)].filter(Boolean).join(' · ');
-  const end = (how: ProjectEnd) =>
+  const letGo = () =>
     void act(
-      (now) => createEndProject(now, project.id, how, world.nowMs()),
-      how === 'done'
-        ? `${project.name} is done. What was left over lies out; put it back from the Bench.`
-        : `${project.name} is let go. Nothing is promised to it any more.`,
+      (now) => createEndProject(now, project.id, 'givenUp', world.nowMs()),
+      `${project.name} is let go. Nothing is promised to it any more.`,
     );
+  const begin = () => {
+    setEditing(false);
+    setFinishing(true);
+  };
   return (
     <section aria-label="The project">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -117,7 +123,8 @@ function Head({ standing }: { standing: ProjectStanding }) {
           value={project.state}
           onChange={(event) => {
             const state = event.target.value as ProjectState;
-            if (state === 'done' || state === 'givenUp') end(state);
+            if (state === 'done') begin();
+            else if (state === 'givenUp') letGo();
             else void save({ state });
           }}
         >
@@ -131,11 +138,14 @@ function Head({ standing }: { standing: ProjectStanding }) {
           Change what it is
         </Button>
         {!isOver(project) && (
-          <span className="ml-auto flex gap-4">
-            <Button look="quiet" onClick={() => end('done')}>
+          <span className="no-print ml-auto flex flex-wrap gap-x-4">
+            <Button look="quiet" onClick={() => void printCard(project)}>
+              Print its card
+            </Button>
+            <Button look="quiet" aria-expanded={isFinishing} onClick={() => setFinishing(!isFinishing)}>
               It is done
             </Button>
-            <Button look="quiet" onClick={() => end('givenUp')}>
+            <Button look="quiet" onClick={letGo}>
               Let it go
             </Button>
           </span>
@@ -156,6 +166,10 @@ function Head({ standing }: { standing: ProjectStanding }) {
           {project.notes}
         </p>
       )}
+      <Suspense>
+        <Card project={project} />
+        {isFinishing && !isOver(project) && <FinishForm standing={standing} onDone={() => setFinishing(false)} />}
+      </Suspense>
       {isEditing && (
         <Suspense>
           <FactsForm project={project} onDone={() => setEditing(false)} />

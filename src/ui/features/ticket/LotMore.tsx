@@ -74,34 +74,7 @@ export function LotMore({ household, item, lot }: LotProps) {
           </Button>
         </p>
       ))}
-      {asked === 'reserve' && (
-        <Suspense>
-          <ReserveForm household={household} item={item} lot={lot} onDone={done} />
-        </Suspense>
-      )}
-      {asked === 'lot' && <AnotherLot household={household} item={item} lot={lot} onDone={done} />}
-      {asked === 'wrap' && <WrapForm household={household} item={item} lot={lot} onDone={done} />}
-      {asked === 'leave' && (
-        <Suspense>
-          <LeaveForm household={household} item={item} lot={lot} onDone={done} />
-        </Suspense>
-      )}
-      {asked === 'merge' && (
-        <Suspense>
-          <MergeForm household={household} item={item} onDone={done} />
-        </Suspense>
-      )}
-      {asked === 'shape' && (
-        <Suspense>
-          <LotShapeForm household={household} item={item} lot={lot} onDone={done} />
-        </Suspense>
-      )}
-      {asked === 'makeable' && (
-        <Suspense>
-          <Makeables household={household} item={item} lot={lot} onDone={done} />
-        </Suspense>
-      )}
-      {asked === 'alike' && <AlikeForm household={household} item={item} lot={lot} onDone={done} />}
+      <Opened household={household} item={item} lot={lot} asked={asked} onDone={done} />
       {asked === null && (
         <div className="flex flex-wrap gap-x-5 gap-y-1">
           <Button look="quiet" data-key="r" onClick={() => setAsked('reserve')}>
@@ -183,6 +156,42 @@ export function LotMore({ household, item, lot }: LotProps) {
         </div>
       )}
     </section>
+  );
+}
+
+/** The form of what is being asked. */
+function Opened({ household, item, lot, asked, onDone }: LotProps & { asked: Asked; onDone: () => void }) {
+  return (
+    <>
+      {asked === 'reserve' && (
+        <Suspense>
+          <ReserveForm household={household} item={item} lot={lot} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'lot' && <AnotherLot household={household} item={item} lot={lot} onDone={onDone} />}
+      {asked === 'wrap' && <WrapForm household={household} item={item} lot={lot} onDone={onDone} />}
+      {asked === 'leave' && (
+        <Suspense>
+          <LeaveForm household={household} item={item} lot={lot} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'merge' && (
+        <Suspense>
+          <MergeForm household={household} item={item} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'shape' && (
+        <Suspense>
+          <LotShapeForm household={household} item={item} lot={lot} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'makeable' && (
+        <Suspense>
+          <Makeables household={household} item={item} lot={lot} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'alike' && <AlikeForm household={household} item={item} lot={lot} onDone={onDone} />}
+    </>
   );
 }
 

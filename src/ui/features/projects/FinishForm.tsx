@@ -1,0 +1,223 @@
+import { useMemo, useState } from 'react';
+import { createFinish } from '../../../core/acts/index.ts';
+import { completeSketch } from '../../../core/catalog/index.ts';
+import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
+import type { ProjectStanding } from '../../../core/projects/index.ts';
+import { listPromised, type Promised } from '../../../core/promises/index.ts';
+import {
+  createLooseLot,
+  type Household,
+  type Item,
+  type ItemId,
+  type Lot,
+  type LotId,
+} from '../../../core/records/index.ts';
+import { judgeRest } from '../../../core/suppose/index.ts';
+import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { SelectField, TextField } from '../../components/fields.tsx';
+import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { getUsualStations } from '../../state/usualStations.ts';
+import { formatAmount, wordAmountFault } from '../../text/index.ts';
+import { wordRest } from '../../text/rest.ts';
+
+/** What is left over of a cloth in bits, mm²: about as much as a hand holds, or a bag. */
+const SCRAPS = { none: 0, handful: 100_000, bagful: 500_000 } as const;
+type Scraps = keyof typeof SCRAPS;
+
+/** What is likely to be left: what was cut was noted already; else what was promised went into it. */
+function guessLeft(standing: ProjectStanding, { lot, item, promise }: Promised): number {
+  const need = standing.needs.find((one) => one.need.id === promise.needId)?.need;
+  const present = getAmount(item, lot);
+  return (need?.used ?? 0) > 0 ? present : Math.max(0, present - promise.amount);
+}
+
+function readAmount(text: string, { lot, item }: Promised, { settings: { units } }: Household) {
+  const unit = getAmountUnit(item, lot);
+  if (/^0*[.,]?0*$/.test(text.trim())) return { ok: true, value: 0 } as const;
+  if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
+  return unit === 'area' ? parseArea(text, units) : parseCount(text);
+}
+
+/** Scraps of a cloth, with those of it that there are; wrapped with what is left of it, or lying out. */
+function makeScraps(household: Household, item: Item, lot: Lot, areaMm2: number, isLeft: boolean) {
+  const known = [...household.items.values()].find(
+    (one) => one.scrap?.parentItemId === item.id && one.scrap.cut === 'odd',
+  );
+  const knownLot = known && [...household.lots.values()].find((one) => one.itemId === known.id && one.state !== 'gone');
+  if (known && knownLot) {
+    const more = { ...knownLot, areaMm2: (knownLot.areaMm2 ?? 0) + areaMm2, sinceMs: world.nowMs() };
+    return { item: known, lot: more };
+  }
+  const { restockBelow: _r, cost: _c, costFor: _f, ...bare } = item;
+  const scrap: Item = {
+    ...bare,
+    id: world.createId() as ItemId,
+    kind: 'scrap',
+    name: `${item.name}, scraps`.slice(0, 120),
+    forms: ['loose'],
+    scrap: { cut: 'odd', parentItemId: item.id },
+  };
+  const made = { ...createLooseLot(world.createId() as LotId, scrap, 1, undefined, world.nowMs()), areaMm2 };
+  return { item: scrap, lot: isLeft ? { ...made, state: 'with' as const, withLotId: lot.id } : made };
+}
+
+/** A project is done: what is left of each thing is said anew, with what becomes of it; scraps and what was made come in. */
+export function FinishForm({ standing, onDone }: { standing: ProjectStanding; onDone: () => void }) {
+  const household = useHousehold();
+  const { units } = household.settings;
+  const { project } = standing;
+  const promised = useMemo(() => {
+    const byLot = new Map(listPromised(household, project.id).map((one) => [one.lot.id, one]));
+    return [...byLot.values()];
+  }, [household, project.id]);
+  const [left, setLeft] = useState<ReadonlyMap<LotId, string>>(
+    () =>
+      new Map(
+        promised.map((one) => [
+          one.lot.id,
+          formatAmount(guessLeft(standing, one), getAmountUnit(one.item, one.lot), units),
+        ]),
+      ),
+  );
+  const [scraps, setScraps] = useState<ReadonlyMap<LotId, Scraps>>(new Map());
+  const [kept, setKept] = useState('no');
+  const read = promised.map((one) => ({ one, amount: readAmount(left.get(one.lot.id) ?? '', one, household) }));
+  const isBad = read.some(({ amount }) => !amount.ok);
+  const finish = () => {
+    if (isBad) return undefined;
+    const amounts = new Map(
+      read.flatMap(({ one, amount }) => (amount.ok ? [[one.lot.id, amount.value] as const] : [])),
+    );
+    const bits = promised.flatMap(({ lot, item }) => {
+      const areaMm2 = SCRAPS[scraps.get(lot.id) ?? 'none'];
+      return areaMm2 > 0 ? [makeScraps(household, item, lot, areaMm2, (amounts.get(lot.id) ?? 0) > 0)] : [];
+    });
+    const made =
+      kept === 'yes'
+        ? completeSketch(
+            { kind: 'other', name: project.name, type: 'finished piece', count: countMakes(standing) },
+            {
+              itemId: world.createId() as ItemId,
+              lotId: world.createId() as LotId,
+              nowMs: world.nowMs(),
+              stationId: getUsualStations(household)('other', 'finished piece'),
+              settings: household.settings,
+            },
+          )
+        : null;
+    return act(
+      (now) =>
+        createFinish(
+          now,
+          project.id,
+          { left: amounts, scraps: bits, ...(made?.ok && { made: made.value }) },
+          world.nowMs(),
+        ),
+      `${project.name} is done. What was left over lies out; put it back from the Bench.`,
+    ).then((isDone) => isDone && onDone());
+  };
+  return (
+    <Form
+      opensBelow
+      aria-label={`Finish ${project.name}`}
+      className="mt-3 border-l-4 border-woad bg-linen p-3"
+      onSend={finish}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      {promised.length > 0 && <h3 className="font-bold">What is left of it?</h3>}
+      <ul>
+        {read.map(({ one, amount }, n) => (
+          <Left
+            key={one.lot.id}
+            promised={one}
+            isFirst={n === 0}
+            text={left.get(one.lot.id) ?? ''}
+            fault={amount.ok ? undefined : wordAmountFault(amount.fault, '1.20')}
+            leftMm={amount.ok ? amount.value : null}
+            scraps={scraps.get(one.lot.id) ?? 'none'}
+            onText={(text) => setLeft(new Map(left).set(one.lot.id, text))}
+            onScraps={(some) => setScraps(new Map(scraps).set(one.lot.id, some))}
+          />
+        ))}
+      </ul>
+      <div className="mt-2 max-w-xs">
+        <SelectField
+          label="What you made"
+          autoFocus={promised.length === 0}
+          value={kept}
+          onChange={(event) => setKept(event.target.value)}
+        >
+          <option value="no">is worn, used or given away</option>
+          <option value="yes">is kept here: catalogue it</option>
+        </SelectField>
+      </div>
+      <FormFoot save="It is done" onDone={onDone} />
+    </Form>
+  );
+}
+
+const countMakes = ({ project }: ProjectStanding) =>
+  Math.max(
+    1,
+    project.makes.reduce((sum, one) => sum + one.count, 0),
+  );
+
+interface LeftProps {
+  readonly promised: Promised;
+  readonly isFirst: boolean;
+  readonly text: string;
+  readonly fault: string | undefined;
+  readonly leftMm: number | null;
+  readonly scraps: Scraps;
+  readonly onText: (text: string) => void;
+  readonly onScraps: (scraps: Scraps) => void;
+}
+
+/** One thing that was promised: how much of it is left, where that belongs then, and its scraps. */
+function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps }: LeftProps) {
+  const household = useHousehold();
+  const { lot, item, promise } = promised;
+  const cutMm = item.kind === 'fabric' && leftMm !== null ? getAmount(item, lot) - leftMm : 0;
+  const rest = useMemo(
+    () => (cutMm > 0.5 ? judgeRest(household, lot.id, cutMm, promise.id) : null),
+    [household, lot.id, cutMm, promise.id],
+  );
+  const words = rest ? wordRest(rest, household) : '';
+  return (
+    <li className="dotted-row flex flex-wrap items-start gap-3 py-2">
+      <span className="min-w-40 flex-1">
+        <span data-name className="font-semibold">
+          {item.name}
+        </span>
+        {words !== '' && <span className="block text-sm text-stone">{words}</span>}
+      </span>
+      <div className="w-36">
+        <TextField
+          label="Left of it"
+          aria-label={`Left of ${item.name}`}
+          autoFocus={isFirst}
+          value={text}
+          fault={fault}
+          onChange={(event) => onText(event.target.value)}
+        />
+      </div>
+      {item.kind === 'fabric' && (
+        <div className="w-36">
+          <SelectField
+            label="Scraps"
+            aria-label={`Scraps of ${item.name}`}
+            value={scraps}
+            onChange={(event) => onScraps(event.target.value as Scraps)}
+          >
+            <option value="none">none to keep</option>
+            <option value="handful">a handful</option>
+            <option value="bagful">a bagful</option>
+          </SelectField>
+        </div>
+      )}
+    </li>
+  );
+}
