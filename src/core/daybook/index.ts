@@ -6,6 +6,7 @@ export { listNamedPhotos, listShownPhotos } from './named.ts';
 export type { WholeChronicle } from './passed.ts';
 export { type InvariantFault, checkInvariants } from './invariants.ts';
 export { type MonthActs, computeMonthActs } from './months.ts';
+export { computeSpent } from './spent.ts';
 export { type MonthFlow, computeMonthFlows } from './tally.ts';
 export { rebaseChanges, type EditConflict, type Rebased } from './rebase.ts';
 export { type UndoPlan, getUndoable, listTakenBack, planUndo } from './undo.ts';

@@ -21,7 +21,8 @@ export {
 export { isOdd, isSameWord, listPieces, toBlocks, toClothLength, toLotSheet, toSheet } from './layout.ts';
 export { formatFlaw, parseFlawLine } from './flawLines.ts';
 export { listMakeable, type Makeable } from './makeable.ts';
-export { estimateSeam, getThreadPerSeam } from './threads.ts';
+export { estimateSeam } from './threads.ts';
+export { computeProjectCost } from './costs.ts';
 export { listShapes } from './shapes.ts';
 export { formatCorners, parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
@@ -35,7 +36,7 @@ export {
   listBatches,
   listSittings,
 } from './minutes.ts';
-export { listWanted, type Wanted } from './shopping.ts';
+export { listUnmatched, listWanted, type Wanted } from './shopping.ts';
 export {
   type Binding,
   type QuiltBack,

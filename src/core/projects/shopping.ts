@@ -20,6 +20,34 @@ export type Wanted =
 /** From this difference of colour on a thread is seen in a seam (ΔE00). Source: docs/figures in the design. */
 const SEEN_FROM = 5;
 
+/** Whether some thread at home goes with a cloth: by what it is for and by its colour. */
+function createThreadMatch({ household, lotsOf }: ProjectFacts): (cloth: Item) => boolean {
+  const labOf = (item: Item) => (item.colours[0] ? toLabColour(item.colours[0]) : null);
+  const threads = [...household.items.values()].flatMap((item) => {
+    const lab = item.kind === 'thread' && lotsOf.has(item.id) ? labOf(item) : null;
+    return lab ? [{ item, lab }] : [];
+  });
+  return (cloth) => {
+    const lab = labOf(cloth);
+    return (
+      lab !== null &&
+      threads.some((thread) => rankThreadUse(thread.item, cloth) < 2 && computeDeltaE(thread.lab, lab) < SEEN_FROM)
+    );
+  };
+}
+
+/** Cloths that are there and that no thread at home goes with, the most of it first; mm of all its lengths. */
+export function listUnmatched(facts: ProjectFacts): { readonly item: Item; readonly lengthMm: number }[] {
+  const isMatched = createThreadMatch(facts);
+  return [...facts.lotsOf]
+    .flatMap(([id, lots]) => {
+      const item = facts.household.items.get(id as Item['id']);
+      if (item?.kind !== 'fabric' || item.colours[0] === undefined || isMatched(item)) return [];
+      return [{ item, lengthMm: lots.reduce((sum, lot) => sum + (lot.lengthMm ?? 0), 0) }];
+    })
+    .toSorted((a, b) => b.lengthMm - a.lengthMm);
+}
+
 /** What is to be got: for projects that are planned or going on, what is due soonest first; then what runs low. */
 export function listWanted(facts: ProjectFacts, standings: readonly ProjectStanding[]): Wanted[] {
   const { household, lotsOf } = facts;
@@ -29,22 +57,15 @@ export function listWanted(facts: ProjectFacts, standings: readonly ProjectStand
   const needs = going.flatMap(({ project, missing }) =>
     missing.map((standing): Wanted => ({ type: 'need', project, standing })),
   );
-  const threads = [...household.items.values()].flatMap((item) => {
-    const lab = item.kind === 'thread' && lotsOf.has(item.id) && item.colours[0] ? toLabColour(item.colours[0]) : null;
-    return lab ? [{ item, lab }] : [];
-  });
+  const isMatched = createThreadMatch(facts);
   const seen = new Set<string>();
   const unmatched = going.flatMap(({ project, needs: all }) =>
     all.flatMap(({ need, item }): Wanted[] => {
       const colour = item?.colours[0];
       if (need.kind !== 'fabric' || need.part !== 'main' || !item || !colour || seen.has(item.id)) return [];
       seen.add(item.id);
-      const lab = toLabColour(colour);
-      const isMatched =
-        lab !== null &&
-        threads.some((thread) => rankThreadUse(thread.item, item) < 2 && computeDeltaE(thread.lab, lab) < SEEN_FROM);
       const isAsked = all.some((one) => one.need.kind === 'thread');
-      return isMatched || isAsked ? [] : [{ type: 'thread', project, cloth: item }];
+      return isMatched(item) || isAsked ? [] : [{ type: 'thread', project, cloth: item }];
     }),
   );
   const low = [...household.items.values()].flatMap((item): Wanted[] => {

@@ -13,8 +13,6 @@ const THREAD_PER_SEAM: Readonly<Record<Stitch, number>> = {
   hand: 1.2,
 };
 
-export const getThreadPerSeam = (stitch: Stitch): number => THREAD_PER_SEAM[stitch];
-
 /** Thread that a need takes, mm: so much seam, sewn so; null where nobody said how much seam there is. */
 export function computeThreadNeed({ seamMm, stitch = 'lockstitch' }: Pick<Need, 'seamMm' | 'stitch'>): number | null {
   return seamMm === undefined ? null : seamMm * THREAD_PER_SEAM[stitch];

@@ -30,3 +30,16 @@ export function findThreadsFor(household: Household, item: Item, most: number): 
   const byUse = ([0, 1, 2] as const).map((rank) => owned.filter(({ of }) => rankThreadUse(of, item) === rank));
   return byUse.flatMap((some) => findNearest(lab, some, most)).slice(0, most);
 }
+
+/** Owned cloths whose colour is near that of a thing, the nearest first: what it goes with. */
+export function findClothsFor(household: Household, item: Item, most: number): Nearest<Item>[] {
+  const lab = item.colours[0] ? toLabColour(item.colours[0]) : null;
+  if (!lab) return [];
+  const owned = getLotsByItem(household);
+  const cloths = [...household.items.values()].flatMap((one): Candidate<Item>[] => {
+    const own = one.kind === 'fabric' && one.id !== item.id && owned.has(one.id) && one.colours[0];
+    const at = own ? toLabColour(own) : null;
+    return at ? [{ of: one, lab: at }] : [];
+  });
+  return findNearest(lab, cloths, most);
+}

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { createEndProject } from '../../../core/acts/index.ts';
-import type { ProjectStanding } from '../../../core/projects/index.ts';
+import { computeProjectCost, type ProjectStanding } from '../../../core/projects/index.ts';
 import { isOver, PROJECT_STATES, type ProjectId, type ProjectState } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -9,7 +9,7 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { getStandings } from '../../state/projects.ts';
+import { getProjectFacts, getStandings } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
 import { NoSuchProject, ToProjects } from './ToProjects.tsx';
@@ -41,6 +41,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
   const { units } = household.settings;
   const { project, missing, minutesLeft, gathered } = standing;
   const ticket = useApp((state) => state.ticket);
+  const cost = computeProjectCost(getProjectFacts(household), standing);
   const [laidId, setLaidId] = useState<string | null>(null);
   const cloths = standing.needs.filter(({ need }) => need.kind === 'fabric');
   const laid = cloths.find(({ need }) => need.id === laidId) ?? cloths[0];
@@ -61,6 +62,13 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
             label="of steps left"
             how="The minutes of all steps that are not done; where none are said, a usual figure for such a step."
           />
+          {cost.spent + cost.promised > 0 && (
+            <Figure
+              value={(cost.spent + cost.promised).toFixed(2)}
+              label="is what it costs"
+              how={`By what was paid: ${cost.spent.toFixed(2)} was cut or used for it, ${cost.promised.toFixed(2)} is promised to it. ${cost.unknown > 0 ? `Of ${cost.unknown} promised nobody said the price.` : ''}`}
+            />
+          )}
           <Figure value={String(gathered.length)} label="in its bag" how="Things that were put into its bag." />
           {missing.length > 0 && (
             <p

@@ -1,8 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { createFinder } from '../../../core/finding/index.ts';
-import { findNearest, toLabColour, type Candidate } from '../../../core/colour/index.ts';
-import { listWanted, type Wanted } from '../../../core/projects/index.ts';
-import type { Item, Lot } from '../../../core/records/index.ts';
+import { listUnmatched, listWanted, type Wanted } from '../../../core/projects/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -10,10 +7,13 @@ import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getProjectFacts, getStandings } from '../../state/projects.ts';
-import { capitalise, formatAmount, wordAmount } from '../../text/index.ts';
+import { capitalise, formatAmount } from '../../text/index.ts';
+import { HaveI } from './HaveI.tsx';
 import { ToProjects } from './ToProjects.tsx';
 
 const GotForm = lazy(async () => ({ default: (await import('./GotForm.tsx')).GotForm }));
+
+const Budget = lazy(async () => ({ default: (await import('./Budget.tsx')).Budget }));
 
 const keyOf = (wanted: Wanted) =>
   wanted.type === 'need'
@@ -39,6 +39,10 @@ export function ShopPage() {
         {wanted.length === 0 && <p className="mt-4">Nothing is missing, and nothing runs low.</p>}
         <List title="For projects" wanted={forProjects} />
         <List title="Runs low" wanted={low} />
+        <Suspense>
+          <Unmatched />
+          <Budget />
+        </Suspense>
         {wanted.length > 0 && (
           <Button look="quiet" className="no-print mt-4" onClick={() => window.print()}>
             Print it
@@ -105,83 +109,33 @@ function Line({ wanted }: { wanted: Wanted }) {
   );
 }
 
-/** So many answers do for a look. */
-const MOST = 6;
+/** So many cloths without a thread are told. */
+const MOST_UNMATCHED = 12;
 
-/** Do I have it already? By words, or the nearest by colour. */
-function HaveI() {
+/** Cloths that are there, and no thread that goes with them: the most of it first. */
+function Unmatched() {
   const household = useHousehold();
   const { units } = household.settings;
-  const [text, setText] = useState('');
-  const [colour, setColour] = useState('');
-  const finder = useMemo(() => {
-    const made = createFinder();
-    made.sync(household);
-    return made;
-  }, [household]);
-  const found = useMemo((): { lot: Lot; item: Item }[] => {
-    const toThing = (lot: Lot | undefined) => {
-      const item = lot && household.items.get(lot.itemId);
-      return lot && item && lot.state !== 'gone' ? [{ lot, item }] : [];
-    };
-    const byWords =
-      text.trim() === ''
-        ? null
-        : finder.find(text, colour === '' ? MOST : 200).flatMap(({ lotId }) => toThing(household.lots.get(lotId)));
-    const lab = colour === '' ? null : toLabColour(colour);
-    if (!lab) return byWords ?? [];
-    const among = (byWords ?? [...household.lots.values()].flatMap(toThing)).flatMap(
-      (thing): Candidate<typeof thing>[] => {
-        const own = thing.item.colours[0] ? toLabColour(thing.item.colours[0]) : null;
-        return own ? [{ of: thing, lab: own }] : [];
-      },
-    );
-    return findNearest(lab, among, MOST).map(({ of }) => of);
-  }, [household, finder, text, colour]);
+  const cloths = useMemo(() => listUnmatched(getProjectFacts(household)), [household]);
+  if (cloths.length === 0) return null;
   return (
-    <section aria-label="Do I have it already?" className="no-print max-w-3xl">
-      <div className="flex flex-wrap items-center gap-2">
-        <input
-          aria-label="Do I have it already?"
-          placeholder="Do I have a red ribbing already?"
-          maxLength={120}
-          autoComplete="off"
-          className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <label className="flex min-h-11 items-center gap-2 text-sm text-stone">
-          by colour
-          <input
-            type="color"
-            aria-label="Nearest to this colour"
-            className="size-11 rounded border border-stone/60 bg-white"
-            value={colour === '' ? '#8a8f94' : colour}
-            onChange={(event) => setColour(event.target.value)}
-          />
-        </label>
-        {colour !== '' && (
-          <Button look="quiet" onClick={() => setColour('')}>
-            Any colour
-          </Button>
-        )}
-      </div>
-      {(text.trim() !== '' || colour !== '') && (
-        <ul aria-label="What is there">
-          {found.length === 0 && <li className="py-1.5">Nothing like it is in the stash.</li>}
-          {found.map(({ lot, item }) => (
-            <li key={lot.id} className="dotted-row flex items-center gap-3 py-1">
-              <Swatch item={item} className="size-8 shrink-0" />
-              <span data-name className="min-w-0 flex-1 truncate">
-                {item.name}
-              </span>
-              <span className="tabular text-sm text-stone" {...explained('As its ticket says.')}>
-                {wordAmount(item, lot, units)}
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
-    </section>
+    <details className="mt-4 max-w-3xl">
+      <summary className="min-h-9 cursor-pointer font-display text-lg font-semibold">
+        Cloths that no thread goes with
+      </summary>
+      <ul>
+        {cloths.slice(0, MOST_UNMATCHED).map(({ item, lengthMm }) => (
+          <li key={item.id} className="dotted-row flex items-center gap-3 py-1">
+            <Swatch item={item} className="size-8 shrink-0" />
+            <span data-name className="min-w-0 flex-1 truncate">
+              {item.name}
+            </span>
+            <span className="tabular text-sm text-stone" {...explained('All its lengths, added up.')}>
+              {formatAmount(lengthMm, 'length', units)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

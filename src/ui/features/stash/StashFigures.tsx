@@ -2,10 +2,11 @@ import { useMemo } from 'react';
 import { Bar, BarChart, Cell, XAxis, YAxis } from 'recharts';
 import { COLOUR_FAMILIES } from '../../../core/colour/index.ts';
 import { computeMonthFlows } from '../../../core/daybook/index.ts';
-import { getAmount } from '../../../core/measure/index.ts';
+import { computeWorth, getAmount } from '../../../core/measure/index.ts';
 import type { Kind } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
+import { getLotsByItem } from '../../state/derived.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { capitalise, wordKindPlural } from '../../text/index.ts';
 import { FACETS_OF_KIND, type StashRow } from './rows.ts';
@@ -82,6 +83,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
       tabIndex={0}
       className="min-h-0 flex-1 overflow-y-auto px-4 pb-6 md:px-5"
     >
+      <Worth rows={rows} />
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <BarTable title={`${what} by ${wordFacet('what', kind).toLowerCase()}`} data={byWhat} how={how} />
         <BarTable
@@ -155,6 +157,27 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
         )}
       </div>
     </div>
+  );
+}
+
+/** What is left of what is shown has cost, as far as its price is known. */
+function Worth({ rows }: { rows: readonly StashRow[] }) {
+  const household = useHousehold();
+  const { worth, priced, all } = useMemo(() => {
+    const items = new Map(rows.map(({ item }) => [item.id, item]));
+    const byItem = getLotsByItem(household);
+    const worths = [...items.values()].flatMap((item) => {
+      const lots = (byItem.get(item.id) ?? []).flatMap((id) => household.lots.get(id) ?? []);
+      return computeWorth(item, lots) ?? [];
+    });
+    return { worth: worths.reduce((sum, one) => sum + one, 0), priced: worths.length, all: items.size };
+  }, [rows, household]);
+  if (priced === 0) return null;
+  return (
+    <p className="mb-3" {...explained('What was paid for each thing, by how much of it is left; added up.')}>
+      Worth <strong>{worth.toFixed(2)}</strong> by what was paid, for {priced} of {all} things; nobody said what the
+      others cost.
+    </p>
   );
 }
 

@@ -1,0 +1,80 @@
+import { startOfYear } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { createSaveSettings } from '../../../core/acts/index.ts';
+import { computeSpent } from '../../../core/daybook/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Form } from '../../components/Form.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+
+/** What was spent this year, beside what one would spend, where that was said. */
+export function Budget() {
+  const { settings } = useHousehold();
+  const events = useApp((state) => state.events);
+  const [isAsked, setAsked] = useState(false);
+  const spent = useMemo(() => computeSpent(events, startOfYear(world.nowMs()).getTime()), [events]);
+  const { budgetPerYear } = settings;
+  const left = budgetPerYear === undefined ? null : budgetPerYear - spent;
+  return (
+    <section aria-label="Money" className="no-print mt-4 max-w-3xl">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span {...explained('The prices of what came in since the first of January, as the daybook has it.')}>
+          {spent.toFixed(2)} spent this year
+          {budgetPerYear !== undefined && ` of ${budgetPerYear.toFixed(2)}`}
+        </span>
+        {left !== null && (
+          <span
+            className={left < 0 ? 'font-semibold text-madder' : 'text-stone'}
+            {...explained('What you would spend, less what was spent.')}
+          >
+            {left < 0 ? `${(-left).toFixed(2)} over` : `${left.toFixed(2)} left`}
+          </span>
+        )}
+        {!isAsked && (
+          <Button look="quiet" onClick={() => setAsked(true)}>
+            {budgetPerYear === undefined ? 'Set a budget' : 'Change the budget'}
+          </Button>
+        )}
+      </p>
+      {isAsked && <BudgetForm onDone={() => setAsked(false)} />}
+    </section>
+  );
+}
+
+function BudgetForm({ onDone }: { onDone: () => void }) {
+  const { settings } = useHousehold();
+  const [text, setText] = useState(settings.budgetPerYear?.toFixed(2) ?? '');
+  const sum = text.trim() === '' ? null : Number(text.trim().replace(',', '.'));
+  const fault = sum !== null && !(sum >= 0 && sum <= 1e7) ? 'A sum of money, such as 400.' : undefined;
+  return (
+    <Form
+      aria-label="Budget"
+      className="flex items-end gap-3"
+      onSend={() => {
+        if (fault) return undefined;
+        return act((now) => {
+          const { budgetPerYear: _, ...rest } = now.settings;
+          return createSaveSettings(now, { ...rest, ...(sum !== null && { budgetPerYear: sum }) });
+        }).then(onDone);
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <div className="w-40">
+        <TextField
+          label="A year, empty: none"
+          inputMode="decimal"
+          autoFocus
+          value={text}
+          fault={fault}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </div>
+      <Button type="submit" look="strong">
+        Keep it
+      </Button>
+      <Button onClick={onDone}>Leave it</Button>
+    </Form>
+  );
+}
