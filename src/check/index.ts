@@ -1,3 +1,2 @@
-export { checkLayout, type LayoutFinding } from './layout.ts';
 export { checkPlan, type CheckFinding, type CheckedSpot } from './plan.ts';
 export { checkMoves, type MoveFinding } from './moves.ts';

@@ -201,6 +201,16 @@ const TABLES: Readonly<Record<string, readonly ClothNeed[]>> = {
   'Towpath skirt': [row('38', 1120, 2100), row('40', 1120, 2200), row('38', 1500, 1500), row('40', 1500, 1600)],
 };
 
+/** What a metre of some cloths has cost. */
+const COSTS: Readonly<Record<string, number>> = {
+  'Mist oilskin': 14.5,
+  'Slate linen plain': 11,
+  'Straw stripe linen herringbone': 16,
+  'Moss poplin': 7.5,
+  'Harbour skirt wool': 24,
+  'Chalk quilt batting': 8,
+};
+
 function toStep([name, station, minutes, done]: Plan['steps'][number], n: number, nowMs: number): Step {
   const base: Step = { id: `s${n}`, name, station, minutes };
   return done ? { ...base, spentMinutes: Math.round(minutes * 1.2), doneAtMs: nowMs } : base;
@@ -236,6 +246,18 @@ export function addProjects(household: Household, nowMs: number): Household {
     const item = byName.get(name);
     if (item?.pattern) items.set(item.id, { ...item, pattern: { ...item.pattern, needs: [...needs] } });
   }
+  for (const [name, costPerM] of Object.entries(COSTS)) {
+    const item = byName.get(name);
+    const lot = longestOf(name);
+    if (item && lot?.lengthMm)
+      items.set(item.id, {
+        ...item,
+        cost: Math.round((costPerM * lot.lengthMm) / 100) / 10,
+        costFor: lot.lengthMm,
+      });
+  }
+  const spool = [...lots.values()].find((lot) => items.get(lot.itemId)?.thread?.use === 'general');
+  if (spool) lots.set(spool.id, { ...spool, isThreaded: true });
   const projects = PLANS.map((plan, at): Project => {
     const id = `p${at + 1}` as ProjectId;
     const atMs = nowMs - plan.days * DAY_MS;

@@ -17,7 +17,9 @@ const listLotsOf = (household: Household, id: ItemId) =>
 /** The item as it is kept: what was paid is told of how much that was. */
 function withPrice(household: Household, item: Item, lots: readonly Lot[]): Item {
   const before = household.items.get(item.id);
-  if (before?.cost === item.cost) return item;
+  // Said by hand it stays.
+  const isSaid = item.costFor !== undefined && item.costFor !== before?.costFor;
+  if (isSaid || before?.cost === item.cost) return item;
   const known = before ? listLotsOf(household, item.id) : [];
   const saved = new Map([...known, ...lots].map((lot) => [lot.id, lot]));
   return withCostFor(before ? { item: before, lots: known } : null, item, [...saved.values()]);

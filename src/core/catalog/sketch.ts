@@ -43,6 +43,7 @@ export interface Sketch {
   readonly tags?: string[];
   readonly source?: string;
   readonly cost?: number | null;
+  readonly costFor?: number | null;
   readonly care?: CareFlag[];
   readonly usesPerMonth?: number;
   readonly stationId?: StationId;
@@ -312,7 +313,7 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
     care: sketch.care ?? old?.care ?? (kind === 'thread' ? ['thread'] : [...(figures?.care ?? [])]),
     forms: sketch.forms ?? old?.forms ?? getUsualForms(sketch),
   };
-  for (const key of ['tags', 'photos', 'otherStationIds', 'source', 'cost', 'restockBelow'] as const)
+  for (const key of ['tags', 'photos', 'otherStationIds', 'source', 'cost', 'costFor', 'restockBelow'] as const)
     if (sketch[key] !== undefined) assignOrDrop<Item, typeof key>(item, key, sketch[key] as never);
   if (kind === 'fabric' || kind === 'scrap') item.fabric = completeFabric(sketch, old?.fabric);
   if (kind === 'scrap') {

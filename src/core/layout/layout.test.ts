@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkLayout } from '../../check/index.ts';
+import { checkLayout } from '../../check/layout.ts';
 import { createRandom } from '../random/index.ts';
 import { computeLeastLength, createLayoutSearch, findSpare, type Block, type Sheet } from './index.ts';
 import { layInOrder, RULES } from './strip.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkLayout } from '../../check/index.ts';
+import { checkLayout } from '../../check/layout.ts';
 import { createRandom } from '../random/index.ts';
 import { computeOutlineArea, createLayoutSearch, isPlainOutline, mirrorOutline, widenOutline } from './index.ts';
 import type { Block, Point, Sheet } from './index.ts';

@@ -23,6 +23,34 @@ import { PATTERN_AND_THREAD_COLUMNS } from './paperColumns.ts';
 
 const ALL = KINDS;
 
+/** An amount of a thing in its own unit: cloth and tapes by length, odd scraps by area, all else by pieces. */
+function amountColumns(id: string, key: 'restockBelow' | 'costFor', headers: readonly string[]): Column[] {
+  return [
+    {
+      id: `${id}Length`,
+      headers,
+      kinds: ['fabric'],
+      read: amount(key, long),
+      write: (item) => exact(item[key], 1000, 'm'),
+    },
+    {
+      id,
+      headers,
+      kinds: ['pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'],
+      read: amount(key, (text, units) => {
+        const pieces = parseCount(text);
+        if (pieces.ok) return pieces;
+        return /m²|m2|sq/i.test(text) ? parseArea(text, units) : long(text, units);
+      }),
+      write: (item, lot) => {
+        const unit = getAmountUnit(item, lot);
+        if (unit === 'count') return item[key];
+        return unit === 'length' ? exact(item[key], 1000, 'm') : exact(item[key], 1e6, 'm²');
+      },
+    },
+  ];
+}
+
 /** Every column, in the order they are written. Two ids at the end let an edited table find its things again. */
 export const COLUMNS: readonly Column[] = [
   { id: 'kind', headers: ['kind', 'category'], kinds: ALL, read: oneOf('kind', KINDS), write: (item) => item.kind },
@@ -108,29 +136,8 @@ export const COLUMNS: readonly Column[] = [
     read: words('notes', 2000),
     write: (item) => item.notes,
   },
-  {
-    id: 'restockLength',
-    headers: ['buy again below', 'restock'],
-    kinds: ['fabric'],
-    read: amount('restockBelow', long),
-    write: (item) => exact(item.restockBelow, 1000, 'm'),
-  },
-  {
-    id: 'restock',
-    headers: ['buy again below', 'restock'],
-    kinds: ['pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other'],
-    // Tapes and measured thread say a length, odd scraps an area, all else pieces.
-    read: amount('restockBelow', (text, units) => {
-      const pieces = parseCount(text);
-      if (pieces.ok) return pieces;
-      return /m²|m2|sq/i.test(text) ? parseArea(text, units) : long(text, units);
-    }),
-    write: (item, lot) => {
-      const unit = getAmountUnit(item, lot);
-      if (unit === 'count') return item.restockBelow;
-      return unit === 'length' ? exact(item.restockBelow, 1000, 'm') : exact(item.restockBelow, 1e6, 'm²');
-    },
-  },
+  ...amountColumns('restock', 'restockBelow', ['buy again below', 'restock']),
+  ...amountColumns('costFor', 'costFor', ['cost is for']),
   // What it counts depends on what it is of: the row reads it.
   {
     id: 'amount',

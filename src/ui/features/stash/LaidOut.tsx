@@ -1,6 +1,7 @@
-import { countPieces } from '../../../core/measure/index.ts';
+import { countPieces, getReserved } from '../../../core/measure/index.ts';
 import { lazy, Suspense, useMemo, useRef } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
+import { nameOfPromise } from '../../../core/promises/index.ts';
 import type { LotId, PhotoId } from '../../../core/records/index.ts';
 import { formatClothLength } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
@@ -30,7 +31,7 @@ type Line =
   | { readonly type: 'pieces'; readonly group: Group; readonly rows: readonly StashRow[]; readonly height: number };
 
 const getPieceWidth = ({ lot }: StashRow) => Math.max(6, (lot.lengthMm ?? 0) * PX_PER_MM);
-const getPieceHeight = ({ item }: StashRow) => (item.fabric?.widthMm ?? 0) * PX_PER_MM;
+const getPieceHeight = ({ item, lot }: StashRow) => (lot.widthMm ?? item.fabric?.widthMm ?? 0) * PX_PER_MM;
 
 /** Breaks every group into lines as wide as the page, like words. */
 function breakLines(groups: readonly Group[], byId: ReadonlyMap<LotId, StashRow>, widthPx: number): Line[] {
@@ -86,7 +87,7 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
         {...explained('As typed or as measured: its ticket says which, and how near.', 'The length on a piece')}
       >
         Each piece to scale, 1 : 100. Dashed: out. Zigzag above: without a home. A stitch down the middle: planned
-        elsewhere.
+        elsewhere. Tacked off at the right: promised.
       </p>
       <div
         ref={frame}
@@ -145,15 +146,19 @@ const STATE_WORDS = { in: '', out: ', out', homeless: ', without a home', planne
 /** One length of cloth. As few elements as it can be: hundreds are in view at once. */
 function ClothPiece({ row }: { row: StashRow }) {
   const { lot, item } = row;
-  const { units } = useHousehold().settings;
+  const household = useHousehold();
   const isChosen = useApp((state) => state.ticket?.type === 'lot' && state.ticket.id === lot.id);
   const width = getPieceWidth(row);
   const height = getPieceHeight(row);
   const photo = item.photos?.[0];
   const print = photo ? null : printFill(item.fabric?.print);
   const presence = getPresence(lot);
-  const length = formatClothLength(lot.lengthMm ?? 0, units);
-  const name = `${item.name}, ${length}${STATE_WORDS[presence]}`;
+  const length = formatClothLength(lot.lengthMm ?? 0, household.settings.units);
+  const reserved = lot.reserved ?? [];
+  const promised =
+    reserved.length > 0 ? `, promised to ${reserved.map((one) => nameOfPromise(household, one)).join(', ')}` : '';
+  const name = `${item.name}, ${length}${STATE_WORDS[presence]}${promised}`;
+  const tackedPx = Math.min(width, getReserved(lot) * PX_PER_MM);
   return (
     <li>
       <button
@@ -166,9 +171,10 @@ function ClothPiece({ row }: { row: StashRow }) {
         style={{ width, height, background: item.colours[0] ?? '#8a8f94' }}
       >
         {photo && <PhotoPiece photo={photo} />}
-        {(print !== null || presence === 'planned' || presence === 'homeless') && (
+        {(print !== null || presence === 'planned' || presence === 'homeless' || tackedPx > 0) && (
           <svg aria-hidden width={width} height={height} className="absolute -top-px -left-px overflow-visible">
             {print && <rect width={width} height={height} fill={print} />}
+            {tackedPx > 0 && <path d={tack(width - tackedPx, width, height)} stroke="#fffdf8" strokeWidth="2" />}
             {presence === 'planned' && (
               <path
                 d={`M${width / 2} 2V${height - 2}`}
@@ -192,6 +198,16 @@ function ClothPiece({ row }: { row: StashRow }) {
       </button>
     </li>
   );
+}
+
+/** Slanted tacks over what is promised: a row where it begins, and one along its middle. */
+function tack(fromPx: number, toPx: number, heightPx: number): string {
+  const rows = Array.from({ length: Math.max(1, Math.floor(heightPx / 8)) }, (_, n) => `M${fromPx} ${n * 8 + 2}l4 4`);
+  const along = Array.from(
+    { length: Math.floor(Math.max(0, toPx - fromPx - 8) / 8) },
+    (_, n) => `M${fromPx + 8 + n * 8} ${heightPx / 2 - 2}l4 4`,
+  );
+  return [...rows, ...along].join('');
 }
 
 function PhotoPiece({ photo }: { photo: PhotoId }) {
