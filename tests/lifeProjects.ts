@@ -114,6 +114,14 @@ export const PROJECT_ACTS: Record<string, (drawn: Drawn) => Act> = {
     const finish = { left, scraps: [], ...(made && { made }) };
     return acts.createFinish(drawn.now, project?.id ?? ('none' as ProjectId), finish, drawn.nowMs);
   },
+  createSaveProjects: (drawn) => {
+    const known = findProject(drawn);
+    const made = createProject(drawn);
+    const changed = known
+      ? [{ ...known, needs: known.needs.slice(0, 1), state: pick(drawn.random, PROJECT_STATES) }]
+      : [];
+    return acts.createSaveProjects(drawn.now, [...changed, made], 'two projects', drawn.nowMs);
+  },
   createRemoveProject: (drawn) =>
     acts.createRemoveProject(drawn.now, findProject(drawn)?.id ?? ('none' as ProjectId), drawn.nowMs),
 };

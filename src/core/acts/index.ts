@@ -55,6 +55,7 @@ export {
   createPromise,
   createRemoveProject,
   createSaveProject,
+  createSaveProjects,
 } from './projectActs.ts';
 export { createFinish, type Finish } from './finishActs.ts';
 export { createRelease, createThreaded, createReserve, createWash, createWrap } from './promiseActs.ts';

@@ -1,3 +1,4 @@
+import { applyChanges } from '../daybook/fold.ts';
 import { createChange } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, listWrapped, withCostFor } from '../measure/index.ts';
 import { isUsedAgain, listPromised } from '../promises/index.ts';
@@ -43,6 +44,35 @@ export function createSaveProject(household: Household, project: Project, nowMs:
   const stamped = createChange('projects', project.id, before, { ...project, sinceMs: nowMs });
   const released = releasePromises(household, project.id, isKept, nowMs);
   return ok({ type: 'projected', subject: project.name, changes: notNull([stamped, ...released]) });
+}
+
+/** Adds projects and changes others, all at once: one line of the daybook, one undo. Those that are as they were are left out. */
+export function createSaveProjects(
+  household: Household,
+  projects: readonly Project[],
+  subject: string,
+  nowMs: number,
+): Act {
+  // What one of them lets go of a lot is let go when the next one looks at it.
+  let now = household;
+  const touched = new Map<string, Change>();
+  for (const project of projects) {
+    const act = createSaveProject(now, project, nowMs);
+    if (!act.ok && act.fault.code !== 'nothing-changed') return act;
+    if (!act.ok) continue;
+    const next = applyChanges(now, act.value.changes);
+    if (!next.ok) return fail({ code: 'nothing-changed' });
+    now = next.value;
+    for (const change of act.value.changes) touched.set(`${change.table} ${change.id}`, change);
+  }
+  const changes = [...touched.values()].map(({ table, id }) => {
+    const get = (from: Household) =>
+      (from[table as 'projects' | 'lots'] as ReadonlyMap<string, object>).get(id) ?? null;
+    return createChange(table, id, get(household), get(now));
+  });
+  return changes.length === 0
+    ? fail({ code: 'nothing-changed' })
+    : ok({ type: 'imported', subject, changes: notNull(changes) });
 }
 
 /** What is promised of a lot to a need, and what is taken for it from other promises of the same lot. */

@@ -20,6 +20,8 @@ describe('sizes and how many of each', () => {
     ],
     ['10 of 8', [{ size: '8', count: 10 }]],
     ['tall 44', [{ size: 'tall 44', count: 1 }]],
+    ['3 pieces', [{ size: '', count: 3 }]],
+    ['1 piece', [{ size: '', count: 1 }]],
     ['', []],
     [', ;', []],
   ])('reads “%s”', (text, makes) => {

@@ -12,14 +12,16 @@ const PART_WORDS: readonly (readonly [RegExp, (typeof CLOTH_PARTS)[number]])[] =
 const LENGTH = /\b\d[\d.,\s/]*\s*(?:mm|cm|m|metres?|meters?|yds?|yards?|in)\b/i;
 
 /**
- * Several sizes of one pattern: `38`, `2 of 38 and 42`, `2 x 38, 42 x 2`. Where both are numbers, the smaller is how many.
- * What does not read as a count is a size.
+ * Several sizes of one pattern: `38`, `2 of 38 and 42`, `2 x 38, 42 x 2`; `3 pieces` without a size. Where both are numbers, the
+ * smaller is how many. What does not read as a count is a size.
  */
 export function parseMakes(text: string): Make[] {
   return text
     .split(/[,;]|\band\b/i)
     .flatMap((part): Make[] => {
       const word = part.trim();
+      const bare = /^(\d{1,4})\s+pieces?$/i.exec(word);
+      if (bare) return Number(bare[1]) >= 1 && Number(bare[1]) <= 1000 ? [{ size: '', count: Number(bare[1]) }] : [];
       const of = /^(\d{1,4})\s+of\s+(\S.*)$/i.exec(word);
       const [, a = '', b = ''] = /^(\S.*?)\s*[x×]\s*(\S.*)$/i.exec(word) ?? [];
       const isFirst = /^\d{1,4}$/.test(a) && !(/^\d{1,4}$/.test(b) && Number(b) < Number(a));
@@ -32,7 +34,12 @@ export function parseMakes(text: string): Make[] {
 
 /** As `parseMakes` reads it. */
 export function formatMakes(makes: readonly Make[]): string {
-  return makes.map(({ size, count }) => (count === 1 ? size : `${count} of ${size}`)).join(', ');
+  return makes
+    .map(({ size, count }) => {
+      if (size === '') return count === 1 ? '1 piece' : `${count} pieces`;
+      return count === 1 ? size : `${count} of ${size}`;
+    })
+    .join(', ');
 }
 
 /**

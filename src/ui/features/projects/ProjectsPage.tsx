@@ -17,6 +17,7 @@ import { AddLine } from './AddLine.tsx';
 import { ClothsOf, computeWallScale } from './ClothsOf.tsx';
 
 const Sittings = lazy(async () => ({ default: (await import('./Sittings.tsx')).Sittings }));
+const Lists = lazy(async () => ({ default: (await import('./Lists.tsx')).Lists }));
 const TimerLine = lazy(async () => ({ default: (await import('./TimerLine.tsx')).TimerLine }));
 
 const MINUTES = [15, 45, 90] as const;
@@ -115,6 +116,9 @@ export function ProjectsPage() {
             )
           );
         })}
+        <Suspense>
+          <Lists />
+        </Suspense>
         {over.length > 0 && (
           <details className="mt-5">
             <summary className="min-h-9 cursor-pointer text-stone">Done and let go</summary>

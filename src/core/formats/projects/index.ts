@@ -1,0 +1,2 @@
+export { readProjects, toProjectsCsv, type ProjectRow } from './table.ts';
+export { toCalendar } from './calendar.ts';
