@@ -36,6 +36,7 @@ export {
   listBatches,
   listSittings,
 } from './minutes.ts';
+export { listPatches, type Patches } from './patchwork.ts';
 export { listUnmatched, listWanted, type Wanted } from './shopping.ts';
 export {
   type Binding,

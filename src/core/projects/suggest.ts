@@ -62,7 +62,7 @@ const SUITS = toTable<Suits>({
 });
 const LININGS: Suits = { fromGsm: 40, toGsm: 150 };
 /** From here on a cloth is called stretchy, per cent across. */
-const STRETCHES_FROM = 20;
+export const STRETCHES_FROM = 20;
 const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting']);
 
 /** What each thing that speaks against a cloth weighs; more than one length short outweighs all. Estimates of ours. */

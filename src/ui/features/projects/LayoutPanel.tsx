@@ -13,7 +13,8 @@ import {
 } from '../../../core/projects/index.ts';
 import { isOver, type Project } from '../../../core/records/index.ts';
 import { formatClothLength, formatSize } from '../../../core/units/index.ts';
-import { Button } from '../../components/Button.tsx';
+import { Link } from 'react-router';
+import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { wordLaid } from '../../text/layouts.ts';
@@ -158,6 +159,9 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
               Draw their shapes
             </Button>
           )}
+          <Link className={linkClass} to={`/projects/sums?backWidth=${encodeURIComponent(formatSize(widthMm, units))}`}>
+            Sums
+          </Link>
           {isWhole && !endless.isRunning && need.amount !== takesMm && !isOver(project) && (
             <Button look="quiet" onClick={() => void change(takesMm)}>
               Reckon with this length

@@ -1,5 +1,4 @@
-import { useState, type ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
+import { lazy, Suspense } from 'react';
 import {
   computeBiasLength,
   computeBiasSquare,
@@ -7,86 +6,32 @@ import {
   computePipingStrip,
   computeQuiltBacks,
 } from '../../../core/projects/index.ts';
-import { formatClothLength, formatSize, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { formatClothLength, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
-import { TextField } from '../../components/fields.tsx';
 import { Page } from '../../components/Page.tsx';
-import { useHousehold } from '../../state/app.ts';
-import { wordAmountFault, wordCount } from '../../text/index.ts';
+import { wordCount } from '../../text/index.ts';
+import { useApp } from '../../state/app.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Sum, useLengths } from './sumParts.tsx';
 import { ToProjects } from './ToProjects.tsx';
+
+const PatchworkSum = lazy(async () => ({ default: (await import('./PatchworkSum.tsx')).PatchworkSum }));
 
 /** The usual sums of the cutting table, each with its drawing. What was typed stands in the address, so that it comes back. */
 export function SumsPage() {
+  const ticket = useApp((state) => state.ticket);
   return (
-    <Page title="Sums" tabs={<ToProjects />}>
+    <Page title="Sums" tabs={<ToProjects />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
       <div className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 px-4 py-3 md:grid-cols-2 md:overflow-y-auto md:px-5">
         <QuiltBackSum />
         <BindingSum />
         <BiasSum />
         <PipingSum />
+        <Suspense>
+          <PatchworkSum />
+        </Suspense>
       </div>
     </Page>
-  );
-}
-
-interface Asked {
-  readonly label: string;
-  readonly usualMm: number;
-}
-
-/** Fields of a sum, by their names: each a length, as usual until something is typed. */
-function useLengths<K extends string>(asked: Readonly<Record<K, Asked>>) {
-  const { units } = useHousehold().settings;
-  const [params, setParams] = useSearchParams();
-  const [typed, setTyped] = useState<Partial<Record<K, string>>>({});
-  const names = Object.keys(asked) as K[];
-  const read = names.map((name) => {
-    const text = typed[name] ?? params.get(name) ?? formatSize(asked[name].usualMm, units);
-    const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
-    const fault = !parsed.ok
-      ? wordAmountFault(parsed.fault, formatSize(asked[name].usualMm, units))
-      : parsed.value <= 0
-        ? 'It must be more than nothing.'
-        : parsed.value > 1e6
-          ? 'That is longer than any cloth.'
-          : undefined;
-    return { name, text, mm: parsed.ok && fault === undefined ? parsed.value : null, fault };
-  });
-  const fields = (
-    <div className="grid grid-cols-2 gap-3">
-      {read.map(({ name, text, fault }) => (
-        <TextField
-          key={name}
-          label={asked[name].label}
-          value={text}
-          fault={fault}
-          onChange={({ target }) => setTyped({ ...typed, [name]: target.value })}
-          onBlur={() =>
-            setParams(
-              (now) => {
-                const next = new URLSearchParams(now);
-                next.set(name, text);
-                return next;
-              },
-              { replace: true },
-            )
-          }
-        />
-      ))}
-    </div>
-  );
-  const isGood = read.every(({ mm }) => mm !== null);
-  const values = isGood ? (Object.fromEntries(read.map(({ name, mm }) => [name, mm])) as Record<K, number>) : null;
-  return { fields, values, units };
-}
-
-function Sum({ title, fields, children }: { title: string; fields: ReactNode; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="stitched-t pt-2">
-      <h2 className="mb-1 font-display text-lg font-semibold">{title}</h2>
-      {fields}
-      {children}
-    </section>
   );
 }
 

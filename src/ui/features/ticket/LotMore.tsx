@@ -14,7 +14,7 @@ import {
   type Reservation,
   type StowForm,
 } from '../../../core/records/index.ts';
-import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { formatSize, parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { Button, linkClass } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
@@ -80,16 +80,7 @@ export function LotMore({ household, item, lot }: LotProps) {
           <Button look="quiet" data-key="r" onClick={() => setAsked('reserve')}>
             Promise it to something <kbd className="font-normal">R</kbd>
           </Button>
-          {isLength && (
-            <Button look="quiet" onClick={() => setAsked('makeable')}>
-              What could be made of it?
-            </Button>
-          )}
-          {isLength && (
-            <Button look="quiet" onClick={() => setAsked('shape')}>
-              Flaws and shape
-            </Button>
-          )}
+          {isLength && <LengthActs household={household} item={item} lot={lot} onAsk={setAsked} />}
           {item.thread && (
             <Button
               look="quiet"
@@ -156,6 +147,25 @@ export function LotMore({ household, item, lot }: LotProps) {
         </div>
       )}
     </section>
+  );
+}
+
+/** What is asked of a length of cloth only. */
+function LengthActs({ household, item, lot, onAsk }: LotProps & { onAsk: (asked: Asked) => void }) {
+  const { units } = household.settings;
+  const width = encodeURIComponent(formatSize(lot.widthMm ?? item.fabric!.widthMm, units));
+  return (
+    <>
+      <Button look="quiet" onClick={() => onAsk('makeable')}>
+        What could be made of it?
+      </Button>
+      <Link className={linkClass} to={`/projects/sums?backWidth=${width}&boundWidth=${width}`}>
+        Sums for it
+      </Link>
+      <Button look="quiet" onClick={() => onAsk('shape')}>
+        Flaws and shape
+      </Button>
+    </>
   );
 }
 
