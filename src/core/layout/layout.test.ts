@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkLayout } from '../../check/layout.ts';
+import { HAND_LAID, HAND_WIDTHS_CM, toHandBlocks } from '../../../tests/garments.ts';
 import { createRandom } from '../random/index.ts';
 import { computeLeastLength, createLayoutSearch, findSpare, type Block, type Sheet } from './index.ts';
 import { layInOrder, RULES } from './strip.ts';
@@ -40,6 +41,14 @@ describe('laying pieces on cloth', () => {
       holes: [hole],
     });
     expect(short.getBest().left).toHaveLength(1);
+  });
+
+  it.each(HAND_LAID)('lays a $name no longer than a hand does', (garment) => {
+    for (const [n, widthCm] of HAND_WIDTHS_CM.entries()) {
+      const found = search(toHandBlocks(garment), { widthMm: widthCm * 10 }, 800);
+      expect(found.getBest().left).toEqual([]);
+      expect(found.getBest().lengthMm).toBeLessThanOrEqual(garment.lengths[n]! * 10);
+    }
   });
 
   it('names the smallest piece without which all the others go on', () => {

@@ -116,17 +116,24 @@ export function createLayoutSearch(
     if (!bestCost || isLess(cost, bestCost)) [best, bestCost] = [whole, cost];
     return cost;
   };
-  for (const compare of FIRST)
-    for (const rule of RULES) {
-      const order = able.toSorted((a, b) => compare(blocks[a]!, blocks[b]!) || a - b);
-      const cost = attempt(order, rule);
-      if (!current || isLess(cost, current.cost)) current = { order, rule, cost };
-    }
+  // The usual orders come first, each by every rule; the very first at once, for an answer in a few ms.
+  const usual = RULES.flatMap((rule) => FIRST.map((compare) => ({ compare, rule })));
+  const tryUsual = ({ compare, rule }: (typeof usual)[number]) => {
+    const order = able.toSorted((a, b) => compare(blocks[a]!, blocks[b]!) || a - b);
+    const cost = attempt(order, rule);
+    if (!current || isLess(cost, current.cost)) current = { order, rule, cost };
+  };
+  tryUsual(usual.shift()!);
   const isDone = () => able.length < 2 || (best.left.length === unable.length && best.lengthMm <= leastMm + 1e-6);
   return {
     leastMm,
     advance(more) {
       for (let n = 0; n < more && !isDone(); n += 1) {
+        const next = usual.shift();
+        if (next) {
+          tryUsual(next);
+          continue;
+        }
         const order = vary(current!.order, random);
         const rule = random() < 0.2 ? RULES[Math.floor(random() * RULES.length)]! : current!.rule;
         const cost = attempt(order, rule);

@@ -23,7 +23,7 @@ export function Bag({ standing }: { standing: ProjectStanding }) {
           <>
             <span>
               It lies in{' '}
-              <Button look="quiet" onClick={() => open({ type: 'lot', id: bag.lot.id })}>
+              <Button look="quiet" className="kept-on-paper" onClick={() => open({ type: 'lot', id: bag.lot.id })}>
                 <span data-name>{bag.item.name}</span>
               </Button>
               <span data-name className="text-stone">

@@ -9,7 +9,7 @@ export function LotButton({ id, item, children }: { id: LotId; item: Item; child
   return (
     <button
       type="button"
-      className="flex min-h-11 min-w-0 flex-1 items-center gap-2 text-left hover:bg-linen md:min-h-8"
+      className="kept-on-paper flex min-h-11 min-w-0 flex-1 items-center gap-2 text-left hover:bg-linen md:min-h-8"
       onClick={() => open({ type: 'lot', id })}
     >
       <Swatch item={item} className="size-6 shrink-0" />

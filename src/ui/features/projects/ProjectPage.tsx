@@ -82,7 +82,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
       }
     >
       <PrintDefs />
-      <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6 md:px-5">
+      <div className="on-paper min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6 md:px-5">
         <Suspense>
           <TimerLine />
         </Suspense>
