@@ -77,7 +77,18 @@ test('two projects want the same cloth: it is seen, settled by a layout, gathere
   await ticket(page).getByLabel('For', { exact: true }).selectOption({ label: 'Bag (0.80 m)' });
   await ticket(page).getByRole('button', { name: 'Cut', exact: true }).click();
   await expect(main).toContainText('0.80 m cut.');
+  // Finished: what is left is measured once more, 2 cm went with the straight edge; its scraps and the bag itself come in.
   await page.getByRole('button', { name: 'It is done' }).click();
+  const finish = page.getByRole('form', { name: 'Finish Bag' });
+  const rest = finish.getByRole('listitem', { name: /linen/i });
+  await expect(rest.getByLabel('Left of it')).toHaveValue('2.20 m');
+  await rest.getByLabel('Left of it').fill('1.5 m');
+  await finish.getByRole('button', { name: 'It is done' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'promised' })).toBeVisible();
+  await rest.getByLabel('Left of it').fill('2.2 m');
+  await rest.getByLabel('Scraps').selectOption('a handful');
+  await finish.getByLabel('What you made').selectOption('is kept here: catalogue it');
+  await finish.getByRole('button', { name: 'It is done' }).click();
   await expect(page.getByText('Bag is done.')).toBeVisible();
 
   // The coat is let go: all that is left is free, to the centimetre.

@@ -66,7 +66,7 @@ export function withUsed(
   household: Household,
   project: Project,
   item: Item,
-  { needId }: Pick<Reservation, 'needId'>,
+  needId: string | undefined,
   amount: number,
 ): Project {
   const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id);
@@ -82,9 +82,9 @@ export function withUsed(
 export function countUsed(household: Household, item: Item, promise: Reservation, amount: number): Change[] {
   const project = promise.projectId && household.projects.get(promise.projectId);
   if (!project) return [];
-  return [createChange('projects', project.id, project, withUsed(household, project, item, promise, amount))].filter(
-    (change) => change !== null,
-  );
+  return [
+    createChange('projects', project.id, project, withUsed(household, project, item, promise.needId, amount)),
+  ].filter((change) => change !== null);
 }
 
 /** What was wrapped with a lot that is no more lies out; what was gathered in a bag still has its home. */

@@ -54,19 +54,23 @@ export function createFinish(household: Household, id: ProjectId, finish: Finish
     const lot = household.lots.get(lotId);
     const item = lot && household.items.get(lot.itemId);
     const promise = lot?.reserved?.find((one) => one.projectId === id);
-    if (!lot || !item || !promise || lot.state === 'gone' || !(left >= 0)) return fail({ code: 'no-such-lot' });
+    const isInBag = lot?.withLotId !== undefined && lot.withLotId === project.bagLotId;
+    if (!lot || !item || (!promise && !isInBag) || lot.state === 'gone' || !(left >= 0))
+      return fail({ code: 'no-such-lot' });
+    // What was promised is cut already, and it lies in the bag still: it went into the need that it is for.
+    const needId = promise?.needId ?? project.needs.find((need) => need.itemId === item.id)?.id;
     const amount = Math.max(0, getAmount(item, lot) - left);
-    const others = lot.reserved!.filter((one) => one.projectId !== id);
+    const others = (lot.reserved ?? []).filter((one) => one.projectId !== id);
     const promised = others.reduce((sum, one) => sum + one.amount, 0);
     if (left + 0.5 < promised)
       return fail({ code: 'reserved', available: Math.max(0, getAmount(item, lot) - promised) });
-    const next = leave(household, item, { ...lot, reserved: others }, left, nowMs);
+    const next = leave(household, item, lot.reserved ? { ...lot, reserved: others } : lot, left, nowMs);
     const change = createChange('lots', lotId, lot, next);
     if (change) used.push(change);
     if (next.state === 'gone')
       for (const one of createReleaseWrapped(household, lotId, nowMs))
         if (!finish.left.has(one.id as LotId)) used.push(one);
-    if (amount > 0.5) over = withUsed(household, over, item, promise, amount);
+    if (amount > 0.5) over = withUsed(household, over, item, needId, amount);
   }
   const counted = createChange('projects', id, project, over);
   const after = applyChanges(household, counted ? [...used, counted] : used);

@@ -209,6 +209,14 @@ describe('a project', () => {
     expect(all.lots.get(BLUE)).toMatchObject({ state: 'gone', lengthMm: 0 });
     expect(all.projects.get(COAT)!.spent).toBeCloseTo(30);
     expect(all.lots.get('lot-buttons' as LotId)).toMatchObject({ count: 12, reserved: [] });
+    // Cut as promised and still in the bag, it is measured once more: 6 cm more went into it.
+    const cut = after(
+      priced,
+      (now) => createCut(now, BLUE, 2200, 6, 'r-coat'),
+      (now) => createFinish(now, COAT, { left: new Map([[BLUE, 740]]), scraps: [] }, 9),
+    );
+    expect(cut.lots.get(BLUE)).toMatchObject({ lengthMm: 740, state: 'out' });
+    expect(cut.projects.get(COAT)!.needs[0]).toMatchObject({ used: 2260 });
     // What is promised to another stays.
     const other = after(
       start,

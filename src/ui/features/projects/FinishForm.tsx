@@ -3,7 +3,7 @@ import { createFinish } from '../../../core/acts/index.ts';
 import { completeSketch } from '../../../core/catalog/index.ts';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
-import { listPromised, type Promised } from '../../../core/promises/index.ts';
+import { isUsedAgain, listPromised, type Promised } from '../../../core/promises/index.ts';
 import {
   createLooseLot,
   type Household,
@@ -27,14 +27,30 @@ import { wordRest } from '../../text/rest.ts';
 const SCRAPS = { none: 0, handful: 100_000, bagful: 500_000 } as const;
 type Scraps = keyof typeof SCRAPS;
 
-/** What is likely to be left: what was cut was noted already; else what was promised went into it. */
-function guessLeft(standing: ProjectStanding, { lot, item, promise }: Promised): number {
-  const need = standing.needs.find((one) => one.need.id === promise.needId)?.need;
-  const present = getAmount(item, lot);
-  return (need?.used ?? 0) > 0 ? present : Math.max(0, present - promise.amount);
+/** A lot that may have gone into it: promised to it, or in its bag still. */
+interface Used {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly promise: Promised['promise'] | null;
 }
 
-function readAmount(text: string, { lot, item }: Promised, { settings: { units } }: Household) {
+function listUsed(household: Household, { project, gathered }: ProjectStanding): Used[] {
+  const byLot = new Map<LotId, Used>(listPromised(household, project.id).map((one) => [one.lot.id, one]));
+  for (const lot of gathered) {
+    const item = household.items.get(lot.itemId);
+    if (item && !byLot.has(lot.id) && !isUsedAgain(item.kind)) byLot.set(lot.id, { lot, item, promise: null });
+  }
+  return [...byLot.values()];
+}
+
+/** What is likely to be left: what was cut was noted already; else what was promised went into it. */
+function guessLeft(standing: ProjectStanding, { lot, item, promise }: Used): number {
+  const need = standing.needs.find((one) => one.need.id === promise?.needId)?.need;
+  const present = getAmount(item, lot);
+  return (need?.used ?? 0) > 0 ? present : Math.max(0, present - (promise?.amount ?? 0));
+}
+
+function readAmount(text: string, { lot, item }: Used, { settings: { units } }: Household) {
   const unit = getAmountUnit(item, lot);
   if (/^0*[.,]?0*$/.test(text.trim())) return { ok: true, value: 0 } as const;
   if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
@@ -69,10 +85,7 @@ export function FinishForm({ standing, onDone }: { standing: ProjectStanding; on
   const household = useHousehold();
   const { units } = household.settings;
   const { project } = standing;
-  const promised = useMemo(() => {
-    const byLot = new Map(listPromised(household, project.id).map((one) => [one.lot.id, one]));
-    return [...byLot.values()];
-  }, [household, project.id]);
+  const promised = useMemo(() => listUsed(household, standing), [household, standing]);
   const [left, setLeft] = useState<ReadonlyMap<LotId, string>>(
     () =>
       new Map(
@@ -166,7 +179,7 @@ const countMakes = ({ project }: ProjectStanding) =>
   );
 
 interface LeftProps {
-  readonly promised: Promised;
+  readonly promised: Used;
   readonly isFirst: boolean;
   readonly text: string;
   readonly fault: string | undefined;
@@ -182,12 +195,12 @@ function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps
   const { lot, item, promise } = promised;
   const cutMm = item.kind === 'fabric' && leftMm !== null ? getAmount(item, lot) - leftMm : 0;
   const rest = useMemo(
-    () => (cutMm > 0.5 ? judgeRest(household, lot.id, cutMm, promise.id) : null),
-    [household, lot.id, cutMm, promise.id],
+    () => (cutMm > 0.5 ? judgeRest(household, lot.id, cutMm, promise?.id ?? null) : null),
+    [household, lot.id, cutMm, promise?.id],
   );
   const words = rest ? wordRest(rest, household) : '';
   return (
-    <li className="dotted-row flex flex-wrap items-start gap-3 py-2">
+    <li aria-label={item.name} className="dotted-row flex flex-wrap items-start gap-3 py-2">
       <span className="min-w-40 flex-1">
         <span data-name className="font-semibold">
           {item.name}
@@ -197,7 +210,6 @@ function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps
       <div className="w-36">
         <TextField
           label="Left of it"
-          aria-label={`Left of ${item.name}`}
           autoFocus={isFirst}
           value={text}
           fault={fault}
@@ -208,7 +220,6 @@ function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps
         <div className="w-36">
           <SelectField
             label="Scraps"
-            aria-label={`Scraps of ${item.name}`}
             value={scraps}
             onChange={(event) => onScraps(event.target.value as Scraps)}
           >
