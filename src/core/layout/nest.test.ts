@@ -87,6 +87,20 @@ describe('laying shapes on cloth', () => {
     expect([laid.length, left.length]).toEqual([2, 1]);
   });
 
+  it('lays five hundred pieces, shapes among them, whole and at once', () => {
+    const small = TRIANGLE.map(({ xMm, yMm }) => ({ xMm: xMm / 6, yMm: yMm / 6 }));
+    const all = Array.from({ length: 500 }, (_, n): Block =>
+      n % 5 === 0
+        ? shape(small, { piece: n, mayFlip: true })
+        : { piece: n, widthMm: 60 + (n % 7) * 20, heightMm: 80 + (n % 11) * 15, mayTurn: false },
+    );
+    const first = createLayoutSearch(all, { widthMm: 1400 }, createRandom(1));
+    expect(first.countTries()).toBe(1);
+    expect(first.getBest().left).toEqual([]);
+    expect(checkLayout(all, { widthMm: 1400 }, first.getBest())).toEqual([]);
+    expect(first.getBest().lengthMm).toBeLessThan(first.leastMm * 1.35);
+  });
+
   it('fills the first of two lots, then the second', () => {
     const piece: Block = { piece: 0, widthMm: 700, heightMm: 900, mayTurn: false };
     const two: Sheet[] = [

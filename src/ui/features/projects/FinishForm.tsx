@@ -218,11 +218,7 @@ function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps
       </div>
       {item.kind === 'fabric' && (
         <div className="w-36">
-          <SelectField
-            label="Scraps"
-            value={scraps}
-            onChange={(event) => onScraps(event.target.value as Scraps)}
-          >
+          <SelectField label="Scraps" value={scraps} onChange={(event) => onScraps(event.target.value as Scraps)}>
             <option value="none">none to keep</option>
             <option value="handful">a handful</option>
             <option value="bagful">a bagful</option>

@@ -48,11 +48,13 @@ export function Lists() {
     setBad(rows.flatMap(({ row, fault }) => (fault ? [`Row ${row} ${FAULTS[fault]}.`] : [])));
     if (projects.length === 0) return;
     const words = wordCount(projects.length, 'project');
+    const { events } = useApp.getState();
     const isDone = await act(
       (now) => createSaveProjects(now, projects, words, world.nowMs()),
       `${words} read from ${file.name}.`,
     );
-    if (!isDone) useApp.getState().tell({ tone: 'done', text: 'All of them are as they were.', canUndo: false });
+    if (isDone && useApp.getState().events === events)
+      useApp.getState().tell({ tone: 'done', text: 'All of them are as they were.', canUndo: false });
   };
   const hasDue = [...household.projects.values()].some((project) => project.due);
   return (
