@@ -32,12 +32,14 @@ interface Cloth {
   readonly widthMm: number;
   readonly lengthMm?: number;
   readonly holes?: readonly Rect[];
+  readonly repeatMm?: number;
   readonly outline?: readonly Corner[];
 }
 
 /** What is wrong with a layout, and of which block. */
 export interface LayoutFinding {
-  readonly code: 'missing' | 'twice' | 'size' | 'turned' | 'outside' | 'over-a-hole' | 'overlap' | 'length';
+  readonly code:
+    'missing' | 'twice' | 'size' | 'turned' | 'outside' | 'over-a-hole' | 'overlap' | 'length' | 'off-repeat';
   readonly block: number;
 }
 
@@ -125,6 +127,9 @@ export function checkLayout(
     const shape = shapes[i]!;
     const isOverEdge = () =>
       sheet?.outline && measure(polygonClipping.difference(shape, ofCorners(sheet.outline))) > LEAST_MM2;
+    const repeats = yMm / (sheet?.repeatMm || 1);
+    if (sheet?.repeatMm && Math.abs(repeats - Math.round(repeats)) > LEAST_MM)
+      findings.push({ code: 'off-repeat', block });
     if (isOutside || isOverEdge()) findings.push({ code: 'outside', block });
     const lapsOver = (rect: Rect, other: Polygon) =>
       meet(one, rect) && measure(polygonClipping.intersection(shape, other)) > LEAST_MM2;

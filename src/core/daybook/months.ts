@@ -12,6 +12,8 @@ export interface MonthActs {
   readonly used: number;
 }
 
+/** Something was fetched, or cut from. */
+const USING: ReadonlySet<EventType> = new Set(['tookOut', 'cut', 'gathered']);
 /** What was there from the start, or came by joining, did not come in. */
 const NOT_COMING: ReadonlySet<EventType> = new Set(['catalogued', 'undone', 'joined', 'merged']);
 
@@ -25,7 +27,7 @@ export function computeMonthActs(events: readonly DaybookEvent[], months: number
     if (NOT_COMING.has(event.type) || undone.has(event.id)) continue;
     const sum = byMonth.get(toMonth(event.atMs));
     if (!sum) continue;
-    if (event.type === 'tookOut' || event.type === 'cut') sum.used += 1;
+    if (USING.has(event.type)) sum.used += 1;
     for (const { table, before, after } of event.changes) {
       if (table !== 'lots') continue;
       if (before === undefined) sum.came += 1;

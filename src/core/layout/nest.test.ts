@@ -74,6 +74,16 @@ describe('laying shapes on cloth', () => {
     expect(lay(oneWay, { widthMm: 620 }).getBest().lengthMm).toBeGreaterThan(1300);
   });
 
+  it('begins every piece at a whole repeat where the print is to match', () => {
+    // 40 cm of repeat: pieces of 50 cm begin at 0, 80 and 160 cm, side by side where there is room.
+    const piece: Block = { piece: 0, widthMm: 700, heightMm: 500, mayTurn: false };
+    const all = [piece, piece, piece, piece, piece];
+    const { laid, lengthMm } = lay(all, { widthMm: 1400, repeatMm: 400 }).getBest();
+    expect(laid.map(({ yMm }) => yMm).toSorted((a, b) => a - b)).toEqual([0, 0, 800, 800, 1600]);
+    expect(lengthMm).toBe(2100);
+    expect(lay(all, { widthMm: 1400 }).getBest().lengthMm).toBe(1500);
+  });
+
   it('lays on an odd remnant, round its hole', () => {
     // A remnant whose lower right is cut away: a piece of 40 × 40 goes above the cut, or to its left.
     const sheet: Sheet = {
@@ -137,9 +147,10 @@ describe('laying shapes on cloth', () => {
 
   it('keeps every rule, and is no shorter than the bound', () => {
     fc.assert(
-      fc.property(blocks, fc.option(outlines), fc.boolean(), (all, remnant, hasHole) => {
+      fc.property(blocks, fc.option(outlines), fc.boolean(), fc.boolean(), (all, remnant, hasHole, isMatched) => {
         const holes = hasHole ? [{ xMm: 100, yMm: 50, widthMm: 120, heightMm: 80 }] : [];
-        const sheet: Sheet = { widthMm: 720, holes, ...(remnant && { outline: remnant, lengthMm: 700 }) };
+        const repeat = isMatched ? { repeatMm: 90 } : {};
+        const sheet: Sheet = { widthMm: 720, holes, ...repeat, ...(remnant && { outline: remnant, lengthMm: 700 }) };
         const found = lay(all, sheet, 3);
         const { left, lengthMm } = found.getBest();
         if (left.length === 0) expect(lengthMm).toBeGreaterThanOrEqual(found.leastMm - 1e-6);

@@ -81,7 +81,13 @@ function take(free: number[], from: number, to: number): void {
  * How far down a shape must go at least to lie free with its left edge at a strip; Infinity where it is `limit` or more.
  * Each strip sends it down to the first stretch that takes it, until no strip does.
  */
-function drop(free: Free, at: number, { from, to, heightMm }: Profile, limit: number): number {
+function drop(
+  free: Free,
+  at: number,
+  { from, to, heightMm }: Profile,
+  limit: number,
+  snap: (mm: number) => number,
+): number {
   let y = 0;
   for (let isMoved = true; isMoved;) {
     isMoved = false;
@@ -93,7 +99,7 @@ function drop(free: Free, at: number, { from, to, heightMm }: Profile, limit: nu
       for (let k = 0; k < strip.length; k += 2) {
         const end = strip[k + 1]!;
         if (y + bottom > end + 1e-9) continue;
-        const down = Math.max(y, strip[k]! - top);
+        const down = snap(Math.max(y, strip[k]! - top));
         if (down + bottom > end + 1e-9) continue;
         found = down;
         break;
@@ -113,7 +119,7 @@ export type Nest = (order: readonly number[], rule: Rule) => Layout;
 
 /**
  * Prepares laying shapes on one sheet: what is looked up again and again is worked out once. A piece lies to the strip of
- * 5 mm across, and anywhere along. What goes nowhere is left. Lengths in mm.
+ * 5 mm across, and anywhere along, or at whole repeats of the print. What goes nowhere is left. Lengths in mm.
  */
 export function createNest(blocks: readonly Block[], sheet: Sheet): Nest {
   const known = new Map<unknown, Profile[]>();
@@ -125,6 +131,8 @@ export function createNest(blocks: readonly Block[], sheet: Sheet): Nest {
     return made;
   });
   const opened = open(sheet);
+  const repeatMm = sheet.repeatMm ?? 0;
+  const snap = (mm: number) => (repeatMm > 0 ? Math.ceil(mm / repeatMm - 1e-9) * repeatMm : mm);
   return (order, rule) => {
     const free = opened.map((strip) => [...strip]);
     const laid: Laid[] = [];
@@ -138,7 +146,7 @@ export function createNest(blocks: readonly Block[], sheet: Sheet): Nest {
         for (let at = 0; at <= last; at += 1) {
           // What begins or ends further down than the best does need not be followed to its spot.
           const limit = (rule === 'top' ? least + profile.heightMm : least) + 1e-6;
-          const y = drop(free, at, profile, limit);
+          const y = drop(free, at, profile, limit, snap);
           if (y === Infinity) continue;
           const first =
             rule === 'top' ? y : rule === 'end' ? y + profile.heightMm : Math.max(lengthMm, y + profile.heightMm);

@@ -27,6 +27,8 @@ export interface Sheet {
   readonly widthMm: number;
   readonly lengthMm?: number;
   readonly holes?: readonly Hole[];
+  /** Its print is to match: every piece begins at a whole repeat of it, mm. */
+  readonly repeatMm?: number;
   /** An odd remnant: its corners within width and length. */
   readonly outline?: readonly Point[];
 }

@@ -57,9 +57,9 @@ function vary(order: Order, random: () => number): Order {
   return next;
 }
 
-/** How blocks are laid on one sheet: rectangles exactly, shapes and odd remnants strip by strip. */
+/** How blocks are laid on one sheet: rectangles exactly; shapes, odd remnants and prints to match strip by strip. */
 function createLayer(blocks: readonly Block[], sheet: Sheet): Nest {
-  return sheet.outline || blocks.some(({ outline }) => outline)
+  return sheet.outline || sheet.repeatMm || blocks.some(({ outline }) => outline)
     ? createNest(blocks, sheet)
     : (order, rule) => layInOrder(blocks, order, sheet, rule);
 }

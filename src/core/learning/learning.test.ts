@@ -40,6 +40,10 @@ describe('uses that are learnt', () => {
     expect(seen.perMonth).toBeCloseTo((3 * 2 + uses) / (3 + months), 9);
   });
 
+  it('count what was gathered for a project', () => {
+    expect(learn(event('gathered', 1, 'shears'))).toEqual(learn(event('tookOut', 1, 'shears')));
+  });
+
   it('count a day once, and nothing that was taken back', () => {
     const twice = [event('tookOut', 1.2, 'shears'), event('tookOut', 1.1, 'shears')];
     expect(learn(...twice).uses).toBeLessThan(1);

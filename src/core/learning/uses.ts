@@ -23,12 +23,12 @@ const HALF_WEEKS = 26;
 /** What changes by less is not worth writing down. */
 const TELLING = 0.1;
 
-const USES: ReadonlySet<EventType> = new Set(['tookOut', 'cut']);
+const USES: ReadonlySet<EventType> = new Set(['tookOut', 'cut', 'gathered']);
 
 /** How often a thing is used, as what was said and the daybook have it together. */
 export interface LearntUses {
   readonly perMonth: number;
-  /** Days on which it was taken out or cut from, the older counted for less. */
+  /** Days on which it was taken out, gathered or cut from, the older counted for less. */
   readonly uses: number;
   /** Months in which the daybook was kept since the thing came, the older counted for less. */
   readonly months: number;
@@ -38,7 +38,7 @@ const weightOf = (atMs: number, nowMs: number) => 0.5 ** (Math.max(0, nowMs - at
 
 /**
  * Learns how often each thing is used, or each of some: a Poisson rate with a Gamma prior around what was said, worth three months. Only
- * weeks in which anything was taken out or cut count as observed, for a daybook that is not kept tells nothing. What was
+ * weeks in which anything was taken out, gathered or cut count as observed, for a daybook that is not kept tells nothing. What was
  * taken out twice in a day was used once.
  */
 export function computeLearntUses(

@@ -90,7 +90,7 @@ interface ClothShape {
  */
 export function toSheet(
   cloth: ClothShape,
-  { shrinkPercent, shrinkWidthPercent, selvageMm, straightenMm }: CutFigures,
+  { shrinkPercent, shrinkWidthPercent, selvageMm, straightenMm, repeatMm }: CutFigures,
 ): Sheet {
   const along = 1 - shrinkPercent / 100;
   const across = 1 - shrinkWidthPercent / 100;
@@ -100,6 +100,7 @@ export function toSheet(
   return {
     widthMm,
     ...(cloth.lengthMm !== undefined && { lengthMm: Math.max(0, cloth.lengthMm * along - 2 * endMm) }),
+    ...(repeatMm > 0 && { repeatMm: repeatMm * along }),
     ...(cloth.outline && { outline: cloth.outline.map(toInside) }),
     ...(cloth.holes && {
       holes: cloth.holes.map((hole) => ({
