@@ -109,7 +109,7 @@ function measureShapes(): Figure[] {
       slowestMs = Math.max(slowestMs, firstMs);
       ours += lengthMm;
       boxes += searchInTime(
-        blocks.map(({ outline: _, ...block }) => block),
+        blocks.map(({ outline: _shape, ...block }) => block),
         sheet,
         n,
       ).lengthMm;
