@@ -225,24 +225,22 @@ function Corner({ at: [x, y], label, isChosen, onChoose, onMove, onStep, onRemov
     event.stopPropagation();
   };
   return (
-    <circle
-      cx={x}
-      cy={y}
-      r={isChosen ? 9 : 7}
+    <g
+      transform={`translate(${x} ${y})`}
       role="button"
       tabIndex={0}
       aria-label={label}
       aria-pressed={isChosen}
-      fill={isChosen ? '#2f5d86' : '#fffdf8'}
-      stroke="#22303c"
-      strokeWidth="2"
       className="cursor-move"
       onFocus={onChoose}
       onKeyDown={onKeyDown}
       {...drag}
     >
       <title>{label}</title>
-    </circle>
+      {/* Wide enough for a thumb. */}
+      <circle r="15" fill="transparent" />
+      <circle r={isChosen ? 9 : 7} fill={isChosen ? '#2f5d86' : '#fffdf8'} stroke="#22303c" strokeWidth="2" />
+    </g>
   );
 }
 

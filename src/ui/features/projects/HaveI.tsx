@@ -55,7 +55,7 @@ export function HaveI() {
           placeholder="Do I have a red ribbing already?"
           maxLength={120}
           autoComplete="off"
-          className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2"
+          className="h-11 min-w-0 flex-1 basis-full rounded md:basis-0 border border-stone/60 bg-white px-2"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
