@@ -98,7 +98,7 @@ test('a cloth says what could be made of it, and becomes an idea', async ({ page
     .getByRole('button', { name: /^Think of / })
     .first()
     .click();
-  await expect(page.getByRole('heading', { level: 2, name: /Harbour skirt wool/ })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 2, name: /, Harbour skirt wool/ })).toBeVisible();
   await expect(page.getByLabel('How far it is')).toHaveValue('idea');
 });
 

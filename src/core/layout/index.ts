@@ -1,5 +1,15 @@
 export { computeLeastLength } from './bound.ts';
-export { computeOutlineArea, isPlainOutline, mirrorOutline, turnOutline, widenOutline, type Point } from './outline.ts';
+export {
+  computeOutlineArea,
+  cutStrip,
+  isPlainOutline,
+  meetStretches,
+  mirrorOutline,
+  turnOutline,
+  widenOutline,
+  type Point,
+  type Stretch,
+} from './outline.ts';
 export { type Block, type Hole, type Laid, type Layout, type Sheet } from './pieces.ts';
 export { cutFlaws, cutOutline } from './rest.ts';
 export { findSpare } from './spare.ts';

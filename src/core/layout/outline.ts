@@ -91,7 +91,7 @@ export function widenOutline(outline: readonly Point[], mm: number): Point[] {
 }
 
 /** Where a shape is, in a strip along the cloth: from and to, mm; several where it is cut through. */
-type Stretch = readonly [fromMm: number, toMm: number];
+export type Stretch = readonly [fromMm: number, toMm: number];
 
 /**
  * What of a strip of cloth `from` to `to` lies in a shape wholly (`inner`), and what it touches at all (`outer`, as one
@@ -127,12 +127,13 @@ export function cutStrip(
       most = Math.max(most, bottom.high);
       if (bottom.low > top.high) here.push([top.high, bottom.low]);
     }
-    inner = inner === null ? here : meet(inner, here);
+    inner = inner === null ? here : meetStretches(inner, here);
   }
   return { inner: inner ?? [], outer: most > least ? [least, most] : null };
 }
 
-function meet(one: readonly Stretch[], other: readonly Stretch[]): Stretch[] {
+/** What is common to two rows of stretches. */
+export function meetStretches(one: readonly Stretch[], other: readonly Stretch[]): Stretch[] {
   return one.flatMap(([a, b]) =>
     other.flatMap(([c, d]): Stretch[] => {
       const [from, to] = [Math.max(a, c), Math.min(b, d)];
