@@ -163,6 +163,21 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   createRelease: ({ now, lot, nowMs }) => acts.createRelease(now, lot.id, lot.reserved?.[0]?.id ?? 'none', nowMs),
   ...PROJECT_ACTS,
   createWash: ({ now, lot, nowMs }) => acts.createWash(now, lot.id, nowMs),
+  createCutUp: ({ now, random, lot, id, nowMs }) =>
+    acts.createCutUp(
+      now,
+      lot.id,
+      pick(random, [10_000, 60_000, 1e9]),
+      (['square', 'strip'] as const).map((cut) => ({
+        cut,
+        cutMm: pick(random, [63.5, 127]),
+        count: pick(random, [0, 3, 8]),
+        name: `cut ${cut}s`,
+        itemId: id() as ItemId,
+        lotId: id() as LotId,
+      })),
+      nowMs,
+    ),
   createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),
   createWrap: ({ now, lot, other, nowMs }) => acts.createWrap(now, lot.id, other.id, nowMs),
   createGone: ({ now, lot, random, nowMs }) => acts.createGone(now, lot.id, pick(random, acts.WAYS_OUT), nowMs),

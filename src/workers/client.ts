@@ -8,6 +8,7 @@ import type {
   FromArranger,
   FromImporter,
   FromLayouter,
+  FromScrapper,
   FromMover,
   FromPlanner,
   ImporterWord,
@@ -17,6 +18,7 @@ import type {
   ToExplainer,
   ToImporter,
   ToLayouter,
+  ToScrapper,
   ToMover,
   ToPlanner,
 } from './protocol.ts';
@@ -105,6 +107,20 @@ export function startLayouter(
 ): PlannerHandle {
   return startSearch<FromLayouter, ToLayouter>(
     new Worker(new URL('./layouter.ts', import.meta.url), { type: 'module' }),
+    (run) => ({ type: 'start', run, ...start }),
+    (run) => ({ type: 'stop', run }),
+    listener,
+    (run, note) => ({ type: 'failed', run, note }),
+  );
+}
+
+/** Starts looking for the best way to cut a scrap up; its first message comes at once. */
+export function startScrapper(
+  start: Omit<Extract<ToScrapper, { type: 'start' }>, 'type' | 'run'>,
+  listener: (message: FromScrapper) => void,
+): PlannerHandle {
+  return startSearch<FromScrapper, ToScrapper>(
+    new Worker(new URL('./scrapper.ts', import.meta.url), { type: 'module' }),
     (run) => ({ type: 'start', run, ...start }),
     (run) => ({ type: 'stop', run }),
     listener,

@@ -2,6 +2,7 @@ import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../c
 import type { PhotoFindings } from '../core/colour/index.ts';
 import type { BundleFault, PictureFault } from '../core/formats/index.ts';
 import type { Block, Layout, Sheet } from '../core/layout/index.ts';
+import type { Region, ScrapPlan, ScrapSize } from '../core/scraps/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type {
   Stowage,
@@ -170,6 +171,27 @@ export type FromLayouter =
       readonly leastMm: number;
       /** Not all goes on; without this piece, all of the others do. Null where there is no such one, or it is not known yet. */
       readonly spare: number | null;
+    }
+  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** What the scrapper is asked: how to cut a scrap up. */
+export type ToScrapper =
+  | {
+      readonly type: 'start';
+      readonly run: number;
+      readonly region: Region;
+      readonly sizes: readonly ScrapSize[];
+      readonly seconds: number;
+    }
+  | { readonly type: 'stop'; readonly run: number };
+
+/** Its best so far: the first at once, and whenever it looked closer. */
+export type FromScrapper =
+  | {
+      readonly type: 'progress' | 'done';
+      readonly run: number;
+      readonly plan: ScrapPlan;
+      readonly mostWorth: number;
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
 

@@ -57,6 +57,7 @@ export {
   createSaveProject,
   createSaveProjects,
 } from './projectActs.ts';
+export { createCutUp, type CutUp } from './cutUpActs.ts';
 export { createFinish, type Finish } from './finishActs.ts';
 export { createRelease, createThreaded, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';

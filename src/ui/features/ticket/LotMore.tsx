@@ -31,6 +31,7 @@ import { createRelease, createSaveItem, createThreaded, createWash, createWrap }
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const ReserveForm = lazy(async () => ({ default: (await import('./ReserveForm.tsx')).ReserveForm }));
 const LotShapeForm = lazy(async () => ({ default: (await import('./LotShapeForm.tsx')).LotShapeForm }));
+const CutUp = lazy(async () => ({ default: (await import('../scraps/CutUp.tsx')).CutUp }));
 const Makeables = lazy(async () => ({ default: (await import('./Makeables.tsx')).Makeables }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
 
@@ -40,7 +41,7 @@ interface LotProps {
   readonly lot: Lot;
 }
 
-type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | 'shape' | 'makeable' | null;
+type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | 'shape' | 'makeable' | 'cutUp' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
 export function LotMore({ household, item, lot }: LotProps) {
@@ -80,6 +81,11 @@ export function LotMore({ household, item, lot }: LotProps) {
           <Button look="quiet" data-key="r" onClick={() => setAsked('reserve')}>
             Promise it to something <kbd className="font-normal">R</kbd>
           </Button>
+          {isCloth && !lot.heap && item.scrap?.cut !== 'square' && (
+            <Button look="quiet" onClick={() => setAsked('cutUp')}>
+              Cut it up
+            </Button>
+          )}
           {isLength && <LengthActs household={household} item={item} lot={lot} onAsk={setAsked} />}
           {item.thread && (
             <Button
@@ -193,6 +199,11 @@ function Opened({ household, item, lot, asked, onDone }: LotProps & { asked: Ask
       {asked === 'shape' && (
         <Suspense>
           <LotShapeForm household={household} item={item} lot={lot} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'cutUp' && (
+        <Suspense>
+          <CutUp household={household} item={item} lot={lot} onDone={onDone} />
         </Suspense>
       )}
       {asked === 'makeable' && (

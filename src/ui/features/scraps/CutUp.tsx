@@ -1,0 +1,226 @@
+import { useEffect, useMemo, useState } from 'react';
+import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
+import { computeOutlineArea, isPlainOutline, type Point } from '../../../core/layout/index.ts';
+import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
+import { alignRegion, USUAL_SIZES, type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
+import { formatSize, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { startScrapper } from '../../../workers/client.ts';
+import { explained } from '../../components/explained.ts';
+import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { OutlineEditor } from '../../components/OutlineEditor.tsx';
+import { world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { wordCount } from '../../text/index.ts';
+import { CutPicture } from './CutPicture.tsx';
+
+interface CutUpProps {
+  readonly household: Household;
+  readonly item: Item;
+  readonly lot: Lot;
+  readonly onDone: () => void;
+}
+
+const SECONDS = 3;
+const USUAL_MM = { widthMm: 400, heightMm: 300 };
+
+const toBox = (widthMm: number, heightMm: number): Point[] => [
+  { xMm: 0, yMm: 0 },
+  { xMm: widthMm, yMm: 0 },
+  { xMm: widthMm, yMm: heightMm },
+  { xMm: 0, yMm: heightMm },
+];
+
+interface Found {
+  readonly key: string;
+  readonly plan: ScrapPlan | null;
+  readonly mostWorth: number;
+  readonly isRunning: boolean;
+}
+
+/** The best way to cut a region up, looked for in a worker. */
+function useCutPlan(region: Region | null, sizes: readonly ScrapSize[]): Found {
+  const key = JSON.stringify([region, sizes.map(({ id }) => id)]);
+  const [found, setFound] = useState<Found>({ key: '', plan: null, mostWorth: 0, isRunning: false });
+  useEffect(() => {
+    if (!region || sizes.length === 0) return undefined;
+    const handle = startScrapper({ region, sizes, seconds: SECONDS }, (message) => {
+      if (message.type === 'failed') setFound({ key, plan: null, mostWorth: 0, isRunning: false });
+      else
+        setFound({
+          key,
+          plan: message.plan,
+          mostWorth: message.mostWorth,
+          isRunning: message.type === 'progress',
+        });
+    });
+    return () => handle.abandon();
+    // The key says all that is asked.
+    // oxlint-disable-next-line react/exhaustive-deps
+  }, [key]);
+  return found.key === key ? found : { key, plan: null, mostWorth: 0, isRunning: region !== null && sizes.length > 0 };
+}
+
+const count = (plan: ScrapPlan, size: ScrapSize) => plan.pieces.filter((piece) => piece.size.id === size.id).length;
+
+/** A scrap is cut up into squares and strips: its shape is typed or drawn, the best cuts are shown, what was cut is counted. */
+export function CutUp({ household, item, lot, onDone }: CutUpProps) {
+  const { units } = household.settings;
+  const [text, setText] = useState(() => {
+    const known = lot.lengthMm ? { widthMm: lot.widthMm ?? item.fabric!.widthMm, heightMm: lot.lengthMm } : USUAL_MM;
+    return {
+      across: formatSize(known.widthMm, units),
+      along: formatSize(known.heightMm, units),
+      grain: '0',
+      layers: '1',
+    };
+  });
+  const unit = units === 'metric' ? 'cm' : 'in';
+  const [across, along] = [parseLengthMm(text.across, unit), parseLengthMm(text.along, unit)];
+  const widthMm = across.ok && across.value >= 10 && across.value <= 6000 ? across.value : null;
+  const heightMm = along.ok && along.value >= 10 && along.value <= 20_000 ? along.value : null;
+  const [drawn, setDrawn] = useState<{ outline: readonly Point[]; of: string } | null>(
+    lot.outline ? { outline: lot.outline, of: `${text.across} ${text.along}` } : null,
+  );
+  const [off, setOff] = useState<ReadonlySet<string>>(new Set());
+  const of = `${text.across} ${text.along}`;
+  const outline = useMemo(
+    () => (drawn?.of === of ? drawn.outline : widthMm && heightMm ? toBox(widthMm, heightMm) : null),
+    [drawn, of, widthMm, heightMm],
+  );
+  const degrees = Number(text.grain.replace(',', '.'));
+  const grainFault = Number.isFinite(degrees) && Math.abs(degrees) <= 90 ? undefined : 'Between -90 and 90.';
+  const layers = parseCount(text.layers);
+  const layersFault = layers.ok && layers.value >= 1 && layers.value <= 20 ? undefined : 'Between 1 and 20.';
+  const isCrossed = outline !== null && !isPlainOutline(outline);
+  const sizes = useMemo(() => USUAL_SIZES.filter((size) => !off.has(size.id)), [off]);
+  const region = useMemo(
+    () =>
+      outline && !isCrossed && grainFault === undefined
+        ? alignRegion({ outlines: [outline], holes: lot.flaws ?? [] }, degrees)
+        : null,
+    [outline, isCrossed, grainFault, degrees, lot.flaws],
+  );
+  const { plan, mostWorth, isRunning } = useCutPlan(region, sizes);
+  const times = layers.ok ? layers.value : 1;
+  const keep = () => {
+    if (!plan || !outline || layersFault) return undefined;
+    const base = item.name.replace(/, scraps$/, '');
+    const made = sizes.flatMap((size): Made[] => {
+      const pieces = count(plan, size) * times;
+      if (pieces === 0) return [];
+      const name = `${base}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? 'squares' : 'strips'}`;
+      const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+      return [{ cut: size.kind, cutMm: size.sideMm, count: pieces, name, ...ids }];
+    });
+    return act(
+      (now) => createCutUp(now, lot.id, computeOutlineArea(outline) * times, made, world.nowMs()),
+      `${wordCount(plan.pieces.length * times, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`,
+    ).then((isDone) => isDone && onDone());
+  };
+  const field = (name: keyof typeof text) => ({
+    value: text[name],
+    onChange: ({ target }: { target: { value: string } }) => setText({ ...text, [name]: target.value }),
+  });
+  return (
+    <Form
+      opensBelow
+      aria-label="Cut it up"
+      className="scroll-mb-4 border-l-4 border-woad bg-linen p-3"
+      onSend={keep}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <h3 className="font-bold">Cut it up into squares and strips</h3>
+      <div className="mt-2 grid grid-cols-2 gap-3">
+        <TextField label="Across" autoFocus fault={widthMm ? undefined : 'Such as 40 cm.'} {...field('across')} />
+        <TextField label="Along" fault={heightMm ? undefined : 'Such as 30 cm.'} {...field('along')} />
+        <TextField label="Grain turned by, degrees" fault={grainFault} {...field('grain')} />
+        <TextField label="Layers on each other" fault={layersFault} {...field('layers')} />
+      </div>
+      {outline && widthMm && heightMm && (
+        <div className="mt-3">
+          <OutlineEditor
+            label="The shape of the scrap"
+            widthMm={widthMm}
+            heightMm={heightMm}
+            outline={outline}
+            holes={lot.flaws ?? []}
+            units={units}
+            onChange={(next) => setDrawn({ outline: next, of })}
+          />
+        </div>
+      )}
+      {isCrossed && (
+        <p role="alert" className="text-sm font-semibold text-madder">
+          Its edges cross each other.
+        </p>
+      )}
+      <Sizes off={off} plan={plan} times={times} units={units} onChange={setOff} />
+      {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
+      {plan && region && (
+        <>
+          <CutPicture plan={plan} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
+          <p
+            className="text-sm text-stone"
+            {...explained(
+              'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
+            )}
+          >
+            {plan.pieces.length === 0
+              ? 'Too small for any of these: it is stuffing.'
+              : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
+            {isRunning && ' Still looking …'}
+          </p>
+        </>
+      )}
+      <FormFoot save="It is cut" onDone={onDone} />
+    </Form>
+  );
+}
+
+interface SizesProps {
+  readonly off: ReadonlySet<string>;
+  readonly plan: ScrapPlan | null;
+  readonly times: number;
+  readonly units: 'metric' | 'imperial';
+  readonly onChange: (off: ReadonlySet<string>) => void;
+}
+
+/** Which sizes are cut, and how many of each it gives. */
+function Sizes({ off, plan, times, units, onChange }: SizesProps) {
+  return (
+    <ul aria-label="Sizes" className="mt-3">
+      {USUAL_SIZES.map((size) => {
+        const words = size.kind === 'square' ? 'squares' : `strips from ${formatSize(size.leastMm, units)} on`;
+        return (
+          <li key={size.id} className="flex items-center gap-3">
+            <label className="flex min-h-9 flex-1 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-woad"
+                checked={!off.has(size.id)}
+                onChange={({ target }) => {
+                  const next = new Set(off);
+                  if (target.checked) next.delete(size.id);
+                  else next.add(size.id);
+                  onChange(next);
+                }}
+              />
+              <span
+                {...explained(
+                  'Its side with seams; a larger piece is worth more than the small ones that it could be.',
+                )}
+              >
+                {formatSize(size.sideMm, units)} {words}
+              </span>
+            </label>
+            <strong className="tabular" {...explained('Counted on the cuts below, times the layers.')}>
+              {plan && !off.has(size.id) ? count(plan, size) * times : ''}
+            </strong>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
