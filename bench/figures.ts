@@ -24,6 +24,7 @@ import { heapFigures } from './heaps.ts';
 import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
 import { projectFigures } from './projects.ts';
+import { scrapFigures } from './scraps.ts';
 import { placementFigures } from './placement.ts';
 import { senseFigures } from './sense.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
@@ -269,6 +270,7 @@ function measureWorked(): Figure[] {
 export const figures: readonly Bench[] = [
   ...packingFigures,
   ...projectFigures,
+  ...scrapFigures,
   ...placementFigures,
   ...senseFigures,
   ...heapFigures,

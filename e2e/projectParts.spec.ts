@@ -231,3 +231,32 @@ test('on a phone five places are at hand, and the others behind one more', async
   await expect(screens.getByRole('list', { name: 'More screens' })).toBeHidden();
   await expect(screens.getByRole('button', { name: 'Moves' })).toBeVisible();
 });
+
+test('a scrap is cut up into counted squares, and its shape is drawn', async ({ page }) => {
+  await openEmpty(page);
+  await quickAdd(page, 'cotton poplin rust 30 cm x 112 washed');
+  await page
+    .getByRole('button', { name: /poplin/i })
+    .first()
+    .click();
+  await ticket(page).getByRole('button', { name: 'Cut it up' }).click();
+  const form = ticket(page).getByRole('form', { name: 'Cut it up' });
+  await form.getByLabel('Across', { exact: true }).fill('none');
+  await expect(form.getByText('Such as 40 cm.')).toBeVisible();
+  await form.getByLabel('Across', { exact: true }).fill('40');
+  // 40 × 30 cm in squares of 5 inches: three by two.
+  for (const name of [/^25\.4 cm squares/, /strips/, /^64 mm squares/]) await form.getByLabel(name).uncheck();
+  const sizes = form.getByRole('list', { name: 'Sizes' });
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('6');
+  await form.getByLabel('Layers on each other').fill('2');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('12');
+  await form.getByRole('button', { name: /^Corner 3 of 4/ }).focus();
+  await page.keyboard.press('Delete');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('2');
+  await expectAccessible(page);
+  await form.getByRole('button', { name: 'It is cut' }).click();
+  await expect(page.getByText(/^2 pieces cut from/)).toBeVisible();
+  await page.goto('/stash/scrap');
+  await page.getByRole('button', { name: 'Table' }).click();
+  await expect(page.getByText('12.7 cm squares')).toBeVisible();
+});

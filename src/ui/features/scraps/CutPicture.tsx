@@ -5,7 +5,7 @@ import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 
 const MOST_HIGH_PX = 300;
-const PAD_PX = 16;
+const PAD_PX = 24;
 
 interface CutPictureProps {
   readonly plan: ScrapPlan;
@@ -71,8 +71,8 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
                     strokeDasharray="6 3"
                   />
                   <text
-                    x={isAlong ? at : -9}
-                    y={isAlong ? -6 : at + 4}
+                    x={isAlong ? at : -11}
+                    y={isAlong ? -11 : at + 4}
                     fontSize="11"
                     fontWeight="700"
                     textAnchor={isAlong ? 'middle' : 'end'}
