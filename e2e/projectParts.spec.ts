@@ -37,6 +37,9 @@ test('pieces have shapes, cloths have flaws: the layout goes round them and says
   await corner.focus();
   await page.keyboard.press('ArrowRight');
   await expect(shapes.getByRole('button', { name: /^Corner 1 of 4: 90 mm across, 0 mm along/ })).toBeFocused();
+  // A figure typed there leads to no other screen.
+  await page.keyboard.press('2');
+  await expect(shapes).toBeVisible();
   await expectAccessible(page);
   await shapes.getByRole('button', { name: 'A corner more' }).click();
   await expect(shapes.getByRole('button', { name: /^Corner 2 of 5/ })).toBeVisible();

@@ -57,6 +57,7 @@ describe('the quick line', () => {
     ['thread dark green 40wt 2 spools', 'thread', { tex: 25, count: 2 }],
     ['thread dark green 27 tex', 'thread', { tex: 27 }],
     ['thread teal wt 40 500m', 'thread', { tex: 25, lengthMm: 500_000 }],
+    ['linen moss 2.5 m x 140 22.50', 'fabric', { lengthMm: 2500, widthMm: 1400, cost: 22.5 }],
     ['bobbin rust x4', 'thread', { holder: 'bobbin', count: 4 }],
     ['zip navy metal 20cm x3', 'notion', { type: 'zips', size: '20 cm', count: 3 }],
     ['buttons horn 20mm 24 pcs', 'notion', { type: 'buttons', size: '20 mm', units: 24 }],

@@ -48,6 +48,7 @@ function listDoubts({ kind, cloth, fibre, lengthMm, massG }: LineReader['said'],
 }
 
 /** A bare number, and one with its unit or the usual one. */
+const MONEY = /[.,]\d\d$/u;
 const whole = (text: string) => parseLengthMm(`${text.split(' ')[0]} mm`, 'mm');
 const length = (bare: 'm' | 'yd' | 'cm' | 'in' | 'mm') => (text: string) => parseLengthMm(text, bare);
 /** What a length along, and one across, is in where no unit was typed. */
@@ -126,6 +127,11 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
   } else if (kind === 'fabric') {
     for (const [n, one] of rest.entries()) {
       const isWidth = one.isWide || one.isTimes || said.lengthMm !== undefined;
+      // Length and width are said already: a sum with two places after the point is what it cost.
+      if (said.lengthMm !== undefined && said.widthMm !== undefined && one.unit === '' && MONEY.test(one.number)) {
+        said.cost = reader.take(one, 'cost', whole) ?? said.cost;
+        continue;
+      }
       const partner = rest[n + 1];
       // "50 x 140 cm" is half a metre, "3.4 x 140 cm" is not three centimetres.
       const bare =

@@ -76,6 +76,7 @@ export function OutlineEditor(props: OutlineEditorProps) {
           <svg
             role="group"
             aria-label={label}
+            data-typing
             width={acrossMm * scale + 2 * PAD_PX}
             height={downMm * scale + 2 * PAD_PX}
             className="block touch-none"

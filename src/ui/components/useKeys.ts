@@ -10,6 +10,9 @@ import type { Help } from './explained.ts';
 import { SCREENS } from './Selvage.tsx';
 
 function isTyping(target: EventTarget | null): boolean {
+  if (!(target instanceof Element)) return false;
+  // A corner that is moved by keys is no place for shortcuts either: a figure typed there would lead to another screen.
+  if (target.closest('[data-typing]')) return true;
   return (
     target instanceof HTMLElement &&
     (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))

@@ -71,6 +71,12 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
   const save = useSaveProject(project);
   const [width, setWidth] = useState(WIDTHS_MM[1]!);
   const [asked, setAsked] = useState<'pieces' | 'shape' | null>(null);
+  // The button that opened a form has the keys again when it is closed.
+  const [wasAsked, setWasAsked] = useState<typeof asked>(null);
+  const close = () => {
+    setWasAsked(asked);
+    setAsked(null);
+  };
   const laid = useLaidOut(project, standing, item?.fabric?.widthMm ?? width);
   const { widthMm, pieces, blocks, strip, endless, exact, takesMm, haveMm, lots, isPlain, shown } = laid;
   const isWhole = endless.layout !== null && endless.layout.left.length === 0;
@@ -146,16 +152,16 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
         <p role="alert">The layout could not be found: {endless.failure ?? exact.failure}</p>
       )}
       <Suspense>
-        {asked === 'pieces' && <PiecesForm project={project} part={need.part} onDone={() => setAsked(null)} />}
-        {asked === 'shape' && <ShapeForm project={project} part={need.part} onDone={() => setAsked(null)} />}
+        {asked === 'pieces' && <PiecesForm project={project} part={need.part} onDone={close} />}
+        {asked === 'shape' && <ShapeForm project={project} part={need.part} onDone={close} />}
       </Suspense>
       {asked === null && (
         <div className="no-print mt-1 flex flex-wrap gap-x-4">
-          <Button look="quiet" onClick={() => setAsked('pieces')}>
+          <Button look="quiet" autoFocus={wasAsked === 'pieces'} onClick={() => setAsked('pieces')}>
             {pieces.length > 0 ? 'Change its pieces' : 'Write down its pieces'}
           </Button>
           {pieces.length > 0 && (
-            <Button look="quiet" onClick={() => setAsked('shape')}>
+            <Button look="quiet" autoFocus={wasAsked === 'shape'} onClick={() => setAsked('shape')}>
               Draw their shapes
             </Button>
           )}
