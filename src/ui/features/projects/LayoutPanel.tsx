@@ -90,22 +90,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
       <h3 className="font-display text-lg font-semibold">
         Laid out: <span data-name>{need.part}</span>
       </h3>
-      {!item && blocks.length > 0 && (
-        <label className="no-print flex items-center gap-2 text-sm text-stone">
-          On cloth as wide as
-          <select
-            className="h-11 rounded border border-stone/60 bg-white px-2 md:h-8"
-            value={width}
-            onChange={(event) => setWidth(Number(event.target.value))}
-          >
-            {WIDTHS_MM.map((mm) => (
-              <option key={mm} value={mm}>
-                {formatSize(mm, units)}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
+      {!item && blocks.length > 0 && <WidthChoice widthMm={width} onChange={setWidth} />}
       {blocks.length === 0 && asked === null && (
         <p className="max-w-prose text-stone">
           Give it its pieces with their sizes, and they are laid out on the cloth itself: often that takes less than the
@@ -188,5 +173,26 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
         </div>
       )}
     </section>
+  );
+}
+
+/** How wide the cloth is thought of that nobody has chosen yet. */
+function WidthChoice({ widthMm, onChange }: { widthMm: number; onChange: (mm: number) => void }) {
+  const { units } = useHousehold().settings;
+  return (
+    <label className="no-print flex items-center gap-2 text-sm text-stone">
+      On cloth as wide as
+      <select
+        className="h-11 rounded border border-stone/60 bg-white px-2 md:h-8"
+        value={widthMm}
+        onChange={(event) => onChange(Number(event.target.value))}
+      >
+        {WIDTHS_MM.map((mm) => (
+          <option key={mm} value={mm}>
+            {formatSize(mm, units)}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
