@@ -86,6 +86,11 @@ test('a card is printed with a code, and opens its project when it is scanned', 
   await page.getByLabel('Code on the label').fill(code);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 2, name: 'Squall bag' })).toBeVisible();
+  // Found by its name, too.
+  await page.keyboard.press('f');
+  await page.keyboard.type('berth curtains');
+  await page.getByRole('option', { name: /a project: its page/ }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Berth curtains' })).toBeVisible();
 });
 
 test('a cloth says what could be made of it, and becomes an idea', async ({ page }) => {

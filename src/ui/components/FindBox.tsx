@@ -2,7 +2,14 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { findByCode, parseCode } from '../../core/labels/index.ts';
-import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
+import {
+  isOver,
+  type Household,
+  type LotId,
+  type PlaceId,
+  type Project,
+  type ProjectId,
+} from '../../core/records/index.ts';
 import { formatPlaceName, getAncestor } from '../../core/storage/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
@@ -33,6 +40,18 @@ function findPlaces(household: Household, query: string): { id: PlaceId; name: s
     if (found.length === MOST_PLACES) break;
   }
   return found;
+}
+
+const MOST_PROJECTS = 2;
+
+/** Projects whose name has every word that was typed; what is going on before what is over. */
+function findProjects({ projects }: Household, query: string): Project[] {
+  const words = query.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+  if (words.every((word) => word.length < 3)) return [];
+  return [...projects.values()]
+    .filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)))
+    .toSorted((a, b) => Number(isOver(a)) - Number(isOver(b)))
+    .slice(0, MOST_PROJECTS);
 }
 
 /** Enter that was pressed before its answers were there: once they are, the first of them is taken. */
@@ -73,27 +92,39 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
   const found = useMemo(() => hits.filter(({ lotId }) => household.lots.has(lotId)), [hits, household]);
 
   const places = useMemo(() => findPlaces(household, query), [household, query]);
-  const first = places[0]?.id ?? found[0]?.lotId ?? null;
+  const projects = useMemo(() => findProjects(household, query), [household, query]);
+  const first = places[0]?.id ?? found[0]?.lotId ?? projects[0]?.id ?? null;
+
+  const letGo = () => {
+    setText('');
+    // The list gives the focus back to the box in the next frame; after that it is let go.
+    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById('find-box')?.blur()));
+  };
+  const chooseProject = (id: ProjectId) => {
+    letGo();
+    void navigate(`/projects/${id}`);
+  };
 
   const choosePlace = (id: PlaceId) => {
     show({ type: 'place', id });
-    setText('');
-    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById('find-box')?.blur()));
+    letGo();
     const unit = getAncestor(getTree(household), id, 'unit');
     void navigate(unit?.unit ? `/room/${unit.parentId}-${unit.unit.wallId}` : '/room');
   };
   const choose = (chosen: string | null) => {
     if (!chosen) return;
+    if (household.projects.has(chosen as ProjectId)) {
+      chooseProject(chosen as ProjectId);
+      return;
+    }
     if (!household.lots.has(chosen as LotId)) {
       choosePlace(chosen as PlaceId);
       return;
     }
     const lotId = chosen as LotId;
     show({ type: 'lot', id: lotId });
-    setText('');
     // The keys for taking out and putting back are wanted next, not letters.
-    // The list gives the focus back to the box in the next frame; after that it is let go.
-    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById('find-box')?.blur()));
+    letGo();
     void navigate(`/find/${lotId}`);
   };
 
@@ -105,6 +136,7 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
     const meant = code.ok ? findByCode(household, code.value) : null;
     if (meant?.kind === 'lot') choose(meant.id);
     else if (meant?.kind === 'place') choosePlace(meant.id);
+    else if (meant?.kind === 'project') chooseProject(meant.id);
     else setText(typed);
   };
 
@@ -130,7 +162,7 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
         >
           F
         </kbd>
-        {query.trim() !== '' && found.length + places.length === 0 && (
+        {query.trim() !== '' && found.length + places.length + projects.length === 0 && (
           <p
             role="status"
             className="absolute right-0 z-20 mt-1 w-full border border-thread bg-paper p-3 text-stone shadow-md"
@@ -138,41 +170,66 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
             Nothing is called that, or nearly.
           </p>
         )}
-        {found.length + places.length > 0 && (
-          <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
-            {places.map(({ id, name, lots }) => (
-              <ComboboxOption
-                key={id}
-                value={id}
-                className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
-              >
-                <span className="min-w-0">
-                  <span className="block truncate font-semibold">{name}</span>
-                  <span className="block text-sm text-stone">what is in it: {lots}</span>
-                </span>
-              </ComboboxOption>
-            ))}
-            {found.map(({ lotId }) => {
-              const item = household.items.get(household.lots.get(lotId)!.itemId)!;
-              return (
-                <ComboboxOption
-                  key={lotId}
-                  value={lotId}
-                  className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
-                >
-                  <Swatch item={item} className="size-7 shrink-0" />
-                  <span className="min-w-0">
-                    <span className="block truncate font-semibold">{item.name}</span>
-                    <span className="block truncate text-sm text-stone">
-                      {wordWhereShort(computeWhereabouts(household, lotId))}
-                    </span>
-                  </span>
-                </ComboboxOption>
-              );
-            })}
-          </ComboboxOptions>
-        )}
+        <Answers places={places} found={found} projects={projects} />
       </div>
     </Combobox>
+  );
+}
+
+interface AnswersProps {
+  readonly places: ReturnType<typeof findPlaces>;
+  readonly found: readonly { readonly lotId: LotId }[];
+  readonly projects: readonly Project[];
+}
+
+/** What was found: places and projects by their names, lots with where they are. */
+function Answers({ places, found, projects }: AnswersProps) {
+  const household = useHousehold();
+  if (found.length + places.length + projects.length === 0) return null;
+  return (
+    <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
+      {places.map(({ id, name, lots }) => (
+        <ComboboxOption
+          key={id}
+          value={id}
+          className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+        >
+          <span className="min-w-0">
+            <span className="block truncate font-semibold">{name}</span>
+            <span className="block text-sm text-stone">what is in it: {lots}</span>
+          </span>
+        </ComboboxOption>
+      ))}
+      {found.map(({ lotId }) => {
+        const item = household.items.get(household.lots.get(lotId)!.itemId)!;
+        return (
+          <ComboboxOption
+            key={lotId}
+            value={lotId}
+            className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+          >
+            <Swatch item={item} className="size-7 shrink-0" />
+            <span className="min-w-0">
+              <span className="block truncate font-semibold">{item.name}</span>
+              <span className="block truncate text-sm text-stone">
+                {wordWhereShort(computeWhereabouts(household, lotId))}
+              </span>
+            </span>
+          </ComboboxOption>
+        );
+      })}
+      {projects.map(({ id, name }) => (
+        <ComboboxOption
+          key={id}
+          value={id}
+          className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+        >
+          <span className="min-w-0">
+            <span className="block truncate font-semibold">{name}</span>
+            <span className="block text-sm text-stone">a project: its page</span>
+          </span>
+        </ComboboxOption>
+      ))}
+    </ComboboxOptions>
   );
 }
