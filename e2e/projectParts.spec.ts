@@ -256,6 +256,16 @@ test('a scrap is cut up into counted squares, and its shape is drawn', async ({ 
   for (const name of [/^25\.4 cm squares/, /strips/, /^64 mm squares/]) await form.getByLabel(name).uncheck();
   const sizes = form.getByRole('list', { name: 'Sizes' });
   await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('6');
+  // Sizes of one's own: squares of 10 cm, four by three.
+  await ticket(page).getByRole('button', { name: 'Change the sizes' }).click();
+  const own = ticket(page).getByRole('form', { name: 'Sizes of scraps' });
+  await own.getByLabel('What scraps are cut to').fill('round 10');
+  await expect(own.getByText('does not read')).toBeVisible();
+  await own.getByLabel('What scraps are cut to').fill('square 10');
+  await own.getByRole('button', { name: 'Keep the sizes' }).click();
+  await expect(sizes.getByRole('listitem').filter({ hasText: '10 cm' })).toContainText('12');
+  await page.keyboard.press('u');
+  await expect(sizes.getByRole('listitem')).toHaveCount(4);
   await form.getByLabel('Layers on each other').fill('2');
   await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('12');
   await form.getByRole('button', { name: /^Corner 3 of 4/ }).focus();

@@ -155,6 +155,14 @@ export class Setout {
   @IsArray() @ArrayUnique() @IsIn(SETOUT_STAGES, { each: true }) done!: SetoutStage[];
 }
 
+/** What scraps are cut to: a square, or a strip that runs as far as it goes from its least length on; and what one is worth. */
+export class ScrapSizeSpec {
+  @IsIn(['square', 'strip']) kind!: 'square' | 'strip';
+  @IsNumber() @Min(10) @Max(2000) sideMm!: number;
+  @IsNumber() @Min(10) @Max(2000) leastMm!: number;
+  @IsNumber() @Min(0.001) @Max(1e6) worth!: number;
+}
+
 export class Settings {
   @IsIn(['household']) id!: 'household';
   @IsString() @MinLength(1) @MaxLength(60) name!: string;
@@ -188,6 +196,13 @@ export class Settings {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Setout) setout?: Setout;
   /** How many boards there are to wind cloth on; absent: not asked. */
   @IsOptional() @IsInt() @Min(0) @Max(10_000) boards?: number;
+  /** What scraps are cut to; absent: to the usual sizes. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => ScrapSizeSpec)
+  scrapSizes?: ScrapSizeSpec[];
   /** What one would spend in a year, in one's own money; absent: not asked. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e7) budgetPerYear?: number;
   /** How groups get on in one place where that is otherwise than the rules have it. */

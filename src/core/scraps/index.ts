@@ -2,4 +2,5 @@ export type { Filled } from './fill.ts';
 export { type ScrapPlan } from './plan.ts';
 export { alignRegion, measureRegion, type Direction, type Region } from './region.ts';
 export { createScrapSearch, type ScrapSearch } from './search.ts';
+export { formatSizeLine, parseSizeLine } from './sizeLines.ts';
 export { USUAL_SIZES, type ScrapSize } from './sizes.ts';

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
 import { computeOutlineArea, isPlainOutline, type Point } from '../../../core/layout/index.ts';
 import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
-import { alignRegion, USUAL_SIZES, type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
+import { alignRegion, type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
 import { formatSize, parseCount, parseLengthMm } from '../../../core/units/index.ts';
 import { startScrapper } from '../../../workers/client.ts';
 import { explained } from '../../components/explained.ts';
@@ -14,6 +14,7 @@ import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
 import { CutPicture } from './CutPicture.tsx';
+import { listSizes, SizesForm } from './SizesForm.tsx';
 
 interface CutUpProps {
   readonly household: Household;
@@ -94,7 +95,8 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
   const layers = parseCount(text.layers);
   const layersFault = layers.ok && layers.value >= 1 && layers.value <= 20 ? undefined : 'Between 1 and 20.';
   const isCrossed = outline !== null && !isPlainOutline(outline);
-  const sizes = useMemo(() => USUAL_SIZES.filter((size) => !off.has(size.id)), [off]);
+  const all = useMemo(() => listSizes(household), [household]);
+  const sizes = useMemo(() => all.filter((size) => !off.has(size.id)), [all, off]);
   const region = useMemo(
     () =>
       outline && !isCrossed && grainFault === undefined
@@ -124,62 +126,66 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
     onChange: ({ target }: { target: { value: string } }) => setText({ ...text, [name]: target.value }),
   });
   return (
-    <Form
-      opensBelow
-      aria-label="Cut it up"
-      className="scroll-mb-4 border-l-4 border-woad bg-linen p-3"
-      onSend={keep}
-      onKeyDown={(event) => event.key === 'Escape' && onDone()}
-    >
-      <h3 className="font-bold">Cut it up into squares and strips</h3>
-      <div className="mt-2 grid grid-cols-2 gap-3">
-        <TextField label="Across" autoFocus fault={widthMm ? undefined : 'Such as 40 cm.'} {...field('across')} />
-        <TextField label="Along" fault={heightMm ? undefined : 'Such as 30 cm.'} {...field('along')} />
-        <TextField label="Grain turned by, degrees" fault={grainFault} {...field('grain')} />
-        <TextField label="Layers on each other" fault={layersFault} {...field('layers')} />
-      </div>
-      {outline && widthMm && heightMm && (
-        <div className="mt-3">
-          <OutlineEditor
-            label="The shape of the scrap"
-            widthMm={widthMm}
-            heightMm={heightMm}
-            outline={outline}
-            holes={lot.flaws ?? []}
-            units={units}
-            onChange={(next) => setDrawn({ outline: next, of })}
-          />
+    <div>
+      <Form
+        opensBelow
+        aria-label="Cut it up"
+        className="scroll-mb-4 border-l-4 border-woad bg-linen p-3"
+        onSend={keep}
+        onKeyDown={(event) => event.key === 'Escape' && onDone()}
+      >
+        <h3 className="font-bold">Cut it up into squares and strips</h3>
+        <div className="mt-2 grid grid-cols-2 gap-3">
+          <TextField label="Across" autoFocus fault={widthMm ? undefined : 'Such as 40 cm.'} {...field('across')} />
+          <TextField label="Along" fault={heightMm ? undefined : 'Such as 30 cm.'} {...field('along')} />
+          <TextField label="Grain turned by, degrees" fault={grainFault} {...field('grain')} />
+          <TextField label="Layers on each other" fault={layersFault} {...field('layers')} />
         </div>
-      )}
-      {isCrossed && (
-        <p role="alert" className="text-sm font-semibold text-madder">
-          Its edges cross each other.
-        </p>
-      )}
-      <Sizes off={off} plan={plan} times={times} units={units} onChange={setOff} />
-      {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
-      {plan && region && (
-        <>
-          <CutPicture plan={plan} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
-          <p
-            className="text-sm text-stone"
-            {...explained(
-              'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
-            )}
-          >
-            {plan.pieces.length === 0
-              ? 'Too small for any of these: it is stuffing.'
-              : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
-            {isRunning && ' Still looking …'}
+        {outline && widthMm && heightMm && (
+          <div className="mt-3">
+            <OutlineEditor
+              label="The shape of the scrap"
+              widthMm={widthMm}
+              heightMm={heightMm}
+              outline={outline}
+              holes={lot.flaws ?? []}
+              units={units}
+              onChange={(next) => setDrawn({ outline: next, of })}
+            />
+          </div>
+        )}
+        {isCrossed && (
+          <p role="alert" className="text-sm font-semibold text-madder">
+            Its edges cross each other.
           </p>
-        </>
-      )}
-      <FormFoot save="It is cut" onDone={onDone} />
-    </Form>
+        )}
+        <Sizes all={all} off={off} plan={plan} times={times} units={units} onChange={setOff} />
+        {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
+        {plan && region && (
+          <>
+            <CutPicture plan={plan} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
+            <p
+              className="text-sm text-stone"
+              {...explained(
+                'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
+              )}
+            >
+              {plan.pieces.length === 0
+                ? 'Too small for any of these: it is stuffing.'
+                : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
+              {isRunning && ' Still looking …'}
+            </p>
+          </>
+        )}
+        <FormFoot save="It is cut" onDone={onDone} />
+      </Form>
+      <SizesForm household={household} />
+    </div>
   );
 }
 
 interface SizesProps {
+  readonly all: readonly ScrapSize[];
   readonly off: ReadonlySet<string>;
   readonly plan: ScrapPlan | null;
   readonly times: number;
@@ -188,10 +194,10 @@ interface SizesProps {
 }
 
 /** Which sizes are cut, and how many of each it gives. */
-function Sizes({ off, plan, times, units, onChange }: SizesProps) {
+function Sizes({ all, off, plan, times, units, onChange }: SizesProps) {
   return (
     <ul aria-label="Sizes" className="mt-3">
-      {USUAL_SIZES.map((size) => {
+      {all.map((size) => {
         const words = size.kind === 'square' ? 'squares' : `strips from ${formatSize(size.leastMm, units)} on`;
         return (
           <li key={size.id} className="flex items-center gap-3">
