@@ -1,6 +1,7 @@
 import { createRandom } from '../src/core/random/index.ts';
-import type { Point } from '../src/core/layout/index.ts';
-import { createScrapSearch, USUAL_SIZES } from '../src/core/scraps/index.ts';
+import { computeOutlineArea, type Point } from '../src/core/layout/index.ts';
+import { createScrapSearch, PAPERS, readScrapPhoto, USUAL_SIZES } from '../src/core/scraps/index.ts';
+import { createSheet, takePhoto } from '../tests/camera.ts';
 import type { Bench, Figure } from './figures.ts';
 
 const OUTLINES = 200;
@@ -44,6 +45,41 @@ function measureScraps(): Figure[] {
   ];
 }
 
+const PHOTOS = 10;
+
+/** Photos by the made-up camera in known perspective: the area that is read against the one that lies there. */
+function measureOutlines(): Figure[] {
+  const errors = Array.from({ length: PHOTOS }, (_, n) => {
+    const random = createRandom(300 + n);
+    const shift = () => (random() - 0.5) * 60;
+    const corners = [
+      { x: 30 + shift(), y: 25 + shift() },
+      { x: 450 + shift(), y: 25 + shift() },
+      { x: 480 + shift(), y: 345 + shift() },
+      { x: shift(), y: 345 + shift() },
+    ];
+    const outline = createOutline(900 + n);
+    const most = Math.max(...outline.map(({ xMm, yMm }) => Math.max(xMm, yMm)));
+    const scrap = outline.map(({ xMm, yMm }) => ({ xMm: 440 + (xMm / most) * 380, yMm: 150 + (yMm / most) * 380 }));
+    const things = [
+      { outline: createSheet(110, 180, (random() - 0.5) * 20), colour: '#f4f2ee' },
+      { outline: scrap, colour: ['#2f5d86', '#a63d32', '#e2c65a'][n % 3]! },
+    ];
+    const read = readScrapPhoto(takePhoto({ table: '#5c4636', things }, corners, n), PAPERS.a4);
+    const area = computeOutlineArea(scrap);
+    return read.ok ? Math.abs(read.value.areaMm2 - area) / area : 1;
+  });
+  const mean = errors.reduce((a, b) => a + b, 0) / PHOTOS;
+  return [
+    {
+      name: 'scraps.outline_error_percent',
+      value: 100 * mean,
+      unit: `% of the area, the mean of ${PHOTOS} photos; at most ${(100 * Math.max(...errors)).toFixed(1)}`,
+    },
+  ];
+}
+
 export const scrapFigures: readonly Bench[] = [
   { names: ['scraps.squares_over_bound', 'scraps.long_over_bound', 'scraps.plan_ms'], measure: measureScraps },
+  { names: ['scraps.outline_error_percent'], measure: measureOutlines },
 ];

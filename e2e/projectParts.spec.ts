@@ -278,3 +278,39 @@ test('a scrap is cut up into counted squares, and its shape is drawn', async ({ 
   await page.getByRole('button', { name: 'Table' }).click();
   await expect(page.getByText('12.7 cm squares')).toBeVisible();
 });
+
+test('a scrap on a photo beside a sheet is measured, and a photo without one says so', async ({ page }) => {
+  await openEmpty(page);
+  await quickAdd(page, 'cotton poplin rust 30 cm x 112 washed');
+  await page
+    .getByRole('button', { name: /poplin/i })
+    .first()
+    .click();
+  await ticket(page).getByRole('button', { name: 'Cut it up' }).click();
+  const form = ticket(page).getByRole('form', { name: 'Cut it up' });
+  /** A table from above, 1 px a 1.5 mm: a sheet of A4 where it is wanted, and a scrap of 30 by 24 cm. */
+  const shoot = async (hasSheet: boolean) => {
+    const url = await page.evaluate((sheet) => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [600, 450];
+      const context = canvas.getContext('2d')!;
+      context.fillStyle = '#7a5c44';
+      context.fillRect(0, 0, 600, 450);
+      context.fillStyle = '#f4f2ee';
+      if (sheet) context.fillRect(60, 120, 140, 198);
+      context.fillStyle = '#2f5d86';
+      context.fillRect(280, 140, 200, 160);
+      return canvas.toDataURL('image/png');
+    }, hasSheet);
+    await ticket(page)
+      .getByLabel('A photo of the scrap beside a sheet')
+      .setInputFiles({ name: 'scrap.png', mimeType: 'image/png', buffer: Buffer.from(url.split(',')[1]!, 'base64') });
+  };
+  await shoot(false);
+  await expect(form.getByText(/No sheet of paper is to be seen/)).toBeVisible();
+  await shoot(true);
+  await expect(form.getByLabel('Across', { exact: true })).toHaveValue(/^(29\.[5-9]|30(\.[0-5])?) cm$/);
+  await expect(form.getByLabel('Along', { exact: true })).toHaveValue(/^(23\.[5-9]|24(\.[0-5])?) cm$/);
+  await expect(form.getByRole('button', { name: /^Corner 4 of 4/ })).toBeVisible();
+  await expect(form.getByRole('list', { name: 'Sizes' })).toContainText('12.7 cm squares');
+});

@@ -19,6 +19,8 @@ import type {
   ToImporter,
   ToLayouter,
   ToScrapper,
+  Outlined,
+  ToOutliner,
   ToMover,
   ToPlanner,
 } from './protocol.ts';
@@ -251,6 +253,17 @@ export function startPhotographer(files: readonly Blob[], listener: (message: Ph
   };
   void work();
   return () => stop.abort();
+}
+
+/** The outline of a scrap on a photo; a picture that brings the worker down is told as one that cannot be read. */
+export async function outlineScrap(ask: ToOutliner): Promise<Outlined> {
+  const line = new Line<ToOutliner, Outlined>(
+    () => new Worker(new URL('./outliner.ts', import.meta.url), { type: 'module' }),
+    PICTURE_MS,
+  );
+  const read = await line.ask(ask);
+  line.close();
+  return read.ok ? read.value : { ok: false, fault: 'no-picture' };
 }
 
 /** A worker that reads codes off pictures, one picture at a time; null where it is no picture. */

@@ -2,7 +2,8 @@ import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../c
 import type { PhotoFindings } from '../core/colour/index.ts';
 import type { BundleFault, PictureFault } from '../core/formats/index.ts';
 import type { Block, Layout, Sheet } from '../core/layout/index.ts';
-import type { Region, ScrapPlan, ScrapSize } from '../core/scraps/index.ts';
+import type { Result } from '../core/result/index.ts';
+import type { PaperName, PhotoFault, Region, ScrapPhoto, ScrapPlan, ScrapSize } from '../core/scraps/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type {
   Stowage,
@@ -194,6 +195,13 @@ export type FromScrapper =
       readonly mostWorth: number;
     }
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** What the outliner is asked: the outline of a scrap on a photo, beside a sheet of that paper. */
+export interface ToOutliner {
+  readonly file: Blob;
+  readonly paper: PaperName;
+}
+export type Outlined = Result<ScrapPhoto, PhotoFault | 'no-picture'>;
 
 /** What the mover is asked: an order to carry everything home in, with a table that holds so much. */
 export type ToMover =

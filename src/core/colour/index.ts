@@ -17,5 +17,5 @@ export {
   type Nearest,
   type Shift,
 } from './difference.ts';
-export { findInPhoto, type PhotoFindings } from './photo.ts';
+export { findInPhoto, toOklab, type PhotoFindings, type Pixels } from './photo.ts';
 export { isShade, listColourWords, parseColourWord } from './words.ts';

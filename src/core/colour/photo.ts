@@ -31,7 +31,7 @@ const toLinear = (byte: number) => {
 const LINEAR = Float64Array.from({ length: 256 }, (_, byte) => toLinear(byte));
 
 /** OKLab of an sRGB colour: distances in it are about as the eye sees them. Source: B. Ottosson, 2020. */
-function toOklab(red: number, green: number, blue: number): Lab {
+export function toOklab(red: number, green: number, blue: number): Lab {
   const [r, g, b] = [LINEAR[red]!, LINEAR[green]!, LINEAR[blue]!];
   const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
   const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);

@@ -14,6 +14,7 @@ import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
 import { CutPicture } from './CutPicture.tsx';
+import { PhotoButton } from './PhotoButton.tsx';
 import { listSizes, SizesForm } from './SizesForm.tsx';
 
 interface CutUpProps {
@@ -104,7 +105,8 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
         : null,
     [outline, isCrossed, grainFault, degrees, lot.flaws],
   );
-  const { plan, mostWorth, isRunning } = useCutPlan(region, sizes);
+  const found = useCutPlan(region, sizes);
+  const { plan } = found;
   const times = layers.ok ? layers.value : 1;
   const keep = () => {
     if (!plan || !outline || layersFault) return undefined;
@@ -120,6 +122,22 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
       (now) => createCutUp(now, lot.id, computeOutlineArea(outline) * times, made, world.nowMs()),
       `${wordCount(plan.pieces.length * times, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`,
     ).then((isDone) => isDone && onDone());
+  };
+  /** As it was found on a photo: its box is what is across and along. */
+  const takeOutline = (seen: readonly Point[]) => {
+    const most = (of: (point: Point) => number) => Math.ceil(Math.max(...seen.map(of)));
+    const next = {
+      across: formatSize(
+        most(({ xMm }) => xMm),
+        units,
+      ),
+      along: formatSize(
+        most(({ yMm }) => yMm),
+        units,
+      ),
+    };
+    setText({ ...text, ...next });
+    setDrawn({ outline: seen, of: `${next.across} ${next.along}` });
   };
   const field = (name: keyof typeof text) => ({
     value: text[name],
@@ -141,6 +159,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
           <TextField label="Grain turned by, degrees" fault={grainFault} {...field('grain')} />
           <TextField label="Layers on each other" fault={layersFault} {...field('layers')} />
         </div>
+        <PhotoButton onOutline={takeOutline} />
         {outline && widthMm && heightMm && (
           <div className="mt-3">
             <OutlineEditor
@@ -160,27 +179,43 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
           </p>
         )}
         <Sizes all={all} off={off} plan={plan} times={times} units={units} onChange={setOff} />
-        {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
-        {plan && region && (
-          <>
-            <CutPicture plan={plan} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
-            <p
-              className="text-sm text-stone"
-              {...explained(
-                'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
-              )}
-            >
-              {plan.pieces.length === 0
-                ? 'Too small for any of these: it is stuffing.'
-                : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
-              {isRunning && ' Still looking …'}
-            </p>
-          </>
-        )}
+        <Cuts found={found} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
         <FormFoot save="It is cut" onDone={onDone} />
       </Form>
       <SizesForm household={household} />
     </div>
+  );
+}
+
+interface CutsProps {
+  readonly found: Found;
+  readonly region: Region | null;
+  readonly colour: string;
+  readonly units: 'metric' | 'imperial';
+}
+
+/** The cuts that were found, and how near they come to what no cutting can beat. */
+function Cuts({ found: { plan, mostWorth, isRunning }, region, colour, units }: CutsProps) {
+  return (
+    <>
+      {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
+      {plan && region && (
+        <>
+          <CutPicture plan={plan} region={region} colour={colour} units={units} />
+          <p
+            className="text-sm text-stone"
+            {...explained(
+              'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
+            )}
+          >
+            {plan.pieces.length === 0
+              ? 'Too small for any of these: it is stuffing.'
+              : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
+            {isRunning && ' Still looking …'}
+          </p>
+        </>
+      )}
+    </>
   );
 }
 
