@@ -1,4 +1,4 @@
-import { createChange } from '../daybook/index.ts';
+import { createChange, computeDifference } from '../daybook/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { getAmount, withAmount } from '../measure/index.ts';
 import {
@@ -14,31 +14,27 @@ import { fail, ok } from '../result/index.ts';
 import { withUsed, type Act, createReleaseWrapped } from './act.ts';
 import { withRest } from './lotActs.ts';
 import { createEndProject } from './projectActs.ts';
+import { addScraps, type Newcomer } from './scraps.ts';
+
+/** Odd scraps that are left over of a lot of cloth, mm². */
+export interface LeftOver extends Newcomer {
+  readonly of: LotId;
+  readonly areaMm2: number;
+}
 
 /** What came of a project, and what is left of what was promised to it. */
 export interface Finish {
   /** What is left of each lot, measured anew, in its unit; what is less than there was went into it. Others are as they were. */
   readonly left: ReadonlyMap<LotId, number>;
-  /** Scraps of a cloth, in mm²: with those of it that there are, or a new thing that is handed in. */
-  readonly scraps: readonly { readonly item: Item; readonly lot: Lot }[];
+  readonly scraps: readonly LeftOver[];
   /** What was made, where it is kept. */
   readonly made?: { readonly item: Item; readonly lot: Lot };
 }
 
-const asGone = (lot: Lot, nowMs: number): Lot => ({
-  ...lot,
-  state: 'gone',
-  placeId: undefined,
-  homeId: undefined,
-  withLotId: undefined,
-  reserved: [],
-  sinceMs: nowMs,
-});
-
 /** What becomes of a lot of which so much is left. */
 function leave(household: Household, item: Item, lot: Lot, left: number, nowMs: number): Lot {
   if (lot.lengthMm !== undefined && item.kind === 'fabric') return withRest(household, item, lot, left, nowMs);
-  return left < 0.5 ? asGone(lot, nowMs) : { ...withAmount(item, lot, left), sinceMs: nowMs };
+  return left < 0.5 ? { ...lot, state: 'gone', sinceMs: nowMs } : { ...withAmount(item, lot, left), sinceMs: nowMs };
 }
 
 /**
@@ -49,7 +45,7 @@ export function createFinish(household: Household, id: ProjectId, finish: Finish
   const project = household.projects.get(id);
   if (!project || isOver(project)) return fail({ code: 'no-such-project' });
   let over = project;
-  const used: Change[] = [];
+  const changes: (Change | null)[] = [];
   for (const [lotId, left] of finish.left) {
     const lot = household.lots.get(lotId);
     const item = lot && household.items.get(lot.itemId);
@@ -65,34 +61,38 @@ export function createFinish(household: Household, id: ProjectId, finish: Finish
     if (left + 0.5 < promised)
       return fail({ code: 'reserved', available: Math.max(0, getAmount(item, lot) - promised) });
     const next = leave(household, item, lot.reserved ? { ...lot, reserved: others } : lot, left, nowMs);
-    const change = createChange('lots', lotId, lot, next);
-    if (change) used.push(change);
+    changes.push(createChange('lots', lotId, lot, next));
     if (next.state === 'gone')
-      for (const one of createReleaseWrapped(household, lotId, nowMs))
-        if (!finish.left.has(one.id as LotId)) used.push(one);
+      changes.push(...createReleaseWrapped(household, lotId, nowMs).filter((one) => !finish.left.has(one.id as LotId)));
     if (amount > 0.5) over = withUsed(household, over, item, needId, amount);
   }
-  const counted = createChange('projects', id, project, over);
-  const after = applyChanges(household, counted ? [...used, counted] : used);
-  if (!after.ok) return fail({ code: 'nothing-changed' });
-  const end = createEndProject(after.value, id, 'done', nowMs);
-  if (!end.ok) return end;
-  const came = [...finish.scraps, ...(finish.made ? [finish.made] : [])].flatMap(({ item, lot }) => [
-    createChange('items', item.id, after.value.items.get(item.id) ?? null, item),
-    createChange('lots', lot.id, after.value.lots.get(lot.id) ?? null, lot),
-  ]);
-  const last = applyChanges(after.value, [...end.value.changes, ...came.filter((change) => change !== null)]);
-  if (!last.ok) return fail({ code: 'nothing-changed' });
-  // Told as one change each, from what was to what is.
-  const touched = [...used, ...(counted ? [counted] : []), ...end.value.changes, ...came].flatMap((change) =>
-    change ? [[change.table, change.id] as const] : [],
+  changes.push(createChange('projects', id, project, over));
+  const used = applyChanges(
+    household,
+    changes.filter((change) => change !== null),
   );
-  const seen = new Set<string>();
-  const changes = touched.flatMap(([table, key]): Change[] => {
-    if (seen.has(`${table} ${key}`) || (table !== 'items' && table !== 'lots' && table !== 'projects')) return [];
-    seen.add(`${table} ${key}`);
-    const get = (from: Household) => (from[table] as ReadonlyMap<string, object>).get(key) ?? null;
-    return [createChange(table, key, get(household), get(last.value))].filter((one) => one !== null);
-  });
-  return ok({ ...end.value, changes });
+  if (!used.ok) return fail({ code: 'nothing-changed' });
+  const end = createEndProject(used.value, id, 'done', nowMs);
+  if (!end.ok) return end;
+  const ended = applyChanges(used.value, end.value.changes);
+  if (!ended.ok) return fail({ code: 'nothing-changed' });
+  let last = ended.value;
+  const come = (came: readonly (Change | null)[]) => {
+    const next = applyChanges(
+      last,
+      came.filter((change) => change !== null),
+    );
+    if (next.ok) last = next.value;
+  };
+  for (const { of, areaMm2, ...newcomer } of finish.scraps) {
+    const lot = last.lots.get(of);
+    const item = lot && last.items.get(lot.itemId);
+    if (!lot || !item) return fail({ code: 'no-such-lot' });
+    come(addScraps(last, item, { cut: 'odd' }, areaMm2, newcomer, lot.state === 'gone' ? null : of, nowMs));
+  }
+  if (finish.made) {
+    const { item, lot } = finish.made;
+    come([createChange('items', item.id, null, item), createChange('lots', lot.id, null, lot)]);
+  }
+  return ok({ ...end.value, changes: computeDifference(household, last) });
 }

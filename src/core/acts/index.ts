@@ -58,7 +58,8 @@ export {
   createSaveProjects,
 } from './projectActs.ts';
 export { createCutUp, type CutUp } from './cutUpActs.ts';
-export { createFinish, type Finish } from './finishActs.ts';
+export { createFinish, type Finish, type LeftOver } from './finishActs.ts';
+export { toScrapItem, HANDFUL_MM2 } from './scraps.ts';
 export { createRelease, createThreaded, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';

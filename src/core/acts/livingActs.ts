@@ -25,16 +25,7 @@ export function createGone(household: Household, id: LotId, way: WayOut, nowMs: 
       available: Math.max(0, getAmount(item, lot) - promised),
       unit: getAmountUnit(item, lot),
     });
-  const gone: Lot = {
-    ...lot,
-    state: 'gone',
-    placeId: undefined,
-    homeId: undefined,
-    withLotId: undefined,
-    lentTo: undefined,
-    reserved: [],
-    sinceMs: nowMs,
-  };
+  const gone: Lot = { ...lot, state: 'gone', reserved: [], sinceMs: nowMs };
   if (lot.lengthMm !== undefined && way === 'usedUp') gone.lengthMm = 0;
   return createLotDraft(way, item, lot, gone, getAmount(item, lot), createReleaseWrapped(household, id, nowMs));
 }

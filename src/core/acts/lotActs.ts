@@ -87,16 +87,7 @@ export function createMove(household: Household, id: LotId, placeId: PlaceId, fo
 /** A length of which so much is left: none is used up; too little for its form takes the first that suits it. */
 export function withRest(household: Household, item: Item, whole: Lot, restMm: number, nowMs: number): Lot {
   const lot = cutShape(whole, Math.max(0, (whole.lengthMm ?? 0) - restMm));
-  if (restMm < 0.5)
-    return {
-      ...lot,
-      lengthMm: 0,
-      state: 'gone',
-      placeId: undefined,
-      homeId: undefined,
-      withLotId: undefined,
-      sinceMs: nowMs,
-    };
+  if (restMm < 0.5) return { ...lot, lengthMm: 0, state: 'gone', sinceMs: nowMs };
   const rest = fitReserved(item, { ...lot, lengthMm: restMm, sinceMs: nowMs });
   const forms = computePackages(item, getWholeLot(household, rest), household.settings).map((pkg) => pkg.form);
   const form = forms.includes(rest.form) ? rest.form : (forms[0] ?? rest.form);

@@ -165,14 +165,13 @@ describe('a project', () => {
   it('that is made uses up what went into it, to the millimetre, and says what it has cost', () => {
     const buttons = createThing('buttons', { kind: 'notion', cost: 6, costFor: 12 });
     const made = createThing('coat-made', { kind: 'other' });
-    const scrap = {
-      ...cloth,
-      id: 'scraps' as ItemId,
-      kind: 'scrap' as const,
-      forms: ['loose' as const],
-      scrap: { cut: 'odd' as const },
+    const scraps = {
+      of: BLUE,
+      areaMm2: 90_000,
+      name: 'blue, scraps',
+      itemId: 'scraps' as ItemId,
+      lotId: 'bits' as LotId,
     };
-    const scraps = { ...createLot(scrap), areaMm2: 90_000 };
     const priced = after(
       gathered,
       (now) => createSaveItem(now, { ...cloth, cost: 30 }, []),
@@ -194,14 +193,14 @@ describe('a project', () => {
       [BLUE, 740],
       ['lot-buttons' as LotId, 7],
     ]);
-    const finish = { left, scraps: [{ item: scrap, lot: scraps }], made: { item: made, lot: createLot(made) } };
+    const finish = { left, scraps: [scraps], made: { item: made, lot: createLot(made) } };
     const done = after(priced, (now) => createFinish(now, COAT, finish, 9));
     expect(done.lots.get(BLUE)).toMatchObject({ lengthMm: 740, state: 'out', homeId: 'cube-A1', reserved: [] });
     expect(done.lots.get('lot-buttons' as LotId)).toMatchObject({ count: 7, reserved: [] });
     // 2.26 m at 10.00 a metre and five buttons at 0.50.
     expect(done.projects.get(COAT)).toMatchObject({ state: 'done', needs: [{ used: 2260 }, { used: 5 }] });
     expect(done.projects.get(COAT)!.spent).toBeCloseTo(25.1);
-    expect(done.lots.get(scraps.id)).toMatchObject({ areaMm2: 90_000 });
+    expect(done.lots.get(scraps.lotId)).toMatchObject({ areaMm2: 90_000, state: 'with', withLotId: BLUE });
     expect(done.items.get(made.id)!.name).toBe(made.name);
     expect(done.items.get(pattern.id)!.pattern!.isMade).toBe(true);
     // All of it goes into it: the cloth is used up, its price is the project's.

@@ -1,5 +1,5 @@
 import { applyChanges } from '../daybook/fold.ts';
-import { createChange } from '../daybook/index.ts';
+import { computeDifference, createChange } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, listWrapped, withCostFor } from '../measure/index.ts';
 import { isUsedAgain, listPromised } from '../promises/index.ts';
 import {
@@ -55,24 +55,14 @@ export function createSaveProjects(
 ): Act {
   // What one of them lets go of a lot is let go when the next one looks at it.
   let now = household;
-  const touched = new Map<string, Change>();
   for (const project of projects) {
     const act = createSaveProject(now, project, nowMs);
     if (!act.ok && act.fault.code !== 'nothing-changed') return act;
-    if (!act.ok) continue;
-    const next = applyChanges(now, act.value.changes);
-    if (!next.ok) return fail({ code: 'nothing-changed' });
-    now = next.value;
-    for (const change of act.value.changes) touched.set(`${change.table} ${change.id}`, change);
+    const next = act.ok ? applyChanges(now, act.value.changes) : null;
+    if (next?.ok) now = next.value;
   }
-  const changes = [...touched.values()].map(({ table, id }) => {
-    const get = (from: Household) =>
-      (from[table as 'projects' | 'lots'] as ReadonlyMap<string, object>).get(id) ?? null;
-    return createChange(table, id, get(household), get(now));
-  });
-  return changes.length === 0
-    ? fail({ code: 'nothing-changed' })
-    : ok({ type: 'imported', subject, changes: notNull(changes) });
+  const changes = computeDifference(household, now);
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'imported', subject, changes });
 }
 
 /** What is promised of a lot to a need, and what is taken for it from other promises of the same lot. */

@@ -1,4 +1,4 @@
-import { computeDeltaE, toLabColour, type Lab } from '../colour/index.ts';
+import { computeDeltaE, getLab, type Lab } from '../colour/index.ts';
 import type { Household, Item, ItemId, Kind } from '../records/index.ts';
 
 /** In what two things are alike, with the figure where there is one. */
@@ -44,7 +44,7 @@ function computeShared(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
 }
 
 function toKnown(item: Item): Known {
-  return { item, lab: item.colours[0] ? toLabColour(item.colours[0]) : null, pairs: getPairs(item.name) };
+  return { item, lab: getLab(item), pairs: getPairs(item.name) };
 }
 
 /** 1 for the same, 0 from a ratio of 1 : 1 + `spread` on. */

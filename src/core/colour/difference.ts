@@ -11,6 +11,11 @@ export function toLabColour(hex: string): Lab | null {
   return toLab(parseHex(hex)) ?? null;
 }
 
+/** The first colour of a thing as the eye weighs it; null where it says none. */
+export function getLab({ colours: [first] }: { readonly colours: readonly string[] }): Lab | null {
+  return first === undefined ? null : toLabColour(first);
+}
+
 /** ΔE00 between two colours: under 2 one hardly sees it, over 5 anybody does. Sharma, Wu, Dalal 2005. */
 export function computeDeltaE(a: Lab, b: Lab): number {
   return difference(a, b);

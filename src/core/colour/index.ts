@@ -9,6 +9,7 @@ export {
 export {
   computeDeltaE,
   findNearest,
+  getLab,
   getMatch,
   toLabColour,
   type Candidate,

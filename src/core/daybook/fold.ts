@@ -42,8 +42,15 @@ function isSame(a: unknown, b: unknown): boolean {
   return true;
 }
 
-/** Only what is out waits on the table, out of the way, or is missing; that ends with whatever puts it elsewhere. */
+/**
+ * Only what is out waits on the table, out of the way, or is missing; that ends with whatever puts it elsewhere. What is gone is
+ * nowhere, is nobody's, and is promised to nothing.
+ */
 function settle(lot: Lot): Lot {
+  if (lot.state === 'gone') {
+    const { placeId: _p, homeId: _h, withLotId: _w, lentTo: _l, away: _a, isThreaded: _t, ...gone } = lot;
+    return gone.reserved ? { ...gone, reserved: [] } : gone;
+  }
   return lot.away && lot.state !== 'out' ? { ...lot, away: undefined } : lot;
 }
 

@@ -93,13 +93,12 @@ export function createHeapUp(
 
 /** A lot of which nothing is left by itself. */
 export function toGone(lot: Lot, nowMs: number): Lot {
-  const { placeId: _p, homeId: _h, withLotId: _w, lentTo: _l, away: _a, reserved: _r, ...gone } = lot;
   return {
-    ...gone,
+    ...lot,
     state: 'gone',
     count: 0,
-    ...(gone.lengthMm !== undefined && { lengthMm: 0 }),
-    ...(gone.areaMm2 !== undefined && { areaMm2: 0 }),
+    ...(lot.lengthMm !== undefined && { lengthMm: 0 }),
+    ...(lot.areaMm2 !== undefined && { areaMm2: 0 }),
     sinceMs: nowMs,
   };
 }

@@ -1,13 +1,12 @@
 import type { Flaw } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import type { UnitSystem } from '../units/index.ts';
+import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(
   String.raw`^(.*?)\s*${NUMBER}\s*(?:cm|in|")?\s*[x×]\s*${NUMBER}\s*(?:cm|in|")?\s+(?:at\s+)?${NUMBER}\s*(?:cm|in|")?\s*[,;]?\s+${NUMBER}\s*(?:cm|in|")?$`,
   'i',
 );
-const MM = { metric: 10, imperial: 25.4 } as const;
 
 /**
  * A flaw as it is written, in cm or inches: `stain 4 × 6 at 30, 120` is 4 across and 6 along, 30 from the left selvage and 120 from
@@ -16,9 +15,12 @@ const MM = { metric: 10, imperial: 25.4 } as const;
 export function parseFlawLine(text: string, units: UnitSystem): Result<Flaw, 'no-flaw'> {
   const read = LINE.exec(text.trim());
   if (!read) return fail('no-flaw');
-  const [widthMm, heightMm, xMm, yMm] = read
-    .slice(2, 6)
-    .map((number) => Number(number.replace(',', '.')) * MM[units]) as [number, number, number, number];
+  const [widthMm, heightMm, xMm, yMm] = [2, 3, 4, 5].map((n) => readShort(read[n]!, units)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   if (widthMm < 1 || heightMm < 1 || widthMm > 6000 || xMm > 6000) return fail('no-flaw');
   const note = read[1]!.trim().slice(0, 80);
   return ok({ xMm, yMm, widthMm, heightMm, ...(note !== '' && { note }) });
@@ -26,6 +28,6 @@ export function parseFlawLine(text: string, units: UnitSystem): Result<Flaw, 'no
 
 /** The same, written. */
 export function formatFlaw({ xMm, yMm, widthMm, heightMm, note }: Flaw, units: UnitSystem): string {
-  const write = (mm: number) => String(Math.round((mm / MM[units]) * 100) / 100);
+  const write = (mm: number) => writeShort(mm, units);
   return `${note ? `${note} ` : ''}${write(widthMm)} × ${write(heightMm)} at ${write(xMm)}, ${write(yMm)}`;
 }

@@ -1,4 +1,4 @@
-import { computeDeltaE, getMatch, toLabColour } from '../colour/index.ts';
+import { computeDeltaE, getLab, getMatch } from '../colour/index.ts';
 import { isOver, type Item, type Project, type Step, type StepStation } from '../records/index.ts';
 import { computeLeft, getStepMinutes, listOpenSteps, type ProjectStanding } from './standing.ts';
 
@@ -62,11 +62,10 @@ function judgeThreading(
   const own = needs.flatMap(({ need, item }) => (need.kind === 'thread' && item ? [item] : []));
   if (own.length > 0) return own.some((item) => threaded.some(({ id }) => id === item.id)) ? 'on' : 'other';
   const cloth = needs.find(({ need, item }) => need.kind === 'fabric' && item)?.item;
-  const toLab = (item: Item | null | undefined) => (item?.colours[0] ? toLabColour(item.colours[0]) : null);
-  const wanted = toLab(cloth);
+  const wanted = cloth ? getLab(cloth) : null;
   if (!wanted) return null;
   const isNear = threaded.some((item) => {
-    const lab = toLab(item);
+    const lab = getLab(item);
     return lab !== null && getMatch(computeDeltaE(wanted, lab)) !== 'off';
   });
   return isNear ? 'on' : 'other';

@@ -1,7 +1,7 @@
 import { isPlainOutline, type Point } from '../layout/index.ts';
 import type { CutPiece } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { parseLengthMm, type UnitSystem } from '../units/index.ts';
+import { parseLengthMm, readShort, writeShort, type UnitSystem } from '../units/index.ts';
 
 /** Why a line is no piece. */
 export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count' | 'shape';
@@ -18,7 +18,6 @@ const COUNT = /(?:^|[\s,])(?:[x×]\s*(\d+)|(\d+)\s*(?:[x×]|times|pcs|pieces?)?)
 const MOST = { widthMm: 6000, heightMm: 10_000, count: 500 };
 
 const CORNERS = /,?\s*\bcorners\b\s*:?\s*(.+)$/i;
-const MM = { metric: 10, imperial: 25.4 } as const;
 
 /** `0 0, 22 0, 30 65`: across and along from the top left, in cm or inches. Null where it does not read. */
 function readCorners(text: string, units: UnitSystem): Point[] | null {
@@ -28,14 +27,12 @@ function readCorners(text: string, units: UnitSystem): Point[] | null {
     .filter(Boolean)
     .map((pair) => /^(\d+(?:[.,]\d+)?)\s+(\d+(?:[.,]\d+)?)$/.exec(pair.trim()));
   if (pairs.length < 3 || pairs.length > 60 || pairs.includes(null)) return null;
-  const toMm = (number: string) => Number(number.replace(',', '.')) * MM[units];
-  return pairs.map((pair) => ({ xMm: toMm(pair![1]!), yMm: toMm(pair![2]!) }));
+  return pairs.map((pair) => ({ xMm: readShort(pair![1]!, units), yMm: readShort(pair![2]!, units) }));
 }
 
 /** Corners as they are written in a line. */
 export function formatCorners(outline: readonly Point[], units: UnitSystem): string {
-  const write = (mm: number) => String(Math.round((mm / MM[units]) * 100) / 100);
-  return outline.map(({ xMm, yMm }) => `${write(xMm)} ${write(yMm)}`).join(', ');
+  return outline.map(({ xMm, yMm }) => `${writeShort(xMm, units)} ${writeShort(yMm, units)}`).join(', ');
 }
 
 /** A piece as it is written: `2 sleeves 38 x 62`, `front 30x65 cm on the fold`, `pocket 15 x 15 x4 either way of lining`. */

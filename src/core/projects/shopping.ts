@@ -1,5 +1,5 @@
 import { rankThreadUse } from '../catalog/index.ts';
-import { computeDeltaE, toLabColour } from '../colour/index.ts';
+import { computeDeltaE, getLab, getMatch } from '../colour/index.ts';
 import { computeStock } from '../measure/index.ts';
 import { isOver, type AmountUnit, type Item, type Project } from '../records/index.ts';
 import type { NeedStanding, ProjectFacts, ProjectStanding } from './standing.ts';
@@ -17,21 +17,19 @@ export type Wanted =
   /** A cloth of a project that no thread at home goes with. */
   | { readonly type: 'thread'; readonly project: Project; readonly cloth: Item };
 
-/** From this difference of colour on a thread is seen in a seam (ΔE00). Source: docs/figures in the design. */
-const SEEN_FROM = 5;
-
 /** Whether some thread at home goes with a cloth: by what it is for and by its colour. */
-function createThreadMatch({ household, lotsOf }: ProjectFacts): (cloth: Item) => boolean {
-  const labOf = (item: Item) => (item.colours[0] ? toLabColour(item.colours[0]) : null);
+export function createThreadMatch({ household, lotsOf }: ProjectFacts): (cloth: Item) => boolean {
   const threads = [...household.items.values()].flatMap((item) => {
-    const lab = item.kind === 'thread' && lotsOf.has(item.id) ? labOf(item) : null;
+    const lab = item.kind === 'thread' && lotsOf.has(item.id) ? getLab(item) : null;
     return lab ? [{ item, lab }] : [];
   });
   return (cloth) => {
-    const lab = labOf(cloth);
+    const lab = getLab(cloth);
     return (
       lab !== null &&
-      threads.some((thread) => rankThreadUse(thread.item, cloth) < 2 && computeDeltaE(thread.lab, lab) < SEEN_FROM)
+      threads.some(
+        (thread) => rankThreadUse(thread.item, cloth) < 2 && getMatch(computeDeltaE(thread.lab, lab)) !== 'off',
+      )
     );
   };
 }

@@ -1,9 +1,10 @@
-import { computeDeltaE, getMatch, toLabColour } from '../colour/index.ts';
+import { computeDeltaE, getLab } from '../colour/index.ts';
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Item, Lot, Need, Project } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
 import { findForGarment } from './figures.ts';
 import { computeClothNeed, type ClothNeeded, type NeedFound } from './need.ts';
+import { createThreadMatch } from './shopping.ts';
 import type { ProjectFacts } from './standing.ts';
 
 /** What speaks against a cloth. */
@@ -117,8 +118,6 @@ export function suggestCloths(facts: ProjectFacts, project: Project, need: Need,
   return part === 'main' || part === 'contrast' ? matchThread(facts, best) : best;
 }
 
-const labOf = (item: Item) => (item.colours[0] ? toLabColour(item.colours[0]) : null);
-
 /** What the main cloth of a project is to be, where that is settled. */
 function findMainCloth({ promisedOf, household }: ProjectFacts, project: Project): Item | null {
   const need = project.needs.find((one) => one.kind === 'fabric' && one.part.trim().toLowerCase() === 'main');
@@ -132,24 +131,21 @@ const OFF_COLOUR = 30;
 
 /** A lining goes with its main cloth: the nearer its colour, the better. */
 function matchColour(one: Suggested, main: Item): Suggested {
-  const [a, b] = [labOf(one.item), labOf(main)];
+  const [a, b] = [getLab(one.item), getLab(main)];
   if (!a || !b) return one;
   const deltaE = computeDeltaE(a, b);
   const against: Against[] = deltaE > OFF_COLOUR ? [{ code: 'off-colour', of: main.name }] : [];
   return { ...one, cost: one.cost + deltaE * COST.perDeltaE, against: [...one.against, ...against] };
 }
 
-/** Of each it is said where no thread is near enough for a seam. */
-function matchThread({ household, lotsOf }: ProjectFacts, some: readonly Suggested[]): Suggested[] {
-  const threads = [...household.items.values()].flatMap((item) => {
-    const lab = item.kind === 'thread' && lotsOf.has(item.id) ? labOf(item) : null;
-    return lab ? [lab] : [];
-  });
-  return some.map((one) => {
-    const lab = labOf(one.item);
-    const isNear = !lab || threads.some((thread) => getMatch(computeDeltaE(lab, thread)) !== 'off');
-    return isNear ? one : { ...one, against: [...one.against, { code: 'no-thread' }] };
-  });
+/** Of each it is said where no thread at home goes with it. */
+function matchThread(facts: ProjectFacts, some: readonly Suggested[]): Suggested[] {
+  const isMatched = createThreadMatch(facts);
+  return some.map((one) =>
+    one.item.colours.length === 0 || isMatched(one.item)
+      ? one
+      : { ...one, against: [...one.against, { code: 'no-thread' }] },
+  );
 }
 
 /** What speaks for and against a length of cloth for a need of a project. */

@@ -1,8 +1,7 @@
 import { fail, ok, type Result } from '../result/index.ts';
-import type { UnitSystem } from '../units/index.ts';
+import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
 import type { ScrapSize } from './sizes.ts';
 
-const MM = { metric: 10, imperial: 25.4 } as const;
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(
   String.raw`^(squares?|strips?)\s+${NUMBER}\s*(?:cm|in|")?(?:\s+from\s+${NUMBER}\s*(?:cm|in|")?)?(?:\s+worth\s+${NUMBER})?$`,
@@ -16,20 +15,18 @@ const MOST_MM = 2000;
 export function parseSizeLine(text: string, units: UnitSystem): Result<ScrapSize, 'no-size'> {
   const read = LINE.exec(text.trim());
   if (!read) return fail('no-size');
-  const toNumber = (cell: string | undefined) => (cell === undefined ? undefined : Number(cell.replace(',', '.')));
   const kind = read[1]!.toLowerCase().startsWith('square') ? 'square' : 'strip';
-  const sideMm = toNumber(read[2])! * MM[units];
-  const fromMm = toNumber(read[3]);
-  const leastMm = kind === 'square' ? sideMm : fromMm === undefined ? LEAST_TIMES * sideMm : fromMm * MM[units];
+  const sideMm = readShort(read[2]!, units);
+  const [, , , from, said] = read;
+  const leastMm = kind === 'square' ? sideMm : from === undefined ? LEAST_TIMES * sideMm : readShort(from, units);
   // Worth by its area, where nothing is said: a square of 2½ inches is worth 1.
-  const worth = toNumber(read[4]) ?? (sideMm * leastMm) / 63.5 ** 2;
+  const worth = said === undefined ? (sideMm * leastMm) / 63.5 ** 2 : Number(said.replace(',', '.'));
   if (sideMm < 10 || sideMm > MOST_MM || leastMm < sideMm || leastMm > MOST_MM || !(worth > 0)) return fail('no-size');
   return ok({ id: `${kind}-${Math.round(sideMm * 10)}`, kind, sideMm, leastMm, worth });
 }
 
 /** The same, written. */
 export function formatSizeLine({ kind, sideMm, leastMm, worth }: ScrapSize, units: UnitSystem): string {
-  const write = (mm: number) => String(Math.round((mm / MM[units]) * 100) / 100);
-  const from = kind === 'strip' ? ` from ${write(leastMm)}` : '';
-  return `${kind} ${write(sideMm)}${from} worth ${Math.round(worth * 100) / 100}`;
+  const from = kind === 'strip' ? ` from ${writeShort(leastMm, units)}` : '';
+  return `${kind} ${writeShort(sideMm, units)}${from} worth ${Math.round(worth * 100) / 100}`;
 }

@@ -1,5 +1,7 @@
 export {
+  parseAmountIn,
   parseArea,
+  parseMoney,
   parseLengthMm,
   parseMassG,
   parseGrammage,
@@ -18,4 +20,5 @@ export {
   roundByDoubt,
   formatMinutes,
 } from './format.ts';
+export { readShort, writeShort } from './short.ts';
 export { toDay, toMonth } from './calendar.ts';

@@ -165,3 +165,19 @@ export function parseCount(text: string): Result<number, AmountFault> {
   const value = Number(trimmed);
   return value > 1e6 ? fail({ code: 'too-large', text }) : ok(value);
 }
+
+/** An amount in the unit of what it is of: mm, mm² or pieces; lengths without a unit are metres or yards. */
+export function parseAmountIn(
+  text: string,
+  unit: 'length' | 'area' | 'count',
+  units: UnitSystem,
+): ReturnType<typeof parseCount> {
+  if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
+  return unit === 'area' ? parseArea(text, units) : parseCount(text);
+}
+
+/** A sum in the user's own money: `12.50`, `12,5`; null where it is none. */
+export function parseMoney(text: string): number | null {
+  const sum = Number(text.trim().replace(',', '.'));
+  return text.trim() !== '' && sum >= 0 && sum <= 1e7 ? sum : null;
+}

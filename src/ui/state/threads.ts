@@ -1,4 +1,4 @@
-import { findNearest, toLabColour, type Candidate, type Nearest } from '../../core/colour/index.ts';
+import { findNearest, getLab, type Candidate, type Nearest } from '../../core/colour/index.ts';
 import { rankThreadUse } from '../../core/catalog/index.ts';
 import { findHolder } from '../../core/measure/index.ts';
 import type { Household, Item } from '../../core/records/index.ts';
@@ -10,7 +10,7 @@ function listThreads(household: Household): Candidate<Item>[] {
   const hit = known.get(household.items);
   if (hit) return hit;
   const threads = [...household.items.values()].flatMap((item): Candidate<Item>[] => {
-    const lab = item.kind === 'thread' && item.colours[0] ? toLabColour(item.colours[0]) : null;
+    const lab = item.kind === 'thread' ? getLab(item) : null;
     return lab ? [{ of: item, lab }] : [];
   });
   known.set(household.items, threads);
@@ -19,7 +19,7 @@ function listThreads(household: Household): Candidate<Item>[] {
 
 /** The nearest threads for a cloth, or for another thread, among what is owned. */
 export function findThreadsFor(household: Household, item: Item, most: number): Nearest<Item>[] {
-  const lab = item.colours[0] ? toLabColour(item.colours[0]) : null;
+  const lab = getLab(item);
   if (!lab) return [];
   // A bobbin is matched with spools: other bobbins are as short as itself.
   const owned = listThreads(household).filter(
@@ -33,12 +33,11 @@ export function findThreadsFor(household: Household, item: Item, most: number): 
 
 /** Owned cloths whose colour is near that of a thing, the nearest first: what it goes with. */
 export function findClothsFor(household: Household, item: Item, most: number): Nearest<Item>[] {
-  const lab = item.colours[0] ? toLabColour(item.colours[0]) : null;
+  const lab = getLab(item);
   if (!lab) return [];
   const owned = getLotsByItem(household);
   const cloths = [...household.items.values()].flatMap((one): Candidate<Item>[] => {
-    const own = one.kind === 'fabric' && one.id !== item.id && owned.has(one.id) && one.colours[0];
-    const at = own ? toLabColour(own) : null;
+    const at = one.kind === 'fabric' && one.id !== item.id && owned.has(one.id) ? getLab(one) : null;
     return at ? [{ of: one, lab: at }] : [];
   });
   return findNearest(lab, cloths, most);

@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { getAmount, getCountedUnit, type getAmountUnit } from '../../../core/measure/index.ts';
 import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { parseArea, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { type UnitSystem, parseAmountIn } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -203,11 +203,7 @@ function readLeft(
   const text = typed.trim();
   if (text === '') return { value: null, isBad: false };
   if (/^0+$/.test(text)) return { value: 0, isBad: false };
-  const parse = () => {
-    if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
-    return unit === 'area' ? parseArea(text, units) : parseCount(text);
-  };
-  const parsed = parse();
+  const parsed = parseAmountIn(text, unit, units);
   return parsed.ok ? { value: parsed.value, isBad: false } : { value: null, isBad: true };
 }
 

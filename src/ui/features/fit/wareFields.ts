@@ -1,7 +1,7 @@
 import type { OwnPart, UnitSpec, Ware } from '../../../core/records/index.ts';
 import { fail, ok, type Result } from '../../../core/result/index.ts';
 import { computeSlots, PARTS, USUAL_BIN } from '../../../core/storage/index.ts';
-import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { formatSize, parseCount, parseLengthMm, type UnitSystem, parseMoney } from '../../../core/units/index.ts';
 import { wordAmountFault } from '../../text/index.ts';
 import { wordPart } from '../../text/room.ts';
 
@@ -58,8 +58,8 @@ export function readWareFields(
   const most = parseCount(fields.most);
   if (!most.ok) faults.most = wordAmountFault(most.fault, '4');
   else if (most.value < 1 || most.value > 50) faults.most = 'From 1 to 50.';
-  const cost = fields.cost.trim() === '' ? 0 : Number(fields.cost.trim().replace(',', '.'));
-  if (!(cost >= 0 && cost <= 1e6)) faults.cost = 'A sum of money, such as 12.50.';
+  const cost = fields.cost.trim() === '' ? 0 : (parseMoney(fields.cost) ?? Infinity);
+  if (cost > 1e6) faults.cost = 'A sum of money, such as 12.50.';
   if (fields.name.trim() === '') faults.name = 'Give it a name, such as Tall bin.';
   const base = { id, name: fields.name.trim().slice(0, 60), cost, most: most.ok ? most.value : 1 };
   const mine = own.find((one) => one.id === fields.what);

@@ -1,6 +1,7 @@
 import { startOfYear } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { createSaveSettings } from '../../../core/acts/index.ts';
+import { parseMoney } from '../../../core/units/index.ts';
 import { computeSpent } from '../../../core/daybook/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -46,8 +47,8 @@ export function Budget() {
 function BudgetForm({ onDone }: { onDone: () => void }) {
   const { settings } = useHousehold();
   const [text, setText] = useState(settings.budgetPerYear?.toFixed(2) ?? '');
-  const sum = text.trim() === '' ? null : Number(text.trim().replace(',', '.'));
-  const fault = sum !== null && !(sum >= 0 && sum <= 1e7) ? 'A sum of money, such as 400.' : undefined;
+  const sum = parseMoney(text);
+  const fault = sum === null && text.trim() !== '' ? 'A sum of money, such as 400.' : undefined;
   return (
     <Form
       aria-label="Budget"

@@ -1,19 +1,12 @@
 import { useMemo, useState } from 'react';
-import { createFinish } from '../../../core/acts/index.ts';
+import { createFinish, HANDFUL_MM2, type LeftOver } from '../../../core/acts/index.ts';
 import { completeSketch } from '../../../core/catalog/index.ts';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { ProjectStanding } from '../../../core/projects/index.ts';
 import { isUsedAgain, listPromised, type Promised } from '../../../core/promises/index.ts';
-import {
-  createLooseLot,
-  type Household,
-  type Item,
-  type ItemId,
-  type Lot,
-  type LotId,
-} from '../../../core/records/index.ts';
+import { type Household, type Item, type ItemId, type Lot, type LotId } from '../../../core/records/index.ts';
 import { judgeRest } from '../../../core/suppose/index.ts';
-import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { parseAmountIn } from '../../../core/units/index.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
@@ -22,9 +15,10 @@ import { act } from '../../state/hands.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { formatAmount, wordAmountFault } from '../../text/index.ts';
 import { wordRest } from '../../text/rest.ts';
+import { nameScraps } from '../../text/scraps.ts';
 
 /** What is left over of a cloth in bits, mm²: about as much as a hand holds, or a bag. */
-const SCRAPS = { none: 0, handful: 100_000, bagful: 500_000 } as const;
+const SCRAPS = { none: 0, handful: HANDFUL_MM2, bagful: 5 * HANDFUL_MM2 } as const;
 type Scraps = keyof typeof SCRAPS;
 
 /** A lot that may have gone into it: promised to it, or in its bag still. */
@@ -53,31 +47,7 @@ function guessLeft(standing: ProjectStanding, { lot, item, promise }: Used): num
 function readAmount(text: string, { lot, item }: Used, { settings: { units } }: Household) {
   const unit = getAmountUnit(item, lot);
   if (/^0*[.,]?0*$/.test(text.trim())) return { ok: true, value: 0 } as const;
-  if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
-  return unit === 'area' ? parseArea(text, units) : parseCount(text);
-}
-
-/** Scraps of a cloth, with those of it that there are; wrapped with what is left of it, or lying out. */
-function makeScraps(household: Household, item: Item, lot: Lot, areaMm2: number, isLeft: boolean) {
-  const known = [...household.items.values()].find(
-    (one) => one.scrap?.parentItemId === item.id && one.scrap.cut === 'odd',
-  );
-  const knownLot = known && [...household.lots.values()].find((one) => one.itemId === known.id && one.state !== 'gone');
-  if (known && knownLot) {
-    const more = { ...knownLot, areaMm2: (knownLot.areaMm2 ?? 0) + areaMm2, sinceMs: world.nowMs() };
-    return { item: known, lot: more };
-  }
-  const { restockBelow: _r, cost: _c, costFor: _f, ...bare } = item;
-  const scrap: Item = {
-    ...bare,
-    id: world.createId() as ItemId,
-    kind: 'scrap',
-    name: `${item.name}, scraps`.slice(0, 120),
-    forms: ['loose'],
-    scrap: { cut: 'odd', parentItemId: item.id },
-  };
-  const made = { ...createLooseLot(world.createId() as LotId, scrap, 1, undefined, world.nowMs()), areaMm2 };
-  return { item: scrap, lot: isLeft ? { ...made, state: 'with' as const, withLotId: lot.id } : made };
+  return parseAmountIn(text, unit, units);
 }
 
 /** A project is done: what is left of each thing is said anew, with what becomes of it; scraps and what was made come in. */
@@ -104,9 +74,10 @@ export function FinishForm({ standing, onDone }: { standing: ProjectStanding; on
     const amounts = new Map(
       read.flatMap(({ one, amount }) => (amount.ok ? [[one.lot.id, amount.value] as const] : [])),
     );
-    const bits = promised.flatMap(({ lot, item }) => {
+    const bits = promised.flatMap(({ lot, item }): LeftOver[] => {
       const areaMm2 = SCRAPS[scraps.get(lot.id) ?? 'none'];
-      return areaMm2 > 0 ? [makeScraps(household, item, lot, areaMm2, (amounts.get(lot.id) ?? 0) > 0)] : [];
+      const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+      return areaMm2 > 0 ? [{ of: lot.id, areaMm2, name: nameScraps(item), ...ids }] : [];
     });
     const made =
       kept === 'yes'

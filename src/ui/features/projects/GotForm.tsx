@@ -10,7 +10,7 @@ import {
   type ItemId,
   type LotId,
 } from '../../../core/records/index.ts';
-import { formatClothLength, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { formatClothLength, parseAmountIn, parseMoney } from '../../../core/units/index.ts';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
@@ -38,8 +38,8 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
   const [price, setPrice] = useState('');
   const [shop, setShop] = useState('');
   const [fault, setFault] = useState<string | undefined>();
-  const cost = price.trim() === '' ? undefined : Number(price.replace(',', '.'));
-  const priceFault = cost !== undefined && !(cost >= 0 && cost <= 1e7) ? 'Such as 12.50' : undefined;
+  const cost = parseMoney(price) ?? undefined;
+  const priceFault = price.trim() !== '' && cost === undefined ? 'Such as 12.50' : undefined;
   const send = async () => {
     if (priceFault) return;
     const made = wanted.type === 'need' ? makeForNeed(wanted) : makeMore(wanted);
@@ -73,7 +73,7 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
     );
   };
   const makeMore = ({ item, unit }: Extract<Bought, { type: 'restock' }>) => {
-    const read = unit === 'length' ? parseLengthMm(line, units === 'metric' ? 'm' : 'yd') : parseCount(line);
+    const read = parseAmountIn(line, unit, units);
     if (!read.ok || read.value <= 0) return null;
     const known = [...household.lots.values()].find((lot) => lot.itemId === item.id && lot.state !== 'gone');
     const id = world.createId() as LotId;

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import { findNearest, toLabColour, type Candidate } from '../../../core/colour/index.ts';
+import { findNearest, getLab, toLabColour, type Candidate } from '../../../core/colour/index.ts';
 import { createFinder } from '../../../core/finding/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
@@ -41,7 +41,7 @@ export function HaveI() {
     if (!lab) return byWords ?? [];
     const among = (byWords ?? [...household.lots.values()].flatMap(toThing)).flatMap(
       (thing): Candidate<typeof thing>[] => {
-        const own = thing.item.colours[0] ? toLabColour(thing.item.colours[0]) : null;
+        const own = getLab(thing.item);
         return own ? [{ of: thing, lab: own }] : [];
       },
     );

@@ -4,9 +4,9 @@ import { STITCHES, type Cutting, type Need, type Project, type Stitch } from '..
 import {
   formatClothLength,
   formatSize,
-  parseCount,
   parseLengthMm,
   type UnitSystem,
+  parseAmountIn,
 } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
@@ -72,8 +72,7 @@ function readTyped(
   if (typed.part.trim() === '') faults.part = 'It needs a name.';
   let amount: number | undefined;
   if (typed.amount.trim() !== '') {
-    const read =
-      unit === 'length' ? parseLengthMm(typed.amount, units === 'metric' ? 'm' : 'yd') : parseCount(typed.amount);
+    const read = parseAmountIn(typed.amount, unit, units);
     if (!read.ok) faults.amount = wordAmountFault(read.fault, unit === 'length' ? formatClothLength(2400, units) : '6');
     else if (read.value <= 0) faults.amount = 'It must be more than nothing.';
     else amount = read.value;

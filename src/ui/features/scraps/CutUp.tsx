@@ -13,6 +13,7 @@ import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
+import { nameCloth } from '../../text/scraps.ts';
 import { CutPicture } from './CutPicture.tsx';
 import { PhotoButton } from './PhotoButton.tsx';
 import { listSizes, SizesForm } from './SizesForm.tsx';
@@ -110,11 +111,10 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
   const times = layers.ok ? layers.value : 1;
   const keep = () => {
     if (!plan || !outline || layersFault) return undefined;
-    const base = item.name.replace(/, scraps$/, '');
     const made = sizes.flatMap((size): Made[] => {
       const pieces = count(plan, size) * times;
       if (pieces === 0) return [];
-      const name = `${base}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? 'squares' : 'strips'}`;
+      const name = `${nameCloth(item)}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? 'squares' : 'strips'}`;
       const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
       return [{ cut: size.kind, cutMm: size.sideMm, count: pieces, name, ...ids }];
     });

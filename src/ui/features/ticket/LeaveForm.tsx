@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
 import type { Household, Item, Lot } from '../../../core/records/index.ts';
-import { parseArea, parseCount } from '../../../core/units/index.ts';
+import { parseAmountIn } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
@@ -40,7 +40,7 @@ export function LeaveForm({
       if (isDone) onDone();
     });
   const use = () => {
-    const parsed = unit === 'area' ? parseArea(amount, units) : parseCount(amount);
+    const parsed = parseAmountIn(amount, unit, units);
     if (!parsed.ok) {
       setFault(wordAmountFault(parsed.fault, unit === 'area' ? '0.2 m²' : '6'));
       return undefined;

@@ -14,7 +14,7 @@ import {
   type Reservation,
   type StowForm,
 } from '../../../core/records/index.ts';
-import { formatSize, parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { formatSize, parseCount, parseAmountIn } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { Button, linkClass } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
@@ -237,11 +237,7 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
   const [form, setForm] = useState<StowForm>(item.forms[0]!);
   const [isTried, setTried] = useState(false);
   const isCounted = unit === 'count' || item.thread !== undefined;
-  const parsed = isCounted
-    ? parseCount(text)
-    : unit === 'length'
-      ? parseLengthMm(text, units === 'metric' ? 'm' : 'yd')
-      : parseArea(text, units);
+  const parsed = parseAmountIn(text, isCounted ? 'count' : unit, units);
   const fault = parsed.ok
     ? parsed.value > 0
       ? undefined

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Package, Reading } from '../../../core/measure/index.ts';
 import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
-import { formatMass, formatSize } from '../../../core/units/index.ts';
+import { formatMass, formatSize, type parseAmountIn } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
@@ -16,7 +16,7 @@ import {
   wordPackage,
 } from '../../text/index.ts';
 import { wordReading } from '../../text/measures.ts';
-import { isWeighed, useMeasuring, type parseAmount } from './useMeasuring.ts';
+import { isWeighed, useMeasuring } from './useMeasuring.ts';
 import { useScale } from './useScale.ts';
 
 const HOW_MUCH =
@@ -136,7 +136,7 @@ function ReadingLines({ item, reading, way, pkg }: ReadingLinesProps) {
 interface KnownAmountProps {
   readonly unit: AmountUnit;
   readonly text: string;
-  readonly parsed: ReturnType<typeof parseAmount> | null;
+  readonly parsed: ReturnType<typeof parseAmountIn> | null;
   /** The figures that follow from it are worked out. */
   readonly isReady: boolean;
   readonly onText: (text: string) => void;

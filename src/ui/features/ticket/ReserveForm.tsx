@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { createPromise, createReserve } from '../../../core/acts/index.ts';
 import { getAmount, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import { isOver, type Household, type Item, type Lot, type ProjectId } from '../../../core/records/index.ts';
-import { parseArea, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { parseAmountIn } from '../../../core/units/index.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -39,12 +39,8 @@ export function ReserveForm({ household, item, lot, onDone }: ReserveFormProps) 
   const [text, setText] = useState('');
   const [note, setNote] = useState('');
   const [isTried, setTried] = useState(false);
-  const parse = () => {
-    if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
-    return unit === 'area' ? parseArea(text, units) : parseCount(text);
-  };
   // Nothing typed means all that is free.
-  const parsed = text.trim() === '' ? { ok: true as const, value: free } : parse();
+  const parsed = text.trim() === '' ? { ok: true as const, value: free } : parseAmountIn(text, unit, units);
   const fault = !parsed.ok
     ? wordAmountFault(parsed.fault, formatAmount(free, unit, units))
     : parsed.value > free + 0.5

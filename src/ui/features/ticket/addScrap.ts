@@ -1,28 +1,18 @@
 import { createLooseLot, type Item, type ItemId, type Lot, type LotId } from '../../../core/records/index.ts';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { createSaveItem } from '../../../core/acts/index.ts';
+import { createSaveItem, toScrapItem, HANDFUL_MM2 } from '../../../core/acts/index.ts';
+import { nameScraps } from '../../text/scraps.ts';
 
 /** Makes a scrap of a cloth, wrapped with it, a handful to begin with; its form is opened next. */
 export async function addScrap(item: Item, lot: Lot): Promise<{ id: ItemId; lotId: LotId } | null> {
-  const scrapId = world.createId() as ItemId;
-  const lotId = world.createId() as LotId;
-  const scrap: Item = {
-    ...item,
-    id: scrapId,
-    kind: 'scrap',
-    name: `${item.name}, scraps`.slice(0, 120),
-    forms: ['loose'],
-    scrap: { cut: 'odd', cutMm: undefined, parentItemId: item.id },
-  };
-  delete scrap.restockBelow;
-  delete scrap.cost;
-  delete scrap.costFor;
+  const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+  const scrap = toScrapItem(item, { name: nameScraps(item), ...ids }, { cut: 'odd' });
   const made: Lot = {
-    ...createLooseLot(lotId, scrap, 1, undefined, world.nowMs()),
-    areaMm2: 100_000,
+    ...createLooseLot(ids.lotId, scrap, 1, undefined, world.nowMs()),
+    areaMm2: HANDFUL_MM2,
     state: 'with',
     withLotId: lot.id,
   };
-  return (await act((now) => createSaveItem(now, scrap, [made]))) ? { id: scrapId, lotId } : null;
+  return (await act((now) => createSaveItem(now, scrap, [made]))) ? { id: ids.itemId, lotId: ids.lotId } : null;
 }

@@ -14,19 +14,14 @@ import {
   withMeasured,
   type Gauge,
 } from '../../../core/measure/index.ts';
-import type { AmountUnit, Item, Lot, MeasureWay } from '../../../core/records/index.ts';
-import { parseArea, parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
+import type { Item, Lot, MeasureWay } from '../../../core/records/index.ts';
+import { parseLengthMm, parseMassG, type UnitSystem, parseAmountIn } from '../../../core/units/index.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { wordAmountFault } from '../../text/index.ts';
 
 /** Weighed, and not laid along a tape. */
 export const isWeighed = (way: MeasureWay) => way === 'weight' || way === 'count';
-
-export function parseAmount(text: string, unit: AmountUnit, units: UnitSystem) {
-  if (unit === 'length') return parseLengthMm(text, units === 'metric' ? 'm' : 'yd');
-  return unit === 'area' ? parseArea(text, units) : parseCount(text);
-}
 
 /** A figure that a way of measuring leans on: usual until it is typed. */
 function useGauge(usual: Gauge, units: UnitSystem) {
@@ -71,7 +66,7 @@ export function useMeasuring(item: Item, lot: Lot, onDone: () => void) {
   const reading = parsed.ok && parsed.value > 0 ? computeReading(item, lot, settings, way, parsed.value, gauge) : null;
   const isTold = reading !== null && reading.amount.value > 0;
   const unit = reading?.unit ?? (way === 'count' ? 'count' : item.thread ? 'length' : getAmountUnit(item, lot));
-  const knownAmount = known.trim() === '' ? null : parseAmount(known, unit, units);
+  const knownAmount = known.trim() === '' ? null : parseAmountIn(known, unit, units);
   const calibrated =
     parsed.ok && knownAmount?.ok
       ? computeCalibration(item, lot, settings, way, parsed.value, knownAmount.value, gauge)
