@@ -2,6 +2,7 @@ import { createRandom } from '../src/core/random/index.ts';
 import { computeOutlineArea, type Point } from '../src/core/layout/index.ts';
 import { createScrapSearch, PAPERS, readScrapPhoto, USUAL_SIZES } from '../src/core/scraps/index.ts';
 import { createSheet, takePhoto } from '../tests/camera.ts';
+import { createStar } from '../tests/outlines.ts';
 import type { Bench, Figure } from './figures.ts';
 
 const OUTLINES = 200;
@@ -13,11 +14,10 @@ function createOutline(seed: number): Point[] {
   const random = createRandom(seed);
   const corners = 5 + Math.floor(random() * 6);
   const mm = 125 + random() * 275;
-  return Array.from({ length: corners }, (_, n) => {
-    const angle = (2 * Math.PI * n) / corners;
-    const out = 0.5 + 0.5 * random();
-    return { xMm: mm * (1 + out * Math.cos(angle)), yMm: mm * (1 + out * Math.sin(angle)) };
-  });
+  return createStar(
+    Array.from({ length: corners }, () => 0.5 + 0.5 * random()),
+    mm,
+  );
 }
 
 /** The first answer against a long run, and both against what no cutting can beat. */

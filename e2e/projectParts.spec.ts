@@ -5,6 +5,18 @@ import { expect, expectAccessible, openEmpty, openSample, quickAdd, test } from 
 const ticket = (page: Page) => page.getByRole('complementary', { name: 'Ticket' });
 const need = (page: Page, name = 'main') => page.getByRole('listitem', { name, exact: true });
 
+/** The form to cut up a remnant of poplin, the only thing there is. */
+async function openCutUp(page: Page): Promise<Locator> {
+  await openEmpty(page);
+  await quickAdd(page, 'cotton poplin rust 30 cm x 112 washed');
+  await page
+    .getByRole('button', { name: /poplin/i })
+    .first()
+    .click();
+  await ticket(page).getByRole('button', { name: 'Cut it up' }).click();
+  return ticket(page).getByRole('form', { name: 'Cut it up' });
+}
+
 async function save(page: Page, press: () => Promise<void>): Promise<string> {
   const waiting = page.waitForEvent('download');
   await press();
@@ -241,14 +253,7 @@ test('on a phone five places are at hand, and the others behind one more', async
 });
 
 test('a scrap is cut up into counted squares, and its shape is drawn', async ({ page }) => {
-  await openEmpty(page);
-  await quickAdd(page, 'cotton poplin rust 30 cm x 112 washed');
-  await page
-    .getByRole('button', { name: /poplin/i })
-    .first()
-    .click();
-  await ticket(page).getByRole('button', { name: 'Cut it up' }).click();
-  const form = ticket(page).getByRole('form', { name: 'Cut it up' });
+  const form = await openCutUp(page);
   await form.getByLabel('Across', { exact: true }).fill('none');
   await expect(form.getByText('Such as 40 cm.')).toBeVisible();
   await form.getByLabel('Across', { exact: true }).fill('40');
@@ -280,14 +285,7 @@ test('a scrap is cut up into counted squares, and its shape is drawn', async ({ 
 });
 
 test('a scrap on a photo beside a sheet is measured, and a photo without one says so', async ({ page }) => {
-  await openEmpty(page);
-  await quickAdd(page, 'cotton poplin rust 30 cm x 112 washed');
-  await page
-    .getByRole('button', { name: /poplin/i })
-    .first()
-    .click();
-  await ticket(page).getByRole('button', { name: 'Cut it up' }).click();
-  const form = ticket(page).getByRole('form', { name: 'Cut it up' });
+  const form = await openCutUp(page);
   /** A table from above, 1 px a 1.5 mm: a sheet of A4 where it is wanted, and a scrap of 30 by 24 cm. */
   const shoot = async (hasSheet: boolean) => {
     const url = await page.evaluate((sheet) => {

@@ -1,17 +1,5 @@
-import polygonClipping, { type MultiPolygon, type Polygon } from 'polygon-clipping';
-
-/** A rectangle on the cloth, from its left selvage and its cut edge, mm. */
-interface Rect {
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly widthMm: number;
-  readonly heightMm: number;
-}
-
-interface Corner {
-  readonly xMm: number;
-  readonly yMm: number;
-}
+import type { Polygon } from 'polygon-clipping';
+import { LEAST_MM, lapsOver, meet, ofCorners, ofRect, reachesOut, type Corner, type Rect } from './polygons.ts';
 
 interface LaidPiece extends Rect {
   readonly block: number;
@@ -43,28 +31,6 @@ export interface LayoutFinding {
   readonly block: number;
 }
 
-/** Rounding of sums of halves of a millimetre. */
-const LEAST_MM = 1e-6;
-/** Of shapes that touch along an edge, rounding may make so much overlap, mm². */
-const LEAST_MM2 = 1;
-
-const meet = (a: Rect, b: Rect) =>
-  a.xMm + a.widthMm > b.xMm + LEAST_MM &&
-  b.xMm + b.widthMm > a.xMm + LEAST_MM &&
-  a.yMm + a.heightMm > b.yMm + LEAST_MM &&
-  b.yMm + b.heightMm > a.yMm + LEAST_MM;
-
-const ofRect = ({ xMm, yMm, widthMm, heightMm }: Rect): Polygon => [
-  [
-    [xMm, yMm],
-    [xMm + widthMm, yMm],
-    [xMm + widthMm, yMm + heightMm],
-    [xMm, yMm + heightMm],
-  ],
-];
-
-const ofCorners = (corners: readonly Corner[]): Polygon => [corners.map(({ xMm, yMm }) => [xMm, yMm])];
-
 /** A piece where it lies: each corner turned about the middle of its box, and brought to where the box lies. */
 function toPolygon(piece: LaidPiece, { outline, widthMm, heightMm }: Wanted): Polygon {
   if (!outline) return ofRect(piece);
@@ -77,22 +43,6 @@ function toPolygon(piece: LaidPiece, { outline, widthMm, heightMm }: Wanted): Po
       return [middle.x + sign * (x * cos - y * sin), middle.y + sign * (x * sin + y * cos)];
     }),
   ];
-}
-
-const measure = (shapes: MultiPolygon) =>
-  shapes.reduce(
-    (sum, [outer, ...holes]) =>
-      sum + measureRing(outer ?? []) - holes.reduce((all, hole) => all + measureRing(hole), 0),
-    0,
-  );
-
-function measureRing(ring: readonly (readonly [number, number])[]): number {
-  return Math.abs(
-    ring.reduce((sum, [x, y], n) => {
-      const [nextX, nextY] = ring[(n + 1) % ring.length]!;
-      return sum + (x * nextY - nextX * y) / 2;
-    }, 0),
-  );
 }
 
 /**
@@ -125,16 +75,14 @@ export function checkLayout(
       xMm + widthMm > sheet.widthMm + LEAST_MM ||
       end > (sheet.lengthMm ?? Infinity) + LEAST_MM;
     const shape = shapes[i]!;
-    const isOverEdge = () =>
-      sheet?.outline && measure(polygonClipping.difference(shape, ofCorners(sheet.outline))) > LEAST_MM2;
+    const isOverEdge = () => sheet?.outline && reachesOut(shape, ofCorners(sheet.outline));
     const repeats = yMm / (sheet?.repeatMm || 1);
     if (sheet?.repeatMm && Math.abs(repeats - Math.round(repeats)) > LEAST_MM)
       findings.push({ code: 'off-repeat', block });
     if (isOutside || isOverEdge()) findings.push({ code: 'outside', block });
-    const lapsOver = (rect: Rect, other: Polygon) =>
-      meet(one, rect) && measure(polygonClipping.intersection(shape, other)) > LEAST_MM2;
-    if (sheet?.holes?.some((hole) => lapsOver(hole, ofRect(hole)))) findings.push({ code: 'over-a-hole', block });
-    if (layout.laid.some((other, n) => n > i && other.sheet === one.sheet && lapsOver(other, shapes[n]!)))
+    const isOver = (rect: Rect, other: Polygon) => meet(one, rect) && lapsOver(shape, other);
+    if (sheet?.holes?.some((hole) => isOver(hole, ofRect(hole)))) findings.push({ code: 'over-a-hole', block });
+    if (layout.laid.some((other, n) => n > i && other.sheet === one.sheet && isOver(other, shapes[n]!)))
       findings.push({ code: 'overlap', block });
   }
   const ends = all.map((_, sheet) =>

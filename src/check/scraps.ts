@@ -1,14 +1,4 @@
-import polygonClipping, { type Polygon } from 'polygon-clipping';
-
-interface Corner {
-  readonly xMm: number;
-  readonly yMm: number;
-}
-
-interface Rect extends Corner {
-  readonly widthMm: number;
-  readonly heightMm: number;
-}
+import { LEAST_MM, meet, ofCorners, ofRect, reachesOut, type Corner, type Rect } from './polygons.ts';
 
 interface Piece extends Rect {
   readonly size: {
@@ -25,41 +15,6 @@ export interface ScrapFinding {
   readonly piece: number;
 }
 
-const LEAST_MM = 1e-6;
-/** Rounding along edges makes so much, mm². */
-const LEAST_MM2 = 1;
-
-const toPolygon = ({ xMm, yMm, widthMm, heightMm }: Rect): Polygon => [
-  [
-    [xMm, yMm],
-    [xMm + widthMm, yMm],
-    [xMm + widthMm, yMm + heightMm],
-    [xMm, yMm + heightMm],
-  ],
-];
-
-const measure = (shapes: Polygon[]) =>
-  shapes.reduce(
-    (sum, rings) =>
-      sum +
-      rings.reduce((all, ring, n) => {
-        const area = Math.abs(
-          ring.reduce((part, [x, y], i) => {
-            const [nextX, nextY] = ring[(i + 1) % ring.length]!;
-            return part + (x * nextY - nextX * y) / 2;
-          }, 0),
-        );
-        return all + (n === 0 ? area : -area);
-      }, 0),
-    0,
-  );
-
-const meet = (a: Rect, b: Rect) =>
-  a.xMm + a.widthMm > b.xMm + LEAST_MM &&
-  b.xMm + b.widthMm > a.xMm + LEAST_MM &&
-  a.yMm + a.heightMm > b.yMm + LEAST_MM &&
-  b.yMm + b.heightMm > a.yMm + LEAST_MM;
-
 /**
  * The independent checker of plans for cutting scraps: every piece is one of its sizes, within every outline, over no hole and no
  * other piece, and is not cut through by the first cuts, which go from edge to edge; all together are worth what is said.
@@ -74,7 +29,7 @@ export function checkScrapPlan(
   },
 ): ScrapFinding[] {
   const findings: ScrapFinding[] = [];
-  const outlines = region.outlines.map((outline): Polygon => [outline.map(({ xMm, yMm }) => [xMm, yMm])]);
+  const outlines = region.outlines.map(ofCorners);
   let worth = 0;
   for (const [n, piece] of plan.pieces.entries()) {
     const { size, widthMm, heightMm } = piece;
@@ -86,9 +41,8 @@ export function checkScrapPlan(
     if (kind === 'square' ? !isSquare : !isStrip) findings.push({ code: 'size', piece: n });
     const along = Math.abs(widthMm - sideMm) < LEAST_MM ? heightMm : widthMm;
     worth += kind === 'square' ? size.worth : (size.worth * along) / leastMm;
-    const shape = toPolygon(piece);
-    if (outlines.some((outline) => measure(polygonClipping.difference(shape, outline)) > LEAST_MM2))
-      findings.push({ code: 'outside', piece: n });
+    const shape = ofRect(piece);
+    if (outlines.some((outline) => reachesOut(shape, outline))) findings.push({ code: 'outside', piece: n });
     if (region.holes.some((hole) => meet(piece, hole))) findings.push({ code: 'over-a-hole', piece: n });
     if (plan.pieces.some((other, i) => i > n && meet(piece, other))) findings.push({ code: 'overlap', piece: n });
     const [from, to] =

@@ -8,6 +8,8 @@ import type {
   FromArranger,
   FromImporter,
   FromLayouter,
+  LayoutAsk,
+  ScrapAsk,
   FromScrapper,
   FromMover,
   FromPlanner,
@@ -103,32 +105,24 @@ export function startPlanner(
 }
 
 /** Starts laying pieces on a cloth; its first message comes after a few ms. */
-export function startLayouter(
-  start: Omit<Extract<ToLayouter, { type: 'start' }>, 'type' | 'run'>,
-  listener: (message: FromLayouter) => void,
-): PlannerHandle {
-  return startSearch<FromLayouter, ToLayouter>(
+export const startLayouter = (ask: LayoutAsk, listener: (message: FromLayouter) => void): PlannerHandle =>
+  startSearch<FromLayouter, ToLayouter>(
     new Worker(new URL('./layouter.ts', import.meta.url), { type: 'module' }),
-    (run) => ({ type: 'start', run, ...start }),
+    (run) => ({ type: 'start', run, ...ask }),
     (run) => ({ type: 'stop', run }),
     listener,
     (run, note) => ({ type: 'failed', run, note }),
   );
-}
 
 /** Starts looking for the best way to cut a scrap up; its first message comes at once. */
-export function startScrapper(
-  start: Omit<Extract<ToScrapper, { type: 'start' }>, 'type' | 'run'>,
-  listener: (message: FromScrapper) => void,
-): PlannerHandle {
-  return startSearch<FromScrapper, ToScrapper>(
+export const startScrapper = (ask: ScrapAsk, listener: (message: FromScrapper) => void): PlannerHandle =>
+  startSearch<FromScrapper, ToScrapper>(
     new Worker(new URL('./scrapper.ts', import.meta.url), { type: 'module' }),
-    (run) => ({ type: 'start', run, ...start }),
+    (run) => ({ type: 'start', run, ...ask }),
     (run) => ({ type: 'stop', run }),
     listener,
     (run, note) => ({ type: 'failed', run, note }),
   );
-}
 
 /** Starts a search for a better arrangement of a room; like the planner's. */
 export function startArranger(

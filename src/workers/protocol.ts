@@ -127,74 +127,56 @@ export interface CurvePlan {
   readonly gainShare: number;
 }
 
-/** What the arranger is asked: to look for a better arrangement of one room's furniture. */
-export type ToArranger =
-  | {
-      readonly type: 'start';
-      readonly run: number;
-      readonly room: RoomSpec;
-      readonly pieces: readonly Piece[];
-      readonly statureMm: number;
-      readonly options: ArrangeOptions;
-    }
-  | { readonly type: 'stop'; readonly run: number };
-
-/** Its best so far, now and then and at the end. */
-export type FromArranger =
-  | {
-      readonly type: 'progress' | 'done';
-      readonly run: number;
-      readonly steps: number;
-      readonly worth: Worth;
-      readonly positions: readonly Position[];
-    }
+/** What a worker that searches is asked: to begin, or to stop. */
+type ToSearch<Ask> =
+  ({ readonly type: 'start'; readonly run: number } & Ask) | { readonly type: 'stop'; readonly run: number };
+/** Its best so far, now and then and at the end; or why it failed. */
+type FromSearch<Found> =
+  | ({ readonly type: 'progress' | 'done'; readonly run: number } & Found)
   | { readonly type: 'failed'; readonly run: number; readonly note: string };
+
+/** What the arranger is asked: to look for a better arrangement of one room's furniture. */
+export type ToArranger = ToSearch<{
+  readonly room: RoomSpec;
+  readonly pieces: readonly Piece[];
+  readonly statureMm: number;
+  readonly options: ArrangeOptions;
+}>;
+export type FromArranger = FromSearch<{
+  readonly steps: number;
+  readonly worth: Worth;
+  readonly positions: readonly Position[];
+}>;
 
 /** What the layouter is asked: to lay pieces on a cloth, or on several of which the first is used first, in as little of it as it finds. */
-export type ToLayouter =
-  | {
-      readonly type: 'start';
-      readonly run: number;
-      readonly blocks: readonly Block[];
-      readonly sheets: readonly Sheet[];
-      readonly seed: number;
-      readonly seconds: number;
-    }
-  | { readonly type: 'stop'; readonly run: number };
-
-/** Its best so far: the first after a few ms, and whenever it found a better one. */
-export type FromLayouter =
-  | {
-      readonly type: 'progress' | 'done';
-      readonly run: number;
-      readonly tries: number;
-      readonly layout: Layout;
-      readonly leastMm: number;
-      /** Not all goes on; without this piece, all of the others do. Null where there is no such one, or it is not known yet. */
-      readonly spare: number | null;
-    }
-  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+export interface LayoutAsk {
+  readonly blocks: readonly Block[];
+  readonly sheets: readonly Sheet[];
+  readonly seed: number;
+  readonly seconds: number;
+}
+export interface LayoutFound {
+  readonly tries: number;
+  readonly layout: Layout;
+  readonly leastMm: number;
+  /** Not all goes on; without this piece, all of the others do. Null where there is no such one, or it is not known yet. */
+  readonly spare: number | null;
+}
+export type ToLayouter = ToSearch<LayoutAsk>;
+export type FromLayouter = FromSearch<LayoutFound>;
 
 /** What the scrapper is asked: how to cut a scrap up. */
-export type ToScrapper =
-  | {
-      readonly type: 'start';
-      readonly run: number;
-      readonly region: Region;
-      readonly sizes: readonly ScrapSize[];
-      readonly seconds: number;
-    }
-  | { readonly type: 'stop'; readonly run: number };
-
-/** Its best so far: the first at once, and whenever it looked closer. */
-export type FromScrapper =
-  | {
-      readonly type: 'progress' | 'done';
-      readonly run: number;
-      readonly plan: ScrapPlan;
-      readonly mostWorth: number;
-    }
-  | { readonly type: 'failed'; readonly run: number; readonly note: string };
+export interface ScrapAsk {
+  readonly region: Region;
+  readonly sizes: readonly ScrapSize[];
+  readonly seconds: number;
+}
+export interface ScrapFound {
+  readonly plan: ScrapPlan;
+  readonly mostWorth: number;
+}
+export type ToScrapper = ToSearch<ScrapAsk>;
+export type FromScrapper = FromSearch<ScrapFound>;
 
 /** What the outliner is asked: the outline of a scrap on a photo, beside a sheet of that paper. */
 export interface ToOutliner {

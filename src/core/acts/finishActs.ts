@@ -14,6 +14,7 @@ import { fail, ok } from '../result/index.ts';
 import { withUsed, type Act, createReleaseWrapped } from './act.ts';
 import { withRest } from './lotActs.ts';
 import { createEndProject } from './projectActs.ts';
+import { getFreeFor } from '../promises/index.ts';
 import { addScraps, type Newcomer } from './scraps.ts';
 
 /** Odd scraps that are left over of a lot of cloth, mm². */
@@ -57,9 +58,8 @@ export function createFinish(household: Household, id: ProjectId, finish: Finish
     const needId = promise?.needId ?? project.needs.find((need) => need.itemId === item.id)?.id;
     const amount = Math.max(0, getAmount(item, lot) - left);
     const others = (lot.reserved ?? []).filter((one) => one.projectId !== id);
-    const promised = others.reduce((sum, one) => sum + one.amount, 0);
-    if (left + 0.5 < promised)
-      return fail({ code: 'reserved', available: Math.max(0, getAmount(item, lot) - promised) });
+    const free = getFreeFor(item, lot, id);
+    if (amount > free + 0.5) return fail({ code: 'reserved', available: free });
     const next = leave(household, item, lot.reserved ? { ...lot, reserved: others } : lot, left, nowMs);
     changes.push(createChange('lots', lotId, lot, next));
     if (next.state === 'gone')

@@ -19,6 +19,7 @@ export {
   createLend,
   createPutBackAll,
   createReturn,
+  createThreaded,
   createUse,
 } from './livingActs.ts';
 export { type Measured, createCut, createMeasure, createMove, createPutBack, createTakeOut } from './lotActs.ts';
@@ -60,7 +61,7 @@ export {
 export { createCutUp, type CutUp } from './cutUpActs.ts';
 export { createFinish, type Finish, type LeftOver } from './finishActs.ts';
 export { toScrapItem, HANDFUL_MM2 } from './scraps.ts';
-export { createRelease, createThreaded, createReserve, createWash, createWrap } from './promiseActs.ts';
+export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';

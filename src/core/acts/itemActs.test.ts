@@ -12,8 +12,9 @@ import {
 import { getWholeLot } from '../measure/index.ts';
 import { createLotAlike, type Item, type ItemId, type LotId } from '../records/index.ts';
 import { createChangeMany, createImport, createMerge, createSaveItem } from './itemActs.ts';
+import { createThreaded } from './livingActs.ts';
 import { createCut, createMeasure, createPutBack, createTakeOut } from './lotActs.ts';
-import { createRelease, createReserve, createThreaded, createWash, createWrap } from './promiseActs.ts';
+import { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
 import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
 const cloth = createCloth('cloth');

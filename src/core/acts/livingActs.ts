@@ -1,4 +1,4 @@
-import { fitReserved } from '../daybook/index.ts';
+import { createChange, fitReserved } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, withAmount, withCounted } from '../measure/index.ts';
 import type { AmountUnit, Change, Household, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
@@ -81,6 +81,22 @@ export function createUse(household: Household, id: LotId, amount: number, nowMs
   if (amount > free + 0.5) return fail({ code: 'reserved', available: Math.max(0, free), unit });
   if (present - amount < 0.5) return createGone(household, id, 'usedUp', nowMs);
   return createLotDraft('cut', item, lot, { ...withAmount(item, lot, present - amount), sinceMs: nowMs }, amount);
+}
+
+/** The machine is threaded with a lot of thread, and with no other from then on; null: with none. */
+export function createThreaded(household: Household, id: LotId | null, nowMs: number): Act {
+  const found = id === null ? null : getLot(household, id);
+  if (id !== null && !found?.item.thread) return fail({ code: 'no-such-lot' });
+  const changes = [...household.lots.values()].flatMap((lot) => {
+    const isOn = lot.id === id;
+    if (isOn === (lot.isThreaded ?? false)) return [];
+    const { isThreaded: _, ...bare } = lot;
+    return createChange('lots', lot.id, lot, { ...bare, ...(isOn && { isThreaded: true }), sinceMs: nowMs }) ?? [];
+  });
+  if (changes.length === 0) return fail({ code: 'nothing-changed' });
+  const [before] = changes.map((change) => household.lots.get(change.id as LotId));
+  const item = found?.item ?? (before && household.items.get(before.itemId));
+  return ok({ type: 'changed', subject: item?.name ?? '', changes });
 }
 
 /** Counted or measured where it lies, a heap by its pieces: so much is there. Less than was thought shrinks what is promised, the latest first. */

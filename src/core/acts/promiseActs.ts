@@ -1,8 +1,7 @@
 import { type Act, createLotDraft, getLot } from './act.ts';
 import { getAmount, getAmountUnit, getReserved } from '../measure/index.ts';
 import type { Lot, LotId, Reservation, Household } from '../records/index.ts';
-import { fail, ok } from '../result/index.ts';
-import { createChange } from '../daybook/index.ts';
+import { fail } from '../result/index.ts';
 
 /** Promises part of a lot to something. No more can be promised than is there and free. */
 export function createReserve(household: Household, id: LotId, reservation: Reservation, nowMs: number): Act {
@@ -33,22 +32,6 @@ export function createWash(household: Household, id: LotId, nowMs: number): Act 
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   return createLotDraft('washed', item, lot, { ...lot, isWashed: true, sinceMs: nowMs });
-}
-
-/** The machine is threaded with a lot of thread, and with no other from then on; null: with none. */
-export function createThreaded(household: Household, id: LotId | null, nowMs: number): Act {
-  const found = id === null ? null : getLot(household, id);
-  if (id !== null && !found?.item.thread) return fail({ code: 'no-such-lot' });
-  const changes = [...household.lots.values()].flatMap((lot) => {
-    const isOn = lot.id === id;
-    if (isOn === (lot.isThreaded ?? false)) return [];
-    const { isThreaded: _, ...bare } = lot;
-    return createChange('lots', lot.id, lot, { ...bare, ...(isOn && { isThreaded: true }), sinceMs: nowMs }) ?? [];
-  });
-  if (changes.length === 0) return fail({ code: 'nothing-changed' });
-  const [before] = changes.map((change) => household.lots.get(change.id as LotId));
-  const item = found?.item ?? (before && household.items.get(before.itemId));
-  return ok({ type: 'changed', subject: item?.name ?? '', changes });
 }
 
 /**

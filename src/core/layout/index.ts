@@ -5,6 +5,7 @@ export {
   isPlainOutline,
   meetStretches,
   mirrorOutline,
+  toBoxOutline,
   turnOutline,
   widenOutline,
   type Point,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkLayout } from '../../check/layout.ts';
+import { arbitraryOutlines } from '../../../tests/outlines.ts';
 import { createRandom } from '../random/index.ts';
 import { computeOutlineArea, createLayoutSearch, isPlainOutline, mirrorOutline, widenOutline } from './index.ts';
 import type { Block, Point, Sheet } from './index.ts';
@@ -123,21 +124,7 @@ describe('laying shapes on cloth', () => {
     expect(lengthMm).toBe(1800);
   });
 
-  /** A shape round the middle of a box of 100 to 700 mm: a corner every so often, further or nearer. */
-  const outlines = fc
-    .tuple(
-      fc.array(fc.double({ min: 0.3, max: 1, noNaN: true }), { minLength: 3, maxLength: 9 }),
-      fc.integer({ min: 50, max: 350 }),
-    )
-    .map(([radii, mm]) => {
-      const points = radii.map((radius, n) => {
-        const angle = (2 * Math.PI * n) / radii.length;
-        return { xMm: mm * radius * Math.cos(angle), yMm: mm * radius * Math.sin(angle) };
-      });
-      const [left, top] = [Math.min(...points.map((one) => one.xMm)), Math.min(...points.map((one) => one.yMm))];
-      return points.map(({ xMm, yMm }) => ({ xMm: xMm - left, yMm: yMm - top }));
-    })
-    .filter(isPlainOutline);
+  const outlines = arbitraryOutlines(0.3, [3, 9], [50, 350]);
   const blocks = fc.array(
     fc
       .tuple(outlines, fc.boolean(), fc.boolean())

@@ -1,4 +1,4 @@
-import { cutStrip, turnOutline, type Point } from './outline.ts';
+import { cutStrip, toBoxOutline, turnOutline } from './outline.ts';
 import type { Block, Laid, Layout, Sheet } from './pieces.ts';
 import type { Rule } from './strip.ts';
 
@@ -19,16 +19,12 @@ interface Profile {
   readonly to: Float64Array;
 }
 
-const asBox = (widthMm: number, heightMm: number): Point[] => [
-  { xMm: 0, yMm: 0 },
-  { xMm: widthMm, yMm: 0 },
-  { xMm: widthMm, yMm: heightMm },
-  { xMm: 0, yMm: heightMm },
-];
-
 function createProfile(block: Block, isTurned: boolean, isFlipped: boolean): Profile {
   const [widthMm, heightMm] = isTurned ? [block.heightMm, block.widthMm] : [block.widthMm, block.heightMm];
-  const shape = turnOutline(block.outline ?? asBox(block.widthMm, block.heightMm), block, { isTurned, isFlipped });
+  const shape = turnOutline(block.outline ?? toBoxOutline(block.widthMm, block.heightMm), block, {
+    isTurned,
+    isFlipped,
+  });
   const strips = Math.max(1, Math.ceil(widthMm / STRIP_MM - 1e-9));
   const [from, to] = [new Float64Array(strips), new Float64Array(strips)];
   for (let n = 0; n < strips; n += 1) {

@@ -4,6 +4,14 @@ export interface Point {
   readonly yMm: number;
 }
 
+/** The corners of a rectangle, clockwise from its top left. */
+export const toBoxOutline = (widthMm: number, heightMm: number): Point[] => [
+  { xMm: 0, yMm: 0 },
+  { xMm: widthMm, yMm: 0 },
+  { xMm: widthMm, yMm: heightMm },
+  { xMm: 0, yMm: heightMm },
+];
+
 /** How a shape lies: a quarter turned clockwise, then half turned on top of that. */
 export interface Way {
   readonly isTurned: boolean;

@@ -1,4 +1,4 @@
-import type { Point } from '../layout/index.ts';
+import { toBoxOutline, type Point } from '../layout/index.ts';
 
 /** A usual shape of a pattern piece, drawn into a rectangle; mm. */
 export interface UsualShape {
@@ -23,7 +23,7 @@ const ROUND = Array.from({ length: 16 }, (_, n): [number, number] => {
 /** Shapes that most pieces begin from, drawn after what such pieces look like. Left is where a fold lies. */
 export function listShapes(): readonly UsualShape[] {
   return [
-    { name: 'Rectangle', draw: byShares([0, 0], [1, 0], [1, 1], [0, 1]) },
+    { name: 'Rectangle', draw: toBoxOutline },
     { name: 'Narrower at the top', draw: byShares([0, 0], [0.6, 0], [1, 1], [0, 1]) },
     { name: 'Narrower at the top, both sides', draw: byShares([0.2, 0], [0.8, 0], [1, 1], [0, 1]) },
     {

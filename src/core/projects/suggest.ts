@@ -1,5 +1,6 @@
 import { computeDeltaE, getLab } from '../colour/index.ts';
-import { getAmount, getReserved } from '../measure/index.ts';
+import { getAmount } from '../measure/index.ts';
+import { getFreeFor } from '../promises/index.ts';
 import type { Item, Lot, Need, Project } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
 import { findForGarment } from './figures.ts';
@@ -159,9 +160,8 @@ export function judgeCloth(
 ): Suggested {
   const suits = getSuits(pattern?.pattern?.garment || project.name, need.part.trim().toLowerCase());
   const fabric = item.fabric!;
-  const own = (lot.reserved ?? []).filter((one) => one.projectId === project.id);
-  const promisedMm = getReserved(lot) - own.reduce((sum, one) => sum + one.amount, 0);
-  const freeMm = Math.max(0, getAmount(item, lot) - promisedMm);
+  const freeMm = getFreeFor(item, lot, project.id);
+  const promisedMm = getAmount(item, lot) - freeMm;
   const needed = found.ok ? found.value : null;
   const wantedMm = (needed?.lengthMm ?? need.amount ?? 0) - (need.used ?? 0);
   const against: Against[] = [];

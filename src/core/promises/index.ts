@@ -1,6 +1,7 @@
 export {
   type Promised,
   findProjectOfBag,
+  getFreeFor,
   isUsedAgain,
   listPromised,
   nameOfPromise,

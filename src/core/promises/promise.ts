@@ -1,3 +1,4 @@
+import { getAmount } from '../measure/index.ts';
 import type { Household, Item, ItemId, Kind, Lot, LotId, Project, ProjectId, Reservation } from '../records/index.ts';
 
 /** Part of a lot that is promised. */
@@ -49,4 +50,10 @@ export function releaseFromProject(
     ...(patternItemId && !isItemGone(patternItemId) && { patternItemId }),
     ...(bagLotId && !isLotGone(bagLotId) && { bagLotId }),
   };
+}
+
+/** What of a lot is free for a project, in its unit: all but what is promised to others. */
+export function getFreeFor(item: Item, lot: Lot, projectId: ProjectId): number {
+  const others = (lot.reserved ?? []).filter((one) => one.projectId !== projectId);
+  return Math.max(0, getAmount(item, lot) - others.reduce((sum, one) => sum + one.amount, 0));
 }

@@ -2,7 +2,7 @@ import { toOklab, type Pixels } from '../colour/index.ts';
 import { computeOutlineArea, isPlainOutline, type Point } from '../layout/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { computePerspective, toTable, type Perspective, type Spot } from './homography.ts';
-import { fitCorners, listPatches, simplifyEdge, traceEdge, type Mask } from './trace.ts';
+import { fitCorners, listIslands, simplifyEdge, traceEdge } from './trace.ts';
 
 /** A sheet of paper beside the scrap, by its sides, mm. */
 interface PaperSize {
@@ -108,7 +108,7 @@ function findTable(labs: readonly Lab[], { widthPx, heightPx }: Pixels): Lab {
 }
 
 /** The sheet on a photo, by its light; or why there is none, or not one. */
-function findSheet(labs: readonly Lab[], pixels: Pixels): Result<{ corners: Spot[]; mask: Mask }, PhotoFault> {
+function findSheet(labs: readonly Lab[], pixels: Pixels): Result<Spot[], PhotoFault> {
   const { widthPx, heightPx } = pixels;
   const lights = labs.map(([l]) => l).toSorted((a, b) => b - a);
   const light = lights[Math.floor(lights.length / 50)] ?? 0;
@@ -116,7 +116,7 @@ function findSheet(labs: readonly Lab[], pixels: Pixels): Result<{ corners: Spot
   // A photo that is a little dark has grey paper.
   const least = Math.max(Math.min(PAPER.light, light * 0.9), findTable(labs, pixels)[0] + OTHER);
   const cells = Uint8Array.from(labs, ([l, a, b]) => (l >= least && Math.hypot(a, b) <= PAPER.chroma ? 1 : 0));
-  const patches = listPatches({ cells, widthPx, heightPx }, DUST * cells.length).flatMap((patch) => {
+  const patches = listIslands({ cells, widthPx, heightPx }, DUST * cells.length).flatMap((patch) => {
     const edge = traceEdge(patch.mask);
     const corners = fitCorners(edge, findCorners(edge));
     return patch.size >= FULL * areaOf(corners) ? [{ ...patch, corners }] : [];
@@ -124,15 +124,19 @@ function findSheet(labs: readonly Lab[], pixels: Pixels): Result<{ corners: Spot
   const [first, second] = patches;
   if (!first) return fail('no-sheet');
   if (second && second.size >= SECOND * first.size) return fail('two-sheets');
-  return ok({ corners: first.corners, mask: first.mask });
+  return ok(first.corners);
 }
 
 /** The outline of a scrap on a table beside a sheet, by its corners. */
-function outlineBySheet(pixels: Pixels, corners: readonly Spot[], paper: PaperSize): Result<ScrapPhoto, PhotoFault> {
+function outlineBySheet(
+  labs: readonly Lab[],
+  pixels: Pixels,
+  corners: readonly Spot[],
+  paper: PaperSize,
+): Result<ScrapPhoto, PhotoFault> {
   const { widthPx, heightPx } = pixels;
   const perspective = readSheet(corners, paper);
   if (!perspective) return fail('no-sheet');
-  const labs = toLabs(pixels);
   const table = findTable(labs, pixels);
   const mm = corners.map((corner) => toTable(perspective, corner));
   const [right, bottom] = [Math.max(...mm.map((p) => p.xMm)), Math.max(...mm.map((p) => p.yMm))];
@@ -143,7 +147,7 @@ function outlineBySheet(pixels: Pixels, corners: readonly Spot[], paper: PaperSi
     const isSheet = at.xMm > -4 && at.yMm > -4 && at.xMm < right + 4 && at.yMm < bottom + 4;
     return isSheet ? 0 : 1;
   });
-  const [scrap] = listPatches({ cells, widthPx, heightPx }, DUST * cells.length);
+  const [scrap] = listIslands({ cells, widthPx, heightPx }, DUST * cells.length);
   if (!scrap) return fail('no-scrap');
   const pxPerMm = Math.sqrt(areaOf(corners) / (paper.shortMm * paper.longMm));
   const edge = traceEdge(scrap.mask);
@@ -157,6 +161,7 @@ function outlineBySheet(pixels: Pixels, corners: readonly Spot[], paper: PaperSi
 
 /** Finds the sheet on a photo by itself, and the scrap beside it. */
 export function readScrapPhoto(pixels: Pixels, paper: PaperSize): Result<ScrapPhoto, PhotoFault> {
-  const sheet = findSheet(toLabs(pixels), pixels);
-  return sheet.ok ? outlineBySheet(pixels, sheet.value.corners, paper) : sheet;
+  const labs = toLabs(pixels);
+  const sheet = findSheet(labs, pixels);
+  return sheet.ok ? outlineBySheet(labs, pixels, sheet.value, paper) : sheet;
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkScrapPlan } from '../../check/scraps.ts';
-import { isPlainOutline, type Point } from '../layout/index.ts';
+import { arbitraryOutlines } from '../../../tests/outlines.ts';
+import type { Point } from '../layout/index.ts';
 import { createFiller } from './fill.ts';
 import { alignRegion, createScrapSearch, measureRegion, USUAL_SIZES, type Region, type ScrapSize } from './index.ts';
 
@@ -85,20 +86,7 @@ describe('cutting a scrap', () => {
     expect(plan(region(corners([0, 0], [50, 0], [50, 50])), USUAL_SIZES)).toMatchObject({ worth: 0, pieces: [] });
   });
 
-  const outlines = fc
-    .tuple(
-      fc.array(fc.double({ min: 0.45, max: 1, noNaN: true }), { minLength: 4, maxLength: 10 }),
-      fc.integer({ min: 100, max: 320 }),
-    )
-    .map(([radii, mm]) => {
-      const points = radii.map((radius, n) => {
-        const angle = (2 * Math.PI * n) / radii.length;
-        return { xMm: mm * radius * Math.cos(angle), yMm: mm * radius * Math.sin(angle) };
-      });
-      const [left, top] = [Math.min(...points.map((one) => one.xMm)), Math.min(...points.map((one) => one.yMm))];
-      return points.map(({ xMm, yMm }) => ({ xMm: xMm - left, yMm: yMm - top }));
-    })
-    .filter(isPlainOutline);
+  const outlines = arbitraryOutlines(0.45, [4, 10], [100, 320]);
 
   it('keeps every rule, and no plan is worth more than the bound', () => {
     fc.assert(

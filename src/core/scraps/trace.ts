@@ -7,16 +7,16 @@ export interface Mask {
   readonly heightPx: number;
 }
 
-/** A patch of a mask that hangs together: its number of cells, and a mask of it alone. */
-export interface Patch {
+/** An island of a mask: what hangs together: its number of cells, and a mask of it alone. */
+interface Island {
   readonly size: number;
   readonly mask: Mask;
 }
 
-/** Patches that hang together by their edges, the largest first; those under `least` cells are left out. */
-export function listPatches({ cells, widthPx, heightPx }: Mask, least: number): Patch[] {
+/** Islands, which hang together by their edges, the largest first; those under `least` cells are left out. */
+export function listIslands({ cells, widthPx, heightPx }: Mask, least: number): Island[] {
   const seen = new Uint8Array(cells.length);
-  const patches: Patch[] = [];
+  const islands: Island[] = [];
   for (let start = 0; start < cells.length; start += 1) {
     if (cells[start] === 0 || seen[start] === 1) continue;
     const found = [start];
@@ -34,9 +34,9 @@ export function listPatches({ cells, widthPx, heightPx }: Mask, least: number): 
     if (found.length < least) continue;
     const own = new Uint8Array(cells.length);
     for (const at of found) own[at] = 1;
-    patches.push({ size: found.length, mask: { cells: own, widthPx, heightPx } });
+    islands.push({ size: found.length, mask: { cells: own, widthPx, heightPx } });
   }
-  return patches.toSorted((a, b) => b.size - a.size);
+  return islands.toSorted((a, b) => b.size - a.size);
 }
 
 /** The eight neighbours of a cell, clockwise from the left. */
@@ -51,7 +51,7 @@ const ROUND: readonly (readonly [number, number])[] = [
   [-1, 1],
 ];
 
-/** The outer edge of a patch, cell by cell, clockwise (Moore's tracing): spots at the middle of its cells. */
+/** The outer edge of an island, cell by cell, clockwise (Moore's tracing): spots at the middle of its cells. */
 export function traceEdge({ cells, widthPx, heightPx }: Mask): Spot[] {
   const isIn = (x: number, y: number) =>
     x >= 0 && y >= 0 && x < widthPx && y < heightPx && cells[y * widthPx + x] === 1;
@@ -145,7 +145,7 @@ function cross(a: Line, b: Line): Spot | null {
 }
 
 /**
- * The corners of a patch to a part of a cell: each side is the line nearest to its edge, and corners are where those meet. `corners`
+ * The corners of an island to a part of a cell: each side is the line nearest to its edge, and corners are where those meet. `corners`
  * are spots of the edge, in its order and clockwise.
  */
 export function fitCorners(edge: readonly Spot[], corners: readonly Spot[]): Spot[] {

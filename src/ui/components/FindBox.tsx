@@ -1,10 +1,11 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { findByCode, parseCode } from '../../core/labels/index.ts';
 import {
   isOver,
   type Household,
+  type Item,
   type LotId,
   type PlaceId,
   type Project,
@@ -189,47 +190,46 @@ function Answers({ places, found, projects }: AnswersProps) {
   return (
     <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
       {places.map(({ id, name, lots }) => (
-        <ComboboxOption
-          key={id}
-          value={id}
-          className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
-        >
-          <span className="min-w-0">
-            <span className="block truncate font-semibold">{name}</span>
-            <span className="block text-sm text-stone">what is in it: {lots}</span>
-          </span>
-        </ComboboxOption>
+        <Choice key={id} value={id} name={name}>
+          what is in it: {lots}
+        </Choice>
       ))}
       {found.map(({ lotId }) => {
         const item = household.items.get(household.lots.get(lotId)!.itemId)!;
         return (
-          <ComboboxOption
-            key={lotId}
-            value={lotId}
-            className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
-          >
-            <Swatch item={item} className="size-7 shrink-0" />
-            <span className="min-w-0">
-              <span className="block truncate font-semibold">{item.name}</span>
-              <span className="block truncate text-sm text-stone">
-                {wordWhereShort(computeWhereabouts(household, lotId))}
-              </span>
-            </span>
-          </ComboboxOption>
+          <Choice key={lotId} value={lotId} name={item.name} item={item}>
+            {wordWhereShort(computeWhereabouts(household, lotId))}
+          </Choice>
         );
       })}
       {projects.map(({ id, name }) => (
-        <ComboboxOption
-          key={id}
-          value={id}
-          className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
-        >
-          <span className="min-w-0">
-            <span className="block truncate font-semibold">{name}</span>
-            <span className="block text-sm text-stone">a project: its page</span>
-          </span>
-        </ComboboxOption>
+        <Choice key={id} value={id} name={name}>
+          a project: its page
+        </Choice>
       ))}
     </ComboboxOptions>
+  );
+}
+
+interface ChoiceProps {
+  readonly value: string;
+  readonly name: string;
+  readonly item?: Item;
+  readonly children: ReactNode;
+}
+
+/** One answer: its name, and below it where or what it is. */
+function Choice({ value, name, item, children }: ChoiceProps) {
+  return (
+    <ComboboxOption
+      value={value}
+      className="dotted-row flex cursor-pointer items-center gap-3 px-3 py-2 data-focus:bg-linen"
+    >
+      {item && <Swatch item={item} className="size-7 shrink-0" />}
+      <span className="min-w-0">
+        <span className="block truncate font-semibold">{name}</span>
+        <span className="block truncate text-sm text-stone">{children}</span>
+      </span>
+    </ComboboxOption>
   );
 }

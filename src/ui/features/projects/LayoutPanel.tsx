@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import type { Sheet } from '../../../core/layout/index.ts';
-import { getAmount, getReserved } from '../../../core/measure/index.ts';
+import type { Block, Sheet } from '../../../core/layout/index.ts';
+import { getFreeFor } from '../../../core/promises/index.ts';
 import {
   getCutFigures,
   isOdd,
@@ -16,10 +16,12 @@ import { formatClothLength, formatSize } from '../../../core/units/index.ts';
 import { Link } from 'react-router';
 import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
+import { startLayouter } from '../../../workers/client.ts';
+import type { LayoutAsk, LayoutFound } from '../../../workers/protocol.ts';
 import { useHousehold } from '../../state/app.ts';
+import { useSearch } from '../../state/useSearch.ts';
 import { wordLaid } from '../../text/layouts.ts';
 import { LayoutPicture } from './LayoutPicture.tsx';
-import { useLayout } from './useLayout.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
 const PiecesForm = lazy(async () => ({ default: (await import('./PiecesForm.tsx')).PiecesForm }));
@@ -28,6 +30,18 @@ const ShapeForm = lazy(async () => ({ default: (await import('./ShapeForm.tsx'))
 /** Widths that cloth comes in, mm: for a cloth that is not chosen yet. */
 const WIDTHS_MM = [1120, 1400, 1500];
 const NO_SHEETS: readonly Sheet[] = [];
+/** The first answer comes at once, the best after so long. */
+const SECONDS = 2;
+
+/** Lays blocks on sheets in a worker; no sheets, no question. */
+function useLayout(blocks: readonly Block[], sheets: readonly Sheet[]) {
+  const isAsked = blocks.length > 0 && sheets.length > 0;
+  const { found, ...rest } = useSearch<LayoutAsk, LayoutFound>(
+    startLayouter,
+    isAsked ? { blocks, sheets, seed: 1, seconds: SECONDS } : null,
+  );
+  return { layout: found?.layout ?? null, leastMm: found?.leastMm ?? 0, spare: found?.spare ?? null, ...rest };
+}
 
 /** The pieces of a need laid on as much cloth as they take; and, where that is in question, on the very lots that are promised. */
 function useLaidOut(project: Project, { need, item, promised }: NeedStanding, widthMm: number) {
@@ -46,12 +60,7 @@ function useLaidOut(project: Project, { need, item, promised }: NeedStanding, wi
   const takesMm = endless.layout ? Math.ceil(toClothLength(endless.layout.lengthMm, figures) / 10) * 10 : 0;
   // What may be cut of each lot: all of it but what others hold. The smaller lots are used up first.
   const lots = promised
-    .map(({ lot, item: of }) => ({
-      lot,
-      freeMm:
-        getAmount(of, lot) -
-        getReserved({ ...lot, reserved: (lot.reserved ?? []).filter((one) => one.projectId !== project.id) }),
-    }))
+    .map(({ lot, item: of }) => ({ lot, freeMm: getFreeFor(of, lot, project.id) }))
     .toSorted((a, b) => a.freeMm - b.freeMm);
   const haveMm = lots.reduce((sum, one) => sum + one.freeMm, 0);
   // One plain length on which the endless layout ends in time needs no look of its own.
@@ -121,7 +130,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
           {(endless.isRunning || exact.isRunning) && <span className="text-stone"> Still looking …</span>}
         </p>
       )}
-      {shown.layout?.laid !== undefined &&
+      {shown.layout &&
         shown.sheets.map((sheet, n) => (
           <LayoutPicture
             key={n}

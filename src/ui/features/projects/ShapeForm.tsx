@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isPlainOutline, type Point } from '../../../core/layout/index.ts';
+import { isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
 import { listPieces, listShapes } from '../../../core/projects/index.ts';
 import type { CutPiece, Project } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -11,10 +11,6 @@ import { useHousehold } from '../../state/app.ts';
 import { useSaveProject } from './useSaveProject.ts';
 
 const SHAPES = listShapes();
-
-function toBox({ widthMm, heightMm }: CutPiece): Point[] {
-  return SHAPES[0]!.draw(widthMm, heightMm);
-}
 
 /** The shapes of the pieces of one cloth: each begins from a usual one, and its corners are moved. */
 export function ShapeForm({ project, part, onDone }: { project: Project; part: string; onDone: () => void }) {
@@ -79,7 +75,7 @@ export function ShapeForm({ project, part, onDone }: { project: Project; part: s
           label={`The shape of ${piece.name}`}
           widthMm={piece.widthMm}
           heightMm={piece.heightMm}
-          outline={outline ?? toBox(piece)}
+          outline={outline ?? toBoxOutline(piece.widthMm, piece.heightMm)}
           onChange={draw}
           units={units}
           isOnFold={piece.isOnFold}

@@ -1,10 +1,11 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
-import { computeOutlineArea, isPlainOutline, type Point } from '../../../core/layout/index.ts';
+import { computeOutlineArea, isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
 import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
 import { alignRegion, type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
-import { formatSize, parseCount, parseLengthMm } from '../../../core/units/index.ts';
+import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
 import { startScrapper } from '../../../workers/client.ts';
+import type { ScrapAsk, ScrapFound } from '../../../workers/protocol.ts';
 import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
@@ -12,6 +13,7 @@ import { TextField } from '../../components/fields.tsx';
 import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { useSearch, type Searched } from '../../state/useSearch.ts';
 import { wordCount } from '../../text/index.ts';
 import { nameCloth } from '../../text/scraps.ts';
 import { CutPicture } from './CutPicture.tsx';
@@ -28,44 +30,18 @@ interface CutUpProps {
 const SECONDS = 3;
 const USUAL_MM = { widthMm: 400, heightMm: 300 };
 
-const toBox = (widthMm: number, heightMm: number): Point[] => [
-  { xMm: 0, yMm: 0 },
-  { xMm: widthMm, yMm: 0 },
-  { xMm: widthMm, yMm: heightMm },
-  { xMm: 0, yMm: heightMm },
-];
-
-interface Found {
-  readonly key: string;
-  readonly plan: ScrapPlan | null;
-  readonly mostWorth: number;
-  readonly isRunning: boolean;
-}
-
-/** The best way to cut a region up, looked for in a worker. */
-function useCutPlan(region: Region | null, sizes: readonly ScrapSize[]): Found {
-  const key = JSON.stringify([region, sizes.map(({ id }) => id)]);
-  const [found, setFound] = useState<Found>({ key: '', plan: null, mostWorth: 0, isRunning: false });
-  useEffect(() => {
-    if (!region || sizes.length === 0) return undefined;
-    const handle = startScrapper({ region, sizes, seconds: SECONDS }, (message) => {
-      if (message.type === 'failed') setFound({ key, plan: null, mostWorth: 0, isRunning: false });
-      else
-        setFound({
-          key,
-          plan: message.plan,
-          mostWorth: message.mostWorth,
-          isRunning: message.type === 'progress',
-        });
-    });
-    return () => handle.abandon();
-    // The key says all that is asked.
-    // oxlint-disable-next-line react/exhaustive-deps
-  }, [key]);
-  return found.key === key ? found : { key, plan: null, mostWorth: 0, isRunning: region !== null && sizes.length > 0 };
-}
-
 const count = (plan: ScrapPlan, size: ScrapSize) => plan.pieces.filter((piece) => piece.size.id === size.id).length;
+
+/** What is cut of each size, in all layers, with a name and ids where there is none of it yet. */
+function listMade(item: Item, plan: ScrapPlan, sizes: readonly ScrapSize[], times: number, units: UnitSystem): Made[] {
+  return sizes.flatMap((size) => {
+    const pieces = count(plan, size) * times;
+    if (pieces === 0) return [];
+    const name = `${nameCloth(item)}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? 'squares' : 'strips'}`;
+    const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
+    return [{ cut: size.kind, cutMm: size.sideMm, count: pieces, name, ...ids }];
+  });
+}
 
 /** A scrap is cut up into squares and strips: its shape is typed or drawn, the best cuts are shown, what was cut is counted. */
 export function CutUp({ household, item, lot, onDone }: CutUpProps) {
@@ -89,7 +65,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const of = `${text.across} ${text.along}`;
   const outline = useMemo(
-    () => (drawn?.of === of ? drawn.outline : widthMm && heightMm ? toBox(widthMm, heightMm) : null),
+    () => (drawn?.of === of ? drawn.outline : widthMm && heightMm ? toBoxOutline(widthMm, heightMm) : null),
     [drawn, of, widthMm, heightMm],
   );
   const degrees = Number(text.grain.replace(',', '.'));
@@ -106,18 +82,15 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
         : null,
     [outline, isCrossed, grainFault, degrees, lot.flaws],
   );
-  const found = useCutPlan(region, sizes);
-  const { plan } = found;
+  const searched = useSearch<ScrapAsk, ScrapFound>(
+    startScrapper,
+    region && sizes.length > 0 ? { region, sizes, seconds: SECONDS } : null,
+  );
+  const plan = searched.found?.plan ?? null;
   const times = layers.ok ? layers.value : 1;
   const keep = () => {
     if (!plan || !outline || layersFault) return undefined;
-    const made = sizes.flatMap((size): Made[] => {
-      const pieces = count(plan, size) * times;
-      if (pieces === 0) return [];
-      const name = `${nameCloth(item)}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? 'squares' : 'strips'}`;
-      const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
-      return [{ cut: size.kind, cutMm: size.sideMm, count: pieces, name, ...ids }];
-    });
+    const made = listMade(item, plan, sizes, times, units);
     return act(
       (now) => createCutUp(now, lot.id, computeOutlineArea(outline) * times, made, world.nowMs()),
       `${wordCount(plan.pieces.length * times, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`,
@@ -179,7 +152,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
           </p>
         )}
         <Sizes all={all} off={off} plan={plan} times={times} units={units} onChange={setOff} />
-        <Cuts found={found} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
+        <Cuts searched={searched} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
         <FormFoot save="It is cut" onDone={onDone} />
       </Form>
       <SizesForm household={household} />
@@ -188,14 +161,15 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
 }
 
 interface CutsProps {
-  readonly found: Found;
+  readonly searched: Searched<ScrapFound>;
   readonly region: Region | null;
   readonly colour: string;
-  readonly units: 'metric' | 'imperial';
+  readonly units: UnitSystem;
 }
 
 /** The cuts that were found, and how near they come to what no cutting can beat. */
-function Cuts({ found: { plan, mostWorth, isRunning }, region, colour, units }: CutsProps) {
+function Cuts({ searched: { found, isRunning }, region, colour, units }: CutsProps) {
+  const { plan = null, mostWorth = 0 } = found ?? {};
   return (
     <>
       {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
@@ -224,7 +198,7 @@ interface SizesProps {
   readonly off: ReadonlySet<string>;
   readonly plan: ScrapPlan | null;
   readonly times: number;
-  readonly units: 'metric' | 'imperial';
+  readonly units: UnitSystem;
   readonly onChange: (off: ReadonlySet<string>) => void;
 }
 

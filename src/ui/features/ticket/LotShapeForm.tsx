@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { createSaveItem } from '../../../core/acts/index.ts';
-import { isPlainOutline, type Point } from '../../../core/layout/index.ts';
+import { isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
 import { formatFlaw, parseFlawLine } from '../../../core/projects/index.ts';
 import type { Household, Item, Lot } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
@@ -15,13 +15,6 @@ interface LotShapeFormProps {
   readonly lot: Lot;
   readonly onDone: () => void;
 }
-
-const toBox = (widthMm: number, lengthMm: number): Point[] => [
-  { xMm: 0, yMm: 0 },
-  { xMm: widthMm, yMm: 0 },
-  { xMm: widthMm, yMm: lengthMm },
-  { xMm: 0, yMm: lengthMm },
-];
 
 /** What of a length of cloth cannot be cut: a width that was cut away, an odd shape, holes and stains. Layouts go round it. */
 export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps) {
@@ -50,7 +43,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
       onDone={onDone}
       onSave={() => {
         if (widthFault || bad || isCrossed) return undefined;
-        const isShaped = outline !== null && JSON.stringify(outline) !== JSON.stringify(toBox(shown, lengthMm));
+        const isShaped = outline !== null && JSON.stringify(outline) !== JSON.stringify(toBoxOutline(shown, lengthMm));
         return edit(
           household,
           (from) => {
@@ -91,7 +84,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
         isSideways
         widthMm={shown}
         heightMm={lengthMm}
-        outline={outline ?? toBox(shown, lengthMm)}
+        outline={outline ?? toBoxOutline(shown, lengthMm)}
         holes={found}
         units={units}
         onChange={setOutline}
