@@ -108,3 +108,33 @@ export function guessGarment(garment: string, part: string): number | null {
   const known = findForGarment(GARMENT_MM, garment);
   return known === null ? null : known * (PART_SHARE[part.toLowerCase()] ?? 1);
 }
+
+/** What takes the same whatever size one wears. */
+const UNSIZED: ReadonlySet<string> = new Set(['apron', 'bag', 'blanket', 'curtain', 'cushion', 'quilt', 'towel']);
+const LETTERS = toTable<number>({ xxs: 0.88, xs: 0.92, s: 0.96, m: 1, l: 1.05, xl: 1.1, xxl: 1.16, xxxl: 1.22 });
+/** A step of one in a numbered size takes so much more; the middle of the sizes that are counted from 30 on, and of those from 0 on. */
+const PER_SIZE = 0.012;
+const MIDDLE = { from30: 40, from0: 12 };
+/** Sizes from here on are a child's height, cm; what it takes goes with that, between by its length and by its surface. */
+const HEIGHT = { fromCm: 62, toCm: 188, grownCm: 170, power: 1.5 };
+
+/**
+ * How much more or less a garment takes in a size than in a middling one: by letters, by a number, or by a child's height in cm. 1
+ * where the size says nothing, or does not matter. Estimates of ours.
+ */
+export function getSizeFactor(garment: string, size: string): number {
+  const word = size.trim().toLowerCase();
+  const isUnsized = garment
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .some((one) => UNSIZED.has(one) || UNSIZED.has(one.replace(/s$/, '')));
+  if (isUnsized) return 1;
+  const letters = LETTERS[word.replace(/^(\d)x(?=[sl]$)/, (_, n: string) => 'x'.repeat(Math.min(3, Number(n))))];
+  if (letters !== undefined) return letters;
+  if (!/^\d+([.,]\d+)?$/.test(word)) return 1;
+  const number = Number(word.replace(',', '.'));
+  if (number >= HEIGHT.fromCm && number <= HEIGHT.toCm) return (number / HEIGHT.grownCm) ** HEIGHT.power;
+  if (number > HEIGHT.toCm) return 1;
+  const factor = 1 + PER_SIZE * (number - (number >= 30 ? MIDDLE.from30 : MIDDLE.from0));
+  return Math.max(0.8, factor);
+}

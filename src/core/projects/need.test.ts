@@ -90,11 +90,30 @@ describe('what a need takes', () => {
 
   it('knows the parts of a table apart', () => {
     const table = withTable(row('', 1400, 1800), row('', 1400, 1100, 'lining'));
-    const of = (part: string) => computeClothNeed(project(), { ...main, part, cutting: none }, table, cotton(1400));
+    const middling = project({ makes: [{ size: '40', count: 1 }] });
+    const of = (part: string) => computeClothNeed(middling, { ...main, part, cutting: none }, table, cotton(1400));
     expect(of('main')).toMatchObject({ value: { lengthMm: 1800 } });
     expect(of('Lining')).toMatchObject({ value: { lengthMm: 1100 } });
     // The table does not say: a guess, a quarter of the 1.70 m of a blouse.
     expect(of('interfacing')).toMatchObject({ value: { way: 'guess', lengthMm: 425 } });
+  });
+
+  it('is guessed by garment and size', () => {
+    const guess = (name: string, size: string, count = 1) => {
+      const bare = { ...project({ makes: [{ size, count }] }), name };
+      const found = computeClothNeed(bare, { ...main, cutting: none }, undefined, cotton(1400));
+      return found.ok && found.value.way === 'guess' ? found.value.lengthMm : null;
+    };
+    // A shirt of a middling size takes 2.20 m; four sizes up 4.8 % more; in letters, and twice.
+    expect(guess('Shirt', '40')).toBeCloseTo(2200);
+    expect(guess('Shirt', '44')).toBeCloseTo(2200 * 1.048);
+    expect(guess('Shirt', '12')).toBeCloseTo(2200);
+    expect(guess('Shirt', 'XL', 2)).toBeCloseTo(2 * 2200 * 1.1);
+    expect(guess('Shirt', '2XL')).toBeCloseTo(2200 * 1.16);
+    // A child of 110 cm: (110 / 170)^1.5 of it.
+    expect(guess('Shirt', '110')).toBeCloseTo(2200 * 0.5205, 0);
+    expect(guess('Shirt', 'tall')).toBeCloseTo(2200);
+    expect(guess('Curtains', '44')).toBeCloseTo(2700);
   });
 
   it('is never shorter than its longest piece, nor on cloth that is too narrow for its widest', () => {

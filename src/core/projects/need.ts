@@ -3,6 +3,7 @@ import { fail, ok, type Result } from '../result/index.ts';
 import {
   GARMENT_WIDTH_MM,
   getShrinkage,
+  getSizeFactor,
   guessGarment,
   GUESS_SIGMA,
   ONE_WAY_SHARE,
@@ -180,7 +181,8 @@ function findBase(
   }
   const guess = guessGarment(garment, need.part);
   if (guess === null) return { code: 'nothing-known' };
-  const count = makes.reduce((sum, make) => sum + make.count, 0);
+  // So many of a middling size: each as much more or less as its own size takes.
+  const count = makes.reduce((sum, make) => sum + make.count * getSizeFactor(garment, make.size), 0);
   const { lengthMm } = computeTableLength([{ widthMm: GARMENT_WIDTH_MM, lengthMm: guess }], widthMm);
   return { way: 'guess', lengthMm: lengthMm * count, sigmaMm: GUESS_SIGMA * lengthMm * count, between: [] };
 }
@@ -203,7 +205,7 @@ function measurePieces(
 
 /**
  * What a need takes of a cloth, from what is known best but for a layout: what the sewist said, the pattern's table, or a
- * guess by the garment. Added to that: one way up (where a layout is not known), whole repeats and one more, the ends that
+ * guess by the garment and size. Added to that: one way up (where a layout is not known), whole repeats and one more, the ends that
  * are cut straight, and what the wash takes. Never shorter than the longest piece. Lengths in mm.
  */
 export function computeClothNeed(project: Project, need: Need, pattern: Item | undefined, cloth: ClothAt): NeedFound {

@@ -1,7 +1,7 @@
 import { computeDeltaE, getLab } from '../colour/index.ts';
 import { getAmount } from '../measure/index.ts';
 import { getFreeFor } from '../promises/index.ts';
-import type { Item, Lot, Need, Project } from '../records/index.ts';
+import type { FabricSpec, Item, Lot, Need, Project } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
 import { findForGarment } from './figures.ts';
 import { computeClothNeed, type ClothNeeded, type NeedFound } from './need.ts';
@@ -14,7 +14,7 @@ export type Against =
   | { readonly code: 'promised'; readonly mm: number }
   | { readonly code: 'too-narrow'; readonly widestMm: number }
   | { readonly code: 'too-light' | 'too-heavy'; readonly gsm: number }
-  | { readonly code: 'stretches' | 'does-not-stretch' }
+  | { readonly code: 'stretches' | 'does-not-stretch' | 'too-stiff' | 'too-limp' }
   | { readonly code: 'unwashed' }
   | { readonly code: 'heirloom' }
   | { readonly code: 'no-thread' }
@@ -37,32 +37,64 @@ interface Suits {
   readonly fromGsm: number;
   readonly toGsm: number;
   readonly stretch?: boolean;
+  /** How it may fall, at the least and at the most: see `DRAPE`. Absent: as it likes. */
+  readonly drape?: readonly [least: number, most: number];
+}
+
+/** How cloth falls, from what flows (0) over what is soft (1) and crisp (2) to what stands by itself (3). Estimates of ours. */
+const DRAPE = toTable<number>({
+  chiffon: 0,
+  satin: 0,
+  jersey: 0,
+  suiting: 1,
+  flannel: 1,
+  fleece: 1,
+  longPile: 1,
+  ponte: 1,
+  sweatshirting: 1,
+  poplin: 2,
+  linen: 2,
+  corduroy: 2,
+  denim10: 2,
+  ripstop: 2,
+  coating: 2,
+  denim14: 3,
+  canvas: 3,
+  waxed: 3,
+  vinyl: 3,
+});
+/** Viscose and silk flow whatever they are woven like. */
+const FLOWING: ReadonlySet<string> = new Set(['viscose', 'silk']);
+
+function getDrape({ cloth, fibre }: FabricSpec): number | null {
+  const drape = DRAPE[cloth];
+  return drape === undefined ? null : FLOWING.has(fibre) ? Math.min(drape, 0) : drape;
 }
 
 /** The weight of cloth that a garment is mostly made of, g/m². Estimates of ours. */
 const SUITS = toTable<Suits>({
-  apron: { fromGsm: 150, toGsm: 420 },
-  bag: { fromGsm: 180, toGsm: 700 },
-  blouse: { fromGsm: 50, toGsm: 180 },
-  cap: { fromGsm: 120, toGsm: 450 },
-  coat: { fromGsm: 250, toGsm: 750 },
-  curtain: { fromGsm: 100, toGsm: 450 },
+  apron: { fromGsm: 150, toGsm: 420, drape: [1, 3] },
+  bag: { fromGsm: 180, toGsm: 700, drape: [2, 3] },
+  blouse: { fromGsm: 50, toGsm: 180, drape: [0, 2] },
+  cap: { fromGsm: 120, toGsm: 450, drape: [1, 3] },
+  coat: { fromGsm: 250, toGsm: 750, drape: [1, 3] },
+  curtain: { fromGsm: 100, toGsm: 450, drape: [0, 2] },
   cushion: { fromGsm: 110, toGsm: 500 },
-  dress: { fromGsm: 70, toGsm: 260 },
+  dress: { fromGsm: 70, toGsm: 260, drape: [0, 2] },
   hoodie: { fromGsm: 200, toGsm: 420, stretch: true },
-  jacket: { fromGsm: 180, toGsm: 600 },
-  leggings: { fromGsm: 150, toGsm: 340, stretch: true },
-  pyjamas: { fromGsm: 90, toGsm: 220 },
+  jacket: { fromGsm: 180, toGsm: 600, drape: [1, 3] },
+  leggings: { fromGsm: 150, toGsm: 340, stretch: true, drape: [0, 1] },
+  pyjamas: { fromGsm: 90, toGsm: 220, drape: [0, 2] },
   quilt: { fromGsm: 100, toGsm: 190, stretch: false },
-  shirt: { fromGsm: 70, toGsm: 190 },
-  shorts: { fromGsm: 130, toGsm: 380 },
+  shirt: { fromGsm: 70, toGsm: 190, drape: [0, 2] },
+  shorts: { fromGsm: 130, toGsm: 380, drape: [1, 3] },
   skirt: { fromGsm: 90, toGsm: 400 },
-  smock: { fromGsm: 100, toGsm: 420 },
-  tee: { fromGsm: 120, toGsm: 240, stretch: true },
-  trousers: { fromGsm: 150, toGsm: 480 },
-  waistcoat: { fromGsm: 150, toGsm: 420 },
+  smock: { fromGsm: 100, toGsm: 420, drape: [1, 3] },
+  tee: { fromGsm: 120, toGsm: 240, stretch: true, drape: [0, 1] },
+  trousers: { fromGsm: 150, toGsm: 480, drape: [1, 3] },
+  waistcoat: { fromGsm: 150, toGsm: 420, drape: [1, 3] },
 });
-const LININGS: Suits = { fromGsm: 40, toGsm: 150 };
+const LININGS: Suits = { fromGsm: 40, toGsm: 150, drape: [0, 2] };
 /** From here on a cloth is called stretchy, per cent across. */
 export const STRETCHES_FROM = 20;
 const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting']);
@@ -74,6 +106,7 @@ const COST = {
   promised: 1,
   weight: 1.5,
   stretch: 2,
+  drape: 1,
   unwashed: 0.2,
   heirloom: 2,
   restPerM: 0.05,
@@ -185,6 +218,9 @@ export function judgeCloth(
   const isStretchy = (fabric.stretchPercent ?? 0) >= STRETCHES_FROM || KNITS.has(fabric.cloth);
   if (suits?.stretch === true && !isStretchy) add({ code: 'does-not-stretch' }, COST.stretch);
   if (suits && suits.stretch !== true && isStretchy) add({ code: 'stretches' }, COST.stretch);
+  const drape = getDrape(fabric);
+  if (suits?.drape && drape !== null && drape > suits.drape[1]) add({ code: 'too-stiff' }, COST.drape);
+  if (suits?.drape && drape !== null && drape < suits.drape[0]) add({ code: 'too-limp' }, COST.drape);
   if (item.care.includes('heirloom')) add({ code: 'heirloom' }, COST.heirloom);
   if (lot.isWashed === false) add({ code: 'unwashed' }, COST.unwashed);
   const restMm = Math.max(0, freeMm - wantedMm);

@@ -123,6 +123,10 @@ export function wordAgainst(against: Against, units: UnitSystem): string {
       return 'it stretches';
     case 'does-not-stretch':
       return 'it does not stretch';
+    case 'too-stiff':
+      return 'stiff for it';
+    case 'too-limp':
+      return 'limp for it';
     case 'unwashed':
       return 'not washed yet';
     case 'heirloom':
