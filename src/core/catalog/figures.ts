@@ -222,7 +222,8 @@ const TASKS: Readonly<Record<StationTask, readonly string[]>> = {
 /** The work that things of a type are for; null where they are for any. */
 export function findTypeTask(type: string | undefined, kind: Kind): StationTask | null {
   const known = findType(type ?? '', kind)?.type;
-  if (kind === 'thread') return 'sewing';
+  // What is being made is taken up at the machine.
+  if (kind === 'thread' || kind === 'kit') return 'sewing';
   const [task] = Object.entries(TASKS).find(([, types]) => known !== undefined && types.includes(known)) ?? [];
   return (task as StationTask | undefined) ?? null;
 }
