@@ -284,31 +284,64 @@ test('a scrap is cut up into counted squares, and its shape is drawn', async ({ 
   await expect(page.getByText('12.7 cm squares')).toBeVisible();
 });
 
-test('a scrap on a photo beside a sheet is measured, and a photo without one says so', async ({ page }) => {
+test('a scrap on a photo beside a sheet is measured, its sheet put right by hand, and cut into counted squares', async ({
+  page,
+}) => {
   const form = await openCutUp(page);
-  /** A table from above, 1 px a 1.5 mm: a sheet of A4 where it is wanted, and a scrap of 30 by 24 cm. */
-  const shoot = async (hasSheet: boolean) => {
-    const url = await page.evaluate((sheet) => {
+  /** A table from above, 1 px a 1.5 mm: sheets of A4 where they are wanted, and a scrap of 30 by 24 cm. */
+  const shoot = async (...sheets: readonly (readonly [x: number, y: number])[]) => {
+    const url = await page.evaluate((at) => {
       const canvas = document.createElement('canvas');
       [canvas.width, canvas.height] = [600, 450];
       const context = canvas.getContext('2d')!;
       context.fillStyle = '#7a5c44';
       context.fillRect(0, 0, 600, 450);
       context.fillStyle = '#f4f2ee';
-      if (sheet) context.fillRect(60, 120, 140, 198);
+      for (const [x, y] of at) context.fillRect(x, y, 140, 198);
       context.fillStyle = '#2f5d86';
-      context.fillRect(280, 140, 200, 160);
+      context.fillRect(230, 140, 200, 160);
       return canvas.toDataURL('image/png');
-    }, hasSheet);
+    }, sheets);
     await ticket(page)
       .getByLabel('A photo of the scrap beside a sheet')
       .setInputFiles({ name: 'scrap.png', mimeType: 'image/png', buffer: Buffer.from(url.split(',')[1]!, 'base64') });
   };
-  await shoot(false);
-  await expect(form.getByText(/No sheet of paper is to be seen/)).toBeVisible();
-  await shoot(true);
+  await shoot();
+  await expect(form.getByText(/No sheet of paper was found/)).toBeVisible();
+  await shoot([60, 120]);
   await expect(form.getByLabel('Across', { exact: true })).toHaveValue(/^(29\.[5-9]|30(\.[0-5])?) cm$/);
   await expect(form.getByLabel('Along', { exact: true })).toHaveValue(/^(23\.[5-9]|24(\.[0-5])?) cm$/);
-  await expect(form.getByRole('button', { name: /^Corner 4 of 4/ })).toBeVisible();
+  // Two sheets: a corner by hand, by the keys, says which.
+  await shoot([60, 120], [445, 120]);
+  await expect(form.getByText(/Two sheets are to be seen/)).toBeVisible();
+  await form.getByLabel('Across', { exact: true }).fill('10 cm');
+  const photo = form.getByRole('img', { name: 'The scrap beside the sheet' });
+  const box = (await photo.boundingBox())!;
+  const corners = [
+    [60, 120],
+    [200, 120],
+    [200, 318],
+    [60, 318],
+  ] as const;
+  for (const [n, [x, y]] of corners.entries()) {
+    const corner = form.getByRole('button', { name: `Corner ${n + 1} of the sheet` });
+    await corner.hover();
+    await page.mouse.down();
+    await page.mouse.move(box.x + (x / 600) * box.width, box.y + (y / 450) * box.height, { steps: 4 });
+    await page.mouse.up();
+    await expect(form.getByRole('button', { name: 'Another photo' })).toBeEnabled();
+  }
+  await form.getByRole('button', { name: 'Corner 3 of the sheet' }).press('ArrowRight');
+  await expect(form.getByLabel('Across', { exact: true })).toHaveValue(/^(2[89](\.\d)?|3[0-2](\.\d)?) cm$/);
   await expect(form.getByRole('list', { name: 'Sizes' })).toContainText('12.7 cm squares');
+  await form.getByText('By measure, and on paper').click();
+  await expect(form.getByRole('list', { name: 'Cuts from edge to edge' }).getByRole('listitem').first()).toBeVisible();
+  const download = page.waitForEvent('download');
+  await form.getByRole('button', { name: 'Full size as PDF' }).click();
+  expect((await download).suggestedFilename()).toBe('cuts-full-size.pdf');
+  await form.getByRole('button', { name: 'It is cut' }).click();
+  await expect(page.getByText(/^\d+ pieces cut from/)).toBeVisible();
+  await page.goto('/stash/scrap');
+  await page.getByRole('button', { name: 'Table' }).click();
+  await expect(page.getByText('12.7 cm squares')).toBeVisible();
 });

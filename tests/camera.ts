@@ -48,6 +48,23 @@ export function takePhoto(scene: Scene, corners: readonly Spot[], seed: number, 
   return { data, widthPx: WIDTH_PX, heightPx: HEIGHT_PX };
 }
 
+/** The same, out of focus: every pixel is the mean of a square so many px to each side. */
+export function blur({ data, widthPx, heightPx }: ReturnType<typeof takePhoto>, px: number) {
+  const soft = new Uint8ClampedArray(data);
+  for (let y = 0; y < heightPx; y += 1)
+    for (let x = 0; x < widthPx; x += 1)
+      for (let k = 0; k < 3; k += 1) {
+        let [sum, n] = [0, 0];
+        for (let row = Math.max(0, y - px); row <= Math.min(heightPx - 1, y + px); row += 1)
+          for (let column = Math.max(0, x - px); column <= Math.min(widthPx - 1, x + px); column += 1) {
+            sum += data[4 * (row * widthPx + column) + k]!;
+            n += 1;
+          }
+        soft[4 * (y * widthPx + x) + k] = sum / n;
+      }
+  return { data: soft, widthPx, heightPx };
+}
+
 /** A sheet of A4 on the table, its top left there, turned by so many degrees. */
 export function createSheet(xMm: number, yMm: number, degrees: number): Point[] {
   const [sin, cos] = [Math.sin((degrees * Math.PI) / 180), Math.cos((degrees * Math.PI) / 180)];

@@ -1,11 +1,12 @@
-import { PAPERS, readScrapPhoto } from '../core/scraps/index.ts';
+import { ok } from '../core/result/index.ts';
+import { PAPERS, readScrapPhoto, type Spot } from '../core/scraps/index.ts';
 import { serveLine } from './desk.ts';
 import type { Outlined, ToOutliner } from './protocol.ts';
 
 /** A scrap is measured well enough at this size, and in a moment. */
 const SIDE_PX = 640;
 
-async function outline({ file, paper }: ToOutliner): Promise<Outlined> {
+async function outline({ file, paper, sheet }: ToOutliner): Promise<Outlined> {
   let picture: ImageBitmap;
   try {
     picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
@@ -24,7 +25,11 @@ async function outline({ file, paper }: ToOutliner): Promise<Outlined> {
     context.imageSmoothingQuality = 'high';
     context.drawImage(picture, 0, 0, widthPx, heightPx);
     const { data } = context.getImageData(0, 0, widthPx, heightPx);
-    return readScrapPhoto({ data, widthPx, heightPx }, PAPERS[paper]);
+    const said = sheet?.map(({ x, y }) => ({ x: x * widthPx, y: y * heightPx }));
+    const read = readScrapPhoto({ data, widthPx, heightPx }, PAPERS[paper], said);
+    if (!read.ok) return read;
+    const toShare = ({ x, y }: Spot): Spot => ({ x: x / widthPx, y: y / heightPx });
+    return ok({ ...read.value, sheet: read.value.sheet.map(toShare), edge: read.value.edge.map(toShare) });
   } finally {
     picture.close();
   }

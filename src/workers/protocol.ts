@@ -3,7 +3,7 @@ import type { PhotoFindings } from '../core/colour/index.ts';
 import type { BundleFault, PictureFault } from '../core/formats/index.ts';
 import type { Block, Layout, Sheet } from '../core/layout/index.ts';
 import type { Result } from '../core/result/index.ts';
-import type { PaperName, PhotoFault, Region, ScrapPhoto, ScrapPlan, ScrapSize } from '../core/scraps/index.ts';
+import type { PaperName, PhotoFault, Region, ScrapPhoto, ScrapPlan, ScrapSize, Spot } from '../core/scraps/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type {
   Stowage,
@@ -182,7 +182,10 @@ export type FromScrapper = FromSearch<ScrapFound>;
 export interface ToOutliner {
   readonly file: Blob;
   readonly paper: PaperName;
+  /** Where the sheet's corners are said to be, clockwise: shares of the picture's width and height. */
+  readonly sheet?: readonly Spot[];
 }
+/** What it shows; spots are shares of the picture's width and height. */
 export type Outlined = Result<ScrapPhoto, PhotoFault | 'no-picture'>;
 
 /** What the mover is asked: an order to carry everything home in, with a table that holds so much. */

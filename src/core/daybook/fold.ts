@@ -48,10 +48,13 @@ function isSame(a: unknown, b: unknown): boolean {
  */
 function settle(lot: Lot): Lot {
   if (lot.state === 'gone') {
-    const { placeId: _p, homeId: _h, withLotId: _w, lentTo: _l, away: _a, isThreaded: _t, ...gone } = lot;
+    const { placeId: _p, homeId: _h, withLotId: _w, lentTo: _l, away: _a, isThreaded: _t, ...rest } = lot;
+    const { dueBackOn: _d, isInRepair: _r, chores: _c, leaving: _g, ...gone } = rest;
     return gone.reserved ? { ...gone, reserved: [] } : gone;
   }
-  return lot.away && lot.state !== 'out' ? { ...lot, away: undefined } : lot;
+  const { dueBackOn: _d, isInRepair: _r, ...here } = lot;
+  const settled = lot.state === 'lent' ? lot : here;
+  return settled.away && settled.state !== 'out' ? { ...settled, away: undefined } : settled;
 }
 
 /**

@@ -75,14 +75,14 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])('of version %i still loads, with its daybook', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13])('of version %i still loads, with its daybook', (version) => {
     const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
     const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
     if (!read.ok) throw new Error(JSON.stringify(read.fault));
     const { household, events } = read.value;
     // The last of them have a kit, with two lines of its own; and a project.
     expect(household.lots.size).toBe(version >= 11 ? 9 : 8);
-    expect(events).toHaveLength(version >= 12 ? 10 : version >= 11 ? 8 : version >= 6 ? 6 : 2);
+    expect(events).toHaveLength(version >= 13 ? 11 : version >= 12 ? 10 : version >= 11 ? 8 : version >= 6 ? 6 : 2);
     // What it said then, and what it could not say yet.
     expect(household.settings.estimates).toMatchObject({
       fadeSeconds: 40,
@@ -164,6 +164,15 @@ describe('the bundle', () => {
       note: '',
       amount: 700,
     });
+  });
+
+  it('keeps flaws, sizes of scraps and a budget as they were written', () => {
+    const golden = readFileSync(new URL('./golden/v13.json', import.meta.url));
+    const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
+    if (!read.ok) throw new Error(JSON.stringify(read.fault));
+    const { lots, settings } = read.value.household;
+    expect(lots.get('l1' as never)).toMatchObject({ widthMm: 900, flaws: [{ note: 'a stain', widthMm: 50 }] });
+    expect(settings).toMatchObject({ budgetPerYear: 300, scrapSizes: [{ sideMm: 127, worth: 4 }] });
   });
 
   it('has a golden file of every version before this one', () => {

@@ -58,6 +58,9 @@ const EVENT_TYPES = [
   'gathered',
   'finished',
   'letGo',
+  'inspected',
+  'cared',
+  'opened',
 ] as const;
 export type EventType = (typeof EVENT_TYPES)[number];
 

@@ -10,6 +10,7 @@ export * from './place.ts';
 export * from './room.ts';
 export * from './settings.ts';
 export * from './sorting.ts';
+export * from './upkeep.ts';
 export type { Photo } from './photo.ts';
 export * from './plan.ts';
 export * from './project.ts';

@@ -19,6 +19,7 @@ import {
 import { Corner, Flaw } from './corner.ts';
 import { ID_PATTERN, IsInstant, type ItemId, type LotId, type PlaceId, type ProjectId } from './ids.ts';
 import { Label } from './label.ts';
+import { Chore, DAY_PATTERN, Leaving } from './upkeep.ts';
 import { STOW_FORMS, type Item, type StowForm } from './item.ts';
 
 /**
@@ -30,9 +31,6 @@ export type LotState = (typeof LOT_STATES)[number];
 
 const AWAYS = ['table', 'aside', 'missing', 'waiting'] as const;
 export type Away = (typeof AWAYS)[number];
-
-/** `2026-11-25`. */
-export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 /** How an amount was found, when it was not simply typed. */
 const MEASURE_WAYS = ['board', 'folded', 'roll', 'weight', 'reel', 'count'] as const;
@@ -115,14 +113,25 @@ export class Lot {
   @IsOptional() @IsIn(AWAYS) away?: Away;
   /** To whom it is lent. */
   @IsOptional() @IsString() @MaxLength(80) lentTo?: string;
+  /** Lent: it is to come back by that calendar day, and it is away to be mended. */
+  @IsOptional() @Matches(DAY_PATTERN) dueBackOn?: string;
+  @IsOptional() @IsBoolean() isInRepair?: boolean;
   /** The lot that it is wrapped with; set exactly when the state is `with`. */
   @IsOptional() @Matches(ID_PATTERN) withLotId?: LotId;
   /** Whether it was washed, so that it will not shrink any more; absent where that does not matter. */
   @IsOptional() @IsBoolean() isWashed?: boolean;
   /** Calendar day, as the sewist's own calendar has it. */
   @IsOptional() @Matches(DAY_PATTERN) expiresOn?: string;
+  /** Calendar day on which its packet was opened: from then on it ages. */
+  @IsOptional() @Matches(DAY_PATTERN) openedOn?: string;
   /** Sewing hours that the needle in use has behind it. */
   @IsOptional() @IsNumber() @Min(0) @Max(1000) usedHours?: number;
+  /** What is to be done about it again and again. */
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => Chore) chores?: Chore[];
+  /** UTC instant at which it was last gone through, and stays; ms. */
+  @IsOptional() @IsInstant() lookedAtMs?: number;
+  /** It is to go to somebody. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Leaving) leaving?: Leaving;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(20)

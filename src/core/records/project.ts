@@ -20,7 +20,7 @@ import { Corner } from './corner.ts';
 import { ID_PATTERN, IsInstant, PHOTO_PATTERN, type ItemId, type LotId, type PhotoId, type ProjectId } from './ids.ts';
 import { KINDS, type Kind } from './item.ts';
 import { Label } from './label.ts';
-import { DAY_PATTERN } from './lot.ts';
+import { DAY_PATTERN } from './upkeep.ts';
 
 export const PROJECT_STATES = ['idea', 'planned', 'gathered', 'cut', 'sewing', 'waiting', 'done', 'givenUp'] as const;
 export type ProjectState = (typeof PROJECT_STATES)[number];

@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -17,6 +18,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ID_PATTERN, IsInstant, PHOTO_PATTERN, type PhotoId, type PlaceId, type StationId } from './ids.ts';
+import { CLIMATES, type Climate } from './upkeep.ts';
 
 export class PlanPoint {
   @IsNumber() @Min(-1e5) @Max(1e5) xMm!: number;
@@ -169,6 +171,8 @@ export class RoomSpec {
   @ValidateNested({ each: true })
   @Type(() => WallPhoto)
   photos?: WallPhoto[];
+  /** What it does to what is kept in it. */
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(CLIMATES, { each: true }) climates?: Climate[];
   /** Compass bearing of the upper edge of the plan: 0 where it is north. */
   @IsNumber() @Min(0) @Max(360) upDeg!: number;
   /** Of the house, for the sun; absent: 50. */

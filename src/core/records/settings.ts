@@ -19,6 +19,7 @@ import {
 } from 'class-validator';
 import { ID_PATTERN, type LotId, type PlaceId } from './ids.ts';
 import { ContainerSpec, SlotSpec, UnitSpec } from './place.ts';
+import { Moving, ScrapGoal, Season } from './upkeep.ts';
 import { Bond, Bounds, createSorting, DEFAULT_BOUNDS, Growth, HandPick, SortingChoice, Split } from './sorting.ts';
 
 /** Seconds and rates behind "minutes a month"; figures.md gives the source of each default. */
@@ -203,6 +204,16 @@ export class Settings {
   @ValidateNested({ each: true })
   @Type(() => ScrapSizeSpec)
   scrapSizes?: ScrapSizeSpec[];
+  /** Cloth of which nothing so wide can be cut is stuffing; absent: narrower than the least size. */
+  @IsOptional() @IsNumber() @Min(5) @Max(2000) stuffingBelowMm?: number;
+  /** What squares and strips are gathered for. */
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => ScrapGoal) goals?: ScrapGoal[];
+  /** So much cloth one would have at most, mm; absent: not asked. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e9) stashGoalMm?: number;
+  /** What is stored away for part of the year. */
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => Season) seasons?: Season[];
+  /** While one moves house. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Moving) moving?: Moving;
   /** What one would spend in a year, in one's own money; absent: not asked. */
   @IsOptional() @IsNumber() @Min(0) @Max(1e7) budgetPerYear?: number;
   /** How groups get on in one place where that is otherwise than the rules have it. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { createSheet, takePhoto, type Scene } from '../../../tests/camera.ts';
+import { blur, createSheet, takePhoto, type Scene } from '../../../tests/camera.ts';
 import { computeOutlineArea, type Point } from '../layout/index.ts';
 import { PAPERS, readScrapPhoto } from './index.ts';
 import { computePerspective, toTable } from './homography.ts';
@@ -91,5 +91,25 @@ describe('a scrap on a photo', () => {
       'two-sheets',
     );
     expect(fault(scene(), 0.05)).toBe('dark');
+    const blurred = readScrapPhoto(blur(takePhoto(scene(), ABOVE, 4), 6), PAPERS.a4);
+    expect(blurred).toEqual({ ok: false, fault: 'blurred' });
+  });
+
+  it('is measured by corners of the sheet that were said, where the light does not tell the sheet', () => {
+    const [sheet, scrap] = scene().things;
+    // A second sheet, under the first in worth.
+    const two = scene({ things: [sheet!, { outline: createSheet(660, 360, -4), colour: '#f4f2ee' }, scrap!] });
+    const photo = takePhoto(two, ABOVE, 5);
+    expect(readScrapPhoto(photo, PAPERS.a4)).toEqual({ ok: false, fault: 'two-sheets' });
+    const found = readScrapPhoto(takePhoto(scene(), ABOVE, 5), PAPERS.a4);
+    if (!found.ok) throw new Error(found.fault);
+    const said = readScrapPhoto(takePhoto(scene(), ABOVE, 5), PAPERS.a4, found.value.sheet);
+    expect(said).toEqual(found);
+    // Two pixels off at every corner is about 2 % of its sides.
+    const off = found.value.sheet.map(({ x, y }, n) => ({ x: x + (n === 0 || n === 3 ? 2 : -2), y }));
+    const read = readScrapPhoto(takePhoto(scene(), ABOVE, 5), PAPERS.a4, off);
+    if (!read.ok) throw new Error(read.fault);
+    expect(read.value.areaMm2).toBeGreaterThan(found.value.areaMm2);
+    expect(readScrapPhoto(photo, PAPERS.a4, [off[0]!, off[0]!, off[0]!, off[0]!]).ok).toBe(false);
   });
 });

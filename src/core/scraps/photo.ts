@@ -18,12 +18,14 @@ export const PAPERS = {
 export type PaperName = keyof typeof PAPERS;
 
 /** Why a photo tells no outline. */
-export type PhotoFault = 'dark' | 'no-sheet' | 'two-sheets' | 'no-scrap' | 'crossed';
+export type PhotoFault = 'dark' | 'blurred' | 'no-sheet' | 'two-sheets' | 'no-scrap' | 'crossed';
 
 /** What a photo of a scrap beside a sheet of paper shows. */
 export interface ScrapPhoto {
   /** Corners of the sheet, px: clockwise from the one nearest to the top left. */
   readonly sheet: readonly Spot[];
+  /** The corners of the scrap as the photo shows them, px. */
+  readonly edge: readonly Spot[];
   /** The outline of the scrap, mm, its box from 0; across and along as it lies beside the sheet. */
   readonly outline: readonly Point[];
   readonly areaMm2: number;
@@ -41,6 +43,9 @@ const FULL = 0.88;
 const SECOND = 0.4;
 /** What differs so much from the table is no table (OKLab). */
 const OTHER = 0.07;
+/** From so many px outside of the sheet's edge to as many inside, a sharp picture goes from table to paper; at least this much of the way. */
+const SHARP_PX = 1.5;
+const SHARP = 0.35;
 /** Corners of the outline are no further off than so much, mm. */
 const OFF_MM = 1.5;
 
@@ -127,6 +132,39 @@ function findSheet(labs: readonly Lab[], pixels: Pixels): Result<Spot[], PhotoFa
   return ok(first.corners);
 }
 
+/** How much of the way from table to paper lies within a few px of the sheet's edge; 1 is sharp. */
+function computeSharpness(
+  labs: readonly Lab[],
+  { widthPx, heightPx }: Pixels,
+  corners: readonly Spot[],
+  table: Lab,
+): number {
+  const lightAt = (x: number, y: number) => {
+    const [column, row] = [Math.round(x), Math.round(y)];
+    return column < 0 || row < 0 || column >= widthPx || row >= heightPx ? null : labs[row * widthPx + column]![0];
+  };
+  const middle = {
+    x: corners.reduce((sum, { x }) => sum + x, 0) / 4,
+    y: corners.reduce((sum, { y }) => sum + y, 0) / 4,
+  };
+  const contrast = (lightAt(middle.x, middle.y) ?? 1) - table[0];
+  const steps = corners.flatMap((a, n) => {
+    const b = corners[(n + 1) % 4]!;
+    const long = Math.hypot(b.x - a.x, b.y - a.y);
+    // Clockwise on a screen: inside is to the right.
+    const [nx, ny] = [-(b.y - a.y) / long, (b.x - a.x) / long];
+    return [0.2, 0.35, 0.5, 0.65, 0.8].flatMap((share) => {
+      const [x, y] = [a.x + share * (b.x - a.x), a.y + share * (b.y - a.y)];
+      const [inside, outside] = [
+        lightAt(x + SHARP_PX * nx, y + SHARP_PX * ny),
+        lightAt(x - SHARP_PX * nx, y - SHARP_PX * ny),
+      ];
+      return inside === null || outside === null ? [] : [(inside - outside) / contrast];
+    });
+  });
+  return steps.toSorted((a, b) => a - b)[Math.floor(steps.length / 2)] ?? 0;
+}
+
 /** The outline of a scrap on a table beside a sheet, by its corners. */
 function outlineBySheet(
   labs: readonly Lab[],
@@ -156,12 +194,19 @@ function outlineBySheet(
   const [left, top] = [Math.min(...points.map((p) => p.xMm)), Math.min(...points.map((p) => p.yMm))];
   const outline = points.map(({ xMm, yMm }) => ({ xMm: xMm - left, yMm: yMm - top }));
   if (!isPlainOutline(outline)) return fail('crossed');
-  return ok({ sheet: corners, outline, areaMm2: computeOutlineArea(outline) });
+  return ok({ sheet: corners, edge: found, outline, areaMm2: computeOutlineArea(outline) });
 }
 
-/** Finds the sheet on a photo by itself, and the scrap beside it. */
-export function readScrapPhoto(pixels: Pixels, paper: PaperSize): Result<ScrapPhoto, PhotoFault> {
+/** The scrap on a photo beside a sheet, which is found by its light; or where its corners are said to be, px, clockwise. */
+export function readScrapPhoto(
+  pixels: Pixels,
+  paper: PaperSize,
+  said?: readonly Spot[],
+): Result<ScrapPhoto, PhotoFault> {
   const labs = toLabs(pixels);
+  if (said) return outlineBySheet(labs, pixels, said, paper);
   const sheet = findSheet(labs, pixels);
-  return sheet.ok ? outlineBySheet(labs, pixels, sheet.value, paper) : sheet;
+  if (!sheet.ok) return sheet;
+  if (computeSharpness(labs, pixels, sheet.value, findTable(labs, pixels)) < SHARP) return fail('blurred');
+  return outlineBySheet(labs, pixels, sheet.value, paper);
 }

@@ -43,6 +43,9 @@ const TYPE: Record<EventType, string> = {
   gathered: 'Gathered for',
   finished: 'Finished',
   letGo: 'Let go:',
+  inspected: 'Gone through',
+  cared: 'Looked after',
+  opened: 'Opened',
 };
 
 /** One line of the daybook. */

@@ -1,3 +1,4 @@
 export { createCutOuts, createPlanSheet, createWallSheet, type SheetResult } from './draw.ts';
+export { createCutTiles } from './cuts.ts';
 export { findPaper, toSvg, type Mark, type Sheet } from './sheet.ts';
 export { parseSheet } from './parse.ts';

@@ -4,7 +4,16 @@ import { createSampleHousehold } from '../../../sample/index.ts';
 import { computeWallDrawing } from '../../drawing/index.ts';
 import { listPieces } from '../../room/index.ts';
 import { createPlaceTree, listWalls } from '../../storage/index.ts';
-import { createCutOuts, createPlanSheet, createWallSheet, findPaper, toSvg, type Mark, type Sheet } from './index.ts';
+import {
+  createCutOuts,
+  createCutTiles,
+  createPlanSheet,
+  createWallSheet,
+  findPaper,
+  toSvg,
+  type Mark,
+  type Sheet,
+} from './index.ts';
 import { toPdf } from './pdf.ts';
 
 const { household } = createSampleHousehold();
@@ -118,5 +127,44 @@ describe('a PDF', () => {
     expect(streams.filter((one) => /\bre\b|\bl\b|Tj/.test(one)).length).toBeGreaterThanOrEqual(2);
     const boxes = streams.join('\n').match(/\/MediaBox \[ 0 0 [\d.]+ [\d.]+ \]/g) ?? [];
     expect(boxes).toHaveLength(2);
+  });
+});
+
+describe('a drawing at full size', () => {
+  const square = { id: 's', kind: 'square', sideMm: 127, leastMm: 127, worth: 4 } as const;
+  const outline = [
+    { xMm: 0, yMm: 0 },
+    { xMm: 300, yMm: 0 },
+    { xMm: 300, yMm: 280 },
+    { xMm: 0, yMm: 280 },
+  ];
+  const piece = (xMm: number) => ({ size: square, xMm, yMm: 0, widthMm: 127, heightMm: 127 });
+  const cuts = {
+    worth: 8,
+    direction: 'along',
+    pieces: [piece(0), piece(127)],
+    bands: [
+      { fromMm: 0, toMm: 127 },
+      { fromMm: 127, toMm: 254 },
+    ],
+  } as const;
+  const pages = createCutTiles(cuts, { outlines: [outline], holes: [] }, 'Cuts', 'metric');
+
+  it('takes as many pages as it needs, which show a stretch of each other', () => {
+    // 194 × 273 mm of A4 within the margins, 10 mm of it again on the next: two across, two down.
+    expect(pages).toHaveLength(4);
+    expect(pages.every(({ widthMm, heightMm }) => widthMm === 210 && heightMm === 297)).toBe(true);
+    // The cut at 127 mm is on both pages of the left column, at its own place; that at 254 mm on the right, 184 mm further left.
+    const lines = (n: number) => paths(pages[n]!).filter(({ stroke }) => stroke === '#a63d32');
+    expect(lines(0).map(({ points }) => points[0]![0] - 8)).toEqual([0, 127]);
+    expect(lines(1).map(({ points }) => points[0]![0] - 8)).toEqual([254 - 184]);
+    expect(texts(pages[1]!)).toContain('3');
+    expect(texts(pages[3]!).join(' ')).toContain('page 4 of 4');
+  });
+
+  it('has a square of 50 mm on its last page', () => {
+    const proof = paths(pages[3]!).at(-1)!;
+    expect(proof.points[1]![0] - proof.points[0]![0]).toBeCloseTo(50, 9);
+    expect(paths(pages[0]!).some(({ points }) => Math.abs(points[1]![0] - points[0]![0] - 50) < 1e-9)).toBe(false);
   });
 });

@@ -36,7 +36,7 @@ export interface Paper {
   readonly heightMm: number;
 }
 
-const PAPERS: Readonly<Record<'metric' | 'imperial', readonly Paper[]>> = {
+export const PAPERS: Readonly<Record<'metric' | 'imperial', readonly Paper[]>> = {
   metric: [
     { name: 'A4', widthMm: 210, heightMm: 297 },
     { name: 'A3', widthMm: 297, heightMm: 420 },

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { measureRegion, type Region, type ScrapPlan } from '../../../core/scraps/index.ts';
+import { listCutLines, measureRegion, type Region, type ScrapPlan } from '../../../core/scraps/index.ts';
 import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
@@ -21,10 +21,7 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
   const { widthMm, heightMm } = measureRegion(region);
   const scale = size ? Math.min((size.width - 2 * PAD_PX) / widthMm, MOST_HIGH_PX / heightMm) : 0;
   const isAlong = plan.direction === 'along';
-  // Two bands side by side share a cut.
-  const cuts = [
-    ...new Set(plan.bands.flatMap(({ fromMm, toMm }) => [fromMm, toMm].map((mm) => Math.round(mm)))),
-  ].toSorted((a, b) => a - b);
+  const cuts = listCutLines(plan);
   const [w, h] = [widthMm * scale, heightMm * scale];
   return (
     <div

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
-import { computeOutlineArea, isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
+import { computeOutlineArea } from '../../../core/layout/index.ts';
 import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
-import { alignRegion, type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
-import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
+import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { startScrapper } from '../../../workers/client.ts';
 import type { ScrapAsk, ScrapFound } from '../../../workers/protocol.ts';
 import { explained } from '../../components/explained.ts';
@@ -17,8 +17,10 @@ import { useSearch, type Searched } from '../../state/useSearch.ts';
 import { wordCount } from '../../text/index.ts';
 import { nameCloth } from '../../text/scraps.ts';
 import { CutPicture } from './CutPicture.tsx';
+import { OnPaper } from './OnPaper.tsx';
 import { PhotoButton } from './PhotoButton.tsx';
 import { listSizes, SizesForm } from './SizesForm.tsx';
+import { useScrapShape } from './useScrapShape.ts';
 
 interface CutUpProps {
   readonly household: Household;
@@ -28,7 +30,6 @@ interface CutUpProps {
 }
 
 const SECONDS = 3;
-const USUAL_MM = { widthMm: 400, heightMm: 300 };
 
 const count = (plan: ScrapPlan, size: ScrapSize) => plan.pieces.filter((piece) => piece.size.id === size.id).length;
 
@@ -46,76 +47,24 @@ function listMade(item: Item, plan: ScrapPlan, sizes: readonly ScrapSize[], time
 /** A scrap is cut up into squares and strips: its shape is typed or drawn, the best cuts are shown, what was cut is counted. */
 export function CutUp({ household, item, lot, onDone }: CutUpProps) {
   const { units } = household.settings;
-  const [text, setText] = useState(() => {
-    const known = lot.lengthMm ? { widthMm: lot.widthMm ?? item.fabric!.widthMm, heightMm: lot.lengthMm } : USUAL_MM;
-    return {
-      across: formatSize(known.widthMm, units),
-      along: formatSize(known.heightMm, units),
-      grain: '0',
-      layers: '1',
-    };
-  });
-  const unit = units === 'metric' ? 'cm' : 'in';
-  const [across, along] = [parseLengthMm(text.across, unit), parseLengthMm(text.along, unit)];
-  const widthMm = across.ok && across.value >= 10 && across.value <= 6000 ? across.value : null;
-  const heightMm = along.ok && along.value >= 10 && along.value <= 20_000 ? along.value : null;
-  const [drawn, setDrawn] = useState<{ outline: readonly Point[]; of: string } | null>(
-    lot.outline ? { outline: lot.outline, of: `${text.across} ${text.along}` } : null,
-  );
+  const shape = useScrapShape(item, lot, units);
+  const { outline, widthMm, heightMm, region, times, faults, field } = shape;
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
-  const of = `${text.across} ${text.along}`;
-  const outline = useMemo(
-    () => (drawn?.of === of ? drawn.outline : widthMm && heightMm ? toBoxOutline(widthMm, heightMm) : null),
-    [drawn, of, widthMm, heightMm],
-  );
-  const degrees = Number(text.grain.replace(',', '.'));
-  const grainFault = Number.isFinite(degrees) && Math.abs(degrees) <= 90 ? undefined : 'Between -90 and 90.';
-  const layers = parseCount(text.layers);
-  const layersFault = layers.ok && layers.value >= 1 && layers.value <= 20 ? undefined : 'Between 1 and 20.';
-  const isCrossed = outline !== null && !isPlainOutline(outline);
   const all = useMemo(() => listSizes(household), [household]);
   const sizes = useMemo(() => all.filter((size) => !off.has(size.id)), [all, off]);
-  const region = useMemo(
-    () =>
-      outline && !isCrossed && grainFault === undefined
-        ? alignRegion({ outlines: [outline], holes: lot.flaws ?? [] }, degrees)
-        : null,
-    [outline, isCrossed, grainFault, degrees, lot.flaws],
-  );
   const searched = useSearch<ScrapAsk, ScrapFound>(
     startScrapper,
     region && sizes.length > 0 ? { region, sizes, seconds: SECONDS } : null,
   );
   const plan = searched.found?.plan ?? null;
-  const times = layers.ok ? layers.value : 1;
   const keep = () => {
-    if (!plan || !outline || layersFault) return undefined;
+    if (!plan || !outline || faults.layers) return undefined;
     const made = listMade(item, plan, sizes, times, units);
     return act(
       (now) => createCutUp(now, lot.id, computeOutlineArea(outline) * times, made, world.nowMs()),
       `${wordCount(plan.pieces.length * times, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`,
     ).then((isDone) => isDone && onDone());
   };
-  /** As it was found on a photo: its box is what is across and along. */
-  const takeOutline = (seen: readonly Point[]) => {
-    const most = (of: (point: Point) => number) => Math.ceil(Math.max(...seen.map(of)));
-    const next = {
-      across: formatSize(
-        most(({ xMm }) => xMm),
-        units,
-      ),
-      along: formatSize(
-        most(({ yMm }) => yMm),
-        units,
-      ),
-    };
-    setText({ ...text, ...next });
-    setDrawn({ outline: seen, of: `${next.across} ${next.along}` });
-  };
-  const field = (name: keyof typeof text) => ({
-    value: text[name],
-    onChange: ({ target }: { target: { value: string } }) => setText({ ...text, [name]: target.value }),
-  });
   return (
     <div>
       <Form
@@ -127,12 +76,12 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
       >
         <h3 className="font-bold">Cut it up into squares and strips</h3>
         <div className="mt-2 grid grid-cols-2 gap-3">
-          <TextField label="Across" autoFocus fault={widthMm ? undefined : 'Such as 40 cm.'} {...field('across')} />
-          <TextField label="Along" fault={heightMm ? undefined : 'Such as 30 cm.'} {...field('along')} />
-          <TextField label="Grain turned by, degrees" fault={grainFault} {...field('grain')} />
-          <TextField label="Layers on each other" fault={layersFault} {...field('layers')} />
+          <TextField label="Across" autoFocus fault={faults.across} {...field('across')} />
+          <TextField label="Along" fault={faults.along} {...field('along')} />
+          <TextField label="Grain turned by, degrees" fault={faults.grain} {...field('grain')} />
+          <TextField label="Layers on each other" fault={faults.layers} {...field('layers')} />
         </div>
-        <PhotoButton onOutline={takeOutline} />
+        <PhotoButton onOutline={shape.takeOutline} />
         {outline && widthMm && heightMm && (
           <div className="mt-3">
             <OutlineEditor
@@ -142,17 +91,23 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
               outline={outline}
               holes={lot.flaws ?? []}
               units={units}
-              onChange={(next) => setDrawn({ outline: next, of })}
+              onChange={shape.draw}
             />
           </div>
         )}
-        {isCrossed && (
+        {shape.isCrossed && (
           <p role="alert" className="text-sm font-semibold text-madder">
             Its edges cross each other.
           </p>
         )}
         <Sizes all={all} off={off} plan={plan} times={times} units={units} onChange={setOff} />
-        <Cuts searched={searched} region={region} colour={item.colours[0] ?? '#b9c0c2'} units={units} />
+        <Cuts
+          searched={searched}
+          region={region}
+          colour={item.colours[0] ?? '#b9c0c2'}
+          name={nameCloth(item)}
+          units={units}
+        />
         <FormFoot save="It is cut" onDone={onDone} />
       </Form>
       <SizesForm household={household} />
@@ -164,11 +119,12 @@ interface CutsProps {
   readonly searched: Searched<ScrapFound>;
   readonly region: Region | null;
   readonly colour: string;
+  readonly name: string;
   readonly units: UnitSystem;
 }
 
 /** The cuts that were found, and how near they come to what no cutting can beat. */
-function Cuts({ searched: { found, isRunning }, region, colour, units }: CutsProps) {
+function Cuts({ searched: { found, isRunning }, region, colour, name, units }: CutsProps) {
   const { plan = null, mostWorth = 0 } = found ?? {};
   return (
     <>
@@ -187,6 +143,7 @@ function Cuts({ searched: { found, isRunning }, region, colour, units }: CutsPro
               : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
             {isRunning && ' Still looking …'}
           </p>
+          {plan.pieces.length > 0 && <OnPaper plan={plan} region={region} name={name} units={units} />}
         </>
       )}
     </>

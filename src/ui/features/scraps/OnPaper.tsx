@@ -1,0 +1,48 @@
+import { listCutLines, type Region, type ScrapPlan } from '../../../core/scraps/index.ts';
+import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { saveFile } from '../../components/saveFile.ts';
+
+interface OnPaperProps {
+  readonly plan: ScrapPlan;
+  readonly region: Region;
+  readonly name: string;
+  readonly units: UnitSystem;
+}
+
+/** The cuts by their measures, and at full size on pages to lay on the cloth. */
+export function OnPaper({ plan, region, name, units }: OnPaperProps) {
+  const save = async () => {
+    const [{ createCutTiles }, { toPdf }] = await Promise.all([
+      import('../../../core/formats/sheet/index.ts'),
+      import('../../../core/formats/sheet/pdf.ts'),
+    ]);
+    const pages = createCutTiles(plan, region, `Cuts of ${name}`, units);
+    saveFile(await toPdf(pages, `Cuts of ${name}`), 'cuts-full-size.pdf', 'application/pdf');
+  };
+  return (
+    <details className="mt-1">
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">By measure, and on paper</summary>
+      <ol
+        aria-label="Cuts from edge to edge"
+        className="list-decimal pl-6"
+        {...explained(
+          plan.direction === 'along'
+            ? 'Measured from the left edge of the box round the scrap, its grain upright.'
+            : 'Measured from the upper edge of the box round the scrap, its grain upright.',
+        )}
+      >
+        {listCutLines(plan).map((mm) => (
+          <li key={mm}>
+            at {formatSize(mm, units)} from {plan.direction === 'along' ? 'the left' : 'the top'}
+          </li>
+        ))}
+      </ol>
+      <Button look="quiet" onClick={() => void save()}>
+        Full size as PDF
+      </Button>
+      <p className="text-sm text-stone">Print it at 100 %, and measure the square on its last page.</p>
+    </details>
+  );
+}
