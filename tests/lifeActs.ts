@@ -176,6 +176,7 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
         itemId: id() as ItemId,
         lotId: id() as LotId,
       })),
+      pick(random, [null, { massG: 20, name: 'Stuffing from scraps', itemId: id() as ItemId, lotId: id() as LotId }]),
       nowMs,
     ),
   createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),

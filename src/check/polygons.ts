@@ -23,16 +23,20 @@ export const meet = (a: Rect, b: Rect): boolean =>
   a.yMm + a.heightMm > b.yMm + LEAST_MM &&
   b.yMm + b.heightMm > a.yMm + LEAST_MM;
 
-export const ofRect = ({ xMm, yMm, widthMm, heightMm }: Rect): Polygon => [
-  [
-    [xMm, yMm],
-    [xMm + widthMm, yMm],
-    [xMm + widthMm, yMm + heightMm],
-    [xMm, yMm + heightMm],
-  ],
+/** The library loses its way where edges differ by the last bits of a number: corners lie on a grid much finer than a thread. */
+const onGrid = (mm: number) => Math.round(mm * 1e4) / 1e4;
+
+export const ofCorners = (corners: readonly Corner[]): Polygon => [
+  corners.map(({ xMm, yMm }) => [onGrid(xMm), onGrid(yMm)]),
 ];
 
-export const ofCorners = (corners: readonly Corner[]): Polygon => [corners.map(({ xMm, yMm }) => [xMm, yMm])];
+export const ofRect = ({ xMm, yMm, widthMm, heightMm }: Rect): Polygon =>
+  ofCorners([
+    { xMm, yMm },
+    { xMm: xMm + widthMm, yMm },
+    { xMm: xMm + widthMm, yMm: yMm + heightMm },
+    { xMm, yMm: yMm + heightMm },
+  ]);
 
 const measureRing = (ring: readonly (readonly [number, number])[]) =>
   Math.abs(

@@ -33,6 +33,7 @@ const FindPage = screen(() => import('./features/find/FindPage.tsx'), 'FindPage'
 const ProjectsPage = screen(() => import('./features/projects/ProjectsPage.tsx'), 'ProjectsPage');
 const ProjectPage = screen(() => import('./features/projects/ProjectPage.tsx'), 'ProjectPage');
 const ShopPage = screen(() => import('./features/projects/ShopPage.tsx'), 'ShopPage');
+const GoalsPage = screen(() => import('./features/scraps/GoalsPage.tsx'), 'GoalsPage');
 const SumsPage = screen(() => import('./features/projects/SumsPage.tsx'), 'SumsPage');
 const GatherPage = screen(() => import('./features/projects/GatherPage.tsx'), 'GatherPage');
 const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
@@ -86,6 +87,7 @@ export function App() {
             <Route path="projects" element={<ProjectsPage />} />
             <Route path="projects/:projectId/gather" element={<GatherPage />} />
             <Route path="projects/shop" element={<ShopPage />} />
+            <Route path="projects/goals" element={<GoalsPage />} />
             <Route path="projects/sums" element={<SumsPage />} />
             <Route path="projects/:projectId" element={<ProjectPage />} />
             <Route path="daybook" element={<DaybookPage />} />

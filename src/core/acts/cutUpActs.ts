@@ -3,6 +3,10 @@ import type { Household, Lot, LotId, ScrapCut } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createLotDraft, createReleaseWrapped, getLot, type Act } from './act.ts';
 import { addScraps, type Newcomer } from './scraps.ts';
+import { addStuffing } from './stuffing.ts';
+
+/** Less than this is dust. */
+const LEAST_G = 0.5;
 
 /** What came of cutting a scrap up: so many of one size. */
 export interface CutUp extends Newcomer {
@@ -11,22 +15,30 @@ export interface CutUp extends Newcomer {
   readonly count: number;
 }
 
+/** What is too small for any of the sizes goes to the stuffing, g. */
+export interface Leavings extends Newcomer {
+  readonly massG: number;
+}
+
 /**
  * A scrap, or a remnant, was cut up into squares and strips: they join those of the same cloth and size that there are. Of odd scraps
  * so much is gone, mm²; a length of cloth is used up whole. What is promised is not cut up.
+ * What is left of it is stuffing, where that is wanted.
  */
 export function createCutUp(
   household: Household,
   id: LotId,
   areaMm2: number,
   made: readonly CutUp[],
+  leavings: Leavings | null,
   nowMs: number,
 ): Act {
   const found = getLot(household, id);
   if (!found || !found.item.fabric) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   const some = made.filter(({ count }) => count > 0);
-  if (some.length === 0) return fail({ code: 'nothing-changed' });
+  const stuff = leavings && leavings.massG >= LEAST_G ? leavings : null;
+  if (some.length === 0 && !stuff) return fail({ code: 'nothing-changed' });
   if (getReserved(lot) > 0)
     return fail({ code: 'reserved', available: Math.max(0, getAmount(item, lot) - getReserved(lot)) });
   const present = getAmount(item, lot);
@@ -40,6 +52,7 @@ export function createCutUp(
     ...some.flatMap((one) =>
       addScraps(household, item, { cut: one.cut, cutMm: one.cutMm }, one.count, one, null, nowMs),
     ),
+    ...(stuff ? addStuffing(household, stuff.massG, item, stuff, nowMs) : []),
   ]);
-  return draft.ok ? ok({ ...draft.value, forWhat: 'squares and strips' }) : draft;
+  return draft.ok ? ok({ ...draft.value, forWhat: some.length > 0 ? 'squares and strips' : 'stuffing' }) : draft;
 }

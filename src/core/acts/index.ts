@@ -58,7 +58,7 @@ export {
   createSaveProject,
   createSaveProjects,
 } from './projectActs.ts';
-export { createCutUp, type CutUp } from './cutUpActs.ts';
+export { createCutUp, type CutUp, type Leavings } from './cutUpActs.ts';
 export { createFinish, type Finish, type LeftOver } from './finishActs.ts';
 export { toScrapItem, HANDFUL_MM2 } from './scraps.ts';
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';

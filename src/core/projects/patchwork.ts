@@ -1,12 +1,10 @@
 import { COLOUR_FAMILIES, getColourFamily, type ColourFamily } from '../colour/index.ts';
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Item, Lot } from '../records/index.ts';
+import { isForQuilts } from '../scraps/index.ts';
 import { SELVAGE_MM } from './figures.ts';
-import { STRETCHES_FROM } from './suggest.ts';
 import type { ProjectFacts } from './standing.ts';
 
-/** Cloth that quilts are made of, g/m². An estimate of ours. */
-const QUILT_GSM = { from: 90, to: 200 };
 /** Of odd scraps so much can be cut into squares; the rest is in their edges. An estimate of ours. */
 const SCRAP_SHARE = 0.5;
 
@@ -61,11 +59,8 @@ export function listPatches({ household, lotsOf }: ProjectFacts, sizes: PatchSiz
   const families = new Map<ColourFamily, Patches['from'][number][]>();
   for (const [itemId, lots] of lotsOf) {
     const item = household.items.get(itemId as Item['id']);
-    const fabric = item?.fabric;
-    if (!item || !fabric || !item.colours[0] || (item.kind !== 'fabric' && item.kind !== 'scrap')) continue;
-    const isCotton = fabric.fibre === 'cotton' && (fabric.stretchPercent ?? 0) < STRETCHES_FROM;
-    if (!isCotton || fabric.grammageGsm < QUILT_GSM.from || fabric.grammageGsm > QUILT_GSM.to) continue;
-    if (item.care.includes('heirloom')) continue;
+    if (!item?.fabric || !item.colours[0] || (item.kind !== 'fabric' && item.kind !== 'scrap')) continue;
+    if (!isForQuilts(item)) continue;
     const family = getColourFamily(item.colours[0]);
     if (!family) continue;
     for (const lot of lots) {

@@ -2,6 +2,7 @@ import { computeDeltaE, getLab } from '../colour/index.ts';
 import { getAmount } from '../measure/index.ts';
 import { getFreeFor } from '../promises/index.ts';
 import type { FabricSpec, Item, Lot, Need, Project } from '../records/index.ts';
+import { STRETCHES_FROM } from '../scraps/index.ts';
 import { toTable } from '../words/index.ts';
 import { findForGarment } from './figures.ts';
 import { computeClothNeed, type ClothNeeded, type NeedFound } from './need.ts';
@@ -95,8 +96,6 @@ const SUITS = toTable<Suits>({
   waistcoat: { fromGsm: 150, toGsm: 420, drape: [1, 3] },
 });
 const LININGS: Suits = { fromGsm: 40, toGsm: 150, drape: [0, 2] };
-/** From here on a cloth is called stretchy, per cent across. */
-export const STRETCHES_FROM = 20;
 const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting']);
 
 /** What each thing that speaks against a cloth weighs; more than one length short outweighs all. Estimates of ours. */

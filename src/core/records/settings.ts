@@ -204,8 +204,6 @@ export class Settings {
   @ValidateNested({ each: true })
   @Type(() => ScrapSizeSpec)
   scrapSizes?: ScrapSizeSpec[];
-  /** Cloth of which nothing so wide can be cut is stuffing; absent: narrower than the least size. */
-  @IsOptional() @IsNumber() @Min(5) @Max(2000) stuffingBelowMm?: number;
   /** What squares and strips are gathered for. */
   @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => ScrapGoal) goals?: ScrapGoal[];
   /** So much cloth one would have at most, mm; absent: not asked. */

@@ -21,7 +21,7 @@ import { ID_PATTERN, IsInstant, type PlaceId } from './ids.ts';
 export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 /** What is to be done about a thing again and again; `other` is in the sewist's own words. */
-export const CARE_WORKS = ['oil', 'lint', 'service', 'needle', 'blade', 'air', 'refold', 'other'] as const;
+const CARE_WORKS = ['oil', 'lint', 'service', 'needle', 'blade', 'air', 'refold', 'other'] as const;
 export type CareWork = (typeof CARE_WORKS)[number];
 
 /** Something that comes round: after so many days, or after so many hours of sewing, whichever is first. At least one of them is set. */

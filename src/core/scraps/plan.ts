@@ -91,9 +91,15 @@ class BandFinder {
         for (let i = 0; i <= count; i = best[i]!.next) {
           const { band, width } = best[i]!;
           if (!band) continue;
-          const fromMm = side.fromMm + i * stepMm;
-          bands.push({ fromMm, toMm: fromMm + width });
-          pieces.push(...band.list().pieces);
+          const stepped = { fromMm: side.fromMm + i * stepMm, toMm: side.fromMm + i * stepMm + width };
+          // One cut is enough between two bands that are only a step apart, where the second gives the same right beside the first.
+          const endMm = bands.at(-1)?.toMm ?? -Infinity;
+          const isNear = stepped.fromMm > endMm && stepped.fromMm - endMm < stepMm;
+          const beside = { fromMm: endMm, toMm: endMm + width };
+          const slid = isNear ? this.findInBand(direction, beside, along, depth) : NONE;
+          const isSlid = isNear && Math.abs(slid.worth - band.worth) <= LEAST;
+          bands.push(isSlid ? beside : stepped);
+          pieces.push(...(isSlid ? slid : band).list().pieces);
         }
         return { pieces, bands };
       },

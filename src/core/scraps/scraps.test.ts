@@ -4,7 +4,15 @@ import { checkScrapPlan } from '../../check/scraps.ts';
 import { arbitraryOutlines } from '../../../tests/outlines.ts';
 import type { Point } from '../layout/index.ts';
 import { createFiller } from './fill.ts';
-import { alignRegion, createScrapSearch, measureRegion, USUAL_SIZES, type Region, type ScrapSize } from './index.ts';
+import {
+  alignRegion,
+  createScrapSearch,
+  listCutLines,
+  measureRegion,
+  USUAL_SIZES,
+  type Region,
+  type ScrapSize,
+} from './index.ts';
 
 const square = (sideMm: number, worth: number): ScrapSize => ({
   id: `square-${sideMm}`,
@@ -33,6 +41,15 @@ function plan(of: Region, sizes: readonly ScrapSize[]) {
   expect(search.most.byShape).toBeLessThanOrEqual(search.most.byArea + 1e-6);
   return best;
 }
+
+describe('cuts from edge to edge', () => {
+  it('are one between two bands side by side', () => {
+    const best = plan(region(corners([0, 0], [400, 0], [400, 310], [0, 310])), USUAL_SIZES);
+    const lines = listCutLines(best);
+    expect(lines.length).toBeGreaterThan(2);
+    for (const [n, mm] of lines.slice(1).entries()) expect(mm - lines[n]!).toBeGreaterThan(50);
+  });
+});
 
 describe('filling a rectangle', () => {
   it('mixes sizes for the greatest worth', () => {

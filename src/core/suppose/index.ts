@@ -1,3 +1,4 @@
+export { withAct } from './act.ts';
 export { type Cure, withCure } from './cured.ts';
 export { previewPlan, toHomePlan } from './preview.ts';
 export { type Put, type PutFault, putBin } from './putBin.ts';

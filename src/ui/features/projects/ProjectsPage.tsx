@@ -56,6 +56,9 @@ export function ProjectsPage() {
           <Link className={linkClass} to="/projects/shop">
             Shop card
           </Link>
+          <Link className={linkClass} to="/projects/goals">
+            Squares and strips
+          </Link>
           <Link className={linkClass} to="/projects/sums">
             Sums
           </Link>

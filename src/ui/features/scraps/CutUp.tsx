@@ -3,7 +3,7 @@ import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
 import { computeOutlineArea } from '../../../core/layout/index.ts';
 import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
 import { type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
-import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
+import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { startScrapper } from '../../../workers/client.ts';
 import type { ScrapAsk, ScrapFound } from '../../../workers/protocol.ts';
 import { explained } from '../../components/explained.ts';
@@ -17,6 +17,7 @@ import { useSearch, type Searched } from '../../state/useSearch.ts';
 import { wordCount } from '../../text/index.ts';
 import { nameCloth } from '../../text/scraps.ts';
 import { CutPicture } from './CutPicture.tsx';
+import { GoesTo } from './GoesTo.tsx';
 import { OnPaper } from './OnPaper.tsx';
 import { PhotoButton } from './PhotoButton.tsx';
 import { listSizes, SizesForm } from './SizesForm.tsx';
@@ -57,12 +58,31 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
     region && sizes.length > 0 ? { region, sizes, seconds: SECONDS } : null,
   );
   const plan = searched.found?.plan ?? null;
+  const [isStuffing, setStuffing] = useState(false);
+  const areaMm2 = outline ? computeOutlineArea(outline) * times : 0;
+  const pieces = plan ? plan.pieces.length * times : 0;
+  const cutMm2 = plan ? plan.pieces.reduce((sum, one) => sum + one.widthMm * one.heightMm, 0) * times : 0;
+  const leftG = (Math.max(0, areaMm2 - cutMm2) / 1e6) * (item.fabric?.grammageGsm ?? 0);
+  const made = useMemo(
+    () => (plan && !searched.isRunning ? listMade(item, plan, sizes, times, units) : []),
+    [plan, searched.isRunning, item, sizes, times, units],
+  );
   const keep = () => {
     if (!plan || !outline || faults.layers) return undefined;
-    const made = listMade(item, plan, sizes, times, units);
+    const all = made.length > 0 ? made : listMade(item, plan, sizes, times, units);
+    const leavings = isStuffing
+      ? {
+          massG: leftG,
+          name: 'Stuffing from scraps',
+          itemId: world.createId() as ItemId,
+          lotId: world.createId() as LotId,
+        }
+      : null;
     return act(
-      (now) => createCutUp(now, lot.id, computeOutlineArea(outline) * times, made, world.nowMs()),
-      `${wordCount(plan.pieces.length * times, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`,
+      (now) => createCutUp(now, lot.id, areaMm2, all, leavings, world.nowMs()),
+      pieces > 0
+        ? `${wordCount(pieces, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`
+        : `${item.name} is with the stuffing.`,
     ).then((isDone) => isDone && onDone());
   };
   return (
@@ -108,7 +128,21 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
           name={nameCloth(item)}
           units={units}
         />
-        <FormFoot save="It is cut" onDone={onDone} />
+        {plan && made.length > 0 && <GoesTo household={household} lot={lot} areaMm2={areaMm2} made={made} />}
+        {plan && leftG >= 0.5 && (
+          <label className="mt-1 flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-woad"
+              checked={isStuffing}
+              onChange={({ target }) => setStuffing(target.checked)}
+            />
+            <span {...explained('Its area without the pieces, by the weight of its cloth.')}>
+              What is left, {formatMass(leftG, units)}, goes with the stuffing
+            </span>
+          </label>
+        )}
+        <FormFoot save={pieces > 0 ? 'It is cut' : 'It is stuffing'} onDone={onDone} />
       </Form>
       <SizesForm household={household} />
     </div>

@@ -9,6 +9,7 @@ import { useOpen, world } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../../text/index.ts';
 
+const GivesRow = lazy(async () => ({ default: (await import('./GivesRow.tsx')).GivesRow }));
 const UsedRow = lazy(async () => ({ default: (await import('./UsedRow.tsx')).UsedRow }));
 
 /** Rows of a ticket that are there only where there is something to say. */
@@ -37,6 +38,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       )}
       <Suspense>
         <UsedRow household={household} item={item} />
+        {item.scrap?.cut === 'odd' && <GivesRow item={item} lot={lot} />}
       </Suspense>
       {reserved > 0 && (
         <Row

@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import type { ScrapGoal } from '../../../core/records/index.ts';
+import { formatGoalLine, parseGoalLine } from '../../../core/scraps/index.ts';
+import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
+import { AreaField, TextField } from '../../components/fields.tsx';
+import { useHousehold, world } from '../../state/app.ts';
+
+const MOST_LINES = 40;
+
+interface GoalFormProps {
+  /** Null for a new one. */
+  readonly goal: ScrapGoal | null;
+  readonly onSave: (goal: ScrapGoal) => Promise<boolean>;
+  readonly onDone: () => void;
+}
+
+/** A goal in words: its name, and what it takes, a line each. */
+export function GoalForm({ goal, onSave, onDone }: GoalFormProps) {
+  const { units } = useHousehold().settings;
+  const [name, setName] = useState(goal?.name ?? '');
+  const [text, setText] = useState(goal ? goal.lines.map((line) => formatGoalLine(line, units)).join('\n') : '');
+  const [isAsked, setAsked] = useState(false);
+  const written = text.split('\n').filter((line) => line.trim() !== '');
+  const read = written.map((line) => ({ line, said: parseGoalLine(line, units) }));
+  const bad = read.find(({ said }) => !said.ok);
+  const lines = read.flatMap(({ said }) => (said.ok ? [said.value] : []));
+  const example = units === 'metric' ? '120 blue squares 12.7' : '120 blue squares 5';
+  const fault = bad
+    ? !bad.said.ok && bad.said.fault === 'too-many'
+      ? 'A million of one size at most.'
+      : `“${bad.line.trim()}” does not read: write ${example}, or 20 strips ${units === 'metric' ? '6.35 by 100' : '2.5 by 40'}.`
+    : lines.length === 0
+      ? `Write what it takes, such as ${example}.`
+      : lines.length > MOST_LINES
+        ? `At most ${MOST_LINES} lines.`
+        : undefined;
+  const nameFault = name.trim() === '' ? 'Give it a name.' : undefined;
+  const isOpen = isAsked || bad !== undefined;
+  return (
+    <Form
+      opensBelow
+      aria-label="A goal of squares and strips"
+      className="mt-3 max-w-xl border-l-4 border-woad bg-linen p-3"
+      onSend={() => {
+        setAsked(true);
+        if (fault ?? nameFault) return undefined;
+        return onSave({ id: goal?.id ?? world.createId(), name: name.trim(), lines }).then((isDone) => {
+          if (!isDone) return;
+          setName('');
+          setText('');
+          setAsked(false);
+          onDone();
+        });
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <TextField
+        label="What for"
+        autoFocus
+        maxLength={80}
+        value={name}
+        fault={isAsked ? nameFault : undefined}
+        onChange={({ target }) => setName(target.value)}
+      />
+      <div className="mt-2">
+        <AreaField
+          label="What it takes, a line each"
+          rows={4}
+          maxLength={4000}
+          value={text}
+          fault={isOpen ? fault : undefined}
+          hint={`Such as ${example}: how many, the colour where it matters, and the side with its seams, in ${units === 'metric' ? 'cm' : 'inches'}.`}
+          onChange={({ target }) => setText(target.value)}
+        />
+      </div>
+      <FormFoot save="Count toward it" onDone={onDone} />
+    </Form>
+  );
+}

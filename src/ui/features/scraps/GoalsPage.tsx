@@ -1,0 +1,200 @@
+import { useMemo, useState } from 'react';
+import { createSaveSettings } from '../../../core/acts/index.ts';
+import type { Household, ScrapGoal } from '../../../core/records/index.ts';
+import { computeCutShare, standGoals, type GoalStanding, type LineStanding } from '../../../core/scraps/index.ts';
+import { formatClothLength, formatSize } from '../../../core/units/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { useApp, useHousehold, useOpen } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { capitalise, wordCount } from '../../text/index.ts';
+import { ToProjects } from '../projects/ToProjects.tsx';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { GoalForm } from './GoalForm.tsx';
+
+/** So many cloths are named for what is missing. */
+const MOST_NAMED = 3;
+
+function saveGoals(goals: (now: readonly ScrapGoal[]) => readonly ScrapGoal[], note: string): Promise<boolean> {
+  return act((now: Household) => {
+    const { goals: before = [], ...rest } = now.settings;
+    const next = goals(before);
+    return createSaveSettings(now, { ...rest, ...(next.length > 0 && { goals: [...next] }) });
+  }, note);
+}
+
+/** What squares and strips are gathered for: how many there are, what the scraps would give, and what is missing in cloth. */
+export function GoalsPage() {
+  const household = useHousehold();
+  const events = useApp((state) => state.events);
+  const ticket = useApp((state) => state.ticket);
+  const [edited, setEdited] = useState<string | null>(null);
+  const standings = useMemo(() => standGoals(household, events), [household, events]);
+  const share = useMemo(() => computeCutShare(events, household), [events, household]);
+  const isNew = edited === 'new' || standings.length === 0;
+  return (
+    <Page
+      title="Squares and strips"
+      tabs={<ToProjects />}
+      aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}
+    >
+      <PrintDefs />
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
+        {standings.length === 0 && (
+          <p className="max-w-prose text-stone">
+            Say what your scraps are for, such as a quilt of 120 blue squares and 80 of any colour: what is cut counts,
+            what your scraps would give is reckoned, and what is missing is told in cloth.
+          </p>
+        )}
+        {standings.map((standing) =>
+          edited === standing.goal.id ? (
+            <GoalForm
+              key={standing.goal.id}
+              goal={standing.goal}
+              onSave={(goal) =>
+                saveGoals((now) => now.map((one) => (one.id === goal.id ? goal : one)), `Kept ${goal.name}.`)
+              }
+              onDone={() => setEdited(null)}
+            />
+          ) : (
+            <Goal key={standing.goal.id} standing={standing} share={share} onEdit={() => setEdited(standing.goal.id)} />
+          ),
+        )}
+        {isNew ? (
+          <GoalForm
+            goal={null}
+            onSave={(goal) => saveGoals((now) => [...now, goal], `${goal.name} is counted from now on.`)}
+            onDone={() => setEdited(null)}
+          />
+        ) : (
+          <Button className="mt-4" data-key="n" onClick={() => setEdited('new')}>
+            Another goal <kbd className="pl-1 font-normal">N</kbd>
+          </Button>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+interface GoalProps {
+  readonly standing: GoalStanding;
+  /** Of odd scraps' area, what becomes pieces. */
+  readonly share: number;
+  readonly onEdit: () => void;
+}
+
+function Goal({ standing: { goal, lines, have, wanted }, share, onEdit }: GoalProps) {
+  return (
+    <section aria-label={goal.name} className="mb-6 max-w-4xl">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h2 className="font-display text-xl font-semibold" data-name>
+          {goal.name}
+        </h2>
+        <span className="text-stone" {...explained('Cut already and counted, of all that it takes.')}>
+          {have} of {wordCount(wanted, 'piece')} cut
+        </span>
+        <span className="ml-auto flex gap-2">
+          <Button look="quiet" onClick={onEdit}>
+            Change
+          </Button>
+          <Button
+            look="quiet"
+            onClick={() =>
+              void saveGoals((now) => now.filter((one) => one.id !== goal.id), `${goal.name} is no longer counted.`)
+            }
+          >
+            Let go
+          </Button>
+        </span>
+      </div>
+      <ul>
+        {lines.map((line, n) => (
+          <Line key={n} standing={line} share={share} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Line({ standing, share }: { standing: LineStanding; share: number }) {
+  const { units } = useHousehold().settings;
+  const open = useOpen();
+  const { line, have, fromScraps, missing, clothMm, clothWidthMm, cloths } = standing;
+  const size = formatSize(line.sideMm, units);
+  const what = `${line.colour ? `${line.colour} ` : ''}${line.cut === 'square' ? 'squares' : 'strips'}`;
+  const long = line.longMm ? ` by ${formatSize(line.longMm, units)}` : '';
+  return (
+    <li className="dotted-row py-2" aria-label={`${what} ${size}`}>
+      <p className="flex flex-wrap items-baseline gap-x-4">
+        <strong data-name>
+          {capitalise(what)} of {size}
+          {long}
+        </strong>
+        <span className="tabular" {...explained('Cut, of that size and colour, and free.')}>
+          {have} of {line.count} cut
+        </span>
+        {fromScraps > 0 && (
+          <span
+            className="tabular"
+            {...explained(
+              `Odd scraps of the colour, of whose area ${Math.round(100 * share)} % becomes pieces: what your own cutting has given, and half where it has not said much yet.`,
+            )}
+          >
+            {fromScraps} more from scraps
+          </span>
+        )}
+        {missing > 0 ? (
+          <span
+            className="tabular font-semibold text-madder"
+            {...explained(
+              'What is left, in rows across a cloth as wide as those of this colour are, or as cotton is; with 5 cm to straighten the end.',
+            )}
+          >
+            {missing} missing: {formatClothLength(clothMm, units)} of {formatSize(clothWidthMm, units)}
+            {line.colour ? ` ${line.colour}` : ''} cloth
+          </span>
+        ) : (
+          <span className="font-semibold text-moss">enough</span>
+        )}
+      </p>
+      <Bar line={standing} />
+      {cloths.length > 0 && (
+        <p className="mt-1 flex flex-wrap gap-x-4 text-sm">
+          {cloths.slice(0, MOST_NAMED).map((cloth) => (
+            <button
+              key={cloth.lot.id}
+              type="button"
+              className="min-h-9 text-left text-woad underline underline-offset-4"
+              onClick={() => open({ type: 'lot', id: cloth.lot.id })}
+              {...explained('What is free of it, rows across its width, without the selvages.')}
+            >
+              {formatClothLength(cloth.lengthMm, units)} of {cloth.item.name} gives {cloth.pieces}
+            </button>
+          ))}
+        </p>
+      )}
+    </li>
+  );
+}
+
+/** Cut, from scraps and missing, as one strip of the goal: filled, tacked, bare. */
+function Bar({ line: { line, have, fromScraps } }: { line: LineStanding }) {
+  const percent = (pieces: number) => `${(100 * pieces) / line.count}%`;
+  return (
+    <svg aria-hidden className="mt-1 block h-3 w-full max-w-xl">
+      <rect width="100%" height="12" fill="#fffdf8" stroke="#5c6b74" />
+      <rect width={percent(have)} height="12" fill="#2f5d7c" />
+      <rect
+        x={percent(have)}
+        width={percent(fromScraps)}
+        height="12"
+        fill="#c9952c"
+        fillOpacity="0.35"
+        stroke="#22303c"
+        strokeDasharray="6 3"
+      />
+    </svg>
+  );
+}
