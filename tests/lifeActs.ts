@@ -18,6 +18,7 @@ import {
   type LotId,
   type Place,
   type PlaceId,
+  type ProjectId,
   type Plan,
   type PlanId,
   type Ware,
@@ -180,6 +181,27 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
       nowMs,
     ),
   createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),
+  createStay: ({ now, lot, nowMs }) => acts.createStay(now, lot.id, nowMs),
+  createLeave: ({ now, lot, random, text, nowMs }) =>
+    acts.createLeave(now, lot.id, pick(random, [null, { toWhom: text, by: '2099-12-31' }]), nowMs),
+  createUseSoon: ({ now, lot, id, nowMs }) => acts.createUseSoon(now, lot.id, id() as ProjectId, id(), nowMs),
+  createSaveChores: ({ now, lot, random, id, nowMs }) =>
+    acts.createSaveChores(
+      now,
+      lot.id,
+      pick(random, [
+        [],
+        [{ id: id(), work: 'oil', everyDays: 30, everyHours: 8, doneAtMs: nowMs, hours: 0 }],
+        [{ id: id(), work: 'lint', doneAtMs: nowMs, hours: 0 }],
+      ]),
+    ),
+  createCared: ({ now, lot, nowMs }) => {
+    const tended = [...now.lots.values()].find(({ chores, state }) => chores && state !== 'gone') ?? lot;
+    return acts.createCared(now, tended.id, tended.chores?.[0]?.id ?? 'none', nowMs);
+  },
+  createNewNeedle: ({ now, lot }) => acts.createNewNeedle(now, lot.id),
+  createOpened: ({ now, lot, random }) => acts.createOpened(now, lot.id, pick(random, [null, '2020-02-29', 'soon'])),
+  createHours: ({ now, random }) => acts.createHours(now, pick(random, [0, 0.5, 3])),
   createWrap: ({ now, lot, other, nowMs }) => acts.createWrap(now, lot.id, other.id, nowMs),
   createGone: ({ now, lot, random, nowMs }) => acts.createGone(now, lot.id, pick(random, acts.WAYS_OUT), nowMs),
   createLend: ({ now, lot, text, nowMs }) => acts.createLend(now, lot.id, text, nowMs),

@@ -13,6 +13,7 @@ export {
 } from './itemActs.ts';
 export {
   WAYS_OUT,
+  type LendTerms,
   type WayOut,
   createCount,
   createGone,
@@ -65,6 +66,16 @@ export { createRelease, createReserve, createWash, createWrap } from './promiseA
 export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';
+export {
+  createCared,
+  createHours,
+  createLeave,
+  createNewNeedle,
+  createOpened,
+  createSaveChores,
+  createStay,
+  createUseSoon,
+} from './upkeepActs.ts';
 export { createDropWare, createSaveWare } from './wareActs.ts';
 export { createBond, createLiftWish, createRule, createWish, findBond, findWish } from './wishActs.ts';
 export { getOrderBehind } from './behind.ts';

@@ -30,8 +30,20 @@ export function createGone(household: Household, id: LotId, way: WayOut, nowMs: 
   return createLotDraft(way, item, lot, gone, getAmount(item, lot), createReleaseWrapped(household, id, nowMs));
 }
 
-/** Lent to somebody; its home waits for it. */
-export function createLend(household: Household, id: LotId, toWhom: string, nowMs: number): Act {
+/** By when something is to come back, and whether it is away to be mended. */
+export interface LendTerms {
+  readonly dueBackOn?: string;
+  readonly isInRepair?: boolean;
+}
+
+/** Lent to somebody, or given away to be mended; its home waits for it. */
+export function createLend(
+  household: Household,
+  id: LotId,
+  toWhom: string,
+  nowMs: number,
+  { dueBackOn, isInRepair }: LendTerms = {},
+): Act {
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
@@ -44,6 +56,8 @@ export function createLend(household: Household, id: LotId, toWhom: string, nowM
     withLotId: undefined,
     away: undefined,
     lentTo: who.slice(0, 80),
+    ...(dueBackOn !== undefined && { dueBackOn }),
+    ...(isInRepair && { isInRepair }),
     sinceMs: nowMs,
   });
   return draft.ok ? ok({ ...draft.value, subject: `${item.name} to ${who}` }) : draft;

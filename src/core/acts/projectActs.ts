@@ -15,6 +15,7 @@ import {
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { type Act, getLot } from './act.ts';
+import { countHours, getHoursDone } from './hours.ts';
 
 const notNull = (changes: readonly (Change | null)[]): Change[] => changes.filter((change) => change !== null);
 
@@ -43,7 +44,15 @@ export function createSaveProject(household: Household, project: Project, nowMs:
   const isKept = ({ needId }: Reservation) => !isOver(project) && (needId === undefined || needs.has(needId));
   const stamped = createChange('projects', project.id, before, { ...project, sinceMs: nowMs });
   const released = releasePromises(household, project.id, isKept, nowMs);
-  return ok({ type: 'projected', subject: project.name, changes: notNull([stamped, ...released]) });
+  const changes = notNull([stamped, ...released]);
+  const next = applyChanges(household, changes);
+  const worn = next.ok ? countHours(next.value, getHoursDone(before, project)) : [];
+  const all = next.ok && worn.length > 0 ? applyChanges(next.value, worn) : null;
+  return ok({
+    type: 'projected',
+    subject: project.name,
+    changes: all?.ok ? computeDifference(household, all.value) : changes,
+  });
 }
 
 /** Adds projects and changes others, all at once: one line of the daybook, one undo. Those that are as they were are left out. */

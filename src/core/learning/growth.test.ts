@@ -87,6 +87,13 @@ describe('how groups grow', () => {
     // Three of six came, and one that is no more went.
     expect(rates(events)).toEqual({ 'fabric:fibre:wool': 0.2 });
     expect(rates([...events, went])).toEqual({ 'fabric:fibre:wool': 0.13 });
+    // Given away, and kept on record: one of three that came went again.
+    const given = { ...household, lots: new Map(household.lots).set(lots[6]!.id, { ...lots[6]!, state: 'gone' }) };
+    const gave = event('gaveAway', 10, [
+      { table: 'lots', id: lots[6]!.id, before: { state: 'in', placeId: 'case-A1' }, after: { state: 'gone' } },
+    ]);
+    // 2 / 1.5 / (5 + 4).
+    expect(rates([...events, gave], given as Household)).toEqual({ 'fabric:fibre:wool': 0.15 });
   });
 
   it('is kept before a search, but for what the sewist says', () => {
