@@ -182,6 +182,14 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     ),
   createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),
   createStay: ({ now, lot, nowMs }) => acts.createStay(now, lot.id, nowMs),
+  createTurn: ({ now, lot, other, leaf, nowMs }) =>
+    acts.createTurn(
+      now,
+      [lot, other].map(({ id }) => ({ lotId: id, toId: leaf.id })),
+      'Winter cloth',
+      nowMs,
+    ),
+  createElsewhere: ({ now, lot, leaf, nowMs }) => acts.createElsewhere(now, lot.id, leaf.id, lot.form, nowMs),
   createLeave: ({ now, lot, random, text, nowMs }) =>
     acts.createLeave(now, lot.id, pick(random, [null, { toWhom: text, by: '2099-12-31' }]), nowMs),
   createUseSoon: ({ now, lot, id, nowMs }) => acts.createUseSoon(now, lot.id, id() as ProjectId, id(), nowMs),

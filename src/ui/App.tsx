@@ -36,6 +36,10 @@ const ShopPage = screen(() => import('./features/projects/ShopPage.tsx'), 'ShopP
 const GoalsPage = screen(() => import('./features/scraps/GoalsPage.tsx'), 'GoalsPage');
 const SumsPage = screen(() => import('./features/projects/SumsPage.tsx'), 'SumsPage');
 const GatherPage = screen(() => import('./features/projects/GatherPage.tsx'), 'GatherPage');
+const RoundPage = screen(() => import('./features/year/RoundPage.tsx'), 'RoundPage');
+const ThroughPage = screen(() => import('./features/year/ThroughPage.tsx'), 'ThroughPage');
+const AheadPage = screen(() => import('./features/year/AheadPage.tsx'), 'AheadPage');
+const SeasonPage = screen(() => import('./features/year/SeasonPage.tsx'), 'SeasonPage');
 const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
 const HouseholdPage = screen(() => import('./features/household/HouseholdPage.tsx'), 'HouseholdPage');
 
@@ -90,6 +94,10 @@ export function App() {
             <Route path="projects/goals" element={<GoalsPage />} />
             <Route path="projects/sums" element={<SumsPage />} />
             <Route path="projects/:projectId" element={<ProjectPage />} />
+            <Route path="year" element={<RoundPage />} />
+            <Route path="year/through" element={<ThroughPage />} />
+            <Route path="year/ahead/:placeId?" element={<AheadPage />} />
+            <Route path="year/season/:seasonId/:turn" element={<SeasonPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />
             <Route path="*" element={<First />} />

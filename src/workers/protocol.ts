@@ -22,6 +22,7 @@ import type {
 } from '../core/records/index.ts';
 import type { ArrangeOptions, Piece, PlaceLoad, Worth, Got } from '../core/room/index.ts';
 import type { Step } from '../core/moves/index.ts';
+import type { Forecast, GroupYear, Help } from '../core/upkeep/index.ts';
 import type { Strained } from '../core/whereabouts/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type {
@@ -249,6 +250,11 @@ export interface Questions {
   lotsVerdicts: { ask: readonly LotId[]; answer: readonly GroupVerdict[] };
   /** Places that hold or carry more than they should. */
   strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
+  /** What is to be expected of places and groups, by their year; and what helps one of them. */
+  ahead: {
+    ask: { readonly years: readonly GroupYear[]; readonly placeId: PlaceId | null };
+    answer: { readonly forecast: Forecast; readonly help: readonly Help[] };
+  };
   /** Today's arrangement, scored like a plan. */
   today: { ask: null; answer: Score };
   /** What each estimate makes of today's seconds a month. */

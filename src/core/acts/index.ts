@@ -63,11 +63,20 @@ export { createCutUp, type CutUp, type Leavings } from './cutUpActs.ts';
 export { createFinish, type Finish, type LeftOver } from './finishActs.ts';
 export { toScrapItem, HANDFUL_MM2 } from './scraps.ts';
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
-export { type PutVerdict, createBelongIn, createLieIn, createPutInto, judgePut, lieBehind } from './putActs.ts';
+export {
+  type PutVerdict,
+  createBelongIn,
+  createLieIn,
+  createPutInto,
+  createTurn,
+  judgePut,
+  lieBehind,
+} from './putActs.ts';
 export { createSaveSettings } from './settingsActs.ts';
 export { createPick, createSetBounds, createGrow, createSort, createSplit } from './sortActs.ts';
 export {
   createCared,
+  createElsewhere,
   createHours,
   createLeave,
   createNewNeedle,

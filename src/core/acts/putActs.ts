@@ -15,7 +15,7 @@ import { computeSpace, createPlaceTree, type PlaceTree } from '../storage/index.
 import { type Act, getLot } from './act.ts';
 import { createMove, createPutBack } from './lotActs.ts';
 import { applyChanges } from '../daybook/fold.ts';
-import { createChange } from '../daybook/index.ts';
+import { computeDifference, createChange } from '../daybook/index.ts';
 import { getOrderBehind } from './behind.ts';
 import { computePresentPackage, groupLotsByPlace } from '../whereabouts/index.ts';
 
@@ -136,6 +136,24 @@ export function createLieIn(
   });
   const changes = placeId === null ? takeOut(lots, nowMs) : lieBehind(household, lots, placeId, nowMs);
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'moved', subject, changes });
+}
+
+/** Says where each of some things belongs from now on, as a plan of them says; nothing is carried. All of them or none. */
+export function createTurn(
+  household: Household,
+  moves: readonly { readonly lotId: LotId; readonly toId: PlaceId }[],
+  subject: string,
+  nowMs: number,
+): Act {
+  let now = household;
+  for (const { lotId, toId } of moves) {
+    const act = createBelongIn(now, [lotId], toId, subject, nowMs);
+    if (!act.ok && act.fault.code !== 'nothing-changed') return act;
+    const next = act.ok ? applyChanges(now, act.value.changes) : null;
+    if (next?.ok) now = next.value;
+  }
+  const changes = computeDifference(household, now);
+  return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'planned', subject, changes });
 }
 
 /** Says where some things belong, where all of them go in beside what belongs there; nothing is carried. */

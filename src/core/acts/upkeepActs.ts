@@ -1,4 +1,5 @@
-import { createChange } from '../daybook/index.ts';
+import { applyChanges } from '../daybook/fold.ts';
+import { computeDifference, createChange } from '../daybook/index.ts';
 import {
   DAY_PATTERN,
   dropAbsent,
@@ -8,11 +9,14 @@ import {
   type Leaving,
   type Lot,
   type LotId,
+  type PlaceId,
   type Project,
   type ProjectId,
+  type StowForm,
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createLotDraft, getLot, type Act } from './act.ts';
+import { createMove } from './lotActs.ts';
 import { countHours } from './hours.ts';
 
 /** What is aired and refolded is gone through with it. */
@@ -31,6 +35,16 @@ export function createStay(household: Household, id: LotId, nowMs: number): Act 
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   return createLotDraft('inspected', found.item, found.lot, looked(found.lot, nowMs));
+}
+
+/** Gone through, and it is better kept elsewhere. */
+export function createElsewhere(household: Household, id: LotId, placeId: PlaceId, form: StowForm, nowMs: number): Act {
+  const moved = createMove(household, id, placeId, form, nowMs);
+  const next = moved.ok ? applyChanges(household, moved.value.changes) : null;
+  if (!moved.ok || !next?.ok) return moved;
+  const lot = next.value.lots.get(id);
+  const lots = lot && new Map(next.value.lots).set(id, looked(lot, nowMs));
+  return lots ? ok({ ...moved.value, changes: computeDifference(household, { ...next.value, lots }) }) : moved;
 }
 
 /** Gone through, and it is to go to somebody; null: it stays after all. */

@@ -30,14 +30,14 @@ export type Due = { readonly key: string; readonly on: string | null } & (
 /** Heirlooms without a chore of their own are aired once a year. */
 const AIR_MONTHS = 12;
 
-/** Whichever of its days and hours is reached first; null where only the hours count and they are not up. */
-export function getChoreDay({ everyDays, everyHours, doneAtMs, hours }: Chore, nowMs: number): string | null | 'later' {
-  if (everyHours !== undefined && hours >= everyHours) return null;
-  return everyDays === undefined ? 'later' : toDay(addDays(Math.min(doneAtMs, nowMs), everyDays));
+/** When a chore is due: now where its hours are up, else on its day; null where only hours count and they are not up. */
+function getChoreDay({ everyDays, everyHours, doneAtMs, hours }: Chore, nowMs: number): { on: string | null } | null {
+  if (everyHours !== undefined && hours >= everyHours) return { on: null };
+  return everyDays === undefined ? null : { on: toDay(addDays(Math.min(doneAtMs, nowMs), everyDays)) };
 }
 
 /** The day of a packet that was opened and has no day of its own, by what is usual for its type. */
-export function getLastDay(item: Item, { expiresOn, openedOn }: Lot): string | null {
+function getLastDay(item: Item, { expiresOn, openedOn }: Lot): string | null {
   const keeps = item.box && findType(item.box.type, item.kind)?.keepsMonths;
   const opened =
     openedOn !== undefined && keeps !== undefined ? toDay(addMonths(new Date(`${openedOn}T12:00:00`), keeps)) : null;
@@ -60,8 +60,8 @@ function listOfLot(item: Item, lot: Lot, nowMs: number): Due[] {
   if (lot.usedHours !== undefined && lot.usedHours >= NEEDLE_HOURS)
     dues.push({ key: `blunt-${lot.id}`, on: null, code: 'blunt', ...about });
   for (const chore of lot.chores ?? []) {
-    const on = getChoreDay(chore, nowMs);
-    if (on !== 'later') dues.push({ key: `chore-${lot.id}-${chore.id}`, on, code: 'chore', ...about, chore });
+    const due = getChoreDay(chore, nowMs);
+    if (due) dues.push({ key: `chore-${lot.id}-${chore.id}`, ...due, code: 'chore', ...about, chore });
   }
   if (lot.state === 'lent' && (lot.dueBackOn !== undefined || lot.isInRepair))
     dues.push({

@@ -11,7 +11,7 @@ const TELLING = 0.01;
 const LIKELY = 0.5;
 /** After what helps, no more than this is left of the chance. */
 const SAFE = 0.1;
-export const HORIZONS = [3, 6, 12] as const;
+const HORIZONS = [3, 6, 12] as const;
 
 /** What is to be expected of a place or a group, in litres. */
 export interface Outlook {

@@ -1,5 +1,8 @@
 export { listGroupYears, type GroupYear } from './flowsByGroup.ts';
-export { forecast, HORIZONS, listHelp, type Forecast, type Help, type Outlook, type PlaceOutlook } from './forecast.ts';
-export { drawFutures, getQuantile, MONTHS_AHEAD } from './resample.ts';
-export { getLastDay, listDue, type Due } from './clockwork.ts';
+export { forecast, listHelp, type Forecast, type Help, type Outlook, type PlaceOutlook } from './forecast.ts';
+export { listDue, type Due } from './clockwork.ts';
 export { listReview, takeSitting, USUAL_PACE_SECONDS, type ReviewEntry, type ReviewReason } from './review.ts';
+export { listWaiting, sumWon, withoutLeaving, type SittingWon } from './won.ts';
+export { listFetchedFromAfar, listOfSeason, planTurn, type Turn, type TurnPlan } from './season.ts';
+export { drawStashCurve, type StashCurve } from './stash.ts';
+export { formatChoreLine, parseChoreLine } from './choreLines.ts';

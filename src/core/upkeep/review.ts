@@ -37,7 +37,9 @@ export type ReviewReason =
   | { readonly code: 'twin'; readonly itemId: ItemId }
   | { readonly code: 'expired'; readonly on: string }
   | { readonly code: 'dried'; readonly openedOn: string; readonly months: number }
-  | { readonly code: 'air'; readonly months: number };
+  | { readonly code: 'air'; readonly months: number }
+  /** Asked for: its place is to burst. */
+  | { readonly code: 'room' };
 
 /** Something to go through, with what its room costs. */
 export interface ReviewEntry {
@@ -55,7 +57,7 @@ export interface ReviewEntry {
 }
 
 /** When each lot was last used, as the daybook has it; or since when it is known. */
-export function listLastUsed(events: readonly DaybookEvent[], household: Household): Map<LotId, number> {
+function listLastUsed(events: readonly DaybookEvent[], household: Household): Map<LotId, number> {
   const undone = listTakenBack(events);
   const last = new Map<LotId, number>();
   for (const { id: eventId, type, atMs, changes } of events) {
@@ -104,13 +106,14 @@ function findTwins(household: Household, last: ReadonlyMap<LotId, number>, lots:
 
 /**
  * What to go through, the dearest first: what is past its day, then what pays least for its room: unused the longest in the best
- * reached litres. What was gone through lately and stays, what is promised and what is already to leave are left out.
+ * reached litres; and what is asked for besides. What was gone through lately and stays, what is promised and what is already to leave are left out.
  */
 export function listReview(
   household: Household,
   events: readonly DaybookEvent[],
   tree: PlaceTree,
   nowMs: number,
+  asked: ReadonlySet<string> = new Set(),
 ): ReviewEntry[] {
   const today = toDay(nowMs);
   const last = listLastUsed(events, household);
@@ -140,6 +143,7 @@ export function listReview(
         if (months >= monthsFor(item.kind)) reasons.push({ code: 'unused', months });
         const twin = twins.get(item.id);
         if (twin) reasons.push({ code: 'twin', itemId: twin });
+        if (reasons.length === 0 && asked.has(lot.id)) reasons.push({ code: 'room' });
       }
       if (reasons.length === 0) return [];
       const leaf = lot.homeId ? leafOf.get(lot.homeId) : undefined;

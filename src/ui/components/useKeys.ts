@@ -73,7 +73,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
           case 'e': {
             const itemId = lotId && household?.lots.get(lotId)?.itemId;
             if (itemId) show({ type: 'editItem', id: itemId, lotId });
-            else return;
+            else if (!pressButton('e')) return;
             break;
           }
           case 'n':

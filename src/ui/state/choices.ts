@@ -46,6 +46,13 @@ interface Choices {
   readonly skippedIds: readonly string[];
   /** When the round of counting was begun, where one is at it. */
   readonly countSinceMs: number | null;
+  /** What is gone through in this sitting, where one is at it; and how long a thing takes, s. */
+  readonly reviewIds: readonly string[] | null;
+  readonly reviewSinceMs: number;
+  readonly reviewPace: number | null;
+  /** To whom things were let go last, and by how many days from then. */
+  readonly leaveTo: string;
+  readonly leaveDays: number;
   /** The paper for each sort of labels, the first label of it that is still free, and how large this screen draws a mm. */
   readonly labelStocks: Readonly<Record<string, string>>;
   readonly labelStarts: Readonly<Record<string, number>>;
@@ -80,6 +87,11 @@ export const useChoices = create<Choices>()(
       movingSinceMs: null,
       skippedIds: [],
       countSinceMs: null,
+      reviewIds: null,
+      reviewSinceMs: 0,
+      reviewPace: null,
+      leaveTo: '',
+      leaveDays: 30,
       labelStocks: {},
       labelStarts: {},
       screenScale: 1,

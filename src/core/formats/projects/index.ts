@@ -1,2 +1,2 @@
 export { readProjects, toProjectsCsv, type ProjectRow } from './table.ts';
-export { toCalendar } from './calendar.ts';
+export { toCalendar, toDueCalendar } from './calendar.ts';

@@ -113,20 +113,7 @@ export function BenchPage() {
                     : 'Nothing is out.'
                   : 'Out now'}
             </h2>
-            <Button data-key="s" onClick={() => void navigate('/scan')}>
-              Scan <kbd className="pl-1 font-normal">S</kbd>
-            </Button>
-            <Button data-key="o" onClick={() => void navigate('/bench/count')}>
-              Count <kbd className="pl-1 font-normal">O</kbd>
-            </Button>
-            <Button look="quiet" onClick={() => void navigate('/daybook')}>
-              Daybook <kbd className="font-normal">J</kbd>
-            </Button>
-            {out.length > 0 && (
-              <Button look="strong" data-key="y" onClick={() => void navigate('/bench/tidy')}>
-                Tidy up <kbd className="pl-1 font-normal">Y</kbd>
-              </Button>
-            )}
+            <BenchActs hasOut={out.length > 0} />
           </div>
           {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
         </section>
@@ -173,6 +160,32 @@ export function BenchPage() {
         </div>
       </div>
     </Page>
+  );
+}
+
+/** Where one goes on to from the bench. */
+function BenchActs({ hasOut }: { hasOut: boolean }) {
+  const navigate = useNavigate();
+  return (
+    <>
+      <Button data-key="s" onClick={() => void navigate('/scan')}>
+        Scan <kbd className="pl-1 font-normal">S</kbd>
+      </Button>
+      <Button data-key="o" onClick={() => void navigate('/bench/count')}>
+        Count <kbd className="pl-1 font-normal">O</kbd>
+      </Button>
+      <Button data-key="v" onClick={() => void navigate('/year')}>
+        The year <kbd className="pl-1 font-normal">V</kbd>
+      </Button>
+      <Button look="quiet" onClick={() => void navigate('/daybook')}>
+        Daybook <kbd className="font-normal">J</kbd>
+      </Button>
+      {hasOut && (
+        <Button look="strong" data-key="y" onClick={() => void navigate('/bench/tidy')}>
+          Tidy up <kbd className="pl-1 font-normal">Y</kbd>
+        </Button>
+      )}
+    </>
   );
 }
 

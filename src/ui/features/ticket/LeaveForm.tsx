@@ -1,7 +1,8 @@
+import { addDays } from 'date-fns';
 import { useState } from 'react';
 import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
-import type { Household, Item, Lot } from '../../../core/records/index.ts';
-import { parseAmountIn } from '../../../core/units/index.ts';
+import { DAY_PATTERN, type Household, type Item, type Lot } from '../../../core/records/index.ts';
+import { parseAmountIn, toDay } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
@@ -32,6 +33,9 @@ export function LeaveForm({
   const { units } = household.settings;
   const [amount, setAmount] = useState('');
   const [who, setWho] = useState('');
+  const [back, setBack] = useState('');
+  const [isInRepair, setInRepair] = useState(false);
+  const dayFault = back.trim() === '' || DAY_PATTERN.test(back.trim()) ? undefined : 'A day such as 2027-05-31.';
   const [fault, setFault] = useState('');
   const unit = getAmountUnit(item, lot);
   const isByPiece = unit !== 'length' && getAmount(item, lot) > 1;
@@ -68,12 +72,32 @@ export function LeaveForm({
       )}
       {lot.state !== 'lent' && lot.state !== 'digital' && (
         <Form
-          className="flex items-start gap-2"
-          onSend={() => finish((now) => createLend(now, lot.id, who, world.nowMs()))}
+          className="grid grid-cols-2 gap-2"
+          onSend={() => {
+            if (who.trim() === '' || dayFault) return undefined;
+            const terms = { ...(back.trim() !== '' && { dueBackOn: back.trim() }), isInRepair };
+            return finish((now) => createLend(now, lot.id, who, world.nowMs(), terms));
+          }}
         >
           <TextField label="Lent to" of="lots.lentTo" value={who} onChange={(event) => setWho(event.target.value)} />
-          <Button type="submit" className="mt-5 shrink-0" disabled={who.trim() === ''}>
-            Lend
+          <TextField
+            label="Back by"
+            placeholder={toDay(addDays(world.nowMs(), 30))}
+            value={back}
+            fault={dayFault}
+            onChange={(event) => setBack(event.target.value)}
+          />
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-woad"
+              checked={isInRepair}
+              onChange={({ target }) => setInRepair(target.checked)}
+            />
+            To be mended
+          </label>
+          <Button type="submit" disabled={who.trim() === ''}>
+            {isInRepair ? 'It is away' : 'Lend'}
           </Button>
         </Form>
       )}

@@ -26,12 +26,23 @@ import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import { FormFrame } from './FormFrame.tsx';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
-import { createRelease, createSaveItem, createThreaded, createWash, createWrap } from '../../../core/acts/index.ts';
+import { findType } from '../../../core/catalog/index.ts';
+import { toDay } from '../../../core/units/index.ts';
+import {
+  createOpened,
+  createRelease,
+  createSaveItem,
+  createThreaded,
+  createWash,
+  createWrap,
+} from '../../../core/acts/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const ReserveForm = lazy(async () => ({ default: (await import('./ReserveForm.tsx')).ReserveForm }));
 const LotShapeForm = lazy(async () => ({ default: (await import('./LotShapeForm.tsx')).LotShapeForm }));
 const CutUp = lazy(async () => ({ default: (await import('../scraps/CutUp.tsx')).CutUp }));
+const ChoresForm = lazy(async () => ({ default: (await import('./ChoresForm.tsx')).ChoresForm }));
+const YearActs = lazy(async () => ({ default: (await import('./YearActs.tsx')).YearActs }));
 const Makeables = lazy(async () => ({ default: (await import('./Makeables.tsx')).Makeables }));
 const MergeForm = lazy(async () => ({ default: (await import('./MergeForm.tsx')).MergeForm }));
 
@@ -41,7 +52,8 @@ interface LotProps {
   readonly lot: Lot;
 }
 
-type Asked = 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | 'shape' | 'makeable' | 'cutUp' | null;
+type Asked =
+  'chores' | 'reserve' | 'lot' | 'wrap' | 'alike' | 'merge' | 'leave' | 'shape' | 'makeable' | 'cutUp' | null;
 
 /** Acts on a lot that are wanted now and then: promise it, wash it, add another lot or a scrap of it. */
 export function LotMore({ household, item, lot }: LotProps) {
@@ -100,6 +112,9 @@ export function LotMore({ household, item, lot }: LotProps) {
               It is washed now
             </Button>
           )}
+          <Suspense>
+            <YearActs lot={lot} item={item} onChores={() => setAsked('chores')} />
+          </Suspense>
           <Button look="quiet" data-key="x" onClick={() => setAsked('leave')}>
             Used, lent, given, gone <kbd className="font-normal">X</kbd>
           </Button>
@@ -204,6 +219,11 @@ function Opened({ household, item, lot, asked, onDone }: LotProps & { asked: Ask
       {asked === 'cutUp' && (
         <Suspense>
           <CutUp household={household} item={item} lot={lot} onDone={onDone} />
+        </Suspense>
+      )}
+      {asked === 'chores' && (
+        <Suspense>
+          <ChoresForm household={household} item={item} lot={lot} onDone={onDone} />
         </Suspense>
       )}
       {asked === 'makeable' && (

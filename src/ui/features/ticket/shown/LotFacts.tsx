@@ -10,6 +10,7 @@ import { getLotsByItem } from '../../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../../text/index.ts';
 
 const GivesRow = lazy(async () => ({ default: (await import('./GivesRow.tsx')).GivesRow }));
+const YearRows = lazy(async () => ({ default: (await import('./YearRows.tsx')).YearRows }));
 const UsedRow = lazy(async () => ({ default: (await import('./UsedRow.tsx')).UsedRow }));
 
 /** Rows of a ticket that are there only where there is something to say. */
@@ -60,6 +61,11 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         <Row name="Good until" how={typed}>
           {isPast ? <span className="text-madder">{lot.expiresOn}, past</span> : lot.expiresOn}
         </Row>
+      )}
+      {(lot.openedOn ?? lot.leaving ?? lot.chores) !== undefined && (
+        <Suspense>
+          <YearRows lot={lot} />
+        </Suspense>
       )}
       {typeof lot.usedHours === 'number' && (
         <Row name="Sewn with" how={`The hours that were noted for it; about ${NEEDLE_HOURS} is what a needle lasts.`}>

@@ -1,0 +1,145 @@
+import { expect, expectAccessible, listUnexplained, openSample, test } from './support.ts';
+
+test('an old household is gone through by one key a thing, stopped, gone on with, and the room that is won is told', async ({
+  page,
+}) => {
+  await openSample(page, '/year/through');
+  await expect(page.getByText(/^\d+ things to go through$/)).toBeVisible();
+  await page.keyboard.press('d');
+  const choices = page.getByRole('list', { name: 'What becomes of it' });
+  await expect(choices).toBeVisible();
+  const name = () => page.getByRole('main').getByRole('heading', { level: 2 }).first();
+  let keys = 1;
+  /** One key, and the next thing is there. */
+  const press = async (key: string) => {
+    const before = await page.getByRole('main').locator('section[aria-label]').first().getAttribute('aria-label');
+    const more = await page.getByText(/\d+ more after it/).textContent();
+    await page.keyboard.press(key);
+    keys += 1;
+    await expect(page.getByText(more!)).toHaveCount(0);
+    return before!;
+  };
+  await press('s');
+  // To whom things go is said once.
+  await page.getByRole('button', { name: 'To whom, and by when' }).click();
+  await page.getByLabel('To whom things go').fill('the rowing club');
+  await page.getByLabel('Within days').fill('14');
+  await page.getByRole('button', { name: 'Done' }).click();
+  const goes: string[] = [];
+  for (const key of ['s', 'g', 'g', 's', 'i', 'g']) {
+    const was = await press(key);
+    if (key === 'g') goes.push(was);
+  }
+  // Taken back: it is there again.
+  const last = goes.pop()!;
+  await page.keyboard.press('u');
+  await expect(name()).toHaveText(last);
+  goes.push(await press('g'));
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  // Another day it goes on with what is left.
+  const left = await page.getByText(/\d+ more after it/).textContent();
+  await page.reload();
+  await expect(page.getByText(left!)).toBeVisible();
+  await press('l');
+  expect(keys).toBeLessThan(20);
+  await page.getByRole('button', { name: 'That is enough for today' }).click();
+  const brought = page.getByRole('region', { name: 'What this brought' });
+  await expect(brought.getByText(/4 things stay, 3 to go: .+ l of room won/)).toBeVisible();
+  await expect(brought.getByRole('list', { name: 'Where room is won' }).getByRole('listitem').first()).toBeVisible();
+  expect(await listUnexplained(page)).toEqual([]);
+  await brought.getByRole('button', { name: /^End it/ }).click();
+  // What is to go is on the list, and goes by one press; what is used soon is an idea.
+  await page.goto('/year');
+  const due = page.getByRole('listitem', { name: `${goes[0]}: goes to the rowing club` }).first();
+  await due.getByRole('button', { name: 'It is gone' }).click();
+  await expect(page.getByText(`${goes[0]}`).first()).toBeVisible();
+  await page.goto('/projects');
+  await expect(page.getByText(/^Something of /).first()).toBeVisible();
+});
+
+test('what comes round is one list, done by a key, saved for a calendar; a machine is tended by its hours', async ({
+  page,
+}) => {
+  await openSample(page, '/year');
+  const now = page.getByRole('region', { name: 'Now' });
+  await expect(now.getByRole('listitem').first()).toBeVisible();
+  const first = await now.getByRole('listitem').first().getAttribute('aria-label');
+  await page.keyboard.press('d');
+  await expect(now.getByRole('listitem', { name: first! })).toHaveCount(0);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save for a calendar' }).click();
+  expect((await download).suggestedFilename()).toBe('what-comes-round.ics');
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+});
+
+test('the forecast names what bursts first; its advice is followed, and it changes', async ({ page }) => {
+  await openSample(page, '/year/ahead');
+  const table = page.getByRole('table').first();
+  await expect(table.getByRole('row').nth(3)).toBeVisible();
+  // The first place for which a rule would help.
+  const aside = page.getByRole('complementary', { name: 'What is to come' });
+  const rule = aside.getByRole('button', { name: /^One in, one out for/ });
+  let row = table.getByRole('row').nth(1);
+  for (let n = 1; n < 9; n += 1) {
+    row = table.getByRole('row').nth(n);
+    await row.getByRole('button').click();
+    await expect(aside.getByRole('heading', { name: 'What is in it' })).toBeVisible();
+    await page.waitForTimeout(600);
+    if ((await rule.count()) > 0) break;
+  }
+  const told = aside.getByRole('paragraph').first();
+  const before = await told.textContent();
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  await aside.getByText('As a table').click();
+  await expect(aside.getByRole('table').getByRole('row')).toHaveCount(13);
+  await rule.click();
+  await expect(page.getByText(/^One in, one out for .+: plans and this page reckon with it/)).toBeVisible();
+  await expect(told).not.toHaveText(before!);
+  await expect(rule).toHaveCount(0);
+  // A goal for all the cloth.
+  const cloth = page.getByRole('region', { name: 'All the cloth' });
+  await cloth.getByRole('button', { name: 'Set a goal' }).click();
+  await cloth.getByLabel(/So much cloth at most/).fill('200 m');
+  await cloth.getByRole('button', { name: 'Keep it' }).click();
+  await expect(cloth.getByText(/that it is more than the 200.00 m/)).toBeVisible();
+});
+
+test('squares and strips are counted toward a quilt, and what is missing is told in cloth', async ({ page }) => {
+  await openSample(page, '/projects/goals');
+  await page.getByLabel('What for').fill('Ferry quilt');
+  await page.getByLabel('What it takes, a line each').fill('120 blue squares 12.7\n9000000 squares 6\n');
+  await page.getByRole('button', { name: 'Count toward it' }).click();
+  await expect(page.getByText('A million of one size at most.')).toBeVisible();
+  await page.getByLabel('What it takes, a line each').fill('120 blue squares 12.7\n80 squares 6.35\n');
+  await page.getByRole('button', { name: 'Count toward it' }).click();
+  const blue = page.getByRole('listitem', { name: 'blue squares 12.7 cm' });
+  await expect(blue).toContainText(/\d+ missing: \d+\.\d+ m of \d+ cm blue cloth/);
+  await expect(page.getByRole('listitem', { name: 'squares 64 mm' })).toContainText('80 of 80 cut');
+  await blue.getByRole('button').first().click();
+  await expect(page.getByRole('complementary', { name: 'Ticket' })).toBeVisible();
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Let go' }).click();
+  await page.keyboard.press('u');
+  await expect(blue).toBeVisible();
+});
+
+test('what is for winter goes to another room on its day, and back', async ({ page }) => {
+  await openSample(page, '/year');
+  await page.getByRole('button', { name: 'A season' }).click();
+  const form = page.getByRole('form', { name: 'A season' });
+  await form.getByLabel('What it is called').fill('Winter wool');
+  await form.getByLabel('Or this group').selectOption({ label: 'Wool' });
+  await form.getByLabel('It goes to').selectOption({ index: 2 });
+  await form.getByLabel('On', { exact: true }).fill('13-45');
+  await expect(form.getByText('Month and day, such as 04-15.')).toBeVisible();
+  await form.getByLabel('On', { exact: true }).fill('04-15');
+  await form.getByRole('button', { name: 'Keep these days' }).click();
+  await page.getByRole('link', { name: 'Away', exact: true }).click();
+  await expect(page.getByText(/Winter wool goes away/)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What is carried' }).getByRole('listitem').first()).toBeVisible();
+  expect(await listUnexplained(page)).toEqual([]);
+});

@@ -1,0 +1,247 @@
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { createGrow } from '../../../core/acts/index.ts';
+import type { PlaceId } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import {
+  listGroupYears,
+  type GroupYear,
+  type Help,
+  type Outlook,
+  type PlaceOutlook,
+} from '../../../core/upkeep/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
+import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordChance, wordHelp, wordLitres } from '../../text/year.ts';
+import { BandChart } from './BandChart.tsx';
+import { StashAhead } from './StashAhead.tsx';
+import { YearTabs } from './YearTabs.tsx';
+
+const HOW =
+  'The litres that came and went in your own months are drawn again and again, six hundred times: this many of those years end over full. Where the daybook is young, what is usual for the kind stands in.';
+/** So many rows at first. */
+const FIRST_ROWS = 12;
+
+/** What is to come: which places will be over full, how likely, and what helps. */
+export function AheadPage() {
+  const household = useHousehold();
+  const events = useApp((state) => state.events);
+  const { placeId } = useParams();
+  const navigate = useNavigate();
+  const [nowMs] = useState(() => world.nowMs());
+  const [isGroups, setGroups] = useState(false);
+  const [isAll, setAll] = useState(false);
+  const years = useMemo(() => listGroupYears(household, events, nowMs), [household, events, nowMs]);
+  const chosen = !isGroups && placeId ? (placeId as PlaceId) : null;
+  const about = useMemo(() => ({ years, placeId: chosen }), [years, chosen]);
+  const { answer, again } = useAnswer(household, 'ahead', about);
+  const rows: readonly Outlook[] = answer ? (isGroups ? answer.forecast.groups : answer.forecast.places) : [];
+  const shown = isAll ? rows : rows.slice(0, FIRST_ROWS);
+  const place = answer?.forecast.places.find(({ id }) => id === chosen) ?? null;
+  const nameOf = useNames();
+  return (
+    <Page
+      title="The year"
+      tabs={<YearTabs />}
+      aside={
+        place ? (
+          <PlaceAhead outlook={place} help={answer?.help ?? []} years={years} name={nameOf(place.id)} />
+        ) : undefined
+      }
+      asideLabel="What is to come"
+    >
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
+        <div className="flex flex-wrap items-center gap-x-5">
+          <h2 className="font-display text-xl font-semibold">Over full, how likely</h2>
+          <Button look="quiet" aria-pressed={isGroups} onClick={() => setGroups(!isGroups)}>
+            {isGroups ? 'By place' : 'By group'}
+          </Button>
+          {answer && (
+            <span
+              className="text-sm text-stone"
+              {...explained('Months of the daybook, without its first weeks, in which a stash is written down.')}
+            >
+              {answer.forecast.months === 0
+                ? 'The daybook is too young to tell; after a few months it does.'
+                : `From ${wordCount(answer.forecast.months, 'month')} of your daybook`}
+            </span>
+          )}
+        </div>
+        <Unanswered again={again} />
+        {!answer && !again && (
+          <p role="status" className="mt-3 text-stone">
+            Looking ahead…
+          </p>
+        )}
+        {answer && rows.length === 0 && <p className="mt-3">Nothing has a place yet, so nothing can be over full.</p>}
+        {rows.length > 0 && (
+          <table className="mt-2 w-full max-w-4xl">
+            <thead>
+              <tr className="text-left text-sm text-stone">
+                <th className="font-normal">{isGroups ? 'Group' : 'Place'}</th>
+                <th className="text-right font-normal">Full now</th>
+                <th data-name className="text-right font-normal">
+                  in 3 months
+                </th>
+                <th data-name className="text-right font-normal">
+                  in 6
+                </th>
+                <th data-name className="text-right font-normal">
+                  in 12
+                </th>
+              </tr>
+            </thead>
+            <tbody className="tabular">
+              {shown.map((row) => (
+                <tr key={row.id} className={`dotted-row ${row.id === chosen ? 'bg-linen font-bold' : ''}`}>
+                  <td className="py-1 pr-3">
+                    {isGroups ? (
+                      <span data-name>{nameOf(row.id)}</span>
+                    ) : (
+                      <button
+                        type="button"
+                        data-name
+                        className="min-h-9 text-left hover:underline"
+                        onClick={() => void navigate(row.id === chosen ? '/year/ahead' : `/year/ahead/${row.id}`)}
+                      >
+                        {nameOf(row.id)}
+                      </button>
+                    )}
+                  </td>
+                  <td
+                    className="text-right"
+                    {...explained('Litres as they are kept there, of those that go in the same way.')}
+                  >
+                    {Math.round((100 * row.litres) / row.roomLitres)} %
+                  </td>
+                  {row.chances.map((chance, n) => (
+                    <td
+                      key={n}
+                      className={`text-right ${chance >= 0.5 ? 'font-semibold text-madder' : ''}`}
+                      {...explained(HOW)}
+                    >
+                      {wordChance(chance)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        {rows.length > FIRST_ROWS && (
+          <Button look="quiet" onClick={() => setAll(!isAll)}>
+            {isAll ? 'The first of them' : 'All of them'}
+          </Button>
+        )}
+        <StashAhead nowMs={nowMs} />
+      </div>
+    </Page>
+  );
+}
+
+/** What places and groups are called. */
+function useNames(): (id: string) => string {
+  const household = useHousehold();
+  const tree = getTree(household);
+  return useMemo(() => {
+    const groups = new Map(getGroups(household).map((group) => [group.id, wordGroup(group, household)]));
+    return (id) => groups.get(id) ?? (tree.places.has(id as PlaceId) ? formatPlaceName(tree, id as PlaceId) : id);
+  }, [household, tree]);
+}
+
+interface PlaceAheadProps {
+  readonly outlook: PlaceOutlook;
+  readonly help: readonly Help[];
+  readonly years: readonly GroupYear[];
+  readonly name: string;
+}
+
+/** One place: its year to come, what grows in it, and what helps. */
+function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
+  const nameOf = useNames();
+  const navigate = useNavigate();
+  const { litres, roomLitres, burstsIn, band, groups, chances } = outlook;
+  const press = (one: Help) => {
+    if (one.code === 'oneInOneOut')
+      return void act(
+        (now) => createGrow(now, one.groupId, 0),
+        `One in, one out for ${nameOf(one.groupId)}: plans and this page reckon with it.`,
+      );
+    if (one.code === 'letGo') {
+      const lots = years.find(({ id }) => id === one.groupId)?.lotIds ?? [];
+      useChoices.setState({ reviewIds: [...lots], reviewSinceMs: world.nowMs() });
+      return void navigate('/year/through');
+    }
+    return void navigate(one.code === 'bin' ? '/room' : '/fit');
+  };
+  return (
+    <section aria-label={name}>
+      <h2 className="font-display text-xl font-semibold" data-name>
+        {name}
+      </h2>
+      <p {...explained(HOW)}>
+        {wordLitres(litres)} of {wordLitres(roomLitres)}.{' '}
+        {burstsIn === null
+          ? chances[2] > 0.01
+            ? `It will likely do for the year; ${wordChance(chances[2])} that it does not.`
+            : 'It will do for the year.'
+          : `Likely over full in ${wordCount(burstsIn, 'month')}.`}
+      </p>
+      <BandChart band={band} now={litres} most={roomLitres} unit="l" label={`${name}, litres month by month`} />
+      <h3 className="mt-3 font-bold">What is in it</h3>
+      <ul>
+        {groups.slice(0, 5).map((group) => (
+          <li key={group.groupId} className="dotted-row flex justify-between gap-3 py-1">
+            <span data-name>{nameOf(group.groupId)}</span>
+            <span
+              className="tabular text-right"
+              {...explained('Its part here, and by how much that grew in your own year.')}
+            >
+              {wordLitres(group.litres)}
+              {Math.abs(group.perYear) >= 0.1 &&
+                `, ${group.perYear > 0 ? '+' : '−'}${wordLitres(Math.abs(group.perYear))} a year`}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {help.length > 0 && (
+        <>
+          <h3 className="mt-3 font-bold">What helps</h3>
+          <ul aria-label="What helps" className="space-y-1.5">
+            {help.map((one) => (
+              <li key={`${one.code} ${'toId' in one ? one.toId : ''}`}>
+                <button
+                  type="button"
+                  className="w-full border border-thread bg-paper px-3 py-2 text-left hover:bg-linen"
+                  onClick={() => press(one)}
+                >
+                  <span className="block font-semibold" data-name>
+                    {wordHelp(
+                      one,
+                      'groupId' in one ? nameOf(one.groupId) : '',
+                      'toId' in one ? nameOf(one.toId) : 'binId' in one ? nameOf(one.binId) : '',
+                    )}
+                  </span>
+                  <span
+                    className="block text-sm text-stone"
+                    {...explained('The same years drawn again, with that done first.')}
+                  >
+                    then {wordChance(one.chance)} in a year
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

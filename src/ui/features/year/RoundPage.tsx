@@ -1,0 +1,214 @@
+import { addDays, addMonths } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import {
+  createCared,
+  createGone,
+  createHours,
+  createNewNeedle,
+  createReturn,
+  createStay,
+  createWash,
+} from '../../../core/acts/index.ts';
+import type { Household } from '../../../core/records/index.ts';
+import { parseCount, toDay } from '../../../core/units/index.ts';
+import { listDue, type Due } from '../../../core/upkeep/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Form } from '../../components/Form.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { Page } from '../../components/Page.tsx';
+import { saveFile } from '../../components/saveFile.ts';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
+import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { wordCount } from '../../text/index.ts';
+import { nameDue, wordDue, wordDueDone } from '../../text/year.ts';
+import { TicketPane } from '../ticket/TicketPane.tsx';
+import { Seasons } from './Seasons.tsx';
+import { YearTabs } from './YearTabs.tsx';
+
+const SPANS = [
+  [1, 'a month'],
+  [3, 'three months'],
+  [12, 'a year'],
+] as const;
+
+/** What is done about something that is due, by one key; null where it leads to another screen. */
+function doneAct(due: Due, nowMs: number): ((now: Household) => ReturnType<typeof createStay>) | null {
+  switch (due.code) {
+    case 'expires':
+      return (now) => createGone(now, due.lot.id, 'threwOut', nowMs);
+    case 'blunt':
+      return (now) => createNewNeedle(now, due.lot.id);
+    case 'back':
+    case 'repair':
+      return (now) => createReturn(now, due.lot.id, nowMs);
+    case 'wash':
+      return (now) => createWash(now, due.lot.id, nowMs);
+    case 'leaves':
+      return (now) => createGone(now, due.lot.id, 'gaveAway', nowMs);
+    case 'air':
+      return (now) => createStay(now, due.lot.id, nowMs);
+    case 'chore':
+      return (now) => createCared(now, due.lot.id, due.chore.id, nowMs);
+    case 'restock':
+    case 'project':
+    case 'season':
+      return null;
+  }
+}
+
+/** One list of all that comes round by itself: what goes bad, wears, was lent, waits to be washed, leaves, or is due. */
+export function RoundPage() {
+  const household = useHousehold();
+  const ticket = useApp((state) => state.ticket);
+  const [nowMs] = useState(() => world.nowMs());
+  const [months, setMonths] = useState(3);
+  const today = toDay(nowMs);
+  const due = useMemo(() => listDue(household, nowMs, toDay(addMonths(nowMs, months))), [household, nowMs, months]);
+  const sections = [
+    ['Now', due.filter(({ on }) => on === null || on <= today)],
+    ['This month', due.filter(({ on }) => on !== null && on > today && on <= toDay(addDays(nowMs, 30)))],
+    ['After that', due.filter(({ on }) => on !== null && on > toDay(addDays(nowMs, 30)))],
+  ] as const;
+  const [first] = due;
+  const save = async () => {
+    const { toDueCalendar } = await import('../../../core/formats/projects/index.ts');
+    const made = toDueCalendar(
+      listDue(household, nowMs, toDay(addMonths(nowMs, 12))).map((one) => ({
+        key: one.key,
+        on: one.on ?? today,
+        title: `${nameDue(one)}: ${wordDue(one)}`,
+      })),
+    );
+    if (made.ok) saveFile(made.value, 'what-comes-round.ics', 'text/calendar');
+  };
+  return (
+    <Page title="The year" tabs={<YearTabs />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
+        <PrintDefs />
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
+          <label className="flex items-center gap-2">
+            Within
+            <select
+              className="h-11 rounded border border-thread bg-paper px-2 md:h-8"
+              value={months}
+              onChange={({ target }) => setMonths(Number(target.value))}
+            >
+              {SPANS.map(([count, name]) => (
+                <option key={count} value={count}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button look="quiet" onClick={() => void save()}>
+            Save for a calendar
+          </Button>
+          <HoursForm />
+        </div>
+        {due.length === 0 && <p className="mt-4 font-display text-xl">Nothing comes round in that time.</p>}
+        <div className="mt-4 gap-x-10 xl:columns-2">
+          {sections.map(
+            ([title, some]) =>
+              some.length > 0 && (
+                <section key={title} aria-label={title} className="mb-4 break-inside-avoid-column">
+                  <h2 className="font-display text-xl font-semibold">{title}</h2>
+                  <ul>
+                    {some.map((one) => (
+                      <DueLine
+                        key={one.key}
+                        due={one}
+                        isFirst={one === first}
+                        isPast={one.on !== null && one.on < today}
+                      />
+                    ))}
+                  </ul>
+                </section>
+              ),
+          )}
+        </div>
+        <Seasons />
+      </div>
+    </Page>
+  );
+}
+
+function DueLine({ due, isFirst, isPast }: { due: Due; isFirst: boolean; isPast: boolean }) {
+  const navigate = useNavigate();
+  const open = useOpen();
+  const name = nameDue(due);
+  const lotId = 'lot' in due ? due.lot.id : due.code === 'restock' ? due.lotId : null;
+  const press = () => {
+    const made = doneAct(due, world.nowMs());
+    if (made) return void act(made);
+    if (due.code === 'project') return void navigate(`/projects/${due.project.id}`);
+    return void navigate(due.code === 'season' ? `/year/season/${due.season.id}/${due.way}` : '/projects/shop');
+  };
+  return (
+    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1" aria-label={`${name}: ${wordDue(due)}`}>
+      {'item' in due && <Swatch item={due.item} className="size-6 shrink-0" />}
+      <span className="min-w-0 flex-1" {...explained('By its day, its hours or its mark, as its ticket says.')}>
+        {lotId ? (
+          <button
+            type="button"
+            data-name
+            className="text-left font-semibold hover:underline"
+            onClick={() => open({ type: 'lot', id: lotId })}
+          >
+            {name}
+          </button>
+        ) : (
+          <strong data-name>{name}</strong>
+        )}{' '}
+        <span className="text-stone">
+          {wordDue(due)}
+          {due.on !== null && (
+            <span className={isPast ? 'text-madder' : ''}>, {isPast ? `since ${due.on}` : due.on}</span>
+          )}
+        </span>
+      </span>
+      <Button look="quiet" {...(isFirst && { 'data-key': 'd' })} onClick={press}>
+        {wordDueDone(due)} {isFirst && <kbd className="pl-1 font-normal">D</kbd>}
+      </Button>
+    </li>
+  );
+}
+
+/** Hours at the machine that no step of a project has told. */
+function HoursForm() {
+  const [text, setText] = useState<string | null>(null);
+  if (text === null)
+    return (
+      <Button look="quiet" onClick={() => setText('1')}>
+        Hours at the machine
+      </Button>
+    );
+  const hours = parseCount(text);
+  const fault = hours.ok && hours.value >= 1 && hours.value <= 1000 ? undefined : 'Between 1 and 1000.';
+  return (
+    <Form
+      aria-label="Hours at the machine"
+      className="flex items-end gap-2"
+      onSend={() =>
+        fault || !hours.ok
+          ? undefined
+          : act((now) => createHours(now, hours.value), `${wordCount(hours.value, 'hour')} counted.`).then(
+              (isDone) => isDone && setText(null),
+            )
+      }
+      onKeyDown={(event) => event.key === 'Escape' && setText(null)}
+    >
+      <TextField
+        label="Hours sewn"
+        autoFocus
+        value={text}
+        fault={fault}
+        onChange={({ target }) => setText(target.value)}
+      />
+      <Button type="submit">Count them</Button>
+    </Form>
+  );
+}

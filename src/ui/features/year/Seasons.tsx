@@ -1,0 +1,216 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { createSaveSettings } from '../../../core/acts/index.ts';
+import type { Household, PlaceId, Season } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { listFetchedFromAfar, listOfSeason } from '../../../core/upkeep/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Form } from '../../components/Form.tsx';
+import { FormFoot } from '../../components/FormFoot.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
+import { act } from '../../state/hands.ts';
+import { getGroups, getTree } from '../../state/derived.ts';
+import { wordCount, wordGroup } from '../../text/index.ts';
+
+const YEAR_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+
+function saveSeasons(change: (now: readonly Season[]) => readonly Season[], note: string): Promise<boolean> {
+  return act((now: Household) => {
+    const { seasons: before = [], ...rest } = now.settings;
+    const seasons = [...change(before)];
+    return createSaveSettings(now, { ...rest, ...(seasons.length > 0 && { seasons }) });
+  }, note);
+}
+
+/** What is stored away for part of the year, and what comes back from a store too often. */
+export function Seasons() {
+  const household = useHousehold();
+  const events = useApp((state) => state.events);
+  const open = useOpen();
+  const [isNew, setNew] = useState(false);
+  const tree = getTree(household);
+  const seasons = household.settings.seasons ?? [];
+  const fetched = listFetchedFromAfar(household, events, world.nowMs());
+  return (
+    <section aria-label="Seasons" className="mt-6 max-w-3xl">
+      <h2 className="font-display text-xl font-semibold">Put away for the season</h2>
+      {seasons.length === 0 && !isNew && (
+        <p className="text-stone">
+          Such as winter cloth that spends the summer in the attic: it goes and comes back on its day, each time with
+          the moves it takes.
+        </p>
+      )}
+      <ul>
+        {seasons.map((season) => (
+          <li key={season.id} className="dotted-row flex flex-wrap items-center gap-x-4 py-1">
+            <span
+              className="min-w-0 flex-1"
+              {...explained('What belongs to its groups or has its tag, and the days as you said.')}
+            >
+              <strong data-name>{season.name}</strong>: {wordCount(listOfSeason(household, season).length, 'thing')}, to{' '}
+              {tree.places.has(season.awayPlaceId) ? formatPlaceName(tree, season.awayPlaceId) : 'a place that is gone'}{' '}
+              on {season.goesOn}, back on {season.comesOn}
+            </span>
+            <Link className="text-woad underline underline-offset-4" to={`/year/season/${season.id}/goes`}>
+              Away
+            </Link>
+            <Link className="text-woad underline underline-offset-4" to={`/year/season/${season.id}/comes`}>
+              Back
+            </Link>
+            <Button
+              look="quiet"
+              onClick={() =>
+                void saveSeasons((now) => now.filter(({ id }) => id !== season.id), `${season.name} stays where it is.`)
+              }
+            >
+              No more
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {isNew ? (
+        <SeasonForm onDone={() => setNew(false)} />
+      ) : (
+        <Button className="mt-2" onClick={() => setNew(true)}>
+          A season
+        </Button>
+      )}
+      {fetched.length > 0 && (
+        <>
+          <p
+            className="mt-3"
+            {...explained('Fetched in three or more of the last six months from a room in which nobody works.')}
+          >
+            {wordCount(fetched.length, 'thing')} from another room {fetched.length === 1 ? 'comes' : 'come'} back month
+            by month. Keep {fetched.length === 1 ? 'it' : 'them'} here:
+          </p>
+          <ul className="flex flex-wrap gap-x-4">
+            {fetched.slice(0, 8).map((id) => (
+              <li key={id}>
+                <button
+                  type="button"
+                  data-name
+                  className="min-h-9 text-woad underline underline-offset-4"
+                  onClick={() => open({ type: 'lot', id })}
+                >
+                  {household.items.get(household.lots.get(id)!.itemId)?.name}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** A season in words: what, where to, and on which days. */
+function SeasonForm({ onDone }: { onDone: () => void }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const groups = getGroups(household);
+  const [text, setText] = useState({ name: '', tag: '', goesOn: '04-15', comesOn: '10-01', awayId: '', groupId: '' });
+  const [isAsked, setAsked] = useState(false);
+  const day = (value: string) => (YEAR_DAY.test(value) ? undefined : 'Month and day, such as 04-15.');
+  const faults = {
+    name: text.name.trim() ? undefined : 'Give it a name.',
+    what: text.tag.trim() || text.groupId ? undefined : 'Say which group, or a tag.',
+    goesOn: day(text.goesOn),
+    comesOn: day(text.comesOn),
+    away: text.awayId ? undefined : 'Say where it goes.',
+  };
+  const field = (name: keyof typeof text) => ({
+    value: text[name],
+    onChange: ({ target }: { target: { value: string } }) => setText({ ...text, [name]: target.value }),
+  });
+  const places = [...tree.places.values()].filter(({ level }) => level === 'room' || level === 'unit');
+  return (
+    <Form
+      opensBelow
+      aria-label="A season"
+      className="mt-2 max-w-xl border-l-4 border-woad bg-linen p-3"
+      onSend={() => {
+        setAsked(true);
+        if (Object.values(faults).some(Boolean)) return undefined;
+        const season: Season = {
+          id: world.createId(),
+          name: text.name.trim(),
+          groupIds: text.groupId ? [text.groupId] : [],
+          ...(text.tag.trim() && { tag: text.tag.trim() }),
+          awayPlaceId: text.awayId as PlaceId,
+          goesOn: text.goesOn,
+          comesOn: text.comesOn,
+        };
+        return saveSeasons((now) => [...now, season], `${season.name} has its days.`).then(
+          (isDone) => isDone && onDone(),
+        );
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label="What it is called"
+          autoFocus
+          maxLength={60}
+          fault={isAsked ? faults.name : undefined}
+          {...field('name')}
+        />
+        <TextField
+          label="What has this tag"
+          maxLength={40}
+          fault={isAsked ? faults.what : undefined}
+          {...field('tag')}
+        />
+        <Choice label="Or this group" {...field('groupId')}>
+          <option value="">none</option>
+          {groups.map((group) => (
+            <option key={group.id} value={group.id}>
+              {wordGroup(group, household)}
+            </option>
+          ))}
+        </Choice>
+        <Choice label="It goes to" fault={isAsked ? faults.away : undefined} {...field('awayId')}>
+          <option value="">choose</option>
+          {places.map(({ id }) => (
+            <option key={id} value={id}>
+              {formatPlaceName(tree, id)}
+            </option>
+          ))}
+        </Choice>
+        <TextField label="On" fault={faults.goesOn} {...field('goesOn')} />
+        <TextField label="Back on" fault={faults.comesOn} {...field('comesOn')} />
+      </div>
+      <FormFoot save="Keep these days" onDone={onDone} />
+    </Form>
+  );
+}
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly value: string;
+  readonly fault?: string | undefined;
+  readonly onChange: (event: { target: { value: string } }) => void;
+  readonly children: React.ReactNode;
+}
+
+function Choice({ label, value, fault, onChange, children }: ChoiceProps) {
+  return (
+    <label className="block">
+      <span className="block text-sm text-stone">{label}</span>
+      <select
+        className="h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9"
+        value={value}
+        onChange={onChange}
+      >
+        {children}
+      </select>
+      {fault && (
+        <span role="alert" className="text-sm font-semibold text-madder">
+          {fault}
+        </span>
+      )}
+    </label>
+  );
+}

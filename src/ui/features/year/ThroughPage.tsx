@@ -1,0 +1,131 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { LotId } from '../../../core/records/index.ts';
+import { listReview, takeSitting, USUAL_PACE_SECONDS } from '../../../core/upkeep/index.ts';
+import { Button } from '../../components/Button.tsx';
+import { explained } from '../../components/explained.ts';
+import { Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { useApp, useHousehold, world } from '../../state/app.ts';
+import { useChoices } from '../../state/choices.ts';
+import { getTree } from '../../state/derived.ts';
+import { wordCount } from '../../text/index.ts';
+import { OneThing } from './OneThing.tsx';
+import { ThroughEnd } from './ThroughEnd.tsx';
+import { YearTabs } from './YearTabs.tsx';
+
+const MINUTES = 15;
+/** A pause is no pace. */
+const MOST_SECONDS = 60;
+
+/** Going through the stash, a quarter of an hour at a time: what pays least for its room first, one key for each. */
+export function ThroughPage() {
+  const household = useHousehold();
+  const events = useApp((state) => state.events);
+  const tree = getTree(household);
+  const [nowMs] = useState(() => world.nowMs());
+  const ids = useChoices((state) => state.reviewIds);
+  const pace = useChoices((state) => state.reviewPace) ?? USUAL_PACE_SECONDS;
+  const [later, setLater] = useState<ReadonlySet<string>>(new Set());
+  const [sinceMs, setSinceMs] = useState<number | null>(null);
+  const wanted = useMemo(() => new Set(ids ?? []), [ids]);
+  const all = useMemo(
+    () => listReview(household, events, tree, nowMs, wanted),
+    [household, events, tree, nowMs, wanted],
+  );
+  const left = all.filter(({ lot }) => wanted.has(lot.id) && !later.has(lot.id));
+  const [entry] = left;
+  const begin = () => {
+    setLater(new Set());
+    setSinceMs(world.nowMs());
+    useChoices.setState({
+      reviewIds: takeSitting(all, MINUTES, pace).map(({ lot }) => lot.id),
+      reviewSinceMs: world.nowMs(),
+    });
+  };
+  /** One's own pace, the last things counting most. */
+  const next = () => {
+    const at = world.nowMs();
+    const seconds = sinceMs === null ? null : (at - sinceMs) / 1000;
+    setSinceMs(at);
+    if (seconds === null || seconds > MOST_SECONDS) return;
+    useChoices.setState({ reviewPace: Math.max(2, 0.9 * pace + 0.1 * seconds) });
+  };
+  return (
+    <Page title="The year" tabs={<YearTabs />}>
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
+        <PrintDefs />
+        {ids === null ? (
+          <Begin things={all.length} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
+        ) : entry ? (
+          <OneThing
+            key={entry.lot.id}
+            entry={entry}
+            left={left.length}
+            onLater={() => {
+              setLater(new Set([...later, entry.lot.id]));
+              next();
+            }}
+            onDone={next}
+          />
+        ) : (
+          <ThroughEnd
+            ids={ids as readonly LotId[]}
+            waiting={later.size}
+            onOn={() => setLater(new Set())}
+            onEnd={() => useChoices.setState({ reviewIds: null })}
+          />
+        )}
+        {ids !== null && entry && (
+          <p className="mt-6 text-sm text-stone">
+            You can stop after any thing: it goes on here another day.{' '}
+            <button
+              type="button"
+              className="min-h-9 text-woad underline underline-offset-4"
+              onClick={() => setLater(new Set([...later, ...left.map(({ lot }) => lot.id)]))}
+            >
+              That is enough for today
+            </button>
+          </p>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+function Begin({ things, sitting, onBegin }: { things: number; sitting: number; onBegin: () => void }) {
+  if (things === 0)
+    return (
+      <>
+        <p className="font-display text-[28px] font-semibold">There is nothing to go through.</p>
+        <p className="mt-2 max-w-xl">
+          Cloth comes up here when it was not used for a year, other things after two; and what dries, what is there
+          twice, and heirlooms to air.
+        </p>
+        <p className="mt-2">
+          <Link to="/year" className="text-woad underline">
+            What comes round
+          </Link>
+        </p>
+      </>
+    );
+  return (
+    <>
+      <p
+        className="font-display text-[28px] font-semibold"
+        {...explained(
+          'Cloth that was not used for a year, other things for two, what is past its day, what is much alike, heirlooms to air; less what you went through in the last nine months.',
+        )}
+      >
+        {wordCount(things, 'thing')} to go through
+      </p>
+      <p className="mt-2 max-w-xl" {...explained('As many as go into fifteen minutes at your own pace.')}>
+        What pays least for its room comes first. A quarter of an hour takes about {wordCount(sitting, 'thing')}: one
+        key for each, and U takes back.
+      </p>
+      <Button look="strong" className="mt-3" data-key="d" onClick={onBegin}>
+        Begin <kbd className="pl-1 font-normal">D</kbd>
+      </Button>
+    </>
+  );
+}
