@@ -25,6 +25,7 @@ import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
 import { projectFigures } from './projects.ts';
 import { scrapFigures } from './scraps.ts';
+import { upkeepFigures } from './upkeep.ts';
 import { placementFigures } from './placement.ts';
 import { senseFigures } from './sense.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
@@ -271,6 +272,7 @@ export const figures: readonly Bench[] = [
   ...packingFigures,
   ...projectFigures,
   ...scrapFigures,
+  ...upkeepFigures,
   ...placementFigures,
   ...senseFigures,
   ...heapFigures,

@@ -123,6 +123,7 @@ test('squares and strips are counted toward a quilt, and what is missing is told
   expect(await listUnexplained(page)).toEqual([]);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Let go' }).click();
+  await expect(page.getByText('Ferry quilt is no longer counted.')).toBeVisible();
   await page.keyboard.press('u');
   await expect(blue).toBeVisible();
 });

@@ -5,6 +5,7 @@ import * as setout from '../src/core/setout/index.ts';
 import * as labels from '../src/core/labels/index.ts';
 import * as learning from '../src/core/learning/index.ts';
 import * as mending from '../src/core/mending/index.ts';
+import { planBoxes, USUAL_LIFT_G } from '../src/core/packup/index.ts';
 import { pick } from '../src/core/random/index.ts';
 import {
   NO_PARTS,
@@ -12,6 +13,7 @@ import {
   KINDS,
   SETOUT_STAGES,
   SETOUT_WAYS,
+  type DaybookEvent,
   type Household,
   type Item,
   type ItemId,
@@ -33,6 +35,8 @@ import {
 } from '../src/core/storage/index.ts';
 import { amountOf, createNewThing, type Act, type Drawn } from './drawn.ts';
 import { PROJECT_ACTS } from './lifeProjects.ts';
+
+const MOVING_BOXES = [{ id: 'm', name: 'Middle', widthMm: 600, depthMm: 400, heightMm: 400, count: 40 }];
 
 const findHeap = ({ lots }: Household) => [...lots.values()].find((lot) => lot.heap && lot.state !== 'gone');
 
@@ -182,6 +186,31 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
     ),
   createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),
   createStay: ({ now, lot, nowMs }) => acts.createStay(now, lot.id, nowMs),
+  createPackUp: ({ now, id, nowMs }) =>
+    acts.createPackUp(now, planBoxes(now, MOVING_BOXES, USUAL_LIFT_G), USUAL_LIFT_G, id, nowMs),
+  createBoxPacked: ({ now, random, nowMs }) => {
+    const boxes = acts.listMovingBoxes(now);
+    return acts.createBoxPacked(now, boxes.length > 0 ? pick(random, boxes).id : ('none' as PlaceId), nowMs);
+  },
+  createUnpackBack: ({ now, leaf, id, nowMs }) => {
+    // As a daybook tells it: each of them belonged there before.
+    const changes = [...now.lots.keys()].map((lotId) => ({
+      table: 'lots' as const,
+      id: lotId,
+      before: { homeId: leaf.id },
+      after: {},
+    }));
+    const line = {
+      id: id() as DaybookEvent['id'],
+      seq: 0,
+      atMs: nowMs,
+      type: 'planned' as const,
+      subject: '',
+      changes,
+    };
+    return acts.createUnpackBack(now, [line], nowMs);
+  },
+  createBoxesGone: ({ now, nowMs }) => acts.createBoxesGone(now, nowMs),
   createTurn: ({ now, lot, other, leaf, nowMs }) =>
     acts.createTurn(
       now,

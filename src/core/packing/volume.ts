@@ -15,6 +15,12 @@ interface Portion extends Block {
   readonly piece: number;
 }
 
+/** The room that things take in a bin or drawer, mm³: rigid ones their own, soft and bagged ones with the air among them. */
+export function computeVolumeNeed(pkg: Package): number {
+  const volume = pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces;
+  return isBulk(pkg) ? volume / (pkg.pieces > BAG_FROM_PIECES ? BAG_SHARE : SOFT_SHARE) : volume;
+}
+
 /**
  * A bin or drawer: rigid things at real, carried positions, then
  * soft and bagged goods by the volume that is left between and above them.
@@ -26,7 +32,7 @@ export function packVolume(packages: readonly Package[], space: Space): PackResu
   let bulkNeed = 0;
   for (const [index, pkg] of packages.entries()) {
     const volume = pkg.alongMm * pkg.acrossMm * pkg.heightMm;
-    if (isBulk(pkg)) bulkNeed += (volume * pkg.pieces) / (pkg.pieces > BAG_FROM_PIECES ? BAG_SHARE : SOFT_SHARE);
+    if (isBulk(pkg)) bulkNeed += computeVolumeNeed(pkg);
     else {
       rigidVolume += volume * pkg.pieces;
       // Flat turns first: what lies low leaves room above.
@@ -49,10 +55,7 @@ export function packVolume(packages: readonly Package[], space: Space): PackResu
   let up = rigidVolume / (space.widthMm * space.depthMm);
   for (const [index, pkg] of packages.entries()) {
     if (!isBulk(pkg)) continue;
-    const volume =
-      (pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces) /
-      (pkg.pieces > BAG_FROM_PIECES ? BAG_SHARE : SOFT_SHARE);
-    const heightMm = volume / (space.widthMm * space.depthMm);
+    const heightMm = computeVolumeNeed(pkg) / (space.widthMm * space.depthMm);
     spots.push({
       index,
       piece: 0,

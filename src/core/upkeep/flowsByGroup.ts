@@ -12,7 +12,7 @@ export function computeLitres(household: Household, lots: Iterable<Lot>): number
   for (const lot of lots) {
     const item = household.items.get(lot.itemId);
     const pkg = item && takesRoom(lot) ? computePackage(item, lot, lot.form, household.settings) : null;
-    if (pkg) sum += (pkg.alongMm * pkg.acrossMm * pkg.heightMm) / 1e6;
+    if (pkg) sum += (pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces) / 1e6;
   }
   return sum;
 }

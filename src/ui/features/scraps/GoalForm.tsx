@@ -11,12 +11,14 @@ const MOST_LINES = 40;
 interface GoalFormProps {
   /** Null for a new one. */
   readonly goal: ScrapGoal | null;
+  /** It was asked for: one types at once. */
+  readonly isAsked: boolean;
   readonly onSave: (goal: ScrapGoal) => Promise<boolean>;
   readonly onDone: () => void;
 }
 
 /** A goal in words: its name, and what it takes, a line each. */
-export function GoalForm({ goal, onSave, onDone }: GoalFormProps) {
+export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormProps) {
   const { units } = useHousehold().settings;
   const [name, setName] = useState(goal?.name ?? '');
   const [text, setText] = useState(goal ? goal.lines.map((line) => formatGoalLine(line, units)).join('\n') : '');
@@ -57,7 +59,7 @@ export function GoalForm({ goal, onSave, onDone }: GoalFormProps) {
     >
       <TextField
         label="What for"
-        autoFocus
+        autoFocus={isWanted}
         maxLength={80}
         value={name}
         fault={isAsked ? nameFault : undefined}

@@ -53,6 +53,7 @@ export function GoalsPage() {
             <GoalForm
               key={standing.goal.id}
               goal={standing.goal}
+              isAsked
               onSave={(goal) =>
                 saveGoals((now) => now.map((one) => (one.id === goal.id ? goal : one)), `Kept ${goal.name}.`)
               }
@@ -65,6 +66,7 @@ export function GoalsPage() {
         {isNew ? (
           <GoalForm
             goal={null}
+            isAsked={edited === 'new'}
             onSave={(goal) => saveGoals((now) => [...now, goal], `${goal.name} is counted from now on.`)}
             onDone={() => setEdited(null)}
           />

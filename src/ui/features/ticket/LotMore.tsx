@@ -26,16 +26,7 @@ import { getLotsByItem, getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import { FormFrame } from './FormFrame.tsx';
 import { capitalise, formatAmount, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
-import { findType } from '../../../core/catalog/index.ts';
-import { toDay } from '../../../core/units/index.ts';
-import {
-  createOpened,
-  createRelease,
-  createSaveItem,
-  createThreaded,
-  createWash,
-  createWrap,
-} from '../../../core/acts/index.ts';
+import { createRelease, createSaveItem, createThreaded, createWash, createWrap } from '../../../core/acts/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const ReserveForm = lazy(async () => ({ default: (await import('./ReserveForm.tsx')).ReserveForm }));
