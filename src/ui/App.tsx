@@ -39,6 +39,7 @@ const GatherPage = screen(() => import('./features/projects/GatherPage.tsx'), 'G
 const RoundPage = screen(() => import('./features/year/RoundPage.tsx'), 'RoundPage');
 const ThroughPage = screen(() => import('./features/year/ThroughPage.tsx'), 'ThroughPage');
 const AheadPage = screen(() => import('./features/year/AheadPage.tsx'), 'AheadPage');
+const PackPage = screen(() => import('./features/year/PackPage.tsx'), 'PackPage');
 const SeasonPage = screen(() => import('./features/year/SeasonPage.tsx'), 'SeasonPage');
 const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
 const HouseholdPage = screen(() => import('./features/household/HouseholdPage.tsx'), 'HouseholdPage');
@@ -97,6 +98,7 @@ export function App() {
             <Route path="year" element={<RoundPage />} />
             <Route path="year/through" element={<ThroughPage />} />
             <Route path="year/ahead/:placeId?" element={<AheadPage />} />
+            <Route path="year/moving" element={<PackPage />} />
             <Route path="year/season/:seasonId/:turn" element={<SeasonPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="household" element={<HouseholdPage />} />

@@ -12,6 +12,7 @@ import {
   findLot,
   scoreWith,
 } from '../solver/explain/index.ts';
+import { planBoxes } from '../core/packup/index.ts';
 import { findOverloads } from '../core/room/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
@@ -53,6 +54,7 @@ function lookAhead({ years, placeId }: Questions['ahead']['ask']): Questions['ah
 function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer'] {
   if (name === 'strained') return listAllStrained();
   if (name === 'ahead') return lookAhead(about);
+  if (name === 'boxes') return planBoxes(told.household, about.sizes, about.liftG);
   const { facts, offered } = (known ??= know());
   switch (name) {
     case 'why':

@@ -5,7 +5,9 @@ import type { Block, Layout, Sheet } from '../core/layout/index.ts';
 import type { Result } from '../core/result/index.ts';
 import type { PaperName, PhotoFault, Region, ScrapPhoto, ScrapPlan, ScrapSize, Spot } from '../core/scraps/index.ts';
 import type { Apart } from '../core/mending/index.ts';
+import type { PackPlan } from '../core/packup/index.ts';
 import type {
+  BoxSize,
   Stowage,
   Estimates,
   EventId,
@@ -250,6 +252,8 @@ export interface Questions {
   lotsVerdicts: { ask: readonly LotId[]; answer: readonly GroupVerdict[] };
   /** Places that hold or carry more than they should. */
   strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
+  /** The household packed into moving boxes. */
+  boxes: { ask: { readonly sizes: readonly BoxSize[]; readonly liftG: number }; answer: PackPlan };
   /** What is to be expected of places and groups, by their year; and what helps one of them. */
   ahead: {
     ask: { readonly years: readonly GroupYear[]; readonly placeId: PlaceId | null };

@@ -13,7 +13,7 @@ import {
 } from '../acts/index.ts';
 import { computePackages } from '../measure/index.ts';
 import { takesRoom, type BoxSize, type DaybookEvent, type Household, type PlaceId } from '../records/index.ts';
-import { planBoxes, USUAL_LIFT_G, type PackPlan } from './index.ts';
+import { formatBoxLine, parseBoxLine, planBoxes, USUAL_LIFT_G, type PackPlan } from './index.ts';
 
 const MIDDLE: BoxSize = { id: 'm', name: 'Middle', widthMm: 600, depthMm: 400, heightMm: 400, count: 60 };
 const SMALL: BoxSize = { id: 's', name: 'Small', widthMm: 400, depthMm: 300, heightMm: 300, count: 20 };
@@ -175,4 +175,20 @@ describe('moving house', () => {
     expect(findBoxRoom(gone)).toBeNull();
     expect(gone.places.size).toBe(start.places.size);
   });
+});
+
+describe('boxes as they are written', () => {
+  it.each([
+    ['20 middle 60 x 40 x 40', { count: 20, name: 'middle', widthMm: 600, depthMm: 400, heightMm: 400 }],
+    ['5 40×30×30 cm', { count: 5, name: 'boxes', widthMm: 400, depthMm: 300, heightMm: 300 }],
+    ['1 wine boxes 50 by 35 by 32.5', { count: 1, name: 'wine boxes', widthMm: 500, depthMm: 350, heightMm: 325 }],
+  ])('reads %s, and is written the same', (text, expected) => {
+    const read = parseBoxLine(text, 'metric');
+    expect(read).toEqual({ ok: true, value: expected });
+    if (read.ok) expect(parseBoxLine(formatBoxLine(read.value, 'metric'), 'metric')).toEqual(read);
+  });
+
+  it.each(['boxes', '0 60 x 40 x 40', '3 60 x 40', '3 1 x 1 x 1', '900 60 x 40 x 40'])('refuses %s', (text) =>
+    expect(parseBoxLine(text, 'metric').ok).toBe(false),
+  );
 });

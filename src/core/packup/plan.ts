@@ -17,8 +17,9 @@ import { createBoxRoom, type BoxClass } from './room.ts';
 
 /** What one carries, unless it is said otherwise, g. */
 export const USUAL_LIFT_G = 12_000;
-/** Boxes that are emptier than this are unpacked again, and their things put in with others. */
-const HARDLY = 0.9;
+/** Boxes that are emptier than this are unpacked again, and their things put in with others of their kind; and with any. */
+const NEARLY = 0.9;
+const HARDLY = 0.6;
 
 /** A box with what goes into it, the first to go in at the bottom. */
 export interface PackedBox {
@@ -237,12 +238,27 @@ export function planBoxes(household: Household, sizes: readonly BoxSize[], liftG
     const own = () => packer.boxes.filter((box) => `${box.class} ${box.pieces[0]!.groupId}` === key);
     stuck.push(...packer.pack(pieces, own));
   }
-  // The leavings: boxes that are hardly filled are unpacked, and share others; kin stay neighbours in the order of groups.
-  const hardly = packer.boxes.filter((box) => packer.getFullness(box) < HARDLY);
-  const leavings = [...hardly].flatMap((box) => packer.unpack(box));
-  stuck.push(...packer.pack([...leavings, ...stuck.splice(0)], () => packer.boxes));
+  // The leavings: boxes that are hardly filled are unpacked, and share others of their kind; what is then left over shares any.
+  const kinds = [...new Set(able.map(({ item }) => item.kind))];
+  const repack = (below: number, of: (piece: Piece) => boolean, among: (box: Open) => boolean) => {
+    const hardly = packer.boxes.filter((box) => packer.getFullness(box) < below && box.pieces.every(of));
+    const leavings = [...hardly].flatMap((box) => packer.unpack(box));
+    return packer.pack(leavings, () => packer.boxes.filter(among));
+  };
+  for (const kind of kinds) {
+    const isKind = ({ item }: Piece) => item.kind === kind;
+    stuck.push(...repack(NEARLY, isKind, (box) => box.pieces.some(isKind)));
+  }
+  stuck.push(
+    ...repack(
+      HARDLY,
+      () => true,
+      () => true,
+    ),
+  );
+  const last = packer.pack(stuck.splice(0), () => packer.boxes);
   packer.shrink();
-  for (const { lot } of stuck) loose.push({ lotId: lot.id, why: 'no-box' });
+  for (const { lot } of last) loose.push({ lotId: lot.id, why: 'no-box' });
   const boxes = packer.boxes
     .map(({ size, class: of, pieces, share, massG }): PackedBox => ({
       size,

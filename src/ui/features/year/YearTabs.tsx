@@ -5,6 +5,7 @@ const TABS = [
   ['/year', 'Comes round'],
   ['/year/through', 'Go through'],
   ['/year/ahead', 'Ahead'],
+  ['/year/moving', 'Moving house'],
 ] as const;
 
 /** What keeps the room true through the year. */

@@ -1,0 +1,21 @@
+import { Page } from '../../components/Page.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { listMovingBoxes } from '../../../core/acts/index.ts';
+import { useHousehold } from '../../state/app.ts';
+import { BoxesPacked } from './BoxesPacked.tsx';
+import { PackPlanner } from './PackPlanner.tsx';
+import { YearTabs } from './YearTabs.tsx';
+
+/** Moving house: boxes are planned, packed, found while they are under way, and unpacked. */
+export function PackPage() {
+  const household = useHousehold();
+  const boxes = listMovingBoxes(household);
+  return (
+    <Page title="The year" tabs={<YearTabs />}>
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
+        <PrintDefs />
+        {boxes.length > 0 ? <BoxesPacked boxes={boxes} /> : <PackPlanner />}
+      </div>
+    </Page>
+  );
+}
