@@ -144,3 +144,81 @@ test('what is for winter goes to another room on its day, and back', async ({ pa
   await expect(page.getByRole('list', { name: 'What is carried' }).getByRole('listitem').first()).toBeVisible();
   expect(await listUnexplained(page)).toEqual([]);
 });
+
+test('a small household is packed into boxes, found in them, and unpacked in another room', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openSample(page, '/stash');
+  await page.getByRole('button', { name: 'A smaller sample' }).click();
+  await expect(page.getByText(/^Tern Steps is here/)).toBeVisible();
+  await page.goto('/year/moving');
+  const form = page.getByRole('form', { name: 'Boxes' });
+  await form.getByLabel(/^The boxes you have/).fill('3 tiny 1 x 1 x 1');
+  await expect(form.getByText(/does not read/)).toBeVisible();
+  await form.getByLabel(/^The boxes you have/).fill('20 middle 60 x 40 x 40');
+  await form.getByRole('button', { name: 'Plan the boxes' }).click();
+  await expect(page.getByText(/^\d+ box(es)?; no packing takes fewer than \d+/)).toBeVisible({ timeout: 30_000 });
+  expect(await listUnexplained(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Pack it so' }).click();
+  const boxes = page.getByRole('list', { name: 'Boxes' });
+  await expect(boxes.getByRole('listitem').first()).toBeVisible();
+  const packed = page.getByRole('button', { name: 'It is packed' });
+  for (let left = await packed.count(); left > 0; left -= 1) {
+    await packed.first().click();
+    await expect(packed).toHaveCount(left - 1);
+  }
+  await boxes.getByRole('button', { name: 'Box 1', exact: true }).click();
+  const name = (await page.getByRole('list', { name: 'In Box 1' }).getByRole('listitem').first().textContent())!;
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  // Where is it, while it is under way?
+  await page.keyboard.press('f');
+  await page.keyboard.type(name);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Box 1\b/).first()).toBeVisible();
+  // The old room is left; the new one has two bookcases.
+  await page.goto('/year/moving');
+  const old = page.getByRole('group', { name: /^Rooms that nothing goes into/ }).getByRole('checkbox');
+  for (let n = 0; n < (await old.count()); n += 1) {
+    await old.nth(n).click();
+    await expect(old.nth(n)).toBeChecked();
+  }
+  await page.goto('/room');
+  await page
+    .getByRole('link', { name: 'Floor plan' })
+    .or(page.getByRole('link', { name: /^Plan of/ }))
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Add a room' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^Room \d+$/ })).toBeVisible();
+  await page.getByRole('link', { name: 'North wall' }).click();
+  await expect(page.getByRole('group', { name: /^North wall/ })).toBeVisible();
+  for (const [piece, left] of [
+    ['First case', '10'],
+    ['Second case', '120'],
+    ['Third case', '230'],
+  ] as const) {
+    await page.keyboard.press('n');
+    const made = page.getByRole('form', { name: 'New piece' });
+    const part = made.getByLabel('What is it').locator('option', { hasText: 'Bookcase' }).first();
+    await made.getByLabel('What is it').selectOption((await part.textContent())!);
+    await made.getByLabel('Name', { exact: true }).fill(piece);
+    await made.getByLabel('From the left', { exact: true }).fill(left);
+    await made.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('form', { name: `Edit ${piece}` })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+  }
+  await page.goto('/fit');
+  await page.getByRole('button', { name: /^Find a plan/ }).click();
+  await page.getByRole('button', { name: 'Adopt this plan' }).click({ timeout: 60_000 });
+  await expect(page.getByText(/^Adopted\. /)).toBeVisible();
+  // Carried home, and the boxes go.
+  await page
+    .getByRole('button', { name: /^It is all carried|^All of it is carried|carried/ })
+    .first()
+    .click();
+  await page.goto('/year/moving');
+  await page.getByRole('button', { name: 'The boxes are empty and go' }).click();
+  await expect(page.getByText('The boxes are gone.')).toBeVisible();
+  await expect(page.getByRole('form', { name: 'Boxes' })).toBeVisible();
+});

@@ -62,14 +62,16 @@ export function PackPlanner() {
         first. The boxes are places: Find knows what is in which, and Labels prints what is on them.
       </p>
       <Form aria-label="Boxes" className="mt-3 max-w-xl border-l-4 border-woad bg-linen p-3" onSend={plan}>
-        <AreaField
-          label="The boxes you have, a line each: how many, and their inside across × deep × high"
-          rows={3}
-          maxLength={2000}
-          value={text}
-          fault={fault}
-          onChange={({ target }) => setText(target.value)}
-        />
+        <div data-name>
+          <AreaField
+            label="The boxes you have, a line each: how many, and their inside across × deep × high"
+            rows={3}
+            maxLength={2000}
+            value={text}
+            fault={fault}
+            onChange={({ target }) => setText(target.value)}
+          />
+        </div>
         <div className="mt-2 w-44">
           <TextField
             label="At most in one box"
