@@ -5,7 +5,7 @@ import * as setout from '../src/core/setout/index.ts';
 import * as labels from '../src/core/labels/index.ts';
 import * as learning from '../src/core/learning/index.ts';
 import * as mending from '../src/core/mending/index.ts';
-import { planBoxes, USUAL_LIFT_G } from '../src/core/packup/index.ts';
+import * as packup from '../src/core/packup/index.ts';
 import { pick } from '../src/core/random/index.ts';
 import {
   NO_PARTS,
@@ -187,10 +187,10 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
   createThreaded: ({ now, lot, nowMs }) => acts.createThreaded(now, lot.isThreaded ? null : lot.id, nowMs),
   createStay: ({ now, lot, nowMs }) => acts.createStay(now, lot.id, nowMs),
   createPackUp: ({ now, id, nowMs }) =>
-    acts.createPackUp(now, planBoxes(now, MOVING_BOXES, USUAL_LIFT_G), USUAL_LIFT_G, id, nowMs),
+    packup.createPackUp(now, packup.planBoxes(now, MOVING_BOXES, packup.USUAL_LIFT_G), packup.USUAL_LIFT_G, id, nowMs),
   createBoxPacked: ({ now, random, nowMs }) => {
-    const boxes = acts.listMovingBoxes(now);
-    return acts.createBoxPacked(now, boxes.length > 0 ? pick(random, boxes).id : ('none' as PlaceId), nowMs);
+    const boxes = packup.listMovingBoxes(now);
+    return packup.createBoxPacked(now, boxes.length > 0 ? pick(random, boxes).id : ('none' as PlaceId), nowMs);
   },
   createUnpackBack: ({ now, leaf, id, nowMs }) => {
     // As a daybook tells it: each of them belonged there before.
@@ -208,9 +208,9 @@ export const ACTS: Record<string, (drawn: Drawn) => Act> = {
       subject: '',
       changes,
     };
-    return acts.createUnpackBack(now, [line], nowMs);
+    return packup.createUnpackBack(now, [line], nowMs);
   },
-  createBoxesGone: ({ now, nowMs }) => acts.createBoxesGone(now, nowMs),
+  createBoxesGone: ({ now, nowMs }) => packup.createBoxesGone(now, nowMs),
   createTurn: ({ now, lot, other, leaf, nowMs }) =>
     acts.createTurn(
       now,
@@ -388,7 +388,7 @@ const NO_ACTS: ReadonlySet<string> = new Set(['createLotDraft', 'createReleaseWr
 
 /** Every act that the core offers. */
 export function listActs(): string[] {
-  return [acts, heaps, labels, learning, mending, setout]
+  return [acts, heaps, labels, learning, mending, packup, setout]
     .flatMap((folder) => Object.keys(folder))
     .filter((name) => name.startsWith('create') && !NO_ACTS.has(name));
 }

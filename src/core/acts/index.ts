@@ -62,14 +62,6 @@ export {
 export { createCutUp, type CutUp, type Leavings } from './cutUpActs.ts';
 export { createFinish, type Finish, type LeftOver } from './finishActs.ts';
 export { toScrapItem, HANDFUL_MM2 } from './scraps.ts';
-export {
-  createBoxesGone,
-  createBoxPacked,
-  createPackUp,
-  createUnpackBack,
-  findBoxRoom,
-  listMovingBoxes,
-} from './packUpActs.ts';
 export { createRelease, createReserve, createWash, createWrap } from './promiseActs.ts';
 export {
   type PutVerdict,

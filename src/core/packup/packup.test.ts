@@ -3,17 +3,21 @@ import { checkBoxes } from '../../check/boxes.ts';
 import { after, faultOf } from '../../../tests/acts.ts';
 import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
+import { computePackages } from '../measure/index.ts';
+import { takesRoom, type BoxSize, type DaybookEvent, type Household, type PlaceId } from '../records/index.ts';
 import {
   createBoxesGone,
   createBoxPacked,
   createPackUp,
   createUnpackBack,
   findBoxRoom,
+  formatBoxLine,
   listMovingBoxes,
-} from '../acts/index.ts';
-import { computePackages } from '../measure/index.ts';
-import { takesRoom, type BoxSize, type DaybookEvent, type Household, type PlaceId } from '../records/index.ts';
-import { formatBoxLine, parseBoxLine, planBoxes, USUAL_LIFT_G, type PackPlan } from './index.ts';
+  parseBoxLine,
+  planBoxes,
+  USUAL_LIFT_G,
+  type PackPlan,
+} from './index.ts';
 
 const MIDDLE: BoxSize = { id: 'm', name: 'Middle', widthMm: 600, depthMm: 400, heightMm: 400, count: 60 };
 const SMALL: BoxSize = { id: 's', name: 'Small', widthMm: 400, depthMm: 300, heightMm: 300, count: 20 };

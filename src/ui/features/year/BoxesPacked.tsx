@@ -1,14 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import {
-  createBoxesGone,
-  createBoxPacked,
-  createLiftWish,
-  createUnpackBack,
-  createWish,
-  findBoxRoom,
-  findWish,
-} from '../../../core/acts/index.ts';
+import { createLiftWish, createWish, findWish } from '../../../core/acts/index.ts';
+import { createBoxesGone, createBoxPacked, createUnpackBack, findBoxRoom } from '../../../core/packup/index.ts';
 import type { Household, Lot, Place } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';

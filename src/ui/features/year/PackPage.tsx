@@ -1,6 +1,6 @@
 import { Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { listMovingBoxes } from '../../../core/acts/index.ts';
+import { listMovingBoxes } from '../../../core/packup/index.ts';
 import { useHousehold } from '../../state/app.ts';
 import { BoxesPacked } from './BoxesPacked.tsx';
 import { PackPlanner } from './PackPlanner.tsx';

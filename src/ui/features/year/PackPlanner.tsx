@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { createPackUp, createSaveSettings } from '../../../core/acts/index.ts';
-import { formatBoxLine, parseBoxLine, USUAL_LIFT_G, type PackPlan } from '../../../core/packup/index.ts';
+import { createSaveSettings } from '../../../core/acts/index.ts';
+import { createPackUp, formatBoxLine, parseBoxLine, USUAL_LIFT_G, type PackPlan } from '../../../core/packup/index.ts';
 import type { BoxSize } from '../../../core/records/index.ts';
 import { formatMass, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';

@@ -1,11 +1,10 @@
 import { computeDifference } from '../daybook/index.ts';
-import { createBoxRoom, HEAP_NAME, type PackPlan } from '../packup/index.ts';
 import type { DaybookEvent, Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
-import type { Act } from './act.ts';
-import { createTurn } from './putActs.ts';
-import { createSavePlaces } from './placeActs.ts';
+import { createSavePlaces, createTurn, type Act } from '../acts/index.ts';
+import type { PackPlan } from './plan.ts';
+import { createBoxRoom, HEAP_NAME } from './room.ts';
 
 /** The room in which moving boxes stand, where there is one: by the boxes in it. */
 export function findBoxRoom(household: Household): Place | null {
