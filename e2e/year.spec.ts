@@ -70,6 +70,12 @@ test('what comes round is one list, done by a key, saved for a calendar; a machi
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save for a calendar' }).click();
   expect((await download).suggestedFilename()).toBe('what-comes-round.ics');
+  // A room that is damp is no place for wool.
+  await page
+    .getByRole('group', { name: /^Heron Loft is/ })
+    .getByLabel('damp')
+    .click();
+  await expect(page.getByText(/better elsewhere/)).toBeVisible();
   expect(await listUnexplained(page)).toEqual([]);
   await expectAccessible(page);
 });

@@ -41,3 +41,4 @@ export {
 export { tieStations } from './ties.ts';
 export { furnish, furnishing, type Furnished, type ToStand } from './furnish.ts';
 export { createWallPhoto, scaleByPoints } from './wallPhoto.ts';
+export { computeSunHours } from './sun.ts';

@@ -88,13 +88,13 @@ export function AheadPage() {
               <tr className="text-left text-sm text-stone">
                 <th className="font-normal">{isGroups ? 'Group' : 'Place'}</th>
                 <th className="text-right font-normal">Full now</th>
-                <th data-name className="text-right font-normal">
+                <th data-name className="pl-2 text-right font-normal">
                   in 3 months
                 </th>
-                <th data-name className="text-right font-normal">
+                <th data-name className="pl-2 text-right font-normal">
                   in 6
                 </th>
-                <th data-name className="text-right font-normal">
+                <th data-name className="pl-2 text-right font-normal">
                   in 12
                 </th>
               </tr>
@@ -117,7 +117,7 @@ export function AheadPage() {
                     )}
                   </td>
                   <td
-                    className="text-right"
+                    className="pl-2 text-right whitespace-nowrap"
                     {...explained('Litres as they are kept there, of those that go in the same way.')}
                   >
                     {Math.round((100 * row.litres) / row.roomLitres)} %
@@ -125,7 +125,7 @@ export function AheadPage() {
                   {row.chances.map((chance, n) => (
                     <td
                       key={n}
-                      className={`text-right ${chance >= 0.5 ? 'font-semibold text-madder' : ''}`}
+                      className={`pl-2 text-right whitespace-nowrap ${chance >= 0.5 ? 'font-semibold text-madder' : ''}`}
                       {...explained(HOW)}
                     >
                       {wordChance(chance)}

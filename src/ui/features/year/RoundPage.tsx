@@ -26,6 +26,7 @@ import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
 import { nameDue, wordDue, wordDueDone } from '../../text/year.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
+import { LightAndAir } from './LightAndAir.tsx';
 import { Seasons } from './Seasons.tsx';
 import { YearTabs } from './YearTabs.tsx';
 
@@ -131,6 +132,7 @@ export function RoundPage() {
           )}
         </div>
         <Seasons />
+        <LightAndAir />
       </div>
     </Page>
   );

@@ -1,0 +1,124 @@
+import { useMemo } from 'react';
+import { createSavePlaces } from '../../../core/acts/index.ts';
+import type { Climate, LotId, Place } from '../../../core/records/index.ts';
+import { formatPlaceName } from '../../../core/storage/index.ts';
+import { listAgainstClimate, listCarried, listFading } from '../../../core/upkeep/index.ts';
+import { explained } from '../../components/explained.ts';
+import { useHousehold, useOpen, world } from '../../state/app.ts';
+import { edit } from '../../state/hands.ts';
+import { getTree } from '../../state/derived.ts';
+
+const CLIMATES: readonly (readonly [Climate, string])[] = [
+  ['damp', 'damp'],
+  ['hot', 'hot'],
+  ['cold', 'cold'],
+  ['swinging', 'swings between them'],
+];
+const MOST = 6;
+
+/** What fades where, what a room does to its things, and which tools are carried about. */
+export function LightAndAir() {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const fading = useMemo(() => listFading(household, tree), [household, tree]);
+  const against = useMemo(() => listAgainstClimate(household, tree), [household, tree]);
+  const carried = useMemo(() => listCarried(household, tree), [household, tree]);
+  const toggle = (room: Place, climate: Climate) => {
+    const before = room.room!.climates ?? [];
+    const climates = before.includes(climate) ? before.filter((one) => one !== climate) : [...before, climate];
+    const { climates: _, ...bare } = room.room!;
+    const saved: Place = { ...room, room: { ...bare, ...(climates.length > 0 && { climates }) } };
+    return edit(household, (from) => createSavePlaces(from, room.name, [saved], [], world.nowMs()));
+  };
+  return (
+    <section aria-label="Light and air" className="mt-6 max-w-3xl">
+      <h2 className="font-display text-xl font-semibold">Light and air</h2>
+      {fading.length > 0 && (
+        <ul aria-label="What fades">
+          {fading.slice(0, MOST).map(({ placeId, hours, lotIds }) => (
+            <li key={placeId} className="dotted-row py-1">
+              <span
+                {...explained(
+                  'Direct sun through the windows at its front edge, month by month, with a clear sky and nothing outside; curtains and clouds make it less.',
+                )}
+              >
+                <strong data-name>{formatPlaceName(tree, placeId)}</strong> has up to {Math.round(hours / 10) * 10}{' '}
+                hours of sun a year; in it fade
+              </span>{' '}
+              <Names ids={lotIds} />
+            </li>
+          ))}
+        </ul>
+      )}
+      {fading.length === 0 && <p className="text-stone">Nothing that fades lies in the sun.</p>}
+      {tree.rooms.map((room) => (
+        <fieldset key={room.id} className="mt-2 flex flex-wrap items-center gap-x-5">
+          <legend className="float-left mr-4 font-semibold" data-name>
+            {room.name} is
+          </legend>
+          {CLIMATES.map(([climate, name]) => (
+            <label key={climate} className="flex min-h-9 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-woad"
+                checked={room.room!.climates?.includes(climate) ?? false}
+                onChange={() => void toggle(room, climate)}
+              />
+              {name}
+            </label>
+          ))}
+        </fieldset>
+      ))}
+      {against.map(({ roomId, climate, lotIds }) => (
+        <p key={`${roomId} ${climate}`} className="mt-1">
+          <span className="text-madder">
+            <span data-name>{tree.places.get(roomId)?.name}</span> is {CLIMATES.find(([one]) => one === climate)![1]}:
+          </span>{' '}
+          better elsewhere <Names ids={lotIds} />
+        </p>
+      ))}
+      {carried.length > 0 && (
+        <>
+          <h3 className="mt-3 font-bold">Would pay to have twice</h3>
+          <ul>
+            {carried.slice(0, MOST).map(({ item, minutesPerMonth, cost }) => (
+              <li
+                key={item.id}
+                {...explained(
+                  'Every other use is at another of its stations: so far to walk there and back, by how often it is used.',
+                )}
+              >
+                <span data-name>{item.name}</span>: {Math.round(minutesPerMonth)} min a month between its stations
+                {cost !== null && `; another costs about ${cost.toFixed(2)}`}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** A few things by their names, the others counted. */
+function Names({ ids }: { ids: readonly LotId[] }) {
+  const household = useHousehold();
+  const open = useOpen();
+  return (
+    <span {...explained('The first of them by name.')}>
+      {ids.slice(0, MOST).map((id, n) => (
+        <span key={id}>
+          {n > 0 && ', '}
+          <button
+            type="button"
+            data-name
+            className="text-woad underline underline-offset-4"
+            onClick={() => open({ type: 'lot', id })}
+          >
+            {household.items.get(household.lots.get(id)!.itemId)?.name}
+          </button>
+        </span>
+      ))}
+      {ids.length > MOST && ` and ${ids.length - MOST} more`}
+    </span>
+  );
+}
