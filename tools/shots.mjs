@@ -117,11 +117,10 @@ try {
   await page.getByLabel('What is from the camera').first().fill('linen twill 3.4m x 140');
   await page.getByLabel('What is from the camera').nth(1).fill('poplin 2m');
   await take('photos');
-  await go('/stash');
-  await page.getByRole('link', { name: /^Tools/ }).click();
-  await page.locator('tbody tr').filter({ hasText: ' › ' }).nth(2).click();
-  await page.getByText('Why here').waitFor();
-  await take('stash-table');
+  await go('/year/ahead');
+  await page.getByRole('row').nth(2).getByRole('button').click();
+  await page.getByRole('heading', { name: 'What helps' }).waitFor();
+  await take('year');
   await page.keyboard.press('Escape');
   await go('/room/r1-east');
   await page.locator('[data-lot]').nth(24).click();
