@@ -290,3 +290,40 @@ export async function measurePhotos(): Promise<Figure[]> {
     return [{ name: 'photo.100.longest_main_task_ms', value: longest[1]!, unit: 'ms' }];
   });
 }
+
+const REVIEWED = 100;
+const TO_WHOM = 'the rowing club';
+
+/** A stash of years is gone through: keys for a hundred things, of which most stay, and some are used, let go or kept elsewhere. */
+export async function measureThrough(): Promise<Figure[]> {
+  return withPage(async (page, address) => {
+    await openChronicle(page, address, createSampleHousehold(5, 640));
+    let keys = 0;
+    const press = async (key: string) => {
+      keys += 1;
+      await page.keyboard.press(key);
+    };
+    // With the day set on by a year and a half there is enough that was not used.
+    await page.clock.setFixedTime(Date.UTC(2028, 3, 1));
+    await page.goto(`${address}/year/through`);
+    await page.getByText(/^\d+ things to go through$/).waitFor();
+    await press('d');
+    await page.getByRole('button', { name: 'To whom, and by when' }).click();
+    await page.getByLabel('To whom things go').fill(TO_WHOM);
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    // Two presses of the mouse, and the name.
+    keys += TO_WHOM.length + 2;
+    for (let n = 0; n < REVIEWED; n += 1) {
+      const left = page.getByText(/\d+ more after it/);
+      const before = (await left.textContent())!;
+      if (n % 25 === 24) {
+        await press('e');
+        await page.getByRole('list', { name: 'Other places' }).waitFor();
+        const offered = await page.getByRole('list', { name: 'Other places' }).getByRole('listitem').count();
+        await press(offered > 0 ? 'i' : 's');
+      } else await press(n % 10 === 3 ? 'g' : n % 10 === 7 ? 'i' : 's');
+      await page.getByText(before, { exact: true }).waitFor({ state: 'detached', timeout: 30_000 });
+    }
+    return [{ name: 'review.100_keys', value: keys, unit: `keys for ${REVIEWED} things, one name typed among them` }];
+  });
+}

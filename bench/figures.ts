@@ -316,5 +316,6 @@ export const figures: readonly Bench[] = [
     names: ['wall.3000.pan_fps', 'wall.3000.longest_task_ms', 'wall.3000.shapes'],
     measure: async () => (await import('./browser.ts')).measureWall(),
   },
+  { names: ['review.100_keys'], measure: async () => (await import('./browser.ts')).measureThrough() },
   { names: ['photo.100.longest_main_task_ms'], measure: async () => (await import('./browser.ts')).measurePhotos() },
 ];
