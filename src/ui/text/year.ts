@@ -58,10 +58,10 @@ export const wordChore = ({ work, name }: Pick<Chore, 'work' | 'name'>): string 
   work === 'other' ? (name ?? 'Something') : WORKS[work];
 
 /** What is to be done, about what. */
-export function wordDue(due: Due): string {
+export function wordDue(due: Due, today: string): string {
   switch (due.code) {
     case 'expires':
-      return 'past its best; throw out or try it';
+      return due.on !== null && due.on >= today ? 'good until then' : 'past its best; try it, or throw it out';
     case 'blunt':
       return `${Math.round((due.lot.usedHours ?? 0) * 10) / 10} h sewn; change it`;
     case 'back':

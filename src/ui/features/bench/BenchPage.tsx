@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
@@ -17,7 +17,7 @@ import { wordSince } from '../../text/bench.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Listed, LISTED, Rest } from './Listed.tsx';
 import { useSaveDue } from './useSaveDue.ts';
-import { findDue, findStrays, type OnBench } from './benchFacts.ts';
+import { findStrays, type OnBench } from './benchFacts.ts';
 
 const SaveReminder = lazy(async () => ({
   default: (await import('./SaveReminder.tsx')).SaveReminder,
@@ -27,6 +27,7 @@ const Welcome = lazy(async () => ({ default: (await import('../stash/Welcome.tsx
 const StrainedLists = lazy(async () => ({ default: (await import('./StrainedLists.tsx')).StrainedLists }));
 const MissingList = lazy(async () => ({ default: (await import('./AwayLists.tsx')).MissingList }));
 const LentList = lazy(async () => ({ default: (await import('./AwayLists.tsx')).LentList }));
+const DueList = lazy(async () => ({ default: (await import('./DueList.tsx')).DueList }));
 const DriftedLabels = lazy(async () => ({ default: (await import('./DriftedLabels.tsx')).DriftedLabels }));
 
 /** What has no home as things are, or one that it was never carried to. */
@@ -64,7 +65,6 @@ export function BenchPage() {
   const strained = useAnswer(household, 'strained', null);
   const over = strained.answer && strained.answer.full.length;
   const heavy = strained.answer?.heavy.length ?? 0;
-  const due = useMemo(() => findDue(household, nowMs), [household, nowMs]);
   const isClear = out.length + homeless.length + missing.length + midway.length + (over ?? 0) + heavy + toCarry === 0;
   const isEmpty = household.lots.size === 0;
   const isSaveDue = useSaveDue();
@@ -144,18 +144,9 @@ export function BenchPage() {
             <StrainedLists {...strained} />
             <DriftedLabels />
           </Suspense>
-          {due.length > 0 && (
-            <Listed title="Soon due">
-              <Lines
-                things={due.map(({ thing }) => thing)}
-                words={({ lot }) => {
-                  const code = due.find(({ thing }) => thing.lot.id === lot.id)?.code;
-                  if (code === 'blunt') return `${lot.usedHours} h sewn; change it`;
-                  return code === 'past' ? `${lot.expiresOn}, past` : `good until ${lot.expiresOn}`;
-                }}
-              />
-            </Listed>
-          )}
+          <Suspense>
+            <DueList nowMs={nowMs} />
+          </Suspense>
           <Suspense>{lent.length > 0 && <LentList things={lent} nowMs={nowMs} />}</Suspense>
         </div>
       </div>

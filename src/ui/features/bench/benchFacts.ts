@@ -1,13 +1,4 @@
-import { addDays } from 'date-fns';
-import { toDay } from '../../../core/units/index.ts';
-import {
-  isHomeless,
-  NEEDLE_HOURS,
-  takesRoom,
-  type Household,
-  type Item,
-  type Lot,
-} from '../../../core/records/index.ts';
+import { isHomeless, takesRoom, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { listBinsToCarry } from '../../../core/storage/index.ts';
 import { derive } from '../../state/derived.ts';
 
@@ -53,23 +44,3 @@ export const findStrays: (household: Household) => Strays = derive((household) =
     toCarry,
   };
 });
-
-const SOON_DAYS = 30;
-
-/** What comes next by itself: what expires within the month or has, and needles that are blunt. */
-export function findDue(
-  household: Household,
-  nowMs: number,
-): readonly { readonly thing: OnBench; readonly code: 'past' | 'soon' | 'blunt' }[] {
-  // By the sewist's own calendar.
-  const [today, soon] = [toDay(nowMs), toDay(addDays(nowMs, SOON_DAYS))];
-  return [...household.lots.values()].flatMap((lot) => {
-    const item = household.items.get(lot.itemId);
-    if (!item || lot.state === 'gone') return [];
-    const thing = { lot, item };
-    if (typeof lot.expiresOn === 'string' && lot.expiresOn < today) return { thing, code: 'past' as const };
-    if (typeof lot.expiresOn === 'string' && lot.expiresOn <= soon) return { thing, code: 'soon' as const };
-    if (typeof lot.usedHours === 'number' && lot.usedHours >= NEEDLE_HOURS) return { thing, code: 'blunt' as const };
-    return [];
-  });
-}

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
-import { computeOutlineArea } from '../../../core/layout/index.ts';
 import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
 import { type Region, type ScrapPlan, type ScrapSize } from '../../../core/scraps/index.ts';
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { startScrapper } from '../../../workers/client.ts';
 import type { ScrapAsk, ScrapFound } from '../../../workers/protocol.ts';
+import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
@@ -59,7 +59,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
   );
   const plan = searched.found?.plan ?? null;
   const [isStuffing, setStuffing] = useState(false);
-  const areaMm2 = outline ? computeOutlineArea(outline) * times : 0;
+  const { areaMm2 } = shape;
   const pieces = plan ? plan.pieces.length * times : 0;
   const cutMm2 = plan ? plan.pieces.reduce((sum, one) => sum + one.widthMm * one.heightMm, 0) * times : 0;
   const leftG = (Math.max(0, areaMm2 - cutMm2) / 1e6) * (item.fabric?.grammageGsm ?? 0);
@@ -115,6 +115,21 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
             />
           </div>
         )}
+        <p className="mt-1">
+          <Button look="quiet" disabled={!region} onClick={shape.layOnAnother}>
+            Lay another scrap on it
+          </Button>
+          {shape.below.length > 0 && (
+            <>
+              <span className="ml-3 text-sm text-stone" {...explained('What is common to all of them is cut at once.')}>
+                on {wordCount(shape.below.length, 'other')}
+              </span>{' '}
+              <Button look="quiet" onClick={shape.takeOff}>
+                Take them off
+              </Button>
+            </>
+          )}
+        </p>
         {shape.isCrossed && (
           <p role="alert" className="text-sm font-semibold text-madder">
             Its edges cross each other.

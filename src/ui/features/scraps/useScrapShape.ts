@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
+import { computeOutlineArea, isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { alignRegion } from '../../../core/scraps/index.ts';
 import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
@@ -33,11 +33,14 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
   const isTurn = Number.isFinite(degrees) && Math.abs(degrees) <= 90;
   const layers = parseCount(text.layers);
   const isPile = layers.ok && layers.value >= 1 && layers.value <= 20;
+  const [below, setBelow] = useState<readonly (readonly Point[])[]>([]);
   const isCrossed = outline !== null && !isPlainOutline(outline);
   const region = useMemo(
     () =>
-      outline && !isCrossed && isTurn ? alignRegion({ outlines: [outline], holes: lot.flaws ?? [] }, degrees) : null,
-    [outline, isCrossed, isTurn, degrees, lot.flaws],
+      outline && !isCrossed && isTurn
+        ? alignRegion({ outlines: [outline, ...below], holes: lot.flaws ?? [] }, degrees)
+        : null,
+    [outline, below, isCrossed, isTurn, degrees, lot.flaws],
   );
   return {
     outline,
@@ -45,7 +48,15 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
     heightMm,
     region,
     isCrossed,
-    times: isPile ? layers.value : 1,
+    /** Scraps of other shapes that lie under this one. */
+    below,
+    layOnAnother: () => outline && setBelow([...below, outline]),
+    takeOff: () => setBelow([]),
+    /** So many pieces come of each that is cut. */
+    times: (isPile ? layers.value : 1) * (1 + below.length),
+    /** Of all of them. */
+    areaMm2:
+      [...below, outline ?? []].reduce((sum, one) => sum + computeOutlineArea(one), 0) * (isPile ? layers.value : 1),
     faults: {
       across: widthMm ? undefined : 'Such as 40 cm.',
       along: heightMm ? undefined : 'Such as 30 cm.',

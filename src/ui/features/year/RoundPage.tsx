@@ -81,7 +81,7 @@ export function RoundPage() {
       listDue(household, nowMs, toDay(addMonths(nowMs, 12))).map((one) => ({
         key: one.key,
         on: one.on ?? today,
-        title: `${nameDue(one)}: ${wordDue(one)}`,
+        title: `${nameDue(one)}: ${wordDue(one, today)}`,
       })),
     );
     if (made.ok) saveFile(made.value, 'what-comes-round.ics', 'text/calendar');
@@ -119,12 +119,7 @@ export function RoundPage() {
                   <h2 className="font-display text-xl font-semibold">{title}</h2>
                   <ul>
                     {some.map((one) => (
-                      <DueLine
-                        key={one.key}
-                        due={one}
-                        isFirst={one === first}
-                        isPast={one.on !== null && one.on < today}
-                      />
+                      <DueLine key={one.key} due={one} isFirst={one === first} today={today} />
                     ))}
                   </ul>
                 </section>
@@ -138,7 +133,8 @@ export function RoundPage() {
   );
 }
 
-function DueLine({ due, isFirst, isPast }: { due: Due; isFirst: boolean; isPast: boolean }) {
+function DueLine({ due, isFirst, today }: { due: Due; isFirst: boolean; today: string }) {
+  const isPast = due.on !== null && due.on < today;
   const navigate = useNavigate();
   const open = useOpen();
   const name = nameDue(due);
@@ -150,7 +146,7 @@ function DueLine({ due, isFirst, isPast }: { due: Due; isFirst: boolean; isPast:
     return void navigate(due.code === 'season' ? `/year/season/${due.season.id}/${due.way}` : '/projects/shop');
   };
   return (
-    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1" aria-label={`${name}: ${wordDue(due)}`}>
+    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1" aria-label={`${name}: ${wordDue(due, today)}`}>
       {'item' in due && <Swatch item={due.item} className="size-6 shrink-0" />}
       <span className="min-w-0 flex-1" {...explained('By its day, its hours or its mark, as its ticket says.')}>
         {lotId ? (
@@ -166,7 +162,7 @@ function DueLine({ due, isFirst, isPast }: { due: Due; isFirst: boolean; isPast:
           <strong data-name>{name}</strong>
         )}{' '}
         <span className="text-stone">
-          {wordDue(due)}
+          {wordDue(due, today)}
           {due.on !== null && (
             <span className={isPast ? 'text-madder' : ''}>, {isPast ? `since ${due.on}` : due.on}</span>
           )}
