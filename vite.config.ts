@@ -83,7 +83,7 @@ export default defineConfig({
     // Small files that nearly all screens share go in one.
     // Functions only: an index of them brings along no more than what is asked of it. Records are classes that register themselves.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 76 }] } },
+      output: { codeSplitting: { groups: [{ name: 'common', test: /\/src\/(core|ui)\//, minShareCount: 86 }] } },
       treeshake: { moduleSideEffects: (id) => !/\/src\/(core\/(?!records\/)|ui\/text\/)/.test(id) },
     },
   },

@@ -25,12 +25,12 @@ export function parseChoreLine(text: string): Result<Said, 'no-chore'> {
     [read[2], read[3]],
     [read[4], read[5]],
   ].filter(([, unit]) => unit !== undefined);
-  let every: Pick<Chore, 'everyDays' | 'everyHours'> = {};
+  const every: { -readonly [Field in 'everyDays' | 'everyHours']?: number } = {};
   for (const [count, unit] of spans) {
     const n = count === undefined ? 1 : Number(count.replace(',', '.'));
     const word = unit!.toLowerCase();
-    if (word.startsWith('h')) every = { ...every, everyHours: n };
-    else every = { ...every, everyDays: Math.round(n * DAYS[word.replace(/s$/u, '') as keyof typeof DAYS]) };
+    if (word.startsWith('h')) every.everyHours = n;
+    else every.everyDays = Math.round(n * DAYS[word.replace(/s$/u, '') as keyof typeof DAYS]);
   }
   const { everyDays, everyHours } = every;
   if (everyDays !== undefined && (everyDays < 1 || everyDays > 3660)) return fail('no-chore');

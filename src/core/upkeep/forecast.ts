@@ -186,7 +186,7 @@ export function forecast(household: Household, tree: PlaceTree, years: readonly 
 export function listHelp(household: Household, tree: PlaceTree, years: readonly GroupYear[], placeId: PlaceId): Help[] {
   const held = listHeld(household, tree, years);
   const here = held.find(({ place }) => place.id === placeId);
-  const [first] = forecast(household, tree, years).places.filter(({ id }) => id === placeId);
+  const first = forecast(household, tree, years).places.find(({ id }) => id === placeId);
   const grower = first?.groups[0];
   if (!here || !first || !grower) return [];
   const chanceWith = (shares: readonly Share[], litres: number, roomLitres: number) =>
