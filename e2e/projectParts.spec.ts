@@ -332,8 +332,11 @@ test('a scrap on a photo beside a sheet is measured, its sheet put right by hand
     await expect(form.getByRole('button', { name: 'Another photo' })).toBeEnabled();
   }
   await form.getByRole('button', { name: 'Corner 3 of the sheet' }).press('ArrowRight');
+  await expect(form.getByRole('button', { name: 'Another photo' })).toBeEnabled();
   await expect(form.getByLabel('Across', { exact: true })).toHaveValue(/^(2[89](\.\d)?|3[0-2](\.\d)?) cm$/);
   await expect(form.getByRole('list', { name: 'Sizes' })).toContainText('12.7 cm squares');
+  // It is read and looked for anew; the best is there when that ends.
+  await expect(form.getByText(/% of what no cutting can beat\.$/)).toBeVisible({ timeout: 20_000 });
   await form.getByText('By measure, and on paper').click();
   await expect(form.getByRole('list', { name: 'Cuts from edge to edge' }).getByRole('listitem').first()).toBeVisible();
   const download = page.waitForEvent('download');
