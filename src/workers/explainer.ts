@@ -20,7 +20,7 @@ import { describePresent, recount } from '../solver/score/index.ts';
 import { serveLine } from './desk.ts';
 import { Told, type News } from './news.ts';
 import type { Questions, QuestionName, ToExplainer } from './protocol.ts';
-import { forecast, listHelp } from '../core/upkeep/index.ts';
+import { lookAhead } from '../core/upkeep/index.ts';
 import { listStrained } from '../core/whereabouts/index.ts';
 
 /** So many places are offered to choose from. */
@@ -42,18 +42,10 @@ function listAllStrained(): Questions['strained']['answer'] {
   return { ...listStrained(household, tree), heavy: findOverloads(household, tree) };
 }
 
-function lookAhead({ years, placeId }: Questions['ahead']['ask']): Questions['ahead']['answer'] {
-  const { household } = told;
-  const tree = createPlaceTree(household.places);
-  return {
-    forecast: forecast(household, tree, years),
-    help: placeId === null ? [] : listHelp(household, tree, years, placeId),
-  };
-}
-
 function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer'] {
   if (name === 'strained') return listAllStrained();
-  if (name === 'ahead') return lookAhead(about);
+  if (name === 'ahead')
+    return lookAhead(told.household, createPlaceTree(told.household.places), about.years, about.placeId);
   if (name === 'boxes') return planBoxes(told.household, about.sizes, about.liftG);
   const { facts, offered } = (known ??= know());
   switch (name) {

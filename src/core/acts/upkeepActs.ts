@@ -3,6 +3,7 @@ import { computeDifference, createChange } from '../daybook/index.ts';
 import {
   DAY_PATTERN,
   dropAbsent,
+  isWholeChore,
   parseRecord,
   type Chore,
   type Household,
@@ -102,13 +103,9 @@ export function createSaveChores(household: Household, id: LotId, chores: readon
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
-  const isWhole = chores.every(
-    ({ work, name, everyDays, everyHours }) =>
-      (everyDays !== undefined || everyHours !== undefined) && (work === 'other') === (name !== undefined),
-  );
   const { chores: _, ...rest } = lot;
   const next: Lot = { ...rest, ...(chores.length > 0 && { chores: [...chores] }) };
-  if (!isWhole || !parseRecord('lots', dropAbsent(next)).ok) return fail({ code: 'out-of-range' });
+  if (!chores.every(isWholeChore) || !parseRecord('lots', dropAbsent(next)).ok) return fail({ code: 'out-of-range' });
   return createLotDraft('changed', item, lot, next);
 }
 

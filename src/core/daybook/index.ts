@@ -8,5 +8,7 @@ export { type InvariantFault, checkInvariants } from './invariants.ts';
 export { type MonthActs, computeMonthActs } from './months.ts';
 export { computeSpent } from './spent.ts';
 export { type MonthFlow, computeMonthFlows } from './tally.ts';
+export { listHomesBefore } from './homes.ts';
+export { USES } from './uses.ts';
 export { rebaseChanges, type EditConflict, type Rebased } from './rebase.ts';
 export { type UndoPlan, getUndoable, listTakenBack, planUndo } from './undo.ts';

@@ -1,6 +1,7 @@
 import { getAmount, getReserved } from '../measure/index.ts';
 import {
   isOver,
+  isWholeChore,
   type Change,
   type Household,
   type Item,
@@ -26,7 +27,8 @@ export interface InvariantFault {
     | 'wrapped'
     | 'code-twice'
     | 'bag-twice'
-    | 'project-over';
+    | 'project-over'
+    | 'chore';
   readonly to: string;
 }
 
@@ -139,6 +141,8 @@ function checkLots(household: Household, tree: PlaceTree, lots: Iterable<Lot>, f
       else if (needId !== undefined && project.needs.every(({ id }) => id !== needId))
         faults.push({ path: `${at}.needId`, code: 'dangling', to: needId });
     }
+    for (const chore of lot.chores ?? [])
+      if (!isWholeChore(chore)) faults.push({ path: `${path}.chores`, code: 'chore', to: chore.id });
     if (lot.state === 'with') {
       // What wraps another is itself somewhere: nothing is wrapped in what is wrapped.
       const wrap = household.lots.get(lot.withLotId!);

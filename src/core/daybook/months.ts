@@ -2,6 +2,7 @@ import type { DaybookEvent, EventType } from '../records/index.ts';
 import { toMonth } from '../units/index.ts';
 import { listMonths } from './tally.ts';
 import { listTakenBack } from './undo.ts';
+import { USES } from './uses.ts';
 
 /** What the daybook has of a month: things that came, things that left for good, and times that something was used. */
 export interface MonthActs {
@@ -12,8 +13,6 @@ export interface MonthActs {
   readonly used: number;
 }
 
-/** Something was fetched, or cut from. */
-const USING: ReadonlySet<EventType> = new Set(['tookOut', 'cut', 'gathered']);
 /** What was there from the start, or came by joining, did not come in. */
 const NOT_COMING: ReadonlySet<EventType> = new Set(['catalogued', 'undone', 'joined', 'merged']);
 
@@ -27,7 +26,7 @@ export function computeMonthActs(events: readonly DaybookEvent[], months: number
     if (NOT_COMING.has(event.type) || undone.has(event.id)) continue;
     const sum = byMonth.get(toMonth(event.atMs));
     if (!sum) continue;
-    if (USING.has(event.type)) sum.used += 1;
+    if (USES.has(event.type)) sum.used += 1;
     for (const { table, before, after } of event.changes) {
       if (table !== 'lots') continue;
       if (before === undefined) sum.came += 1;

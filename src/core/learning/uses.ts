@@ -1,7 +1,6 @@
 import {
   getUses,
   type DaybookEvent,
-  type EventType,
   type Growth,
   type Household,
   type Item,
@@ -10,7 +9,7 @@ import {
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Act } from '../acts/index.ts';
-import { createChange, listTakenBack } from '../daybook/index.ts';
+import { createChange, listTakenBack, USES } from '../daybook/index.ts';
 import { computeGrowth } from './growth.ts';
 
 const DAY_MS = 86_400_000;
@@ -22,8 +21,6 @@ const SAID_MONTHS = 3;
 const HALF_WEEKS = 26;
 /** What changes by less is not worth writing down. */
 const TELLING = 0.1;
-
-const USES: ReadonlySet<EventType> = new Set(['tookOut', 'cut', 'gathered']);
 
 /** How often a thing is used, as what was said and the daybook have it together. */
 export interface LearntUses {

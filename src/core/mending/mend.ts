@@ -1,5 +1,13 @@
 import { getAmount, getReserved } from '../measure/index.ts';
-import { isOver, type Change, type Household, type Lot, type Project, type Reservation } from '../records/index.ts';
+import {
+  isWholeChore,
+  isOver,
+  type Change,
+  type Household,
+  type Lot,
+  type Project,
+  type Reservation,
+} from '../records/index.ts';
 import { checkContainers, createPlaceTree, listHomes, withoutBerth } from '../storage/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
 import { releaseFromProject } from '../promises/index.ts';
@@ -105,6 +113,8 @@ export function mendLots(household: Household): Change[] {
     } else if (next.withLotId !== undefined) next = { ...next, withLotId: undefined };
     const reserved = next.reserved?.flatMap((one) => mendPromise(household, one));
     if (reserved && reserved.some((one, i) => one !== next.reserved![i])) next = { ...next, reserved };
+    const chores = next.chores?.filter(isWholeChore);
+    if (chores && chores.length < next.chores!.length) next = { ...next, chores };
     if (getReserved(next) > getAmount(item, next) + 0.5) next = fitReserved(item, next);
     return createChange('lots', lot.id, lot, next) ?? [];
   });

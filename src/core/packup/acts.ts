@@ -1,19 +1,16 @@
-import { computeDifference } from '../daybook/index.ts';
+import { computeDifference, listHomesBefore } from '../daybook/index.ts';
 import type { DaybookEvent, Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
+import { withAct } from '../suppose/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
 import { createSavePlaces, createTurn, type Act } from '../acts/index.ts';
 import type { PackPlan } from './plan.ts';
-import { createBoxRoom, HEAP_NAME } from './room.ts';
+import { createBoxRoom } from './room.ts';
 
-/** The room in which moving boxes stand, where there is one: by the boxes in it. */
-export function findBoxRoom(household: Household): Place | null {
-  const tree = createPlaceTree(household.places);
-  return (
-    tree.rooms.find((room) =>
-      tree.getChildren(room.id).some((unit) => unit.unit?.kind === 'floor' && unit.name.startsWith(HEAP_NAME)),
-    ) ?? null
-  );
+/** The room in which moving boxes stand, where there is one. */
+export function findBoxRoom({ settings, places }: Household): Place | null {
+  const roomId = settings.moving?.roomId;
+  return (roomId && places.get(roomId)) ?? null;
 }
 
 /** Moving boxes that stand there, in their order. */
@@ -41,7 +38,8 @@ export function createPackUp(
   const boxes = plan.boxes.map(({ size }, n) => ({ id: createId() as PlaceId, name: `Box ${n + 1}`, size }));
   const rooms = [...household.places.values()].filter(({ level }) => level === 'room').length;
   const places = new Map(household.places);
-  for (const place of createBoxRoom(boxes, liftG, rooms, createId)) places.set(place.id, place);
+  const made = createBoxRoom(boxes, liftG, rooms, createId);
+  for (const place of made) places.set(place.id, place);
   const lots = new Map(household.lots);
   for (const [n, box] of plan.boxes.entries())
     for (const [order, { lotId, form }] of box.lots.entries()) {
@@ -52,7 +50,10 @@ export function createPackUp(
       // It was never there: until it is carried it counts as without a home.
       lots.set(lotId, lot.state === 'out' ? { ...next, away: 'waiting' } : next);
     }
-  const changes = computeDifference(household, { ...household, places, lots });
+  const sizes = [...new Map(plan.boxes.map(({ size }) => [size.id, size])).values()];
+  const moving = { ...(household.settings.moving ?? { boxes: sizes, liftG }), roomId: made[0]!.id };
+  const settings = { ...household.settings, moving };
+  const changes = computeDifference(household, { ...household, settings, places, lots });
   return ok({ type: 'planned', subject: plan.boxes.length === 1 ? '1 box' : `${plan.boxes.length} boxes`, changes });
 }
 
@@ -77,15 +78,10 @@ export function createBoxPacked(household: Household, boxId: PlaceId, nowMs: num
 }
 
 /** Where each thing that belongs in a box belonged before, by the daybook, where that place is still there. */
-function listHomesBefore(household: Household, events: readonly DaybookEvent[]): { lotId: LotId; toId: PlaceId }[] {
+function listWaysBack(household: Household, events: readonly DaybookEvent[]): { lotId: LotId; toId: PlaceId }[] {
   const boxes = new Set(listMovingBoxes(household).map(({ id }) => id));
   const leaves = new Set(createPlaceTree(household.places).leaves.map(({ id }) => id));
-  const before = new Map<LotId, PlaceId>();
-  for (const { changes } of events)
-    for (const { table, id, before: was } of changes) {
-      const home = was?.['homeId'] as PlaceId | undefined;
-      if (table === 'lots' && home !== undefined && !boxes.has(home) && leaves.has(home)) before.set(id as LotId, home);
-    }
+  const before = listHomesBefore(events, (id) => !boxes.has(id) && leaves.has(id));
   return [...household.lots.values()].flatMap((lot) => {
     const toId = lot.homeId && boxes.has(lot.homeId) ? before.get(lot.id) : undefined;
     return toId ? [{ lotId: lot.id, toId }] : [];
@@ -94,7 +90,7 @@ function listHomesBefore(household: Household, events: readonly DaybookEvent[]):
 
 /** Back to where it was before boxes were packed: all of it belongs there again, and is carried like every plan. */
 export function createUnpackBack(household: Household, events: readonly DaybookEvent[], nowMs: number): Act {
-  return createTurn(household, listHomesBefore(household, events), 'Back to where it was', nowMs);
+  return createTurn(household, listWaysBack(household, events), 'Back to where it was', nowMs);
 }
 
 /** The boxes are empty, and go; nothing belongs in them any more. */
@@ -108,5 +104,12 @@ export function createBoxesGone(household: Household, nowMs: number): Act {
   const tree = createPlaceTree(household.places);
   const units = tree.getChildren(room.id);
   const slots = units.flatMap((unit) => tree.getChildren(unit.id));
-  return createSavePlaces(household, 'The moving boxes', [], [...boxes, ...slots, ...units, room], nowMs);
+  const removed = createSavePlaces(household, 'The moving boxes', [], [...boxes, ...slots, ...units, room], nowMs);
+  const next = withAct(household, removed);
+  if (!removed.ok || !next?.settings.moving) return removed;
+  const { roomId: _, ...moving } = next.settings.moving;
+  return ok({
+    ...removed.value,
+    changes: computeDifference(household, { ...next, settings: { ...next.settings, moving } }),
+  });
 }

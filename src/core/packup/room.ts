@@ -19,7 +19,7 @@ const SPARE_MM = 20;
 /** A row of boxes is no longer than this. */
 const MOST_ROW_MM = 19_000;
 /** By this word a stretch of floor is known as a heap: where things come from, and no home for anything. */
-export const HEAP_NAME = 'Heap of boxes';
+const HEAP_NAME = 'Heap of boxes';
 const MOVING_ROOM = 'On the move';
 
 const outer = ({ widthMm, depthMm, heightMm }: BoxSize) => ({

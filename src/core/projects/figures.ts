@@ -45,6 +45,8 @@ export function getShrinkage(fabric: Pick<FabricSpec, 'fibre' | 'cloth'>): Shrin
 export const ONE_WAY_SHARE = 0.15;
 /** Cut off at each end to have it straight, mm. Source: as above. */
 export const STRAIGHTEN_MM = 50;
+/** Of odd scraps so much can be cut into squares and strips; the rest is in their edges. An estimate of ours. */
+export const USUAL_SCRAP_SHARE = 0.5;
 /** Along a selvage that is not used, mm: an estimate; most are 5 to 12 mm wide. */
 export const SELVAGE_MM = 10;
 

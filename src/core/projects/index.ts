@@ -47,3 +47,5 @@ export {
   computePipingStrip,
   computeQuiltBacks,
 } from './sums.ts';
+export { computeCutShare, standGoals, type GoalStanding, type LineStanding } from './goals.ts';
+export { formatGoalLine, parseGoalLine } from './goalLines.ts';

@@ -1,12 +1,9 @@
 import { COLOUR_FAMILIES, getColourFamily, type ColourFamily } from '../colour/index.ts';
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { Item, Lot } from '../records/index.ts';
-import { isForQuilts } from '../scraps/index.ts';
-import { SELVAGE_MM } from './figures.ts';
+import { SELVAGE_MM, USUAL_SCRAP_SHARE } from './figures.ts';
+import { isForQuilts } from './quilt.ts';
 import type { ProjectFacts } from './standing.ts';
-
-/** Of odd scraps so much can be cut into squares; the rest is in their edges. An estimate of ours. */
-const SCRAP_SHARE = 0.5;
 
 /** What is cut: squares of this side, and strips of this width across the cloth; mm, with their seams. */
 export interface PatchSizes {
@@ -46,7 +43,7 @@ export function countPatches(
     const [across, along] = [fit(scrap.cutMm ?? 0, squareMm), fit(widthMm, squareMm)];
     return { squares: across * along * lot.count, strips: fit(scrap.cutMm ?? 0, stripMm) * lot.count };
   }
-  if (scrap) return { squares: Math.floor((SCRAP_SHARE * (lot.areaMm2 ?? 0)) / squareMm ** 2), strips: 0 };
+  if (scrap) return { squares: Math.floor((USUAL_SCRAP_SHARE * (lot.areaMm2 ?? 0)) / squareMm ** 2), strips: 0 };
   const freeMm = Math.max(0, getAmount(item, lot) - getReserved(lot));
   return { squares: fit(widthMm, squareMm) * fit(freeMm, squareMm), strips: fit(freeMm, stripMm) };
 }

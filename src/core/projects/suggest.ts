@@ -2,10 +2,10 @@ import { computeDeltaE, getLab } from '../colour/index.ts';
 import { getAmount } from '../measure/index.ts';
 import { getFreeFor } from '../promises/index.ts';
 import type { FabricSpec, Item, Lot, Need, Project } from '../records/index.ts';
-import { STRETCHES_FROM } from '../scraps/index.ts';
 import { toTable } from '../words/index.ts';
 import { findForGarment } from './figures.ts';
 import { computeClothNeed, type ClothNeeded, type NeedFound } from './need.ts';
+import { STRETCHES_FROM } from './quilt.ts';
 import { createThreadMatch } from './shopping.ts';
 import type { ProjectFacts } from './standing.ts';
 

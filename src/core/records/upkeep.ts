@@ -24,7 +24,7 @@ export const DAY_PATTERN = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const CARE_WORKS = ['oil', 'lint', 'service', 'needle', 'blade', 'air', 'refold', 'other'] as const;
 export type CareWork = (typeof CARE_WORKS)[number];
 
-/** Something that comes round: after so many days, or after so many hours of sewing, whichever is first. At least one of them is set. */
+/** Something that comes round: after so many days, or after so many hours of sewing, whichever is first. At least one of them is set (`isWholeChore`). */
 export class Chore {
   @Matches(ID_PATTERN) id!: string;
   @IsIn(CARE_WORKS) work!: CareWork;
@@ -37,6 +37,10 @@ export class Chore {
   /** Hours of sewing since then. */
   @IsNumber() @Min(0) @Max(20_000) hours!: number;
 }
+
+/** Whether a chore ever comes round, and says what it is. */
+export const isWholeChore = ({ work, name, everyDays, everyHours }: Chore): boolean =>
+  (everyDays !== undefined || everyHours !== undefined) && (work === 'other') === (name !== undefined);
 
 /** Something goes to somebody, and by when; it still lies where it lies. */
 export class Leaving {
@@ -105,6 +109,6 @@ export class BoxSize {
 export class Moving {
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => BoxSize) boxes!: BoxSize[];
   @IsNumber() @Min(1000) @Max(60_000) liftG!: number;
-  /** The day of the van. */
-  @IsOptional() @Matches(DAY_PATTERN) on?: string;
+  /** The room in which the boxes stand, once they are packed. */
+  @IsOptional() @Matches(ID_PATTERN) roomId?: PlaceId;
 }

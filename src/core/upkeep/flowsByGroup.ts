@@ -3,7 +3,7 @@ import { getTellingMs, listFlows, withGone } from '../learning/index.ts';
 import { computePackage } from '../measure/index.ts';
 import { takesRoom, type DaybookEvent, type Household, type Kind, type Lot, type LotId } from '../records/index.ts';
 
-const MONTH_MS = (365.25 / 12) * 86_400_000;
+export const MONTH_MS = (365.25 / 12) * 86_400_000;
 const MONTHS = 12;
 
 /** The litres that lots take as they are kept. */

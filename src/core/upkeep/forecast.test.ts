@@ -3,12 +3,17 @@ import { applyChanges } from '../daybook/fold.ts';
 import { createGrow } from '../acts/index.ts';
 import { createRandom } from '../random/index.ts';
 import type { Change, DaybookEvent, EventId, EventType, Household, PlaceId } from '../records/index.ts';
-import { createPlaceTree } from '../storage/index.ts';
+import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
 import { createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import { liveHistory } from '../../../tests/histories.ts';
-import { forecast, listGroupYears, listHelp } from './index.ts';
+import { listGroupYears, lookAhead, type GroupYear } from './index.ts';
 import { holdTo } from './flowsByGroup.ts';
 import { drawFutures, getChanceAbove, getQuantile } from './resample.ts';
+
+const forecast = (household: Household, tree: PlaceTree, years: readonly GroupYear[]) =>
+  lookAhead(household, tree, years, null).forecast;
+const listHelp = (household: Household, tree: PlaceTree, years: readonly GroupYear[], id: PlaceId) =>
+  lookAhead(household, tree, years, id).help;
 
 const DAY_MS = 86_400_000;
 const NOW = 3000 * DAY_MS;

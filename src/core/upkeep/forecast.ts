@@ -151,15 +151,11 @@ function listHeld(household: Household, tree: PlaceTree, years: readonly GroupYe
 const seedOf = (id: string): number =>
   [...id].reduce((sum, letter) => (Math.imul(sum, 31) + letter.codePointAt(0)!) | 0, 7);
 
-/**
- * For every place and group, how likely it is over full in the months ahead: its own year of what came and went is drawn again and
- * again (`drawFutures`). Places count as things belong in them, each by its part of its groups.
- */
-export function forecast(household: Household, tree: PlaceTree, years: readonly GroupYear[]): Forecast {
-  const held = listHeld(household, tree, years);
-  const perYear = ({ year, share }: Share) =>
-    (share * 12 * year.months.reduce((sum, one) => sum + one, 0)) / Math.max(1, year.months.length);
-  const places = held
+const sumOf = (months: readonly number[]): number => months.reduce((sum, one) => sum + one, 0);
+
+function lookAtPlaces(held: readonly Held[]): PlaceOutlook[] {
+  const perYear = ({ year, share }: Share) => (share * 12 * sumOf(year.months)) / Math.max(1, year.months.length);
+  return held
     .map(({ place, litres, roomLitres, shares }): PlaceOutlook => ({
       ...look(place.id, litres, roomLitres, drawOf(shares, litres, seedOf(place.id))),
       groups: shares
@@ -168,74 +164,100 @@ export function forecast(household: Household, tree: PlaceTree, years: readonly 
     }))
     .filter(({ chances, litres, roomLitres }) => chances[2] >= TELLING || litres / roomLitres > TELLING)
     .toSorted(byTurn);
-  const groups = years
+}
+
+function lookAtGroups(held: readonly Held[], years: readonly GroupYear[]): Outlook[] {
+  return years
     .flatMap((year) => {
       const rooms = held.flatMap(({ litres, roomLitres, shares }) =>
         shares.flatMap((one) => (one.year === year ? [(one.litres / litres) * roomLitres] : [])),
       );
       if (rooms.length === 0 || year.litres <= 0) return [];
       const own = drawFutures(year.months, year.usual, -year.litres, createRandom(seedOf(year.id)));
-      const room = rooms.reduce((sum, one) => sum + one, 0);
-      return [look(year.id, year.litres, room, own)];
+      return [look(year.id, year.litres, sumOf(rooms), own)];
     })
     .toSorted(byTurn);
-  return { places, groups, months: Math.max(0, ...years.map((year) => year.months.length)) };
+}
+
+const getMode = ({ slot, container }: Place) => slot?.mode ?? container?.mode;
+
+/** A place of the same way of keeping that stays roomy with so much more in it; one with the same group before others. */
+function findRoomy(held: readonly Held[], here: Held, year: GroupYear, litres: number): PlaceId | null {
+  const [roomy] = held
+    .filter(({ place }) => place.id !== here.place.id && getMode(place) === getMode(here.place))
+    .map(({ place, shares, ...one }) => ({
+      id: place.id,
+      left: one.roomLitres - one.litres,
+      isKin: shares.some((share) => share.year === year),
+    }))
+    .filter(({ left }) => left * (1 - SAFE) > litres)
+    .toSorted((a, b) => Number(b.isKin) - Number(a.isKin) || b.left - a.left);
+  return roomy?.id ?? null;
+}
+
+/** A container that stands idle and takes so much. */
+function findIdle({ places }: Household, litres: number): PlaceId | null {
+  const idle = [...places.values()].find(
+    ({ parentId, container }) =>
+      container !== undefined &&
+      parentId === undefined &&
+      container.isRetired !== true &&
+      (container.outerWidthMm * container.outerDepthMm * container.outerHeightMm) / 1e6 >= litres,
+  );
+  return idle?.id ?? null;
 }
 
 /** What helps a place that is likely to burst: a rule, letting go, moving a boundary to where there is room, a bin that idles. */
-export function listHelp(household: Household, tree: PlaceTree, years: readonly GroupYear[], placeId: PlaceId): Help[] {
-  const held = listHeld(household, tree, years);
-  const here = held.find(({ place }) => place.id === placeId);
-  const first = forecast(household, tree, years).places.find(({ id }) => id === placeId);
-  const grower = first?.groups[0];
-  if (!here || !first || !grower) return [];
-  const chanceWith = (shares: readonly Share[], litres: number, roomLitres: number) =>
-    look(placeId, litres, roomLitres, drawOf(shares, litres, seedOf(placeId))).chances[2];
+function listHelp(household: Household, held: readonly Held[], { id, groups, band }: PlaceOutlook): Help[] {
+  const here = held.find(({ place }) => place.id === id);
+  const [grower] = groups;
+  const own = here?.shares.find(({ year }) => year.id === grower?.groupId);
+  if (!here || !grower || !own) return [];
+  const { groupId } = grower;
+  const chanceWith = (shares: readonly Share[], litres: number) =>
+    look(id, litres, here.roomLitres, drawOf(shares, litres, seedOf(id))).chances[2];
   const help: Help[] = [];
-  const own = here.shares.find(({ year }) => year.id === grower.groupId)!;
-  const isRuled = household.settings.growth?.some(
-    (one) => one.groupId === grower.groupId && one.isSaid && one.perYear === 0,
-  );
+  const isRuled = household.settings.growth?.some((one) => one.groupId === groupId && one.isSaid && one.perYear === 0);
   if (!isRuled && grower.perYear > 0) {
     const kept = { ...own.year, months: holdTo(own.year.months, 0), usual: [] };
     const shares = here.shares.map((one) => (one === own ? { ...one, year: kept } : one));
-    help.push({
-      code: 'oneInOneOut',
-      groupId: grower.groupId,
-      chance: chanceWith(shares, here.litres, here.roomLitres),
-    });
+    help.push({ code: 'oneInOneOut', groupId, chance: chanceWith(shares, here.litres) });
   }
   // So much has to go that nine of ten futures go in.
-  const over = (first.band.at(-1)?.[2] ?? here.litres) - here.roomLitres;
+  const over = (band.at(-1)?.[2] ?? here.litres) - here.roomLitres;
   if (over > 0) {
     const litres = Math.min(own.litres, over);
     const each = own.year.litres / Math.max(1, own.year.lotIds.length);
     const lots = Math.max(1, Math.ceil(litres / Math.max(each, 1e-6)));
-    const chance = chanceWith(here.shares, here.litres - litres, here.roomLitres);
-    help.push({ code: 'letGo', groupId: grower.groupId, litres, lots, chance });
-    // A place of the same way of keeping that stays roomy, the one with the same group before others.
-    const roomy = held
-      .filter(
-        ({ place }) =>
-          place.id !== placeId &&
-          (place.slot?.mode ?? place.container?.mode) === (here.place.slot?.mode ?? here.place.container?.mode),
-      )
-      .map((one) => ({
-        one,
-        left: one.roomLitres - one.litres,
-        isKin: one.shares.some(({ year }) => year === own.year),
-      }))
-      .filter(({ left }) => left * (1 - SAFE) > litres)
-      .toSorted((a, b) => Number(b.isKin) - Number(a.isKin) || b.left - a.left)[0];
-    if (roomy) help.push({ code: 'boundary', groupId: grower.groupId, litres, toId: roomy.one.place.id, chance });
-    const bin = [...household.places.values()].find(
-      ({ parentId, container }) =>
-        container !== undefined &&
-        parentId === undefined &&
-        container.isRetired !== true &&
-        (container.outerWidthMm * container.outerDepthMm * container.outerHeightMm) / 1e6 >= litres,
-    );
-    if (bin) help.push({ code: 'bin', binId: bin.id, litres, chance });
+    const chance = chanceWith(here.shares, here.litres - litres);
+    help.push({ code: 'letGo', groupId, litres, lots, chance });
+    const toId = findRoomy(held, here, own.year, litres);
+    if (toId) help.push({ code: 'boundary', groupId, litres, toId, chance });
+    const binId = findIdle(household, litres);
+    if (binId) help.push({ code: 'bin', binId, litres, chance });
   }
   return help.toSorted((a, b) => a.chance - b.chance);
+}
+
+/**
+ * For every place and group, how likely it is over full in the months ahead: its own year of what came and went is drawn again and
+ * again (`drawFutures`). Places count as things belong in them, each by its part of its groups. Of one place also what helps it.
+ */
+export function lookAhead(
+  household: Household,
+  tree: PlaceTree,
+  years: readonly GroupYear[],
+  placeId: PlaceId | null,
+): { readonly forecast: Forecast; readonly help: readonly Help[] } {
+  const held = listHeld(household, tree, years);
+  const places = lookAtPlaces(held);
+  const asked = places.find(({ id }) => id === placeId);
+  return {
+    forecast: {
+      places,
+      groups: lookAtGroups(held, years),
+      months: Math.max(0, ...years.map((year) => year.months.length)),
+    },
+    help: asked ? listHelp(household, held, asked) : [],
+  };
 }

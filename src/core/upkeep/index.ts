@@ -1,5 +1,5 @@
 export { listGroupYears, type GroupYear } from './flowsByGroup.ts';
-export { forecast, listHelp, type Forecast, type Help, type Outlook, type PlaceOutlook } from './forecast.ts';
+export { lookAhead, type Forecast, type Help, type Outlook, type PlaceOutlook } from './forecast.ts';
 export { listDue, type Due } from './clockwork.ts';
 export { listReview, takeSitting, USUAL_PACE_SECONDS, type ReviewEntry, type ReviewReason } from './review.ts';
 export { listWaiting, sumWon, withoutLeaving, type SittingWon } from './won.ts';

@@ -1,6 +1,6 @@
 import { addMonths } from 'date-fns';
 import { createTwinFinder, findType } from '../catalog/index.ts';
-import { listTakenBack } from '../daybook/index.ts';
+import { listTakenBack, USES } from '../daybook/index.ts';
 import { getReserved } from '../measure/index.ts';
 import {
   takesRoom,
@@ -16,9 +16,8 @@ import {
 import { computeSpace, computeTraits, type PlaceTree, type Reach } from '../storage/index.ts';
 import { computeWorth } from '../sense/index.ts';
 import { toDay } from '../units/index.ts';
-import { computeLitres } from './flowsByGroup.ts';
+import { computeLitres, MONTH_MS } from './flowsByGroup.ts';
 
-const MONTH_MS = (365.25 / 12) * 86_400_000;
 /** Cloth that was not used for so many months is gone through, and notions and all else. */
 const CLOTH_MONTHS = 12;
 const OTHER_MONTHS = 24;
@@ -29,7 +28,8 @@ const ALIKE = 0.9;
 /** What was gone through and stays is left alone for so long. */
 const PEACE_MONTHS = 9;
 
-const USES: ReadonlySet<EventType> = new Set(['tookOut', 'cut', 'gathered', 'lent', 'returned', 'wrapped']);
+/** It was in somebody's hand. */
+const TOUCHES: ReadonlySet<EventType> = new Set([...USES, 'lent', 'returned', 'wrapped']);
 
 /** Why something is gone through. */
 export type ReviewReason =
@@ -61,7 +61,7 @@ function listLastUsed(events: readonly DaybookEvent[], household: Household): Ma
   const undone = listTakenBack(events);
   const last = new Map<LotId, number>();
   for (const { id: eventId, type, atMs, changes } of events) {
-    const isUse = USES.has(type) && !undone.has(eventId);
+    const isUse = TOUCHES.has(type) && !undone.has(eventId);
     for (const { table, id, before, after } of changes) {
       if (table !== 'lots' || !after) continue;
       const known = last.get(id as LotId);

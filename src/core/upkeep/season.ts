@@ -1,4 +1,5 @@
 import { judgePut } from '../acts/index.ts';
+import { listHomesBefore, USES } from '../daybook/index.ts';
 import { computeGroups } from '../grouping/index.ts';
 import {
   takesRoom,
@@ -9,7 +10,11 @@ import {
   type Season,
 } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
-import { computeLitres } from './flowsByGroup.ts';
+import { computeLitres, MONTH_MS } from './flowsByGroup.ts';
+
+/** What is fetched in so many of so many months is fetched often. */
+const FETCHED_MONTHS = 6;
+const OFTEN = 3;
 
 /** Which way a season turns: it goes away, or it comes back. */
 export type Turn = 'goes' | 'comes';
@@ -38,18 +43,6 @@ export function listOfSeason(household: Household, season: Season): LotId[] {
 const isUnder = (tree: PlaceTree, id: PlaceId | undefined, underId: PlaceId): boolean =>
   id !== undefined && tree.getPath(id).some((place) => place.id === underId);
 
-/** Where each lot belonged before it went away: its last home that is not there. */
-function listHomesBefore(events: readonly DaybookEvent[], tree: PlaceTree, awayId: PlaceId): Map<LotId, PlaceId> {
-  const homes = new Map<LotId, PlaceId>();
-  for (const { changes } of events)
-    for (const { table, id, before } of changes) {
-      const home = table === 'lots' ? before?.['homeId'] : undefined;
-      if (typeof home === 'string' && tree.places.has(home as PlaceId) && !isUnder(tree, home as PlaceId, awayId))
-        homes.set(id as LotId, home as PlaceId);
-    }
-  return homes;
-}
-
 /**
  * Where everything of a season goes when it turns: away, the largest first, each into the first place there that takes it beside what
  * belongs there; or back to where it belonged before, as far as that has room. Every place was really packed.
@@ -57,7 +50,8 @@ function listHomesBefore(events: readonly DaybookEvent[], tree: PlaceTree, awayI
 export function planTurn(household: Household, events: readonly DaybookEvent[], season: Season, turn: Turn): TurnPlan {
   const tree = createPlaceTree(household.places);
   const there = tree.leaves.filter((leaf) => isUnder(tree, leaf.id, season.awayPlaceId));
-  const homes = turn === 'comes' ? listHomesBefore(events, tree, season.awayPlaceId) : null;
+  const isHere = (id: PlaceId) => tree.places.has(id) && !isUnder(tree, id, season.awayPlaceId);
+  const homes = turn === 'comes' ? listHomesBefore(events, isHere) : null;
   const lots = listOfSeason(household, season)
     .map((id) => household.lots.get(id)!)
     .filter((lot) => isUnder(tree, lot.homeId, season.awayPlaceId) === (turn === 'comes'))
@@ -86,14 +80,14 @@ export function listFetchedFromAfar(household: Household, events: readonly Daybo
   const worked = new Set(tree.rooms.flatMap((room) => (room.room!.stations.length > 0 ? [room.id] : [])));
   const months = new Map<LotId, Set<number>>();
   for (const { type, atMs, changes } of events) {
-    const month = Math.floor((nowMs - atMs) / (30.4 * 86_400_000));
-    if ((type !== 'tookOut' && type !== 'cut' && type !== 'gathered') || month >= 6 || month < 0) continue;
+    const month = Math.floor((nowMs - atMs) / MONTH_MS);
+    if (!USES.has(type) || month >= FETCHED_MONTHS || month < 0) continue;
     for (const { table, id } of changes)
       if (table === 'lots') months.set(id as LotId, (months.get(id as LotId) ?? new Set<number>()).add(month));
   }
   return [...months].flatMap(([id, fetched]) => {
     const lot = household.lots.get(id);
     const room = lot?.homeId && tree.getPath(lot.homeId)[0];
-    return room && !worked.has(room.id) && fetched.size >= 3 ? [id] : [];
+    return room && !worked.has(room.id) && fetched.size >= OFTEN ? [id] : [];
   });
 }

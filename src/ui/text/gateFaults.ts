@@ -60,6 +60,7 @@ const RULES: Record<Extract<GateFault, { code: 'invariant' }>['rule'], string> =
   wrapped: 'something would be wrapped in what is not there',
   'code-twice': 'two labels would have one code',
   'bag-twice': 'two projects would lie in one bag',
+  chore: 'something that is to be done again and again has no days and no hours, or no name',
   'project-over': 'something would be promised to a project that is over',
 };
 

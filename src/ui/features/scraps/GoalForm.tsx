@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ScrapGoal } from '../../../core/records/index.ts';
-import { formatGoalLine, parseGoalLine } from '../../../core/scraps/index.ts';
+import { formatGoalLine, parseGoalLine } from '../../../core/projects/index.ts';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { AreaField, TextField } from '../../components/fields.tsx';

@@ -1,14 +1,12 @@
 import { useMemo, useState } from 'react';
-import { createSaveSettings } from '../../../core/acts/index.ts';
-import type { Household, ScrapGoal } from '../../../core/records/index.ts';
-import { computeCutShare, standGoals, type GoalStanding, type LineStanding } from '../../../core/scraps/index.ts';
+import { computeCutShare, standGoals, type GoalStanding, type LineStanding } from '../../../core/projects/index.ts';
 import { formatClothLength, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold, useOpen } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { saveList } from '../../state/settingsList.ts';
 import { capitalise, wordCount } from '../../text/index.ts';
 import { ToProjects } from '../projects/ToProjects.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -16,14 +14,6 @@ import { GoalForm } from './GoalForm.tsx';
 
 /** So many cloths are named for what is missing. */
 const MOST_NAMED = 3;
-
-function saveGoals(goals: (now: readonly ScrapGoal[]) => readonly ScrapGoal[], note: string): Promise<boolean> {
-  return act((now: Household) => {
-    const { goals: before = [], ...rest } = now.settings;
-    const next = goals(before);
-    return createSaveSettings(now, { ...rest, ...(next.length > 0 && { goals: [...next] }) });
-  }, note);
-}
 
 /** What squares and strips are gathered for: how many there are, what the scraps would give, and what is missing in cloth. */
 export function GoalsPage() {
@@ -55,7 +45,7 @@ export function GoalsPage() {
               goal={standing.goal}
               isAsked
               onSave={(goal) =>
-                saveGoals((now) => now.map((one) => (one.id === goal.id ? goal : one)), `Kept ${goal.name}.`)
+                saveList('goals', (now) => now.map((one) => (one.id === goal.id ? goal : one)), `Kept ${goal.name}.`)
               }
               onDone={() => setEdited(null)}
             />
@@ -67,7 +57,7 @@ export function GoalsPage() {
           <GoalForm
             goal={null}
             isAsked={edited === 'new'}
-            onSave={(goal) => saveGoals((now) => [...now, goal], `${goal.name} is counted from now on.`)}
+            onSave={(goal) => saveList('goals', (now) => [...now, goal], `${goal.name} is counted from now on.`)}
             onDone={() => setEdited(null)}
           />
         ) : (
@@ -104,7 +94,11 @@ function Goal({ standing: { goal, lines, have, wanted }, share, onEdit }: GoalPr
           <Button
             look="quiet"
             onClick={() =>
-              void saveGoals((now) => now.filter((one) => one.id !== goal.id), `${goal.name} is no longer counted.`)
+              void saveList(
+                'goals',
+                (now) => now.filter((one) => one.id !== goal.id),
+                `${goal.name} is no longer counted.`,
+              )
             }
           >
             Let go

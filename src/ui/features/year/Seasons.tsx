@@ -1,28 +1,19 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { createSaveSettings } from '../../../core/acts/index.ts';
-import type { Household, PlaceId, Season } from '../../../core/records/index.ts';
+import type { PlaceId, Season } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { listFetchedFromAfar, listOfSeason } from '../../../core/upkeep/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
-import { TextField } from '../../components/fields.tsx';
+import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
+import { saveList } from '../../state/settingsList.ts';
 import { getGroups, getTree } from '../../state/derived.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 
 const YEAR_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
-
-function saveSeasons(change: (now: readonly Season[]) => readonly Season[], note: string): Promise<boolean> {
-  return act((now: Household) => {
-    const { seasons: before = [], ...rest } = now.settings;
-    const seasons = [...change(before)];
-    return createSaveSettings(now, { ...rest, ...(seasons.length > 0 && { seasons }) });
-  }, note);
-}
 
 /** What is stored away for part of the year, and what comes back from a store too often. */
 export function Seasons() {
@@ -62,7 +53,11 @@ export function Seasons() {
             <Button
               look="quiet"
               onClick={() =>
-                void saveSeasons((now) => now.filter(({ id }) => id !== season.id), `${season.name} stays where it is.`)
+                void saveList(
+                  'seasons',
+                  (now) => now.filter(({ id }) => id !== season.id),
+                  `${season.name} stays where it is.`,
+                )
               }
             >
               No more
@@ -143,7 +138,7 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
           goesOn: text.goesOn,
           comesOn: text.comesOn,
         };
-        return saveSeasons((now) => [...now, season], `${season.name} has its days.`).then(
+        return saveList('seasons', (now) => [...now, season], `${season.name} has its days.`).then(
           (isDone) => isDone && onDone(),
         );
       }}
@@ -163,54 +158,31 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
           fault={isAsked ? faults.what : undefined}
           {...field('tag')}
         />
-        <Choice label="Or this group" {...field('groupId')}>
+        <SelectField label="Or this group" {...field('groupId')}>
           <option value="">none</option>
           {groups.map((group) => (
             <option key={group.id} value={group.id}>
               {wordGroup(group, household)}
             </option>
           ))}
-        </Choice>
-        <Choice label="It goes to" fault={isAsked ? faults.away : undefined} {...field('awayId')}>
+        </SelectField>
+        <SelectField label="It goes to" {...field('awayId')}>
           <option value="">choose</option>
           {places.map(({ id }) => (
             <option key={id} value={id}>
               {formatPlaceName(tree, id)}
             </option>
           ))}
-        </Choice>
+        </SelectField>
         <TextField label="On" fault={faults.goesOn} {...field('goesOn')} />
         <TextField label="Back on" fault={faults.comesOn} {...field('comesOn')} />
       </div>
+      {isAsked && faults.away && (
+        <p role="alert" className="text-sm font-semibold text-madder">
+          {faults.away}
+        </p>
+      )}
       <FormFoot save="Keep these days" onDone={onDone} />
     </Form>
-  );
-}
-
-interface ChoiceProps {
-  readonly label: string;
-  readonly value: string;
-  readonly fault?: string | undefined;
-  readonly onChange: (event: { target: { value: string } }) => void;
-  readonly children: React.ReactNode;
-}
-
-function Choice({ label, value, fault, onChange, children }: ChoiceProps) {
-  return (
-    <label className="block">
-      <span className="block text-sm text-stone">{label}</span>
-      <select
-        className="h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9"
-        value={value}
-        onChange={onChange}
-      >
-        {children}
-      </select>
-      {fault && (
-        <span role="alert" className="text-sm font-semibold text-madder">
-          {fault}
-        </span>
-      )}
-    </label>
   );
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Item, Lot } from '../../../../core/records/index.ts';
-import { computeCutShare, USUAL_SIZES } from '../../../../core/scraps/index.ts';
+import { computeCutShare } from '../../../../core/projects/index.ts';
+import { USUAL_SIZES } from '../../../../core/scraps/index.ts';
 import { formatSize } from '../../../../core/units/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { useApp, useHousehold } from '../../../state/app.ts';

@@ -1,16 +1,13 @@
 import { getColourFamily } from '../colour/index.ts';
 import { getAmount, getReserved } from '../measure/index.ts';
 import type { DaybookEvent, GoalLine, Household, Item, Lot, ScrapGoal } from '../records/index.ts';
+import { SELVAGE_MM, STRAIGHTEN_MM, USUAL_SCRAP_SHARE } from './figures.ts';
 import { isForQuilts } from './quilt.ts';
 
 /** Sizes nearer than this are the same, mm. */
 const SAME_MM = 1;
-/** Of odd scraps so much has become squares and strips elsewhere; and how much of one's own cutting weighs as much as that, mm². Estimates. */
-const USUAL_SHARE = 0.5;
+/** So much of one's own cutting, mm², weighs as much as what is usual. An estimate. */
 const USUAL_MM2 = 500_000;
-/** Along each selvage, and to straighten an end, mm. */
-const SELVAGE_MM = 10;
-const STRAIGHTEN_MM = 50;
 /** Cotton as it is sold, mm wide, where no cloth of the colour tells. */
 const USUAL_WIDTH_MM = 1100;
 
@@ -50,7 +47,7 @@ export interface GoalStanding {
  * for the first half square metre.
  */
 export function computeCutShare(events: readonly DaybookEvent[], household: Household): number {
-  let [area, made] = [USUAL_MM2, USUAL_SHARE * USUAL_MM2];
+  let [area, made] = [USUAL_MM2, USUAL_SCRAP_SHARE * USUAL_MM2];
   const came = new Map<string, Item>();
   for (const { type, amount, amountUnit, changes } of events) {
     for (const { table, id, before, after } of changes)
