@@ -40,7 +40,7 @@ test('what is new is put away by one key among its three best places, and the re
   await page.keyboard.press('p');
   const thing = page.getByRole('region', { name: 'Eyelet pliers' });
   const places = thing.getByRole('list', { name: 'The best places' }).getByRole('button');
-  await expect(places).toHaveCount(3, { timeout: 20_000 });
+  await expect(places).toHaveCount(3);
   await expect(places.first()).toContainText(/then \d+ % full; saves .* a month of looking for it/);
   expect(await listUnexplained(page)).toEqual([]);
   await expectAccessible(page);

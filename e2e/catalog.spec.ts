@@ -54,7 +54,6 @@ const LIST = [
 ];
 
 test('fifty things of all kinds get in by quick add, paste and photo, each rightly measured', async ({ page }) => {
-  test.setTimeout(180_000);
   await openEmpty(page);
   const line = page.getByLabel('Add in one line');
   const ticket = page.getByRole('complementary', { name: 'Ticket' });
@@ -248,7 +247,7 @@ test('pictures that are none are named with their reason, large ones are taken, 
   await expect(page.getByText('The picture is broken, or breaks off.')).toBeVisible();
   await expect(page.getByText('That is no picture.')).toBeVisible();
   await expect(page.getByAltText('good.png')).toBeVisible();
-  await expect(page.getByAltText('sixty.png')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByAltText('sixty.png')).toBeVisible();
   // What is kept has nothing in it but the picture.
   await page.getByLabel('What is good.png').fill('linen 2m');
   await page.getByRole('button', { name: 'Take in 1' }).click();
@@ -262,7 +261,7 @@ test('pictures that are none are named with their reason, large ones are taken, 
 test('a list of twenty thousand rows is taken in and back out by one undo; two million are refused', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(600_000);
   await openEmpty(page, '/list');
   const rows = ['name;length;width;colour'];
   for (let n = 0; n < 20_000; n += 1)
@@ -270,7 +269,7 @@ test('a list of twenty thousand rows is taken in and back out by one undo; two m
   await page
     .getByLabel('List file')
     .setInputFiles({ name: 'many.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
-  await expect(page.getByRole('contentinfo')).toContainText('20,000new things', { timeout: 30_000 });
+  await expect(page.getByRole('contentinfo')).toContainText('20,000new things');
   await page.getByRole('button', { name: 'Take all in' }).click();
   await expect(page.getByText('20,000 rows came in.')).toBeVisible({ timeout: 120_000 });
   await expect(page.getByRole('link', { name: 'Cloth 20,000' })).toBeVisible();

@@ -21,7 +21,7 @@ test('a plan keeps what was asked: a place free, a thing where it is; what is as
   await expect(asked.getByRole('listitem')).toHaveCount(2);
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('s');
-  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'The plan on the wall' }).click();
   await page.getByRole('combobox', { name: /^Wall/ }).selectOption({ label: 'Heron Loft: East wall' });
@@ -101,7 +101,7 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('s');
   const packed = page.getByText(/Every place was packed and [\d,]+ checks passed/);
-  await expect(packed).toBeVisible({ timeout: 30_000 });
+  await expect(packed).toBeVisible();
   // It can be looked on from, for the same search would only find the same plan.
   const minutes = async () => {
     const row = page.getByRole('row', { name: /^Fetching, a month/ });
@@ -110,7 +110,7 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   const before = await minutes();
   await page.getByRole('button', { name: /^Look on from here/ }).click();
   await expect(page.getByRole('progressbar', { name: 'Search' })).toBeVisible();
-  await expect(packed).toBeVisible({ timeout: 30_000 });
+  await expect(packed).toBeVisible();
   expect(await minutes()).toBeLessThan(before * 1.2);
   await page.getByRole('button', { name: 'Keep this plan' }).click();
   await page.keyboard.press('2');
@@ -138,7 +138,7 @@ test('few moves bring most of the gain: a point on the curve is the plan that is
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('k');
   const points = page.getByRole('group', { name: 'What few moves bring' }).getByRole('radio');
-  await expect(points.first()).toBeVisible({ timeout: 30_000 });
+  await expect(points.first()).toBeVisible();
   expect(await points.count()).toBeGreaterThan(3);
   await expectAccessible(page);
   // The one that is proposed brings four fifths and more; the first costs least to carry.
@@ -191,18 +191,18 @@ test('the figures behind the minutes are changed in House, by a preset or one by
   await openSample(page, '/household');
   const form = page.getByRole('form', { name: 'What things cost' });
   const today = form.getByText(/^\d+ min$/);
-  await expect(today).toBeVisible({ timeout: 20_000 });
+  await expect(today).toBeVisible();
   const minutes = (await today.textContent())!;
   await form.getByLabel('Plans look for').selectOption({ label: 'Everyday things nearest' });
-  await expect(form.getByText(minutes, { exact: true })).toBeHidden({ timeout: 20_000 });
+  await expect(form.getByText(minutes, { exact: true })).toBeHidden();
   await page.keyboard.press('u');
-  await expect(form.getByText(minutes, { exact: true })).toBeVisible({ timeout: 20_000 });
+  await expect(form.getByText(minutes, { exact: true })).toBeVisible();
   await form.getByText('Every figure').click();
   await form.getByLabel('Walk a metre').fill('abc');
   await expect(form.getByRole('alert')).toHaveText('A number of seconds, such as 2.5.');
   await expect(form.getByRole('button', { name: 'Save the figures' })).toBeDisabled();
   // What each makes of today, and what another figure would do, before it is kept.
-  await expect(form.getByText(/ a month today$/).nth(8)).toBeVisible({ timeout: 20_000 });
+  await expect(form.getByText(/ a month today$/).nth(8)).toBeVisible();
   await form.getByLabel('Walk a metre').fill('1,2');
   await expect(form.getByText(/^With what you typed: .* a month more/)).toBeVisible();
   await form.getByRole('button', { name: 'Save the figures' }).click();
@@ -216,27 +216,26 @@ test('a group and a place say why they are as they are, and what one change woul
   const ticket = page.getByRole('complementary');
   await page.getByText('Linen', { exact: true }).first().click();
   const group = ticket.getByRole('region', { name: 'Why it is there' });
-  await expect(group).toContainText(/In \d+ places, .*the wrong one first costs .* a month\./, { timeout: 20_000 });
+  await expect(group).toContainText(/In \d+ places, .*the wrong one first costs .* a month\./);
   await expect(group).toContainText(/All of it in .* would save .* a month\./);
   expect(await listUnexplained(page)).toEqual([]);
   await page.goto('/room');
   await page.getByRole('button', { name: /^Peg field/ }).press('Enter');
   const place = ticket.getByRole('region', { name: 'Why these things here' });
-  await expect(place).toContainText(/Cutting tools \(\d+\)/, { timeout: 20_000 });
+  await expect(place).toContainText(/Cutting tools \(\d+\)/);
   await expect(place).toContainText(/Fetched \d+ times a month, .* s each/);
 });
 
 test('plans are kept, compared side by side after a reload, and one of them is adopted', async ({ page }) => {
-  test.setTimeout(120_000);
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('s');
-  await expect(page.getByText(/Every place was packed/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Every place was packed/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep this plan' }).click();
   await expect(page.getByText('Kept as Plan A.')).toBeVisible();
   await page.keyboard.press('k');
   const points = page.getByRole('group', { name: 'What few moves bring' }).getByRole('radio');
-  await expect(points.first()).toBeVisible({ timeout: 30_000 });
+  await expect(points.first()).toBeVisible();
   await points.first().check();
   await page.getByRole('button', { name: 'Keep this plan' }).click();
   await expect(page.getByText('Kept as Plan B.')).toBeVisible();
@@ -264,7 +263,6 @@ test('plans are kept, compared side by side after a reload, and one of them is a
 test('from the mess to an adopted plan: something stays, a hand move, the rest mended, plans compared, a what-if', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   await openSample(page, '/fit');
   await page.getByLabel('How long to search').selectOption('3');
   await page.keyboard.press('4');
@@ -280,7 +278,6 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await page.getByRole('button', { name: '← Back to the plan' }).waitFor();
   await page.keyboard.press('s');
   await expect(page.getByRole('button', { name: 'The best so far' })).toBeVisible();
-  await expect(page.getByText(/The best so far, not packed yet: \d+ places? over full/)).toBeVisible();
   await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
   await expect(page.getByText(/At most \d+ % better is possible/)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Keep this plan' }).click();

@@ -3,7 +3,6 @@ import { expect, expectAccessible, listUnexplained, openSample, test } from './s
 test('a heap comes in by one line, is planned in parts, is one again where they lie together, and things are listed out of it', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await openSample(page, '/stash');
   const line = page.getByRole('textbox', { name: 'Add in one line' });
   await line.click();
@@ -18,7 +17,7 @@ test('a heap comes in by one line, is planned in parts, is one again where they 
     await find.first().fill('cottons');
     await expect(page.getByRole('option', { name: /Cottons/ }).first()).toBeVisible();
     await find.first().press('Enter');
-    await expect(page.getByRole('region', { name: 'Heap' })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('region', { name: 'Heap' })).toBeVisible();
   };
   await openHeap();
   const heap = page.getByRole('region', { name: 'Heap' });
@@ -46,5 +45,5 @@ test('a heap comes in by one line, is planned in parts, is one again where they 
   await expect(page.getByText(/^Adopted\. /)).toBeVisible();
   await page.getByRole('button', { name: /are carried home already$/ }).click();
   await page.goto('/daybook');
-  await expect(page.getByText('Heaped up in parts')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Heaped up in parts')).toBeVisible();
 });

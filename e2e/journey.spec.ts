@@ -1,8 +1,6 @@
 import { expect, offerBundle, openSample, saveBundle, test } from './support.ts';
 
 test('the whole journey: catalog, room, sort, fit, find, daybook, file', async ({ page, browser }) => {
-  test.setTimeout(150_000);
-
   await test.step('a new visitor finds the sample there', async () => {
     await openSample(page, '/');
     await expect(page.getByText('This is Heron Loft, a made-up room')).toBeVisible();

@@ -26,7 +26,6 @@ async function save(page: Page, press: () => Promise<void>): Promise<string> {
 test('pieces have shapes, cloths have flaws: the layout goes round them and says what will not go on', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   await openEmpty(page);
   await quickAdd(page, 'linen rust 1 m x 140 washed');
   await page.keyboard.press('8');
@@ -123,7 +122,6 @@ test('a cloth says what could be made of it, and becomes an idea', async ({ page
 });
 
 test('what is not there is replaced while one gathers; thread on the machine is told', async ({ page }) => {
-  test.setTimeout(60_000);
   await openSample(page, '/projects/p2/gather');
   const missing: Locator = page
     .getByRole('region', { name: 'Next' })
@@ -186,7 +184,7 @@ test('what one thinks of buying says its room and what it goes with; a budget is
   await page.getByRole('button', { name: 'What if I took it?' }).click();
   const taken = page.getByRole('region', { name: 'If you took it' });
   await expect(taken).toContainText('takes about');
-  await expect(taken).toContainText('It would live in', { timeout: 20_000 });
+  await expect(taken).toContainText('It would live in');
   await expect(taken.getByRole('list', { name: 'What it goes with' }).getByRole('listitem').first()).toBeVisible();
   const money = page.getByRole('region', { name: 'Money' });
   await money.getByRole('button', { name: 'Set a budget' }).click();
@@ -336,7 +334,7 @@ test('a scrap on a photo beside a sheet is measured, its sheet put right by hand
   await expect(form.getByLabel('Across', { exact: true })).toHaveValue(/^(2[89](\.\d)?|3[0-2](\.\d)?) cm$/);
   await expect(form.getByRole('list', { name: 'Sizes' })).toContainText('12.7 cm squares');
   // It is read and looked for anew; the best is there when that ends.
-  await expect(form.getByText(/% of what no cutting can beat\.$/)).toBeVisible({ timeout: 20_000 });
+  await expect(form.getByText(/% of what no cutting can beat\.$/)).toBeVisible();
   await form.getByText('By measure, and on paper').click();
   await expect(form.getByRole('list', { name: 'Cuts from edge to edge' }).getByRole('listitem').first()).toBeVisible();
   const download = page.waitForEvent('download');

@@ -24,7 +24,6 @@ async function say(page: Page, need: string, amount: string): Promise<void> {
 test('two projects want the same cloth: it is seen, settled by a layout, gathered, cut, finished and let go, and the stash is right', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   await openEmpty(page);
   await quickAdd(page, 'linen rust 3 m x 140 washed');
   // The first takes 2.20 m of the 3.00 m.

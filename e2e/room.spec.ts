@@ -149,7 +149,7 @@ test('a room is arranged by the search: stopped, compared, kept, taken and undon
   await expect(panel.getByRole('progressbar', { name: 'Tries' })).toBeVisible();
   // The best so far is shown beside it while it looks on.
   const found = page.getByRole('region', { name: 'Found' }).getByRole('img', { name: /^Found: \d+ pieces, 0 faults$/ });
-  await expect(found).toBeVisible({ timeout: 30_000 });
+  await expect(found).toBeVisible();
   await panel.getByRole('button', { name: 'Stop here' }).click();
   await expect(panel.getByRole('button', { name: 'Look on from here' })).toBeVisible();
   await expect(row('Found').getByRole('cell').first()).toHaveText('0');

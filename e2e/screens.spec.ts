@@ -127,7 +127,6 @@ test('a new thing or piece is typed at once, and Escape leads out again', async 
 });
 
 test('every number says how it was made: resting on it, and by one key', async ({ page }) => {
-  test.setTimeout(120_000);
   await openSample(page, '/stash/fabric');
   for (const view of ['Laid out', 'By the wheel', 'Table', 'Figures']) {
     await page.getByRole('button', { name: view }).click();

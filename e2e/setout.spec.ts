@@ -43,7 +43,6 @@ async function heap(page: Page, kind: string, amounts: Readonly<Record<string, s
 test('from a bare room and a heap on the floor to an adopted plan; a heap is opened, its things are put away and found', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   await startEmpty(page);
   await expectAccessible(page);
   await key(page, 'm');
@@ -79,7 +78,7 @@ test('from a bare room and a heap on the floor to an adopted plan; a heap is ope
   await expectAccessible(page);
   await press(page, 'Stand all 8 in the room');
   await expect(shelf.getByText('6 pieces stand in the room. 2 bins stand in a compartment.')).toBeVisible({
-    timeout: 20_000,
+    timeout: 30_000,
   });
   await expect(page.getByText('things have to change').locator('..')).toContainText('0');
   await press(page, 'That is all of it');

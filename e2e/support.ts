@@ -1,6 +1,15 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 
+/** Another address is gone to when what was done is kept, as a window is closed by one who looks. */
+function leaveWhenKept(page: Page): void {
+  const go = page.goto.bind(page);
+  page.goto = async (url, options) => {
+    await page.waitForSelector('html:not([data-keeping])', { state: 'attached' });
+    return go(url, options);
+  };
+}
+
 /** Every page is watched: no error on the console, no request that leaves this machine. */
 export const test = base.extend<{ watched: void }>({
   watched: [
@@ -17,6 +26,7 @@ export const test = base.extend<{ watched: void }>({
         });
       };
       context.on('page', watch);
+      context.on('page', leaveWhenKept);
       await use();
       expect(faults).toEqual([]);
     },

@@ -172,6 +172,8 @@ export type FromLayouter = FromSearch<LayoutFound>;
 export interface ScrapAsk {
   readonly region: Region;
   readonly sizes: readonly ScrapSize[];
+  /** Strips run along the grain only. */
+  readonly isOneWay: boolean;
   readonly seconds: number;
 }
 export interface ScrapFound {

@@ -3,9 +3,9 @@ import type { FromScrapper, ToScrapper } from './protocol.ts';
 import { serveSearch } from './search.ts';
 
 serveSearch<Extract<ToScrapper, { type: 'start' }>, FromScrapper>(
-  async ({ run, region, sizes, seconds }, { post, breathe }) => {
+  async ({ run, region, sizes, isOneWay, seconds }, { post, breathe }) => {
     const startMs = performance.now();
-    const search = createScrapSearch(region, sizes);
+    const search = createScrapSearch(region, sizes, isOneWay);
     const report = (type: 'progress' | 'done') =>
       post({ type, run, plan: search.getBest(), mostWorth: search.most.byShape });
     report('progress');

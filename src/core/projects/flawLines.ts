@@ -31,3 +31,11 @@ export function formatFlaw({ xMm, yMm, widthMm, heightMm, note }: Flaw, units: U
   const write = (mm: number) => writeShort(mm, units);
   return `${note ? `${note} ` : ''}${write(widthMm)} × ${write(heightMm)} at ${write(xMm)}, ${write(yMm)}`;
 }
+
+/** Flaws as they are written, one a line; and the first line that does not read. */
+export function parseFlaws(text: string, units: UnitSystem): { readonly flaws: Flaw[]; readonly bad: string | null } {
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  const read = lines.map((line) => parseFlawLine(line, units));
+  const bad = read.findIndex(({ ok: isRead }) => !isRead);
+  return { flaws: read.flatMap((one) => (one.ok ? [one.value] : [])), bad: bad < 0 ? null : lines[bad]!.trim() };
+}

@@ -18,9 +18,13 @@ export interface Fill {
 const NOTHING: Fill = { worth: 0, pieces: [] };
 const LEAST = 1e-6;
 
+/** Which way strips may run in a rectangle: across it (x), along it (y), or either. */
+export type StripsRun = 'x' | 'y' | 'either';
+
 /** A piece at the top left of a rectangle: a square, or a strip that runs to one end of it. */
 function listFirst(
   size: ScrapSize,
+  run: StripsRun,
   widthMm: number,
   heightMm: number,
 ): { widthMm: number; heightMm: number; worth: number }[] {
@@ -30,8 +34,8 @@ function listFirst(
       ? [{ widthMm: sideMm, heightMm: sideMm, worth }]
       : [];
   const along = [
-    { widthMm, heightMm: sideMm, lengthMm: widthMm },
-    { widthMm: sideMm, heightMm, lengthMm: heightMm },
+    ...(run === 'y' ? [] : [{ widthMm, heightMm: sideMm, lengthMm: widthMm }]),
+    ...(run === 'x' ? [] : [{ widthMm: sideMm, heightMm, lengthMm: heightMm }]),
   ];
   return along
     .filter(
@@ -48,7 +52,10 @@ const shift = (pieces: readonly Filled[], x: number, y: number): Filled[] =>
  * corner, and what is left is cut in two, either way, each part filled as well as can be. Best of all such cuts; what was worked
  * out for a rectangle is kept.
  */
-export function createFiller(sizes: readonly ScrapSize[]): (widthMm: number, heightMm: number) => Fill {
+export function createFiller(
+  sizes: readonly ScrapSize[],
+  run: StripsRun = 'either',
+): (widthMm: number, heightMm: number) => Fill {
   const known = new Map<string, Fill>();
   const least = Math.min(...sizes.map((size) => size.sideMm));
   const fill = (widthMm: number, heightMm: number): Fill => {
@@ -58,7 +65,7 @@ export function createFiller(sizes: readonly ScrapSize[]): (widthMm: number, hei
     if (hit) return hit;
     let best = NOTHING;
     for (const size of sizes)
-      for (const first of listFirst(size, widthMm, heightMm)) {
+      for (const first of listFirst(size, run, widthMm, heightMm)) {
         const [right, below] = [widthMm - first.widthMm, heightMm - first.heightMm];
         // The first cut goes all down beside the piece, or all across below it.
         const ways = [

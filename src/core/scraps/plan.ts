@@ -39,6 +39,8 @@ export interface BandSearch {
   readonly sizes: readonly ScrapSize[];
   readonly stepMm: number;
   readonly depth: number;
+  /** Strips run along the grain only: a print, a nap or stretch goes one way. */
+  readonly isOneWay?: boolean;
 }
 
 /** Looks for bands of a region in both directions. */
@@ -46,17 +48,22 @@ class BandFinder {
   private readonly regions: Readonly<Record<Direction, Region>>;
   private readonly widths: readonly number[];
   private readonly least: number;
-  private readonly fill: ReturnType<typeof createFiller>;
+  private readonly fills: Readonly<Record<Direction, ReturnType<typeof createFiller>>>;
 
   constructor(
     region: Region,
     sizes: readonly ScrapSize[],
     private readonly stepMm: number,
+    isOneWay: boolean,
   ) {
     this.regions = { along: region, across: turnRegion(region) };
     this.widths = [...new Set(sizes.map((size) => size.sideMm))];
     this.least = Math.min(...this.widths);
-    this.fill = createFiller(sizes);
+    // The grain runs along y; lying on its side, along x.
+    const either = createFiller(sizes);
+    this.fills = isOneWay
+      ? { along: createFiller(sizes, 'y'), across: createFiller(sizes, 'x') }
+      : { along: either, across: either };
   }
 
   /**
@@ -111,7 +118,7 @@ class BandFinder {
     const width = band.toMm - band.fromMm;
     const filled = cutBand(this.regions[direction], band.fromMm, band.toMm).flatMap(([from, to]) => {
       const [fromMm, toMm] = [Math.max(from, along.fromMm), Math.min(to, along.toMm)];
-      return toMm - fromMm > LEAST ? [{ fromMm, fill: this.fill(width, toMm - fromMm) }] : [];
+      return toMm - fromMm > LEAST ? [{ fromMm, fill: this.fills[direction](width, toMm - fromMm) }] : [];
     });
     const worth = filled.reduce((sum, one) => sum + one.fill.worth, 0);
     // A band as wide as the least size holds nothing that its whole stretches do not.
@@ -132,8 +139,8 @@ class BandFinder {
 }
 
 /** The best plan of bands, in the better of the two directions. */
-export function planBands(region: Region, { sizes, stepMm, depth }: BandSearch): ScrapPlan {
-  const finder = new BandFinder(region, sizes, stepMm);
+export function planBands(region: Region, { sizes, stepMm, depth, isOneWay = false }: BandSearch): ScrapPlan {
+  const finder = new BandFinder(region, sizes, stepMm, isOneWay);
   const { widthMm, heightMm } = measureRegion(region);
   const [wide, long] = [
     { fromMm: 0, toMm: widthMm },

@@ -51,6 +51,17 @@ describe('cuts from edge to edge', () => {
   });
 });
 
+describe('strips that lie one way', () => {
+  it('run along the grain, which is upright', () => {
+    const long = strip(63.5, 200, 1);
+    const worth = (of: Region, isOneWay: boolean) => createScrapSearch(of, [long], isOneWay).getBest().worth;
+    const lying = region(corners([0, 0], [300, 0], [300, 70], [0, 70]));
+    const standing = region(corners([0, 0], [70, 0], [70, 300], [0, 300]));
+    expect([worth(lying, false), worth(lying, true)]).toEqual([1.5, 0]);
+    expect([worth(standing, false), worth(standing, true)]).toEqual([1.5, 1.5]);
+  });
+});
+
 describe('filling a rectangle', () => {
   it('mixes sizes for the greatest worth', () => {
     // 30 × 20: one of 20 for 5 and two of 10 beside it for 2; or six of 10 for 6.

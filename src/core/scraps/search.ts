@@ -13,7 +13,7 @@ export interface ScrapSearch {
 }
 
 /** From a first look to the closest: positions of cuts to so many mm, and how often a band is cut across again. */
-const LOOKS: readonly Omit<BandSearch, 'sizes'>[] = [
+const LOOKS: readonly Omit<BandSearch, 'sizes' | 'isOneWay'>[] = [
   { stepMm: 4, depth: 1 },
   { stepMm: 2, depth: 1 },
   { stepMm: 8, depth: 2 },
@@ -23,15 +23,16 @@ const LOOKS: readonly Omit<BandSearch, 'sizes'>[] = [
   { stepMm: 2.5, depth: 2 },
 ];
 
-export function createScrapSearch(region: Region, sizes: readonly ScrapSize[]): ScrapSearch {
+/** Looks for the best way to cut a scrap; `isOneWay`: strips run along the grain only. */
+export function createScrapSearch(region: Region, sizes: readonly ScrapSize[], isOneWay = false): ScrapSearch {
   const looks = [...LOOKS];
-  let best = planBands(region, { ...looks.shift()!, sizes });
+  let best = planBands(region, { ...looks.shift()!, sizes, isOneWay });
   return {
     most: computeMostWorth(region, sizes),
     advance() {
       const look = looks.shift();
       if (!look) return false;
-      const found = planBands(region, { ...look, sizes });
+      const found = planBands(region, { ...look, sizes, isOneWay });
       if (found.worth > best.worth) best = found;
       return looks.length > 0;
     },

@@ -4,10 +4,8 @@ import { Link } from 'react-router';
 import { toDay } from '../../../core/units/index.ts';
 import { listDue } from '../../../core/upkeep/index.ts';
 import { linkClass } from '../../components/Button.tsx';
-import { explained } from '../../components/explained.ts';
-import { Swatch } from '../../drawing/Swatch.tsx';
-import { useHousehold, useOpen } from '../../state/app.ts';
-import { nameDue, wordDue } from '../../text/year.ts';
+import { useHousehold } from '../../state/app.ts';
+import { DueWords } from '../year/DueWords.tsx';
 import { Listed, Rest } from './Listed.tsx';
 
 const SOON_DAYS = 30;
@@ -16,7 +14,6 @@ const SHOWN = 8;
 /** What comes round within a month or has: the first of it; all of it is under The year. */
 export function DueList({ nowMs }: { nowMs: number }) {
   const household = useHousehold();
-  const open = useOpen();
   const due = useMemo(() => listDue(household, nowMs, toDay(addDays(nowMs, SOON_DAYS))), [household, nowMs]);
   const today = toDay(nowMs);
   if (due.length === 0) return null;
@@ -30,33 +27,11 @@ export function DueList({ nowMs }: { nowMs: number }) {
       }
     >
       <ul>
-        {due.slice(0, SHOWN).map((one) => {
-          const lotId = 'lot' in one ? one.lot.id : one.code === 'restock' ? one.lotId : null;
-          const day = one.on === null ? '' : one.on < today ? `, since ${one.on}` : `, ${one.on}`;
-          return (
-            <li key={one.key} className="dotted-row flex items-center gap-3 py-1">
-              {'item' in one && <Swatch item={one.item} className="size-5 shrink-0" />}
-              <span className="min-w-0 flex-1" {...explained('By its day, its hours or its mark, as its ticket says.')}>
-                {lotId ? (
-                  <button
-                    type="button"
-                    data-name
-                    className="text-left hover:underline"
-                    onClick={() => open({ type: 'lot', id: lotId })}
-                  >
-                    {nameDue(one)}
-                  </button>
-                ) : (
-                  <span data-name>{nameDue(one)}</span>
-                )}{' '}
-                <span className="text-sm text-stone">
-                  {wordDue(one, today)}
-                  {day}
-                </span>
-              </span>
-            </li>
-          );
-        })}
+        {due.slice(0, SHOWN).map((one) => (
+          <li key={one.key} className="dotted-row flex items-center gap-3 py-1">
+            <DueWords due={one} today={today} />
+          </li>
+        ))}
       </ul>
       <Rest count={due.length - SHOWN} />
     </Listed>

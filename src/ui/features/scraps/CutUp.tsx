@@ -5,12 +5,10 @@ import { type Region, type ScrapPlan, type ScrapSize } from '../../../core/scrap
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { startScrapper } from '../../../workers/client.ts';
 import type { ScrapAsk, ScrapFound } from '../../../workers/protocol.ts';
-import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
-import { TextField } from '../../components/fields.tsx';
-import { OutlineEditor } from '../../components/OutlineEditor.tsx';
+import { CheckField } from '../../components/fields.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useSearch, type Searched } from '../../state/useSearch.ts';
@@ -19,7 +17,7 @@ import { nameCloth } from '../../text/scraps.ts';
 import { CutPicture } from './CutPicture.tsx';
 import { GoesTo } from './GoesTo.tsx';
 import { OnPaper } from './OnPaper.tsx';
-import { PhotoButton } from './PhotoButton.tsx';
+import { ScrapFields } from './ScrapFields.tsx';
 import { listSizes, SizesForm } from './SizesForm.tsx';
 import { useScrapShape } from './useScrapShape.ts';
 
@@ -49,13 +47,14 @@ function listMade(item: Item, plan: ScrapPlan, sizes: readonly ScrapSize[], time
 export function CutUp({ household, item, lot, onDone }: CutUpProps) {
   const { units } = household.settings;
   const shape = useScrapShape(item, lot, units);
-  const { outline, widthMm, heightMm, region, times, faults, field } = shape;
+  const { outline, region, times, faults } = shape;
+  const [isOneWay, setOneWay] = useState(item.fabric?.hasNap ?? false);
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const all = useMemo(() => listSizes(household), [household]);
   const sizes = useMemo(() => all.filter((size) => !off.has(size.id)), [all, off]);
   const searched = useSearch<ScrapAsk, ScrapFound>(
     startScrapper,
-    region && sizes.length > 0 ? { region, sizes, seconds: SECONDS } : null,
+    region && sizes.length > 0 ? { region, sizes, isOneWay, seconds: SECONDS } : null,
   );
   const plan = searched.found?.plan ?? null;
   const [isStuffing, setStuffing] = useState(false);
@@ -95,46 +94,12 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
         onKeyDown={(event) => event.key === 'Escape' && onDone()}
       >
         <h3 className="font-bold">Cut it up into squares and strips</h3>
-        <div className="mt-2 grid grid-cols-2 gap-3">
-          <TextField label="Across" autoFocus fault={faults.across} {...field('across')} />
-          <TextField label="Along" fault={faults.along} {...field('along')} />
-          <TextField label="Grain turned by, degrees" fault={faults.grain} {...field('grain')} />
-          <TextField label="Layers on each other" fault={faults.layers} {...field('layers')} />
-        </div>
-        <PhotoButton onOutline={shape.takeOutline} />
-        {outline && widthMm && heightMm && (
-          <div className="mt-3">
-            <OutlineEditor
-              label="The shape of the scrap"
-              widthMm={widthMm}
-              heightMm={heightMm}
-              outline={outline}
-              holes={lot.flaws ?? []}
-              units={units}
-              onChange={shape.draw}
-            />
-          </div>
-        )}
-        <p className="mt-1">
-          <Button look="quiet" disabled={!region} onClick={shape.layOnAnother}>
-            Lay another scrap on it
-          </Button>
-          {shape.below.length > 0 && (
-            <>
-              <span className="ml-3 text-sm text-stone" {...explained('What is common to all of them is cut at once.')}>
-                on {wordCount(shape.below.length, 'other')}
-              </span>{' '}
-              <Button look="quiet" onClick={shape.takeOff}>
-                Take them off
-              </Button>
-            </>
-          )}
-        </p>
-        {shape.isCrossed && (
-          <p role="alert" className="text-sm font-semibold text-madder">
-            Its edges cross each other.
-          </p>
-        )}
+        <ScrapFields shape={shape} units={units} />
+        <CheckField
+          label="Strips only along the grain"
+          checked={isOneWay}
+          onChange={({ target }) => setOneWay(target.checked)}
+        />
         <Sizes all={all} off={off} plan={plan} times={times} units={units} onChange={setOff} />
         <Cuts
           searched={searched}

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { computeOutlineArea, isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
+import { formatFlaw, parseFlaws } from '../../../core/projects/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { alignRegion } from '../../../core/scraps/index.ts';
 import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
@@ -15,6 +16,7 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
       along: formatSize(known.heightMm, units),
       grain: '0',
       layers: '1',
+      flaws: (lot.flaws ?? []).map((flaw) => formatFlaw(flaw, units)).join('\n'),
     };
   });
   const unit = units === 'metric' ? 'cm' : 'in';
@@ -33,14 +35,13 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
   const isTurn = Number.isFinite(degrees) && Math.abs(degrees) <= 90;
   const layers = parseCount(text.layers);
   const isPile = layers.ok && layers.value >= 1 && layers.value <= 20;
+  const { flaws, bad } = useMemo(() => parseFlaws(text.flaws, units), [text.flaws, units]);
   const [below, setBelow] = useState<readonly (readonly Point[])[]>([]);
   const isCrossed = outline !== null && !isPlainOutline(outline);
   const region = useMemo(
     () =>
-      outline && !isCrossed && isTurn
-        ? alignRegion({ outlines: [outline, ...below], holes: lot.flaws ?? [] }, degrees)
-        : null,
-    [outline, below, isCrossed, isTurn, degrees, lot.flaws],
+      outline && !isCrossed && isTurn ? alignRegion({ outlines: [outline, ...below], holes: flaws }, degrees) : null,
+    [outline, below, isCrossed, isTurn, degrees, flaws],
   );
   return {
     outline,
@@ -48,6 +49,10 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
     heightMm,
     region,
     isCrossed,
+    flaws,
+    flawsText: text.flaws,
+    badFlaw: bad,
+    setFlaws: (next: string) => setText({ ...text, flaws: next }),
     /** Scraps of other shapes that lie under this one. */
     below,
     layOnAnother: () => outline && setBelow([...below, outline]),

@@ -5,7 +5,7 @@ import { DAY_PATTERN, type Household, type Item, type Lot } from '../../../core/
 import { parseAmountIn, toDay } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
-import { TextField } from '../../components/fields.tsx';
+import { CheckField, TextField } from '../../components/fields.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordAmount, wordAmountFault } from '../../text/index.ts';
@@ -87,15 +87,11 @@ export function LeaveForm({
             fault={dayFault}
             onChange={(event) => setBack(event.target.value)}
           />
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-woad"
-              checked={isInRepair}
-              onChange={({ target }) => setInRepair(target.checked)}
-            />
-            To be mended
-          </label>
+          <CheckField
+            label="To be mended"
+            checked={isInRepair}
+            onChange={({ target }) => setInRepair(target.checked)}
+          />
           <Button type="submit" disabled={who.trim() === ''}>
             {isInRepair ? 'It is away' : 'Lend'}
           </Button>

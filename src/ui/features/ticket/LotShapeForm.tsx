@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { createSaveItem } from '../../../core/acts/index.ts';
 import { isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
-import { formatFlaw, parseFlawLine } from '../../../core/projects/index.ts';
+import { formatFlaw, parseFlaws } from '../../../core/projects/index.ts';
 import type { Household, Item, Lot } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
-import { AreaField, TextField } from '../../components/fields.tsx';
+import { TextField } from '../../components/fields.tsx';
+import { FlawsField } from '../../components/FlawsField.tsx';
 import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { edit } from '../../state/hands.ts';
 import { FormFrame } from './FormFrame.tsx';
@@ -28,12 +29,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
   const widthMm = width.trim() === '' ? null : read.ok && read.value >= 10 ? read.value : undefined;
   const widthFault =
     widthMm === undefined || (widthMm ?? 0) > wholeMm ? `At most ${formatSize(wholeMm, units)}.` : undefined;
-  const lines = flaws
-    .split('\n')
-    .filter((line) => line.trim() !== '')
-    .map((line) => ({ line, read: parseFlawLine(line, units) }));
-  const bad = lines.find((one) => !one.read.ok);
-  const found = lines.flatMap((one) => (one.read.ok ? [one.read.value] : []));
+  const { flaws: found, bad } = parseFlaws(flaws, units);
   const shown = widthMm ?? wholeMm;
   const isCrossed = outline !== null && !isPlainOutline(outline);
   return (
@@ -69,15 +65,11 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
         placeholder={formatSize(wholeMm, units)}
         onChange={(event) => setWidth(event.target.value)}
       />
-      <AreaField
-        label="Holes and stains, one a line"
-        rows={3}
-        maxLength={4000}
+      <FlawsField
         value={flaws}
-        fault={bad ? `“${bad.line.trim()}” does not read: write stain 4 × 6 at 30, 120.` : undefined}
-        placeholder="stain 4 × 6 at 30, 120"
+        bad={bad}
         hint="Across × along, at so much from the left selvage, so much from the cut edge."
-        onChange={(event) => setFlaws(event.target.value)}
+        onChange={setFlaws}
       />
       <OutlineEditor
         label="The shape of the cloth"

@@ -4,6 +4,7 @@ import type { Climate, LotId, Place } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { listAgainstClimate, listCarried, listFading } from '../../../core/upkeep/index.ts';
 import { explained } from '../../components/explained.ts';
+import { CheckField } from '../../components/fields.tsx';
 import { useHousehold, useOpen, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
@@ -57,15 +58,12 @@ export function LightAndAir() {
             {room.name} is
           </legend>
           {CLIMATES.map(([climate, name]) => (
-            <label key={climate} className="flex min-h-9 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-woad"
-                checked={room.room!.climates?.includes(climate) ?? false}
-                onChange={() => void toggle(room, climate)}
-              />
-              {name}
-            </label>
+            <CheckField
+              key={climate}
+              label={name}
+              checked={room.room!.climates?.includes(climate) ?? false}
+              onChange={() => void toggle(room, climate)}
+            />
           ))}
         </fieldset>
       ))}

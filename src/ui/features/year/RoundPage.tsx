@@ -14,18 +14,17 @@ import type { Household } from '../../../core/records/index.ts';
 import { parseCount, toDay } from '../../../core/units/index.ts';
 import { listDue, type Due } from '../../../core/upkeep/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { explained } from '../../components/explained.ts';
 import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { PrintDefs } from '../../drawing/Prints.tsx';
-import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
+import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
 import { nameDue, wordDue, wordDueDone } from '../../text/year.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
+import { DueWords } from './DueWords.tsx';
 import { LightAndAir } from './LightAndAir.tsx';
 import { Seasons } from './Seasons.tsx';
 import { YearTabs } from './YearTabs.tsx';
@@ -134,11 +133,7 @@ export function RoundPage() {
 }
 
 function DueLine({ due, isFirst, today }: { due: Due; isFirst: boolean; today: string }) {
-  const isPast = due.on !== null && due.on < today;
   const navigate = useNavigate();
-  const open = useOpen();
-  const name = nameDue(due);
-  const lotId = 'lot' in due ? due.lot.id : due.code === 'restock' ? due.lotId : null;
   const press = () => {
     const made = doneAct(due, world.nowMs());
     if (made) return void act(made);
@@ -146,28 +141,11 @@ function DueLine({ due, isFirst, today }: { due: Due; isFirst: boolean; today: s
     return void navigate(due.code === 'season' ? `/year/season/${due.season.id}/${due.way}` : '/projects/shop');
   };
   return (
-    <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1" aria-label={`${name}: ${wordDue(due, today)}`}>
-      {'item' in due && <Swatch item={due.item} className="size-6 shrink-0" />}
-      <span className="min-w-0 flex-1" {...explained('By its day, its hours or its mark, as its ticket says.')}>
-        {lotId ? (
-          <button
-            type="button"
-            data-name
-            className="text-left font-semibold hover:underline"
-            onClick={() => open({ type: 'lot', id: lotId })}
-          >
-            {name}
-          </button>
-        ) : (
-          <strong data-name>{name}</strong>
-        )}{' '}
-        <span className="text-stone">
-          {wordDue(due, today)}
-          {due.on !== null && (
-            <span className={isPast ? 'text-madder' : ''}>, {isPast ? `since ${due.on}` : due.on}</span>
-          )}
-        </span>
-      </span>
+    <li
+      className="dotted-row flex flex-wrap items-center gap-x-3 py-1"
+      aria-label={`${nameDue(due)}: ${wordDue(due, today)}`}
+    >
+      <DueWords due={due} today={today} />
       <Button look="quiet" {...(isFirst && { 'data-key': 'd' })} onClick={press}>
         {wordDueDone(due)} {isFirst && <kbd className="pl-1 font-normal">D</kbd>}
       </Button>
