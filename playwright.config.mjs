@@ -19,6 +19,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 60_000,
     screenshot: 'only-on-failure',
     // Each test would take the whole app in for days without a network; the test of that asks for it.
     serviceWorkers: 'block',

@@ -49,6 +49,7 @@ test('what is new is put away by one key among its three best places, and the re
   await expect(thing).toBeHidden();
   await page.keyboard.press('l');
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { level: 1, name: 'Bench' })).toBeVisible();
   await page.getByRole('combobox', { name: 'Where is the…' }).fill('eyelet pliers');
   await page.getByRole('option', { name: /Eyelet pliers/ }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Eyelet pliers' })).toContainText(

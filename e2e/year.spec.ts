@@ -80,6 +80,46 @@ test('what comes round is one list, done by a key, saved for a calendar; a machi
   await expectAccessible(page);
 });
 
+test('a machine goes to be mended with its own feet, and comes back with them; a cart is rolled to its stations', async ({
+  page,
+}) => {
+  await openSample(page, '/find');
+  await page.getByRole('combobox', { name: 'Where is the…' }).fill('sewing machine');
+  await page
+    .getByRole('option', { name: /Sewing machine/ })
+    .first()
+    .click();
+  const ticket = page.getByRole('complementary');
+  await expect(ticket.getByText('Its own').first()).toBeVisible();
+  await ticket.getByRole('button', { name: /^Used, lent, given, gone/ }).click();
+  const leaves = ticket.getByRole('region', { name: 'It leaves' });
+  await leaves.getByLabel('Lent to').fill('the mender');
+  await leaves.getByLabel('To be mended').check();
+  const along = leaves.getByRole('group', { name: 'Goes along' }).getByRole('checkbox');
+  const parts = await along.count();
+  expect(parts).toBeGreaterThan(1);
+  await along.last().uncheck();
+  await leaves.getByRole('button', { name: 'It is away' }).click();
+  await page.goto('/bench');
+  const lent = page.getByRole('region', { name: 'Lent' });
+  await expect(lent.getByRole('listitem').filter({ hasText: 'to the mender' })).toHaveCount(parts);
+  await lent
+    .getByRole('listitem')
+    .filter({ hasText: 'Sewing machine' })
+    .getByRole('button', { name: 'It came back' })
+    .click();
+  await expect(lent.getByText('to the mender')).toHaveCount(0);
+  await page.goto('/room');
+  await page.getByRole('link', { name: 'North wall' }).first().click();
+  await page.getByRole('button', { name: /^Iron trolley › Drawer 1/ }).press('Enter');
+  await page.getByRole('button', { name: 'Edit the piece' }).click();
+  const form = page.getByRole('form', { name: 'Edit Iron trolley' });
+  await form.getByLabel('On wheels').check();
+  await form.getByRole('group', { name: 'Rolled to' }).getByRole('checkbox').first().check();
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/Iron trolley/).first()).toBeVisible();
+});
+
 test('the forecast names what bursts first; its advice is followed, and it changes', async ({ page }) => {
   await openSample(page, '/year/ahead');
   const table = page.getByRole('table').first();

@@ -161,8 +161,21 @@ export function createSampleHousehold(seed = 1, lots = LOTS_PER_LOFT): Chronicle
   const lofts = Math.max(1, Math.round(lots / LOTS_PER_LOFT));
   const messy = createMessy('Heron Loft', createRooms(lofts), seed, lots, [], createRooms(lofts, true));
   return lots === LOTS_PER_LOFT
-    ? createLived(addProjects(countRooms(labelRooms(messy.household, SAMPLE_NOW_MS), SAMPLE_NOW_MS), SAMPLE_NOW_MS))
+    ? createLived(
+        addProjects(countRooms(labelRooms(ownParts(messy.household), SAMPLE_NOW_MS), SAMPLE_NOW_MS), SAMPLE_NOW_MS),
+      )
     : messy;
+}
+
+/** Feet and bobbins belong to the sewing machine. */
+function ownParts(household: Household): Household {
+  const machine = [...household.items.values()].find(({ box }) => box?.type === 'machine');
+  if (!machine) return household;
+  const items = new Map(household.items);
+  for (const item of items.values())
+    if (/foot|feet|bobbin case/iu.test(item.name) && item.box?.type === 'machine parts')
+      items.set(item.id, { ...item, belongsToId: machine.id });
+  return { ...household, items };
 }
 
 /** Things of the usual kinds, scattered over some rooms as those were before. */

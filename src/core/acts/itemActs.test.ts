@@ -172,6 +172,19 @@ describe('many at once', () => {
     });
     expect([...one.lots.values()].filter((lot) => lot.itemId === cloth.id)).toHaveLength(2);
     expect(one.items.get(child.id)!.scrap!.parentItemId).toBe(cloth.id);
+    // What belonged to one of two machines belongs to the one that they are.
+    const [first, second] = [createThing('first'), createThing('second', { belongsToId: 'first' as ItemId })];
+    const foot = createThing('foot', { belongsToId: second.id });
+    const machines = [first, second, foot];
+    const shop = createHousehold(
+      createUnit('cube', {}),
+      machines,
+      machines.map((item) => createLot(item)),
+    );
+    const merged = after(shop, (now) => createMerge(now, first.id, second.id));
+    expect(merged.items.get(foot.id)!.belongsToId).toBe(first.id);
+    const other = after(shop, (now) => createMerge(now, second.id, first.id));
+    expect(other.items.get(second.id)).not.toHaveProperty('belongsToId');
     expect(faultOf(createMerge(start, cloth.id, thread.id))?.code).toBe('no-such-lot');
   });
 });

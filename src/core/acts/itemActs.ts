@@ -1,4 +1,12 @@
-import type { Change, Household, Item, ItemId, Lot, LotId } from '../records/index.ts';
+import {
+  relinkItem,
+  type Change,
+  type Household,
+  type Item,
+  type ItemId,
+  type Lot,
+  type LotId,
+} from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { type Act, createReleaseWrapped } from './act.ts';
 import { computeUnitPrice, withCostFor } from '../measure/index.ts';
@@ -79,7 +87,8 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
   if (!kept || !other || keptId === otherId || kept.kind !== other.kind) return fail({ code: 'no-such-lot' });
   const notes = [kept.notes, other.name === kept.name ? '' : `Also: ${other.name}.`, other.notes];
   const item: Item = {
-    ...kept,
+    // One that belonged to the other belongs to itself no more.
+    ...relinkItem(kept, (id) => (id === otherId ? undefined : id)),
     notes: notes.filter(Boolean).join('\n').slice(0, 2000),
     colours: mergeLists(kept.colours, other.colours, 8),
     care: mergeLists(kept.care, other.care, 20),
@@ -107,11 +116,10 @@ export function createMerge(household: Household, keptId: ItemId, otherId: ItemI
   const changes: (Change | null)[] = [];
   for (const lot of household.lots.values())
     if (lot.itemId === otherId) changes.push(createChange('lots', lot.id, lot, { ...lot, itemId: keptId }));
-  for (const scrap of household.items.values())
-    if (scrap.scrap?.parentItemId === otherId)
-      changes.push(
-        createChange('items', scrap.id, scrap, { ...scrap, scrap: { ...scrap.scrap, parentItemId: keptId } }),
-      );
+  const toKept = (id: ItemId) => (id === otherId ? keptId : id);
+  for (const one of household.items.values())
+    if (one.id !== keptId && one.id !== otherId)
+      changes.push(createChange('items', one.id, one, relinkItem(one, toKept)));
   for (const project of household.projects.values())
     changes.push(
       createChange('projects', project.id, project, {
@@ -185,13 +193,12 @@ function listRemoval(household: Household, items: readonly Item[], lots: readonl
   const goneLots = new Set<string>(lots.map((lot) => lot.id));
   const goneItems = new Set<string>(items.map((item) => item.id));
   const others = lots.flatMap((lot) => createReleaseWrapped(household, lot.id, nowMs));
-  const scraps = [...household.items.values()].flatMap((one) => {
-    if (goneItems.has(one.id) || !one.scrap?.parentItemId || !goneItems.has(one.scrap.parentItemId)) return [];
-    const { parentItemId: _parent, ...scrap } = one.scrap;
-    return createChange('items', one.id, one, { ...one, scrap }) ?? [];
+  const linked = [...household.items.values()].flatMap((one) => {
+    const next = goneItems.has(one.id) ? one : relinkItem(one, (id) => (goneItems.has(id) ? undefined : id));
+    return next === one ? [] : (createChange('items', one.id, one, next) ?? []);
   });
   return [
-    ...scraps,
+    ...linked,
     ...releaseFromProjects(household, goneItems, goneLots),
     releaseFromSettings(household, goneLots),
     ...others.filter((change) => !goneLots.has(change.id)),

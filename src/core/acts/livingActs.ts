@@ -1,5 +1,5 @@
 import { createChange, fitReserved } from '../daybook/index.ts';
-import { getAmount, getAmountUnit, getReserved, withAmount, withCounted } from '../measure/index.ts';
+import { getAmount, getAmountUnit, getReserved, listAccessories, withAmount, withCounted } from '../measure/index.ts';
 import type { AmountUnit, Change, Household, Lot, LotId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createPlaceTree } from '../storage/index.ts';
@@ -34,52 +34,66 @@ export function createGone(household: Household, id: LotId, way: WayOut, nowMs: 
 export interface LendTerms {
   readonly dueBackOn?: string;
   readonly isInRepair?: boolean;
+  /** What belongs to it and goes along. */
+  readonly along?: readonly LotId[];
 }
 
+const toLent = (lot: Lot, lentTo: string, nowMs: number, { dueBackOn, isInRepair }: LendTerms): Lot => ({
+  ...lot,
+  state: 'lent',
+  placeId: undefined,
+  withLotId: undefined,
+  away: undefined,
+  lentTo,
+  ...(dueBackOn !== undefined && { dueBackOn }),
+  ...(isInRepair && { isInRepair }),
+  sinceMs: nowMs,
+});
+
 /** Lent to somebody, or given away to be mended; its home waits for it. */
-export function createLend(
-  household: Household,
-  id: LotId,
-  toWhom: string,
-  nowMs: number,
-  { dueBackOn, isInRepair }: LendTerms = {},
-): Act {
+export function createLend(household: Household, id: LotId, toWhom: string, nowMs: number, terms: LendTerms = {}): Act {
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   const who = toWhom.trim();
   if (who === '' || lot.state === 'lent' || lot.state === 'digital') return fail({ code: 'nothing-changed' });
-  const draft = createLotDraft('lent', item, lot, {
-    ...lot,
-    state: 'lent',
-    placeId: undefined,
-    withLotId: undefined,
-    away: undefined,
-    lentTo: who.slice(0, 80),
-    ...(dueBackOn !== undefined && { dueBackOn }),
-    ...(isInRepair && { isInRepair }),
-    sinceMs: nowMs,
-  });
+  const lentTo = who.slice(0, 80);
+  const along = listAccessories(household, item.id).flatMap((one) =>
+    one.state !== 'lent' && terms.along?.includes(one.id)
+      ? (createChange('lots', one.id, one, toLent(one, lentTo, nowMs, terms)) ?? [])
+      : [],
+  );
+  const draft = createLotDraft('lent', item, lot, toLent(lot, lentTo, nowMs, terms), undefined, along);
   return draft.ok ? ok({ ...draft.value, subject: `${item.name} to ${who}` }) : draft;
 }
 
-/** Came back from whom it was lent to: home, where it has one that is still there; else it lies out. */
+/**
+ * Came back from whom it was lent to: home, where it has one that is still there; else it lies out. What went along with it
+ * comes back with it.
+ */
 export function createReturn(household: Household, id: LotId, nowMs: number): Act {
   const found = getLot(household, id);
   if (!found) return fail({ code: 'no-such-lot' });
   const { lot, item } = found;
   if (lot.state !== 'lent') return fail({ code: 'nothing-changed' });
-  const { homeId } = lot;
-  const isHomeThere =
-    homeId !== undefined && createPlaceTree(household.places).leaves.some((leaf) => leaf.id === homeId);
-  return createLotDraft('returned', item, lot, {
-    ...lot,
+  const leaves = new Set(createPlaceTree(household.places).leaves.map((leaf) => leaf.id));
+  const toHome = (one: Lot): Lot => ({
+    ...one,
     lentTo: undefined,
     sinceMs: nowMs,
-    ...(isHomeThere
-      ? { state: 'in', placeId: homeId, order: lot.homeOrder, form: lot.homeForm }
+    ...(one.homeId !== undefined && leaves.has(one.homeId)
+      ? { state: 'in', placeId: one.homeId, order: one.homeOrder, form: one.homeForm }
       : { state: 'out', placeId: undefined }),
   });
+  const along = [...household.lots.values()].flatMap((one) => {
+    const isAlong =
+      one.state === 'lent' &&
+      one.lentTo === lot.lentTo &&
+      one.sinceMs === lot.sinceMs &&
+      household.items.get(one.itemId)?.belongsToId === item.id;
+    return isAlong ? (createChange('lots', one.id, one, toHome(one)) ?? []) : [];
+  });
+  return createLotDraft('returned', item, lot, toHome(lot), undefined, along);
 }
 
 /** Uses some of what goes by pieces or by area: buttons, needles, scraps. All of it used is used up. */

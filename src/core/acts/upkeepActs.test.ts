@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { after, faultOf } from '../../../tests/acts.ts';
-import { createCloth, createHousehold, createLot, createThing } from '../../../tests/household.ts';
-import type { Chore, LotId, Project, ProjectId } from '../records/index.ts';
+import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
+import { checkInvariants } from '../daybook/index.ts';
+import { listAccessories } from '../measure/index.ts';
+import type { Chore, Household, LotId, PlaceId, Project, ProjectId } from '../records/index.ts';
 import {
   createCared,
   createGone,
@@ -10,6 +12,7 @@ import {
   createLend,
   createNewNeedle,
   createOpened,
+  createRemoveItem,
   createReturn,
   createSaveChores,
   createSaveProject,
@@ -124,6 +127,30 @@ describe('what comes round', () => {
     const back = after(away, (now) => createReturn(now, MACHINE, 6)).lots.get(MACHINE)!;
     expect(back).not.toHaveProperty('isInRepair');
     expect(back).not.toHaveProperty('dueBackOn');
+  });
+
+  it('takes its own feet along, but for those that stay, and brings them back', () => {
+    const own = ['walking', 'zip'].map((id) => createThing(id, { belongsToId: machine.id }));
+    const [WALKING, ZIP] = ['lot-walking', 'lot-zip'] as [LotId, LotId];
+    const home = createHousehold(
+      createUnit('case', {}),
+      [machine, ...own],
+      [machine, ...own].map((item) => createLot(item, 'case-A1', { homeId: 'case-A1' as PlaceId })),
+    );
+    expect(listAccessories(home, machine.id).map(({ id }) => id)).toEqual([WALKING, ZIP]);
+    const away = after(home, (now) =>
+      createLend(now, MACHINE, 'the mender', 5, { along: [WALKING], isInRepair: true }),
+    );
+    const states = (of: Household) => [MACHINE, WALKING, ZIP].map((id) => of.lots.get(id)!.state);
+    expect(states(away)).toEqual(['lent', 'lent', 'in']);
+    const back = after(away, (now) => createReturn(now, MACHINE, 6));
+    expect(states(back)).toEqual(['in', 'in', 'in']);
+    // Its machine goes out of the catalogue: a foot belongs to nothing, and stays.
+    const without = after(home, (now) => createRemoveItem(now, now.items.get(machine.id)!, 7));
+    expect(without.items.get(own[0]!.id)).not.toHaveProperty('belongsToId');
+    const itself = { ...machine, belongsToId: machine.id };
+    const broken = { ...home, items: new Map(home.items).set(machine.id, itself) };
+    expect(checkInvariants(broken)).toMatchObject([{ code: 'dangling' }]);
   });
 
   it('ages from the day on which its packet was opened', () => {

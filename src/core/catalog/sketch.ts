@@ -48,6 +48,7 @@ export interface Sketch {
   readonly usesPerMonth?: number;
   readonly stationId?: StationId;
   readonly otherStationIds?: StationId[];
+  readonly belongsToId?: ItemId | null;
   readonly photos?: PhotoId[];
   readonly restockBelow?: number | null;
   /** The ways it may be kept, best first. */
@@ -313,7 +314,16 @@ function createRecords(sketch: Sketch, birth: Birth, base: { item: Item; lot: Lo
     care: sketch.care ?? old?.care ?? (kind === 'thread' ? ['thread'] : [...(figures?.care ?? [])]),
     forms: sketch.forms ?? old?.forms ?? getUsualForms(sketch),
   };
-  for (const key of ['tags', 'photos', 'otherStationIds', 'source', 'cost', 'costFor', 'restockBelow'] as const)
+  for (const key of [
+    'tags',
+    'photos',
+    'otherStationIds',
+    'belongsToId',
+    'source',
+    'cost',
+    'costFor',
+    'restockBelow',
+  ] as const)
     if (sketch[key] !== undefined) assignOrDrop<Item, typeof key>(item, key, sketch[key] as never);
   if (kind === 'fabric' || kind === 'scrap') item.fabric = completeFabric(sketch, old?.fabric);
   if (kind === 'scrap') {

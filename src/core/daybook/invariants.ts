@@ -2,6 +2,7 @@ import { getAmount, getReserved } from '../measure/index.ts';
 import {
   isOver,
   isWholeChore,
+  listItemLinks,
   type Change,
   type Household,
   type Item,
@@ -98,7 +99,7 @@ function getScope(household: Household, changes: readonly Change[]): Scope {
   for (const id of touched.items) items.push(...[household.items.get(id as ItemId)].filter((one) => one !== undefined));
   if (touched.items.size > 0)
     for (const item of household.items.values())
-      if (item.scrap?.parentItemId && touched.items.has(item.scrap.parentItemId)) items.push(item);
+      if (listItemLinks(item).some(({ id }) => touched.items.has(id))) items.push(item);
   const lots: Lot[] = [];
   if (!isAbout) return { items, lots, projects, hasPlaces, hasLabels };
   for (const lot of household.lots.values())
@@ -117,9 +118,9 @@ function checkItems(household: Household, tree: PlaceTree, items: Iterable<Item>
   for (const item of items) {
     for (const id of [item.stationId, ...(item.otherStationIds ?? [])])
       if (!stations.has(id)) faults.push({ path: `items.${item.id}.stationId`, code: 'no-station', to: id });
-    const parentId = item.scrap?.parentItemId;
-    if (parentId && !household.items.has(parentId))
-      faults.push({ path: `items.${item.id}.scrap.parentItemId`, code: 'dangling', to: parentId });
+    for (const { path, id } of listItemLinks(item))
+      if (id === item.id || !household.items.has(id))
+        faults.push({ path: `items.${item.id}.${path}`, code: 'dangling', to: id });
   }
 }
 

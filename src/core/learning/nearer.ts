@@ -1,9 +1,8 @@
 import { type Household, type Item, type Lot, type PlaceId, type Stowage } from '../records/index.ts';
 import {
-  computeStandPoint,
+  computeFetchMm,
   computeStationPoint,
   computeTraits,
-  computeWayMm,
   createPlaceTree,
   standAsPlanned,
   type PlaceTree,
@@ -29,7 +28,11 @@ export function listNearer(household: Household, tree: PlaceTree, plan: Stowage)
     tree.rooms.flatMap((room) =>
       (room.room?.stations ?? []).map((station) => [
         station.id,
-        { roomId: room.id, ...computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit) },
+        {
+          id: station.id,
+          roomId: room.id,
+          ...computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit),
+        },
       ]),
     ),
   );
@@ -57,7 +60,7 @@ export function listNearer(household: Household, tree: PlaceTree, plan: Stowage)
       const far = (of: PlaceTree, id: PlaceId) => {
         const place = of.places.get(id)!;
         const seconds = awkward[computeTraits(of, place, settings).reach] ?? 0;
-        return computeWayMm(tree, station, computeStandPoint(of, place)) + (500 * seconds) / perM;
+        return computeFetchMm(of, station, place) + (500 * seconds) / perM;
       };
       const [fromMm, toMm] = [far(tree, lot.placeId), far(planned, placeId)];
       return toMm < fromMm - LEAST_MM ? [{ lot, item, fromMm, toMm }] : [];

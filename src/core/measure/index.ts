@@ -1,3 +1,4 @@
+export { listAccessories } from './accessories.ts';
 export { CLOTHS, getCloth, type ClothFigures } from './cloths.ts';
 export {
   computeBoardLength,

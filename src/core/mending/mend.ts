@@ -2,6 +2,7 @@ import { getAmount, getReserved } from '../measure/index.ts';
 import {
   isWholeChore,
   isOver,
+  relinkItem,
   type Change,
   type Household,
   type Lot,
@@ -52,15 +53,13 @@ export function mendRooms(household: Household, came: (id: string) => boolean): 
   for (const item of household.items.values()) {
     const isLost = !stations.includes(item.stationId);
     const others = item.otherStationIds?.filter((id) => stations.includes(id));
-    const parentId = item.scrap?.parentItemId;
-    const isOrphan = parentId !== undefined && !household.items.has(parentId);
-    if (!(isLost && first) && others?.length === item.otherStationIds?.length && !isOrphan) continue;
+    const linked = relinkItem(item, (id) => (household.items.has(id) && id !== item.id ? id : undefined));
+    if (!(isLost && first) && others?.length === item.otherStationIds?.length && linked === item) continue;
     changes.push(
       createChange('items', item.id, item, {
-        ...item,
+        ...linked,
         ...(isLost && first && { stationId: first }),
         ...(others && { otherStationIds: others }),
-        ...(isOrphan && { scrap: { ...item.scrap, parentItemId: undefined } }),
       }),
     );
   }

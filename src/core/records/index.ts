@@ -3,6 +3,7 @@ export { dropAbsent } from './absent.ts';
 export { isFields, type Fields } from './fields.ts';
 export * from './ids.ts';
 export * from './item.ts';
+export * from './itemLinks.ts';
 export * from './label.ts';
 export type { Corner, Flaw } from './corner.ts';
 export * from './lot.ts';

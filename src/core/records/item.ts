@@ -186,6 +186,8 @@ export class Item {
   @IsArray() @ArrayMinSize(1) @ArrayUnique() @IsIn(STOW_FORMS, { each: true }) forms!: StowForm[];
   /** Where else it is used; fetching is counted from all its stations alike. */
   @IsOptional() @IsArray() @ArrayMaxSize(12) @Matches(ID_PATTERN, { each: true }) otherStationIds?: StationId[];
+  /** The machine whose foot, bobbin or cover it is: it goes where that goes when it is lent or mended. */
+  @IsOptional() @Matches(ID_PATTERN) belongsToId?: ItemId;
   @IsOptional() @IsArray() @ArrayMaxSize(12) @Matches(PHOTO_PATTERN, { each: true }) photos?: PhotoId[];
   @IsOptional()
   @IsArray()

@@ -16,7 +16,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { ID_PATTERN, IsInstant, type PlaceId } from './ids.ts';
+import { ID_PATTERN, IsInstant, type PlaceId, type StationId } from './ids.ts';
 import { Label } from './label.ts';
 import { RoomSpec, Stand } from './room.ts';
 
@@ -64,6 +64,8 @@ export class UnitSpec {
   /** Stays where it is when the room is arranged anew. */
   @IsOptional() @IsBoolean() isFixed?: boolean;
   @IsOptional() @IsBoolean() hasWheels?: boolean;
+  /** On wheels: the stations to which it is rolled. One that is gone, or is in another room, counts for nothing. */
+  @IsOptional() @IsArray() @ArrayMaxSize(12) @Matches(ID_PATTERN, { each: true }) stationIds?: StationId[];
   /** A table that one walks round, as for cutting, or a shelf reached from either side; otherwise only from its front. */
   @IsOptional() @IsIn(['front', 'around']) access?: 'front' | 'around';
   @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG?: number;

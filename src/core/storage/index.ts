@@ -15,6 +15,8 @@ export {
   isWorkTop,
   computeSpace,
   getInnerSize,
+  computeFetchMm,
+  type StationSpot,
   computeStandPoint,
   computeTraits,
   computeWayMm,

@@ -1,13 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { createUnit, ROOM } from '../../../tests/household.ts';
+import { createUnit, CUTTING, ROOM, SEWING } from '../../../tests/household.ts';
 import type { Door, Place, PlaceId, RoomSpec, UnitSpec } from '../records/index.ts';
 import {
   computeCeilingAt,
   computeDoorPoint,
+  computeFetchMm,
   computeFootprint,
   computeInsideMm,
+  computeStandPoint,
   computeStationPoint,
+  createPlaceTree,
   createWays,
   getWallLine,
   listCorners,
@@ -128,6 +131,34 @@ describe('a piece of furniture', () => {
     expect(computeStationPoint(room, station, () => null)).toEqual({ xMm: 1, yMm: 2 });
     const point = computeStationPoint(room, station, () => ({ ...unit, stand: { xMm: 2000, yMm: 1000, turnDeg: 0 } }));
     expect(point).toEqual({ xMm: 2000, yMm: 1000 + 183 + 300 });
+  });
+});
+
+describe('a cart', () => {
+  const at = { id: CUTTING, roomId: ROOM.id, xMm: 3000, yMm: 3000 };
+  const build = (spec: Partial<UnitSpec>) => {
+    const places = createUnit('cart', spec);
+    return { tree: createPlaceTree(new Map([ROOM, ...places].map((place) => [place.id, place]))), shelf: places[1]! };
+  };
+  const stand = (spec: Partial<UnitSpec>, from = at) => {
+    const { tree, shelf } = build(spec);
+    return computeFetchMm(tree, from, shelf);
+  };
+
+  it('is rolled to its stations: it stands beside them, and its rolling is shared by what is taken that evening', () => {
+    const walkMm = stand({});
+    expect(walkMm).toBeGreaterThan(3000);
+    // 60 cm beside it, and a sixth of the way.
+    const cart = { hasWheels: true, stationIds: [CUTTING] };
+    expect(stand(cart)).toBeCloseTo(600 + walkMm / 6, 6);
+    expect(stand({ ...cart, hasWheels: false })).toBe(walkMm);
+    expect(stand({ ...cart, stationIds: [SEWING] })).toBe(walkMm);
+    // Where it stands beside the station anyhow, it is not farther for its wheels; and it does not go to another room.
+    const { tree, shelf } = build({});
+    const near = { ...at, ...computeStandPoint(tree, shelf) };
+    expect(stand(cart, near)).toBe(0);
+    const away = { ...at, roomId: 'attic' as PlaceId };
+    expect(stand(cart, away)).toBe(stand({}, away));
   });
 });
 

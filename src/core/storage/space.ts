@@ -169,6 +169,25 @@ export function computeStandPoint(tree: PlaceTree, place: Place): StandPoint {
   return { roomId: room.id, ...computeReachPoint(getRoomSpec(room), unit, slot.xMm + slot.widthMm / 2) };
 }
 
+/** What is rolled to a station stands an arm's length beside it, mm. */
+const BESIDE_MM = 600;
+/** Rolled there at the start of an evening, and back at its end: so many things are taken from it in between. */
+const TAKEN_AN_EVENING = 6;
+
+/** A spot that somebody works at. */
+export interface StationSpot extends StandPoint {
+  readonly id: StationId;
+}
+
+/** One way on foot from a station to a place, mm; a cart that goes to the station stands beside it, and its rolling is shared. */
+export function computeFetchMm(tree: PlaceTree, from: StationSpot, place: Place): number {
+  const to = computeStandPoint(tree, place);
+  const walkMm = computeWayMm(tree, from, to);
+  const unit = getAncestor(tree, place.id, 'unit')!.unit!;
+  const isRolled = unit.hasWheels && unit.stationIds?.includes(from.id) && to.roomId === from.roomId;
+  return isRolled ? Math.min(walkMm, BESIDE_MM + walkMm / TAKEN_AN_EVENING) : walkMm;
+}
+
 const waysOf = new WeakMap<PlaceTree, Ways>();
 
 /** One way on foot from a spot in one room to a spot in another or the same, mm. */

@@ -79,4 +79,16 @@ describe('tools that are carried', () => {
     expect(found!.minutesPerMonth).toBeCloseTo((60 * 2 * 1.118034 * 0.63) / 60, 3);
     expect(listCarried(household, tree)).toHaveLength(1);
   });
+
+  it('need not be carried where they lie on a cart that is rolled to all their stations', () => {
+    const shears = createThing('shears', { stationId: CUTTING, otherStationIds: [SEWING], usesPerMonth: 120 });
+    const on = (homes: string) => {
+      const cart = createUnit('cart', { xMm: 800, hasWheels: true, stationIds: [CUTTING, SEWING] });
+      const { household, tree } = build(ROOM, [], [...createUnit('case', {}), ...cart]);
+      const lot = createLot(shears, homes);
+      return listCarried({ ...household, items: new Map([[shears.id, shears]]), lots: new Map([[lot.id, lot]]) }, tree);
+    };
+    expect(on('case-A1')).toMatchObject([{ cart: { id: 'cart' } }]);
+    expect(on('cart-A1')).toEqual([]);
+  });
 });

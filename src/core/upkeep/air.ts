@@ -6,11 +6,19 @@ import {
   type Household,
   type Item,
   type LotId,
+  type Place,
   type PlaceId,
   type RoomSpec,
   type StationId,
 } from '../records/index.ts';
-import { computeFootprint, computeStationPoint, computeWayMm, getPointOf, type PlaceTree } from '../storage/index.ts';
+import {
+  computeFootprint,
+  computeStationPoint,
+  computeWayMm,
+  getPointOf,
+  type PlaceTree,
+  type StationSpot,
+} from '../storage/index.ts';
 
 const LATITUDE_DEG = 50;
 /** The middle of each month stands for it. */
@@ -103,6 +111,8 @@ export interface Carried {
   readonly minutesPerMonth: number;
   /** What one more cost, where that is known. */
   readonly cost: number | null;
+  /** On wheels, and rolled to all its stations: kept there, it need not be carried. */
+  readonly cart: Place | null;
 }
 
 /** Below this a second one is not worth a word, minutes a month. */
@@ -110,10 +120,12 @@ const LEAST_MINUTES = 1;
 
 /** Tools that are carried between stations most, and would pay to have twice. */
 export function listCarried(household: Household, tree: PlaceTree): Carried[] {
-  const spots = new Map<StationId, { roomId: PlaceId; xMm: number; yMm: number }>();
+  const spots = new Map<StationId, StationSpot>();
+  const carts = [...tree.places.values()].filter(({ unit }) => unit?.hasWheels && unit.stationIds);
   for (const room of tree.rooms)
     for (const station of room.room!.stations)
       spots.set(station.id, {
+        id: station.id,
         roomId: room.id,
         ...computeStationPoint(room.room!, station, (id) => household.places.get(id)?.unit),
       });
@@ -124,11 +136,13 @@ export function listCarried(household: Household, tree: PlaceTree): Carried[] {
       const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id && takesRoom(lot));
       const pieces = lots.reduce((sum, lot) => sum + lot.count, 0);
       if (item.kind !== 'tool' || !first || pieces === 0 || pieces >= stations.length) return [];
+      const cart = carts.find(({ unit }) => stations.every(({ id }) => unit!.stationIds!.includes(id))) ?? null;
+      if (cart && lots.some(({ placeId }) => placeId && tree.getPath(placeId).includes(cart))) return [];
       const mm = others.reduce((sum, other) => sum + computeWayMm(tree, first, other), 0) / Math.max(1, others.length);
       // There and back each time that it is wanted at the other station: every other use.
       const seconds = (getUses(item) / 2) * 2 * (mm / 1000) * household.settings.estimates.walkSecondsPerM;
       const minutesPerMonth = seconds / 60;
-      return minutesPerMonth >= LEAST_MINUTES ? [{ item, minutesPerMonth, cost: item.cost ?? null }] : [];
+      return minutesPerMonth >= LEAST_MINUTES ? [{ item, minutesPerMonth, cost: item.cost ?? null, cart }] : [];
     })
     .toSorted((a, b) => b.minutesPerMonth - a.minutesPerMonth);
 }

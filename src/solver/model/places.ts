@@ -3,10 +3,9 @@ import { computeWorth } from '../../core/sense/index.ts';
 import {
   computeAccessSeconds,
   computeSpace,
-  computeStandPoint,
+  computeFetchMm,
   computeStationPoint,
   computeTraits,
-  computeWayMm,
   createPlaceTree,
   getAncestor,
   type PlaceTraits,
@@ -184,17 +183,16 @@ export function computeFetches(
   { places, accesses }: Pick<PlaceTable, 'places' | 'accesses'>,
   { estimates }: Settings,
 ): ReadonlyMap<string, Float64Array> {
-  const stands = places.map(({ place }) =>
-    computeStandPoint(tree, place.container ? tree.places.get(place.parentId!)! : place),
-  );
+  const stands = places.map(({ place }) => (place.container ? tree.places.get(place.parentId!)! : place));
   const fetches = new Map<string, Float64Array>();
   for (const room of tree.rooms)
     for (const station of room.room?.stations ?? []) {
       const at = computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit);
-      const from = { roomId: room.id, ...at };
+      const from = { id: station.id, roomId: room.id, ...at };
       const seconds = stands.map((to, p) => {
-        const way = (2 * computeWayMm(tree, from, to) * estimates.walkSecondsPerM) / 1000;
-        return way + (from.roomId === to.roomId ? 0 : estimates.otherRoomSeconds) + accesses[p]!;
+        const way = (2 * computeFetchMm(tree, from, to) * estimates.walkSecondsPerM) / 1000;
+        const isHere = getAncestor(tree, to.id, 'room')!.id === room.id;
+        return way + (isHere ? 0 : estimates.otherRoomSeconds) + accesses[p]!;
       });
       fetches.set(station.id, Float64Array.from(seconds));
     }

@@ -10,6 +10,7 @@ import { useApp, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
+import { StationChecks } from '../../components/StationChecks.tsx';
 import { InnerMeasures } from './InnerMeasures.tsx';
 import { SaveFoot } from './SaveFoot.tsx';
 import { capitalise, wordCount } from '../../text/index.ts';
@@ -120,6 +121,14 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
         ))}
       </SelectField>
       <UnitMeasures kind={fields.kind} text={text} register={register} />
+      {fields.hasWheels && wall.room.room!.stations.length > 0 && (
+        <StationChecks
+          legend="Rolled to"
+          stations={wall.room.room!.stations}
+          ids={fields.stationIds}
+          onIds={(ids) => setValue('stationIds', ids)}
+        />
+      )}
       {inside && (
         <dl className="border-l-4 border-woad bg-linen px-3 py-1">
           <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>

@@ -4,6 +4,7 @@ import {
   type Place,
   type PlaceId,
   type UnitKind,
+  type StationId,
   type UnitSpec,
 } from '../../../core/records/index.ts';
 import { isWholeUnit, type Part } from '../../../core/storage/index.ts';
@@ -35,6 +36,8 @@ export interface UnitFields {
   rows: string;
   isAnchored: boolean;
   hasWheels: boolean;
+  /** On wheels: the stations it is rolled to. */
+  stationIds: string[];
   /** Reached from either side; a table is walked round. */
   isFromAround: boolean;
   /** A table under which things stand. */
@@ -75,6 +78,7 @@ export function createUnitFields(
     rows: String(rows),
     isAnchored: false,
     hasWheels: unit.hasWheels ?? false,
+    stationIds: [],
     isFromAround: unit.access === 'around',
     hasBelow: kind === 'table' && rows > 1,
     load: '',
@@ -100,6 +104,7 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
     rows: String(unit.rows),
     isAnchored: unit.isAnchored,
     hasWheels: unit.hasWheels ?? false,
+    stationIds: unit.stationIds ?? [],
     isFromAround: unit.access === 'around',
     hasBelow: unit.kind === 'table' && unit.rows > 1,
     load: unit.loadG === undefined ? '' : formatMass(unit.loadG, units),
@@ -166,8 +171,12 @@ export function readUnitFields(
     isAnchored: fields.isAnchored,
     loadG,
   };
-  if (fields.hasWheels) unit.hasWheels = true;
-  else delete unit.hasWheels;
+  delete unit.hasWheels;
+  delete unit.stationIds;
+  if (fields.hasWheels) {
+    unit.hasWheels = true;
+    if (fields.stationIds.length > 0) unit.stationIds = fields.stationIds as StationId[];
+  }
   if (fields.isFromAround) unit.access = 'around';
   else delete unit.access;
   // Put to a wall again, it no longer stands free.

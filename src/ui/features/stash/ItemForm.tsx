@@ -10,12 +10,12 @@ import {
   type Item,
   type Kind,
   type Settings,
-  type Station,
   type StowForm,
 } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { AreaField, CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
+import { StationChecks } from '../../components/StationChecks.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import type { Thing } from '../../state/appState.ts';
@@ -39,7 +39,7 @@ const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {
 
 /** Adds a thing, or changes one: it asks only what matters for the kind, and shows at once what follows. */
 export function ItemForm(props: ItemFormProps) {
-  const { register, setValue, fields, result, old, stations, forms, form, ...typed } = useItemForm(props);
+  const { register, setValue, fields, result, old, stations, machines, forms, form, ...typed } = useItemForm(props);
   const { text } = createFieldMakers(form);
   const figures = findType(fields.type, fields.kind);
   const show = useApp((state) => state.show);
@@ -115,7 +115,8 @@ export function ItemForm(props: ItemFormProps) {
         <div className="space-y-3 pt-1">
           <MoreKindFields of={form} fields={fields} />
           {stations.length > 1 && (
-            <AlsoUsedAt
+            <StationChecks
+              legend="Also used at"
               stations={stations.filter((one) => one.id !== fields.stationId)}
               ids={fields.otherStationIds}
               onIds={(ids) => setValue('otherStationIds', ids)}
@@ -125,6 +126,16 @@ export function ItemForm(props: ItemFormProps) {
             {text('restock', 'Buy again below', 'All lots together')}
             {text('cost', 'Cost', 'In your own money')}
           </Pair>
+          {machines.length > 0 && (
+            <SelectField label="Belongs to machine" {...register('belongsToId')}>
+              <option value="">Nothing</option>
+              {machines.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
+            </SelectField>
+          )}
           {text('source', 'Where from')}
           {text('tags', 'Tags', 'With commas between')}
         </div>
@@ -205,31 +216,6 @@ function FormFields({ kind, forms, made, settings, onForms }: FormFieldsProps) {
           />
         );
       })}
-    </fieldset>
-  );
-}
-
-interface AlsoUsedAtProps {
-  readonly stations: readonly Station[];
-  readonly ids: readonly string[];
-  readonly onIds: (ids: string[]) => void;
-}
-
-function AlsoUsedAt({ stations, ids, onIds }: AlsoUsedAtProps) {
-  return (
-    <fieldset>
-      <legend className="text-sm text-stone">Also used at</legend>
-      {stations.map((one) => (
-        <CheckField
-          key={one.id}
-          label={one.name}
-          checked={ids.includes(one.id)}
-          onChange={(event) => {
-            const rest = ids.filter((id) => id !== one.id);
-            onIds(event.target.checked ? [...rest, one.id] : rest);
-          }}
-        />
-      ))}
     </fieldset>
   );
 }

@@ -29,6 +29,7 @@ export interface ItemFields {
   usesPerMonth: string;
   stationId: string;
   otherStationIds: string[];
+  belongsToId: string;
   care: CareFlag[];
   notes: string;
   tags: string;
@@ -91,6 +92,7 @@ export function createFields(kind: Kind, stationId: string): ItemFields {
     usesPerMonth: '1',
     stationId,
     otherStationIds: [],
+    belongsToId: '',
     care: [],
     notes: '',
     tags: '',
@@ -184,6 +186,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
     colour: item.colours[0] ?? '#8a8f94',
     usesPerMonth: String(item.usesPerMonth),
     otherStationIds: item.otherStationIds ?? [],
+    belongsToId: item.belongsToId ?? '',
     care: item.care,
     notes: item.notes,
     tags: (item.tags ?? []).join(', '),

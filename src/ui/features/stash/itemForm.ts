@@ -1,6 +1,6 @@
 import { completeSketch, ENVELOPES, findType, type Birth, type Sketch } from '../../../core/catalog/index.ts';
 import { convertThread, THREAD_NUMBERS } from '../../../core/measure/index.ts';
-import { DAY_PATTERN, type Item, type Lot, type StationId } from '../../../core/records/index.ts';
+import { DAY_PATTERN, type Item, type ItemId, type Lot, type StationId } from '../../../core/records/index.ts';
 import {
   parseArea,
   parseCount,
@@ -171,6 +171,7 @@ function readBox(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketch>
   );
   if (sides.some((side) => side !== undefined)) sketch.boxMm = sides as [number, number, number];
   sketch.massG = reader.mass('mass', undefined);
+  if (reader.isChanged('belongsToId')) sketch.belongsToId = (fields.belongsToId || null) as ItemId | null;
   // Unticked in a new thing means "as is usual for its type".
   if (reader.hasBase ? reader.isChanged('isSoft') : fields.isSoft) sketch.isSoft = fields.isSoft;
   if (kind === 'tool') sketch.hangHoleMm = reader.small('hole', null);

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { createSaveItem } from '../../../core/acts/index.ts';
 import {
@@ -9,6 +9,7 @@ import {
   type LotId,
   type StationId,
 } from '../../../core/records/index.ts';
+import { isMachine } from '../../../core/sense/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
 import { useApp, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
@@ -48,6 +49,11 @@ export function useItemForm({ base, kind, like, draft }: ItemFormProps) {
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const baseLot = base ? household.lots.get(base) : undefined;
   const baseItem = baseLot && household.items.get(baseLot.itemId);
+  const ownId = baseItem?.id;
+  const machines = useMemo(
+    () => [...household.items.values()].filter((item) => item.id !== ownId && isMachine(item)),
+    [household, ownId],
+  );
   const old = baseLot && baseItem ? { item: baseItem, lot: baseLot } : null;
   const [ids] = useState(() => ({ itemId: world.createId() as ItemId, lotId: world.createId() as LotId }));
   const [another] = useState(() => (like ? createAnother(household, like, ids) : null));
@@ -103,6 +109,7 @@ export function useItemForm({ base, kind, like, draft }: ItemFormProps) {
     handleSubmit,
     fields,
     stations,
+    machines,
     old,
     from,
     result,

@@ -1,6 +1,6 @@
 import { addDays } from 'date-fns';
-import { useState } from 'react';
-import { getAmount, getAmountUnit } from '../../../core/measure/index.ts';
+import { useMemo, useState } from 'react';
+import { getAmount, getAmountUnit, listAccessories } from '../../../core/measure/index.ts';
 import { DAY_PATTERN, type Household, type Item, type Lot } from '../../../core/records/index.ts';
 import { parseAmountIn, toDay } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -37,6 +37,11 @@ export function LeaveForm({
   const [isInRepair, setInRepair] = useState(false);
   const dayFault = back.trim() === '' || DAY_PATTERN.test(back.trim()) ? undefined : 'A day such as 2027-05-31.';
   const [fault, setFault] = useState('');
+  const parts = useMemo(
+    () => listAccessories(household, item.id).filter(({ state }) => state !== 'lent'),
+    [household, item],
+  );
+  const [stays, setStays] = useState<ReadonlySet<string>>(new Set());
   const unit = getAmountUnit(item, lot);
   const isByPiece = unit !== 'length' && getAmount(item, lot) > 1;
   const finish = (make: Parameters<typeof act>[0]) =>
@@ -75,7 +80,8 @@ export function LeaveForm({
           className="grid grid-cols-2 gap-2"
           onSend={() => {
             if (who.trim() === '' || dayFault) return undefined;
-            const terms = { ...(back.trim() !== '' && { dueBackOn: back.trim() }), isInRepair };
+            const along = parts.flatMap(({ id }) => (stays.has(id) ? [] : [id]));
+            const terms = { along, ...(back.trim() !== '' && { dueBackOn: back.trim() }), isInRepair };
             return finish((now) => createLend(now, lot.id, who, world.nowMs(), terms));
           }}
         >
@@ -92,6 +98,21 @@ export function LeaveForm({
             checked={isInRepair}
             onChange={({ target }) => setInRepair(target.checked)}
           />
+          {parts.length > 0 && (
+            <fieldset className="col-span-2">
+              <legend className="text-sm text-stone">Goes along</legend>
+              {parts.map((one) => (
+                <CheckField
+                  key={one.id}
+                  label={household.items.get(one.itemId)!.name}
+                  checked={!stays.has(one.id)}
+                  onChange={({ target }) =>
+                    setStays(new Set([...stays].filter((id) => id !== one.id).concat(target.checked ? [] : [one.id])))
+                  }
+                />
+              ))}
+            </fieldset>
+          )}
           <Button type="submit" disabled={who.trim() === ''}>
             {isInRepair ? 'It is away' : 'Lend'}
           </Button>

@@ -79,7 +79,7 @@ export function LightAndAir() {
         <>
           <h3 className="mt-3 font-bold">Would pay to have twice</h3>
           <ul>
-            {carried.slice(0, MOST).map(({ item, minutesPerMonth, cost }) => (
+            {carried.slice(0, MOST).map(({ item, minutesPerMonth, cost, cart }) => (
               <li
                 key={item.id}
                 {...explained(
@@ -88,6 +88,11 @@ export function LightAndAir() {
               >
                 <span data-name>{item.name}</span>: {Math.round(minutesPerMonth)} min a month between its stations
                 {cost !== null && `; another costs about ${cost.toFixed(2)}`}
+                {cart && (
+                  <>
+                    ; or keep it in <span data-name>{cart.name}</span>, which rolls to both
+                  </>
+                )}
               </li>
             ))}
           </ul>

@@ -1,6 +1,13 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { computeStock, getAmount, getAmountUnit, getReserved, listWrapped } from '../../../../core/measure/index.ts';
+import {
+  computeStock,
+  getAmount,
+  getAmountUnit,
+  getReserved,
+  listAccessories,
+  listWrapped,
+} from '../../../../core/measure/index.ts';
 import { findProjectOfBag } from '../../../../core/promises/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
 import { formatSize, formatSizes, toDay } from '../../../../core/units/index.ts';
@@ -24,6 +31,8 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const around = lot.withLotId ? household.lots.get(lot.withLotId) : undefined;
   const aroundItem = around && household.items.get(around.itemId);
   const parent = item.scrap?.parentItemId ? household.items.get(item.scrap.parentItemId) : undefined;
+  const owner = item.belongsToId && household.items.get(item.belongsToId);
+  const parts = item.box ? listAccessories(household, item.id) : [];
   const reserved = getReserved(lot);
   const project = findProjectOfBag(household, lot.id);
   const stock = computeStock(item, lots);
@@ -100,6 +109,15 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       })}
       {kin.map((one) => (
         <LotRow key={one.id} name="Another lot" id={one.id} words={wordAmount(item, one, units)} />
+      ))}
+      {owner && <Row name="Belongs to">{owner.name}</Row>}
+      {parts.map((one) => (
+        <LotRow
+          key={one.id}
+          name="Its own"
+          id={one.id}
+          words={`${household.items.get(one.itemId)!.name}, ${wordAmount(household.items.get(one.itemId)!, one, units)}`}
+        />
       ))}
       {parent && !around && <Row name="Cut from">{parent.name}</Row>}
       {project && (
