@@ -31,14 +31,30 @@ function useTicketInView() {
   return frame;
 }
 
+/** On a phone not all tabs are in sight: the one that is shown is. */
+function useTabInView() {
+  const frame = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth - frame.current!.clientWidth;
+  });
+  return frame;
+}
+
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
 export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFiles, children }: PageProps) {
   const ticketFrame = useTicketInView();
+  const tabsFrame = useTabInView();
   return (
     <>
       <header className="no-print stitched-b flex flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2 md:min-h-[58px] md:flex-nowrap md:px-5">
         <h1 className="font-display text-[23px] font-semibold whitespace-nowrap">{title}</h1>
-        <div className="order-last w-full min-w-0 overflow-x-auto md:order-none md:w-auto md:flex-1">{tabs}</div>
+        <div
+          ref={tabsFrame}
+          className="relative order-last w-full min-w-0 overflow-x-auto md:order-none md:w-auto md:flex-1"
+        >
+          {tabs}
+        </div>
         <FindField />
       </header>
       <div className="flex min-h-0 flex-1 flex-col md:flex-row">

@@ -7,8 +7,15 @@ import { getTree } from '../state/derived.ts';
 import { getWordsInside } from './wordsInside.ts';
 import { WallPicture } from './WallPicture.tsx';
 
+interface PlacePictureProps {
+  readonly place: PlaceId;
+  readonly lots: readonly LotId[];
+  readonly mark: 'from' | 'to';
+  readonly mostPx?: number;
+}
+
 /** A place marked on its wall as things are; nothing where it stands at none. */
-export function PlacePicture({ place, lots, mark }: { place: PlaceId; lots: readonly LotId[]; mark: 'from' | 'to' }) {
+export function PlacePicture({ place, lots, mark, mostPx }: PlacePictureProps) {
   const household = useHousehold();
   const tree = getTree(household);
   const unit = getAncestor(tree, place, 'unit');
@@ -19,5 +26,7 @@ export function PlacePicture({ place, lots, mark }: { place: PlaceId; lots: read
     return computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household));
   }, [household, tree, wallId]);
   if (!drawing) return null;
-  return <WallPicture {...{ drawing, place, lots, mark }} label={`${formatPlaceName(tree, place)}, on its wall`} />;
+  return (
+    <WallPicture {...{ drawing, place, lots, mark, mostPx }} label={`${formatPlaceName(tree, place)}, on its wall`} />
+  );
 }

@@ -17,6 +17,7 @@ export function WallPicture({
   lots,
   label,
   mark,
+  mostPx = MOST_PX,
 }: {
   drawing: WallDrawing;
   place: PlaceId;
@@ -24,10 +25,12 @@ export function WallPicture({
   lots: readonly LotId[];
   label: string;
   mark: 'from' | 'to';
+  /** No higher than this. */
+  mostPx?: number | undefined;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const most = size && size.width < NARROW_PX ? MOST_NARROW_PX : MOST_PX;
+  const most = size && size.width < NARROW_PX ? MOST_NARROW_PX : mostPx;
   const scale = size ? Math.min(size.width / drawing.widthMm, most / drawing.heightMm) : 0;
   const marked = new Set<string>(lots);
   const spot = drawing.figures.find((figure) => figure.kind === 'place' && figure.id === place);

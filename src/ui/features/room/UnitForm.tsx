@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
-import type { Household, OwnPart, Place, PlaceId, UnitSpec } from '../../../core/records/index.ts';
+import type { Household, OwnPart, Place, PlaceId, Station, UnitSpec } from '../../../core/records/index.ts';
 import { isTippy } from '../../../core/room/index.ts';
 import { findFreeX, findWall, isWholeUnit, fromOwnPart, toOwnPart, PARTS } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -121,14 +121,7 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
         ))}
       </SelectField>
       <UnitMeasures kind={fields.kind} text={text} register={register} />
-      {fields.hasWheels && wall.room.room!.stations.length > 0 && (
-        <StationChecks
-          legend="Rolled to"
-          stations={wall.room.room!.stations}
-          ids={fields.stationIds}
-          onIds={(ids) => setValue('stationIds', ids)}
-        />
-      )}
+      <RolledTo fields={fields} stations={wall.room.room!.stations} onIds={(ids) => setValue('stationIds', ids)} />
       {inside && (
         <dl className="border-l-4 border-woad bg-linen px-3 py-1">
           <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
@@ -137,16 +130,31 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       {unitSpec && !isWholeUnit(unitSpec.kind) && unitSpec.kind !== 'closet' && (
         <InnerMeasures unit={unitSpec} units={units} onOuter={(side, outer) => setValue(side, outer)} />
       )}
-      {isTall && (
-        <p className="border-l-4 border-weld bg-linen p-3 text-sm">
-          {unitSpec.hasWheels
-            ? 'So tall a piece can tip, and nothing holds what rolls: fill it from the bottom, brake its wheels, and let no child climb on it.'
-            : 'So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s instructions and your local code decide how.'}
-        </p>
-      )}
+      {isTall && <Tips hasWheels={unitSpec.hasWheels ?? false} />}
       <SaveFoot problem={problem} warned={warned} leave={old ? 'Close' : 'Leave it'} onLeave={() => show(null)} />
       {old && <UnitPlaces unit={old} present={present} household={household} />}
     </Form>
+  );
+}
+
+interface RolledToProps {
+  readonly fields: UnitFields;
+  readonly stations: readonly Station[];
+  readonly onIds: (ids: string[]) => void;
+}
+
+function RolledTo({ fields, stations, onIds }: RolledToProps) {
+  if (!fields.hasWheels || stations.length === 0) return null;
+  return <StationChecks legend="Rolled to" stations={stations} ids={fields.stationIds} onIds={onIds} />;
+}
+
+function Tips({ hasWheels }: { hasWheels: boolean }) {
+  return (
+    <p className="border-l-4 border-weld bg-linen p-3 text-sm">
+      {hasWheels
+        ? 'So tall a piece can tip, and nothing holds what rolls: fill it from the bottom, brake its wheels, and let no child climb on it.'
+        : 'So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s instructions and your local code decide how.'}
+    </p>
   );
 }
 

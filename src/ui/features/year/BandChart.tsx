@@ -1,5 +1,7 @@
+import { useRef } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { explained } from '../../components/explained.ts';
+import { useSize } from '../../components/useSize.ts';
 
 const TICK = { fontSize: 14, fill: '#566570' };
 
@@ -12,13 +14,17 @@ interface BandChartProps {
   readonly most: number | null;
   readonly unit: string;
   readonly label: string;
-  readonly width?: number;
 }
+
+/** A year is not drawn wider than this. */
+const MOST_PX = 620;
 
 const round = (value: number) => Math.round(value * 10) / 10;
 
 /** A year to come with its doubt: the middle as a line, four of five years within the band; and the same as a table. */
-export function BandChart({ band, now, past = [], most, unit, label, width = 262 }: BandChartProps) {
+export function BandChart({ band, now, past = [], most, unit, label }: BandChartProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
   const data = [
     ...past.map((value, n) => ({ month: n - past.length, was: round(value) })),
     { month: 0, was: round(now), middle: round(now), doubt: [round(now), round(now)] },
@@ -31,42 +37,46 @@ export function BandChart({ band, now, past = [], most, unit, label, width = 262
   return (
     <figure className="mt-2">
       <div
+        ref={frame}
+        className="min-h-[170px] w-full"
         aria-hidden
         {...explained(
           'The line is the middle of what may come; four of five years end within the band. Months from now.',
         )}
       >
-        <ComposedChart
-          width={width}
-          height={170}
-          data={data}
-          margin={{ top: 8, right: 10, bottom: 0, left: 0 }}
-          accessibilityLayer={false}
-        >
-          <CartesianGrid stroke="#d9d2c3" vertical={false} />
-          <XAxis
-            type="number"
-            dataKey="month"
-            tick={TICK}
-            tickLine={false}
-            domain={['dataMin', 'dataMax']}
-            ticks={past.length > 0 ? [-12, -6, 0, 6, 12] : [0, 3, 6, 9, 12]}
-          />
-          <YAxis type="number" width={44} tick={TICK} tickLine={false} axisLine={false} domain={['auto', 'auto']} />
-          <Area dataKey="doubt" stroke="none" fill="#2f5d7c" fillOpacity={0.18} isAnimationActive={false} />
-          <Line dataKey="was" stroke="#22303c" strokeWidth={2} dot={false} isAnimationActive={false} />
-          <Line
-            dataKey="middle"
-            stroke="#2f5d7c"
-            strokeWidth={2.5}
-            strokeDasharray="6 4"
-            dot={false}
-            isAnimationActive={false}
-          />
-          {most !== null && (
-            <ReferenceLine y={round(most)} stroke="#a63d32" strokeDasharray="3 3" ifOverflow="extendDomain" />
-          )}
-        </ComposedChart>
+        {size && (
+          <ComposedChart
+            width={Math.min(MOST_PX, size.width)}
+            height={170}
+            data={data}
+            margin={{ top: 8, right: 10, bottom: 0, left: 0 }}
+            accessibilityLayer={false}
+          >
+            <CartesianGrid stroke="#d9d2c3" vertical={false} />
+            <XAxis
+              type="number"
+              dataKey="month"
+              tick={TICK}
+              tickLine={false}
+              domain={['dataMin', 'dataMax']}
+              ticks={past.length > 0 ? [-12, -6, 0, 6, 12] : [0, 3, 6, 9, 12]}
+            />
+            <YAxis type="number" width={44} tick={TICK} tickLine={false} axisLine={false} domain={['auto', 'auto']} />
+            <Area dataKey="doubt" stroke="none" fill="#2f5d7c" fillOpacity={0.18} isAnimationActive={false} />
+            <Line dataKey="was" stroke="#22303c" strokeWidth={2} dot={false} isAnimationActive={false} />
+            <Line
+              dataKey="middle"
+              stroke="#2f5d7c"
+              strokeWidth={2.5}
+              strokeDasharray="6 4"
+              dot={false}
+              isAnimationActive={false}
+            />
+            {most !== null && (
+              <ReferenceLine y={round(most)} stroke="#a63d32" strokeDasharray="3 3" ifOverflow="extendDomain" />
+            )}
+          </ComposedChart>
+        )}
       </div>
       <details>
         <summary className="min-h-9 cursor-pointer py-1 text-sm text-woad">As a table</summary>

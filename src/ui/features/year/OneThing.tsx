@@ -29,6 +29,9 @@ interface OneThingProps {
   readonly onDone: () => void;
 }
 
+/** Beside the keys there is room for a large wall. */
+const PICTURE_PX = 560;
+
 /** One thing to go through: why it came up, what its room costs, and one key for what becomes of it. */
 export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
   const { lot, item, reasons } = entry;
@@ -71,7 +74,7 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
     { key: 'l', name: 'Later', onPress: onLater },
   ];
   return (
-    <section aria-label={item.name} className="max-w-3xl">
+    <section aria-label={item.name}>
       <div className="flex items-center gap-4">
         <Swatch item={item} className="size-20 shrink-0" />
         <div className="min-w-0">
@@ -92,36 +95,44 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
           </p>
         </div>
       </div>
-      {lot.state === 'in' && lot.placeId && <PlacePicture place={lot.placeId} lots={[lot.id]} mark="to" />}
-      <ul aria-label="What becomes of it" className="mt-4 space-y-2">
-        {choices
-          .filter(({ isHidden }) => !isHidden)
-          .map(({ key, name, onPress }) => (
-            <li key={key}>
-              <button
-                type="button"
-                data-key={key}
-                className="flex min-h-12 w-full max-w-xl items-center gap-4 border border-ink bg-paper px-4 py-1.5 text-left hover:bg-linen"
-                onClick={onPress}
-              >
-                <kbd className="grid size-8 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
-                  {key}
-                </kbd>
-                <span className="min-w-0 flex-1 font-semibold" data-name>
-                  {name}
-                </span>
-              </button>
-            </li>
-          ))}
-      </ul>
-      {isElsewhere && <Elsewhere entry={entry} onDone={onDone} />}
-      {isAsked ? (
-        <ToWhom onDone={() => setAsked(false)} />
-      ) : (
-        <Button look="quiet" className="mt-2" onClick={() => setAsked(true)}>
-          To whom, and by when
-        </Button>
-      )}
+      <div className="mt-4 gap-6 lg:flex lg:flex-row-reverse lg:items-start">
+        {lot.state === 'in' && lot.placeId && (
+          <div className="mb-3 min-w-0 flex-1 lg:mb-0">
+            <PlacePicture place={lot.placeId} lots={[lot.id]} mark="to" mostPx={PICTURE_PX} />
+          </div>
+        )}
+        <div className="shrink-0 lg:w-96">
+          <ul aria-label="What becomes of it" className="space-y-2">
+            {choices
+              .filter(({ isHidden }) => !isHidden)
+              .map(({ key, name, onPress }) => (
+                <li key={key}>
+                  <button
+                    type="button"
+                    data-key={key}
+                    className="flex min-h-12 w-full items-center gap-4 border border-ink bg-paper px-4 py-1.5 text-left hover:bg-linen"
+                    onClick={onPress}
+                  >
+                    <kbd className="grid size-8 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
+                      {key}
+                    </kbd>
+                    <span className="min-w-0 flex-1 font-semibold" data-name>
+                      {name}
+                    </span>
+                  </button>
+                </li>
+              ))}
+          </ul>
+          {isElsewhere && <Elsewhere entry={entry} onDone={onDone} />}
+          {isAsked ? (
+            <ToWhom onDone={() => setAsked(false)} />
+          ) : (
+            <Button look="quiet" className="mt-2" onClick={() => setAsked(true)}>
+              To whom, and by when
+            </Button>
+          )}
+        </div>
+      </div>
     </section>
   );
 }
@@ -179,7 +190,7 @@ function Elsewhere({ entry: { lot }, onDone }: { entry: ReviewEntry; onDone: () 
             <button
               type="button"
               data-key={KEYS[i]}
-              className="flex min-h-12 w-full max-w-xl items-center gap-4 border border-thread bg-paper px-4 py-1.5 text-left hover:bg-linen"
+              className="flex min-h-12 w-full items-center gap-4 border border-thread bg-paper px-4 py-1.5 text-left hover:bg-linen"
               onClick={() =>
                 void act((now) => createElsewhere(now, lot.id, offer.placeId, offer.form, world.nowMs())).then(
                   (isDone) => isDone && onDone(),

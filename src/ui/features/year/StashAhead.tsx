@@ -54,7 +54,6 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
         most={stashGoalMm === undefined ? null : to(stashGoalMm)}
         unit={unit}
         label="All the cloth month by month"
-        width={520}
       />
       {text === null ? (
         <Button

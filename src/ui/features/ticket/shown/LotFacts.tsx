@@ -10,7 +10,7 @@ import {
 } from '../../../../core/measure/index.ts';
 import { findProjectOfBag } from '../../../../core/promises/index.ts';
 import { NEEDLE_HOURS, type Household, type Item, type Lot, type LotId } from '../../../../core/records/index.ts';
-import { formatSize, formatSizes, toDay } from '../../../../core/units/index.ts';
+import { formatSize, formatSizes, toDay, type UnitSystem } from '../../../../core/units/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { useOpen, world } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
@@ -132,6 +132,16 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
           {project.needs.map((need) => need.part).join(', ')}
         </Row>
       )}
+      <ItemFacts item={item} units={units} />
+    </>
+  );
+}
+
+/** What its form says of a thing, wherever its pieces are. */
+function ItemFacts({ item, units }: { item: Item; units: UnitSystem }) {
+  const typed = 'As its form says.';
+  return (
+    <>
       {item.pattern?.needs?.map((need) => (
         <Row
           key={`${need.size} ${need.part} ${need.widthMm}`}
