@@ -82,6 +82,8 @@ describe('the quick line', () => {
     ['wadding 3m x 150', 'fabric', { cloth: 'batting', lengthMm: 3000, widthMm: 1500 }],
     ['linen scraps 240g', 'scrap', { cut: 'odd', areaMm2: (240 / 185) * 1e6, cloth: 'linen' }],
     ['poplin squares 5in 30', 'scrap', { cut: 'square', cutMm: 127, count: 30 }],
+    ['scrap blue cotton 40 x 30 cm', 'scrap', { cut: 'odd', areaMm2: 400 * 300 }],
+    ['linen scrap 20in x 10in', 'scrap', { cut: 'odd', areaMm2: 508 * 254 }],
     ['cotton strips 2.5in x 14', 'scrap', { cut: 'strip', cutMm: 63.5, count: 14 }],
     ['kit for the rowing smock', 'kit', { name: 'Kit for the rowing smock' }],
   ])('reads “%s” as %s', (text, kind, want) => {

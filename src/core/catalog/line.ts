@@ -144,11 +144,7 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
       else said.lengthMm = reader.take(one, 'length', length(bare)) ?? said.lengthMm;
     }
   } else if (kind === 'scrap') {
-    for (const one of rest)
-      if (LENGTH_UNITS.has(one.unit)) {
-        said.cut ??= 'square';
-        said.cutMm = reader.take(one, 'size', length(small)) ?? said.cutMm;
-      } else said.count = reader.take(one, 'count', whole) ?? said.count;
+    settleRemnant(reader, rest, small);
   } else if (kind === 'pattern') {
     for (const one of rest)
       if (LENGTH_UNITS.has(one.unit)) said.thicknessMm = reader.take(one, 'size', length('mm')) ?? said.thicknessMm;
@@ -159,6 +155,27 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
       if (LENGTH_UNITS.has(one.unit)) said.lengthMm = reader.take(one, 'length', length(long)) ?? said.lengthMm;
       else said.count = reader.take(one, 'count', whole) ?? said.count;
   } else settleBox(reader, rest, kind, units);
+}
+
+/** Squares and strips by their side and how many; a remnant by its two sides. */
+function settleRemnant(reader: LineReader, rest: readonly Quantity[], small: 'cm' | 'in'): void {
+  const { said } = reader;
+  const [across, along] = rest;
+  const isCut = said.cut === 'square' || said.cut === 'strip';
+  if (across && along?.isTimes && LENGTH_UNITS.has(along.unit) && !isCut) {
+    const unit = (across.unit || along.unit) as 'cm';
+    const sides = [reader.take(across, 'size', length(unit)), reader.take(along, 'size', length(small))];
+    if (sides.every((mm) => mm !== null)) {
+      said.cut = 'odd';
+      said.areaMm2 = sides[0]! * sides[1]!;
+    }
+    return;
+  }
+  for (const one of rest)
+    if (LENGTH_UNITS.has(one.unit)) {
+      said.cut ??= 'square';
+      said.cutMm = reader.take(one, 'size', length(small)) ?? said.cutMm;
+    } else said.count = reader.take(one, 'count', whole) ?? said.count;
 }
 
 /** Notions, tools and other things: sizes by type, tapes by the length, or the sides of a box. */
