@@ -258,7 +258,7 @@ test('a scrap is cut up into counted squares, and its shape is drawn', async ({ 
   // 40 × 30 cm in squares of 5 inches: three by two.
   for (const name of [/^25\.4 cm squares/, /strips/, /^64 mm squares/]) await form.getByLabel(name).uncheck();
   const sizes = form.getByRole('list', { name: 'Sizes' });
-  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('6');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toHaveText(/squares6$/);
   // Sizes of one's own: squares of 10 cm, four by three.
   await ticket(page).getByRole('button', { name: 'Change the sizes' }).click();
   const own = ticket(page).getByRole('form', { name: 'Sizes of scraps' });
@@ -266,14 +266,27 @@ test('a scrap is cut up into counted squares, and its shape is drawn', async ({ 
   await expect(own.getByText('does not read')).toBeVisible();
   await own.getByLabel('What scraps are cut to').fill('square 10');
   await own.getByRole('button', { name: 'Keep the sizes' }).click();
-  await expect(sizes.getByRole('listitem').filter({ hasText: '10 cm' })).toContainText('12');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '10 cm' })).toHaveText(/squares12$/);
   await page.keyboard.press('u');
   await expect(sizes.getByRole('listitem')).toHaveCount(4);
   await form.getByLabel('Layers on each other').fill('2');
-  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('12');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toHaveText(/squares12$/);
+  // A hole is drawn on the cloth: nothing is cut there.
+  const shape = form.getByRole('group', { name: 'The shape of the scrap' });
+  await shape.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = (await shape.boundingBox())!;
+  await page.mouse.move(x + width * 0.3, y + height * 0.3);
+  await page.mouse.down();
+  await page.mouse.move(x + width * 0.5, y + height * 0.6);
+  await page.mouse.move(x + width * 0.7, y + height * 0.7);
+  await page.mouse.up();
+  await expect(form.getByLabel('Holes and stains, one a line')).toHaveValue(/^hole \d+ × \d+.* at \d+/);
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toHaveText(/squares\d$/);
+  await form.getByLabel('Holes and stains, one a line').fill('');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toHaveText(/squares12$/);
   await form.getByRole('button', { name: /^Corner 3 of 4/ }).focus();
   await page.keyboard.press('Delete');
-  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toContainText('2');
+  await expect(sizes.getByRole('listitem').filter({ hasText: '12.7 cm' })).toHaveText(/squares2$/);
   await expectAccessible(page);
   await form.getByRole('button', { name: 'It is cut' }).click();
   await expect(page.getByText(/^2 pieces cut from/)).toBeVisible();

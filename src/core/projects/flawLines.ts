@@ -32,6 +32,11 @@ export function formatFlaw({ xMm, yMm, widthMm, heightMm, note }: Flaw, units: U
   return `${note ? `${note} ` : ''}${write(widthMm)} × ${write(heightMm)} at ${write(xMm)}, ${write(yMm)}`;
 }
 
+/** What is written of flaws, with one more line. */
+export function addFlaw(text: string, flaw: Flaw, units: UnitSystem): string {
+  return [text.trimEnd(), formatFlaw({ note: 'hole', ...flaw }, units)].filter(Boolean).join('\n');
+}
+
 /** Flaws as they are written, one a line; and the first line that does not read. */
 export function parseFlaws(text: string, units: UnitSystem): { readonly flaws: Flaw[]; readonly bad: string | null } {
   const lines = text.split('\n').filter((line) => line.trim() !== '');

@@ -19,7 +19,7 @@ export {
   getStepMinutes,
 } from './standing.ts';
 export { isOdd, isSameWord, listPieces, toBlocks, toClothLength, toLotSheet, toSheet } from './layout.ts';
-export { formatFlaw, parseFlawLine, parseFlaws } from './flawLines.ts';
+export { addFlaw, formatFlaw, parseFlawLine, parseFlaws } from './flawLines.ts';
 export { listMakeable, type Makeable } from './makeable.ts';
 export { estimateSeam } from './threads.ts';
 export { computeProjectCost } from './costs.ts';

@@ -4,6 +4,7 @@ import { formatSize, parseLengthMm, type UnitSystem } from '../../core/units/ind
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
 import { TextField } from './fields.tsx';
+import { HoleDrawer } from './HoleDrawer.tsx';
 import { useDrag } from './useDrag.ts';
 import { useSize } from './useSize.ts';
 
@@ -26,6 +27,8 @@ interface OutlineEditorProps {
   /** The left edge is a fold. */
   readonly isOnFold?: boolean;
   readonly holes?: readonly Hole[];
+  /** A hole that was drawn on it. */
+  readonly onHole?: (hole: Hole) => void;
 }
 
 const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value));
@@ -42,6 +45,7 @@ export function OutlineEditor(props: OutlineEditorProps) {
     isSideways = false,
     isOnFold = false,
     holes = [],
+    onHole,
   } = props;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
@@ -93,24 +97,17 @@ export function OutlineEditor(props: OutlineEditorProps) {
               {isOnFold && (
                 <path d={`M0 0V${downMm * scale}`} stroke="#2f5d86" strokeWidth="3" strokeDasharray="8 3 2 3" />
               )}
+              {onHole && (
+                <HoleDrawer
+                  path={path}
+                  toCloth={(right, down) =>
+                    isSideways ? [down / scale, right / scale] : [right / scale, down / scale]
+                  }
+                  onHole={onHole}
+                />
+              )}
               <Holes holes={holes} toScreen={toScreen} />
-              {outline.length < MOST_CORNERS &&
-                outline.map((a, n) => {
-                  const b = outline[(n + 1) % outline.length]!;
-                  const [x, y] = toScreen({ xMm: (a.xMm + b.xMm) / 2, yMm: (a.yMm + b.yMm) / 2 });
-                  return (
-                    <g
-                      key={`${n} ${outline.length}`}
-                      transform={`translate(${x} ${y})`}
-                      className="cursor-copy"
-                      onPointerDown={() => add(n)}
-                    >
-                      <title>A corner more</title>
-                      <circle r="9" fill="transparent" />
-                      <path d="M-5 0H5M0 -5V5" stroke="#2f5d86" strokeWidth="2" />
-                    </g>
-                  );
-                })}
+              {outline.length < MOST_CORNERS && <Middles outline={outline} toScreen={toScreen} onAdd={add} />}
               {outline.map((point, n) => (
                 <Corner
                   key={n}
@@ -147,12 +144,46 @@ export function OutlineEditor(props: OutlineEditorProps) {
   );
 }
 
+interface MiddlesProps {
+  readonly outline: readonly Point[];
+  readonly toScreen: (point: Point) => readonly [number, number];
+  readonly onAdd: (n: number) => void;
+}
+
+/** The middles of the edges, each of which becomes a corner more. */
+function Middles({ outline, toScreen, onAdd }: MiddlesProps) {
+  return outline.map((a, n) => {
+    const b = outline[(n + 1) % outline.length]!;
+    const [x, y] = toScreen({ xMm: (a.xMm + b.xMm) / 2, yMm: (a.yMm + b.yMm) / 2 });
+    return (
+      <g
+        key={`${n} ${outline.length}`}
+        transform={`translate(${x} ${y})`}
+        className="cursor-copy"
+        onPointerDown={() => onAdd(n)}
+      >
+        <title>A corner more</title>
+        <circle r="9" fill="transparent" />
+        <path d="M-5 0H5M0 -5V5" stroke="#2f5d86" strokeWidth="2" />
+      </g>
+    );
+  });
+}
+
 /** Where nothing is cut. */
 function Holes({ holes, toScreen }: { holes: readonly Hole[]; toScreen: (point: Point) => readonly [number, number] }) {
   return holes.map((hole, n) => {
     const [x, y] = toScreen(hole);
     const [w, h] = toScreen({ xMm: hole.widthMm, yMm: hole.heightMm });
-    return <path key={n} d={`M${x} ${y}h${w}v${h}h${-w}zl${w} ${h}m${-w} 0l${w} ${-h}`} fill="none" stroke="#a63d32" />;
+    return (
+      <path
+        key={n}
+        d={`M${x} ${y}h${w}v${h}h${-w}zl${w} ${h}m${-w} 0l${w} ${-h}`}
+        fill="none"
+        stroke="#a63d32"
+        pointerEvents="none"
+      />
+    );
   });
 }
 

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { addFlaw } from '../../../core/projects/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
@@ -11,7 +12,7 @@ import type { useScrapShape } from './useScrapShape.ts';
 
 /** What a scrap is like before it is cut: its size, grain and outline, what lies under it, and its holes. */
 export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScrapShape>; units: UnitSystem }) {
-  const [hadFlaws] = useState(shape.flawsText !== '');
+  const [isOpen, setOpen] = useState(shape.flawsText !== '');
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-3">
@@ -31,6 +32,10 @@ export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScra
             holes={shape.flaws}
             units={units}
             onChange={shape.draw}
+            onHole={(hole) => {
+              shape.setFlaws(addFlaw(shape.flawsText, hole, units));
+              setOpen(true);
+            }}
           />
         </div>
       )}
@@ -54,12 +59,12 @@ export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScra
           Its edges cross each other.
         </p>
       )}
-      <details className="mt-1" open={hadFlaws}>
+      <details className="mt-1" open={isOpen} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
         <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">Holes and stains</summary>
         <FlawsField
           value={shape.flawsText}
           bad={shape.badFlaw}
-          hint="Across × along, at so much from the left, so much from the top."
+          hint="Across × along, at so much from the left, so much from the top; or draw it on the cloth."
           onChange={shape.setFlaws}
         />
       </details>

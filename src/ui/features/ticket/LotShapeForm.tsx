@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { createSaveItem } from '../../../core/acts/index.ts';
 import { isPlainOutline, toBoxOutline, type Point } from '../../../core/layout/index.ts';
-import { formatFlaw, parseFlaws } from '../../../core/projects/index.ts';
+import { addFlaw, formatFlaw, parseFlaws } from '../../../core/projects/index.ts';
 import type { Household, Item, Lot } from '../../../core/records/index.ts';
 import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { TextField } from '../../components/fields.tsx';
@@ -80,6 +80,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
         holes={found}
         units={units}
         onChange={setOutline}
+        onHole={(hole) => setFlaws(addFlaw(flaws, hole, units))}
       />
       {isCrossed && (
         <p role="alert" className="text-sm font-semibold text-madder">
