@@ -151,10 +151,21 @@ export function CheckField({
 }
 
 /** A dotted row of a ticket: what it is, and how much; pressed, it says how that figure was made. */
-export function Row({ name, how, children }: { name: string; how?: string; children: ReactNode }) {
+export function Row({
+  name,
+  how,
+  isWide = false,
+  children,
+}: {
+  name: string;
+  how?: string;
+  /** Among facts in two columns it takes both. */
+  isWide?: boolean;
+  children: ReactNode;
+}) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <div className="dotted-row flex flex-wrap items-baseline justify-between gap-x-4 py-1.5">
+    <div className={`dotted-row flex flex-wrap items-baseline justify-between gap-x-4 py-1.5 ${isWide ? 'is-wide' : ''}`}>
       <dt className="shrink-0 text-stone">{name}</dt>
       <dd className="tabular min-w-0 flex-1 text-right font-semibold">
         {how === undefined ? (

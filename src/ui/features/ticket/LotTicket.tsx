@@ -17,6 +17,7 @@ import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
+import { LotAsked, type Asked } from './LotAsked.tsx';
 import { LotMore } from './LotMore.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
@@ -41,6 +42,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const { pathname } = useLocation();
   const [isRehoming, setRehoming] = useState(false);
   const [isMeasuring, setMeasuring] = useState(false);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const where = computeWhereabouts(household, lot.id);
   const canCut = lot.lengthMm !== undefined && !lot.heap && (item.kind === 'fabric' || Boolean(item.box?.tape));
   const words = wordWhereShort(where);
@@ -67,28 +69,34 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           </Suspense>
         )
       }
+      acts={
+        <div className="mt-3">
+          {asked !== null ? (
+            <LotAsked asked={asked} household={household} item={item} lot={lot} onDone={() => setAsked(null)} />
+          ) : isCutting && canCut ? (
+            <CutForm lot={lot} onDone={() => setCutting(false)} />
+          ) : isMeasuring ? (
+            <MeasurePanel item={item} lot={lot} onDone={() => setMeasuring(false)} />
+          ) : isRehoming ? (
+            <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
+          ) : (
+            <LotButtons
+              item={item}
+              lot={lot}
+              canCut={canCut}
+              onRehome={() => setRehoming(true)}
+              onMeasure={() => setMeasuring(true)}
+            />
+          )}
+        </div>
+      }
     >
-      {isCutting && canCut ? (
-        <CutForm lot={lot} onDone={() => setCutting(false)} />
-      ) : isMeasuring ? (
-        <MeasurePanel item={item} lot={lot} onDone={() => setMeasuring(false)} />
-      ) : isRehoming ? (
-        <Rehome household={household} lot={lot} onDone={() => setRehoming(false)} />
-      ) : (
-        <LotButtons
-          item={item}
-          lot={lot}
-          canCut={canCut}
-          onRehome={() => setRehoming(true)}
-          onMeasure={() => setMeasuring(true)}
-        />
-      )}
       {lot.heap && (
         <Suspense>
           <HeapPanel item={item} lot={lot} />
         </Suspense>
       )}
-      <LotMore household={household} item={item} lot={lot} />
+      {asked === null && <LotMore household={household} item={item} lot={lot} onAsk={setAsked} />}
     </LotShown>
   );
 }
@@ -101,45 +109,49 @@ interface LotButtonsProps {
   readonly onMeasure: () => void;
 }
 
-/** What is mostly done with it. */
+/** What is mostly done with it: the first is what one opened it for. */
 function LotButtons({ item, lot, canCut, onRehome, onMeasure }: LotButtonsProps) {
   const show = useApp((state) => state.show);
   const setCutting = useApp((state) => state.setCutting);
   return (
-    <div className="mt-4 grid grid-cols-2 gap-2 bg-paper md:sticky md:-bottom-5 md:-mb-2 md:pt-2 md:pb-4">
-      {lot.state === 'in' ? (
-        <Button look="strong" onClick={() => void takeOut(lot.id)}>
-          Take out
+    <div className="space-y-2">
+      <div className="grid grid-cols-2 gap-2">
+        {lot.state === 'in' ? (
+          <Button look="strong" className={canCut ? '' : 'col-span-2'} onClick={() => void takeOut(lot.id)}>
+            Take out
+          </Button>
+        ) : lot.homeId === undefined && lot.state !== 'lent' ? (
+          <Button look="strong" disabled={lot.state === 'digital'} onClick={onRehome}>
+            Give it a home
+          </Button>
+        ) : (
+          <Button
+            look="strong"
+            className={canCut ? '' : 'col-span-2'}
+            onClick={() =>
+              lot.state === 'lent' ? void act((now) => createReturn(now, lot.id, world.nowMs())) : void putBack(lot.id)
+            }
+          >
+            {lot.state === 'lent' ? 'It came back' : 'Put back'}
+          </Button>
+        )}
+        {canCut && <Button onClick={() => setCutting(true)}>Cut from it</Button>}
+      </div>
+      <div className="flex flex-wrap gap-x-4">
+        {lot.homeId !== undefined && (
+          <Button look="quiet" disabled={lot.state === 'lent' || lot.state === 'digital'} onClick={onRehome}>
+            Another home
+          </Button>
+        )}
+        <Button look="quiet" onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>
+          Edit
         </Button>
-      ) : (
-        <Button
-          look="strong"
-          disabled={lot.homeId === undefined && lot.state !== 'lent'}
-          onClick={() =>
-            lot.state === 'lent' ? void act((now) => createReturn(now, lot.id, world.nowMs())) : void putBack(lot.id)
-          }
-        >
-          {lot.state === 'lent' ? 'It came back' : 'Put back'}
-        </Button>
-      )}
-      {canCut ? (
-        <Button onClick={() => setCutting(true)}>Cut from it</Button>
-      ) : (
-        <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>
-      )}
-      <Button
-        className={canCut ? '' : 'col-span-2'}
-        disabled={lot.state === 'lent' || lot.state === 'digital'}
-        onClick={onRehome}
-      >
-        {lot.homeId === undefined ? 'Give it a home' : 'Another home'}
-      </Button>
-      {canCut && <Button onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>Edit</Button>}
-      {!lot.heap && getMeasureWays(item, lot).length > 0 && (
-        <Button className="col-span-2" data-key="m" onClick={onMeasure}>
-          How much is there? <kbd className="pl-1 font-normal">M</kbd>
-        </Button>
-      )}
+        {!lot.heap && getMeasureWays(item, lot).length > 0 && (
+          <Button look="quiet" data-key="m" onClick={onMeasure}>
+            How much is there? <kbd className="font-normal">M</kbd>
+          </Button>
+        )}
+      </div>
     </div>
   );
 }

@@ -121,14 +121,14 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       ))}
       {parent && !around && <Row name="Cut from">{parent.name}</Row>}
       {project && (
-        <Row name="For">
+        <Row isWide name="For">
           <Link data-name className="text-woad underline underline-offset-4" to={`/projects/${project.id}`}>
             {project.name}
           </Link>
         </Row>
       )}
       {project && project.needs.length > 0 && (
-        <Row name="Belongs in it" how="What its project takes.">
+        <Row isWide name="Belongs in it" how="What its project takes.">
           {project.needs.map((need) => need.part).join(', ')}
         </Row>
       )}
@@ -145,14 +145,23 @@ function ItemFacts({ item, units }: { item: Item; units: UnitSystem }) {
       {item.pattern?.needs?.map((need) => (
         <Row
           key={`${need.size} ${need.part} ${need.widthMm}`}
+          isWide
           name={['Needs', need.size, need.part].filter(Boolean).join(', ')}
           how={typed}
         >
           {`${formatAmount(need.lengthMm, 'length', units)} × ${formatSize(need.widthMm, units)}`}
         </Row>
       ))}
-      {item.tags && <Row name="Tags">{item.tags.join(', ')}</Row>}
-      {item.source && <Row name="From">{item.source}</Row>}
+      {item.tags && (
+        <Row isWide name="Tags">
+          {item.tags.join(', ')}
+        </Row>
+      )}
+      {item.source && (
+        <Row isWide name="From">
+          {item.source}
+        </Row>
+      )}
       {typeof item.cost === 'number' && (
         <Row name="Cost" how={typed}>
           {item.cost.toFixed(2)}
@@ -165,7 +174,7 @@ function ItemFacts({ item, units }: { item: Item; units: UnitSystem }) {
 function LotRow({ name, id, words }: { name: string; id: LotId; words: string }) {
   const open = useOpen();
   return (
-    <Row name={name}>
+    <Row isWide name={name}>
       <button
         type="button"
         data-name

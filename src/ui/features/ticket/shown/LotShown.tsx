@@ -35,12 +35,14 @@ interface LotShownProps {
   readonly whereName: string;
   readonly where: ReactNode;
   readonly label?: ReactNode;
-  /** What is done with it. */
+  /** What is mostly done with it, below why it is there. */
+  readonly acts?: ReactNode;
+  /** What else is done with it. */
   readonly children?: ReactNode;
 }
 
 /** What a lot is, how much there is of it, where it lives and why. What is done with it is handed in. */
-export function LotShown({ household, lot, item, photos, whereName, where, label, children }: LotShownProps) {
+export function LotShown({ household, lot, item, photos, whereName, where, label, acts, children }: LotShownProps) {
   const { settings } = household;
   const { units } = settings;
   const open = useOpen();
@@ -51,16 +53,26 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
   return (
     <>
       <PrintDefs />
-      <h2 className="font-display text-[21px] leading-tight font-semibold">{item.name}</h2>
-      <p
-        className="text-stone"
-        {...explained('As its form says: what was typed there, or what is usual for its kind.')}
-      >
-        {wordThing(item, units)}
-      </p>
-      <Swatch item={item} className={`mt-3 w-full ${item.photos ? 'h-32' : item.fabric ? 'h-12' : 'h-4'}`} />
-      {photos}
+      <div className="flex items-start gap-3">
+        <Swatch item={item} className={`shrink-0 ${item.photos ? 'size-24' : 'size-16'}`} />
+        <div className="min-w-0">
+          <h2 className="font-display text-[21px] leading-tight font-semibold">{item.name}</h2>
+          <p
+            className="text-sm text-stone"
+            {...explained('As its form says: what was typed there, or what is usual for its kind.')}
+          >
+            {wordThing(item, units)}
+          </p>
+        </div>
+      </div>
       <dl className="mt-2">
+        <Row name={whereName}>{lot.state === 'digital' ? 'a file; it takes no room' : where}</Row>
+        {isPlanned && <Row name="Planned for">{formatPlaceName(getTree(getAsPlanned(household)), lot.homeId!)}</Row>}
+        {label}
+      </dl>
+      <Why household={household} id={lot.id} isHere={isHere} />
+      {acts}
+      <dl className="facts mt-3">
         <Row name="There is" how={wordHowMuch(item, lot, settings)}>
           {wordAmount(item, lot, units)}
           {wordDoubt(item, lot, units)}
@@ -74,10 +86,11 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
         {lot.measuredBy && <Row name="Measured">{wordMeasureWay(lot.measuredBy)}</Row>}
         {lot.state !== 'digital' && <Row name="Kept">{wordForm(lot.form)}</Row>}
         <LotFacts household={household} item={item} lot={lot} />
-        {item.care.length > 0 && <Row name="Take care">{item.care.map(wordCare).join(', ')}</Row>}
-        <Row name={whereName}>{lot.state === 'digital' ? 'a file; it takes no room' : where}</Row>
-        {label}
-        {isPlanned && <Row name="Planned for">{formatPlaceName(getTree(getAsPlanned(household)), lot.homeId!)}</Row>}
+        {item.care.length > 0 && (
+          <Row isWide name="Take care">
+            {item.care.map(wordCare).join(', ')}
+          </Row>
+        )}
       </dl>
       {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
       {placeId !== null && (
@@ -85,7 +98,7 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
           What else is in {tree.places.get(placeId)?.name}?
         </Button>
       )}
-      <Why household={household} id={lot.id} isHere={isHere} />
+      {photos}
       {(item.kind === 'fabric' || isBobbin(item, lot)) && <ThreadMatch household={household} item={item} />}
       {children}
     </>
