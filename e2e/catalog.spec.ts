@@ -203,7 +203,7 @@ test('the bench scale is read into the panel, and typing does without it', async
   await panel.getByRole('button', { name: 'Take this weight' }).click();
   // 14 g less a bare spool of 6 g at tex 27.
   await expect(panel).toContainText('300 m ± 20 m');
-  await panel.getByRole('button', { name: 'Take it over' }).click();
+  await panel.getByRole('button', { name: 'Use this' }).click();
   await expect(ticket).toContainText('300 m on 1 spool ± 20 m');
   await page.goto(`${baseURL}/devices/scale`);
   await expect(page.getByRole('heading', { name: 'Bench scale' })).toBeVisible();
@@ -223,7 +223,7 @@ test('buttons are counted by the weight of ten, and the weight is remembered', a
   await panel.getByLabel('Ten of them weigh').fill('15');
   await panel.getByLabel('All of it weighs').fill('186 g');
   await expect(panel.getByRole('status').last()).toContainText('124 ± 8');
-  await panel.getByRole('button', { name: 'Take it over' }).click();
+  await panel.getByRole('button', { name: 'Use this' }).click();
   await expect(ticket).toContainText('124 pieces ± 8');
   await page.keyboard.press('m');
   await expect(panel).toContainText('Empty: 15 g, as known');
@@ -331,7 +331,7 @@ test('the wall by the colour wheel, columns, groups, kept looks and bulk changes
   await expect(page.getByRole('table', { name: 'Length by fibre' })).toContainText('Cotton');
   await expectAccessible(page);
   await page.getByRole('button', { name: /kg$/ }).click();
-  await expect(page.getByText('Length × width × g/m² of every lot that is shown, added up.')).toBeVisible();
+  await expect(page.getByText('Length × width × g/m² of every thing that is shown, added up.')).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   expect((await saved).suggestedFilename()).toBe('cloth.csv');

@@ -17,7 +17,7 @@ test('each day is kept as it was, what would change is said, and one can go back
   // One field of the settings: it is told, and more so once all is another household.
   await days.getByRole('button', { name: 'What would change?' }).click();
   await expect(days.getByRole('status')).toContainText('1 record would be as then, and 1 line');
-  await page.getByRole('button', { name: 'Open the kitchen table' }).click();
+  await page.getByRole('button', { name: 'Open the small sample' }).click();
   await expect(page.getByText('Tern Steps is here')).toBeVisible();
 
   await days.getByRole('button', { name: 'What would change?' }).click();

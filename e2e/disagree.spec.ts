@@ -107,7 +107,7 @@ test('what one disagrees with is carried over the planned wall; refused twice it
   }
   await pane.getByRole('button', { name: 'Make it a rule: Linen never goes into Tall cubes.' }).click();
   const asked = page.getByRole('region', { name: 'What you asked' });
-  await expect(asked.getByRole('listitem')).toHaveText([/Linen never goes into Tall cubes\.Lift/]);
+  await expect(asked.getByRole('listitem')).toHaveText([/Linen never goes into Tall cubes\.Stop asking/]);
   // How two groups get on is said otherwise, and lifted again.
   const beside = main.getByRole('button', { name: /Say otherwise$/ }).first();
   await beside.click();

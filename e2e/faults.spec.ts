@@ -70,16 +70,18 @@ test('a piece too small for its bins is refused; one too small for its things sa
     'What is in Shelf 1 would no longer fit; it stays there, over full.',
   );
   await shelf.getByRole('button', { name: 'Save all the same' }).click();
-  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1: \d+ lots, over full/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1: \d+ things, over full/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1: [1-9]\d* lots?, \d+ % full/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1: [1-9]\d* things?, \d+ % full/ })).toBeVisible();
 });
 
 test('a piece is removed with what hangs on it said, and comes back with undo', async ({ page }) => {
   await openSample(page, '/room/r1-north');
   await page.getByRole('button', { name: /^Long shelf › Shelf 1/ }).click();
   await page.getByRole('button', { name: 'Edit the piece' }).click();
-  await expect(page.getByText(/\d+ lots? in it would lie out, without a home\. Undo brings all back\./)).toBeVisible();
+  await expect(
+    page.getByText(/\d+ things? in it would lie out, without a home\. Undo brings all back\./),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Remove Long shelf' }).click();
   await expect(page.getByRole('button', { name: /^Long shelf › Shelf 1/ })).toBeHidden();
   await page.keyboard.press('u');

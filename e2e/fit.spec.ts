@@ -10,7 +10,7 @@ test('a plan keeps what was asked: a place free, a thing where it is; what is as
   await expect(page.getByText('Asked of every plan: Tall cubes › A2 is kept free.')).toBeVisible();
   await expect(ticket.getByRole('button', { name: '✓ Plans keep it free' })).toHaveAttribute('aria-pressed', 'true');
   // What lies in C3 is where it belongs, whatever a plan would say.
-  await page.getByRole('button', { name: /^Tall cubes › C3: \d+ lot/ }).press('Enter');
+  await page.getByRole('button', { name: /^Tall cubes › C3: \d+ thing/ }).press('Enter');
   await ticket.getByRole('listitem').first().getByRole('button').click();
   const name = await ticket.getByRole('heading', { level: 2 }).innerText();
   await ticket.getByRole('button', { name: 'Plans leave it where it is' }).click();
@@ -25,7 +25,7 @@ test('a plan keeps what was asked: a place free, a thing where it is; what is as
   await expectAccessible(page);
   await page.getByRole('button', { name: 'The plan on the wall' }).click();
   await page.getByRole('combobox', { name: /^Wall/ }).selectOption({ label: 'Heron Loft: East wall' });
-  await expect(page.getByRole('button', { name: /^Tall cubes › A2: 0 lots/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Tall cubes › A2: 0 things/ })).toBeVisible();
   // A plan is only looked at: no key takes, cuts or edits what it shows.
   await page.locator('[data-lot]').first().click();
   await expect(ticket.getByText('In the plan')).toBeVisible();
@@ -35,7 +35,7 @@ test('a plan keeps what was asked: a place free, a thing where it is; what is as
   await page.getByRole('button', { name: '← Back to the plan' }).click();
   await page.getByRole('button', { name: /^What moves/ }).click();
   await expect(page.getByRole('main').getByText(name, { exact: true })).toHaveCount(0);
-  await asked.getByRole('button', { name: 'Lift: Tall cubes › A2 is kept free.' }).click();
+  await asked.getByRole('button', { name: 'Stop asking: Tall cubes › A2 is kept free.' }).click();
   await expect(asked.getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText('Things have changed since this plan was made.')).toBeVisible();
 });
@@ -55,7 +55,7 @@ test('what to get: of what the sewist lists, the cheapest with which all has a h
   page,
 }) => {
   await openSample(page, '/household');
-  await page.getByRole('button', { name: 'Open the kitchen table' }).click();
+  await page.getByRole('button', { name: 'Open the small sample' }).click();
   await expect(page.getByText('Tern Steps is here')).toBeVisible();
   await page.keyboard.press('4');
   await page.getByRole('button', { name: /^Cart › Shelf 1/ }).press('Enter');
@@ -124,7 +124,7 @@ test('a plan that outlived a change says what is stale, and only that is placed 
   await page.keyboard.press('Escape');
   await page.keyboard.press('5');
   const stale = page.getByRole('region', { name: 'What has changed since' });
-  await expect(stale).toContainText('1 lot came since.');
+  await expect(stale).toContainText('1 thing came since.');
   await stale.getByRole('button', { name: 'Place only that anew' }).click();
   await expect(page.getByText('1 thing had no home; placed anew. All else stays as planned.')).toBeVisible({
     timeout: 30_000,
@@ -158,7 +158,7 @@ test('a thing is dragged over the wall: every place says at once what would come
   page,
 }) => {
   await openSample(page, '/room');
-  await page.getByRole('button', { name: /^Tall cubes › C2: \d+ lot/ }).press('Enter');
+  await page.getByRole('button', { name: /^Tall cubes › C2: \d+ thing/ }).press('Enter');
   const ticket = page.getByRole('complementary');
   await ticket.getByRole('listitem').nth(1).getByRole('button').click();
   const name = await ticket.getByRole('heading', { level: 2 }).innerText();
@@ -270,7 +270,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await page.getByRole('button', { name: /^Rebuild/ }).waitFor();
   const ticket = page.getByRole('complementary');
   // Something stays.
-  await page.getByRole('button', { name: /^Tall cubes › C3: \d+ lot/ }).press('Enter');
+  await page.getByRole('button', { name: /^Tall cubes › C3: \d+ thing/ }).press('Enter');
   await ticket.getByRole('button', { name: 'Plans leave this place as it is' }).click();
   await expect(page.getByText(/^Asked of every plan: .*Tall cubes › C3/)).toBeVisible();
   // By the keys alone a plan is found, though a ticket lies over the plan's.
@@ -292,7 +292,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   const home = ticket.getByRole('region', { name: 'Places that would take it' }).getByRole('listitem').first();
   const where = await home.locator('span').first().innerText();
   await home.getByRole('button').click();
-  await ticket.getByRole('button', { name: 'Mend the rest around it' }).click();
+  await ticket.getByRole('button', { name: 'Plan the rest around it' }).click();
   // What the earlier plan said goes first.
   await expect(page.getByRole('button', { name: 'The best so far' })).toBeVisible();
   await expect(page.getByText(/Every place was packed and [\d,]+ checks passed/)).toBeVisible({ timeout: 40_000 });
@@ -309,7 +309,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await whatIf.getByLabel('this were gone').selectOption({ label: 'Low shelves' });
   await whatIf.getByRole('button', { name: 'Try', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Without Low shelves' })).toBeVisible();
-  await expect(page.getByText('This is only supposed')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText('This is only a try')).toBeVisible({ timeout: 40_000 });
   await expect(page.getByRole('button', { name: 'Adopt this plan' })).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Back to how it is' }).click();
@@ -317,7 +317,7 @@ test('from the mess to an adopted plan: something stays, a hand move, the rest m
   await whatIf.getByLabel('so much more').fill('6 m');
   await whatIf.getByRole('button', { name: 'Try with more cloth' }).click();
   await expect(page.getByRole('heading', { name: /^With 6 m more of / })).toBeVisible();
-  await expect(page.getByText('This is only supposed')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText('This is only a try')).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Which containers could be freed?' }).click();
   await expect(page.getByText(/^\d+ of \d+ containers in use become free: /)).toBeVisible({ timeout: 40_000 });
   // The real one is found again and adopted.

@@ -57,7 +57,7 @@ test('the whole journey: catalog, room, sort, fit, find, daybook, file', async (
   await test.step('chooses a school and sees what the groups need', async () => {
     await page.keyboard.press('3');
     const cloth = page.getByRole('region', { name: 'Cloth', exact: true });
-    await expect(cloth.getByRole('button', { name: /^Cotton/ })).toContainText(/\d+ lots.*(cm|l) /);
+    await expect(cloth.getByRole('button', { name: /^Cotton/ })).toContainText(/\d+ things.*(cm|l) /);
     await cloth.getByLabel('Sort cloth').selectOption('lengthClass');
     await expect(cloth.getByRole('button', { name: /^Remnants/ })).toBeVisible();
     await cloth.getByLabel('Sort cloth').selectOption('fibre');

@@ -1,10 +1,10 @@
 import { expect, expectAccessible, listUnexplained, openSample, test } from './support.ts';
 
-test('labels say what is in the place, which are no longer true, and lie true to size on their paper', async ({
+test('labels say what is in the place, which are out of date, and lie true to size on their paper', async ({
   page,
 }) => {
   await openSample(page, '/bench');
-  const untrue = page.getByRole('region', { name: 'Labels no longer true' });
+  const untrue = page.getByRole('region', { name: 'Labels out of date' });
   await expect(untrue.getByRole('listitem')).toHaveCount(5);
   expect(await listUnexplained(page)).toEqual([]);
   await untrue.getByRole('button', { name: 'Print them' }).click();

@@ -15,7 +15,7 @@ test('what is ticked is put, given a home, told what it is and removed, all at o
   await rows.nth(1).getByRole('checkbox').check();
   const bar = page.getByRole('group', { name: 'Change all that is ticked' });
   await bar.getByLabel('All of it lies in').selectOption({ label: 'Eave chest › Drawer 1' });
-  await expect(page.getByText('2 lots lie in Eave chest › Drawer 1 now.')).toBeVisible();
+  await expect(page.getByText('2 things lie in Eave chest › Drawer 1 now.')).toBeVisible();
   await expect(placeOf(0)).toContainText('Eave chest › Drawer 1');
   await expect(placeOf(1)).toContainText('Eave chest › Drawer 1');
   await page.keyboard.press('Escape');
@@ -27,8 +27,8 @@ test('what is ticked is put, given a home, told what it is and removed, all at o
   await bar.getByLabel('What all of it is').selectOption('denim10');
   await expect(page.getByText('2 things: denim, 10 oz.')).toBeVisible();
   const [name] = (await rows.nth(0).getByRole('button').textContent())!.split('\n');
-  await bar.getByRole('button', { name: 'Remove 2 lots' }).click();
-  await expect(page.getByText('2 lots removed from the stash.')).toBeVisible();
+  await bar.getByRole('button', { name: 'Remove 2 things' }).click();
+  await expect(page.getByText('2 things removed from the stash.')).toBeVisible();
   await expect(rows.filter({ hasText: name! })).toHaveCount(0);
   await page.keyboard.press('u');
   await expect(rows.filter({ hasText: name! }).first()).toBeVisible();

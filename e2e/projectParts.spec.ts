@@ -232,7 +232,7 @@ test('two windows promise, cut and give away the same cloth: each sees what the 
   await ticket(other).getByLabel('For', { exact: true }).selectOption({ label: 'Coat (3.00 m)' });
   await ticket(other).getByRole('button', { name: 'Cut', exact: true }).click();
   await expect(need(page)).toContainText('1.00 m cut already; just enough.');
-  await page.getByRole('button', { name: 'Let it go' }).click();
+  await page.getByRole('button', { name: 'Give it up' }).click();
   await expect(ticket(other)).not.toContainText('promised to');
   await expect(ticket(other)).toContainText('2.00 m');
 });

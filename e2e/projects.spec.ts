@@ -93,7 +93,7 @@ test('two projects want the same cloth: it is seen, settled by a layout, gathere
   // The coat is let go: all that is left is free, to the centimetre.
   await page.getByRole('link', { name: 'All projects' }).click();
   await page.getByRole('link', { name: /Coat/ }).click();
-  await page.getByRole('button', { name: 'Let it go' }).click();
+  await page.getByRole('button', { name: 'Give it up' }).click();
   await expect(page.getByText('Coat is let go.')).toBeVisible();
   await page.keyboard.press('2');
   await page

@@ -149,7 +149,7 @@ test('from a bare room and a heap on the floor to an adopted plan; a heap is ope
     await page.getByRole('checkbox', { name: new RegExp(name) }).check();
   await page.getByLabel('Name of the heap').fill('Plain poplin');
   await page.getByRole('button', { name: 'Make a heap' }).click();
-  await expect(page.getByText('Plain poplin: one heap of 2 lots.')).toBeVisible();
+  await expect(page.getByText('Plain poplin: one heap of 2 things.')).toBeVisible();
 
   // Going through a place, what is taken in lies there.
   const quick = page.getByRole('textbox', { name: 'Add in one line' });

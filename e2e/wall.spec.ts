@@ -34,7 +34,7 @@ test('a cubby is divided, its shelf moved by the keys and taken out again; all o
   await expect(page.getByRole('button', { name: /^Tall cubes › A3:/ })).toBeVisible();
   await expect(page.getByRole('slider')).toHaveCount(0);
   for (let n = 0; n < 3; n += 1) await page.keyboard.press('u');
-  await expect(page.getByRole('button', { name: /^Tall cubes › A3: 1 lot/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Tall cubes › A3: 1 thing/ })).toBeVisible();
 });
 
 test('a bin is dragged where it fits, refused where it does not, and waits idle until it is put somewhere', async ({
@@ -64,7 +64,7 @@ test('a bin is dragged where it fits, refused where it does not, and waits idle 
   const targets = page.getByRole('button', { name: /^Put it here\. Batting goes into/ });
   await expect(targets.first()).toBeVisible();
   await page.getByRole('button', { name: /^Put it here\. Batting goes into Tall cubes › A5: / }).press('Enter');
-  await expect(page.getByRole('button', { name: /^Tall cubes › A5 › Batting: 0 lots/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Tall cubes › A5 › Batting: 0 things/ })).toBeVisible();
   // Retired, it is offered no more.
   await page.getByRole('complementary').getByRole('button', { name: 'Retire it' }).click();
   await expect(pool.getByRole('heading', { name: 'Retired' })).toBeVisible();

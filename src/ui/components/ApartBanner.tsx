@@ -11,7 +11,7 @@ import { explained } from './explained.ts';
 
 const TABLES: Record<KeptApart['table'], string> = {
   items: 'A thing',
-  lots: 'A lot',
+  lots: 'A thing',
   places: 'A place',
   plans: 'A plan',
   projects: 'A project',
@@ -87,7 +87,7 @@ export function ApartBanner() {
                   </Button>
                 )}
                 <Button look="quiet" onClick={() => void dropApart([mend.of, ...mend.others])}>
-                  Let it go
+                  Throw it away
                 </Button>
               </span>
             </li>

@@ -37,7 +37,7 @@ function findPlaces(household: Household, query: string): { id: PlaceId; name: s
     const name = formatPlaceName(tree, id);
     const own = name.toLowerCase();
     if (telling.every((word) => own.includes(word)))
-      found.push({ id, name, lots: wordCount(byPlace.get(id)?.length ?? 0, 'lot') });
+      found.push({ id, name, lots: wordCount(byPlace.get(id)?.length ?? 0, 'thing') });
     if (found.length === MOST_PLACES) break;
   }
   return found;

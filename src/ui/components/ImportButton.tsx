@@ -14,7 +14,7 @@ const JoinPanel = lazy(async () => ({ default: (await import('./JoinPanel.tsx'))
 
 function wordContents({ household, events }: Chronicle): string {
   const { items, lots, places, settings } = household;
-  const parts = [wordCount(items.size, 'item'), wordCount(lots.size, 'lot'), wordCount(places.size, 'place')];
+  const parts = [wordCount(items.size, 'item'), wordCount(lots.size, 'thing'), wordCount(places.size, 'place')];
   return `${settings.name}: ${parts.join(', ')}, ${wordCount(events.length, 'daybook line')}`;
 }
 

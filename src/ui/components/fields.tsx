@@ -165,7 +165,9 @@ export function Row({
 }) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <div className={`dotted-row flex flex-wrap items-baseline justify-between gap-x-4 py-1.5 ${isWide ? 'is-wide' : ''}`}>
+    <div
+      className={`dotted-row flex flex-wrap items-baseline justify-between gap-x-4 py-1.5 ${isWide ? 'is-wide' : ''}`}
+    >
       <dt className="shrink-0 text-stone">{name}</dt>
       <dd className="tabular min-w-0 flex-1 text-right font-semibold">
         {how === undefined ? (

@@ -143,7 +143,7 @@ export function WallFigures(props: WallFiguresProps) {
   const describe = (id: PlaceId) => {
     const state = drawing.places.get(id);
     const words = state
-      ? `${wordCount(state.lots, 'lot')}${state.isOverFull ? ', over full' : state.lots === 0 ? '' : `, ${Math.round(state.fill * 100)} % full`}`
+      ? `${wordCount(state.lots, 'thing')}${state.isOverFull ? ', over full' : state.lots === 0 ? '' : `, ${Math.round(state.fill * 100)} % full`}`
       : '';
     return `${namePlace(id)}: ${words}`;
   };

@@ -87,7 +87,7 @@ describe('a change of the room', () => {
   it('that disturbs nothing has nothing to say', () =>
     expect(wordDisturbance({ ousted: [], burst: [] }, tree)).toBeNull());
   it('counts what would lie out, and names what would burst', () => {
-    expect(wordDisturbance({ ousted: [lot], burst: [] }, tree)).toBe('1 lot in it would lie out, without a home.');
+    expect(wordDisturbance({ ousted: [lot], burst: [] }, tree)).toBe('1 thing in it would lie out, without a home.');
     const cube = 'cube-A1' as PlaceId;
     expect(wordDisturbance({ ousted: [], burst: [cube] }, tree)).toContain('What is in A1 would no longer fit');
     expect(wordDisturbance({ ousted: [], burst: [cube, cube, cube, cube, cube] }, tree)).toContain('and 2 more');
@@ -137,6 +137,6 @@ describe('why here, and where else', () => {
     expect(offer(120)).toBe('2 min a month more');
     expect(offer(-120)).toBe('saves 2 min a month');
     expect(offer(-120, true)).toBe('saves 2 min a month of looking for it');
-    expect(offer(2, true)).toBe('next to nothing a month');
+    expect(offer(2, true)).toBe('hardly any time a month');
   });
 });

@@ -24,7 +24,7 @@ describe('what a layout says', () => {
 
   it('says that several lots do together, and what odd ones leave out', () => {
     expect(wordLaid({ ...laid, lots: 2, isPlain: false, exact: layout(0) }, 'metric')).toBe(
-      'It fits on the 2 lots together.',
+      'It fits on the 2 pieces together.',
     );
     expect(wordLaid({ ...laid, isPlain: false, exact: layout(2) }, 'metric')).toBe('2 pieces of it will not go on.');
     expect(wordLaid({ ...laid, endless: layout(1) }, 'metric')).toBe('1 piece too wide for it: 148 cm can be used.');

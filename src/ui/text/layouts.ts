@@ -25,7 +25,7 @@ export function wordLaid(laid: LaidOut, units: UnitSystem): string {
   if (lots === 0 && haveMm <= 0) return '';
   if (exact && exact.left.length === 0)
     return lots > 1
-      ? `It fits on the ${lots} lots together.`
+      ? `It fits on the ${lots} pieces together.`
       : isPlain
         ? 'It fits, with little to spare.'
         : 'It fits on what there is, round its flaws and edges.';

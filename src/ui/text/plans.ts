@@ -104,7 +104,7 @@ export function wordLotReason(reason: LotReason, tree: PlaceTree, units: UnitSys
 /** What a place costs beside where the thing is now. A homeless thing is looked for everywhere, so any home saves. */
 export function wordHomeOffer({ moreSeconds }: Pick<HomeOffer, 'moreSeconds'>, isHomeless: boolean): string {
   const minutes = formatMinutes(Math.abs(moreSeconds));
-  if (Math.abs(moreSeconds) < 3) return isHomeless ? 'next to nothing a month' : 'as quick as now';
+  if (Math.abs(moreSeconds) < 3) return isHomeless ? 'hardly any time a month' : 'as quick as now';
   if (moreSeconds > 0) return isHomeless ? `${minutes} a month` : `${minutes} a month more`;
   return isHomeless ? `saves ${minutes} a month of looking for it` : `saves ${minutes} a month`;
 }

@@ -44,7 +44,7 @@ export function wordContainerFault(
 /** What a change of the room would do to the things there; null when it disturbs nothing. */
 export function wordDisturbance({ ousted, burst }: Disturbance, tree: PlaceTree): string | null {
   const parts: string[] = [];
-  if (ousted.length > 0) parts.push(`${wordCount(ousted.length, 'lot')} in it would lie out, without a home.`);
+  if (ousted.length > 0) parts.push(`${wordCount(ousted.length, 'thing')} in it would lie out, without a home.`);
   if (burst.length > 0) {
     const names = burst.slice(0, 3).map((id) => tree.places.get(id)?.name ?? 'the new bin');
     const more = burst.length > 3 ? ` and ${burst.length - 3} more` : '';

@@ -47,7 +47,7 @@ describe('things', () => {
       expect(wordThing(item, 'metric')).not.toMatch(/undefined|NaN|^$/);
       expect(wordAmount(item, lot, 'imperial')).toMatch(/\d/);
     }
-    expect([wordCount(1, 'lot'), wordCount(1200, 'lot')]).toEqual(['1 lot', '1,200 lots']);
+    expect([wordCount(1, 'thing'), wordCount(1200, 'thing')]).toEqual(['1 thing', '1,200 things']);
   });
 
   it('of a group need some room, in words', () => {

@@ -33,7 +33,7 @@ export function explainGroupReason(reason: GroupReason, household: Household, tr
   const place = 'placeId' in reason && reason.placeId ? formatPlaceName(tree, reason.placeId) : '';
   switch (reason.code) {
     case 'together':
-      return { words: `All together in ${place}.`, how: 'The places where its lots live, counted.' };
+      return { words: `All together in ${place}.`, how: 'The places where its things live, counted.' };
     case 'spread': {
       const { places, units: pieces, rooms, seconds } = reason;
       const over = [
@@ -49,13 +49,13 @@ export function explainGroupReason(reason: GroupReason, household: Household, tr
     }
     case 'homeless':
       return {
-        words: `${wordCount(reason.count, 'lot')} without a home: looking everywhere costs ${formatMinutes(reason.seconds)} a month.`,
-        how: 'Its lots that are in no place, their uses a month, times the figure in House for what has no home.',
+        words: `${wordCount(reason.count, 'thing')} without a home: looking everywhere costs ${formatMinutes(reason.seconds)} a month.`,
+        how: 'Its things that are in no place, their uses a month, times the figure in House for what has no home.',
       };
     case 'fetch':
       return {
         words: `${wordUses(reason.usesPerMonth)}, ${secondsOf(reason.secondsEach)} each for the way: ${formatMinutes(reason.seconds)} a month.`,
-        how: 'The uses a month of its lots added up; the way there and back from their stations, bending, opening and pulling out, by the figures in House.',
+        how: 'The uses a month of its things added up; the way there and back from their stations, bending, opening and pulling out, by the figures in House.',
       };
     case 'elsewhere':
       return {
@@ -75,7 +75,7 @@ export function explainGroupReason(reason: GroupReason, household: Household, tr
       return {
         words: place
           ? `No place takes all of it as things are. Nearest: ${place}, where ${missing}.`
-          : 'No place takes all of it: none suits every one of its lots.',
+          : 'No place takes all of it: none suits every one of its things.',
         how: 'Every place was tried with all of it beside what lies there; of those that lack only room, the one that lacks least is named.',
       };
     }
@@ -90,7 +90,7 @@ export function explainPlaceReason(
 ): Said {
   switch (reason.code) {
     case 'empty':
-      return { words: 'Nothing lives here.', how: 'The lots whose home it is, counted.' };
+      return { words: 'Nothing lives here.', how: 'The things whose home it is, counted.' };
     case 'holds': {
       const named = reason.groups.slice(0, NAMED).map(({ groupId, count }) => {
         const group = groups.find(({ id }) => id === groupId);
@@ -99,7 +99,7 @@ export function explainPlaceReason(
       const more = reason.groups.length - named.length;
       return {
         words: `${named.join(', ')}${more > 0 ? `, and ${wordCount(more, 'group')} more` : ''}.`,
-        how: 'The lots whose home it is, counted by their group.',
+        how: 'The things whose home it is, counted by their group.',
       };
     }
     case 'fetch':
@@ -115,22 +115,22 @@ export function explainPlaceReason(
     case 'crowded':
       return {
         words: `Filled to ${Math.round(100 * reason.fill)} % where ${Math.round(100 * reason.target)} % was wanted${reason.toCome >= 0.005 ? `, and ${Math.round(100 * reason.toCome)} % more is likely to come in half a year` : ''}: re-shuffling costs ${formatMinutes(reason.seconds)} a month.`,
-        how: 'The share that its lots take, and half a year of what their groups grow, beside the filling you want; what a place not crammed is worth to you, by the square of what is over.',
+        how: 'The share that its things take, and half a year of what their groups grow, beside the filling you want; what a place not crammed is worth to you, by the square of what is over.',
       };
     case 'leave':
       return {
         words: `${nameOf(household, reason.lotId)} would save ${formatMinutes(reason.saves)} a month in ${formatPlaceName(tree, reason.placeId)}.`,
-        how: 'Each of its lots was packed into every other place with what lies there, and priced like a plan; the one that saves most is named.',
+        how: 'Each of its things was packed into every other place with what lies there, and priced like a plan; the one that saves most is named.',
       };
     case 'come':
       return {
         words: `${nameOf(household, reason.lotId)} would save ${formatMinutes(reason.saves)} a month here.`,
-        how: 'Every lot that lives elsewhere, or nowhere, was packed into this place with what lies here, and priced like a plan; the one that saves most is named.',
+        how: 'Every thing that lives elsewhere, or nowhere, was packed into this place with what lies here, and priced like a plan; the one that saves most is named.',
       };
     case 'settled':
       return {
         words: 'No single thing would save anything by leaving, or by coming here.',
-        how: 'Each of its lots in every other place, and every other lot here, were packed and priced like a plan.',
+        how: 'Each of its things in every other place, and every other thing here, were packed and priced like a plan.',
       };
   }
 }

@@ -15,7 +15,7 @@ export function DriftedLabels() {
   if (drifted.length === 0) return null;
   return (
     <Listed
-      title="Labels no longer true"
+      title="Labels out of date"
       action={<Button onClick={() => void navigate(`/labels/${drifted[0]!.section}`)}>Print them</Button>}
     >
       <ul>

@@ -12,7 +12,7 @@ const PARTS = [
   { key: 'left', name: 'left for good', fill: '#a63d32' },
 ] as const;
 const HOW =
-  'Lines of the daybook in that month: lots that came in; lots used up, given away, sold, thrown out or removed; times that something was taken out or cut. What was taken back is left out.';
+  'Lines of the daybook in that month: things that came in; things used up, given away, sold, thrown out or removed; times that something was taken out or cut. What was taken back is left out.';
 
 /** A year of the daybook: what came, what was used and what left, month by month, as bars and as a table. */
 export function DaybookFigures() {

@@ -37,7 +37,7 @@ const TOPICS = {
       'removed',
     ],
   },
-  promises: { name: 'promised and let go', types: ['reserved', 'released'] },
+  promises: { name: 'promised and released', types: ['reserved', 'released'] },
   care: { name: 'washed and wrapped', types: ['washed', 'wrapped'] },
   plans: {
     name: 'plans, room and settings',

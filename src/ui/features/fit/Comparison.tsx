@@ -31,7 +31,7 @@ export function Searching({ progress, seconds, today }: SearchingProps) {
       </p>
       {progress && (
         <p className="tabular mt-2">
-          {wordCount(progress.unplaced, 'lot')} without a home. {progress.steps.toLocaleString('en')} steps tried.
+          {wordCount(progress.unplaced, 'thing')} without a home. {progress.steps.toLocaleString('en')} steps tried.
         </p>
       )}
     </div>
@@ -98,7 +98,7 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
         />
         <HowRow
           name="Without a home"
-          how="Lots that take room and have no place of their own; in the plan, those that fit nowhere, each with its reason."
+          how="Things that take room and have no place of their own; in the plan, those that fit nowhere, each with its reason."
           today={String(homeless)}
           plan={plan && String(unplaced)}
         />
@@ -116,7 +116,7 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
         />
         <HowRow
           name="Cautions"
-          how="One for each lot of more than 5 kg above the shoulder, and for each liquid that is high up or near heat; with children, for what is hard and weighs more than 2 kg where it can be pulled down; with pets, for thread, ribbon and elastic kept in the open."
+          how="One for each thing of more than 5 kg above the shoulder, and for each liquid that is high up or near heat; with children, for what is hard and weighs more than 2 kg where it can be pulled down; with pets, for thread, ribbon and elastic kept in the open."
           today={String(today?.cautions ?? '…')}
           plan={plan && String(plan.cautions)}
         />

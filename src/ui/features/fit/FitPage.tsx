@@ -27,7 +27,7 @@ const HOW_TAB: Record<Tab, string> = {
   groups: 'Every group with its homes, and what is odd about them.',
   wall: 'The room, wall by wall, drawn to scale.',
   moves: 'Things that the plan has in another place, or kept in another way, than they are today.',
-  unplaced: 'Lots that take room and have no place of their own.',
+  unplaced: 'Things that take room and have no place of their own.',
   kept: 'Plans that were kept beside each other.',
 };
 

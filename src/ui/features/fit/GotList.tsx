@@ -30,7 +30,7 @@ export function GotList({ unplaced }: { unplaced: number }) {
   const { list, trials } = got;
   const tree = getTree(supposed ?? household);
   const total = list.reduce((sum, one) => sum + getCost(one), 0);
-  const left = unplaced === 0 ? '' : ` ${wordCount(unplaced, 'lot')} would still be without a home.`;
+  const left = unplaced === 0 ? '' : ` ${wordCount(unplaced, 'thing')} would still be without a home.`;
   const tried = `${wordCount(trials, 'set')} of things ${trials === 1 ? 'was' : 'were'} tried, each with a search of its own and real packing.`;
   const how =
     list.length === 0

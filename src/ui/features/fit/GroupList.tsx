@@ -32,7 +32,7 @@ const HOW =
   'The way to each thing of the group and back, looking for it and looking in the wrong place first, for as often as it is used; all groups together make the minutes of the plan.';
 
 const HOW_FULL = 'What all that lies there takes of the place, by the measure that it is filled by.';
-const HOW_CHANGE = 'Lots of the group that the plan has in another place than they are in today.';
+const HOW_CHANGE = 'Things of the group that the plan has in another place than they are in today.';
 const HOW_ODD =
   'Strangers that share a place, groups in more than two pieces of furniture, places fuller than they should be, small things loose on open shelves and things on tables; what costs most comes first.';
 const HOW_OUT =
@@ -142,7 +142,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
         <span data-name className="font-bold">
           {name}
         </span>{' '}
-        <span className="text-sm text-stone" {...explained('Lots of this group.')}>
+        <span className="text-sm text-stone" {...explained('Things of this group.')}>
           {count}
         </span>
         <span aria-hidden className="mt-1 block h-3 w-full" style={{ background: paintBands(group, household) }} />
@@ -158,7 +158,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
               >
                 {namePlace(placeId)}
               </button>
-              {homes.length > 1 && <span {...explained('Lots of the group that are there.')}>{there}</span>}
+              {homes.length > 1 && <span {...explained('Things of the group that are there.')}>{there}</span>}
               <span className="text-sm text-stone" {...explained(HOW_FULL)}>
                 {Math.round(100 * fill)} % full
               </span>

@@ -28,10 +28,10 @@ const ROWS: readonly { name: string; how: string; tell: (plan: Plan, standing: P
   },
   {
     name: 'Things to carry',
-    how: 'Lots whose place or form is another than now, counted.',
+    how: 'Things whose place or form is another than now, counted.',
     tell: (_, { moves }) => String(moves),
   },
-  { name: 'Without a home', how: 'Lots for which it found no place.', tell: (plan) => String(plan.unplaced.length) },
+  { name: 'Without a home', how: 'Things for which it found no place.', tell: (plan) => String(plan.unplaced.length) },
   { name: 'Cautions', how: 'Soft dangers that it leaves, one for each.', tell: (plan) => String(plan.score.cautions) },
   {
     name: 'Places too full',
@@ -131,7 +131,7 @@ export function KeptPlans() {
         <section aria-label="What differs" className="max-w-3xl">
           <h2
             className="font-display text-lg font-semibold"
-            {...explained('Lots that the two plans put into different places, or that only one of them places.')}
+            {...explained('Things that the two plans put into different places, or that only one of them places.')}
           >
             {wordCount(differences.length, 'thing')} {differences.length === 1 ? 'goes' : 'go'} elsewhere than in{' '}
             {other.name ?? 'the other plan'}

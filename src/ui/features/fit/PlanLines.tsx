@@ -139,7 +139,7 @@ export function Getting() {
   return (
     <div className="mt-3" role="status">
       <p className="font-display text-[28px] leading-tight font-semibold">
-        {getting ? wordCount(getting.unplaced, 'lot') : '…'}
+        {getting ? wordCount(getting.unplaced, 'thing') : '…'}
       </p>
       <p className="text-stone">without a home with the best set so far</p>
       {getting && (

@@ -88,7 +88,7 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
       {plan && bound && !run.mended && status === 'done' && <Proof bound={bound} />}
       {plan && supposed && status === 'done' && (
         <p className="mt-3 border-l-4 border-woad bg-linen p-3">
-          This is only supposed: look at it on the wall and in the lists, then drop it.
+          This is only a try: look at it on the wall and in the lists, then drop it.
         </p>
       )}
       {today && curve && status === 'done' && (
@@ -98,7 +98,7 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
       )}
       {plan && (isOld || (staleWords !== null && !isAdopted)) && status === 'done' && (
         <section aria-label="What has changed since" className="mt-3 border-l-4 border-weld bg-linen p-3">
-          <p {...explained('Lots and places that the plan does not know, or knows and are no more.')}>
+          <p {...explained('Things and places that the plan does not know, or knows and are no more.')}>
             Things have changed since this plan was made{staleWords ? `: ${staleWords}` : ''}.
           </p>
           <Button className="mt-2" onClick={() => run.startRepair(household, plan)}>

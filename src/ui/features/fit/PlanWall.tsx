@@ -73,7 +73,7 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
         <span
           className="text-stone"
           {...explained(
-            'Places of this wall whose lots do not lie in them without overlapping, or take more than they measure.',
+            'Places of this wall whose things do not lie in them without overlapping, or take more than they measure.',
           )}
         >
           {AS[state]}: {wordCount(over, 'place')} over full on this wall.

@@ -21,8 +21,8 @@ function Asked({ words, onLift }: AskedProps) {
   return (
     <li className="dotted-row flex items-baseline justify-between gap-2 py-1">
       <span data-name>{words}</span>
-      <Button look="quiet" aria-label={`Lift: ${words}`} onClick={onLift}>
-        Lift
+      <Button look="quiet" aria-label={`Stop asking: ${words}`} onClick={onLift}>
+        Stop asking
       </Button>
     </li>
   );

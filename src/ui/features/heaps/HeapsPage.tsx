@@ -320,7 +320,7 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
     const ids = loose.map((lot) => lot.id);
     const name = formatPlaceName(tree, id);
     return act(
-      (now) => createLieIn(now, ids, id, wordCount(ids.length, 'lot'), world.nowMs()),
+      (now) => createLieIn(now, ids, id, wordCount(ids.length, 'thing'), world.nowMs()),
       `All of it lies in ${name}.`,
     );
   };

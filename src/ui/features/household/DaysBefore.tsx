@@ -56,9 +56,9 @@ export function DaysBefore() {
                   </time>{' '}
                   <span
                     className="text-stone"
-                    {...explained('Its lots, and what its packed records take in this browser.')}
+                    {...explained('Its things, and what its packed records take in this browser.')}
                   >
-                    {one.name}, {wordCount(one.lots, 'lot')}, {formatKb(one.bytes)}
+                    {one.name}, {wordCount(one.lots, 'thing')}, {formatKb(one.bytes)}
                   </span>
                 </span>
                 <Button

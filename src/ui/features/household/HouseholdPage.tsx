@@ -177,7 +177,7 @@ function Files() {
       <p className="mt-1 text-stone">
         Everything stays in this browser:{' '}
         <span {...explained('The records of each table, what is gone and what is put away included.')}>
-          {wordCount(household.items.size, 'item')}, {wordCount(household.lots.size, 'lot')},{' '}
+          {wordCount(household.items.size, 'item')}, {wordCount(household.lots.size, 'thing')},{' '}
           {wordCount(household.places.size, 'place')}
         </span>
         . Save it to one file now and then, and open that file in any other browser.
@@ -234,7 +234,7 @@ function Beginnings() {
       <div className="mt-3 flex flex-wrap gap-3">
         <Button onClick={() => void load('empty')}>Start empty</Button>
         <Button onClick={() => void load('sample')}>Open the sample</Button>
-        <Button onClick={() => void load('kitchen')}>Open the kitchen table</Button>
+        <Button onClick={() => void load('kitchen')}>Open the small sample</Button>
         <Button disabled={has === false} onClick={() => void bringBack().then((isBack) => setHas(isBack))}>
           Bring back the one before
         </Button>

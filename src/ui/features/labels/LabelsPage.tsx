@@ -156,12 +156,12 @@ function LabelCounts({ rows, drifted, never }: LabelCountsProps) {
     <>
       <Figure
         value={String(rows.filter((row) => row.state === 'true').length)}
-        label="true"
+        label="up to date"
         how="Labels that were printed and still say what is so."
       />
       <Figure
         value={String(drifted)}
-        label="no longer true"
+        label="out of date"
         how="Printed labels that are compared with what is there now: its groups, numbers and colours, and where it stands; of a thing, what it is."
       />
       <Figure
@@ -184,7 +184,7 @@ function TickThose({ drifted, never, onTick }: TickThoseProps) {
     <span className="flex flex-wrap gap-x-4">
       {drifted.length > 0 && (
         <Button look="quiet" onClick={() => onTick(drifted)}>
-          Those no longer true
+          Those out of date
         </Button>
       )}
       {never.length > 0 && (
@@ -196,7 +196,7 @@ function TickThose({ drifted, never, onTick }: TickThoseProps) {
   );
 }
 
-const STATES = { none: 'never printed', true: 'true', drifted: 'no longer true' } as const;
+const STATES = { none: 'never printed', true: 'up to date', drifted: 'out of date' } as const;
 
 function Line({
   row,

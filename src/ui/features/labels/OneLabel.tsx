@@ -53,7 +53,7 @@ export function OneLabel({
       <div className="min-w-0 space-y-2">
         {row.drift.length > 0 && (
           <ul
-            aria-label="No longer true"
+            aria-label="Out of date"
             className="border-l-4 border-madder bg-linen px-3 py-2"
             {...explained('What the label said when it was printed, beside what is there now.')}
           >

@@ -58,7 +58,7 @@ export function ListPage() {
           <Figure
             value={result ? result.newItems.toLocaleString('en') : '–'}
             label="new things"
-            how="Rows whose thing is not in the stash yet; alike rows are lots of one thing."
+            how="Rows whose thing is not in the stash yet; alike rows are pieces of one thing."
           />
           {result && result.changedItems > 0 && (
             <Figure value={result.changedItems.toLocaleString('en')} label="changed" />

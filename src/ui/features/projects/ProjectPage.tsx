@@ -154,7 +154,7 @@ function Head({ standing }: { standing: ProjectStanding }) {
               It is done
             </Button>
             <Button look="quiet" onClick={letGo}>
-              Let it go
+              Give it up
             </Button>
           </span>
         )}

@@ -123,7 +123,7 @@ function LeftByKind({ balance, units }: { balance: Balance; units: UnitSystem })
     <ul className="mt-1" {...explained(HOW_LEFT)}>
       {balance.left.map(({ kind, lots, mm3 }) => (
         <li key={kind}>
-          {wordKindPlural(kind)}: {wordCount(lots, 'lot')} of {balance.lots.get(kind)}, {formatVolume(mm3, units)} as
+          {wordKindPlural(kind)}: {wordCount(lots, 'thing')} of {balance.lots.get(kind)}, {formatVolume(mm3, units)} as
           they lie in a bin.
         </li>
       ))}

@@ -76,7 +76,7 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
             <Row
               key={name}
               name={name}
-              how="The widest cloth and the longest lot there are, against the sides of this top."
+              how="The widest cloth and the longest thing there are, against the sides of this top."
             >
               {words}
             </Row>

@@ -14,7 +14,7 @@ export function RemoveRoom({ room }: { room: Place }) {
     <div className="stitched-t pt-3 text-sm text-stone">
       <p>
         {`${wordCount(pieces, 'piece')} of furniture would go with it`}
-        {ousted > 0 && `, ${wordCount(ousted, 'lot')} would lie out without a home`}
+        {ousted > 0 && `, ${wordCount(ousted, 'thing')} would lie out without a home`}
         {items > 0 &&
           station &&
           `, and ${wordCount(items, 'thing')} used at its stations would be used at ${station.name}`}

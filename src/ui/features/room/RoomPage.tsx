@@ -77,7 +77,7 @@ export function RoomPage() {
           <Figure
             value={today ? formatMinutes(getFetchSeconds(today)) : '…'}
             label="a month fetching"
-            how="Uses a month of every lot × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change."
+            how="Uses a month of every thing × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change."
           />
           <WallFigures drawing={drawing} />
           <Legend />
@@ -187,12 +187,12 @@ function WallFigures({ drawing }: Pick<OnWall, 'drawing'>) {
       <Figure
         value={`${Math.round(used * 100)} %`}
         label="of this wall in use"
-        how="What the lots there take, of what the compartments of this wall hold."
+        how="What the things there take, of what the compartments of this wall hold."
       />
       <Figure
         value={String(over)}
         label={over === 1 ? 'place over full' : 'places over full'}
-        how="Places of this wall whose lots do not lie in them without overlapping, or take more than they measure."
+        how="Places of this wall whose things do not lie in them without overlapping, or take more than they measure."
       />
     </>
   );

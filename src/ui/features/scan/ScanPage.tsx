@@ -330,8 +330,8 @@ function Look({ placeId }: { placeId: PlaceId }) {
   return (
     <section aria-label="What is in it" className="max-w-xl">
       <h2 className="font-display text-xl font-semibold">{formatPlaceName(tree, placeId)}</h2>
-      <p className="text-stone" {...explained('The lots that lie in it now, counted.')}>
-        {lots.length === 0 ? 'Nothing is in it.' : wordCount(lots.length, 'lot')}{' '}
+      <p className="text-stone" {...explained('The things that lie in it now, counted.')}>
+        {lots.length === 0 ? 'Nothing is in it.' : wordCount(lots.length, 'thing')}{' '}
         <Link to={`/bench/count/${placeId}`} className="text-woad underline">
           Count what is here
         </Link>

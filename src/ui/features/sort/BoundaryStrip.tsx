@@ -101,7 +101,7 @@ export function BoundaryStrip(props: BoundaryStripProps) {
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 pt-1 text-sm text-stone">
         {counts.map((count, i) => (
           <span key={i} className="flex items-center gap-2">
-            <span {...explained('The lots between the two boundaries; it changes while you move one.')}>
+            <span {...explained('The things between the two boundaries; it changes while you move one.')}>
               {nameClass(i, now)} <strong className="tabular text-ink">{count}</strong>
             </span>
             {i < now.length && props.parse && <BoundaryField {...props} index={i} value={now[i]!} />}

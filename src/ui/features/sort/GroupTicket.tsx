@@ -59,15 +59,15 @@ export function GroupTicket({ group }: { group: Group }) {
       <h2 className="font-display text-[21px] leading-tight font-semibold">{wordGroup(group, household)}</h2>
       <p className="text-stone">{`${levels.map(wordSchool).join(', inside ')}, ${wordOrder(order)}`}</p>
       <dl className="mt-2">
-        <Row name="Holds" how="The lots that this kind's sorting puts together.">
-          {wordCount(group.lots.length, 'lot')}
+        <Row name="Holds" how="The things that this kind's sorting puts together.">
+          {wordCount(group.lots.length, 'thing')}
         </Row>
         {explainNeeds(needs, units).map(({ words, how }, i) => (
           <Row key={words} name={i === 0 ? 'Needs' : 'or'} how={how}>
             {words}
           </Row>
         ))}
-        <Row name="Weight" how="What each lot weighs, measured or computed, added up.">
+        <Row name="Weight" how="What each thing weighs, measured or computed, added up.">
           {formatMass(needs.massG, units)}
         </Row>
         <Row
@@ -80,7 +80,7 @@ export function GroupTicket({ group }: { group: Group }) {
         </Row>
         <Row
           name="Today in"
-          how="The places where its lots lie today, each counted once."
+          how="The places where its things lie today, each counted once."
         >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
         <GrowthRow group={group} />
       </dl>

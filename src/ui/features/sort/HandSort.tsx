@@ -26,7 +26,7 @@ export function HandSort({ group, picked, onDone }: HandSortProps) {
   const target = others.find((one) => one.id === groupId);
   const byHand = new Set(household.settings.handPicks?.map((pick) => pick.lotId));
   const put = async (into: Group | null) => {
-    const lots = wordCount(picked.size, 'lot');
+    const lots = wordCount(picked.size, 'thing');
     const told = into ? `${lots} put with ${wordGroup(into, household)}.` : `${lots} sorted by the rule again.`;
     if (await act((now) => createPick(now, [...picked], into?.id ?? null), told)) onDone();
   };
@@ -43,7 +43,7 @@ export function HandSort({ group, picked, onDone }: HandSortProps) {
       </SelectField>
       <div className="flex flex-wrap gap-2">
         <Button look="strong" disabled={picked.size === 0 || !target} onClick={() => void put(target!)}>
-          {`Put ${wordCount(picked.size, 'lot')} there`}
+          {`Put ${wordCount(picked.size, 'thing')} there`}
         </Button>
         {[...picked].some((id) => byHand.has(id)) && <Button onClick={() => void put(null)}>Back to the rule</Button>}
         <Button look="quiet" onClick={onDone}>

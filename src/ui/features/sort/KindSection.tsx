@@ -61,7 +61,7 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
                 value={levels[i] ?? ''}
                 onChange={(event) => setLevel(i, event.target.value)}
               >
-                {i > 0 && <option value="">{isNext ? 'no further' : 'not at all'}</option>}
+                {i > 0 && <option value="">{isNext ? 'nothing more' : 'not at all'}</option>}
                 {free.map((one) => (
                   <option key={one} value={one}>
                     {wordSchool(one)}
@@ -92,9 +92,9 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
         {levels.includes('tag') && <TagWords kind={kind} tags={tags} />}
         <span
           className="text-sm text-stone md:ml-auto"
-          {...explained('Groups and lots of this kind as it is sorted now; what is a file or gone is not counted.')}
+          {...explained('Groups and things of this kind as it is sorted now; what is a file or gone is not counted.')}
         >
-          {wordCount(groups.length, 'group')}, {wordCount(lots, 'lot')}
+          {wordCount(groups.length, 'group')}, {wordCount(lots, 'thing')}
         </span>
       </header>
       {measures.map((measure) => (
@@ -146,8 +146,11 @@ function OutsideLine({ name, groups }: { name: string; groups: readonly Group[] 
   return (
     <li className="mt-1.5 flex items-baseline gap-3 font-semibold">
       {name}
-      <span className="text-sm font-normal text-stone" {...explained('The groups and lots below this name, added up.')}>
-        {wordCount(groups.length, 'group')}, {wordCount(lots, 'lot')}
+      <span
+        className="text-sm font-normal text-stone"
+        {...explained('The groups and things below this name, added up.')}
+      >
+        {wordCount(groups.length, 'group')}, {wordCount(lots, 'thing')}
       </span>
     </li>
   );
@@ -161,7 +164,7 @@ interface GroupLineProps {
   readonly onChoose: (group: Group) => void;
 }
 
-const NO_WAY = 'Its lots cannot all be kept the same way.';
+const NO_WAY = 'Its things cannot all be kept the same way.';
 
 function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
@@ -182,8 +185,8 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
           {isInside ? wordInside(group, household) : wordGroup(group, household)}
         </span>
         <span aria-hidden className="hidden h-4 w-full md:block" style={{ background: paintBands(group, household) }} />
-        <span className="tabular text-right" {...explained('The lots that this kind’s sorting puts together.')}>
-          {wordCount(group.lots.length, 'lot')}
+        <span className="tabular text-right" {...explained('The things that this kind’s sorting puts together.')}>
+          {wordCount(group.lots.length, 'thing')}
         </span>
         <span
           className="col-span-2 md:col-span-1 md:truncate"
@@ -196,7 +199,7 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
         </span>
         <span
           className="tabular hidden text-right text-stone md:block"
-          {...explained('What each lot weighs, measured or computed, added up.')}
+          {...explained('What each thing weighs, measured or computed, added up.')}
         >
           {formatMass(needs.massG, units)}
         </span>

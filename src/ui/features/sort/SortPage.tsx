@@ -71,7 +71,7 @@ export function SortPage() {
           <Figure
             value={String(small)}
             label="of one or two, too small for a place of their own"
-            how="Groups with no more than two lots. What a group needs adds up its lots in each form they all allow: spines or rolls side by side, piles on top of each other, or litres with the air that stays between (three quarters of a bin for soft goods, five eighths for hard ones)."
+            how="Groups with no more than two things. What a group needs adds up its things in each form they all allow: spines or rolls side by side, piles on top of each other, or litres with the air that stays between (three quarters of a bin for soft goods, five eighths for hard ones)."
           />
           {large.length > 0 && (
             <Figure

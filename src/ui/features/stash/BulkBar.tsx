@@ -33,7 +33,7 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
     act((now) => createChangeMany(now, subject, items, how), done);
   const isCloth = rows.every(({ item }) => item.fabric);
   const remove = () => {
-    const words = wordCount(rows.length, 'lot');
+    const words = wordCount(rows.length, 'thing');
     const ids = rows.map(({ lot }) => lot.id);
     return act((now) => createRemoveLots(now, ids, words, world.nowMs()), `${words} removed from the stash.`);
   };
@@ -43,7 +43,7 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
       aria-label="Change all that is ticked"
       className="flex flex-wrap items-center gap-2 border-l-4 border-woad bg-linen px-4 py-1.5 md:px-5"
     >
-      <strong>{wordCount(rows.length, 'lot')} ticked</strong>
+      <strong>{wordCount(rows.length, 'thing')} ticked</strong>
       <Button look="quiet" className="md:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         Change …
       </Button>
@@ -64,11 +64,11 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
                 (now) =>
                   createChangeLots(
                     now,
-                    wordCount(rows.length, 'lot'),
+                    wordCount(rows.length, 'thing'),
                     rows.map(({ lot }) => lot.id),
                     (lot) => ({ ...lot, isWashed: true, sinceMs: world.nowMs() }),
                   ),
-                `${wordCount(rows.length, 'lot')} washed.`,
+                `${wordCount(rows.length, 'thing')} washed.`,
               )
             }
           >
@@ -76,7 +76,7 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
           </Button>
         )}
         <Button look="quiet" onClick={() => void remove()}>
-          Remove {wordCount(rows.length, 'lot')}
+          Remove {wordCount(rows.length, 'thing')}
         </Button>
       </div>
       <Button look="quiet" className="max-md:ml-auto" onClick={onDone}>
@@ -173,7 +173,7 @@ function HeapUp({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => voi
     const { createHeapUp } = await import('../../../core/heaps/index.ts');
     const ids = rows.map(({ lot }) => lot.id);
     const made = { name, itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
-    const words = `${name}: one heap of ${wordCount(rows.length, 'lot')}.`;
+    const words = `${name}: one heap of ${wordCount(rows.length, 'thing')}.`;
     const isDone = await act((now) => createHeapUp(now, ids, made, world.nowMs()), words);
     if (isDone) onDone();
     return isDone;

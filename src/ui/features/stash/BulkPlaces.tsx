@@ -12,7 +12,7 @@ import type { StashRow } from './rows.ts';
 export function BulkPlaces({ rows }: { rows: readonly StashRow[] }) {
   const tree = getTree(useHousehold());
   const ids = rows.map(({ lot }) => lot.id);
-  const words = wordCount(rows.length, 'lot');
+  const words = wordCount(rows.length, 'thing');
   const places = tree.leaves.map(({ id }) => [id, formatPlaceName(tree, id)] as const);
   if (places.length === 0) return null;
   const nameOf = (id: string) => formatPlaceName(tree, id as PlaceId);

@@ -123,7 +123,7 @@ export function ItemForm(props: ItemFormProps) {
             />
           )}
           <Pair>
-            {text('restock', 'Buy again below', 'All lots together')}
+            {text('restock', 'Buy again below', 'All of it together')}
             {text('cost', 'Cost', 'In your own money')}
           </Pair>
           {machines.length > 0 && (
@@ -169,7 +169,7 @@ function Follows({ thing, settings }: { thing: Thing; settings: Settings }) {
 function CareFields({ care, onCare }: { care: readonly CareFlag[]; onCare: (care: CareFlag[]) => void }) {
   return (
     <fieldset>
-      <legend className="text-sm text-stone">Mind</legend>
+      <legend className="text-sm text-stone">Take care</legend>
       <div className="grid grid-cols-2">
         {CARE_FLAGS.map((flag) => (
           <CheckField
@@ -224,7 +224,7 @@ function RemoveItem({ item, lots }: { item: Item; lots: number }) {
   const show = useApp((state) => state.show);
   return (
     <p className="stitched-t pt-3 text-sm text-stone">
-      Taking it out of the catalogue takes {wordCount(lots, 'lot')} with it; Undo brings all back.{' '}
+      Taking it out of the catalogue takes {wordCount(lots, 'thing')} with it; Undo brings all back.{' '}
       <Button
         look="quiet"
         onClick={() =>

@@ -25,7 +25,7 @@ interface NarrowBarProps {
   readonly onRecall: (look: SavedLook) => void;
 }
 
-const HOW = 'How many lots it would leave, with the words and everything else that is chosen.';
+const HOW = 'How many things it would leave, with the words and everything else that is chosen.';
 
 /** These are always in sight; the rest is one press away. */
 const FIRST: ReadonlySet<Facet> = new Set(['what', 'colour', 'presence', 'attention']);

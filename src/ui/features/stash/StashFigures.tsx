@@ -68,8 +68,8 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
     return { name: capitalise(family), value: amount, fill: SHADES[family] ?? '#8a8f94', words: words(amount) };
   });
   const how = isCloth
-    ? 'The lengths of all lots that are shown, added up, each under its first word.'
-    : 'What is counted in pieces, added up; lengths and areas count as one a lot.';
+    ? 'The lengths of all things that are shown, added up, each under its first word.'
+    : 'What is counted in pieces, added up; lengths and areas count as one a thing.';
   const flows = useMemo(
     () => (isCloth ? computeMonthFlows(events, household, MONTHS, world.nowMs()) : []),
     [events, household, isCloth],

@@ -72,7 +72,7 @@ function KindTabs({ kind }: { kind: Kind }) {
             to={`/stash/${one}`}
             className={tabClass(one === kind)}
             aria-current={one === kind ? 'page' : undefined}
-            {...explained('The lots of each kind that are not gone, files among them.')}
+            {...explained('The things of each kind that are not gone, files among them.')}
             onClick={() => useChoices.setState({ stashKind: one })}
           >
             {`${wordKindPlural(one)} ${(counts.get(one) ?? 0).toLocaleString('en')}`}
@@ -241,15 +241,15 @@ function ShownFigures({ kind, rows }: Pick<StashViewProps, 'kind' | 'rows'>) {
         }
         how={
           kind === 'fabric'
-            ? 'The lengths of all lots that are shown, added up: typed ones as typed, measured ones as measured.'
-            : 'All lots that are shown, one each.'
+            ? 'The lengths of all things that are shown, added up: typed ones as typed, measured ones as measured.'
+            : 'All things that are shown, one each.'
         }
       />
       {kind === 'fabric' && (
         <Figure
           value={formatMass(massG, units)}
           label="of cloth"
-          how="Length × width × g/m² of every lot that is shown, added up."
+          how="Length × width × g/m² of every thing that is shown, added up."
         />
       )}
     </>

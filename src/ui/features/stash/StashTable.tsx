@@ -204,7 +204,7 @@ function GroupHead({ line, span }: GroupHeadProps) {
     <tr className="h-10">
       <th scope="rowgroup" colSpan={span} className="pt-2 text-left">
         <span className="font-display text-lg font-semibold">{wordFacetValue(groupBy as Facet, line.value)}</span>{' '}
-        <span className="text-sm font-normal text-stone" {...explained('The lots under this head.')}>
+        <span className="text-sm font-normal text-stone" {...explained('The things under this head.')}>
           {line.count.toLocaleString('en')}
         </span>
       </th>

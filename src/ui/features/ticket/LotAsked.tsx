@@ -102,7 +102,7 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
     : wordAmountFault(parsed.fault, isCounted ? '2' : units === 'metric' ? '0.6' : '1/2');
   return (
     <FormFrame
-      title="Another lot of it"
+      title="Another piece of it"
       save="Add"
       onDone={onDone}
       onSave={() => {
@@ -117,11 +117,13 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
         };
         if (unit === 'area') made.areaMm2 = parsed.value;
         if (item.thread) made.holder = holder;
-        return edit(household, (from) => createSaveItem(from, item, [made]), `Another lot of ${item.name} is in.`).then(
-          (isDone) => {
-            if (isDone) show({ type: 'lot', id });
-          },
-        );
+        return edit(
+          household,
+          (from) => createSaveItem(from, item, [made]),
+          `Another piece of ${item.name} is in.`,
+        ).then((isDone) => {
+          if (isDone) show({ type: 'lot', id });
+        });
       }}
     >
       {item.thread && (
@@ -199,7 +201,7 @@ function AlikeForm({ household, item, lot, onDone }: LotProps & { onDone: () => 
     : wordAmountFault(parsed.fault, '10');
   return (
     <FormFrame
-      title="More lots alike"
+      title="More of the same"
       save="Add them"
       onDone={onDone}
       onSave={() => {
@@ -219,7 +221,7 @@ function AlikeForm({ household, item, lot, onDone }: LotProps & { onDone: () => 
         autoFocus
         value={text}
         fault={fault}
-        hint="Each a lot of its own, as large as this one"
+        hint="Each as large as this one"
         onChange={(event) => setText(event.target.value)}
       />
     </FormFrame>

@@ -78,7 +78,7 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
           Used, lent, given, gone <kbd className="font-normal">X</kbd>
         </Button>
         <Button look="quiet" onClick={() => onAsk('lot')}>
-          Another lot of it
+          Another piece of it
         </Button>
         {item.kind === 'fabric' && (
           <Button
@@ -106,7 +106,7 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
           Another like this <kbd className="font-normal">D</kbd>
         </Button>
         <Button look="quiet" onClick={() => onAsk('alike')}>
-          Ten alike
+          More of the same
         </Button>
         <Button look="quiet" onClick={() => onAsk('merge')}>
           Do I have it twice?
@@ -116,7 +116,7 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
         )}
         {lot.placeId !== undefined && (
           <Button look="quiet" onClick={() => void mend()}>
-            Mend the rest around it
+            Plan the rest around it
           </Button>
         )}
         {unit && (

@@ -209,14 +209,14 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
         fault={measuring.fault}
         hint={
           measuring.expected !== null && measuring.present > 0
-            ? `By the books it would be ${isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units)}`
+            ? `By what is written down it would be ${isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units)}`
             : `Such as ${measuring.example}`
         }
         onChange={(event) => {
           setText(event.target.value);
           setScaleG(null);
         }}
-        {...(measuring.expected !== null && explained(HOW_EXPECTED, 'What it would be by the books'))}
+        {...(measuring.expected !== null && explained(HOW_EXPECTED, 'What it would be by what is written down'))}
       />
       {isWeighed(way) && (
         <div className="space-y-1">
@@ -242,7 +242,7 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
       {reading && <ReadingLines item={item} reading={reading} way={way} pkg={measuring.pkg} />}
       <div className="grid grid-cols-2 gap-2">
         <Button look="strong" type="submit" disabled={!measuring.isTold}>
-          Take it over
+          Use this
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>

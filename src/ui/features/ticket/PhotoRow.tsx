@@ -47,7 +47,7 @@ export function PhotoRow({ item }: { item: Item }) {
       </Button>
       {photos.length > 0 && (
         <Button look="quiet" onClick={() => void save(photos.slice(1), 'The photo is off.')}>
-          Take the first off
+          Take this photo away
         </Button>
       )}
       <FileInput

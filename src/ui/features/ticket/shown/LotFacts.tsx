@@ -88,7 +88,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       {isLow && (
         <Row
           name="To buy"
-          how={`All its lots hold ${formatAmount(stock.amount, stock.unit, units)}; the mark is what its form says.`}
+          how={`All of it together is ${formatAmount(stock.amount, stock.unit, units)}; the mark is what its form says.`}
         >
           <span className="text-madder">below {formatAmount(item.restockBelow!, stock.unit, units)} in all</span>
         </Row>
@@ -108,7 +108,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         );
       })}
       {kin.map((one) => (
-        <LotRow key={one.id} name="Another lot" id={one.id} words={wordAmount(item, one, units)} />
+        <LotRow key={one.id} name="Another piece" id={one.id} words={wordAmount(item, one, units)} />
       ))}
       {owner && <Row name="Belongs to">{owner.name}</Row>}
       {parts.map((one) => (

@@ -112,8 +112,8 @@ function isBobbin(item: Item, lot: Lot): boolean {
 
 /** How what speaks for a place was found out. */
 const HOW_WHY: Record<LotReason['code'], string> = {
-  kin: 'The lots of its group that lie in the same place, counted.',
-  alone: 'No other lot of its group lies in this place.',
+  kin: 'The things of its group that lie in the same place, counted.',
+  alone: 'No other thing of its group lies in this place.',
   reach: 'The height of the hand that takes it out, beside your own height; how often is what the thing says.',
   dark: 'What the compartment says of its light, and the thing of fading.',
   seen: 'Whether one looks into the place, from its opening and sides.',

@@ -59,8 +59,8 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
         <Row name="Inside" how="The measures of this compartment or bin, less its boards, and what stands in the way.">
           {formatSizes([space.widthMm, space.depthMm, space.heightMm], units)}
         </Row>
-        <Row name="Holds" how="The lots that lie in it now, counted.">
-          {wordCount(state.lots, 'lot')}
+        <Row name="Holds" how="The things that lie in it now, counted.">
+          {wordCount(state.lots, 'thing')}
         </Row>
         {state.isOverFull ? (
           <Row name="Over full">
@@ -69,7 +69,7 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
         ) : (
           <Row
             name="Full"
-            how={`What its lots take, with the air that stays between, of what it holds: of the height of its piles, of its width, of its room or of its hooks. Plans fill it to ${Math.round(settings.fillTarget * 100)} % where they can.`}
+            how={`What its things take, with the air that stays between, of what it holds: of the height of its piles, of its width, of its room or of its hooks. Plans fill it to ${Math.round(settings.fillTarget * 100)} % where they can.`}
           >
             {Math.round(state.fill * 100)} %
           </Row>
@@ -84,7 +84,7 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
         )}
         <Row
           name={state.isTooHeavy ? 'Too heavy' : 'Carries'}
-          how="What its lots weigh, added up, of what it is said to carry."
+          how="What its things weigh, added up, of what it is said to carry."
         >
           <span className={state.isTooHeavy ? 'text-madder' : ''}>
             {formatMass(state.massG, units)} of {formatMass(state.loadG, units)}
