@@ -1,32 +1,76 @@
 import { useMemo } from 'react';
 import { computeWallDrawing } from '../../core/drawing/index.ts';
-import type { LotId, PlaceId } from '../../core/records/index.ts';
-import { findWall, formatPlaceName, getAncestor } from '../../core/storage/index.ts';
+import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
+import { findWall, formatPlaceName, getAncestor, type PlaceTree } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getWordsInside } from './wordsInside.ts';
-import { WallPicture } from './WallPicture.tsx';
+import { WallPicture, type MarkedSpot } from './WallPicture.tsx';
 
 interface PlacePictureProps {
   readonly place: PlaceId;
   readonly lots: readonly LotId[];
   readonly mark: 'from' | 'to';
   readonly mostPx?: number;
+  /** The household as it would be: the things are drawn where they would stand then. */
+  readonly after?: Household | null;
 }
 
 /** A place marked on its wall as things are; nothing where it stands at none. */
-export function PlacePicture({ place, lots, mark, mostPx }: PlacePictureProps) {
+export function PlacePicture({ place, lots, mark, mostPx, after = null }: PlacePictureProps) {
+  const spots = useMemo(() => [{ place, mark, after, lots }], [place, mark, after, lots]);
+  return <SpotsPicture spots={spots} lots={lots} mostPx={mostPx} />;
+}
+
+/** A place that is marked, and what would stand in it. */
+export interface Spot extends Omit<MarkedSpot, 'ghosts'> {
+  readonly after?: Household | null;
+  readonly lots: readonly LotId[];
+}
+
+interface SpotsPictureProps {
+  readonly spots: readonly Spot[];
+  readonly lots: readonly LotId[];
+  readonly mostPx?: number | undefined;
+}
+
+/** Some places, each marked on its wall: as many walls as they stand at. */
+export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
   const household = useHousehold();
   const tree = getTree(household);
+  const walls = useMemo(() => {
+    const byWall = new Map<string, MarkedSpot[]>();
+    for (const { after, lots: moved, ...spot } of spots) {
+      const wallId = findWallId(tree, spot.place);
+      if (wallId === null) continue;
+      const figures = after ? (drawWall(after, wallId)?.figures ?? []) : [];
+      const ghosts = figures.filter(({ kind, id }) => kind === 'lot' && moved.includes(id as LotId));
+      byWall.set(wallId, [...(byWall.get(wallId) ?? []), { ...spot, ghosts }]);
+    }
+    return [...byWall].flatMap(([wallId, marked]) => {
+      const drawing = drawWall(household, wallId);
+      return drawing ? [{ wallId, marked, drawing }] : [];
+    });
+  }, [household, tree, spots]);
+  return walls.map(({ wallId, marked, drawing }) => (
+    <WallPicture
+      key={wallId}
+      drawing={drawing}
+      spots={marked}
+      lots={lots}
+      mostPx={mostPx}
+      label={`${marked.map(({ place }) => formatPlaceName(tree, place)).join(', ')}, on its wall`}
+    />
+  ));
+}
+
+function findWallId(tree: PlaceTree, place: PlaceId): string | null {
   const unit = getAncestor(tree, place, 'unit');
-  const wallId = unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
-  const drawing = useMemo(() => {
-    const wall = wallId === null ? null : findWall(tree, wallId);
-    if (wall === null) return null;
-    return computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household));
-  }, [household, tree, wallId]);
-  if (!drawing) return null;
-  return (
-    <WallPicture {...{ drawing, place, lots, mark, mostPx }} label={`${formatPlaceName(tree, place)}, on its wall`} />
-  );
+  return unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
+}
+
+function drawWall(household: Household, wallId: string) {
+  const tree = getTree(household);
+  const wall = findWall(tree, wallId);
+  return wall && computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household));
 }

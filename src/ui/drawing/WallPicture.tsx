@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { WallDrawing } from '../../core/drawing/index.ts';
+import type { Figure, WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { useSize } from '../components/useSize.ts';
 import { PrintDefs } from './Prints.tsx';
@@ -9,31 +9,35 @@ import { ShapeView } from './ShapeView.tsx';
 const MOST_PX = 330;
 const MOST_NARROW_PX = 190;
 const NARROW_PX = 420;
+const LETTER_PX = 24;
 
-/** A wall to look at only, with one of its places marked. */
-export function WallPicture({
-  drawing,
-  place,
-  lots,
-  label,
-  mark,
-  mostPx = MOST_PX,
-}: {
-  drawing: WallDrawing;
-  place: PlaceId;
+/** A place that is marked on a wall. */
+export interface MarkedSpot {
+  readonly place: PlaceId;
+  readonly mark: 'from' | 'to';
+  /** The key that chooses it. */
+  readonly letter?: string;
+  /** Things as they would stand there. */
+  readonly ghosts?: readonly Figure[];
+}
+
+interface WallPictureProps {
+  readonly drawing: WallDrawing;
+  readonly spots: readonly MarkedSpot[];
   /** Things that are marked too, where they are seen. */
-  lots: readonly LotId[];
-  label: string;
-  mark: 'from' | 'to';
+  readonly lots: readonly LotId[];
+  readonly label: string;
   /** No higher than this. */
-  mostPx?: number | undefined;
-}) {
+  readonly mostPx?: number | undefined;
+}
+
+/** A wall to look at only, with some of its places marked. */
+export function WallPicture({ drawing, spots, lots, label, mostPx = MOST_PX }: WallPictureProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const most = size && size.width < NARROW_PX ? MOST_NARROW_PX : mostPx;
   const scale = size ? Math.min(size.width / drawing.widthMm, most / drawing.heightMm) : 0;
   const marked = new Set<string>(lots);
-  const spot = drawing.figures.find((figure) => figure.kind === 'place' && figure.id === place);
   return (
     <div ref={frame} className="w-full">
       <PrintDefs />
@@ -42,37 +46,79 @@ export function WallPicture({
         {scale > 0 &&
           drawing.figures.map((figure, i) => (
             <g key={`${figure.id} ${i}`}>
-              {figure.shapes
-                .filter((shape) => shape.type !== 'text')
-                .map((shape, at) => (
-                  <ShapeView key={at} shape={shape} scale={scale} />
-                ))}
-              {figure.kind === 'lot' && marked.has(figure.id) && (
-                <rect
-                  x={figure.x * scale - 1}
-                  y={figure.y * scale - 1}
-                  width={figure.width * scale + 2}
-                  height={figure.height * scale + 2}
-                  fill="none"
-                  stroke="#22303c"
-                  strokeWidth="2.5"
-                />
-              )}
+              <Shapes figure={figure} scale={scale} />
+              {figure.kind === 'lot' && marked.has(figure.id) && <Frame of={figure} scale={scale} ink="#22303c" />}
             </g>
           ))}
-        {spot && (
-          <rect
-            x={spot.x * scale - 3}
-            y={spot.y * scale - 3}
-            width={spot.width * scale + 6}
-            height={spot.height * scale + 6}
-            fill="none"
-            stroke="#2f5d7c"
-            strokeWidth="4"
-            strokeDasharray={mark === 'to' ? '9 5' : undefined}
-          />
-        )}
+        {scale > 0 &&
+          spots.map((spot) => <SpotView key={`${spot.place} ${spot.mark}`} {...{ drawing, spot, scale }} />)}
       </svg>
     </div>
+  );
+}
+
+function Shapes({ figure, scale }: { figure: Figure; scale: number }) {
+  return figure.shapes
+    .filter((shape) => shape.type !== 'text')
+    .map((shape, at) => <ShapeView key={at} shape={shape} scale={scale} />);
+}
+
+function Frame({ of, scale, ink }: { of: Figure; scale: number; ink: string }) {
+  return (
+    <rect
+      x={of.x * scale - 1}
+      y={of.y * scale - 1}
+      width={of.width * scale + 2}
+      height={of.height * scale + 2}
+      fill="none"
+      stroke={ink}
+      strokeWidth="2.5"
+    />
+  );
+}
+
+/** A marked place, what would stand in it as a ghost, and its key. */
+function SpotView({ drawing, spot, scale }: { drawing: WallDrawing; spot: MarkedSpot; scale: number }) {
+  const at = drawing.figures.find((figure) => figure.kind === 'place' && figure.id === spot.place);
+  if (!at) return null;
+  const [x, y] = [at.x * scale, at.y * scale];
+  return (
+    <g>
+      {spot.ghosts?.map((ghost, n) => (
+        <g key={n}>
+          <g opacity="0.8">
+            <Shapes figure={ghost} scale={scale} />
+          </g>
+          <Frame of={ghost} scale={scale} ink="#2f5d7c" />
+        </g>
+      ))}
+      <rect
+        x={x - 3}
+        y={y - 3}
+        width={at.width * scale + 6}
+        height={at.height * scale + 6}
+        fill="none"
+        stroke="#2f5d7c"
+        strokeWidth="4"
+        strokeDasharray={spot.mark === 'to' ? '9 5' : undefined}
+      />
+      {spot.letter !== undefined && (
+        <g transform={`translate(${x + (at.width * scale) / 2} ${y})`}>
+          <rect
+            x={-LETTER_PX / 2}
+            y={-LETTER_PX / 2}
+            width={LETTER_PX}
+            height={LETTER_PX}
+            rx="4"
+            fill="#fffdf8"
+            stroke="#2f5d7c"
+            strokeWidth="2"
+          />
+          <text y="5.5" textAnchor="middle" fontSize="15" fontWeight="700" fill="#22303c">
+            {spot.letter.toUpperCase()}
+          </text>
+        </g>
+      )}
+    </g>
   );
 }

@@ -1,12 +1,14 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
+import { withAct } from '../../../core/suppose/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { WhyNowhere } from '../../components/WhyNowhere.tsx';
+import { SpotsPicture, type Spot } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -20,6 +22,8 @@ import { createMove } from '../../../core/acts/index.ts';
 
 /** The three best places, each by one key that lies side by side with the others. */
 const KEYS = ['i', 'o', 'p'] as const;
+/** Two walls below each other fit a desk's screen. */
+const MOST_PX = 290;
 const HOW =
   'Every place was really packed with it beside what lies there, and priced like a plan: seconds a month beside looking for it everywhere.';
 
@@ -71,8 +75,20 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
   const tree = getTree(household);
   const { answer: offers, again } = useAnswer(household, 'homes', lot.id);
   const { units } = household.settings;
+  const best = useMemo(() => offers?.slice(0, KEYS.length) ?? [], [offers]);
+  const spots = useMemo(
+    () =>
+      best.map(({ placeId, form }, i): Spot => ({
+        place: placeId,
+        mark: 'to',
+        letter: KEYS[i]!,
+        lots: [lot.id],
+        after: withAct(household, createMove(household, lot.id, placeId, form, world.nowMs())),
+      })),
+    [best, household, lot.id],
+  );
   return (
-    <section aria-label={item.name} className="max-w-3xl">
+    <section aria-label={item.name}>
       <div className="flex items-center gap-4">
         <Swatch item={item} className="size-16 shrink-0" />
         <div>
@@ -93,31 +109,38 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
           <WhyNowhere lotId={lot.id} />
         </div>
       )}
-      <ul aria-label="The best places" className="mt-4 space-y-3">
-        {offers?.slice(0, KEYS.length).map((offer, i) => (
-          <li key={offer.placeId}>
-            <button
-              type="button"
-              data-key={KEYS[i]}
-              className="flex min-h-16 w-full items-center gap-4 border border-ink bg-paper px-4 py-2 text-left hover:bg-linen"
-              onClick={() => void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()))}
-            >
-              <kbd className="grid size-9 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
-                {KEYS[i]}
-              </kbd>
-              <span className="min-w-0 flex-1">
-                <span className="block text-lg font-semibold">{formatPlaceName(tree, offer.placeId)}</span>
-                <span className="block text-stone" {...explained(HOW)}>
-                  {wordForm(offer.form)}, {wordCompany(offer)}; {wordHomeOffer(offer, true)}
-                </span>
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <Button look="quiet" className="mt-4" data-key="l" onClick={onLater}>
-        Later <kbd className="font-normal">L</kbd>
-      </Button>
+      <div className="mt-4 gap-6 lg:flex lg:items-start">
+        <div className="shrink-0 lg:w-96">
+          <ul aria-label="The best places" className="space-y-3">
+            {best.map((offer, i) => (
+              <li key={offer.placeId}>
+                <button
+                  type="button"
+                  data-key={KEYS[i]}
+                  className="flex min-h-16 w-full items-center gap-4 border border-ink bg-paper px-4 py-2 text-left hover:bg-linen"
+                  onClick={() => void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()))}
+                >
+                  <kbd className="grid size-9 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
+                    {KEYS[i]}
+                  </kbd>
+                  <span className="min-w-0 flex-1">
+                    <span className="block text-lg font-semibold">{formatPlaceName(tree, offer.placeId)}</span>
+                    <span className="block text-stone" {...explained(HOW)}>
+                      {wordForm(offer.form)}, {wordCompany(offer)}; {wordHomeOffer(offer, true)}
+                    </span>
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <Button look="quiet" className="mt-4" data-key="l" onClick={onLater}>
+            Later <kbd className="font-normal">L</kbd>
+          </Button>
+        </div>
+        <div className="mt-4 min-w-0 flex-1 space-y-4 lg:mt-0">
+          <SpotsPicture spots={spots} lots={[]} mostPx={MOST_PX} />
+        </div>
+      </div>
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { cutBlock, type StepPlace, type Step } from '../../../core/moves/index.ts';
 import type { Household, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
@@ -20,6 +20,7 @@ import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
 import { createGatherHeaps } from '../../../core/heaps/index.ts';
 import { createDoesNotFit, createLeaveBins, createNotFound, createStep } from '../../../core/acts/index.ts';
+import { withAct } from '../../../core/suppose/index.ts';
 import { getUndoable } from '../../../core/daybook/index.ts';
 
 /** One step at a time, large enough to be read with both hands full. */
@@ -176,8 +177,15 @@ function StepCard({ household, step, which }: { household: Household; step: Step
   const tree = getTree(household);
   const { units } = household.settings;
   const lots = which.flatMap((id) => household.lots.get(id) ?? []);
+  // Where it lies about there is no wall to draw.
+  const isTwo = (step.kind === 'carry' || step.bins !== undefined) && !NOWHERE.has(step.from);
+  const mostPx = isTwo ? TWO_PX : ONE_PX;
+  const after = useMemo(
+    () => withAct(household, createStep(household, step, which, '', world.nowMs())),
+    [household, step, which],
+  );
   return (
-    <section aria-label="Step" className="max-w-5xl">
+    <section aria-label="Step">
       <h2
         className="font-display text-[28px] leading-tight font-semibold"
         {...explained('What goes from one place to one other, as much of it as one person lifts and holds at once.')}
@@ -192,20 +200,34 @@ function StepCard({ household, step, which }: { household: Household; step: Step
         {formatMass(step.massG, units)}
         {step.isEmptied && !step.bins && `; ${wordSpot(step.from, tree)} is empty then, for what comes next`}
       </p>
-      <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
-        {(step.kind === 'carry' || step.bins) && (
-          <SpotPicture spot={step.from} shown={step.bins?.[0]?.placeId} lots={which} mark="from" />
-        )}
-        <SpotPicture spot={step.to} lots={step.kind === 'carry' && step.to !== 'table' ? [] : which} mark="to" />
+      <div className={isTwo ? '' : 'md:flex md:gap-8'}>
+        <div className={`mt-3 grid gap-x-8 gap-y-4 ${isTwo ? 'md:grid-cols-2' : 'md:w-[58%] md:shrink-0'}`}>
+          {(step.kind === 'carry' || step.bins) && (
+            <SpotPicture spot={step.from} shown={step.bins?.[0]?.placeId} lots={which} mark="from" mostPx={mostPx} />
+          )}
+          <SpotPicture
+            spot={step.to}
+            lots={step.kind === 'carry' && step.to !== 'table' ? [] : which}
+            mark="to"
+            ghosts={which}
+            mostPx={mostPx}
+            after={after}
+          />
+        </div>
+        <ul aria-label="Things" className={isTwo ? 'mt-4 md:columns-2 md:gap-8' : 'mt-4 min-w-0 flex-1 md:mt-10'}>
+          {lots.map((lot) => (
+            <ThingLine key={lot.id} household={household} step={step} lot={lot} name={wordSpot(step.to, tree)} />
+          ))}
+        </ul>
       </div>
-      <ul aria-label="Things" className="mt-4 md:columns-2 md:gap-8">
-        {lots.map((lot) => (
-          <ThingLine key={lot.id} household={household} step={step} lot={lot} name={wordSpot(step.to, tree)} />
-        ))}
-      </ul>
     </section>
   );
 }
+
+/** Two walls beside each other, or one below the words, with the key in sight. */
+const [TWO_PX, ONE_PX] = [400, 420];
+/** No wall of the room. */
+const NOWHERE: ReadonlySet<string> = new Set(['aside', 'about', 'idle']);
 
 interface SpotPictureProps {
   readonly spot: StepPlace;
@@ -213,11 +235,15 @@ interface SpotPictureProps {
   readonly shown?: PlaceId | undefined;
   readonly lots: readonly LotId[];
   readonly mark: 'from' | 'to';
+  /** Things as they stand when the step is done. */
+  readonly ghosts?: readonly LotId[];
+  readonly mostPx: number;
+  readonly after?: Household | null;
 }
 
-function SpotPicture({ spot, shown, lots, mark }: SpotPictureProps) {
+function SpotPicture({ spot, shown, lots, mark, ghosts = lots, after = null, mostPx }: SpotPictureProps) {
   const tree = getTree(useHousehold());
-  const place = ['table', 'aside', 'about', 'idle'].includes(spot) ? null : spot;
+  const place = spot === 'table' || NOWHERE.has(spot) ? null : spot;
   return (
     <div>
       <p className="text-lg">
@@ -226,7 +252,7 @@ function SpotPicture({ spot, shown, lots, mark }: SpotPictureProps) {
       </p>
       {spot === 'table' && <TablePicture lots={lots} mark={mark} />}
       {place !== null && tree.places.has(place as PlaceId) && (
-        <PlacePicture place={shown ?? (place as PlaceId)} lots={lots} mark={mark} />
+        <PlacePicture place={shown ?? (place as PlaceId)} lots={ghosts} mark={mark} after={after} mostPx={mostPx} />
       )}
     </div>
   );
