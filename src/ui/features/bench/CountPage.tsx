@@ -4,6 +4,7 @@ import { getAmount, getCountedUnit, type getAmountUnit } from '../../../core/mea
 import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { type UnitSystem, parseAmountIn } from '../../../core/units/index.ts';
+import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -89,6 +90,9 @@ export function CountPage() {
   );
 }
 
+/** Beside the list there is room for a large wall. */
+const WALL_PX = 560;
+
 interface Entry {
   readonly lot: Lot;
   readonly item: Item;
@@ -139,7 +143,7 @@ function OnePlace({
     setThere(next);
   };
   return (
-    <section aria-label={name} className="max-w-3xl">
+    <section aria-label={name}>
       <h2 className="font-display text-[28px] leading-tight font-semibold">{name}</h2>
       <p className="text-stone" {...explained('Places with something in them that this round has not come to.')}>
         {left === null
@@ -148,48 +152,49 @@ function OnePlace({
             ? 'The last place of the round'
             : `${left - 1} more places after it`}
       </p>
-      <PlacePicture place={placeId} lots={[]} mark="to" />
-      <div className="mt-3 flex flex-wrap gap-3">
-        <Button data-key="a" onClick={() => setThere(new Set(here.map((lot) => lot.id)))}>
-          All of it is there <kbd className="pl-1 font-normal">A</kbd>
-        </Button>
-      </div>
-      <ul className="mt-2" aria-label="What should be there">
-        {entries.map((entry) => {
-          const { lot } = entry;
-          return (
-            <CountLine
-              key={lot.id}
-              entry={entry}
-              isThere={entry.isExtra || there.has(lot.id) || read(entry).value !== null}
-              isBad={read(entry).isBad}
-              typed={typed.get(lot.id) ?? ''}
-              onToggle={() => toggle(lot.id)}
-              onType={(text) => setTyped(new Map(typed).set(lot.id, text))}
-              onNotAfterAll={() => setExtras(extras.filter((id) => id !== lot.id))}
-            />
-          );
-        })}
-      </ul>
-      <AlsoThere known={new Set(entries.map(({ lot }) => lot.id))} onAdd={(id) => setExtras([...extras, id])} />
-      <CountNews news={news} isBad={isBad} />
-      <div className="sticky bottom-16 mt-2 flex flex-wrap gap-3 bg-mist py-2 md:-bottom-4">
-        <Button
-          look="strong"
-          data-key="d"
-          disabled={isBad}
-          className="min-h-14 flex-1 text-lg md:min-h-12 md:flex-none md:px-10"
-          onClick={done}
-        >
-          {news.missing.length === 0 ? 'It is counted' : 'Counted; the rest is missing'}{' '}
-          <kbd className="pl-1 font-normal">D</kbd>
-        </Button>
-        {onSkip && (
-          <Button data-key="l" className="min-h-14 md:min-h-12" onClick={onSkip}>
-            Skip it <kbd className="pl-1 font-normal">L</kbd>
+      <Beside picture={<PlacePicture place={placeId} lots={[]} mark="to" mostPx={WALL_PX} />}>
+        <div className="mt-3 flex flex-wrap gap-3">
+          <Button data-key="a" onClick={() => setThere(new Set(here.map((lot) => lot.id)))}>
+            All of it is there <kbd className="pl-1 font-normal">A</kbd>
           </Button>
-        )}
-      </div>
+        </div>
+        <ul className="mt-2" aria-label="What should be there">
+          {entries.map((entry) => {
+            const { lot } = entry;
+            return (
+              <CountLine
+                key={lot.id}
+                entry={entry}
+                isThere={entry.isExtra || there.has(lot.id) || read(entry).value !== null}
+                isBad={read(entry).isBad}
+                typed={typed.get(lot.id) ?? ''}
+                onToggle={() => toggle(lot.id)}
+                onType={(text) => setTyped(new Map(typed).set(lot.id, text))}
+                onNotAfterAll={() => setExtras(extras.filter((id) => id !== lot.id))}
+              />
+            );
+          })}
+        </ul>
+        <AlsoThere known={new Set(entries.map(({ lot }) => lot.id))} onAdd={(id) => setExtras([...extras, id])} />
+        <CountNews news={news} isBad={isBad} />
+        <div className="sticky bottom-16 mt-2 flex flex-wrap gap-3 bg-mist py-2 md:-bottom-4">
+          <Button
+            look="strong"
+            data-key="d"
+            disabled={isBad}
+            className="min-h-14 flex-1 text-lg md:min-h-12 md:flex-none md:px-10"
+            onClick={done}
+          >
+            {news.missing.length === 0 ? 'It is counted' : 'Counted; the rest is missing'}{' '}
+            <kbd className="pl-1 font-normal">D</kbd>
+          </Button>
+          {onSkip && (
+            <Button data-key="l" className="min-h-14 md:min-h-12" onClick={onSkip}>
+              Skip it <kbd className="pl-1 font-normal">L</kbd>
+            </Button>
+          )}
+        </div>
+      </Beside>
     </section>
   );
 }

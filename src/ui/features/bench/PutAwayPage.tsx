@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { withAct } from '../../../core/suppose/index.ts';
+import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
@@ -109,38 +110,33 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
           <WhyNowhere lotId={lot.id} />
         </div>
       )}
-      <div className="mt-4 gap-6 lg:flex lg:items-start">
-        <div className="shrink-0 lg:w-96">
-          <ul aria-label="The best places" className="space-y-3">
-            {best.map((offer, i) => (
-              <li key={offer.placeId}>
-                <button
-                  type="button"
-                  data-key={KEYS[i]}
-                  className="flex min-h-16 w-full items-center gap-4 border border-ink bg-paper px-4 py-2 text-left hover:bg-linen"
-                  onClick={() => void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()))}
-                >
-                  <kbd className="grid size-9 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
-                    {KEYS[i]}
-                  </kbd>
-                  <span className="min-w-0 flex-1">
-                    <span className="block text-lg font-semibold">{formatPlaceName(tree, offer.placeId)}</span>
-                    <span className="block text-stone" {...explained(HOW)}>
-                      {wordForm(offer.form)}, {wordCompany(offer)}; {wordHomeOffer(offer, true)}
-                    </span>
+      <Beside isLast picture={<SpotsPicture spots={spots} lots={[]} mostPx={MOST_PX} />}>
+        <ul aria-label="The best places" className="space-y-3">
+          {best.map((offer, i) => (
+            <li key={offer.placeId}>
+              <button
+                type="button"
+                data-key={KEYS[i]}
+                className="flex min-h-16 w-full items-center gap-4 border border-ink bg-paper px-4 py-2 text-left hover:bg-linen"
+                onClick={() => void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()))}
+              >
+                <kbd className="grid size-9 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
+                  {KEYS[i]}
+                </kbd>
+                <span className="min-w-0 flex-1">
+                  <span className="block text-lg font-semibold">{formatPlaceName(tree, offer.placeId)}</span>
+                  <span className="block text-stone" {...explained(HOW)}>
+                    {wordForm(offer.form)}, {wordCompany(offer)}; {wordHomeOffer(offer, true)}
                   </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          <Button look="quiet" className="mt-4" data-key="l" onClick={onLater}>
-            Later <kbd className="font-normal">L</kbd>
-          </Button>
-        </div>
-        <div className="mt-4 min-w-0 flex-1 space-y-4 lg:mt-0">
-          <SpotsPicture spots={spots} lots={[]} mostPx={MOST_PX} />
-        </div>
-      </div>
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <Button look="quiet" className="mt-4" data-key="l" onClick={onLater}>
+          Later <kbd className="font-normal">L</kbd>
+        </Button>
+      </Beside>
     </section>
   );
 }

@@ -2,12 +2,15 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
+import { withAct } from '../../../core/suppose/index.ts';
 import { formatWay } from '../../../core/units/index.ts';
+import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
+import { RoundPlan } from '../../drawing/RoundPlan.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -16,6 +19,9 @@ import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { createPutBackAll } from '../../../core/acts/index.ts';
 import { computeTidyRound } from '../../../core/whereabouts/index.ts';
+
+/** Above the plan of the round. */
+const WALL_PX = 340;
 
 /** What is out goes home in one walk round the room. */
 export function TidyPage() {
@@ -32,6 +38,7 @@ export function TidyPage() {
     .map(({ placeId, lots }) => ({ placeId, ids: lots.map((lot) => lot.id).filter(isOut) }))
     .filter(({ ids }) => ids.length > 0);
   const [next, ...later] = stops;
+  const after = next ? withAct(household, createPutBackAll(household, next.ids, '', world.nowMs())) : null;
   const nameOf = (id: LotId) => household.items.get(household.lots.get(id)!.itemId)!.name;
   const putBack = (ids: readonly LotId[]) => {
     const subject = ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing');
@@ -51,58 +58,68 @@ export function TidyPage() {
           <p className="font-display text-[28px] font-semibold">All that was out is home.</p>
         ) : (
           <>
-            <section aria-label="Next" className="max-w-3xl">
-              <p className="text-lg">
+            <section aria-label="Next">
+              <h2 className="font-display text-[28px] leading-tight">
                 <span className="text-stone">To </span>
-                <strong>{formatPlaceName(tree, next.placeId)}</strong>
-              </p>
-              <PlacePicture place={next.placeId} lots={[]} mark="to" />
-              <ul className="mt-3">
-                {next.ids.map((id) => (
-                  <li key={id} className="dotted-row flex items-center gap-3 py-1.5">
-                    <Swatch item={household.items.get(household.lots.get(id)!.itemId)!} className="size-9 shrink-0" />
-                    <span className="min-w-0 flex-1 truncate font-semibold">{nameOf(id)}</span>
-                    {next.ids.length > 1 && (
-                      <Button look="quiet" onClick={() => putBack([id])}>
-                        Only this
-                      </Button>
-                    )}
-                  </li>
-                ))}
-              </ul>
-              <div className="sticky bottom-16 mt-3 bg-mist py-2 md:-bottom-4">
-                <Button
-                  look="strong"
-                  autoFocus
-                  key={next.placeId}
-                  data-key="d"
-                  className="min-h-14 w-full text-lg md:w-auto md:px-10"
-                  onClick={() => putBack(next.ids)}
-                >
-                  {next.ids.length === 1 ? 'It is back' : 'They are back'} <kbd className="pl-1 font-normal">D</kbd>
-                </Button>
-              </div>
-            </section>
-            {later.length > 0 && (
-              <section aria-label="Then" className="mt-4 max-w-3xl">
-                <h2
-                  className="font-display text-lg font-semibold"
-                  {...explained(
-                    'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
-                  )}
-                >
-                  Then, {formatWay(round.wayMm, household.settings.units)} round in all
-                </h2>
-                <ol>
-                  {later.map(({ placeId, ids }) => (
-                    <li key={placeId} className="dotted-row flex gap-4 py-1.5">
-                      <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
-                      <span className="truncate text-sm text-stone">{ids.map(nameOf).join(', ')}</span>
+                <strong className="font-semibold">{formatPlaceName(tree, next.placeId)}</strong>
+              </h2>
+              <Beside
+                picture={
+                  <>
+                    <PlacePicture place={next.placeId} lots={next.ids} mark="to" mostPx={WALL_PX} after={after} />
+                    <div className="hidden lg:block">
+                      <RoundPlan stops={stops.map(({ placeId }) => placeId)} />
+                    </div>
+                  </>
+                }
+              >
+                <ul className="mt-3">
+                  {next.ids.map((id) => (
+                    <li key={id} className="dotted-row flex items-center gap-3 py-1.5">
+                      <Swatch item={household.items.get(household.lots.get(id)!.itemId)!} className="size-9 shrink-0" />
+                      <span className="min-w-0 flex-1 truncate font-semibold">{nameOf(id)}</span>
+                      {next.ids.length > 1 && (
+                        <Button look="quiet" onClick={() => putBack([id])}>
+                          Only this
+                        </Button>
+                      )}
                     </li>
                   ))}
-                </ol>
-              </section>
-            )}
+                </ul>
+                <div className="sticky bottom-16 mt-3 bg-mist py-2 md:-bottom-4">
+                  <Button
+                    look="strong"
+                    autoFocus
+                    key={next.placeId}
+                    data-key="d"
+                    className="min-h-14 w-full text-lg md:w-auto md:px-10"
+                    onClick={() => putBack(next.ids)}
+                  >
+                    {next.ids.length === 1 ? 'It is back' : 'They are back'} <kbd className="pl-1 font-normal">D</kbd>
+                  </Button>
+                </div>
+                {later.length > 0 && (
+                  <section aria-label="Then" className="mt-4">
+                    <h2
+                      className="font-display text-lg font-semibold"
+                      {...explained(
+                        'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
+                      )}
+                    >
+                      Then, {formatWay(round.wayMm, household.settings.units)} round in all
+                    </h2>
+                    <ol>
+                      {later.map(({ placeId, ids }) => (
+                        <li key={placeId} className="dotted-row flex gap-4 py-1.5">
+                          <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
+                          <span className="truncate text-sm text-stone">{ids.map(nameOf).join(', ')}</span>
+                        </li>
+                      ))}
+                    </ol>
+                  </section>
+                )}
+              </Beside>
+            </section>
           </>
         )}
       </div>

@@ -28,13 +28,14 @@ export function DaybookFigures() {
   );
   if (months.every((one) => one.came + one.used + one.left === 0))
     return (
-      <section aria-label="The year in figures" className="px-4 pb-3 text-stone md:px-5">
+      <section aria-label="The year in figures" className="text-stone">
         Nothing came, was used or left in these twelve months; what was there from the start is not counted.
       </section>
     );
   return (
-    <section aria-label="The year in figures" className="overflow-x-auto px-4 pb-3 md:px-5" {...explained(HOW)}>
-      <BarChart width={860} height={190} data={months} aria-hidden accessibilityLayer={false}>
+    <section aria-label="The year in figures" className="overflow-x-auto" {...explained(HOW)}>
+      <h2 className="mb-2 font-display text-lg font-semibold">The year in figures</h2>
+      <BarChart width={262} height={220} data={months} aria-hidden accessibilityLayer={false}>
         <XAxis dataKey="name" tickLine={false} stroke="#566570" fontSize={14} />
         <YAxis allowDecimals={false} width={36} tickLine={false} stroke="#566570" fontSize={14} />
         <Legend wrapperStyle={{ fontSize: 14 }} />

@@ -1,11 +1,14 @@
 import { format } from 'date-fns';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { listTakenBack } from '../../../core/daybook/index.ts';
-import type { AmountUnit, EventType } from '../../../core/records/index.ts';
+import type { AmountUnit, DaybookEvent, EventType, ItemId, LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useLong, VirtualList } from '../../components/VirtualTable.tsx';
+import { PrintDefs } from '../../drawing/Prints.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { undo } from '../../state/hands.ts';
 import { explained } from '../../components/explained.ts';
@@ -52,7 +55,6 @@ export function DaybookPage() {
   const events = useApp((state) => state.events);
   const [text, setText] = useState('');
   const [topic, setTopic] = useState<Topic | 'all'>('all');
-  const [isCharted, setCharted] = useState(false);
   const undone = useMemo(() => listTakenBack(events), [events]);
   const lines = useMemo(() => {
     const words = text.trim().toLowerCase();
@@ -75,10 +77,19 @@ export function DaybookPage() {
     const heads = ['when', 'what', 'words', 'amount', 'unit', 'taken_back'];
     saveFile(writeTable([heads, ...rows]), 'daybook.csv', 'text/csv');
   };
-  const long = useLong(lines.length, { rowPx: 44, overscan: 10 });
+  const rows = useMemo(() => listRows(lines), [lines]);
+  const long = useLong(rows.length, { rowPx: 44, overscan: 10 });
 
   return (
-    <Page title="Daybook">
+    <Page
+      title="Daybook"
+      asideLabel="The year in figures"
+      aside={
+        <Suspense>
+          <DaybookFigures />
+        </Suspense>
+      }
+    >
       <div className="flex flex-wrap items-center gap-4 px-4 py-2 md:px-5">
         <input
           maxLength={200}
@@ -105,18 +116,11 @@ export function DaybookPage() {
         <Button look="quiet" disabled={lines.length === 0} onClick={() => void save()}>
           Save as a table
         </Button>
-        <Button look="quiet" aria-expanded={isCharted} onClick={() => setCharted(!isCharted)}>
-          The year in figures
-        </Button>
         <span className="text-stone" {...explained('The lines of the daybook that are listed here.')}>
           {wordCount(lines.length, 'line')}
         </span>
       </div>
-      {isCharted && (
-        <Suspense>
-          <DaybookFigures />
-        </Suspense>
-      )}
+      <PrintDefs />
       <VirtualList
         long={long}
         frameClass="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5"
@@ -124,34 +128,71 @@ export function DaybookPage() {
         head={lines.length === 0 && <p className="py-8 font-display text-xl">No line of the daybook says that.</p>}
       >
         {(index) => {
-          const { event, words } = lines[index]!;
-          const isUndone = undone.has(event.id);
-          return (
-            <li key={event.id} className="dotted-row flex h-11 items-center gap-4">
-              <time
-                dateTime={new Date(event.atMs).toISOString()}
-                className="tabular shrink-0 text-sm text-stone max-md:w-16 md:w-32"
-              >
-                {format(event.atMs, 'd MMM')}
-                <span className="max-md:hidden">{format(event.atMs, ' yyyy, HH:mm')}</span>
-              </time>
-              <span
-                className={`min-w-0 flex-1 truncate ${isUndone ? 'text-stone line-through' : ''}`}
-                {...explained('As it was written down when it was done.', 'A line')}
-              >
-                {words}
-              </span>
-              {isUndone ? (
-                <span className="text-sm text-stone">taken back</span>
-              ) : event.seq === 0 || event.type === 'undone' ? null : (
-                <Button look="quiet" aria-label={`Undo: ${words}`} onClick={() => void undo(event)}>
-                  Undo
-                </Button>
-              )}
+          const row = rows[index]!;
+          return row.line ? (
+            <Line key={row.line.event.id} {...row.line} isUndone={undone.has(row.line.event.id)} />
+          ) : (
+            <li key={row.day} className="flex h-11 items-end pb-1 font-display text-lg font-semibold">
+              <time dateTime={row.day}>{format(row.atMs, 'EEEE, d MMMM yyyy')}</time>
             </li>
           );
         }}
       </VirtualList>
     </Page>
+  );
+}
+
+interface DaybookLine {
+  readonly event: DaybookEvent;
+  readonly words: string;
+}
+
+type Row = { readonly day: string; readonly atMs: number; readonly line?: DaybookLine };
+
+/** The lines under their days. */
+function listRows(lines: readonly DaybookLine[]): Row[] {
+  let before = '';
+  return lines.flatMap((line): Row[] => {
+    const day = format(line.event.atMs, 'yyyy-MM-dd');
+    const row = { day, atMs: line.event.atMs, line };
+    const rows = day === before ? [row] : [{ day, atMs: line.event.atMs }, row];
+    before = day;
+    return rows;
+  });
+}
+
+/** What was done, at what time, with the swatch of what it was done to; pressed, it is shown on its wall. */
+function Line({ event, words, isUndone }: DaybookLine & { isUndone: boolean }) {
+  const household = useHousehold();
+  const lotId = event.changes.find(({ table, id }) => table === 'lots' && household.lots.has(id as LotId))?.id;
+  const lot = lotId === undefined ? undefined : household.lots.get(lotId as LotId);
+  const itemId = lot?.itemId ?? event.changes.find(({ table }) => table === 'items')?.id;
+  const item = itemId === undefined ? undefined : household.items.get(itemId as ItemId);
+  const isShown = lot !== undefined && lot.state !== 'gone';
+  const look = `min-w-0 flex-1 line-clamp-2 leading-tight ${isUndone ? 'text-stone line-through' : ''}`;
+  const how = explained('As it was written down when it was done.', 'A line');
+  return (
+    <li className="dotted-row flex h-11 items-center gap-3">
+      <time dateTime={new Date(event.atMs).toISOString()} className="tabular w-11 shrink-0 text-sm text-stone">
+        {format(event.atMs, 'HH:mm')}
+      </time>
+      {item ? <Swatch item={item} className="size-7 shrink-0" /> : <span className="size-7 shrink-0" />}
+      {isShown ? (
+        <Link to={`/find/${lot.id}`} className={`${look} hover:underline`} {...how}>
+          {words}
+        </Link>
+      ) : (
+        <span className={look} {...how}>
+          {words}
+        </span>
+      )}
+      {isUndone ? (
+        <span className="text-sm text-stone">taken back</span>
+      ) : event.seq === 0 || event.type === 'undone' ? null : (
+        <Button look="quiet" aria-label={`Undo: ${words}`} onClick={() => void undo(event)}>
+          Undo
+        </Button>
+      )}
+    </li>
   );
 }

@@ -177,8 +177,7 @@ function Files() {
       <p className="mt-1 text-stone">
         Everything stays in this browser:{' '}
         <span {...explained('The records of each table, what is gone and what is put away included.')}>
-          {wordCount(household.items.size, 'item')}, {wordCount(household.lots.size, 'thing')},{' '}
-          {wordCount(household.places.size, 'place')}
+          {wordCount(household.lots.size, 'thing')}, {wordCount(household.places.size, 'place')}
         </span>
         . Save it to one file now and then, and open that file in any other browser.
       </p>

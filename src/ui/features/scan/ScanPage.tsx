@@ -157,9 +157,9 @@ function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }:
           {scanner === 'there' ? (
             <>
               <a href="/devices/scanner" target="_blank" rel="noreferrer" className="text-woad underline">
-                The hand scanner
+                A made-up hand scanner
               </a>{' '}
-              is there.
+              listens: its button sends what it reads here.
             </>
           ) : scanner === 'absent' ? (
             'No hand scanner answers here; typing does as well.'

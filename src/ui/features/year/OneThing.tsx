@@ -5,6 +5,7 @@ import type { Household, ProjectId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { toDay } from '../../../core/units/index.ts';
 import type { ReviewEntry } from '../../../core/upkeep/index.ts';
+import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
@@ -95,44 +96,42 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
           </p>
         </div>
       </div>
-      <div className="mt-4 gap-6 lg:flex lg:flex-row-reverse lg:items-start">
-        {lot.state === 'in' && lot.placeId && (
-          <div className="mb-3 min-w-0 flex-1 lg:mb-0">
-            <PlacePicture place={lot.placeId} lots={[lot.id]} mark="to" mostPx={PICTURE_PX} />
-          </div>
+      <Beside
+        picture={
+          lot.state === 'in' &&
+          lot.placeId && <PlacePicture place={lot.placeId} lots={[lot.id]} mark="to" mostPx={PICTURE_PX} />
+        }
+      >
+        <ul aria-label="What becomes of it" className="space-y-2">
+          {choices
+            .filter(({ isHidden }) => !isHidden)
+            .map(({ key, name, onPress }) => (
+              <li key={key}>
+                <button
+                  type="button"
+                  data-key={key}
+                  className="flex min-h-12 w-full items-center gap-4 border border-ink bg-paper px-4 py-1.5 text-left hover:bg-linen"
+                  onClick={onPress}
+                >
+                  <kbd className="grid size-8 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
+                    {key}
+                  </kbd>
+                  <span className="min-w-0 flex-1 font-semibold" data-name>
+                    {name}
+                  </span>
+                </button>
+              </li>
+            ))}
+        </ul>
+        {isElsewhere && <Elsewhere entry={entry} onDone={onDone} />}
+        {isAsked ? (
+          <ToWhom onDone={() => setAsked(false)} />
+        ) : (
+          <Button look="quiet" className="mt-2" onClick={() => setAsked(true)}>
+            To whom, and by when
+          </Button>
         )}
-        <div className="shrink-0 lg:w-96">
-          <ul aria-label="What becomes of it" className="space-y-2">
-            {choices
-              .filter(({ isHidden }) => !isHidden)
-              .map(({ key, name, onPress }) => (
-                <li key={key}>
-                  <button
-                    type="button"
-                    data-key={key}
-                    className="flex min-h-12 w-full items-center gap-4 border border-ink bg-paper px-4 py-1.5 text-left hover:bg-linen"
-                    onClick={onPress}
-                  >
-                    <kbd className="grid size-8 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
-                      {key}
-                    </kbd>
-                    <span className="min-w-0 flex-1 font-semibold" data-name>
-                      {name}
-                    </span>
-                  </button>
-                </li>
-              ))}
-          </ul>
-          {isElsewhere && <Elsewhere entry={entry} onDone={onDone} />}
-          {isAsked ? (
-            <ToWhom onDone={() => setAsked(false)} />
-          ) : (
-            <Button look="quiet" className="mt-2" onClick={() => setAsked(true)}>
-              To whom, and by when
-            </Button>
-          )}
-        </div>
-      </div>
+      </Beside>
     </section>
   );
 }

@@ -1,0 +1,77 @@
+import { useRef } from 'react';
+import { listPieces } from '../../core/room/index.ts';
+import type { PlaceId, PlanPoint } from '../../core/records/index.ts';
+import { computeStandPoint, computeStationPoint, getAncestor } from '../../core/storage/index.ts';
+import { explained } from '../components/explained.ts';
+import { useSize } from '../components/useSize.ts';
+import { useHousehold } from '../state/app.ts';
+import { getTree } from '../state/derived.ts';
+import { createPlanFrame, INK, PlanPiece, PlanShell } from './planParts.tsx';
+
+const MOST_PX = 300;
+const PAD_PX = 10;
+const DOT_PX = 11;
+
+/** A round on the floor plan of the room in which it goes on: from the station to each stop in its turn, and back. */
+export function RoundPlan({ stops }: { stops: readonly PlaceId[] }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useSize(holder);
+  const [first] = stops;
+  const room = first && getAncestor(tree, first, 'room');
+  if (!room?.room) return null;
+  const spec = room.room;
+  const xs = spec.walls.map((wall) => wall.from.xMm);
+  const ys = spec.walls.map((wall) => wall.from.yMm);
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  const [wide, deep] = [Math.max(...xs) - left, Math.max(...ys) - top];
+  const scale = size ? Math.min((size.width - 2 * PAD_PX) / wide, (MOST_PX - 2 * PAD_PX) / deep) : 0;
+  const frame = createPlanFrame(left, top, scale);
+  const [station] = spec.stations;
+  const start = station ? [computeStationPoint(spec, station, (id) => tree.places.get(id)?.unit)] : [];
+  const here = stops.flatMap((id, n): { point: PlanPoint; turn: number }[] => {
+    const place = tree.places.get(id);
+    const isHere = place !== undefined && getAncestor(tree, id, 'room')?.id === room.id;
+    return isHere ? [{ point: computeStandPoint(tree, place), turn: n + 1 }] : [];
+  });
+  const walk = [...start, ...here.map(({ point }) => point), ...start];
+  return (
+    <div ref={holder} {...explained('The stops in their turn, on the floor plan; from the first station and back.')}>
+      {scale > 0 && (
+        <svg
+          role="img"
+          aria-label={`The way round in ${room.name}, ${here.length === 1 ? 'one stop' : `${here.length} stops`}`}
+          width={wide * scale + 2 * PAD_PX}
+          height={deep * scale + 2 * PAD_PX}
+          className="block select-none"
+        >
+          <g transform={`translate(${PAD_PX} ${PAD_PX})`}>
+            <PlanShell room={spec} frame={frame} />
+            {listPieces(household, tree, room.id).map((piece) => (
+              <PlanPiece
+                key={piece.id}
+                {...{ room: spec, frame, piece, scale }}
+                isChosen={false}
+                isFault={undefined}
+                grip={undefined}
+              />
+            ))}
+            <path d={frame.path(walk, false)} fill="none" stroke={INK.woad} strokeWidth="2.5" strokeDasharray="7 5" />
+            {here.map(({ point, turn }) => {
+              const [x, y] = frame.at(point);
+              return (
+                <g key={turn} transform={`translate(${x} ${y})`}>
+                  <circle r={DOT_PX} fill={turn === 1 ? INK.woad : '#fffdf8'} stroke={INK.woad} strokeWidth="2" />
+                  <text y="5" textAnchor="middle" fontSize="14" fontWeight="700" fill={turn === 1 ? '#fff' : INK.ink}>
+                    {turn}
+                  </text>
+                </g>
+              );
+            })}
+          </g>
+        </svg>
+      )}
+    </div>
+  );
+}
