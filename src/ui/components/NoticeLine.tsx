@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useApp } from '../state/app.ts';
 import { undo } from '../state/hands.ts';
 
-/** What just happened, with its undo. A fault stays until it is read. */
+/** What just happened, with its undo: over the head of the screen, where nothing is done. A fault stays until it is read. */
 export function NoticeLine() {
   const notice = useApp((state) => state.notice);
   const tell = useApp((state) => state.tell);
@@ -16,18 +16,18 @@ export function NoticeLine() {
   return (
     <div
       aria-live="polite"
-      className="no-print pointer-events-none fixed inset-x-0 bottom-20 z-20 flex justify-center px-3 group-has-[[data-draft]]/screen:top-1 group-has-[[data-draft]]/screen:bottom-auto md:bottom-[74px] md:group-has-[[data-draft]]/screen:top-16 md:group-has-[[data-draft]]/screen:bottom-auto"
+      className="no-print pointer-events-none fixed inset-x-0 top-1 z-20 flex justify-center px-3 md:top-1.5 md:right-[350px] md:left-[100px]"
     >
       {notice && (
         <div
           role={notice.tone === 'fault' ? 'alert' : undefined}
-          className={`pointer-events-auto flex max-w-xl items-center gap-4 rounded px-4 py-2 text-paper shadow-md ${notice.tone === 'fault' ? 'bg-madder' : 'bg-ink'}`}
+          className={`flex max-w-xl items-center gap-4 rounded px-4 py-2 text-paper shadow-md ${notice.tone === 'fault' ? 'bg-madder' : 'bg-ink'}`}
         >
           <span>{notice.text}</span>
           {notice.canUndo && (
             <button
               type="button"
-              className="min-h-9 font-semibold underline underline-offset-4"
+              className="pointer-events-auto min-h-9 font-semibold underline underline-offset-4"
               onClick={() => void undo()}
             >
               Undo
@@ -36,13 +36,18 @@ export function NoticeLine() {
           {notice.offer && (
             <button
               type="button"
-              className="min-h-9 font-semibold whitespace-nowrap underline underline-offset-4"
+              className="pointer-events-auto min-h-9 font-semibold whitespace-nowrap underline underline-offset-4"
               onClick={notice.offer.take}
             >
               {notice.offer.label}
             </button>
           )}
-          <button type="button" aria-label="Close message" className="min-h-9 px-1 text-lg" onClick={() => tell(null)}>
+          <button
+            type="button"
+            aria-label="Close message"
+            className="pointer-events-auto min-h-9 px-1 text-lg"
+            onClick={() => tell(null)}
+          >
             ×
           </button>
         </div>

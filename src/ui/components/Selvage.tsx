@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
+import { useApp } from '../state/app.ts';
+import { countGiven } from '../state/given.ts';
+import { undo } from '../state/hands.ts';
 import type { Help } from './explained.ts';
 
 /** The screens in the order of the work; the number opens each. */
@@ -24,6 +27,8 @@ export function Selvage({ onHelp }: { onHelp: (help: Help) => void }) {
   // Going on to another screen closes it.
   const [openAt, setOpenAt] = useState<string | null>(null);
   const isMore = openAt === pathname;
+  // What came with the sample is nothing that one did.
+  const canUndo = useApp((state) => state.events.length > countGiven(state.events));
   const hidden = SCREENS.find(({ to }) => !AT_HAND.has(to) && pathname.startsWith(to));
   return (
     <nav
@@ -32,8 +37,10 @@ export function Selvage({ onHelp }: { onHelp: (help: Help) => void }) {
       onKeyDown={(event) => event.key === 'Escape' && setOpenAt(null)}
     >
       <div aria-hidden className="fringe absolute inset-y-0 left-0 hidden w-2 md:block" />
-      <span className="hidden px-3 pt-4 pb-5 font-display text-[17px] font-semibold md:block">Yardmist</span>
-      <ul className="flex w-full justify-between px-1 md:flex-col md:gap-1 md:pl-4">
+      <span className="hidden px-3 pt-4 pb-5 font-display text-[17px] font-semibold md:block short:pt-2 short:pb-1">
+        Yardmist
+      </span>
+      <ul className="flex w-full justify-between px-1 md:flex-col md:gap-1 md:pl-4 short:md:gap-0 short:md:pl-2.5">
         {SCREENS.map((screen, i) => (
           <li key={screen.to} className={`flex-1 ${AT_HAND.has(screen.to) ? '' : 'max-md:hidden'}`}>
             <Screen screen={screen} number={i + 1} />
@@ -68,9 +75,24 @@ export function Selvage({ onHelp }: { onHelp: (help: Help) => void }) {
               <Screen screen={screen} number={i + 1} />
             </li>
           ))}
+          {canUndo && (
+            <li className="flex-1">
+              <button type="button" className={`${entryClass} w-full text-stone`} onClick={() => void undo()}>
+                <span aria-hidden className="text-xl leading-none">
+                  ↶
+                </span>
+                Undo
+              </button>
+            </li>
+          )}
         </ul>
       )}
-      <div className="mt-auto hidden gap-1 pb-4 pl-4 text-sm text-stone md:grid">
+      <div className="mt-auto hidden gap-1 pb-4 pl-4 text-sm text-stone md:grid short:gap-0 short:pb-1 short:pl-2.5">
+        {canUndo && (
+          <button type="button" className="min-h-8 text-left hover:text-ink" onClick={() => void undo()}>
+            Undo <kbd>U</kbd>
+          </button>
+        )}
         <button type="button" className="min-h-8 text-left hover:text-ink" onClick={() => onHelp('numbers')}>
           How? <kbd>H</kbd>
         </button>
@@ -82,7 +104,8 @@ export function Selvage({ onHelp }: { onHelp: (help: Help) => void }) {
   );
 }
 
-const entryClass = 'flex min-h-13 flex-col items-center justify-center gap-0.5 px-0.5 text-sm md:items-start md:py-1';
+const entryClass =
+  'flex min-h-13 flex-col items-center justify-center gap-0.5 px-0.5 text-sm md:items-start md:py-1 short:md:min-h-9 short:md:flex-row short:md:items-center short:md:justify-start short:md:gap-1.5 short:md:py-0';
 
 function Screen({ screen: { to, name, dot }, number }: { screen: (typeof SCREENS)[number]; number: number }) {
   return (
@@ -94,7 +117,7 @@ function Screen({ screen: { to, name, dot }, number }: { screen: (typeof SCREENS
         <>
           <span
             aria-hidden
-            className={`grid size-6 place-items-center rounded-full text-sm font-semibold text-white ${dot} ${isActive ? 'ring-2 ring-ink ring-offset-2' : ''}`}
+            className={`grid size-6 shrink-0 place-items-center rounded-full text-sm font-semibold text-white ${dot} ${isActive ? 'ring-2 ring-ink ring-offset-2' : ''}`}
           >
             {number}
           </span>

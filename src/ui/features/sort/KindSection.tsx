@@ -177,7 +177,7 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
       <button
         type="button"
         aria-pressed={isChosen}
-        className={`grid min-h-11 w-full grid-cols-[1fr_auto] items-center gap-x-4 py-1 text-left md:grid-cols-[170px_120px_60px_1fr_70px] md:min-h-9 ${isChosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
+        className={`grid min-h-11 w-full grid-cols-[1fr_auto] items-center gap-x-4 py-1 text-left md:grid-cols-[170px_110px_80px_1fr_70px] md:min-h-9 ${isChosen ? 'bg-linen font-semibold' : 'hover:bg-linen/60'}`}
         onClick={() => onChoose(group)}
       >
         <span data-name className={`truncate ${isInside ? 'pl-4' : ''}`}>
@@ -188,10 +188,7 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
         <span className="tabular text-right" {...explained('The things that this kind’s sorting puts together.')}>
           {wordCount(group.lots.length, 'thing')}
         </span>
-        <span
-          className="col-span-2 md:col-span-1 md:truncate"
-          {...explained(rows.map(({ how }) => how).join(' Or: ') || NO_WAY)}
-        >
+        <span className="col-span-2 md:col-span-1" {...explained(rows.map(({ how }) => how).join(' Or: ') || NO_WAY)}>
           {words[0] ?? 'they cannot all be kept the same way'}
           {words.length > 1 && (
             <span className="text-sm font-normal text-stone">{` or ${words.slice(1).join(', or ')}`}</span>
