@@ -160,10 +160,7 @@ test('what is promised is kept when something else is cut, and given when it is 
   await quickAdd(page, 'linen 3m x 140');
   await page.getByRole('list', { name: 'Linen' }).getByRole('button').click();
   const ticket = page.getByRole('complementary', { name: 'Ticket' });
-  await ticket
-    .getByRole('button', { name: 'Take out' })
-    .or(ticket.getByRole('button', { name: 'Put back' }))
-    .waitFor();
+  await ticket.getByRole('button', { name: 'Give it a home' }).waitFor();
   await page.keyboard.press('r');
   await ticket.getByLabel('For what').fill('the smock');
   await ticket.getByLabel('How much').fill('2 m');

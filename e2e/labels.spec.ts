@@ -87,7 +87,7 @@ test('a label printer prints, jams and runs out; nothing is lost, and without on
   await tray.reload();
   await expect(tray.getByRole('img')).toHaveCount(2);
   await expectAccessible(tray);
-  await expect(page.getByRole('list', { name: 'Labels' }).getByText('true', { exact: true })).toHaveCount(2);
+  await expect(page.getByRole('list', { name: 'Labels' }).getByText('up to date', { exact: true })).toHaveCount(2);
   await tray.close();
   // Nobody answers: it is said, and paper does as well.
   await page.route('**/devices/printer/stream', (route) => route.fulfill({ status: 204 }));

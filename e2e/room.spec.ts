@@ -19,7 +19,7 @@ test('a piece moved by the keys alone stops hitting the door; it stays there, an
     findings.filter({ hasText: /Pattern chest and Iron trolley are [\d.]+ cm in each other\./ }),
   ).toHaveCount(1);
   // Kept as one act once the keys rest.
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+  await expect(page.locator('[aria-live]').getByRole('button', { name: 'Undo' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: /^Pattern chest.*91 cm from the left/ })).toBeVisible();
   await page.keyboard.press('u');

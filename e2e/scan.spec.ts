@@ -62,7 +62,7 @@ test('what is scanned is in the hand, and a place takes it; codes that mean noth
   const saving = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as PDF' }).click();
   await saving;
-  await expect(labels.getByText('true', { exact: true })).toHaveCount(2);
+  await expect(labels.getByText('up to date', { exact: true })).toHaveCount(2);
 
   await page.keyboard.press('1');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bench');
@@ -121,7 +121,7 @@ test('the hand scanner sends what it reads, the camera sees a label, and both ma
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openSample(page, '/scan');
-  await expect(page.getByText('is there.')).toBeVisible();
+  await expect(page.getByText(/listens: its button sends/)).toBeVisible();
   const scanner = await context.newPage();
   await scanner.goto('/devices/scanner');
   await scanner.getByRole('textbox').fill(formatCode(OILSKIN.code));

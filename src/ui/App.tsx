@@ -42,6 +42,7 @@ const AheadPage = screen(() => import('./features/year/AheadPage.tsx'), 'AheadPa
 const PackPage = screen(() => import('./features/year/PackPage.tsx'), 'PackPage');
 const SeasonPage = screen(() => import('./features/year/SeasonPage.tsx'), 'SeasonPage');
 const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
+const WaysPage = screen(() => import('./features/ways/WaysPage.tsx'), 'WaysPage');
 const HouseholdPage = screen(() => import('./features/household/HouseholdPage.tsx'), 'HouseholdPage');
 
 /** A household that is being set out opens on that. */
@@ -101,6 +102,7 @@ export function App() {
             <Route path="year/moving" element={<PackPage />} />
             <Route path="year/season/:seasonId/:turn" element={<SeasonPage />} />
             <Route path="daybook" element={<DaybookPage />} />
+            <Route path="ways" element={<WaysPage />} />
             <Route path="household" element={<HouseholdPage />} />
             <Route path="*" element={<First />} />
           </Route>

@@ -13,8 +13,8 @@ import { FileInput } from './FileInput.tsx';
 const JoinPanel = lazy(async () => ({ default: (await import('./JoinPanel.tsx')).JoinPanel }));
 
 function wordContents({ household, events }: Chronicle): string {
-  const { items, lots, places, settings } = household;
-  const parts = [wordCount(items.size, 'item'), wordCount(lots.size, 'thing'), wordCount(places.size, 'place')];
+  const { lots, places, settings } = household;
+  const parts = [wordCount(lots.size, 'thing'), wordCount(places.size, 'place')];
   return `${settings.name}: ${parts.join(', ')}, ${wordCount(events.length, 'daybook line')}`;
 }
 

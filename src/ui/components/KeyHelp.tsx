@@ -1,5 +1,6 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { Button } from './Button.tsx';
+import { Link } from 'react-router';
+import { Button, linkClass } from './Button.tsx';
 import { SCREENS } from './Selvage.tsx';
 
 const KEYS: readonly [string, string][] = [
@@ -31,21 +32,26 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} className="relative z-30">
       <div aria-hidden className="fixed inset-0 bg-ink/30" />
       <div className="fixed inset-0 grid place-items-center p-4">
-        <DialogPanel className="w-full max-w-md bg-paper p-6 shadow-md">
+        <DialogPanel className="max-h-full w-full max-w-3xl overflow-y-auto bg-paper p-6 shadow-md">
           <DialogTitle className="font-display text-xl font-semibold">All keys</DialogTitle>
-          <dl className="mt-4">
+          <dl className="mt-4 gap-8 md:columns-2">
             {[...KEYS, ...SCREENS.map(({ name }, i): [string, string] => [String(i + 1), name])].map(([key, what]) => (
-              <div key={key} className="dotted-row flex justify-between py-1">
-                <dt>
+              <div key={key} className="dotted-row flex gap-4 py-1">
+                <dt className="w-10 shrink-0">
                   <kbd className="rounded border border-thread bg-linen px-2 text-sm font-semibold">{key}</kbd>
                 </dt>
                 <dd>{what}</dd>
               </div>
             ))}
           </dl>
-          <Button className="mt-5" look="strong" onClick={onClose}>
-            Close
-          </Button>
+          <p className="mt-5 flex flex-wrap items-center gap-5">
+            <Button look="strong" onClick={onClose}>
+              Close
+            </Button>
+            <Link className={linkClass} to="/ways" onClick={onClose}>
+              Where do I…
+            </Link>
+          </p>
         </DialogPanel>
       </div>
     </Dialog>

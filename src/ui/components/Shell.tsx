@@ -1,5 +1,5 @@
 import { lazy, Suspense, useDeferredValue, useEffect } from 'react';
-import { Outlet, useLocation } from 'react-router';
+import { Link, Outlet, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
 import { tellShown } from '../state/showing.ts';
 import { NoticeLine } from './NoticeLine.tsx';
@@ -55,13 +55,18 @@ export function Shell() {
         <Suspense>
           <Outlet />
         </Suspense>
-        <button
-          type="button"
-          className="no-print min-h-11 px-4 text-left text-sm text-woad underline underline-offset-4 md:hidden"
-          onClick={() => setHelp('numbers')}
-        >
-          How were these numbers made?
-        </button>
+        <p className="no-print flex flex-wrap gap-x-6 px-4 text-sm text-woad md:hidden">
+          <button
+            type="button"
+            className="min-h-11 text-left underline underline-offset-4"
+            onClick={() => setHelp('numbers')}
+          >
+            How were these numbers made?
+          </button>
+          <Link className="flex min-h-11 items-center underline underline-offset-4" to="/ways">
+            Where do I…
+          </Link>
+        </p>
         <NoticeLine />
       </div>
       {help !== null && (

@@ -132,7 +132,8 @@ export function DaybookPage() {
           return row.line ? (
             <Line key={row.line.event.id} {...row.line} isUndone={undone.has(row.line.event.id)} />
           ) : (
-            <li key={row.day} className="flex h-11 items-end pb-1 font-display text-lg font-semibold">
+            // Each line says its day itself to who hears it.
+            <li aria-hidden key={row.day} className="flex h-11 items-end pb-1 font-display text-lg font-semibold">
               <time dateTime={row.day}>{format(row.atMs, 'EEEE, d MMMM yyyy')}</time>
             </li>
           );
@@ -174,6 +175,7 @@ function Line({ event, words, isUndone }: DaybookLine & { isUndone: boolean }) {
   return (
     <li className="dotted-row flex h-11 items-center gap-3">
       <time dateTime={new Date(event.atMs).toISOString()} className="tabular w-11 shrink-0 text-sm text-stone">
+        <span className="sr-only">{format(event.atMs, 'EEEE, d MMMM yyyy, ')}</span>
         {format(event.atMs, 'HH:mm')}
       </time>
       {item ? <Swatch item={item} className="size-7 shrink-0" /> : <span className="size-7 shrink-0" />}

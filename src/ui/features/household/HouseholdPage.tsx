@@ -27,9 +27,14 @@ export function HouseholdPage() {
     <Page
       title="House"
       tabs={
-        <Link className={linkClass} to="/daybook">
-          The daybook
-        </Link>
+        <span className="flex gap-5">
+          <Link className={linkClass} to="/daybook">
+            The daybook
+          </Link>
+          <Link className={linkClass} to="/ways">
+            Where do I…
+          </Link>
+        </span>
       }
     >
       <div className="grid min-h-0 flex-1 content-start gap-x-12 gap-y-8 px-4 py-4 md:grid-cols-2 md:overflow-y-auto md:px-5">

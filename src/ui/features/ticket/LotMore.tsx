@@ -1,8 +1,5 @@
 import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { getAmountUnit } from '../../../core/measure/index.ts';
-import { nameOfPromise } from '../../../core/promises/index.ts';
-import { type Household, type Reservation } from '../../../core/records/index.ts';
 import { formatSize } from '../../../core/units/index.ts';
 import { getAncestor } from '../../../core/storage/index.ts';
 import { Button, linkClass } from '../../components/Button.tsx';
@@ -13,8 +10,7 @@ import { takeOut } from '../../state/takeOut.ts';
 import { getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import type { Asked, LotProps } from './LotAsked.tsx';
-import { formatAmount } from '../../text/index.ts';
-import { createRelease, createThreaded, createWash } from '../../../core/acts/index.ts';
+import { createThreaded, createWash } from '../../../core/acts/index.ts';
 
 const YearActs = lazy(async () => ({ default: (await import('./YearActs.tsx')).YearActs }));
 
@@ -34,20 +30,6 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
   const unit = lot.placeId ? getAncestor(getTree(household), lot.placeId, 'unit') : null;
   return (
     <section aria-label="More to do with it" className="stitched-t mt-4 pt-3">
-      {(lot.reserved ?? []).map((one) => (
-        <p key={one.id} className="mb-2 border-l-4 border-dashed border-walnut bg-linen px-3 py-1.5">
-          {formatAmount(one.amount, getAmountUnit(item, lot), household.settings.units)} promised to{' '}
-          <PromisedTo household={household} promise={one} />
-          {one.note !== '' && <span className="block text-sm text-stone">{one.note}</span>}
-          <Button
-            look="quiet"
-            className="block"
-            onClick={() => void act((now) => createRelease(now, lot.id, one.id, world.nowMs()))}
-          >
-            Release it
-          </Button>
-        </p>
-      ))}
       <div className="flex flex-wrap gap-x-5 gap-y-1">
         <Button look="quiet" data-key="r" onClick={() => onAsk('reserve')}>
           Promise it to something <kbd className="font-normal">R</kbd>
@@ -145,16 +127,5 @@ function LengthActs({ household, item, lot, onAsk }: LotProps & { onAsk: (asked:
         Flaws and shape
       </Button>
     </>
-  );
-}
-
-/** What it is promised to; a project's page is a press away. */
-function PromisedTo({ household, promise }: { household: Household; promise: Reservation }) {
-  const name = nameOfPromise(household, promise);
-  if (!promise.projectId) return <strong>{name}</strong>;
-  return (
-    <Link className={linkClass} to={`/projects/${promise.projectId}`}>
-      {name}
-    </Link>
   );
 }

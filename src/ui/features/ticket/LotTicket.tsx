@@ -19,6 +19,7 @@ import { getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
 import { LotAsked, type Asked } from './LotAsked.tsx';
 import { LotMore } from './LotMore.tsx';
+import { Promises } from './Promises.tsx';
 import { PhotoRow } from './PhotoRow.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
 import { createMove, createReturn } from '../../../core/acts/index.ts';
@@ -96,6 +97,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
           <HeapPanel item={item} lot={lot} />
         </Suspense>
       )}
+      <Promises household={household} item={item} lot={lot} />
       {asked === null && <LotMore household={household} item={item} lot={lot} onAsk={setAsked} />}
     </LotShown>
   );

@@ -1,0 +1,28 @@
+import { WAYS } from '../src/ui/text/ways.ts';
+import { expect, expectAccessible, listUnexplained, openSample, test } from './support.ts';
+
+test('where everything is done is listed, found by words, and each way leads there', async ({ page }) => {
+  await openSample(page, '/household');
+  await page.keyboard.press('?');
+  await page.getByRole('link', { name: 'Where do I…' }).first().click();
+  const find = page.getByRole('searchbox', { name: 'What would you do?' });
+  await find.fill('attic');
+  await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(1);
+  await find.fill('no such thing');
+  await expect(page.getByText(/^Nothing here is called that/)).toBeVisible();
+  await find.fill('');
+  expect(await listUnexplained(page)).toEqual([]);
+  await expectAccessible(page);
+  for (const { task, press, shows } of WAYS.flatMap(({ ways }) => ways))
+    await test.step(task, async () => {
+      await page.getByRole('link', { name: task, exact: true }).click();
+      if (press !== undefined)
+        await page
+          .getByRole('button', { name: new RegExp(`^${press}`) })
+          .first()
+          .click();
+      await expect(page.getByText(shows).first()).toBeAttached();
+      await page.evaluate(() => history.go(-1));
+      await expect(find).toBeVisible();
+    });
+});
