@@ -4,7 +4,7 @@ import { expect, expectAccessible, listUnexplained, openSample, test } from './s
 test('where everything is done is listed, found by words, and each way leads there', async ({ page }) => {
   await openSample(page, '/household');
   await page.keyboard.press('?');
-  await page.getByRole('link', { name: 'Where do I…' }).first().click();
+  await page.getByRole('dialog').getByRole('link', { name: 'Where do I…' }).click();
   const find = page.getByRole('searchbox', { name: 'What would you do?' });
   await find.fill('attic');
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(1);
@@ -22,7 +22,8 @@ test('where everything is done is listed, found by words, and each way leads the
           .first()
           .click();
       await expect(page.getByText(shows).first()).toBeAttached();
-      await page.evaluate(() => history.go(-1));
+      // What was pressed may have had an address of its own.
+      for (let n = 0; n < 3 && new URL(page.url()).pathname !== '/ways'; n += 1) await page.goBack();
       await expect(find).toBeVisible();
     });
 });

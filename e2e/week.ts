@@ -80,7 +80,7 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await page.getByRole('button', { name: 'Save as SVG' }).click();
     await expect(labels.getByText('up to date', { exact: true })).toHaveCount(1);
     await page.goto('/scan');
-    await expect(page.getByText('is there.')).toBeVisible();
+    await expect(page.getByText(/listens: its button sends/)).toBeVisible();
     // The scanner's own page is driven elsewhere; here it is only its trigger that is pressed.
     for (const text of [code, BATTING]) {
       const sent = await page.request.post('/devices/scanner/scan', { form: { code: text } });
