@@ -40,10 +40,14 @@ export function WaysPage() {
               <ul>
                 {ways.map((way) => (
                   <li key={way.task} className="dotted-row py-1">
-                    <Link className={linkClass} to={way.to}>
+                    <Link className={linkClass} to={way.to} title={`There: ${way.shows}`}>
                       {way.task}
                     </Link>
-                    {way.press !== undefined && <span className="text-sm text-stone">, then “{way.press}”</span>}
+                    {way.press !== undefined && (
+                      <span className="text-sm text-stone">
+                        , then “<span data-press>{way.press}</span>”
+                      </span>
+                    )}
                   </li>
                 ))}
               </ul>
