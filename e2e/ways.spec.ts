@@ -20,7 +20,7 @@ test('where everything is done is listed, found by words, and each way leads the
       lines.map((line) => ({
         task: line.querySelector('a')!.textContent!,
         shows: line.querySelector('a')!.title.replace('There: ', ''),
-        press: line.querySelector('[data-press]')?.textContent,
+        press: /, then “(.+)”$/.exec(line.textContent!)?.[1],
       })),
     );
   expect(ways.length).toBeGreaterThan(40);

@@ -1,7 +1,7 @@
 import { completeSketch, parseLine } from '../catalog/index.ts';
 import { createChange } from '../daybook/index.ts';
 import { getReserved } from '../measure/index.ts';
-import type { Household, Item, ItemId, Kind, Lot } from '../records/index.ts';
+import { relinkItem, type Household, type Item, type ItemId, type Kind, type Lot } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createReleaseWrapped, type Act } from './act.ts';
 
@@ -54,8 +54,8 @@ export function createBecome(household: Household, itemId: ItemId, kind: Kind, n
   if (isFile || item.pattern?.format === 'digital') return fail({ code: 'cannot-become' });
   const scraps = [...household.items.values()].flatMap((one) => {
     if (one.scrap?.parentItemId !== itemId || kind === 'fabric') return [];
-    const { parentItemId: _parent, ...scrap } = one.scrap;
-    return createChange('items', one.id, one, { ...one, scrap }) ?? [];
+    const next = relinkItem(one, (id) => (id === itemId ? undefined : id));
+    return createChange('items', one.id, one, next) ?? [];
   });
   const changes = [
     createChange('items', itemId, item, next),

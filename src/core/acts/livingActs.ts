@@ -85,14 +85,11 @@ export function createReturn(household: Household, id: LotId, nowMs: number): Ac
       ? { state: 'in', placeId: one.homeId, order: one.homeOrder, form: one.homeForm }
       : { state: 'out', placeId: undefined }),
   });
-  const along = [...household.lots.values()].flatMap((one) => {
-    const isAlong =
-      one.state === 'lent' &&
-      one.lentTo === lot.lentTo &&
-      one.sinceMs === lot.sinceMs &&
-      household.items.get(one.itemId)?.belongsToId === item.id;
-    return isAlong ? (createChange('lots', one.id, one, toHome(one)) ?? []) : [];
-  });
+  const wentAlong = ({ state, lentTo, sinceMs }: Lot) =>
+    state === 'lent' && lentTo === lot.lentTo && sinceMs === lot.sinceMs;
+  const along = listAccessories(household, item.id)
+    .filter(wentAlong)
+    .flatMap((one) => createChange('lots', one.id, one, toHome(one)) ?? []);
   return createLotDraft('returned', item, lot, toHome(lot), undefined, along);
 }
 

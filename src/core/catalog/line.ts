@@ -144,7 +144,7 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
       else said.lengthMm = reader.take(one, 'length', length(bare)) ?? said.lengthMm;
     }
   } else if (kind === 'scrap') {
-    settleRemnant(reader, rest, small);
+    settleScrapSizes(reader, rest, small);
   } else if (kind === 'pattern') {
     for (const one of rest)
       if (LENGTH_UNITS.has(one.unit)) said.thicknessMm = reader.take(one, 'size', length('mm')) ?? said.thicknessMm;
@@ -158,7 +158,7 @@ function settleAmounts(reader: LineReader, kind: Kind, units: UnitSystem): void 
 }
 
 /** Squares and strips by their side and how many; a remnant by its two sides. */
-function settleRemnant(reader: LineReader, rest: readonly Quantity[], small: 'cm' | 'in'): void {
+function settleScrapSizes(reader: LineReader, rest: readonly Quantity[], small: 'cm' | 'in'): void {
   const { said } = reader;
   const [across, along] = rest;
   const isCut = said.cut === 'square' || said.cut === 'strip';

@@ -1,9 +1,10 @@
 import { type Household, type Item, type Lot, type PlaceId, type Stowage } from '../records/index.ts';
 import {
   computeFetchMm,
-  computeStationPoint,
   computeTraits,
   createPlaceTree,
+  getFetchSpot,
+  listStationSpots,
   standAsPlanned,
   type PlaceTree,
 } from '../storage/index.ts';
@@ -24,18 +25,7 @@ const LEAST_MM = 100;
 
 /** Which things that turned out to be used more a plan brings nearer, those that gain most first. */
 export function listNearer(household: Household, tree: PlaceTree, plan: Stowage): Nearer[] {
-  const spots = new Map(
-    tree.rooms.flatMap((room) =>
-      (room.room?.stations ?? []).map((station) => [
-        station.id,
-        {
-          id: station.id,
-          roomId: room.id,
-          ...computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit),
-        },
-      ]),
-    ),
-  );
+  const spots = new Map(listStationSpots(tree).map((spot) => [spot.id, spot]));
   const { settings } = household;
   // A place that is higher or lower than the hand likes is as far as the way that the bending costs.
   const awkward: Record<string, number> = {
@@ -60,7 +50,7 @@ export function listNearer(household: Household, tree: PlaceTree, plan: Stowage)
       const far = (of: PlaceTree, id: PlaceId) => {
         const place = of.places.get(id)!;
         const seconds = awkward[computeTraits(of, place, settings).reach] ?? 0;
-        return computeFetchMm(of, station, place) + (500 * seconds) / perM;
+        return computeFetchMm(of, station, getFetchSpot(of, place)) + (500 * seconds) / perM;
       };
       const [fromMm, toMm] = [far(tree, lot.placeId), far(planned, placeId)];
       return toMm < fromMm - LEAST_MM ? [{ lot, item, fromMm, toMm }] : [];

@@ -2,8 +2,8 @@ import type { Household, Lot, LotId, Place, PlaceId, StowForm } from '../records
 import {
   computeAccessSeconds,
   computeStandPoint,
-  computeStationPoint,
   computeWayMm,
+  listStationSpots,
   createPlaceTree,
   listBinsToCarry,
   withBerths,
@@ -64,12 +64,7 @@ function createStands(
   slotOf: (p: number) => Place | undefined = (p) => getSlotOf(facts, p),
 ): (p: number) => Stand | null {
   const { tree } = facts;
-  const room = tree.rooms.find((one) => (one.room?.stations.length ?? 0) > 0) ?? tree.rooms[0];
-  const station = room?.room?.stations[0];
-  const centre: Stand | null =
-    room?.room && station
-      ? { roomId: room.id, ...computeStationPoint(room.room, station, (id) => tree.places.get(id)?.unit) }
-      : null;
+  const centre: Stand | null = listStationSpots(tree)[0] ?? null;
   const known = new Map<PlaceId, Stand>();
   return (p) => {
     const slot = p < 0 ? undefined : slotOf(p);

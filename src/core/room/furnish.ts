@@ -1,5 +1,5 @@
 import type { PlaceId, RoomSpec, Settings, SlotSpec, UnitSpec } from '../records/index.ts';
-import { computeFootprint, getPointOf, listWalls, standUnit } from '../storage/index.ts';
+import { computeFootprint, getExtent, getPointOf, listWalls, standUnit } from '../storage/index.ts';
 import { priceFindings } from './arrange.ts';
 import type { Piece } from './bodies.ts';
 import { createScene, findFar, findNear, type Finding } from './findings.ts';
@@ -72,9 +72,7 @@ function* listWallSpots(room: RoomSpec, { unit, wallId }: ToStand, standing: rea
 
 /** Spots in the room, for what one walks round. */
 function* listFreeSpots(room: RoomSpec, { unit, wallId }: ToStand): Generator<Spot> {
-  const xs = room.walls.map(({ from }) => from.xMm);
-  const ys = room.walls.map(({ from }) => from.yMm);
-  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const { left, right, top, bottom } = getExtent(room);
   const wall = listWalls(room).find(({ id }) => id === wallId) ?? listWalls(room)[0];
   if (!wall) return;
   for (let x = left + FREE_STEP_MM; x < right; x += FREE_STEP_MM)

@@ -7,6 +7,7 @@ import {
   getWallLine,
   listWalls,
   type WallLine,
+  getExtent,
 } from '../storage/index.ts';
 import { isInside } from './polygon.ts';
 
@@ -66,13 +67,6 @@ const openSide = (wallId: string, widthMm: number, heightMm: number): Door => ({
 export function shapeRoom(before: RoomSpec, shape: RoomShape, measures: ShapeMeasures): RoomSpec {
   const shaped = drawShape(before, shape, measures);
   return { ...shaped, stations: moveStations(before, shaped) };
-}
-
-/** The largest and the least of each coordinate of an outline. */
-function getExtent({ walls }: RoomSpec) {
-  const xs = walls.map(({ from }) => from.xMm);
-  const ys = walls.map(({ from }) => from.yMm);
-  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) };
 }
 
 /** Stations where they were in proportion; in an L, before the wall that is whole. */

@@ -16,7 +16,8 @@ export {
   computeSpace,
   getInnerSize,
   computeFetchMm,
-  type StationSpot,
+  getFetchSpot,
+  listStationSpots,
   computeStandPoint,
   computeTraits,
   computeWayMm,
@@ -25,7 +26,15 @@ export {
   type Space,
 } from './space.ts';
 export { checkUnitOnWall, computeCeilingMm, computeSlots, findFreeX, isWholeUnit, type UnitFault } from './unit.ts';
-export { computeCeilingAt, computeInsideMm, getWallLine, getWallPoint, listWalls, type WallLine } from './room.ts';
+export {
+  computeCeilingAt,
+  computeInsideMm,
+  getExtent,
+  getWallLine,
+  getWallPoint,
+  listWalls,
+  type WallLine,
+} from './room.ts';
 export {
   computeFootprint,
   computeReachPoint,

@@ -12,6 +12,7 @@ import {
   computeStationPoint,
   createPlaceTree,
   createWays,
+  getFetchSpot,
   getWallLine,
   listCorners,
   listWalls,
@@ -142,7 +143,7 @@ describe('a cart', () => {
   };
   const stand = (spec: Partial<UnitSpec>, from = at) => {
     const { tree, shelf } = build(spec);
-    return computeFetchMm(tree, from, shelf);
+    return computeFetchMm(tree, from, getFetchSpot(tree, shelf));
   };
 
   it('is rolled to its stations: it stands beside them, and its rolling is shared by what is taken that evening', () => {

@@ -115,3 +115,10 @@ export function getWallPoint(wall: Pick<WallLine, 'from' | 'to'>, alongMm: numbe
     yMm: wall.from.yMm + along[1] * alongMm + inward[1] * inwardMm,
   };
 }
+
+/** The largest and the least of each coordinate of a room's outline, mm. */
+export function getExtent({ walls }: RoomSpec) {
+  const xs = walls.map(({ from }) => from.xMm);
+  const ys = walls.map(({ from }) => from.yMm);
+  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) };
+}

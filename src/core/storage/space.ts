@@ -10,7 +10,7 @@ import type {
   StationId,
   UnitSpec,
 } from '../records/index.ts';
-import { computeReachPoint } from './footprint.ts';
+import { computeReachPoint, computeStationPoint } from './footprint.ts';
 import { createWays, type StandPoint, type Ways } from './ways.ts';
 import { getAncestor, getRoomSpec, type PlaceTree } from './tree.ts';
 
@@ -179,12 +179,32 @@ export interface StationSpot extends StandPoint {
   readonly id: StationId;
 }
 
-/** One way on foot from a station to a place, mm; a cart that goes to the station stands beside it, and its rolling is shared. */
-export function computeFetchMm(tree: PlaceTree, from: StationSpot, place: Place): number {
-  const to = computeStandPoint(tree, place);
+/** Where one works at every station, room by room. */
+export function listStationSpots({ rooms, places }: PlaceTree): StationSpot[] {
+  return rooms.flatMap((room) => {
+    const spec = getRoomSpec(room);
+    return spec.stations.map((station) => ({
+      id: station.id,
+      roomId: room.id,
+      ...computeStationPoint(spec, station, (id) => places.get(id)?.unit),
+    }));
+  });
+}
+
+/** A spot that things are fetched from, and the stations to which it is rolled. */
+export interface FetchSpot extends StandPoint {
+  readonly rolledTo: readonly StationId[];
+}
+
+export function getFetchSpot(tree: PlaceTree, place: Place): FetchSpot {
+  const { hasWheels, stationIds = [] } = getAncestor(tree, place.id, 'unit')!.unit!;
+  return { ...computeStandPoint(tree, place), rolledTo: hasWheels ? stationIds : [] };
+}
+
+/** One way on foot from a station, mm; what is rolled there stands beside it, and its rolling is shared. */
+export function computeFetchMm(tree: PlaceTree, from: StationSpot, to: FetchSpot): number {
   const walkMm = computeWayMm(tree, from, to);
-  const unit = getAncestor(tree, place.id, 'unit')!.unit!;
-  const isRolled = unit.hasWheels && unit.stationIds?.includes(from.id) && to.roomId === from.roomId;
+  const isRolled = to.rolledTo.includes(from.id) && to.roomId === from.roomId;
   return isRolled ? Math.min(walkMm, BESIDE_MM + walkMm / TAKEN_AN_EVENING) : walkMm;
 }
 

@@ -9,16 +9,8 @@ import {
   type Place,
   type PlaceId,
   type RoomSpec,
-  type StationId,
 } from '../records/index.ts';
-import {
-  computeFootprint,
-  computeStationPoint,
-  computeWayMm,
-  getPointOf,
-  type PlaceTree,
-  type StationSpot,
-} from '../storage/index.ts';
+import { computeFootprint, computeWayMm, getPointOf, listStationSpots, type PlaceTree } from '../storage/index.ts';
 
 const LATITUDE_DEG = 50;
 /** The middle of each month stands for it. */
@@ -120,15 +112,8 @@ const LEAST_MINUTES = 1;
 
 /** Tools that are carried between stations most, and would pay to have twice. */
 export function listCarried(household: Household, tree: PlaceTree): Carried[] {
-  const spots = new Map<StationId, StationSpot>();
+  const spots = new Map(listStationSpots(tree).map((spot) => [spot.id, spot]));
   const carts = [...tree.places.values()].filter(({ unit }) => unit?.hasWheels && unit.stationIds);
-  for (const room of tree.rooms)
-    for (const station of room.room!.stations)
-      spots.set(station.id, {
-        id: station.id,
-        roomId: room.id,
-        ...computeStationPoint(room.room!, station, (id) => household.places.get(id)?.unit),
-      });
   return [...household.items.values()]
     .flatMap((item): Carried[] => {
       const stations = [item.stationId, ...(item.otherStationIds ?? [])].flatMap((id) => spots.get(id) ?? []);

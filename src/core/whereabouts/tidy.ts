@@ -1,5 +1,5 @@
 import type { Household, Lot, PlaceId } from '../records/index.ts';
-import { computeStandPoint, computeStationPoint, computeWayMm, type PlaceTree } from '../storage/index.ts';
+import { computeStandPoint, computeWayMm, listStationSpots, type PlaceTree } from '../storage/index.ts';
 import { findRound } from './round.ts';
 
 /** A stop of the round: one place, and what goes back there or is fetched, in the order it stands there. */
@@ -40,12 +40,7 @@ function computeRound(tree: PlaceTree, lots: readonly Lot[], which: 'is' | 'home
   }
   const turn = which === 'home' ? 'homeOrder' : 'order';
   const places = [...byPlace.keys()];
-  const room = tree.rooms.find((one) => (one.room?.stations.length ?? 0) > 0);
-  const station = room?.room?.stations[0];
-  const start =
-    room?.room && station
-      ? { roomId: room.id, ...computeStationPoint(room.room, station, (id) => tree.places.get(id)?.unit) }
-      : null;
+  const [start] = listStationSpots(tree);
   const stands = places.map((id) => computeStandPoint(tree, tree.places.get(id)!));
   const points = start ? [start, ...stands] : stands;
   const way = points.map((a) => points.map((b) => computeWayMm(tree, a, b)));

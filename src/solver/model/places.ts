@@ -4,10 +4,11 @@ import {
   computeAccessSeconds,
   computeSpace,
   computeFetchMm,
-  computeStationPoint,
   computeTraits,
   createPlaceTree,
   getAncestor,
+  getFetchSpot,
+  listStationSpots,
   type PlaceTraits,
   type PlaceTree,
   type Space,
@@ -183,18 +184,16 @@ export function computeFetches(
   { places, accesses }: Pick<PlaceTable, 'places' | 'accesses'>,
   { estimates }: Settings,
 ): ReadonlyMap<string, Float64Array> {
-  const stands = places.map(({ place }) => (place.container ? tree.places.get(place.parentId!)! : place));
+  const spots = places.map(({ place }) =>
+    getFetchSpot(tree, place.container ? tree.places.get(place.parentId!)! : place),
+  );
   const fetches = new Map<string, Float64Array>();
-  for (const room of tree.rooms)
-    for (const station of room.room?.stations ?? []) {
-      const at = computeStationPoint(room.room!, station, (id) => tree.places.get(id)?.unit);
-      const from = { id: station.id, roomId: room.id, ...at };
-      const seconds = stands.map((to, p) => {
-        const way = (2 * computeFetchMm(tree, from, to) * estimates.walkSecondsPerM) / 1000;
-        const isHere = getAncestor(tree, to.id, 'room')!.id === room.id;
-        return way + (isHere ? 0 : estimates.otherRoomSeconds) + accesses[p]!;
-      });
-      fetches.set(station.id, Float64Array.from(seconds));
-    }
+  for (const from of listStationSpots(tree)) {
+    const seconds = spots.map((to, p) => {
+      const way = (2 * computeFetchMm(tree, from, to) * estimates.walkSecondsPerM) / 1000;
+      return way + (from.roomId === to.roomId ? 0 : estimates.otherRoomSeconds) + accesses[p]!;
+    });
+    fetches.set(from.id, Float64Array.from(seconds));
+  }
   return fetches;
 }

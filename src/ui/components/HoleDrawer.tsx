@@ -2,19 +2,17 @@ import { useRef, useState } from 'react';
 import type { Hole } from '../../core/layout/index.ts';
 import { useDrag } from './useDrag.ts';
 
-const SNAP_MM = 5;
-const snap = (mm: number) => Math.round(mm / SNAP_MM) * SNAP_MM;
-
 interface HoleDrawerProps {
   /** The outline, as it is drawn. */
   readonly path: string;
   /** From pixels to the right and down, to mm across and along. */
   readonly toCloth: (rightPx: number, downPx: number) => readonly [acrossMm: number, alongMm: number];
+  readonly snap: (mm: number) => number;
   readonly onHole: (hole: Hole) => void;
 }
 
 /** The cloth itself, on which a hole is drawn by dragging from one of its corners to the other. */
-export function HoleDrawer({ path, toCloth, onHole }: HoleDrawerProps) {
+export function HoleDrawer({ path, toCloth, snap, onHole }: HoleDrawerProps) {
   const [drawn, setDrawn] = useState<readonly [number, number, number, number] | null>(null);
   const from = useRef<readonly [number, number]>([0, 0]);
   const drag = useDrag({

@@ -31,6 +31,7 @@ interface OutlineEditorProps {
   readonly onHole?: (hole: Hole) => void;
 }
 
+const snap = (mm: number) => Math.round(mm / SNAP_MM) * SNAP_MM;
 const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value));
 
 /** A shape whose corners are dragged, moved by the arrow keys or typed; one more is added in the middle of an edge. */
@@ -54,6 +55,8 @@ export function OutlineEditor(props: OutlineEditorProps) {
   const scale = size ? Math.min((size.width - 2 * PAD_PX) / acrossMm, MOST_HIGH_PX / downMm) : 0;
   const toScreen = ({ xMm, yMm }: Point): readonly [number, number] =>
     isSideways ? [yMm * scale, xMm * scale] : [xMm * scale, yMm * scale];
+  const toCloth = (right: number, down: number): readonly [number, number] =>
+    isSideways ? [down / scale, right / scale] : [right / scale, down / scale];
   const move = (n: number, { xMm, yMm }: Point) =>
     onChange(outline.map((one, i) => (i === n ? { xMm: clamp(xMm, widthMm), yMm: clamp(yMm, heightMm) } : one)));
   const add = (n: number) => {
@@ -97,15 +100,7 @@ export function OutlineEditor(props: OutlineEditorProps) {
               {isOnFold && (
                 <path d={`M0 0V${downMm * scale}`} stroke="#2f5d86" strokeWidth="3" strokeDasharray="8 3 2 3" />
               )}
-              {onHole && (
-                <HoleDrawer
-                  path={path}
-                  toCloth={(right, down) =>
-                    isSideways ? [down / scale, right / scale] : [right / scale, down / scale]
-                  }
-                  onHole={onHole}
-                />
-              )}
+              {onHole && <HoleDrawer path={path} toCloth={toCloth} snap={snap} onHole={onHole} />}
               <Holes holes={holes} toScreen={toScreen} />
               {outline.length < MOST_CORNERS && <Middles outline={outline} toScreen={toScreen} onAdd={add} />}
               {outline.map((point, n) => (
@@ -115,9 +110,9 @@ export function OutlineEditor(props: OutlineEditorProps) {
                   label={`Corner ${n + 1} of ${outline.length}: ${formatSize(point.xMm, units)} across, ${formatSize(point.yMm, units)} along`}
                   isChosen={n === chosen}
                   onChoose={() => setChosen(n)}
-                  onMove={(right, down, snap) => {
-                    const [x, y] = isSideways ? [down / scale, right / scale] : [right / scale, down / scale];
-                    const snapped = (mm: number) => (snap ? Math.round(mm / SNAP_MM) * SNAP_MM : mm);
+                  onMove={(right, down, isSnapped) => {
+                    const [x, y] = toCloth(right, down);
+                    const snapped = (mm: number) => (isSnapped ? snap(mm) : mm);
                     move(n, { xMm: snapped(point.xMm + x), yMm: snapped(point.yMm + y) });
                   }}
                   onStep={(right, down) => move(n, isSideways ? step(point, down, right) : step(point, right, down))}

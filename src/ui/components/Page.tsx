@@ -34,10 +34,15 @@ function useTicketInView() {
 /** On a phone not all tabs are in sight: the one that is shown is. */
 function useTabInView() {
   const frame = useRef<HTMLDivElement>(null);
+  const shown = useRef('');
+  const { pathname } = useLocation();
   useEffect(() => {
+    // Where it was scrolled by hand since it stays.
+    if (shown.current === pathname) return;
+    shown.current = pathname;
     const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
     if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth - frame.current!.clientWidth;
-  });
+  }, [pathname]);
   return frame;
 }
 

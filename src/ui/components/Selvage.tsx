@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
-import { countGiven } from '../state/given.ts';
+import { hasOwnLines } from '../state/given.ts';
 import { undo } from '../state/hands.ts';
 import type { Help } from './explained.ts';
 
@@ -28,7 +28,7 @@ export function Selvage({ onHelp }: { onHelp: (help: Help) => void }) {
   const [openAt, setOpenAt] = useState<string | null>(null);
   const isMore = openAt === pathname;
   // What came with the sample is nothing that one did.
-  const canUndo = useApp((state) => state.events.length > countGiven(state.events));
+  const canUndo = useApp((state) => hasOwnLines(state.events));
   const hidden = SCREENS.find(({ to }) => !AT_HAND.has(to) && pathname.startsWith(to));
   return (
     <nav

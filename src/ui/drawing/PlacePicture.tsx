@@ -1,10 +1,9 @@
 import { useMemo } from 'react';
-import { computeWallDrawing } from '../../core/drawing/index.ts';
 import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
-import { findWall, formatPlaceName, getAncestor, type PlaceTree } from '../../core/storage/index.ts';
+import { formatPlaceName, getAncestor, type PlaceTree } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
-import { getWordsInside } from './wordsInside.ts';
+import { getWallDrawing } from './wallDrawing.ts';
 import { WallPicture, type MarkedSpot } from './WallPicture.tsx';
 
 interface PlacePictureProps {
@@ -23,13 +22,13 @@ export function PlacePicture({ place, lots, mark, mostPx, after = null }: PlaceP
 }
 
 /** A place that is marked, and what would stand in it. */
-export interface Spot extends Omit<MarkedSpot, 'ghosts'> {
+export interface PlaceMark extends Omit<MarkedSpot, 'ghosts'> {
   readonly after?: Household | null;
   readonly lots: readonly LotId[];
 }
 
 interface SpotsPictureProps {
-  readonly spots: readonly Spot[];
+  readonly spots: readonly PlaceMark[];
   readonly lots: readonly LotId[];
   readonly mostPx?: number | undefined;
 }
@@ -43,12 +42,12 @@ export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
     for (const { after, lots: moved, ...spot } of spots) {
       const wallId = findWallId(tree, spot.place);
       if (wallId === null) continue;
-      const figures = after ? (drawWall(after, wallId)?.figures ?? []) : [];
+      const figures = after ? (getWallDrawing(after, wallId)?.figures ?? []) : [];
       const ghosts = figures.filter(({ kind, id }) => kind === 'lot' && moved.includes(id as LotId));
       byWall.set(wallId, [...(byWall.get(wallId) ?? []), { ...spot, ghosts }]);
     }
     return [...byWall].flatMap(([wallId, marked]) => {
-      const drawing = drawWall(household, wallId);
+      const drawing = getWallDrawing(household, wallId);
       return drawing ? [{ wallId, marked, drawing }] : [];
     });
   }, [household, tree, spots]);
@@ -67,10 +66,4 @@ export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
 function findWallId(tree: PlaceTree, place: PlaceId): string | null {
   const unit = getAncestor(tree, place, 'unit');
   return unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
-}
-
-function drawWall(household: Household, wallId: string) {
-  const tree = getTree(household);
-  const wall = findWall(tree, wallId);
-  return wall && computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household));
 }

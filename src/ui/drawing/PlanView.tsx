@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { findNearestWall, isInside, type Finding, type Piece } from '../../core/room/index.ts';
 import type { PlaceId, PlanPoint, RoomSpec } from '../../core/records/index.ts';
-import { computeFootprint, getPointOf, listCorners } from '../../core/storage/index.ts';
+import { computeFootprint, getExtent, getPointOf, listCorners } from '../../core/storage/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { useSize } from '../components/useSize.ts';
 import { placeNames } from './placeNames.ts';
@@ -75,10 +75,8 @@ export function PlanView(props: PlanViewProps) {
   const { room, pieces, findings, chosen, shown, units, label, grip, onTap } = props;
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder) ?? { width: 840, height: 620 };
-  const xs = room.walls.map((wall) => wall.from.xMm);
-  const ys = room.walls.map((wall) => wall.from.yMm);
-  const [left, top] = [Math.min(...xs), Math.min(...ys)];
-  const [wide, deep] = [Math.max(...xs) - left, Math.max(...ys) - top];
+  const { left, right, top, bottom } = getExtent(room);
+  const [wide, deep] = [right - left, bottom - top];
   const scale = Math.max(
     0.02,
     Math.min(

@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { listPieces } from '../../core/room/index.ts';
 import type { PlaceId, PlanPoint } from '../../core/records/index.ts';
-import { computeStandPoint, computeStationPoint, getAncestor } from '../../core/storage/index.ts';
+import { computeStandPoint, getAncestor, getExtent, listStationSpots } from '../../core/storage/index.ts';
 import { explained } from '../components/explained.ts';
 import { useSize } from '../components/useSize.ts';
 import { useHousehold } from '../state/app.ts';
@@ -22,14 +22,13 @@ export function RoundPlan({ stops }: { stops: readonly PlaceId[] }) {
   const room = first && getAncestor(tree, first, 'room');
   if (!room?.room) return null;
   const spec = room.room;
-  const xs = spec.walls.map((wall) => wall.from.xMm);
-  const ys = spec.walls.map((wall) => wall.from.yMm);
-  const [left, top] = [Math.min(...xs), Math.min(...ys)];
-  const [wide, deep] = [Math.max(...xs) - left, Math.max(...ys) - top];
+  const { left, right, top, bottom } = getExtent(spec);
+  const [wide, deep] = [right - left, bottom - top];
   const scale = size ? Math.min((size.width - 2 * PAD_PX) / wide, (MOST_PX - 2 * PAD_PX) / deep) : 0;
   const frame = createPlanFrame(left, top, scale);
-  const [station] = spec.stations;
-  const start = station ? [computeStationPoint(spec, station, (id) => tree.places.get(id)?.unit)] : [];
+  const start = listStationSpots(tree)
+    .filter(({ roomId }) => roomId === room.id)
+    .slice(0, 1);
   const here = stops.flatMap((id, n): { point: PlanPoint; turn: number }[] => {
     const place = tree.places.get(id);
     const isHere = place !== undefined && getAncestor(tree, id, 'room')?.id === room.id;

@@ -9,6 +9,7 @@ import {
   getWallPoint,
   listCorners,
   listWalls,
+  getExtent,
 } from '../../storage/index.ts';
 import { formatSize, formatSizes, type UnitSystem } from '../../units/index.ts';
 import { findPaper, MARGIN_MM, type Mark, type Sheet } from './sheet.ts';
@@ -99,10 +100,8 @@ export function createPlanSheet(
   units: UnitSystem,
 ): SheetResult {
   const outline = room.walls.map((wall) => wall.from);
-  const xs = outline.map((point) => point.xMm);
-  const ys = outline.map((point) => point.yMm);
-  const [left, top] = [Math.min(...xs), Math.min(...ys)];
-  const real = { widthMm: Math.max(...xs) - left, heightMm: Math.max(...ys) - top };
+  const { left, right, top, bottom } = getExtent(room);
+  const real = { widthMm: right - left, heightMm: bottom - top };
   return layOnPaper(name, real, scale, units, (toPaper) => {
     const at = ({ xMm, yMm }: PlanPoint) => toPaper(xMm - left, yMm - top);
     const path = (

@@ -9,7 +9,7 @@ import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { WhyNowhere } from '../../components/WhyNowhere.tsx';
-import { SpotsPicture, type Spot } from '../../drawing/PlacePicture.tsx';
+import { SpotsPicture, type PlaceMark } from '../../drawing/PlacePicture.tsx';
 import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -79,7 +79,7 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
   const best = useMemo(() => offers?.slice(0, KEYS.length) ?? [], [offers]);
   const spots = useMemo(
     () =>
-      best.map(({ placeId, form }, i): Spot => ({
+      best.map(({ placeId, form }, i): PlaceMark => ({
         place: placeId,
         mark: 'to',
         letter: KEYS[i]!,

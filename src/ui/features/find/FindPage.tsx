@@ -1,6 +1,5 @@
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { computeWallDrawing } from '../../../core/drawing/index.ts';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
@@ -11,7 +10,7 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { getWordsInside } from '../../drawing/wordsInside.ts';
+import { getWallDrawing } from '../../drawing/wallDrawing.ts';
 import { computeWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
 import { wordAmount } from '../../text/index.ts';
@@ -50,13 +49,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
   const item = household.items.get(lot.itemId)!;
   const where = useMemo(() => computeWhereabouts(household, lotId), [household, lotId]);
   const wall = where.wallId === null ? null : findWall(tree, where.wallId);
-  const drawing = useMemo(
-    () =>
-      wall
-        ? computeWallDrawing(household, tree, wall.room, wall.wall, 'is', undefined, getWordsInside(household))
-        : null,
-    [household, tree, wall],
-  );
+  const drawing = where.wallId === null ? null : getWallDrawing(household, where.wallId);
   return (
     <>
       <div role="status" className="flex items-center gap-4 px-4 pt-4 md:px-5">

@@ -1,5 +1,4 @@
-import { useMemo, type ReactNode } from 'react';
-import { computeWallDrawing } from '../../../core/drawing/index.ts';
+import { type ReactNode } from 'react';
 import type { Household } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { explained } from '../../components/explained.ts';
@@ -7,7 +6,7 @@ import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useOpen } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
-import { getWordsInside } from '../../drawing/wordsInside.ts';
+import { getWallDrawing } from '../../drawing/wallDrawing.ts';
 import { wordCount } from '../../text/index.ts';
 import { CarryWall } from './CarryWall.tsx';
 import type { Disagreement } from './disagreement.ts';
@@ -29,13 +28,7 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
   const lastWall = useChoices((state) => state.wallId);
   const tree = getTree(household);
   const chosen = findWallOrMain(household, lastWall);
-  const drawing = useMemo(
-    () =>
-      chosen
-        ? computeWallDrawing(household, tree, chosen.room, chosen.wall, 'is', undefined, getWordsInside(household))
-        : null,
-    [household, tree, chosen],
-  );
+  const drawing = chosen && getWallDrawing(household, chosen.id);
   if (!chosen || !drawing) return null;
   const draw = (overlay?: ReactNode) => (
     <WallView

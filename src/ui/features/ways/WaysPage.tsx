@@ -43,11 +43,7 @@ export function WaysPage() {
                     <Link className={linkClass} to={way.to} title={`There: ${way.shows}`}>
                       {way.task}
                     </Link>
-                    {way.press !== undefined && (
-                      <span className="text-sm text-stone">
-                        , then “<span data-press>{way.press}</span>”
-                      </span>
-                    )}
+                    {way.press !== undefined && <span className="text-sm text-stone">, then “{way.press}”</span>}
                   </li>
                 ))}
               </ul>
