@@ -39,7 +39,7 @@ export function WaysPage() {
               <h2 className="font-display text-lg font-semibold">{about}</h2>
               <ul>
                 {ways.map((way) => (
-                  <li key={way.task} className="dotted-row py-1">
+                  <li key={way.task} className="dotted-row py-1 max-md:py-2.5">
                     <Link className={linkClass} to={way.to} title={`There: ${way.shows}`}>
                       {way.task}
                     </Link>
