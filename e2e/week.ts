@@ -101,9 +101,9 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await ticket.getByLabel('Lent to').fill('the skiff crew');
     await ticket.getByLabel('Lent to').press('Enter');
     await expect(ticket).toContainText('lent to the skiff crew');
-    await open('brick wave drill', /Brick wave drill/);
+    await open('brick diamond drill', /Brick diamond drill/);
     await ticket.getByRole('button', { name: 'It is washed now' }).click();
-    await expect(page.getByText('Washed Brick wave drill')).toBeVisible();
+    await expect(page.getByText('Washed Brick diamond drill')).toBeVisible();
     await page.keyboard.press('x');
     await ticket.getByRole('button', { name: 'Used up' }).click();
     await expect(ticket).toContainText('It is no longer in the stash.');
@@ -133,9 +133,9 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await page.getByRole('button', { name: 'It came back' }).click();
     await expect(page.getByRole('region', { name: 'Lent' })).toHaveCount(0);
     await page.goto('/daybook');
-    await page.getByLabel('Narrow the daybook').fill('used up brick wave');
-    await page.getByRole('button', { name: 'Undo: Used up Brick wave drill' }).click();
-    await expect(page.getByText('Took back: Brick wave drill')).toBeVisible();
+    await page.getByLabel('Narrow the daybook').fill('used up brick diamond');
+    await page.getByRole('button', { name: 'Undo: Used up Brick diamond drill' }).click();
+    await expect(page.getByText('Took back: Brick diamond drill')).toBeVisible();
     await expectFolded(page);
   });
 

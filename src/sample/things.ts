@@ -1,14 +1,6 @@
 import { getCloth } from '../core/measure/index.ts';
 import { pick, type Random } from '../core/random/index.ts';
-import {
-  createLooseLot,
-  type Item,
-  type ItemId,
-  type Lot,
-  type LotId,
-  type Print,
-  type StowForm,
-} from '../core/records/index.ts';
+import { createLooseLot, type Item, type ItemId, type Lot, type LotId, type StowForm } from '../core/records/index.ts';
 import { STATIONS } from './stations.ts';
 import {
   CLOTH_PLANS,
@@ -19,6 +11,7 @@ import {
   NOTIONS,
   OTHERS,
   PATTERN_WORDS,
+  PRINTED,
   SCRAPS,
   THREADS,
   TOOLS,
@@ -77,11 +70,11 @@ export class ThingMaker {
     const isUndyed = plan.fibre === 'batting';
     const [dye, hex] = isUndyed ? (['chalk', '#ebe6d9'] as const) : pick(random, DYES);
     const isSolid = isUndyed || random() < 0.5;
-    const print = isSolid ? 'solid' : pick<Print>(random, ['stripe', 'check', 'dots', 'wave']);
+    const [print, printWord] = isSolid ? (['solid', ''] as const) : pick(random, PRINTED);
     const cloth = getCloth(clothId);
     const item = this.createItem({
       kind: 'fabric',
-      name: `${dye} ${print === 'solid' ? '' : `${print === 'dots' ? 'spot' : print} `}${pick(random, words)}`,
+      name: `${dye} ${printWord && `${printWord} `}${pick(random, words)}`,
       colours: [hex],
       usesPerMonth: drawUses(random, 0.8),
       stationId: STATIONS.cutting,

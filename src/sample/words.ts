@@ -1,4 +1,4 @@
-import type { CareFlag, StowForm } from '../core/records/index.ts';
+import type { CareFlag, Print, StowForm } from '../core/records/index.ts';
 import type { STATIONS } from './stations.ts';
 
 /** Made-up colour words with the dye they stand for. */
@@ -113,6 +113,24 @@ export const CLOTH_PLANS: readonly ClothPlan[] = [
     care: [],
     share: 0.04,
   },
+];
+
+/** Prints with the words that names have for them. */
+export const PRINTED: readonly [print: Print, word: string][] = [
+  ['stripe', 'stripe'],
+  ['pinstripe', 'pinstripe'],
+  ['zigzag', 'zigzag'],
+  ['check', 'check'],
+  ['gingham', 'gingham'],
+  ['plaid', 'tartan'],
+  ['dots', 'spot'],
+  ['star', 'star'],
+  ['mottled', 'batik'],
+  ['wave', 'wave'],
+  ['floral', 'flower'],
+  ['leaf', 'leaf'],
+  ['diamond', 'diamond'],
+  ['paisley', 'paisley'],
 ];
 
 export const GARMENTS = ['jacket', 'skirt', 'smock', 'trousers', 'cushion', 'curtain', 'quilt', 'cap', 'bag'];

@@ -4,12 +4,14 @@ import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
 import { useApp } from './state/app.ts';
 import { open } from './state/hands.ts';
+import { startTheme } from './state/theme.ts';
 
 /** What fails without anybody having reckoned with it is told all the same, and never passes for done. */
 window.addEventListener('unhandledrejection', ({ reason }) => {
   useApp.getState().tell({ tone: 'fault', text: `That did not work (${String(reason)}).`, canUndo: false });
 });
 
+startTheme();
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 /** The household of each day is kept at the first look: when it is opened, or come back to after midnight. */

@@ -151,7 +151,7 @@ function guessPrint(
   const rows = range(Array.from({ length: height }, (_, row) => lineShare(row * width, 1, width)));
   const columns = range(Array.from({ length: width }, (_, column) => lineShare(column, width, height)));
   if (Math.min(rows, columns) > CHECKED) return 'check';
-  return main > 0.62 ? 'dots' : isAlternating(shares, width, height) ? 'check' : 'wave';
+  return main > 0.62 ? 'dots' : isAlternating(shares, width, height) ? 'check' : 'floral';
 }
 
 /** Changes from one colour to the other on the way along each of `lines` lines, in the mean. */

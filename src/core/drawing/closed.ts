@@ -1,6 +1,8 @@
-import type { Item, Place, Print } from '../records/index.ts';
+import type { Item, Place } from '../records/index.ts';
 import type { StoodBox } from '../storage/index.ts';
 import type { PlaceState } from '../whereabouts/index.ts';
+import { createPen, type Box } from './pen.ts';
+import { getDrawnPrint, type DrawnPrint } from './prints.ts';
 import type { Figure, Shape } from './shapes.ts';
 
 /** The mark of a place that is over full, along its upper edge. */
@@ -18,7 +20,9 @@ export interface Inside {
   /** What it is, in words; empty where nothing is in it. */
   readonly words: string;
   /** What shows of it: each colour and print once, in the order that things stand. */
-  readonly dyes: readonly { readonly colour: string; readonly print?: Print }[];
+  readonly dyes: readonly { readonly colour: string; readonly print?: DrawnPrint }[];
+  /** The things themselves, where one sees through its front and they lie in order. */
+  readonly shown?: readonly Shape[];
 }
 
 /** So many swatches are told apart on a front. */
@@ -27,10 +31,10 @@ const MOST_DYES = 12;
 /** What lies in a place, by its swatches. */
 export function listDyes(items: readonly Item[]): Inside['dyes'] {
   const seen = new Map<string, Inside['dyes'][number]>();
-  for (const { colours, fabric } of items) {
-    const [colour] = colours;
-    const print = fabric?.print;
-    if (colour) seen.set(`${colour} ${print ?? ''}`, { colour, ...(print && { print }) });
+  for (const item of items) {
+    const [colour] = item.colours;
+    const print = getDrawnPrint(item);
+    if (colour) seen.set(`${colour} ${print?.name ?? ''} ${print?.ink ?? ''}`, { colour, ...(print && { print }) });
   }
   return [...seen.values()].slice(0, MOST_DYES);
 }
@@ -64,37 +68,33 @@ function drawWords({ words }: Inside, name: string, x: number, y: number, width:
   ];
 }
 
-interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
+/** The card on a bin has so much of its height, and on one that shows what is in it so much. */
+const CARD_SHARE = 0.64;
+const CARD_SHARE_CLEAR = 0.4;
+const MOST_CARD_MM = 210;
+const LID_SHARE = 0.08;
 
 function drawBin(place: Place, { x, y, width, height }: Box, state: PlaceState, inside: Inside): Shape[] {
+  const { kind, hasLid } = place.container!;
+  const { shown } = inside;
   const level = Math.min(1, state.fill);
-  const top = y + height * 0.08;
-  const body = height * 0.92;
-  const card = Math.min(body * 0.64, 210);
-  const dye = Math.min(body * 0.18, 46);
-  const cardY = top + Math.max(4, (body - card - dye) * 0.35);
+  const top = y + height * LID_SHARE;
+  const body = height * (1 - LID_SHARE);
+  const card = Math.min(body * (shown ? CARD_SHARE_CLEAR : CARD_SHARE), MOST_CARD_MM);
+  const dye = shown ? 0 : Math.min(body * 0.18, 46);
+  const cardY = shown ? y + height - card - Math.min(12, body * 0.06) : top + Math.max(4, (body - card - dye) * 0.35);
+  const box = { x, y: top, width, height: body };
+  const pen = createPen(box);
+  const weave = [20, 40, 60, 80];
   return [
-    { type: 'rect', x, y: top, width, height: body, ink: 'inside' },
-    { type: 'rect', x, y: top + body * (1 - level), width, height: body * level, ink: 'bin' },
-    {
-      type: 'path',
-      points: [
-        [x, top],
-        [x, y + height],
-        [x + width, y + height],
-        [x + width, top],
-      ],
-      isClosed: false,
-      ink: 'dim',
-    },
+    { type: 'rect', ...box, ink: 'inside' },
+    ...(shown ?? [{ type: 'rect', x, y: top + body * (1 - level), width, height: body * level, ink: 'bin' } as const]),
+    ...(kind === 'basket' ? weave.map((at) => pen.line(`0,${at} 100,${at}`, 'shade')) : []),
+    shown ? { type: 'rect', ...box, ink: 'pane' } : pen.line('0,0 0,100 100,100 100,0', 'dim'),
+    ...(hasLid ? [{ type: 'rect', x, y, width, height: height * LID_SHARE, ink: 'lid', round: 3 } as const] : []),
     { type: 'rect', x: x + width * 0.04, y: cardY, width: width * 0.92, height: card, ink: 'plate', round: 4 },
     ...drawWords(inside, place.name, x + width / 2, cardY + card / 2, width * 0.9, card),
-    ...drawDyes(inside, x + width * 0.04, cardY + card + 6, width * 0.92, dye),
+    ...(shown ? [] : drawDyes(inside, x + width * 0.04, cardY + card + 6, width * 0.92, dye)),
     ...(state.isOverFull ? [zigzag(x, y, width)] : []),
   ];
 }

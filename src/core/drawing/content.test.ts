@@ -9,9 +9,10 @@ import {
   createUnit,
   ROOM,
 } from '../../../tests/household.ts';
+import { boxOf } from '../../../tests/shapes.ts';
 import { createPlaceTree, listWalls } from '../storage/index.ts';
 import type { Item, Lot, Place, PlaceId } from '../records/index.ts';
-import { computeWallDrawing, type Figure, type Shape } from './index.ts';
+import { computeWallDrawing, type Figure } from './index.ts';
 
 function draw(places: readonly Place[], items: readonly Item[], lots: readonly Lot[]) {
   const household = createHousehold(places, items, lots);
@@ -20,18 +21,6 @@ function draw(places: readonly Place[], items: readonly Item[], lots: readonly L
 }
 const figureOf = (figures: readonly Figure[], id: string) => figures.find((figure) => figure.id === id)!;
 const cube = createUnit('cube', { columns: 3, widthMm: 1114 });
-
-/** The box around a shape. */
-function boxOf(shape: Shape): [number, number, number, number] {
-  if (shape.type === 'rect') return [shape.x, shape.y, shape.x + shape.width, shape.y + shape.height];
-  if (shape.type === 'circle')
-    return [shape.x - shape.radius, shape.y - shape.radius, shape.x + shape.radius, shape.y + shape.radius];
-  if (shape.type === 'path') {
-    const [xs, ys] = [shape.points.map((point) => point[0]), shape.points.map((point) => point[1])];
-    return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
-  }
-  return [shape.x, shape.y, shape.x, shape.y];
-}
 
 describe('what is in a compartment', () => {
   it('is drawn with its own colour, print and true size', () => {
@@ -42,7 +31,11 @@ describe('what is in a compartment', () => {
     expect(figure).toMatchObject({ x: 382, width: 300, height: 32 });
     // The drawing is the wall and 60 mm above it.
     expect(figure.y + figure.height).toBe(2400 + 60 - 16);
-    expect(figure.shapes[0]).toMatchObject({ ink: 'cloth', colour: '#2f5d7c', print: 'stripe' });
+    expect(figure.shapes[0]).toMatchObject({
+      ink: 'cloth',
+      colour: '#2f5d7c',
+      print: { name: 'stripe', ink: '#fffdf8' },
+    });
   });
 
   it('stays inside its figure, whatever it is', () => {
@@ -128,6 +121,62 @@ describe('what is in a compartment', () => {
     expect(figures.flatMap((figure) => figure.shapes).filter((shape) => shape.ink === 'overFull')).toHaveLength(1);
     const drawn = cloths.map((cloth) => figureOf(figures, `lot-${cloth.id}`));
     for (const figure of drawn) expect(figure.width).toBeCloseTo(drawn[0]!.width, 9);
+  });
+
+  it('is seen through the front of a clear bin, and not of another', () => {
+    const bin = (isSeeThrough: boolean): Place => ({
+      id: 'bin' as PlaceId,
+      parentId: 'cube-A1' as PlaceId,
+      level: 'container',
+      name: 'Bin',
+      order: 0,
+      container: {
+        kind: 'bin',
+        outerWidthMm: 340,
+        outerDepthMm: 380,
+        outerHeightMm: 200,
+        wallMm: 2,
+        mode: 'volume',
+        tareG: 500,
+        loadG: 8000,
+        isSeeThrough,
+        hasLid: true,
+      },
+    });
+    const cloth = createCloth('cloth');
+    const colours = (isSeeThrough: boolean) => {
+      const { figures } = draw([...cube, bin(isSeeThrough)], [cloth], [createLot(cloth, 'bin')]);
+      expect(figureOf(figures, 'lot-cloth')).toBeUndefined();
+      return figureOf(figures, 'bin').shapes.filter((shape) => 'colour' in shape && shape.colour === '#2f5d7c');
+    };
+    // Folded it lies on the floor of the bin, 2 mm up, 32 mm high; the bin stands on that of the cube.
+    const [seen] = colours(true);
+    expect(seen).toMatchObject({ type: 'rect', width: 300, height: 32, y: 2460 - 16 - 2 - 32 });
+    // A swatch on the card of the other, for all that is told of it.
+    expect(colours(false)[0]).not.toMatchObject({ height: 32 });
+  });
+
+  it('has a seam where what is out will stand again, and a row of dots where it is lent', () => {
+    const [here, away] = [createCloth('here'), createCloth('away')];
+    const inks = (state: 'out' | 'lent') => {
+      const { placeId: _, ...lot } = createLot(away, 'cube-A1', { state, homeId: 'cube-A1' as PlaceId, homeOrder: 1 });
+      const { figures } = draw(cube, [here, away], [createLot(here, 'cube-A1'), lot]);
+      return figureOf(figures, 'lot-away');
+    };
+    // Upon the one that is there, which lies 32 mm high on a floor 16 mm up.
+    expect(inks('out')).toMatchObject({ y: 2460 - 16 - 64, height: 32, shapes: [{ ink: 'out' }] });
+    expect(inks('lent').shapes).toMatchObject([{ ink: 'lent' }]);
+  });
+
+  it('is stitched down its middle where a plan wants it elsewhere, and tacked where it is promised', () => {
+    const cloth = createCloth('cloth');
+    const inks = (rest: Partial<Lot>) =>
+      figureOf(draw(cube, [cloth], [createLot(cloth, 'cube-A1', rest)]).figures, 'lot-cloth').shapes.map(
+        ({ ink }) => ink,
+      );
+    expect(inks({ homeId: 'cube-B1' as PlaceId })).toContain('planned');
+    expect(inks({ homeId: 'cube-A1' as PlaceId })).not.toContain('planned');
+    expect(inks({ reserved: [{ id: 'r', note: 'Skirt', amount: 500 }] as never })).toContain('promised');
   });
 
   it('tells the width that is left beside a pile', () => {

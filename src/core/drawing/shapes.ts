@@ -1,4 +1,5 @@
-import type { LotId, PhotoId, PlaceId, Print } from '../records/index.ts';
+import type { LotId, PhotoId, PlaceId } from '../records/index.ts';
+import type { DrawnPrint } from './prints.ts';
 
 /** What a shape is, for the interface to give it its ink. */
 export type Ink =
@@ -20,10 +21,24 @@ export type Ink =
   | 'plate'
   | 'cloth'
   | 'thing'
+  | 'paper'
+  | 'blade'
+  | 'dark'
+  /** Glass and clear plastic, before what is in it. */
+  | 'clear'
+  /** The same, over what is in it. */
+  | 'pane'
+  /** A fine line on a thing: a fold, a seam. */
+  | 'shade'
   | 'ruler'
   | 'steel'
   | 'hole'
+  | 'lid'
+  /** Stitches that tell how a thing is: it belongs elsewhere, it is promised, it is out, it is lent. */
   | 'planned'
+  | 'promised'
+  | 'out'
+  | 'lent'
   | 'overFull'
   | 'tick'
   | 'flange';
@@ -40,7 +55,7 @@ export type Shape =
       readonly height: number;
       readonly ink: Ink;
       readonly colour?: string;
-      readonly print?: Print;
+      readonly print?: DrawnPrint;
       /** Lies over colour and print, where it is at hand. */
       readonly photo?: PhotoId;
       readonly round?: number;

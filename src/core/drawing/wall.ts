@@ -1,9 +1,18 @@
 import type { Household, Lot, LotId, Place, PlaceId, RoomSpec, SlotSpec, UnitSpec } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
 import { covers, drawClosed, drawTab, listDyes, zigzag, type Inside } from './closed.ts';
-import { drawContents } from './content.ts';
+import { drawContents, drawKept, drawThrough } from './content.ts';
+import type { Spot } from '../packing/index.ts';
+import type { Box } from './pen.ts';
+import { UNDYED } from './prints.ts';
 import type { Figure, Shape } from './shapes.ts';
-import { computeContents, computePlaceState, groupLotsByPlace, type PlaceState } from '../whereabouts/index.ts';
+import {
+  computeContents,
+  computePlaceState,
+  groupLotsByPlace,
+  type PlaceContents,
+  type PlaceState,
+} from '../whereabouts/index.ts';
 
 /** A wall front on, in mm. Figures come in the order they are drawn: units, their places, the lots in them. */
 export interface WallDrawing {
@@ -113,6 +122,8 @@ interface Sheet {
   readonly heightMm: number;
   readonly wordInside: WordInside;
   readonly byPlace: ReturnType<typeof groupLotsByPlace>;
+  /** What is out or lent, by the home that keeps its room. */
+  readonly away: ReadonlyMap<PlaceId, readonly Lot[]>;
   readonly figures: Figure[];
   readonly places: Map<PlaceId, PlaceState>;
 }
@@ -141,6 +152,49 @@ function readInside({ household, byPlace, wordInside }: Sheet, id: PlaceId): Ins
   };
 }
 
+/** What shows through a bin's front, where it is clear, faces the room and its things lie in order. */
+function readShown({ household, tree, view, byPlace }: Sheet, bin: Place, box: Box): readonly Shape[] | null {
+  const { isSeeThrough, wallMm, at } = bin.container!;
+  const lots = byPlace.get(bin.id) ?? [];
+  if (!isSeeThrough || at?.isTurned || lots.length === 0) return null;
+  const { contents, spots } = computeContents(household, tree, bin.id, lots, view);
+  return spots && drawThrough(contents, spots, box.x + wallMm, box.y + box.height - wallMm);
+}
+
+/** What is out of the house or in use, by the place where it lives. */
+function listAway(household: Household): Map<PlaceId, Lot[]> {
+  const away = new Map<PlaceId, Lot[]>();
+  for (const lot of household.lots.values()) {
+    if (lot.homeId === undefined || (lot.state !== 'out' && lot.state !== 'lent')) continue;
+    const lots = away.get(lot.homeId);
+    if (lots) lots.push(lot);
+    else away.set(lot.homeId, [lot]);
+  }
+  return away;
+}
+
+/** The room that a place keeps for what is out, where that still goes in and moves nothing that is there. */
+function drawRoomKept({ household, tree, away }: Sheet, place: Place, inside: PlaceContents, front: Front): Figure[] {
+  const lots = away.get(place.id);
+  if (!lots || !inside.spots) return [];
+  const known = new Set(inside.contents.map(({ lot }) => lot.id));
+  const here = inside.contents.map(({ lot }) => lot);
+  const all = computeContents(household, tree, place.id, [...here, ...lots]);
+  if (!all.spots || !isSameStart(inside.spots, all.spots)) return [];
+  const kept = all.contents.filter(({ lot }) => !known.has(lot.id)).map(({ lot }) => lot);
+  const spots = all.spots
+    .filter(({ index }) => index >= here.length)
+    .map((spot) => ({ ...spot, index: spot.index - here.length }));
+  return drawKept(kept, spots, front.left, front.bottom);
+}
+
+/** Whether what was there stands where it stood. */
+function isSameStart(before: readonly Spot[], after: readonly Spot[]): boolean {
+  const name = ({ index, piece, xMm, yMm, zMm }: Spot) => `${index} ${piece} ${xMm} ${yMm} ${zMm}`;
+  const there = new Set(after.map(name));
+  return before.every((spot) => there.has(name(spot)));
+}
+
 /** The bins of a slot, those behind first; of what stands wholly behind a tab looks over the one before it. */
 function drawBins(sheet: Sheet, slotPlace: Place, bins: readonly Place[], { left, top, bottom, slot }: Front): void {
   const { figures, household } = sheet;
@@ -158,7 +212,9 @@ function drawBins(sheet: Sheet, slotPlace: Place, bins: readonly Place[], { left
       continue;
     }
     const box = { x: left + at.left, y: bottom - at.top, width: at.right - at.left, height: at.top - at.bottom };
-    const shapes = drawClosed(bin, box, state, household.settings.fillTarget, readInside(sheet, bin.id));
+    const shown = readShown(sheet, bin, box);
+    const inside = { ...readInside(sheet, bin.id), ...(shown && { shown }) };
+    const shapes = drawClosed(bin, box, state, household.settings.fillTarget, inside);
     figures.push({ kind: 'place', id: bin.id, ...box, shapes });
   }
   figures.push(...hidden);
@@ -201,10 +257,12 @@ function drawPlace(sheet: Sheet, unit: UnitSpec, slotPlace: Place, front: Front)
   }
   figures.push({ ...frame, shapes: drawInside(unit, front) });
   const lots = byPlace.get(slotPlace.id) ?? [];
-  const { contents, spots } = computeContents(household, tree, slotPlace.id, lots, view);
+  const here = computeContents(household, tree, slotPlace.id, lots, view);
+  const { contents, spots } = here;
+  figures.push(...drawRoomKept(sheet, slotPlace, here, front));
   if (spots) figures.push(...drawContents(contents, spots, left, bottom, slot.mode === 'pins'));
   else if (contents.length > 0) {
-    const heap = contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? '#8a8f94' }));
+    const heap = contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? UNDYED }));
     figures.push(...drawHeap(heap, left, bottom, width, height));
   }
   if (state.isOverFull) figures.push({ ...frame, kind: 'unit', shapes: [zigzag(left, top, width)] });
@@ -267,7 +325,8 @@ export function computeWallDrawing(
   ];
   const bands = computeBands(household.settings, bandsFor, ceilingMm);
   const byPlace = groupLotsByPlace(household, view);
-  const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, figures: [], places: new Map() };
+  const away = view === 'is' ? listAway(household) : new Map<PlaceId, Lot[]>();
+  const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, away, figures: [], places: new Map() };
   const { figures, places } = sheet;
   const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {

@@ -64,7 +64,24 @@ export const CARE_FLAGS = [
 ] as const;
 export type CareFlag = (typeof CARE_FLAGS)[number];
 
-export const PRINTS = ['solid', 'stripe', 'check', 'dots', 'wave'] as const;
+export const PRINTS = [
+  'solid',
+  'stripe',
+  'pinstripe',
+  'check',
+  'gingham',
+  'plaid',
+  'dots',
+  'floral',
+  'leaf',
+  'wave',
+  'zigzag',
+  'herringbone',
+  'star',
+  'diamond',
+  'paisley',
+  'mottled',
+] as const;
 export type Print = (typeof PRINTS)[number];
 
 export class FabricSpec {

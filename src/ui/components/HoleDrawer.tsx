@@ -47,7 +47,7 @@ export function HoleDrawer({ path, toCloth, snap, onHole }: HoleDrawerProps) {
           y={drawn[1]}
           width={drawn[2]}
           height={drawn[3]}
-          fill="#a63d32"
+          fill="var(--color-madder)"
           fillOpacity="0.25"
           pointerEvents="none"
         />

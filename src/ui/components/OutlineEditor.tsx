@@ -93,12 +93,23 @@ export function OutlineEditor(props: OutlineEditorProps) {
                 width={acrossMm * scale}
                 height={downMm * scale}
                 fill="none"
-                stroke="#b9c0c2"
+                stroke="var(--color-thread)"
                 strokeDasharray="3 3"
               />
-              <path d={path} fill="#efe3b4" fillOpacity="0.6" stroke="#22303c" strokeLinejoin="round" />
+              <path
+                d={path}
+                fill="var(--color-tape)"
+                fillOpacity="0.6"
+                stroke="var(--color-ink)"
+                strokeLinejoin="round"
+              />
               {isOnFold && (
-                <path d={`M0 0V${downMm * scale}`} stroke="#2f5d86" strokeWidth="3" strokeDasharray="8 3 2 3" />
+                <path
+                  d={`M0 0V${downMm * scale}`}
+                  stroke="var(--color-woad)"
+                  strokeWidth="3"
+                  strokeDasharray="8 3 2 3"
+                />
               )}
               {onHole && <HoleDrawer path={path} toCloth={toCloth} snap={snap} onHole={onHole} />}
               <Holes holes={holes} toScreen={toScreen} />
@@ -159,7 +170,7 @@ function Middles({ outline, toScreen, onAdd }: MiddlesProps) {
       >
         <title>A corner more</title>
         <circle r="9" fill="transparent" />
-        <path d="M-5 0H5M0 -5V5" stroke="#2f5d86" strokeWidth="2" />
+        <path d="M-5 0H5M0 -5V5" stroke="var(--color-woad)" strokeWidth="2" />
       </g>
     );
   });
@@ -175,7 +186,7 @@ function Holes({ holes, toScreen }: { holes: readonly Hole[]; toScreen: (point: 
         key={n}
         d={`M${x} ${y}h${w}v${h}h${-w}zl${w} ${h}m${-w} 0l${w} ${-h}`}
         fill="none"
-        stroke="#a63d32"
+        stroke="var(--color-madder)"
         pointerEvents="none"
       />
     );
@@ -266,7 +277,12 @@ function Corner({ at: [x, y], label, isChosen, onChoose, onMove, onStep, onRemov
       <title>{label}</title>
       {/* Wide enough for a thumb. */}
       <circle r="15" fill="transparent" />
-      <circle r={isChosen ? 9 : 7} fill={isChosen ? '#2f5d86' : '#fffdf8'} stroke="#22303c" strokeWidth="2" />
+      <circle
+        r={isChosen ? 9 : 7}
+        fill={isChosen ? 'var(--color-woad)' : 'var(--color-paper)'}
+        stroke="var(--color-ink)"
+        strokeWidth="2"
+      />
     </g>
   );
 }

@@ -11,7 +11,7 @@ import { getTextLimit } from '../../core/records/index.ts';
 import { explained } from './explained.ts';
 
 const boxClass =
-  'h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
+  'h-11 w-full rounded border border-stone/60 bg-field px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
 
 /** What is read as an amount or a list of words is never longer. */
 const USUAL_LIMIT = 400;
@@ -122,7 +122,7 @@ export function AreaField({
       <textarea
         rows={2}
         aria-invalid={fault ? true : undefined}
-        className="w-full rounded border border-stone/60 bg-white px-2 py-1 aria-invalid:border-2 aria-invalid:border-madder"
+        className="w-full rounded border border-stone/60 bg-field px-2 py-1 aria-invalid:border-2 aria-invalid:border-madder"
         {...limits}
         {...rest}
       />

@@ -144,7 +144,7 @@ export function PlanView(props: PlanViewProps) {
               fontStyle={piece.unit.yMm > 0 ? 'italic' : undefined}
               fontWeight={piece.id === chosen ? 700 : undefined}
               fill={INK.ink}
-              stroke="#f5f1e8"
+              stroke="var(--color-linen)"
               strokeWidth="3"
               paintOrder="stroke"
               pointerEvents="none"

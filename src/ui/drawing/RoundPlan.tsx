@@ -61,8 +61,19 @@ export function RoundPlan({ stops }: { stops: readonly PlaceId[] }) {
               const [x, y] = frame.at(point);
               return (
                 <g key={turn} transform={`translate(${x} ${y})`}>
-                  <circle r={DOT_PX} fill={turn === 1 ? INK.woad : '#fffdf8'} stroke={INK.woad} strokeWidth="2" />
-                  <text y="5" textAnchor="middle" fontSize="14" fontWeight="700" fill={turn === 1 ? '#fff' : INK.ink}>
+                  <circle
+                    r={DOT_PX}
+                    fill={turn === 1 ? INK.woad : 'var(--color-paper)'}
+                    stroke={INK.woad}
+                    strokeWidth="2"
+                  />
+                  <text
+                    y="5"
+                    textAnchor="middle"
+                    fontSize="14"
+                    fontWeight="700"
+                    fill={turn === 1 ? 'var(--color-paper)' : INK.ink}
+                  >
                     {turn}
                   </text>
                 </g>

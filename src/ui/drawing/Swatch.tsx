@@ -1,14 +1,14 @@
 import type { Item } from '../../core/records/index.ts';
 import { usePhotoUrl } from '../state/photos.ts';
-import { printFill } from './Prints.tsx';
+import { getColour, printFill } from './prints.ts';
 
 /** A piece of the thing's own photo, or of its colour and print where there is none. */
 export function Swatch({ item, className = '' }: { item: Item; className?: string }) {
-  const print = printFill(item.fabric?.print);
+  const print = printFill(item);
   const url = usePhotoUrl(item.photos?.[0]);
   return (
     <svg aria-hidden className={`block ${className}`}>
-      <rect width="100%" height="100%" fill={item.colours[0] ?? '#8a8f94'} />
+      <rect width="100%" height="100%" fill={getColour(item)} />
       {url ? (
         <image href={url} width="100%" height="100%" preserveAspectRatio="xMidYMid slice" />
       ) : (

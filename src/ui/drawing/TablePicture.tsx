@@ -29,7 +29,7 @@ export function TablePicture({ lots, mark }: { lots: readonly LotId[]; mark: 'fr
     return [
       {
         id: lot.id,
-        colour: item.colours[0] ?? '#b9c2c2',
+        colour: item.colours[0] ?? 'var(--color-thread)',
         isMarked: marked.has(lot.id),
         widthMm: Math.min(large, widthMm),
         depthMm: Math.min(small, depthMm),
@@ -56,7 +56,13 @@ export function TablePicture({ lots, mark }: { lots: readonly LotId[]; mark: 'fr
       className="block w-full"
       style={{ maxWidth: widthMm * scale + 8 }}
     >
-      <rect width={widthMm * scale} height={HIGH_PX} fill="#e4d8c5" stroke="#6b5444" strokeWidth="3" />
+      <rect
+        width={widthMm * scale}
+        height={HIGH_PX}
+        fill="var(--color-wood)"
+        stroke="var(--color-walnut)"
+        strokeWidth="3"
+      />
       {laid.map((pile) => (
         <rect
           key={pile.id}
@@ -65,7 +71,7 @@ export function TablePicture({ lots, mark }: { lots: readonly LotId[]; mark: 'fr
           width={pile.widthMm * scale}
           height={pile.depthMm * scale}
           fill={pile.colour}
-          stroke={pile.isMarked ? '#2f5d7c' : '#22303c'}
+          stroke={pile.isMarked ? 'var(--color-woad)' : 'var(--color-ink)'}
           strokeWidth={pile.isMarked ? 4 : 1}
           strokeDasharray={pile.isMarked && mark === 'to' ? '9 5' : undefined}
         />

@@ -22,16 +22,16 @@ export function Tape({
   return (
     <svg aria-hidden data-testid="tape" className="block shrink-0" width="100%" height="24">
       <g transform={`translate(${offsetPx} 0)`}>
-        <rect x="0" y="2" width={width} height="20" fill="#efe3b4" stroke="#c9b15a" />
+        <rect x="0" y="2" width={width} height="20" fill="var(--color-tape)" stroke="var(--color-tape-line)" />
         {Array.from({ length: count + 1 }, (_, i) => {
           const at = i * minor;
           const isMajor = at % major === 0;
           const x = at * unitMm * scale;
           return (
             <g key={at}>
-              <path d={`M${x.toFixed(1)} 22v${isMajor ? -11 : -6}`} stroke="#6b5a1c" strokeWidth="1" />
+              <path d={`M${x.toFixed(1)} 22v${isMajor ? -11 : -6}`} stroke="var(--color-tape-ink)" strokeWidth="1" />
               {isMajor && at > 0 && x < width - 12 && (
-                <text x={x} y="13" fontSize="13" textAnchor="middle" fill="#5a4a10">
+                <text x={x} y="13" fontSize="13" textAnchor="middle" fill="var(--color-tape-ink)">
                   {at}
                 </text>
               )}

@@ -3,7 +3,11 @@ import type { Figure } from '../../core/drawing/index.ts';
 /** Whether what is carried goes in there. */
 export type TargetState = 'good' | 'here' | 'no';
 
-const COLOURS: Readonly<Record<TargetState, string>> = { good: '#557153', here: '#2f5d7c', no: '#a63d32' };
+const COLOURS: Readonly<Record<TargetState, string>> = {
+  good: 'var(--color-moss)',
+  here: 'var(--color-woad)',
+  no: 'var(--color-madder)',
+};
 
 interface TargetRectProps {
   readonly figure: Figure;

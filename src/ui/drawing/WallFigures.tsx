@@ -64,7 +64,7 @@ const PlaceFigure = memo(function PlaceFigure({
       <rect
         {...box}
         fill="none"
-        stroke="#2f5d7c"
+        stroke="var(--color-woad)"
         strokeWidth="3"
         className="opacity-0 group-focus-visible:opacity-100"
       />
@@ -98,12 +98,12 @@ const Backdrop = memo(function Backdrop({
                   y={y}
                   width={drawing.widthMm * scale - 2}
                   height={(band.toMm - band.fromMm) * scale}
-                  fill="#2f5d7c"
+                  fill="var(--color-woad)"
                   fillOpacity="0.06"
                 />
               )}
               {hasMargin && (
-                <text x="-8" y={y + 16} fontSize="14" fontStyle="italic" textAnchor="end" fill="#566570">
+                <text x="-8" y={y + 16} fontSize="14" fontStyle="italic" textAnchor="end" fill="var(--color-stone)">
                   {wordReach(band.reach)}
                 </text>
               )}

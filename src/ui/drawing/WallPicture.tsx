@@ -2,7 +2,6 @@ import { useRef } from 'react';
 import type { Figure, WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { useSize } from '../components/useSize.ts';
-import { PrintDefs } from './Prints.tsx';
 import { ShapeView } from './ShapeView.tsx';
 
 /** No higher than this, so that what is below is in sight; less on a phone. */
@@ -40,14 +39,15 @@ export function WallPicture({ drawing, spots, lots, label, mostPx = MOST_PX }: W
   const marked = new Set<string>(lots);
   return (
     <div ref={frame} className="w-full">
-      <PrintDefs />
       <svg role="img" aria-label={label} width="100%" height={drawing.heightMm * scale} className="block select-none">
         {scale > 0 && drawing.backdrop.map((shape, i) => <ShapeView key={i} shape={shape} scale={scale} />)}
         {scale > 0 &&
           drawing.figures.map((figure, i) => (
             <g key={`${figure.id} ${i}`}>
               <Shapes figure={figure} scale={scale} />
-              {figure.kind === 'lot' && marked.has(figure.id) && <Frame of={figure} scale={scale} ink="#22303c" />}
+              {figure.kind === 'lot' && marked.has(figure.id) && (
+                <Frame of={figure} scale={scale} ink="var(--color-ink)" />
+              )}
             </g>
           ))}
         {scale > 0 &&
@@ -89,7 +89,7 @@ function SpotView({ drawing, spot, scale }: { drawing: WallDrawing; spot: Marked
           <g opacity="0.8">
             <Shapes figure={ghost} scale={scale} />
           </g>
-          <Frame of={ghost} scale={scale} ink="#2f5d7c" />
+          <Frame of={ghost} scale={scale} ink="var(--color-woad)" />
         </g>
       ))}
       <rect
@@ -98,7 +98,7 @@ function SpotView({ drawing, spot, scale }: { drawing: WallDrawing; spot: Marked
         width={at.width * scale + 6}
         height={at.height * scale + 6}
         fill="none"
-        stroke="#2f5d7c"
+        stroke="var(--color-woad)"
         strokeWidth="4"
         strokeDasharray={spot.mark === 'to' ? '9 5' : undefined}
       />
@@ -110,11 +110,11 @@ function SpotView({ drawing, spot, scale }: { drawing: WallDrawing; spot: Marked
             width={LETTER_PX}
             height={LETTER_PX}
             rx="4"
-            fill="#fffdf8"
-            stroke="#2f5d7c"
+            fill="var(--color-paper)"
+            stroke="var(--color-woad)"
             strokeWidth="2"
           />
-          <text y="5.5" textAnchor="middle" fontSize="15" fontWeight="700" fill="#22303c">
+          <text y="5.5" textAnchor="middle" fontSize="15" fontWeight="700" fill="var(--color-ink)">
             {spot.letter.toUpperCase()}
           </text>
         </g>

@@ -3,7 +3,6 @@ import type { WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { useSize } from '../components/useSize.ts';
-import { PrintDefs } from './Prints.tsx';
 import { ScaleContext } from './scale.ts';
 import { Tape } from './Tape.tsx';
 import { useZoom } from './useZoom.ts';
@@ -88,7 +87,6 @@ export function WallView(props: WallViewProps) {
         className={`flex min-h-0 flex-1 flex-col overflow-auto pt-2 ${isWhole ? '' : 'cursor-grab active:cursor-grabbing'}`}
         {...drag}
       >
-        <PrintDefs />
         <div className="md:my-auto" style={{ width: contentWidth }}>
           <div className="sticky top-0 z-10">
             <Tape lengthMm={drawing.widthMm} scale={scale} offsetPx={left} system={units} />
@@ -138,7 +136,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
           width={place.width * scale}
           height={place.height * scale}
           fill="none"
-          stroke="#2f5d7c"
+          stroke="var(--color-woad)"
           strokeWidth="2.5"
         />
       )}
@@ -146,7 +144,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
         <>
           <path
             d={`M${(place.x + place.width - free) * scale + 1} ${(place.y + 30) * scale}h${free * scale - 2}m0 -4v8m${-(free * scale - 2)} 0v-8`}
-            stroke="#2f5d7c"
+            stroke="var(--color-woad)"
             strokeWidth="1.5"
             fill="none"
           />
@@ -156,8 +154,8 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
             textAnchor="middle"
             fontSize="14"
             fontWeight="600"
-            fill="#2f5d7c"
-            stroke="#fffdf8"
+            fill="var(--color-woad)"
+            stroke="var(--color-paper)"
             strokeWidth="3"
             paintOrder="stroke"
           >
@@ -173,7 +171,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
             width={chosen.width * scale + 4}
             height={chosen.height * scale + 4}
             fill="none"
-            stroke="#fffdf8"
+            stroke="var(--color-paper)"
             strokeWidth="5"
           />
           <rect
@@ -183,7 +181,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
             width={chosen.width * scale + 4}
             height={chosen.height * scale + 4}
             fill="none"
-            stroke="#22303c"
+            stroke="var(--color-ink)"
             strokeWidth="2.5"
           />
         </>

@@ -17,12 +17,12 @@ import type { PlanGrip } from './PlanView.tsx';
 /** The parts of a floor plan, each drawn in the same frame. */
 
 export const INK = {
-  fault: '#a63d32',
-  caution: '#9a6f14',
-  ink: '#22303c',
-  woad: '#2f5d7c',
-  walnut: '#6b5444',
-  stone: '#5c6b74',
+  fault: 'var(--color-madder)',
+  caution: 'var(--color-caution)',
+  ink: 'var(--color-ink)',
+  woad: 'var(--color-woad)',
+  walnut: 'var(--color-walnut)',
+  stone: 'var(--color-stone)',
 };
 
 /** From mm of the room to px of the drawing. */
@@ -55,7 +55,7 @@ interface PartProps {
 export function PlanShell({ room, frame: { scale, at, path } }: PartProps) {
   return (
     <>
-      <path d={path(room.walls.map((wall) => wall.from))} fill="#f5f1e8" stroke={INK.ink} strokeWidth="5" />
+      <path d={path(room.walls.map((wall) => wall.from))} fill="var(--color-linen)" stroke={INK.ink} strokeWidth="5" />
       {room.slopes.map((slope) => {
         const wall = getWallLine(room, slope.wallId);
         const ends = [getWallPoint(wall, 0, slope.runMm), getWallPoint(wall, wall.lengthMm, slope.runMm)];
@@ -76,8 +76,8 @@ export function PlanShell({ room, frame: { scale, at, path } }: PartProps) {
           <path
             key={window.id}
             d={path(corners)}
-            fill="#cfe0e6"
-            stroke={window.isInSlope ? INK.stone : '#8fb3c1'}
+            fill="var(--color-glass)"
+            stroke={window.isInSlope ? INK.stone : 'var(--color-glass-line)'}
             strokeWidth={window.isInSlope ? 1 : 6}
             strokeDasharray={window.isInSlope ? '4 3' : undefined}
           />
@@ -92,7 +92,7 @@ export function PlanShell({ room, frame: { scale, at, path } }: PartProps) {
         const radius = door.widthMm * scale;
         return (
           <g key={door.id} fill="none">
-            <path d={path(ends, false)} stroke="#f5f1e8" strokeWidth="6" />
+            <path d={path(ends, false)} stroke="var(--color-linen)" strokeWidth="6" />
             {door.swing === 'in' && (
               <path
                 d={`${path([ends[hinge]!, leaf], false)}A${radius} ${radius} 0 0 ${hinge === 0 ? 0 : 1} ${x} ${y}`}
@@ -106,7 +106,14 @@ export function PlanShell({ room, frame: { scale, at, path } }: PartProps) {
       {room.fixtures.map((fixture) => {
         const corners = listCorners({ ...fixture.at, ...fixture, turnDeg: 0 });
         const isHot = fixture.kind === 'heater';
-        return <path key={fixture.id} d={path(corners)} fill={isHot ? '#e3c9bf' : '#9aa3a8'} stroke={INK.ink} />;
+        return (
+          <path
+            key={fixture.id}
+            d={path(corners)}
+            fill={isHot ? 'var(--color-warm)' : 'var(--color-stone)'}
+            stroke={INK.ink}
+          />
+        );
       })}
     </>
   );
@@ -157,7 +164,7 @@ export function PlanPiece({ room, frame: { path }, piece, isChosen, isFault, gri
     >
       <path
         d={path(corners)}
-        fill={piece.unit.kind === 'floor' ? 'transparent' : '#e4d8c5'}
+        fill={piece.unit.kind === 'floor' ? 'transparent' : 'var(--color-wood)'}
         fillOpacity={isHung ? 0.55 : 0.92}
         stroke={isFault === undefined ? INK.walnut : isFault ? INK.fault : INK.caution}
         strokeWidth={isChosen ? 3 : 1.5}
@@ -193,7 +200,9 @@ export function PlanMarks({ room, frame: { scale, at }, pieces }: PlanMarksProps
     <>
       {room.sockets.map((socket) => {
         const [x, y] = at(getWallPoint(getWallLine(room, socket.wallId), socket.xMm));
-        return <circle key={socket.id} cx={x} cy={y} r="5" fill="#fffdf8" stroke={INK.ink} strokeWidth="2" />;
+        return (
+          <circle key={socket.id} cx={x} cy={y} r="5" fill="var(--color-paper)" stroke={INK.ink} strokeWidth="2" />
+        );
       })}
       {room.lamps?.map((lamp) => {
         const [x, y] = at(lamp.at);
@@ -201,7 +210,7 @@ export function PlanMarks({ room, frame: { scale, at }, pieces }: PlanMarksProps
           <g key={lamp.id} stroke={INK.caution} strokeWidth="1.5" pointerEvents="none">
             <title>{lamp.name}</title>
             <path d={`M${x - 9} ${y}h18M${x} ${y - 9}v18M${x - 6.5} ${y - 6.5}l13 13M${x - 6.5} ${y + 6.5}l13 -13`} />
-            <circle cx={x} cy={y} r="5" fill="#efe3b4" />
+            <circle cx={x} cy={y} r="5" fill="var(--color-tape)" />
           </g>
         );
       })}
@@ -221,7 +230,7 @@ export function PlanMarks({ room, frame: { scale, at }, pieces }: PlanMarksProps
               fontSize="14"
               fontStyle="italic"
               fill={INK.woad}
-              stroke="#f5f1e8"
+              stroke="var(--color-linen)"
               strokeWidth="3"
               paintOrder="stroke"
             >

@@ -8,6 +8,9 @@ import type { Kind } from '../../core/records/index.ts';
 export const STASH_VIEWS = ['laidOut', 'wheel', 'table', 'figures'] as const;
 export type StashView = (typeof STASH_VIEWS)[number];
 
+/** How bright the page is. */
+export const THEMES = ['device', 'day', 'evening'] as const;
+
 /** A way of looking at the stash, kept under a name. */
 export interface SavedLook {
   readonly name: string;
@@ -21,7 +24,9 @@ export interface SavedLook {
 }
 
 /** How the sewist last looked at things. Kept beside the household, not in it: it is this browser's affair. */
-interface Choices {
+export interface Choices {
+  /** By day, in the evening, or as the device has it. */
+  readonly theme: (typeof THEMES)[number];
   readonly stashKind: Kind;
   readonly stashView: StashView;
   readonly sortBy: string;
@@ -70,6 +75,7 @@ interface Choices {
 export const useChoices = create<Choices>()(
   persist(
     (): Choices => ({
+      theme: 'device',
       stashKind: 'fabric',
       stashView: 'laidOut',
       sortBy: 'colour',

@@ -70,9 +70,20 @@ export const wordCloth = (id: string): string => CLOTH[id] ?? id;
 const PRINT: Record<Print, string> = {
   solid: 'plain',
   stripe: 'stripes',
+  pinstripe: 'fine stripes',
   check: 'checks',
+  gingham: 'gingham',
+  plaid: 'tartan',
   dots: 'spots',
+  floral: 'flowers',
+  leaf: 'leaves',
   wave: 'waves',
+  zigzag: 'zigzags',
+  herringbone: 'herringbone',
+  star: 'stars',
+  diamond: 'diamonds',
+  paisley: 'paisley',
+  mottled: 'mottled',
 };
 export const wordPrint = (print: Print): string => PRINT[print];
 

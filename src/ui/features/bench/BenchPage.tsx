@@ -6,7 +6,6 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { putBack } from '../../state/putBack.ts';
@@ -101,7 +100,6 @@ export function BenchPage() {
         <Welcome />
       </Suspense>
       <div className="min-h-0 flex-1 space-y-7 px-4 py-4 md:overflow-y-auto md:px-5">
-        <PrintDefs />
         <section aria-label="On the bench">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
             <h2 className="font-display text-xl font-semibold">

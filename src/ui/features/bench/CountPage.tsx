@@ -9,7 +9,6 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -40,7 +39,6 @@ export function CountPage() {
   return (
     <Page title="Count">
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
-        <PrintDefs />
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
           ← The bench
         </Button>
@@ -253,7 +251,7 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
         aria-label={`Left of ${item.name}`}
         aria-invalid={isBad || undefined}
         placeholder={lot.heap ? 'pieces' : getAmount(item, lot) > 0 ? 'as it says' : ''}
-        className="h-11 w-28 rounded border border-stone/60 bg-white px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
+        className="h-11 w-28 rounded border border-stone/60 bg-field px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
         value={typed}
         onChange={(event) => onType(event.target.value)}
       />
@@ -289,7 +287,7 @@ function AlsoThere({ known, onAdd }: { known: ReadonlySet<LotId>; onAdd: (id: Lo
         <span className="block text-sm text-stone">What else is there?</span>
         <input
           maxLength={40}
-          className="h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9"
+          className="h-11 w-full rounded border border-stone/60 bg-field px-2 md:h-9"
           placeholder="its name, or a part of it"
           value={text}
           onChange={(event) => setText(event.target.value)}

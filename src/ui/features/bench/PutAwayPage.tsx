@@ -10,7 +10,6 @@ import { Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { WhyNowhere } from '../../components/WhyNowhere.tsx';
 import { SpotsPicture, type PlaceMark } from '../../drawing/PlacePicture.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -39,7 +38,6 @@ export function PutAwayPage() {
   return (
     <Page title="Put away">
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
-        <PrintDefs />
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
           ← The bench
         </Button>

@@ -9,7 +9,6 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { RoundPlan } from '../../drawing/RoundPlan.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -50,7 +49,6 @@ export function TidyPage() {
   return (
     <Page title="Tidy up">
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
-        <PrintDefs />
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
           ← The bench
         </Button>

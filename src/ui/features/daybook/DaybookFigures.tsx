@@ -7,9 +7,9 @@ import { computeMonthActs } from '../../../core/daybook/index.ts';
 const MONTHS = 12;
 const monthName = new Intl.DateTimeFormat('en', { month: 'short', year: '2-digit', timeZone: 'UTC' });
 const PARTS = [
-  { key: 'came', name: 'came in', fill: '#557153' },
-  { key: 'used', name: 'used', fill: '#2f5d7c' },
-  { key: 'left', name: 'left for good', fill: '#a63d32' },
+  { key: 'came', name: 'came in', fill: 'var(--color-moss)' },
+  { key: 'used', name: 'used', fill: 'var(--color-woad)' },
+  { key: 'left', name: 'left for good', fill: 'var(--color-madder)' },
 ] as const;
 const HOW =
   'Lines of the daybook in that month: things that came in; things used up, given away, sold, thrown out or removed; times that something was taken out or cut. What was taken back is left out.';
@@ -36,8 +36,8 @@ export function DaybookFigures() {
     <section aria-label="The year in figures" className="overflow-x-auto" {...explained(HOW)}>
       <h2 className="mb-2 font-display text-lg font-semibold">The year in figures</h2>
       <BarChart width={262} height={220} data={months} aria-hidden accessibilityLayer={false}>
-        <XAxis dataKey="name" tickLine={false} stroke="#566570" fontSize={14} />
-        <YAxis allowDecimals={false} width={36} tickLine={false} stroke="#566570" fontSize={14} />
+        <XAxis dataKey="name" tickLine={false} stroke="var(--color-stone)" fontSize={14} />
+        <YAxis allowDecimals={false} width={36} tickLine={false} stroke="var(--color-stone)" fontSize={14} />
         <Legend wrapperStyle={{ fontSize: 14 }} />
         {PARTS.map(({ key, name, fill }) => (
           <Bar key={key} dataKey={key} name={name} fill={fill} isAnimationActive={false} />

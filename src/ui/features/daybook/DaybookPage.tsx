@@ -7,7 +7,6 @@ import { Button } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useLong, VirtualList } from '../../components/VirtualTable.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { undo } from '../../state/hands.ts';
@@ -120,7 +119,6 @@ export function DaybookPage() {
           {wordCount(lines.length, 'line')}
         </span>
       </div>
-      <PrintDefs />
       <VirtualList
         long={long}
         frameClass="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5"

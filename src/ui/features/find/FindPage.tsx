@@ -5,7 +5,6 @@ import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
 import { Page } from '../../components/Page.tsx';
 import { wordWhere } from '../../components/where.ts';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -53,7 +52,6 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
   return (
     <>
       <div role="status" className="flex items-center gap-4 px-4 pt-4 md:px-5">
-        <PrintDefs />
         <Swatch item={item} className="size-14 shrink-0" />
         <div>
           <p className="text-stone" {...explained(wordHowMuch(item, lot, household.settings))}>
@@ -133,7 +131,6 @@ function Asking({ household, isLost }: { household: Household; isLost: boolean }
       {out.length > 0 && (
         <section className="mt-8 max-w-xl">
           <h2 className="font-display text-lg font-semibold">Out now</h2>
-          <PrintDefs />
           <ul>
             {out.slice(0, 12).map((lot) => {
               const item = household.items.get(lot.itemId)!;

@@ -127,8 +127,8 @@ function Marks({ drawing, verdicts, overId }: MarksProps) {
                 textAnchor="middle"
                 fontSize="14"
                 fontWeight="600"
-                fill="#22303c"
-                stroke="#fffdf8"
+                fill="var(--color-ink)"
+                stroke="var(--color-paper)"
                 strokeWidth="4"
                 paintOrder="stroke"
               >

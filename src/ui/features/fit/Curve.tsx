@@ -5,7 +5,7 @@ import { explained } from '../../components/explained.ts';
 import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 
-const TICK = { fontSize: 14, fill: '#566570' };
+const TICK = { fontSize: 14, fill: 'var(--color-stone)' };
 
 /** Minutes a month against things to carry, from leaving all to the best; a point on it is a plan. */
 export function Curve({ today }: { today: Score }) {
@@ -28,14 +28,14 @@ export function Curve({ today }: { today: Score }) {
           margin={{ top: 8, right: 10, bottom: 0, left: 0 }}
           accessibilityLayer={false}
         >
-          <CartesianGrid stroke="#d9d2c3" vertical={false} />
+          <CartesianGrid stroke="var(--color-grain)" vertical={false} />
           <XAxis type="number" dataKey="moves" tick={TICK} tickLine={false} domain={[0, 'dataMax']} />
           <YAxis type="number" width={36} tick={TICK} tickLine={false} axisLine={false} domain={[0, 'dataMax']} />
           <Line
             dataKey="minutes"
-            stroke="#2f5d7c"
+            stroke="var(--color-woad)"
             strokeWidth={2.5}
-            dot={{ r: 4, fill: '#fffdf8' }}
+            dot={{ r: 4, fill: 'var(--color-paper)' }}
             isAnimationActive={false}
           />
           {here && (
@@ -43,8 +43,8 @@ export function Curve({ today }: { today: Score }) {
               x={here.moves}
               y={minutes(getFetchSeconds(here.plan.score))}
               r={7}
-              fill="#22303c"
-              stroke="#fffdf8"
+              fill="var(--color-ink)"
+              stroke="var(--color-paper)"
             />
           )}
         </LineChart>

@@ -5,7 +5,6 @@ import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
@@ -61,7 +60,6 @@ export function KeptPlans() {
     );
   return (
     <div className="min-h-0 flex-1 space-y-5 px-4 py-3 md:overflow-y-auto md:px-5">
-      <PrintDefs />
       <table className="tabular w-full max-w-3xl">
         <thead>
           <tr className="stitched-b">

@@ -2,7 +2,6 @@ import type { BinMove } from '../../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../../core/storage/index.ts';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordBinWay } from '../../text/bins.ts';
@@ -56,7 +55,6 @@ export function MoveList({ arrivals, bins, planned }: MoveListProps) {
     return <p className="p-5 font-display text-xl">Nothing moves: things are where the plan wants them.</p>;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
-      <PrintDefs />
       {bins.length > 0 && <Bins bins={bins} planned={planned} />}
       {arrivals.map(({ place, moves }) => (
         <section key={place.id} className="mt-4 [content-visibility:auto] [contain-intrinsic-size:auto_200px]">

@@ -7,7 +7,7 @@ const PARTS: readonly { part: keyof ScoreParts; name: string; fill: string; how:
   {
     part: 'fetching',
     name: 'the way and the reach',
-    fill: '#2f5d7c',
+    fill: 'var(--color-woad)',
     how: 'Uses a month × the seconds to walk there and back from where it is used, to bend, stretch or climb, and to open door, drawer or lid.',
   },
   {
@@ -46,7 +46,7 @@ export function PartsChart({ today, plan }: { today: Score; plan: Score | null }
             width={44}
             axisLine={false}
             tickLine={false}
-            tick={{ fontSize: 14, fill: '#566570' }}
+            tick={{ fontSize: 14, fill: 'var(--color-stone)' }}
           />
           {PARTS.map(({ part, fill }) => (
             <Bar key={part} dataKey={part} stackId="minutes" fill={fill} isAnimationActive={false} />

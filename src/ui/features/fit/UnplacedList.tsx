@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import { isHomeless, takesRoom, type Lot, type LotId, type Plan } from '../../../core/records/index.ts';
 import type { Cure } from '../../../core/suppose/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, useOpen } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
@@ -36,7 +35,6 @@ export function UnplacedList({ plan, onTry }: UnplacedListProps) {
   const rows = { lots, reasons, onTry };
   return (
     <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
-      <PrintDefs />
       {!plan && (
         <p className="pb-2 text-stone">These have no home today. A plan will find one, or say why there is none.</p>
       )}

@@ -255,7 +255,7 @@ function SortRow({ sort, own }: SortRowProps) {
         <input
           aria-label={`${name}: how much`}
           aria-invalid={fault ? true : undefined}
-          className="h-11 w-24 rounded border border-stone/60 bg-white px-2 md:h-8 aria-invalid:border-2 aria-invalid:border-madder"
+          className="h-11 w-24 rounded border border-stone/60 bg-field px-2 md:h-8 aria-invalid:border-2 aria-invalid:border-madder"
           placeholder={example}
           maxLength={20}
           autoComplete="off"

@@ -233,7 +233,7 @@ function FaultCell({
         maxLength={2000}
         aria-label={name}
         aria-invalid
-        className="h-8 w-full min-w-32 rounded border-2 border-madder bg-white px-1.5"
+        className="h-8 w-full min-w-32 rounded border-2 border-madder bg-field px-1.5"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         onBlur={() => typed !== text && onCorrect(typed)}

@@ -8,7 +8,6 @@ import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -309,7 +308,6 @@ function StepList({
   const { units } = household.settings;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
-      <PrintDefs />
       <Stuck />
       {skipped.length > 0 && <Skipped skipped={skipped} />}
       <ol aria-label="Steps" className="max-w-4xl">

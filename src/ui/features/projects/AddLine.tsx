@@ -27,7 +27,7 @@ export function AddLine({ label, placeholder, add, value, onChange, isGood, onAd
         placeholder={placeholder}
         maxLength={120}
         autoComplete="off"
-        className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-white px-2 md:h-9"
+        className="h-11 min-w-0 flex-1 rounded border border-stone/60 bg-field px-2 md:h-9"
         value={value}
         onChange={(event) => onChange(event.target.value)}
       />

@@ -91,7 +91,7 @@ export function ChooseThing({ project, standing, instead, onDone }: ChooseThingP
         aria-label="Look in the stash for"
         autoFocus
         maxLength={120}
-        className="h-11 w-full rounded border border-stone/60 bg-white px-2 md:h-9"
+        className="h-11 w-full rounded border border-stone/60 bg-field px-2 md:h-9"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />

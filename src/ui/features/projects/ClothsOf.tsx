@@ -1,6 +1,6 @@
 import type { NeedStanding, ProjectStanding } from '../../../core/projects/index.ts';
 import { explained } from '../../components/explained.ts';
-import { printFill } from '../../drawing/Prints.tsx';
+import { printFill } from '../../drawing/prints.ts';
 
 /** What is not known yet is drawn as a metre of this width. */
 const UNKNOWN = { lengthMm: 1000, widthMm: 1400 };
@@ -19,8 +19,8 @@ function toStrips(standing: NeedStanding): Strip[] {
   const { need, promised, missing, item } = standing;
   const part = need.part;
   const widthMm = item?.fabric?.widthMm ?? UNKNOWN.widthMm;
-  const colour = item?.colours[0] ?? '#b9c0c2';
-  const print = printFill(item?.fabric?.print);
+  const colour = item?.colours[0] ?? 'var(--color-thread)';
+  const print = printFill(item);
   const strips: Strip[] = promised.map(({ promise, lot }) => ({
     key: `${need.id} ${lot.id}`,
     lengthMm: promise.amount,
@@ -89,7 +89,7 @@ export function ClothsOf({ standing, scale }: { standing: ProjectStanding; scale
             width="100%"
             height="100%"
             fill={fill ?? 'none'}
-            stroke={fill ? '#22303c' : '#a63d32'}
+            stroke={fill ? 'var(--color-ink)' : 'var(--color-madder)'}
             strokeOpacity={fill ? 0.25 : 1}
             strokeWidth={fill ? 1 : 2}
             strokeDasharray={fill ? undefined : '5 4'}

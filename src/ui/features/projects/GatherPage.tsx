@@ -10,7 +10,6 @@ import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -49,7 +48,6 @@ export function GatherPage() {
       }
     >
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
-        <PrintDefs />
         {lots.length === 0 && (
           <p className="font-display text-[24px] font-semibold">
             All of it is in its bag.{' '}

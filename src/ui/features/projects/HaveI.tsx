@@ -55,7 +55,7 @@ export function HaveI() {
           placeholder="Do I have a red ribbing already?"
           maxLength={120}
           autoComplete="off"
-          className="h-11 min-w-0 flex-1 basis-full rounded md:basis-0 border border-stone/60 bg-white px-2"
+          className="h-11 min-w-0 flex-1 basis-full rounded md:basis-0 border border-stone/60 bg-field px-2"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
@@ -64,7 +64,7 @@ export function HaveI() {
           <input
             type="color"
             aria-label="Nearest to this colour"
-            className="size-11 rounded border border-stone/60 bg-white"
+            className="size-11 rounded border border-stone/60 bg-field"
             value={colour === '' ? '#8a8f94' : colour}
             onChange={(event) => setColour(event.target.value)}
           />

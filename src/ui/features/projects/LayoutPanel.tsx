@@ -192,7 +192,7 @@ function WidthChoice({ widthMm, onChange }: { widthMm: number; onChange: (mm: nu
     <label className="no-print flex items-center gap-2 text-sm text-stone">
       On cloth as wide as
       <select
-        className="h-11 rounded border border-stone/60 bg-white px-2 md:h-8"
+        className="h-11 rounded border border-stone/60 bg-field px-2 md:h-8"
         value={widthMm}
         onChange={(event) => onChange(Number(event.target.value))}
       >

@@ -3,7 +3,7 @@ import { turnOutline, type Block, type Layout, type Point, type Sheet } from '..
 import type { CutPiece, Item } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
-import { printFill } from '../../drawing/Prints.tsx';
+import { printFill } from '../../drawing/prints.ts';
 import { Tape } from '../../drawing/Tape.tsx';
 import { useHousehold } from '../../state/app.ts';
 
@@ -29,7 +29,7 @@ export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: L
   const lengthMm = Math.max(1, sheet.lengthMm ?? layout.lengthMm);
   const scale = size ? Math.min(size.width / lengthMm, MOST_HIGH_PX / Math.max(1, sheet.widthMm)) : 0;
   const [width, height] = [lengthMm * scale, sheet.widthMm * scale];
-  const print = printFill(item?.fabric?.print);
+  const print = printFill(item);
   // The picture lies on its side: what is along the cloth is across the screen.
   const toPath = (points: readonly Point[]) =>
     `M${points.map(({ xMm, yMm }) => `${yMm * scale} ${xMm * scale}`).join('L')}Z`;
@@ -52,20 +52,25 @@ export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: L
               <path d={cloth} />
             </clipPath>
             <g clipPath={`url(#${clip})`}>
-              <path d={cloth} fill={item?.colours[0] ?? '#b9c0c2'} />
+              <path d={cloth} fill={item?.colours[0] ?? 'var(--color-thread)'} />
               {print && <path d={cloth} fill={print} />}
               {(sheet.holes ?? []).map(({ xMm, yMm, widthMm, heightMm }, n) => (
                 <g key={n} transform={`translate(${yMm * scale} ${xMm * scale})`}>
                   <title>Nothing is cut here</title>
-                  <rect width={heightMm * scale} height={widthMm * scale} fill="#fffdf8" stroke="#a63d32" />
+                  <rect
+                    width={heightMm * scale}
+                    height={widthMm * scale}
+                    fill="var(--color-paper)"
+                    stroke="var(--color-madder)"
+                  />
                   <path
                     d={`M0 0L${heightMm * scale} ${widthMm * scale}M0 ${widthMm * scale}L${heightMm * scale} 0`}
-                    stroke="#a63d32"
+                    stroke="var(--color-madder)"
                   />
                 </g>
               ))}
             </g>
-            <path d={cloth} fill="none" stroke="#22303c" strokeDasharray="2 3" />
+            <path d={cloth} fill="none" stroke="var(--color-ink)" strokeDasharray="2 3" />
             {layout.laid
               .filter((one) => one.sheet === number)
               .map(({ block, xMm, yMm, widthMm, heightMm, isTurned, isFlipped = false }) => {
@@ -79,16 +84,22 @@ export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: L
                 return (
                   <g key={block} transform={`translate(${yMm * scale} ${xMm * scale})`}>
                     <title>{name}</title>
-                    <path d={shape} fill="#fffdf8" fillOpacity="0.82" stroke="#22303c" strokeLinejoin="round" />
+                    <path
+                      d={shape}
+                      fill="var(--color-paper)"
+                      fillOpacity="0.82"
+                      stroke="var(--color-ink)"
+                      strokeLinejoin="round"
+                    />
                     {piece?.isOnFold && (
                       <path
                         d={isTurned ? `M${w / 2} 0V${h}` : `M0 ${h / 2}H${w}`}
-                        stroke="#5c6b74"
+                        stroke="var(--color-stone)"
                         strokeDasharray="6 3 1 3"
                       />
                     )}
                     {w >= NAME.wide && h >= NAME.high && (
-                      <text x={w / 2} y={h / 2 + 4} fontSize="13" textAnchor="middle" fill="#22303c">
+                      <text x={w / 2} y={h / 2 + 4} fontSize="13" textAnchor="middle" fill="var(--color-ink)">
                         {w < name.length * 7 ? `${name.slice(0, Math.max(2, Math.floor(w / 7) - 1))}…` : name}
                       </text>
                     )}

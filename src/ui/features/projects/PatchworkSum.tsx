@@ -74,7 +74,7 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
             width={SIDE_PX}
             height={SIDE_PX}
             fill={colour}
-            stroke="#22303c"
+            stroke="var(--color-ink)"
             strokeWidth="0.4"
           />
         ))}

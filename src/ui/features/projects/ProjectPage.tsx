@@ -6,7 +6,6 @@ import { isOver, PROJECT_STATES, type ProjectId, type ProjectState } from '../..
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getProjectFacts, getStandings } from '../../state/projects.ts';
@@ -81,7 +80,6 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
         </>
       }
     >
-      <PrintDefs />
       <div className="on-paper min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6 md:px-5">
         <Suspense>
           <TimerLine />
@@ -127,7 +125,7 @@ function Head({ standing }: { standing: ProjectStanding }) {
         </h2>
         <select
           aria-label="How far it is"
-          className="h-11 rounded border border-stone/60 bg-white px-2 text-sm md:h-8"
+          className="h-11 rounded border border-stone/60 bg-field px-2 text-sm md:h-8"
           value={project.state}
           onChange={(event) => {
             const state = event.target.value as ProjectState;

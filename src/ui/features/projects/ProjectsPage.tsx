@@ -7,7 +7,6 @@ import { Button, linkClass } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useSize } from '../../components/useSize.ts';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getStandings } from '../../state/projects.ts';
@@ -85,7 +84,6 @@ export function ProjectsPage() {
         </>
       }
     >
-      <PrintDefs />
       <div ref={frame} className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
         <Suspense>
           <TimerLine />

@@ -3,7 +3,6 @@ import { listUnmatched, listWanted, type Wanted } from '../../../core/projects/i
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getProjectFacts, getStandings } from '../../state/projects.ts';
@@ -33,7 +32,6 @@ export function ShopPage() {
   const low = wanted.filter(({ type }) => type === 'restock');
   return (
     <Page title="Shop card" tabs={<ToProjects />}>
-      <PrintDefs />
       <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
         <HaveI />
         {wanted.length === 0 && <p className="mt-4">Nothing is missing, and nothing runs low.</p>}

@@ -86,14 +86,14 @@ function BackPicture({ wideMm, longMm, widths, widthMm, isAlong }: BackPicturePr
   const [w, h] = [wideMm * scale, longMm * scale];
   return (
     <svg role="img" aria-label="The back and its joins" width={w} height={h} className="shrink-0">
-      <rect width={w} height={h} fill="#f7f4ec" stroke="#22303c" />
+      <rect width={w} height={h} fill="var(--color-linen)" stroke="var(--color-ink)" />
       <rect
         x={100 * scale}
         y={100 * scale}
         width={w - 200 * scale}
         height={h - 200 * scale}
-        fill="#e9edec"
-        stroke="#5c6b74"
+        fill="var(--color-mist)"
+        stroke="var(--color-stone)"
       />
       {Array.from({ length: widths - 1 }, (_, n) => {
         const at = (n + 1) * widthMm * scale;
@@ -101,7 +101,7 @@ function BackPicture({ wideMm, longMm, widths, widthMm, isAlong }: BackPicturePr
           <path
             key={n}
             d={isAlong ? `M${at} 0V${h}` : `M0 ${at}H${w}`}
-            stroke="#2f5d7c"
+            stroke="var(--color-woad)"
             strokeWidth="2"
             strokeDasharray="5 4"
           />
@@ -143,7 +143,15 @@ function StripPicture({ strips }: { strips: number }) {
   return (
     <svg role="img" aria-label="Strips across the cloth" width={DRAWN_PX} height={drawn * 6} className="mt-2">
       {Array.from({ length: drawn }, (_, n) => (
-        <rect key={n} x="0.5" y={n * 6 + 0.5} width={DRAWN_PX - 1} height="5" fill="#f7f4ec" stroke="#22303c" />
+        <rect
+          key={n}
+          x="0.5"
+          y={n * 6 + 0.5}
+          width={DRAWN_PX - 1}
+          height="5"
+          fill="var(--color-linen)"
+          stroke="var(--color-ink)"
+        />
       ))}
     </svg>
   );
@@ -169,9 +177,9 @@ function BiasSum() {
             <strong>{formatSize(computeBiasSquare(values.biasWanted, values.biasStrip), units)}</strong>.
           </p>
           <svg role="img" aria-label="Strips at a slant" width="90" height="90" className="shrink-0">
-            <rect x="0.5" y="0.5" width="89" height="89" fill="#f7f4ec" stroke="#22303c" />
+            <rect x="0.5" y="0.5" width="89" height="89" fill="var(--color-linen)" stroke="var(--color-ink)" />
             {[18, 36, 54, 72, 90, 108, 126, 144, 162].map((at) => (
-              <path key={at} d={`M0 ${at}L${at} 0`} stroke="#2f5d7c" strokeDasharray="4 3" />
+              <path key={at} d={`M0 ${at}L${at} 0`} stroke="var(--color-woad)" strokeDasharray="4 3" />
             ))}
           </svg>
         </div>

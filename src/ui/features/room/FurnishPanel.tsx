@@ -228,7 +228,7 @@ interface StepperProps {
 /** One more, one less. */
 function Stepper({ name, count, most, onChange }: StepperProps) {
   const button =
-    'size-11 shrink-0 rounded border border-stone/60 bg-white text-lg leading-none md:size-8 disabled:text-thread';
+    'size-11 shrink-0 rounded border border-stone/60 bg-field text-lg leading-none md:size-8 disabled:text-thread';
   return (
     <span className="flex items-center gap-1">
       {count > 0 && (

@@ -1,19 +1,66 @@
-/** What the stitches on a wall mean. */
-export function Legend() {
+import type { ReactNode } from 'react';
+import type { Ink, WallDrawing } from '../../../core/drawing/index.ts';
+
+/** A thing with the stitch along its middle, on a cloth of no colour. */
+const on = (dash: string) => (
+  <>
+    <rect x="1" y="1" width="28" height="10" fill="var(--color-stone)" />
+    <path d="M3 6H27" stroke="#fffdf8" strokeWidth="2" strokeDasharray={dash} strokeLinecap="round" />
+  </>
+);
+const round = (dash: string, width: number) => (
+  <rect
+    x="2"
+    y="2"
+    width="26"
+    height="8"
+    rx="2"
+    fill="none"
+    stroke="var(--color-ink)"
+    strokeWidth={width}
+    strokeDasharray={dash}
+    strokeLinecap="round"
+  />
+);
+
+const CHOSEN = <rect x="1" y="1" width="28" height="10" fill="none" stroke="var(--color-ink)" strokeWidth="2.5" />;
+const OVER_FULL = (
+  <path d="M1 9l4-6 4 6 4-6 4 6 4-6 4 6 4-6" fill="none" stroke="var(--color-madder)" strokeWidth="2" />
+);
+
+const STITCHES: readonly (readonly [Ink, string, ReactNode])[] = [
+  ['overFull', 'over full', OVER_FULL],
+  ['out', 'out', round('4 4', 1.6)],
+  ['lent', 'lent', round('0.1 5', 3)],
+  ['planned', 'planned elsewhere', on('5 4')],
+  ['promised', 'promised', on('7 3 2 3')],
+];
+
+/** What the stitches on a wall mean, as far as they are seen on it. */
+export function Legend({ drawing }: { drawing: WallDrawing }) {
+  const seen = new Set(drawing.figures.flatMap(({ shapes }) => shapes.map(({ ink }) => ink)));
   return (
-    <ul aria-label="What the lines mean" className="ml-auto hidden gap-4 text-sm text-stone xl:flex">
-      <li className="flex items-center gap-1.5">
-        <svg aria-hidden width="30" height="12">
-          <rect x="1" y="1" width="28" height="10" fill="none" stroke="#22303c" strokeWidth="2.5" />
-        </svg>
-        chosen
-      </li>
-      <li className="flex items-center gap-1.5">
-        <svg aria-hidden width="30" height="12">
-          <path d="M1 9l4-6 4 6 4-6 4 6 4-6 4 6 4-6" fill="none" stroke="#a63d32" strokeWidth="2" />
-        </svg>
-        over full
-      </li>
+    <ul
+      aria-label="What the lines mean"
+      className="ml-auto hidden grid-flow-col grid-rows-2 gap-x-4 text-sm text-stone xl:grid"
+    >
+      <Line name="chosen">{CHOSEN}</Line>
+      {STITCHES.filter(([ink]) => seen.has(ink)).map(([ink, name, drawn]) => (
+        <Line key={ink} name={name}>
+          {drawn}
+        </Line>
+      ))}
     </ul>
+  );
+}
+
+function Line({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <li className="flex items-center gap-1.5 whitespace-nowrap">
+      <svg aria-hidden width="30" height="12">
+        {children}
+      </svg>
+      {name}
+    </li>
   );
 }

@@ -17,9 +17,22 @@ export function PartPicture({ kind, size: { widthMm, heightMm, columns, rows } }
   return (
     <svg aria-hidden viewBox="0 0 40 40" className="size-10 shrink-0">
       {isOpen ? (
-        <path d={`M${x} 38V${y}H${x + w}V38`} fill="none" stroke="#6b5444" strokeWidth={isTable ? 2.5 : 1.5} />
+        <path
+          d={`M${x} 38V${y}H${x + w}V38`}
+          fill="none"
+          stroke="var(--color-walnut)"
+          strokeWidth={isTable ? 2.5 : 1.5}
+        />
       ) : (
-        <rect x={x} y={y} width={w} height={h} fill="#fffdf8" stroke="#6b5444" strokeWidth="1.5" />
+        <rect
+          x={x}
+          y={y}
+          width={w}
+          height={h}
+          fill="var(--color-paper)"
+          stroke="var(--color-walnut)"
+          strokeWidth="1.5"
+        />
       )}
       {kind === 'pegboard' &&
         Array.from({ length: 12 }, (_, i) => (
@@ -28,7 +41,7 @@ export function PartPicture({ kind, size: { widthMm, heightMm, columns, rows } }
             cx={x + (w * ((i % 4) + 0.5)) / 4}
             cy={y + (h * (Math.floor(i / 4) + 0.5)) / 3}
             r="0.9"
-            fill="#6b5444"
+            fill="var(--color-walnut)"
           />
         ))}
       {!isOpen &&
@@ -39,7 +52,7 @@ export function PartPicture({ kind, size: { widthMm, heightMm, columns, rows } }
             x2={x + (w * (i + 1)) / columns}
             y1={y}
             y2={y + h}
-            stroke="#6b5444"
+            stroke="var(--color-walnut)"
           />
         ))}
       {!isOpen &&
@@ -50,7 +63,7 @@ export function PartPicture({ kind, size: { widthMm, heightMm, columns, rows } }
             x2={x + w}
             y1={y + (h * (i + 1)) / rows}
             y2={y + (h * (i + 1)) / rows}
-            stroke="#6b5444"
+            stroke="var(--color-walnut)"
           />
         ))}
       {kind === 'drawers' &&
@@ -60,7 +73,7 @@ export function PartPicture({ kind, size: { widthMm, heightMm, columns, rows } }
             cx={x + (w * ((i % columns) + 0.5)) / columns}
             cy={y + (h * (Math.floor(i / columns) + 0.5)) / rows}
             r="0.9"
-            fill="#6b5444"
+            fill="var(--color-walnut)"
           />
         ))}
     </svg>

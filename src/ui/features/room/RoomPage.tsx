@@ -80,7 +80,7 @@ export function RoomPage() {
             how="Uses a month of every thing × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change."
           />
           <WallFigures drawing={drawing} />
-          <Legend />
+          <Legend drawing={drawing} />
           <Button
             data-key="w"
             aria-pressed={isRebuilt}

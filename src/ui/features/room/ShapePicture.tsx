@@ -16,8 +16,10 @@ const MORE: Readonly<Partial<Record<RoomShape, string>>> = {
 export function ShapePicture({ shape }: { shape: RoomShape }) {
   return (
     <svg aria-hidden viewBox="0 0 56 40" className="mx-auto mb-1 block h-10 w-14">
-      <path d={OUTLINE[shape]} fill="none" stroke="#22303c" strokeWidth="3" />
-      {MORE[shape] && <path d={MORE[shape]} fill="none" stroke="#5c6b74" strokeWidth="1.5" strokeDasharray="4 3" />}
+      <path d={OUTLINE[shape]} fill="none" stroke="var(--color-ink)" strokeWidth="3" />
+      {MORE[shape] && (
+        <path d={MORE[shape]} fill="none" stroke="var(--color-stone)" strokeWidth="1.5" strokeDasharray="4 3" />
+      )}
     </svg>
   );
 }

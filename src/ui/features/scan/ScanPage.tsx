@@ -9,7 +9,6 @@ import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -73,7 +72,6 @@ export function ScanPage() {
   return (
     <Page title="Scan" aside={<TicketPane hint="The ticket of what was scanned hangs here." />}>
       <div className="min-h-0 flex-1 space-y-5 px-4 py-4 md:overflow-y-auto md:px-8">
-        <PrintDefs />
         <Button look="quiet" data-key="escape" onClick={() => void navigate('/bench')}>
           ← The bench
         </Button>
@@ -134,7 +132,7 @@ function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }:
           autoComplete="off"
           autoCapitalize="characters"
           spellCheck={false}
-          className="h-14 w-full rounded border border-stone/60 bg-white px-3 text-xl tracking-widest uppercase"
+          className="h-14 w-full rounded border border-stone/60 bg-field px-3 text-xl tracking-widest uppercase"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />

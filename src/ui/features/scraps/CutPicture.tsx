@@ -41,7 +41,7 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
                 d={`M${outline.map(({ xMm, yMm }) => `${xMm * scale} ${yMm * scale}`).join('L')}Z`}
                 fill={colour}
                 fillOpacity="0.5"
-                stroke="#22303c"
+                stroke="var(--color-ink)"
               />
             ))}
             {plan.pieces.map(({ size: of, xMm, yMm, widthMm: pieceW, heightMm: pieceH }, n) => (
@@ -50,9 +50,9 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
                 <rect
                   width={pieceW * scale}
                   height={pieceH * scale}
-                  fill={of.kind === 'square' ? '#fffdf8' : '#efe3b4'}
+                  fill={of.kind === 'square' ? 'var(--color-paper)' : 'var(--color-tape)'}
                   fillOpacity="0.85"
-                  stroke="#22303c"
+                  stroke="var(--color-ink)"
                   strokeWidth="0.8"
                 />
               </g>
@@ -63,7 +63,7 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
                 <g key={mm}>
                   <path
                     d={isAlong ? `M${at} -8V${h + 4}` : `M-8 ${at}H${w + 4}`}
-                    stroke="#a63d32"
+                    stroke="var(--color-madder)"
                     strokeWidth="1.4"
                     strokeDasharray="6 3"
                   />
@@ -73,7 +73,7 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
                     fontSize="11"
                     fontWeight="700"
                     textAnchor={isAlong ? 'middle' : 'end'}
-                    fill="#a63d32"
+                    fill="var(--color-madder)"
                   >
                     {n + 1}
                   </text>

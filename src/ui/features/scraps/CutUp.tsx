@@ -104,7 +104,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
         <Cuts
           searched={searched}
           region={region}
-          colour={item.colours[0] ?? '#b9c0c2'}
+          colour={item.colours[0] ?? 'var(--color-thread)'}
           name={nameCloth(item)}
           units={units}
         />

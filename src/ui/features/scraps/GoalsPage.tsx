@@ -4,7 +4,6 @@ import { formatClothLength, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold, useOpen } from '../../state/app.ts';
 import { saveList } from '../../state/settingsList.ts';
 import { capitalise, wordCount } from '../../text/index.ts';
@@ -30,7 +29,6 @@ export function GoalsPage() {
       tabs={<ToProjects />}
       aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}
     >
-      <PrintDefs />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
         {standings.length === 0 && (
           <p className="max-w-prose text-stone">
@@ -180,15 +178,15 @@ function Bar({ line: { line, have, fromScraps } }: { line: LineStanding }) {
   const percent = (pieces: number) => `${(100 * pieces) / line.count}%`;
   return (
     <svg aria-hidden className="mt-1 block h-3 w-full max-w-xl">
-      <rect width="100%" height="12" fill="#fffdf8" stroke="#5c6b74" />
-      <rect width={percent(have)} height="12" fill="#2f5d7c" />
+      <rect width="100%" height="12" fill="var(--color-paper)" stroke="var(--color-stone)" />
+      <rect width={percent(have)} height="12" fill="var(--color-woad)" />
       <rect
         x={percent(have)}
         width={percent(fromScraps)}
         height="12"
-        fill="#c9952c"
+        fill="var(--color-weld)"
         fillOpacity="0.35"
-        stroke="#22303c"
+        stroke="var(--color-ink)"
         strokeDasharray="6 3"
       />
     </svg>

@@ -38,9 +38,9 @@ export function PhotoSheet({ url, sheet, edge, onMove }: PhotoSheetProps) {
     <div ref={frame} className="relative mt-2 touch-none select-none">
       <img src={url} alt="The scrap beside the sheet" className="block w-full" draggable={false} />
       <svg aria-hidden className="pointer-events-none absolute inset-0 size-full">
-        <path d={toPath(shown)} fill="none" stroke="#2f5d7c" strokeWidth="2" />
+        <path d={toPath(shown)} fill="none" stroke="var(--color-woad)" strokeWidth="2" />
         {edge && !dragged && (
-          <path d={toPath(edge)} fill="none" stroke="#c9952c" strokeWidth="2.5" strokeDasharray="7 4" />
+          <path d={toPath(edge)} fill="none" stroke="var(--color-weld)" strokeWidth="2.5" strokeDasharray="7 4" />
         )}
       </svg>
       {shown.map((spot, n) => (

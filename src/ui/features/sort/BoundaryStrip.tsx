@@ -75,7 +75,7 @@ export function BoundaryStrip(props: BoundaryStripProps) {
     <div className="mt-1 pb-1">
       <div ref={frame} className="relative touch-pan-y select-none" style={{ height: HEIGHT_PX }}>
         <svg aria-hidden width={width} height={HEIGHT_PX} className="absolute inset-0 bg-paper">
-          <path d={`M0 ${HEIGHT_PX - 0.5}H${width}`} stroke="#22303c" />
+          <path d={`M0 ${HEIGHT_PX - 0.5}H${width}`} stroke="var(--color-ink)" />
           {marks
             .filter((_, i) => i % every === 0)
             .map(({ value, colour }, i) => (
@@ -202,8 +202,8 @@ function Pin({ name, value, range, words, leftPx, step, onMove, onDrag, onSettle
       onBlur={onSettle}
     >
       <svg aria-hidden viewBox="0 0 12 30" className="pointer-events-none mx-auto block h-full w-3">
-        <path d="M6 6V30" stroke="#22303c" strokeWidth="1.6" />
-        <circle cx="6" cy="5" r="4.5" fill="#2f5d7c" stroke="#fffdf8" />
+        <path d="M6 6V30" stroke="var(--color-ink)" strokeWidth="1.6" />
+        <circle cx="6" cy="5" r="4.5" fill="var(--color-woad)" stroke="var(--color-paper)" />
       </svg>
     </div>
   );

@@ -8,7 +8,6 @@ import { CheckField, Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
 import { WhyPanel } from '../../components/WhyPanel.tsx';
 import { WishButton } from '../../components/WishButton.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { Button } from '../../components/Button.tsx';
 import { getTree } from '../../state/derived.ts';
@@ -55,7 +54,6 @@ export function GroupTicket({ group }: { group: Group }) {
   const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));
   return (
     <>
-      <PrintDefs />
       <h2 className="font-display text-[21px] leading-tight font-semibold">{wordGroup(group, household)}</h2>
       <p className="text-stone">{`${levels.map(wordSchool).join(', inside ')}, ${wordOrder(order)}`}</p>
       <dl className="mt-2">

@@ -7,7 +7,7 @@ import { formatClothLength } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 import { useWindow } from '../../components/useWindow.ts';
-import { PrintDefs, printFill } from '../../drawing/Prints.tsx';
+import { getColour, printFill } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import { getGroups } from '../../state/derived.ts';
@@ -20,6 +20,8 @@ const GroupNeed = lazy(async () => ({ default: (await import('./GroupNeed.tsx'))
 const PX_PER_MM = 96 / 25.4 / 100;
 /** Room for the length written on it. */
 const LABEL_FROM_PX = 62;
+/** … and so much to tell the name too. */
+const NAME_FROM_PX = 84;
 const GAP_PX = 6;
 /** Room above a line for the mark of what has no home. */
 const MARK_PX = 8;
@@ -81,7 +83,6 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
   const { from, to, starts } = useWindow(frame, heights);
   return (
     <div className="flex min-h-[50vh] flex-1 flex-col md:min-h-0">
-      <PrintDefs />
       <p
         className="px-4 text-sm text-stone md:px-5"
         {...explained('As typed or as measured: its ticket says which, and how near.', 'The length on a piece')}
@@ -151,7 +152,7 @@ function ClothPiece({ row }: { row: StashRow }) {
   const width = getPieceWidth(row);
   const height = getPieceHeight(row);
   const photo = item.photos?.[0];
-  const print = photo ? null : printFill(item.fabric?.print);
+  const print = photo ? null : printFill(item);
   const presence = getPresence(lot);
   const length = formatClothLength(lot.lengthMm ?? 0, household.settings.units);
   const reserved = lot.reserved ?? [];
@@ -168,7 +169,7 @@ function ClothPiece({ row }: { row: StashRow }) {
         aria-pressed={isChosen}
         title={name}
         className={`relative block overflow-visible border ${presence === 'out' ? 'border-2 border-dashed border-ink' : 'border-ink/25'} ${isChosen ? 'outline-3 outline-offset-2 outline-ink' : ''}`}
-        style={{ width, height, background: item.colours[0] ?? '#8a8f94' }}
+        style={{ width, height, background: getColour(item) }}
       >
         {photo && <PhotoPiece photo={photo} />}
         {(print !== null || presence === 'planned' || presence === 'homeless' || tackedPx > 0) && (
@@ -191,8 +192,12 @@ function ClothPiece({ row }: { row: StashRow }) {
         )}
         {presence === 'out' && <span aria-hidden className="absolute inset-0 bg-paper/50" />}
         {width >= LABEL_FROM_PX && (
-          <span aria-hidden className="absolute bottom-1 left-1 bg-paper px-1 text-sm leading-5 font-semibold">
-            {length}
+          <span
+            aria-hidden
+            className="absolute bottom-1 left-1 max-w-[calc(100%-8px)] bg-paper px-1 text-left text-sm leading-5"
+          >
+            {width >= NAME_FROM_PX && <span className="block truncate">{item.name}</span>}
+            <span className="font-semibold">{length}</span>
           </span>
         )}
       </button>

@@ -59,7 +59,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
     .map(([value, amount]): Datum => ({
       name: wordFacetValue('what', value),
       value: amount,
-      fill: '#2f5d7c',
+      fill: 'var(--color-woad)',
       words: words(amount),
     }));
   const colours = sum('colour');
@@ -108,11 +108,11 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                     dataKey="month"
                     tickFormatter={(month: string) => monthName.format(new Date(`${month}-01`))}
                     tickLine={false}
-                    tick={{ fontSize: 14, fill: '#566570' }}
+                    tick={{ fontSize: 14, fill: 'var(--color-stone)' }}
                   />
                   <YAxis hide />
-                  <Bar dataKey="inMm" fill="#557153" isAnimationActive={false} />
-                  <Bar dataKey="outMm" fill="#a63d32" isAnimationActive={false} />
+                  <Bar dataKey="inMm" fill="var(--color-moss)" isAnimationActive={false} />
+                  <Bar dataKey="outMm" fill="var(--color-madder)" isAnimationActive={false} />
                 </BarChart>
               </div>
             )}
@@ -223,7 +223,7 @@ function BarTable({ title, data, how }: { title: string; data: readonly Datum[];
             <YAxis type="category" dataKey="name" hide />
             <Bar dataKey="value" isAnimationActive={false} barSize={16}>
               {data.map((one) => (
-                <Cell key={one.name} fill={one.fill} stroke="#22303c" strokeWidth={0.5} />
+                <Cell key={one.name} fill={one.fill} stroke="var(--color-ink)" strokeWidth={0.5} />
               ))}
             </Bar>
           </BarChart>

@@ -2,7 +2,6 @@ import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { Kind, LotId } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useLong, VirtualTable } from '../../components/VirtualTable.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
@@ -70,7 +69,6 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
           <BulkBar rows={tickedRows} onDone={() => setTicked(new Set())} />
         </Suspense>
       )}
-      <PrintDefs />
       {/* Columns of a fixed width: a row that comes into view does not move the others. */}
       <VirtualTable
         long={long}

@@ -1,9 +1,16 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { findWheelCell, layOutWheel, type WheelCell } from '../../../core/drawing/index.ts';
+import {
+  findWheelCell,
+  getDrawnPrint,
+  layOutWheel,
+  type DrawnPrint,
+  type WheelCell,
+} from '../../../core/drawing/index.ts';
 import { computePieceArea } from '../../../core/measure/index.ts';
-import type { Item, Lot, Print } from '../../../core/records/index.ts';
+import type { Item, Lot } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
+import { getColour, paintWith } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { wordAmount } from '../../text/index.ts';
 import type { StashRow } from './rows.ts';
@@ -21,36 +28,12 @@ const HOW =
 /** Room for a name and an amount in a cell. */
 const WORDS_FROM_PX = 48;
 
-function drawPrint(context: CanvasRenderingContext2D, print: Print, { x, y, width, height }: WheelCell): void {
-  if (print === 'solid' || width < 8 || height < 8) return;
-  context.save();
-  context.beginPath();
-  context.rect(x, y, width, height);
-  context.clip();
-  context.fillStyle = context.strokeStyle = 'rgba(255, 253, 248, 0.45)';
-  context.lineWidth = 2;
-  context.beginPath();
-  if (print === 'stripe') for (let at = y; at < y + height; at += 8) context.rect(x, at, width, 2.4);
-  else if (print === 'check')
-    for (let row = 0; row * 6 < height; row += 1)
-      for (let column = row % 2; column * 6 < width; column += 2) context.rect(x + column * 6, y + row * 6, 6, 6);
-  else if (print === 'dots')
-    for (let row = 0; row * 8 < height; row += 1)
-      for (let column = 0; column * 8 < width; column += 1) {
-        const [cx, cy] = [x + column * 8 + (row % 2) * 4, y + row * 8 + 4];
-        context.moveTo(cx + 1.4, cy);
-        context.arc(cx, cy, 1.4, 0, 2 * Math.PI);
-      }
-  else
-    for (let row = y + 5; row < y + height; row += 9)
-      for (let column = x; column < x + width; column += 12) {
-        context.moveTo(column, row);
-        context.quadraticCurveTo(column + 3, row - 5, column + 6, row);
-        context.quadraticCurveTo(column + 9, row + 5, column + 12, row);
-      }
-  if (print === 'wave') context.stroke();
-  else context.fill();
-  context.restore();
+function drawPrint(context: CanvasRenderingContext2D, print: DrawnPrint, { x, y, width, height }: WheelCell): void {
+  if (width < 8 || height < 8) return;
+  const paint = paintWith(context, print);
+  if (!paint) return;
+  context.fillStyle = paint;
+  context.fillRect(x, y, width, height);
 }
 
 /** Cloth as a wall of colour: round the wheel from left to right, neutrals last, each as large as there is of it. */
@@ -89,9 +72,10 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
     context.font = '600 14px "Commissioner Variable", sans-serif';
     for (const cell of cells) {
       const { item, lot } = sorted[cell.index]!;
-      context.fillStyle = item.colours[0] ?? '#8a8f94';
+      context.fillStyle = getColour(item);
       context.fillRect(cell.x, cell.y, cell.width, cell.height);
-      if (item.fabric) drawPrint(context, item.fabric.print, cell);
+      const print = getDrawnPrint(item);
+      if (print) drawPrint(context, print, cell);
       if (cell.width < WORDS_FROM_PX || cell.height < 24) continue;
       context.lineWidth = 3;
       context.strokeStyle = '#22303c';

@@ -37,7 +37,7 @@ export function MergeForm({ household, item, onDone }: { household: Household; i
       {twins.length > 1 && (
         <select
           aria-label="Compare with"
-          className="h-9 w-full rounded border border-stone/60 bg-white px-1"
+          className="h-9 w-full rounded border border-stone/60 bg-field px-1"
           value={other?.id}
           onChange={(event) => setChosen(event.target.value as ItemId)}
         >

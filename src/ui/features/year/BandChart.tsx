@@ -3,7 +3,7 @@ import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis }
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 
-const TICK = { fontSize: 14, fill: '#566570' };
+const TICK = { fontSize: 14, fill: 'var(--color-stone)' };
 
 interface BandChartProps {
   readonly band: readonly (readonly [low: number, middle: number, high: number])[];
@@ -52,7 +52,7 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
             margin={{ top: 8, right: 10, bottom: 0, left: 0 }}
             accessibilityLayer={false}
           >
-            <CartesianGrid stroke="#d9d2c3" vertical={false} />
+            <CartesianGrid stroke="var(--color-grain)" vertical={false} />
             <XAxis
               type="number"
               dataKey="month"
@@ -62,18 +62,23 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
               ticks={past.length > 0 ? [-12, -6, 0, 6, 12] : [0, 3, 6, 9, 12]}
             />
             <YAxis type="number" width={44} tick={TICK} tickLine={false} axisLine={false} domain={['auto', 'auto']} />
-            <Area dataKey="doubt" stroke="none" fill="#2f5d7c" fillOpacity={0.18} isAnimationActive={false} />
-            <Line dataKey="was" stroke="#22303c" strokeWidth={2} dot={false} isAnimationActive={false} />
+            <Area dataKey="doubt" stroke="none" fill="var(--color-woad)" fillOpacity={0.18} isAnimationActive={false} />
+            <Line dataKey="was" stroke="var(--color-ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
             <Line
               dataKey="middle"
-              stroke="#2f5d7c"
+              stroke="var(--color-woad)"
               strokeWidth={2.5}
               strokeDasharray="6 4"
               dot={false}
               isAnimationActive={false}
             />
             {most !== null && (
-              <ReferenceLine y={round(most)} stroke="#a63d32" strokeDasharray="3 3" ifOverflow="extendDomain" />
+              <ReferenceLine
+                y={round(most)}
+                stroke="var(--color-madder)"
+                strokeDasharray="3 3"
+                ifOverflow="extendDomain"
+              />
             )}
           </ComposedChart>
         )}

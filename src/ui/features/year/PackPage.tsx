@@ -1,5 +1,4 @@
 import { Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { listMovingBoxes } from '../../../core/packup/index.ts';
 import { useHousehold } from '../../state/app.ts';
 import { BoxesPacked } from './BoxesPacked.tsx';
@@ -13,7 +12,6 @@ export function PackPage() {
   return (
     <Page title="The year" tabs={<YearTabs />}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
-        <PrintDefs />
         {boxes.length > 0 ? <BoxesPacked boxes={boxes} /> : <PackPlanner />}
       </div>
     </Page>

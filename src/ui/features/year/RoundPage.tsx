@@ -18,7 +18,6 @@ import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordCount } from '../../text/index.ts';
@@ -88,7 +87,6 @@ export function RoundPage() {
   return (
     <Page title="The year" tabs={<YearTabs />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
-        <PrintDefs />
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
           <label className="flex items-center gap-2">
             Within

@@ -6,7 +6,6 @@ import { planTurn } from '../../../core/upkeep/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -31,7 +30,6 @@ export function SeasonPage() {
   return (
     <Page title="The year" tabs={<YearTabs />}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
-        <PrintDefs />
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/year')}>
           ← What comes round
         </Button>

@@ -5,7 +5,6 @@ import { listReview, takeSitting, USUAL_PACE_SECONDS } from '../../../core/upkee
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { PrintDefs } from '../../drawing/Prints.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
@@ -54,7 +53,6 @@ export function ThroughPage() {
   return (
     <Page title="The year" tabs={<YearTabs />}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
-        <PrintDefs />
         {ids === null ? (
           <Begin things={all.length} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
         ) : entry ? (

@@ -73,11 +73,11 @@ function BinHandle({ place, box, slots, scale, holding }: Omit<BinsProps, 'bins'
     },
     onDrop: (isMoved) => (isMoved ? holding.keep() : show({ type: 'place', id: place.id })),
   });
-  const colour = mine?.refusal === null ? '#557153' : '#a63d32';
+  const colour = mine?.refusal === null ? 'var(--color-moss)' : 'var(--color-madder)';
   const [x, y, width, height] = [box.x * scale, box.y * scale, box.width * scale, box.height * scale];
   return (
     <g className="group cursor-grab" {...carry}>
-      <rect {...{ x, y, width, height }} fill="transparent" stroke="#2f5d7c" strokeDasharray="3 3" />
+      <rect {...{ x, y, width, height }} fill="transparent" stroke="var(--color-woad)" strokeDasharray="3 3" />
       {over && (
         <rect
           x={over.box.x * scale}
@@ -136,9 +136,9 @@ function Target({
         y={box.y * scale + 2}
         width={box.width * scale - 4}
         height={box.height * scale - 4}
-        fill="#557153"
+        fill="var(--color-moss)"
         fillOpacity="0.22"
-        stroke="#557153"
+        stroke="var(--color-moss)"
         strokeWidth="2"
         strokeDasharray="6 4"
         className="group-focus-visible:stroke-[4px]"

@@ -121,11 +121,11 @@ function Handle({ board, unit, slots, scale, heightMm, holding }: BoardsProps & 
       {...carry}
     >
       <rect {...grip} fill="transparent" />
-      <rect {...bar} fill={isBad ? '#a63d32' : '#2f5d7c'} fillOpacity={mine ? 1 : 0.75} />
+      <rect {...bar} fill={isBad ? 'var(--color-madder)' : 'var(--color-woad)'} fillOpacity={mine ? 1 : 0.75} />
       <rect
         {...grip}
         fill="none"
-        stroke="#22303c"
+        stroke="var(--color-ink)"
         strokeWidth="2"
         rx="3"
         className="opacity-0 group-focus-visible:opacity-100"

@@ -93,7 +93,7 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
         y={top * scale}
         width={columns * peg.pitchMm * scale}
         height={rows * peg.pitchMm * scale}
-        fill="#fffdf8"
+        fill="var(--color-paper)"
         fillOpacity="0.35"
         onClick={onClick}
       />
@@ -102,7 +102,7 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
           const { cx, cy } = point(i % columns, Math.floor(i / columns));
           return `M${cx.toFixed(1)} ${cy.toFixed(1)}h0`;
         }).join('')}
-        stroke="#6b5444"
+        stroke="var(--color-walnut)"
         strokeWidth={Math.max(1.5, 5 * scale)}
         strokeLinecap="round"
         pointerEvents="none"
@@ -112,8 +112,8 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
           key={`${hook.column} ${hook.row}`}
           {...point(hook.column, hook.row)}
           r={Math.max(4, 9 * scale)}
-          fill="#fffdf8"
-          stroke="#2f5d7c"
+          fill="var(--color-paper)"
+          stroke="var(--color-woad)"
           strokeWidth="2.5"
           pointerEvents="none"
         />
@@ -122,7 +122,7 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
         {...point(at.column, at.row)}
         r={Math.max(7, 13 * scale)}
         fill="none"
-        stroke="#22303c"
+        stroke="var(--color-ink)"
         strokeWidth="2.5"
         className="opacity-0 group-focus-visible:opacity-100"
         pointerEvents="none"

@@ -160,9 +160,9 @@ function Dragged({ own, scale, onOver, onDrop }: DraggedProps) {
       y={(to ? to.y - own.height / 2 : own.y) * scale}
       width={own.width * scale}
       height={own.height * scale}
-      fill="#fffdf8"
+      fill="var(--color-paper)"
       fillOpacity="0.5"
-      stroke="#22303c"
+      stroke="var(--color-ink)"
       strokeWidth="3"
     />
   );

@@ -93,7 +93,7 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
   const letters = Math.floor((now.widthMm * scale - 8) / LETTER_PX);
   const name = unit.name.length <= letters ? unit.name : `${unit.name.slice(0, Math.max(0, letters - 1))}…`;
   const [width, height] = [now.widthMm * scale, now.heightMm * scale];
-  const colour = mine && (mine.refusal !== null || !mine.isGood) ? '#a63d32' : '#2f5d7c';
+  const colour = mine && (mine.refusal !== null || !mine.isGood) ? 'var(--color-madder)' : 'var(--color-woad)';
   return (
     <g
       role="button"
@@ -115,14 +115,22 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
           pointerEvents="none"
         />
       )}
-      <rect x={x} y={gripY} width={width} height={GRIP_PX} rx="3" fill="#e4d8c6" stroke="#6b5444" />
+      <rect
+        x={x}
+        y={gripY}
+        width={width}
+        height={GRIP_PX}
+        rx="3"
+        fill="var(--color-wood)"
+        stroke="var(--color-walnut)"
+      />
       <text
         x={x + width / 2}
         y={gripY + 15}
         textAnchor="middle"
         fontSize="14"
         fontWeight="600"
-        fill="#22303c"
+        fill="var(--color-ink)"
         pointerEvents="none"
       >
         {name}
@@ -134,7 +142,7 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
         height={GRIP_PX + 4}
         rx="4"
         fill="none"
-        stroke="#22303c"
+        stroke="var(--color-ink)"
         strokeWidth="2.5"
         className="opacity-0 group-focus-visible:opacity-100"
       />

@@ -66,8 +66,8 @@ export function WallBuild({ room, wall, drawing }: WallBuildProps) {
                 textAnchor="middle"
                 fontSize="14"
                 fontWeight="600"
-                fill="#2f5d7c"
-                stroke="#fffdf8"
+                fill="var(--color-woad)"
+                stroke="var(--color-paper)"
                 strokeWidth="4"
                 paintOrder="stroke"
               >

@@ -66,14 +66,14 @@ export function PhotoPoints({ room, wallId, widthMm, heightMm }: PhotoPointsProp
       />
       {points.map(({ xMm, yMm }, i) => (
         <g key={i} pointerEvents="none" transform={`translate(${xMm * scale} ${(heightMm - yMm) * scale})`}>
-          <circle r="7" fill="#fffdf8" stroke="#a63d32" strokeWidth="3" />
+          <circle r="7" fill="var(--color-paper)" stroke="var(--color-madder)" strokeWidth="3" />
           <text
             x="12"
             y="5"
             fontSize="14"
             fontWeight="600"
-            fill="#a63d32"
-            stroke="#fffdf8"
+            fill="var(--color-madder)"
+            stroke="var(--color-paper)"
             strokeWidth="3"
             paintOrder="stroke"
           >
@@ -85,7 +85,7 @@ export function PhotoPoints({ room, wallId, widthMm, heightMm }: PhotoPointsProp
         <path
           pointerEvents="none"
           d={`M${points[0]!.xMm * scale} ${(heightMm - points[0]!.yMm) * scale}L${points[1]!.xMm * scale} ${(heightMm - points[1]!.yMm) * scale}`}
-          stroke="#a63d32"
+          stroke="var(--color-madder)"
           strokeWidth="2"
           strokeDasharray="5 4"
         />

@@ -8,7 +8,6 @@ import { Button } from '../../../components/Button.tsx';
 import { explained } from '../../../components/explained.ts';
 import { Row } from '../../../components/fields.tsx';
 import { WhyPanel } from '../../../components/WhyPanel.tsx';
-import { PrintDefs } from '../../../drawing/Prints.tsx';
 import { Swatch } from '../../../drawing/Swatch.tsx';
 import { useOpen } from '../../../state/app.ts';
 import { getAsPlanned, getTree } from '../../../state/derived.ts';
@@ -52,7 +51,6 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
   const isPlanned = lot.homeId !== undefined && isHere && lot.placeId !== lot.homeId;
   return (
     <>
-      <PrintDefs />
       <div className="flex items-start gap-3">
         <Swatch item={item} className={`shrink-0 ${item.photos ? 'size-24' : 'size-16'}`} />
         <div className="min-w-0">

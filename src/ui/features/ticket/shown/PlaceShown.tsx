@@ -6,7 +6,6 @@ import { computePlaceState } from '../../../../core/whereabouts/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { LotLine } from '../../../components/LotLine.tsx';
 import { WhyPanel } from '../../../components/WhyPanel.tsx';
-import { PrintDefs } from '../../../drawing/Prints.tsx';
 import { getGroups, getTree } from '../../../state/derived.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
 import { getLotsByPlace } from '../../../state/whereabouts.ts';
@@ -52,7 +51,6 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
 
   return (
     <>
-      <PrintDefs />
       <h2 className="font-display text-[21px] leading-tight font-semibold">{place.name}</h2>
       <p className="text-stone">{formatPlaceName(tree, id).split(' › ').slice(0, -1).join(' › ') || unit.name}</p>
       <dl className="mt-2">
