@@ -121,6 +121,9 @@ test('the hand scanner sends what it reads, the camera sees a label, and both ma
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openSample(page, '/scan');
+  // On a phone the camera is on at once, and off again for as long as one likes.
+  await expect(page.getByLabel('What the camera sees')).toBeVisible();
+  await page.getByRole('button', { name: 'Camera off' }).click();
   await expect(page.getByText(/listens: its button sends/)).toBeVisible();
   const scanner = await context.newPage();
   await scanner.goto('/devices/scanner');
@@ -130,7 +133,7 @@ test('the hand scanner sends what it reads, the camera sees a label, and both ma
   await expect(look.getByRole('heading')).toContainText(OILSKIN.name);
   await expectAccessible(scanner);
   await scanner.close();
-  await page.getByRole('button', { name: 'Camera' }).click();
+  await page.getByRole('button', { name: 'Camera', exact: true }).click();
   await expect(look.getByRole('heading')).toContainText(BATTING.name, { timeout: 15_000 });
   await page.getByRole('button', { name: 'Camera off' }).click();
   await expect(page.getByLabel('What the camera sees')).toHaveCount(0);

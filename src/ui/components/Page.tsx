@@ -50,6 +50,7 @@ function useTabInView() {
 export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFiles, children }: PageProps) {
   const ticketFrame = useTicketInView();
   const tabsFrame = useTabInView();
+  const { pathname } = useLocation();
   return (
     <>
       <header className="no-print stitched-b flex flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2 md:min-h-[58px] md:flex-nowrap md:px-5">
@@ -60,9 +61,12 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
         >
           {tabs}
         </div>
-        <FindField />
+        {/* A phone has Find at its foot. */}
+        <div className={pathname.startsWith('/find') ? 'contents' : 'contents max-md:hidden'}>
+          <FindField />
+        </div>
       </header>
-      <div className="flex min-h-0 flex-1 flex-col md:flex-row">
+      <div className="flex min-h-0 flex-1 flex-col md:flex-row lefty:md:flex-row-reverse">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <main
             className="flex min-h-0 flex-1 flex-col"
@@ -87,7 +91,7 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
           <aside
             ref={ticketFrame}
             aria-label={asideLabel}
-            className="stitched-t relative scroll-mt-2 bg-paper p-5 pt-7 md:stitched-l md:w-[304px] md:shrink-0 md:overflow-y-auto md:border-t-0"
+            className="stitched-t relative scroll-mt-2 bg-paper p-5 pt-7 md:stitched-l md:w-[304px] lefty:md:border-r lefty:md:border-l-0 lefty:md:border-dashed lefty:md:border-thread md:shrink-0 md:overflow-y-auto md:border-t-0"
           >
             <span
               aria-hidden

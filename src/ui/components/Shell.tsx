@@ -1,5 +1,5 @@
 import { lazy, Suspense, useDeferredValue, useEffect } from 'react';
-import { Link, Outlet, useLocation } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { useApp } from '../state/app.ts';
 import { tellShown } from '../state/showing.ts';
 import { NoticeLine } from './NoticeLine.tsx';
@@ -43,7 +43,7 @@ export function Shell() {
   }, [screen, name]);
 
   return (
-    <div className="flex min-h-full flex-col md:h-full md:flex-row">
+    <div className="flex min-h-full flex-col md:h-full md:flex-row lefty:md:flex-row-reverse">
       <Showing />
       <Selvage onHelp={setHelp} />
       <div className="group/screen relative flex min-w-0 flex-1 flex-col pb-16 md:min-h-0 md:pb-0">
@@ -55,18 +55,6 @@ export function Shell() {
         <Suspense>
           <Outlet />
         </Suspense>
-        <p className="no-print flex flex-wrap gap-x-6 px-4 text-sm text-woad md:hidden">
-          <button
-            type="button"
-            className="min-h-11 text-left underline underline-offset-4"
-            onClick={() => setHelp('numbers')}
-          >
-            How were these numbers made?
-          </button>
-          <Link className="flex min-h-11 items-center underline underline-offset-4" to="/ways">
-            Where do I…
-          </Link>
-        </p>
         <NoticeLine />
       </div>
       {help !== null && (

@@ -46,9 +46,13 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
       if (screen) void navigate(screen.to);
       else
         switch (event.key.toLowerCase()) {
-          case 'f':
-            document.querySelector<HTMLInputElement>('#find-box')?.focus();
+          case 'f': {
+            const box = document.querySelector<HTMLInputElement>('#find-box');
+            // In a narrow window it stands on its own screen only.
+            if (box?.checkVisibility()) box.focus();
+            else void navigate('/find');
             break;
+          }
           case 'q': {
             const line = document.querySelector<HTMLInputElement>('#quick-line');
             if (line) line.focus();

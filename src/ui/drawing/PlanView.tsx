@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
+import { useCallback, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { findNearestWall, isInside, type Finding, type Piece } from '../../core/room/index.ts';
 import type { PlaceId, PlanPoint, RoomSpec } from '../../core/records/index.ts';
 import { computeFootprint, getExtent, getPointOf, listCorners } from '../../core/storage/index.ts';
@@ -7,6 +7,8 @@ import { useSize } from '../components/useSize.ts';
 import { placeNames } from './placeNames.ts';
 import { createPlanFrame, INK, PlanMarks, PlanPiece, PlanShell, ShownFinding } from './planParts.tsx';
 import { Tape } from './Tape.tsx';
+import { useZoom } from './useZoom.ts';
+import { ZoomButtons } from './ZoomButtons.tsx';
 
 const MARGIN_PX = 34;
 const NARROW_PX = 600;
@@ -77,7 +79,7 @@ export function PlanView(props: PlanViewProps) {
   const size = useSize(holder) ?? { width: 840, height: 620 };
   const { left, right, top, bottom } = getExtent(room);
   const [wide, deep] = [right - left, bottom - top];
-  const scale = Math.max(
+  const wholeScale = Math.max(
     0.02,
     Math.min(
       (size.width - 2 * MARGIN_PX) / wide,
@@ -85,7 +87,15 @@ export function PlanView(props: PlanViewProps) {
       0.4,
     ),
   );
-  const offset = Math.max(MARGIN_PX, (size.width - wide * scale) / 2);
+  const { width } = size;
+  const getLeft = useCallback(
+    (zoom: number) => Math.max(MARGIN_PX, (width - wide * wholeScale * zoom) / 2),
+    [width, wide, wholeScale],
+  );
+  const zooming = useZoom(holder, getLeft);
+  const { zoom, isWhole, drag } = zooming;
+  const scale = wholeScale * zoom;
+  const offset = getLeft(zoom);
   const frame = createPlanFrame(left, top, scale);
   const { at } = frame;
   const isNarrow = size.width < NARROW_PX;
@@ -108,55 +118,66 @@ export function PlanView(props: PlanViewProps) {
   for (const one of findings) worst.set(one.bodyId, (worst.get(one.bodyId) ?? false) || one.isFault);
 
   return (
-    <div ref={holder} className="flex min-h-[50vh] flex-1 flex-col overflow-hidden pt-2 md:min-h-0">
-      <Tape lengthMm={wide} scale={scale} offsetPx={offset} system={units} />
-      <svg
-        role={grip ? 'group' : 'img'}
-        aria-label={label}
-        width="100%"
-        height={deep * scale + 2 * MARGIN_PX}
-        className={`block shrink-0 select-none ${grip ? 'touch-none' : ''}`}
+    <div className="relative flex min-h-[50vh] flex-1 flex-col md:min-h-0">
+      <div
+        ref={holder}
+        className={`min-h-0 flex-1 touch-pan-x touch-pan-y pt-2 ${isWhole ? 'overflow-hidden' : 'cursor-grab overflow-auto active:cursor-grabbing'}`}
+        {...drag}
       >
-        <g transform={`translate(${offset} ${MARGIN_PX})`}>
-          <PlanShell room={room} frame={frame} />
-          {pieces
-            .toSorted((a, b) => a.unit.yMm + a.unit.heightMm - b.unit.yMm - b.unit.heightMm)
-            .map((piece) => (
-              <PlanPiece
-                key={piece.id}
-                room={room}
-                frame={frame}
-                piece={piece}
-                isChosen={piece.id === chosen}
-                isFault={worst.get(piece.id)}
-                grip={grip}
-                scale={scale}
-              />
-            ))}
-          {/* Names lie over everything, so that they can be read. */}
-          {named.map(({ piece, x, y }, i) => (
-            <text
-              key={piece.id}
-              x={x}
-              y={y + 5 + shifts[i]!}
-              textAnchor="middle"
-              fontSize="14"
-              fontStyle={piece.unit.yMm > 0 ? 'italic' : undefined}
-              fontWeight={piece.id === chosen ? 700 : undefined}
-              fill={INK.ink}
-              stroke="var(--color-linen)"
-              strokeWidth="3"
-              paintOrder="stroke"
-              pointerEvents="none"
-            >
-              {nameOf(piece)}
-            </text>
-          ))}
-          <PlanMarks room={room} frame={frame} pieces={pieces} />
-          {shown && <ShownFinding shown={shown} frame={frame} />}
-          {onTap && <TapField {...{ room, scale, left, top, wide, deep, onTap }} />}
-        </g>
-      </svg>
+        <div style={{ width: isWhole ? undefined : offset + wide * scale + MARGIN_PX }}>
+          <div className="sticky top-0 z-10">
+            <Tape lengthMm={wide} scale={scale} offsetPx={offset} system={units} />
+          </div>
+          <svg
+            role={grip ? 'group' : 'img'}
+            aria-label={label}
+            width="100%"
+            height={deep * scale + 2 * MARGIN_PX}
+            className="block shrink-0 select-none"
+          >
+            <g transform={`translate(${offset} ${MARGIN_PX})`}>
+              <PlanShell room={room} frame={frame} />
+              {pieces
+                .toSorted((a, b) => a.unit.yMm + a.unit.heightMm - b.unit.yMm - b.unit.heightMm)
+                .map((piece) => (
+                  <PlanPiece
+                    key={piece.id}
+                    room={room}
+                    frame={frame}
+                    piece={piece}
+                    isChosen={piece.id === chosen}
+                    isFault={worst.get(piece.id)}
+                    grip={grip}
+                    scale={scale}
+                  />
+                ))}
+              {/* Names lie over everything, so that they can be read. */}
+              {named.map(({ piece, x, y }, i) => (
+                <text
+                  key={piece.id}
+                  x={x}
+                  y={y + 5 + shifts[i]!}
+                  textAnchor="middle"
+                  fontSize="14"
+                  fontStyle={piece.unit.yMm > 0 ? 'italic' : undefined}
+                  fontWeight={piece.id === chosen ? 700 : undefined}
+                  fill={INK.ink}
+                  stroke="var(--color-linen)"
+                  strokeWidth="3"
+                  paintOrder="stroke"
+                  pointerEvents="none"
+                >
+                  {nameOf(piece)}
+                </text>
+              ))}
+              <PlanMarks room={room} frame={frame} pieces={pieces} />
+              {shown && <ShownFinding shown={shown} frame={frame} />}
+              {onTap && <TapField {...{ room, scale, left, top, wide, deep, onTap }} />}
+            </g>
+          </svg>
+        </div>
+      </div>
+      <ZoomButtons zooming={zooming} whole="Whole plan" />
     </div>
   );
 }

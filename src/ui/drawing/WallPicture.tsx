@@ -7,7 +7,7 @@ import { ShapeView } from './ShapeView.tsx';
 /** No higher than this, so that what is below is in sight; less on a phone. */
 const MOST_PX = 330;
 const MOST_NARROW_PX = 190;
-const NARROW_PX = 420;
+const NARROW_PX = 380;
 const LETTER_PX = 24;
 
 /** A place that is marked on a wall. */

@@ -6,6 +6,7 @@ import { useSize } from '../components/useSize.ts';
 import { ScaleContext } from './scale.ts';
 import { Tape } from './Tape.tsx';
 import { useZoom } from './useZoom.ts';
+import { ZoomButtons } from './ZoomButtons.tsx';
 import { WallFigures } from './WallFigures.tsx';
 
 interface WallViewProps {
@@ -61,30 +62,18 @@ export function WallView(props: WallViewProps) {
     (zoom: number) => Math.max(margin, (width - widthMm * wholeScale * zoom) / 2),
     [margin, width, widthMm, wholeScale],
   );
-  const { zoom, isWhole, isMost, step, showWhole, drag } = useZoom(frame, getLeft);
+  const zooming = useZoom(frame, getLeft);
+  const { zoom, isWhole, drag } = zooming;
   const scale = wholeScale * zoom;
   const left = getLeft(zoom);
   const contentWidth = isWhole ? undefined : Math.max(width, left + drawing.widthMm * scale + RIGHT_MARGIN);
 
-  const button = (key: string, name: string, act: () => void, isOff: boolean) => (
-    <button
-      type="button"
-      data-key={key}
-      disabled={isOff}
-      title={`${name} (${key})`}
-      aria-label={name}
-      className="min-h-11 min-w-11 border border-thread bg-paper px-2 disabled:text-stone/50 md:min-h-8 md:min-w-8"
-      onClick={act}
-    >
-      {key === '-' ? '−' : key === '0' ? 'Whole wall' : key}
-    </button>
-  );
   return (
     <div className="relative flex min-h-0 flex-1 flex-col">
       <div
         ref={frame}
         data-testid="wall-frame"
-        className={`flex min-h-0 flex-1 flex-col overflow-auto pt-2 ${isWhole ? '' : 'cursor-grab active:cursor-grabbing'}`}
+        className={`flex min-h-0 flex-1 touch-pan-x touch-pan-y flex-col overflow-auto pt-2 ${isWhole ? '' : 'cursor-grab active:cursor-grabbing'}`}
         {...drag}
       >
         <div className="md:my-auto" style={{ width: contentWidth }}>
@@ -109,11 +98,7 @@ export function WallView(props: WallViewProps) {
           </svg>
         </div>
       </div>
-      <div role="group" aria-label="Zoom" className="no-print flex self-end pr-3 md:absolute md:right-0 md:bottom-2">
-        {button('-', 'Smaller', () => step(-1), isWhole)}
-        {!isWhole && button('0', 'Whole wall', showWhole, false)}
-        {button('+', 'Larger', () => step(1), isMost)}
-      </div>
+      <ZoomButtons {...{ zooming }} whole="Whole wall" />
     </div>
   );
 }

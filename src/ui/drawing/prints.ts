@@ -75,10 +75,11 @@ export function paintWith(context: CanvasRenderingContext2D, { name, ink }: Draw
   within.fillStyle = within.strokeStyle = ink;
   for (const { d, linePx, share } of marks) {
     within.globalAlpha = share;
-    if (linePx === undefined) within.fill(new Path2D(d));
+    const path = new Path2D(d);
+    if (linePx === undefined) within.fill(path);
     else {
       within.lineWidth = linePx;
-      within.stroke(new Path2D(d));
+      within.stroke(path);
     }
   }
   const pattern = context.createPattern(tile, 'repeat');

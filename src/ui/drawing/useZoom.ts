@@ -1,10 +1,10 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { useDrag } from '../components/useDrag.ts';
 
 const MOST = 8;
 const STEP = 1.5;
 
-interface Zoom {
+export interface Zoom {
   readonly zoom: number;
   readonly isWhole: boolean;
   readonly isMost: boolean;
@@ -15,7 +15,7 @@ interface Zoom {
 }
 
 /**
- * Zoom of a drawing in a frame that scrolls. What was under the pointer, or in the middle, stays there; `origin` is
+ * Zoom of a drawing in a frame that scrolls, by wheel, by two fingers or by buttons. What was under the pointer, or in the middle, stays there; `origin` is
  * where the drawing begins in the scrolled content, at a given zoom, in pixels.
  */
 export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: number) => number): Zoom {
@@ -60,6 +60,38 @@ export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: num
     element?.addEventListener('wheel', onWheel, { passive: false });
     return () => element?.removeEventListener('wheel', onWheel);
   }, [frame, zoom, zoomTo]);
+
+  const pinch = useEffectEvent((of: number, clientX: number, clientY: number) => zoomTo(of, clientX, clientY));
+  const getZoom = useEffectEvent(() => zoom);
+  useEffect(() => {
+    const element = frame.current;
+    if (!element) return undefined;
+    let from: { apart: number; zoom: number } | null = null;
+    const read = ({ touches }: TouchEvent) => {
+      const [a, b] = [touches[0]!, touches[1]!];
+      return {
+        apart: Math.max(1, Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY)),
+        x: (a.clientX + b.clientX) / 2,
+        y: (a.clientY + b.clientY) / 2,
+      };
+    };
+    const onStart = (event: TouchEvent) => {
+      from = event.touches.length === 2 ? { apart: read(event).apart, zoom: getZoom() } : null;
+    };
+    const onMove = (event: TouchEvent) => {
+      if (!from || event.touches.length !== 2) return;
+      event.preventDefault();
+      const { apart, x, y } = read(event);
+      pinch((from.zoom * apart) / from.apart, x, y);
+    };
+    // As with the wheel: the page itself would zoom.
+    element.addEventListener('touchstart', onStart, { passive: true });
+    element.addEventListener('touchmove', onMove, { passive: false });
+    return () => {
+      element.removeEventListener('touchstart', onStart);
+      element.removeEventListener('touchmove', onMove);
+    };
+  }, [frame]);
 
   const scrollTo = ({ left, top }: { left: number; top: number }) => frame.current?.scrollTo(left, top);
   const drag = useDrag({

@@ -11,6 +11,9 @@ export type StashView = (typeof STASH_VIEWS)[number];
 /** How bright the page is. */
 export const THEMES = ['device', 'day', 'evening'] as const;
 
+/** The hand that works the screen. */
+export const HANDS = ['right', 'left'] as const;
+
 /** A way of looking at the stash, kept under a name. */
 export interface SavedLook {
   readonly name: string;
@@ -27,6 +30,7 @@ export interface SavedLook {
 export interface Choices {
   /** By day, in the evening, or as the device has it. */
   readonly theme: (typeof THEMES)[number];
+  readonly hand: (typeof HANDS)[number];
   readonly stashKind: Kind;
   readonly stashView: StashView;
   readonly sortBy: string;
@@ -40,6 +44,8 @@ export interface Choices {
   readonly wallView: WallView;
   /** Whose reach is marked on the walls. */
   readonly bandsFor: BandsFor;
+  /** Whether the camera is on while one scans; null: as suits the screen. */
+  readonly isCameraOn: boolean | null;
   readonly fitSeconds: number;
   readonly isGreeted: boolean;
   /** The place that one goes through: what is taken in lies there, until another is said. */
@@ -76,6 +82,7 @@ export const useChoices = create<Choices>()(
   persist(
     (): Choices => ({
       theme: 'device',
+      hand: 'right',
       stashKind: 'fabric',
       stashView: 'laidOut',
       sortBy: 'colour',
@@ -86,6 +93,7 @@ export const useChoices = create<Choices>()(
       wallId: null,
       wallView: 'is',
       bandsFor: 'standing',
+      isCameraOn: null,
       fitSeconds: 10,
       isGreeted: false,
       sessionPlaceId: null,

@@ -115,6 +115,10 @@ function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) 
 }
 
 function Asking({ household, isLost }: { household: Household; isLost: boolean }) {
+  // Who opens it on a phone is about to type.
+  useEffect(() => {
+    if (window.matchMedia('(width < 48rem)').matches) document.getElementById('find-box')?.focus();
+  }, []);
   const out = [...household.lots.values()]
     .filter((lot) => lot.state === 'out' && lot.homeId !== undefined)
     .toSorted((a, b) => b.sinceMs - a.sinceMs);
@@ -125,7 +129,7 @@ function Asking({ household, isLost }: { household: Household; isLost: boolean }
         {isLost ? 'That is no longer in the stash.' : 'What are you looking for?'}
       </p>
       <p className="mt-1 max-w-xl text-stone">
-        Press F and type a few letters: its name, its colour, its fibre, a pattern’s number, or the place. A slip of the
+        Type a few letters above: its name, its colour, its fibre, a pattern’s number, or the place. A slip of the
         finger is forgiven.
       </p>
       {out.length > 0 && (

@@ -99,12 +99,17 @@ function Seen({ reader, onCode, onTrouble }: CameraProps & { onTrouble: (trouble
     };
   }, [reader, onTrouble]);
   return (
-    <video
-      ref={video}
-      muted
-      playsInline
-      aria-label="What the camera sees"
-      className="aspect-video w-full max-w-md border border-thread bg-ink"
-    />
+    <div className="relative">
+      <video
+        ref={video}
+        muted
+        playsInline
+        aria-label="What the camera sees"
+        className="aspect-4/3 w-full border border-thread bg-black object-cover"
+      />
+      <p className="pointer-events-none absolute inset-x-0 bottom-0 bg-black/60 px-3 py-1.5 text-center text-white">
+        Hold a label before it
+      </p>
+    </div>
   );
 }

@@ -1,11 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import {
-  findWheelCell,
-  getDrawnPrint,
-  layOutWheel,
-  type DrawnPrint,
-  type WheelCell,
-} from '../../../core/drawing/index.ts';
+import { findWheelCell, getDrawnPrint, layOutWheel, type WheelCell } from '../../../core/drawing/index.ts';
 import { computePieceArea } from '../../../core/measure/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
@@ -28,9 +22,11 @@ const HOW =
 /** Room for a name and an amount in a cell. */
 const WORDS_FROM_PX = 48;
 
-function drawPrint(context: CanvasRenderingContext2D, print: DrawnPrint, { x, y, width, height }: WheelCell): void {
-  if (width < 8 || height < 8) return;
-  const paint = paintWith(context, print);
+function drawCloth(context: CanvasRenderingContext2D, item: Item, { x, y, width, height }: WheelCell): void {
+  context.fillStyle = getColour(item);
+  context.fillRect(x, y, width, height);
+  const print = getDrawnPrint(item);
+  const paint = print && width >= 8 && height >= 8 ? paintWith(context, print) : null;
   if (!paint) return;
   context.fillStyle = paint;
   context.fillRect(x, y, width, height);
@@ -72,10 +68,7 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
     context.font = '600 14px "Commissioner Variable", sans-serif';
     for (const cell of cells) {
       const { item, lot } = sorted[cell.index]!;
-      context.fillStyle = getColour(item);
-      context.fillRect(cell.x, cell.y, cell.width, cell.height);
-      const print = getDrawnPrint(item);
-      if (print) drawPrint(context, print, cell);
+      drawCloth(context, item, cell);
       if (cell.width < WORDS_FROM_PX || cell.height < 24) continue;
       context.lineWidth = 3;
       context.strokeStyle = '#22303c';

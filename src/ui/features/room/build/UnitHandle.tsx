@@ -115,15 +115,7 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
           pointerEvents="none"
         />
       )}
-      <rect
-        x={x}
-        y={gripY}
-        width={width}
-        height={GRIP_PX}
-        rx="3"
-        fill="var(--color-wood)"
-        stroke="var(--color-walnut)"
-      />
+      <rect {...{ x, width }} y={gripY} height={GRIP_PX} rx="3" fill="var(--color-wood)" stroke="var(--color-walnut)" />
       <text
         x={x + width / 2}
         y={gripY + 15}

@@ -1,0 +1,75 @@
+import { useRef, useState } from 'react';
+import { Button } from '../../components/Button.tsx';
+import { FileInput } from '../../components/FileInput.tsx';
+import { Form } from '../../components/Form.tsx';
+import type { useScanner } from './useScanner.ts';
+
+interface CodeFormProps {
+  readonly scanner: ReturnType<typeof useScanner>;
+  readonly isCamera: boolean;
+  readonly isReading: boolean;
+  readonly onCode: (code: string) => void;
+  readonly onCamera: () => void;
+  readonly onPicture: (file: File) => void;
+}
+
+/** A code is typed, seen by the camera, found on a picture or sent by the hand scanner. */
+export function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPicture }: CodeFormProps) {
+  const [text, setText] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  const files = useRef<HTMLInputElement>(null);
+  return (
+    <Form
+      className="flex max-w-xl flex-wrap items-end gap-3"
+      onSend={() => {
+        if (text.trim() !== '') onCode(text);
+        setText('');
+        field.current?.focus();
+      }}
+    >
+      <label className="min-w-48 flex-1">
+        <span className="block text-sm text-stone">Code on the label</span>
+        <input
+          maxLength={60}
+          ref={field}
+          autoFocus={!isCamera}
+          autoComplete="off"
+          autoCapitalize="characters"
+          spellCheck={false}
+          className="h-14 w-full rounded border border-stone/60 bg-field px-3 text-xl tracking-widest uppercase"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <Button type="submit" look="strong" className="min-h-14 md:min-h-14">
+        Go
+      </Button>
+      <div className="flex w-full flex-wrap gap-3">
+        <Button onClick={onCamera}>{isCamera ? 'Camera off' : 'Camera'}</Button>
+        <Button disabled={isReading} onClick={() => files.current?.click()}>
+          {isReading ? 'Looking for a code …' : 'A picture of a label'}
+        </Button>
+        <FileInput
+          ref={files}
+          label="Picture of a label"
+          accept="image/*"
+          onFiles={([picture]) => onPicture(picture!)}
+        />
+        <span className="self-center text-sm text-stone">
+          {scanner === 'there' ? (
+            <>
+              <a href="/devices/scanner" target="_blank" rel="noreferrer" className="text-woad underline">
+                A made-up hand scanner
+              </a>{' '}
+              listens: its button sends what it reads here.
+            </>
+          ) : scanner === 'absent' ? (
+            'No hand scanner answers here; typing does as well.'
+          ) : (
+            'Looking for a hand scanner …'
+          )}
+        </span>
+      </div>
+    </Form>
+  );
+}
