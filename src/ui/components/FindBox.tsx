@@ -227,8 +227,8 @@ function Choice({ value, name, item, children }: ChoiceProps) {
     >
       {item && <Swatch item={item} className="size-7 shrink-0" />}
       <span className="min-w-0">
-        <span className="block truncate font-semibold">{name}</span>
-        <span className="block truncate text-sm text-stone">{children}</span>
+        <span className="block break-words font-semibold">{name}</span>
+        <span className="block break-words text-sm text-stone">{children}</span>
       </span>
     </ComboboxOption>
   );

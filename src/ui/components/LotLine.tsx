@@ -36,11 +36,11 @@ export function LotLine({ id, item, nth, more, how, children }: LotLineProps) {
           </span>
         )}
         <Swatch item={item} className="size-5 shrink-0" />
-        <span className="min-w-0 flex-1 truncate">
+        <span className="min-w-0 flex-1 break-words">
           <span data-name>{item.name}</span> {more !== undefined && <span className="text-stone">{more}</span>}
         </span>
         <span
-          className="tabular max-w-[48%] shrink-0 truncate text-sm text-stone"
+          className="tabular max-w-[48%] shrink-0 text-right text-sm break-words text-stone"
           {...(how === undefined ? {} : explained(how))}
         >
           {children}

@@ -4,6 +4,7 @@ import { useApp } from '../state/app.ts';
 import { tellShown } from '../state/showing.ts';
 import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
+import { useCutOff } from './useCutOff.ts';
 import { useKeys } from './useKeys.ts';
 
 const ApartBanner = lazy(async () => ({ default: (await import('./ApartBanner.tsx')).ApartBanner }));
@@ -23,6 +24,7 @@ function Showing() {
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
   const { help, setHelp } = useKeys();
+  useCutOff();
   const isFailing = useApp((state) => state.storeFault !== null);
   const hasApart = useApp((state) => state.apart.length > 0);
   const name = useApp((state) => state.household?.settings.name ?? '');

@@ -69,18 +69,15 @@ export function paintWith(context: CanvasRenderingContext2D, { name, ink }: Draw
   const sharp = window.devicePixelRatio || 1;
   const tile = document.createElement('canvas');
   [tile.width, tile.height] = [Math.round(widthPx * sharp), Math.round(heightPx * sharp)];
-  const within = tile.getContext('2d');
-  if (!within) return null;
-  within.scale(tile.width / widthPx, tile.height / heightPx);
-  within.fillStyle = within.strokeStyle = ink;
+  const pen = tile.getContext('2d');
+  if (!pen) return null;
+  pen.scale(tile.width / widthPx, tile.height / heightPx);
+  pen.fillStyle = pen.strokeStyle = ink;
   for (const { d, linePx, share } of marks) {
-    within.globalAlpha = share;
+    pen.globalAlpha = share;
     const path = new Path2D(d);
-    if (linePx === undefined) within.fill(path);
-    else {
-      within.lineWidth = linePx;
-      within.stroke(path);
-    }
+    pen.lineWidth = linePx ?? 0;
+    pen[linePx === undefined ? 'fill' : 'stroke'](path);
   }
   const pattern = context.createPattern(tile, 'repeat');
   pattern?.setTransform(new DOMMatrix().scale(widthPx / tile.width, heightPx / tile.height));

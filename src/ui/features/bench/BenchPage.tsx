@@ -191,11 +191,11 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
         {things.slice(0, LISTED).map(({ lot, item }) => (
           <li key={lot.id} className="flex flex-col justify-end border-b-8 border-walnut/70 pr-4 pt-2">
             <button type="button" className="block w-full text-left hover:bg-linen" onClick={() => onShow(lot.id)}>
-              <span data-name className="block truncate font-semibold">
+              <span data-name className="block leading-tight font-semibold break-words">
                 {item.name}
               </span>
               <span
-                className="block truncate text-sm text-stone"
+                className="block text-sm text-stone"
                 {...explained('When it was taken out, as the daybook has it.')}
               >
                 {wordSince(lot.sinceMs, nowMs)}
@@ -203,7 +203,7 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
             </button>
             <Button
               look="quiet"
-              className="block truncate text-left"
+              className="block text-left leading-tight"
               aria-label={`Put ${item.name} back in ${formatPlaceName(tree, lot.homeId!)}`}
               onClick={() => void putBack(lot.id)}
             >

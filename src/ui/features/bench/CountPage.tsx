@@ -237,10 +237,10 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
         />
         <Swatch item={item} className="size-8 shrink-0" />
         <span className="min-w-0">
-          <span data-name className="block truncate font-semibold">
+          <span data-name className="block font-semibold break-words">
             {item.name}
           </span>
-          <span className="block truncate text-sm text-stone" {...explained('As its ticket says.')}>
+          <span className="block text-sm text-stone" {...explained('As its ticket says.')}>
             {wordAmount(item, lot, units)}
             {isExtra && `; we thought it was ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
           </span>
@@ -307,8 +307,8 @@ function AlsoThere({ known, onAdd }: { known: ReadonlySet<LotId>; onAdd: (id: Lo
                 }}
               >
                 <Swatch item={item} className="size-6 shrink-0" />
-                <span className="min-w-0 flex-1 truncate">{item.name}</span>
-                <span className="truncate text-sm text-stone">
+                <span className="min-w-0 flex-1 break-words">{item.name}</span>
+                <span className="text-right text-sm text-stone">
                   {wordWhereShort(computeWhereabouts(household, lotId))}
                 </span>
               </button>

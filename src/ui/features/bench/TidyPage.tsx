@@ -75,7 +75,7 @@ export function TidyPage() {
                   {next.ids.map((id) => (
                     <li key={id} className="dotted-row flex items-center gap-3 py-1.5">
                       <Swatch item={household.items.get(household.lots.get(id)!.itemId)!} className="size-9 shrink-0" />
-                      <span className="min-w-0 flex-1 truncate font-semibold">{nameOf(id)}</span>
+                      <span className="min-w-0 flex-1 font-semibold break-words">{nameOf(id)}</span>
                       {next.ids.length > 1 && (
                         <Button look="quiet" onClick={() => putBack([id])}>
                           Only this
@@ -110,7 +110,7 @@ export function TidyPage() {
                       {later.map(({ placeId, ids }) => (
                         <li key={placeId} className="dotted-row flex gap-4 py-1.5">
                           <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
-                          <span className="truncate text-sm text-stone">{ids.map(nameOf).join(', ')}</span>
+                          <span className="text-right text-sm text-stone">{ids.map(nameOf).join(', ')}</span>
                         </li>
                       ))}
                     </ol>

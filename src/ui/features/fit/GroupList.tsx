@@ -137,44 +137,42 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
     return other ? [{ group: other, kinship }] : [];
   });
   return (
-    <li className="dotted-row grid gap-x-4 gap-y-1 py-2 [contain-intrinsic-size:auto_60px] [content-visibility:auto] md:grid-cols-[11rem_1fr_5rem]">
-      <div>
-        <span data-name className="font-bold">
+    <li className="dotted-row mb-2 break-inside-avoid pb-2">
+      <div className="flex items-baseline gap-x-2">
+        <h3 data-name className="font-bold">
           {name}
-        </span>{' '}
+        </h3>
         <span className="text-sm text-stone" {...explained('Things of this group.')}>
           {count}
         </span>
-        <span aria-hidden className="mt-1 block h-3 w-full" style={{ background: paintBands(group, household) }} />
+        <span aria-hidden className="h-3 min-w-8 flex-1" style={{ background: paintBands(group, household) }} />
+        <span className="tabular" {...explained(HOW)}>
+          {formatMinutes(seconds)}
+        </span>
       </div>
-      <div>
-        <ul>
-          {homes.map(({ placeId, count: there, fill }) => (
-            <li key={placeId} className="flex flex-wrap items-baseline gap-x-2">
-              <button
-                type="button"
-                className="text-left text-woad underline underline-offset-2"
-                onClick={() => open({ type: 'place', id: placeId })}
-              >
-                {namePlace(placeId)}
-              </button>
-              {homes.length > 1 && <span {...explained('Things of the group that are there.')}>{there}</span>}
-              <span className="text-sm text-stone" {...explained(HOW_FULL)}>
-                {Math.round(100 * fill)} % full
-              </span>
-              {disagree && <Piece {...{ household, groupId, placeId, disagree }} />}
-            </li>
-          ))}
-        </ul>
-        <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
-          <Beside {...{ household, group, others, disagree }} />
-          {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
-          {comes !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
-        </p>
-      </div>
-      <span className="tabular text-right" {...explained(HOW)}>
-        {formatMinutes(seconds)}
-      </span>
+      <ul className={disagree ? '' : 'flex flex-wrap gap-x-3'}>
+        {homes.map(({ placeId, count: there, fill }) => (
+          <li key={placeId} className="flex flex-wrap items-baseline gap-x-1.5">
+            <button
+              type="button"
+              className="min-h-11 text-left text-woad underline underline-offset-2 md:min-h-7"
+              onClick={() => open({ type: 'place', id: placeId })}
+            >
+              {namePlace(placeId)}
+            </button>
+            {homes.length > 1 && <span {...explained('Things of the group that are there.')}>{there}</span>}
+            <span className="text-sm text-stone" {...explained(HOW_FULL)}>
+              {Math.round(100 * fill)} % full
+            </span>
+            {disagree && <Piece {...{ household, groupId, placeId, disagree }} />}
+          </li>
+        ))}
+      </ul>
+      <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
+        <Beside {...{ household, group, others, disagree }} />
+        {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
+        {comes !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
+      </p>
     </li>
   );
 }
@@ -197,7 +195,7 @@ export function GroupList({ household, plan, today, disagree, isMended }: GroupL
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Oddities oddities={told.oddities} {...{ names, isMended, disagree }} />
-      <ul className="mt-4">
+      <ul aria-label="By groups" className="mt-4 gap-8 lg:columns-2">
         {/* What was told of the household before stands there until it is gone through anew. */}
         {told.groups
           .filter(({ groupId }) => names.groups.has(groupId))

@@ -276,7 +276,7 @@ function ThingLine({ household, step, lot, name }: { household: Household; step:
     <li className="dotted-row flex items-center gap-3 py-1.5 break-inside-avoid">
       <Swatch item={item} className="size-9 shrink-0" />
       <span className="min-w-0 flex-1">
-        <span className="block truncate font-semibold">{item.name}</span>
+        <span className="block break-words font-semibold">{item.name}</span>
         {facts.length > 0 && (
           <span
             className="block truncate text-sm text-stone"

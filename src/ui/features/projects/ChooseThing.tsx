@@ -100,7 +100,7 @@ export function ChooseThing({ project, standing, instead, onDone }: ChooseThingP
         {things.map(({ lot, item, note }) => (
           <li key={lot.id} className="dotted-row flex items-center gap-2 py-1">
             <Swatch item={item} className="size-5 shrink-0" />
-            <span data-name className="min-w-0 flex-1 truncate">
+            <span data-name className="min-w-0 flex-1 break-words">
               {item.name}, {wordAmount(item, lot, household.settings.units)}
               {note !== '' && <span className="block text-sm text-stone">{note}</span>}
             </span>

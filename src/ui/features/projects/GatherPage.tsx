@@ -151,7 +151,7 @@ function Picks({ lots, onPick }: { lots: readonly Lot[]; onPick: (ids: readonly 
       {lots.map((lot, i) => (
         <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
           <Swatch item={of(lot)} className="size-9 shrink-0" />
-          <span data-name className="min-w-0 flex-1 truncate font-semibold">
+          <span data-name className="min-w-0 flex-1 break-words font-semibold">
             {of(lot).name}, {wordAmount(of(lot), lot, units)}
           </span>
           {lot.state === 'in' && (

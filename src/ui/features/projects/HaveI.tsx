@@ -89,7 +89,7 @@ export function HaveI() {
           {found.map(({ lot, item }) => (
             <li key={lot.id} className="dotted-row flex items-center gap-3 py-1">
               <Swatch item={item} className="size-8 shrink-0" />
-              <span data-name className="min-w-0 flex-1 truncate">
+              <span data-name className="min-w-0 flex-1 break-words">
                 {item.name}
               </span>
               <span className="tabular text-sm text-stone" {...explained('As its ticket says.')}>

@@ -87,7 +87,7 @@ function Taken({ household, item, lot }: { household: Household; item: Item; lot
         {[...cloths, ...threads].map(({ of, deltaE, shifts }) => (
           <li key={of.id} className="dotted-row flex flex-wrap items-center gap-x-2 py-1">
             <Swatch item={of} className="size-6 shrink-0" />
-            <span data-name className="min-w-40 flex-1 truncate">
+            <span data-name className="min-w-40 flex-1 break-words">
               {of.name}
             </span>
             <span className="text-sm text-stone" {...explained('How far the colours are apart, ΔE00.')}>

@@ -14,7 +14,7 @@ export function LotButton({ id, item, children }: { id: LotId; item: Item; child
     >
       <Swatch item={item} className="size-6 shrink-0" />
       <span className="min-w-0">
-        <span data-name className="block truncate">
+        <span data-name className="block break-words">
           {item.name}
         </span>
         {children}

@@ -148,13 +148,13 @@ function Tile({ standing, scale }: { standing: ProjectStanding; scale: number })
     <li className="stitched-t min-w-0">
       <Link to={`/projects/${project.id}`} className="block py-2 hover:bg-linen">
         <span className="flex items-baseline gap-2">
-          <span data-name className="truncate font-display text-[17px] font-semibold">
+          <span data-name className="break-words font-display text-[17px] font-semibold">
             {project.name}
           </span>
           <span className="shrink-0 text-sm text-stone">{wordProjectState(project.state)}</span>
         </span>
         {what !== '' && (
-          <span className="block truncate text-sm text-stone" {...explained('As you said.')}>
+          <span className="block break-words text-sm text-stone" {...explained('As you said.')}>
             {what}
           </span>
         )}

@@ -125,7 +125,7 @@ function Unmatched() {
         {cloths.slice(0, MOST_UNMATCHED).map(({ item, lengthMm }) => (
           <li key={item.id} className="dotted-row flex items-center gap-3 py-1">
             <Swatch item={item} className="size-8 shrink-0" />
-            <span data-name className="min-w-0 flex-1 truncate">
+            <span data-name className="min-w-0 flex-1 break-words">
               {item.name}
             </span>
             <span className="tabular text-sm text-stone" {...explained('All its lengths, added up.')}>

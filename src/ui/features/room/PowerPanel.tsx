@@ -38,7 +38,7 @@ export function PowerPanel({ room, pieces }: { room: RoomSpec; pieces: readonly 
                   })
                 }
               />
-              <span className="min-w-0 flex-1 truncate">{name}</span>
+              <span className="min-w-0 flex-1 break-words">{name}</span>
               <span
                 className="tabular"
                 {...explained('As its form says: what was typed there, or usual for its type.')}

@@ -30,7 +30,7 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
               >
                 <Swatch item={thread} className="size-5 shrink-0" />
                 <span className="min-w-0">
-                  <span data-name className="block truncate">
+                  <span data-name className="block break-words">
                     {thread.name}
                   </span>
                   <span className="block text-sm text-stone" title={`ΔE ${deltaE.toFixed(1)}`}>
