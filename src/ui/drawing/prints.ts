@@ -77,7 +77,9 @@ export function paintWith(context: CanvasRenderingContext2D, { name, ink }: Draw
     pen.globalAlpha = share;
     const path = new Path2D(d);
     pen.lineWidth = linePx ?? 0;
-    pen[linePx === undefined ? 'fill' : 'stroke'](path);
+    // oxlint-disable-next-line unicorn/no-array-fill-with-reference-type -- a canvas is no array
+    if (linePx === undefined) pen.fill(path);
+    else pen.stroke(path);
   }
   const pattern = context.createPattern(tile, 'repeat');
   pattern?.setTransform(new DOMMatrix().scale(widthPx / tile.width, heightPx / tile.height));

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { createCloth, createHousehold, createLot, createUnit } from '../../../tests/household.ts';
+import { createCloth, createHousehold, createLot, createThing, createUnit } from '../../../tests/household.ts';
 import type { LotId } from '../../core/records/index.ts';
+import { computePlaceContents } from '../../core/labels/index.ts';
 import { createPlaceTree } from '../../core/storage/index.ts';
-import { wordLotFace } from './labels.ts';
+import { wordLotFace, wordPlaceContent } from './labels.ts';
 
 describe('the ticket of a heap', () => {
   const cottons = createCloth('cottons', { name: 'Cottons' });
@@ -31,5 +32,23 @@ describe('the ticket of a heap', () => {
     const alone = { ...household, lots: new Map([...household.lots].filter(([id]) => id === 'a')) };
     const { lines } = wordLotFace(cottons, alone.lots.get('a' as LotId)!, 'CODE', 'tag', alone, tree, at);
     expect(lines.some((line) => line.startsWith('more in'))).toBe(false);
+  });
+});
+
+describe('the label of a place', () => {
+  const lines = (names: readonly string[]) => {
+    const things = names.map((name) => createThing(name, { kind: 'other' }));
+    const household = createHousehold(
+      createUnit('cube', { columns: 1 }),
+      things,
+      things.map((thing) => createLot(thing, 'cube-A1')),
+    );
+    const tree = createPlaceTree(household.places);
+    return wordPlaceContent(computePlaceContents(household, tree).get('cube-A1' as never)!, household);
+  };
+
+  it('names the odd things that are in it themselves, while they are few', () => {
+    expect(lines(['Sewing machine', 'Drafting book'])).toEqual(['Drafting book, Sewing machine']);
+    expect(lines(['One', 'Two', 'Three', 'Four']).join()).not.toContain('Four');
   });
 });

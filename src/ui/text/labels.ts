@@ -22,6 +22,20 @@ function wordWhole(group: Group, household: Household): string {
   return group.kind === 'fabric' && !words.includes(' ') ? `${words} cloth` : words;
 }
 
+/** Of so few things their own names say most. */
+const FEW = 3;
+
+/** What a group is called tells nothing of what is in it: odd things of a kind, or what its school has no word for. */
+const isVague = ({ kind, labels: [first] }: Group): boolean => kind === 'other' || first?.value === '';
+
+/** What of some groups is in a place, by their own names, where these are few and the groups’ names say nothing. */
+function wordFew(parts: readonly LabelPart[], items: readonly Item[]): string | null {
+  if (!parts.every(({ group }) => isVague(group))) return null;
+  const inside = new Set(parts.flatMap(({ group }) => group.lots.map(({ itemId }) => itemId)));
+  const names = [...new Set(items.filter(({ id }) => inside.has(id)).map(({ name }) => name))];
+  return names.length <= FEW ? names.join(', ') : null;
+}
+
 /** One line for all groups under the same outermost school: `Buttons`, `Remnants: linen, wool`, `Patterns 100–219`. */
 function wordParts(parts: readonly LabelPart[], household: Household): string {
   const [first] = parts;
@@ -37,7 +51,7 @@ function wordParts(parts: readonly LabelPart[], household: Household): string {
 }
 
 /** What is in a place, one line for each kind of things, the most first. */
-export function wordPlaceContent({ parts }: PlaceContent, household: Household): string[] {
+export function wordPlaceContent({ parts, items }: PlaceContent, household: Household): string[] {
   const heads = new Map<string, { parts: LabelPart[]; lots: number }>();
   for (const part of parts) {
     const { kind, labels } = part.group;
@@ -48,7 +62,9 @@ export function wordPlaceContent({ parts }: PlaceContent, household: Household):
     head.lots += part.lots;
     heads.set(key, head);
   }
-  const lines = [...heads.values()].toSorted((a, b) => b.lots - a.lots).map((head) => wordParts(head.parts, household));
+  const lines = [...heads.values()]
+    .toSorted((a, b) => b.lots - a.lots)
+    .map((head) => wordFew(head.parts, items) ?? wordParts(head.parts, household));
   if (lines.length <= NAMED) return lines;
   return [...lines.slice(0, NAMED - 1), `and ${lines.length - NAMED + 1} more kinds of things`];
 }
