@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createSampleHousehold } from '../../sample/index.ts';
 import { getColourFamily, getShade } from '../colour/index.ts';
+import type { Lot, LotId } from '../records/index.ts';
 import { createFinder } from './index.ts';
 
 describe('where is it', () => {
@@ -66,6 +67,20 @@ describe('where is it', () => {
     while (!slow.sync(household, () => true)) rounds += 1;
     expect(rounds).toBe(Math.floor(household.lots.size / 64));
     expect(slow.find('dressmaking')).toHaveLength(finder.find('dressmaking').length);
+  });
+
+  it('looks at each lot once, however often it is stopped', () => {
+    let looks = 0;
+    class Counted extends Map<LotId, Lot> {
+      override get(id: LotId): Lot | undefined {
+        looks += 1;
+        return super.get(id);
+      }
+    }
+    const counted = { ...household, lots: new Counted(household.lots) };
+    const slow = createFinder();
+    while (!slow.sync(counted, () => true));
+    expect(looks).toBe(household.lots.size);
   });
 
   it('answers nothing to nothing and to nonsense', () => {

@@ -206,35 +206,49 @@ export function createFinder(): Finder {
     whole.projects === household.projects
       ? listChanged(whole.lots, household.lots)
       : new Set([...known.keys(), ...household.lots.keys()]);
+  /** What is left of a household that is being taken in: each slice goes on where the one before it stopped. */
+  let begun: { readonly of: Household; readonly left: Iterator<LotId>; readonly take: (id: LotId) => boolean } | null =
+    null;
+
+  /** Takes in one lot as it is in a household; false where there was nothing to do. */
+  const createTake = (household: Household) => {
+    let tree: PlaceTree | null = null;
+    const bags = new Map([...household.projects.values()].map((project) => [project.bagLotId, project]));
+    return (id: LotId): boolean => {
+      const lot = household.lots.get(id);
+      const item = lot && household.items.get(lot.itemId);
+      const old = known.get(id);
+      const isIn = item !== undefined && lot?.state !== 'gone';
+      if (!old && !isIn) return false;
+      const about = lot ? tellAbout(household, lot, bags.get(lot.id)) : '';
+      const isSame = old?.lot === lot && old?.item === item && old?.about === about;
+      if (old && isIn && isSame && old.places === household.places) return false;
+      if (old) {
+        index.discard(id);
+        known.delete(id);
+      }
+      if (!isIn || !lot) return true;
+      tree ??= createPlaceTree(household.places);
+      index.add(toDocument(item, lot, about, tree));
+      known.set(id, { lot, item, about, places: household.places });
+      return true;
+    };
+  };
   return {
     sync(household, isTimeUp) {
-      let tree: PlaceTree | null = null;
-      let seen = 0;
-      const bags = new Map([...household.projects.values()].map((project) => [project.bagLotId, project]));
-      for (const id of listSuspects(household)) {
-        const lot = household.lots.get(id);
-        const item = lot && household.items.get(lot.itemId);
-        const old = known.get(id);
-        const isIn = item !== undefined && lot?.state !== 'gone';
-        if (!old && !isIn) continue;
-        const about = lot ? tellAbout(household, lot, bags.get(lot.id)) : '';
-        const isSame = old?.lot === lot && old?.item === item && old?.about === about;
-        if (old && isIn && isSame && old.places === household.places) continue;
-        seen += 1;
-        if (seen % CHECK_EVERY === 0 && isTimeUp?.()) {
-          // Some of it is in, some is not.
-          whole = null;
-          return false;
-        }
-        if (old) {
-          index.discard(id);
-          known.delete(id);
-        }
-        if (!isIn || !lot) continue;
-        tree ??= createPlaceTree(household.places);
-        index.add(toDocument(item, lot, about, tree));
-        known.set(id, { lot, item, about, places: household.places });
+      if (begun?.of !== household) {
+        const left = listSuspects(household)[Symbol.iterator]();
+        begun = { of: household, left, take: createTake(household) };
+        // Until all of it is in, some of it is and some is not.
+        whole = null;
       }
+      let seen = 0;
+      for (let next = begun.left.next(); next.done !== true; next = begun.left.next()) {
+        if (!begun.take(next.value)) continue;
+        seen += 1;
+        if (seen % CHECK_EVERY === 0 && isTimeUp?.()) return false;
+      }
+      begun = null;
       whole = household;
       return true;
     },
