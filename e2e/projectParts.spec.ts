@@ -123,10 +123,13 @@ test('a cloth says what could be made of it, and becomes an idea', async ({ page
 
 test('what is not there is replaced while one gathers; thread on the machine is told', async ({ page }) => {
   await openSample(page, '/projects/p2/gather');
+  // The pattern is there; the cloth is not.
+  await page.getByRole('button', { name: 'Weir curtain is in the bag' }).click();
   const missing: Locator = page
     .getByRole('region', { name: 'Next' })
     .getByRole('button', { name: 'Not there' })
     .first();
+  await expect(page.getByRole('button', { name: 'Weir curtain is in the bag' })).toHaveCount(0);
   await missing.click();
   const gone = page.getByRole('region', { name: 'Not to be had now' });
   await gone.getByRole('button', { name: 'Take another instead' }).first().click();
@@ -247,7 +250,7 @@ test('on a phone five places are at hand, and the others behind one more', async
   await screens.getByRole('list', { name: 'More screens' }).getByRole('link', { name: 'Moves' }).click();
   await expect(page).toHaveURL(/\/moves/);
   await expect(screens.getByRole('list', { name: 'More screens' })).toBeHidden();
-  await expect(screens.getByRole('button', { name: 'Moves' })).toBeVisible();
+  await expect(screens.getByRole('button', { name: 'More' })).toBeVisible();
 });
 
 test('a scrap is cut up into counted squares, and its shape is drawn', async ({ page }) => {

@@ -262,6 +262,7 @@ test('a small household is packed into boxes, found in them, and unpacked in ano
     .getByRole('button', { name: /^It is all carried|^All of it is carried|carried/ })
     .first()
     .click();
+  await expect(page.getByRole('button', { name: /carried/ })).toHaveCount(0);
   await page.goto('/year/moving');
   await page.getByRole('button', { name: 'The boxes are empty and go' }).click();
   await expect(page.getByText('The boxes are gone.')).toBeVisible();

@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { parseTable } from '../core/formats/csv/index.ts';
+import { parseBundle } from '../core/formats/index.ts';
 import { runCli } from './run.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'yardmist-'));
@@ -18,6 +20,12 @@ function run(...args: string[]) {
     nowMs: () => (now += 20),
   });
   return { code, out: out.join('\n'), err: err.join('\n') };
+}
+
+function readDemo(file = demo) {
+  const read = parseBundle(readFileSync(file));
+  if (!read.ok) throw new Error(JSON.stringify(read.fault));
+  return read.value;
 }
 
 describe('the command line', () => {
@@ -52,6 +60,67 @@ describe('the command line', () => {
     expect(report.checks.tests).toBeGreaterThan(100);
     expect(run('validate', planned).out).toContain('2 daybook lines');
     expect(JSON.parse(run('plan', demo, '--steps', '20000', '--json').out)).toEqual(report);
+  });
+
+  it('finds a thing by what one says of it, and says where it is', () => {
+    const { code, out } = run('find', demo, 'dressmaking', 'sheers', '--most', '1');
+    expect(code).toBe(0);
+    expect(out).toMatch(/^Dressmaking shears: .+ › .+$/);
+    const found = JSON.parse(run('find', demo, 'linen', '--json').out) as { name: string; place: string | null }[];
+    expect(found.length).toBeGreaterThan(1);
+    expect(run('find', demo, 'qqqzz')).toMatchObject({ code: 1, err: 'Nothing is called that, or nearly.' });
+    expect(run('find', demo).code).toBe(2);
+  });
+
+  it('says whether all has room', () => {
+    const { code, out } = run('balance', demo);
+    expect(code).toBe(0);
+    expect(out).toMatch(/^Shelves: \d+ places, \d+ % of what is to be filled$/m);
+    expect(out.split('\n').at(-1)).toMatch(/^All of it has room\.$|will not go in\.$/);
+    const report = JSON.parse(run('balance', demo, '--json').out) as { isEnough: boolean; sorts: unknown[] };
+    expect(report.isEnough).toBe(out.includes('All of it has room.'));
+  });
+
+  it('writes a kind as a table that can be read in again', () => {
+    const { code, out } = run('csv', demo, '--of', 'pattern');
+    expect(code).toBe(0);
+    const table = parseTable(`${out}\n`);
+    if (!table.ok) throw new Error(table.fault.code);
+    const { rows } = table.value;
+    const { household } = readDemo();
+    const patterns = [...household.lots.values()].filter(
+      (lot) => household.items.get(lot.itemId)?.kind === 'pattern' && lot.state !== 'gone',
+    );
+    // And a heading.
+    expect(rows).toHaveLength(patterns.length + 1);
+    expect(run('csv', demo, '--of', 'hats').err).toContain('--of takes one of fabric, pattern');
+  });
+
+  it('orders what an adopted plan has carried', () => {
+    const planned = join(folder, 'carried.yardmist.zip');
+    run('plan', demo, '--steps', '20000', '--out', planned);
+    const { code, out } = run('moves', planned, '--seconds', '0.2');
+    expect(code).toBe(0);
+    expect(out).toMatch(/^1\. .+ (from|in) .+$/m);
+    expect(out).toMatch(/^\d+ trips, about .+; no order needs fewer than \d+\.$/m);
+    const { steps } = JSON.parse(run('moves', planned, '--seconds', '0.2', '--json').out) as { steps: unknown[] };
+    expect(steps.length).toBeGreaterThan(10);
+  });
+
+  it('prints the labels of places, and writes down that it did and with which codes', () => {
+    const [sheet, saved] = [join(folder, 'labels.svg'), join(folder, 'labelled.yardmist.zip')];
+    const { code, out } = run('labels', demo, '--out', sheet, '--save', saved, '--stock', 'a4-8');
+    expect(code).toBe(0);
+    const [, count, sheets] = /^(\d+) labels on (\d+) sheets$/.exec(out)!;
+    expect(Number(sheets)).toBe(Math.ceil(Number(count) / 8));
+    const first = readFileSync(Number(sheets) === 1 ? sheet : join(folder, 'labels-1.svg'), 'utf8');
+    expect(first).toMatch(/^<svg /);
+    const { household } = readDemo(saved);
+    const labelled = [...household.places.values()].filter(({ label }) => label?.printedAtMs !== undefined);
+    expect(labelled.length).toBeGreaterThanOrEqual(Number(count));
+    for (const { label } of labelled.slice(0, 8)) expect(label!.code).toMatch(/\w+/);
+    expect(run('labels', demo, '--out', sheet).code).toBe(2);
+    expect(run('validate', saved).code).toBe(0);
   });
 
   it('lists the faults of a bad file with their paths', () => {

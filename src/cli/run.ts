@@ -1,58 +1,26 @@
-import { readFileSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkPlan } from '../check/index.ts';
-import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
-import { getFetchSeconds, type Chronicle, type Plan, type PlanId, type World } from '../core/records/index.ts';
+import { toBundle } from '../core/formats/index.ts';
+import { getFetchSeconds, type Plan, type PlanId, type World } from '../core/records/index.ts';
 import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
 import { createAdopt } from '../core/acts/index.ts';
 import { passGate, stampEvent } from '../core/daybook/index.ts';
-
-/** Where a command speaks to, and its clock. */
-export interface Terminal {
-  readonly print: (text: string) => void;
-  readonly complain: (text: string) => void;
-  readonly nowMs: () => number;
-}
+import { runBalance, runCsv, runFind } from './ask.ts';
+import { runLabels } from './labels.ts';
+import { runMoves } from './moves.ts';
+import { readBundle, readNumber, UsageError, type ExitCode, type Terminal } from './terminal.ts';
 
 const USAGE = `yardmist demo --out FILE [--seed S] [--lots N]
 yardmist plan FILE [--seconds T] [--steps N] [--seed S] [--out FILE] [--json]
-yardmist validate FILE`;
-
-/** Exit codes: 0 done, 1 the file is bad, 2 the call is. */
-type ExitCode = 0 | 1 | 2;
-
-class UsageError extends Error {}
-
-function readNumber(text: string | undefined, name: string, fallback: number, min: number, max: number): number {
-  if (text === undefined) return fallback;
-  const value = Number(text);
-  if (!Number.isFinite(value) || value < min || value > max)
-    throw new UsageError(`--${name} takes a number from ${min} to ${max}, not "${text}"`);
-  return value;
-}
-
-function formatFault({ code, path, note }: BundleFault): string {
-  return `${path === '' ? '(file)' : path}: ${code}: ${note}`;
-}
-
-/** Reads a bundle file or complains with every fault. */
-function readBundle(file: string | undefined, terminal: Terminal): Chronicle | ExitCode {
-  if (file === undefined) throw new UsageError('which file?');
-  let bytes: Uint8Array;
-  try {
-    bytes = readFileSync(file);
-  } catch (error) {
-    terminal.complain(`${file}: cannot be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
-    return 1;
-  }
-  const read = parseBundle(bytes);
-  if (read.ok) return read.value;
-  for (const fault of read.fault.slice(0, 200)) terminal.complain(formatFault(fault));
-  if (read.fault.length > 200) terminal.complain(`… and ${read.fault.length - 200} more`);
-  return 1;
-}
+yardmist validate FILE
+yardmist find FILE WORDS… [--most N] [--json]
+yardmist moves FILE [--seconds T] [--seed S] [--json]
+yardmist labels FILE --out FILE.svg --save FILE [--stock NAME] [--never-printed]
+yardmist csv FILE --of KIND [--out FILE]
+yardmist balance FILE [--json]`;
 
 function runDemo(args: string[], terminal: Terminal): ExitCode {
   const { values } = parseArgs({
@@ -158,6 +126,11 @@ export function runCli(args: readonly string[], terminal: Terminal): ExitCode {
     if (command === 'demo') return runDemo(rest, terminal);
     if (command === 'plan') return runPlan(rest, terminal);
     if (command === 'validate') return runValidate(rest, terminal);
+    if (command === 'find') return runFind(rest, terminal);
+    if (command === 'moves') return runMoves(rest, terminal);
+    if (command === 'labels') return runLabels(rest, terminal);
+    if (command === 'csv') return runCsv(rest, terminal);
+    if (command === 'balance') return runBalance(rest, terminal);
     terminal.complain(USAGE);
     return 2;
   } catch (error) {

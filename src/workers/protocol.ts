@@ -23,7 +23,7 @@ import type {
   StationId,
 } from '../core/records/index.ts';
 import type { ArrangeOptions, Piece, PlaceLoad, Worth, Got } from '../core/room/index.ts';
-import type { Step } from '../core/moves/index.ts';
+import type { FoundMoves } from '../core/moves/index.ts';
 import type { Forecast, GroupYear, Help } from '../core/upkeep/index.ts';
 import type { Strained } from '../core/whereabouts/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
@@ -206,24 +206,6 @@ export type ToMover =
       readonly seconds: number;
     }
   | { readonly type: 'stop'; readonly run: number };
-
-/** A list of steps, with what no list could do without. */
-export interface FoundMoves {
-  readonly steps: readonly Step[];
-  readonly trips: number;
-  readonly leastTrips: number;
-  /** Orders that were tried. */
-  readonly tries: number;
-  /** What is carried out of the way first, for the table is too small. */
-  readonly asideIds: readonly LotId[];
-  /** What has no room at its home, even with all else where it belongs; it is not carried. */
-  readonly stuckIds: readonly LotId[];
-  /** Containers that stay where they stand, for something would not go out of their way. */
-  readonly stuckBinIds: readonly PlaceId[];
-  /** The most that lies on the table at once, and about the least table that would do without that; mm³. */
-  readonly peakMm3: number;
-  readonly leastTableMm3: number | null;
-}
 
 export type FromMover =
   | { readonly type: 'progress'; readonly run: number; readonly trips: number; readonly leastTrips: number }

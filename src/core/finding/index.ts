@@ -178,9 +178,8 @@ function rankByTerms(hits: readonly SearchResult[], terms: readonly string[]): S
 /** Asked for the time after so many lots. */
 const CHECK_EVERY = 64;
 
-/** A finder that knows nothing yet. */
-export function createFinder(): Finder {
-  const index = new MiniSearch<Document>({
+const createIndex = () =>
+  new MiniSearch<Document>({
     fields: ['name', 'words', 'place'],
     tokenize: toTerms,
     // As it stands and as one of many: a slip of the finger is forgiven in either.
@@ -195,6 +194,10 @@ export function createFinder(): Finder {
       combineWith: 'AND',
     },
   });
+
+/** A finder that knows nothing yet. */
+export function createFinder(): Finder {
+  const index = createIndex();
   const known = new Map<LotId, Known>();
   /** All of it is in. */
   let whole: Household | null = null;

@@ -1,5 +1,5 @@
-export { countTrips } from './haul.ts';
 export { cutBlock, type Block } from './blocks.ts';
+export { findMoves, getTableMm3, type FoundMoves } from './find.ts';
 export { createMoveFacts, type MoveFacts } from './facts.ts';
 export { computeLeastTable, createMoveSearch, type MoveOrder, type MoveSearch } from './search.ts';
 export {

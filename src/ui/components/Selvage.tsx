@@ -71,7 +71,7 @@ function ThumbRow({ canUndo, onHelp }: { canUndo: boolean; onHelp: (help: Help) 
   // Going on to another screen closes it.
   const [openAt, setOpenAt] = useState<string | null>(null);
   const isMore = openAt === pathname;
-  const hidden = SCREENS.find(({ to }) => !IN_REACH.has(to) && pathname.startsWith(to));
+  const isBehind = SCREENS.some(({ to }) => !IN_REACH.has(to) && pathname.startsWith(to));
   const isCurrent = (to: string) => pathname.startsWith(to) && !(to === '/bench' && pathname.startsWith('/scan'));
   const help = (which: Help) => {
     setOpenAt(null);
@@ -116,13 +116,11 @@ function ThumbRow({ canUndo, onHelp }: { canUndo: boolean; onHelp: (help: Help) 
           <button
             type="button"
             aria-expanded={isMore}
-            className={`${entryClass} w-full ${hidden ? 'font-bold text-ink' : 'text-stone'}`}
+            className={`${entryClass} w-full ${isBehind ? 'font-bold text-ink' : 'text-stone'}`}
             onClick={() => setOpenAt(isMore ? null : pathname)}
           >
             <Mark d="M5 12h.01M12 12h.01M19 12h.01" />
-            <span className={hidden ? 'underline decoration-dashed underline-offset-4' : ''}>
-              {hidden?.name ?? 'More'}
-            </span>
+            <span className={isBehind ? 'underline decoration-dashed underline-offset-4' : ''}>More</span>
           </button>
         </li>
       </ul>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { cutBlock, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
+import { cutBlock, getTableMm3, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
 import { USUAL_STAGING, type LotId } from '../../../core/records/index.ts';
 import { formatMass, formatMinutes, formatSize, formatVolume, parseLengthMm } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
@@ -15,7 +15,7 @@ import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordCount } from '../../text/index.ts';
 import { wordBlock, wordDeed, wordWay } from '../../text/moves.ts';
-import { getTableMm3, useMoveRun } from './moveRun.ts';
+import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
 

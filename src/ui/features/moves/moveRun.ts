@@ -1,23 +1,15 @@
 import { create } from 'zustand';
-import { USUAL_STAGING, type Household, type LotId, type Plan, type Settings } from '../../../core/records/index.ts';
+import { getTableMm3, type FoundMoves } from '../../../core/moves/index.ts';
+import type { Household, LotId, Plan } from '../../../core/records/index.ts';
 import { startMover, startPlanner, type PlannerHandle } from '../../../workers/client.ts';
-import type { FoundMoves } from '../../../workers/protocol.ts';
 import { useApp, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { createAdopt } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
 
-/** Things stand on the table in piles of about this height, with as much air between them. */
-const PILE_MM = 300;
-const USABLE = 0.6;
 /** So long orders are tried; more brings little. */
 const SECONDS = 2;
 const REFIT_SECONDS = 3;
-
-/** What the table that can be spared holds, mm³. */
-export function getTableMm3({ staging = USUAL_STAGING }: Settings): number {
-  return staging.widthMm * staging.depthMm * PILE_MM * USABLE;
-}
 
 /** The move list in hand; it is made anew from how things are whenever it no longer holds. */
 interface MoveRun {

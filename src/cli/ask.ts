@@ -1,0 +1,91 @@
+import { writeFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { computeBalance } from '../core/balance/index.ts';
+import { createFinder } from '../core/finding/index.ts';
+import { toCsv } from '../core/formats/csv/index.ts';
+import { isKind, KINDS } from '../core/records/index.ts';
+import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
+import { formatVolume } from '../core/units/index.ts';
+import { wordKindPlural } from '../ui/text/names.ts';
+import { SORT_WORDS } from '../ui/text/setout.ts';
+import { readBundle, readNumber, UsageError, type ExitCode, type Terminal } from './terminal.ts';
+
+/** Where is it? What some words mean, the best first, with where each is. */
+export function runFind(args: string[], terminal: Terminal): ExitCode {
+  const { values, positionals } = parseArgs({
+    args,
+    allowPositionals: true,
+    options: { most: { type: 'string' }, json: { type: 'boolean' } },
+  });
+  const most = Math.round(readNumber(values.most, 'most', 8, 1, 1000));
+  const [file, ...words] = positionals;
+  if (words.length === 0) throw new UsageError('what is looked for?');
+  const chronicle = readBundle(file, terminal);
+  if (typeof chronicle === 'number') return chronicle;
+  const { household } = chronicle;
+  const tree = createPlaceTree(household.places);
+  const finder = createFinder();
+  finder.sync(household);
+  const found = finder.find(words.join(' '), most).map(({ lotId }) => {
+    const lot = household.lots.get(lotId)!;
+    const placeOf = (id: typeof lot.placeId) => (id === undefined ? null : formatPlaceName(tree, id));
+    return {
+      lotId,
+      name: household.items.get(lot.itemId)!.name,
+      state: lot.state,
+      place: placeOf(lot.placeId),
+      home: placeOf(lot.homeId),
+    };
+  });
+  if (values.json) terminal.print(JSON.stringify(found, null, 2));
+  else
+    for (const { name, state, place, home } of found)
+      terminal.print(
+        `${name}: ${place ?? (state === 'lent' ? 'lent' : 'out')}${place === null && home !== null ? `; its home is ${home}` : ''}`,
+      );
+  if (found.length === 0) terminal.complain('Nothing is called that, or nearly.');
+  return found.length > 0 ? 0 : 1;
+}
+
+/** Whether all that there is has room, sort by sort of room. */
+export function runBalance(args: string[], terminal: Terminal): ExitCode {
+  const { values, positionals } = parseArgs({ args, allowPositionals: true, options: { json: { type: 'boolean' } } });
+  const chronicle = readBundle(positionals[0], terminal);
+  if (typeof chronicle === 'number') return chronicle;
+  const { household } = chronicle;
+  const { sorts, left, leftMm3, isEnough } = computeBalance(household, createPlaceTree(household.places));
+  const { units } = household.settings;
+  if (values.json) {
+    const report = {
+      isEnough,
+      leftMm3: Math.round(leftMm3),
+      sorts: sorts.map(({ sort, places, has, usable, wants, takes }) => ({ sort, places, has, usable, wants, takes })),
+      left: left.map(({ kind, lots }) => ({ kind, lots })),
+    };
+    terminal.print(JSON.stringify(report, null, 2));
+    return 0;
+  }
+  for (const { sort, places, usable, takes } of sorts) {
+    const share = usable > 0 ? Math.round((100 * takes) / usable) : 0;
+    terminal.print(`${SORT_WORDS[sort]}: ${places} places, ${share} % of what is to be filled`);
+  }
+  for (const { kind, lots } of left) terminal.print(`without room: ${lots} of ${wordKindPlural(kind)}`);
+  terminal.print(isEnough ? 'All of it has room.' : `${formatVolume(leftMm3, units)} will not go in.`);
+  return 0;
+}
+
+/** A kind of things as a table that any other program reads. */
+export function runCsv(args: string[], terminal: Terminal): ExitCode {
+  const { values, positionals } = parseArgs({
+    args,
+    allowPositionals: true,
+    options: { of: { type: 'string' }, out: { type: 'string' } },
+  });
+  if (!isKind(values.of)) throw new UsageError(`--of takes one of ${KINDS.join(', ')}`);
+  const chronicle = readBundle(positionals[0], terminal);
+  if (typeof chronicle === 'number') return chronicle;
+  const table = toCsv(chronicle.household, values.of);
+  if (values.out === undefined) terminal.print(table.trimEnd());
+  else writeFileSync(values.out, table);
+  return 0;
+}

@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs';
+import { parseBundle, type BundleFault } from '../core/formats/index.ts';
+import type { Chronicle } from '../core/records/index.ts';
+
+/** Where a command speaks to, and its clock. */
+export interface Terminal {
+  readonly print: (text: string) => void;
+  readonly complain: (text: string) => void;
+  readonly nowMs: () => number;
+}
+
+/** Exit codes: 0 done, 1 the file is bad, 2 the call is. */
+export type ExitCode = 0 | 1 | 2;
+
+/** The call is wrong; its message says how. */
+export class UsageError extends Error {}
+
+/** A number that was given with a call, or what stands for it. */
+export function readNumber(text: string | undefined, name: string, fallback: number, min: number, max: number): number {
+  if (text === undefined) return fallback;
+  const value = Number(text);
+  if (!Number.isFinite(value) || value < min || value > max)
+    throw new UsageError(`--${name} takes a number from ${min} to ${max}, not "${text}"`);
+  return value;
+}
+
+function formatFault({ code, path, note }: BundleFault): string {
+  return `${path === '' ? '(file)' : path}: ${code}: ${note}`;
+}
+
+/** Reads a bundle file or complains with every fault. */
+export function readBundle(file: string | undefined, terminal: Terminal): Chronicle | ExitCode {
+  if (file === undefined) throw new UsageError('which file?');
+  let bytes: Uint8Array;
+  try {
+    bytes = readFileSync(file);
+  } catch (error) {
+    terminal.complain(`${file}: cannot be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
+    return 1;
+  }
+  const read = parseBundle(bytes);
+  if (read.ok) return read.value;
+  for (const fault of read.fault.slice(0, 200)) terminal.complain(formatFault(fault));
+  if (read.fault.length > 200) terminal.complain(`… and ${read.fault.length - 200} more`);
+  return 1;
+}
