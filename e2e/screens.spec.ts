@@ -22,11 +22,53 @@ for (const path of SCREENS)
     await openSample(page, path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await expectAccessible(page);
-    await page.setViewportSize({ width: 390, height: 844 });
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'evening');
+    await expectAccessible(page);
+    // As narrow as a small phone, or a desk at 400 %.
+    await page.setViewportSize({ width: 320, height: 720 });
     await expectAccessible(page);
     const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wider).toBeLessThanOrEqual(0);
   });
+
+test('the evening light and the left hand are choices, and kept', async ({ page }) => {
+  await openSample(page, '/household');
+  const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const byDay = await paper();
+  await page.getByLabel('Light').selectOption('evening');
+  expect(await paper()).not.toBe(byDay);
+  await page.getByLabel('Ticket, and More on the phone').selectOption('left');
+  await page.goto('/room/r1-east');
+  const leftOf = async (name: 'complementary' | 'main') => (await page.getByRole(name).boundingBox())!.x;
+  await expect(page.getByRole('main')).toBeVisible();
+  expect(await leftOf('complementary')).toBeLessThan(await leftOf('main'));
+  await page.emulateMedia({ media: 'print' });
+  // Paper is as light as paper is.
+  expect(await paper()).toBe(byDay);
+});
+
+test('two fingers zoom a wall, and one button shows it whole again', async ({ page, context }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openSample(page, '/room/r1-east');
+  const wall = page.getByTestId('wall-frame');
+  const width = () => wall.evaluate((frame) => frame.scrollWidth);
+  await expect(wall.getByRole('button').first()).toBeVisible();
+  const whole = await width();
+  const fingers = (apart: number) => [
+    { x: 195 - apart, y: 300 },
+    { x: 195 + apart, y: 300 },
+  ];
+  const session = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: { x: number; y: number }[]) =>
+    session.send('Input.dispatchTouchEvent', { type, touchPoints });
+  await touch('touchStart', fingers(40));
+  for (const apart of [60, 80, 100]) await touch('touchMove', fingers(apart));
+  await touch('touchEnd', []);
+  await expect.poll(width).toBeGreaterThan(1.8 * whole);
+  await page.getByRole('button', { name: 'Whole wall' }).click();
+  await expect.poll(width).toBe(whole);
+});
 
 test('the forms are accessible', async ({ page }) => {
   await openSample(page);

@@ -53,11 +53,11 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
           const isNext = i === levels.length;
           const free = SCHOOLS_OF_KIND[kind].filter((one) => one === levels[i] || !levels.includes(one));
           return (
-            <label key={i} className="flex items-center gap-2 text-stone">
+            <label key={i} className="flex max-w-full items-center gap-2 text-stone">
               {i === 0 ? 'sorted' : isNext ? '' : 'inside'}
               <select
                 aria-label={i === 0 ? `Sort ${name.toLowerCase()}` : `${name}, ${i === 1 ? 'second' : 'third'} school`}
-                className={`${selectClass} md:w-38 ${isNext ? 'text-stone' : ''}`}
+                className={`${selectClass} min-w-0 md:w-38 ${isNext ? 'text-stone' : ''}`}
                 value={levels[i] ?? ''}
                 onChange={(event) => setLevel(i, event.target.value)}
               >
