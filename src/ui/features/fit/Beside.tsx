@@ -14,15 +14,21 @@ interface BesideProps {
   readonly disagree: Disagreement | null;
 }
 
+/** So many are named at once. */
+const MOST_NAMED = 8;
+
 /** With whom a group shares its places, and how they get on, which can be said otherwise. */
 export function Beside({ household, group, others, disagree }: BesideProps) {
   const [asked, setAsked] = useState<string | null>(null);
+  const [isAll, setAll] = useState(false);
+  const more = isAll ? 0 : others.length - MOST_NAMED;
   if (others.length === 0) return null;
   const name = wordGroup(group, household);
+  const sorted = others.toSorted((a, b) => KINSHIPS.indexOf(b.kinship) - KINSHIPS.indexOf(a.kinship));
   return (
     <>
       With{' '}
-      {others.map(({ group: other, kinship }, i) => {
+      {sorted.slice(0, isAll ? undefined : MOST_NAMED).map(({ group: other, kinship }, i) => {
         const otherName = wordGroup(other, household);
         const said = `${otherName} (${KINSHIP_WORDS[kinship]})`;
         return (
@@ -64,6 +70,17 @@ export function Beside({ household, group, others, disagree }: BesideProps) {
           </span>
         );
       })}
+      {more > 0 && (
+        <button
+          type="button"
+          className="underline decoration-dotted underline-offset-2"
+          {...explained('Groups that share a place with it, the strangest first.')}
+          onClick={() => setAll(true)}
+        >
+          {' '}
+          and {more} more
+        </button>
+      )}
       {asked === null && '.'}{' '}
     </>
   );

@@ -117,6 +117,9 @@ function WayOutButton({ out, names: { household, groups, namePlace }, disagree }
   );
 }
 
+/** So many places of a group are named at once. */
+const MOST_HOMES = 8;
+
 interface GroupRowProps {
   readonly of: ByGroup['groups'][number];
   readonly names: OddityNames;
@@ -128,6 +131,7 @@ interface GroupRowProps {
 /** A group: its homes and how full they are, what is beside it, what changes, and its minutes. */
 function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, comes, disagree }: GroupRowProps) {
   const open = useOpen();
+  const [isAll, setAll] = useState(false);
   const { household, groups, namePlace } = names;
   const group = groups.get(groupId)!;
   const name = wordGroup(group, household);
@@ -137,7 +141,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
     return other ? [{ group: other, kinship }] : [];
   });
   return (
-    <li className="dotted-row mb-2 break-inside-avoid pb-2">
+    <li className="dotted-row mb-2 min-w-0 pb-2 [contain-intrinsic-size:auto_110px] [content-visibility:auto]">
       <div className="flex items-baseline gap-x-2">
         <h3 data-name className="font-bold">
           {name}
@@ -151,7 +155,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
         </span>
       </div>
       <ul className={disagree ? '' : 'flex flex-wrap gap-x-3'}>
-        {homes.map(({ placeId, count: there, fill }) => (
+        {(isAll ? homes : homes.slice(0, MOST_HOMES)).map(({ placeId, count: there, fill }) => (
           <li key={placeId} className="flex flex-wrap items-baseline gap-x-1.5">
             <button
               type="button"
@@ -167,6 +171,13 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
             {disagree && <Piece {...{ household, groupId, placeId, disagree }} />}
           </li>
         ))}
+        {homes.length > MOST_HOMES && !isAll && (
+          <li>
+            <Button look="quiet" onClick={() => setAll(true)} {...explained('Other places of the group.')}>
+              {homes.length - MOST_HOMES} more
+            </Button>
+          </li>
+        )}
       </ul>
       <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
         <Beside {...{ household, group, others, disagree }} />
@@ -195,7 +206,7 @@ export function GroupList({ household, plan, today, disagree, isMended }: GroupL
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Oddities oddities={told.oddities} {...{ names, isMended, disagree }} />
-      <ul aria-label="By groups" className="mt-4 gap-8 lg:columns-2">
+      <ul aria-label="By groups" className="mt-4 grid gap-x-8 lg:grid-cols-2">
         {/* What was told of the household before stands there until it is gone through anew. */}
         {told.groups
           .filter(({ groupId }) => names.groups.has(groupId))
