@@ -51,22 +51,45 @@ export default defineConfig({
       registerType: 'prompt',
       injectRegister: false,
       manifest: {
+        id: '/',
         name: 'Yardmist',
         short_name: 'Yardmist',
+        lang: 'en',
+        categories: ['lifestyle', 'productivity'],
         description: 'Catalog, sort, fit and find everything in a home sewing room',
         start_url: '/',
         display: 'standalone',
         background_color: '#e9edec',
         theme_color: '#e9edec',
-        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+        icons: [
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-whole-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+        shortcuts: [
+          { name: 'Where is it?', url: '/find' },
+          { name: 'Scan a label', url: '/scan' },
+          { name: 'Put away', url: '/bench/away' },
+          { name: 'Shop card', url: '/projects/shop' },
+        ],
+        // A household's file by a double click; photos from another app of the phone.
+        file_handlers: [{ action: '/household', accept: { 'application/zip': ['.zip'] } }],
+        share_target: {
+          action: '/photos',
+          method: 'POST',
+          enctype: 'multipart/form-data',
+          params: { files: [{ name: 'photos', accept: ['image/*'] }] },
+        },
       },
       workbox: {
         clientsClaim: true,
+        importScripts: ['/handed.js'],
         navigateFallback: '/index.html',
         // The simulated devices are pages of the server.
         navigateFallbackDenylist: [/^\/devices\//],
         // Of the fonts only the subsets that these texts use.
-        globPatterns: ['**/*.{js,css,html,svg}', '**/*-latin-*.woff2'],
+        globPatterns: ['**/*.{js,css,html,svg}', 'icon-*.png', '**/*-latin-*.woff2'],
       },
     }),
   ],

@@ -168,6 +168,70 @@ test.describe('without a network', () => {
   });
 });
 
+test('a file that the browser hands over is read at once, and opened only when one says so', async ({ page }) => {
+  await openSample(page);
+  const bundle = [...(await saveBundle(page))];
+  await page.addInitScript(() => {
+    const value = {
+      setConsumer: (take: (launch: { files: unknown[] }) => void) => {
+        const hand = (bytes: number[]) =>
+          take({ files: [{ getFile: async () => new File([new Uint8Array(bytes)], 'loft.yardmist.zip') }] });
+        Object.assign(window, { hand });
+      },
+    };
+    Object.defineProperty(window, 'launchQueue', { value });
+  });
+  await page.goto('/household');
+  await page.waitForFunction(() => 'hand' in window);
+  await page.evaluate((bytes) => (window as unknown as { hand: (bytes: number[]) => void }).hand(bytes), bundle);
+  await expect(page.getByText('The file is whole:')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep what is here' }).click();
+  await expect(page.getByText('The file is whole:')).toHaveCount(0);
+});
+
+test.describe('installed', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('photos that another app shares are taken in, once; the app says what it opens', async ({ page, request }) => {
+    await openSample(page);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.reload();
+    // As the phone does it: a form with the pictures, sent to the app.
+    await page.evaluate(async () => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [64, 64];
+      const pen = canvas.getContext('2d')!;
+      pen.fillStyle = '#2f5d7c';
+      pen.fillRect(0, 0, 64, 64);
+      const picture = await new Promise<Blob>((done) => canvas.toBlob((blob) => done(blob!), 'image/png'));
+      const files = new DataTransfer();
+      files.items.add(new File([picture], 'from the phone.png', { type: 'image/png' }));
+      const form = document.createElement('form');
+      Object.assign(form, { method: 'POST', action: '/photos', enctype: 'multipart/form-data' });
+      const field = document.createElement('input');
+      Object.assign(field, { type: 'file', name: 'photos', files: files.files });
+      form.append(field);
+      document.body.append(form);
+      form.submit();
+    });
+    await expect(page).toHaveURL(/\/photos$/);
+    await expect(page.getByRole('contentinfo')).toContainText('1photos');
+    await page.reload();
+    await expect(page.getByRole('contentinfo')).toContainText('0photos');
+    const manifest = (await (await request.get('/manifest.webmanifest')).json()) as {
+      icons: { src: string }[];
+      share_target: { action: string };
+      shortcuts: { url: string }[];
+    };
+    expect(manifest.share_target.action).toBe('/photos');
+    for (const { src } of manifest.icons) expect((await request.get(src)).ok(), src).toBe(true);
+    for (const { url } of manifest.shortcuts) {
+      await page.goto(url);
+      await expect(page.getByRole('heading', { level: 1 }), url).toBeVisible();
+    }
+  });
+});
+
 test('a form is sent once, and keys pressed while it is kept are the page’s', async ({ page }) => {
   await openSample(page, '/stash/fabric');
   await page.getByRole('button', { name: /^Table/ }).click();

@@ -26,6 +26,7 @@ void open().then(() => {
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') keepDay();
 });
+if ('launchQueue' in window) void import('./state/handed.ts').then(({ takeOpenedFile }) => takeOpenedFile());
 if (import.meta.env.PROD) void import('./state/offline.ts').then(({ keepOffline }) => keepOffline());
 createRoot(root).render(
   <StrictMode>

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { MergePlan } from '../../core/merging/index.ts';
 import type { Chronicle, EventId } from '../../core/records/index.ts';
 import type { Unpacked } from '../../workers/protocol.ts';
 import { useApp, world } from '../state/app.ts';
+import { useHanded } from '../state/handed.ts';
 import { replace } from '../state/hands.ts';
 import { wordBundleFault } from '../text/bundleFaults.ts';
 import { wordCount } from '../text/index.ts';
@@ -67,6 +68,18 @@ export function ImportButton({ label = 'Open a file' }: { label?: string }) {
       setReading(null);
     }
   };
+
+  // A file that was opened from outside is read as one that is chosen here.
+  const takeHanded = useEffectEvent(() => {
+    const { file } = useHanded.getState();
+    if (!file) return;
+    useHanded.setState({ file: null });
+    void read(file);
+  });
+  useEffect(() => {
+    void Promise.resolve().then(() => takeHanded());
+    return useHanded.subscribe(() => takeHanded());
+  }, []);
 
   return (
     <div>

@@ -1,16 +1,18 @@
 import { registerSW } from 'virtual:pwa-register';
 import { useApp } from './app.ts';
+import { hasDraft, watchDrafts } from './drafts.ts';
 
 /** Keeps the app itself in the browser, and says when a new one waits. */
 export function keepOffline(): void {
+  watchDrafts(document);
+  const offer = (text: string) =>
+    useApp.getState().tell({ tone: 'done', text, canUndo: false, offer: { label: 'Load it', take } });
+  const take = () => {
+    if (hasDraft())
+      offer('Something is typed and not saved yet. Save it or leave it; then the new Yardmist is loaded.');
+    else void update(true);
+  };
   const update = registerSW({
-    onNeedRefresh() {
-      useApp.getState().tell({
-        tone: 'done',
-        text: 'A new Yardmist is ready. What you have stays as it is.',
-        canUndo: false,
-        offer: { label: 'Load it', take: () => void update(true) },
-      });
-    },
+    onNeedRefresh: () => offer('A new Yardmist is ready. What you have stays as it is.'),
   });
 }

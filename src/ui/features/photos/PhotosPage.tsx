@@ -1,9 +1,10 @@
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { PRINTS, type Print } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
+import { takeShared } from '../../state/handed.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { photoStore } from '../../state/store.ts';
 import { act } from '../../state/hands.ts';
@@ -139,6 +140,10 @@ function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
       setCameraOff(true);
     }
   };
+  const take = useEffectEvent(add);
+  useEffect(() => {
+    void takeShared().then((files) => files.length > 0 && take(files));
+  }, []);
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
       const files = [...(event.clipboardData?.files ?? [])];
