@@ -99,6 +99,8 @@ export const WAYS: readonly WaysOf[] = [
       { task: 'Metres or yards', to: '/household', shows: 'Units' },
       { task: 'Your height, children and pets', to: '/household', shows: 'Your height' },
       { task: 'The figures that minutes are made of', to: '/household', shows: 'What things cost' },
+      { task: 'Evening light, or by day', to: '/household', shows: 'This screen' },
+      { task: 'Work with the left hand', to: '/household', shows: 'At the left' },
       { task: 'A day before', to: '/household', shows: 'Days before' },
     ],
   },
