@@ -63,7 +63,8 @@ export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
   ));
 }
 
-function findWallId(tree: PlaceTree, place: PlaceId): string | null {
+/** The wall that a place stands at; null where it stands at none. */
+export function findWallId(tree: PlaceTree, place: PlaceId): string | null {
   const unit = getAncestor(tree, place, 'unit');
   return unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
 }

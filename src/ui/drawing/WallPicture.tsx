@@ -57,7 +57,8 @@ export function WallPicture({ drawing, spots, lots, label, mostPx = MOST_PX }: W
   );
 }
 
-function Shapes({ figure, scale }: { figure: Figure; scale: number }) {
+/** What is drawn of a figure, without its words. */
+export function Shapes({ figure, scale }: { figure: Figure; scale: number }) {
   return figure.shapes
     .filter((shape) => shape.type !== 'text')
     .map((shape, at) => <ShapeView key={at} shape={shape} scale={scale} />);

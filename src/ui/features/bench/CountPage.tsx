@@ -8,6 +8,7 @@ import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
+import { PlaceCloseUp } from '../../drawing/PlaceCloseUp.tsx';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -89,7 +90,7 @@ export function CountPage() {
 }
 
 /** Beside the list there is room for a large wall. */
-const WALL_PX = 560;
+const WALL_PX = 360;
 
 interface Entry {
   readonly lot: Lot;
@@ -150,7 +151,14 @@ function OnePlace({
             ? 'The last place of the round'
             : `${left - 1} more places after it`}
       </p>
-      <Beside picture={<PlacePicture place={placeId} lots={[]} mark="to" mostPx={WALL_PX} />}>
+      <Beside
+        picture={
+          <>
+            <PlaceCloseUp place={placeId} label={`${formatPlaceName(tree, placeId)}, close up`} />
+            <PlacePicture place={placeId} lots={[]} mark="to" mostPx={WALL_PX} />
+          </>
+        }
+      >
         <div className="mt-3 flex flex-wrap gap-3">
           <Button data-key="a" onClick={() => setThere(new Set(here.map((lot) => lot.id)))}>
             All of it is there <kbd className="pl-1 font-normal">A</kbd>
