@@ -17,7 +17,7 @@ function groupSpots(spots: readonly Spot[], count: number): readonly Spot[][] {
   return groups;
 }
 
-function getExtent(boxes: readonly Box[]): Box {
+function getOuterBox(boxes: readonly Box[]): Box {
   const x = Math.min(...boxes.map((box) => box.x));
   const y = Math.min(...boxes.map((box) => box.y));
   return {
@@ -35,8 +35,8 @@ function stitch(lot: Lot, box: Box): Shape[] {
   const isPlanned = lot.homeId !== undefined && lot.placeId !== undefined && lot.homeId !== lot.placeId;
   const isPromised = (lot.reserved ?? []).length > 0;
   return [
-    ...(isPlanned ? [pen.line(isTall ? '50,4 50,96' : '4,50 96,50', 'planned')] : []),
-    ...(isPromised ? [pen.line(isTall ? '18,3 18,97' : '3,18 97,18', 'promised')] : []),
+    ...(isPlanned ? [pen.line(isTall ? [50, 4, 50, 96] : [4, 50, 96, 50], 'planned')] : []),
+    ...(isPromised ? [pen.line(isTall ? [18, 3, 18, 97] : [3, 18, 97, 18], 'promised')] : []),
   ];
 }
 
@@ -51,9 +51,9 @@ export function drawContents(
   const bySpot = groupSpots(spots, contents.length);
   return contents.map(({ lot, item, pkg }, index): Figure => {
     const boxes = bySpot[index]!.map((spot) => getFront(spot, left, bottom));
-    const extent = getExtent(boxes);
-    const pieces = boxes.flatMap((box) => drawPiece(item, isSpools ? 'spool' : pkg.form, box));
-    return { kind: 'lot', id: lot.id, ...extent, shapes: [...pieces, ...stitch(lot, extent)] };
+    const box = getOuterBox(boxes);
+    const pieces = boxes.flatMap((one) => drawPiece(item, isSpools ? 'spool' : pkg.form, one));
+    return { kind: 'lot', id: lot.id, ...box, shapes: [...pieces, ...stitch(lot, box)] };
   });
 }
 
@@ -78,8 +78,8 @@ export function drawKept(lots: readonly Lot[], spots: readonly Spot[], left: num
   return lots.flatMap((lot, index): Figure[] => {
     const boxes = bySpot[index]!.map((spot) => getFront(spot, left, bottom));
     if (boxes.length === 0) return [];
-    const extent = getExtent(boxes);
+    const box = getOuterBox(boxes);
     const ink = lot.state === 'lent' ? 'lent' : 'out';
-    return [{ kind: 'lot', id: lot.id, ...extent, shapes: [{ type: 'rect', ...extent, ink, round: 3 }] }];
+    return [{ kind: 'lot', id: lot.id, ...box, shapes: [{ type: 'rect', ...box, ink, round: 3 }] }];
   });
 }

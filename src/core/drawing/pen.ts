@@ -21,23 +21,21 @@ export interface Pen {
     ink: Ink,
     rest?: { colour?: string; round?: number },
   ): Shape;
-  /** `x,y x,y …`: a closed outline, or a line. */
-  outline(points: string, ink: Ink, colour?: string): Shape;
-  line(points: string, ink: Ink): Shape;
+  /** x, y, x, y …: a closed outline, or a line. */
+  outline(points: readonly number[], ink: Ink, colour?: string): Shape;
+  line(points: readonly number[], ink: Ink): Shape;
   /** A circle; its radius in hundredths of the shorter side. */
   disc(x: number, y: number, radius: number, ink: Ink, colour?: string): Shape;
 }
 
-const read = (points: string): Point[] =>
-  points.split(' ').map((pair): Point => {
-    const [x, y] = pair.split(',').map(Number);
-    return [x!, y!];
-  });
-
 export function createPen(box: Box): Pen {
   const { x: left, y: top, width, height } = box;
   const [w, h] = [width / 100, height / 100];
-  const place = (points: string) => read(points).map(([x, y]): Point => [left + x * w, top + y * h]);
+  const place = (points: readonly number[]) =>
+    Array.from({ length: points.length / 2 }, (_, n): Point => [
+      left + points[2 * n]! * w,
+      top + points[2 * n + 1]! * h,
+    ]);
   return {
     box,
     rect: (x, y, wide, high, ink, rest) => ({

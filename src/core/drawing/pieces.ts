@@ -13,19 +13,11 @@ const drawRuler: Draw = (pen) => {
   const { x, y, width, height } = pen.box;
   const isTall = height >= width;
   const [along, across] = isTall ? [height, width] : [width, height];
+  const spot = (at: number, inward: number): [number, number] => (isTall ? [x + inward, y + at] : [x + at, y + inward]);
   const shapes: Shape[] = [pen.rect(0, 0, 100, 100, 'ruler', { round: 4 })];
   for (let at = TICK_MM; at < along; at += TICK_MM) {
     const long = Math.min(across * (at % 100 === 0 ? 0.34 : 0.2), 26);
-    const [from, to] = isTall
-      ? ([
-          [x, y + at],
-          [x + long, y + at],
-        ] as const)
-      : ([
-          [x + at, y],
-          [x + at, y + long],
-        ] as const);
-    shapes.push({ type: 'path', points: [from, to], isClosed: false, ink: 'tick' });
+    shapes.push({ type: 'path', points: [spot(at, 0), spot(at, long)], isClosed: false, ink: 'tick' });
   }
   const radius = Math.min(4, width / 2, height / 4);
   shapes.push({ type: 'circle', x: x + width / 2, y: y + 2.5 * radius, radius, ink: 'hole' });
@@ -62,14 +54,14 @@ const drawScissors: Draw = (pen, colour) => {
 const drawSpool: Draw = (pen, colour) => [
   pen.rect(12, 0, 76, 100, 'flange', { round: 2 }),
   pen.rect(20, 15, 60, 70, 'thing', { colour }),
-  pen.line('20,40 80,34', 'shade'),
-  pen.line('20,66 80,60', 'shade'),
+  pen.line([20, 40, 80, 34], 'shade'),
+  pen.line([20, 66, 80, 60], 'shade'),
 ];
 const drawCone: Draw = (pen, colour) => [
   pen.rect(40, 0, 20, 10, 'flange'),
-  pen.outline('34,6 66,6 96,94 4,94', 'thing', colour),
-  pen.line('24,36 77,30', 'shade'),
-  pen.line('14,66 88,60', 'shade'),
+  pen.outline([34, 6, 66, 6, 96, 94, 4, 94], 'thing', colour),
+  pen.line([24, 36, 77, 30], 'shade'),
+  pen.line([14, 66, 88, 60], 'shade'),
   pen.rect(0, 94, 100, 6, 'flange'),
 ];
 
@@ -116,9 +108,9 @@ const DRAWN: Readonly<Record<Look, Draw>> = {
   machine: (pen, colour) => [
     pen.rect(93, 20, 7, 24, 'dark', { round: 6 }),
     pen.rect(0, 80, 100, 20, 'thing', { colour, round: 12 }),
-    pen.outline('94,82 66,82 66,44 27,40 27,56 4,56 4,12 10,5 88,5 94,12', 'thing', colour),
-    pen.line('15,56 15,77', 'steel'),
-    pen.line('9,79 21,79', 'steel'),
+    pen.outline([94, 82, 66, 82, 66, 44, 27, 40, 27, 56, 4, 56, 4, 12, 10, 5, 88, 5, 94, 12], 'thing', colour),
+    pen.line([15, 56, 15, 77], 'steel'),
+    pen.line([9, 79, 21, 79], 'steel'),
     pen.rect(70, 0, 5, 5, 'flange'),
     pen.disc(81, 25, 8, 'hole'),
     pen.rect(38, 14, 28, 12, 'hole', { round: 4 }),
@@ -126,23 +118,23 @@ const DRAWN: Readonly<Record<Look, Draw>> = {
   // A block with a sloping front, its cones behind it.
   overlocker: (pen, colour) => [
     ...[30, 48, 66, 84].map((x) => pen.rect(x - 5, 0, 10, 30, 'flange', { round: 4 })),
-    pen.outline('20,22 98,22 98,100 0,100 0,70 12,62', 'thing', colour),
-    pen.line('12,62 98,62', 'shade'),
+    pen.outline([20, 22, 98, 22, 98, 100, 0, 100, 0, 70, 12, 62], 'thing', colour),
+    pen.line([12, 62, 98, 62], 'shade'),
     ...[36, 52, 68].map((x) => pen.disc(x, 42, 5, 'hole')),
-    pen.line('10,66 10,84', 'steel'),
+    pen.line([10, 66, 10, 84], 'steel'),
   ],
   iron: (pen, colour) => [
-    pen.outline('2,82 8,50 24,22 44,6 70,2 92,10 98,26 100,82', 'thing', colour),
-    pen.outline('30,56 36,38 52,24 72,20 82,28 84,56', 'hole'),
-    pen.outline('0,86 98,86 100,100 0,100', 'blade'),
+    pen.outline([2, 82, 8, 50, 24, 22, 44, 6, 70, 2, 92, 10, 98, 26, 100, 82], 'thing', colour),
+    pen.outline([30, 56, 36, 38, 52, 24, 72, 20, 82, 28, 84, 56], 'hole'),
+    pen.outline([0, 86, 98, 86, 100, 100, 0, 100], 'blade'),
   ],
   // A spine with its bands and title; lying, the same on its side.
   book: (pen, colour) => {
     const { width, height } = pen.box;
     const bands =
       height >= width
-        ? [pen.line('0,12 100,12', 'shade'), pen.line('0,84 100,84', 'shade'), pen.rect(22, 22, 56, 34, 'hole')]
-        : [pen.line('12,0 12,100', 'shade'), pen.line('84,0 84,100', 'shade'), pen.rect(24, 22, 40, 56, 'hole')];
+        ? [pen.line([0, 12, 100, 12], 'shade'), pen.line([0, 84, 100, 84], 'shade'), pen.rect(22, 22, 56, 34, 'hole')]
+        : [pen.line([12, 0, 12, 100], 'shade'), pen.line([84, 0, 84, 100], 'shade'), pen.rect(24, 22, 40, 56, 'hole')];
     return [pen.rect(0, 0, 100, 100, 'thing', { colour, round: 2 }), ...bands];
   },
   // A jar with what shows in it.
@@ -154,23 +146,23 @@ const DRAWN: Readonly<Record<Look, Draw>> = {
   // Closed zips side by side, each with its teeth and its pull.
   zips: (pen, colour) =>
     pen.box.width < 20
-      ? [pen.rect(0, 0, 100, 100, 'thing', { colour }), pen.line('50,0 50,100', 'steel')]
+      ? [pen.rect(0, 0, 100, 100, 'thing', { colour }), pen.line([50, 0, 50, 100], 'steel')]
       : [0, 34, 68].flatMap((x) => [
           pen.rect(x, 0, 32, 100, 'thing', { colour }),
-          pen.line(`${x + 16},4 ${x + 16},100`, 'tick'),
+          pen.line([x + 16, 4, x + 16, 100], 'tick'),
           pen.rect(x + 11, 5, 10, 9, 'flange', { round: 1 }),
         ]),
   bottle: (pen, colour) => [
-    pen.outline('36,20 64,20 64,27 96,40 96,100 4,100 4,40 36,27', 'thing', colour),
-    pen.outline('40,20 46,0 54,0 60,20', 'dark'),
+    pen.outline([36, 20, 64, 20, 64, 27, 96, 40, 96, 100, 4, 100, 4, 40, 36, 27], 'thing', colour),
+    pen.outline([40, 20, 46, 0, 54, 0, 60, 20], 'dark'),
     pen.rect(14, 56, 72, 30, 'hole', { round: 2 }),
   ],
   pens: (pen, colour) =>
     pen.box.height >= pen.box.width
       ? [
-          pen.outline('20,24 50,0 80,24 80,100 20,100', 'thing', colour),
-          pen.outline('40,9 50,0 60,9', 'dark'),
-          pen.line('20,24 80,24', 'shade'),
+          pen.outline([20, 24, 50, 0, 80, 24, 80, 100, 20, 100], 'thing', colour),
+          pen.outline([40, 9, 50, 0, 60, 9], 'dark'),
+          pen.line([20, 24, 80, 24], 'shade'),
         ]
       : [
           pen.rect(0, 10, 100, 80, 'flange', { round: 3 }),
@@ -189,29 +181,32 @@ const DRAWN: Readonly<Record<Look, Draw>> = {
     pen.rect(50, 86, 50, 12, 'ruler'),
   ],
   curve: (pen) => [
-    pen.outline('18,100 2,86 0,62 8,36 28,14 60,0 96,2 100,16 74,20 50,34 36,56 36,80 30,96', 'ruler'),
+    pen.outline(
+      [18, 100, 2, 86, 0, 62, 8, 36, 28, 14, 60, 0, 96, 2, 100, 16, 74, 20, 50, 34, 36, 56, 36, 80, 30, 96],
+      'ruler',
+    ),
     pen.disc(16, 80, 5, 'hole'),
   ],
   cutter: (pen, colour) => [
-    pen.outline('34,36 66,36 74,96 58,100 42,100 26,96', 'thing', colour),
+    pen.outline([34, 36, 66, 36, 74, 96, 58, 100, 42, 100, 26, 96], 'thing', colour),
     pen.disc(50, 25, 46, 'blade'),
     pen.disc(50, 25, 12, 'thing', colour),
     pen.disc(50, 93, 6, 'hole'),
   ],
   // A handle and its shaft; what hangs by its handle points down.
   handle: (pen, colour) => [
-    pen.outline('46,52 54,52 52,100 48,100', 'blade'),
+    pen.outline([46, 52, 54, 52, 52, 100, 48, 100], 'blade'),
     pen.rect(28, 0, 44, 56, 'thing', { colour, round: 8 }),
     pen.disc(50, 6, 8, 'hole'),
   ],
   ham: (pen, colour) => [
-    pen.outline('4,60 10,28 30,6 58,2 84,18 98,52 92,84 72,98 32,98 10,84', 'thing', colour),
-    pen.line('8,40 40,54 96,48', 'shade'),
-    pen.line('44,3 40,54 50,98', 'shade'),
+    pen.outline([4, 60, 10, 28, 30, 6, 58, 2, 84, 18, 98, 52, 92, 84, 72, 98, 32, 98, 10, 84], 'thing', colour),
+    pen.line([8, 40, 40, 54, 96, 48], 'shade'),
+    pen.line([44, 3, 40, 54, 50, 98], 'shade'),
   ],
   carton: (pen, colour) => [
     pen.rect(0, 0, 100, 100, 'thing', { colour, round: 3 }),
-    pen.line('0,26 100,26', 'shade'),
+    pen.line([0, 26, 100, 26], 'shade'),
     pen.rect(36, 48, 28, 28, 'hole', { round: 1 }),
   ],
 };
@@ -241,7 +236,7 @@ function drawCloth(item: Item, form: StowForm, box: Box, colour: string): Shape[
     return [
       cloth(0, height, Math.min(8, height / 2)),
       // A fold is at one end, the open edges at the other.
-      ...folds.map((at) => pen.line(`3,${at} 100,${at}`, 'shade')),
+      ...folds.map((at) => pen.line([3, at, 100, at], 'shade')),
     ];
   }
   if (form === 'roll') {
@@ -267,7 +262,7 @@ function drawCloth(item: Item, form: StowForm, box: Box, colour: string): Shape[
     const at = (100 * hook) / height;
     return [
       cloth(hook, height - hook, 6),
-      pen.line(`50,${at} 50,${at * 0.45} 62,${at * 0.25} 54,0 40,${at * 0.15}`, 'steel'),
+      pen.line([50, at, 50, at * 0.45, 62, at * 0.25, 54, 0, 40, at * 0.15], 'steel'),
     ];
   }
   if (form === 'board') {
@@ -280,12 +275,11 @@ function drawCloth(item: Item, form: StowForm, box: Box, colour: string): Shape[
 }
 
 /** An ellipse as an outline, in hundredths. */
-function ellipse(cx: number, cy: number, rx: number, ry: number): string {
-  return Array.from({ length: 20 }, (_, i) => {
-    const angle = (i * Math.PI) / 10;
-    return `${(cx + rx * Math.cos(angle)).toFixed(2)},${(cy + ry * Math.sin(angle)).toFixed(2)}`;
-  }).join(' ');
-}
+const ellipse = (cx: number, cy: number, rx: number, ry: number): number[] =>
+  Array.from({ length: 20 }, (_, i) => (i * Math.PI) / 10).flatMap((angle) => [
+    cx + rx * Math.cos(angle),
+    cy + ry * Math.sin(angle),
+  ]);
 
 const FLAP_FROM_MM = 60;
 
@@ -300,10 +294,10 @@ function drawPattern(pen: Pen, colour: string): Shape[] {
     ];
   return [
     paper,
-    pen.line('0,0 50,18 100,0', 'shade'),
+    pen.line([0, 0, 50, 18, 100, 0], 'shade'),
     pen.rect(14, 34, 34, 54, 'thing', { colour }),
-    pen.line('58,44 88,44', 'shade'),
-    pen.line('58,56 88,56', 'shade'),
+    pen.line([58, 44, 88, 44], 'shade'),
+    pen.line([58, 56, 88, 56], 'shade'),
   ];
 }
 
@@ -324,8 +318,12 @@ export function drawPiece(item: Item, form: StowForm, box: Box): Shape[] {
   if (photo) return shown;
   if (item.box?.isSoft || form === 'bag')
     return [
-      pen.outline('10,14 40,10 34,0 66,0 60,10 90,14 100,40 96,92 84,100 16,100 4,92 0,40', 'thing', colour),
-      pen.line('36,11 64,11', 'shade'),
+      pen.outline(
+        [10, 14, 40, 10, 34, 0, 66, 0, 60, 10, 90, 14, 100, 40, 96, 92, 84, 100, 16, 100, 4, 92, 0, 40],
+        'thing',
+        colour,
+      ),
+      pen.line([36, 11, 64, 11], 'shade'),
     ];
   return DRAWN[getLook(item)](pen, colour);
 }

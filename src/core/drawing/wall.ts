@@ -8,7 +8,7 @@ import { UNDYED } from './prints.ts';
 import type { Figure, Shape } from './shapes.ts';
 import {
   computeContents,
-  computePlaceState,
+  getPlaceState,
   groupLotsByPlace,
   type PlaceContents,
   type PlaceState,
@@ -122,8 +122,8 @@ interface Sheet {
   readonly heightMm: number;
   readonly wordInside: WordInside;
   readonly byPlace: ReturnType<typeof groupLotsByPlace>;
-  /** What is out or lent, by the home that keeps its room. */
-  readonly away: ReadonlyMap<PlaceId, readonly Lot[]>;
+  /** By the home that keeps their room, while they are out. */
+  readonly byHome: ReturnType<typeof groupLotsByPlace>;
   readonly figures: Figure[];
   readonly places: Map<PlaceId, PlaceState>;
 }
@@ -136,11 +136,15 @@ interface Front {
   readonly slot: SlotSpec;
 }
 
-/** How full a place is; kept for the ticket and the names. */
-function readState({ household, tree, view, byPlace, places }: Sheet, place: Place): PlaceState {
-  const state = computePlaceState(household, tree, place, byPlace.get(place.id) ?? [], view);
+/** What is in a place as it lies there, packed once; how full it is is kept for the ticket and the names. */
+function readPlace(
+  { household, tree, view, byPlace, places }: Sheet,
+  place: Place,
+): PlaceContents & { state: PlaceState } {
+  const inside = computeContents(household, tree, place.id, byPlace.get(place.id) ?? [], view);
+  const state = getPlaceState(tree, place, inside);
   places.set(place.id, state);
-  return state;
+  return { ...inside, state };
 }
 
 /** What is in a shut place: in the words of the interface, and by its swatches. */
@@ -153,35 +157,20 @@ function readInside({ household, byPlace, wordInside }: Sheet, id: PlaceId): Ins
 }
 
 /** What shows through a bin's front, where it is clear, faces the room and its things lie in order. */
-function readShown({ household, tree, view, byPlace }: Sheet, bin: Place, box: Box): readonly Shape[] | null {
+function drawShown(bin: Place, { contents, spots }: PlaceContents, box: Box): readonly Shape[] | null {
   const { isSeeThrough, wallMm, at } = bin.container!;
-  const lots = byPlace.get(bin.id) ?? [];
-  if (!isSeeThrough || at?.isTurned || lots.length === 0) return null;
-  const { contents, spots } = computeContents(household, tree, bin.id, lots, view);
-  return spots && drawThrough(contents, spots, box.x + wallMm, box.y + box.height - wallMm);
+  if (!isSeeThrough || at?.isTurned || contents.length === 0 || !spots) return null;
+  return drawThrough(contents, spots, box.x + wallMm, box.y + box.height - wallMm);
 }
 
-/** What is out of the house or in use, by the place where it lives. */
-function listAway(household: Household): Map<PlaceId, Lot[]> {
-  const away = new Map<PlaceId, Lot[]>();
-  for (const lot of household.lots.values()) {
-    if (lot.homeId === undefined || (lot.state !== 'out' && lot.state !== 'lent')) continue;
-    const lots = away.get(lot.homeId);
-    if (lots) lots.push(lot);
-    else away.set(lot.homeId, [lot]);
-  }
-  return away;
-}
-
-/** The room that a place keeps for what is out, where that still goes in and moves nothing that is there. */
-function drawRoomKept({ household, tree, away }: Sheet, place: Place, inside: PlaceContents, front: Front): Figure[] {
-  const lots = away.get(place.id);
-  if (!lots || !inside.spots) return [];
-  const known = new Set(inside.contents.map(({ lot }) => lot.id));
+/** The room that a place keeps for what is out or lent, where that still goes in and moves nothing that is there. */
+function drawRoomKept({ household, tree, byHome }: Sheet, place: Place, inside: PlaceContents, front: Front): Figure[] {
+  const away = (byHome.get(place.id) ?? []).filter(({ state }) => state === 'out' || state === 'lent');
+  if (away.length === 0 || !inside.spots) return [];
   const here = inside.contents.map(({ lot }) => lot);
-  const all = computeContents(household, tree, place.id, [...here, ...lots]);
+  const all = computeContents(household, tree, place.id, [...here, ...away]);
   if (!all.spots || !isSameStart(inside.spots, all.spots)) return [];
-  const kept = all.contents.filter(({ lot }) => !known.has(lot.id)).map(({ lot }) => lot);
+  const kept = all.contents.slice(here.length).map(({ lot }) => lot);
   const spots = all.spots
     .filter(({ index }) => index >= here.length)
     .map((spot) => ({ ...spot, index: spot.index - here.length }));
@@ -206,13 +195,14 @@ function drawBins(sheet: Sheet, slotPlace: Place, bins: readonly Place[], { left
   const fromBehind = bins.map((bin, i) => ({ bin, at: stood[i]! })).toSorted((a, b) => b.at.front - a.at.front);
   const isHidden = (at: (typeof stood)[number]) => stood.some((other) => other.front < at.front && covers(other, at));
   for (const { bin, at } of fromBehind) {
-    const state = readState(sheet, bin);
+    const packed = readPlace(sheet, bin);
+    const { state } = packed;
     if (isHidden(at)) {
       hidden.push(drawTab(bin, left + width, top, hidden.length, state));
       continue;
     }
     const box = { x: left + at.left, y: bottom - at.top, width: at.right - at.left, height: at.top - at.bottom };
-    const shown = readShown(sheet, bin, box);
+    const shown = drawShown(bin, packed, box);
     const inside = { ...readInside(sheet, bin.id), ...(shown && { shown }) };
     const shapes = drawClosed(bin, box, state, household.settings.fillTarget, inside);
     figures.push({ kind: 'place', id: bin.id, ...box, shapes });
@@ -245,21 +235,19 @@ function drawInside(unit: UnitSpec, { left, top, slot }: Front): Shape[] {
 
 /** A place that holds things itself: shut, or open with what lies in it. */
 function drawPlace(sheet: Sheet, unit: UnitSpec, slotPlace: Place, front: Front): void {
-  const { household, tree, view, byPlace, figures } = sheet;
+  const { household, figures } = sheet;
   const { left, top, bottom, slot } = front;
   const [width, height] = [slot.widthMm, slot.heightMm];
-  const state = readState(sheet, slotPlace);
+  const inside = readPlace(sheet, slotPlace);
+  const { contents, spots, state } = inside;
   const frame = { kind: 'place', id: slotPlace.id, x: left, y: top, width, height } as const;
   if (slot.opening === 'drawer' || slot.opening === 'lid') {
-    const inside = readInside(sheet, slotPlace.id);
-    figures.push({ ...frame, shapes: drawClosed(slotPlace, frame, state, household.settings.fillTarget, inside) });
+    const told = readInside(sheet, slotPlace.id);
+    figures.push({ ...frame, shapes: drawClosed(slotPlace, frame, state, household.settings.fillTarget, told) });
     return;
   }
   figures.push({ ...frame, shapes: drawInside(unit, front) });
-  const lots = byPlace.get(slotPlace.id) ?? [];
-  const here = computeContents(household, tree, slotPlace.id, lots, view);
-  const { contents, spots } = here;
-  figures.push(...drawRoomKept(sheet, slotPlace, here, front));
+  figures.push(...drawRoomKept(sheet, slotPlace, inside, front));
   if (spots) figures.push(...drawContents(contents, spots, left, bottom, slot.mode === 'pins'));
   else if (contents.length > 0) {
     const heap = contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? UNDYED }));
@@ -325,8 +313,9 @@ export function computeWallDrawing(
   ];
   const bands = computeBands(household.settings, bandsFor, ceilingMm);
   const byPlace = groupLotsByPlace(household, view);
-  const away = view === 'is' ? listAway(household) : new Map<PlaceId, Lot[]>();
-  const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, away, figures: [], places: new Map() };
+  // As it is planned, all that has a home is there.
+  const byHome = view === 'is' ? groupLotsByPlace(household, 'home') : new Map<PlaceId, Lot[]>();
+  const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, byHome, figures: [], places: new Map() };
   const { figures, places } = sheet;
   const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {

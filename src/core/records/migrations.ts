@@ -282,7 +282,7 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => raw,
   // 13 → 14: chores, what leaves and by when, goals of scraps, seasons, climates, moving house: all may be absent.
   (raw) => raw,
-  // 14 → 15: ten prints more; nothing has one yet.
+  // 14 → 15: eleven prints more; nothing has one yet.
   (raw) => raw,
 ];
 

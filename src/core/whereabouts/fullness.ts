@@ -2,7 +2,7 @@ import type { Package } from '../measure/index.ts';
 import { computeShare } from '../packing/index.ts';
 import type { Household, Lot, Place, PlaceId } from '../records/index.ts';
 import { computeSpace, computeTraits, type PlaceTree, type Space } from '../storage/index.ts';
-import { computeContents, groupLotsByPlace } from './locate.ts';
+import { computeContents, groupLotsByPlace, type PlaceContents } from './locate.ts';
 
 /** How full a place is, in the one sense that every screen and every plan means. */
 export interface PlaceState {
@@ -38,8 +38,12 @@ export function computePlaceState(
   lots: readonly Lot[],
   which: 'is' | 'home',
 ): PlaceState {
+  return getPlaceState(tree, place, computeContents(household, tree, place.id, lots, which));
+}
+
+/** The same of a place whose contents are packed already. */
+export function getPlaceState(tree: PlaceTree, place: Place, { contents, spots }: PlaceContents): PlaceState {
   const space = computeSpace(tree, place);
-  const { contents, spots } = computeContents(household, tree, place.id, lots, which);
   const isOverFull = contents.length > 0 && spots === null;
   const fill = computeFill(
     contents.map(({ pkg }) => pkg),

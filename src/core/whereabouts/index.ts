@@ -1,5 +1,13 @@
 export { type Around, computeAround } from './around.ts';
-export { type PlaceState, type Strained, computeFill, computePlaceState, listStrained, SLACK_G } from './fullness.ts';
+export {
+  type PlaceState,
+  type Strained,
+  computeFill,
+  computePlaceState,
+  getPlaceState,
+  listStrained,
+  SLACK_G,
+} from './fullness.ts';
 export {
   type Content,
   type PlaceContents,
