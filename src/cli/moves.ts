@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
-import { findMoves, getTableMm3, type FoundMoves } from '../core/moves/index.ts';
+import { findMoves, getTableMm3 } from '../core/moves/index.ts';
 import type { LotId } from '../core/records/index.ts';
-import { createPlaceTree } from '../core/storage/index.ts';
+import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { formatMinutes } from '../core/units/index.ts';
 import { wordDeed, wordWay } from '../ui/text/moves.ts';
 import { readBundle, readNumber, type ExitCode, type Terminal } from './terminal.ts';
@@ -19,15 +19,11 @@ export function runMoves(args: string[], terminal: Terminal): ExitCode {
   if (typeof chronicle === 'number') return chronicle;
   const { household } = chronicle;
   const tree = createPlaceTree(household.places);
-  let [inRound, untilMs] = [-1, 0];
-  const isTimeUp = (round: number) => {
-    if (round !== inRound) [inRound, untilMs] = [round, terminal.nowMs() + seconds * 1000];
-    return terminal.nowMs() >= untilMs;
-  };
-  const search = findMoves({ household, skipped: [], tableMm3: getTableMm3(household.settings), seed, isTimeUp });
+  const tableMm3 = getTableMm3(household.settings);
+  const search = findMoves({ household, skipped: [], tableMm3, seed, seconds, nowMs: terminal.nowMs });
   let next = search.next();
   while (next.done !== true) next = search.next();
-  const found: FoundMoves = next.value;
+  const found = next.value;
   const nameOf = (id: LotId) => household.items.get(household.lots.get(id)!.itemId)!.name;
   const namesOf = (ids: readonly LotId[]) => ids.map(nameOf);
   if (values.json) {
@@ -43,5 +39,6 @@ export function runMoves(args: string[], terminal: Terminal): ExitCode {
       : `${found.trips} trips, about ${formatMinutes(inAll)}; no order needs fewer than ${found.leastTrips}.`,
   );
   for (const id of found.stuckIds) terminal.print(`no room at its home: ${nameOf(id)}`);
+  for (const id of found.stuckBinIds) terminal.print(`stays where it stands: ${formatPlaceName(tree, id)}`);
   return 0;
 }

@@ -37,6 +37,8 @@ export function getTableMm3({ staging = USUAL_STAGING }: Pick<Settings, 'staging
 const CHUNK = 2;
 /** Where something does not come home, the others are ordered anew without it, so often at most. */
 const ROUNDS = 4;
+/** Such a round may take this share of the first one's time. */
+const LATER_SHARE = 0.3;
 
 /** Of what did not come home, what its home would not even take alone; where that is not the reason, all of it. */
 function findHopeless({ movers }: MoveFacts, stuck: readonly number[]): readonly number[] {
@@ -52,8 +54,11 @@ export interface MovesWanted {
   readonly skipped: readonly LotId[];
   readonly tableMm3: number;
   readonly seed: number;
-  /** Asked after every few orders of a round, from 0: whether the best so far is taken. */
-  readonly isTimeUp: (round: number) => boolean;
+  /** So long the first round may take, s, by this clock. */
+  readonly seconds: number;
+  readonly nowMs: () => number;
+  /** The best so far is taken. */
+  readonly isStopped?: () => boolean;
 }
 
 /**
@@ -61,19 +66,20 @@ export interface MovesWanted {
  * the best found. What has no room at its home even so is left where it is, and named.
  */
 export function* findMoves(wanted: MovesWanted): Generator<SoFar, FoundMoves> {
-  const { household, skipped, tableMm3, seed, isTimeUp } = wanted;
+  const { household, skipped, tableMm3, seed, seconds, nowMs, isStopped } = wanted;
   const tree = createPlaceTree(household.places);
   const stuck = new Set<LotId>();
-  function* look(round: number): Generator<SoFar, { facts: MoveFacts; order: MoveOrder }> {
+  function* look(forSeconds: number): Generator<SoFar, { facts: MoveFacts; order: MoveOrder }> {
     const facts = createMoveFacts(household, tree, new Set([...skipped, ...stuck]));
     const search = createMoveSearch(facts, tableMm3, createRandom(seed));
-    while (!isTimeUp(round) && search.advance(CHUNK)) yield search.peek();
+    const untilMs = nowMs() + forSeconds * 1000;
+    while (!isStopped?.() && nowMs() < untilMs && search.advance(CHUNK)) yield search.peek();
     return { facts, order: search.getOrder() };
   }
-  let { facts, order } = yield* look(0);
-  for (let round = 1; round <= ROUNDS && order.stuck.length > 0; round += 1) {
+  let { facts, order } = yield* look(seconds);
+  for (let round = 0; round < ROUNDS && order.stuck.length > 0; round += 1) {
     for (const m of findHopeless(facts, order.stuck)) stuck.add(facts.movers[m]!.lot.id);
-    ({ facts, order } = yield* look(round));
+    ({ facts, order } = yield* look(seconds * LATER_SHARE));
   }
   // Whatever the last round left: it is named, and waits where its last trip took it.
   for (const m of order.stuck) stuck.add(facts.movers[m]!.lot.id);
