@@ -4,10 +4,12 @@ import { computeBalance } from '../core/balance/index.ts';
 import { createFinder } from '../core/finding/index.ts';
 import { toCsv } from '../core/formats/csv/index.ts';
 import { isKind, KINDS } from '../core/records/index.ts';
-import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
+import { createPlaceTree } from '../core/storage/index.ts';
 import { formatVolume } from '../core/units/index.ts';
+import { computeWhereabouts, groupLotsByPlace } from '../core/whereabouts/index.ts';
 import { wordKindPlural } from '../ui/text/names.ts';
 import { SORT_WORDS } from '../ui/text/setout.ts';
+import { wordWhereShort } from '../ui/text/where.ts';
 import { readBundle, readNumber, UsageError, type ExitCode, type Terminal } from './terminal.ts';
 
 /** Where is it? What some words mean, the best first, with where each is. */
@@ -26,23 +28,14 @@ export function runFind(args: string[], terminal: Terminal): ExitCode {
   const tree = createPlaceTree(household.places);
   const finder = createFinder();
   finder.sync(household);
-  const found = finder.find(words.join(' '), most).map(({ lotId }) => {
-    const lot = household.lots.get(lotId)!;
-    const placeOf = (id: typeof lot.placeId) => (id === undefined ? null : formatPlaceName(tree, id));
-    return {
-      lotId,
-      name: household.items.get(lot.itemId)!.name,
-      state: lot.state,
-      place: placeOf(lot.placeId),
-      home: placeOf(lot.homeId),
-    };
-  });
+  const inside = groupLotsByPlace(household, 'is');
+  const found = finder.find(words.join(' '), most).map(({ lotId }) => ({
+    lotId,
+    name: household.items.get(household.lots.get(lotId)!.itemId)!.name,
+    ...computeWhereabouts(household, tree, inside, lotId),
+  }));
   if (values.json) terminal.print(JSON.stringify(found, null, 2));
-  else
-    for (const { name, state, place, home } of found)
-      terminal.print(
-        `${name}: ${place ?? (state === 'lent' ? 'lent' : 'out')}${place === null && home !== null ? `; its home is ${home}` : ''}`,
-      );
+  else for (const one of found) terminal.print(`${one.name}: ${wordWhereShort(one)}`);
   if (found.length === 0) terminal.complain('Nothing is called that, or nearly.');
   return found.length > 0 ? 0 : 1;
 }

@@ -66,7 +66,7 @@ describe('the command line', () => {
     const { code, out } = run('find', demo, 'dressmaking', 'sheers', '--most', '1');
     expect(code).toBe(0);
     expect(out).toMatch(/^Dressmaking shears: .+ › .+$/);
-    const found = JSON.parse(run('find', demo, 'linen', '--json').out) as { name: string; place: string | null }[];
+    const found = JSON.parse(run('find', demo, 'linen', '--json').out) as { name: string; placeId: string | null }[];
     expect(found.length).toBeGreaterThan(1);
     expect(run('find', demo, 'qqqzz')).toMatchObject({ code: 1, err: 'Nothing is called that, or nearly.' });
     expect(run('find', demo).code).toBe(2);

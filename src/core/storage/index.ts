@@ -2,6 +2,7 @@ export {
   compareSiblings,
   createPlaceTree,
   findWall,
+  findWallId,
   formatPlaceName,
   getAncestor,
   getRoomSpec,

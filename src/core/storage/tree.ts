@@ -101,6 +101,12 @@ export function formatPlaceName(tree: PlaceTree, id: PlaceId): string {
   return room?.level === 'room' && unit && tree.twins.has(unit.name) ? `${room.name}: ${name}` : name;
 }
 
+/** The wall that a place stands at, by the id that `findWall` knows; null where it stands at none. */
+export function findWallId(tree: PlaceTree, id: PlaceId): string | null {
+  const unit = getAncestor(tree, id, 'unit');
+  return unit?.unit && unit.parentId !== undefined ? `${unit.parentId}-${unit.unit.wallId}` : null;
+}
+
 /** The room that has a wall, and the wall; `wallId` is the room's id and the wall's, joined by a dash. */
 export function findWall(tree: PlaceTree, wallId: string): { room: Place; wall: WallLine } | null {
   for (const room of tree.rooms) {

@@ -18,4 +18,5 @@ export {
   groupLotsByPlace,
 } from './locate.ts';
 export { type Round, findRound } from './round.ts';
+export { type Whereabouts, computeWhereabouts } from './where.ts';
 export { type TidyRound, type TidyStop, computeGatherRound, computeTidyRound } from './tidy.ts';

@@ -11,15 +11,15 @@ import {
   type Project,
   type ProjectId,
 } from '../../core/records/index.ts';
-import { formatPlaceName, getAncestor } from '../../core/storage/index.ts';
+import { findWallId, formatPlaceName } from '../../core/storage/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
-import { computeWhereabouts, getLotsByPlace } from '../state/whereabouts.ts';
+import { getWhereabouts, getLotsByPlace } from '../state/whereabouts.ts';
 import { wordCount } from '../text/index.ts';
 import { useFound } from '../state/finder.ts';
 import { findClass, findFrameClass } from './find.ts';
-import { wordWhereShort } from './where.ts';
+import { wordWhereShort } from '../text/where.ts';
 
 /** Small words of a question: "what is in the …?" */
 const SMALL = new Set(['what', 'is', 'in', 'the', 'this', 'which', 'where', 'of', 'a']);
@@ -109,8 +109,7 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
   const choosePlace = (id: PlaceId) => {
     show({ type: 'place', id });
     letGo();
-    const unit = getAncestor(getTree(household), id, 'unit');
-    void navigate(unit?.unit ? `/room/${unit.parentId}-${unit.unit.wallId}` : '/room');
+    void navigate(`/room/${findWallId(getTree(household), id) ?? ''}`);
   };
   const choose = (chosen: string | null) => {
     if (!chosen) return;
@@ -198,7 +197,7 @@ function Answers({ places, found, projects }: AnswersProps) {
         const item = household.items.get(household.lots.get(lotId)!.itemId)!;
         return (
           <Choice key={lotId} value={lotId} name={item.name} item={item}>
-            {wordWhereShort(computeWhereabouts(household, lotId))}
+            {wordWhereShort(getWhereabouts(household, lotId))}
           </Choice>
         );
       })}

@@ -1,10 +1,10 @@
 import { useRef } from 'react';
 import type { PlaceId } from '../../core/records/index.ts';
+import { findWallId } from '../../core/storage/index.ts';
 import { useSize } from '../components/useSize.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getLotsByPlace } from '../state/whereabouts.ts';
-import { findWallId } from './PlacePicture.tsx';
 import { getWallDrawing } from './wallDrawing.ts';
 import { Shapes } from './WallPicture.tsx';
 

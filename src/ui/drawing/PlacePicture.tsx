@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
-import { formatPlaceName, getAncestor, type PlaceTree } from '../../core/storage/index.ts';
+import { findWallId, formatPlaceName } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getWallDrawing } from './wallDrawing.ts';
@@ -61,10 +61,4 @@ export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
       label={`${marked.map(({ place }) => formatPlaceName(tree, place)).join(', ')}, on its wall`}
     />
   ));
-}
-
-/** The wall that a place stands at; null where it stands at none. */
-export function findWallId(tree: PlaceTree, place: PlaceId): string | null {
-  const unit = getAncestor(tree, place, 'unit');
-  return unit?.unit ? `${unit.parentId}-${unit.unit.wallId}` : null;
 }

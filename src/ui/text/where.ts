@@ -1,5 +1,5 @@
 import { wordOrdinal } from './grammar.ts';
-import type { Standing } from '../../core/whereabouts/index.ts';
+import type { Standing, Whereabouts } from '../../core/whereabouts/index.ts';
 
 /** `4th of 9 from the left`, as the eye counts it. */
 export function wordStanding(standing: Standing): string {
@@ -26,4 +26,30 @@ export function wordStanding(standing: Standing): string {
     case 'among':
       return standing.of === 1 ? 'alone' : `among ${standing.of} things`;
   }
+}
+
+function wordAway({ away, lentTo }: Whereabouts): string {
+  if (away === 'lent') return lentTo ? `lent to ${lentTo}` : 'lent';
+  if (away === 'missing') return 'missing';
+  if (away === 'table') return 'on the table, to be carried on';
+  if (away === 'waiting') return 'not carried home yet';
+  return away === 'aside' ? 'out of the way, in another room' : 'out';
+}
+
+/** `Tall cubes › C3, 4th of 9 from the left`, or that it is out. */
+export function wordWhereShort(where: Whereabouts): string {
+  if (where.placeId === null) return where.away === null ? 'has no home yet' : wordAway(where);
+  const path = where.path.slice(1).join(' › ');
+  if (!where.isThere) return `${wordAway(where)}; its home is ${path}`;
+  return `${path}${where.standing ? `, ${wordStanding(where.standing)}` : ''}`;
+}
+
+/** The whole answer, room first: `Heron Loft › Tall cubes › C3, 4th of 9 from the left`. */
+export function wordWhere(where: Whereabouts): string {
+  const away = wordAway(where);
+  const begun = `${away[0]!.toUpperCase()}${away.slice(1)}.`;
+  if (where.placeId === null) return where.away === null ? 'It has no home yet.' : `${begun} It has no home yet.`;
+  const path = where.path.join(' › ');
+  if (!where.isThere) return `${begun} Its home is ${path}.`;
+  return `${path}${where.standing ? `, ${wordStanding(where.standing)}` : ''}`;
 }

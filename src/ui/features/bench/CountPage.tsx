@@ -16,8 +16,8 @@ import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
-import { computeWhereabouts, getLotsByPlace } from '../../state/whereabouts.ts';
-import { wordWhereShort } from '../../components/where.ts';
+import { getWhereabouts, getLotsByPlace } from '../../state/whereabouts.ts';
+import { wordWhereShort } from '../../text/where.ts';
 import { wordAmount, wordCount } from '../../text/index.ts';
 import { type Counted, compareCount, createCountPlace, listToCount } from '../../../core/acts/index.ts';
 
@@ -250,7 +250,7 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
           </span>
           <span className="block text-sm text-stone" {...explained('As its ticket says.')}>
             {wordAmount(item, lot, units)}
-            {isExtra && `; we thought it was ${wordWhereShort(computeWhereabouts(household, lot.id))}`}
+            {isExtra && `; we thought it was ${wordWhereShort(getWhereabouts(household, lot.id))}`}
           </span>
         </span>
       </label>
@@ -317,7 +317,7 @@ function AlsoThere({ known, onAdd }: { known: ReadonlySet<LotId>; onAdd: (id: Lo
                 <Swatch item={item} className="size-6 shrink-0" />
                 <span className="min-w-0 flex-1 break-words">{item.name}</span>
                 <span className="text-right text-sm text-stone">
-                  {wordWhereShort(computeWhereabouts(household, lotId))}
+                  {wordWhereShort(getWhereabouts(household, lotId))}
                 </span>
               </button>
             </li>

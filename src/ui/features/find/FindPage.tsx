@@ -4,13 +4,13 @@ import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
 import { Page } from '../../components/Page.tsx';
-import { wordWhere } from '../../components/where.ts';
+import { wordWhere } from '../../text/where.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { getWallDrawing } from '../../drawing/wallDrawing.ts';
-import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { getWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
 import { wordAmount } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
@@ -46,7 +46,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
   const tree = getTree(household);
   const lot = household.lots.get(lotId)!;
   const item = household.items.get(lot.itemId)!;
-  const where = useMemo(() => computeWhereabouts(household, lotId), [household, lotId]);
+  const where = useMemo(() => getWhereabouts(household, lotId), [household, lotId]);
   const wall = where.wallId === null ? null : findWall(tree, where.wallId);
   const drawing = where.wallId === null ? null : getWallDrawing(household, where.wallId);
   return (

@@ -1,6 +1,6 @@
 import type { Household } from '../../../core/records/index.ts';
 import type { Looked } from '../../state/appState.ts';
-import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { getWhereabouts } from '../../state/whereabouts.ts';
 import { wordGroup } from '../../text/index.ts';
 import { Piece } from './Piece.tsx';
 import type { Disagreement } from './disagreement.ts';
@@ -15,7 +15,7 @@ interface LookedPiecesProps {
 
 /** Under the ticket of a thing or place of a plan: what can be said against where it is, or what is in it. */
 export function LookedPieces({ looked, household, disagree }: LookedPiecesProps) {
-  const placeId = looked.type === 'place' ? looked.id : computeWhereabouts(household, looked.id).placeId;
+  const placeId = looked.type === 'place' ? looked.id : getWhereabouts(household, looked.id).placeId;
   const pieces = (placeId && getPieces(household).get(placeId)) || [];
   const mine = looked.type === 'place' ? pieces : pieces.filter(({ lotIds }) => lotIds.includes(looked.id));
   if (placeId === null || mine.length === 0) return null;

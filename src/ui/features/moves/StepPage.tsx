@@ -13,7 +13,7 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act, undo } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
-import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { getWhereabouts } from '../../state/whereabouts.ts';
 import { wordCount, wordEvent, wordForm, wordStanding } from '../../text/index.ts';
 import { wordDeed, wordDone, wordSpot } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
@@ -260,7 +260,7 @@ function SpotPicture({ spot, shown, lots, mark, ghosts = lots, after = null, mos
 
 function ThingLine({ household, step, lot, name }: { household: Household; step: Step; lot: Lot; name: string }) {
   const item = household.items.get(lot.itemId)!;
-  const where = computeWhereabouts(household, lot.id);
+  const where = getWhereabouts(household, lot.id);
   const form = step.forms[step.lotIds.indexOf(lot.id)];
   const toPlace = household.places.has(step.to as never) ? (step.to as NonNullable<Lot['placeId']>) : null;
   const facts = [

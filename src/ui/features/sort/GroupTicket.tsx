@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Group, findSmallestHolder, isTooSmall } from '../../../core/grouping/index.ts';
 import type { Household, LotId } from '../../../core/records/index.ts';
-import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
+import { formatPlaceName, findWallId } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { CheckField, Row } from '../../components/fields.tsx';
 import { LotLine } from '../../components/LotLine.tsx';
@@ -46,10 +46,10 @@ export function GroupTicket({ group }: { group: Group }) {
   const carry = async () => {
     useRebuild.setState({ groupId: group.id, lotId: null, words: '', isGood: true });
     // On the wall where most of it lies.
-    const units = group.lots.flatMap((lot) => (lot.placeId ? (getAncestor(tree, lot.placeId, 'unit') ?? []) : []));
-    const count = (of: (typeof units)[number]) => units.filter((one) => one === of).length;
-    const [unit] = units.toSorted((a, b) => count(b) - count(a));
-    await navigate(unit ? `/room/${unit.parentId}-${unit.unit!.wallId}` : '/room');
+    const walls = group.lots.flatMap((lot) => (lot.placeId ? (findWallId(tree, lot.placeId) ?? []) : []));
+    const count = (of: string) => walls.filter((one) => one === of).length;
+    const [most = ''] = walls.toSorted((a, b) => count(b) - count(a));
+    await navigate(`/room/${most}`);
   };
   const rooms = new Set([...places].flatMap((id) => tree.getPath(id)[0]?.name ?? []));
   return (

@@ -2,11 +2,11 @@ import { useDeferredValue, useMemo } from 'react';
 import { createTwinFinder, type TwinFinder } from '../../../core/catalog/index.ts';
 import type { Household, Item } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { wordWhereShort } from '../../components/where.ts';
+import { wordWhereShort } from '../../text/where.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
-import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { getWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
 import { wordAmount, wordLikeness } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
@@ -45,7 +45,7 @@ export function TwinHint({ item }: { item: Item }) {
         >
           You have <strong>{other.name}</strong> already, {wordAmount(other, lot, units)}:{' '}
           {twin.alike.map((one) => wordLikeness(one, units)).join(', ')}.{' '}
-          <span className="text-stone">{wordWhereShort(computeWhereabouts(household, lot.id))}</span>
+          <span className="text-stone">{wordWhereShort(getWhereabouts(household, lot.id))}</span>
         </span>
         <Button look="quiet" onClick={() => show({ type: 'lot', id: lot.id })}>
           Look

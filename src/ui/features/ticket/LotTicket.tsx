@@ -2,18 +2,18 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Household, Item, Lot, LotId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { wordWhereShort } from '../../components/where.ts';
+import { wordWhereShort } from '../../text/where.ts';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { putBack } from '../../state/putBack.ts';
 import { takeOut } from '../../state/takeOut.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { computeWhereabouts } from '../../state/whereabouts.ts';
+import { getWhereabouts } from '../../state/whereabouts.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordForm, wordHomeOffer } from '../../text/index.ts';
 import { WhyNowhere } from '../../components/WhyNowhere.tsx';
-import { formatPlaceName, getAncestor } from '../../../core/storage/index.ts';
+import { formatPlaceName, findWallId } from '../../../core/storage/index.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { getMeasureWays } from '../../../core/measure/index.ts';
 import { CutForm } from './CutForm.tsx';
@@ -44,7 +44,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
   const [isRehoming, setRehoming] = useState(false);
   const [isMeasuring, setMeasuring] = useState(false);
   const [asked, setAsked] = useState<Asked | null>(null);
-  const where = computeWhereabouts(household, lot.id);
+  const where = getWhereabouts(household, lot.id);
   const canCut = lot.lengthMm !== undefined && !lot.heap && (item.kind === 'fabric' || Boolean(item.box?.tape));
   const words = wordWhereShort(where);
   return (
@@ -164,8 +164,7 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
   const navigate = useNavigate();
   const showOnWall = async () => {
     useRebuild.setState({ lotId: lot.id, groupId: null, words: '', isGood: true });
-    const unit = lot.placeId ? getAncestor(tree, lot.placeId, 'unit') : null;
-    await navigate(unit ? `/room/${unit.parentId}-${unit.unit!.wallId}` : '/room');
+    await navigate(`/room/${lot.placeId ? (findWallId(tree, lot.placeId) ?? '') : ''}`);
     onDone();
   };
   return (

@@ -2,11 +2,11 @@ import type { ReactNode } from 'react';
 import { formatPlaceName } from '../../../../core/storage/index.ts';
 import type { LotId, PlaceId } from '../../../../core/records/index.ts';
 import { Row } from '../../../components/fields.tsx';
-import { wordWhereShort } from '../../../components/where.ts';
+import { wordWhereShort } from '../../../text/where.ts';
 import { useApp, useHousehold } from '../../../state/app.ts';
 import type { Looked } from '../../../state/appState.ts';
 import { getTree } from '../../../state/derived.ts';
-import { computeWhereabouts } from '../../../state/whereabouts.ts';
+import { getWhereabouts } from '../../../state/whereabouts.ts';
 import { LotShown } from './LotShown.tsx';
 import { PlaceShown } from './PlaceShown.tsx';
 
@@ -39,7 +39,7 @@ function LotLooked({ id, children }: { id: LotId; children: ReactNode }) {
       lot={lot}
       item={item}
       whereName="In the plan"
-      where={wordWhereShort(computeWhereabouts(household, id))}
+      where={wordWhereShort(getWhereabouts(household, id))}
       label={<Row name="Today">{today === null ? 'out' : formatPlaceName(getTree(household), today)}</Row>}
     >
       {children}

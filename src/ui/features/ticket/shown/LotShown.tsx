@@ -12,7 +12,7 @@ import { Swatch } from '../../../drawing/Swatch.tsx';
 import { useOpen } from '../../../state/app.ts';
 import { getAsPlanned, getTree } from '../../../state/derived.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
-import { computeWhereabouts } from '../../../state/whereabouts.ts';
+import { getWhereabouts } from '../../../state/whereabouts.ts';
 import {
   wordAmount,
   wordCare,
@@ -46,7 +46,7 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
   const { units } = settings;
   const open = useOpen();
   const tree = getTree(household);
-  const { placeId } = computeWhereabouts(household, lot.id);
+  const { placeId } = getWhereabouts(household, lot.id);
   const isHere = lot.state === 'in';
   const isPlanned = lot.homeId !== undefined && isHere && lot.placeId !== lot.homeId;
   return (
