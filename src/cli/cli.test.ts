@@ -119,6 +119,9 @@ describe('the command line', () => {
     const labelled = [...household.places.values()].filter(({ label }) => label?.printedAtMs !== undefined);
     expect(labelled.length).toBeGreaterThanOrEqual(Number(count));
     for (const { label } of labelled.slice(0, 8)) expect(label!.code).toMatch(/\w+/);
+    // All of them are printed now.
+    const again = run('labels', saved, '--out', sheet, '--save', join(folder, 'more.zip'), '--never-printed');
+    expect(again).toMatchObject({ code: 0, out: 'No label to print; nothing was written.' });
     expect(run('labels', demo, '--out', sheet).code).toBe(2);
     expect(run('validate', saved).code).toBe(0);
   });

@@ -1,13 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { passGate, stampEvent } from '../core/daybook/index.ts';
-import { toBundle } from '../core/formats/index.ts';
 import { layLabels, STOCKS } from '../core/formats/label/index.ts';
 import { toSvg } from '../core/formats/sheet/index.ts';
-import { assignCodes, computePlaceContents, createLabelled, listPlaceSayings } from '../core/labels/index.ts';
+import { assignCodes, computePlaceContents, createLabelled, toPlaceLabelled } from '../core/labels/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { wordPlaceFace } from '../ui/text/labels.ts';
-import { readBundle, UsageError, type ExitCode, type Terminal } from './terminal.ts';
+import { readBundle, UsageError, writeWithAct, type ExitCode, type Terminal } from './terminal.ts';
 
 /**
  * The labels of all places that hold something, as SVG sheets that print to size. That they were made, and with which
@@ -30,39 +29,37 @@ export function runLabels(args: string[], terminal: Terminal): ExitCode {
   if (!stock) throw new UsageError(`--stock takes one of ${STOCKS.map(({ id }) => id).join(', ')}`);
   const chronicle = readBundle(positionals[0], terminal);
   if (typeof chronicle === 'number') return chronicle;
-  const { household, events } = chronicle;
+  const { household } = chronicle;
   const tree = createPlaceTree(household.places);
   const contents = computePlaceContents(household, tree);
-  const wanted = tree.leaves.filter(
-    ({ id, label }) =>
-      contents.get(id)!.parts.length > 0 && !(values['never-printed'] && label?.printedAtMs !== undefined),
-  );
+  const wanted = tree.leaves.flatMap((place) => {
+    const content = contents.get(place.id)!;
+    const isPrinted = place.label?.printedAtMs !== undefined;
+    return content.parts.length > 0 && !(values['never-printed'] && isPrinted) ? [{ place, content }] : [];
+  });
+  if (wanted.length === 0) {
+    terminal.print('No label to print; nothing was written.');
+    return 0;
+  }
   const nowMs = terminal.nowMs();
-  // The same file gives the same mark: a household that has one keeps it.
-  const fresh = `mark-${events.length}-${household.places.size}`;
-  const ofs = wanted.map(({ id }) => ({ kind: 'place', id }) as const);
-  const codes = assignCodes(household, fresh, ofs);
-  const faces = wanted.map((place, i) => {
-    const shape = place.container ? 'bin' : 'shelf';
-    return wordPlaceFace(contents.get(place.id)!, place.label?.words ?? null, codes[i]!, shape, household, nowMs);
-  });
-  const labelled = wanted.map(({ id }, i) => {
-    const content = contents.get(id)!;
-    return { of: ofs[i]!, says: listPlaceSayings(content), swatches: content.swatches };
-  });
-  const draft = createLabelled(household, fresh, labelled, `${faces.length} labels`, nowMs);
-  const world = { nowMs, createId: () => `labels-${events.length}` };
-  const step = draft.ok
-    ? passGate(household, stampEvent(draft.value, events.length, { ...world, nowMs: () => nowMs }))
-    : draft;
-  if (!step.ok) throw new Error('labels that were just made cannot be written down');
-  const sheets = layLabels(faces, stock);
-  const name = (n: number) => (sheets.length === 1 ? values.out! : values.out!.replace(/(\.svg)?$/iu, `-${n + 1}$1`));
-  for (const [n, sheet] of sheets.entries()) writeFileSync(name(n), toSvg(sheet));
-  writeFileSync(
-    values.save,
-    toBundle({ ...chronicle, household: step.value.household, events: [...events, step.value.event] }),
+  // For a household that has no mark yet.
+  const fresh = randomUUID();
+  const labelled = wanted.map(({ content }) => toPlaceLabelled(content));
+  const codes = assignCodes(
+    household,
+    fresh,
+    labelled.map(({ of }) => of),
   );
+  const faces = wanted.map(({ place, content }, i) => {
+    const shape = place.container ? 'bin' : 'shelf';
+    return wordPlaceFace(content, place.label?.words ?? null, codes[i]!, shape, household, nowMs);
+  });
+  const sheets = layLabels(faces, stock);
+  const { out, save } = values;
+  const name = (n: number) => (sheets.length === 1 ? out : out.replace(/(\.svg)?$/iu, `-${n + 1}$1`));
+  for (const [n, sheet] of sheets.entries()) writeFileSync(name(n), toSvg(sheet));
+  const draft = createLabelled(household, fresh, labelled, `${faces.length} labels`, nowMs);
+  writeWithAct(save, chronicle, draft, 'labels', terminal);
   terminal.print(`${faces.length} labels on ${sheets.length} sheets`);
   return 0;
 }

@@ -2,16 +2,15 @@ import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkPlan } from '../check/index.ts';
 import { toBundle } from '../core/formats/index.ts';
-import { getFetchSeconds, type Plan, type PlanId, type World } from '../core/records/index.ts';
+import { getFetchSeconds, type Plan, type PlanId } from '../core/records/index.ts';
 import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
 import { createAdopt } from '../core/acts/index.ts';
-import { passGate, stampEvent } from '../core/daybook/index.ts';
 import { runBalance, runCsv, runFind } from './ask.ts';
 import { runLabels } from './labels.ts';
 import { runMoves } from './moves.ts';
-import { readBundle, readNumber, UsageError, type ExitCode, type Terminal } from './terminal.ts';
+import { readBundle, readNumber, UsageError, writeWithAct, type ExitCode, type Terminal } from './terminal.ts';
 
 const USAGE = `yardmist demo --out FILE [--seed S] [--lots N]
 yardmist plan FILE [--seconds T] [--steps N] [--seed S] [--out FILE] [--json]
@@ -85,12 +84,8 @@ function runPlan(args: string[], terminal: Terminal): ExitCode {
   };
   if (values.out !== undefined) {
     const plan: Plan = createPlan(run, solution, seed, `plan-${seed}-${run.steps}` as PlanId, terminal.nowMs());
-    const world: World = { nowMs: terminal.nowMs, createId: () => `adopt-${plan.id}-${chronicle.events.length}` };
     const draft = createAdopt(household, plan, household.settings.name, terminal.nowMs());
-    const step = draft.ok ? passGate(household, stampEvent(draft.value, chronicle.events.length, world)) : draft;
-    if (!step.ok) throw new Error('a fresh plan cannot be adopted');
-    const events = [...chronicle.events, step.value.event];
-    writeFileSync(values.out, toBundle({ ...chronicle, household: step.value.household, events }));
+    writeWithAct(values.out, chronicle, draft, `adopt-${plan.id}`, terminal);
   }
   if (values.json) terminal.print(JSON.stringify(report, null, 2));
   else {

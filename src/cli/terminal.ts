@@ -1,5 +1,7 @@
-import { readFileSync } from 'node:fs';
-import { parseBundle, type BundleFault } from '../core/formats/index.ts';
+import { readFileSync, writeFileSync } from 'node:fs';
+import type { Act } from '../core/acts/index.ts';
+import { passGate, stampEvent } from '../core/daybook/index.ts';
+import { parseBundle, toBundle, type BundleFault } from '../core/formats/index.ts';
 import type { Chronicle } from '../core/records/index.ts';
 
 /** Where a command speaks to, and its clock. */
@@ -43,4 +45,19 @@ export function readBundle(file: string | undefined, terminal: Terminal): Chroni
   for (const fault of read.fault.slice(0, 200)) terminal.complain(formatFault(fault));
   if (read.fault.length > 200) terminal.complain(`… and ${read.fault.length - 200} more`);
   return 1;
+}
+
+/** Writes a household to a file with one act more; the act was made for it as it is, so that it holds. */
+export function writeWithAct(
+  file: string,
+  { household, events, photos }: Chronicle,
+  draft: Act,
+  id: string,
+  terminal: Terminal,
+): void {
+  const world = { nowMs: terminal.nowMs, createId: () => `${id}-${events.length}` };
+  const step = draft.ok ? passGate(household, stampEvent(draft.value, events.length, world)) : draft;
+  if (!step.ok) throw new Error(`an act that was just made does not hold: ${id}`);
+  const { household: after, event } = step.value;
+  writeFileSync(file, toBundle({ household: after, events: [...events, event], photos }));
 }

@@ -12,6 +12,7 @@ import type {
 } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { createCode } from './code.ts';
+import { listPlaceSayings, type PlaceContent } from './content.ts';
 import type { Act } from '../acts/index.ts';
 import { createChange } from '../daybook/index.ts';
 
@@ -40,6 +41,13 @@ function getRecord(household: Household, of: Labelled['of']): Place | Lot | Proj
   if (of.kind === 'place') return household.places.get(of.id);
   return of.kind === 'lot' ? household.lots.get(of.id) : household.projects.get(of.id);
 }
+
+/** What the label of a place is to say, by what is in it. */
+export const toPlaceLabelled = (content: PlaceContent): Labelled => ({
+  of: { kind: 'place', id: content.placeId },
+  says: listPlaceSayings(content),
+  swatches: content.swatches,
+});
 
 /** The code that each of them has or would get, in their order. `fresh` is the mark of a household that has none yet. */
 export function assignCodes(household: Household, fresh: string, ofs: readonly Labelled['of'][]): string[] {

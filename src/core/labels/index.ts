@@ -1,4 +1,4 @@
-export { assignCodes, createLabelled, createLabelWords, type Labelled } from './acts.ts';
+export { assignCodes, createLabelled, createLabelWords, toPlaceLabelled, type Labelled } from './acts.ts';
 export { createCode, findByCode, formatCode, parseCode, type CodeFault, type Meant } from './code.ts';
 export {
   chooseSwatches,

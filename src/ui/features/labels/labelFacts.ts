@@ -6,10 +6,10 @@ import {
   judgePlaceLabel,
   judgeWords,
   listLotSayings,
-  listPlaceSayings,
   type Drift,
   type Labelled,
   type PlaceContent,
+  toPlaceLabelled,
 } from '../../../core/labels/index.ts';
 import { findProjectOfBag } from '../../../core/promises/index.ts';
 import {
@@ -157,6 +157,6 @@ export function wordFaces(household: Household, rows: readonly LabelRow[], nowMs
 /** What is remembered of a label when it is printed. */
 export function toLabelled(row: LabelRow): Labelled {
   return row.content
-    ? { of: row.of, says: listPlaceSayings(row.content), swatches: row.content.swatches }
+    ? toPlaceLabelled(row.content)
     : { of: row.of, says: listLotSayings(row.thing!.item, row.project), swatches: [] };
 }
