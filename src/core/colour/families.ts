@@ -6,6 +6,12 @@ function toOklch(hex: string): { l: number; c: number; h?: number } | null {
   return rgb ? convertLabToLch(convertRgbToOklab(rgb), 'oklch') : null;
 }
 
+/** What a thing without a colour is drawn and sorted in. */
+export const UNDYED = '#8a8f94';
+
+/** A thing's own colour. */
+export const getColour = ({ colours: [first] }: { readonly colours: readonly string[] }): string => first ?? UNDYED;
+
 /** How far apart two colours are to the eye, in OKLab: black to white is 1, and 0.02 is hardly seen. Null where one cannot be read. */
 export function computeOkDistance(a: string, b: string): number | null {
   const [one, other] = [a, b].map((hex) => {

@@ -3,7 +3,9 @@ export {
   computeOkDistance,
   computeWheelKey,
   getColourFamily,
+  getColour,
   getShade,
+  UNDYED,
   type ColourFamily,
 } from './families.ts';
 export {

@@ -1,7 +1,8 @@
+import { getColour } from '../colour/index.ts';
 import type { Item, StowForm } from '../records/index.ts';
 import { getLook, type Look } from './looks.ts';
 import { createPen, type Box, type Pen } from './pen.ts';
-import { getDrawnPrint, UNDYED } from './prints.ts';
+import { getDrawnPrint } from './prints.ts';
 import type { Shape } from './shapes.ts';
 
 type Draw = (pen: Pen, colour: string) => Shape[];
@@ -303,7 +304,7 @@ function drawPattern(pen: Pen, colour: string): Shape[] {
 
 /** How one piece of a thing looks from the front, in the form in which it is kept. */
 export function drawPiece(item: Item, form: StowForm, box: Box): Shape[] {
-  const colour = item.colours[0] ?? UNDYED;
+  const colour = getColour(item);
   const pen = createPen(box);
   if (item.fabric) return drawCloth(item, form, box, colour);
   const photo = item.photos?.[0];

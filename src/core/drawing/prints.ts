@@ -1,4 +1,4 @@
-import { computeOkDistance } from '../colour/index.ts';
+import { computeOkDistance, getColour } from '../colour/index.ts';
 import type { Item, Print } from '../records/index.ts';
 
 /** One part of a print's repeat: a path in px, filled, or drawn with a line so wide. */
@@ -108,15 +108,15 @@ export const PRINT_TILES: Readonly<Record<PrintName, PrintTile>> = {
 
 /** A second colour nearer to the first than this would hardly be seen on it, in OKLab. */
 const LEAST_APART = 0.12;
-/** What a cloth without a colour is drawn in. */
-export const UNDYED = '#8a8f94';
+
 const LIGHT_INK = '#fffdf8';
 const DARK_INK = '#22303c';
 /** Light ink is not seen on a cloth that is nearer to it than this. */
 const LIGHT_CLOTH = 0.3;
 
 /** The ink of a print: the cloth's second colour where it has one that is seen on the first, else light or dark. */
-function getPrintInk([base = UNDYED, second]: readonly string[]): string {
+function getPrintInk(item: Pick<Item, 'colours'>): string {
+  const [base, second] = [getColour(item), item.colours[1]];
   if (second && (computeOkDistance(base, second) ?? 0) >= LEAST_APART) return second;
   return (computeOkDistance(base, LIGHT_INK) ?? 1) < LIGHT_CLOTH ? DARK_INK : LIGHT_INK;
 }
@@ -128,9 +128,9 @@ export interface DrawnPrint {
 }
 
 /** What is drawn on a cloth: its print or, where it has none, a weave that is seen as one; nothing on a plain one. */
-export function getDrawnPrint({ fabric, colours }: Pick<Item, 'fabric' | 'colours'>): DrawnPrint | undefined {
-  if (!fabric) return undefined;
-  const { print, weave } = fabric;
+export function getDrawnPrint(item: Pick<Item, 'fabric' | 'colours'>): DrawnPrint | undefined {
+  if (!item.fabric) return undefined;
+  const { print, weave } = item.fabric;
   const name = print !== 'solid' ? print : weave === 'herringbone' ? 'herringbone' : undefined;
-  return name && { name, ink: getPrintInk(colours) };
+  return name && { name, ink: getPrintInk(item) };
 }

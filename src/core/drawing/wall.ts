@@ -1,10 +1,10 @@
 import type { Household, Lot, LotId, Place, PlaceId, RoomSpec, SlotSpec, UnitSpec } from '../records/index.ts';
+import { getColour } from '../colour/index.ts';
 import { computeBands, type Band, type BandsFor, standBoxes, type PlaceTree, type WallLine } from '../storage/index.ts';
 import { covers, drawClosed, drawTab, listDyes, zigzag, type Inside } from './closed.ts';
 import { drawContents, drawKept, drawThrough } from './content.ts';
 import type { Spot } from '../packing/index.ts';
 import type { Box } from './pen.ts';
-import { UNDYED } from './prints.ts';
 import type { Figure, Shape } from './shapes.ts';
 import {
   computeContents,
@@ -250,7 +250,7 @@ function drawPlace(sheet: Sheet, unit: UnitSpec, slotPlace: Place, front: Front)
   figures.push(...drawRoomKept(sheet, slotPlace, inside, front));
   if (spots) figures.push(...drawContents(contents, spots, left, bottom, slot.mode === 'pins'));
   else if (contents.length > 0) {
-    const heap = contents.map((one) => ({ id: one.lot.id, colour: one.item.colours[0] ?? UNDYED }));
+    const heap = contents.map((one) => ({ id: one.lot.id, colour: getColour(one.item) }));
     figures.push(...drawHeap(heap, left, bottom, width, height));
   }
   if (state.isOverFull) figures.push({ ...frame, kind: 'unit', shapes: [zigzag(left, top, width)] });

@@ -1,4 +1,4 @@
-import { COLOUR_FAMILIES, computeWheelKey } from '../colour/index.ts';
+import { COLOUR_FAMILIES, computeWheelKey, getColour } from '../colour/index.ts';
 import {
   getUses,
   listChanged,
@@ -12,7 +12,7 @@ import {
   type School,
   type SplitBy,
 } from '../records/index.ts';
-import { findClass, getColour, tell } from './tell.ts';
+import { findClass, tell } from './tell.ts';
 
 /** What a level of sorting says of a thing: a word of the user's own, a code or the number of a class. Worded by the interface. */
 export interface GroupLabel {

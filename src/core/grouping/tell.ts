@@ -1,4 +1,4 @@
-import { getColourFamily } from '../colour/index.ts';
+import { getColour, getColourFamily } from '../colour/index.ts';
 import { getUses, type Household, type Item, type Lot, type School } from '../records/index.ts';
 
 /** Patterns are kept in runs of a hundred numbers where the sewist set no others. */
@@ -8,10 +8,6 @@ const CONE_FROM_MM = 90;
 const KNITS: ReadonlySet<string> = new Set(['jersey', 'ponte', 'sweatshirting', 'fleece']);
 /** Cloth that gives this much across hangs like a knit. */
 const FLOPPY_FROM_PERCENT = 20;
-
-export function getColour({ colours }: Item): string {
-  return colours[0] ?? '#888888';
-}
 
 /** The number of the class of a value, from 0; a value at a boundary belongs to the upper one. */
 export function findClass(bounds: readonly number[], value: number): number {

@@ -1,6 +1,7 @@
 import type { Item } from '../../core/records/index.ts';
 import { usePhotoUrl } from '../state/photos.ts';
-import { getColour, printFill } from './prints.ts';
+import { getColour } from '../../core/colour/index.ts';
+import { printFill } from './prints.ts';
 
 /** A piece of the thing's own photo, or of its colour and print where there is none. */
 export function Swatch({ item, className = '' }: { item: Item; className?: string }) {

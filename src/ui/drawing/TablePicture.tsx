@@ -1,3 +1,4 @@
+import { getColour } from '../../core/colour/index.ts';
 import { USUAL_STAGING, type LotId } from '../../core/records/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { wordCount } from '../text/index.ts';
@@ -29,7 +30,7 @@ export function TablePicture({ lots, mark }: { lots: readonly LotId[]; mark: 'fr
     return [
       {
         id: lot.id,
-        colour: item.colours[0] ?? 'var(--color-thread)',
+        colour: getColour(item),
         isMarked: marked.has(lot.id),
         widthMm: Math.min(large, widthMm),
         depthMm: Math.min(small, depthMm),

@@ -1,3 +1,4 @@
+import { getColour, UNDYED } from '../../core/colour/index.ts';
 import type { Group } from '../../core/grouping/index.ts';
 import type { Household } from '../../core/records/index.ts';
 
@@ -9,7 +10,8 @@ export function paintBands(group: Group, household: Household): string {
   const n = Math.min(lots.length, BANDS);
   const stops = Array.from({ length: n }, (_, i) => {
     const lot = lots[Math.floor((i * lots.length) / n)]!;
-    const colour = household.items.get(lot.itemId)?.colours[0] ?? '#8a8f94';
+    const item = household.items.get(lot.itemId);
+    const colour = item ? getColour(item) : UNDYED;
     return `${colour} ${(i * 100) / n}% ${((i + 1) * 100) / n}%`;
   });
   return `linear-gradient(to right, ${stops.join(', ')})`;

@@ -1,4 +1,4 @@
-import { getDrawnPrint, PRINT_TILES, UNDYED, type DrawnPrint } from '../../core/drawing/index.ts';
+import { getDrawnPrint, PRINT_TILES, type DrawnPrint } from '../../core/drawing/index.ts';
 import type { Item } from '../../core/records/index.ts';
 
 const SVG = 'http://www.w3.org/2000/svg';
@@ -54,9 +54,6 @@ export function printFill(item: Pick<Item, 'fabric' | 'colours'> | null | undefi
   const print = item && getDrawnPrint(item);
   return print ? fillWith(print) : null;
 }
-
-/** A thing's own colour. */
-export const getColour = ({ colours: [first] }: Pick<Item, 'colours'>): string => first ?? UNDYED;
 
 const painted = new Map<string, CanvasPattern | null>();
 

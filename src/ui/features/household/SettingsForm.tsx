@@ -98,11 +98,7 @@ export function SettingsForm() {
   const set = (change: Partial<Settings>) => void act((now) => createSaveSettings(now, { ...now.settings, ...change }));
 
   /** As the fields stand now, as far as they can be read. */
-  const read = (field: (typeof SIZES)[number][0]) => {
-    const parsed = parseLengthMm(typed[field] ?? '', units === 'metric' ? 'cm' : 'in');
-    return typed[field] !== undefined && parsed.ok ? parsed.value : settings[field];
-  };
-  const next: Settings = { ...settings, ...Object.fromEntries(SIZES.map(([field]) => [field, read(field)])) };
+  const next: Settings = { ...settings, ...readTyped(typed, recorded, units).change };
   const size = (field: (typeof SIZES)[number][0]) => (
     <TextField label={SIZES.find(([one]) => one === field)![1]} {...fieldOf(field)} />
   );
@@ -138,7 +134,7 @@ export function SettingsForm() {
             checked={settings.hasPets}
             onChange={(event) => set({ hasPets: event.target.checked })}
           />
-          <p className="text-sm text-stone">Cloth and thread are then planned where no pet gets at them.</p>
+          <p className="text-sm text-stone">Thread, elastic and cord lying where a pet gets at them are then told.</p>
         </div>
       </section>
       <section className="space-y-3">

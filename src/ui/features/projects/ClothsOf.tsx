@@ -1,3 +1,4 @@
+import { getColour, UNDYED } from '../../../core/colour/index.ts';
 import type { NeedStanding, ProjectStanding } from '../../../core/projects/index.ts';
 import { explained } from '../../components/explained.ts';
 import { printFill } from '../../drawing/prints.ts';
@@ -19,7 +20,7 @@ function toStrips(standing: NeedStanding): Strip[] {
   const { need, promised, missing, item } = standing;
   const part = need.part;
   const widthMm = item?.fabric?.widthMm ?? UNKNOWN.widthMm;
-  const colour = item?.colours[0] ?? 'var(--color-thread)';
+  const colour = item ? getColour(item) : UNDYED;
   const print = printFill(item);
   const strips: Strip[] = promised.map(({ promise, lot }) => ({
     key: `${need.id} ${lot.id}`,

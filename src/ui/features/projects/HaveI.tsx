@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import { findNearest, getLab, toLabColour, type Candidate } from '../../../core/colour/index.ts';
+import { findNearest, getLab, toLabColour, type Candidate, UNDYED } from '../../../core/colour/index.ts';
 import { createFinder } from '../../../core/finding/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
@@ -65,7 +65,7 @@ export function HaveI() {
             type="color"
             aria-label="Nearest to this colour"
             className="size-11 rounded border border-stone/60 bg-field"
-            value={colour === '' ? '#8a8f94' : colour}
+            value={colour === '' ? UNDYED : colour}
             onChange={(event) => setColour(event.target.value)}
           />
         </label>

@@ -1,3 +1,4 @@
+import { getColour, UNDYED } from '../../../core/colour/index.ts';
 import { useRef } from 'react';
 import { turnOutline, type Block, type Layout, type Point, type Sheet } from '../../../core/layout/index.ts';
 import type { CutPiece, Item } from '../../../core/records/index.ts';
@@ -52,7 +53,7 @@ export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: L
               <path d={cloth} />
             </clipPath>
             <g clipPath={`url(#${clip})`}>
-              <path d={cloth} fill={item?.colours[0] ?? 'var(--color-thread)'} />
+              <path d={cloth} fill={item ? getColour(item) : UNDYED} />
               {print && <path d={cloth} fill={print} />}
               {(sheet.holes ?? []).map(({ xMm, yMm, widthMm, heightMm }, n) => (
                 <g key={n} transform={`translate(${yMm * scale} ${xMm * scale})`}>

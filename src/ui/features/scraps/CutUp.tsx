@@ -1,3 +1,4 @@
+import { getColour } from '../../../core/colour/index.ts';
 import { useMemo, useState } from 'react';
 import { createCutUp, type CutUp as Made } from '../../../core/acts/index.ts';
 import type { Household, Item, ItemId, Lot, LotId } from '../../../core/records/index.ts';
@@ -101,13 +102,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
           onChange={({ target }) => setOneWay(target.checked)}
         />
         <Sizes all={all} off={off} plan={plan} times={times} units={units} onChange={setOff} />
-        <Cuts
-          searched={searched}
-          region={region}
-          colour={item.colours[0] ?? 'var(--color-thread)'}
-          name={nameCloth(item)}
-          units={units}
-        />
+        <Cuts searched={searched} region={region} colour={getColour(item)} name={nameCloth(item)} units={units} />
         {plan && made.length > 0 && <GoesTo household={household} lot={lot} areaMm2={areaMm2} made={made} />}
         {plan && leftG >= 0.5 && (
           <label className="mt-1 flex min-h-9 items-center gap-2">

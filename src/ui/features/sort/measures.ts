@@ -1,3 +1,4 @@
+import { getColour } from '../../../core/colour/index.ts';
 import { getSplitKey, type Group } from '../../../core/grouping/index.ts';
 import {
   getUses,
@@ -111,7 +112,7 @@ export function listMarks(household: Household, groups: readonly Group[], measur
     group.lots.flatMap((lot): Mark[] => {
       const item = household.items.get(lot.itemId)!;
       const value = getValue(measure, item, lot);
-      return value === null ? [] : [{ value, colour: item.colours[0] ?? '#8a8f94' }];
+      return value === null ? [] : [{ value, colour: getColour(item) }];
     }),
   );
 }
@@ -134,7 +135,7 @@ export function listSplitMarks(household: Household, groups: readonly Group[], b
   return groups.flatMap(({ lots }) =>
     lots.map((lot) => {
       const item = household.items.get(lot.itemId)!;
-      return { value: getSplitKey(by, item, lot), colour: item.colours[0] ?? '#8a8f94' };
+      return { value: getSplitKey(by, item, lot), colour: getColour(item) };
     }),
   );
 }

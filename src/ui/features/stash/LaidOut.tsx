@@ -1,3 +1,4 @@
+import { getColour } from '../../../core/colour/index.ts';
 import { countPieces, getReserved } from '../../../core/measure/index.ts';
 import { lazy, Suspense, useMemo, useRef } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
@@ -7,7 +8,7 @@ import { formatClothLength } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
 import { useWindow } from '../../components/useWindow.ts';
-import { getColour, printFill } from '../../drawing/prints.ts';
+import { printFill } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import { getGroups } from '../../state/derived.ts';

@@ -1,10 +1,11 @@
+import { getColour } from '../../../core/colour/index.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { findWheelCell, getDrawnPrint, layOutWheel, type WheelCell } from '../../../core/drawing/index.ts';
 import { computePieceArea } from '../../../core/measure/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
-import { getColour, paintWith } from '../../drawing/prints.ts';
+import { paintWith } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { wordAmount } from '../../text/index.ts';
 import type { StashRow } from './rows.ts';

@@ -1,3 +1,4 @@
+import { getColour, UNDYED } from '../../../core/colour/index.ts';
 import { ENVELOPES, findType, getUsualForms } from '../../../core/catalog/index.ts';
 import { findHolder, getAmountUnit, type ThreadNumber } from '../../../core/measure/index.ts';
 import {
@@ -88,7 +89,7 @@ export function createFields(kind: Kind, stationId: string): ItemFields {
   return {
     kind,
     name: '',
-    colour: '#8a8f94',
+    colour: UNDYED,
     usesPerMonth: '1',
     stationId,
     otherStationIds: [],
@@ -183,7 +184,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
   const fields = createFields(item.kind, item.stationId);
   Object.assign(fields, {
     name: item.name,
-    colour: item.colours[0] ?? '#8a8f94',
+    colour: getColour(item),
     usesPerMonth: String(item.usesPerMonth),
     otherStationIds: item.otherStationIds ?? [],
     belongsToId: item.belongsToId ?? '',

@@ -1,5 +1,5 @@
 import { toDay } from '../../../core/units/index.ts';
-import { computeWheelKey, getColourFamily } from '../../../core/colour/index.ts';
+import { computeWheelKey, getColourFamily, getColour } from '../../../core/colour/index.ts';
 import { findClass } from '../../../core/grouping/index.ts';
 import { computeStock, getAmount, getReserved } from '../../../core/measure/index.ts';
 import { nameOfPromise } from '../../../core/promises/index.ts';
@@ -173,7 +173,7 @@ function createRowMaker(
       item,
       place: at === null ? '' : nameOf(at),
       facets: FACETS_OF_KIND[item.kind].map((facet) => listValues(facet, item, lot, context)),
-      wheelKey: computeWheelKey(item.colours[0] ?? '#888888'),
+      wheelKey: computeWheelKey(getColour(item)),
     };
   };
 }
