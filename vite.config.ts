@@ -7,9 +7,16 @@ import { defineConfig } from 'vitest/config';
 
 const oxc = { decorator: { legacy: true } };
 
-/** The sample takes a second of packing to make; it is always the same, so it is made here, once, and not by each visitor. */
-const madeSample: Plugin = {
+/**
+ * The sample takes a second of packing to make; it is always the same, so it is made here, once, and not by each visitor.
+ * It is a file beside the script, which only a new visitor asks for; where nothing is built it stands in the module.
+ */
+const madeSample: Plugin & { isBuilt: boolean } = {
   name: 'made-sample',
+  isBuilt: false,
+  configResolved({ command }) {
+    madeSample.isBuilt = command === 'build';
+  },
   resolveId: { filter: { id: /^virtual:sample$/ }, handler: () => '\0virtual:sample' },
   load: {
     filter: { id: /^\0virtual:sample$/ },
@@ -34,7 +41,9 @@ const madeSample: Plugin = {
         lots: packLots([...lots.values()]),
         projects: [...projects.values()],
       });
-      return `export default JSON.parse(${JSON.stringify(records)})`;
+      if (!madeSample.isBuilt) return `export default async () => JSON.parse(${JSON.stringify(records)})`;
+      const file = this.emitFile({ type: 'asset', name: 'sample.json', source: records });
+      return `export default async () => (await fetch(import.meta.ROLLUP_FILE_URL_${file})).json()`;
     },
   },
 };
@@ -89,7 +98,7 @@ export default defineConfig({
         // The simulated devices are pages of the server.
         navigateFallbackDenylist: [/^\/devices\//],
         // Of the fonts only the subsets that these texts use.
-        globPatterns: ['**/*.{js,css,html,svg}', 'icon-*.png', '**/*-latin-*.woff2'],
+        globPatterns: ['**/*.{js,css,html,svg}', 'assets/sample-*.json', 'icon-*.png', '**/*-latin-*.woff2'],
       },
     }),
   ],

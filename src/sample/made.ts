@@ -1,4 +1,4 @@
-import records from 'virtual:sample';
+import loadRecords from 'virtual:sample';
 import { DEFAULT_SETTINGS, type Chronicle, type Place, type Project, type Settings } from '../core/records/index.ts';
 import { createLived } from './chronicle.ts';
 import { unpackItems, unpackLots, type Columns } from './packed.ts';
@@ -20,8 +20,8 @@ const byId = <R extends { readonly id: string }>(list: readonly R[]) =>
  * Heron Loft, as `createSampleHousehold` makes it. To make it takes a second of packing; it is the same every time, so it
  * was made when the app was built, and here it is only read.
  */
-export function openMadeSample(): Chronicle {
-  const { settings, places, items, lots, projects } = records;
+export async function loadMadeSample(): Promise<Chronicle> {
+  const { settings, places, items, lots, projects } = await loadRecords();
   return createLived({
     settings: { ...DEFAULT_SETTINGS, ...settings },
     places: byId(places),

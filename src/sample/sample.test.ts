@@ -3,7 +3,7 @@ import { parseRecord } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from './index.ts';
 import { createKitchenHousehold } from './kitchen.ts';
-import { openMadeSample } from './made.ts';
+import { loadMadeSample } from './made.ts';
 import { packItems, packLots, unpackItems, unpackLots } from './packed.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
 import { checkInvariants, passGate } from '../core/daybook/index.ts';
@@ -13,9 +13,10 @@ import { SAMPLE_NOW_MS } from './chronicle.ts';
 describe('Heron Loft', () => {
   const { household, events } = createSampleHousehold();
 
-  it('is the same where the build wrote it down', () => {
-    expect(openMadeSample()).toEqual({ household, events });
-    expect([...openMadeSample().household.lots.keys()]).toEqual([...household.lots.keys()]);
+  it('is the same where the build wrote it down', async () => {
+    const made = await loadMadeSample();
+    expect(made).toEqual({ household, events });
+    expect([...made.household.lots.keys()]).toEqual([...household.lots.keys()]);
   });
 
   it('comes back whole from the columns that it is written down in', () => {

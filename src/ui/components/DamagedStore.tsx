@@ -9,11 +9,11 @@ export function DamagedStore() {
   const phase = useApp((state) => state.phase);
   const raw = useApp((state) => state.raw);
   const begin = async (which: 'sample' | 'empty') => {
-    const [{ createEmptyHousehold }, { openMadeSample }] = await Promise.all([
+    const [{ createEmptyHousehold }, { loadMadeSample }] = await Promise.all([
       import('../../sample/empty.ts'),
       import('../../sample/made.ts'),
     ]);
-    if (which === 'sample') await replace(openMadeSample(), 'The sample is here.');
+    if (which === 'sample') await replace(await loadMadeSample(), 'The sample is here.');
     else await replace(createEmptyHousehold(), 'An empty household is ready.');
   };
   if (phase === 'newer')

@@ -5,7 +5,7 @@ import type { Chronicle, Household, LotId } from '../../core/records/index.ts';
 import { listMends } from '../../core/mending/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
 import { createCut, createPutBack, createTakeOut } from '../../core/acts/index.ts';
-import { openMadeSample } from '../../sample/made.ts';
+import { loadMadeSample } from '../../sample/made.ts';
 import { foldEvents } from '../../core/daybook/fold.ts';
 
 /** One window of the app: a module of its own, so that two of them share only the browser's storage. */
@@ -40,7 +40,7 @@ beforeEach(() => {
 });
 
 /** Lines of the year that the sample has behind it. */
-const GIVEN = openMadeSample().events.length;
+const GIVEN = (await loadMadeSample()).events.length;
 
 describe('the household of a window', () => {
   it('is the sample for a new visitor, and the same again later', async () => {

@@ -106,8 +106,8 @@ export class Kept {
 
   private async showSample(fault: StoreFault | null): Promise<void> {
     // A new visitor: the sample is there already, and it is theirs to try out.
-    const { openMadeSample } = await import('../../sample/made.ts');
-    const whole = passWhole(openMadeSample());
+    const { loadMadeSample } = await import('../../sample/made.ts');
+    const whole = passWhole(await loadMadeSample());
     if (!whole.ok) throw new Error('the sample does not pass the gate');
     const generation = world.createId();
     const kept = fault ? { ok: false as const, fault } : await this.store.replace(whole.value, generation, null);

@@ -90,11 +90,11 @@ function Beginnings() {
   const [has, setHas] = useState<boolean | null>(null);
   const navigate = useNavigate();
   const load = async (which: 'sample' | 'kitchen' | 'empty') => {
-    const [{ createEmptyHousehold }, { openMadeSample }] = await Promise.all([
+    const [{ createEmptyHousehold }, { loadMadeSample }] = await Promise.all([
       import('../../../sample/empty.ts'),
       import('../../../sample/made.ts'),
     ]);
-    if (which === 'sample') await replace(openMadeSample(), 'Heron Loft is here again, in its first disorder.');
+    if (which === 'sample') await replace(await loadMadeSample(), 'Heron Loft is here again, in its first disorder.');
     else if (which === 'kitchen')
       await replace(
         (await import('../../../sample/kitchen.ts')).createKitchenHousehold(),

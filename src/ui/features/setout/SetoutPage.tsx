@@ -44,9 +44,9 @@ function FirstQuestion() {
     if (await act((now) => createBegin(now, way), BEGUN[way])) await navigate(FIRST[way]);
   };
   const lookRound = async () => {
-    const { openMadeSample } = await import('../../../sample/made.ts');
+    const { loadMadeSample } = await import('../../../sample/made.ts');
     if (
-      await replace(openMadeSample(), 'This is Heron Loft, a made-up room to try things in. House brings yours back.')
+      await replace(await loadMadeSample(), 'This is Heron Loft, a made-up room to try things in. House brings yours back.')
     )
       await navigate('/bench');
   };
