@@ -66,7 +66,7 @@ const readUnit = ({ numPassedTests, numFailedTests, testResults }) => ({
 count('unit', 'unit.json', readUnit, unit);
 
 ensureBuilt();
-const FIRST_LOAD_KB = 200;
+const FIRST_LOAD_KB = 180;
 const size = spawnSync('node', ['tools/bench.mjs', 'app.first_load'], { cwd: ROOT, encoding: 'utf8' });
 const kb = Number(/app\.first_load_kb_gzip (\S+)/.exec(size.stdout)?.[1] ?? Number.NaN);
 check(`first load ${kb} kB of at most ${FIRST_LOAD_KB}`, kb <= FIRST_LOAD_KB ? 0 : 1);

@@ -1,7 +1,8 @@
 import type { Wish } from '../../core/records/index.ts';
 import { useHousehold, world } from '../state/app.ts';
 import { act } from '../state/hands.ts';
-import { getGroups, getTree } from '../state/derived.ts';
+import { getTree } from '../state/derived.ts';
+import { getGroups } from '../state/groups.ts';
 import { wordWish } from '../text/wishes.ts';
 import { Button } from './Button.tsx';
 import { createLiftWish, createWish, findWish } from '../../core/acts/index.ts';

@@ -1,4 +1,5 @@
-import { derive, getGroups } from '../state/derived.ts';
+import { derive } from '../state/derived.ts';
+import { getGroups } from '../state/groups.ts';
 import { wordInside } from '../text/inside.ts';
 
 /** What lies in a shut place, in words. Apart from what the first screen loads. */

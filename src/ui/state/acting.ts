@@ -1,6 +1,6 @@
 import { passGate, stampEvent } from '../../core/daybook/index.ts';
 import type { DaybookEvent, Household } from '../../core/records/index.ts';
-import { wordActFault, wordCount, wordEvent, wordStoreFault } from '../text/index.ts';
+import { wordCount, wordEvent } from '../text/index.ts';
 import type { AppState, Make, Notice } from './appState.ts';
 import { countGiven } from './given.ts';
 import { inTurn } from './inTurn.ts';
@@ -9,7 +9,7 @@ import { untilShown } from './showing.ts';
 import { world } from './world.ts';
 
 /** Loaded when it is first wanted. */
-const loadLater = () => import('./later.ts');
+export const loadLater = () => import('./later.ts');
 
 /** The browser takes a while to keep more records than this. */
 const LONG_WRITE = 2000;
@@ -107,7 +107,7 @@ export class Acting {
     if (!draft.ok)
       return draft.fault.code === 'nothing-changed'
         ? true
-        : this.refuse(wordActFault(draft.fault, household.settings.units));
+        : this.refuse((await loadLater()).wordActFault(draft.fault, household.settings.units));
     const step = passGate(household, stampEvent(draft.value, events.length, world));
     if (!step.ok) return this.refuse((await loadLater()).wordGateFaults(step.fault, household));
     const { event } = step.value;
@@ -117,10 +117,10 @@ export class Acting {
       await kept.catchUp();
       return this.write(make, done, true);
     }
-    if (fault?.code === 'behind') return this.refuse(wordStoreFault(fault));
+    if (fault?.code === 'behind') return this.refuse((await loadLater()).wordStoreFault(fault));
     if (fault) {
       this.set({ storeFault: fault });
-      if (!isUnkept) return this.refuse(`${wordStoreFault(fault)} Nothing was changed.`);
+      if (!isUnkept) return this.refuse(`${(await loadLater()).wordStoreFault(fault)} Nothing was changed.`);
       kept.waiting = [...kept.waiting, step.value];
     }
     this.set({

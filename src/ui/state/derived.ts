@@ -1,4 +1,3 @@
-import { computeGroups, regroup, type Group } from '../../core/grouping/index.ts';
 import { isHomeless, takesRoom, type Household, type LotId, type Place } from '../../core/records/index.ts';
 import {
   createPlaceTree,
@@ -23,14 +22,6 @@ export function derive<T>(compute: (household: Household) => T): (household: Hou
 }
 
 export const getTree: (household: Household) => PlaceTree = derive((household) => createPlaceTree(household.places));
-let grouped: { readonly household: Household; readonly groups: Group[] } | null = null;
-
-/** Most acts move things about and leave the groups as they are. */
-export const getGroups: (household: Household) => Group[] = derive((household) => {
-  const groups = (grouped && regroup(grouped.groups, grouped.household, household)) ?? computeGroups(household);
-  grouped = { household, groups };
-  return groups;
-});
 
 /** A wall of a room, with the id that addresses name it by. */
 export interface WallOfRoom {

@@ -1,9 +1,8 @@
 import type { Mend } from '../../core/mending/index.ts';
 import type { KeptApart } from '../../storage/index.ts';
-import { wordStoreFault } from '../text/index.ts';
-import { Acting } from './acting.ts';
+import { Acting, loadLater } from './acting.ts';
 import { useApp } from './app.ts';
-import { Exchanging } from './exchanging.ts';
+import type { Exchanging } from './exchanging.ts';
 import { inTurn } from './inTurn.ts';
 import { Kept } from './kept.ts';
 import { store } from './store.ts';
@@ -15,10 +14,16 @@ import { store } from './store.ts';
 const { getState: get, setState: set } = useApp;
 const kept = new Kept(store, get, set);
 const acting = new Acting(kept, get, set);
-const exchanging = new Exchanging(store, kept, acting, get, set);
+let exchanging: Promise<Exchanging> | null = null;
+/** Loaded when it is first wanted. */
+function loadExchanging(): Promise<Exchanging> {
+  exchanging ??= import('./exchanging.ts').then((module) => new module.Exchanging(store, kept, acting, get, set));
+  return exchanging;
+}
 
 export const { act, edit, undo } = acting;
-export const { replace, bringBack } = exchanging;
+export const replace: Exchanging['replace'] = async (...how) => (await loadExchanging()).replace(...how);
+export const bringBack: Exchanging['bringBack'] = async () => (await loadExchanging()).bringBack();
 
 /** Shows what this browser keeps. */
 export const open = (): Promise<void> => inTurn(() => kept.load());
@@ -29,7 +34,7 @@ export const keepAgain = (): Promise<boolean> =>
     const fault = await kept.keep(kept.waiting);
     if (fault) {
       set({ storeFault: fault });
-      return acting.refuse(wordStoreFault(fault));
+      return acting.refuse((await loadLater()).wordStoreFault(fault));
     }
     set({ notice: { tone: 'done', text: 'All is kept in this browser again.', canUndo: false } });
     return true;
@@ -42,7 +47,7 @@ export const goOnUnkept = (): void => set({ isUnkept: true });
 export const dropApart = (apart: readonly KeptApart[]): Promise<boolean> =>
   inTurn(async () => {
     const dropped = await store.dropApart(apart.flatMap((one) => one.n ?? []));
-    if (!dropped.ok) return acting.refuse(wordStoreFault(dropped.fault));
+    if (!dropped.ok) return acting.refuse((await loadLater()).wordStoreFault(dropped.fault));
     set({ apart: get().apart.filter((one) => !apart.includes(one)) });
     return true;
   });

@@ -2,7 +2,7 @@ import { Link, useNavigate } from 'react-router';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordDrift } from '../../text/labels.ts';
 import { listDrifted } from '../labels/labelFacts.ts';
 import { Listed, Rest, LISTED } from './Listed.tsx';

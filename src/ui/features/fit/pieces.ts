@@ -1,6 +1,7 @@
 import type { Group } from '../../../core/grouping/index.ts';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
-import { derive, getGroups } from '../../state/derived.ts';
+import { derive } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 
 /** What a group has in one place. */

@@ -5,7 +5,7 @@ import { explained } from '../../components/explained.ts';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { Button } from '../../components/Button.tsx';
 import { useHousehold, world } from '../../state/app.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { formatCode } from '../../../core/labels/index.ts';
 import { wordDrift } from '../../text/labels.ts';
 import { wordCount } from '../../text/index.ts';

@@ -9,7 +9,7 @@ import { TextField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordDrift, wordPlaceContent } from '../../text/labels.ts';
 import { FRESH_MARK, type LabelRow, type Section } from './labelFacts.ts';
 import { SheetPicture } from './SheetPicture.tsx';

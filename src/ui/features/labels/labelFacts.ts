@@ -22,7 +22,8 @@ import {
   type Project,
 } from '../../../core/records/index.ts';
 import { world } from '../../state/app.ts';
-import { derive, getGroups, getTree } from '../../state/derived.ts';
+import { derive, getTree } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordLotFace, wordPlaceContent, wordPlaceFace } from '../../text/labels.ts';
 
 /** The mark of a household that gets its first label now. */

@@ -46,7 +46,10 @@ function FirstQuestion() {
   const lookRound = async () => {
     const { loadMadeSample } = await import('../../../sample/made.ts');
     if (
-      await replace(await loadMadeSample(), 'This is Heron Loft, a made-up room to try things in. House brings yours back.')
+      await replace(
+        await loadMadeSample(),
+        'This is Heron Loft, a made-up room to try things in. House brings yours back.',
+      )
     )
       await navigate('/bench');
   };

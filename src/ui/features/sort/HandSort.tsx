@@ -5,7 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { SelectField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 import { createPick } from '../../../core/acts/index.ts';
 

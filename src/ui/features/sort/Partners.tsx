@@ -4,7 +4,8 @@ import { formatPlaceName } from '../../../core/storage/index.ts';
 import { explained } from '../../components/explained.ts';
 import { WishButton } from '../../components/WishButton.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { getGroups, getTree } from '../../state/derived.ts';
+import { getTree } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordGroup } from '../../text/index.ts';
 import { wordKeeper } from '../../text/keepers.ts';
 

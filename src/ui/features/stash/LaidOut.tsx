@@ -11,7 +11,7 @@ import { useWindow } from '../../components/useWindow.ts';
 import { printFill } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 import { getPresence, type StashRow } from './rows.ts';
 

@@ -10,7 +10,7 @@ import { AreaField, TextField } from '../../components/fields.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { getGroups } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 

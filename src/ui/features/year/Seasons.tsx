@@ -10,7 +10,8 @@ import { FormFoot } from '../../components/FormFoot.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
 import { saveList } from '../../state/settingsList.ts';
-import { getGroups, getTree } from '../../state/derived.ts';
+import { getTree } from '../../state/derived.ts';
+import { getGroups } from '../../state/groups.ts';
 import { wordCount, wordGroup } from '../../text/index.ts';
 
 const YEAR_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;

@@ -2,7 +2,7 @@ import type { LotId } from '../../../../core/records/index.ts';
 import { Button } from '../../../components/Button.tsx';
 import { Unanswered } from '../../../components/Unanswered.tsx';
 import { useHousehold } from '../../../state/app.ts';
-import { getGroups } from '../../../state/derived.ts';
+import { getGroups } from '../../../state/groups.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
 import { wordGroup } from '../../../text/index.ts';
