@@ -17,7 +17,7 @@ import { computeWallDrawing, type Figure } from './index.ts';
 function draw(places: readonly Place[], items: readonly Item[], lots: readonly Lot[]) {
   const household = createHousehold(places, items, lots);
   const tree = createPlaceTree(household.places);
-  return computeWallDrawing(household, tree, ROOM, listWalls(ROOM.room!)[0]!, 'is');
+  return computeWallDrawing(household, tree, ROOM, listWalls(ROOM.room!)[0]!);
 }
 const figureOf = (figures: readonly Figure[], id: string) => figures.find((figure) => figure.id === id)!;
 const cube = createUnit('cube', { columns: 3, widthMm: 1114 });

@@ -6,7 +6,7 @@ import { computeWallDrawing } from './index.ts';
 const { household } = createSampleHousehold();
 const tree = createPlaceTree(household.places);
 const east = findWall(tree, 'r1-east')!;
-const drawing = computeWallDrawing(household, tree, east.room, east.wall, 'is');
+const drawing = computeWallDrawing(household, tree, east.room, east.wall);
 
 describe('a wall', () => {
   it('is as wide as it is measured, and every place of it is drawn where it stands', () => {
@@ -37,7 +37,7 @@ describe('a wall', () => {
       (lot) => lot.lengthMm !== undefined && lot.form === 'stack' && lot.placeId?.startsWith('r1-u1-'),
     )!;
     const lots = new Map(household.lots).set(cloth.id, { ...cloth, lengthMm: 40_000 });
-    const crammed = computeWallDrawing({ ...household, lots }, tree, east.room, east.wall, 'is');
+    const crammed = computeWallDrawing({ ...household, lots }, tree, east.room, east.wall);
     const over = [...crammed.places.values()].filter((state) => state.isOverFull);
     expect(over.length).toBeGreaterThan(0);
     const zigzags = crammed.figures.flatMap((one) => one.shapes).filter((shape) => shape.ink === 'overFull');
@@ -50,7 +50,7 @@ describe('a wall', () => {
     const north = findWall(tree, 'r1-north')!;
     const glass = (id: string) => {
       const { room, wall } = findWall(tree, id)!;
-      return computeWallDrawing(household, tree, room, wall, 'is').backdrop.filter(({ ink }) => ink === 'glass');
+      return computeWallDrawing(household, tree, room, wall).backdrop.filter(({ ink }) => ink === 'glass');
     };
     // The lock window: 2.95 m from the left, its sill at 90 cm, 90 high; the wall of 2.3 m is drawn with 6 cm above it.
     expect(glass('r1-north')).toEqual([
@@ -59,7 +59,7 @@ describe('a wall', () => {
     expect(glass('r1-south')).toEqual([]);
     expect(north.room.room!.windows).toHaveLength(2);
     const west = findWall(tree, 'r1-west')!;
-    const doors = computeWallDrawing(household, tree, west.room, west.wall, 'is').backdrop;
+    const doors = computeWallDrawing(household, tree, west.room, west.wall).backdrop;
     expect(doors).toContainEqual({ type: 'rect', x: 2000, y: 360, width: 800, height: 2000, ink: 'doorway' });
     // Its hinges are at the right, its handle at the left.
     expect(doors).toContainEqual({ type: 'circle', x: 2070, y: 2360 - 1050, radius: 22, ink: 'knob' });

@@ -1,4 +1,5 @@
 export { getDrawnPrint, PRINT_TILES, type DrawnPrint } from './prints.ts';
 export type { Figure, Ink, Shape, TextInk } from './shapes.ts';
-export { computeWallDrawing, type WallDrawing, type WallView, type WordInside } from './wall.ts';
+export type { Layer, WallView } from './front.ts';
+export { computeWallDrawing, type WallDrawing } from './wall.ts';
 export { findWheelCell, layOutWheel, type WheelCell } from './wheel.ts';

@@ -8,6 +8,7 @@ import {
   type Item,
   type Kind,
   type Lot,
+  type LotId,
   type Order,
   type School,
   type SplitBy,
@@ -182,16 +183,16 @@ function standsAlike(a: Lot, b: Lot): boolean {
  */
 export function regroup(groups: readonly Group[], before: Household, after: Household): Group[] | null {
   if (before.items !== after.items || before.settings !== after.settings) return null;
-  const changed = new Map<Lot, Lot>();
+  const changed = new Map<LotId, Lot>();
   for (const id of listChanged(before.lots, after.lots)) {
     const [was, is] = [before.lots.get(id), after.lots.get(id)];
     if (!was || !is || !standsAlike(was, is)) return null;
-    changed.set(was, is);
+    changed.set(id, is);
   }
   if (changed.size === 0) return [...groups];
   return groups.map((group) =>
-    group.lots.some((lot) => changed.has(lot))
-      ? { ...group, lots: group.lots.map((lot) => changed.get(lot) ?? lot) }
+    group.lots.some((lot) => changed.has(lot.id))
+      ? { ...group, lots: group.lots.map((lot) => changed.get(lot.id) ?? lot) }
       : group,
   );
 }

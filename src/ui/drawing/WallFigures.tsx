@@ -1,6 +1,8 @@
 import { memo, type ReactNode } from 'react';
-import type { Figure, WallDrawing } from '../../core/drawing/index.ts';
+import type { Figure, Layer, WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
+import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
+import type { PlaceState } from '../../core/whereabouts/index.ts';
 import { wordCount, wordReach } from '../text/index.ts';
 import { ScaleContext } from './scale.ts';
 import { ShapeView } from './ShapeView.tsx';
@@ -114,6 +116,32 @@ const Backdrop = memo(function Backdrop({
   );
 });
 
+function describe(state: PlaceState | undefined): string {
+  if (!state) return '';
+  const full = state.isOverFull ? ', over full' : state.lots === 0 ? '' : `, ${Math.round(state.fill * 100)} % full`;
+  return `${wordCount(state.lots, 'thing')}${full}`;
+}
+
+interface LayerProps {
+  readonly layer: Layer;
+  readonly scale: number;
+  readonly isHeld: boolean;
+  readonly tree: PlaceTree;
+  /** Where it is one of this layer. */
+  readonly chosenPlace: PlaceId | null;
+}
+
+/** A part of the wall: where an act did not touch it, it stays as it is on the screen. */
+const LayerView = memo(function LayerView({ layer, scale, isHeld, tree, chosenPlace }: LayerProps) {
+  return layer.figures.map((figure, i) => {
+    if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
+    if (figure.kind === 'lot') return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} />;
+    const id = figure.id as PlaceId;
+    const label = `${formatPlaceName(tree, id)}: ${describe(layer.places.get(id))}`;
+    return <PlaceFigure key={id} {...{ figure, scale, isHeld, label }} isChosen={id === chosenPlace} />;
+  });
+});
+
 interface WallFiguresProps {
   readonly drawing: WallDrawing;
   readonly scale: number;
@@ -121,7 +149,7 @@ interface WallFiguresProps {
   readonly hasMargin: boolean;
   /** What is in it can be dragged: a press on it does not drag the whole wall. */
   readonly isHeld: boolean;
-  readonly namePlace: (id: PlaceId) => string;
+  readonly tree: PlaceTree;
   readonly onPlace: (id: PlaceId) => void;
   readonly onLot: (id: LotId) => void;
   /** What lies on the wall behind everything that is drawn on it. */
@@ -133,19 +161,12 @@ interface WallFiguresProps {
  * they bubble up to.
  */
 export function WallFigures(props: WallFiguresProps) {
-  const { drawing, scale, chosenPlace, hasMargin, isHeld, namePlace, onPlace, onLot, behind } = props;
+  const { drawing, scale, chosenPlace, hasMargin, isHeld, tree, onPlace, onLot, behind } = props;
   const press = (target: EventTarget) => {
     const hit = (target as Element).closest<SVGElement>('[data-lot], [data-place]');
     if (hit?.dataset['lot']) onLot(hit.dataset['lot'] as LotId);
     else if (hit?.dataset['place']) onPlace(hit.dataset['place'] as PlaceId);
     return hit !== null;
-  };
-  const describe = (id: PlaceId) => {
-    const state = drawing.places.get(id);
-    const words = state
-      ? `${wordCount(state.lots, 'thing')}${state.isOverFull ? ', over full' : state.lots === 0 ? '' : `, ${Math.round(state.fill * 100)} % full`}`
-      : '';
-    return `${namePlace(id)}: ${words}`;
   };
   return (
     <g
@@ -157,14 +178,13 @@ export function WallFigures(props: WallFiguresProps) {
     >
       <Backdrop drawing={drawing} scale={scale} hasMargin={hasMargin} />
       <ScaleContext value={scale}>{behind}</ScaleContext>
-      {drawing.figures.map((figure, i) => {
-        if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
-        if (figure.kind === 'lot') return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} />;
-        const id = figure.id as PlaceId;
-        return (
-          <PlaceFigure key={id} {...{ figure, scale, isHeld }} label={describe(id)} isChosen={id === chosenPlace} />
-        );
-      })}
+      {drawing.layers.map((layer) => (
+        <LayerView
+          key={layer.id}
+          {...{ layer, scale, isHeld, tree }}
+          chosenPlace={chosenPlace !== null && layer.places.has(chosenPlace) ? chosenPlace : null}
+        />
+      ))}
     </g>
   );
 }

@@ -1,6 +1,7 @@
 import { useCallback, useRef, type ReactNode } from 'react';
 import type { WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
+import type { PlaceTree } from '../../core/storage/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { useSize } from '../components/useSize.ts';
 import { ScaleContext } from './scale.ts';
@@ -15,7 +16,7 @@ interface WallViewProps {
   readonly units: UnitSystem;
   readonly chosenPlace: PlaceId | null;
   readonly chosenLot: LotId | null;
-  readonly namePlace: (id: PlaceId) => string;
+  readonly tree: PlaceTree;
   readonly onPlace: (id: PlaceId) => void;
   readonly onLot: (id: LotId) => void;
   /** What lies over the drawing; it asks for `ScaleContext`. */
@@ -41,7 +42,7 @@ export function WallView(props: WallViewProps) {
     units,
     chosenPlace,
     chosenLot,
-    namePlace,
+    tree,
     onPlace,
     onLot,
     overlay,
@@ -89,7 +90,7 @@ export function WallView(props: WallViewProps) {
           >
             <g transform={`translate(${left} 0)`}>
               <WallFigures
-                {...{ drawing, scale, chosenPlace, namePlace, onPlace, onLot, isHeld, behind }}
+                {...{ drawing, scale, chosenPlace, tree, onPlace, onLot, isHeld, behind }}
                 hasMargin={!isNarrow}
               />
               <Marks {...{ drawing, scale, units, chosenPlace, chosenLot }} />

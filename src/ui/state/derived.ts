@@ -9,19 +9,21 @@ import {
   type WallLine,
 } from '../../core/storage/index.ts';
 
-/** A figure of a household that is worked out once and kept as long as that state of the household is. */
-export function derive<T>(compute: (household: Household) => T): (household: Household) => T {
-  const known = new WeakMap<Household, { value: T }>();
-  return (household) => {
-    const hit = known.get(household);
+/** A figure of a household, or of a part of it, that is worked out once and kept as long as that state of it is. */
+export function derive<T, Of extends object = Household>(compute: (of: Of) => T): (of: Of) => T {
+  const known = new WeakMap<Of, { value: T }>();
+  return (of) => {
+    const hit = known.get(of);
     if (hit) return hit.value;
-    const value = compute(household);
-    known.set(household, { value });
+    const value = compute(of);
+    known.set(of, { value });
     return value;
   };
 }
 
-export const getTree: (household: Household) => PlaceTree = derive((household) => createPlaceTree(household.places));
+const createTree = derive((places: Household['places']) => createPlaceTree(places));
+/** The same for as long as the places are the same: most acts only move things about. */
+export const getTree = ({ places }: Household): PlaceTree => createTree(places);
 
 /** A wall of a room, with the id that addresses name it by. */
 export interface WallOfRoom {
@@ -31,11 +33,12 @@ export interface WallOfRoom {
 }
 
 /** Every wall, room by room. */
-export const getWalls: (household: Household) => WallOfRoom[] = derive((household) =>
-  getTree(household).rooms.flatMap((room) =>
+const listWallsOf = derive(({ rooms }: PlaceTree) =>
+  rooms.flatMap((room): WallOfRoom[] =>
     listWalls(getRoomSpec(room)).map((wall) => ({ id: `${room.id}-${wall.id}`, room, wall })),
   ),
 );
+export const getWalls = (household: Household): WallOfRoom[] => listWallsOf(getTree(household));
 
 /** The wall asked for, or else the one where most stands. */
 export function findWallOrMain(household: Household, id: string | null | undefined): WallOfRoom | null {
@@ -60,9 +63,10 @@ export const getLotsByItem = derive((household) => {
   return byItem;
 });
 
+const getBerths = derive((places: Household['places']) => withBerths(places));
 /** The household with its bins where the adopted plan wants them. */
 export const getAsPlanned = derive((household) => {
-  const places = withBerths(household.places);
+  const places = getBerths(household.places);
   return places === household.places ? household : { ...household, places };
 });
 

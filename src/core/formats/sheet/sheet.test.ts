@@ -70,7 +70,7 @@ describe('the plan on paper', () => {
 describe('a wall on paper', () => {
   it('is drawn from the same figures as on the screen, with its measures', () => {
     const wall = listWalls(loft.room!).find((one) => one.id === 'east')!;
-    const drawing = computeWallDrawing(household, tree, loft, wall, 'is');
+    const drawing = computeWallDrawing(household, tree, loft, wall);
     const units = pieces.flatMap(({ unit }) => (unit.wallId === 'east' ? [unit] : []));
     const result = createWallSheet(drawing, 'East wall', units, 20, 'metric');
     const sheet = sheetOf(result);

@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
+import type { Household, LotId } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
 import { Page } from '../../components/Page.tsx';
@@ -69,7 +69,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
           units={household.settings.units}
           chosenPlace={where.placeId}
           chosenLot={where.isThere ? lotId : null}
-          namePlace={(id: PlaceId) => formatPlaceName(tree, id)}
+          tree={tree}
           onPlace={(id) => show({ type: 'place', id })}
           onLot={(id) => show({ type: 'lot', id })}
         />

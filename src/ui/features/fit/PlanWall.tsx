@@ -1,6 +1,5 @@
 import { type ReactNode } from 'react';
 import type { Household } from '../../../core/records/index.ts';
-import { formatPlaceName } from '../../../core/storage/index.ts';
 import { explained } from '../../components/explained.ts';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useOpen } from '../../state/app.ts';
@@ -37,7 +36,7 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
       units={household.settings.units}
       chosenPlace={chosenOne?.type === 'place' ? chosenOne.id : null}
       chosenLot={chosenOne?.type === 'lot' ? chosenOne.id : null}
-      namePlace={(id) => formatPlaceName(tree, id)}
+      tree={tree}
       onPlace={(id) => open({ type: 'place', id })}
       onLot={(id) => open({ type: 'lot', id })}
       isHeld={disagree !== null}

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Ink, WallDrawing } from '../../../core/drawing/index.ts';
+import type { Ink, Layer, WallDrawing } from '../../../core/drawing/index.ts';
+import { derive } from '../../state/derived.ts';
 
 /** A thing with the stitch along its middle, on a cloth of no colour. */
 const on = (dash: string) => (
@@ -36,20 +37,23 @@ const STITCHES: readonly (readonly [Ink, string, ReactNode])[] = [
   ['promised', 'promised', on('7 3 2 3')],
 ];
 
+const listInks = derive(({ figures }: Layer) => new Set(figures.flatMap(({ shapes }) => shapes.map(({ ink }) => ink))));
+
 /** What the stitches on a wall mean, as far as they are seen on it. */
 export function Legend({ drawing }: { drawing: WallDrawing }) {
-  const seen = new Set(drawing.figures.flatMap(({ shapes }) => shapes.map(({ ink }) => ink)));
   return (
     <ul
       aria-label="What the lines mean"
       className="ml-auto hidden grid-flow-col grid-rows-2 gap-x-4 text-sm text-stone xl:grid"
     >
       <Line name="chosen">{CHOSEN}</Line>
-      {STITCHES.filter(([ink]) => seen.has(ink)).map(([ink, name, drawn]) => (
-        <Line key={ink} name={name}>
-          {drawn}
-        </Line>
-      ))}
+      {STITCHES.filter(([ink]) => drawing.layers.some((layer) => listInks(layer).has(ink))).map(
+        ([ink, name, drawn]) => (
+          <Line key={ink} name={name}>
+            {drawn}
+          </Line>
+        ),
+      )}
     </ul>
   );
 }

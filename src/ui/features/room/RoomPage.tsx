@@ -1,8 +1,8 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense } from 'react';
 import { useParams } from 'react-router';
-import { computeWallDrawing, type WallDrawing } from '../../../core/drawing/index.ts';
+import type { WallDrawing } from '../../../core/drawing/index.ts';
 import { getFetchSeconds } from '../../../core/records/index.ts';
-import { formatPlaceName, type BandsFor } from '../../../core/storage/index.ts';
+import type { BandsFor } from '../../../core/storage/index.ts';
 import { formatMinutes, formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { SelectField } from '../../components/fields.tsx';
@@ -13,7 +13,7 @@ import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getAsPlanned, getStrays, getTree } from '../../state/derived.ts';
-import { getWordsInside } from '../../drawing/wordsInside.ts';
+import { getWallDrawing } from '../../drawing/wallDrawing.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordCount } from '../../text/index.ts';
@@ -53,11 +53,8 @@ export function RoomPage() {
 
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
   const view = toMove > 0 ? wallView : 'is';
-  const drawing = useMemo(() => {
-    if (!chosen) return null;
-    const drawn = view === 'home' ? getAsPlanned(household) : household;
-    return computeWallDrawing(drawn, getTree(drawn), chosen.room, chosen.wall, view, bandsFor, getWordsInside(drawn));
-  }, [household, chosen, view, bandsFor]);
+  const drawn = view === 'home' ? getAsPlanned(household) : household;
+  const drawing = chosen && getWallDrawing(drawn, chosen.id, view, bandsFor);
   if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
   const wallId = chosen.id;
   const hasPhotos = (chosen.room.room?.photos?.length ?? 0) > 0;
@@ -115,7 +112,7 @@ export function RoomPage() {
         units={units}
         chosenPlace={ticket?.type === 'place' || ticket?.type === 'editSlot' ? ticket.id : null}
         chosenLot={ticket?.type === 'lot' ? ticket.id : null}
-        namePlace={(id) => formatPlaceName(tree, id)}
+        tree={tree}
         onPlace={(id) => show({ type: 'place', id })}
         onLot={(id) => show({ type: 'lot', id })}
         behind={
