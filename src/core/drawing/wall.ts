@@ -160,13 +160,15 @@ export function computeWallDrawing(
     { type: 'path', points: floor, isClosed: false, ink: 'floor' },
   ];
   const bands = computeBands(household.settings, bandsFor, ceilingMm);
-  const byPlace = groupLotsByPlace(household, view);
+  const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
+  const slots = units.flatMap(({ id }) => tree.getChildren(id));
+  const here = new Set([...slots, ...slots.flatMap(({ id }) => tree.getChildren(id))].map(({ id }) => id));
+  const byPlace = groupLotsByPlace(household, view, here);
   // As it is planned, all that has a home is there.
-  const byHome = view === 'is' ? groupLotsByPlace(household, 'home') : new Map<PlaceId, Lot[]>();
+  const byHome = view === 'is' ? groupLotsByPlace(household, 'home', here) : new Map<PlaceId, Lot[]>();
   const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, byHome };
   const known = new Map(before?.layers.map((layer) => [layer.id, layer]));
   const layers: Layer[] = [];
-  const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
   const bare = { places: new Map<PlaceId, PlaceState>() };
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {
     const front = () => ({ ...bare, id: unit.id, figures: drawUnit(unit, heightMm) });

@@ -16,12 +16,16 @@ export interface PlaceContents {
   readonly spots: readonly Spot[] | null;
 }
 
-/** Lots by the place they are in (`is`) or belong to (`home`), each in their order there. */
-export function groupLotsByPlace(household: Household, which: 'is' | 'home'): Map<PlaceId, Lot[]> {
+/** Lots by the place they are in (`is`) or belong to (`home`), each in their order there; of some places only, where asked so. */
+export function groupLotsByPlace(
+  household: Household,
+  which: 'is' | 'home',
+  among?: ReadonlySet<PlaceId>,
+): Map<PlaceId, Lot[]> {
   const byPlace = new Map<PlaceId, Lot[]>();
   for (const lot of household.lots.values()) {
     const id = which === 'is' ? lot.placeId : lot.homeId;
-    if (id === undefined || !takesRoom(lot)) continue;
+    if (id === undefined || (among && !among.has(id)) || !takesRoom(lot)) continue;
     const lots = byPlace.get(id);
     if (lots) lots.push(lot);
     else byPlace.set(id, [lot]);

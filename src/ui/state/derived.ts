@@ -40,15 +40,18 @@ const listWallsOf = derive(({ rooms }: PlaceTree) =>
 );
 export const getWalls = (household: Household): WallOfRoom[] => listWallsOf(getTree(household));
 
+const getMainWall = derive((tree: PlaceTree): WallOfRoom | null => {
+  const count = ({ room, wall }: WallOfRoom) =>
+    tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id).length;
+  return listWallsOf(tree).toSorted((a, b) => count(b) - count(a))[0] ?? null;
+});
+
 /** The wall asked for, or else the one where most stands. */
 export function findWallOrMain(household: Household, id: string | null | undefined): WallOfRoom | null {
   const walls = getWalls(household);
   const wanted = walls.find((one) => one.id === id);
   if (wanted) return wanted;
-  const tree = getTree(household);
-  const count = ({ room, wall }: WallOfRoom) =>
-    tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id).length;
-  return walls.toSorted((a, b) => count(b) - count(a))[0] ?? null;
+  return getMainWall(getTree(household));
 }
 
 /** Lots of each item, in the order they came. */

@@ -4,11 +4,14 @@ import { wordGroup } from './groups.ts';
 import { joinFew } from './lists.ts';
 
 /** What is in a place by its groups, the largest first: `Knit`, `Knit and Zips`, `Knit and 3 more`. */
-export function wordInside(household: Household, groupOf: ReadonlyMap<LotId, Group>): (lots: readonly Lot[]) => string {
+export function wordInside(
+  household: Household,
+  groupOf: (lotId: LotId) => Group | undefined,
+): (lots: readonly Lot[]) => string {
   return (lots) => {
     const counts = new Map<Group, number>();
     for (const lot of lots) {
-      const group = groupOf.get(lot.id);
+      const group = groupOf(lot.id);
       if (group) counts.set(group, (counts.get(group) ?? 0) + 1);
     }
     const sorted = [...counts].toSorted((a, b) => b[1] - a[1]);

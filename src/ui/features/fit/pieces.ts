@@ -1,7 +1,7 @@
 import type { Group } from '../../../core/grouping/index.ts';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { derive } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { getGroupOf, getGroups } from '../../state/groups.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
 
 /** What a group has in one place. */
@@ -13,14 +13,16 @@ export interface GroupPiece {
 
 /** By place, what each group has there; groups in their order. */
 export const getPieces: (household: Household) => ReadonlyMap<PlaceId, readonly GroupPiece[]> = derive((household) => {
-  const groupOf = new Map(getGroups(household).flatMap((group) => group.lots.map((lot) => [lot.id, group] as const)));
+  const groupOf = getGroupOf(household);
   const turn = new Map(getGroups(household).map((group, i) => [group, i]));
   const pieces = new Map<PlaceId, GroupPiece[]>();
   for (const [placeId, lots] of getLotsByPlace(household)) {
     const byGroup = new Map<Group, LotId[]>();
     for (const { id } of lots) {
-      const group = groupOf.get(id);
-      if (group) byGroup.set(group, [...(byGroup.get(group) ?? []), id]);
+      const group = groupOf(id);
+      const ids = group && byGroup.get(group);
+      if (ids) ids.push(id);
+      else if (group) byGroup.set(group, [id]);
     }
     const here = [...byGroup].map(([group, lotIds]) => ({ group, placeId, lotIds }));
     pieces.set(
