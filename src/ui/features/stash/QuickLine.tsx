@@ -8,7 +8,7 @@ import {
 } from '../../../core/catalog/index.ts';
 import { createHeap, describeHeap, isUnlikelyHeap } from '../../../core/heaps/index.ts';
 import { getAmount } from '../../../core/measure/index.ts';
-import { KINDS, type Kind } from '../../../core/records/index.ts';
+import { KINDS, type Household, type Kind } from '../../../core/records/index.ts';
 import { Form } from '../../components/Form.tsx';
 import { EXAMPLE, quickClass } from './quick.ts';
 import { QuickRead } from './QuickRead.tsx';
@@ -36,12 +36,12 @@ interface QuickLineProps {
   readonly isEntered: boolean;
 }
 
-const getWordBook = derive(({ items }) => createWordBook(items.values()));
+const getWordBook = derive((items: Household['items']) => createWordBook(items.values()));
 
 /** What is missing of the word that is being typed; null where it is not known. */
 function useWordRest(text: string): string | null {
-  const household = useHousehold();
-  return useMemo(() => completeWord(text, getWordBook(household)), [text, household]);
+  const { items } = useHousehold();
+  return useMemo(() => (text === '' ? null : completeWord(text, getWordBook(items))), [text, items]);
 }
 
 /** Does at the first drawing what was asked for before it. */
