@@ -1,74 +1,17 @@
-import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { Chronicle, LotId } from '../src/core/records/index.ts';
 import { divideSlot, createPlaceTree } from '../src/core/storage/index.ts';
 import { createRandom } from '../src/core/random/index.ts';
-import { toBundle } from '../src/core/formats/index.ts';
 import { createChronicle, createSampleHousehold } from '../src/sample/index.ts';
 import { takePicture } from '../src/server/devices/camera.ts';
-import { createServer } from '../src/server/server.ts';
 import type { Figure } from './figures.ts';
+import { openChronicle, openScreen, SCREENS, watchTasks, withPage, type ScreenName } from './page.ts';
+import { sized } from './sized.ts';
 
 /** Figures that only a browser can tell: how long the page could not answer. */
-
-const CHROMIUMS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
-
-/** Counts the longest task of the page from now on; asked again it tells it. */
-async function watchTasks(page: Page): Promise<() => Promise<number>> {
-  await page.evaluate(() => {
-    const found = window as unknown as { longestMs: number };
-    found.longestMs = 0;
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) found.longestMs = Math.max(found.longestMs, entry.duration);
-    }).observe({ type: 'longtask' });
-  });
-  return () => page.evaluate(() => (window as unknown as { longestMs: number }).longestMs);
-}
-
-async function withPage<T>(use: (page: Page, address: string) => Promise<T>): Promise<T> {
-  const executablePath = CHROMIUMS.find((path) => existsSync(path));
-  if (!executablePath) throw new Error('no Chromium is here; npm test installs it');
-  const server = await createServer(join(process.cwd(), 'dist'));
-  const address = await server.listen({ host: '127.0.0.1', port: 0 });
-  const browser = await chromium.launch({
-    executablePath,
-    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
-  });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-    await page.goto(address);
-    await page.getByRole('navigation', { name: 'Screens' }).waitFor();
-    return await use(page, address);
-  } finally {
-    await browser.close();
-    await server.close();
-  }
-}
-
-/** The screens by the keys that open them: each is waited for by its name, so that a key that means another one is found out. */
-const SCREENS = {
-  Bench: '1',
-  Stash: '2',
-  Sort: '3',
-  Room: '4',
-  Fit: '5',
-  Moves: '6',
-  Labels: '7',
-  Projects: '8',
-  House: '9',
-} as const;
-type ScreenName = keyof typeof SCREENS;
-
-async function openScreen(page: Page, name: ScreenName): Promise<void> {
-  await page.keyboard.press(SCREENS[name]);
-  await page
-    .getByRole('navigation', { name: 'Screens' })
-    .locator('[aria-current="page"]')
-    .filter({ hasText: name, visible: true })
-    .waitFor({ timeout: 60_000 });
-}
 
 /** What the page itself works; `TaskDuration` would count its workers too. */
 const WORK = new Set(['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration']);
@@ -86,7 +29,7 @@ async function measureOpening(page: Page): Promise<number> {
     for (const key of Object.keys(SCREENS) as ScreenName[]) {
       const before = await work();
       await openScreen(page, key);
-      await page.waitForTimeout(round === 'first' ? 3000 : 1500);
+      await page.waitForTimeout(sized(round === 'first' ? 3000 : 1500, 100));
       const spent = (await work()) - before;
       if (process.env['DETAIL']) console.error(round, key, Math.round(spent));
       if (round === 'measured') slowest = Math.max(slowest, spent);
@@ -94,18 +37,8 @@ async function measureOpening(page: Page): Promise<number> {
   return slowest;
 }
 
-async function openChronicle(page: Page, address: string, chronicle: Chronicle): Promise<void> {
-  const bundle = Buffer.from(toBundle(chronicle));
-  await page.goto(`${address}/household`);
-  await page
-    .getByLabel('Yardmist file')
-    .setInputFiles({ name: 'large.yardmist.zip', mimeType: 'application/zip', buffer: bundle });
-  await page.getByRole('button', { name: 'Open it' }).click({ timeout: 120_000 });
-  await page.getByText('Opened Heron Loft.').waitFor({ timeout: 120_000 });
-}
-
 /** Times that a thing is taken out and put back by the keys. */
-const ACTS = 8;
+const ACTS = sized(8, 1);
 
 /** The longest task of taking out and undoing in the stash, on the bench and on the wall, and the median from key to notice, ms. */
 async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeMs: number; saveMs: number }> {
@@ -115,20 +48,20 @@ async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeM
     let longestMs = 0;
     for (const key of ['Stash', 'Bench', 'Room'] as const) {
       await openScreen(page, key);
-      await page.waitForTimeout(lots > 1000 ? 7000 : 2000);
+      await page.waitForTimeout(sized(lots > 1000 ? 7000 : 2000, 500));
       if (key === 'Stash') {
         await page.locator('[data-lot]').first().click();
-        await page.waitForTimeout(2000);
+        await page.waitForTimeout(sized(2000, 300));
       }
       const act = async () => {
         const startMs = Date.now();
         await page.keyboard.press('t');
         await page.getByText(/^Took out /).waitFor();
         times.push(Date.now() - startMs);
-        await page.waitForTimeout(1500);
+        await page.waitForTimeout(sized(1500, 50));
         await page.keyboard.press('u');
         await page.getByText(/^Took back: /).waitFor();
-        await page.waitForTimeout(1500);
+        await page.waitForTimeout(sized(1500, 50));
       };
       // What is loaded for the first act of a screen is not measured.
       await act();
@@ -141,7 +74,7 @@ async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeM
       longestMs = Math.max(longestMs, screenMs);
     }
     await openScreen(page, 'House');
-    await page.waitForTimeout(3000);
+    await page.waitForTimeout(sized(3000, 300));
     const told = await watchTasks(page);
     const saved = page.waitForEvent('download', { timeout: 120_000 });
     await page.getByRole('button', { name: 'Save everything to a file' }).click();
@@ -152,8 +85,8 @@ async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeM
 
 /** An act redraws what it touches: how long the page does not answer, in a very large stash and beside an ordinary one. */
 export async function measureActs(): Promise<Figure[]> {
-  const large = await measureActsOf(20_000);
-  const small = await measureActsOf(320);
+  const large = await measureActsOf(sized(20_000, 60));
+  const small = await measureActsOf(sized(320, 60));
   return [
     { name: 'app.act.20000.longest_task_ms', value: large.longestMs, unit: 'ms' },
     { name: 'app.act.20000_over_320', value: large.noticeMs / small.noticeMs, unit: 'times' },
@@ -164,16 +97,16 @@ export async function measureActs(): Promise<Figure[]> {
 /** Twenty thousand lots, scrolled by the wheel of a mouse from end to end in each view that scrolls. */
 export async function measureScroll(): Promise<Figure[]> {
   return withPage(async (page, address) => {
-    await openChronicle(page, address, createSampleHousehold(1, 20_000));
+    await openChronicle(page, address, createSampleHousehold(1, sized(20_000, 60)));
     await openScreen(page, 'Stash');
     let longest = 0;
     for (const view of ['Laid out', 'Table']) {
       await page.getByRole('button', { name: new RegExp(`^${view}`) }).click();
       // The index is still being made in slices; what is measured is the scrolling.
-      await page.waitForTimeout(6000);
+      await page.waitForTimeout(sized(6000, 300));
       const told = await watchTasks(page);
       await page.mouse.move(500, 450);
-      for (let step = 0; step < 120; step += 1) {
+      for (let step = 0; step < sized(120, 3); step += 1) {
         await page.mouse.wheel(0, 300 + (step % 7) * 400);
         await page.waitForTimeout(16);
       }
@@ -190,7 +123,7 @@ export async function measureScroll(): Promise<Figure[]> {
 
 const ROOMS = 3;
 const PLACES = 150;
-const LOTS = 3000;
+const LOTS = sized(3000, 300);
 const BOARDED = new Set<string>(['cubes', 'bookcase']);
 
 /** Three rooms of the sample, their cubbies divided until there are 150 places, and every lot so often that they are 3,000. */
@@ -250,9 +183,9 @@ export async function measureWall(): Promise<Figure[]> {
       .getByRole('group', { name: /wall|eave/i })
       .first()
       .waitFor();
-    await page.waitForTimeout(3000);
+    await page.waitForTimeout(sized(3000, 300));
     for (let n = 0; n < 3; n += 1) await page.getByRole('button', { name: 'Larger' }).click();
-    await page.waitForTimeout(2000);
+    await page.waitForTimeout(sized(2000, 300));
     const box = (await page.getByTestId('wall-frame').boundingBox())!;
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
     const shapes = await page.locator('main svg').last().locator('rect, path, circle, text').count();
@@ -270,7 +203,7 @@ export async function measureWall(): Promise<Figure[]> {
     const start = Date.now();
     await page.mouse.move(x, y);
     await page.mouse.down();
-    for (let step = 0; Date.now() - start < 3000; step += 1) {
+    for (let step = 0; Date.now() - start < sized(3000, 200); step += 1) {
       await page.mouse.move(x + 220 * Math.sin(step / 9), y + 150 * Math.cos(step / 13));
       await page.waitForTimeout(8);
     }
@@ -294,7 +227,7 @@ export async function measurePhotos(): Promise<Figure[]> {
   const random = createRandom(3);
   // From a folder, as a user's are: handed over as bytes they would be decoded by the page.
   const folder = mkdtempSync(join(tmpdir(), 'yardmist-bench-'));
-  const files = Array.from({ length: 100 }, (_, n) => {
+  const files = Array.from({ length: sized(100, 3) }, (_, n) => {
     const path = join(folder, `cloth-${n}.png`);
     writeFileSync(path, takePicture(random));
     return path;
@@ -317,7 +250,7 @@ export async function measurePhotos(): Promise<Figure[]> {
   });
 }
 
-const REVIEWED = 100;
+const REVIEWED = sized(100, 4);
 const TO_WHOM = 'the rowing club';
 
 /** A stash of years is gone through: keys for a hundred things, of which most stay, and some are used, let go or kept elsewhere. */

@@ -32,6 +32,7 @@ import { createSampleHousehold } from '../src/sample/index.ts';
 import { createRun, solveFirstFit } from '../src/solver/solve.ts';
 import { createImport } from '../src/core/acts/index.ts';
 import { applyChanges } from '../src/core/daybook/fold.ts';
+import { sized } from './sized.ts';
 
 export interface Figure {
   readonly name: string;
@@ -44,7 +45,7 @@ export interface Bench {
   readonly measure: () => Figure[] | Promise<Figure[]>;
 }
 
-const SEARCH_MS = 5000;
+const SEARCH_MS = sized(5000, 100);
 
 function search(household: Household, ms: number) {
   const run = createRun(household, 1);
@@ -72,7 +73,7 @@ function measureFits(): Figure[] {
   const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
   let errors = 0;
   let tried = 0;
-  while (tried < 1000) {
+  while (tried < sized(1000, 5)) {
     const [w, d, a, b] = [whole(2, 11), whole(2, 11), whole(1, 6), whole(1, 6)];
     if (a * b * 12 < w * d) continue;
     tried += 1;
@@ -92,7 +93,7 @@ function measureArrange(): Figure[] {
   const pieces = listPieces(household, tree, room.id);
   const fetches = listFetches(household, tree, room.id);
   const startMs = performance.now();
-  const arranger = new Arranger(room.room!, pieces, household.settings, { seed: 1, steps: 6000, fetches });
+  const arranger = new Arranger(room.room!, pieces, household.settings, { seed: 1, steps: sized(6000, 100), fetches });
   while (!arranger.isDone) arranger.advance(100);
   const seconds = (performance.now() - startMs) / 1000;
   const { startWorth, bestWorth } = arranger;
@@ -111,7 +112,7 @@ function measureFindings(): Figure[] {
   const room = tree.rooms[0]!;
   const pieces = listPieces(household, tree, room.id);
   const times: number[] = [];
-  for (let n = 0; n < 420; n += 1) {
+  for (let n = 0; n < sized(420, 24); n += 1) {
     const at = n % pieces.length;
     const piece = pieces[at]!;
     const neighbours = pieces.map((one) => one.unit);
@@ -167,11 +168,11 @@ function measureBoard(): Figure[] {
   return [{ name: 'measure.board_roundtrip_error_percent', value: 100 * worst, unit: '%' }];
 }
 
-const ROWS = 20_000;
+const ROWS = sized(20_000, 40);
 
 /** A list of so many cloths, as a spreadsheet would give it: no ids, many things alike. */
 function createList(rows: number): string {
-  const { household } = createSampleHousehold(1, 4000);
+  const { household } = createSampleHousehold(1, sized(4000, 60));
   const [head = '', ...body] = toCsv(household, 'fabric')
     .replace('\ufeff', '')
     .trim()
@@ -190,7 +191,7 @@ function measureImport(): Figure[] {
   const { household } = createSampleHousehold(1, 1);
   const empty: Household = { ...household, items: new Map(), lots: new Map() };
   const [parsing, whole]: [number[], number[]] = [[], []];
-  for (let round = 0; round < 7; round += 1) {
+  for (let round = 0; round < sized(7, 1); round += 1) {
     let start = performance.now();
     Papa.parse(text, { skipEmptyLines: 'greedy' });
     parsing.push(performance.now() - start);
@@ -236,7 +237,7 @@ const QUERIES = [
 
 /** Finding in 20,000 lots, over looking through the same words one by one. */
 function measureSearch(): Figure[] {
-  const { household } = createSampleHousehold(1, 20_000);
+  const { household } = createSampleHousehold(1, sized(20_000, 60));
   const finder = createFinder();
   finder.sync(household);
   const texts = [...household.lots.values()].map((lot) => {
@@ -244,7 +245,7 @@ function measureSearch(): Figure[] {
     return `${item.name} ${JSON.stringify(item)}`.toLowerCase();
   });
   const [times, peers]: [number[], number[]] = [[], []];
-  for (let round = 0; round < 12; round += 1)
+  for (let round = 0; round < sized(12, 1); round += 1)
     for (const query of QUERIES) {
       let start = performance.now();
       finder.find(query, 12);
@@ -316,6 +317,11 @@ export const figures: readonly Bench[] = [
     names: ['app.act.20000.longest_task_ms', 'app.act.20000_over_320', 'app.save.20000.longest_task_ms'],
     measure: async () => (await import('./browser.ts')).measureActs(),
   },
+  {
+    names: ['app.start.20000.main_thread_ms', 'app.start.20000_over_2000'],
+    measure: async () => (await import('./start.ts')).measureStart(),
+  },
+  { names: ['app.memory.after_200_acts'], measure: async () => (await import('./start.ts')).measureMemory() },
   {
     names: ['wall.3000.pan_fps', 'wall.3000.longest_task_ms', 'wall.3000.shapes'],
     measure: async () => (await import('./browser.ts')).measureWall(),

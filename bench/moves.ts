@@ -10,12 +10,13 @@ import { SIZES } from '../tests/instances.ts';
 import { createTurnedRound } from '../tests/turned.ts';
 import type { Bench, Figure } from './figures.ts';
 import { computePresentPackage, findRound } from '../src/core/whereabouts/index.ts';
+import { isSmall, sized, some } from './sized.ts';
 
 /** Steps of the search that makes a plan tidy enough to be worth carrying out. */
-const STEPS = 1_500_000;
-const SEEDS = [1, 2, 3, 4];
+const STEPS = sized(1_500_000, 20_000);
+const SEEDS = some([1, 2, 3, 4]);
 const BIN_MM3 = 350 ** 3;
-const SEARCH_MS = 1600;
+const SEARCH_MS = sized(1600, 100);
 
 const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
 
@@ -40,7 +41,7 @@ function measureFill(fill: 0.8 | 0.92): Figure[] {
   let finished = 0;
   let aside = 0;
   for (const seed of SEEDS) {
-    const household = createTurnedRound(SIZES.m, fill, seed, STEPS);
+    const household = createTurnedRound(isSmall ? SIZES.xs : SIZES.m, fill, seed, STEPS);
     const run = (bins: number) => {
       const start = performance.now();
       const facts = createMoveFacts(household, createPlaceTree(household.places));
@@ -82,7 +83,7 @@ function measureTidy(): Figure[] {
   const { household } = createSampleHousehold();
   const tree = createPlaceTree(household.places);
   const random = createRandom(4);
-  const ratios = Array.from({ length: 40 }, (_, n) => {
+  const ratios = Array.from({ length: sized(40, 2) }, (_, n) => {
     const stands = shuffle(random, tree.leaves)
       .slice(0, 4 + (n % 6))
       .map((place) => computeStandPoint(tree, place));

@@ -11,8 +11,9 @@ import {
   type PackingInstance,
 } from '../tests/packingClasses.ts';
 import type { Bench, Figure } from './figures.ts';
+import { sized, some } from './sized.ts';
 
-const PER_SIZE = 10;
+const PER_SIZE = sized(10, 1);
 
 function createTimer(ms: number): () => boolean {
   const until = performance.now() + ms;
@@ -98,7 +99,7 @@ function cutSet(random: Random, box: Size, axes: readonly number[], least: numbe
   return pieces as unknown as Size[];
 }
 
-const SETS = 200;
+const SETS = sized(200, 2);
 
 function countFound(box: Size, axes: readonly number[], least: number, fill: number, isCarried: boolean): number {
   const random = createRandom(5);
@@ -122,11 +123,11 @@ function countFound(box: Size, axes: readonly number[], least: number, fill: num
 export const packingFigures: readonly Bench[] = [
   {
     names: ['packing.area.bins_over_lower_bound', 'packing.area.bins_over_lower_bound_peer'],
-    measure: () => measureClasses('area', createFlatInstances(PER_SIZE), 20, countFlat),
+    measure: () => measureClasses('area', some(createFlatInstances(PER_SIZE), 4), 20, countFlat),
   },
   {
     names: ['packing.volume.bins_over_lower_bound', 'packing.volume.bins_over_lower_bound_peer'],
-    measure: () => measureClasses('volume', createSolidInstances(PER_SIZE), 300, countSolid),
+    measure: () => measureClasses('volume', some(createSolidInstances(PER_SIZE), 4), sized(300, 20), countSolid),
   },
   {
     names: ['packing.one_place.found_percent.area', 'packing.one_place.found_percent.volume'],

@@ -13,13 +13,14 @@ import type { Need, Project, ProjectId } from '../src/core/records/index.ts';
 import { HAND_LAID, HAND_WIDTHS_CM } from '../tests/garments.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import type { Bench, Figure } from './figures.ts';
+import { sized } from './sized.ts';
 
 const WIDTHS_MM = [1120, 1400, 1500];
-const PER_CLASS = 6;
+const PER_CLASS = sized(6, 1);
 /** Each layout is looked for so long, as on the screen. */
-const SEARCH_MS = 2000;
+const SEARCH_MS = sized(2000, 50);
 /** Orders tried between two looks at the clock. */
-const TRIES = 10;
+const TRIES = sized(10, 1);
 
 function searchInTime(blocks: readonly Block[], sheet: Sheet, seed: number): { lengthMm: number; firstMs: number } {
   const startMs = performance.now();
@@ -149,11 +150,11 @@ interface Row {
   readonly lengthMm: number;
 }
 
-const COATS = 20;
+const COATS = sized(20, 1);
 
 /** Which of some six hundred lengths of cloth would do: from the household as it is to the list. */
 function measureSuggest(): Figure[] {
-  const { household } = createSampleHousehold(3, 1800);
+  const { household } = createSampleHousehold(3, sized(1800, 60));
   const need: Need = { id: 'n', kind: 'fabric', part: 'main' };
   const project: Project = {
     id: 'p' as ProjectId,
@@ -186,5 +187,8 @@ export const projectFigures: readonly Bench[] = [
   { names: ['projects.table_error_percent'], measure: measureTable },
   { names: ['projects.suggest_600_ms'], measure: measureSuggest },
   { names: ['projects.layout_over_bound', 'projects.layout_ms'], measure: measureLayouts },
-  { names: ['projects.shapes_over_bound', 'projects.shapes_ms'], measure: measureShapes },
+  {
+    names: ['projects.shapes_over_bound.one_way', 'projects.shapes_over_bound.both_ways', 'projects.shapes_ms'],
+    measure: measureShapes,
+  },
 ];

@@ -4,8 +4,9 @@ import { createScrapSearch, PAPERS, readScrapPhoto, USUAL_SIZES } from '../src/c
 import { createSheet, takePhoto } from '../tests/camera.ts';
 import { createStar } from '../tests/outlines.ts';
 import type { Bench, Figure } from './figures.ts';
+import { sized } from './sized.ts';
 
-const OUTLINES = 200;
+const OUTLINES = sized(200, 2);
 /** A long run looks so many times closer than the first answer does. */
 const LONG_LOOKS = 4;
 
@@ -45,7 +46,7 @@ function measureScraps(): Figure[] {
   ];
 }
 
-const PHOTOS = 10;
+const PHOTOS = sized(10, 1);
 
 /** Photos by the made-up camera in known perspective: the area that is read against the one that lies there. */
 function measureOutlines(): Figure[] {

@@ -8,9 +8,10 @@ import { createKitchenHousehold } from '../src/sample/kitchen.ts';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import { createPlan, createRun } from '../src/solver/solve.ts';
 import type { Bench, Figure } from './figures.ts';
+import { isSmall, sized, some } from './sized.ts';
 
-const SEARCH_MS = 10_000;
-const SEEDS = [11, 12, 13, 14, 15];
+const SEARCH_MS = sized(10_000, 100);
+const SEEDS = some([11, 12, 13, 14, 15]);
 
 function search(household: Household, ms = SEARCH_MS, seed = 1): Plan {
   const run = createRun(household, seed);
@@ -108,10 +109,11 @@ function measureOneMore(): Figure[] {
 
 /** The scenarios are tests; here they are only counted. */
 function measureScenarios(): Figure[] {
-  const { stdout } = spawnSync('npx', ['vitest', 'run', 'src/solver/scenarios', '--reporter=json'], {
-    encoding: 'utf8',
-    maxBuffer: 1e8,
-  });
+  const { stdout } = spawnSync(
+    'npx',
+    ['vitest', 'run', isSmall ? 'src/solver/scenarios/room.test.ts' : 'src/solver/scenarios', '--reporter=json'],
+    { encoding: 'utf8', maxBuffer: 1e8 },
+  );
   const { numFailedTests, numTotalTests } = JSON.parse(stdout.slice(stdout.indexOf('{'))) as {
     numFailedTests: number;
     numTotalTests: number;
@@ -123,7 +125,7 @@ export const senseFigures: readonly Bench[] = [
   { names: ['sense.scenarios_failed'], measure: measureScenarios },
   measure('loft', [() => createSampleHousehold().household]),
   measure('kitchen', [() => createKitchenHousehold().household]),
-  measure('ten', [() => createSampleHousehold(1, 3000).household], 30_000),
+  measure('ten', [() => createSampleHousehold(1, sized(3000, 60)).household], sized(30_000, 100)),
   measure(
     'seeds',
     SEEDS.map((seed) => () => createSampleHousehold(seed, 320).household),

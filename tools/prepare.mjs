@@ -27,11 +27,12 @@ export function runTool(name, args, env = {}, stdio = 'inherit') {
 }
 
 /** Runs a command, by name also one that npm installed, beside others: its exit code, and all that it said. */
-export function listen(command, args) {
+export function listen(command, args, env = {}) {
   const installed = join(ROOT, 'node_modules', '.bin', command);
   const child = spawn(existsSync(installed) ? installed : command, args, {
     cwd: ROOT,
     shell: isWindows,
+    env: { ...process.env, ...env },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   const said = [];

@@ -164,14 +164,16 @@ let explained: Household | null = null;
 
 /**
  * Asks about the household as it is, in the background. One worker answers all questions in turn and keeps
- * what it knows of the household.
+ * what it knows of the household. A question that is not wanted any more when its turn comes is not answered.
  */
 export function ask<Name extends QuestionName>(
   household: Household,
   name: Name,
   about: Questions[Name]['ask'],
+  isWanted: () => boolean = () => true,
 ): Promise<Result<Questions[Name]['answer'], LineFault>> {
   const asked = explainer.ask({ name, about } as ToExplainer, {
+    isWanted,
     prepare: async (tell, isNew) => {
       if (isNew) explained = null;
       if (explained === household) return;

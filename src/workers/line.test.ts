@@ -112,6 +112,27 @@ describe('a line to a worker', () => {
     expect(await closed).toMatchObject({ fault: { code: 'stopped' } });
   });
 
+  it('passes over what nobody waits for any more, and keeps its worker', async () => {
+    const line = open();
+    let isWanted = true;
+    const first = line.ask('a');
+    const stale = line.ask('b', { isWanted: () => isWanted });
+    const next = line.ask('c', { isWanted: () => true });
+    await tick();
+    isWanted = false;
+    const [worker] = Scripted.made;
+    worker!.say({ id: 1, answer: 'A' });
+    await first;
+    expect(await stale).toMatchObject({ fault: { code: 'stopped' } });
+    await tick();
+    worker!.say({ id: 2, answer: 'C' });
+    expect(await next).toEqual({ ok: true, value: 'C' });
+    expect(worker!.sent).toEqual([
+      { id: 1, ask: 'a' },
+      { id: 2, ask: 'c' },
+    ]);
+  });
+
   it('says so where no worker can be made', async () => {
     const line = new Line<string, string>(() => {
       throw new Error('not allowed');

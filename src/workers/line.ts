@@ -30,6 +30,8 @@ export interface Asking<Tell, Word> {
   readonly prepare?: (tell: (news: Tell) => void, isNew: boolean) => Promise<void>;
   readonly onWord?: (word: Word) => void;
   readonly signal?: AbortSignal;
+  /** Asked when its turn has come: what nobody waits for any more is passed over, and the worker goes on with the next. */
+  readonly isWanted?: () => boolean;
 }
 
 /**
@@ -62,9 +64,9 @@ export class Line<Ask, Answer, Tell = never, Word = never> {
 
   private askNow(
     ask: Ask,
-    { transfer = [], prepare, onWord, signal }: Asking<Tell, Word>,
+    { transfer = [], prepare, onWord, signal, isWanted = () => true }: Asking<Tell, Word>,
   ): Promise<Result<Answer, LineFault>> {
-    if (signal?.aborted) return Promise.resolve(fail({ code: 'stopped', note: '' }));
+    if (signal?.aborted || !isWanted()) return Promise.resolve(fail({ code: 'stopped', note: '' }));
     const isNew = this.worker === null;
     this.lastId += 1;
     const id = this.lastId;

@@ -28,7 +28,7 @@ export function useAnswer<Name extends QuestionName>(
     const answer = async () => {
       // The first screen is there before anything is asked.
       const { ask } = await import('../../workers/client.ts');
-      const told = await ask(household, name, about);
+      const told = await ask(household, name, about, () => isWanted);
       if (isWanted) setKnown({ about, nth, answer: told.ok ? told.value : null });
     };
     // What cannot even be asked has no answer either.
