@@ -42,6 +42,17 @@ function isSame(a: unknown, b: unknown): boolean {
   return true;
 }
 
+/** Whether two plain values are the same to the last field: one that is there without a value counts too. */
+export function isIdentical(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const keys = Object.keys(a);
+  if (keys.length !== Object.keys(b).length) return false;
+  for (const key of keys) if (!(key in b) || !isIdentical((a as Fields)[key], (b as Fields)[key])) return false;
+  return true;
+}
+
 /**
  * Only what is out waits on the table, out of the way, or is missing; that ends with whatever puts it elsewhere. What is gone is
  * nowhere, is nobody's, and is promised to nothing.
@@ -52,8 +63,12 @@ function settle(lot: Lot): Lot {
     const { dueBackOn: _d, isInRepair: _r, chores: _c, leaving: _g, ...gone } = rest;
     return gone.reserved ? { ...gone, reserved: [] } : gone;
   }
-  const { dueBackOn: _d, isInRepair: _r, ...here } = lot;
-  const settled = lot.state === 'lent' ? lot : here;
+  // Most have nothing to lose.
+  let settled = lot;
+  if (lot.state !== 'lent' && ('dueBackOn' in lot || 'isInRepair' in lot)) {
+    const { dueBackOn: _d, isInRepair: _r, ...here } = lot;
+    settled = here;
+  }
   return settled.away && settled.state !== 'out' ? { ...settled, away: undefined } : settled;
 }
 
@@ -72,6 +87,7 @@ export function createChange(table: TableName, id: string, before: object | null
       ...(after && { after: dropAbsent(after as Fields) }),
     };
   }
+  if (isIdentical(before, after)) return null;
   const [was, is]: [Fields, Fields] = [{}, {}];
   let differs = false;
   for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
