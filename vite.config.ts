@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { marked } from 'marked';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { runnerImport, type Plugin } from 'vite';
@@ -48,11 +49,26 @@ const madeSample: Plugin & { isBuilt: boolean } = {
   },
 };
 
+/** A page of docs/guide as the app shows it: its title, its picture, and what it says. */
+const guidePages: Plugin = {
+  name: 'guide-pages',
+  transform: {
+    filter: { id: /\/docs\/guide\/[^/]+\.md$/ },
+    handler(code) {
+      const [, title, alt, picture, text] = /^# (.+)\n+!\[(.+)\]\((.+)\)\n+([^]*)$/u.exec(code) ?? [];
+      if (!text) throw new Error('a page of the guide has a title, a picture and a text');
+      const page = JSON.stringify({ title, alt, html: marked.parse(text, { async: false }) });
+      return `import picture from ${JSON.stringify(picture)};\nexport default { ...${page}, picture };`;
+    },
+  },
+};
+
 export default defineConfig({
   root: 'src/ui',
   publicDir: 'public',
   plugins: [
     madeSample,
+    guidePages,
     react(),
     tailwindcss(),
     // Works without a network after the first visit; a new version waits until the sewist says so.
@@ -98,7 +114,13 @@ export default defineConfig({
         // The simulated devices are pages of the server.
         navigateFallbackDenylist: [/^\/devices\//],
         // Of the fonts only the subsets that these texts use.
-        globPatterns: ['**/*.{js,css,html,svg}', 'assets/sample-*.json', 'icon-*.png', '**/*-latin-*.woff2'],
+        globPatterns: [
+          '**/*.{js,css,html,svg}',
+          'assets/sample-*.json',
+          'icon-*.png',
+          'assets/*.png',
+          '**/*-latin-*.woff2',
+        ],
       },
     }),
   ],

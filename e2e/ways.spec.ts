@@ -38,3 +38,27 @@ test('where everything is done is listed, found by words, and each way leads the
       await expect(find).toBeVisible();
     });
 });
+
+test('how it is done: one page a task with its picture, from the question mark on the screen itself', async ({
+  page,
+}) => {
+  await page.goto('/moves');
+  await expect(page.getByRole('heading', { name: 'Moves' })).toBeVisible();
+  await page.keyboard.press('?');
+  await page.getByRole('link', { name: 'How to: Carry a plan out' }).click();
+  await expect(page.getByRole('heading', { name: 'Carry a plan out' })).toBeVisible();
+  await expectAccessible(page);
+  const tasks = await page.getByRole('navigation', { name: 'Pages of the guide' }).getByRole('link').allTextContents();
+  expect(tasks.length).toBeGreaterThan(15);
+  for (const task of tasks)
+    await test.step(task, async () => {
+      await page.getByRole('link', { name: task, exact: true }).click();
+      await expect(page.getByRole('article').getByRole('heading', { name: task })).toBeVisible();
+      const picture = page.getByRole('article').getByRole('img');
+      await expect
+        .poll(() => picture.evaluate((img) => (img as unknown as { naturalWidth: number }).naturalWidth))
+        .toBeGreaterThan(300);
+    });
+  await page.getByRole('link', { name: 'Go there' }).click();
+  await expect(page.getByRole('heading', { name: 'House', level: 1 })).toBeVisible();
+});

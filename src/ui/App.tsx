@@ -43,6 +43,7 @@ const PackPage = screen(() => import('./features/year/PackPage.tsx'), 'PackPage'
 const SeasonPage = screen(() => import('./features/year/SeasonPage.tsx'), 'SeasonPage');
 const DaybookPage = screen(() => import('./features/daybook/DaybookPage.tsx'), 'DaybookPage');
 const WaysPage = screen(() => import('./features/ways/WaysPage.tsx'), 'WaysPage');
+const GuidePage = screen(() => import('./features/guide/GuidePage.tsx'), 'GuidePage');
 const HouseholdPage = screen(() => import('./features/household/HouseholdPage.tsx'), 'HouseholdPage');
 
 /** A household that is being set out opens on that. */
@@ -103,6 +104,7 @@ export function App() {
             <Route path="year/season/:seasonId/:turn" element={<SeasonPage />} />
             <Route path="daybook" element={<DaybookPage />} />
             <Route path="ways" element={<WaysPage />} />
+            <Route path="guide/:slug?" element={<GuidePage />} />
             <Route path="household" element={<HouseholdPage />} />
             <Route path="*" element={<First />} />
           </Route>

@@ -1,5 +1,6 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
+import { findGuide } from '../text/guide.ts';
 import { Button, linkClass } from './Button.tsx';
 import { SCREENS } from './Selvage.tsx';
 
@@ -23,11 +24,12 @@ const KEYS: readonly [string, string][] = [
   ['U', 'Undo the last thing'],
   ['J', 'The daybook: all that was done'],
   ['H', 'How each number in sight was made'],
-  ['?', 'All keys'],
+  ['?', 'All keys, and how it is done'],
   ['Esc', 'Close what is open'],
 ];
 
 export function KeyHelp({ onClose }: { onClose: () => void }) {
+  const { slug, task } = findGuide(useLocation().pathname);
   return (
     <Dialog open onClose={onClose} className="relative z-30">
       <div aria-hidden className="fixed inset-0 bg-ink/30" />
@@ -48,6 +50,12 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
             <Button look="strong" onClick={onClose}>
               Close
             </Button>
+            <Link className={linkClass} to={`/guide/${slug}`} onClick={onClose}>
+              How to: {task}
+            </Link>
+            <Link className={linkClass} to="/guide" onClick={onClose}>
+              All tasks, with pictures
+            </Link>
             <Link className={linkClass} to="/ways" onClick={onClose}>
               Where do I…
             </Link>

@@ -28,6 +28,9 @@ export function WaysPage() {
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
+        <Link className={`${linkClass} ml-4 inline-block py-2`} to="/guide">
+          How it is done, with pictures
+        </Link>
         {found.length === 0 && (
           <p className="mt-4">
             Nothing here is called that. The find box above looks for things; this list looks for what one does.
