@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { parseTable } from '../core/formats/csv/index.ts';
@@ -28,7 +29,25 @@ function readDemo(file = demo) {
   return read.value;
 }
 
+/** What is wrong with a report by its published schema. */
+function findFaults(name: string, report: unknown): unknown[] {
+  const schema = JSON.parse(readFileSync(`docs/schemas/${name}-report.schema.json`, 'utf8')) as object;
+  const validate = new Ajv2020({ allErrors: true, allowUnionTypes: true }).compile(schema);
+  validate(report);
+  return validate.errors ?? [];
+}
+
 describe('the command line', () => {
+  it('prints what its schemas say', () => {
+    const planned = join(folder, 'schemas.yardmist.zip');
+    const print = (...args: string[]) => JSON.parse(run(...args, '--json').out) as unknown;
+    expect(findFaults('plan', print('plan', demo, '--steps', '3000', '--out', planned))).toEqual([]);
+    expect(findFaults('find', print('find', demo, 'linen'))).toEqual([]);
+    expect(findFaults('moves', print('moves', planned, '--seconds', '0.1'))).toEqual([]);
+    expect(findFaults('balance', print('balance', demo))).toEqual([]);
+    expect(findFaults('balance', { isEnough: true })).not.toEqual([]);
+  });
+
   beforeAll(() => {
     expect(run('demo', '--out', demo, '--lots', '120', '--seed', '4').code).toBe(0);
   });

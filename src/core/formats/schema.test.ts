@@ -7,9 +7,11 @@ import { strFromU8, unzipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
 import { BUNDLE_VERSION } from '../records/migrations.ts';
+import { createPlaceTree } from '../storage/index.ts';
 import { toBundle } from './index.ts';
+import { toPieceFile } from './piece.ts';
 
-const FILE = 'docs/household.schema.json';
+const FILE = 'docs/schemas/household.schema.json';
 
 /** JSON Schema of a bundle's contents, made from the validator classes. */
 function createSchema(): object {
@@ -45,6 +47,38 @@ function createSchema(): object {
   };
 }
 
+const PIECE_FILE = 'docs/schemas/piece.schema.json';
+
+/** JSON Schema of a piece of furniture in a file of its own: of the classes only those that it is made of. */
+function createPieceSchema({ $defs }: { $defs: Record<string, object> }): object {
+  const used: Record<string, object> = {};
+  const use = (name: string) => {
+    if (name in used) return;
+    used[name] = $defs[name]!;
+    for (const [, next] of JSON.stringify($defs[name]).matchAll(/"#\/\$defs\/(\w+)"/gu)) use(next!);
+  };
+  for (const name of ['UnitSpec', 'SlotSpec', 'ContainerSpec']) use(name);
+  const named = (properties: object) => ({
+    type: 'object',
+    required: ['name', ...Object.keys(properties)],
+    additionalProperties: false,
+    properties: { name: { type: 'string' }, ...properties },
+  });
+  const bin = named({ container: { $ref: '#/$defs/ContainerSpec' } });
+  const slot = named({ slot: { $ref: '#/$defs/SlotSpec' }, containers: { type: 'array', items: bin } });
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'A piece of furniture in a file of its own',
+    ...named({
+      format: { const: 'yardmist-piece' },
+      version: { const: 1 },
+      unit: { $ref: '#/$defs/UnitSpec' },
+      slots: { type: 'array', items: slot },
+    }),
+    $defs: used,
+  };
+}
+
 /** The shape of the records of each bundle version, as a hash: a shape that is out is never another. */
 const SHAPES = 'src/core/formats/golden/shapes.json';
 
@@ -62,6 +96,20 @@ describe('the published schema', () => {
 
   it('is the one that the classes make (npm run schema writes it)', () => {
     expect(JSON.parse(readFileSync(FILE, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)));
+  });
+
+  it('of a piece is made from it, and accepts what is written', () => {
+    const piece = createPieceSchema(schema as { $defs: Record<string, object> });
+    if (process.env['UPDATE_SCHEMA']) writeFileSync(PIECE_FILE, `${JSON.stringify(piece, null, 2)}\n`);
+    expect(JSON.parse(readFileSync(PIECE_FILE, 'utf8'))).toEqual(JSON.parse(JSON.stringify(piece)));
+    const validate = new Ajv2020({ strict: false, allErrors: true, validateFormats: false }).compile(piece);
+    const tree = createPlaceTree(createSampleHousehold(1, 60).household.places);
+    for (const unit of tree.rooms.flatMap((room) => tree.getChildren(room.id))) {
+      const raw = JSON.parse(toPieceFile(tree, unit)) as { unit: object };
+      validate(raw);
+      expect(validate.errors ?? []).toEqual([]);
+      expect(validate({ ...raw, unit: { ...raw.unit, more: 1 } })).toBe(false);
+    }
   });
 
   it('is of this bundle version: records that change their shape need a new version, a migration and a golden file', () => {
