@@ -42,6 +42,8 @@ export interface Layer {
   readonly figures: readonly Figure[];
   /** Of the places that are drawn in it. */
   readonly places: ReadonlyMap<PlaceId, PlaceState>;
+  /** What is in each of them, for who hears the wall instead of seeing it. */
+  readonly words: ReadonlyMap<PlaceId, string>;
   readonly from: readonly unknown[];
 }
 
@@ -49,7 +51,6 @@ export interface Layer {
 interface Drawn extends Sheet {
   readonly figures: Figure[];
   readonly places: Map<PlaceId, PlaceState>;
-  /** What is in each shut place, in words. */
   readonly words: ReadonlyMap<PlaceId, string>;
 }
 
@@ -231,9 +232,8 @@ export function drawFront(sheet: Sheet, unit: Place, slotPlace: Place, before?: 
   const { tree, heightMm, byPlace, wordInside } = sheet;
   const [spec, slot] = [unit.unit!, slotPlace.slot!];
   const bins = tree.getChildren(slotPlace.id);
-  const shut = bins.length > 0 ? bins : isShut(slot) ? [slotPlace] : [];
   const words = new Map(
-    shut.map(({ id }) => {
+    (bins.length > 0 ? bins : [slotPlace]).map(({ id }) => {
       const lots = byPlace.get(id) ?? [];
       return [id, lots.length === 0 ? '' : wordInside(lots)];
     }),
@@ -244,6 +244,6 @@ export function drawFront(sheet: Sheet, unit: Place, slotPlace: Place, before?: 
     const front = { left: spec.xMm + slot.xMm, bottom, top: bottom - slot.heightMm, slot };
     if (bins.length > 0) drawBins(drawn, slotPlace, bins, front);
     else drawPlace(drawn, spec, slotPlace, front);
-    return { id: slotPlace.id, figures: drawn.figures, places: drawn.places };
+    return { id: slotPlace.id, figures: drawn.figures, places: drawn.places, words };
   });
 }

@@ -169,7 +169,7 @@ export function computeWallDrawing(
   const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, byHome };
   const known = new Map(before?.layers.map((layer) => [layer.id, layer]));
   const layers: Layer[] = [];
-  const bare = { places: new Map<PlaceId, PlaceState>() };
+  const bare = { places: new Map<PlaceId, PlaceState>(), words: new Map<PlaceId, string>() };
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {
     const front = () => ({ ...bare, id: unit.id, figures: drawUnit(unit, heightMm) });
     layers.push(keepLayer(known.get(unit.id), [unit, heightMm], front));

@@ -9,7 +9,7 @@ const LOOK = {
 /** A link in a line of text or beside a title. */
 export const linkClass = 'font-semibold text-woad underline underline-offset-4';
 
-/** One large target with a plain word on it. */
+/** One large target with a plain word on it; on paper only where its word is what is told. */
 export function Button({
   look = 'plain',
   className = '',
@@ -20,7 +20,7 @@ export function Button({
   return (
     <button
       type={type}
-      className={`text-[15px] font-semibold disabled:cursor-default ${LOOK[look]} ${size} ${className}`}
+      className={`act text-[15px] font-semibold disabled:cursor-default ${LOOK[look]} ${size} ${className}`}
       {...rest}
     />
   );

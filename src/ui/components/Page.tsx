@@ -1,11 +1,13 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
-import { useApp } from '../state/app.ts';
+import { useApp, world } from '../state/app.ts';
 import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
 
 interface PageProps {
   readonly title: string;
+  /** What it is called on paper, where that is more than its title. */
+  readonly paperTitle?: string;
   readonly tabs?: ReactNode;
   readonly foot?: ReactNode;
   readonly aside?: ReactNode;
@@ -47,7 +49,16 @@ function useTabInView() {
 }
 
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
-export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFiles, children }: PageProps) {
+export function Page({
+  title,
+  paperTitle = title,
+  tabs,
+  foot,
+  aside,
+  asideLabel = 'Ticket',
+  onDropFiles,
+  children,
+}: PageProps) {
   const ticketFrame = useTicketInView();
   const tabsFrame = useTabInView();
   const { pathname } = useLocation();
@@ -66,6 +77,7 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
           <FindField />
         </div>
       </header>
+      <PaperHead title={paperTitle} />
       <div className="flex min-h-0 flex-1 flex-col md:flex-row lefty:md:flex-row-reverse">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <main
@@ -102,6 +114,16 @@ export function Page({ title, tabs, foot, aside, asideLabel = 'Ticket', onDropFi
         )}
       </div>
     </>
+  );
+}
+
+/** On paper: what it is of, and of which day. */
+function PaperHead({ title }: { title: string }) {
+  const name = useApp((state) => state.household?.settings.name ?? '');
+  return (
+    <p className="hidden px-5 pb-2 font-display text-lg print:block">
+      <b>{title}</b> · <span data-name>{name}</span> · {new Date(world.nowMs()).toLocaleDateString()}
+    </p>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type CSSProperties, type ReactNode, type RefObject } from 'react';
+import { usePrinting } from './usePrinting.ts';
 
 /** A long list of which only what is in view is in the page. */
 export interface Long {
@@ -21,12 +22,14 @@ interface LongOptions {
 }
 
 export function useLong(count: number, { rowPx, overscan, keyOf }: LongOptions): Long {
+  const isPrinting = usePrinting();
   const frame = useRef<HTMLDivElement>(null);
   const virtualizer = useVirtualizer({
     count,
     getScrollElement: () => frame.current,
     estimateSize: typeof rowPx === 'number' ? () => rowPx : rowPx,
-    overscan,
+    // Paper does not scroll.
+    overscan: isPrinting ? count : overscan,
     useFlushSync: false,
     ...(keyOf && { getItemKey: keyOf }),
   });

@@ -137,24 +137,28 @@ export function PlanView(props: PlanViewProps) {
           >
             <g transform={`translate(${offset} ${MARGIN_PX})`}>
               <PlanShell room={room} frame={frame} />
-              {pieces
-                .toSorted((a, b) => a.unit.yMm + a.unit.heightMm - b.unit.yMm - b.unit.heightMm)
-                .map((piece) => (
-                  <PlanPiece
-                    key={piece.id}
-                    room={room}
-                    frame={frame}
-                    piece={piece}
-                    isChosen={piece.id === chosen}
-                    isFault={worst.get(piece.id)}
-                    grip={grip}
-                    scale={scale}
-                  />
-                ))}
+              <g role={grip && 'list'} aria-label={grip && 'Pieces'}>
+                {pieces
+                  .toSorted((a, b) => a.unit.yMm + a.unit.heightMm - b.unit.yMm - b.unit.heightMm)
+                  .map((piece) => (
+                    <g key={piece.id} role={grip && 'listitem'}>
+                      <PlanPiece
+                        room={room}
+                        frame={frame}
+                        piece={piece}
+                        isChosen={piece.id === chosen}
+                        isFault={worst.get(piece.id)}
+                        grip={grip}
+                        scale={scale}
+                      />
+                    </g>
+                  ))}
+              </g>
               {/* Names lie over everything, so that they can be read. */}
               {named.map(({ piece, x, y }, i) => (
                 <text
                   key={piece.id}
+                  aria-hidden
                   x={x}
                   y={y + 5 + shifts[i]!}
                   textAnchor="middle"

@@ -25,9 +25,10 @@ interface FigureProps {
   readonly scale: number;
 }
 
+/** Wood, and what is written on it: the places say by themselves how they are called. */
 const Plain = memo(function Plain({ figure, scale }: FigureProps) {
   return (
-    <g pointerEvents="none">
+    <g aria-hidden pointerEvents="none">
       <Shapes figure={figure} scale={scale} />
     </g>
   );
@@ -36,7 +37,7 @@ const Plain = memo(function Plain({ figure, scale }: FigureProps) {
 /** A lot is pointed at; by keys it is reached through the ticket of its place. */
 const LotFigure = memo(function LotFigure({ figure, scale, isHeld }: FigureProps & { isHeld: boolean }) {
   return (
-    <g data-lot={figure.id} data-hold={isHeld || undefined} className="cursor-pointer">
+    <g aria-hidden data-lot={figure.id} data-hold={isHeld || undefined} className="cursor-pointer">
       <Shapes figure={figure} scale={scale} />
       <rect {...getBox(figure, scale)} fill="transparent" />
     </g>
@@ -52,24 +53,26 @@ const PlaceFigure = memo(function PlaceFigure({
 }: FigureProps & { label: string; isChosen: boolean; isHeld: boolean }) {
   const box = getBox(figure, scale);
   return (
-    <g
-      role="button"
-      tabIndex={0}
-      data-place={figure.id}
-      data-hold={isHeld || undefined}
-      aria-label={label}
-      aria-pressed={isChosen}
-      className="group cursor-pointer outline-none"
-    >
-      <rect {...box} fill="transparent" />
-      <Shapes figure={figure} scale={scale} />
-      <rect
-        {...box}
-        fill="none"
-        stroke="var(--color-woad)"
-        strokeWidth="3"
-        className="opacity-0 group-focus-visible:opacity-100"
-      />
+    <g role="listitem">
+      <g
+        role="button"
+        tabIndex={0}
+        data-place={figure.id}
+        data-hold={isHeld || undefined}
+        aria-label={label}
+        aria-pressed={isChosen}
+        className="group cursor-pointer outline-none"
+      >
+        <rect {...box} fill="transparent" />
+        <Shapes figure={figure} scale={scale} />
+        <rect
+          {...box}
+          fill="none"
+          stroke="var(--color-woad)"
+          strokeWidth="3"
+          className="opacity-0 group-focus-visible:opacity-100"
+        />
+      </g>
     </g>
   );
 });
@@ -93,7 +96,7 @@ const Backdrop = memo(function Backdrop({
         .map((band) => {
           const y = (drawing.heightMm - band.toMm) * scale;
           return (
-            <g key={band.fromMm} pointerEvents="none">
+            <g key={band.fromMm} aria-hidden pointerEvents="none">
               {band.reach === 'easy' && (
                 <rect
                   x="1"
@@ -137,7 +140,9 @@ const LayerView = memo(function LayerView({ layer, scale, isHeld, tree, chosenPl
     if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
     if (figure.kind === 'lot') return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} />;
     const id = figure.id as PlaceId;
-    const label = `${formatPlaceName(tree, id)}: ${describe(layer.places.get(id))}`;
+    const label = [`${formatPlaceName(tree, id)}: ${describe(layer.places.get(id))}`, layer.words.get(id) ?? '']
+      .filter(Boolean)
+      .join('; ');
     return <PlaceFigure key={id} {...{ figure, scale, isHeld, label }} isChosen={id === chosenPlace} />;
   });
 });
@@ -178,13 +183,15 @@ export function WallFigures(props: WallFiguresProps) {
     >
       <Backdrop drawing={drawing} scale={scale} hasMargin={hasMargin} />
       <ScaleContext value={scale}>{behind}</ScaleContext>
-      {drawing.layers.map((layer) => (
-        <LayerView
-          key={layer.id}
-          {...{ layer, scale, isHeld, tree }}
-          chosenPlace={chosenPlace !== null && layer.places.has(chosenPlace) ? chosenPlace : null}
-        />
-      ))}
+      <g role="list" aria-label="Places of this wall">
+        {drawing.layers.map((layer) => (
+          <LayerView
+            key={layer.id}
+            {...{ layer, scale, isHeld, tree }}
+            chosenPlace={chosenPlace !== null && layer.places.has(chosenPlace) ? chosenPlace : null}
+          />
+        ))}
+      </g>
     </g>
   );
 }

@@ -203,7 +203,7 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
             </button>
             <Button
               look="quiet"
-              className="block text-left leading-tight"
+              className="kept-on-paper block text-left leading-tight"
               aria-label={`Put ${item.name} back in ${formatPlaceName(tree, lot.homeId!)}`}
               onClick={() => void putBack(lot.id)}
             >

@@ -61,6 +61,7 @@ export function RoomPage() {
   return (
     <Page
       title={chosen.room.name}
+      paperTitle={`${chosen.room.name}, ${chosen.wall.name}`}
       tabs={<RoomTabs roomId={chosen.room.id} here={wallId} />}
       aside={
         <>

@@ -250,7 +250,7 @@ export function ViewSwitch({ kind, view }: { kind: Kind; view: (typeof STASH_VIE
   const views = listViews(kind);
   const next = views[(views.indexOf(view) + 1) % views.length]!;
   return (
-    <div role="group" aria-label="How it is shown" className="flex items-center gap-3">
+    <div role="group" aria-label="How it is shown" className="no-print flex items-center gap-3">
       {views.map((one) => (
         <button
           key={one}

@@ -121,7 +121,7 @@ interface ColumnChoiceProps {
 function ColumnChoice({ able, columns, kind }: ColumnChoiceProps) {
   const choice = useChoices((state) => state.columns);
   return (
-    <details className="relative inline-block font-normal">
+    <details className="no-print relative inline-block font-normal">
       <summary className="min-h-9 cursor-pointer list-none py-2 text-woad underline underline-offset-4">
         Columns
       </summary>

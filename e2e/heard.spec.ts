@@ -1,0 +1,63 @@
+import { expect, openSample, test } from './support.ts';
+
+/** Drawings as a screen reader hears them: lists of what is where. */
+
+test('a wall is heard as a list of its places with what is in each', async ({ page }) => {
+  await openSample(page, '/room/r1-east');
+  const places = page.getByRole('list', { name: 'Places of this wall' });
+  await expect(places.getByRole('listitem')).toHaveCount(26);
+  await expect(places).toMatchAriaSnapshot(`
+    - list "Places of this wall":
+      - listitem:
+        - 'button "Cutting table › Top: 7 things, 41 % full; Topstitching thread and Knit"'
+  `);
+  // Each says where it is and how full; what has something in it says what.
+  const heard = await places
+    .getByRole('button')
+    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!));
+  for (const label of heard) expect(label).toMatch(/^.+ › .+: (0 things|\d+ things?, .+ full; .+)$/u);
+});
+
+test('a floor plan is heard as a list of its pieces with what stands where', async ({ page }) => {
+  await openSample(page, '/room/plan/r1');
+  const pieces = page.getByRole('list', { name: 'Pieces' });
+  await expect(pieces.getByRole('listitem')).toHaveCount(13);
+  await expect(
+    pieces.getByRole('button', { name: /^Tall cubes, cube shelf: East wall, 12 cm from the left/ }),
+  ).toBeVisible();
+});
+
+test('a long list is printed whole, with its head and without what is only for the screen', async ({ page }) => {
+  await openSample(page, '/stash/fabric');
+  await page.getByRole('button', { name: 'Table' }).click();
+  await expect(page.getByRole('row').nth(5)).toBeVisible();
+  const rows = async () => page.getByRole('row').count();
+  const onScreen = await rows();
+  await page.emulateMedia({ media: 'print' });
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  const printed = await rows();
+  expect(printed).toBeGreaterThan(onScreen);
+  // Every cloth, and the heading.
+  expect(printed).toBe(126);
+  await expect(page.getByText('Stash · Heron Loft · ')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save as CSV' })).toBeHidden();
+  await expect(page.getByLabel('Words to narrow by')).toBeHidden();
+  await page.setViewportSize({ width: 718, height: 1010 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(718);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await page.emulateMedia({ media: 'screen' });
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect.poll(rows).toBeLessThan(printed);
+});
+
+test('the wheel says which cloth it is on', async ({ page }) => {
+  await openSample(page, '/stash/fabric');
+  await page.getByRole('button', { name: 'By the wheel' }).click();
+  const wheel = page.getByRole('listbox', { name: 'Cloth by the colour wheel' });
+  await wheel.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  const option = wheel.getByRole('option');
+  await expect(option).toHaveAttribute('aria-selected', 'true');
+  expect((await option.getAttribute('aria-label')) ?? (await option.textContent())).toMatch(/\w{3}/);
+});
