@@ -222,6 +222,7 @@ test('buttons are counted by the weight of ten, and the weight is remembered', a
   await expect(panel.getByRole('status').last()).toContainText('124 ± 8');
   await panel.getByRole('button', { name: 'Use this' }).click();
   await expect(ticket).toContainText('124 pieces ± 8');
+  await expect(panel).toBeHidden();
   await page.keyboard.press('m');
   await expect(panel).toContainText('Empty: 15 g, as known');
 });

@@ -125,3 +125,25 @@ test('a wall is zoomed about its middle and panned by the mouse; its tape stays 
   await page.keyboard.press('0');
   expect((await cube.boundingBox())!.width).toBeCloseTo(before.width, 0);
 });
+
+test('what is put back comes into its place, and stands still where motion is not wanted', async ({ page }) => {
+  await openSample(page, '/bench');
+  const put = page.getByRole('button', { name: 'Put Slate batik oilskin back in Bench drawers › Drawer 5' });
+  await expect(put).toBeVisible();
+  await page.goto('/room/r1-east');
+  await page.getByRole('button', { name: /^Tall cubes › B4/ }).click();
+  await page
+    .getByRole('complementary', { name: 'Ticket' })
+    .getByRole('button', { name: /linen|drill|flannel/i })
+    .first()
+    .click();
+  await page.keyboard.press('t');
+  await expect(page.getByText(/^Took out /)).toBeVisible();
+  await expect(page.locator('.arrives')).toHaveCount(0);
+  await page.keyboard.press('b');
+  await expect(page.locator('.arrives')).toHaveCount(1);
+  const name = () => page.locator('.arrives').evaluate((one) => getComputedStyle(one).animationName);
+  expect(await name()).toBe('arrive');
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  expect(await name()).toBe('none');
+});

@@ -121,9 +121,11 @@ export function Page({
 function PaperHead({ title }: { title: string }) {
   const name = useApp((state) => state.household?.settings.name ?? '');
   return (
-    <p className="hidden px-5 pb-2 font-display text-lg print:block">
-      <b>{title}</b> · <span data-name>{name}</span> · {new Date(world.nowMs()).toLocaleDateString()}
-    </p>
+    <div
+      aria-hidden
+      className="paper-head px-5 font-display text-lg"
+      data-paper={[title, name, new Date(world.nowMs()).toLocaleDateString()].join(' · ')}
+    />
   );
 }
 

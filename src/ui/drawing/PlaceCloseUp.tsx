@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import type { PlaceId } from '../../core/records/index.ts';
+import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { findWallId } from '../../core/storage/index.ts';
 import { useSize } from '../components/useSize.ts';
 import { useHousehold } from '../state/app.ts';
@@ -14,8 +14,15 @@ const MOST_SCALE = 1.3;
 const ABOVE_MM = 50;
 const EDGE_PX = 3;
 
+interface PlaceCloseUpProps {
+  readonly place: PlaceId;
+  readonly label: string;
+  /** The one that is meant, outlined. */
+  readonly chosen?: LotId;
+}
+
 /** What stands in an open place, as large as there is room; nothing where one does not look into it. */
-export function PlaceCloseUp({ place, label }: { place: PlaceId; label: string }) {
+export function PlaceCloseUp({ place, label, chosen }: PlaceCloseUpProps) {
   const household = useHousehold();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
@@ -27,6 +34,7 @@ export function PlaceCloseUp({ place, label }: { place: PlaceId; label: string }
   if (!at || things.length === 0) return null;
   const top = Math.max(at.y, Math.min(...things.map(({ y }) => y)) - ABOVE_MM);
   const height = at.y + at.height - top;
+  const spot = things.find(({ id }) => id === chosen);
   const scale = size ? Math.min((size.width - 2 * EDGE_PX) / at.width, MOST_PX / height, MOST_SCALE) : 0;
   return (
     <div ref={frame} className="w-full">
@@ -39,6 +47,17 @@ export function PlaceCloseUp({ place, label }: { place: PlaceId; label: string }
       >
         <g transform={`translate(${EDGE_PX - at.x * scale} ${EDGE_PX - top * scale})`}>
           {scale > 0 && [at, ...things].map((figure) => <Shapes key={figure.id} {...{ figure, scale }} />)}
+          {spot && scale > 0 && (
+            <rect
+              x={spot.x * scale}
+              y={spot.y * scale}
+              width={spot.width * scale}
+              height={spot.height * scale}
+              fill="none"
+              stroke="var(--color-ink)"
+              strokeWidth="2.5"
+            />
+          )}
         </g>
       </svg>
     </div>

@@ -1,5 +1,5 @@
-import { memo, type ReactNode } from 'react';
-import type { Figure, Layer, WallDrawing } from '../../core/drawing/index.ts';
+import { memo, useState, type ReactNode } from 'react';
+import type { Figure, Ink, Layer, WallDrawing } from '../../core/drawing/index.ts';
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import type { PlaceState } from '../../core/whereabouts/index.ts';
@@ -35,9 +35,19 @@ const Plain = memo(function Plain({ figure, scale }: FigureProps) {
 });
 
 /** A lot is pointed at; by keys it is reached through the ticket of its place. */
-const LotFigure = memo(function LotFigure({ figure, scale, isHeld }: FigureProps & { isHeld: boolean }) {
+const LotFigure = memo(function LotFigure({
+  figure,
+  scale,
+  isHeld,
+  isNew,
+}: FigureProps & { isHeld: boolean; isNew: boolean }) {
   return (
-    <g aria-hidden data-lot={figure.id} data-hold={isHeld || undefined} className="cursor-pointer">
+    <g
+      aria-hidden
+      data-lot={figure.id}
+      data-hold={isHeld || undefined}
+      className={`cursor-pointer ${isNew ? 'arrives' : ''}`}
+    >
       <Shapes figure={figure} scale={scale} />
       <rect {...getBox(figure, scale)} fill="transparent" />
     </g>
@@ -134,11 +144,33 @@ interface LayerProps {
   readonly chosenPlace: PlaceId | null;
 }
 
+const NOTHING: ReadonlySet<string> = new Set();
+const KEPT: ReadonlySet<Ink> = new Set<Ink>(['out', 'lent']);
+
+/** The things that lie there, not those whose room is only kept. */
+function listThere({ figures }: Layer): Set<string> {
+  const isThere = ({ kind, shapes }: Figure) =>
+    kind === 'lot' && shapes.some(({ ink, type }) => type === 'text' || !KEPT.has(ink));
+  return new Set(figures.filter(isThere).map(({ id }) => id));
+}
+
+/** What came into a part of the wall since it was shown last; nothing where it is shown for the first time. */
+function useArrived(layer: Layer): ReadonlySet<string> {
+  const [shown, setShown] = useState({ layer, arrived: NOTHING });
+  if (shown.layer === layer) return shown.arrived;
+  const before = listThere(shown.layer);
+  const arrived = new Set([...listThere(layer)].filter((id) => !before.has(id)));
+  setShown({ layer, arrived });
+  return arrived;
+}
+
 /** A part of the wall: where an act did not touch it, it stays as it is on the screen. */
 const LayerView = memo(function LayerView({ layer, scale, isHeld, tree, chosenPlace }: LayerProps) {
+  const arrived = useArrived(layer);
   return layer.figures.map((figure, i) => {
     if (figure.kind === 'unit') return <Plain key={`${figure.id} ${i}`} figure={figure} scale={scale} />;
-    if (figure.kind === 'lot') return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} />;
+    if (figure.kind === 'lot')
+      return <LotFigure key={figure.id} {...{ figure, scale, isHeld }} isNew={arrived.has(figure.id)} />;
     const id = figure.id as PlaceId;
     const label = [`${formatPlaceName(tree, id)}: ${describe(layer.places.get(id))}`, layer.words.get(id) ?? '']
       .filter(Boolean)

@@ -5,6 +5,7 @@ import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
 import { Page } from '../../components/Page.tsx';
 import { wordWhere } from '../../text/where.ts';
+import { PlaceCloseUp } from '../../drawing/PlaceCloseUp.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
@@ -41,6 +42,9 @@ export function FindPage() {
   );
 }
 
+/** A wall that is lower than so much of its length leaves room under it. */
+const LOW = 0.45;
+
 function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
   const show = useApp((state) => state.show);
   const tree = getTree(household);
@@ -73,6 +77,15 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
           onPlace={(id) => show({ type: 'place', id })}
           onLot={(id) => show({ type: 'lot', id })}
         />
+      )}
+      {drawing && where.placeId && drawing.heightMm < LOW * drawing.widthMm && (
+        <div className="px-4 pb-4 md:px-5">
+          <PlaceCloseUp
+            place={where.placeId}
+            label={`${formatPlaceName(tree, where.placeId)}, close up`}
+            {...(where.isThere && { chosen: lotId })}
+          />
+        </div>
       )}
       {where.placeId === null && (
         <p className="px-5 pt-6">
