@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
+import { toDay } from '../../core/units/index.ts';
 import { useApp, world } from '../state/app.ts';
 import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
@@ -124,7 +125,7 @@ function PaperHead({ title }: { title: string }) {
     <div
       aria-hidden
       className="paper-head px-5 font-display text-lg"
-      data-paper={[title, name, new Date(world.nowMs()).toLocaleDateString()].join(' · ')}
+      data-paper={[title, name, toDay(world.nowMs())].join(' · ')}
     />
   );
 }

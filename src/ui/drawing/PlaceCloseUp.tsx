@@ -5,6 +5,7 @@ import { useSize } from '../components/useSize.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getLotsByPlace } from '../state/whereabouts.ts';
+import { Outline } from './Outline.tsx';
 import { getWallDrawing } from './wallDrawing.ts';
 import { Shapes } from './WallPicture.tsx';
 
@@ -47,17 +48,7 @@ export function PlaceCloseUp({ place, label, chosen }: PlaceCloseUpProps) {
       >
         <g transform={`translate(${EDGE_PX - at.x * scale} ${EDGE_PX - top * scale})`}>
           {scale > 0 && [at, ...things].map((figure) => <Shapes key={figure.id} {...{ figure, scale }} />)}
-          {spot && scale > 0 && (
-            <rect
-              x={spot.x * scale}
-              y={spot.y * scale}
-              width={spot.width * scale}
-              height={spot.height * scale}
-              fill="none"
-              stroke="var(--color-ink)"
-              strokeWidth="2.5"
-            />
-          )}
+          {spot && scale > 0 && <Outline box={spot} scale={scale} stroke="var(--color-ink)" />}
         </g>
       </svg>
     </div>

@@ -4,6 +4,7 @@ import type { LotId, PlaceId } from '../../core/records/index.ts';
 import type { PlaceTree } from '../../core/storage/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { useSize } from '../components/useSize.ts';
+import { Outline } from './Outline.tsx';
 import { ScaleContext } from './scale.ts';
 import { Tape } from './Tape.tsx';
 import { useZoom } from './useZoom.ts';
@@ -115,17 +116,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
   const free = chosenPlace ? drawing.places.get(chosenPlace)?.widthLeftMm : null;
   return (
     <g pointerEvents="none">
-      {place && (
-        <rect
-          x={place.x * scale}
-          y={place.y * scale}
-          width={place.width * scale}
-          height={place.height * scale}
-          fill="none"
-          stroke="var(--color-woad)"
-          strokeWidth="2.5"
-        />
-      )}
+      {place && <Outline box={place} scale={scale} stroke="var(--color-woad)" />}
       {place && free !== null && free !== undefined && free * scale > 12 && (
         <>
           <path
@@ -151,25 +142,8 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
       )}
       {chosen && (
         <>
-          <rect
-            x={chosen.x * scale - 2}
-            y={chosen.y * scale - 2}
-            width={chosen.width * scale + 4}
-            height={chosen.height * scale + 4}
-            fill="none"
-            stroke="var(--color-paper)"
-            strokeWidth="5"
-          />
-          <rect
-            data-testid="spot"
-            x={chosen.x * scale - 2}
-            y={chosen.y * scale - 2}
-            width={chosen.width * scale + 4}
-            height={chosen.height * scale + 4}
-            fill="none"
-            stroke="var(--color-ink)"
-            strokeWidth="2.5"
-          />
+          <Outline box={chosen} scale={scale} stroke="var(--color-paper)" strokeWidth="5" outPx={2} />
+          <Outline box={chosen} scale={scale} stroke="var(--color-ink)" outPx={2} testId="spot" />
         </>
       )}
     </g>
