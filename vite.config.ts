@@ -1,5 +1,7 @@
 import { join } from 'node:path';
+import { compileMessageOrThrow } from '@lingui/message-utils/compileMessage';
 import { marked } from 'marked';
+import PO from 'pofile';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { runnerImport, type Plugin } from 'vite';
@@ -49,6 +51,21 @@ const madeSample: Plugin & { isBuilt: boolean } = {
   },
 };
 
+/** The catalogues of the other languages, each message read once and for all; what is not said in one stays English. */
+const catalogues: Plugin = {
+  name: 'catalogues',
+  transform: {
+    filter: { id: /\.po$/ },
+    handler(text) {
+      const said = PO.parse(text).items.flatMap(({ msgid, msgstr: [words] }) =>
+        words ? [[msgid, words] as const] : [],
+      );
+      const read = said.map(([message, words]) => [message, compileMessageOrThrow(words)]);
+      return { code: `export default ${JSON.stringify(Object.fromEntries(read))}`, map: null };
+    },
+  },
+};
+
 /** A page of docs/guide as the app shows it: its title, its picture, and what it says. */
 const guidePages: Plugin = {
   name: 'guide-pages',
@@ -69,6 +86,7 @@ export default defineConfig({
   plugins: [
     madeSample,
     guidePages,
+    catalogues,
     react(),
     tailwindcss(),
     // Works without a network after the first visit; a new version waits until the sewist says so.

@@ -37,6 +37,7 @@ const CHECKS = [
   ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
   ['lint', 'npm', ['run', '--silent', 'lint']],
   ['imports', 'node', ['tools/imports.mjs']],
+  ['wording in every language', 'node', ['tools/words.mjs', '--check']],
   ['unused code', 'npm', ['run', '--silent', 'unused']],
 ];
 const waiting = [...CHECKS];

@@ -60,7 +60,7 @@ export function runBalance(args: string[], terminal: Terminal): ExitCode {
   }
   for (const { sort, places, usable, takes } of sorts) {
     const share = usable > 0 ? Math.round((100 * takes) / usable) : 0;
-    terminal.print(`${SORT_WORDS[sort]}: ${places} places, ${share} % of what is to be filled`);
+    terminal.print(`${SORT_WORDS()[sort]}: ${places} places, ${share} % of what is to be filled`);
   }
   for (const { kind, lots } of left) terminal.print(`without room: ${lots} of ${wordKindPlural(kind)}`);
   terminal.print(isEnough ? 'All of it has room.' : `${formatVolume(leftMm3, units)} will not go in.`);

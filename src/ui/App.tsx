@@ -3,6 +3,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Shell } from './components/Shell.tsx';
 import { ErrorBoundary } from './components/ErrorBoundary.tsx';
 import { useApp } from './state/app.ts';
+import { t } from './language/index.ts';
 
 /** Screens load when they are opened. */
 function screen<K extends string>(load: () => Promise<Readonly<Record<K, ComponentType>>>, name: K) {
@@ -57,7 +58,7 @@ export function App() {
   if (phase === 'loading')
     return (
       <p role="status" className="grid h-full place-items-center font-display text-xl text-stone">
-        Opening the sewing room…
+        {t('Opening the sewing room…')}
       </p>
     );
   if (phase === 'damaged' || phase === 'newer')

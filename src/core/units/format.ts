@@ -1,7 +1,21 @@
 import type { UnitSystem } from './parse.ts';
 
-function trimZeros(text: string): string {
-  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+/** How the reader's language parts the decimals of what is measured. A comma is read as well as a point, see parse.ts. */
+let decimalMark: '.' | ',' = '.';
+
+/** The point, until another is said; the screens say so when they change their language. */
+export function setDecimalMark(mark: '.' | ','): void {
+  decimalMark = mark;
+}
+
+/** So many digits behind the mark. */
+function fixed(value: number, digits: number): string {
+  return value.toFixed(digits).replace('.', decimalMark);
+}
+
+/** At most so many digits behind the mark. */
+function short(value: number, digits: number): string {
+  return String(Number(value.toFixed(digits))).replace('.', decimalMark);
 }
 
 /** Nearest eighth of an inch as people write it: 63.5 mm → `2 1/2`. */
@@ -20,14 +34,14 @@ function toEighths(inches: number): string {
 
 /** A length of cloth: metres with two digits, or yards with two. */
 export function formatClothLength(mm: number, system: UnitSystem): string {
-  return system === 'metric' ? `${(mm / 1000).toFixed(2)} m` : `${(mm / 914.4).toFixed(2)} yd`;
+  return system === 'metric' ? `${fixed(mm / 1000, 2)} m` : `${fixed(mm / 914.4, 2)} yd`;
 }
 
 /** A way on foot, as exactly as feet go: tenths of a metre under ten, then whole ones; or whole feet. */
 export function formatWay(mm: number, system: UnitSystem): string {
   if (system === 'imperial') return `${Math.round(mm / 304.8)} ft`;
   const metres = mm / 1000;
-  return `${metres < 10 ? trimZeros(metres.toFixed(1)) : String(Math.round(metres))} m`;
+  return `${metres < 10 ? short(metres, 1) : String(Math.round(metres))} m`;
 }
 
 /**
@@ -40,36 +54,34 @@ export function roundByDoubt(value: number, sigma: number, least: number): { val
   if (Math.round(rounded / step) < 2) step /= 10;
   step = Math.max(step, least);
   const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
-  const write = (one: number) => (Math.round(one / step) * step).toFixed(digits);
+  const write = (one: number) => fixed(Math.round(one / step) * step, digits);
   return { value: write(value), doubt: write(rounded) };
 }
 
 /** The size of a thing or place: whole millimetres under 10 cm, else centimetres; or inches by the eighth. */
 export function formatSize(mm: number, system: UnitSystem): string {
   if (system === 'imperial') return `${toEighths(mm / 25.4)} in`;
-  return mm < 100 ? `${Math.round(mm)} mm` : `${trimZeros((mm / 10).toFixed(1))} cm`;
+  return mm < 100 ? `${Math.round(mm)} mm` : `${short(mm / 10, 1)} cm`;
 }
 
 /** Width × height (× depth), one unit for all. */
 export function formatSizes(sizesMm: readonly number[], system: UnitSystem): string {
   if (system === 'imperial') return `${sizesMm.map((mm) => toEighths(mm / 25.4)).join(' × ')} in`;
-  return `${sizesMm.map((mm) => trimZeros((mm / 10).toFixed(1))).join(' × ')} cm`;
+  return `${sizesMm.map((mm) => short(mm / 10, 1)).join(' × ')} cm`;
 }
 
 /** Cloth by area: square metres, or square yards. */
 export function formatArea(mm2: number, system: UnitSystem): string {
-  return system === 'metric' ? `${(mm2 / 1e6).toFixed(2)} m²` : `${(mm2 / 836_127.36).toFixed(2)} sq yd`;
+  return system === 'metric' ? `${fixed(mm2 / 1e6, 2)} m²` : `${fixed(mm2 / 836_127.36, 2)} sq yd`;
 }
 
 export function formatMass(g: number, system: UnitSystem): string {
-  if (system === 'imperial') return g < 453.6 ? `${(g / 28.3495).toFixed(1)} oz` : `${(g / 453.592).toFixed(1)} lb`;
-  return g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(g < 10_000 ? 2 : 1)} kg`;
+  if (system === 'imperial') return g < 453.6 ? `${fixed(g / 28.3495, 1)} oz` : `${fixed(g / 453.592, 1)} lb`;
+  return g < 1000 ? `${Math.round(g)} g` : `${fixed(g / 1000, g < 10_000 ? 2 : 1)} kg`;
 }
 
 export function formatVolume(mm3: number, system: UnitSystem): string {
-  return system === 'imperial'
-    ? `${trimZeros((mm3 / 28_316_846.592).toFixed(1))} cu ft`
-    : `${trimZeros((mm3 / 1e6).toFixed(mm3 < 1e7 ? 1 : 0))} l`;
+  return system === 'imperial' ? `${short(mm3 / 28_316_846.592, 1)} cu ft` : `${short(mm3 / 1e6, mm3 < 1e7 ? 1 : 0)} l`;
 }
 
 /** From this on one counts in hours. */
@@ -78,6 +90,7 @@ const HOURS_FROM_MIN = 600;
 /** Seconds a month as a sewist feels them: `38 min`, under ten minutes with one digit, from ten hours on `36 h`. */
 export function formatMinutes(seconds: number): string {
   const minutes = Math.abs(seconds) < 3 ? 0 : seconds / 60;
-  if (Math.abs(minutes) >= HOURS_FROM_MIN) return `${Math.round(minutes / 60).toLocaleString('en')} h`;
-  return `${Math.abs(minutes) < 10 ? trimZeros(minutes.toFixed(1)) : String(Math.round(minutes))} min`;
+  if (Math.abs(minutes) >= HOURS_FROM_MIN)
+    return `${Math.round(minutes / 60).toLocaleString(decimalMark === '.' ? 'en' : 'de')} h`;
+  return `${Math.abs(minutes) < 10 ? short(minutes, 1) : String(Math.round(minutes))} min`;
 }

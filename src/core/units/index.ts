@@ -19,6 +19,7 @@ export {
   formatWay,
   roundByDoubt,
   formatMinutes,
+  setDecimalMark,
 } from './format.ts';
 export { readShort, writeShort } from './short.ts';
 export { toDay, toMonth } from './calendar.ts';

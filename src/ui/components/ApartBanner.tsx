@@ -5,36 +5,36 @@ import { useApp } from '../state/app.ts';
 import { dropApart, putRight } from '../state/hands.ts';
 import { saveRaw } from '../state/backup.ts';
 import { wordFieldFault } from '../text/gateFaults.ts';
-import { wordCount } from '../text/index.ts';
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
+import { perLanguage, t } from '../language/index.ts';
 
-const TABLES: Record<KeptApart['table'], string> = {
-  items: 'A thing',
-  lots: 'A thing',
-  places: 'A place',
-  plans: 'A plan',
-  projects: 'A project',
-  settings: 'The settings',
-  events: 'A line of the daybook',
-};
+const TABLES = perLanguage((): Record<KeptApart['table'], string> => ({
+  items: t('A thing'),
+  lots: t('A thing'),
+  places: t('A place'),
+  plans: t('A plan'),
+  projects: t('A project'),
+  settings: t('The settings'),
+  events: t('A line of the daybook'),
+}));
 
 const show = (value: unknown) => {
-  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? 'nothing');
+  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? t('nothing'));
   return text.length > 60 ? `${text.slice(0, 60)}…` : text;
 };
 
 function wordProposal({ is, nearest }: Proposal): string {
-  if (nearest === undefined) return `“${show(is)}” would be left out.`;
+  if (nearest === undefined) return t('“{show}” would be left out.', { show: show(is) });
   if (typeof nearest === 'string' && typeof is === 'string' && is.startsWith(nearest))
-    return `Its first ${nearest.length} letters would be kept: “${show(nearest)}”`;
-  return `“${show(is)}” would become “${show(nearest)}”.`;
+    return t('Its first {nearest} letters would be kept: “{show}”', { nearest: nearest.length, show: show(nearest) });
+  return t('“{show}” would become “{show2}”.', { show: show(is), show2: show(nearest) });
 }
 
 function nameOf(apart: KeptApart, nameOfItem: (id: string) => string | undefined): string {
   const raw = apart.raw as { name?: unknown; itemId?: unknown; subject?: unknown } | null;
   const name = [raw?.name, nameOfItem(String(raw?.itemId)), raw?.subject].find((one) => typeof one === 'string');
-  return typeof name === 'string' ? `${TABLES[apart.table]}: ${name}` : TABLES[apart.table];
+  return typeof name === 'string' ? `${TABLES()[apart.table]}: ${name}` : TABLES()[apart.table];
 }
 
 /** What did not read is set apart; the rest works. Here it can be put right, saved as it was found, or let go. */
@@ -46,31 +46,36 @@ export function ApartBanner() {
   const mends = listMends(apart);
   return (
     <section
-      aria-label="Set apart"
+      aria-label={t('Set apart')}
       className="no-print border-b border-l-4 border-b-thread border-l-weld bg-linen px-5 py-2 text-sm"
     >
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <p
           role="status"
-          {...explained('Records and lines of the daybook that could not be read when this browser opened them.')}
+          {...explained(t('Records and lines of the daybook that could not be read when this browser opened them.'))}
         >
-          {wordCount(mends.length, 'record')} could not be read and {mends.length === 1 ? 'is' : 'are'} set apart. All
-          else works as before.
+          {t(
+            '{mends, plural, one {# record} other {# records}} could not be read and {part} set apart. All else works as before.',
+            { mends: mends.length, part: mends.length === 1 ? t('is') : t('are') },
+          )}
         </p>
         <Button look="quiet" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-          {isOpen ? 'Close' : 'Look at them'}
+          {isOpen ? t('Close') : t('Look at them')}
         </Button>
         <Button look="quiet" onClick={() => saveRaw(apart)}>
-          Save them as they are
+          {t('Save them as they are')}
         </Button>
       </div>
       {isOpen && (
-        <ul aria-label="What is set apart" className="mt-2 max-h-48 space-y-2 overflow-y-auto">
+        <ul aria-label={t('What is set apart')} className="mt-2 max-h-48 space-y-2 overflow-y-auto">
           {mends.map((mend) => (
             <li key={mend.of.n} className="dotted-row py-1">
               <p>
                 <strong>{nameOf(mend.of, (id) => items?.get(id as never)?.name)}</strong>
-                {mend.others.length > 0 && `, with ${wordCount(mend.others.length, 'record')} that hang on it`}
+                {mend.others.length > 0 &&
+                  t(', with {others, plural, one {# record} other {# records}} that hang on it', {
+                    others: mend.others.length,
+                  })}
               </p>
               {mend.of.faults.slice(0, 4).map((fault) => (
                 <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>
@@ -83,11 +88,11 @@ export function ApartBanner() {
               <span className="flex gap-4">
                 {mend.records && (
                   <Button look="quiet" onClick={() => void putRight(mend, [mend.of, ...mend.others])}>
-                    Put it right
+                    {t('Put it right')}
                   </Button>
                 )}
                 <Button look="quiet" onClick={() => void dropApart([mend.of, ...mend.others])}>
-                  Throw it away
+                  {t('Throw it away')}
                 </Button>
               </span>
             </li>

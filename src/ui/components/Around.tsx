@@ -5,6 +5,7 @@ import { getTree } from '../state/derived.ts';
 import { getLotsByPlace } from '../state/whereabouts.ts';
 import { explained } from './explained.ts';
 import { computeAround, computeContents } from '../../core/whereabouts/index.ts';
+import { t } from '../language/index.ts';
 
 /** More than so many are counted. */
 const NAMED = 4;
@@ -19,17 +20,19 @@ export function Around({ household, id }: { household: Household; id: LotId }) {
   }, [household, placeId, id]);
   if (!around) return null;
   const lines = [
-    ['In front of it', around.inFront],
-    ['On top of it', around.onTop],
-    ['Behind it', around.behind],
+    [t('In front of it'), around.inFront],
+    [t('On top of it'), around.onTop],
+    [t('Behind it'), around.behind],
   ] as const;
   const told = lines.filter(([, ids]) => ids.length > 0);
   if (told.length === 0) return null;
   return (
     <ul
-      aria-label="What lies around it"
+      aria-label={t('What lies around it')}
       className="mt-1 text-stone"
-      {...explained('From how the place was packed with all that lies in it: seen from the front, the nearest first.')}
+      {...explained(
+        t('From how the place was packed with all that lies in it: seen from the front, the nearest first.'),
+      )}
     >
       {told.map(([words, ids]) => (
         <li key={words}>
@@ -42,7 +45,7 @@ export function Around({ household, id }: { household: Household; id: LotId }) {
               </Link>
             </span>
           ))}
-          {ids.length > NAMED && ` and ${ids.length - NAMED} more`}
+          {ids.length > NAMED && t(' and {named} more', { named: ids.length - NAMED })}
         </li>
       ))}
     </ul>

@@ -16,10 +16,10 @@ import { Swatch } from '../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getWhereabouts, getLotsByPlace } from '../state/whereabouts.ts';
-import { wordCount } from '../text/index.ts';
 import { useFound } from '../state/finder.ts';
 import { findClass, findFrameClass } from './find.ts';
 import { wordWhereShort } from '../text/where.ts';
+import { t } from '../language/index.ts';
 
 /** Small words of a question: "what is in the …?" */
 const SMALL = new Set(['what', 'is', 'in', 'the', 'this', 'which', 'where', 'of', 'a']);
@@ -37,7 +37,11 @@ function findPlaces(household: Household, query: string): { id: PlaceId; name: s
     const name = formatPlaceName(tree, id);
     const own = name.toLowerCase();
     if (telling.every((word) => own.includes(word)))
-      found.push({ id, name, lots: wordCount(byPlace.get(id)?.length ?? 0, 'thing') });
+      found.push({
+        id,
+        name,
+        lots: t('{n, plural, one {# thing} other {# things}}', { n: byPlace.get(id)?.length ?? 0 }),
+      });
     if (found.length === MOST_PLACES) break;
   }
   return found;
@@ -145,8 +149,8 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
       <div className={findFrameClass}>
         <ComboboxInput
           id="find-box"
-          aria-label="Where is the…"
-          placeholder="Where is the…"
+          aria-label={t('Where is the…')}
+          placeholder={t('Where is the…')}
           autoComplete="off"
           autoFocus={isWanted}
           className={findClass}
@@ -167,7 +171,7 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
             role="status"
             className="absolute right-0 z-20 mt-1 w-full border border-thread bg-paper p-3 text-stone shadow-md"
           >
-            Nothing is called that, or nearly.
+            {t('Nothing is called that, or nearly.')}
           </p>
         )}
         <Answers places={places} found={found} projects={projects} />
@@ -190,7 +194,7 @@ function Answers({ places, found, projects }: AnswersProps) {
     <ComboboxOptions className="absolute right-0 z-20 mt-1 max-h-[70vh] w-full overflow-auto border border-thread bg-paper shadow-md md:w-[430px]">
       {places.map(({ id, name, lots }) => (
         <Choice key={id} value={id} name={name}>
-          what is in it: {lots}
+          {t('what is in it: {lots}', { lots })}
         </Choice>
       ))}
       {found.map(({ lotId }) => {
@@ -203,7 +207,7 @@ function Answers({ places, found, projects }: AnswersProps) {
       })}
       {projects.map(({ id, name }) => (
         <Choice key={id} value={id} name={name}>
-          a project: its page
+          {t('a project: its page')}
         </Choice>
       ))}
     </ComboboxOptions>

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { findClass, findFrameClass } from './find.ts';
+import { t } from '../language/index.ts';
 
 const FindBox = lazy(async () => ({ default: (await import('./FindBox.tsx')).FindBox }));
 
@@ -15,8 +16,8 @@ export function FindField() {
           <input
             maxLength={200}
             id="find-box"
-            aria-label="Where is the…"
-            placeholder="Where is the…"
+            aria-label={t('Where is the…')}
+            placeholder={t('Where is the…')}
             autoComplete="off"
             className={findClass}
             value={typed}

@@ -1,4 +1,5 @@
 import { AreaField } from './fields.tsx';
+import { t } from '../language/index.ts';
 
 interface FlawsFieldProps {
   readonly value: string;
@@ -12,12 +13,12 @@ interface FlawsFieldProps {
 export function FlawsField({ value, bad, hint, onChange }: FlawsFieldProps) {
   return (
     <AreaField
-      label="Holes and stains, one a line"
+      label={t('Holes and stains, one a line')}
       rows={3}
       maxLength={4000}
       value={value}
-      fault={bad === null ? undefined : `“${bad}” does not read: write stain 4 × 6 at 30, 120.`}
-      placeholder="stain 4 × 6 at 30, 120"
+      fault={bad === null ? undefined : t('“{bad}” does not read: write stain 4 × 6 at 30, 120.', { bad })}
+      placeholder={t('stain 4 × 6 at 30, 120')}
       hint={hint}
       onChange={(event) => onChange(event.target.value)}
     />

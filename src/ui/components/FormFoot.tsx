@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button } from './Button.tsx';
+import { t } from '../language/index.ts';
 
 /** The foot of a small form: keep it, or leave it; further acts at the right. */
 export function FormFoot({ save, onDone, children }: { save: string; onDone: () => void; children?: ReactNode }) {
@@ -8,7 +9,7 @@ export function FormFoot({ save, onDone, children }: { save: string; onDone: () 
       <Button look="strong" type="submit">
         {save}
       </Button>
-      <Button onClick={onDone}>Leave it</Button>
+      <Button onClick={onDone}>{t('Leave it')}</Button>
       {children && <span className="ml-auto">{children}</span>}
     </div>
   );

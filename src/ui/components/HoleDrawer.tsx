@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Hole } from '../../core/layout/index.ts';
 import { useDrag } from './useDrag.ts';
+import { t } from '../language/index.ts';
 
 interface HoleDrawerProps {
   /** The outline, as it is drawn. */
@@ -39,7 +40,7 @@ export function HoleDrawer({ path, toCloth, snap, onHole }: HoleDrawerProps) {
   return (
     <>
       <path d={path} fill="transparent" className="cursor-crosshair" {...drag}>
-        <title>Drag over a hole to draw it</title>
+        <title>{t('Drag over a hole to draw it')}</title>
       </path>
       {drawn && (
         <rect

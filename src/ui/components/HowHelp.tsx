@@ -2,12 +2,13 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useState } from 'react';
 import { Button } from './Button.tsx';
 import { listExplained, type Explained } from './listExplained.ts';
+import { t } from '../language/index.ts';
 
 const SHOWN = 3;
 
 function wordValues(values: readonly string[]): string {
   const more = values.length - SHOWN;
-  return `${values.slice(0, SHOWN).join(' · ')}${more > 0 ? ` and ${more} more` : ''}`;
+  return `${values.slice(0, SHOWN).join(' · ')}${more > 0 ? t(' and {more} more', { more }) : ''}`;
 }
 
 /** How every number in sight was made; those of the row one was in come first. */
@@ -21,16 +22,16 @@ export function HowHelp({ onClose }: { onClose: () => void }) {
       <div aria-hidden className="fixed inset-0 bg-ink/30" />
       <div className="fixed inset-0 grid place-items-center p-4">
         <DialogPanel className="flex max-h-full w-full max-w-2xl flex-col bg-paper p-6 shadow-md">
-          <DialogTitle className="font-display text-xl font-semibold">How these numbers were made</DialogTitle>
-          <div className="mt-3 min-h-0 overflow-y-auto" tabIndex={0} role="region" aria-label="Numbers in sight">
-            {all.length === 0 && <p>No number is in sight here.</p>}
-            {near.length > 0 && <HowList name="Where you are" rows={near} />}
+          <DialogTitle className="font-display text-xl font-semibold">{t('How these numbers were made')}</DialogTitle>
+          <div className="mt-3 min-h-0 overflow-y-auto" tabIndex={0} role="region" aria-label={t('Numbers in sight')}>
+            {all.length === 0 && <p>{t('No number is in sight here.')}</p>}
+            {near.length > 0 && <HowList name={t('Where you are')} rows={near} />}
             {far.length > 0 && (
-              <HowList name={near.length > 0 ? 'Elsewhere on the screen' : 'On the screen'} rows={far} />
+              <HowList name={near.length > 0 ? t('Elsewhere on the screen') : t('On the screen')} rows={far} />
             )}
           </div>
           <Button className="mt-4 self-start" look="strong" onClick={onClose}>
-            Close
+            {t('Close')}
           </Button>
         </DialogPanel>
       </div>

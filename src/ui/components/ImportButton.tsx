@@ -6,23 +6,30 @@ import { useApp, world } from '../state/app.ts';
 import { useHanded } from '../state/handed.ts';
 import { replace } from '../state/hands.ts';
 import { wordBundleFault } from '../text/bundleFaults.ts';
-import { wordCount } from '../text/index.ts';
 import { wordLineFault } from '../text/lineFaults.ts';
 import { Button } from './Button.tsx';
 import { FileInput } from './FileInput.tsx';
+import { t } from '../language/index.ts';
 
 const JoinPanel = lazy(async () => ({ default: (await import('./JoinPanel.tsx')).JoinPanel }));
 
 function wordContents({ household, events }: Chronicle): string {
   const { lots, places, settings } = household;
-  const parts = [wordCount(lots.size, 'thing'), wordCount(places.size, 'place')];
-  return `${settings.name}: ${parts.join(', ')}, ${wordCount(events.length, 'daybook line')}`;
+  const parts = [
+    t('{n, plural, one {# thing} other {# things}}', { n: lots.size }),
+    t('{n, plural, one {# place} other {# places}}', { n: places.size }),
+  ];
+  return t('{settings}: {parts}, {events, plural, one {# daybook line} other {# daybook lines}}', {
+    settings: settings.name,
+    parts: parts.join(', '),
+    events: events.length,
+  });
 }
 
 type Rest = Extract<Unpacked, { type: 'faulty' }>['rest'];
 
 /** Opens a bundle file: read and checked whole, every fault listed; what it would replace is said before it does. */
-export function ImportButton({ label = 'Open a file' }: { label?: string }) {
+export function ImportButton({ label = t('Open a file') }: { label?: string }) {
   const input = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<string[]>([]);
   const [offered, setOffered] = useState<Chronicle | null>(null);
@@ -63,7 +70,7 @@ export function ImportButton({ label = 'Open a file' }: { label?: string }) {
       const plan = planMerge({ household: now.household, events: now.events }, chronicle);
       setJoining(plan.ok && plan.value.theirsNew.length > 0 ? plan.value : null);
     } catch (error) {
-      setFaults([`The file could not be read (${String(error)}).`]);
+      setFaults([t('The file could not be read ({error}).', { error: String(error) })]);
     } finally {
       setReading(null);
     }
@@ -83,12 +90,12 @@ export function ImportButton({ label = 'Open a file' }: { label?: string }) {
 
   return (
     <div>
-      <FileInput ref={input} label="Yardmist file" accept=".zip" onFiles={([file]) => void read(file!)} />
+      <FileInput ref={input} label={t('Yardmist file')} accept=".zip" onFiles={([file]) => void read(file!)} />
       {reading ? (
         <p role="status" className="flex items-center gap-3">
-          Reading the file…
+          {t('Reading the file…')}
           <Button data-key="escape" onClick={() => reading.abort()}>
-            Stop
+            {t('Stop')}
           </Button>
         </p>
       ) : (
@@ -124,11 +131,13 @@ function Offered({ chronicle, joining, onDone }: OfferedProps) {
   return (
     <div role="status" className="mt-3 border-l-4 border-woad bg-linen p-3">
       <p>
-        The file is whole: <strong>{wordContents(chronicle)}</strong>.
+        {t('The file is whole:')} <strong>{wordContents(chronicle)}</strong>.
       </p>
       {household && (
         <p className="mt-1">
-          It takes the place of {wordContents({ household, events })}. That one is set aside and can be brought back.
+          {t('It takes the place of {contents}. That one is set aside and can be brought back.', {
+            contents: wordContents({ household, events }),
+          })}
         </p>
       )}
       {joining && isOther && (
@@ -140,13 +149,13 @@ function Offered({ chronicle, joining, onDone }: OfferedProps) {
         <Button
           look={isOther ? 'plain' : 'strong'}
           onClick={() => {
-            void replace(chronicle, `Opened ${chronicle.household.settings.name}.`);
+            void replace(chronicle, t('Opened {name}.', { name: chronicle.household.settings.name }));
             onDone();
           }}
         >
-          {isOther ? 'Open it instead' : 'Open it'}
+          {isOther ? t('Open it instead') : t('Open it')}
         </Button>
-        <Button onClick={onDone}>Keep what is here</Button>
+        <Button onClick={onDone}>{t('Keep what is here')}</Button>
       </div>
     </div>
   );
@@ -162,7 +171,7 @@ interface FileFaultsProps {
 function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
   return (
     <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
-      <p className="font-semibold">The file was not opened. What you have is untouched.</p>
+      <p className="font-semibold">{t('The file was not opened. What you have is untouched.')}</p>
       <ul className="mt-1 list-disc pl-5">
         {faults.slice(0, 3).map((fault) => (
           <li key={fault} className="break-words">
@@ -170,22 +179,27 @@ function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
           </li>
         ))}
       </ul>
-      {faults.length > 3 && <p className="mt-1">and {faults.length - 3} more.</p>}
+      {faults.length > 3 && <p className="mt-1">{t('and {faults} more.', { faults: faults.length - 3 })}</p>}
       {rest && (
         <div className="mt-2">
           <p>
-            Without {wordCount(rest.apart.length, 'record')} that {rest.apart.length === 1 ? 'does' : 'do'} not read,
-            the rest is whole: <strong>{wordContents(rest.chronicle)}</strong>.
+            {t('Without {apart, plural, one {# record} other {# records}} that {part} not read, the rest is whole:', {
+              apart: rest.apart.length,
+              part: rest.apart.length === 1 ? t('does') : t('do'),
+            })}{' '}
+            <strong>{wordContents(rest.chronicle)}</strong>.
           </p>
           <Button
             className="mt-2"
             onClick={() => {
               const { chronicle, apart } = rest;
-              void replace(chronicle, `Opened what could be read.`, { apart });
+              void replace(chronicle, t('Opened what could be read.'), { apart });
               onDone();
             }}
           >
-            Open it without {rest.apart.length === 1 ? 'that one' : `these ${rest.apart.length}`}
+            {t('Open it without {part}', {
+              part: rest.apart.length === 1 ? t('that one') : t('these {apart}', { apart: rest.apart.length }),
+            })}
           </Button>
         </div>
       )}

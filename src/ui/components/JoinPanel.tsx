@@ -6,21 +6,24 @@ import { formatPlaceName } from '../../core/storage/index.ts';
 import { useApp, useHousehold, world } from '../state/app.ts';
 import { replace } from '../state/hands.ts';
 import { getTree } from '../state/derived.ts';
-import { wordCount, wordEvent } from '../text/index.ts';
+import { wordEvent } from '../text/index.ts';
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
 import { toTable } from '../../core/words/index.ts';
+import { perLanguage, t } from '../language/index.ts';
 
-const ASPECTS = toTable<string>({
-  '': 'whether it is there',
-  state: 'where it is',
-  homeId: 'where its home is',
-  lengthMm: 'how much there is',
-  reserved: 'what is promised of it',
-  parentId: 'where it stands',
-  learntPerMonth: 'how often it is used',
-  label: 'its label',
-});
+const ASPECTS = perLanguage(() =>
+  toTable<string>({
+    '': t('whether it is there'),
+    state: t('where it is'),
+    homeId: t('where its home is'),
+    lengthMm: t('how much there is'),
+    reserved: t('what is promised of it'),
+    parentId: t('where it stands'),
+    learntPerMonth: t('how often it is used'),
+    label: t('its label'),
+  }),
+);
 /** More are decided by the later one, or by one press. */
 const LISTED = 60;
 
@@ -39,7 +42,9 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
       const places = joined.fault.slice(0, 3).map(({ path }) => path);
       tell({
         tone: 'fault',
-        text: `They do not join as they are (${places.join(', ')}). Nothing was changed; mend it on one of the two first.`,
+        text: t('They do not join as they are ({places}). Nothing was changed; mend it on one of the two first.', {
+          places: places.join(', '),
+        }),
         canUndo: false,
       });
       return;
@@ -47,7 +52,10 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
     // Photos that are here stay; those of the other device come.
     const isDone = await replace(
       { ...joined.value, photos: plan.theirs.photos ?? [] },
-      `Joined ${wordCount(theirsNew.length, 'line')} of the other daybook. What was here before can be brought back.`,
+      t(
+        'Joined {n, plural, one {# line} other {# lines}} of the other daybook. What was here before can be brought back.',
+        { n: theirsNew.length },
+      ),
       { from: plan.mine.events },
     );
     setJoining(false);
@@ -56,30 +64,34 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
   const all = (side: Side | null) =>
     setSides(side === null ? new Map() : new Map(conflicts.map((one) => [one.key, side] as const)));
   return (
-    <section aria-label="Join the two daybooks" className="mt-3 space-y-2">
-      <p {...explained('Lines of the two daybooks, compared by what they are, not by when they were written.')}>
-        The same household, continued elsewhere: <strong>{wordCount(theirsNew.length, 'line')}</strong> of its daybook{' '}
-        {theirsNew.length === 1 ? 'is' : 'are'} new here, and <strong>{wordCount(mineNew.length, 'line')}</strong> of
-        this one {mineNew.length === 1 ? 'is' : 'are'} not in the file.
+    <section aria-label={t('Join the two daybooks')} className="mt-3 space-y-2">
+      <p {...explained(t('Lines of the two daybooks, compared by what they are, not by when they were written.'))}>
+        {t('The same household, continued elsewhere:')}{' '}
+        <strong>{t('{n, plural, one {# line} other {# lines}}', { n: theirsNew.length })}</strong>{' '}
+        {t('of its daybook {part} new here, and', { part: theirsNew.length === 1 ? t('is') : t('are') })}{' '}
+        <strong>{t('{n, plural, one {# line} other {# lines}}', { n: mineNew.length })}</strong>{' '}
+        {t('of this one {part} not in the file.', { part: mineNew.length === 1 ? t('is') : t('are') })}
       </p>
       {conflicts.length > 0 && (
         <>
           <p>
-            {wordCount(conflicts.length, 'thing')} changed in both. Of each, the later is chosen; choose otherwise where
-            it is not so. Whatever you choose, every line of both stays in the daybook.
+            {t(
+              '{conflicts, plural, one {# thing} other {# things}} changed in both. Of each, the later is chosen; choose otherwise where it is not so. Whatever you choose, every line of both stays in the daybook.',
+              { conflicts: conflicts.length },
+            )}
           </p>
           <div className="flex flex-wrap gap-3">
             <Button look="quiet" onClick={() => all(null)}>
-              The later of each
+              {t('The later of each')}
             </Button>
             <Button look="quiet" onClick={() => all('mine')}>
-              All as it is here
+              {t('All as it is here')}
             </Button>
             <Button look="quiet" onClick={() => all('theirs')}>
-              All as in the file
+              {t('All as in the file')}
             </Button>
           </div>
-          <ul aria-label="Changed in both" className="max-h-96 overflow-y-auto">
+          <ul aria-label={t('Changed in both')} className="max-h-96 overflow-y-auto">
             {conflicts.slice(0, LISTED).map((conflict) => (
               <ConflictLine
                 key={conflict.key}
@@ -91,14 +103,14 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
             ))}
           </ul>
           {conflicts.length > LISTED && (
-            <p className="text-stone" {...explained('Counted; they are decided as the buttons above say.')}>
-              and {conflicts.length - LISTED} more, decided likewise.
+            <p className="text-stone" {...explained(t('Counted; they are decided as the buttons above say.'))}>
+              {t('and {listed} more, decided likewise.', { listed: conflicts.length - LISTED })}
             </p>
           )}
         </>
       )}
       <Button look="strong" disabled={isJoining} onClick={() => void join()}>
-        {isJoining ? 'Joining …' : 'Join both'}
+        {isJoining ? t('Joining …') : t('Join both')}
       </Button>
     </section>
   );
@@ -131,14 +143,14 @@ function ConflictLine({
           ? (household.items.get(id as never)?.name ?? theirs.subject)
           : theirs.subject;
   const ways = [
-    ['mine', 'Here', mine],
-    ['theirs', 'In the file', theirs],
+    ['mine', t('Here'), mine],
+    ['theirs', t('In the file'), theirs],
   ] as const;
   return (
     <li className="dotted-row py-1.5">
       <fieldset>
         <legend className="font-semibold">
-          {name} <span className="font-normal text-stone">{ASPECTS[aspect] ?? 'what it says'}</span>
+          {name} <span className="font-normal text-stone">{ASPECTS()[aspect] ?? t('what it says')}</span>
         </legend>
         {ways.map(([which, words, event]) => (
           <label key={which} className="flex min-h-11 items-center gap-2 md:min-h-8">
@@ -149,8 +161,8 @@ function ConflictLine({
               checked={side === which}
               onChange={() => onChoose(which)}
             />
-            <span {...explained('The last line of that daybook that has to do with it.')}>
-              {words}: {event ? `${wordEvent(event, units)}, ${format(event.atMs, 'd MMM HH:mm')}` : 'as it was'}
+            <span {...explained(t('The last line of that daybook that has to do with it.'))}>
+              {words}: {event ? `${wordEvent(event, units)}, ${format(event.atMs, t('d MMM HH:mm'))}` : t('as it was')}
             </span>
           </label>
         ))}

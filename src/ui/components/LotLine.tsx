@@ -3,6 +3,7 @@ import type { Item, LotId } from '../../core/records/index.ts';
 import { Swatch } from '../drawing/Swatch.tsx';
 import { explained } from './explained.ts';
 import { useOpen } from '../state/app.ts';
+import { t } from '../language/index.ts';
 
 interface LotLineProps {
   readonly id: LotId;
@@ -30,7 +31,7 @@ export function LotLine({ id, item, nth, more, how, children }: LotLineProps) {
         {nth !== undefined && (
           <span
             className="tabular w-6 shrink-0 text-right text-sm text-stone"
-            {...explained('Counted in the order that was chosen.')}
+            {...explained(t('Counted in the order that was chosen.'))}
           >
             {nth}
           </span>

@@ -3,6 +3,7 @@ import { linkClass } from './Button.tsx';
 import { takesRoom } from '../../core/records/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { derive, getTree } from '../state/derived.ts';
+import { t } from '../language/index.ts';
 
 /** What a household has not yet; null where it has both. */
 export const getLacking = derive((household): 'both' | 'things' | 'places' | null => {
@@ -32,23 +33,23 @@ export function NeedsFirst({ says, needs }: NeedsFirstProps) {
         {places && (
           <li>
             <Link to="/room/plan?do=furnish" className={linkClass}>
-              Say what stands in the room
+              {t('Say what stands in the room')}
             </Link>
-            : shelves, drawers, bins.
+            {t(': shelves, drawers, bins.')}
           </li>
         )}
         {things && (
           <li>
             <Link to="/heaps" className={linkClass}>
-              Say how much you own, by the heap
+              {t('Say how much you own, by the heap')}
             </Link>
-            , or{' '}
+            {t(', or')}{' '}
             <Link to="/stash" className={linkClass}>
-              thing by thing
+              {t('thing by thing')}
             </Link>
-            , or bring in{' '}
+            {t(', or bring in')}{' '}
             <Link to="/list" className={linkClass}>
-              a list
+              {t('a list')}
             </Link>
             .
           </li>

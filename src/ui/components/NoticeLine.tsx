@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { useApp } from '../state/app.ts';
 import { undo } from '../state/hands.ts';
+import { t } from '../language/index.ts';
 
 /** What just happened, with its undo: over the head of the screen, where nothing is done. A fault stays until it is read. */
 export function NoticeLine() {
@@ -30,7 +31,7 @@ export function NoticeLine() {
               className="pointer-events-auto min-h-9 font-semibold underline underline-offset-4"
               onClick={() => void undo()}
             >
-              Undo
+              {t('Undo')}
             </button>
           )}
           {notice.offer && (
@@ -44,7 +45,7 @@ export function NoticeLine() {
           )}
           <button
             type="button"
-            aria-label="Close message"
+            aria-label={t('Close message')}
             className="pointer-events-auto min-h-9 px-1 text-lg"
             onClick={() => tell(null)}
           >

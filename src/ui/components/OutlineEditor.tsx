@@ -7,6 +7,7 @@ import { TextField } from './fields.tsx';
 import { HoleDrawer } from './HoleDrawer.tsx';
 import { useDrag } from './useDrag.ts';
 import { useSize } from './useSize.ts';
+import { t } from '../language/index.ts';
 
 /** Corners that are dragged lie on this, mm; with Shift an arrow key moves by one. */
 const SNAP_MM = 5;
@@ -77,7 +78,7 @@ export function OutlineEditor(props: OutlineEditorProps) {
       <div
         ref={frame}
         className="overflow-hidden"
-        {...explained('Drawn to scale. Drag a corner, or move it by the arrow keys.', label)}
+        {...explained(t('Drawn to scale. Drag a corner, or move it by the arrow keys.'), label)}
       >
         {size && (
           <svg
@@ -118,7 +119,12 @@ export function OutlineEditor(props: OutlineEditorProps) {
                 <Corner
                   key={n}
                   at={toScreen(point)}
-                  label={`Corner ${n + 1} of ${outline.length}: ${formatSize(point.xMm, units)} across, ${formatSize(point.yMm, units)} along`}
+                  label={t('Corner {n} of {outline}: {size} across, {size2} along', {
+                    n: n + 1,
+                    outline: outline.length,
+                    size: formatSize(point.xMm, units),
+                    size2: formatSize(point.yMm, units),
+                  })}
                   isChosen={n === chosen}
                   onChoose={() => setChosen(n)}
                   onMove={(right, down, isSnapped) => {
@@ -168,7 +174,7 @@ function Middles({ outline, toScreen, onAdd }: MiddlesProps) {
         className="cursor-copy"
         onPointerDown={() => onAdd(n)}
       >
-        <title>A corner more</title>
+        <title>{t('A corner more')}</title>
         <circle r="9" fill="transparent" />
         <path d="M-5 0H5M0 -5V5" stroke="var(--color-woad)" strokeWidth="2" />
       </g>
@@ -210,17 +216,17 @@ function ChosenCorner({ corner, units, canAdd, canRemove, onMove, onAdd, onRemov
   return (
     <div className="mt-2 flex flex-wrap items-end gap-3">
       <MeasureField
-        label="This corner, across"
+        label={t('This corner, across')}
         mm={corner.xMm}
         units={units}
         onKeep={(xMm) => onMove({ ...corner, xMm })}
       />
-      <MeasureField label="along" mm={corner.yMm} units={units} onKeep={(yMm) => onMove({ ...corner, yMm })} />
+      <MeasureField label={t('along')} mm={corner.yMm} units={units} onKeep={(yMm) => onMove({ ...corner, yMm })} />
       <Button disabled={!canAdd} onClick={onAdd}>
-        A corner more
+        {t('A corner more')}
       </Button>
       <Button disabled={!canRemove} onClick={onRemove}>
-        Take it away
+        {t('Take it away')}
       </Button>
     </div>
   );

@@ -4,6 +4,7 @@ import { toDay } from '../../core/units/index.ts';
 import { useApp, world } from '../state/app.ts';
 import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
+import { t } from '../language/index.ts';
 
 interface PageProps {
   readonly title: string;
@@ -56,7 +57,7 @@ export function Page({
   tabs,
   foot,
   aside,
-  asideLabel = 'Ticket',
+  asideLabel = t('Ticket'),
   onDropFiles,
   children,
 }: PageProps) {

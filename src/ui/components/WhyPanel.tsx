@@ -1,5 +1,6 @@
 import { explained } from './explained.ts';
 import { Unanswered } from './Unanswered.tsx';
+import { t } from '../language/index.ts';
 
 /** What speaks for where something is: each line in words, with how it was found out. Null while it is worked out; nothing to say shows nothing. */
 export function WhyPanel({
@@ -19,7 +20,7 @@ export function WhyPanel({
         <p key={words} className="mt-1" {...explained(how)}>
           {words}
         </p>
-      )) ?? (again ? <Unanswered again={again} /> : <p className="mt-1 text-stone">Working it out…</p>)}
+      )) ?? (again ? <Unanswered again={again} /> : <p className="mt-1 text-stone">{t('Working it out…')}</p>)}
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { getGroups } from '../state/groups.ts';
 import { wordWish } from '../text/wishes.ts';
 import { Button } from './Button.tsx';
 import { createLiftWish, createWish, findWish } from '../../core/acts/index.ts';
+import { t } from '../language/index.ts';
 
 interface WishButtonProps {
   readonly wish: Partial<Omit<Wish, 'id'>> & Pick<Wish, 'kind'>;
@@ -22,8 +23,8 @@ export function WishButton({ wish, children, onDone }: WishButtonProps) {
     const next = { ...whole, id: world.createId() };
     const words = wordWish(known ?? next, household, getTree(household), getGroups(household));
     const isDone = known
-      ? await act((now) => createLiftWish(now, known.id), `No longer asked: ${words}`)
-      : await act((now) => createWish(now, next), `Asked of every plan: ${words}`);
+      ? await act((now) => createLiftWish(now, known.id), t('No longer asked: {words}', { words }))
+      : await act((now) => createWish(now, next), t('Asked of every plan: {words}', { words }));
     if (isDone) onDone?.();
   };
   return (

@@ -9,6 +9,7 @@ import {
 } from 'react';
 import { getTextLimit } from '../../core/records/index.ts';
 import { explained } from './explained.ts';
+import { t } from '../language/index.ts';
 
 const boxClass =
   'h-11 w-full rounded border border-stone/60 bg-field px-2 md:h-9 aria-invalid:border-madder aria-invalid:border-2';
@@ -35,9 +36,9 @@ function LettersLeft({ left }: { left: number }) {
     <p
       role="status"
       className="mt-0.5 text-sm text-stone"
-      {...explained('What this field takes at most, less the letters that stand in it.')}
+      {...explained(t('What this field takes at most, less the letters that stand in it.'))}
     >
-      {left === 1 ? '1 letter' : `${left} letters`} left
+      {t('{part} left', { part: left === 1 ? t('1 letter') : t('{left} letters', { left }) })}
     </p>
   );
 }

@@ -42,7 +42,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
       const { ticket, household, show, setCutting } = useApp.getState();
       // What is only looked at has no ticket: nothing of it is taken, cut or edited.
       const lotId = ticket?.type === 'lot' ? ticket.id : null;
-      const screen = SCREENS[Number(event.key) - 1];
+      const screen = SCREENS()[Number(event.key) - 1];
       if (screen) void navigate(screen.to);
       else
         switch (event.key.toLowerCase()) {

@@ -5,6 +5,7 @@ import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getWallDrawing } from './wallDrawing.ts';
 import { WallPicture, type MarkedSpot } from './WallPicture.tsx';
+import { t } from '../language/index.ts';
 
 interface PlacePictureProps {
   readonly place: PlaceId;
@@ -58,7 +59,7 @@ export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
       spots={marked}
       lots={lots}
       mostPx={mostPx}
-      label={`${marked.map(({ place }) => formatPlaceName(tree, place)).join(', ')}, on its wall`}
+      label={t('{marked}, on its wall', { marked: marked.map(({ place }) => formatPlaceName(tree, place)).join(', ') })}
     />
   ));
 }

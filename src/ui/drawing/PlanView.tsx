@@ -9,6 +9,7 @@ import { createPlanFrame, INK, PlanMarks, PlanPiece, PlanShell, ShownFinding } f
 import { Tape } from './Tape.tsx';
 import { useZoom } from './useZoom.ts';
 import { ZoomButtons } from './ZoomButtons.tsx';
+import { t } from '../language/index.ts';
 
 const MARGIN_PX = 34;
 const NARROW_PX = 600;
@@ -101,7 +102,7 @@ export function PlanView(props: PlanViewProps) {
   const isNarrow = size.width < NARROW_PX;
   const tables = pieces.flatMap(({ unit }) => (unit.kind === 'table' ? [computeFootprint(room, unit)] : []));
   const isUnderTable = ({ xMm, yMm }: PlanPoint) => tables.some((table) => isInside(listCorners(table), { xMm, yMm }));
-  const nameOf = ({ unit, name }: Piece) => (unit.isFixed ? `${name} (locked)` : name);
+  const nameOf = ({ unit, name }: Piece) => (unit.isFixed ? t('{name} (locked)', { name }) : name);
   // Where it is narrow the names of what hangs or stands under a table are left out.
   const named = pieces.flatMap((piece) => {
     const print = computeFootprint(room, piece.unit);
@@ -137,7 +138,7 @@ export function PlanView(props: PlanViewProps) {
           >
             <g transform={`translate(${offset} ${MARGIN_PX})`}>
               <PlanShell room={room} frame={frame} />
-              <g role={grip && 'list'} aria-label={grip && 'Pieces'}>
+              <g role={grip && 'list'} aria-label={grip && t('Pieces')}>
                 {pieces
                   .toSorted((a, b) => a.unit.yMm + a.unit.heightMm - b.unit.yMm - b.unit.heightMm)
                   .map((piece) => (
@@ -181,7 +182,7 @@ export function PlanView(props: PlanViewProps) {
           </svg>
         </div>
       </div>
-      <ZoomButtons zooming={zooming} whole="Whole plan" />
+      <ZoomButtons zooming={zooming} whole={t('Whole plan')} />
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { useSize } from '../components/useSize.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { createPlanFrame, INK, PlanPiece, PlanShell } from './planParts.tsx';
+import { t } from '../language/index.ts';
 
 const MOST_PX = 300;
 const PAD_PX = 10;
@@ -36,11 +37,14 @@ export function RoundPlan({ stops }: { stops: readonly PlaceId[] }) {
   });
   const walk = [...start, ...here.map(({ point }) => point), ...start];
   return (
-    <div ref={holder} {...explained('The stops in their turn, on the floor plan; from the first station and back.')}>
+    <div ref={holder} {...explained(t('The stops in their turn, on the floor plan; from the first station and back.'))}>
       {scale > 0 && (
         <svg
           role="img"
-          aria-label={`The way round in ${room.name}, ${here.length === 1 ? 'one stop' : `${here.length} stops`}`}
+          aria-label={t('The way round in {room}, {part}', {
+            room: room.name,
+            part: here.length === 1 ? t('one stop') : t('{here} stops', { here: here.length }),
+          })}
           width={wide * scale + 2 * PAD_PX}
           height={deep * scale + 2 * PAD_PX}
           className="block select-none"

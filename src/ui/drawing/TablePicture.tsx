@@ -1,8 +1,8 @@
 import { getColour } from '../../core/colour/index.ts';
 import { USUAL_STAGING, type LotId } from '../../core/records/index.ts';
 import { useHousehold } from '../state/app.ts';
-import { wordCount } from '../text/index.ts';
 import { computePresentPackage } from '../../core/whereabouts/index.ts';
+import { t } from '../language/index.ts';
 
 /** Of the picture, mm of the table a px at most. */
 const HIGH_PX = 190;
@@ -52,7 +52,9 @@ export function TablePicture({ lots, mark }: { lots: readonly LotId[]; mark: 'fr
   return (
     <svg
       role="img"
-      aria-label={`The table from above, with ${wordCount(piles.length, 'thing')}`}
+      aria-label={t('The table from above, with {piles, plural, one {# thing} other {# things}}', {
+        piles: piles.length,
+      })}
       viewBox={`-4 -4 ${widthMm * scale + 8} ${HIGH_PX + 8}`}
       className="block w-full"
       style={{ maxWidth: widthMm * scale + 8 }}

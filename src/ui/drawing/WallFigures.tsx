@@ -3,9 +3,10 @@ import type { Figure, Ink, Layer, WallDrawing } from '../../core/drawing/index.t
 import type { LotId, PlaceId } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import type { PlaceState } from '../../core/whereabouts/index.ts';
-import { wordCount, wordReach } from '../text/index.ts';
+import { wordReach } from '../text/index.ts';
 import { ScaleContext } from './scale.ts';
 import { ShapeView } from './ShapeView.tsx';
+import { t } from '../language/index.ts';
 
 function getBox(figure: Figure, scale: number) {
   return {
@@ -131,8 +132,12 @@ const Backdrop = memo(function Backdrop({
 
 function describe(state: PlaceState | undefined): string {
   if (!state) return '';
-  const full = state.isOverFull ? ', over full' : state.lots === 0 ? '' : `, ${Math.round(state.fill * 100)} % full`;
-  return `${wordCount(state.lots, 'thing')}${full}`;
+  const full = state.isOverFull
+    ? t(', over full')
+    : state.lots === 0
+      ? ''
+      : t(', {fill} % full', { fill: Math.round(state.fill * 100) });
+  return t('{lots, plural, one {# thing} other {# things}}{full}', { lots: state.lots, full });
 }
 
 interface LayerProps {
@@ -215,7 +220,7 @@ export function WallFigures(props: WallFiguresProps) {
     >
       <Backdrop drawing={drawing} scale={scale} hasMargin={hasMargin} />
       <ScaleContext value={scale}>{behind}</ScaleContext>
-      <g role="list" aria-label="Places of this wall">
+      <g role="list" aria-label={t('Places of this wall')}>
         {drawing.layers.map((layer) => (
           <LayerView
             key={layer.id}

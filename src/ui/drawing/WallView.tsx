@@ -10,6 +10,7 @@ import { Tape } from './Tape.tsx';
 import { useZoom } from './useZoom.ts';
 import { ZoomButtons } from './ZoomButtons.tsx';
 import { WallFigures } from './WallFigures.tsx';
+import { t } from '../language/index.ts';
 
 interface WallViewProps {
   readonly drawing: WallDrawing;
@@ -100,7 +101,7 @@ export function WallView(props: WallViewProps) {
           </svg>
         </div>
       </div>
-      <ZoomButtons {...{ zooming }} whole="Whole wall" />
+      <ZoomButtons {...{ zooming }} whole={t('Whole wall')} />
     </div>
   );
 }
@@ -136,7 +137,7 @@ function Marks({ drawing, scale, units, chosenPlace, chosenLot }: MarksProps) {
             strokeWidth="3"
             paintOrder="stroke"
           >
-            {formatSize(free, units)} left
+            {t('{size} left', { size: formatSize(free, units) })}
           </text>
         </>
       )}

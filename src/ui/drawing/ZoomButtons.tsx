@@ -1,4 +1,5 @@
 import type { Zoom } from './useZoom.ts';
+import { t } from '../language/index.ts';
 
 /** Smaller, whole and larger, at the lower right of a drawing. */
 export function ZoomButtons({ zooming, whole }: { zooming: Zoom; whole: string }) {
@@ -17,10 +18,10 @@ export function ZoomButtons({ zooming, whole }: { zooming: Zoom; whole: string }
     </button>
   );
   return (
-    <div role="group" aria-label="Zoom" className="no-print flex self-end pr-3 md:absolute md:right-0 md:bottom-2">
-      {button('-', 'Smaller', () => step(-1), isWhole)}
+    <div role="group" aria-label={t('Zoom')} className="no-print flex self-end pr-3 md:absolute md:right-0 md:bottom-2">
+      {button('-', t('Smaller'), () => step(-1), isWhole)}
       {!isWhole && button('0', whole, showWhole, false)}
-      {button('+', 'Larger', () => step(1), isMost)}
+      {button('+', t('Larger'), () => step(1), isMost)}
     </div>
   );
 }

@@ -1,12 +1,13 @@
 import { passGate, stampEvent } from '../../core/daybook/index.ts';
 import type { DaybookEvent, Household } from '../../core/records/index.ts';
-import { wordCount, wordEvent } from '../text/index.ts';
+import { wordEvent } from '../text/index.ts';
 import type { AppState, Make, Notice } from './appState.ts';
 import { countGiven } from './given.ts';
 import { inTurn } from './inTurn.ts';
 import type { Kept } from './kept.ts';
 import { untilShown } from './showing.ts';
 import { world } from './world.ts';
+import { formatNumber, t } from '../language/index.ts';
 
 /** Loaded when it is first wanted. */
 export const loadLater = () => import('./later.ts');
@@ -46,9 +47,9 @@ export class Acting {
         }, done);
       if (conflicts.length === 0) return lay();
       if (conflicts.some(({ field }) => field === ''))
-        return this.refuse('What was edited here is gone, or was changed whole, meanwhile. Nothing was changed.');
-      return this.refuse(`${wordConflicts(conflicts)} Nothing was changed yet.`, {
-        label: 'Keep mine',
+        return this.refuse(t('What was edited here is gone, or was changed whole, meanwhile. Nothing was changed.'));
+      return this.refuse(t('{conflicts} Nothing was changed yet.', { conflicts: wordConflicts(conflicts) }), {
+        label: t('Keep mine'),
         take: () => void inTurn(lay),
       });
     });
@@ -62,17 +63,24 @@ export class Acting {
       const own = event ?? getUndoable(events);
       const chosen = own && (event || own.seq >= countGiven(events)) ? own : null;
       const plan = household && chosen ? planUndo(household, events, chosen) : null;
-      if (!chosen || !plan?.ok) return this.refuse(event ? 'It was taken back already.' : 'There is nothing to undo.');
+      if (!chosen || !plan?.ok)
+        return this.refuse(event ? t('It was taken back already.') : t('There is nothing to undo.'));
       const { others } = plan.value;
       // Two pieces of work in a large household: a key that was pressed meanwhile comes between.
       await new Promise((resolve) => setTimeout(resolve));
       if (others.length === 0) return this.takeBack(chosen);
       const all = others.length + 1;
       return this.refuse(
-        `Something that came later builds on this, ${wordCount(others.length, 'line')} of the daybook. Nothing was changed.`,
+        t(
+          'Something that came later builds on this, {others, plural, one {# line} other {# lines}} of the daybook. Nothing was changed.',
+          { others: others.length },
+        ),
         {
-          label: `Take back all ${all}`,
-          take: () => void inTurn(() => this.takeBack(chosen, `Took back ${wordCount(all, 'line')}.`)),
+          label: t('Take back all {all}', { all }),
+          take: () =>
+            void inTurn(() =>
+              this.takeBack(chosen, t('Took back {all, plural, one {# line} other {# lines}}.', { all })),
+            ),
         },
       );
     });
@@ -120,7 +128,10 @@ export class Acting {
     if (fault?.code === 'behind') return this.refuse((await loadLater()).wordStoreFault(fault));
     if (fault) {
       this.set({ storeFault: fault });
-      if (!isUnkept) return this.refuse(`${(await loadLater()).wordStoreFault(fault)} Nothing was changed.`);
+      if (!isUnkept)
+        return this.refuse(
+          t('{storeFault} Nothing was changed.', { storeFault: (await loadLater()).wordStoreFault(fault) }),
+        );
       kept.waiting = [...kept.waiting, step.value];
     }
     this.set({
@@ -138,8 +149,8 @@ export class Acting {
 
   private tellLong({ changes }: DaybookEvent): void {
     if (changes.length <= LONG_WRITE) return;
-    const count = changes.length.toLocaleString('en');
-    const text = `Keeping ${count} records; nothing is done until all are in …`;
+    const count = formatNumber(changes.length);
+    const text = t('Keeping {count} records; nothing is done until all are in …', { count });
     this.set({ notice: { tone: 'done', text, canUndo: false } });
   }
 }

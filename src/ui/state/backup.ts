@@ -10,6 +10,7 @@ import { wordPackFault } from '../text/lineFaults.ts';
 import { useApp, world } from './app.ts';
 import { openBeside, photoStore } from './store.ts';
 import { useChoices } from './choices.ts';
+import { t } from '../language/index.ts';
 
 /** What a file holds: of which household, and how many lines of its daybook. */
 interface Saved {
@@ -22,7 +23,7 @@ export async function packEverything(): Promise<
   { ok: true; bytes: Uint8Array; without: string; saved: Saved } | { ok: false; text: string }
 > {
   const { household, events, generation } = useApp.getState();
-  if (!household) return { ok: false, text: 'There is nothing to save yet.' };
+  if (!household) return { ok: false, text: t('There is nothing to save yet.') };
   const photos = await photoStore.loadPhotos(listShownPhotos(household));
   const { packChronicle } = await import('../../workers/keeping.ts');
   // Better a file without the photos than none.
@@ -32,7 +33,7 @@ export async function packEverything(): Promise<
     ok: true,
     bytes: packed.value,
     saved: { generation, lines: events.length },
-    without: photos.ok ? '' : `The photos are not in it: ${wordStoreFault(photos.fault)}`,
+    without: photos.ok ? '' : t('The photos are not in it: {storeFault}', { storeFault: wordStoreFault(photos.fault) }),
   };
 }
 
@@ -50,17 +51,17 @@ export async function saveEverything(): Promise<void> {
   const { household, tell } = useApp.getState();
   const packed = await packEverything();
   if (!packed.ok) {
-    tell({ tone: 'fault', text: `The file was not saved. ${packed.text}`, canUndo: false });
+    tell({ tone: 'fault', text: t('The file was not saved. {packed}', { packed: packed.text }), canUndo: false });
     return;
   }
   const name = nameFile(household!.settings.name);
   saveFile(packed.bytes, name, 'application/zip');
   if (packed.without !== '') {
-    tell({ tone: 'fault', text: `Saved ${name}. ${packed.without}`, canUndo: false });
+    tell({ tone: 'fault', text: t('Saved {name}. {without}', { name, without: packed.without }), canUndo: false });
     return;
   }
   rememberSaved(packed.saved);
-  tell({ tone: 'done', text: `Saved ${name}; it was read back and is whole.`, canUndo: false });
+  tell({ tone: 'done', text: t('Saved {name}; it was read back and is whole.', { name }), canUndo: false });
 }
 
 /** Saves what is stored just as it was found, for who can mend it by hand. */

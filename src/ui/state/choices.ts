@@ -3,6 +3,7 @@ import { persist } from 'zustand/middleware';
 import type { WallView } from '../../core/drawing/index.ts';
 import type { BandsFor } from '../../core/storage/index.ts';
 import type { Kind } from '../../core/records/index.ts';
+import { LANGUAGES } from '../language/index.ts';
 
 /** Cloth as it lies, by the colour wheel, in a table, or in figures. */
 export const STASH_VIEWS = ['laidOut', 'wheel', 'table', 'figures'] as const;
@@ -10,6 +11,9 @@ export type StashView = (typeof STASH_VIEWS)[number];
 
 /** How bright the page is. */
 export const THEMES = ['device', 'day', 'evening'] as const;
+
+/** The language of the device, where there is that, or one of them. */
+export const SPOKEN = ['device', ...LANGUAGES] as const;
 
 /** The hand that works the screen. */
 export const HANDS = ['right', 'left'] as const;
@@ -31,6 +35,7 @@ export interface Choices {
   /** By day, in the evening, or as the device has it. */
   readonly theme: (typeof THEMES)[number];
   readonly hand: (typeof HANDS)[number];
+  readonly language: (typeof SPOKEN)[number];
   readonly stashKind: Kind;
   readonly stashView: StashView;
   readonly sortBy: string;
@@ -83,6 +88,7 @@ export const useChoices = create<Choices>()(
     (): Choices => ({
       theme: 'device',
       hand: 'right',
+      language: 'device',
       stashKind: 'fabric',
       stashView: 'laidOut',
       sortBy: 'colour',

@@ -8,6 +8,7 @@ import type { AppState } from './appState.ts';
 import { inTurn } from './inTurn.ts';
 import type { Kept } from './kept.ts';
 import { world } from './world.ts';
+import { t } from '../language/index.ts';
 
 interface ReplaceHow {
   /** The lines that it was made from; refused where more was written meanwhile. */
@@ -29,7 +30,7 @@ export class Exchanging {
   readonly replace = (chronicle: Chronicle, done: string, { from, apart = [] }: ReplaceHow = {}): Promise<boolean> =>
     inTurn(async () => {
       if (from && this.get().events !== from)
-        return this.acting.refuse('Something was done here meanwhile. Nothing was changed; look at it again.');
+        return this.acting.refuse(t('Something was done here meanwhile. Nothing was changed; look at it again.'));
       const whole = passWhole(chronicle);
       if (whole.ok) return this.replaceBy(whole.value, done, apart);
       const { wordGateFaults } = await import('./later.ts');
@@ -40,12 +41,12 @@ export class Exchanging {
   readonly bringBack = async (): Promise<boolean> => {
     const previous = await this.store.loadPrevious();
     if (!previous.ok) return this.acting.refuse(wordStoreFault(previous.fault));
-    if (!previous.value) return this.acting.refuse('There is no earlier household to bring back.');
+    if (!previous.value) return this.acting.refuse(t('There is no earlier household to bring back.'));
     const { unpackChronicle } = await import('../../workers/keeping.ts');
     const read = await unpackChronicle(previous.value, { id: world.createId() as EventId, atMs: world.nowMs() });
-    if (!read.ok || read.value.type !== 'whole') return this.acting.refuse('The earlier household cannot be read.');
+    if (!read.ok || read.value.type !== 'whole') return this.acting.refuse(t('The earlier household cannot be read.'));
     const { chronicle } = read.value;
-    return this.replace(chronicle, `${chronicle.household.settings.name} is back.`);
+    return this.replace(chronicle, t('{name} is back.', { name: chronicle.household.settings.name }));
   };
 
   /** The file of the household as it is, once it is proved that it brings it back. */
@@ -63,13 +64,13 @@ export class Exchanging {
     const previous = await this.packPrevious();
     if (previous === 'unproved')
       return acting.refuse(
-        'What is here now could not be set aside so that it can be brought back. Nothing was changed.',
+        t('What is here now could not be set aside so that it can be brought back. Nothing was changed.'),
       );
     const generation = world.createId();
     const written = await store.replace(whole, generation, previous, apart);
     if (!written.ok && !this.get().isUnkept) {
       this.set({ storeFault: written.fault });
-      return acting.refuse(`${wordStoreFault(written.fault)} Nothing was changed.`);
+      return acting.refuse(t('{storeFault} Nothing was changed.', { storeFault: wordStoreFault(written.fault) }));
     }
     kept.waiting = [];
     kept.isBaseKept = written.ok;

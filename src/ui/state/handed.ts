@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { t } from '../language/index.ts';
 
 /** Where the service worker lays what another app shared. */
 const SHELF = 'yardmist-handed';
@@ -26,7 +27,7 @@ export async function takeShared(): Promise<File[]> {
   for (const request of await shelf.keys()) {
     const reply = await shelf.match(request);
     if (!reply) continue;
-    const name = decodeURIComponent(reply.headers.get('x-name') ?? 'a shared photo');
+    const name = decodeURIComponent(reply.headers.get('x-name') ?? t('a shared photo'));
     files.push(new File([await reply.blob()], name, { type: reply.headers.get('content-type') ?? '' }));
   }
   await caches.delete(SHELF);

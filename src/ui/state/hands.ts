@@ -6,6 +6,7 @@ import type { Exchanging } from './exchanging.ts';
 import { inTurn } from './inTurn.ts';
 import { Kept } from './kept.ts';
 import { store } from './store.ts';
+import { t } from '../language/index.ts';
 
 /**
  * All that changes the household or what is kept of it. What shows a household that is only looked at does not reach this
@@ -36,7 +37,7 @@ export const keepAgain = (): Promise<boolean> =>
       set({ storeFault: fault });
       return acting.refuse((await loadLater()).wordStoreFault(fault));
     }
-    set({ notice: { tone: 'done', text: 'All is kept in this browser again.', canUndo: false } });
+    set({ notice: { tone: 'done', text: t('All is kept in this browser again.'), canUndo: false } });
     return true;
   });
 
@@ -55,7 +56,7 @@ export const dropApart = (apart: readonly KeptApart[]): Promise<boolean> =>
 /** Takes what was set apart back in, with its faulty field put right. */
 export async function putRight({ records }: Mend, apart: readonly KeptApart[]): Promise<boolean> {
   const { createMended } = await import('../../core/mending/index.ts');
-  const isDone = await act((now) => createMended(now, records ?? []), 'It is back among the others.');
+  const isDone = await act((now) => createMended(now, records ?? []), t('It is back among the others.'));
   return isDone && dropApart(apart);
 }
 
@@ -65,13 +66,13 @@ store.onNews((news) => {
   void inTurn(async () => {
     if (kept.waiting.length > 0 || !kept.isBaseKept) {
       acting.refuse(
-        'Another window went on with what is kept. What is only in this window is not in it: save it to a file.',
+        t('Another window went on with what is kept. What is only in this window is not in it: save it to a file.'),
       );
       return;
     }
     if (news.type !== 'replaced') return kept.catchUp();
     await kept.load();
-    const text = 'Another window opened another household; this one shows it now.';
+    const text = t('Another window opened another household; this one shows it now.');
     set({ ticket: null, looked: null, notice: { tone: 'done', text, canUndo: false } });
   });
 });

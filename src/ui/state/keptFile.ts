@@ -3,6 +3,7 @@ import type { KeptFile } from '../../storage/index.ts';
 import { nameFile, packEverything, rememberSaved } from './backup.ts';
 import { useApp, world } from './app.ts';
 import { openBeside } from './store.ts';
+import { t } from '../language/index.ts';
 
 /** What browsers have of files that a page may write to again; the library of types does not know all of it yet. */
 interface Writable extends FileSystemFileHandle {
@@ -48,7 +49,7 @@ async function writeTo(handle: FileSystemFileHandle): Promise<number | string> {
   await stream.close();
   const back = new Uint8Array(await (await handle.getFile()).arrayBuffer());
   const isSame = back.length === packed.bytes.length && back.every((byte, i) => byte === packed.bytes[i]);
-  if (!isSame) return 'What was written does not read back the same.';
+  if (!isSame) return t('What was written does not read back the same.');
   if (packed.without !== '') return packed.without;
   rememberSaved(packed.saved);
   return packed.saved.lines;
@@ -73,9 +74,11 @@ async function write(): Promise<void> {
   isWriting = false;
   if (typeof done === 'string') {
     useKeptFile.setState({ state: 'failed', note: done });
-    useApp
-      .getState()
-      .tell({ tone: 'fault', text: `${handle.name} could not be kept up to date: ${done}`, canUndo: false });
+    useApp.getState().tell({
+      tone: 'fault',
+      text: t('{handle} could not be kept up to date: {done}', { handle: handle.name, done }),
+      canUndo: false,
+    });
     return;
   }
   written = done;
@@ -111,7 +114,7 @@ export async function pickFile(): Promise<void> {
   try {
     handle = await pick({
       suggestedName: nameFile(household.settings.name),
-      types: [{ description: 'Yardmist file', accept: { 'application/zip': ['.zip'] } }],
+      types: [{ description: t('Yardmist file'), accept: { 'application/zip': ['.zip'] } }],
     });
   } catch {
     // The browser's dialog was closed again.
@@ -121,7 +124,11 @@ export async function pickFile(): Promise<void> {
   const beside = await openBeside();
   const kept = await beside.keepFile(file);
   if (!kept.ok)
-    tell({ tone: 'fault', text: 'This browser does not remember the file; pick it again next time.', canUndo: false });
+    tell({
+      tone: 'fault',
+      text: t('This browser does not remember the file; pick it again next time.'),
+      canUndo: false,
+    });
   written = -1;
   useKeptFile.setState({ file, state: 'idle', note: '' });
   await write();

@@ -2,6 +2,7 @@ import { computeStanding, createProjectFacts, type ProjectStanding } from '../..
 import type { Household, Item, Lot, Project, ProjectId } from '../../core/records/index.ts';
 import { formatPlaceName } from '../../core/storage/index.ts';
 import { derive, getTree } from './derived.ts';
+import { t } from '../language/index.ts';
 
 export const getProjectFacts = derive(createProjectFacts);
 
@@ -16,5 +17,5 @@ export function findBag(household: Household, { bagLotId }: Project): { lot: Lot
   const lot = bagLotId && household.lots.get(bagLotId);
   const item = lot && lot.state !== 'gone' ? household.items.get(lot.itemId) : undefined;
   if (!lot || !item) return null;
-  return { lot, item, at: lot.placeId === undefined ? 'out' : formatPlaceName(getTree(household), lot.placeId) };
+  return { lot, item, at: lot.placeId === undefined ? t('out') : formatPlaceName(getTree(household), lot.placeId) };
 }

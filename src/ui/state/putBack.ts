@@ -2,6 +2,7 @@ import type { LotId } from '../../core/records/index.ts';
 import { useApp, world } from './app.ts';
 import { act } from './hands.ts';
 import type { Draft } from '../../core/daybook/index.ts';
+import { t } from '../language/index.ts';
 
 /** Puts a lot back to its home, and says so where that is over full then. */
 export async function putBack(id: LotId): Promise<boolean> {
@@ -16,7 +17,7 @@ export async function putBack(id: LotId): Promise<boolean> {
   });
   if (isDone && draft !== null && lot?.homeId) {
     const { tellStrained } = await import('./strained.ts');
-    tellStrained([lot.homeId], 'It is back.');
+    tellStrained([lot.homeId], t('It is back.'));
   }
   return isDone;
 }

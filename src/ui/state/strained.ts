@@ -5,6 +5,7 @@ import { formatMass } from '../../core/units/index.ts';
 import { useApp } from './app.ts';
 import { getTree } from './derived.ts';
 import { getLotsByPlace } from './whereabouts.ts';
+import { t } from '../language/index.ts';
 
 /** After something was put into places: says which of them hold or carry too much now, for it was done all the same. */
 export function tellStrained(placeIds: readonly PlaceId[], done: string): void {
@@ -17,9 +18,13 @@ export function tellStrained(placeIds: readonly PlaceId[], done: string): void {
     if (!place) return [];
     const state = computePlaceState(household, tree, place, getLotsByPlace(household).get(id) ?? [], 'is');
     const name = formatPlaceName(tree, id);
-    if (state.isOverFull) return `Now ${name} is over full: what is in it does not lie in it.`;
+    if (state.isOverFull) return t('Now {name} is over full: what is in it does not lie in it.', { name });
     if (!state.isTooHeavy) return [];
-    return `Now ${name} is too heavy: ${formatMass(state.massG, units)} where it carries ${formatMass(state.loadG, units)}.`;
+    return t('Now {name} is too heavy: {mass} where it carries {mass2}.', {
+      name,
+      mass: formatMass(state.massG, units),
+      mass2: formatMass(state.loadG, units),
+    });
   });
   if (said.length > 0) tell({ tone: 'fault', text: `${done} ${said.join(' ')}`, canUndo: true });
 }

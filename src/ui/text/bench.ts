@@ -1,5 +1,5 @@
 import type { HomeOffer } from '../../workers/protocol.ts';
-import { wordCount } from './grammar.ts';
+import { t } from '../language/index.ts';
 
 /** Words of the bench; not in the index, only its screens need them. */
 
@@ -8,16 +8,29 @@ const DAYS_A_MONTH = 30.44;
 
 /** `since today`, `for 3 days`. */
 export function wordSince(sinceMs: number, nowMs: number): string {
-  if (nowMs - sinceMs < DAY_MS && new Date(sinceMs).getDate() === new Date(nowMs).getDate()) return 'since today';
+  if (nowMs - sinceMs < DAY_MS && new Date(sinceMs).getDate() === new Date(nowMs).getDate()) return t('since today');
   const days = Math.round((nowMs - sinceMs) / DAY_MS);
-  return `for ${days < 60 ? wordCount(days, 'day') : wordCount(Math.round(days / DAYS_A_MONTH), 'month')}`;
+  return t('for {part}', {
+    part:
+      days < 60
+        ? t('{n, plural, one {# day} other {# days}}', { n: days })
+        : t('{n, plural, one {# month} other {# months}}', { n: Math.round(days / DAYS_A_MONTH) }),
+  });
 }
 
 /** What a place would be like with the thing in it: its kin there, who else, how full. */
 export function wordCompany({ kin, others, fill }: HomeOffer): string {
   const company = [
-    kin > 0 ? `with ${wordCount(kin, 'other')} of its group` : '',
-    others > 0 ? `${kin > 0 ? 'and' : 'beside'} ${wordCount(others, 'other group')}` : '',
+    kin > 0 ? t('with {kin, plural, one {# other} other {# others}} of its group', { kin }) : '',
+    others > 0
+      ? t('{part} {others, plural, one {# other group} other {# other groups}}', {
+          part: kin > 0 ? t('and') : t('beside'),
+          others,
+        })
+      : '',
   ].filter(Boolean);
-  return `${company.length > 0 ? company.join(' ') : 'on its own'}; then ${Math.round(100 * fill)} % full`;
+  return t('{part}; then {fill} % full', {
+    part: company.length > 0 ? company.join(' ') : t('on its own'),
+    fill: Math.round(100 * fill),
+  });
 }

@@ -1,66 +1,77 @@
 import type { DaybookEvent, EventType } from '../../core/records/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { formatAmount } from './things.ts';
+import { perLanguage, t } from '../language/index.ts';
 
-const TYPE: Record<EventType, string> = {
-  received: 'Received',
-  catalogued: 'Catalogued',
-  changed: 'Changed',
-  removed: 'Removed',
-  tookOut: 'Took out',
-  putBack: 'Put back',
-  moved: 'Moved',
-  cut: 'Cut',
-  measured: 'Measured',
-  usedUp: 'Used up',
-  planned: 'Planned',
-  adopted: 'Adopted a plan',
-  carried: 'Carried home',
-  roomChanged: 'Changed the room',
-  settingsChanged: 'Changed settings',
-  undone: 'Took back',
-  imported: 'Took in',
-  merged: 'Made one of two',
-  reserved: 'Promised',
-  released: 'Released',
-  washed: 'Washed',
-  wrapped: 'Wrapped up',
-  lent: 'Lent',
-  returned: 'Came back:',
-  gaveAway: 'Gave away',
-  sold: 'Sold',
-  threwOut: 'Threw out',
-  counted: 'Counted',
-  notFound: 'Not found:',
-  notFitting: 'Does not fit:',
-  relabelled: 'Labelled',
-  joined: 'Joined',
-  mended: 'Put right:',
-  learnt: 'Learnt how often they are used:',
-  heaped: 'Heaped up',
-  listed: 'Listed out of a heap:',
-  projected: 'Project:',
-  gathered: 'Gathered for',
-  finished: 'Finished',
-  letGo: 'Let go:',
-  inspected: 'Gone through',
-  cared: 'Looked after',
-  opened: 'Opened',
-};
+const TYPE = perLanguage((): Record<EventType, string> => ({
+  received: t('Received'),
+  catalogued: t('Catalogued'),
+  changed: t('Changed'),
+  removed: t('Removed'),
+  tookOut: t('Took out'),
+  putBack: t('Put back'),
+  moved: t('Moved'),
+  cut: t('Cut'),
+  measured: t('Measured'),
+  usedUp: t('Used up'),
+  planned: t('Planned'),
+  adopted: t('Adopted a plan'),
+  carried: t('Carried home'),
+  roomChanged: t('Changed the room'),
+  settingsChanged: t('Changed settings'),
+  undone: t('Took back'),
+  imported: t('Took in'),
+  merged: t('Made one of two'),
+  reserved: t('Promised'),
+  released: t('Released'),
+  washed: t('Washed'),
+  wrapped: t('Wrapped up'),
+  lent: t('Lent'),
+  returned: t('Came back:'),
+  gaveAway: t('Gave away'),
+  sold: t('Sold'),
+  threwOut: t('Threw out'),
+  counted: t('Counted'),
+  notFound: t('Not found:'),
+  notFitting: t('Does not fit:'),
+  relabelled: t('Labelled'),
+  joined: t('Joined'),
+  mended: t('Put right:'),
+  learnt: t('Learnt how often they are used:'),
+  heaped: t('Heaped up'),
+  listed: t('Listed out of a heap:'),
+  projected: t('Project:'),
+  gathered: t('Gathered for'),
+  finished: t('Finished'),
+  letGo: t('Let go:'),
+  inspected: t('Gone through'),
+  cared: t('Looked after'),
+  opened: t('Opened'),
+}));
 
 /** One line of the daybook. */
 export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   const { type, subject, amount, amountUnit = 'length' } = event;
   if (amount !== undefined) {
     const words = formatAmount(amount, amountUnit, units);
-    if (type === 'cut') return `Cut ${words} from ${subject}${event.forWhat ? ` for ${event.forWhat}` : ''}`;
-    if (type === 'counted') return `Counted ${words} of ${subject}`;
-    if (type === 'measured') return `Measured ${words} of ${subject}`;
-    if (type === 'reserved') return `Promised ${words} of ${subject}${event.forWhat ? ` to ${event.forWhat}` : ''}`;
+    if (type === 'cut')
+      return t('Cut {words} from {subject}{part}', {
+        words,
+        subject,
+        part: event.forWhat ? t(' for {forWhat}', { forWhat: event.forWhat }) : '',
+      });
+    if (type === 'counted') return t('Counted {words} of {subject}', { words, subject });
+    if (type === 'measured') return t('Measured {words} of {subject}', { words, subject });
+    if (type === 'reserved')
+      return t('Promised {words} of {subject}{part}', {
+        words,
+        subject,
+        part: event.forWhat ? t(' to {forWhat}', { forWhat: event.forWhat }) : '',
+      });
   }
-  if (type === 'merged' || type === 'imported') return `${TYPE[type]}: ${subject}`;
-  if (type === 'undone') return `Took back: ${subject}`;
-  if (type === 'settingsChanged') return TYPE[type];
-  if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE[type]}: ${subject}`;
-  return `${TYPE[type]} ${subject}${event.forWhat ? ` for ${event.forWhat}` : ''}`;
+  if (type === 'merged' || type === 'imported') return `${TYPE()[type]}: ${subject}`;
+  if (type === 'undone') return t('Took back: {subject}', { subject });
+  if (type === 'settingsChanged') return TYPE()[type];
+  if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE()[type]}: ${subject}`;
+  return `${TYPE()[type]} ${subject}${event.forWhat ? t(' for {forWhat}', { forWhat: event.forWhat }) : ''}`;
 }

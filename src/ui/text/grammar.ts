@@ -1,14 +1,26 @@
+import { formatNumber, getLanguage, t } from '../language/index.ts';
+
 export function capitalise(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** A word that stands in a sentence: without its capital, where a language gives capitals to beginnings only. */
+export function midSentence(words: string): string {
+  return getLanguage() === 'de' ? words : words.toLowerCase();
+}
+
 /** 1st, 2nd, 3rd, 4th, 11th, 22nd. */
 export function wordOrdinal(n: number): string {
-  const tail = n % 100 >= 11 && n % 100 <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
-  return `${n}${tail}`;
+  const last = n % 100 >= 11 && n % 100 <= 13 ? 0 : n % 10;
+  if (last === 1) return t('{n}st', { n });
+  if (last === 2) return t('{n}nd', { n });
+  return last === 3 ? t('{n}rd', { n }) : t('{n}th', { n });
 }
+
+/** `this and that`. */
+export const joinAnd = (words: readonly string[]): string => words.join(t(' and '));
 
 /** `1 lot`, `2 lots`. */
 export function wordCount(n: number, one: string, many = `${one}s`): string {
-  return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+  return `${formatNumber(n)} ${n === 1 ? one : many}`;
 }

@@ -13,56 +13,59 @@ import type {
 } from '../../core/records/index.ts';
 import { getRoomSpec } from '../../core/storage/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
-import { capitalise, wordOrdinal } from './grammar.ts';
-import { wordHolder, wordKind, wordKindPlural, wordPatternFormat, wordScrapCut } from './names.ts';
+import { wordHolders, wordKind, wordKindPlural, wordPatternFormat, wordScrapCut } from './names.ts';
 import { toTable } from '../../core/words/index.ts';
+import { formatFixed, formatNumber, perLanguage, t } from '../language/index.ts';
+import { capitalise, midSentence, wordOrdinal } from './grammar.ts';
 
 /** What a school has nothing to say of: `Cloth without a source`. */
-const MISSING: Partial<Record<School, string>> = {
-  fibre: 'a fibre',
-  weave: 'a weave',
-  weight: 'a weight',
-  source: 'a source',
-  tag: 'such a tag',
-  numberRun: 'a number',
-  garment: 'a garment',
-  era: 'an era',
-  use: 'a use',
-  type: 'a type',
-  parent: 'a known cloth',
-  behaviour: 'a cloth',
-};
+const MISSING = perLanguage((): Partial<Record<School, string>> => ({
+  fibre: t('a fibre'),
+  weave: t('a weave'),
+  weight: t('a weight'),
+  source: t('a source'),
+  tag: t('such a tag'),
+  numberRun: t('a number'),
+  garment: t('a garment'),
+  era: t('an era'),
+  use: t('a use'),
+  type: t('a type'),
+  parent: t('a known cloth'),
+  behaviour: t('a cloth'),
+}));
 
-const BEHAVIOUR = toTable<string>({
-  sheds: 'what sheds',
-  slips: 'what slips',
-  floppy: 'floppy knits',
-  heavy: 'heavy',
-  steady: 'steady',
-});
+const BEHAVIOUR = perLanguage(() =>
+  toTable<string>({
+    sheds: t('what sheds'),
+    slips: t('what slips'),
+    floppy: t('floppy knits'),
+    heavy: t('heavy'),
+    steady: t('steady'),
+  }),
+);
 
 /** Names of the usual number of classes, from the smallest; of another number each is named by its boundaries. */
-const CLASSES: Partial<Record<Measure, readonly string[]>> = {
-  lengthMm: ['remnants', 'project lengths', 'garment lengths'],
-  grammageGsm: ['light', 'middling', 'heavy'],
-  tex: ['fine', 'usual', 'heavy'],
-  usesPerMonth: ['nearly never', 'seldom', 'often', 'all the time'],
-};
+const CLASSES = perLanguage((): Partial<Record<Measure, readonly string[]>> => ({
+  lengthMm: [t('remnants'), t('project lengths'), t('garment lengths')],
+  grammageGsm: [t('light'), t('middling'), t('heavy')],
+  tex: [t('fine'), t('usual'), t('heavy')],
+  usesPerMonth: [t('nearly never'), t('seldom'), t('often'), t('all the time')],
+}));
 
 /** A value at a boundary of a measure, in the user's unit. */
 export function formatBound(measure: Measure, value: number, units: UnitSystem): string {
-  const round = Number(value.toPrecision(3)).toLocaleString('en');
+  const round = formatNumber(Number(value.toPrecision(3)));
   switch (measure) {
     case 'lengthMm':
       return formatClothLength(value, units);
     case 'envelopeMm':
       return formatSize(value, units);
     case 'grammageGsm':
-      return units === 'metric' ? `${round} g/m²` : `${(value / 33.906).toFixed(1)} oz/yd²`;
+      return units === 'metric' ? `${round} g/m²` : t('{value} oz/yd²', { value: formatFixed(value / 33.906, 1) });
     case 'tex':
-      return `tex ${round}`;
+      return t('tex {round}', { round });
     case 'usesPerMonth':
-      return `${round} times a month`;
+      return t('{round} times a month', { round });
     case 'numbers':
       return String(Math.round(value));
   }
@@ -71,14 +74,16 @@ export function formatBound(measure: Measure, value: number, units: UnitSystem):
 /** A class of a measure: its name, or from where to where it goes. */
 export function wordClass(measure: Measure, index: number, bounds: Bounds, units: UnitSystem): string {
   const at = bounds[measure].toSorted((a, b) => a - b);
-  const names = CLASSES[measure];
+  const names = CLASSES()[measure];
   if (names?.length === at.length + 1) return names[index] ?? '';
   const [from, to] = [at[index - 1], at[index]];
   const format = (value: number) => formatBound(measure, value, units);
-  if (at.length === 0) return measure === 'numbers' ? 'by hundreds' : 'all';
-  if (measure === 'numbers') return to === undefined ? `${from} and up` : `${from ?? 0}–${to - 1}`;
-  if (from === undefined) return `under ${format(to!)}`;
-  return to === undefined ? `${format(from)} and more` : `${format(from)} to ${format(to)}`;
+  if (at.length === 0) return measure === 'numbers' ? t('by hundreds') : t('all');
+  if (measure === 'numbers') return to === undefined ? t('{from} and up', { from }) : `${from ?? 0}–${to - 1}`;
+  if (from === undefined) return t('under {format}', { format: format(to!) });
+  return to === undefined
+    ? t('{format} and more', { format: format(from) })
+    : t('{format} to {format2}', { format: format(from), format2: format(to) });
 }
 
 /** `light blue`: a place on the colour wheel by its key. */
@@ -86,7 +91,7 @@ export function wordShade(key: number): string {
   const dark = key % 10;
   const family = COLOUR_FAMILIES[Math.floor(key / 10)] ?? '';
   if (family === 'white' || family === 'black' || family === 'grey') return family;
-  return `${dark < 0.35 ? 'light' : dark < 0.55 ? 'middle' : 'dark'} ${family}`;
+  return `${dark < 0.35 ? t('light') : dark < 0.55 ? t('middle') : t('dark')} ${family}`;
 }
 
 function wordPart({ by, index, of, from, to }: GroupPart, units: UnitSystem): string {
@@ -94,10 +99,15 @@ function wordPart({ by, index, of, from, to }: GroupPart, units: UnitSystem): st
     case 'number':
       return `${from}–${to}`;
     case 'length':
-      return `${formatClothLength(from, units)} to ${formatClothLength(to, units)}`;
+      return t('{clothLength} to {clothLength2}', {
+        clothLength: formatClothLength(from, units),
+        clothLength2: formatClothLength(to, units),
+      });
     case 'wheel': {
       const [first, last] = [wordShade(from), wordShade(to)];
-      return first === last ? `${first}, ${wordOrdinal(index + 1)} of ${of}` : `${first} to ${last}`;
+      return first === last
+        ? t('{first}, {ordinal} of {of}', { first, ordinal: wordOrdinal(index + 1), of })
+        : t('{first} to {last}', { first, last });
     }
   }
 }
@@ -105,7 +115,7 @@ function wordPart({ by, index, of, from, to }: GroupPart, units: UnitSystem): st
 /** What stands for a label inside others: `linen`, `100–199`, `remnants`. */
 function wordInner({ code, value }: GroupLabel, household: Household): string {
   const { bounds, units } = household.settings;
-  if (value === '') return `without ${MISSING[code] ?? 'a word of it'}`;
+  if (value === '') return t('without {missing}', { missing: MISSING()[code] ?? t('a word of it') });
   const byClass = (measure: Measure) => wordClass(measure, Number(value), bounds, units);
   switch (code) {
     case 'numberRun':
@@ -113,23 +123,23 @@ function wordInner({ code, value }: GroupLabel, household: Household): string {
     case 'lengthClass':
       return byClass('lengthMm');
     case 'often':
-      return `used ${byClass('usesPerMonth')}`;
+      return t('used {byClass}', { byClass: byClass('usesPerMonth') });
     case 'station': {
       const rooms = [...household.places.values()].filter((place) => place.level === 'room');
       return rooms.flatMap((room) => getRoomSpec(room).stations).find((one) => one.id === value)?.name ?? value;
     }
     case 'cut':
-      return wordScrapCut(value as ScrapCut).toLowerCase();
+      return midSentence(wordScrapCut(value as ScrapCut));
     case 'print':
-      return value === 'solid' ? 'plain' : 'with a print';
+      return value === 'solid' ? t('plain') : t('with a print');
     case 'behaviour':
-      return BEHAVIOUR[value] ?? value;
+      return BEHAVIOUR()[value] ?? value;
     case 'made':
-      return value === 'yes' ? 'made' : 'not yet made';
+      return value === 'yes' ? t('made') : t('not yet made');
     case 'format':
-      return value === 'large' ? 'large envelopes' : wordPatternFormat(value as PatternFormat);
+      return value === 'large' ? t('large envelopes') : wordPatternFormat(value as PatternFormat);
     case 'holder':
-      return `on ${wordHolder(value as Holder)}s`;
+      return t('on {holders}', { holders: wordHolders(value as Holder) });
     case 'parent':
       return household.items.get(value as ItemId)?.name ?? value;
     default:
@@ -142,33 +152,39 @@ function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
   const { code, value } = label;
   const inner = wordInner(label, household);
   const things =
-    kind === 'fabric' ? 'cloth' : kind === 'thread' ? 'thread' : kind === 'other' ? 'other things' : `${kind}s`;
+    kind === 'fabric'
+      ? t('cloth')
+      : kind === 'thread'
+        ? t('thread')
+        : kind === 'other'
+          ? t('other things')
+          : midSentence(wordKindPlural(kind));
   if (value === '') return `${capitalise(things)} ${inner}`;
   switch (code) {
     case 'numberRun':
     case 'era':
       return `${capitalise(things)} ${inner}`;
     case 'source':
-      return `${capitalise(things)} from ${inner}`;
+      return t('{capitalise} from {inner}', { capitalise: capitalise(things), inner });
     case 'often':
     case 'made':
     case 'holder':
       return `${capitalise(things)} ${inner}`;
     case 'parent':
-      return `Scraps of ${inner}`;
+      return t('Scraps of {inner}', { inner });
     case 'print':
-      return value === 'solid' ? `Plain ${things}` : `${capitalise(things)} ${inner}`;
+      return value === 'solid' ? t('Plain {things}', { things }) : `${capitalise(things)} ${inner}`;
     case 'garment':
     case 'use':
     case 'station':
       return `${capitalise(inner)} ${things}`;
     case 'colour':
     case 'tag':
-      return `${capitalise(inner)} ${kind === 'other' ? things : kind === 'scrap' ? 'scraps' : wordKind(kind)}`;
+      return `${capitalise(inner)} ${kind === 'other' ? things : kind === 'scrap' ? t('scraps') : wordKind(kind)}`;
     case 'weight':
       return `${capitalise(wordClass(kind === 'thread' ? 'tex' : 'grammageGsm', Number(value), household.settings.bounds, household.settings.units))} ${things}`;
     case 'fibre':
-      return kind === 'thread' ? `${capitalise(inner)} thread` : capitalise(inner);
+      return kind === 'thread' ? t('{capitalise} thread', { capitalise: capitalise(inner) }) : capitalise(inner);
     case 'behaviour':
       return value === 'heavy' || value === 'steady' ? `${capitalise(inner)} ${things}` : capitalise(inner);
     default:
@@ -182,7 +198,7 @@ export function wordInside(group: Pick<Group, 'kind' | 'labels' | 'part'>, house
     .slice(1)
     .map((label) =>
       label.code === 'weight' && label.value !== ''
-        ? wordHead(group.kind, label, household).toLowerCase()
+        ? midSentence(wordHead(group.kind, label, household))
         : wordInner(label, household),
     );
   const part = group.part ? [wordPart(group.part, household.settings.units)] : [];

@@ -1,14 +1,15 @@
 import type { HeapWay } from '../../core/records/index.ts';
 import { formatClothLength, formatMass, formatSize, formatVolume, type UnitSystem } from '../../core/units/index.ts';
+import { perLanguage, t } from '../language/index.ts';
 
 /** How a heap is measured; not in the index, only heaps need it. */
-export const HEAP_WAY_WORDS: Readonly<Record<HeapWay, string>> = {
-  pieces: 'pieces',
-  pile: 'height of the pile',
-  row: 'length of the row',
-  mass: 'weight',
-  room: 'litres of bins it fills',
-};
+export const HEAP_WAY_WORDS = perLanguage((): Readonly<Record<HeapWay, string>> => ({
+  pieces: t('pieces'),
+  pile: t('height of the pile'),
+  row: t('length of the row'),
+  mass: t('weight'),
+  room: t('litres of bins it fills'),
+}));
 
 /** Longer than this a row is told in metres or yards. */
 const LONG_ROW_MM = 10_000;
@@ -17,15 +18,17 @@ const LONG_ROW_MM = 10_000;
 function wordHeapMeasure(by: HeapWay, value: number, units: UnitSystem): string {
   switch (by) {
     case 'pieces':
-      return `${Math.round(value)} pieces`;
+      return t('{value} pieces', { value: Math.round(value) });
     case 'pile':
-      return `a pile of ${formatSize(value, units)}`;
+      return t('a pile of {size}', { size: formatSize(value, units) });
     case 'row':
-      return `a row of ${value > LONG_ROW_MM ? formatClothLength(value, units) : formatSize(value, units)}`;
+      return t('a row of {part}', {
+        part: value > LONG_ROW_MM ? formatClothLength(value, units) : formatSize(value, units),
+      });
     case 'mass':
       return formatMass(value, units);
     case 'room':
-      return `${formatVolume(value, units)} of bins`;
+      return t('{volume} of bins', { volume: formatVolume(value, units) });
   }
 }
 

@@ -18,7 +18,8 @@ export {
 export { capitalise, wordCount } from './grammar.ts';
 export { wordCure, wordCured, wordHomeOffer, wordLotReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
-export { formatAmount, formatMeasured, wordAmount, wordDoubt, wordMeasureWay, wordThing } from './things.ts';
+export { formatAmount, formatMeasured, wordAmount, wordDoubt } from './things.ts';
+export { wordMeasureWay, wordThing } from './what.ts';
 export { wordClass, wordGroup } from './groups.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';
 export { wordPackage } from './measures.ts';

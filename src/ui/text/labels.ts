@@ -6,10 +6,11 @@ import { findProjectOfBag } from '../../core/promises/index.ts';
 import type { Household, Item, Lot, SayingAbout } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { formatSizes, type UnitSystem } from '../../core/units/index.ts';
-import { wordCount } from './grammar.ts';
 import { wordGroup, wordInside, wordOutside } from './groups.ts';
-import { formatAmount, wordThing } from './things.ts';
+import { formatAmount } from './things.ts';
+import { wordThing } from './what.ts';
 import { getAmount, getAmountUnit } from '../../core/measure/index.ts';
+import { perLanguage, t } from '../language/index.ts';
 
 /** Words of the labels; not in the index, only their screen needs them. */
 
@@ -19,7 +20,7 @@ const NAMED = 5;
 /** A word alone, such as a fibre, is told to be cloth: beside the shelf nobody knows what it was a group of. */
 function wordWhole(group: Group, household: Household): string {
   const words = wordGroup(group, household);
-  return group.kind === 'fabric' && !words.includes(' ') ? `${words} cloth` : words;
+  return group.kind === 'fabric' && !words.includes(' ') ? t('{words} cloth', { words }) : words;
 }
 
 /** Of so few things their own names say most. */
@@ -43,7 +44,10 @@ function wordParts(parts: readonly LabelPart[], household: Household): string {
   const numbers = parts.flatMap((part) => part.numbers ?? []);
   const { labels } = first.group;
   if (labels[0]?.code === 'numberRun' && numbers.length === parts.length)
-    return `Patterns ${Math.min(...numbers.map((one) => one.from))}–${Math.max(...numbers.map((one) => one.to))}`;
+    return t('Patterns {n}–{n2}', {
+      n: Math.min(...numbers.map((one) => one.from)),
+      n2: Math.max(...numbers.map((one) => one.to)),
+    });
   if (parts.length === 1) return wordWhole(first.group, household);
   const insides = parts.map((part) => wordInside(part.group, household)).filter(Boolean);
   const outside = wordOutside(first.group, household);
@@ -66,10 +70,8 @@ export function wordPlaceContent({ parts, items }: PlaceContent, household: Hous
     .toSorted((a, b) => b.lots - a.lots)
     .map((head) => wordFew(head.parts, items) ?? wordParts(head.parts, household));
   if (lines.length <= NAMED) return lines;
-  return [...lines.slice(0, NAMED - 1), `and ${lines.length - NAMED + 1} more kinds of things`];
+  return [...lines.slice(0, NAMED - 1), t('and {named} more kinds of things', { named: lines.length - NAMED + 1 })];
 }
-
-const DAY = 'd MMM yyyy';
 
 /** The label of a place: in large one's own words, or what there is most of. */
 export function wordPlaceFace(
@@ -81,8 +83,8 @@ export function wordPlaceFace(
   nowMs: number,
 ): LabelFace {
   const lines = wordPlaceContent(content, household);
-  const [title = 'Empty', ...more] = own ? [own, ...lines] : lines;
-  const foot = `${content.path} · ${format(nowMs, DAY)}`;
+  const [title = t('Empty'), ...more] = own ? [own, ...lines] : lines;
+  const foot = `${content.path} · ${format(nowMs, t('d MMM yyyy'))}`;
   return { shape, title, lines: more, swatches: content.swatches, code, foot };
 }
 
@@ -96,7 +98,9 @@ function wordOtherParts(lot: Lot, { lots }: Household, tree: PlaceTree): string 
   });
   const [last, ...before] = [...new Set(places)].toReversed();
   if (last === undefined) return '';
-  return `more in ${before.length > 0 ? `${before.toReversed().join(', ')} and ${last}` : last}`;
+  return t('more in {part}', {
+    part: before.length > 0 ? t('{reversed} and {last}', { reversed: before.toReversed().join(', '), last }) : last,
+  });
 }
 
 /** The ticket or sticker of a lot. */
@@ -110,16 +114,24 @@ export function wordLotFace(
   nowMs: number,
 ): LabelFace {
   const { units } = household.settings;
-  const width = item.fabric ? `${formatSizes([item.fabric.widthMm], units)} wide` : '';
+  const width = item.fabric ? t('{sizes} wide', { sizes: formatSizes([item.fabric.widthMm], units) }) : '';
   const what = wordThing(item, units).split('; ');
-  const washed = lot.isWashed === true ? ['washed'] : lot.isWashed === false ? ['not washed yet'] : [];
+  const washed = lot.isWashed === true ? [t('washed')] : lot.isWashed === false ? [t('not washed yet')] : [];
   const project = findProjectOfBag(household, lot.id);
-  const parts = project ? [`for ${project.name}`, ...project.needs.map((need) => need.part)] : [];
+  const parts = project
+    ? [t('for {project}', { project: project.name }), ...project.needs.map((need) => need.part)]
+    : [];
   const home = lot.homeId ? formatPlaceName(tree, lot.homeId) : '';
   const had = lot.heap
-    ? `a heap of about ${wordCount(lot.count, 'piece')} on ${format(nowMs, DAY)}`
+    ? t('a heap of about {count, plural, one {# piece} other {# pieces}} on {format}', {
+        count: lot.count,
+        format: format(nowMs, t('d MMM yyyy')),
+      })
     : item.fabric && !item.scrap
-      ? `${formatAmount(getAmount(item, lot), getAmountUnit(item, lot), units)} on ${format(nowMs, DAY)}`
+      ? t('{amount} on {format}', {
+          amount: formatAmount(getAmount(item, lot), getAmountUnit(item, lot), units),
+          format: format(nowMs, t('d MMM yyyy')),
+        })
       : '';
   return {
     shape,
@@ -131,17 +143,17 @@ export function wordLotFace(
   };
 }
 
-const ABOUT: Record<SayingAbout, string> = {
-  group: 'what is in it',
-  path: 'its place',
-  name: 'its name',
-  fibre: 'its fibre',
-  width: 'its width',
-  tex: 'its thickness',
-  forWhat: 'what it is for',
-  parts: 'what is in it',
-  size: 'its size',
-};
+const ABOUT = perLanguage((): Record<SayingAbout, string> => ({
+  group: t('what is in it'),
+  path: t('its place'),
+  name: t('its name'),
+  fibre: t('its fibre'),
+  width: t('its width'),
+  tex: t('its thickness'),
+  forWhat: t('what it is for'),
+  parts: t('what is in it'),
+  size: t('its size'),
+}));
 
 /** In what a label is no longer true. */
 export function wordDrift(drift: Drift, household: Household, groups: readonly Group[]): string {
@@ -151,40 +163,46 @@ export function wordDrift(drift: Drift, household: Household, groups: readonly G
   };
   switch (drift.code) {
     case 'new-group':
-      return `${name(drift.groupId) ?? 'Something'} came, and it does not say so`;
+      return t('{groupId} came, and it does not say so', { groupId: name(drift.groupId) ?? t('Something') });
     case 'gone-group':
-      return `nothing is left here of ${name(drift.groupId) ?? 'one of its groups'}`;
+      return t('nothing is left here of {groupId}', { groupId: name(drift.groupId) ?? t('one of its groups') });
     case 'number':
-      return `the numbers now run from ${drift.from} to ${drift.to}`;
+      return t('the numbers now run from {from} to {to}', { from: drift.from, to: drift.to });
     case 'colour':
-      return 'a colour came that is like none of its swatches';
+      return t('a colour came that is like none of its swatches');
     case 'elsewhere':
-      return `it says ${drift.path}`;
+      return t('it says {path}', { path: drift.path });
     case 'changed':
-      return `${ABOUT[drift.about]} changed`;
+      return t('{about} changed', { about: ABOUT()[drift.about] });
   }
 }
 
 /** `A4, 24 of 70 × 37 mm`. */
 export function wordStock(stock: Stock, units: UnitSystem): string {
   const size = formatSizes([stock.labelWidthMm, stock.labelHeightMm], units);
-  if (stock.kind === 'roll') return `Roll, ${size}`;
-  const paper = stock.paperWidthMm === 210 ? 'A4' : 'Letter';
+  if (stock.kind === 'roll') return t('Roll, {size}', { size });
+  const paper = stock.paperWidthMm === 210 ? 'A4' : t('Letter');
   const count = stock.columns * stock.rows;
-  return stock.kind === 'plain' ? `Plain ${paper}, cut to ${size}` : `${paper}, ${count} of ${size}`;
+  return stock.kind === 'plain'
+    ? t('Plain {paper}, cut to {size}', { paper, size })
+    : t('{paper}, {count} of {size}', { paper, count, size });
 }
 
 /** Why a label did not come out; `absent` where no printer answers. */
 export type PrinterFault = 'off' | 'out' | 'jam' | 'absent';
 
-const PRINTER: Record<PrinterFault, string> = {
-  off: 'The printer is off. Switch it on, then go on.',
-  out: 'The roll ran out. Put a new one in, then go on.',
-  jam: 'A label got stuck and is lost. Clear the jam, then go on: it is printed once more.',
-  absent: 'No label printer answers. Save a PDF instead, or look whether it is plugged in.',
-};
+const PRINTER = perLanguage((): Record<PrinterFault, string> => ({
+  off: t('The printer is off. Switch it on, then go on.'),
+  out: t('The roll ran out. Put a new one in, then go on.'),
+  jam: t('A label got stuck and is lost. Clear the jam, then go on: it is printed once more.'),
+  absent: t('No label printer answers. Save a PDF instead, or look whether it is plugged in.'),
+}));
 
 /** Why the printer stopped, and what is kept. */
 export function wordPrinterFault(fault: PrinterFault, done: number, of: number): string {
-  return `${PRINTER[fault]} ${done} of ${wordCount(of, 'label')} came out.`;
+  return t('{printer} {done} of {of, plural, one {# label} other {# labels}} came out.', {
+    printer: PRINTER()[fault],
+    done,
+    of,
+  });
 }

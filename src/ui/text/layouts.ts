@@ -1,6 +1,6 @@
 import type { Layout } from '../../core/layout/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
-import { wordCount } from './grammar.ts';
+import { t } from '../language/index.ts';
 
 /** What a layout says of whether there is enough. Lengths in mm. */
 interface LaidOut {
@@ -21,17 +21,25 @@ interface LaidOut {
 export function wordLaid(laid: LaidOut, units: UnitSystem): string {
   const { takesMm, haveMm, lots, isPlain, usableMm, endless, exact, spare } = laid;
   if (endless.left.length > 0)
-    return `${wordCount(endless.left.length, 'piece')} too wide for it: ${formatSize(usableMm, units)} can be used.`;
+    return t('{left, plural, one {# piece} other {# pieces}} too wide for it: {size} can be used.', {
+      left: endless.left.length,
+      size: formatSize(usableMm, units),
+    });
   if (lots === 0 && haveMm <= 0) return '';
   if (exact && exact.left.length === 0)
     return lots > 1
-      ? `It fits on the ${lots} pieces together.`
+      ? t('It fits on the {lots} pieces together.', { lots })
       : isPlain
-        ? 'It fits, with little to spare.'
-        : 'It fits on what there is, round its flaws and edges.';
-  if (!exact && takesMm <= haveMm + 0.5) return `It fits, ${formatClothLength(haveMm - takesMm, units)} to spare.`;
-  const short = isPlain || !exact ? `Short of ${formatClothLength(takesMm - haveMm, units)}.` : '';
-  const left = exact && !isPlain ? `${wordCount(exact.left.length, 'piece')} of it will not go on.` : '';
-  const other = spare ? `Enough if the ${spare} is of another cloth.` : '';
+        ? t('It fits, with little to spare.')
+        : t('It fits on what there is, round its flaws and edges.');
+  if (!exact && takesMm <= haveMm + 0.5)
+    return t('It fits, {clothLength} to spare.', { clothLength: formatClothLength(haveMm - takesMm, units) });
+  const short =
+    isPlain || !exact ? t('Short of {clothLength}.', { clothLength: formatClothLength(takesMm - haveMm, units) }) : '';
+  const left =
+    exact && !isPlain
+      ? t('{left, plural, one {# piece} other {# pieces}} of it will not go on.', { left: exact.left.length })
+      : '';
+  const other = spare ? t('Enough if the {spare} is of another cloth.', { spare }) : '';
   return [short, left, other].filter(Boolean).join(' ');
 }

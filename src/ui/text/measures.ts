@@ -19,9 +19,10 @@ import {
   formatVolume,
   type UnitSystem,
 } from '../../core/units/index.ts';
-import { wordCount } from './grammar.ts';
 import { wordHolder } from './names.ts';
-import { formatAmount, formatMeasured, wordMeasureWay } from './things.ts';
+import { formatAmount, formatMeasured } from './things.ts';
+import { wordMeasureWay } from './what.ts';
+import { formatFixed, formatShort, t } from '../language/index.ts';
 
 /** A row of a ticket: what it is, how much, and how that figure was made. */
 export interface Told {
@@ -30,18 +31,24 @@ export interface Told {
   readonly how: string;
 }
 
-const mm = (value: number) => `${Number(value.toFixed(2))} mm`;
+const mm = (value: number) => `${formatShort(value, 2)} mm`;
 
 /** How the amount of a lot is known. */
 export function wordHowMuch(item: Item, lot: Lot, settings: Settings): string {
   const { units } = settings;
   if (lot.heap)
-    return 'A heap: worked out from how it was measured and what is usual for its kind; two times out of three the truth is within the doubt.';
-  if (!lot.measuredBy) return 'As it was typed; nobody measured it here.';
+    return t(
+      'A heap: worked out from how it was measured and what is usual for its kind; two times out of three the truth is within the doubt.',
+    );
+  if (!lot.measuredBy) return t('As it was typed; nobody measured it here.');
   const unit = getAmountUnit(item, lot);
   const doubt = lot.amountSigma ? formatMeasured(getAmount(item, lot), lot.amountSigma, unit, units).doubt : '';
-  const spread = item.fabric?.isCalibrated ? 'its own figures' : 'the figures of its class';
-  return `Measured ${wordMeasureWay(lot.measuredBy)}, with ${item.fabric ? spread : 'its figures'}; two times out of three the truth is within ${doubt} of it.`;
+  const spread = item.fabric?.isCalibrated ? t('its own figures') : t('the figures of its class');
+  return t('Measured {measureWay}, with {part}; two times out of three the truth is within {doubt} of it.', {
+    measureWay: wordMeasureWay(lot.measuredBy),
+    part: item.fabric ? spread : t('its figures'),
+    doubt,
+  });
 }
 
 function tellCloth(item: Item, lot: Lot, settings: Settings): Told[] {
@@ -51,14 +58,21 @@ function tellCloth(item: Item, lot: Lot, settings: Settings): Told[] {
   const rows: Told[] = [];
   const lengthMm = lot.lengthMm ?? 0;
   const stackedMm = fabric.layerMm * fabric.stacking;
-  const layer = `${mm(fabric.layerMm)} a layer, ${fabric.stacking} times that with its air`;
+  const layer = t('{mm} a layer, {stacking} times that with its air', {
+    mm: mm(fabric.layerMm),
+    stacking: fabric.stacking,
+  });
   const stack = computePackage(item, lot, 'stack', settings);
   const board = computePackage(item, lot, 'board', settings);
   const size = (value: number) => formatSize(value, units);
   if (stack) {
     const layers = computeFoldLayers(fabric.widthMm, lengthMm, panelWidthMm, panelDepthMm);
-    const how = `${wordCount(layers, 'layer')} in panels of ${formatSizes([panelWidthMm, panelDepthMm], units)}; ${layer}.`;
-    rows.push({ name: 'Folded', words: `${size(stack.heightMm)} thick`, how });
+    const how = t('{layers, plural, one {# layer} other {# layers}} in panels of {sizes}; {layer}.', {
+      layers,
+      sizes: formatSizes([panelWidthMm, panelDepthMm], units),
+      layer,
+    });
+    rows.push({ name: t('Folded'), words: t('{heightMm} thick', { heightMm: size(stack.heightMm) }), how });
   }
   const layers = computeWrapLayers(fabric.widthMm, boardHeightMm);
   const wraps = computeBoardWraps(
@@ -67,20 +81,29 @@ function tellCloth(item: Item, lot: Lot, settings: Settings): Told[] {
     { layers, stackedMm },
   );
   rows.push({
-    name: 'On a board',
-    words: board ? `${size(board.alongMm)} thick` : 'does not suit a board',
-    how: `${wraps.toFixed(1)} wraps of ${wordCount(layers, 'layer')} round a board of ${formatSizes([boardWidthMm, boardHeightMm], units)}; ${layer}. ${board ? '' : 'It takes one whole wrap at least, and no more than a spine can stand.'}`.trim(),
+    name: t('On a board'),
+    words: board ? t('{alongMm} thick', { alongMm: size(board.alongMm) }) : t('does not suit a board'),
+    how: t(
+      '{wraps} wraps of {layers, plural, one {# layer} other {# layers}} round a board of {sizes}; {layer}. {part}',
+      {
+        wraps: formatFixed(wraps, 1),
+        layers,
+        sizes: formatSizes([boardWidthMm, boardHeightMm], units),
+        layer,
+        part: board ? '' : t('It takes one whole wrap at least, and no more than a spine can stand.'),
+      },
+    ).trim(),
   });
   const roll = item.forms.includes('roll') ? computePackage(item, lot, 'roll', settings) : null;
   if (roll)
     rows.push({
-      name: 'Rolled',
+      name: t('Rolled'),
       words: `Ø ${size(roll.alongMm)}`,
-      how: `Folded once and rolled on a tube of 4 cm; ${layer}.`,
+      how: t('Folded once and rolled on a tube of 4 cm; {layer}.', { layer }),
     });
   if (stack)
     rows.push({
-      name: 'Weight',
+      name: t('Weight'),
       words: formatMass(stack.massG, units),
       how: `${formatClothLength(lengthMm, units)} × ${size(fabric.widthMm)} × ${Math.round(fabric.grammageGsm)} g/m².`,
     });
@@ -98,19 +121,22 @@ function tellScrap(item: Item, lot: Lot, settings: Settings): Told[] {
   const area = formatAmount(areaMm2, 'area', units);
   if (stack)
     rows.push({
-      name: 'Piled',
-      words: `${formatSize(stack.heightMm, units)} high`,
-      how: `${wordCount(lot.count, 'piece')}, folded where they are longer than a panel, ${mm(fabric.layerMm * fabric.stacking)} each layer.`,
+      name: t('Piled'),
+      words: t('{size} high', { size: formatSize(stack.heightMm, units) }),
+      how: t(
+        '{count, plural, one {# piece} other {# pieces}}, folded where they are longer than a panel, {mm} each layer.',
+        { count: lot.count, mm: mm(fabric.layerMm * fabric.stacking) },
+      ),
     });
   if (loose)
     rows.push(
       {
-        name: 'Loose',
+        name: t('Loose'),
         words: formatVolume(loose.alongMm ** 3, units),
-        how: `${area} of cloth, ${mm(fabric.layerMm * fabric.stacking)} thick with its air.`,
+        how: t('{area} of cloth, {mm} thick with its air.', { area, mm: mm(fabric.layerMm * fabric.stacking) }),
       },
       {
-        name: 'Weight',
+        name: t('Weight'),
         words: formatMass(loose.massG, units),
         how: `${area} × ${Math.round(fabric.grammageGsm)} g/m².`,
       },
@@ -129,62 +155,83 @@ export function wordMeasures(item: Item, lot: Lot, settings: Settings): Told[] {
   if (!pkg) return [];
   const { thread, pattern, box } = item;
   const size = (value: number) => formatSize(value, units);
-  const pieces = wordCount(pkg.pieces, 'piece');
-  const weight = { name: 'Weight', words: formatMass(pkg.massG, units) };
+  const pieces = t('{n, plural, one {# piece} other {# pieces}}', { n: pkg.pieces });
+  const weight = { name: t('Weight'), words: formatMass(pkg.massG, units) };
   if (thread)
     return [
       {
-        name: 'Each',
+        name: t('Each'),
         words: `Ø ${size(pkg.alongMm)} × ${size(pkg.heightMm)}`,
-        how: lot.holder ? `As a ${wordHolder(lot.holder)} usually is.` : 'As its spool was said to be.',
+        how: lot.holder
+          ? t('As a {holder} usually is.', { holder: wordHolder(lot.holder) })
+          : t('As its spool was said to be.'),
       },
-      { ...weight, how: `${pieces}, ${formatMass(pkg.massG / Math.max(1, pkg.pieces), units)} each with its thread.` },
+      {
+        ...weight,
+        how: t('{pieces}, {mass} each with its thread.', {
+          pieces,
+          mass: formatMass(pkg.massG / Math.max(1, pkg.pieces), units),
+        }),
+      },
     ];
   if (pattern) {
     const sheets =
       pattern.format === 'sheets' && pattern.sheets
-        ? `${pattern.sheets} sheets of 0.1 mm in a folder`
+        ? t('{sheets} sheets of 0.1 mm in a folder', { sheets: pattern.sheets })
         : size(pkg.alongMm);
     return [
       {
-        name: 'Thickness',
+        name: t('Thickness'),
         words: size(pkg.alongMm * pkg.pieces),
-        how: `${wordCount(pkg.pieces, 'copy', 'copies')}, each ${sheets}.`,
+        how: t('{pieces, plural, one {# copy} other {# copies}}, each {sheets}.', { pieces: pkg.pieces, sheets }),
       },
-      { ...weight, how: 'Paper of 80 g/m², half of the envelope air.' },
+      { ...weight, how: t('Paper of 80 g/m², half of the envelope air.') },
     ];
   }
   const tape = box?.tape;
   const sides = formatSizes([pkg.alongMm, pkg.acrossMm, pkg.heightMm], units);
-  const wound = tape ? `, wound ${mm(tape.layerMm)} a turn on a reel of ${size(tape.coreMm)}` : '';
+  const wound = tape
+    ? t(', wound {mm} a turn on a reel of {coreMm}', { mm: mm(tape.layerMm), coreMm: size(tape.coreMm) })
+    : '';
   return [
     {
-      name: 'Takes',
+      name: t('Takes'),
       words: formatVolume(pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, units),
-      how: `${pieces} of ${sides}${wound}.`,
+      how: t('{pieces} of {sides}{wound}.', { pieces, sides, wound }),
     },
-    { ...weight, how: `${pieces}, ${formatMass(pkg.massG / Math.max(1, pkg.pieces), units)} each.` },
+    {
+      ...weight,
+      how: t('{pieces}, {mass} each.', { pieces, mass: formatMass(pkg.massG / Math.max(1, pkg.pieces), units) }),
+    },
   ];
 }
 
 /** How a reading became an amount: `5 wraps of 5 layers at 0.48 mm`. */
 export function wordReading(item: Item, reading: Reading, way: MeasureWay): string {
   const { layers, perLayer, turns } = reading;
-  if (way === 'count') return `Ten weigh ${perLayer.toFixed(1)} g.`;
+  if (way === 'count') return t('Ten weigh {perLayer} g.', { perLayer: formatFixed(perLayer, 1) });
   if (turns === null) {
-    if (item.thread) return `At tex ${perLayer.toFixed(0)}: ${perLayer.toFixed(0)} g for 1000 m, without the spool.`;
-    const over = { length: 'over its width', area: 'of cloth', count: 'for each piece’s area' }[reading.unit];
-    return `At ${perLayer.toFixed(0)} g/m² ${over}.`;
+    if (item.thread)
+      return t('At tex {perLayer}: {perLayer} g for 1000 m, without the spool.', {
+        perLayer: formatFixed(perLayer, 0),
+      });
+    const over = { length: t('over its width'), area: t('of cloth'), count: t('for each piece’s area') }[reading.unit];
+    return t('At {perLayer} g/m² {over}.', { perLayer: formatFixed(perLayer, 0), over });
   }
-  const what = { board: 'wraps', folded: 'rows', roll: 'turns', reel: 'turns', weight: '' }[way];
-  return `${turns.toFixed(1)} ${what} of ${wordCount(layers, 'layer')} at ${perLayer.toFixed(2)} mm.`;
+  const what = { board: t('wraps'), folded: t('rows'), roll: t('turns'), reel: t('turns'), weight: '' }[way];
+  return t('{turns} {what} of {layers, plural, one {# layer} other {# layers}} at {perLayer} mm.', {
+    turns: formatFixed(turns, 1),
+    what,
+    layers,
+    perLayer: formatFixed(perLayer, 2),
+  });
 }
 
 /** Size and weight of a lot kept one way: `30 × 28 × 6 cm, 880 g`. */
 export function wordPackage(pkg: Package, units: UnitSystem): string {
   const mass = formatMass(pkg.massG, units);
   if (pkg.isSoft) return `${formatVolume(pkg.alongMm * pkg.acrossMm * pkg.heightMm * pkg.pieces, units)}, ${mass}`;
-  const times = pkg.pieces > 1 ? `${pkg.pieces} of ` : '';
+  const times = pkg.pieces > 1 ? t('{pieces} of ', { pieces: pkg.pieces }) : '';
   const sides = [pkg.acrossMm, pkg.alongMm, pkg.heightMm];
   return `${times}${formatSizes(sides, units)}, ${mass}`;
 }

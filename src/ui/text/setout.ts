@@ -3,8 +3,8 @@ import type { RoomShape } from '../../core/room/index.ts';
 import type { SetoutStage, SetoutWay } from '../../core/records/index.ts';
 import type { SetoutFacts } from '../../core/setout/index.ts';
 import { formatVolume, type UnitSystem } from '../../core/units/index.ts';
-import { wordCount } from './grammar.ts';
 import { wordPart } from './room.ts';
+import { perLanguage, t } from '../language/index.ts';
 
 /** Not in the index of words: only setting out and the balance need these. */
 
@@ -15,43 +15,47 @@ interface StageWords {
   readonly to: string;
 }
 
-export const STAGE_WORDS: Readonly<Record<SetoutStage, StageWords>> = {
+export const STAGE_WORDS = perLanguage((): Readonly<Record<SetoutStage, StageWords>> => ({
   room: {
-    name: 'Room',
-    brings: 'Its walls, the door and the window: where anything can stand.',
+    name: t('Room'),
+    brings: t('Its walls, the door and the window: where anything can stand.'),
     to: '/room/plan?do=shape',
   },
   furniture: {
-    name: 'Furniture',
-    brings: 'Every shelf, drawer and bin that could hold something.',
+    name: t('Furniture'),
+    brings: t('Every shelf, drawer and bin that could hold something.'),
     to: '/room/plan?do=furnish',
   },
   heaps: {
-    name: 'Heaps',
-    brings: 'How much you own of each sort, by the pile. The list can come later, or never.',
+    name: t('Heaps'),
+    brings: t('How much you own of each sort, by the pile. The list can come later, or never.'),
     to: '/heaps',
   },
-  balance: { name: 'Balance', brings: 'Whether it all goes in, and what helps if it does not.', to: '/room/balance' },
-  sort: { name: 'Sort', brings: 'What belongs together, the way you look for it.', to: '/sort' },
-  fit: { name: 'Fit', brings: 'A home for everything, with the minutes that fetching will take.', to: '/fit' },
-  carry: { name: 'Carry', brings: 'Everything in its home, one step after the other.', to: '/moves' },
-  label: { name: 'Label', brings: 'A label on every place, so that it is still true in a year.', to: '/labels' },
-};
+  balance: {
+    name: t('Balance'),
+    brings: t('Whether it all goes in, and what helps if it does not.'),
+    to: '/room/balance',
+  },
+  sort: { name: t('Sort'), brings: t('What belongs together, the way you look for it.'), to: '/sort' },
+  fit: { name: t('Fit'), brings: t('A home for everything, with the minutes that fetching will take.'), to: '/fit' },
+  carry: { name: t('Carry'), brings: t('Everything in its home, one step after the other.'), to: '/moves' },
+  label: { name: t('Label'), brings: t('A label on every place, so that it is still true in a year.'), to: '/labels' },
+}));
 
-export const WAY_WORDS: readonly (readonly [way: SetoutWay, key: string, words: string])[] = [
-  ['mess', 'm', 'The room is a mess: plan it'],
-  ['list', 'l', 'Only list what I own'],
-  ['file', 'i', 'I have a list or a file already'],
-  ['nook', 'k', 'It is a corner, a closet or a cart'],
-];
+export const WAY_WORDS = perLanguage((): readonly (readonly [way: SetoutWay, key: string, words: string])[] => [
+  ['mess', 'm', t('The room is a mess: plan it')],
+  ['list', 'l', t('Only list what I own')],
+  ['file', 'i', t('I have a list or a file already')],
+  ['nook', 'k', t('It is a corner, a closet or a cart')],
+]);
 
-export const SHAPE_WORDS: Readonly<Record<RoomShape, string>> = {
-  rectangle: 'A plain room',
-  ell: 'An L',
-  roof: 'Under a roof',
-  corner: 'A corner of a room',
-  closet: 'A closet',
-};
+export const SHAPE_WORDS = perLanguage((): Readonly<Record<RoomShape, string>> => ({
+  rectangle: t('A plain room'),
+  ell: t('An L'),
+  roof: t('Under a roof'),
+  corner: t('A corner of a room'),
+  closet: t('A closet'),
+}));
 
 /** How far a stage is, in what it has brought. */
 export function wordStageFigure(id: SetoutStage, facts: SetoutFacts, units: UnitSystem): string {
@@ -59,58 +63,80 @@ export function wordStageFigure(id: SetoutStage, facts: SetoutFacts, units: Unit
     case 'room':
       return '';
     case 'furniture':
-      return facts.pieces === 0 ? '' : `${wordCount(facts.pieces, 'piece')}, ${wordCount(facts.places, 'place')}`;
+      return facts.pieces === 0
+        ? ''
+        : t('{pieces, plural, one {# piece} other {# pieces}}, {places, plural, one {# place} other {# places}}', {
+            pieces: facts.pieces,
+            places: facts.places,
+          });
     case 'heaps':
       if (facts.lots === 0) return '';
       return facts.heaps === 0
-        ? wordCount(facts.lots, 'thing')
+        ? t('{n, plural, one {# thing} other {# things}}', { n: facts.lots })
         : facts.heaps === facts.lots
-          ? wordCount(facts.heaps, 'heap')
-          : `${wordCount(facts.heaps, 'heap')}, ${wordCount(facts.lots - facts.heaps, 'thing')}`;
+          ? t('{n, plural, one {# heap} other {# heaps}}', { n: facts.heaps })
+          : t('{heaps, plural, one {# heap} other {# heaps}}, {heaps2, plural, one {# thing} other {# things}}', {
+              heaps: facts.heaps,
+              heaps2: facts.lots - facts.heaps,
+            });
     case 'balance':
       if (facts.leftMm3 === null) return '';
-      return facts.isEnough ? 'it all goes in' : `${formatVolume(facts.leftMm3, units)} too much`;
+      return facts.isEnough
+        ? t('it all goes in')
+        : t('{volume} too much', { volume: formatVolume(facts.leftMm3, units) });
     case 'sort':
       return '';
     case 'fit':
       if (facts.lots === 0 || facts.withoutHome === facts.lots) return '';
-      return facts.withoutHome === 0 ? 'all have a home' : `${facts.withoutHome} without a home`;
+      return facts.withoutHome === 0
+        ? t('all have a home')
+        : t('{withoutHome} without a home', { withoutHome: facts.withoutHome });
     case 'carry':
-      return facts.toCarry === 0 ? '' : `${facts.toCarry} to carry`;
+      return facts.toCarry === 0 ? '' : t('{carry} to carry', { carry: facts.toCarry });
     case 'label':
-      return facts.labelled === 0 ? '' : `${wordCount(facts.labelled, 'place')} labelled`;
+      return facts.labelled === 0
+        ? ''
+        : t('{labelled, plural, one {# place} other {# places}} labelled', { labelled: facts.labelled });
   }
 }
 
 /** `about 4 minutes`, `about 2 hours`. */
 export function wordAbout(minutes: number): string {
   if (minutes < 1) return '';
-  if (minutes < 90) return `about ${wordCount(minutes, 'minute')}`;
-  return `about ${wordCount(Math.round(minutes / 60), 'hour')}`;
+  if (minutes < 90) return t('about {minutes, plural, one {# minute} other {# minutes}}', { minutes });
+  return t('about {minutes, plural, one {# hour} other {# hours}}', { minutes: Math.round(minutes / 60) });
 }
 
-export const SORT_WORDS: Readonly<Record<RoomSort, string>> = {
-  shelf: 'Shelves',
-  drawer: 'Drawers, bins and boxes',
-  pegs: 'Pegs',
-  pins: 'Spool pins',
-  rail: 'Rails',
-};
+export const SORT_WORDS = perLanguage((): Readonly<Record<RoomSort, string>> => ({
+  shelf: t('Shelves'),
+  drawer: t('Drawers, bins and boxes'),
+  pegs: t('Pegs'),
+  pins: t('Spool pins'),
+  rail: t('Rails'),
+}));
 
 /** What would make room, in words with what is left then. */
 export function wordMoreRoom(way: MoreRoom, units: UnitSystem): string {
-  const left = way.isEnough ? 'then it all goes in' : `then ${formatVolume(way.leftMm3, units)} are left over`;
-  const saves = `makes room for ${formatVolume(way.savesMm3, units)}: ${left}.`;
+  const left = way.isEnough
+    ? t('then it all goes in')
+    : t('then {volume} are left over', { volume: formatVolume(way.leftMm3, units) });
+  const saves = t('makes room for {volume}: {left}.', { volume: formatVolume(way.savesMm3, units), left });
   switch (way.code) {
     case 'boards':
-      return `Winding cloth on boards instead of piling it ${saves}`;
+      return t('Winding cloth on boards instead of piling it {saves}', { saves });
     case 'idle-bins':
-      return `Putting your ${wordCount(way.count, 'idle bin')} to use ${saves}`;
+      return t('Putting your {count, plural, one {# idle bin} other {# idle bins}} to use {saves}', {
+        count: way.count,
+        saves,
+      });
     case 'shelf-more':
-      return `One more shelf in each of ${wordCount(way.count, 'tall compartment')} ${saves}`;
+      return t(
+        'One more shelf in each of {count, plural, one {# tall compartment} other {# tall compartments}} {saves}',
+        { count: way.count, saves },
+      );
     case 'fuller':
-      return `Filling places to ${Math.round(100 * way.to)} % ${saves}`;
+      return t('Filling places to {to} % {saves}', { to: Math.round(100 * way.to), saves });
     case 'part':
-      return `${way.count === 1 ? 'Another' : `${way.count} more, each a`} ${wordPart(way.partId)} ${saves}`;
+      return `${way.count === 1 ? t('Another') : t('{count} more, each a', { count: way.count })} ${wordPart(way.partId)} ${saves}`;
   }
 }

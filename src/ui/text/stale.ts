@@ -1,12 +1,18 @@
-import { wordCount } from './grammar.ts';
 import type { PlanStanding } from '../../core/acts/index.ts';
+import { t } from '../language/index.ts';
 
 /** What a plan does not know, or knows and is no more; null where it is whole. */
 export function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): string | null {
   const parts = [
-    newLots.length > 0 && `${wordCount(newLots.length, 'thing')} came since`,
-    goneLots > 0 && `${wordCount(goneLots, 'thing')} in it ${goneLots === 1 ? 'is' : 'are'} gone`,
-    gonePlaces > 0 && `${wordCount(gonePlaces, 'thing')} would go to a place that is gone`,
+    newLots.length > 0 &&
+      t('{newLots, plural, one {# thing} other {# things}} came since', { newLots: newLots.length }),
+    goneLots > 0 &&
+      t('{goneLots, plural, one {# thing} other {# things}} in it {part} gone', {
+        goneLots,
+        part: goneLots === 1 ? t('is') : t('are'),
+      }),
+    gonePlaces > 0 &&
+      t('{gonePlaces, plural, one {# thing} other {# things}} would go to a place that is gone', { gonePlaces }),
   ].filter((one) => one !== false);
   return parts.length > 0 ? parts.join(', ') : null;
 }

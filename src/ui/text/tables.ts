@@ -2,17 +2,21 @@ import type { RowFault, TableFault } from '../../core/formats/csv/index.ts';
 import type { PictureFault } from '../../core/formats/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { wordAmountFault } from './faults.ts';
+import { formatNumber, t } from '../language/index.ts';
 
 export function wordTableFault({ code, limit }: TableFault): string {
   switch (code) {
     case 'empty':
-      return 'There is nothing in it.';
+      return t('There is nothing in it.');
     case 'too-many-rows':
-      return `It has more than ${limit.toLocaleString('en')} rows; that is no sewing room. Split it, or check that it is the right file. Nothing was read.`;
+      return t(
+        'It has more than {limit} rows; that is no sewing room. Split it, or check that it is the right file. Nothing was read.',
+        { limit: formatNumber(limit) },
+      );
     case 'too-large':
-      return `It is larger than ${limit / 1e6} MB. Nothing was read.`;
+      return t('It is larger than {limit} MB. Nothing was read.', { limit: limit / 1e6 });
     case 'not-text':
-      return 'That is no table: it holds signs that no text has. Save it as CSV first.';
+      return t('That is no table: it holds signs that no text has. Save it as CSV first.');
   }
 }
 
@@ -20,15 +24,17 @@ export function wordTableFault({ code, limit }: TableFault): string {
 export function wordPictureFault({ code, megapixels }: PictureFault): string {
   switch (code) {
     case 'not-a-picture':
-      return 'That is no picture.';
+      return t('That is no picture.');
     case 'drawing':
-      return 'That is a drawing (SVG), not a photo. Save it as PNG or JPEG first.';
+      return t('That is a drawing (SVG), not a photo. Save it as PNG or JPEG first.');
     case 'unsupported':
-      return 'This kind of picture is not read here. Save it as JPEG, PNG or WebP first.';
+      return t('This kind of picture is not read here. Save it as JPEG, PNG or WebP first.');
     case 'too-large':
-      return `It has ${Math.round(megapixels ?? 0)} million pixels; up to 100 are taken. Make it smaller first.`;
+      return t('It has {megapixels} million pixels; up to 100 are taken. Make it smaller first.', {
+        megapixels: Math.round(megapixels ?? 0),
+      });
     case 'broken':
-      return 'The picture is broken, or breaks off.';
+      return t('The picture is broken, or breaks off.');
   }
 }
 
@@ -36,25 +42,29 @@ export function wordPictureFault({ code, megapixels }: PictureFault): string {
 export function wordRowFault(fault: RowFault, units: UnitSystem): string {
   switch (fault.code) {
     case 'missing':
-      return 'This is needed.';
+      return t('This is needed.');
     case 'not-one-of': {
       const among = fault.oneOf ?? [];
-      return `“${fault.text}” is not known. Try ${among.slice(0, 6).join(', ')}${among.length > 6 ? ' …' : ''}.`;
+      return t('“{fault}” is not known. Try {among}{part}.', {
+        fault: fault.text,
+        among: among.slice(0, 6).join(', '),
+        part: among.length > 6 ? ' …' : '',
+      });
     }
     case 'not-a-day':
-      return `“${fault.text}” is no day. Try 2027-05-31.`;
+      return t('“{fault}” is no day. Try 2027-05-31.', { fault: fault.text });
     case 'no-colour':
-      return `“${fault.text}” is no colour that is known. Try navy, dark green or #2f5d7c.`;
+      return t('“{fault}” is no colour that is known. Try navy, dark green or #2f5d7c.', { fault: fault.text });
     case 'too-long':
-      return 'That is too long.';
+      return t('That is too long.');
     case 'record':
-      return fault.note ?? 'That is not taken.';
+      return fault.note ?? t('That is not taken.');
     case 'no-such-item':
-      return `There is no “${fault.text}”.`;
+      return t('There is no “{fault}”.', { fault: fault.text });
     default:
       return wordAmountFault(
         { code: fault.code, text: fault.text, unit: fault.unit },
-        units === 'metric' ? '3.4 m or 140 cm' : '2 1/2 yd or 54 in',
+        units === 'metric' ? t('3.4 m or 140 cm') : t('2 1/2 yd or 54 in'),
       );
   }
 }

@@ -1,17 +1,21 @@
 import { formatMass, formatMinutes, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import type { Household } from '../../core/records/index.ts';
 import type { GroupVerdict, Verdict } from '../../workers/protocol.ts';
-import { wordCount } from './grammar.ts';
 import { wordForm } from './names.ts';
+import { formatFixed, t } from '../language/index.ts';
 
 /** Words of what would come of putting a thing into a place; not in the index, only the wall needs them. */
 
 const NEAR_NOTHING_SECONDS = 3;
 
 function wordGain(moreSeconds: number, isHomeless: boolean): string {
-  if (isHomeless) return `saves ${formatMinutes(Math.max(0, -moreSeconds))} a month of looking for it`;
-  if (Math.abs(moreSeconds) < NEAR_NOTHING_SECONDS) return 'as quick as now';
-  return `${formatMinutes(Math.abs(moreSeconds))} a month ${moreSeconds > 0 ? 'more' : 'less'} than now`;
+  if (isHomeless)
+    return t('saves {minutes} a month of looking for it', { minutes: formatMinutes(Math.max(0, -moreSeconds)) });
+  if (Math.abs(moreSeconds) < NEAR_NOTHING_SECONDS) return t('as quick as now');
+  return t('{minutes} a month {part} than now', {
+    minutes: formatMinutes(Math.abs(moreSeconds)),
+    part: moreSeconds > 0 ? t('more') : t('less'),
+  });
 }
 
 /** `B3: on a board; 2.4 min a month less than now.` or the rule that forbids it, with the missing measure. */
@@ -21,42 +25,50 @@ export function wordVerdict(verdict: Verdict, place: string, isHomeless: boolean
   const [need, have] = [formatSize(needed, units), formatSize(available, units)];
   switch (code) {
     case 'here':
-      return `${place}: it is here.`;
+      return t('{place}: it is here.', { place });
     case 'full':
-      return `${place}: no, it takes ${Math.round(100 * needed)} % of it and ${Math.round(100 * available)} % is free.`;
+      return t('{place}: no, it takes {needed} % of it and {available} % is free.', {
+        place,
+        needed: Math.round(100 * needed),
+        available: Math.round(100 * available),
+      });
     case 'too-long':
-      return `${place}: no, it is ${need} long and there are ${have}.`;
+      return t('{place}: no, it is {need} long and there are {have}.', { place, need, have });
     case 'too-high':
-      return `${place}: no, it is ${need} high and there are ${have}.`;
+      return t('{place}: no, it is {need} high and there are {have}.', { place, need, have });
     case 'too-deep':
-      return `${place}: no, it is ${need} deep and there are ${have}.`;
+      return t('{place}: no, it is {need} deep and there are {have}.', { place, need, have });
     case 'too-wide':
-      return `${place}: no, it is ${need} across and there are ${have}.`;
+      return t('{place}: no, it is {need} across and there are {have}.', { place, need, have });
     case 'small-hole':
-      return `${place}: no, its hole is ${have} and the hooks are ${need} thick.`;
+      return t('{place}: no, its hole is {have} and the hooks are {need} thick.', { place, have, need });
     case 'no-hook':
-      return `${place}: no, there is no hook.`;
+      return t('{place}: no, there is no hook.', { place });
     case 'hook-load':
     case 'load':
-      return `${place}: no, it weighs ${formatMass(needed, units)} and that carries ${formatMass(available, units)}.`;
+      return t('{place}: no, it weighs {mass} and that carries {mass2}.', {
+        place,
+        mass: formatMass(needed, units),
+        mass2: formatMass(available, units),
+      });
     case 'too-much':
-      return `${place}: no, it is ${needed.toFixed(1)} times what goes in.`;
+      return t('{place}: no, it is {needed} times what goes in.', { place, needed: formatFixed(needed, 1) });
     case 'children':
-      return `${place}: no, within reach of children.`;
+      return t('{place}: no, within reach of children.', { place });
     case 'sun':
-      return `${place}: no, the sun falls there.`;
+      return t('{place}: no, the sun falls there.', { place });
     case 'heat':
-      return `${place}: no, next to something hot.`;
+      return t('{place}: no, next to something hot.', { place });
     case 'heap':
-      return `${place}: no, a heap is no home.`;
+      return t('{place}: no, a heap is no home.', { place });
     case 'stays':
-      return `${place}: no, you asked that it stays as it is.`;
+      return t('{place}: no, you asked that it stays as it is.', { place });
     case 'not-in':
-      return `${place}: no, you asked that it never goes there.`;
+      return t('{place}: no, you asked that it never goes there.', { place });
     case 'free':
-      return `${place}: no, you keep it free.`;
+      return t('{place}: no, you keep it free.', { place });
     default:
-      return `${place}: no, it is not kept in a way that suits.`;
+      return t('{place}: no, it is not kept in a way that suits.', { place });
   }
 }
 
@@ -64,10 +76,20 @@ export function wordVerdict(verdict: Verdict, place: string, isHomeless: boolean
 export function wordGroupVerdict(verdict: GroupVerdict, place: string, household: Household): string {
   const { units } = household.settings;
   if (verdict.isGood)
-    return `${place}: all ${wordCount(verdict.forms.length, 'thing')}; ${wordGain(verdict.moreSeconds, false)}.`;
-  if (verdict.code === 'here') return `${place}: all of it is here.`;
+    return t('{place}: all {forms, plural, one {# thing} other {# things}}; {gain}.', {
+      place,
+      forms: verdict.forms.length,
+      gain: wordGain(verdict.moreSeconds, false),
+    });
+  if (verdict.code === 'here') return t('{place}: all of it is here.', { place });
   const words = wordVerdict(verdict, place, false, units);
   const lot = verdict.lotId && household.lots.get(verdict.lotId);
   const name = lot ? household.items.get(lot.itemId)?.name : undefined;
-  return name ? `${words.replace(/\.$/, '')} (${name}).` : words.replace('no, it takes', 'no, together they take');
+  if (name) return `${words.replace(/\.$/, '')} (${name}).`;
+  if (verdict.code !== 'full') return words;
+  return t('{place}: no, together they take {needed} % of it and {available} % is free.', {
+    place,
+    needed: Math.round(100 * verdict.needed),
+    available: Math.round(100 * verdict.available),
+  });
 }

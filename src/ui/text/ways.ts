@@ -1,3 +1,5 @@
+import { perLanguage, t } from '../language/index.ts';
+
 /** Something that one would do, and the way to it: an address, and at most one button there. */
 export interface Way {
   readonly task: string;
@@ -13,95 +15,100 @@ interface WaysOf {
   readonly ways: readonly Way[];
 }
 
-const NEW = 'Form';
+const NEW = perLanguage(() => t('Form'));
 
 /** Where everything is done, for who looks for it. e2e/ways.spec.ts walks each. */
-export const WAYS: readonly WaysOf[] = [
+export const WAYS = perLanguage((): readonly WaysOf[] => [
   {
-    about: 'Finding and putting away',
+    about: t('Finding and putting away'),
     ways: [
-      { task: 'Find where something is', to: '/find', shows: 'The ticket of what you look for' },
-      { task: 'Put away what has no home', to: '/bench/away', shows: 'more after it' },
-      { task: 'Take all that is out back in one walk', to: '/bench/tidy', shows: 'round in all' },
-      { task: 'Count what is in a place', to: '/bench/count', shows: 'A round of counting' },
-      { task: 'Scan a label', to: '/scan', shows: 'Code on the label' },
-      { task: 'See what is lent, missing, or to be bought again', to: '/bench', shows: 'Out now' },
-      { task: 'See all that was ever done, and take it back', to: '/daybook', shows: 'Save as a table' },
+      { task: t('Find where something is'), to: '/find', shows: 'The ticket of what you look for' },
+      { task: t('Put away what has no home'), to: '/bench/away', shows: 'more after it' },
+      { task: t('Take all that is out back in one walk'), to: '/bench/tidy', shows: 'round in all' },
+      { task: t('Count what is in a place'), to: '/bench/count', shows: 'A round of counting' },
+      { task: t('Scan a label'), to: '/scan', shows: 'Code on the label' },
+      { task: t('See what is lent, missing, or to be bought again'), to: '/bench', shows: 'Out now' },
+      { task: t('See all that was ever done, and take it back'), to: '/daybook', shows: 'Save as a table' },
     ],
   },
   {
-    about: 'What you have',
+    about: t('What you have'),
     ways: [
-      { task: 'Add cloth by one line or by a form', to: '/stash', press: NEW, shows: 'New cloth' },
-      { task: 'Add by photos', to: '/photos', shows: 'Choose photos' },
-      { task: 'Bring in a list', to: '/list', shows: 'Paste' },
-      { task: 'Nap, weave and stretch of a cloth', to: '/stash', press: NEW, shows: 'Stretch, %' },
-      { task: 'The cloth that a pattern needs', to: '/stash/pattern', press: NEW, shows: 'Cloth it needs' },
-      { task: 'Publisher and era of a pattern', to: '/stash/pattern', press: NEW, shows: 'Publisher' },
-      { task: 'Hours sewn with a needle', to: '/year', press: 'Hours at the machine', shows: 'Hours' },
-      { task: 'When something is to be bought again', to: '/stash/notion', press: NEW, shows: 'Buy again below' },
-      { task: 'The machine that a foot belongs to', to: '/stash/tool', press: NEW, shows: 'Belongs to machine' },
-      { task: 'Colours round the wheel', to: '/stash', press: 'By the wheel', shows: 'wheel' },
+      { task: t('Add cloth by one line or by a form'), to: '/stash', press: NEW(), shows: 'New cloth' },
+      { task: t('Add by photos'), to: '/photos', shows: 'Choose photos' },
+      { task: t('Bring in a list'), to: '/list', shows: 'Paste' },
+      { task: t('Nap, weave and stretch of a cloth'), to: '/stash', press: NEW(), shows: 'Stretch, %' },
+      { task: t('The cloth that a pattern needs'), to: '/stash/pattern', press: NEW(), shows: 'Cloth it needs' },
+      { task: t('Publisher and era of a pattern'), to: '/stash/pattern', press: NEW(), shows: 'Publisher' },
+      { task: t('Hours sewn with a needle'), to: '/year', press: t('Hours at the machine'), shows: 'Hours' },
+      { task: t('When something is to be bought again'), to: '/stash/notion', press: NEW(), shows: 'Buy again below' },
+      { task: t('The machine that a foot belongs to'), to: '/stash/tool', press: NEW(), shows: 'Belongs to machine' },
+      { task: t('Colours round the wheel'), to: '/stash', press: t('By the wheel'), shows: 'wheel' },
       {
-        task: 'What it is worth, and how much of it there is',
+        task: t('What it is worth, and how much of it there is'),
         to: '/stash',
-        press: 'Figures',
+        press: t('Figures'),
         shows: 'In and out by month',
       },
     ],
   },
   {
-    about: 'The room and its furniture',
+    about: t('The room and its furniture'),
     ways: [
-      { task: 'Draw a wall and its furniture', to: '/room', press: 'Add a piece', shows: 'New piece' },
-      { task: 'The floor plan, and what is wrong in it', to: '/room/plan', shows: 'things to look at' },
-      { task: 'Arrange the furniture anew', to: '/room/plan', press: 'Arrange', shows: 'Lock what must not move' },
-      { task: 'Move shelves, bins and hooks on the wall', to: '/room', press: 'Rebuild', shows: 'Drag a shelf' },
-      { task: 'Whether everything goes in', to: '/room/balance', shows: 'to be filled' },
-      { task: 'Set a room out from nothing', to: '/setout', shows: 'Setting out' },
-      { task: 'Say how much there is by the heap', to: '/heaps', shows: 'heap' },
+      { task: t('Draw a wall and its furniture'), to: '/room', press: t('Add a piece'), shows: 'New piece' },
+      { task: t('The floor plan, and what is wrong in it'), to: '/room/plan', shows: 'things to look at' },
+      {
+        task: t('Arrange the furniture anew'),
+        to: '/room/plan',
+        press: t('Arrange'),
+        shows: 'Lock what must not move',
+      },
+      { task: t('Move shelves, bins and hooks on the wall'), to: '/room', press: t('Rebuild'), shows: 'Drag a shelf' },
+      { task: t('Whether everything goes in'), to: '/room/balance', shows: 'to be filled' },
+      { task: t('Set a room out from nothing'), to: '/setout', shows: 'Setting out' },
+      { task: t('Say how much there is by the heap'), to: '/heaps', shows: 'heap' },
     ],
   },
   {
-    about: 'Sorting, planning, carrying',
+    about: t('Sorting, planning, carrying'),
     ways: [
-      { task: 'Say how things are sorted', to: '/sort', shows: 'sorted' },
-      { task: 'Find a plan for everything', to: '/fit', shows: 'How it stands today' },
-      { task: 'What would be if this came or went', to: '/fit', shows: 'What if' },
-      { task: 'Carry what a plan says, a few at a time', to: '/moves', shows: 'Before you begin' },
-      { task: 'Print labels', to: '/labels', shows: 'Save as PDF' },
+      { task: t('Say how things are sorted'), to: '/sort', shows: 'sorted' },
+      { task: t('Find a plan for everything'), to: '/fit', shows: 'How it stands today' },
+      { task: t('What would be if this came or went'), to: '/fit', shows: 'What if' },
+      { task: t('Carry what a plan says, a few at a time'), to: '/moves', shows: 'Before you begin' },
+      { task: t('Print labels'), to: '/labels', shows: 'Save as PDF' },
     ],
   },
   {
-    about: 'Making',
+    about: t('Making'),
     ways: [
-      { task: 'Plan a project and promise cloth to it', to: '/projects', shows: 'Begin it' },
-      { task: 'What to buy', to: '/projects/shop', shows: 'shop' },
-      { task: 'Sums: quilt back, binding, piping', to: '/projects/sums', shows: 'Binding' },
-      { task: 'Squares and strips toward a quilt', to: '/projects/goals', shows: 'What it takes' },
+      { task: t('Plan a project and promise cloth to it'), to: '/projects', shows: 'Begin it' },
+      { task: t('What to buy'), to: '/projects/shop', shows: 'shop' },
+      { task: t('Sums: quilt back, binding, piping'), to: '/projects/sums', shows: 'Binding' },
+      { task: t('Squares and strips toward a quilt'), to: '/projects/goals', shows: 'What it takes' },
     ],
   },
   {
-    about: 'Through the year',
+    about: t('Through the year'),
     ways: [
-      { task: 'What is due: oil, lint, needles, washing, airing', to: '/year', shows: 'Save for a calendar' },
-      { task: 'Go through what is not used', to: '/year/through', shows: 'to go through' },
-      { task: 'What will be too full, and when', to: '/year/ahead', shows: 'Over full, how likely' },
-      { task: 'What goes to the attic for a season', to: '/year', shows: 'Put away for the season' },
-      { task: 'Rooms that are damp or hot; what fades', to: '/year', shows: 'Light and air' },
-      { task: 'Move house in boxes', to: '/year/moving', shows: 'Plan the boxes' },
+      { task: t('What is due: oil, lint, needles, washing, airing'), to: '/year', shows: 'Save for a calendar' },
+      { task: t('Go through what is not used'), to: '/year/through', shows: 'to go through' },
+      { task: t('What will be too full, and when'), to: '/year/ahead', shows: 'Over full, how likely' },
+      { task: t('What goes to the attic for a season'), to: '/year', shows: 'Put away for the season' },
+      { task: t('Rooms that are damp or hot; what fades'), to: '/year', shows: 'Light and air' },
+      { task: t('Move house in boxes'), to: '/year/moving', shows: 'Plan the boxes' },
     ],
   },
   {
-    about: 'The household',
+    about: t('The household'),
     ways: [
-      { task: 'Save everything to a file, and open it', to: '/household', shows: 'Save everything to a file' },
-      { task: 'Metres or yards', to: '/household', shows: 'Units' },
-      { task: 'Your height, children and pets', to: '/household', shows: 'Your height' },
-      { task: 'The figures that minutes are made of', to: '/household', shows: 'What things cost' },
-      { task: 'Evening light, or by day', to: '/household', shows: 'This screen' },
-      { task: 'Work with the left hand', to: '/household', shows: 'At the left' },
-      { task: 'A day before', to: '/household', shows: 'Days before' },
+      { task: t('Save everything to a file, and open it'), to: '/household', shows: 'Save everything to a file' },
+      { task: t('Metres or yards'), to: '/household', shows: 'Units' },
+      { task: t('Your height, children and pets'), to: '/household', shows: 'Your height' },
+      { task: t('The figures that minutes are made of'), to: '/household', shows: 'What things cost' },
+      { task: t('Evening light, or by day'), to: '/household', shows: 'This screen' },
+      { task: t('Work with the left hand'), to: '/household', shows: 'At the left' },
+      { task: t('A day before'), to: '/household', shows: 'Days before' },
     ],
   },
-];
+]);

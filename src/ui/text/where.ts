@@ -1,46 +1,64 @@
 import { wordOrdinal } from './grammar.ts';
 import type { Standing, Whereabouts } from '../../core/whereabouts/index.ts';
+import { t } from '../language/index.ts';
 
 /** `4th of 9 from the left`, as the eye counts it. */
 export function wordStanding(standing: Standing): string {
   switch (standing.kind) {
     case 'row': {
       const row =
-        standing.rows > 1 ? `${standing.from === 'left' ? 'row' : 'lane'} ${standing.row} of ${standing.rows}, ` : '';
+        standing.rows > 1
+          ? t('{part} {row} of {rows}, ', {
+              part: standing.from === 'left' ? t('row') : t('lane'),
+              row: standing.row,
+              rows: standing.rows,
+            })
+          : '';
       return standing.of === 1
-        ? `${row}alone`
-        : `${row}${wordOrdinal(standing.nth)} of ${standing.of} from the ${standing.from}`;
+        ? t('{row}alone', { row })
+        : t('{row}{ordinal} of {of} from the {from}', {
+            row,
+            ordinal: wordOrdinal(standing.nth),
+            of: standing.of,
+            from: standing.from,
+          });
     }
     case 'pile': {
-      const pile = standing.piles > 1 ? `pile ${standing.pile} of ${standing.piles}, ` : '';
+      const pile =
+        standing.piles > 1 ? t('pile {pile} of {piles}, ', { pile: standing.pile, piles: standing.piles }) : '';
       return standing.of === 1
-        ? `${pile}alone on its pile`
-        : `${pile}${wordOrdinal(standing.nth)} of ${standing.of} from the top`;
+        ? t('{pile}alone on its pile', { pile })
+        : t('{pile}{ordinal} of {of} from the top', { pile, ordinal: wordOrdinal(standing.nth), of: standing.of });
     }
     case 'hook':
-      return `${wordOrdinal(standing.nth)} of ${standing.of} on its hook`;
+      return t('{ordinal} of {of} on its hook', { ordinal: wordOrdinal(standing.nth), of: standing.of });
     case 'cell':
       return standing.rows > 1
-        ? `cell ${standing.column} of ${standing.columns} from the left, ${standing.row} of ${standing.rows} from the front`
-        : `cell ${standing.column} of ${standing.columns} from the left`;
+        ? t('cell {column} of {columns} from the left, {row} of {rows} from the front', {
+            column: standing.column,
+            columns: standing.columns,
+            row: standing.row,
+            rows: standing.rows,
+          })
+        : t('cell {column} of {columns} from the left', { column: standing.column, columns: standing.columns });
     case 'among':
-      return standing.of === 1 ? 'alone' : `among ${standing.of} things`;
+      return standing.of === 1 ? t('alone') : t('among {of} things', { of: standing.of });
   }
 }
 
 function wordAway({ away, lentTo }: Whereabouts): string {
-  if (away === 'lent') return lentTo ? `lent to ${lentTo}` : 'lent';
-  if (away === 'missing') return 'missing';
-  if (away === 'table') return 'on the table, to be carried on';
-  if (away === 'waiting') return 'not carried home yet';
-  return away === 'aside' ? 'out of the way, in another room' : 'out';
+  if (away === 'lent') return lentTo ? t('lent to {lentTo}', { lentTo }) : t('lent');
+  if (away === 'missing') return t('missing');
+  if (away === 'table') return t('on the table, to be carried on');
+  if (away === 'waiting') return t('not carried home yet');
+  return away === 'aside' ? t('out of the way, in another room') : t('out');
 }
 
 /** `Tall cubes › C3, 4th of 9 from the left`, or that it is out. */
 export function wordWhereShort(where: Whereabouts): string {
-  if (where.placeId === null) return where.away === null ? 'has no home yet' : wordAway(where);
+  if (where.placeId === null) return where.away === null ? t('has no home yet') : wordAway(where);
   const path = where.path.slice(1).join(' › ');
-  if (!where.isThere) return `${wordAway(where)}; its home is ${path}`;
+  if (!where.isThere) return t('{away}; its home is {path}', { away: wordAway(where), path });
   return `${path}${where.standing ? `, ${wordStanding(where.standing)}` : ''}`;
 }
 
@@ -48,8 +66,9 @@ export function wordWhereShort(where: Whereabouts): string {
 export function wordWhere(where: Whereabouts): string {
   const away = wordAway(where);
   const begun = `${away[0]!.toUpperCase()}${away.slice(1)}.`;
-  if (where.placeId === null) return where.away === null ? 'It has no home yet.' : `${begun} It has no home yet.`;
+  if (where.placeId === null)
+    return where.away === null ? t('It has no home yet.') : t('{begun} It has no home yet.', { begun });
   const path = where.path.join(' › ');
-  if (!where.isThere) return `${begun} Its home is ${path}.`;
+  if (!where.isThere) return t('{begun} Its home is {path}.', { begun, path });
   return `${path}${where.standing ? `, ${wordStanding(where.standing)}` : ''}`;
 }

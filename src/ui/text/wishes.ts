@@ -4,6 +4,7 @@ import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { wordGroup } from './groups.ts';
 import { KINSHIP_WORDS } from './kinships.ts';
 import { joinNames } from './lists.ts';
+import { t } from '../language/index.ts';
 
 /** Words of what is asked of every plan; not in the index, few screens need them. */
 
@@ -12,7 +13,7 @@ const MOST_NAMES = 4;
 function list(names: readonly string[]): string {
   const shown = names.slice(0, MOST_NAMES);
   const more = names.length - shown.length;
-  return joinNames(more > 0 ? [...shown, `${more} more`] : shown);
+  return joinNames(more > 0 ? [...shown, t('{more} more', { more })] : shown);
 }
 
 /** `Oat linen and Peat suiting are never together.` Names of what is no more are left out. */
@@ -23,23 +24,31 @@ export function wordWish(wish: Wish, household: Household, tree: PlaceTree, grou
   const kin = groups.filter((group) => wish.groupIds.includes(group.id)).map((group) => wordGroup(group, household));
   const names = list([...lots, ...kin]);
   const isOne = lots.length + kin.length === 1;
-  const place = wish.placeId ? formatPlaceName(tree, wish.placeId) || 'a place that is no more' : '';
+  const place = wish.placeId ? formatPlaceName(tree, wish.placeId) || t('a place that is no more') : '';
   switch (wish.kind) {
     case 'stays':
-      return place === '' ? `${names} ${isOne ? 'stays' : 'stay'} in place.` : `${place} is left as it is.`;
+      return place === ''
+        ? t('{names} {part} in place.', { names, part: isOne ? t('stays') : t('stay') })
+        : t('{place} is left as it is.', { place });
     case 'notIn':
-      return `${names} never ${isOne ? 'goes' : 'go'} into ${place}.`;
+      return t('{names} never {part} into {place}.', { names, part: isOne ? t('goes') : t('go'), place });
     case 'free':
-      return `${place} is kept free.`;
+      return t('{place} is kept free.', { place });
     case 'together':
-      return `${names} are kept together.`;
+      return t('{names} are kept together.', { names });
     case 'apart':
-      return `${names} are never together.`;
+      return t('{names} are never together.', { names });
   }
 }
 
 /** `Zips and Wool: near kin.` Empty where one of them is no more. */
 export function wordBond({ groupIds, kinship }: Bond, household: Household, groups: readonly Group[]): string {
   const [a, b] = groupIds.map((id) => groups.find((group) => group.id === id));
-  return a && b ? `${wordGroup(a, household)} and ${wordGroup(b, household)}: ${KINSHIP_WORDS[kinship]}.` : '';
+  return a && b
+    ? t('{group} and {group2}: {kinshipWORDS}.', {
+        group: wordGroup(a, household),
+        group2: wordGroup(b, household),
+        kinshipWORDS: KINSHIP_WORDS()[kinship],
+      })
+    : '';
 }

@@ -1,87 +1,96 @@
 import type { Due, Help, ReviewEntry, ReviewReason } from '../../core/upkeep/index.ts';
 import type { CareWork, Chore, Household } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
-import { wordCount } from './grammar.ts';
+import { formatFixed, perLanguage, t } from '../language/index.ts';
+import { midSentence } from './grammar.ts';
 
 /** Words of the year; not in the index, only its screens need them. */
 
 /** `two years`, `14 months`. */
 function wordMonths(months: number): string {
-  if (months < 18) return wordCount(months, 'month');
+  if (months < 18) return t('{n, plural, one {# month} other {# months}}', { n: months });
   const years = Math.round(months / 6) / 2;
-  return years === Math.floor(years) ? wordCount(years, 'year') : `${Math.floor(years)}½ years`;
+  return years === Math.floor(years)
+    ? t('{n, plural, one {# year} other {# years}}', { n: years })
+    : t('{years}½ years', { years: Math.floor(years) });
 }
 
 export function wordReviewReason(reason: ReviewReason, household: Household): string {
   switch (reason.code) {
     case 'unused':
-      return `not used for ${wordMonths(reason.months)}`;
+      return t('not used for {months}', { months: wordMonths(reason.months) });
     case 'twin':
-      return `much like ${household.items.get(reason.itemId)?.name ?? 'another one'}, which is used more`;
+      return t('much like {get}, which is used more', {
+        get: household.items.get(reason.itemId)?.name ?? t('another one'),
+      });
     case 'expired':
-      return `good until ${reason.on}, which is past`;
+      return t('good until {on}, which is past', { on: reason.on });
     case 'dried':
-      return `opened on ${reason.openedOn}, and keeps ${wordMonths(reason.months)}`;
+      return t('opened on {openedOn}, and keeps {months}', {
+        openedOn: reason.openedOn,
+        months: wordMonths(reason.months),
+      });
     case 'air':
-      return `an heirloom, not aired and refolded for ${wordMonths(reason.months)}`;
+      return t('an heirloom, not aired and refolded for {months}', { months: wordMonths(reason.months) });
     case 'room':
-      return 'its place is to be over full';
+      return t('its place is to be over full');
   }
 }
 
-const IN_REACH: Readonly<Record<Reach, string>> = {
-  easy: 'in easy reach',
-  bend: 'where one bends',
-  stretch: 'where one stretches',
-  kneel: 'where one kneels',
-  stool: 'above the step stool',
-};
+const IN_REACH = perLanguage((): Readonly<Record<Reach, string>> => ({
+  easy: t('in easy reach'),
+  bend: t('where one bends'),
+  stretch: t('where one stretches'),
+  kneel: t('where one kneels'),
+  stool: t('above the step stool'),
+}));
 
 /** What its room costs, in words: `14 l in easy reach for two years`. */
 export function wordRent({ litres, reach, isElsewhere, months }: ReviewEntry): string {
-  const much = litres >= 10 ? `${Math.round(litres)} l` : litres >= 0.1 ? `${litres.toFixed(1)} l` : 'hardly any room';
-  const where = reach === null ? '' : isElsewhere ? ' in another room' : ` ${IN_REACH[reach]}`;
-  return `${much}${where}${months > 0 ? ` for ${wordMonths(months)}` : ''}`;
+  const much =
+    litres >= 10 ? `${Math.round(litres)} l` : litres >= 0.1 ? `${formatFixed(litres, 1)} l` : t('hardly any room');
+  const where = reach === null ? '' : isElsewhere ? t(' in another room') : ` ${IN_REACH()[reach]}`;
+  return `${much}${where}${months > 0 ? t(' for {months}', { months: wordMonths(months) }) : ''}`;
 }
 
-const WORKS: Readonly<Record<Exclude<CareWork, 'other'>, string>> = {
-  oil: 'Oil it',
-  lint: 'Clean out the lint',
-  service: 'Have it serviced',
-  needle: 'Change the needle',
-  blade: 'Change the blade',
-  air: 'Air it',
-  refold: 'Refold it on other lines',
-};
+const WORKS = perLanguage((): Readonly<Record<Exclude<CareWork, 'other'>, string>> => ({
+  oil: t('Oil it'),
+  lint: t('Clean out the lint'),
+  service: t('Have it serviced'),
+  needle: t('Change the needle'),
+  blade: t('Change the blade'),
+  air: t('Air it'),
+  refold: t('Refold it on other lines'),
+}));
 
 export const wordChore = ({ work, name }: Pick<Chore, 'work' | 'name'>): string =>
-  work === 'other' ? (name ?? 'Something') : WORKS[work];
+  work === 'other' ? (name ?? t('Something')) : WORKS()[work];
 
 /** What is to be done, about what. */
 export function wordDue(due: Due, today: string): string {
   switch (due.code) {
     case 'expires':
-      return due.on !== null && due.on >= today ? 'good until then' : 'past its best; try it, or throw it out';
+      return due.on !== null && due.on >= today ? t('good until then') : t('past its best; try it, or throw it out');
     case 'blunt':
-      return `${Math.round((due.lot.usedHours ?? 0) * 10) / 10} h sewn; change it`;
+      return t('{usedHours} h sewn; change it', { usedHours: Math.round((due.lot.usedHours ?? 0) * 10) / 10 });
     case 'back':
-      return `lent to ${due.lot.lentTo ?? 'somebody'}`;
+      return t('lent to {lentTo}', { lentTo: due.lot.lentTo ?? t('somebody') });
     case 'repair':
-      return `being mended by ${due.lot.lentTo ?? 'somebody'}`;
+      return t('being mended by {lentTo}', { lentTo: due.lot.lentTo ?? t('somebody') });
     case 'wash':
-      return 'to be washed before it is cut';
+      return t('to be washed before it is cut');
     case 'leaves':
-      return due.lot.leaving?.toWhom ? `goes to ${due.lot.leaving.toWhom}` : 'to be let go';
+      return due.lot.leaving?.toWhom ? t('goes to {whom}', { whom: due.lot.leaving.toWhom }) : t('to be let go');
     case 'air':
-      return 'air it, and refold it on other lines';
+      return t('air it, and refold it on other lines');
     case 'chore':
-      return wordChore(due.chore).toLowerCase();
+      return midSentence(wordChore(due.chore));
     case 'restock':
-      return 'below its mark; buy more';
+      return t('below its mark; buy more');
     case 'project':
-      return 'due';
+      return t('due');
     case 'season':
-      return due.way === 'goes' ? 'goes away for the season' : 'comes back for the season';
+      return due.way === 'goes' ? t('goes away for the season') : t('comes back for the season');
   }
 }
 
@@ -94,48 +103,56 @@ export function nameDue(due: Due): string {
 export function wordDueDone(due: Due): string {
   switch (due.code) {
     case 'expires':
-      return 'Thrown out';
+      return t('Thrown out');
     case 'blunt':
-      return 'Changed';
+      return t('Changed');
     case 'back':
     case 'repair':
-      return 'It came back';
+      return t('It came back');
     case 'wash':
-      return 'Washed';
+      return t('Washed');
     case 'leaves':
-      return 'It is gone';
+      return t('It is gone');
     case 'air':
     case 'chore':
-      return 'Done';
+      return t('Done');
     case 'restock':
-      return 'Shop card';
+      return t('Shop card');
     case 'project':
-      return 'Open it';
+      return t('Open it');
     case 'season':
-      return 'Plan it';
+      return t('Plan it');
   }
 }
 
 /** Whole per cent, but nothing that may happen is called certain or impossible. */
 export function wordChance(chance: number): string {
-  if (chance <= 0) return 'none';
-  if (chance < 0.01) return 'under 1 %';
-  return chance > 0.99 ? 'over 99 %' : `${Math.round(100 * chance)} %`;
+  if (chance <= 0) return t('none');
+  if (chance < 0.01) return t('under 1 %');
+  return chance > 0.99 ? t('over 99 %') : `${Math.round(100 * chance)} %`;
 }
 
 export const wordLitres = (litres: number): string =>
-  litres < 10 ? `${litres.toFixed(1)} l` : `${Math.round(litres)} l`;
+  litres < 10 ? `${formatFixed(litres, 1)} l` : `${Math.round(litres)} l`;
 
 /** What helps a place, in words. */
 export function wordHelp(help: Help, group: string, place: string): string {
   switch (help.code) {
     case 'oneInOneOut':
-      return `One in, one out for ${group}`;
+      return t('One in, one out for {group}', { group });
     case 'letGo':
-      return `Let go of ${wordLitres(help.litres)} of ${group}, about ${wordCount(help.lots, 'thing')}`;
+      return t('Let go of {litres} of {group}, about {lots, plural, one {# thing} other {# things}}', {
+        litres: wordLitres(help.litres),
+        group,
+        lots: help.lots,
+      });
     case 'boundary':
-      return `Move ${wordLitres(help.litres)} of ${group} to ${place}, which has room`;
+      return t('Move {litres} of {group} to {place}, which has room', {
+        litres: wordLitres(help.litres),
+        group,
+        place,
+      });
     case 'bin':
-      return `Put up ${place}, which stands idle, for ${wordLitres(help.litres)} of it`;
+      return t('Put up {place}, which stands idle, for {litres} of it', { place, litres: wordLitres(help.litres) });
   }
 }

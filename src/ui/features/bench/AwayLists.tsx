@@ -11,6 +11,7 @@ import { getTree } from '../../state/derived.ts';
 import { wordSince } from '../../text/bench.ts';
 import { Listed, LISTED, Rest } from './Listed.tsx';
 import type { OnBench } from './benchFacts.ts';
+import { t } from '../../language/index.ts';
 
 /** What is not in the room: missed, or lent. */
 interface AwayProps {
@@ -20,7 +21,7 @@ interface AwayProps {
 
 export function MissingList({ things, nowMs }: AwayProps) {
   return (
-    <Listed title="Missing">
+    <Listed title={t('Missing')}>
       <ul>
         {things.slice(0, LISTED).map((thing) => (
           <MissingLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
@@ -33,7 +34,7 @@ export function MissingList({ things, nowMs }: AwayProps) {
 
 export function LentList({ things, nowMs }: AwayProps) {
   return (
-    <Listed title="Lent">
+    <Listed title={t('Lent')}>
       <ul>
         {things.slice(0, LISTED).map((thing) => (
           <LentLine key={thing.lot.id} thing={thing} nowMs={nowMs} />
@@ -61,15 +62,20 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: OnBench; nowMs: n
   return (
     <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
       <Swatch item={item} className="size-5 shrink-0" />
-      <span className="min-w-0 flex-1" {...explained('Its last place in the daybook.')}>
+      <span className="min-w-0 flex-1" {...explained(t('Its last place in the daybook.'))}>
         {item.name}{' '}
         <span className="text-sm text-stone">
-          {seen && tree.places.has(seen) ? `last seen in ${formatPlaceName(tree, seen)}, ` : ''}
-          missing {wordSince(lot.sinceMs, nowMs)}
+          {t('{part}missing {since}', {
+            part:
+              seen && tree.places.has(seen)
+                ? t('last seen in {placeName}, ', { placeName: formatPlaceName(tree, seen) })
+                : '',
+            since: wordSince(lot.sinceMs, nowMs),
+          })}
         </span>
       </span>
       <Button look="quiet" disabled={lot.homeId === undefined} onClick={() => void putBack(lot.id)}>
-        Found; it is home
+        {t('Found; it is home')}
       </Button>
     </li>
   );
@@ -83,15 +89,15 @@ function LentLine({ thing: { lot, item }, nowMs }: { thing: OnBench; nowMs: numb
   return (
     <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
       <Swatch item={item} className="size-5 shrink-0" />
-      <span className="min-w-0 flex-1" {...explained('When it was lent, as the daybook has it.')}>
+      <span className="min-w-0 flex-1" {...explained(t('When it was lent, as the daybook has it.'))}>
         {item.name}{' '}
         <span className="text-sm text-stone">
-          {lot.lentTo ? `to ${lot.lentTo}, ` : ''}
+          {lot.lentTo ? t('to {lentTo}, ', { lentTo: lot.lentTo }) : ''}
           {wordSince(lot.sinceMs, nowMs)}
         </span>
       </span>
       <Button look="quiet" onClick={() => void comeBack()}>
-        It came back
+        {t('It came back')}
       </Button>
     </li>
   );

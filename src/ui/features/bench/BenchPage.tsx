@@ -11,12 +11,13 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { putBack } from '../../state/putBack.ts';
 import { getAsPlanned, getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordAmount, wordCount } from '../../text/index.ts';
+import { wordAmount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Listed, LISTED, Rest } from './Listed.tsx';
 import { useSaveDue } from './useSaveDue.ts';
 import { findStrays, type OnBench } from './benchFacts.ts';
+import { t } from '../../language/index.ts';
 
 const SaveReminder = lazy(async () => ({
   default: (await import('./SaveReminder.tsx')).SaveReminder,
@@ -35,10 +36,10 @@ function Homeless({ things }: { things: readonly OnBench[] }) {
   const navigate = useNavigate();
   return (
     <Listed
-      title="Needs a home"
+      title={t('Needs a home')}
       action={
         <Button data-key="p" onClick={() => void navigate('/bench/away')}>
-          Put away <kbd className="pl-1 font-normal">P</kbd>
+          {t('Put away')} <kbd className="pl-1 font-normal">P</kbd>
         </Button>
       }
     >
@@ -47,7 +48,7 @@ function Homeless({ things }: { things: readonly OnBench[] }) {
         words={({ lot, item }) =>
           lot.homeId === undefined
             ? wordAmount(item, lot, household.settings.units)
-            : `planned: ${formatPlaceName(getTree(getAsPlanned(household)), lot.homeId)}`
+            : t('planned: {placeName}', { placeName: formatPlaceName(getTree(getAsPlanned(household)), lot.homeId) })
         }
       />
     </Listed>
@@ -69,29 +70,29 @@ export function BenchPage() {
   const isSaveDue = useSaveDue();
   return (
     <Page
-      title="Bench"
-      aside={<TicketPane hint="The ticket of what you pick up from the bench hangs here." />}
+      title={t('Bench')}
+      aside={<TicketPane hint={t('The ticket of what you pick up from the bench hangs here.')} />}
       foot={
         <>
           <Figure
             value={String(out.length)}
-            label="out"
-            how="Things that were taken out and have a home to go back to."
+            label={t('out')}
+            how={t('Things that were taken out and have a home to go back to.')}
           />
           <Figure
             value={String(homeless.length)}
-            label="without a home"
-            how="Things that no plan and no hand has given a place yet."
+            label={t('without a home')}
+            how={t('Things that no plan and no hand has given a place yet.')}
           />
           <Figure
             value={over === null ? (strained.again ? '–' : '…') : String(over)}
-            label={over === 1 ? 'place over full' : 'places over full'}
-            how="Places whose things do not really go in together: each was packed with what lies in it."
+            label={over === 1 ? t('place over full') : t('places over full')}
+            how={t('Places whose things do not really go in together: each was packed with what lies in it.')}
           />
           <Figure
             value={String(toCarry)}
-            label="to carry home"
-            how="Things that are in another place than their home, or folded another way."
+            label={t('to carry home')}
+            how={t('Things that are in another place than their home, or folded another way.')}
           />
         </>
       }
@@ -100,16 +101,16 @@ export function BenchPage() {
         <Welcome />
       </Suspense>
       <div className="min-h-0 flex-1 space-y-7 px-4 py-4 md:overflow-y-auto md:px-5">
-        <section aria-label="On the bench">
+        <section aria-label={t('On the bench')}>
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
             <h2 className="font-display text-xl font-semibold">
               {isEmpty
-                ? 'Nothing is in yet.'
+                ? t('Nothing is in yet.')
                 : out.length === 0
                   ? isClear
-                    ? 'All is where it belongs.'
-                    : 'Nothing is out.'
-                  : 'Out now'}
+                    ? t('All is where it belongs.')
+                    : t('Nothing is out.')
+                  : t('Out now')}
             </h2>
             <BenchActs hasOut={out.length > 0} />
           </div>
@@ -123,16 +124,21 @@ export function BenchPage() {
           {homeless.length > 0 && <Homeless things={homeless} />}
           {(toCarry > 0 || midway.length > 0) && (
             <Listed
-              title="The plan is not carried out yet"
-              action={<Button onClick={() => void navigate('/moves')}>On with it</Button>}
+              title={t('The plan is not carried out yet')}
+              action={<Button onClick={() => void navigate('/moves')}>{t('On with it')}</Button>}
             >
               <p
                 {...explained(
-                  'Things that are in another place than their home or were never carried there, and what waits on the table meanwhile.',
+                  t(
+                    'Things that are in another place than their home or were never carried there, and what waits on the table meanwhile.',
+                  ),
                 )}
               >
-                {wordCount(toCarry, 'thing')} to carry
-                {midway.length > 0 && `; ${wordCount(midway.length, 'thing')} on the table or out of the way meanwhile`}
+                {t('{carry, plural, one {# thing} other {# things}} to carry', { carry: toCarry })}
+                {midway.length > 0 &&
+                  t('; {midway, plural, one {# thing} other {# things}} on the table or out of the way meanwhile', {
+                    midway: midway.length,
+                  })}
                 .
               </p>
             </Listed>
@@ -158,20 +164,20 @@ function BenchActs({ hasOut }: { hasOut: boolean }) {
   return (
     <>
       <Button data-key="s" onClick={() => void navigate('/scan')}>
-        Scan <kbd className="pl-1 font-normal">S</kbd>
+        {t('Scan')} <kbd className="pl-1 font-normal">S</kbd>
       </Button>
       <Button data-key="o" onClick={() => void navigate('/bench/count')}>
-        Count <kbd className="pl-1 font-normal">O</kbd>
+        {t('Count')} <kbd className="pl-1 font-normal">O</kbd>
       </Button>
       <Button data-key="v" onClick={() => void navigate('/year')}>
-        The year <kbd className="pl-1 font-normal">V</kbd>
+        {t('The year')} <kbd className="pl-1 font-normal">V</kbd>
       </Button>
       <Button look="quiet" onClick={() => void navigate('/daybook')}>
-        Daybook <kbd className="font-normal">J</kbd>
+        {t('Daybook')} <kbd className="font-normal">J</kbd>
       </Button>
       {hasOut && (
         <Button look="strong" data-key="y" onClick={() => void navigate('/bench/tidy')}>
-          Tidy up <kbd className="pl-1 font-normal">Y</kbd>
+          {t('Tidy up')} <kbd className="pl-1 font-normal">Y</kbd>
         </Button>
       )}
     </>
@@ -185,7 +191,7 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
   return (
     <>
       <ul
-        aria-label="What lies on the bench"
+        aria-label={t('What lies on the bench')}
         className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(168px,1fr))] gap-y-3"
       >
         {things.slice(0, LISTED).map(({ lot, item }) => (
@@ -196,7 +202,7 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
               </span>
               <span
                 className="block text-sm text-stone"
-                {...explained('When it was taken out, as the daybook has it.')}
+                {...explained(t('When it was taken out, as the daybook has it.'))}
               >
                 {wordSince(lot.sinceMs, nowMs)}
               </span>
@@ -204,7 +210,10 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
             <Button
               look="quiet"
               className="kept-on-paper block text-left leading-tight"
-              aria-label={`Put ${item.name} back in ${formatPlaceName(tree, lot.homeId!)}`}
+              aria-label={t('Put {name} back in {placeName}', {
+                name: item.name,
+                placeName: formatPlaceName(tree, lot.homeId!),
+              })}
               onClick={() => void putBack(lot.id)}
             >
               → {formatPlaceName(tree, lot.homeId!)}
@@ -223,7 +232,7 @@ function Lines({ things, words }: { things: readonly OnBench[]; words: (thing: O
     <>
       <ul>
         {things.slice(0, LISTED).map((thing) => (
-          <LotLine key={thing.lot.id} id={thing.lot.id} item={thing.item} how="As its ticket says.">
+          <LotLine key={thing.lot.id} id={thing.lot.id} item={thing.item} how={t('As its ticket says.')}>
             {words(thing)}
           </LotLine>
         ))}

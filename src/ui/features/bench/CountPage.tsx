@@ -18,8 +18,9 @@ import { getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
 import { getWhereabouts, getLotsByPlace } from '../../state/whereabouts.ts';
 import { wordWhereShort } from '../../text/where.ts';
-import { wordAmount, wordCount } from '../../text/index.ts';
+import { wordAmount } from '../../text/index.ts';
 import { type Counted, compareCount, createCountPlace, listToCount } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Counting, place by place: tick what is there, type what is left; the daybook gets the differences. */
 export function CountPage() {
@@ -38,10 +39,10 @@ export function CountPage() {
   };
   const end = () => useChoices.setState({ countSinceMs: null });
   return (
-    <Page title="Count">
+    <Page title={t('Count')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
-          ← The bench
+          {t('← The bench')}
         </Button>
         {place ? (
           <OnePlace
@@ -54,33 +55,36 @@ export function CountPage() {
             onSkip={isRound ? () => setSkipped(new Set([...skipped, place.id])) : null}
           />
         ) : asked ? (
-          <p className="font-display text-[28px] font-semibold">That place is no longer in the room.</p>
+          <p className="font-display text-[28px] font-semibold">{t('That place is no longer in the room.')}</p>
         ) : isRound ? (
           <>
             <p className="font-display text-[28px] font-semibold">
-              {skipped.size > 0 ? 'All but what was skipped is counted.' : 'Every place is counted.'}
+              {skipped.size > 0 ? t('All but what was skipped is counted.') : t('Every place is counted.')}
             </p>
             <p className="mt-2">
-              What was missing is on{' '}
+              {t('What was missing is on')}{' '}
               <Link to="/bench" className="text-woad underline">
-                the bench
+                {t('the bench')}
               </Link>
-              , with where it was seen last.
+              {t(', with where it was seen last.')}
             </p>
             <div className="mt-3 flex gap-3">
-              {skipped.size > 0 && <Button onClick={() => setSkipped(new Set())}>Those that were skipped</Button>}
-              <Button onClick={end}>End the round</Button>
+              {skipped.size > 0 && (
+                <Button onClick={() => setSkipped(new Set())}>{t('Those that were skipped')}</Button>
+              )}
+              <Button onClick={end}>{t('End the round')}</Button>
             </div>
           </>
         ) : (
           <>
-            <p className="font-display text-[28px] font-semibold">A round of counting</p>
+            <p className="font-display text-[28px] font-semibold">{t('A round of counting')}</p>
             <p className="mt-2 max-w-xl">
-              Place by place, in the order of the room: tick what is there, type what is left where it differs. You can
-              stop after any place and go on another day.
+              {t(
+                'Place by place, in the order of the room: tick what is there, type what is left where it differs. You can stop after any place and go on another day.',
+              )}
             </p>
             <Button look="strong" className="mt-3" data-key="d" onClick={begin}>
-              Begin <kbd className="pl-1 font-normal">D</kbd>
+              {t('Begin')} <kbd className="pl-1 font-normal">D</kbd>
             </Button>
           </>
         )}
@@ -133,7 +137,7 @@ function OnePlace({
   const news = compareCount(household, placeId, found);
   const name = formatPlaceName(tree, placeId);
   const done = () =>
-    void act((now) => createCountPlace(now, placeId, found, world.nowMs()), `Counted ${name}.`).then(
+    void act((now) => createCountPlace(now, placeId, found, world.nowMs()), t('Counted {name}.', { name })).then(
       (isDone) => isDone && onDone(),
     );
   const toggle = (id: LotId) => {
@@ -144,27 +148,30 @@ function OnePlace({
   return (
     <section aria-label={name}>
       <h2 className="font-display text-[28px] leading-tight font-semibold">{name}</h2>
-      <p className="text-stone" {...explained('Places with something in them that this round has not come to.')}>
+      <p className="text-stone" {...explained(t('Places with something in them that this round has not come to.'))}>
         {left === null
-          ? 'This place alone'
+          ? t('This place alone')
           : left === 1
-            ? 'The last place of the round'
-            : `${left - 1} more places after it`}
+            ? t('The last place of the round')
+            : t('{left} more places after it', { left: left - 1 })}
       </p>
       <Beside
         picture={
           <>
-            <PlaceCloseUp place={placeId} label={`${formatPlaceName(tree, placeId)}, close up`} />
+            <PlaceCloseUp
+              place={placeId}
+              label={t('{placeName}, close up', { placeName: formatPlaceName(tree, placeId) })}
+            />
             <PlacePicture place={placeId} lots={[]} mark="to" mostPx={WALL_PX} />
           </>
         }
       >
         <div className="mt-3 flex flex-wrap gap-3">
           <Button data-key="a" onClick={() => setThere(new Set(here.map((lot) => lot.id)))}>
-            All of it is there <kbd className="pl-1 font-normal">A</kbd>
+            {t('All of it is there')} <kbd className="pl-1 font-normal">A</kbd>
           </Button>
         </div>
-        <ul className="mt-2" aria-label="What should be there">
+        <ul className="mt-2" aria-label={t('What should be there')}>
           {entries.map((entry) => {
             const { lot } = entry;
             return (
@@ -191,12 +198,12 @@ function OnePlace({
             className="min-h-14 flex-1 text-lg md:min-h-12 md:flex-none md:px-10"
             onClick={done}
           >
-            {news.missing.length === 0 ? 'It is counted' : 'Counted; the rest is missing'}{' '}
+            {news.missing.length === 0 ? t('It is counted') : t('Counted; the rest is missing')}{' '}
             <kbd className="pl-1 font-normal">D</kbd>
           </Button>
           {onSkip && (
             <Button data-key="l" className="min-h-14 md:min-h-12" onClick={onSkip}>
-              Skip it <kbd className="pl-1 font-normal">L</kbd>
+              {t('Skip it')} <kbd className="pl-1 font-normal">L</kbd>
             </Button>
           )}
         </div>
@@ -248,24 +255,25 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
           <span data-name className="block font-semibold break-words">
             {item.name}
           </span>
-          <span className="block text-sm text-stone" {...explained('As its ticket says.')}>
+          <span className="block text-sm text-stone" {...explained(t('As its ticket says.'))}>
             {wordAmount(item, lot, units)}
-            {isExtra && `; we thought it was ${wordWhereShort(getWhereabouts(household, lot.id))}`}
+            {isExtra &&
+              t('; we thought it was {whereShort}', { whereShort: wordWhereShort(getWhereabouts(household, lot.id)) })}
           </span>
         </span>
       </label>
       <input
         maxLength={40}
-        aria-label={`Left of ${item.name}`}
+        aria-label={t('Left of {name}', { name: item.name })}
         aria-invalid={isBad || undefined}
-        placeholder={lot.heap ? 'pieces' : getAmount(item, lot) > 0 ? 'as it says' : ''}
+        placeholder={lot.heap ? t('pieces') : getAmount(item, lot) > 0 ? t('as it says') : ''}
         className="h-11 w-28 rounded border border-stone/60 bg-field px-2 aria-invalid:border-2 aria-invalid:border-madder md:h-9"
         value={typed}
         onChange={(event) => onType(event.target.value)}
       />
       {isExtra && (
         <Button look="quiet" onClick={onNotAfterAll}>
-          Not here after all
+          {t('Not here after all')}
         </Button>
       )}
     </li>
@@ -275,11 +283,16 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
 /** What the count says that was not known. */
 function CountNews({ news, isBad }: { news: ReturnType<typeof compareCount>; isBad: boolean }) {
   return (
-    <p className="mt-3 text-stone" {...explained('What is not ticked, typed anew, or was thought elsewhere.')}>
-      {news.missing.length > 0 && `${wordCount(news.missing.length, 'thing')} not ticked: missing from now on. `}
-      {news.changed.length > 0 && `${wordCount(news.changed.length, 'amount')} put right. `}
-      {news.turnedUp.length > 0 && `${wordCount(news.turnedUp.length, 'thing')} turned up. `}
-      {isBad && <span className="text-madder">One of the amounts cannot be read.</span>}
+    <p className="mt-3 text-stone" {...explained(t('What is not ticked, typed anew, or was thought elsewhere.'))}>
+      {news.missing.length > 0 &&
+        t('{missing, plural, one {# thing} other {# things}} not ticked: missing from now on. ', {
+          missing: news.missing.length,
+        })}
+      {news.changed.length > 0 &&
+        t('{changed, plural, one {# amount} other {# amounts}} put right. ', { changed: news.changed.length })}
+      {news.turnedUp.length > 0 &&
+        t('{turnedUp, plural, one {# thing} other {# things}} turned up. ', { turnedUp: news.turnedUp.length })}
+      {isBad && <span className="text-madder">{t('One of the amounts cannot be read.')}</span>}
     </p>
   );
 }
@@ -292,11 +305,11 @@ function AlsoThere({ known, onAdd }: { known: ReadonlySet<LotId>; onAdd: (id: Lo
   return (
     <div className="mt-2 max-w-md">
       <label className="block">
-        <span className="block text-sm text-stone">What else is there?</span>
+        <span className="block text-sm text-stone">{t('What else is there?')}</span>
         <input
           maxLength={40}
           className="h-11 w-full rounded border border-stone/60 bg-field px-2 md:h-9"
-          placeholder="its name, or a part of it"
+          placeholder={t('its name, or a part of it')}
           value={text}
           onChange={(event) => setText(event.target.value)}
         />

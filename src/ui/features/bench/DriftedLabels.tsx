@@ -6,6 +6,7 @@ import { getGroups } from '../../state/groups.ts';
 import { wordDrift } from '../../text/labels.ts';
 import { listDrifted } from '../labels/labelFacts.ts';
 import { Listed, Rest, LISTED } from './Listed.tsx';
+import { t } from '../../language/index.ts';
 
 /** Labels that no longer say what is so; it loads once the bench is there. */
 export function DriftedLabels() {
@@ -15,8 +16,8 @@ export function DriftedLabels() {
   if (drifted.length === 0) return null;
   return (
     <Listed
-      title="Labels out of date"
-      action={<Button onClick={() => void navigate(`/labels/${drifted[0]!.section}`)}>Print them</Button>}
+      title={t('Labels out of date')}
+      action={<Button onClick={() => void navigate(`/labels/${drifted[0]!.section}`)}>{t('Print them')}</Button>}
     >
       <ul>
         {drifted.slice(0, LISTED).map((row) => (
@@ -28,7 +29,7 @@ export function DriftedLabels() {
               {row.content?.path ?? row.thing?.item.name}{' '}
               <span
                 className="text-sm text-stone"
-                {...explained('What the label said when it was printed, beside what is there now.')}
+                {...explained(t('What the label said when it was printed, beside what is there now.'))}
               >
                 {wordDrift(row.drift[0]!, household, getGroups(household))}
               </span>

@@ -7,6 +7,7 @@ import { linkClass } from '../../components/Button.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { DueWords } from '../year/DueWords.tsx';
 import { Listed, Rest } from './Listed.tsx';
+import { t } from '../../language/index.ts';
 
 const SOON_DAYS = 30;
 const SHOWN = 8;
@@ -19,10 +20,10 @@ export function DueList({ nowMs }: { nowMs: number }) {
   if (due.length === 0) return null;
   return (
     <Listed
-      title="Soon due"
+      title={t('Soon due')}
       action={
         <Link className={linkClass} to="/year">
-          What comes round
+          {t('What comes round')}
         </Link>
       }
     >

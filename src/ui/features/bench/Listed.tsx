@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { explained } from '../../components/explained.ts';
+import { t } from '../../language/index.ts';
 
 /** More than this of a kind is counted, not listed. */
 export const LISTED = 24;
@@ -21,8 +22,8 @@ export function Listed({ title, action, children }: { title: string; action?: Re
 export function Rest({ count }: { count: number }) {
   if (count <= 0) return null;
   return (
-    <p className="mt-1 text-stone" {...explained('Counted; the first of them are shown.')}>
-      and {count} more.
+    <p className="mt-1 text-stone" {...explained(t('Counted; the first of them are shown.'))}>
+      {t('and {count} more.', { count })}
     </p>
   );
 }

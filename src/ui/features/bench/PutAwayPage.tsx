@@ -15,17 +15,21 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordAmount, wordCount, wordForm, wordHomeOffer } from '../../text/index.ts';
+import { wordAmount, wordForm, wordHomeOffer } from '../../text/index.ts';
 import { wordCompany } from '../../text/bench.ts';
 import { findStrays, type OnBench } from './benchFacts.ts';
 import { createMove } from '../../../core/acts/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** The three best places, each by one key that lies side by side with the others. */
 const KEYS = ['i', 'o', 'p'] as const;
 /** Two walls below each other fit a desk's screen. */
 const MOST_PX = 290;
-const HOW =
-  'Every place was really packed with it beside what lies there, and priced like a plan: seconds a month beside looking for it everywhere.';
+const HOW = perLanguage(() =>
+  t(
+    'Every place was really packed with it beside what lies there, and priced like a plan: seconds a month beside looking for it everywhere.',
+  ),
+);
 
 /** What has no home yet, one thing after the other: the three best places for it, and the rest stays as it is. */
 export function PutAwayPage() {
@@ -36,10 +40,10 @@ export function PutAwayPage() {
   const left = homeless.filter(({ lot }) => !later.has(lot.id));
   const [thing] = left;
   return (
-    <Page title="Put away">
+    <Page title={t('Put away')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
-          ← The bench
+          {t('← The bench')}
         </Button>
         {thing ? (
           <Choice
@@ -51,15 +55,17 @@ export function PutAwayPage() {
         ) : (
           <>
             <p className="font-display text-[28px] font-semibold">
-              {homeless.length === 0 ? 'Everything has a home.' : 'That was all, except for what waits.'}
+              {homeless.length === 0 ? t('Everything has a home.') : t('That was all, except for what waits.')}
             </p>
             {homeless.length > 0 && (
               <p className="mt-2">
-                {wordCount(homeless.length, 'thing')} still without one.{' '}
+                {t('{homeless, plural, one {# thing} other {# things}} still without one.', {
+                  homeless: homeless.length,
+                })}{' '}
                 <Link to="/fit" className="text-woad underline">
-                  Fit
+                  {t('Fit')}
                 </Link>{' '}
-                makes room by moving others.
+                {t('makes room by moving others.')}
               </p>
             )}
           </>
@@ -92,15 +98,16 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
         <Swatch item={item} className="size-16 shrink-0" />
         <div>
           <h2 className="font-display text-[28px] leading-tight font-semibold">{item.name}</h2>
-          <p className="text-stone" {...explained('As its ticket says; and how many wait with it.')}>
-            {wordAmount(item, lot, units)}; {left === 1 ? 'the last one' : `${left - 1} more after it`}
+          <p className="text-stone" {...explained(t('As its ticket says; and how many wait with it.'))}>
+            {wordAmount(item, lot, units)};{' '}
+            {left === 1 ? t('the last one') : t('{left} more after it', { left: left - 1 })}
           </p>
         </div>
       </div>
       <Unanswered again={again} />
       {offers === null && !again && (
         <p role="status" className="mt-4 text-stone">
-          Trying every place…
+          {t('Trying every place…')}
         </p>
       )}
       {offers?.length === 0 && (
@@ -109,7 +116,7 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
         </div>
       )}
       <Beside isLast picture={<SpotsPicture spots={spots} lots={[]} mostPx={MOST_PX} />}>
-        <ul aria-label="The best places" className="space-y-3">
+        <ul aria-label={t('The best places')} className="space-y-3">
           {best.map((offer, i) => (
             <li key={offer.placeId}>
               <button
@@ -123,7 +130,7 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
                 </kbd>
                 <span className="min-w-0 flex-1">
                   <span className="block text-lg font-semibold">{formatPlaceName(tree, offer.placeId)}</span>
-                  <span className="block text-stone" {...explained(HOW)}>
+                  <span className="block text-stone" {...explained(HOW())}>
                     {wordForm(offer.form)}, {wordCompany(offer)}; {wordHomeOffer(offer, true)}
                   </span>
                 </span>
@@ -132,7 +139,7 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
           ))}
         </ul>
         <Button look="quiet" className="mt-4" data-key="l" onClick={onLater}>
-          Later <kbd className="font-normal">L</kbd>
+          {t('Later')} <kbd className="font-normal">L</kbd>
         </Button>
       </Beside>
     </section>

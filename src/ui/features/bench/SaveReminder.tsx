@@ -2,9 +2,9 @@ import { formatDistanceToNowStrict } from 'date-fns';
 import { useApp, world } from '../../state/app.ts';
 import { computeUnsaved } from '../../state/unsaved.ts';
 import { useChoices } from '../../state/choices.ts';
-import { wordCount } from '../../text/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
+import { t } from '../../language/index.ts';
 
 const WEEK_MS = 7 * 86_400_000;
 
@@ -18,18 +18,25 @@ export function SaveReminder() {
   return (
     <p
       className="flex flex-wrap items-center gap-x-4 text-stone"
-      {...explained('Lines of the daybook that were written since the last file was saved.')}
+      {...explained(t('Lines of the daybook that were written since the last file was saved.'))}
     >
-      {wordCount(unsaved.lines, 'line')} of the daybook {unsaved.lines === 1 ? 'is' : 'are'} in no file yet
-      {unsaved.savedAtMs !== null && `; the last was saved ${formatDistanceToNowStrict(unsaved.savedAtMs)} ago`}.
+      {t('{lines, plural, one {# line} other {# lines}} of the daybook {part} in no file yet', {
+        lines: unsaved.lines,
+        part: unsaved.lines === 1 ? t('is') : t('are'),
+      })}
+      {unsaved.savedAtMs !== null &&
+        t('; the last was saved {distanceToNowStrict} ago', {
+          distanceToNowStrict: formatDistanceToNowStrict(unsaved.savedAtMs),
+        })}
+      .
       <Button
         look="quiet"
         onClick={() => void import('../../state/backup.ts').then(({ saveEverything }) => saveEverything())}
       >
-        Save to a file
+        {t('Save to a file')}
       </Button>
       <Button look="quiet" onClick={() => useChoices.setState({ quietUntilMs: nowMs + WEEK_MS })}>
-        Not this week
+        {t('Not this week')}
       </Button>
     </p>
   );

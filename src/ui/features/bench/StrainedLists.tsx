@@ -10,6 +10,7 @@ import { getTree } from '../../state/derived.ts';
 import type { Answer } from '../../state/useAnswer.ts';
 import type { Questions } from '../../../workers/protocol.ts';
 import { Listed, LISTED, Rest } from './Listed.tsx';
+import { t } from '../../language/index.ts';
 
 /** Places that hold more than goes into them, and those that carry more than they may. */
 export function StrainedLists({ answer, again }: Answer<Questions['strained']['answer']>) {
@@ -19,7 +20,7 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
   const { units } = household.settings;
   if (again)
     return (
-      <Listed title="Over full or too heavy">
+      <Listed title={t('Over full or too heavy')}>
         <Unanswered again={again} />
       </Listed>
     );
@@ -34,7 +35,7 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
   return (
     <>
       {full.length > 0 && (
-        <Listed title="Over full">
+        <Listed title={t('Over full')}>
           <ul>
             {full.slice(0, LISTED).map((id) => (
               <Line key={id} onOpen={() => open(id)}>
@@ -47,7 +48,7 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
         </Listed>
       )}
       {heavy.length > 0 && (
-        <Listed title="Too heavy">
+        <Listed title={t('Too heavy')}>
           <ul>
             {heavy.slice(0, LISTED).map(({ placeId, massG, limitG }) => (
               <Line key={placeId} onOpen={() => open(placeId)}>
@@ -55,9 +56,12 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
                   <span>{formatPlaceName(tree, placeId)}</span>
                   <span
                     className="text-madder"
-                    {...explained('What lies in it, added up, its bins with it, and what it is said to carry.')}
+                    {...explained(t('What lies in it, added up, its bins with it, and what it is said to carry.'))}
                   >
-                    {formatMass(massG, units)}; it carries {formatMass(limitG, units)}
+                    {t('{mass}; it carries {mass2}', {
+                      mass: formatMass(massG, units),
+                      mass2: formatMass(limitG, units),
+                    })}
                   </span>
                 </span>
               </Line>
@@ -85,9 +89,9 @@ function FindsRoom() {
   return (
     <p className="mt-1 text-sm text-stone">
       <Link to="/fit" className="text-woad underline">
-        Fit
+        {t('Fit')}
       </Link>{' '}
-      finds room.
+      {t('finds room.')}
     </p>
   );
 }

@@ -15,9 +15,9 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { tellStrained } from '../../state/strained.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
 import { createPutBackAll } from '../../../core/acts/index.ts';
 import { computeTidyRound } from '../../../core/whereabouts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Above the plan of the round. */
 const WALL_PX = 340;
@@ -40,25 +40,26 @@ export function TidyPage() {
   const after = next ? withAct(household, createPutBackAll(household, next.ids, '', world.nowMs())) : null;
   const nameOf = (id: LotId) => household.items.get(household.lots.get(id)!.itemId)!.name;
   const putBack = (ids: readonly LotId[]) => {
-    const subject = ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing');
+    const subject =
+      ids.length === 1 ? nameOf(ids[0]!) : t('{n, plural, one {# thing} other {# things}}', { n: ids.length });
     const homes = ids.flatMap((id) => household.lots.get(id)?.homeId ?? []);
     void act((now) => createPutBackAll(now, ids, subject, world.nowMs())).then((isDone) =>
-      isDone ? tellStrained(homes, 'They are back.') : undefined,
+      isDone ? tellStrained(homes, t('They are back.')) : undefined,
     );
   };
   return (
-    <Page title="Tidy up">
+    <Page title={t('Tidy up')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/bench')}>
-          ← The bench
+          {t('← The bench')}
         </Button>
         {!next ? (
-          <p className="font-display text-[28px] font-semibold">All that was out is home.</p>
+          <p className="font-display text-[28px] font-semibold">{t('All that was out is home.')}</p>
         ) : (
           <>
-            <section aria-label="Next">
+            <section aria-label={t('Next')}>
               <h2 className="font-display text-[28px] leading-tight">
-                <span className="text-stone">To </span>
+                <span className="text-stone">{t('To')} </span>
                 <strong className="font-semibold">{formatPlaceName(tree, next.placeId)}</strong>
               </h2>
               <Beside
@@ -78,7 +79,7 @@ export function TidyPage() {
                       <span className="min-w-0 flex-1 font-semibold break-words">{nameOf(id)}</span>
                       {next.ids.length > 1 && (
                         <Button look="quiet" onClick={() => putBack([id])}>
-                          Only this
+                          {t('Only this')}
                         </Button>
                       )}
                     </li>
@@ -93,18 +94,21 @@ export function TidyPage() {
                     className="min-h-14 w-full text-lg md:w-auto md:px-10"
                     onClick={() => putBack(next.ids)}
                   >
-                    {next.ids.length === 1 ? 'It is back' : 'They are back'} <kbd className="pl-1 font-normal">D</kbd>
+                    {next.ids.length === 1 ? t('It is back') : t('They are back')}{' '}
+                    <kbd className="pl-1 font-normal">D</kbd>
                   </Button>
                 </div>
                 {later.length > 0 && (
-                  <section aria-label="Then" className="mt-4">
+                  <section aria-label={t('Then')} className="mt-4">
                     <h2
                       className="font-display text-lg font-semibold"
                       {...explained(
-                        'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
+                        t(
+                          'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
+                        ),
                       )}
                     >
-                      Then, {formatWay(round.wayMm, household.settings.units)} round in all
+                      {t('Then, {way} round in all', { way: formatWay(round.wayMm, household.settings.units) })}
                     </h2>
                     <ol>
                       {later.map(({ placeId, ids }) => (

@@ -3,16 +3,25 @@ import { Bar, BarChart, Legend, XAxis, YAxis } from 'recharts';
 import { explained } from '../../components/explained.ts';
 import { useApp, world } from '../../state/app.ts';
 import { computeMonthActs } from '../../../core/daybook/index.ts';
+import { getLanguage, perLanguage, t } from '../../language/index.ts';
 
 const MONTHS = 12;
-const monthName = new Intl.DateTimeFormat('en', { month: 'short', year: '2-digit', timeZone: 'UTC' });
-const PARTS = [
-  { key: 'came', name: 'came in', fill: 'var(--color-moss)' },
-  { key: 'used', name: 'used', fill: 'var(--color-woad)' },
-  { key: 'left', name: 'left for good', fill: 'var(--color-madder)' },
-] as const;
-const HOW =
-  'Lines of the daybook in that month: things that came in; things used up, given away, sold, thrown out or removed; times that something was taken out or cut. What was taken back is left out.';
+const monthName = perLanguage(
+  () => new Intl.DateTimeFormat(getLanguage(), { month: 'short', year: '2-digit', timeZone: 'UTC' }),
+);
+const PARTS = perLanguage(
+  () =>
+    [
+      { key: 'came', name: t('came in'), fill: 'var(--color-moss)' },
+      { key: 'used', name: t('used'), fill: 'var(--color-woad)' },
+      { key: 'left', name: t('left for good'), fill: 'var(--color-madder)' },
+    ] as const,
+);
+const HOW = perLanguage(() =>
+  t(
+    'Lines of the daybook in that month: things that came in; things used up, given away, sold, thrown out or removed; times that something was taken out or cut. What was taken back is left out.',
+  ),
+);
 
 /** A year of the daybook: what came, what was used and what left, month by month, as bars and as a table. */
 export function DaybookFigures() {
@@ -22,34 +31,34 @@ export function DaybookFigures() {
     () =>
       computeMonthActs(events, MONTHS, nowMs).map((one) => ({
         ...one,
-        name: monthName.format(Date.parse(`${one.month}-01`)),
+        name: monthName().format(Date.parse(`${one.month}-01`)),
       })),
     [events, nowMs],
   );
   if (months.every((one) => one.came + one.used + one.left === 0))
     return (
-      <section aria-label="The year in figures" className="text-stone">
-        Nothing came, was used or left in these twelve months; what was there from the start is not counted.
+      <section aria-label={t('The year in figures')} className="text-stone">
+        {t('Nothing came, was used or left in these twelve months; what was there from the start is not counted.')}
       </section>
     );
   return (
-    <section aria-label="The year in figures" className="overflow-x-auto" {...explained(HOW)}>
-      <h2 className="mb-2 font-display text-lg font-semibold">The year in figures</h2>
+    <section aria-label={t('The year in figures')} className="overflow-x-auto" {...explained(HOW())}>
+      <h2 className="mb-2 font-display text-lg font-semibold">{t('The year in figures')}</h2>
       <BarChart width={262} height={220} data={months} aria-hidden accessibilityLayer={false}>
         <XAxis dataKey="name" tickLine={false} stroke="var(--color-stone)" fontSize={14} />
         <YAxis allowDecimals={false} width={36} tickLine={false} stroke="var(--color-stone)" fontSize={14} />
         <Legend wrapperStyle={{ fontSize: 14 }} />
-        {PARTS.map(({ key, name, fill }) => (
+        {PARTS().map(({ key, name, fill }) => (
           <Bar key={key} dataKey={key} name={name} fill={fill} isAnimationActive={false} />
         ))}
       </BarChart>
       <details>
-        <summary className="min-h-9 cursor-pointer py-1 text-woad">As a table</summary>
+        <summary className="min-h-9 cursor-pointer py-1 text-woad">{t('As a table')}</summary>
         <table className="tabular">
           <thead>
             <tr>
-              <th className="pr-6 text-left">Month</th>
-              {PARTS.map(({ key, name }) => (
+              <th className="pr-6 text-left">{t('Month')}</th>
+              {PARTS().map(({ key, name }) => (
                 <th key={key} className="pr-6 text-right">
                   {name}
                 </th>
@@ -60,7 +69,7 @@ export function DaybookFigures() {
             {months.map((month) => (
               <tr key={month.month}>
                 <td className="pr-6">{month.name}</td>
-                {PARTS.map(({ key }) => (
+                {PARTS().map(({ key }) => (
                   <td key={key} className="pr-6 text-right">
                     {month[key]}
                   </td>

@@ -11,42 +11,46 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { undo } from '../../state/hands.ts';
 import { explained } from '../../components/explained.ts';
-import { wordCount, wordEvent } from '../../text/index.ts';
+import { wordEvent } from '../../text/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 const DaybookFigures = lazy(async () => ({ default: (await import('./DaybookFigures.tsx')).DaybookFigures }));
 
-const AMOUNT_UNITS: Record<AmountUnit, string> = { length: 'mm', area: 'mm2', count: 'pieces' };
+const AMOUNT_UNITS = perLanguage((): Record<AmountUnit, string> => ({ length: 'mm', area: 'mm2', count: 'pieces' }));
 
-const TOPICS = {
-  whereabouts: {
-    name: 'out, back and moved',
-    types: ['tookOut', 'putBack', 'moved', 'carried', 'notFound', 'notFitting', 'lent', 'returned'],
-  },
-  amounts: {
-    name: 'come, used and gone',
-    types: [
-      'received',
-      'imported',
-      'heaped',
-      'listed',
-      'cut',
-      'usedUp',
-      'measured',
-      'counted',
-      'gaveAway',
-      'sold',
-      'threwOut',
-      'removed',
-    ],
-  },
-  promises: { name: 'promised and released', types: ['reserved', 'released'] },
-  care: { name: 'washed and wrapped', types: ['washed', 'wrapped'] },
-  plans: {
-    name: 'plans, room and settings',
-    types: ['planned', 'adopted', 'roomChanged', 'settingsChanged', 'learnt', 'relabelled'],
-  },
-} satisfies Record<string, { name: string; types: EventType[] }>;
-type Topic = keyof typeof TOPICS;
+const TOPICS = perLanguage(
+  () =>
+    ({
+      whereabouts: {
+        name: t('out, back and moved'),
+        types: ['tookOut', 'putBack', 'moved', 'carried', 'notFound', 'notFitting', 'lent', 'returned'],
+      },
+      amounts: {
+        name: t('come, used and gone'),
+        types: [
+          'received',
+          'imported',
+          'heaped',
+          'listed',
+          'cut',
+          'usedUp',
+          'measured',
+          'counted',
+          'gaveAway',
+          'sold',
+          'threwOut',
+          'removed',
+        ],
+      },
+      promises: { name: t('promised and released'), types: ['reserved', 'released'] },
+      care: { name: t('washed and wrapped'), types: ['washed', 'wrapped'] },
+      plans: {
+        name: t('plans, room and settings'),
+        types: ['planned', 'adopted', 'roomChanged', 'settingsChanged', 'learnt', 'relabelled'],
+      },
+    }) satisfies Record<string, { name: string; types: EventType[] }>,
+);
+type Topic = keyof ReturnType<typeof TOPICS>;
 
 /** Everything that was ever done, newest first. Each line can be taken back while nothing builds on it. */
 export function DaybookPage() {
@@ -58,7 +62,7 @@ export function DaybookPage() {
   const lines = useMemo(() => {
     const words = text.trim().toLowerCase();
     return events
-      .filter(({ type }) => topic === 'all' || (TOPICS[topic].types as EventType[]).includes(type))
+      .filter(({ type }) => topic === 'all' || (TOPICS()[topic].types as EventType[]).includes(type))
       .map((event) => ({ event, words: wordEvent(event, units) }))
       .filter((line) => line.words.toLowerCase().includes(words))
       .toReversed();
@@ -70,7 +74,7 @@ export function DaybookPage() {
       event.type,
       words,
       String(event.amount ?? ''),
-      event.amount === undefined ? '' : AMOUNT_UNITS[event.amountUnit ?? 'length'],
+      event.amount === undefined ? '' : AMOUNT_UNITS()[event.amountUnit ?? 'length'],
       undone.has(event.id) ? 'yes' : '',
     ]);
     const heads = ['when', 'what', 'words', 'amount', 'unit', 'taken_back'];
@@ -81,8 +85,8 @@ export function DaybookPage() {
 
   return (
     <Page
-      title="Daybook"
-      asideLabel="The year in figures"
+      title={t('Daybook')}
+      asideLabel={t('The year in figures')}
       aside={
         <Suspense>
           <DaybookFigures />
@@ -93,37 +97,39 @@ export function DaybookPage() {
         <input
           maxLength={200}
           type="search"
-          aria-label="Narrow the daybook"
-          placeholder="narrow by words"
+          aria-label={t('Narrow the daybook')}
+          placeholder={t('narrow by words')}
           className="h-11 w-56 rounded border border-thread bg-paper px-2 md:h-8"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
         <select
-          aria-label="What it was about"
+          aria-label={t('What it was about')}
           className="h-11 rounded border border-thread bg-paper px-2 md:h-8"
           value={topic}
           onChange={(event) => setTopic(event.target.value as Topic | 'all')}
         >
-          <option value="all">everything</option>
-          {(Object.keys(TOPICS) as Topic[]).map((one) => (
+          <option value="all">{t('everything')}</option>
+          {(Object.keys(TOPICS()) as Topic[]).map((one) => (
             <option key={one} value={one}>
-              {TOPICS[one].name}
+              {TOPICS()[one].name}
             </option>
           ))}
         </select>
         <Button look="quiet" disabled={lines.length === 0} onClick={() => void save()}>
-          Save as a table
+          {t('Save as a table')}
         </Button>
-        <span className="text-stone" {...explained('The lines of the daybook that are listed here.')}>
-          {wordCount(lines.length, 'line')}
+        <span className="text-stone" {...explained(t('The lines of the daybook that are listed here.'))}>
+          {t('{n, plural, one {# line} other {# lines}}', { n: lines.length })}
         </span>
       </div>
       <VirtualList
         long={long}
         frameClass="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5"
         className="max-w-3xl"
-        head={lines.length === 0 && <p className="py-8 font-display text-xl">No line of the daybook says that.</p>}
+        head={
+          lines.length === 0 && <p className="py-8 font-display text-xl">{t('No line of the daybook says that.')}</p>
+        }
       >
         {(index) => {
           const row = rows[index]!;
@@ -132,7 +138,7 @@ export function DaybookPage() {
           ) : (
             // Each line says its day itself to who hears it.
             <li aria-hidden key={row.day} className="flex h-11 items-end pb-1 font-display text-lg font-semibold">
-              <time dateTime={row.day}>{format(row.atMs, 'EEEE, d MMMM yyyy')}</time>
+              <time dateTime={row.day}>{format(row.atMs, t('EEEE, d MMMM yyyy'))}</time>
             </li>
           );
         }}
@@ -169,11 +175,11 @@ function Line({ event, words, isUndone }: DaybookLine & { isUndone: boolean }) {
   const item = itemId === undefined ? undefined : household.items.get(itemId as ItemId);
   const isShown = lot !== undefined && lot.state !== 'gone';
   const look = `min-w-0 flex-1 line-clamp-2 leading-tight ${isUndone ? 'text-stone line-through' : ''}`;
-  const how = explained('As it was written down when it was done.', 'A line');
+  const how = explained(t('As it was written down when it was done.'), t('A line'));
   return (
     <li className="dotted-row flex h-11 items-center gap-3">
       <time dateTime={new Date(event.atMs).toISOString()} className="tabular w-11 shrink-0 text-sm text-stone">
-        <span className="sr-only">{format(event.atMs, 'EEEE, d MMMM yyyy, ')}</span>
+        <span className="sr-only">{format(event.atMs, t('EEEE, d MMMM yyyy'))}</span>
         {format(event.atMs, 'HH:mm')}
       </time>
       {item ? <Swatch item={item} className="size-7 shrink-0" /> : <span className="size-7 shrink-0" />}
@@ -187,10 +193,10 @@ function Line({ event, words, isUndone }: DaybookLine & { isUndone: boolean }) {
         </span>
       )}
       {isUndone ? (
-        <span className="text-sm text-stone">taken back</span>
+        <span className="text-sm text-stone">{t('taken back')}</span>
       ) : event.seq === 0 || event.type === 'undone' ? null : (
-        <Button look="quiet" aria-label={`Undo: ${words}`} onClick={() => void undo(event)}>
-          Undo
+        <Button look="quiet" aria-label={t('Undo: {words}', { words })} onClick={() => void undo(event)}>
+          {t('Undo')}
         </Button>
       )}
     </li>

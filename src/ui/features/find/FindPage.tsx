@@ -16,6 +16,7 @@ import { explained } from '../../components/explained.ts';
 import { wordAmount } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
+import { t } from '../../language/index.ts';
 
 /** So many places of the same are named. */
 const MOST_PLACES = 6;
@@ -34,8 +35,8 @@ export function FindPage() {
 
   return (
     <Page
-      title="Find"
-      aside={<TicketPane hint="The ticket of what you look for hangs here, to take it out or put it back." />}
+      title={t('Find')}
+      aside={<TicketPane hint={t('The ticket of what you look for hangs here, to take it out or put it back.')} />}
     >
       {id ? <Answer household={household} lotId={id} /> : <Asking household={household} isLost={lotId !== undefined} />}
     </Page>
@@ -69,7 +70,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
       {wall && drawing && (
         <WallView
           drawing={drawing}
-          label={`${wall.room.name}, ${wall.wall.name}, with the spot`}
+          label={t('{room}, {wall}, with the spot', { room: wall.room.name, wall: wall.wall.name })}
           units={household.settings.units}
           chosenPlace={where.placeId}
           chosenLot={where.isThere ? lotId : null}
@@ -82,18 +83,18 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
         <div className="px-4 pb-4 md:px-5">
           <PlaceCloseUp
             place={where.placeId}
-            label={`${formatPlaceName(tree, where.placeId)}, close up`}
+            label={t('{placeName}, close up', { placeName: formatPlaceName(tree, where.placeId) })}
             {...(where.isThere && { chosen: lotId })}
           />
         </div>
       )}
       {where.placeId === null && (
         <p className="px-5 pt-6">
-          Give it a home in its ticket, or let{' '}
+          {t('Give it a home in its ticket, or let')}{' '}
           <Link className="text-woad underline" to="/fit">
-            Fit
+            {t('Fit')}
           </Link>{' '}
-          find one.
+          {t('find one.')}
         </p>
       )}
     </>
@@ -112,17 +113,17 @@ function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) 
   });
   if (others.length === 0) return null;
   return (
-    <p {...explained('Other places where there is some of the same thing.')}>
-      More of it in{' '}
+    <p {...explained(t('Other places where there is some of the same thing.'))}>
+      {t('More of it in')}{' '}
       {others.slice(0, MOST_PLACES).map((lot, i, all) => (
         <span key={lot.id}>
-          {i > 0 && (i === all.length - 1 ? ' and ' : ', ')}
+          {i > 0 && (i === all.length - 1 ? t(' and ') : ', ')}
           <Link className="text-woad underline" to={`/find/${lot.id}`}>
             {formatPlaceName(tree, lot.placeId!)}
           </Link>
         </span>
       ))}
-      {others.length > MOST_PLACES && ` and ${others.length - MOST_PLACES} more`}.
+      {others.length > MOST_PLACES && t(' and {mostPLACES} more', { mostPLACES: others.length - MOST_PLACES })}.
     </p>
   );
 }
@@ -139,15 +140,16 @@ function Asking({ household, isLost }: { household: Household; isLost: boolean }
   return (
     <div className="px-4 py-8 md:px-5">
       <p className="font-display text-[25px] font-semibold">
-        {isLost ? 'That is no longer in the stash.' : 'What are you looking for?'}
+        {isLost ? t('That is no longer in the stash.') : t('What are you looking for?')}
       </p>
       <p className="mt-1 max-w-xl text-stone">
-        Type a few letters above: its name, its colour, its fibre, a pattern’s number, or the place. A slip of the
-        finger is forgiven.
+        {t(
+          'Type a few letters above: its name, its colour, its fibre, a pattern’s number, or the place. A slip of the finger is forgiven.',
+        )}
       </p>
       {out.length > 0 && (
         <section className="mt-8 max-w-xl">
-          <h2 className="font-display text-lg font-semibold">Out now</h2>
+          <h2 className="font-display text-lg font-semibold">{t('Out now')}</h2>
           <ul>
             {out.slice(0, 12).map((lot) => {
               const item = household.items.get(lot.itemId)!;
@@ -156,13 +158,15 @@ function Asking({ household, isLost }: { household: Household; isLost: boolean }
                   <Link to={`/find/${lot.id}`} className="flex min-h-11 items-center gap-3 hover:bg-linen">
                     <Swatch item={item} className="size-6" />
                     <span className="font-semibold">{item.name}</span>
-                    <span className="text-sm text-stone">goes back to {formatPlaceName(tree, lot.homeId!)}</span>
+                    <span className="text-sm text-stone">
+                      {t('goes back to {placeName}', { placeName: formatPlaceName(tree, lot.homeId!) })}
+                    </span>
                   </Link>
                 </li>
               );
             })}
           </ul>
-          {out.length > 12 && <p className="mt-1 text-stone">and {out.length - 12} more.</p>}
+          {out.length > 12 && <p className="mt-1 text-stone">{t('and {out} more.', { out: out.length - 12 })}</p>}
         </section>
       )}
     </div>

@@ -3,6 +3,7 @@ import { formatVolume } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { getBalance } from '../../state/balance.ts';
+import { t } from '../../language/index.ts';
 
 /** Whether it all goes in, before one looks for a plan. */
 export function BalanceLine() {
@@ -12,14 +13,16 @@ export function BalanceLine() {
     <p
       className="mt-2 text-sm"
       {...explained(
-        'What is owned against what the places hold, filled to the share that you want filled; counted, not packed.',
+        t('What is owned against what the places hold, filled to the share that you want filled; counted, not packed.'),
       )}
     >
       {isEnough
-        ? 'The balance says it all goes in.'
-        : `The balance says ${formatVolume(leftMm3, household.settings.units)} will not go in.`}{' '}
+        ? t('The balance says it all goes in.')
+        : t('The balance says {volume} will not go in.', {
+            volume: formatVolume(leftMm3, household.settings.units),
+          })}{' '}
       <Link to="/room/balance" className="text-woad underline">
-        Look at it
+        {t('Look at it')}
       </Link>
     </p>
   );

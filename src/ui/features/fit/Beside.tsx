@@ -6,6 +6,7 @@ import { wordGroup } from '../../text/index.ts';
 import { HOW_KINSHIP, KINSHIP_WORDS } from '../../text/kinships.ts';
 import type { Group } from '../../../core/grouping/index.ts';
 import type { Disagreement } from './disagreement.ts';
+import { t } from '../../language/index.ts';
 
 interface BesideProps {
   readonly household: Household;
@@ -27,10 +28,10 @@ export function Beside({ household, group, others, disagree }: BesideProps) {
   const sorted = others.toSorted((a, b) => KINSHIPS.indexOf(b.kinship) - KINSHIPS.indexOf(a.kinship));
   return (
     <>
-      With{' '}
+      {t('With')}{' '}
       {sorted.slice(0, isAll ? undefined : MOST_NAMED).map(({ group: other, kinship }, i) => {
         const otherName = wordGroup(other, household);
-        const said = `${otherName} (${KINSHIP_WORDS[kinship]})`;
+        const said = `${otherName} (${KINSHIP_WORDS()[kinship]})`;
         return (
           <span key={other.id}>
             {i > 0 && ', '}
@@ -39,8 +40,12 @@ export function Beside({ household, group, others, disagree }: BesideProps) {
                 type="button"
                 className="underline decoration-dotted underline-offset-2"
                 aria-expanded={asked === other.id}
-                aria-label={`${name} and ${otherName}: ${KINSHIP_WORDS[kinship]}. Say otherwise`}
-                {...explained(HOW_KINSHIP)}
+                aria-label={t('{name} and {otherName}: {kinshipWORDS}. Say otherwise', {
+                  name,
+                  otherName,
+                  kinshipWORDS: KINSHIP_WORDS()[kinship],
+                })}
+                {...explained(HOW_KINSHIP())}
                 onClick={() => setAsked(asked === other.id ? null : other.id)}
               >
                 {said}
@@ -50,19 +55,23 @@ export function Beside({ household, group, others, disagree }: BesideProps) {
             )}
             {disagree && asked === other.id && (
               <select
-                aria-label={`How ${name} and ${otherName} get on`}
+                aria-label={t('How {name} and {otherName} get on', { name, otherName })}
                 className="mx-1 h-11 rounded border border-thread bg-paper px-1 text-ink md:h-8"
                 value={findBond(household, [group.id, other.id]) ?? ''}
                 onChange={(event) => {
                   const chosen = event.target.value === '' ? null : (event.target.value as Kinship);
-                  const words = chosen ? KINSHIP_WORDS[chosen] : 'as the rules have it';
-                  disagree.bind([group.id, other.id], chosen, `${name} and ${otherName}: ${words}.`);
+                  const words = chosen ? KINSHIP_WORDS()[chosen] : t('as the rules have it');
+                  disagree.bind(
+                    [group.id, other.id],
+                    chosen,
+                    t('{name} and {otherName}: {words}.', { name, otherName, words }),
+                  );
                 }}
               >
-                <option value="">as the rules have it</option>
+                <option value="">{t('as the rules have it')}</option>
                 {KINSHIPS.map((one) => (
                   <option key={one} value={one}>
-                    {KINSHIP_WORDS[one]}
+                    {KINSHIP_WORDS()[one]}
                   </option>
                 ))}
               </select>
@@ -74,11 +83,11 @@ export function Beside({ household, group, others, disagree }: BesideProps) {
         <button
           type="button"
           className="underline decoration-dotted underline-offset-2"
-          {...explained('Groups that share a place with it, the strangest first.')}
+          {...explained(t('Groups that share a place with it, the strangest first.'))}
           onClick={() => setAll(true)}
         >
           {' '}
-          and {more} more
+          {t('and {more} more', { more })}
         </button>
       )}
       {asked === null && '.'}{' '}

@@ -13,6 +13,7 @@ import { wordGroup } from '../../text/index.ts';
 import { wordGroupVerdict } from '../../text/verdicts.ts';
 import type { Disagreement } from './disagreement.ts';
 import { getPieces, type GroupPiece } from './pieces.ts';
+import { t } from '../../language/index.ts';
 
 /** Nothing is asked while nothing is carried. */
 const NO_LOTS: readonly LotId[] = [];
@@ -72,7 +73,7 @@ export function CarryWall({ household, disagree, children }: CarryWallProps) {
     onDrag: (_right, _down, event) =>
       setAt({ x: event.clientX, y: event.clientY, placeId: findUnder(household, event) }),
     onDrop: () => {
-      if (over?.isGood) disagree.send(over, `${name}: to ${nameOf(over.placeId)}.`, null);
+      if (over?.isGood) disagree.send(over, t('{name}: to {nameOf}.', { name, nameOf: nameOf(over.placeId) }), null);
       letGo();
     },
     onCancel: letGo,
@@ -80,8 +81,8 @@ export function CarryWall({ household, disagree, children }: CarryWallProps) {
   const said = over
     ? wordGroupVerdict(over, nameOf(over.placeId), household)
     : isElsewhere
-      ? 'Trying it …'
-      : 'Carry it to another place; Esc lets go.';
+      ? t('Trying it …')
+      : t('Carry it to another place; Esc lets go.');
   return (
     <div className={`flex min-h-0 flex-1 flex-col ${isCarried ? 'cursor-grabbing' : ''}`} {...drag}>
       {children((drawing) => isCarried && <Marks drawing={drawing} verdicts={verdicts} overId={at.placeId} />)}
@@ -143,6 +144,6 @@ function Marks({ drawing, verdicts, overId }: MarksProps) {
 }
 
 function wordChange(seconds: number): string {
-  if (Math.abs(seconds) < 3) return 'as good';
+  if (Math.abs(seconds) < 3) return t('as good');
   return `${seconds > 0 ? '+' : '−'}${formatMinutes(Math.abs(seconds))}`;
 }

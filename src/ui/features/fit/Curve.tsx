@@ -2,8 +2,8 @@ import { CartesianGrid, Line, LineChart, ReferenceDot, XAxis, YAxis } from 'rech
 import { getFetchSeconds, type Score } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
-import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
+import { t } from '../../language/index.ts';
 
 const TICK = { fontSize: 14, fill: 'var(--color-stone)' };
 
@@ -19,7 +19,7 @@ export function Curve({ today }: { today: Score }) {
   const here = curve.find((point) => point.plan.id === plan?.id);
   return (
     <fieldset className="mt-4">
-      <legend className="font-bold">What few moves bring</legend>
+      <legend className="font-bold">{t('What few moves bring')}</legend>
       <div aria-hidden>
         <LineChart
           width={262}
@@ -50,7 +50,7 @@ export function Curve({ today }: { today: Score }) {
         </LineChart>
       </div>
       <p className="text-sm text-stone">
-        Minutes a month against things to carry; per cent of what the best of them saves.
+        {t('Minutes a month against things to carry; per cent of what the best of them saves.')}
       </p>
       {curve.map((point) => (
         <label key={point.plan.id} className="dotted-row flex min-h-11 items-center gap-2 md:min-h-9">
@@ -64,10 +64,16 @@ export function Curve({ today }: { today: Score }) {
           <span
             className="tabular"
             {...explained(
-              'Things that would be carried or refolded; the minutes a month that the plan would take; and what part that saves of the minutes that the best of these plans saves. With fewer moves only those are made that save most.',
+              t(
+                'Things that would be carried or refolded; the minutes a month that the plan would take; and what part that saves of the minutes that the best of these plans saves. With fewer moves only those are made that save most.',
+              ),
             )}
           >
-            {`${wordCount(point.moves, 'thing')}: ${formatMinutes(getFetchSeconds(point.plan.score))}, ${Math.round(point.gainShare * 100)} %`}
+            {t('{moves, plural, one {# thing} other {# things}}: {minutes}, {gainShare} %', {
+              moves: point.moves,
+              minutes: formatMinutes(getFetchSeconds(point.plan.score)),
+              gainShare: Math.round(point.gainShare * 100),
+            })}
           </span>
         </label>
       ))}

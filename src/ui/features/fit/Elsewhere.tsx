@@ -12,9 +12,13 @@ import { wordGroup } from '../../text/index.ts';
 import { wordGroupVerdict } from '../../text/verdicts.ts';
 import { getPieces } from './pieces.ts';
 import { chooseOffers, listTags, type Offer } from './offers.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const HOW =
-  'Really packed there, with what lies there in this plan, and what all that comes to a month, beside where the plan has it.';
+const HOW = perLanguage(() =>
+  t(
+    'Really packed there, with what lies there in this plan, and what all that comes to a month, beside where the plan has it.',
+  ),
+);
 
 interface ElsewhereProps {
   /** The household as planned. */
@@ -44,12 +48,12 @@ export function Elsewhere({ household, lotIds, groupId, onChoose }: ElsewherePro
   const groups = getGroups(household);
   const placesOf = useMemo(() => listPlacesOf(household), [household]);
   if (again) return <Unanswered again={again} />;
-  if (!answer) return <p className="py-1 text-sm text-stone">Trying every other place …</p>;
+  if (!answer) return <p className="py-1 text-sm text-stone">{t('Trying every other place …')}</p>;
   const kin = placesOf.get(groupId) ?? new Set();
   const asked = placesOf.get(withId) ?? new Set();
   const company = groups.find(({ id }) => id === withId);
   const tagsOf = (id: PlaceId) => [
-    ...(company && asked.has(id) ? [`with ${wordGroup(company, household)}`] : []),
+    ...(company && asked.has(id) ? [t('with {group}', { group: wordGroup(company, household) })] : []),
     ...listTags(household, tree, id, kin),
   ];
   const good = answer.filter((one) => one.isGood);
@@ -59,12 +63,12 @@ export function Elsewhere({ household, lotIds, groupId, onChoose }: ElsewherePro
     <div className="my-1 max-w-xl border-l-4 border-woad bg-linen px-3 py-1">
       {offers.length === 0 && (
         <p className="py-1 text-sm text-stone">
-          {company ? 'None of its places takes it.' : 'No other place takes it beside what lies there.'}
+          {company ? t('None of its places takes it.') : t('No other place takes it beside what lies there.')}
         </p>
       )}
-      <ul aria-label="Elsewhere">
+      <ul aria-label={t('Elsewhere')}>
         {offers.map((offer) => (
-          <li key={offer.placeId} className="flex flex-wrap items-baseline gap-x-3 text-sm" {...explained(HOW)}>
+          <li key={offer.placeId} className="flex flex-wrap items-baseline gap-x-3 text-sm" {...explained(HOW())}>
             <Button look="quiet" onClick={() => onChoose(offer, company ? withId : null)}>
               {formatPlaceName(tree, offer.placeId)}
             </Button>
@@ -74,19 +78,19 @@ export function Elsewhere({ household, lotIds, groupId, onChoose }: ElsewherePro
           </li>
         ))}
         {barred.map((one) => (
-          <li key={one.placeId} className="py-1 text-sm text-stone" {...explained(HOW)}>
+          <li key={one.placeId} className="py-1 text-sm text-stone" {...explained(HOW())}>
             {wordGroupVerdict(one, formatPlaceName(tree, one.placeId), household)}
           </li>
         ))}
       </ul>
       <label className="flex flex-wrap items-center gap-2 py-1 text-sm text-stone">
-        with
+        {t('with')}
         <select
           className="h-11 max-w-full rounded border border-thread bg-paper px-1 text-ink md:h-8"
           value={withId}
           onChange={(event) => setWith(event.target.value)}
         >
-          <option value="">any group, or none</option>
+          <option value="">{t('any group, or none')}</option>
           {groups
             .filter(({ id }) => id !== groupId && placesOf.has(id))
             .map((group) => (
@@ -101,6 +105,9 @@ export function Elsewhere({ household, lotIds, groupId, onChoose }: ElsewherePro
 }
 
 function wordMore(seconds: number): string {
-  if (Math.abs(seconds) < 3) return 'as good';
-  return `${formatMinutes(Math.abs(seconds))} a month ${seconds > 0 ? 'more' : 'less'}`;
+  if (Math.abs(seconds) < 3) return t('as good');
+  return t('{minutes} a month {part}', {
+    minutes: formatMinutes(Math.abs(seconds)),
+    part: seconds > 0 ? t('more') : t('less'),
+  });
 }

@@ -20,16 +20,17 @@ import { useDisagreement } from './useDisagreement.ts';
 import { listKept } from '../../../core/acts/index.ts';
 import { Preview } from '../../components/Preview.tsx';
 import { previewPlan, withCure } from '../../../core/suppose/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 type Tab = 'groups' | 'wall' | 'moves' | 'unplaced' | 'kept';
 
-const HOW_TAB: Record<Tab, string> = {
-  groups: 'Every group with its homes, and what is odd about them.',
-  wall: 'The room, wall by wall, drawn to scale.',
-  moves: 'Things that the plan has in another place, or kept in another way, than they are today.',
-  unplaced: 'Things that take room and have no place of their own.',
-  kept: 'Plans that were kept beside each other.',
-};
+const HOW_TAB = perLanguage((): Record<Tab, string> => ({
+  groups: t('Every group with its homes, and what is odd about them.'),
+  wall: t('The room, wall by wall, drawn to scale.'),
+  moves: t('Things that the plan has in another place, or kept in another way, than they are today.'),
+  unplaced: t('Things that take room and have no place of their own.'),
+  kept: t('Plans that were kept beside each other.'),
+}));
 
 function Tabs({
   tabs,
@@ -48,7 +49,7 @@ function Tabs({
             type="button"
             aria-pressed={id === chosen}
             className={tabClass(id === chosen)}
-            {...explained(HOW_TAB[id])}
+            {...explained(HOW_TAB()[id])}
             onClick={() => onChoose(id)}
           >
             {name}
@@ -64,8 +65,8 @@ export function FitPage() {
   const isLacking = getLacking(useHousehold()) !== null;
   if (!isLacking) return <Fitting />;
   return (
-    <Page title="Fit">
-      <NeedsFirst says="There is nothing to plan yet." needs="both" />
+    <Page title={t('Fit')}>
+      <NeedsFirst says={t('There is nothing to plan yet.')} needs="both" />
     </Page>
   );
 }
@@ -105,22 +106,22 @@ function Fitting() {
   };
 
   const tabs: readonly [Tab, string][] = [
-    ['groups', 'By groups'],
-    ['wall', plan ? 'The plan on the wall' : bestSoFar ? 'The best so far' : 'Today on the wall'],
-    ['moves', `What moves${plan ? ` ${moves}` : ''}`],
-    ['unplaced', `Without a home${plan ? ` ${plan.unplaced.length}` : ''}`],
-    ['kept', `Kept ${listKept(real).length}`],
+    ['groups', t('By groups')],
+    ['wall', plan ? t('The plan on the wall') : bestSoFar ? t('The best so far') : t('Today on the wall')],
+    ['moves', t('What moves{part}', { part: plan ? ` ${moves}` : '' })],
+    ['unplaced', t('Without a home{part}', { part: plan ? ` ${plan.unplaced.length}` : '' })],
+    ['kept', t('Kept {listKept}', { listKept: listKept(real).length })],
   ];
   return (
     <Page
-      title="Fit"
+      title={t('Fit')}
       tabs={<Tabs tabs={tabs} chosen={tab} onChoose={setTab} />}
-      asideLabel={isOpen ? 'Ticket' : 'Plan'}
+      asideLabel={isOpen ? t('Ticket') : t('Plan')}
       aside={
         <>
           {isOpen && (
             <Button look="quiet" className="mb-2" onClick={() => show(null)}>
-              ← Back to the plan
+              {t('← Back to the plan')}
             </Button>
           )}
           {ticket && <TicketPane hint="" />}
@@ -158,7 +159,7 @@ function Fitting() {
           >
             {plan && (
               <Button look="quiet" data-key="v" aria-pressed={isToday} onClick={turn}>
-                {isToday ? 'Show the plan' : 'Show today'} <kbd className="font-normal">V</kbd>
+                {isToday ? t('Show the plan') : t('Show today')} <kbd className="font-normal">V</kbd>
               </Button>
             )}
           </PlanWall>
@@ -170,7 +171,7 @@ function Fitting() {
             <MoveList arrivals={arrivals} bins={bins} planned={plannedTree} />
           </Preview>
         ) : (
-          <p className="p-5 text-stone">Find a plan first: then it says here what you would carry.</p>
+          <p className="p-5 text-stone">{t('Find a plan first: then it says here what you would carry.')}</p>
         ))}
       {tab === 'unplaced' && (
         <Preview of={supposed}>

@@ -10,12 +10,13 @@ import { useOpen } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordGroup } from '../../text/index.ts';
 import { Beside } from './Beside.tsx';
 import { Piece } from './Piece.tsx';
 import type { Disagreement } from './disagreement.ts';
 import { wordOddity, type OddityNames } from '../../text/oddities.ts';
 import type { ByGroup, Oddity, WayOut } from '../../../workers/protocol.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 interface GroupListProps {
   /** As it is planned, or as it is today. */
@@ -29,15 +30,28 @@ interface GroupListProps {
   readonly isMended: boolean;
 }
 
-const HOW =
-  'The way to each thing of the group and back, looking for it and looking in the wrong place first, for as often as it is used; all groups together make the minutes of the plan.';
+const HOW = perLanguage(() =>
+  t(
+    'The way to each thing of the group and back, looking for it and looking in the wrong place first, for as often as it is used; all groups together make the minutes of the plan.',
+  ),
+);
 
-const HOW_FULL = 'What all that lies there takes of the place, by the measure that it is filled by.';
-const HOW_CHANGE = 'Things of the group that the plan has in another place than they are in today.';
-const HOW_ODD =
-  'Strangers that share a place, groups in more than two pieces of furniture, places fuller than they should be, small things loose on open shelves and things on tables; what costs most comes first.';
-const HOW_OUT =
-  'What would change if all of the group went into the cheapest place that takes it, all that counts, with everything else left.';
+const HOW_FULL = perLanguage(() =>
+  t('What all that lies there takes of the place, by the measure that it is filled by.'),
+);
+const HOW_CHANGE = perLanguage(() =>
+  t('Things of the group that the plan has in another place than they are in today.'),
+);
+const HOW_ODD = perLanguage(() =>
+  t(
+    'Strangers that share a place, groups in more than two pieces of furniture, places fuller than they should be, small things loose on open shelves and things on tables; what costs most comes first.',
+  ),
+);
+const HOW_OUT = perLanguage(() =>
+  t(
+    'What would change if all of the group went into the cheapest place that takes it, all that counts, with everything else left.',
+  ),
+);
 
 /** How many lots of each group the plan brings to another place. */
 function countComing(household: Household, plan: Stowage, today: Household): Map<string, number> {
@@ -70,20 +84,22 @@ function Oddities({ oddities, names, isMended, disagree }: OdditiesProps) {
   const [isAll, setAll] = useState(false);
   const more = oddities.length - MOST_READ;
   return (
-    <section aria-label="To look at" className="mt-3">
+    <section aria-label={t('To look at')} className="mt-3">
       <h2
         ref={isMended ? takeFocus : undefined}
         tabIndex={-1}
         className="font-display text-lg font-semibold"
-        {...explained(HOW_ODD)}
+        {...explained(HOW_ODD())}
       >
-        {oddities.length === 0 ? 'Nothing odd in it' : `${wordCount(oddities.length, 'thing')} to look at`}
+        {oddities.length === 0
+          ? t('Nothing odd in it')
+          : t('{oddities, plural, one {# thing} other {# things}} to look at', { oddities: oddities.length })}
       </h2>
       <ul>
         {(isAll ? oddities : oddities.slice(0, MOST_READ)).map((oddity, i) => {
           const { what, out } = wordOddity(oddity, names);
           return (
-            <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_OUT)}>
+            <li key={i} className="my-1 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_OUT())}>
               {what} <span className="text-stone">{out}</span>{' '}
               {disagree && 'out' in oddity && oddity.out && oddity.out.moreSeconds <= WORTH_DOING_SECONDS && (
                 <WayOutButton out={oddity.out} names={names} disagree={disagree} />
@@ -93,8 +109,8 @@ function Oddities({ oddities, names, isMended, disagree }: OdditiesProps) {
         })}
       </ul>
       {more > 0 && !isAll && (
-        <Button look="quiet" onClick={() => setAll(true)} {...explained(HOW_ODD)}>
-          {more} more
+        <Button look="quiet" onClick={() => setAll(true)} {...explained(HOW_ODD())}>
+          {t('{more} more', { more })}
         </Button>
       )}
     </section>
@@ -110,10 +126,13 @@ interface WayOutButtonProps {
 function WayOutButton({ out, names: { household, groups, namePlace }, disagree }: WayOutButtonProps) {
   const group = groups.get(out.groupId);
   if (!group) return null;
-  const words = `${wordGroup(group, household)}: to ${namePlace(out.placeId)}.`;
+  const words = t('{group}: to {namePlace}.', {
+    group: wordGroup(group, household),
+    namePlace: namePlace(out.placeId),
+  });
   return (
-    <Button look="quiet" aria-label={`Do that. ${words}`} onClick={() => disagree.send(out, words, null)}>
-      Do that
+    <Button look="quiet" aria-label={t('Do that. {words}', { words })} onClick={() => disagree.send(out, words, null)}>
+      {t('Do that')}
     </Button>
   );
 }
@@ -147,11 +166,11 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
         <h3 data-name className="font-bold">
           {name}
         </h3>
-        <span className="text-sm text-stone" {...explained('Things of this group.')}>
+        <span className="text-sm text-stone" {...explained(t('Things of this group.'))}>
           {count}
         </span>
         <span aria-hidden className="h-3 min-w-8 flex-1" style={{ background: paintBands(group, household) }} />
-        <span className="tabular" {...explained(HOW)}>
+        <span className="tabular" {...explained(HOW())}>
           {formatMinutes(seconds)}
         </span>
       </div>
@@ -165,25 +184,25 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
             >
               {namePlace(placeId)}
             </button>
-            {homes.length > 1 && <span {...explained('Things of the group that are there.')}>{there}</span>}
-            <span className="text-sm text-stone" {...explained(HOW_FULL)}>
-              {Math.round(100 * fill)} % full
+            {homes.length > 1 && <span {...explained(t('Things of the group that are there.'))}>{there}</span>}
+            <span className="text-sm text-stone" {...explained(HOW_FULL())}>
+              {t('{fill} % full', { fill: Math.round(100 * fill) })}
             </span>
             {disagree && <Piece {...{ household, groupId, placeId, disagree }} />}
           </li>
         ))}
         {homes.length > MOST_HOMES && !isAll && (
           <li>
-            <Button look="quiet" onClick={() => setAll(true)} {...explained('Other places of the group.')}>
-              {homes.length - MOST_HOMES} more
+            <Button look="quiet" onClick={() => setAll(true)} {...explained(t('Other places of the group.'))}>
+              {t('{mostHOMES} more', { mostHOMES: homes.length - MOST_HOMES })}
             </Button>
           </li>
         )}
       </ul>
-      <p className="text-sm text-stone" {...explained(HOW_CHANGE)}>
+      <p className="text-sm text-stone" {...explained(HOW_CHANGE())}>
         <Beside {...{ household, group, others, disagree }} />
-        {homeless > 0 && `${wordCount(homeless, 'thing')} without a home. `}
-        {comes !== null && (comes === 0 ? 'Stays as it is.' : `${comes} of ${count} to bring.`)}
+        {homeless > 0 && t('{homeless, plural, one {# thing} other {# things}} without a home. ', { homeless })}
+        {comes !== null && (comes === 0 ? t('Stays as it is.') : t('{comes} of {count} to bring.', { comes, count }))}
       </p>
     </li>
   );
@@ -203,11 +222,11 @@ export function GroupList({ household, plan, today, disagree, isMended }: GroupL
     };
   }, [household, plan]);
   if (again) return <Unanswered again={again} />;
-  if (!told) return <p className="p-5 text-stone">Going through it group by group …</p>;
+  if (!told) return <p className="p-5 text-stone">{t('Going through it group by group …')}</p>;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Oddities oddities={told.oddities} {...{ names, isMended, disagree }} />
-      <ul aria-label="By groups" className="mt-4 grid gap-x-8 lg:grid-cols-2">
+      <ul aria-label={t('By groups')} className="mt-4 grid gap-x-8 lg:grid-cols-2">
         {/* What was told of the household before stands there until it is gone through anew. */}
         {told.groups
           .filter(({ groupId }) => names.groups.has(groupId))

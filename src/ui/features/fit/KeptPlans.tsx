@@ -9,7 +9,6 @@ import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordStale } from '../../text/stale.ts';
-import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import {
   type PlanStanding,
@@ -18,26 +17,37 @@ import {
   listDifferences,
   listKept,
 } from '../../../core/acts/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const ROWS: readonly { name: string; how: string; tell: (plan: Plan, standing: PlanStanding) => string }[] = [
-  {
-    name: 'Fetching, a month',
-    how: 'The way and the reach, looking for it, and looking in the wrong place first, with the figures in House.',
-    tell: (plan) => formatMinutes(getFetchSeconds(plan.score)),
-  },
-  {
-    name: 'Things to carry',
-    how: 'Things whose place or form is another than now, counted.',
-    tell: (_, { moves }) => String(moves),
-  },
-  { name: 'Without a home', how: 'Things for which it found no place.', tell: (plan) => String(plan.unplaced.length) },
-  { name: 'Cautions', how: 'Soft dangers that it leaves, one for each.', tell: (plan) => String(plan.score.cautions) },
-  {
-    name: 'Places too full',
-    how: 'Places that hold more than the share that House says is to be filled.',
-    tell: (_, { overTarget }) => String(overTarget),
-  },
-];
+const ROWS = perLanguage(
+  (): readonly { name: string; how: string; tell: (plan: Plan, standing: PlanStanding) => string }[] => [
+    {
+      name: t('Fetching, a month'),
+      how: t('The way and the reach, looking for it, and looking in the wrong place first, with the figures in House.'),
+      tell: (plan) => formatMinutes(getFetchSeconds(plan.score)),
+    },
+    {
+      name: t('Things to carry'),
+      how: t('Things whose place or form is another than now, counted.'),
+      tell: (_, { moves }) => String(moves),
+    },
+    {
+      name: t('Without a home'),
+      how: t('Things for which it found no place.'),
+      tell: (plan) => String(plan.unplaced.length),
+    },
+    {
+      name: t('Cautions'),
+      how: t('Soft dangers that it leaves, one for each.'),
+      tell: (plan) => String(plan.score.cautions),
+    },
+    {
+      name: t('Places too full'),
+      how: t('Places that hold more than the share that House says is to be filled.'),
+      tell: (_, { overTarget }) => String(overTarget),
+    },
+  ],
+);
 
 /** Plans that were kept, side by side, and what differs between two of them. */
 export function KeptPlans() {
@@ -55,7 +65,7 @@ export function KeptPlans() {
   if (kept.length === 0)
     return (
       <p className="p-5 text-stone">
-        No plan is kept. Find one and press “Keep this plan”; up to four stand here side by side.
+        {t('No plan is kept. Find one and press “Keep this plan”; up to four stand here side by side.')}
       </p>
     );
   return (
@@ -64,18 +74,18 @@ export function KeptPlans() {
         <thead>
           <tr className="stitched-b">
             <th scope="col" className="py-2 text-left font-normal text-stone">
-              {wordCount(kept.length, 'plan')}
+              {t('{n, plural, one {# plan} other {# plans}}', { n: kept.length })}
             </th>
             {kept.map((plan) => (
               <th key={plan.id} scope="col" className="px-2 py-2 text-right font-display text-lg">
-                {plan.name ?? 'A plan'}
-                {plan.id === shown?.id && <span className="block font-sans text-sm font-normal">shown</span>}
+                {plan.name ?? t('A plan')}
+                {plan.id === shown?.id && <span className="block font-sans text-sm font-normal">{t('shown')}</span>}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {ROWS.map(({ name, how, tell }) => (
+          {ROWS().map(({ name, how, tell }) => (
             <tr key={name} className="dotted-row">
               <th scope="row" className="py-1.5 text-left font-normal text-stone">
                 {name}
@@ -92,29 +102,29 @@ export function KeptPlans() {
             {kept.map((plan) => (
               <td key={plan.id} className="px-2 py-2 text-right align-top">
                 <Button
-                  aria-label={`Show it: ${plan.name ?? 'a plan'}`}
+                  aria-label={t('Show it: {plan}', { plan: plan.name ?? t('a plan') })}
                   className="w-full"
                   disabled={plan.id === shown?.id}
                   onClick={() => look(plan, household)}
                 >
-                  Show it
+                  {t('Show it')}
                 </Button>
                 <Button
                   look="quiet"
-                  aria-label={`Drop it: ${plan.name ?? 'a plan'}`}
+                  aria-label={t('Drop it: {plan}', { plan: plan.name ?? t('a plan') })}
                   onClick={() => void act((now) => createDropPlan(now, plan.id))}
                 >
-                  Drop it
+                  {t('Drop it')}
                 </Button>
                 {plan.id !== shown?.id && shown && (
                   <Button
                     look="quiet"
-                    aria-label={`What differs from ${plan.name ?? 'a plan'}`}
+                    aria-label={t('What differs from {plan}', { plan: plan.name ?? t('a plan') })}
                     className="ml-auto block"
                     aria-pressed={against === plan.id}
                     onClick={() => setAgainst(plan.id)}
                   >
-                    What differs
+                    {t('What differs')}
                   </Button>
                 )}
                 {wordStale(standings.get(plan.id)!) && (
@@ -126,24 +136,27 @@ export function KeptPlans() {
         </tbody>
       </table>
       {shown && other && (
-        <section aria-label="What differs" className="max-w-3xl">
+        <section aria-label={t('What differs')} className="max-w-3xl">
           <h2
             className="font-display text-lg font-semibold"
-            {...explained('Things that the two plans put into different places, or that only one of them places.')}
+            {...explained(t('Things that the two plans put into different places, or that only one of them places.'))}
           >
-            {wordCount(differences.length, 'thing')} {differences.length === 1 ? 'goes' : 'go'} elsewhere than in{' '}
-            {other.name ?? 'the other plan'}
+            {t('{differences, plural, one {# thing} other {# things}} {part} elsewhere than in {other}', {
+              differences: differences.length,
+              part: differences.length === 1 ? t('goes') : t('go'),
+              other: other.name ?? t('the other plan'),
+            })}
           </h2>
           <ul>
             {differences.map((id) => {
               const item = household.items.get(household.lots.get(id)?.itemId ?? ('' as never));
               const at = (plan: Plan) => {
                 const placeId = plan.assignments.find((one) => one.lotId === id)?.placeId;
-                return placeId ? formatPlaceName(tree, placeId) || 'a place that is gone' : 'nowhere';
+                return placeId ? formatPlaceName(tree, placeId) || t('a place that is gone') : t('nowhere');
               };
               return item ? (
                 <LotLine key={id} id={id} item={item}>
-                  <span data-name>{`${at(shown)}; there ${at(other)}`}</span>
+                  <span data-name>{t('{shown}; there {other}', { shown: at(shown), other: at(other) })}</span>
                 </LotLine>
               ) : null;
             })}

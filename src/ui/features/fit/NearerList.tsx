@@ -5,7 +5,7 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 const LISTED = 20;
 const round = (value: number) => Number(value.toPrecision(2)).toString();
@@ -20,10 +20,15 @@ export function NearerList({ plan }: { plan: Plan }) {
       <summary
         className="min-h-9 cursor-pointer py-1"
         {...explained(
-          'Things that the daybook shows to be used at least a fifth more than you said, and whose way from their station, with the bending, is shorter in this plan.',
+          t(
+            'Things that the daybook shows to be used at least a fifth more than you said, and whose way from their station, with the bending, is shorter in this plan.',
+          ),
         )}
       >
-        {wordCount(near.length, 'thing')} that you use more than you said {near.length === 1 ? 'comes' : 'come'} nearer
+        {t('{near, plural, one {# thing} other {# things}} that you use more than you said {part} nearer', {
+          near: near.length,
+          part: near.length === 1 ? t('comes') : t('come'),
+        })}
       </summary>
       <ul>
         {near.slice(0, LISTED).map(({ lot, item }) => (
@@ -31,13 +36,16 @@ export function NearerList({ plan }: { plan: Plan }) {
             key={lot.id}
             id={lot.id}
             item={item}
-            how="What was said, and what was learnt with the daybook; a month."
+            how={t('What was said, and what was learnt with the daybook; a month.')}
           >
-            {`${round(item.usesPerMonth)} → ${round(getUses(item))} a month`}
+            {t('{usesPerMonth} → {uses} a month', {
+              usesPerMonth: round(item.usesPerMonth),
+              uses: round(getUses(item)),
+            })}
           </LotLine>
         ))}
       </ul>
-      {near.length > LISTED && <p className="text-stone">and more.</p>}
+      {near.length > LISTED && <p className="text-stone">{t('and more.')}</p>}
     </details>
   );
 }

@@ -7,6 +7,7 @@ import { wordGroup } from '../../text/index.ts';
 import { Elsewhere } from './Elsewhere.tsx';
 import type { Disagreement } from './disagreement.ts';
 import { getPieces } from './pieces.ts';
+import { t } from '../../language/index.ts';
 
 interface PieceProps {
   /** The household as planned. */
@@ -34,19 +35,25 @@ export function Piece({ household, groupId, placeId, lotId, disagree }: PiecePro
       {!lotId && (
         <Button
           look="quiet"
-          aria-label={`${name}: not in ${nameOf(placeId)}`}
-          onClick={() => disagree.refuse(groupId, placeId, `${name}: not in ${nameOf(placeId)} from now on.`)}
+          aria-label={t('{name}: not in {nameOf}', { name, nameOf: nameOf(placeId) })}
+          onClick={() =>
+            disagree.refuse(
+              groupId,
+              placeId,
+              t('{name}: not in {nameOf} from now on.', { name, nameOf: nameOf(placeId) }),
+            )
+          }
         >
-          Not here
+          {t('Not here')}
         </Button>
       )}
       <Button
         look="quiet"
-        aria-label={`${name}: elsewhere than ${nameOf(placeId)}`}
+        aria-label={t('{name}: elsewhere than {nameOf}', { name, nameOf: nameOf(placeId) })}
         aria-expanded={isAsked}
         onClick={() => setAsked(!isAsked)}
       >
-        Elsewhere
+        {t('Elsewhere')}
       </Button>
       {isAsked && (
         <div className="w-full">
@@ -55,7 +62,11 @@ export function Piece({ household, groupId, placeId, lotId, disagree }: PiecePro
             groupId={groupId}
             lotIds={lotIds}
             onChoose={(to, withId) =>
-              disagree.send(to, `${name}: to ${nameOf(to.placeId)}.`, withId === null ? null : [groupId, withId])
+              disagree.send(
+                to,
+                t('{name}: to {nameOf}.', { name, nameOf: nameOf(to.placeId) }),
+                withId === null ? null : [groupId, withId],
+              )
             }
           />
         </div>

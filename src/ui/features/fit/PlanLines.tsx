@@ -7,12 +7,13 @@ import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
-import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordGroup } from '../../text/index.ts';
 import { previewPlan } from '../../../core/suppose/index.ts';
 import { joinFew } from '../../text/lists.ts';
 import { listBinsCarried } from './binMoves.ts';
 import { useFitRun } from './fitRun.ts';
 import { listFreed } from './freed.ts';
+import { formatFixed, t } from '../../language/index.ts';
 
 /** A bound that leaves more open than this tells nothing. */
 const TELLING_PERCENT = 50;
@@ -21,18 +22,22 @@ const TELLING_PERCENT = 50;
 export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRun.getState>['bound']> }) {
   const { mostPercent, isLast } = bound;
   const stop = useFitRun((state) => state.stop);
-  const how =
-    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.';
+  const how = t(
+    'A lower bound: room in each place is given a price, then each group is asked by itself what it costs at least. It holds for all seconds of the score, prices included, for plans that leave no more without a home, raise no more cautions and fill places no fuller than the search would. What it leaves open need not exist.',
+  );
   return (
     <p className="mt-2 text-sm text-stone" {...explained(how)}>
       {mostPercent >= TELLING_PERCENT
         ? isLast
-          ? 'How much better a plan could be was not proven.'
-          : 'Working out how much better any plan could be…'
-        : `At most ${Math.ceil(mostPercent)} % better is possible${isLast ? '.' : '; still being narrowed down.'}`}{' '}
+          ? t('How much better a plan could be was not proven.')
+          : t('Working out how much better any plan could be…')
+        : t('At most {mostPercent} % better is possible{part}', {
+            mostPercent: Math.ceil(mostPercent),
+            part: isLast ? '.' : t('; still being narrowed down.'),
+          })}{' '}
       {!isLast && (
         <Button look="quiet" onClick={stop}>
-          Leave it at that
+          {t('Leave it at that')}
         </Button>
       )}
     </p>
@@ -42,19 +47,33 @@ export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRu
 /** What was stale, and that the rest stayed as it was planned. */
 export function MendedLine({ mended: { homeless, ousted, burst, refused, others } }: { mended: Mended }) {
   const parts = [
-    homeless > 0 ? `${wordCount(homeless, 'thing')} had no home` : '',
-    ousted > 0 ? `${wordCount(ousted, 'thing')} lost ${ousted === 1 ? 'its' : 'their'} place` : '',
-    refused > 0 ? `${wordCount(refused, 'thing')} ${refused === 1 ? 'was' : 'were'} not to stay there` : '',
-    burst > 0 ? `${wordCount(burst, 'thing')} no longer went in` : '',
+    homeless > 0 ? t('{homeless, plural, one {# thing} other {# things}} had no home', { homeless }) : '',
+    ousted > 0
+      ? t('{ousted, plural, one {# thing} other {# things}} lost {part} place', {
+          ousted,
+          part: ousted === 1 ? t('its') : t('their'),
+        })
+      : '',
+    refused > 0
+      ? t('{refused, plural, one {# thing} other {# things}} {part} not to stay there', {
+          refused,
+          part: refused === 1 ? t('was') : t('were'),
+        })
+      : '',
+    burst > 0 ? t('{burst, plural, one {# thing} other {# things}} no longer went in', { burst }) : '',
   ].filter((part) => part !== '');
-  const how =
-    'The plan was carried out in thought and every place packed; what cannot stay, or has no home, was placed anew, and all else stayed as it was planned.';
+  const how = t(
+    'The plan was carried out in thought and every place packed; what cannot stay, or has no home, was placed anew, and all else stayed as it was planned.',
+  );
   return (
     <p className="mt-2" {...explained(how)}>
-      {parts.length > 0 ? `${parts.join(', ')}; placed anew.` : 'Nothing had to be placed anew.'}{' '}
+      {parts.length > 0 ? t('{parts}; placed anew.', { parts: parts.join(', ') }) : t('Nothing had to be placed anew.')}{' '}
       {others > 0
-        ? `There was no room otherwise, so ${wordCount(others, 'other')} ${others === 1 ? 'moves' : 'move'} too.`
-        : 'All else stays as planned.'}
+        ? t('There was no room otherwise, so {others, plural, one {# other} other {# others}} {part} too.', {
+            others,
+            part: others === 1 ? t('moves') : t('move'),
+          })
+        : t('All else stays as planned.')}
     </p>
   );
 }
@@ -63,16 +82,22 @@ export function MendedLine({ mended: { homeless, ousted, burst, refused, others 
 export function AskedLine({ asked: { words, before }, plan }: { asked: { words: string; before: Score }; plan: Plan }) {
   const more = getFetchSeconds(plan.score) - getFetchSeconds(before);
   const all = plan.score.seconds - before.seconds;
-  const how =
-    'The plan before and the mended one, both scored with the figures of House: the fetching time, and all that counts.';
+  const how = t(
+    'The plan before and the mended one, both scored with the figures of House: the fetching time, and all that counts.',
+  );
   return (
     <p className="mt-2 border-l-4 border-woad bg-linen p-3" {...explained(how)}>
       {words}{' '}
       {Math.abs(more) < 3
-        ? 'It takes no more time.'
-        : `${formatMinutes(Math.abs(more))} a month ${more > 0 ? 'more' : 'less'}.`}{' '}
+        ? t('It takes no more time.')
+        : t('{minutes} a month {part}.', {
+            minutes: formatMinutes(Math.abs(more)),
+            part: more > 0 ? t('more') : t('less'),
+          })}{' '}
       {all > 60 && (
-        <span className="text-stone">With the room it takes and what shares a place, {formatMinutes(all)} more.</span>
+        <span className="text-stone">
+          {t('With the room it takes and what shares a place, {minutes} more.', { minutes: formatMinutes(all) })}
+        </span>
       )}
     </p>
   );
@@ -87,13 +112,18 @@ export function Freed({ plan }: { plan: Plan }) {
   const { used, freed } = listFreed(household, getTree(household), plan);
   if (freed.length === 0) return null;
   const named = freed.slice(0, MOST_NAMED).map((place) => place.name);
-  const names = freed.length > MOST_NAMED ? [...named, `${freed.length - MOST_NAMED} more`] : named;
+  const names =
+    freed.length > MOST_NAMED ? [...named, t('{mostNAMED} more', { mostNAMED: freed.length - MOST_NAMED })] : named;
   return (
     <p
       className="mt-2 text-sm"
-      {...explained('Bins, boxes and other containers with something in them now, in which this plan puts nothing.')}
+      {...explained(t('Bins, boxes and other containers with something in them now, in which this plan puts nothing.'))}
     >
-      {freed.length} of {wordCount(used, 'container')} in use become free: {names.join(', ')}.
+      {t('{freed} of {used, plural, one {# container} other {# containers}} in use become free: {names}.', {
+        freed: freed.length,
+        used,
+        names: names.join(', '),
+      })}
     </p>
   );
 }
@@ -111,24 +141,24 @@ export function Carried({ plan }: { plan: Plan }) {
   return (
     <div
       className="mt-2 text-sm"
-      {...explained('Where bins and boxes stand is part of the plan; what is in them is carried with them.')}
+      {...explained(t('Where bins and boxes stand is part of the plan; what is in them is carried with them.'))}
     >
-      <p>{wordCount(bins.length, 'bin')} to carry:</p>
+      <p>{t('{bins, plural, one {# bin} other {# bins}} to carry:', { bins: bins.length })}</p>
       <ul>
         {carried.slice(0, MOST_NAMED).map(({ placeId, slotId, holds, makesRoomFor }) => (
           <li key={placeId}>
-            {planned.places.get(placeId)?.name ?? 'one'}
-            {slotId ? ` to ${formatPlaceName(planned, slotId)}` : ' out of the way'}
+            {planned.places.get(placeId)?.name ?? t('one')}
+            {slotId ? t(' to {placeName}', { placeName: formatPlaceName(planned, slotId) }) : t(' out of the way')}
             <span className="text-stone">
               {holds.length > 0
-                ? `, for ${nameAll(holds)}`
+                ? t(', for {nameAll}', { nameAll: nameAll(holds) })
                 : makesRoomFor.length > 0
-                  ? `, to make room for ${nameAll(makesRoomFor)}`
-                  : ', for nothing is to be in it'}
+                  ? t(', to make room for {nameAll}', { nameAll: nameAll(makesRoomFor) })
+                  : t(', for nothing is to be in it')}
             </span>
           </li>
         ))}
-        {bins.length > MOST_NAMED && <li>and {bins.length - MOST_NAMED} more</li>}
+        {bins.length > MOST_NAMED && <li>{t('and {mostNAMED} more', { mostNAMED: bins.length - MOST_NAMED })}</li>}
       </ul>
     </div>
   );
@@ -140,12 +170,15 @@ export function Getting() {
   return (
     <div className="mt-3" role="status">
       <p className="font-display text-[28px] leading-tight font-semibold">
-        {getting ? wordCount(getting.unplaced, 'thing') : '…'}
+        {getting ? t('{n, plural, one {# thing} other {# things}}', { n: getting.unplaced }) : '…'}
       </p>
-      <p className="text-stone">without a home with the best set so far</p>
+      <p className="text-stone">{t('without a home with the best set so far')}</p>
       {getting && (
         <p className="tabular mt-2">
-          It costs {getting.cost.toFixed(2)}. {wordCount(getting.trials, 'set')} tried.
+          {t('It costs {cost}. {trials, plural, one {# set} other {# sets}} tried.', {
+            cost: formatFixed(getting.cost, 2),
+            trials: getting.trials,
+          })}
         </p>
       )}
     </div>

@@ -9,7 +9,6 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordCount } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import { Comparison, Searching } from './Comparison.tsx';
 import { usePlanStanding, type LookedAt } from './usePlanStanding.ts';
@@ -18,6 +17,7 @@ import { Rules, WishList } from './WishList.tsx';
 import { MOST_KEPT, createAdopt, createCarryAll, createKeepPlan } from '../../../core/acts/index.ts';
 import { createDivideHeaps, createGatherHeaps } from '../../../core/heaps/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
+import { formatNumber, t } from '../../language/index.ts';
 
 const Curve = lazy(async () => ({ default: (await import('./Curve.tsx')).Curve }));
 const BalanceLine = lazy(async () => ({ default: (await import('./BalanceLine.tsx')).BalanceLine }));
@@ -30,7 +30,7 @@ const PartsChart = lazy(async () => ({ default: (await import('./PartsChart.tsx'
 /** Plan A, Plan B …: the first letter that is free. */
 function nextName(kept: readonly Plan[]): string {
   const letter = [...'ABCDEFGH'].find((one) => !kept.some((plan) => plan.name === `Plan ${one}`));
-  return `Plan ${letter ?? '…'}`;
+  return t('Plan {letter}', { letter: letter ?? '…' });
 }
 
 const SECONDS = [3, 10, 30, 120] as const;
@@ -50,24 +50,28 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
     <>
       {status === 'failed' && (
         <p role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3">
-          The search broke off ({note}). Nothing was changed; try again.
+          {t('The search broke off ({note}). Nothing was changed; try again.', { note })}
         </p>
       )}
       {plan && status === 'done' && (
         <p
           className="mt-3"
           {...explained(
-            'Things that are in another place or form than the plan has them; a checker of its own goes over every place of a plan.',
+            t(
+              'Things that are in another place or form than the plan has them; a checker of its own goes over every place of a plan.',
+            ),
           )}
         >
-          {isAdopted ? 'Adopted. ' : ''}
-          {wordCount(moves, 'thing')} to carry or refold.{' '}
+          {t('{part}{moves, plural, one {# thing} other {# things}} to carry or refold.', {
+            part: isAdopted ? t('Adopted. ') : '',
+            moves,
+          })}{' '}
           <span className="text-stone">
             {isKept
-              ? `Kept as ${household.plans.get(plan.id)?.name ?? 'a plan'}.`
+              ? t('Kept as {get}.', { get: household.plans.get(plan.id)?.name ?? t('a plan') })
               : checks?.findings === 0
-                ? `Every place was packed and ${checks.tests.toLocaleString('en')} checks passed.`
-                : `${checks?.findings ?? 0} checks failed; do not adopt it.`}
+                ? t('Every place was packed and {tests} checks passed.', { tests: formatNumber(checks.tests) })
+                : t('{findings} checks failed; do not adopt it.', { findings: checks?.findings ?? 0 })}
           </span>
         </p>
       )}
@@ -88,7 +92,7 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
       {plan && bound && !run.mended && status === 'done' && <Proof bound={bound} />}
       {plan && supposed && status === 'done' && (
         <p className="mt-3 border-l-4 border-woad bg-linen p-3">
-          This is only a try: look at it on the wall and in the lists, then drop it.
+          {t('This is only a try: look at it on the wall and in the lists, then drop it.')}
         </p>
       )}
       {today && curve && status === 'done' && (
@@ -97,12 +101,12 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
         </Suspense>
       )}
       {plan && (isOld || (staleWords !== null && !isAdopted)) && status === 'done' && (
-        <section aria-label="What has changed since" className="mt-3 border-l-4 border-weld bg-linen p-3">
-          <p {...explained('Things and places that the plan does not know, or knows and are no more.')}>
-            Things have changed since this plan was made{staleWords ? `: ${staleWords}` : ''}.
+        <section aria-label={t('What has changed since')} className="mt-3 border-l-4 border-weld bg-linen p-3">
+          <p {...explained(t('Things and places that the plan does not know, or knows and are no more.'))}>
+            {t('Things have changed since this plan was made{part}.', { part: staleWords ? `: ${staleWords}` : '' })}
           </p>
           <Button className="mt-2" onClick={() => run.startRepair(household, plan)}>
-            Place only that anew
+            {t('Place only that anew')}
           </Button>
         </section>
       )}
@@ -137,7 +141,9 @@ function PlanButtons({ of }: { of: LookedAt }) {
     else start(now, 1, fitSeconds);
   };
   const carry = async () => {
-    const isDone = await act((now) => createCarryAll(now, wordCount(toCarry, 'thing'), world.nowMs()));
+    const isDone = await act((now) =>
+      createCarryAll(now, t('{n, plural, one {# thing} other {# things}}', { n: toCarry }), world.nowMs()),
+    );
     // Parts of a heap that came into one place are one again.
     if (isDone) await act((now) => createGatherHeaps(now));
   };
@@ -146,7 +152,7 @@ function PlanButtons({ of }: { of: LookedAt }) {
     <>
       {status === 'running' ? (
         <Button look="strong" className="mt-4 w-full" data-key="s" onClick={stop}>
-          Stop and keep the best <kbd className="pl-1 font-normal">S</kbd>
+          {t('Stop and keep the best')} <kbd className="pl-1 font-normal">S</kbd>
         </Button>
       ) : (
         <div className="mt-4 grid grid-cols-[1fr_auto] gap-2">
@@ -158,11 +164,16 @@ function PlanButtons({ of }: { of: LookedAt }) {
               disabled={isKept ? isStale : checks?.findings !== 0}
               onClick={() =>
                 void act((now) =>
-                  createAdopt(now, plan, `${formatMinutes(getFetchSeconds(plan.score))} a month`, world.nowMs()),
+                  createAdopt(
+                    now,
+                    plan,
+                    t('{minutes} a month', { minutes: formatMinutes(getFetchSeconds(plan.score)) }),
+                    world.nowMs(),
+                  ),
                 )
               }
             >
-              Adopt this plan <kbd className="pl-1 font-normal">A</kbd>
+              {t('Adopt this plan')} <kbd className="pl-1 font-normal">A</kbd>
             </Button>
           )}
           {toCarry > 0 && (
@@ -172,15 +183,15 @@ function PlanButtons({ of }: { of: LookedAt }) {
                 className="col-span-2"
                 onClick={() => void navigate('/moves')}
               >
-                Carry it out, step by step
+                {t('Carry it out, step by step')}
               </Button>
               <Button look="quiet" className="col-span-2" onClick={() => void carry()}>
-                All {toCarry} are carried home already
+                {t('All {carry} are carried home already', { carry: toCarry })}
               </Button>
             </>
           )}
           <Button look={plan || toCarry > 0 ? 'plain' : 'strong'} disabled={count === 0} data-key="s" onClick={search}>
-            {canGoOn ? 'Look on from here' : plan && supposed === null ? 'Search again' : 'Find a plan'}{' '}
+            {canGoOn ? t('Look on from here') : plan && supposed === null ? t('Search again') : t('Find a plan')}{' '}
             <kbd className="pl-1 font-normal">S</kbd>
           </Button>
           <SearchSeconds />
@@ -193,11 +204,11 @@ function PlanButtons({ of }: { of: LookedAt }) {
               run.startCurve(household, 1, fitSeconds);
             }}
           >
-            What would few moves bring? <kbd className="pl-1 font-normal">K</kbd>
+            {t('What would few moves bring?')} <kbd className="pl-1 font-normal">K</kbd>
           </Button>
           {!plan && hasAdopted && homeless > 0 && (
             <Button className="col-span-2" onClick={() => run.startRepair(household, toHomePlan(household))}>
-              Find homes for what has none, and leave the rest
+              {t('Find homes for what has none, and leave the rest')}
             </Button>
           )}
           {plan && !isAdopted && supposed === null && !household.plans.has(plan.id) && (
@@ -207,16 +218,16 @@ function PlanButtons({ of }: { of: LookedAt }) {
               onClick={() =>
                 void act(
                   (now) => createKeepPlan(now, plan, nextName(kept)),
-                  `Kept beside the others as ${nextName(kept)}.`,
+                  t('Kept beside the others as {nextName}.', { nextName: nextName(kept) }),
                 )
               }
             >
-              {kept.length >= MOST_KEPT ? 'Four plans are kept: drop one first' : 'Keep this plan'}
+              {kept.length >= MOST_KEPT ? t('Four plans are kept: drop one first') : t('Keep this plan')}
             </Button>
           )}
           {plan && !isAdopted && (
             <Button look="quiet" className="col-span-2" onClick={discard}>
-              {supposed ? 'Back to how it is' : 'Drop this plan'}
+              {supposed ? t('Back to how it is') : t('Drop this plan')}
             </Button>
           )}
         </div>
@@ -229,16 +240,16 @@ function SearchSeconds() {
   const fitSeconds = useChoices((choices) => choices.fitSeconds);
   return (
     <label className="flex items-center gap-2 text-stone">
-      for
+      {t('for')}
       <select
-        aria-label="How long to search"
+        aria-label={t('How long to search')}
         className="h-11 min-w-0 flex-1 rounded border border-thread bg-paper px-1 text-ink md:h-9"
         value={fitSeconds}
         onChange={(event) => useChoices.setState({ fitSeconds: Number(event.target.value) })}
       >
         {SECONDS.map((one) => (
           <option key={one} value={one}>
-            {one < 60 ? `${one} s` : `${one / 60} min`}
+            {one < 60 ? `${one} s` : t('{one} min', { one: one / 60 })}
           </option>
         ))}
       </select>
@@ -260,7 +271,7 @@ export function PlanTicket({ moves }: { moves: number }) {
     <>
       <h2 className="font-display text-[21px] leading-tight font-semibold">
         {supposed ??
-          (status === 'running' ? 'Looking for a plan' : plan ? 'A plan beside today' : 'How it stands today')}
+          (status === 'running' ? t('Looking for a plan') : plan ? t('A plan beside today') : t('How it stands today'))}
       </h2>
       {status === 'running' ? (
         run.isGetting ? (

@@ -6,9 +6,9 @@ import { useApp, useOpen } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getTree, getWalls } from '../../state/derived.ts';
 import { getWallDrawing } from '../../drawing/wallDrawing.ts';
-import { wordCount } from '../../text/index.ts';
 import { CarryWall } from './CarryWall.tsx';
 import type { Disagreement } from './disagreement.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 interface PlanWallProps {
   readonly household: Household;
@@ -18,7 +18,9 @@ interface PlanWallProps {
   readonly children: ReactNode;
 }
 
-const AS = { today: 'As it is today', best: 'The best so far, not packed yet', plan: 'As planned' } as const;
+const AS = perLanguage(
+  () => ({ today: t('As it is today'), best: t('The best so far, not packed yet'), plan: t('As planned') }) as const,
+);
 
 /** A wall of a household that is looked at: as it is today, as the best so far has it, or as planned. */
 export function PlanWall({ household, state, disagree, children }: PlanWallProps) {
@@ -32,7 +34,7 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
   const draw = (overlay?: ReactNode) => (
     <WallView
       drawing={drawing}
-      label={`${chosen.wall.name}, ${state === 'today' ? 'as it is today' : 'as planned'}`}
+      label={`${chosen.wall.name}, ${state === 'today' ? t('as it is today') : t('as planned')}`}
       units={household.settings.units}
       chosenPlace={chosenOne?.type === 'place' ? chosenOne.id : null}
       chosenLot={chosenOne?.type === 'lot' ? chosenOne.id : null}
@@ -48,7 +50,7 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
     <>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-5 pt-2">
         <label className="flex items-center gap-2 text-stone">
-          Wall
+          {t('Wall')}
           <select
             className="h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8"
             value={chosen.id}
@@ -65,13 +67,17 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
         <span
           className="text-stone"
           {...explained(
-            'Places of this wall whose things do not lie in them without overlapping, or take more than they measure.',
+            t(
+              'Places of this wall whose things do not lie in them without overlapping, or take more than they measure.',
+            ),
           )}
         >
-          {AS[state]}: {wordCount(over, 'place')} over full on this wall.
+          {t('{as}: {over, plural, one {# place} other {# places}} over full on this wall.', { as: AS()[state], over })}
         </span>
         {disagree && (
-          <span className="hidden text-stone pointer-fine:inline">Drag a group to where you would rather have it.</span>
+          <span className="hidden text-stone pointer-fine:inline">
+            {t('Drag a group to where you would rather have it.')}
+          </span>
         )}
       </div>
       {disagree ? (

@@ -7,6 +7,7 @@ import { useHousehold, useOpen } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordCure, wordCured, wordUnplaced } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 interface UnplacedListProps {
   readonly plan: Plan | null;
@@ -29,14 +30,16 @@ export function UnplacedList({ plan, onTry }: UnplacedListProps) {
   if (lots.length === 0)
     return (
       <p className="p-5 font-display text-xl">
-        {plan ? 'Everything has a home in this plan.' : 'Everything has a home today.'}
+        {plan ? t('Everything has a home in this plan.') : t('Everything has a home today.')}
       </p>
     );
   const rows = { lots, reasons, onTry };
   return (
     <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
       {!plan && (
-        <p className="pb-2 text-stone">These have no home today. A plan will find one, or say why there is none.</p>
+        <p className="pb-2 text-stone">
+          {t('These have no home today. A plan will find one, or say why there is none.')}
+        </p>
       )}
       {caredFor.length > 0 ? <CuredRows {...rows} ids={caredFor} /> : <Rows {...rows} cures={null} />}
     </div>
@@ -84,14 +87,14 @@ function Rows({ lots, reasons, cures, onTry }: RowsProps) {
             </button>
             {cure && (
               <p className="pb-1.5 pl-11">
-                What would help most easily: {wordCure(cure, tree, units)}.{' '}
+                {t('What would help most easily: {cure}.', { cure: wordCure(cure, tree, units) })}{' '}
                 {onTry && (
                   <Button
                     look="quiet"
-                    aria-label={`Try it for ${item.name}`}
+                    aria-label={t('Try it for {name}', { name: item.name })}
                     onClick={() => onTry(cure, wordCured(cure, tree, units))}
                   >
-                    Try it
+                    {t('Try it')}
                   </Button>
                 )}
               </p>

@@ -13,6 +13,7 @@ import { wordPart } from '../../text/room.ts';
 import { useFitRun } from './fitRun.ts';
 import { createWareFields, readWareFields, type WareFields } from './wareFields.ts';
 import { createDropWare, createSaveWare } from '../../../core/acts/index.ts';
+import { formatFixed, t } from '../../language/index.ts';
 
 const MOST_WARES = 40;
 
@@ -30,27 +31,29 @@ export function Wares() {
   const startGet = useFitRun((state) => state.startGet);
   const [isAdding, setAdding] = useState(false);
   return (
-    <section aria-label="What to get" className="stitched-t mt-4 pt-3">
-      <h3 className="font-bold">What to get</h3>
+    <section aria-label={t('What to get')} className="stitched-t mt-4 pt-3">
+      <h3 className="font-bold">{t('What to get')}</h3>
       <p className="text-sm text-stone">
-        List the bins and pieces you could get; Yardmist finds the cheapest of them with which all has a home.
+        {t('List the bins and pieces you could get; Yardmist finds the cheapest of them with which all has a home.')}
       </p>
       <ul>
         {wares.map((ware) => (
           <li key={ware.id} className="dotted-row flex items-baseline gap-2 py-1">
             <span className="min-w-0 flex-1">
               {ware.name}{' '}
-              <span className="text-sm text-stone" {...explained('As you typed it, width × depth × height.')}>
-                {wordSizes(ware, units)}, at most {ware.most}
+              <span className="text-sm text-stone" {...explained(t('As you typed it, width × depth × height.'))}>
+                {t('{sizes}, at most {most}', { sizes: wordSizes(ware, units), most: ware.most })}
               </span>
             </span>
-            <span className="tabular" {...explained('What one costs, as you typed it, in your own money.')}>
-              {ware.cost.toFixed(2)}
+            <span className="tabular" {...explained(t('What one costs, as you typed it, in your own money.'))}>
+              {formatFixed(ware.cost, 2)}
             </span>
             <Button
               look="quiet"
-              aria-label={`Take ${ware.name} off the list`}
-              onClick={() => void act((now) => createDropWare(now, ware.id), `${ware.name} is off the list.`)}
+              aria-label={t('Take {ware} off the list', { ware: ware.name })}
+              onClick={() =>
+                void act((now) => createDropWare(now, ware.id), t('{ware} is off the list.', { ware: ware.name }))
+              }
             >
               ×
             </Button>
@@ -62,9 +65,9 @@ export function Wares() {
       ) : (
         <div className="mt-2 flex flex-wrap gap-2">
           <Button disabled={wares.length >= MOST_WARES} onClick={() => setAdding(true)}>
-            Something I could get
+            {t('Something I could get')}
           </Button>
-          {wares.length > 0 && <Button onClick={() => startGet(household)}>Which of it do I need?</Button>}
+          {wares.length > 0 && <Button onClick={() => startGet(household)}>{t('Which of it do I need?')}</Button>}
         </div>
       )}
     </section>
@@ -92,24 +95,25 @@ function WareForm({ onDone }: { onDone: () => void }) {
   );
   return (
     <Form
-      aria-label="Something I could get"
+      aria-label={t('Something I could get')}
       className="mt-2 space-y-2 border-l-4 border-woad bg-linen p-3"
       onSend={() => {
         setTried(true);
         if (!read.ok) return undefined;
-        return act((now) => createSaveWare(now, read.value), `${read.value.name} is on the list.`).then(
-          (isDone) => isDone && onDone(),
-        );
+        return act(
+          (now) => createSaveWare(now, read.value),
+          t('{read} is on the list.', { read: read.value.name }),
+        ).then((isDone) => isDone && onDone());
       }}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <SelectField
-        label="What"
+        label={t('What')}
         autoFocus
         value={fields.what}
         onChange={(event) => setFields(createWareFields(event.target.value, own, units))}
       >
-        <option value="bin">Bin or box</option>
+        <option value="bin">{t('Bin or box')}</option>
         {PARTS.map((part) => (
           <option key={part.id} value={part.id}>
             {capitalise(wordPart(part.id))}
@@ -121,25 +125,25 @@ function WareForm({ onDone }: { onDone: () => void }) {
           </option>
         ))}
       </SelectField>
-      {text('name', 'Called')}
+      {text('name', t('Called'))}
       <div className="grid grid-cols-3 items-start gap-2">
-        {text('width', 'Width')}
-        {text('depth', 'Depth')}
-        {text('height', 'Height')}
+        {text('width', t('Width'))}
+        {text('depth', t('Depth'))}
+        {text('height', t('Height'))}
       </div>
       <div className="grid grid-cols-2 items-start gap-2">
-        {text('cost', 'One costs')}
-        {text('most', 'At most')}
+        {text('cost', t('One costs'))}
+        {text('most', t('At most'))}
       </div>
       {fields.what === 'bin' && (
         <>
           <CheckField
-            label="With a lid others can stand on"
+            label={t('With a lid others can stand on')}
             checked={fields.hasLid}
             onChange={(event) => setFields({ ...fields, hasLid: event.target.checked })}
           />
           <CheckField
-            label="See-through"
+            label={t('See-through')}
             checked={fields.isSeeThrough}
             onChange={(event) => setFields({ ...fields, isSeeThrough: event.target.checked })}
           />
@@ -147,9 +151,9 @@ function WareForm({ onDone }: { onDone: () => void }) {
       )}
       <div className="grid grid-cols-2 gap-2">
         <Button look="strong" type="submit">
-          Put it on the list
+          {t('Put it on the list')}
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>{t('Leave it')}</Button>
       </div>
     </Form>
   );

@@ -9,6 +9,7 @@ import { getGroups } from '../../state/groups.ts';
 import { wordAmountFault, wordGroup } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import { withMoreCloth, withoutPlace } from '../../../core/suppose/index.ts';
+import { t } from '../../language/index.ts';
 
 /** More cloth than this is no question of where to put it. */
 const MOST_MM = 500_000;
@@ -21,11 +22,11 @@ export function WhatIf() {
   const tree = getTree(household);
   const groups = getGroups(household).filter((group) => group.kind === 'fabric');
   const pieces = tree.rooms.flatMap((room) => [
-    { value: room.id as string, label: `everything in ${room.name}` },
+    { value: room.id as string, label: t('everything in {room}', { room: room.name }) },
     ...tree.getChildren(room.id).map((unit) => ({ value: unit.id as string, label: unit.name })),
   ]);
   const { units } = household.settings;
-  const example = units === 'metric' ? '20 m' : '20 yd';
+  const example = units === 'metric' ? t('20 m') : t('20 yd');
   const [piece, setPiece] = useState('');
   const [group, setGroup] = useState('');
   const [amount, setAmount] = useState(example);
@@ -33,17 +34,17 @@ export function WhatIf() {
   const fault = !length.ok
     ? wordAmountFault(length.fault, example)
     : length.value <= 0 || length.value > MOST_MM
-      ? `More than 0 and at most ${formatClothLength(MOST_MM, units)}, please.`
+      ? t('More than 0 and at most {clothLength}, please.', { clothLength: formatClothLength(MOST_MM, units) })
       : undefined;
   const kin = groups.find((one) => one.id === group) ?? groups[0];
   const gone = pieces.some((one) => one.value === piece) ? piece : pieces[1]?.value;
   if (!gone) return null;
   return (
-    <section aria-label="What if" className="stitched-t mt-4 pt-3">
-      <h3 className="font-bold">What if</h3>
-      <p className="text-sm text-stone">Found from how things are, with few moves. Nothing is changed.</p>
+    <section aria-label={t('What if')} className="stitched-t mt-4 pt-3">
+      <h3 className="font-bold">{t('What if')}</h3>
+      <p className="text-sm text-stone">{t('Found from how things are, with few moves. Nothing is changed.')}</p>
       <div className="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
-        <SelectField label="this were gone" value={gone} onChange={(event) => setPiece(event.target.value)}>
+        <SelectField label={t('this were gone')} value={gone} onChange={(event) => setPiece(event.target.value)}>
           {pieces.map((one) => (
             <option key={one.value} value={one.value}>
               {one.label}
@@ -53,22 +54,22 @@ export function WhatIf() {
         <Button
           onClick={() => {
             const name = pieces.find((one) => one.value === gone)!.label;
-            startSupposed(withoutPlace(household, gone as PlaceId), `Without ${name}`);
+            startSupposed(withoutPlace(household, gone as PlaceId), t('Without {name}', { name }));
           }}
         >
-          Try
+          {t('Try')}
         </Button>
       </div>
       {kin && (
         <div className="mt-2 grid grid-cols-[6.5rem_1fr_auto] items-end gap-2">
           <TextField
-            label="so much more"
+            label={t('so much more')}
             value={amount}
             aria-invalid={fault !== undefined}
             aria-describedby={fault === undefined ? undefined : 'more-fault'}
             onChange={(event) => setAmount(event.target.value)}
           />
-          <SelectField label="of cloth like" value={kin.id} onChange={(event) => setGroup(event.target.value)}>
+          <SelectField label={t('of cloth like')} value={kin.id} onChange={(event) => setGroup(event.target.value)}>
             {groups.map((one) => (
               <option key={one.id} value={one.id}>
                 {wordGroup(one, household)}
@@ -76,14 +77,15 @@ export function WhatIf() {
             ))}
           </SelectField>
           <Button
-            aria-label="Try with more cloth"
+            aria-label={t('Try with more cloth')}
             disabled={!length.ok || fault !== undefined}
             onClick={() => {
               const more = length.ok ? withMoreCloth(household, kin, length.value) : null;
-              if (more) startSupposed(more, `With ${amount} more of ${wordGroup(kin, household)}`);
+              if (more)
+                startSupposed(more, t('With {amount} more of {group}', { amount, group: wordGroup(kin, household) }));
             }}
           >
-            Try
+            {t('Try')}
           </Button>
           {fault !== undefined && (
             <p id="more-fault" role="alert" className="col-span-3 text-sm font-semibold text-madder">
@@ -93,7 +95,7 @@ export function WhatIf() {
         </div>
       )}
       <Button className="mt-3 w-full" onClick={() => startFree(household)}>
-        Which containers could be freed?
+        {t('Which containers could be freed?')}
       </Button>
     </section>
   );

@@ -10,8 +10,11 @@ import { wordBond, wordWish } from '../../text/wishes.ts';
 import { createBond, createLiftWish, createRule } from '../../../core/acts/index.ts';
 import { listRules, type RuleOffer } from '../../../core/learning/index.ts';
 import type { Household } from '../../../core/records/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const HOW_RULE = 'Asked twice of the same piece of furniture, or of two groups of one kind in the same place.';
+const HOW_RULE = perLanguage(() =>
+  t('Asked twice of the same piece of furniture, or of two groups of one kind in the same place.'),
+);
 
 interface AskedProps {
   readonly words: string;
@@ -22,8 +25,8 @@ function Asked({ words, onLift }: AskedProps) {
   return (
     <li className="dotted-row flex items-baseline justify-between gap-2 py-1">
       <span data-name>{words}</span>
-      <Button look="quiet" aria-label={`Stop asking: ${words}`} onClick={onLift}>
-        Stop asking
+      <Button look="quiet" aria-label={t('Stop asking: {words}', { words })} onClick={onLift}>
+        {t('Stop asking')}
       </Button>
     </li>
   );
@@ -37,23 +40,23 @@ function Rule({ rule, household }: { rule: RuleOffer; household: Household }) {
     }));
   const words = wordWish({ id: 'offered', ...rule.wish }, household, getTree(household), getGroups(household));
   return (
-    <li className="mt-2 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_RULE)}>
-      Always so? {words}
+    <li className="mt-2 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_RULE())}>
+      {t('Always so? {words}', { words })}
       <div className="flex gap-2">
         <Button
           look="quiet"
-          aria-label={`Make it a rule: ${words}`}
+          aria-label={t('Make it a rule: {words}', { words })}
           onClick={() =>
             void act(
               (now) => createRule(now, { id: world.createId(), ...rule.wish }, rule.insteadOf),
-              `Asked of every plan: ${words}`,
+              t('Asked of every plan: {words}', { words }),
             )
           }
         >
-          Make it a rule
+          {t('Make it a rule')}
         </Button>
-        <Button look="quiet" aria-label={`No rule: ${words}`} onClick={turnDown}>
-          No, only those
+        <Button look="quiet" aria-label={t('No rule: {words}', { words })} onClick={turnDown}>
+          {t('No, only those')}
         </Button>
       </div>
     </li>
@@ -84,24 +87,25 @@ export function WishList() {
   const { wishes = [], bonds = [] } = household.settings;
   const [tree, groups] = [getTree(household), getGroups(household)];
   return (
-    <section aria-label="What you asked" className="stitched-t mt-4 pt-3">
-      <h3 className="font-bold">What you asked</h3>
+    <section aria-label={t('What you asked')} className="stitched-t mt-4 pt-3">
+      <h3 className="font-bold">{t('What you asked')}</h3>
       {wishes.length + bonds.length === 0 && (
         <p className="text-sm text-stone">
-          Nothing yet. From the ticket of a thing or place you can ask that it stays, or is kept free; with several
-          things ticked in the table, that they are kept together or apart.
+          {t(
+            'Nothing yet. From the ticket of a thing or place you can ask that it stays, or is kept free; with several things ticked in the table, that they are kept together or apart.',
+          )}
         </p>
       )}
       <ul>
         {wishes.map((wish) => {
           const words = wordWish(wish, household, tree, groups);
-          const lift = () => void act((now) => createLiftWish(now, wish.id), `No longer asked: ${words}`);
+          const lift = () => void act((now) => createLiftWish(now, wish.id), t('No longer asked: {words}', { words }));
           return <Asked key={wish.id} words={words} onLift={lift} />;
         })}
         {bonds.map((bond) => {
           const words = wordBond(bond, household, groups);
           const [a, b] = bond.groupIds as [string, string];
-          const lift = () => void act((now) => createBond(now, [a, b], null), `No longer asked: ${words}`);
+          const lift = () => void act((now) => createBond(now, [a, b], null), t('No longer asked: {words}', { words }));
           return words && <Asked key={`${a} ${b}`} words={words} onLift={lift} />;
         })}
       </ul>

@@ -3,6 +3,7 @@ import type { Household, LotId, Plan, Stowage, Score } from '../../../core/recor
 import { withGot, type Got } from '../../../core/room/index.ts';
 import { startPlanner, type PlannerHandle } from '../../../workers/client.ts';
 import type { Aim, CurvePlan, FromPlanner, Mended, PlanChecks } from '../../../workers/protocol.ts';
+import { t } from '../../language/index.ts';
 
 /** A search and what it found, kept while one looks at other screens. */
 interface FitRun {
@@ -102,7 +103,7 @@ function begin(household: Household, seconds: number, aim: Aim, seed = 1): void 
     else if (message.type === 'getting') set({ getting: message });
     else if (message.type === 'got') {
       const { got, plan, checks, trials } = message;
-      const supposed = got.length > 0 ? 'With what you could get' : null;
+      const supposed = got.length > 0 ? t('With what you could get') : null;
       set({ status: 'done', plan, checks, got: { list: got, trials, asked: household }, supposed });
       if (supposed) set({ household: withGot(household, got) });
     } else {

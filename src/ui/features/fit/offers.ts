@@ -1,6 +1,7 @@
 import type { Household, PlaceId, Stowage } from '../../../core/records/index.ts';
 import { computeTraits, getAncestor, type PlaceTree } from '../../../core/storage/index.ts';
 import type { GroupVerdict } from '../../../workers/protocol.ts';
+import { t } from '../../language/index.ts';
 
 /** A place that takes what a group has in another. */
 export type Offer = Extract<GroupVerdict, { isGood: true }>;
@@ -14,10 +15,10 @@ export function listTags(household: Household, tree: PlaceTree, id: PlaceId, kin
   const isDrawer = getAncestor(tree, id, 'slot')?.slot?.opening === 'drawer' && !place.container;
   const { isSeeThrough } = computeTraits(tree, place, household.settings);
   return [
-    ...(kin.has(id) ? ['with the rest of it'] : []),
-    ...(isDrawer ? ['in a drawer'] : []),
-    ...(place.container ? ['in a bin'] : []),
-    ...(isSeeThrough ? ['in sight'] : []),
+    ...(kin.has(id) ? [t('with the rest of it')] : []),
+    ...(isDrawer ? [t('in a drawer')] : []),
+    ...(place.container ? [t('in a bin')] : []),
+    ...(isSeeThrough ? [t('in sight')] : []),
   ];
 }
 

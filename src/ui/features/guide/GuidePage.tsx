@@ -4,20 +4,21 @@ import { linkClass } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
 import { GUIDE } from '../../text/guide.ts';
 import { loadPage, type PageOfGuide } from './pages.ts';
+import { t } from '../../language/index.ts';
 
 /** How things are done, one page a task with its picture; it needs no network. */
 export function GuidePage() {
   const { slug } = useParams();
-  const chosen = GUIDE.findIndex((one) => one.slug === slug);
+  const chosen = GUIDE().findIndex((one) => one.slug === slug);
   // Where there is room for both, the first page lies open beside the list.
   const at = Math.max(0, chosen);
-  const [entry, next] = [GUIDE[at]!, GUIDE[at + 1]];
+  const [entry, next] = [GUIDE()[at]!, GUIDE()[at + 1]];
   return (
-    <Page title="How it is done">
+    <Page title={t('How it is done')}>
       <div className="min-h-0 flex-1 gap-8 px-4 py-4 md:grid md:grid-cols-[15rem_minmax(0,1fr)] md:overflow-y-auto md:px-8">
-        <nav aria-label="Pages of the guide" className={`no-print ${chosen >= 0 ? 'max-md:hidden' : ''}`}>
+        <nav aria-label={t('Pages of the guide')} className={`no-print ${chosen >= 0 ? 'max-md:hidden' : ''}`}>
           <ul>
-            {GUIDE.map(({ slug: one, task }) => (
+            {GUIDE().map(({ slug: one, task }) => (
               <li key={one} className="dotted-row">
                 <Link
                   to={`/guide/${one}`}
@@ -34,18 +35,18 @@ export function GuidePage() {
           <Text slug={entry.slug} />
           <p className="no-print stitched-t mt-6 flex flex-wrap gap-x-6 gap-y-2 pt-3">
             <Link className={linkClass} to={entry.to}>
-              Go there
+              {t('Go there')}
             </Link>
             {next && (
               <Link className={linkClass} to={`/guide/${next.slug}`}>
-                Next: {next.task}
+                {t('Next: {task}', { task: next.task })}
               </Link>
             )}
             <Link className={`${linkClass} md:hidden`} to="/guide">
-              All pages
+              {t('All pages')}
             </Link>
             <Link className={linkClass} to="/ways">
-              Where do I…
+              {t('Where do I…')}
             </Link>
           </p>
         </article>

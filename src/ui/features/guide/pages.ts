@@ -14,6 +14,6 @@ const files = import.meta.glob<PageOfGuide>('../../../../docs/guide/*.md', { imp
 
 /** A page by its name; null where there is none. */
 export async function loadPage(slug: string): Promise<PageOfGuide | null> {
-  const load = GUIDE.some((one) => one.slug === slug) && files[`../../../../docs/guide/${slug}.md`];
+  const load = GUIDE().some((one) => one.slug === slug) && files[`../../../../docs/guide/${slug}.md`];
   return load ? load() : null;
 }

@@ -38,12 +38,13 @@ import { derive, getTree } from '../../state/derived.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
-import { wordAmountFault, wordCount, wordKindPlural } from '../../text/index.ts';
+import { wordAmountFault, wordKindPlural } from '../../text/index.ts';
 import { useFinish } from '../setout/useFinish.ts';
 import { QuickField } from '../stash/QuickField.tsx';
 import { inSession } from '../stash/Session.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { MEASURE_EXAMPLES, readMeasure } from './measure.ts';
+import { t } from '../../language/index.ts';
 
 interface OwnHeap {
   readonly item: Item;
@@ -75,17 +76,17 @@ export function HeapsPage() {
   const own = heaps.filter(({ item }) => item.kind === kind);
   const sorts = HEAP_SORTS.filter(({ sketch }) => sketch.kind === kind);
   const others = own.filter(({ item }) => !sorts.some(({ sketch }) => sketch.name === item.name));
-  const finish = useFinish('heaps', '/room/balance', 'Does it all go in?');
+  const finish = useFinish('heaps', '/room/balance', t('Does it all go in?'));
   return (
     <Page
-      title="Heaps"
+      title={t('Heaps')}
       tabs={<KindTabs kind={kind} heaps={heaps} onKind={(next) => set({ kind: next })} />}
-      asideLabel={ticket ? 'Ticket' : 'Where they lie'}
+      asideLabel={ticket ? t('Ticket') : t('Where they lie')}
       aside={
         ticket ? (
           <>
             <Button look="quiet" className="mb-2" onClick={() => show(null)}>
-              ← Back to the heaps
+              {t('← Back to the heaps')}
             </Button>
             <TicketPane hint="" />
           </>
@@ -97,20 +98,21 @@ export function HeapsPage() {
         <>
           <Figure
             value={String(heaps.length)}
-            label={heaps.length === 1 ? 'heap' : 'heaps'}
-            how="Heaps of all kinds that are not gone."
+            label={heaps.length === 1 ? t('heap') : t('heaps')}
+            how={t('Heaps of all kinds that are not gone.')}
           />
           <QuickField key={kind} kind={kind} units={units} />
           <Button onClick={() => void (finish?.() ?? navigate('/stash'))}>
-            {finish ? 'That is about all' : 'To the stash'}
+            {finish ? t('That is about all') : t('To the stash')}
           </Button>
         </>
       }
     >
       <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
         <p className="max-w-2xl text-stone">
-          How much there is of each, by whatever is quickest: the height of the pile, the length of the row, how many.
-          Leave out what you do not have.
+          {t(
+            'How much there is of each, by whatever is quickest: the height of the pile, the length of the row, how many. Leave out what you do not have.',
+          )}
         </p>
         {kind === 'fabric' && <Boards />}
         <ul className="mt-2">
@@ -144,7 +146,7 @@ function KindTabs({ kind, heaps, onKind }: KindTabsProps) {
             type="button"
             aria-pressed={one === kind}
             className={tabClass(one === kind)}
-            {...explained('Heaps of each kind that are not gone.')}
+            {...explained(t('Heaps of each kind that are not gone.'))}
             onClick={() => onKind(one)}
           >
             {wordKindPlural(one)} {heaps.filter(({ item }) => item.kind === one).length || ''}
@@ -167,13 +169,13 @@ function Boards() {
     if (!read.ok && text !== '') return;
     const next = read.ok ? read.value : undefined;
     if (next === boards) return;
-    await act((now) => createSaveSettings(now, { ...now.settings, boards: next }), 'Plans know it from now on.');
+    await act((now) => createSaveSettings(now, { ...now.settings, boards: next }), t('Plans know it from now on.'));
   };
   return (
-    <Form aria-label="Boards" isEndless onSend={say} className="mt-2 flex max-w-md items-end gap-3">
+    <Form aria-label={t('Boards')} isEndless onSend={say} className="mt-2 flex max-w-md items-end gap-3">
       <TextField
-        label="Boards to wind cloth on: how many?"
-        hint="None, or left empty: cloth is piled and folded."
+        label={t('Boards to wind cloth on: how many?')}
+        hint={t('None, or left empty: cloth is piled and folded.')}
         maxLength={6}
         inputMode="numeric"
         value={text}
@@ -215,13 +217,13 @@ function SortRow({ sort, own }: SortRowProps) {
   if (!usual) return null;
   const ways = describeHeap(usual.item, usual.lot, settings);
   const able = (Object.keys(ways) as HeapWay[]).filter((way) => ways[way] !== null);
-  const example = MEASURE_EXAMPLES[by][units === 'metric' ? 0 : 1];
+  const example = MEASURE_EXAMPLES()[by][units === 'metric' ? 0 : 1];
   const { name } = sort.sketch;
   const take = async () => {
     const read = readMeasure(by, text, units);
     if (!read.ok) return setFault(wordAmountFault(read.fault, example));
     const told = computeHeap(usual.item, usual.lot, by, read.value, settings);
-    if (!told) return setFault('There is none of it then: leave it out.');
+    if (!told) return setFault(t('There is none of it then: leave it out.'));
     const { item, lot } = withNewIds(usual);
     // As much again of the same is another heap of the same thing.
     const known = own[0]?.item;
@@ -229,7 +231,7 @@ function SortRow({ sort, own }: SortRowProps) {
     const measures = wordHeapMeasures(describeHeap(item, heap, settings), units);
     if (isUnlikelyHeap(item, heap, settings) && asked !== text) {
       setAsked(text);
-      return setFault(`That is ${measures}. Enter again takes it in.`);
+      return setFault(t('That is {measures}. Enter again takes it in.', { measures }));
     }
     const words = `${name}: ${measures}.`;
     setText('');
@@ -241,19 +243,19 @@ function SortRow({ sort, own }: SortRowProps) {
       <span className="w-52 font-semibold">{name}</span>
       <Form aria-label={name} isEndless onSend={take} className="flex items-center gap-2">
         <select
-          aria-label={`${name}: measured by`}
+          aria-label={t('{name}: measured by', { name })}
           className="h-11 w-44 rounded border border-thread bg-paper px-1 text-ink md:h-8"
           value={by}
           onChange={({ target }) => setBy(target.value as HeapWay)}
         >
           {able.map((way) => (
             <option key={way} value={way}>
-              {HEAP_WAY_WORDS[way]}
+              {HEAP_WAY_WORDS()[way]}
             </option>
           ))}
         </select>
         <input
-          aria-label={`${name}: how much`}
+          aria-label={t('{name}: how much', { name })}
           aria-invalid={fault ? true : undefined}
           className="h-11 w-24 rounded border border-stone/60 bg-field px-2 md:h-8 aria-invalid:border-2 aria-invalid:border-madder"
           placeholder={example}
@@ -265,7 +267,7 @@ function SortRow({ sort, own }: SortRowProps) {
             setFault('');
           }}
         />
-        {text.trim() !== '' && <Button type="submit">Take it in</Button>}
+        {text.trim() !== '' && <Button type="submit">{t('Take it in')}</Button>}
       </Form>
       {fault && (
         <span role="alert" className="text-sm font-semibold text-madder">
@@ -284,12 +286,14 @@ function HeapLine({ heap: { item, lot } }: { heap: OwnHeap }) {
   const household = useHousehold();
   const open = useOpen();
   const { settings } = household;
-  const where = lot.placeId ? `, in ${formatPlaceName(getTree(household), lot.placeId)}` : '';
+  const where = lot.placeId
+    ? t(', in {placeName}', { placeName: formatPlaceName(getTree(household), lot.placeId) })
+    : '';
   return (
     <button
       type="button"
       className="min-h-11 text-left text-woad underline underline-offset-2 md:min-h-0"
-      {...explained('From how it was measured and what is usual for things of its kind.')}
+      {...explained(t('From how it was measured and what is usual for things of its kind.'))}
       onClick={() => open({ type: 'lot', id: lot.id })}
     >
       {wordHeapMeasures(describeHeap(item, lot, settings), settings.units)}
@@ -314,47 +318,48 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
   const onFloor = () =>
     act(
       (now) => createLieOnFloor(now, () => world.createId() as PlaceId, world.nowMs()),
-      'All of it lies on the floor, until it has a home.',
+      t('All of it lies on the floor, until it has a home.'),
     );
   const allIn = (id: PlaceId) => {
     const ids = loose.map((lot) => lot.id);
     const name = formatPlaceName(tree, id);
     return act(
-      (now) => createLieIn(now, ids, id, wordCount(ids.length, 'thing'), world.nowMs()),
-      `All of it lies in ${name}.`,
+      (now) =>
+        createLieIn(now, ids, id, t('{n, plural, one {# thing} other {# things}}', { n: ids.length }), world.nowMs()),
+      t('All of it lies in {name}.', { name }),
     );
   };
   return (
     <>
-      <h2 className="font-display text-[21px] leading-tight font-semibold">Where it lies today</h2>
-      <p className="mt-1 text-sm text-stone">It need not be said. A plan gives everything a home.</p>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{t('Where it lies today')}</h2>
+      <p className="mt-1 text-sm text-stone">{t('It need not be said. A plan gives everything a home.')}</p>
       {loose.length > 0 && tree.rooms.length > 0 && (
         <Button className="mt-3 w-full" onClick={() => void onFloor()}>
-          All of it lies on the floor
+          {t('All of it lies on the floor')}
         </Button>
       )}
       {loose.length > 0 && tree.leaves.length > 0 && (
         <select
-          aria-label="All of it lies in"
+          aria-label={t('All of it lies in')}
           className={`${placeClass} mt-2`}
           value=""
           onChange={({ target }) => target.value !== '' && void allIn(target.value as PlaceId)}
         >
-          <option value="">All of it lies in …</option>
+          <option value="">{t('All of it lies in …')}</option>
           <PlaceOptions tree={tree} />
         </select>
       )}
       {tree.leaves.length > 0 && (
-        <section aria-label="Place by place" className="stitched-t mt-4 pt-3">
-          <h3 className="font-bold">Or place by place</h3>
-          <p className="text-sm text-stone">What you take in now lies in:</p>
+        <section aria-label={t('Place by place')} className="stitched-t mt-4 pt-3">
+          <h3 className="font-bold">{t('Or place by place')}</h3>
+          <p className="text-sm text-stone">{t('What you take in now lies in:')}</p>
           <select
-            aria-label="What is taken in lies in"
+            aria-label={t('What is taken in lies in')}
             className={`${placeClass} mt-1`}
             value={at < 0 ? '' : placeId!}
             onChange={({ target }) => onPlace(target.value === '' ? null : (target.value as PlaceId))}
           >
-            <option value="">not said</option>
+            <option value="">{t('not said')}</option>
             <PlaceOptions tree={tree} />
           </select>
           <Button
@@ -363,26 +368,29 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
             disabled={at + 1 >= tree.leaves.length}
             onClick={() => onPlace(tree.leaves[at + 1]!.id)}
           >
-            {at < 0 ? 'Walk through them' : 'Next place'} <kbd className="pl-1 font-normal">X</kbd>
+            {at < 0 ? t('Walk through them') : t('Next place')} <kbd className="pl-1 font-normal">X</kbd>
           </Button>
           {at >= 0 && (
             <p
               className="mt-1 text-sm text-stone"
-              {...explained('Places in the order in which one walks along the walls.')}
+              {...explained(t('Places in the order in which one walks along the walls.'))}
             >
-              {at + 1} of {wordCount(tree.leaves.length, 'place')}
+              {t('{at} of {leaves, plural, one {# place} other {# places}}', {
+                at: at + 1,
+                leaves: tree.leaves.length,
+              })}
             </p>
           )}
         </section>
       )}
       <p className="stitched-t mt-4 pt-3 text-sm text-stone">
-        A thing that is one of its kind goes in by itself: in the line below, in the{' '}
+        {t('A thing that is one of its kind goes in by itself: in the line below, in the')}{' '}
         <Link className="underline" to="/stash">
-          stash
+          {t('stash')}
         </Link>
-        , or from a{' '}
+        {t(', or from a')}{' '}
         <Link className="underline" to="/list">
-          list
+          {t('list')}
         </Link>
         .
       </p>

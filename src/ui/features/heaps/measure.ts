@@ -1,14 +1,17 @@
 import type { HeapWay } from '../../../core/records/index.ts';
 import { parseCount, parseLengthMm, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** One of each measure, as it is typed. */
-export const MEASURE_EXAMPLES: Readonly<Record<HeapWay, readonly [metric: string, imperial: string]>> = {
-  pieces: ['40', '40'],
-  pile: ['62 cm', '24 in'],
-  row: ['1.3 m', '50 in'],
-  mass: ['4 kg', '9 lb'],
-  room: ['60', '60'],
-};
+export const MEASURE_EXAMPLES = perLanguage(
+  (): Readonly<Record<HeapWay, readonly [metric: string, imperial: string]>> => ({
+    pieces: ['40', '40'],
+    pile: [t('62 cm'), t('24 in')],
+    row: [t('1.3 m'), t('50 in')],
+    mass: [t('4 kg'), t('9 lb')],
+    room: ['60', '60'],
+  }),
+);
 /** A litre, mm³. */
 const LITRE = 1e6;
 

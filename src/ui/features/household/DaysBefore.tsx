@@ -6,9 +6,10 @@ import { explained } from '../../components/explained.ts';
 import { openBeside } from '../../state/store.ts';
 import { replace } from '../../state/hands.ts';
 import { keepSnapshot, readSnapshot, type SinceThen } from '../../state/backup.ts';
-import { wordCount, wordStoreFault } from '../../text/index.ts';
+import { wordStoreFault } from '../../text/index.ts';
+import { formatNumber, t } from '../../language/index.ts';
 
-const formatKb = (bytes: Uint8Array) => `${Math.max(1, Math.round(bytes.length / 1000)).toLocaleString('en')} kB`;
+const formatKb = (bytes: Uint8Array) => `${formatNumber(Math.max(1, Math.round(bytes.length / 1000)))} kB`;
 
 /** The household as it was when it was first opened on each of the last days; any of them can be come back to. */
 export function DaysBefore() {
@@ -29,22 +30,30 @@ export function DaysBefore() {
     };
   }, []);
   const goBack = async ({ day }: Snapshot, { chronicle }: SinceThen) => {
-    if (await replace(chronicle, `All is as it was on the morning of ${format(parseISO(day), 'd MMMM')}.`))
+    if (
+      await replace(
+        chronicle,
+        t('All is as it was on the morning of {day}.', { day: format(parseISO(day), t('d MMMM')) }),
+      )
+    )
       setLooked(null);
   };
   return (
-    <section aria-label="Days before" className="max-w-md">
-      <h2 className="font-display text-lg font-semibold">Days before</h2>
+    <section aria-label={t('Days before')} className="max-w-md">
+      <h2 className="font-display text-lg font-semibold">{t('Days before')}</h2>
       <p className="mt-1 text-stone">
-        The last seven days on which something was done are kept in this browser, each as it was when you first opened
-        it.
+        {t(
+          'The last seven days on which something was done are kept in this browser, each as it was when you first opened it.',
+        )}
       </p>
       {typeof days === 'string' ? (
         <p role="alert" className="mt-2">
           {days}
         </p>
       ) : days.length === 0 ? (
-        <p className="mt-2">None yet: the first is kept the next time you open Yardmist after doing something.</p>
+        <p className="mt-2">
+          {t('None yet: the first is kept the next time you open Yardmist after doing something.')}
+        </p>
       ) : (
         <ul className="mt-2">
           {days.map((one) => (
@@ -52,36 +61,45 @@ export function DaysBefore() {
               <div className="flex flex-wrap items-baseline justify-between gap-x-4">
                 <span>
                   <time dateTime={one.day} className="font-semibold">
-                    {format(parseISO(one.day), 'EEEE d MMMM')}
+                    {format(parseISO(one.day), t('EEEE d MMMM'))}
                   </time>{' '}
                   <span
                     className="text-stone"
-                    {...explained('Its things, and what its packed records take in this browser.')}
+                    {...explained(t('Its things, and what its packed records take in this browser.'))}
                   >
-                    {one.name}, {wordCount(one.lots, 'thing')}, {formatKb(one.bytes)}
+                    {t('{one}, {lots, plural, one {# thing} other {# things}}, {kb}', {
+                      one: one.name,
+                      lots: one.lots,
+                      kb: formatKb(one.bytes),
+                    })}
                   </span>
                 </span>
                 <Button
                   look="quiet"
                   onClick={() => void readSnapshot(one).then((since) => setLooked({ of: one, since }))}
                 >
-                  What would change?
+                  {t('What would change?')}
                 </Button>
               </div>
               {looked?.of.day === one.day && (
                 <div role="status" className="my-1 border-l-4 border-woad bg-linen p-2">
                   {looked.since === null ? (
-                    'It cannot be read.'
+                    t('It cannot be read.')
                   ) : (
                     <>
-                      <p {...explained('Records that came, went or differ, and lines of the daybook written since.')}>
+                      <p
+                        {...explained(t('Records that came, went or differ, and lines of the daybook written since.'))}
+                      >
                         {looked.since.changed === 0
-                          ? 'Nothing: all is as it was then.'
-                          : `${wordCount(looked.since.changed, 'record')} would be as then, and ${wordCount(looked.since.lines, 'line')} of the daybook gone. What is here now is set aside and can be brought back.`}
+                          ? t('Nothing: all is as it was then.')
+                          : t(
+                              '{changed, plural, one {# record} other {# records}} would be as then, and {lines, plural, one {# line} other {# lines}} of the daybook gone. What is here now is set aside and can be brought back.',
+                              { changed: looked.since.changed, lines: looked.since.lines },
+                            )}
                       </p>
                       {looked.since.changed > 0 && (
                         <Button className="mt-1" onClick={() => void goBack(one, looked.since!)}>
-                          Go back to it
+                          {t('Go back to it')}
                         </Button>
                       )}
                     </>

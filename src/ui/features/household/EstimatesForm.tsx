@@ -12,85 +12,91 @@ import { act, edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const PRESET_WORDS: Record<Preset, string> = {
-  usual: 'The usual figures',
-  nearest: 'Everyday things nearest',
-  seen: 'Cloth where one sees it',
-  dustFree: 'Out of dust and light',
-  settled: 'As little moved as possible',
-};
+const PRESET_WORDS = perLanguage((): Record<Preset, string> => ({
+  usual: t('The usual figures'),
+  nearest: t('Everyday things nearest'),
+  seen: t('Cloth where one sees it'),
+  dustFree: t('Out of dust and light'),
+  settled: t('As little moved as possible'),
+}));
 
-const FIELDS: readonly { title: string; fields: readonly (readonly [keyof Estimates, string])[] }[] = [
-  {
-    title: 'To get there, seconds',
-    fields: [
-      ['walkSecondsPerM', 'Walk a metre'],
-      ['otherRoomSeconds', 'Go to another room'],
-      ['bendSeconds', 'Bend and rise'],
-      ['kneelSeconds', 'Kneel and rise'],
-      ['stretchSeconds', 'Stretch'],
-      ['stoolSeconds', 'Fetch the stool'],
-      ['doorSeconds', 'Open a door'],
-      ['drawerSeconds', 'Open a drawer'],
-      ['pullBinSeconds', 'Pull a bin out and back'],
-      ['lidSeconds', 'Take a lid off'],
-      ['liftOffSeconds', 'Lift off what lies on it'],
-      ['unhookSeconds', 'Unhook it'],
-      ['hookInFrontSeconds', 'Each hung in front'],
-    ],
-  },
-  {
-    title: 'To find it, seconds',
-    fields: [
-      ['findSeconds', 'Where all is labelled'],
-      ['passVisibleSeconds', 'Pass one that shows'],
-      ['passOpaqueSeconds', 'Pass one out of sight'],
-      ['passGroupSeconds', 'Pass another group'],
-      ['splitPlaceSeconds', 'Wrong place first'],
-      ['splitUnitSeconds', 'Wrong piece first'],
-      ['splitRoomSeconds', 'Wrong room first'],
-      ['homelessSeconds', 'What has no home'],
-    ],
-  },
-  {
-    title: 'Two groups in one place, seconds a month',
-    fields: [
-      ['nearSeconds', 'Near kin'],
-      ['kindSeconds', 'Of one kind'],
-      ['stationSeconds', 'Used together'],
-      ['strangerSeconds', 'Strangers'],
-      ['clashSeconds', 'They spoil each other'],
-    ],
-  },
-  {
-    title: 'What it is worth to you, seconds a month',
-    fields: [
-      ['hiddenSeconds', 'Each cloth in sight'],
-      ['rentSeconds', 'A litre left free at hand'],
-      ['furtherPlaceSeconds', 'A group in a place less'],
-      ['furtherUnitSeconds', 'In a piece less'],
-      ['furtherRoomSeconds', 'In a room less'],
-      ['nameSeconds', 'A group where its name is'],
-      ['looseSeconds', 'No small thing loose'],
-      ['floppySeconds', 'What is floppy held in'],
-      ['formSeconds', 'Kept in its best form'],
-      ['floorSeconds', 'Nothing on the bare floor'],
-      ['tableSeconds', 'A thing less on a table'],
-      ['crowdSeconds', 'A place not crammed'],
-      ['fadeSeconds', 'No sun on a cloth'],
-      ['dustSeconds', 'No dust on a cloth'],
-      ['mothSeconds', 'No moths in the wool'],
-      ['carrySeconds', 'Carry one thing, once'],
-      ['carryBinSeconds', 'Carry one bin, once'],
-      ['relearnSeconds', 'Learn a new home, once'],
-      ['carryMonths', 'It pays back in months'],
-    ],
-  },
-];
+const FIELDS = perLanguage(
+  (): readonly { title: string; fields: readonly (readonly [keyof Estimates, string])[] }[] => [
+    {
+      title: t('To get there, seconds'),
+      fields: [
+        ['walkSecondsPerM', t('Walk a metre')],
+        ['otherRoomSeconds', t('Go to another room')],
+        ['bendSeconds', t('Bend and rise')],
+        ['kneelSeconds', t('Kneel and rise')],
+        ['stretchSeconds', t('Stretch')],
+        ['stoolSeconds', t('Fetch the stool')],
+        ['doorSeconds', t('Open a door')],
+        ['drawerSeconds', t('Open a drawer')],
+        ['pullBinSeconds', t('Pull a bin out and back')],
+        ['lidSeconds', t('Take a lid off')],
+        ['liftOffSeconds', t('Lift off what lies on it')],
+        ['unhookSeconds', t('Unhook it')],
+        ['hookInFrontSeconds', t('Each hung in front')],
+      ],
+    },
+    {
+      title: t('To find it, seconds'),
+      fields: [
+        ['findSeconds', t('Where all is labelled')],
+        ['passVisibleSeconds', t('Pass one that shows')],
+        ['passOpaqueSeconds', t('Pass one out of sight')],
+        ['passGroupSeconds', t('Pass another group')],
+        ['splitPlaceSeconds', t('Wrong place first')],
+        ['splitUnitSeconds', t('Wrong piece first')],
+        ['splitRoomSeconds', t('Wrong room first')],
+        ['homelessSeconds', t('What has no home')],
+      ],
+    },
+    {
+      title: t('Two groups in one place, seconds a month'),
+      fields: [
+        ['nearSeconds', t('Near kin')],
+        ['kindSeconds', t('Of one kind')],
+        ['stationSeconds', t('Used together')],
+        ['strangerSeconds', t('Strangers')],
+        ['clashSeconds', t('They spoil each other')],
+      ],
+    },
+    {
+      title: t('What it is worth to you, seconds a month'),
+      fields: [
+        ['hiddenSeconds', t('Each cloth in sight')],
+        ['rentSeconds', t('A litre left free at hand')],
+        ['furtherPlaceSeconds', t('A group in a place less')],
+        ['furtherUnitSeconds', t('In a piece less')],
+        ['furtherRoomSeconds', t('In a room less')],
+        ['nameSeconds', t('A group where its name is')],
+        ['looseSeconds', t('No small thing loose')],
+        ['floppySeconds', t('What is floppy held in')],
+        ['formSeconds', t('Kept in its best form')],
+        ['floorSeconds', t('Nothing on the bare floor')],
+        ['tableSeconds', t('A thing less on a table')],
+        ['crowdSeconds', t('A place not crammed')],
+        ['fadeSeconds', t('No sun on a cloth')],
+        ['dustSeconds', t('No dust on a cloth')],
+        ['mothSeconds', t('No moths in the wool')],
+        ['carrySeconds', t('Carry one thing, once')],
+        ['carryBinSeconds', t('Carry one bin, once')],
+        ['relearnSeconds', t('Learn a new home, once')],
+        ['carryMonths', t('It pays back in months')],
+      ],
+    },
+  ],
+);
 
-const HOW_PART =
-  'Today as it is was scored with the figure and once more with nought in its place: the difference. All of them together are what fetching, crowding and wear come to.';
+const HOW_PART = perLanguage(() =>
+  t(
+    'Today as it is was scored with the figure and once more with nought in its place: the difference. All of them together are what fetching, crowding and wear come to.',
+  ),
+);
 
 /** What a figure makes of today's minutes; carrying costs only when something is carried. */
 function wordPart(
@@ -98,13 +104,13 @@ function wordPart(
   seconds: number,
   { carrySeconds, carryBinSeconds, relearnSeconds, carryMonths }: Estimates,
 ): string {
-  const each = (once: number, what = '100 things', n = 100) =>
-    `${what}: ${formatMinutes((n * once) / carryMonths)} a month`;
+  const each = (once: number, what = t('100 things'), n = 100) =>
+    t('{what}: {minutes} a month', { what, minutes: formatMinutes((n * once) / carryMonths) });
   if (field === 'carrySeconds') return each(carrySeconds);
-  if (field === 'carryBinSeconds') return each(carryBinSeconds, '10 bins', 10);
+  if (field === 'carryBinSeconds') return each(carryBinSeconds, t('10 bins'), 10);
   if (field === 'relearnSeconds') return each(relearnSeconds);
-  if (field === 'carryMonths') return 'for that long carrying is spread';
-  return seconds < 0.5 ? 'nothing today' : `${formatMinutes(seconds)} a month today`;
+  if (field === 'carryMonths') return t('for that long carrying is spread');
+  return seconds < 0.5 ? t('nothing today') : t('{minutes} a month today', { minutes: formatMinutes(seconds) });
 }
 
 /** What today would come to with the figures that are typed, before they are kept. */
@@ -121,14 +127,19 @@ function Effect({ household, now, next }: { household: Household; now: Estimates
       role="status"
       className="min-w-0 flex-1"
       {...explained(
-        'Today as it is, with crowding and wear, scored with the figures that are kept and with those typed.',
+        t('Today as it is, with crowding and wear, scored with the figures that are kept and with those typed.'),
       )}
     >
-      With what you typed:{' '}
-      {Math.abs(more) < 1
-        ? 'no change today'
-        : `${formatMinutes(Math.abs(more))} a month ${more > 0 ? 'more' : 'less'}`}
-      , of {formatMinutes(before)} with wear and crowding.
+      {t('With what you typed: {part}, of {minutes} with wear and crowding.', {
+        part:
+          Math.abs(more) < 1
+            ? t('no change today')
+            : t('{minutes} a month {part}', {
+                minutes: formatMinutes(Math.abs(more)),
+                part: more > 0 ? t('more') : t('less'),
+              }),
+        minutes: formatMinutes(before),
+      })}
     </p>
   );
 }
@@ -155,23 +166,25 @@ export function EstimatesForm() {
   };
   const preset = findPreset(settings.estimates);
   return (
-    <Form aria-label="What things cost" className="mt-8 max-w-md space-y-3" onSend={save}>
-      <h2 className="font-display text-lg font-semibold">What things cost</h2>
+    <Form aria-label={t('What things cost')} className="mt-8 max-w-md space-y-3" onSend={save}>
+      <h2 className="font-display text-lg font-semibold">{t('What things cost')}</h2>
       <p className="text-stone">
-        Every minute that Yardmist shows is made of these figures, and plans weigh by them. Today as it is:{' '}
+        {t('Every minute that Yardmist shows is made of these figures, and plans weigh by them. Today as it is:')}{' '}
         <strong
           className="text-ink"
           {...explained(
-            'Today as it is: the way and the reach, looking for it, and looking in the wrong place first, added up with the figures below.',
+            t(
+              'Today as it is: the way and the reach, looking for it, and looking in the wrong place first, added up with the figures below.',
+            ),
           )}
         >
           {today ? formatMinutes(getFetchSeconds(today)) : '…'}
         </strong>{' '}
-        a month.
+        {t('a month.')}
       </p>
       <Unanswered again={again ?? partsAgain} />
       <SelectField
-        label="Plans look for"
+        label={t('Plans look for')}
         value={preset ?? ''}
         onChange={(event) => {
           setTyped({});
@@ -179,16 +192,18 @@ export function EstimatesForm() {
           void act((now) => createSaveSettings(now, { ...now.settings, estimates }));
         }}
       >
-        {preset === null && <option value="">your own figures</option>}
+        {preset === null && <option value="">{t('your own figures')}</option>}
         {PRESETS.map((one) => (
           <option key={one} value={one}>
-            {PRESET_WORDS[one]}
+            {PRESET_WORDS()[one]}
           </option>
         ))}
       </SelectField>
       <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-woad md:min-h-0">Every figure</summary>
-        {FIELDS.map(({ title, fields }) => (
+        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-woad md:min-h-0">
+          {t('Every figure')}
+        </summary>
+        {FIELDS().map(({ title, fields }) => (
           <fieldset key={title} className="mt-3">
             <legend className="text-sm font-bold">{title}</legend>
             <div className="grid grid-cols-2 items-start gap-3">
@@ -198,9 +213,9 @@ export function EstimatesForm() {
                   label={label}
                   inputMode="decimal"
                   value={typed[field] ?? String(settings.estimates[field])}
-                  fault={wrong.has(field) ? 'A number of seconds, such as 2.5.' : undefined}
+                  fault={wrong.has(field) ? t('A number of seconds, such as 2.5.') : undefined}
                   hint={parts ? wordPart(field, parts[field], settings.estimates) : undefined}
-                  how={HOW_PART}
+                  how={HOW_PART()}
                   onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
                 />
               ))}
@@ -209,7 +224,7 @@ export function EstimatesForm() {
         ))}
         <div className="sticky -bottom-6 mt-3 flex flex-wrap items-center gap-3 bg-mist pt-3 pb-6">
           <Button look="strong" type="submit" disabled={wrong.size > 0}>
-            Save the figures
+            {t('Save the figures')}
           </Button>
           {wrong.size === 0 && <Effect household={household} now={settings.estimates} next={next} />}
         </div>

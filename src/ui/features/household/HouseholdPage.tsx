@@ -15,20 +15,20 @@ import { bringBack, replace } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { computeUnsaved } from '../../state/unsaved.ts';
 import { saveEverything } from '../../state/backup.ts';
-import { wordCount } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Who lives here, how things are folded, and the file that holds everything. */
 export function HouseholdPage() {
   return (
     <Page
-      title="House"
+      title={t('House')}
       tabs={
         <span className="flex gap-5">
           <Link className={linkClass} to="/daybook">
-            The daybook
+            {t('The daybook')}
           </Link>
           <Link className={linkClass} to="/ways">
-            Where do I…
+            {t('Where do I…')}
           </Link>
         </span>
       }
@@ -58,26 +58,35 @@ function Files() {
   const saved = useChoices((state) => state.saved);
   const unsaved = computeUnsaved({ generation, events }, saved, world.nowMs());
   return (
-    <section aria-label="Your file" className="max-w-md">
-      <h2 className="font-display text-lg font-semibold">Your file</h2>
+    <section aria-label={t('Your file')} className="max-w-md">
+      <h2 className="font-display text-lg font-semibold">{t('Your file')}</h2>
       <p className="mt-1 text-stone">
-        Everything stays in this browser:{' '}
-        <span {...explained('The records of each table, what is gone and what is put away included.')}>
-          {wordCount(household.lots.size, 'thing')}, {wordCount(household.places.size, 'place')}
+        {t('Everything stays in this browser:')}{' '}
+        <span {...explained(t('The records of each table, what is gone and what is put away included.'))}>
+          {t('{lots, plural, one {# thing} other {# things}}, {places, plural, one {# place} other {# places}}', {
+            lots: household.lots.size,
+            places: household.places.size,
+          })}
         </span>
-        . Save it to one file now and then, and open that file in any other browser.
+        {t('. Save it to one file now and then, and open that file in any other browser.')}
       </p>
       <p
         className="mt-1"
-        {...explained('When a file of this household was last saved here, and the lines written since.')}
+        {...explained(t('When a file of this household was last saved here, and the lines written since.'))}
       >
         {unsaved.savedAtMs === null
-          ? 'No file of it was saved from this browser yet.'
-          : `Last saved ${format(unsaved.savedAtMs, 'd MMMM yyyy, HH:mm')}; ${unsaved.lines === 0 ? 'nothing was written since' : `${wordCount(unsaved.lines, 'line')} of the daybook since`}.`}
+          ? t('No file of it was saved from this browser yet.')
+          : t('Last saved {format}; {part}.', {
+              format: format(unsaved.savedAtMs, t('d MMMM yyyy, HH:mm')),
+              part:
+                unsaved.lines === 0
+                  ? t('nothing was written since')
+                  : t('{lines, plural, one {# line} other {# lines}} of the daybook since', { lines: unsaved.lines }),
+            })}
       </p>
       <div className="mt-3 flex flex-wrap items-start gap-3">
         <Button look="strong" onClick={() => void saveEverything()}>
-          Save everything to a file
+          {t('Save everything to a file')}
         </Button>
         <ImportButton />
       </div>
@@ -94,34 +103,35 @@ function Beginnings() {
       import('../../../sample/empty.ts'),
       import('../../../sample/made.ts'),
     ]);
-    if (which === 'sample') await replace(await loadMadeSample(), 'Heron Loft is here again, in its first disorder.');
+    if (which === 'sample')
+      await replace(await loadMadeSample(), t('Heron Loft is here again, in its first disorder.'));
     else if (which === 'kitchen')
       await replace(
         (await import('../../../sample/kitchen.ts')).createKitchenHousehold(),
-        'Tern Steps is here: a beginner at the kitchen table.',
+        t('Tern Steps is here: a beginner at the kitchen table.'),
       );
-    else if (await replace(createEmptyHousehold(), 'An empty sewing room is ready.')) return navigate('/setout');
+    else if (await replace(createEmptyHousehold(), t('An empty sewing room is ready.'))) return navigate('/setout');
     setHas(true);
   };
   return (
-    <section aria-label="Begin again" className="max-w-md">
-      <h2 className="font-display text-lg font-semibold">Begin again</h2>
+    <section aria-label={t('Begin again')} className="max-w-md">
+      <h2 className="font-display text-lg font-semibold">{t('Begin again')}</h2>
       <p className="mt-1 text-stone">
-        What is here now is set aside, and one click brings it back until another household is opened.
+        {t('What is here now is set aside, and one click brings it back until another household is opened.')}
       </p>
       <p className="mt-1 text-stone">
-        Or{' '}
+        {t('Or')}{' '}
         <Link className="text-woad underline" to="/setout">
-          set this room out
+          {t('set this room out')}
         </Link>{' '}
-        step by step; nothing is lost by it.
+        {t('step by step; nothing is lost by it.')}
       </p>
       <div className="mt-3 flex flex-wrap gap-3">
-        <Button onClick={() => void load('empty')}>Start empty</Button>
-        <Button onClick={() => void load('sample')}>Open the sample</Button>
-        <Button onClick={() => void load('kitchen')}>Open the small sample</Button>
+        <Button onClick={() => void load('empty')}>{t('Start empty')}</Button>
+        <Button onClick={() => void load('sample')}>{t('Open the sample')}</Button>
+        <Button onClick={() => void load('kitchen')}>{t('Open the small sample')}</Button>
         <Button disabled={has === false} onClick={() => void bringBack().then((isBack) => setHas(isBack))}>
-          Bring back the one before
+          {t('Bring back the one before')}
         </Button>
       </div>
     </section>

@@ -3,6 +3,7 @@ import { useApp } from '../../state/app.ts';
 import { canKeepFile, goOnKeeping, pickFile, stopKeeping, useKeptFile } from '../../state/keptFile.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
+import { t } from '../../language/index.ts';
 
 /** The file that keeps itself up to date: how it stands with it, and what can be done. */
 export function KeptFileLine() {
@@ -11,15 +12,15 @@ export function KeptFileLine() {
   if (!canKeepFile())
     return (
       <p className="mt-3 text-sm text-stone">
-        This browser cannot keep a file up to date by itself; save one now and then.
+        {t('This browser cannot keep a file up to date by itself; save one now and then.')}
       </p>
     );
   if (!file)
     return (
       <p className="mt-3">
-        <Button onClick={() => void pickFile()}>Keep a file up to date</Button>
+        <Button onClick={() => void pickFile()}>{t('Keep a file up to date')}</Button>
         <span className="mt-1 block text-sm text-stone">
-          Pick it once; it is written again by itself a little after you did something.
+          {t('Pick it once; it is written again by itself a little after you did something.')}
         </span>
       </p>
     );
@@ -29,28 +30,37 @@ export function KeptFileLine() {
       role="status"
       className={`mt-3 border-l-4 bg-linen px-3 py-2 ${state === 'failed' ? 'border-madder' : 'border-woad'}`}
     >
-      <p {...explained('When the file was last written, read back and compared.')}>
+      <p {...explained(t('When the file was last written, read back and compared.'))}>
         {isOther
-          ? `${file.handle.name} is of another household and is left as it is.`
+          ? t('{handle} is of another household and is left as it is.', { handle: file.handle.name })
           : state === 'asks'
-            ? `The browser wants to be asked again before it writes to ${file.handle.name}.`
+            ? t('The browser wants to be asked again before it writes to {handle}.', { handle: file.handle.name })
             : state === 'failed'
-              ? `${file.handle.name} could not be written: ${note.replace(/\.$/, '')}.`
+              ? t('{handle} could not be written: {replace}.', {
+                  handle: file.handle.name,
+                  replace: note.replace(/\.$/, ''),
+                })
               : state === 'writing'
-                ? `Writing ${file.handle.name} …`
-                : `${file.handle.name} keeps itself up to date${writtenAtMs === null ? '' : `; written at ${format(writtenAtMs, 'HH:mm')} and read back`}.`}
+                ? t('Writing {handle} …', { handle: file.handle.name })
+                : t('{handle} keeps itself up to date{part}.', {
+                    handle: file.handle.name,
+                    part:
+                      writtenAtMs === null
+                        ? ''
+                        : t('; written at {format} and read back', { format: format(writtenAtMs, 'HH:mm') }),
+                  })}
       </p>
       <p className="flex flex-wrap gap-x-5">
         {!isOther && (state === 'asks' || state === 'failed') && (
           <Button look="quiet" onClick={() => void goOnKeeping()}>
-            {state === 'asks' ? 'Go on with it' : 'Try again'}
+            {state === 'asks' ? t('Go on with it') : t('Try again')}
           </Button>
         )}
         <Button look="quiet" onClick={() => void pickFile()}>
-          Another file
+          {t('Another file')}
         </Button>
         <Button look="quiet" onClick={() => void stopKeeping()}>
-          Stop keeping it
+          {t('Stop keeping it')}
         </Button>
       </p>
     </div>

@@ -12,15 +12,19 @@ import { useHousehold } from '../../state/app.ts';
 import { useBegan } from '../../state/began.ts';
 import { act, edit } from '../../state/hands.ts';
 import { capitalise, wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const SIZES = [
-  ['statureMm', 'Your height', '1.68 m'],
-  ['panelWidthMm', 'Folded cloth: width', '30 cm'],
-  ['panelDepthMm', 'Folded cloth: depth', '28 cm'],
-  ['boardWidthMm', 'Boards: width', '17 cm'],
-  ['boardHeightMm', 'Boards: height', '26 cm'],
-  ['boardThicknessMm', 'Boards: thickness', '1 mm'],
-] as const;
+const SIZES = perLanguage(
+  () =>
+    [
+      ['statureMm', t('Your height'), t('1.68 m')],
+      ['panelWidthMm', t('Folded cloth: width'), t('30 cm')],
+      ['panelDepthMm', t('Folded cloth: depth'), t('28 cm')],
+      ['boardWidthMm', t('Boards: width'), t('17 cm')],
+      ['boardHeightMm', t('Boards: height'), t('26 cm')],
+      ['boardThicknessMm', t('Boards: thickness'), t('1 mm')],
+    ] as const,
+);
 
 /** What was typed, as a change of the settings, and what of it cannot be read. */
 function readTyped(
@@ -32,8 +36,8 @@ function readTyped(
   const found: Record<string, string> = {};
   const { name, fill } = typed;
   if (name !== undefined) change.name = name.trim();
-  if (change.name === '') found['name'] = 'Give the room a name.';
-  for (const [field, , example] of SIZES) {
+  if (change.name === '') found['name'] = t('Give the room a name.');
+  for (const [field, , example] of SIZES()) {
     const text = typed[field];
     if (text === undefined || text === recorded[field]) continue;
     const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
@@ -44,11 +48,11 @@ function readTyped(
   if (small !== undefined && small !== recorded['small']) {
     const parsed = parseLengthMm(small, units === 'metric' ? 'cm' : 'in');
     if (small.trim() === '') change.smallStatureMm = undefined;
-    else if (!parsed.ok) found['small'] = wordAmountFault(parsed.fault, '1.20 m');
+    else if (!parsed.ok) found['small'] = wordAmountFault(parsed.fault, t('1.20 m'));
     else change.smallStatureMm = Math.round(parsed.value);
   }
   const free = Number(fill ?? recorded['fill']);
-  if (fill?.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = 'From 0 to 70 per cent.';
+  if (fill?.trim() === '' || !(free >= 0 && free <= 70)) found['fill'] = t('From 0 to 70 per cent.');
   else if (fill !== undefined && fill !== recorded['fill']) change.fillTarget = 1 - free / 100;
   return { change, found };
 }
@@ -69,7 +73,7 @@ export function SettingsForm() {
     name: settings.name,
     small: settings.smallStatureMm === undefined ? '' : formatSize(settings.smallStatureMm, units),
     fill: String(Math.round((1 - settings.fillTarget) * 100)),
-    ...Object.fromEntries(SIZES.map(([field]) => [field, formatSize(settings[field], units)])),
+    ...Object.fromEntries(SIZES().map(([field]) => [field, formatSize(settings[field], units)])),
   };
   const fieldOf = (field: string) => ({
     value: typed[field] ?? recorded[field] ?? '',
@@ -99,64 +103,66 @@ export function SettingsForm() {
 
   /** As the fields stand now, as far as they can be read. */
   const next: Settings = { ...settings, ...readTyped(typed, recorded, units).change };
-  const size = (field: (typeof SIZES)[number][0]) => (
-    <TextField label={SIZES.find(([one]) => one === field)![1]} {...fieldOf(field)} />
+  const size = (field: ReturnType<typeof SIZES>[number][0]) => (
+    <TextField label={SIZES().find(([one]) => one === field)![1]} {...fieldOf(field)} />
   );
 
   return (
-    <Form aria-label="The household" className="grid items-start gap-x-10 gap-y-6 md:grid-cols-2" onSend={save}>
+    <Form aria-label={t('The household')} className="grid items-start gap-x-10 gap-y-6 md:grid-cols-2" onSend={save}>
       <section className="space-y-3">
-        <h2 className="font-display text-lg font-semibold">The household</h2>
-        <TextField label="Name" of="settings.name" {...fieldOf('name')} />
+        <h2 className="font-display text-lg font-semibold">{t('The household')}</h2>
+        <TextField label={t('Name')} of="settings.name" {...fieldOf('name')} />
         <SelectField
-          label="Units"
+          label={t('Units')}
           value={units}
           onChange={(event) => set({ units: event.target.value as Settings['units'] })}
         >
-          <option value="metric">Metres and centimetres</option>
-          <option value="imperial">Yards and inches</option>
+          <option value="metric">{t('Metres and centimetres')}</option>
+          <option value="imperial">{t('Yards and inches')}</option>
         </SelectField>
         <div>
           <CheckField
-            label="Small children live here or visit"
+            label={t('Small children live here or visit')}
             checked={settings.hasChildren}
             onChange={(event) => set({ hasChildren: event.target.checked })}
           />
           {settings.hasChildren && (
             <p className="my-1 border-l-4 border-weld bg-linen p-2 text-sm">
-              Blades, needles, small parts, irons, glue and dye are then planned only above 1.5 m or in places marked
-              out of reach of children. A child who climbs reaches higher, and pulls at cords: lock away what is
-              dangerous.
+              {t(
+                'Blades, needles, small parts, irons, glue and dye are then planned only above 1.5 m or in places marked out of reach of children. A child who climbs reaches higher, and pulls at cords: lock away what is dangerous.',
+              )}
             </p>
           )}
           <CheckField
-            label="Cats or other pets live here"
+            label={t('Cats or other pets live here')}
             checked={settings.hasPets}
             onChange={(event) => set({ hasPets: event.target.checked })}
           />
-          <p className="text-sm text-stone">Thread, elastic and cord lying where a pet gets at them are then told.</p>
+          <p className="text-sm text-stone">
+            {t('Thread, elastic and cord lying where a pet gets at them are then told.')}
+          </p>
         </div>
       </section>
       <section className="space-y-3">
-        <h2 className="font-display text-lg font-semibold">Reach</h2>
+        <h2 className="font-display text-lg font-semibold">{t('Reach')}</h2>
         <div className="grid grid-cols-2 items-start gap-3">
           {size('statureMm')}
-          <TextField label="A small member’s height" {...fieldOf('small')} />
+          <TextField label={t('A small member’s height')} {...fieldOf('small')} />
         </div>
         <Reach settings={next} />
-        <h2 className="pt-2 font-display text-lg font-semibold">How cloth is folded</h2>
+        <h2 className="pt-2 font-display text-lg font-semibold">{t('How cloth is folded')}</h2>
         <div className="grid grid-cols-2 items-start gap-3">
           {size('panelWidthMm')}
           {size('panelDepthMm')}
           {size('boardWidthMm')}
           {size('boardHeightMm')}
           {size('boardThicknessMm')}
-          <TextField label="Free in each place, %" inputMode="numeric" {...fieldOf('fill')} />
+          <TextField label={t('Free in each place, %')} inputMode="numeric" {...fieldOf('fill')} />
         </div>
         <Folded household={household} settings={next} />
-        <p className="text-sm text-stone">Plans try to leave so much of each place free, for what comes next.</p>
+        <p className="text-sm text-stone">{t('Plans try to leave so much of each place free, for what comes next.')}</p>
         <Button look="strong" type="submit">
-          Save
+          {t('Save')}
         </Button>
       </section>
     </Form>
@@ -172,12 +178,13 @@ function Reach({ settings }: { settings: Settings }) {
     <p
       className="text-sm text-stone"
       {...explained(
-        'Shares of your height, by tables of how far people reach. A cautious middle; try it at your wall.',
+        t('Shares of your height, by tables of how far people reach. A cautious middle; try it at your wall.'),
       )}
     >
-      You reach with ease from {formatSize(easy.fromMm, units)} to {formatSize(easy.toMm, units)} above the floor; walls
-      show it, and what you use most is planned there. Leave the small member’s height empty where nobody else’s reach
-      counts.
+      {t(
+        'You reach with ease from {size} to {size2} above the floor; walls show it, and what you use most is planned there. Leave the small member’s height empty where nobody else’s reach counts.',
+        { size: formatSize(easy.fromMm, units), size2: formatSize(easy.toMm, units) },
+      )}
     </p>
   );
 }
@@ -198,11 +205,11 @@ function Folded({ household, settings }: { household: Household; settings: Setti
   return (
     <p
       className="text-sm text-stone"
-      {...explained('Layers of this cloth, by its own thickness, folded or wrapped to the sizes above.')}
+      {...explained(t('Layers of this cloth, by its own thickness, folded or wrapped to the sizes above.'))}
     >
       {item.name}, {formatClothLength(cloth.lengthMm!, units)}
-      {pile && `: folded ${formatSize(pile.heightMm, units)} high`}
-      {board && `, on a board ${formatSize(board.alongMm, units)} thick`}.
+      {pile && t(': folded {size} high', { size: formatSize(pile.heightMm, units) })}
+      {board && t(', on a board {size} thick', { size: formatSize(board.alongMm, units) })}.
     </p>
   );
 }

@@ -8,19 +8,19 @@ import { useHousehold, world } from '../../state/app.ts';
 import { getGroups } from '../../state/groups.ts';
 import { formatCode } from '../../../core/labels/index.ts';
 import { wordDrift } from '../../text/labels.ts';
-import { wordCount } from '../../text/index.ts';
 import { listLabelRows, SECTIONS, wordFaces, type LabelRow, type Section } from './labelFacts.ts';
 import { OneLabel } from './OneLabel.tsx';
 import { PrintPanel } from './PrintPanel.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
-const SECTION_NAMES: Record<Section, string> = {
-  places: 'Places',
-  bolts: 'Cloth',
-  spools: 'Thread',
-  kits: 'Kits',
-  hooks: 'Hooks',
-  others: 'Other things',
-};
+const SECTION_NAMES = perLanguage((): Record<Section, string> => ({
+  places: t('Places'),
+  bolts: t('Cloth'),
+  spools: t('Thread'),
+  kits: t('Kits'),
+  hooks: t('Hooks'),
+  others: t('Other things'),
+}));
 /** More rows are not listed; they are found by narrowing. */
 const LISTED = 150;
 
@@ -67,27 +67,27 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
   };
   return (
     <Page
-      title="Labels"
+      title={t('Labels')}
       tabs={<SectionTabs section={section} />}
       foot={<LabelCounts rows={rows} drifted={drifted.length} never={never.length} />}
     >
       <div className="no-print flex min-h-0 flex-1 flex-col gap-x-6 px-4 py-3 md:px-5 lg:flex-row">
-        <section aria-label="Which" className="flex min-h-0 min-w-0 flex-col lg:w-[38%]">
+        <section aria-label={t('Which')} className="flex min-h-0 min-w-0 flex-col lg:w-[38%]">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-2">
             <input
               maxLength={200}
               type="search"
-              aria-label="Narrow the labels"
-              placeholder="narrow by words or code"
+              aria-label={t('Narrow the labels')}
+              placeholder={t('narrow by words or code')}
               className="h-11 w-52 rounded border border-thread bg-paper px-2 md:h-8"
               value={text}
               onChange={(event) => setText(event.target.value)}
             />
-            <span className="text-stone" {...explained('Labels that are ticked for printing.')}>
-              {picked.length} ticked
+            <span className="text-stone" {...explained(t('Labels that are ticked for printing.'))}>
+              {t('{picked} ticked', { picked: picked.length })}
             </span>
             <Button look="quiet" disabled={picked.length === 0} onClick={() => setChosen(new Set())}>
-              None
+              {t('None')}
             </Button>
             <TickThose
               drifted={drifted}
@@ -95,9 +95,11 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
               onTick={(some) => setChosen(new Set(some.map((row) => row.key)))}
             />
           </div>
-          <NeedsFirst says="There is no place to label yet." needs="places" />
-          {rows.length === 0 && <p className="py-6 font-display text-xl">There is nothing of that to label yet.</p>}
-          <ul aria-label="Labels" className="max-h-[55vh] min-h-0 flex-1 overflow-y-auto lg:max-h-none">
+          <NeedsFirst says={t('There is no place to label yet.')} needs="places" />
+          {rows.length === 0 && (
+            <p className="py-6 font-display text-xl">{t('There is nothing of that to label yet.')}</p>
+          )}
+          <ul aria-label={t('Labels')} className="max-h-[55vh] min-h-0 flex-1 overflow-y-auto lg:max-h-none">
             {listed.slice(0, LISTED).map((row) => (
               <Line
                 key={row.key}
@@ -111,8 +113,10 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
               />
             ))}
             {listed.length > LISTED && (
-              <li className="py-2 text-stone" {...explained('Counted; narrow by words to see them.')}>
-                and {wordCount(listed.length - LISTED, 'more label')}.
+              <li className="py-2 text-stone" {...explained(t('Counted; narrow by words to see them.'))}>
+                {t('and {listed, plural, one {# more label} other {# more labels}}.', {
+                  listed: listed.length - LISTED,
+                })}
               </li>
             )}
           </ul>
@@ -135,10 +139,10 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
 
 function SectionTabs({ section }: { section: Section }) {
   return (
-    <nav aria-label="What is labelled" className="flex gap-2">
+    <nav aria-label={t('What is labelled')} className="flex gap-2">
       {SECTIONS.map((one) => (
         <NavLink key={one} to={`/labels/${one}`} className={tabClass(one === section)}>
-          {SECTION_NAMES[one]}
+          {SECTION_NAMES()[one]}
         </NavLink>
       ))}
     </nav>
@@ -156,18 +160,22 @@ function LabelCounts({ rows, drifted, never }: LabelCountsProps) {
     <>
       <Figure
         value={String(rows.filter((row) => row.state === 'true').length)}
-        label="up to date"
-        how="Labels that were printed and still say what is so."
+        label={t('up to date')}
+        how={t('Labels that were printed and still say what is so.')}
       />
       <Figure
         value={String(drifted)}
-        label="out of date"
-        how="Printed labels that are compared with what is there now: its groups, numbers and colours, and where it stands; of a thing, what it is."
+        label={t('out of date')}
+        how={t(
+          'Printed labels that are compared with what is there now: its groups, numbers and colours, and where it stands; of a thing, what it is.',
+        )}
       />
       <Figure
         value={String(never)}
-        label="never printed"
-        how="Places with something in them, or things, that have no printed label, and labels whose words were changed since."
+        label={t('never printed')}
+        how={t(
+          'Places with something in them, or things, that have no printed label, and labels whose words were changed since.',
+        )}
       />
     </>
   );
@@ -184,19 +192,21 @@ function TickThose({ drifted, never, onTick }: TickThoseProps) {
     <span className="flex flex-wrap gap-x-4">
       {drifted.length > 0 && (
         <Button look="quiet" onClick={() => onTick(drifted)}>
-          Those out of date
+          {t('Those out of date')}
         </Button>
       )}
       {never.length > 0 && (
         <Button look="quiet" onClick={() => onTick(never)}>
-          Those never printed
+          {t('Those never printed')}
         </Button>
       )}
     </span>
   );
 }
 
-const STATES = { none: 'never printed', true: 'up to date', drifted: 'out of date' } as const;
+const STATES = perLanguage(
+  () => ({ none: t('never printed'), true: t('up to date'), drifted: t('out of date') }) as const,
+);
 
 function Line({
   row,
@@ -221,14 +231,14 @@ function Line({
     row.state === 'drifted' && first
       ? wordDrift(first, household, getGroups(household))
       : row.judged === 'vague'
-        ? 'does not say what is in it'
+        ? t('does not say what is in it')
         : row.judged === 'unrelated'
-          ? 'says something else than is in it'
+          ? t('says something else than is in it')
           : row.isEmpty
-            ? 'empty'
+            ? t('empty')
             : row.state === 'none' && row.label?.words
-              ? 'changed, to be printed'
-              : STATES[row.state];
+              ? t('changed, to be printed')
+              : STATES()[row.state];
   const isFault = row.state === 'drifted' || row.judged !== null;
   return (
     <li className={`dotted-row flex items-center gap-2 ${isShown ? 'bg-linen' : ''}`}>
@@ -236,7 +246,7 @@ function Line({
         <input
           type="checkbox"
           className="size-4 accent-woad"
-          aria-label={`Print the label of ${where}: ${title}`}
+          aria-label={t('Print the label of {where}: {title}', { where, title })}
           checked={isChosen}
           onChange={onToggle}
         />
@@ -257,7 +267,7 @@ function Line({
         </span>
         <span
           className={`max-w-[46%] shrink-0 text-right text-sm ${isFault ? 'font-semibold text-madder' : 'text-stone'}`}
-          {...explained('What the label said when it was printed, beside what is there now.')}
+          {...explained(t('What the label said when it was printed, beside what is there now.'))}
         >
           {state}
         </span>

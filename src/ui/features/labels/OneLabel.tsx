@@ -14,6 +14,7 @@ import { wordDrift, wordPlaceContent } from '../../text/labels.ts';
 import { FRESH_MARK, type LabelRow, type Section } from './labelFacts.ts';
 import { SheetPicture } from './SheetPicture.tsx';
 import { useStock } from './useStock.ts';
+import { t } from '../../language/index.ts';
 
 /** One label, as large as it will be, with its own words and what is no longer true of it. */
 export function OneLabel({
@@ -33,37 +34,37 @@ export function OneLabel({
   const scale = useChoices((state) => state.screenScale);
   const [w, h] = [stock.labelWidthMm, stock.labelHeightMm];
   return (
-    <section aria-label="This label" className="grid gap-x-6 gap-y-3 xl:grid-cols-[auto_1fr]">
+    <section aria-label={t('This label')} className="grid gap-x-6 gap-y-3 xl:grid-cols-[auto_1fr]">
       <div className="min-w-0 overflow-x-auto">
         <Tape widthMm={w} scale={scale} isInches={units === 'imperial'} />
         <SheetPicture
           sheet={{ name: face.title, widthMm: w, heightMm: h, marks: drawLabel(face, w, h) }}
           width={`${w * scale}mm`}
           className="border border-thread"
-          label={`Label: ${face.title}, code ${face.code}`}
+          label={t('Label: {title}, code {code}', { title: face.title, code: face.code })}
         />
         <p
           className="text-sm text-stone"
-          {...explained('The measures of one label of the paper that is chosen below.')}
+          {...explained(t('The measures of one label of the paper that is chosen below.'))}
         >
-          {formatSizes([w, h], units)}, true to size
+          {t('{sizes}, true to size', { sizes: formatSizes([w, h], units) })}
         </p>
         <TrueSize />
       </div>
       <div className="min-w-0 space-y-2">
         {row.drift.length > 0 && (
           <ul
-            aria-label="Out of date"
+            aria-label={t('Out of date')}
             className="border-l-4 border-madder bg-linen px-3 py-2"
-            {...explained('What the label said when it was printed, beside what is there now.')}
+            {...explained(t('What the label said when it was printed, beside what is there now.'))}
           >
             {row.drift.slice(0, 4).map((drift, i) => (
               <li key={i}>{wordDrift(drift, household, getGroups(household))}</li>
             ))}
-            {row.drift.length > 4 && <li>and {row.drift.length - 4} things more</li>}
+            {row.drift.length > 4 && <li>{t('and {drift} things more', { drift: row.drift.length - 4 })}</li>}
             <li>
               <Button look="quiet" onClick={onPick}>
-                Print this one again
+                {t('Print this one again')}
               </Button>
             </li>
           </ul>
@@ -88,23 +89,23 @@ function OwnWords({ row }: { row: LabelRow }) {
   return (
     <Form className="space-y-1" onSend={() => save(text)}>
       <TextField
-        label="In large, in your own words"
+        label={t('In large, in your own words')}
         placeholder={lines[0] ?? ''}
         of="places.label.words"
         value={text}
-        hint={own === '' ? 'Left empty, it says what is in there now.' : undefined}
+        hint={own === '' ? t('Left empty, it says what is in there now.') : undefined}
         onChange={(event) => setText(event.target.value)}
       />
       {row.judged !== null && (
         <p role="status" className="border-l-4 border-weld bg-linen px-3 py-2">
           {row.judged === 'vague'
-            ? 'In a year these words will not tell you what is inside.'
-            : 'None of these words has to do with what is inside.'}{' '}
+            ? t('In a year these words will not tell you what is inside.')
+            : t('None of these words has to do with what is inside.')}{' '}
           {proposal !== '' && (
             <>
-              Better: <strong>{proposal}</strong>{' '}
+              {t('Better:')} <strong>{proposal}</strong>{' '}
               <Button look="quiet" onClick={() => save('')}>
-                Say that
+                {t('Say that')}
               </Button>
             </>
           )}
@@ -112,11 +113,11 @@ function OwnWords({ row }: { row: LabelRow }) {
       )}
       <div className="flex gap-3">
         <Button type="submit" disabled={text.trim() === own}>
-          Keep these words
+          {t('Keep these words')}
         </Button>
         {own !== '' && (
           <Button look="quiet" onClick={() => save('')}>
-            Without them
+            {t('Without them')}
           </Button>
         )}
       </div>
@@ -165,12 +166,12 @@ function TrueSize() {
   const scale = useChoices((state) => state.screenScale);
   return (
     <details className="text-sm">
-      <summary className="min-h-9 cursor-pointer py-1 text-woad">Is it true on this screen?</summary>
-      <p data-name>Hold a ruler to the bar and move the slider until it is 5 cm long.</p>
+      <summary className="min-h-9 cursor-pointer py-1 text-woad">{t('Is it true on this screen?')}</summary>
+      <p data-name>{t('Hold a ruler to the bar and move the slider until it is 5 cm long.')}</p>
       <svg aria-hidden width={`${50 * scale}mm`} height="12" className="my-1 block bg-ink" />
       <input
         type="range"
-        aria-label="Size of a centimetre on this screen"
+        aria-label={t('Size of a centimetre on this screen')}
         min={0.5}
         max={1.8}
         step={0.01}

@@ -9,12 +9,12 @@ import { SelectField, TextField } from '../../components/fields.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { wordCount } from '../../text/index.ts';
 import { wordPrinterFault, wordStock } from '../../text/labels.ts';
 import { FRESH_MARK, toLabelled, type LabelRow, type Section } from './labelFacts.ts';
 import { SheetPicture } from './SheetPicture.tsx';
 import { printLabel, usePrinter } from './usePrinter.ts';
 import { useStock } from './useStock.ts';
+import { t } from '../../language/index.ts';
 
 /** More sheets are counted, not drawn. */
 const SHOWN_SHEETS = 3;
@@ -31,36 +31,39 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
   const { stock, start, setStock, setStart } = useStock(section);
   const perSheet = stock.columns * stock.rows;
   const sheets = useMemo(() => layLabels(faces, stock, start), [faces, stock, start]);
-  const count = wordCount(rows.length, 'label');
+  const count = t('{n, plural, one {# label} other {# labels}}', { n: rows.length });
 
   /** They count as printed from then on. */
   const remember = async (done: readonly LabelRow[], words: string) => {
-    const subject = done.length === 1 ? (faces[rows.indexOf(done[0]!)]?.title ?? '1 label') : `${done.length} labels`;
+    const subject =
+      done.length === 1
+        ? (faces[rows.indexOf(done[0]!)]?.title ?? t('1 label'))
+        : t('{done} labels', { done: done.length });
     await act((now) => createLabelled(now, FRESH_MARK, done.map(toLabelled), subject, world.nowMs()), words);
   };
   const saved = async (what: string) => {
     if (stock.kind !== 'roll') setStart(((start - 1 + rows.length) % perSheet) + 1);
-    await remember(rows, `${what}; they count as printed now. Print at 100 %.`);
+    await remember(rows, t('{what}; they count as printed now. Print at 100 %.', { what }));
   };
   const savePdf = async () => {
     const { toPdf } = await import('../../../core/formats/sheet/pdf.ts');
-    saveFile(await toPdf(sheets, 'Labels'), 'labels.pdf', 'application/pdf');
-    await saved(`Saved ${count} as PDF`);
+    saveFile(await toPdf(sheets, t('Labels')), 'labels.pdf', 'application/pdf');
+    await saved(t('Saved {count} as PDF', { count }));
   };
   const saveSvg = async () => {
     for (const [i, sheet] of sheets.entries())
-      saveFile(toSvg(sheet), sheets.length === 1 ? 'labels.svg' : `labels-${i + 1}.svg`, 'image/svg+xml');
-    await saved(`Saved ${count} as SVG`);
+      saveFile(toSvg(sheet), sheets.length === 1 ? 'labels.svg' : t('labels-{i}.svg', { i: i + 1 }), 'image/svg+xml');
+    await saved(t('Saved {count} as SVG', { count }));
   };
   const print = async () => {
     window.print();
-    await saved(`Sent ${count} to be printed`);
+    await saved(t('Sent {count} to be printed', { count }));
   };
   return (
-    <section aria-label="On paper" className="stitched-t space-y-3 pt-3">
+    <section aria-label={t('On paper')} className="stitched-t space-y-3 pt-3">
       <div className="flex flex-wrap items-end gap-3">
         <div className="w-56">
-          <SelectField label="Paper" value={stock.id} onChange={(event) => setStock(event.target.value)}>
+          <SelectField label={t('Paper')} value={stock.id} onChange={(event) => setStock(event.target.value)}>
             {STOCKS.map((one) => (
               <option key={one.id} value={one.id}>
                 {wordStock(one, units)}
@@ -71,7 +74,7 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
         {perSheet > 1 && (
           <div className="w-24">
             <TextField
-              label="First free"
+              label={t('First free')}
               type="number"
               min={1}
               max={perSheet}
@@ -84,18 +87,18 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
           </div>
         )}
         <Button look="strong" data-key="s" disabled={rows.length === 0} onClick={() => void savePdf()}>
-          Save as PDF <kbd className="pl-1 font-normal">S</kbd>
+          {t('Save as PDF')} <kbd className="pl-1 font-normal">S</kbd>
         </Button>
         <Button disabled={rows.length === 0} onClick={() => void saveSvg()}>
-          Save as SVG
+          {t('Save as SVG')}
         </Button>
         <Button disabled={rows.length === 0} onClick={() => void print()}>
-          Print
+          {t('Print')}
         </Button>
       </div>
       <Printer rows={rows} faces={faces} size={[stock.labelWidthMm, stock.labelHeightMm]} onDone={remember} />
       {rows.length === 0 ? (
-        <p className="text-stone">Tick labels at the left, and they lie here as they will be printed.</p>
+        <p className="text-stone">{t('Tick labels at the left, and they lie here as they will be printed.')}</p>
       ) : (
         <Sheets sheets={sheets} section={section} />
       )}
@@ -141,22 +144,24 @@ function Sheets({ sheets, section }: { sheets: readonly Sheet[]; section: Sectio
                       className="cursor-pointer"
                       onClick={() => setStart(cell + 1)}
                     >
-                      <title>{`Begin at label ${cell + 1}`}</title>
+                      <title>{t('Begin at label {cell}', { cell: cell + 1 })}</title>
                     </rect>
                   );
                 })}
               </svg>
             </div>
           )}
-          <figcaption className="text-sm text-stone" {...explained('Counted as they are laid on the paper.')}>
+          <figcaption className="text-sm text-stone" {...explained(t('Counted as they are laid on the paper.'))}>
             {sheet.name}
-            {i === 0 && start > 1 && `; the first ${start - 1} were used before`}
+            {i === 0 && start > 1 && t('; the first {start} were used before', { start: start - 1 })}
           </figcaption>
         </figure>
       ))}
       {sheets.length > (stock.kind === 'roll' ? 6 : SHOWN_SHEETS) && (
-        <p className="text-stone" {...explained('Sheets that are printed but not drawn here.')}>
-          and {wordCount(sheets.length - (stock.kind === 'roll' ? 6 : SHOWN_SHEETS), 'more page')}.
+        <p className="text-stone" {...explained(t('Sheets that are printed but not drawn here.'))}>
+          {t('and {part, plural, one {# more page} other {# more pages}}.', {
+            part: sheets.length - (stock.kind === 'roll' ? 6 : SHOWN_SHEETS),
+          })}
         </p>
       )}
     </div>
@@ -193,31 +198,36 @@ function Printer({
         ? 'stopped'
         : await printLabel({ name: face.title, widthMm: w, heightMm: h, marks: drawLabel(face, w, h) });
       if (fault !== null) {
-        note = fault === 'stopped' ? `Stopped after ${done} of ${of}.` : wordPrinterFault(fault, done, of);
+        note =
+          fault === 'stopped' ? t('Stopped after {done} of {of}.', { done, of }) : wordPrinterFault(fault, done, of);
         break;
       }
       done += 1;
     }
-    if (done > 0) await onDone(todo.rows.slice(0, done), `${wordCount(done, 'label')} came out of the printer.`);
+    if (done > 0)
+      await onDone(
+        todo.rows.slice(0, done),
+        t('{done, plural, one {# label} other {# labels}} came out of the printer.', { done }),
+      );
     setRun(note === '' ? null : { done, of, note });
     if (note !== '') setRest({ rows: todo.rows.slice(done), faces: todo.faces.slice(done) });
   };
   if (printer === 'absent')
-    return <p className="text-stone">No label printer answers here; PDF, SVG and Print need none.</p>;
+    return <p className="text-stone">{t('No label printer answers here; PDF, SVG and Print need none.')}</p>;
   return (
-    <div aria-label="Label printer" role="group" className="flex flex-wrap items-center gap-x-4 gap-y-1">
-      <span className="text-stone" {...explained('What the label printer says of itself.')}>
+    <div aria-label={t('Label printer')} role="group" className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <span className="text-stone" {...explained(t('What the label printer says of itself.'))}>
         {printer === null
-          ? 'Looking for a label printer …'
+          ? t('Looking for a label printer …')
           : !printer.isOn
-            ? 'The label printer is off.'
+            ? t('The label printer is off.')
             : printer.isJammed
-              ? 'The label printer is jammed.'
-              : `Label printer: ${wordCount(printer.left, 'label')} left.`}
+              ? t('The label printer is jammed.')
+              : t('Label printer: {left, plural, one {# label} other {# labels}} left.', { left: printer.left })}
       </span>
       {rest && rest.rows.length > 0 ? (
         <Button disabled={isBusy} onClick={() => void print(rest)}>
-          Go on with {wordCount(rest.rows.length, 'label')}
+          {t('Go on with {rows, plural, one {# label} other {# labels}}', { rows: rest.rows.length })}
         </Button>
       ) : (
         <Button
@@ -225,7 +235,7 @@ function Printer({
           disabled={rows.length === 0 || isBusy || printer === null}
           onClick={() => void print({ rows, faces })}
         >
-          Print there <kbd className="pl-1 font-normal">P</kbd>
+          {t('Print there')} <kbd className="pl-1 font-normal">P</kbd>
         </Button>
       )}
       {isBusy && (
@@ -235,19 +245,19 @@ function Printer({
             isStopped.current = true;
           }}
         >
-          Stop
+          {t('Stop')}
         </Button>
       )}
       <a href="/devices/printer" target="_blank" rel="noreferrer" className="text-woad underline">
-        Its tray
+        {t('Its tray')}
       </a>
       {run && (
         <p
           role={run.note === '' ? 'status' : 'alert'}
           className="w-full"
-          {...explained('Labels that came out, of those that were sent.')}
+          {...explained(t('Labels that came out, of those that were sent.'))}
         >
-          {run.note === '' ? `Printing ${run.done + 1} of ${run.of} …` : run.note}
+          {run.note === '' ? t('Printing {done} of {of} …', { done: run.done + 1, of: run.of }) : run.note}
         </p>
       )}
     </div>

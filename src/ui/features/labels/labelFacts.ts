@@ -25,6 +25,7 @@ import { world } from '../../state/app.ts';
 import { derive, getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
 import { wordLotFace, wordPlaceContent, wordPlaceFace } from '../../text/labels.ts';
+import { getLanguage, perLanguage } from '../../language/index.ts';
 
 /** The mark of a household that gets its first label now. */
 export const FRESH_MARK = world.createId();
@@ -119,7 +120,7 @@ export const listLabelRows: (household: Household) => readonly LabelRow[] = deri
   listRows(household, () => true),
 );
 
-const BY_NAME = new Intl.Collator('en');
+const BY_NAME = perLanguage(() => new Intl.Collator(getLanguage()));
 
 function listRows(household: Household, isWanted: (label: Label | undefined) => boolean): LabelRow[] {
   const tree = getTree(household);
@@ -132,7 +133,7 @@ function listRows(household: Household, isWanted: (label: Label | undefined) => 
     if (item && isWanted(lot.label) && (takesRoom(lot) || lot.state === 'with'))
       lots.push(toLotRow(household, item, lot));
   }
-  return [...places, ...lots.toSorted((a, b) => BY_NAME.compare(a.thing!.item.name, b.thing!.item.name))];
+  return [...places, ...lots.toSorted((a, b) => BY_NAME().compare(a.thing!.item.name, b.thing!.item.name))];
 }
 
 /** Labels that are printed and no longer say what is so. */

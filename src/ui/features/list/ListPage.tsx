@@ -7,11 +7,12 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
-import { wordCount, wordKindPlural } from '../../text/index.ts';
+import { wordKindPlural } from '../../text/index.ts';
 import { ListPreview } from './ListPreview.tsx';
 import { useTableImport, type TableImporter } from './useTableImport.ts';
 import { createImport } from '../../../core/acts/index.ts';
 import { FileInput } from '../../components/FileInput.tsx';
+import { formatNumber, t } from '../../language/index.ts';
 
 /** Brings a list in: pasted from a spreadsheet or opened from a file, looked over cell by cell, then taken in whole. */
 export function ListPage() {
@@ -35,11 +36,11 @@ export function ListPage() {
   const takeIn = async () => {
     if (!isGood) return;
     setSaving(true);
-    const words = wordCount(result.rows, 'row');
+    const words = t('{n, plural, one {# row} other {# rows}}', { n: result.rows });
     const isDone = await edit(
       importer.getFrom(),
-      (from) => createImport(from, `a list of ${words}`, result.things),
-      `${words} came in.`,
+      (from) => createImport(from, t('a list of {words}', { words }), result.things),
+      t('{words} came in.', { words }),
     );
     setSaving(false);
     if (isDone) void navigate(`/stash/${state.kind}`);
@@ -47,41 +48,39 @@ export function ListPage() {
 
   return (
     <Page
-      title="Bring in a list"
+      title={t('Bring in a list')}
       foot={
         <>
           <Figure
-            value={result ? result.rows.toLocaleString('en') : '–'}
-            label="rows"
-            how="Rows of the list that are not empty, without its heads."
+            value={result ? formatNumber(result.rows) : '–'}
+            label={t('rows')}
+            how={t('Rows of the list that are not empty, without its heads.')}
           />
           <Figure
-            value={result ? result.newItems.toLocaleString('en') : '–'}
-            label="new things"
-            how="Rows whose thing is not in the stash yet; alike rows are pieces of one thing."
+            value={result ? formatNumber(result.newItems) : '–'}
+            label={t('new things')}
+            how={t('Rows whose thing is not in the stash yet; alike rows are pieces of one thing.')}
           />
           {result && result.changedItems > 0 && (
-            <Figure value={result.changedItems.toLocaleString('en')} label="changed" />
+            <Figure value={formatNumber(result.changedItems)} label={t('changed')} />
           )}
           <Figure
-            value={
-              result ? `${result.faults.length.toLocaleString('en')}${result.faults.length >= 1000 ? '+' : ''}` : '–'
-            }
-            label="cells to mend"
+            value={result ? `${formatNumber(result.faults.length)}${result.faults.length >= 1000 ? '+' : ''}` : '–'}
+            label={t('cells to mend')}
           />
           {progress && (
             <p role="status" className="flex items-center gap-3">
-              <progress aria-label="Reading" value={progress.rows} max={Math.max(1, progress.of)} />
-              Reading, {progress.rows.toLocaleString('en')} rows
+              <progress aria-label={t('Reading')} value={progress.rows} max={Math.max(1, progress.of)} />
+              {t('Reading, {rows} rows', { rows: formatNumber(progress.rows) })}
               <Button look="quiet" onClick={importer.leave}>
-                Stop
+                {t('Stop')}
               </Button>
             </p>
           )}
           <div className="ml-auto flex gap-2">
-            {table && <Button onClick={importer.leave}>Another list</Button>}
+            {table && <Button onClick={importer.leave}>{t('Another list')}</Button>}
             <Button look="strong" disabled={!isGood || isSaving} onClick={() => void takeIn()}>
-              {isSaving ? 'Taking in…' : 'Take all in'}
+              {isSaving ? t('Taking in…') : t('Take all in')}
             </Button>
           </div>
         </>
@@ -111,11 +110,17 @@ function Source({ importer, kind: usual }: { importer: TableImporter; kind: Kind
       }}
     >
       <p>
-        Copy rows out of a spreadsheet and paste them here, or open a CSV file. The first row may say what the columns
-        are; one that says <em>kind</em> lets different things stand in one list. Nothing is taken in before you have
-        seen it.
+        {t(
+          'Copy rows out of a spreadsheet and paste them here, or open a CSV file. The first row may say what the columns are; one that says',
+        )}{' '}
+        <em>{t('kind')}</em>{' '}
+        {t('lets different things stand in one list. Nothing is taken in before you have seen it.')}
       </p>
-      <SelectField label="The list is mostly of" value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
+      <SelectField
+        label={t('The list is mostly of')}
+        value={kind}
+        onChange={(event) => setKind(event.target.value as Kind)}
+      >
         {KINDS.map((one) => (
           <option key={one} value={one}>
             {wordKindPlural(one)}
@@ -123,10 +128,10 @@ function Source({ importer, kind: usual }: { importer: TableImporter; kind: Kind
         ))}
       </SelectField>
       <AreaField
-        label="Paste rows here"
+        label={t('Paste rows here')}
         rows={8}
         value={text}
-        placeholder={'name\tlength\twidth\tcolour\nOat linen twill\t3.4 m\t140 cm\toat'}
+        placeholder={t('name	length	width	colour\nOat linen twill	3.4 m	140 cm	oat')}
         onChange={(event) => setText(event.target.value)}
         onPaste={(event) => {
           const rows = event.clipboardData.getData('text/plain');
@@ -137,12 +142,12 @@ function Source({ importer, kind: usual }: { importer: TableImporter; kind: Kind
       />
       <div className="flex flex-wrap gap-2">
         <Button look="strong" disabled={text.trim() === ''} onClick={() => importer.open(text, kind)}>
-          Look at it
+          {t('Look at it')}
         </Button>
-        <Button onClick={() => file.current?.click()}>Open a file</Button>
+        <Button onClick={() => file.current?.click()}>{t('Open a file')}</Button>
         <FileInput
           ref={file}
-          label="List file"
+          label={t('List file')}
           accept=".csv,.tsv,.txt,text/csv,text/plain"
           onFiles={([chosen]) => void openFile(chosen!)}
         />

@@ -8,6 +8,7 @@ import { useHousehold } from '../../state/app.ts';
 import { capitalise, wordKindPlural } from '../../text/index.ts';
 import { wordRowFault } from '../../text/tables.ts';
 import type { TableImporter } from './useTableImport.ts';
+import { t } from '../../language/index.ts';
 
 const ROW_PX = 40;
 /** A row with a fault says it under the cell. */
@@ -47,7 +48,7 @@ export function ListPreview({ importer }: { importer: TableImporter }) {
       />
       <VirtualTable
         long={long}
-        label="The list"
+        label={t('The list')}
         rowCount={table.rows.length}
         frameClass="min-h-0 flex-1 overflow-auto px-4 pb-3 md:px-5"
         className="border-collapse"
@@ -55,7 +56,7 @@ export function ListPreview({ importer }: { importer: TableImporter }) {
           <thead className="sticky top-0 z-1 bg-mist text-left">
             <tr>
               <th scope="col" className="pr-3 text-sm font-normal text-stone">
-                Row
+                {t('Row')}
               </th>
               {mapping.map((_, c) => (
                 <ColumnHead key={c} importer={importer} column={c} />
@@ -85,7 +86,7 @@ function PreviewBar({ importer, hasFaults, onlyFaults, onOnlyFaults, onFirst }: 
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2 md:px-5">
       <label className="flex items-center gap-2">
-        Mostly
+        {t('Mostly')}
         <select
           className="h-11 rounded border border-thread bg-paper px-2 md:h-8"
           value={kind}
@@ -99,15 +100,15 @@ function PreviewBar({ importer, hasFaults, onlyFaults, onOnlyFaults, onFirst }: 
         </select>
       </label>
       <TickBox isOn={hasHeader} onTurn={(isOn) => importer.settle({ hasHeader: isOn })}>
-        The first row is headings
+        {t('The first row is headings')}
       </TickBox>
       {hasFaults && (
         <>
           <TickBox isOn={onlyFaults} onTurn={onOnlyFaults}>
-            Only rows to mend
+            {t('Only rows to mend')}
           </TickBox>
           <Button look="quiet" onClick={onFirst}>
-            Go to the first
+            {t('Go to the first')}
           </Button>
         </>
       )}
@@ -118,7 +119,9 @@ function PreviewBar({ importer, hasFaults, onlyFaults, onOnlyFaults, onFirst }: 
       )}
       {lacking.length > 0 && (
         <p role="alert" className="w-full font-semibold text-madder">
-          {`No column is taken for the ${lacking.join(' and the ')}, which every one of them needs. Say above the column which it is.`}
+          {t('No column is taken for the {lacking}, which every one of them needs. Say above the column which it is.', {
+            lacking: lacking.join(t(' and the ')),
+          })}
         </p>
       )}
     </div>
@@ -156,14 +159,14 @@ function ColumnHead({ importer, column }: { importer: TableImporter; column: num
     [kind, mapping],
   );
   const id = mapping[column] ?? null;
-  const number = `column ${column + 1}`;
+  const number = t('column {column}', { column: column + 1 });
   return (
     <th scope="col" className="min-w-36 py-1 pr-3 align-bottom font-normal">
       <span className="block max-w-52 truncate text-sm text-stone">
         {hasHeader ? table?.rows[0]?.[column] || number : number}
       </span>
       <select
-        aria-label={`Column ${column + 1} is`}
+        aria-label={t('Column {column} is', { column: column + 1 })}
         className={`h-9 w-full rounded border px-1 font-semibold ${id === null ? 'border-dashed border-stone/60 bg-mist text-stone' : 'border-thread bg-paper'}`}
         value={id ?? ''}
         onChange={({ target: { value } }) =>
@@ -173,7 +176,7 @@ function ColumnHead({ importer, column }: { importer: TableImporter; column: num
           })
         }
       >
-        <option value="">left out</option>
+        <option value="">{t('left out')}</option>
         {targets.map((target) => (
           <option key={target.id} value={target.id}>
             {capitalise(target.header)}

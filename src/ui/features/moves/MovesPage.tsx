@@ -13,14 +13,17 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
 import { wordBlock, wordDeed, wordWay } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
+import { formatNumber, perLanguage, t } from '../../language/index.ts';
 
-const HOW_SECONDS =
-  'Each thing by what carrying one costs, twice where it is folded anew; the way on foot; bending, opening and pulling out at both ends: all by the figures in House.';
+const HOW_SECONDS = perLanguage(() =>
+  t(
+    'Each thing by what carrying one costs, twice where it is folded anew; the way on foot; bending, opening and pulling out at both ends: all by the figures in House.',
+  ),
+);
 const MINUTES = [15, 30, 45, 60, 90, 120, 240] as const;
 
 /** From how things are to the plan that was adopted: all that is to be carried, in an order that works. */
@@ -31,34 +34,39 @@ export function MovesPage() {
   const left = steps && progress ? steps.length - progress.next : 0;
   return (
     <Page
-      title="Moves"
+      title={t('Moves')}
       foot={
         steps && left > 0 ? (
           <>
             <Figure
               value={String(left)}
-              label={left === 1 ? 'step left' : 'steps left'}
-              how="Trips, each from one place to one place with what one person carries at once, and places to be put in order; those that are done are not counted."
+              label={left === 1 ? t('step left') : t('steps left')}
+              how={t(
+                'Trips, each from one place to one place with what one person carries at once, and places to be put in order; those that are done are not counted.',
+              )}
             />
-            <Figure value={formatMinutes(leftSeconds)} label="of work" how={HOW_SECONDS} />
+            <Figure value={formatMinutes(leftSeconds)} label={t('of work')} how={HOW_SECONDS()} />
             {found && progress?.next === 0 && (
               <Figure
                 value={`${found.trips} of ${found.leastTrips}`}
-                label="trips, and the least there could be"
-                how={`The best of ${found.tries.toLocaleString('en')} orders that were tried; none could do with fewer than the second figure: every two places between which something goes, by what one lifts and holds.`}
+                label={t('trips, and the least there could be')}
+                how={t(
+                  'The best of {tries} orders that were tried; none could do with fewer than the second figure: every two places between which something goes, by what one lifts and holds.',
+                  { tries: formatNumber(found.tries) },
+                )}
               />
             )}
           </>
         ) : undefined
       }
-      asideLabel="Before you begin"
+      asideLabel={t('Before you begin')}
       aside={steps && left > 0 ? <Begin steps={steps} next={progress!.next} onTable={onTable} /> : undefined}
     >
       {status === 'failed' ? (
         <p role="alert" className="p-5">
-          No order was found: {note}. Nothing was moved.{' '}
+          {t('No order was found: {note}. Nothing was moved.', { note })}{' '}
           <Button look="quiet" onClick={() => useMoveRun.getState().start(household, skipped)}>
-            Try again
+            {t('Try again')}
           </Button>
         </p>
       ) : !steps ? (
@@ -80,16 +88,19 @@ function Searching({ isRefitting }: { isRefitting: boolean }) {
   return (
     <div role="status" className="p-5">
       <p className="font-display text-xl">
-        {isRefitting ? 'Looking for another home …' : 'Looking for an order that works …'}
+        {isRefitting ? t('Looking for another home …') : t('Looking for an order that works …')}
       </p>
       {progress && (
-        <p className="mt-1 text-stone" {...explained('The best order so far, and what no order could do without.')}>
-          {wordCount(progress.trips, 'trip')} so far; no order needs fewer than {progress.leastTrips}.
+        <p className="mt-1 text-stone" {...explained(t('The best order so far, and what no order could do without.'))}>
+          {t('{trips, plural, one {# trip} other {# trips}} so far; no order needs fewer than {leastTrips}.', {
+            trips: progress.trips,
+            leastTrips: progress.leastTrips,
+          })}
         </p>
       )}
       {progress && (
         <Button className="mt-3" data-key="escape" onClick={() => useMoveRun.getState().stop()}>
-          Take the best so far
+          {t('Take the best so far')}
         </Button>
       )}
     </div>
@@ -98,25 +109,25 @@ function Searching({ isRefitting }: { isRefitting: boolean }) {
 
 function NothingLeft({ hasPlan, skipped }: { hasPlan: boolean; skipped: readonly LotId[] }) {
   const isLacking = getLacking(useHousehold()) !== null;
-  if (isLacking) return <NeedsFirst says="There is nothing to carry yet." needs="both" />;
+  if (isLacking) return <NeedsFirst says={t('There is nothing to carry yet.')} needs="both" />;
   return (
     <div className="p-5">
       <p className="font-display text-[25px] font-semibold">
         {skipped.length > 0
-          ? 'All that was not skipped is home.'
+          ? t('All that was not skipped is home.')
           : hasPlan
-            ? 'Everything is home.'
-            : 'Nothing to carry.'}
+            ? t('Everything is home.')
+            : t('Nothing to carry.')}
       </p>
       {skipped.length > 0 ? (
         <Skipped skipped={skipped} />
       ) : (
         <p className="mt-1 max-w-xl text-stone">
-          {hasPlan ? 'The plan is carried out. ' : 'No plan was adopted yet. '}
+          {hasPlan ? t('The plan is carried out. ') : t('No plan was adopted yet. ')}
           <Link to="/fit" className="text-woad underline">
-            Fit
+            {t('Fit')}
           </Link>{' '}
-          finds a plan; once it is adopted, what to carry stands here step by step.
+          {t('finds a plan; once it is adopted, what to carry stands here step by step.')}
         </p>
       )}
     </div>
@@ -139,15 +150,28 @@ function Stuck() {
     <div role="alert" className="my-3 max-w-4xl border-l-4 border-weld bg-linen p-3 print:border">
       <p
         {...explained(
-          'Every order that was tried left these without room at their home: each place was really packed with all that lives there.',
+          t(
+            'Every order that was tried left these without room at their home: each place was really packed with all that lives there.',
+          ),
         )}
       >
-        {wordCount(names.length, 'thing')} would not go in where the plan wants {names.length === 1 ? 'it' : 'them'},
-        and stay where they are: {names.slice(0, 6).join(', ')}
-        {names.length > 6 ? ` and ${names.length - 6} more` : ''}.
+        {t(
+          '{names, plural, one {# thing} other {# things}} would not go in where the plan wants {part}, and stay where they are: {names2}{part2}.',
+          {
+            names: names.length,
+            part: names.length === 1 ? t('it') : t('them'),
+            names2: names.slice(0, 6).join(', '),
+            part2: names.length > 6 ? t(' and {names} more', { names: names.length - 6 }) : '',
+          },
+        )}
       </p>
-      <Button className="mt-2" onClick={() => refit(names.length === 1 ? names[0]! : wordCount(names.length, 'thing'))}>
-        Find {names.length === 1 ? 'it another home' : 'them other homes'}
+      <Button
+        className="mt-2"
+        onClick={() =>
+          refit(names.length === 1 ? names[0]! : t('{n, plural, one {# thing} other {# things}}', { n: names.length }))
+        }
+      >
+        {t('Find {part}', { part: names.length === 1 ? t('it another home') : t('them other homes') })}
       </Button>
     </div>
   );
@@ -157,11 +181,11 @@ function Skipped({ skipped }: { skipped: readonly LotId[] }) {
   return (
     <p
       className="my-2 flex flex-wrap items-center gap-x-3"
-      {...explained('What was skipped stays where it is, and the order counts on it there.')}
+      {...explained(t('What was skipped stays where it is, and the order counts on it there.'))}
     >
-      {wordCount(skipped.length, 'thing')} skipped for now.
+      {t('{skipped, plural, one {# thing} other {# things}} skipped for now.', { skipped: skipped.length })}
       <Button look="quiet" onClick={() => useChoices.setState({ skippedIds: [] })}>
-        Take them up again
+        {t('Take them up again')}
       </Button>
     </p>
   );
@@ -182,52 +206,56 @@ function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number;
   return (
     <>
       <h2 className="font-display text-[21px] leading-tight font-semibold">
-        {next === 0 ? 'Before you begin' : 'Going on'}
+        {next === 0 ? t('Before you begin') : t('Going on')}
       </h2>
       <SelectField
-        label="I have"
+        label={t('I have')}
         value={String(minutes)}
         onChange={(event) => useChoices.setState({ moveMinutes: Number(event.target.value) })}
       >
         {MINUTES.map((one) => (
           <option key={one} value={one}>
-            {one < 120 ? `${one} minutes` : `${one / 60} hours`}
+            {one < 120 ? t('{one} minutes', { one }) : t('{one} hours', { one: one / 60 })}
           </option>
         ))}
       </SelectField>
-      <p className="mt-2" {...explained(HOW_SECONDS)}>
+      <p className="mt-2" {...explained(HOW_SECONDS())}>
         {wordBlock(block, minutes)}
       </p>
       <Button look="strong" className="mt-3 w-full" data-key="s" onClick={begin}>
-        {next === 0 ? 'Begin' : 'Go on'} <kbd className="pl-1 font-normal">S</kbd>
+        {next === 0 ? t('Begin') : t('Go on')} <kbd className="pl-1 font-normal">S</kbd>
       </Button>
       <Button className="mt-2 w-full" onClick={() => window.print()}>
-        Print the list
+        {t('Print the list')}
       </Button>
       <StagingForm />
       {found && (
         <p
           className="mt-3 text-sm text-stone"
-          {...explained('What lies on the table at once, each thing by its measures, at the fullest moment.')}
+          {...explained(t('What lies on the table at once, each thing by its measures, at the fullest moment.'))}
         >
           {found.peakMm3 > 1e5
-            ? `At its fullest it carries ${formatVolume(found.peakMm3, units)}.`
-            : 'It is not needed: everything goes straight where it belongs.'}
+            ? t('At its fullest it carries {volume}.', { volume: formatVolume(found.peakMm3, units) })
+            : t('It is not needed: everything goes straight where it belongs.')}
         </p>
       )}
       {found && found.asideIds.length > 0 && (
         <p className="mt-2 border-l-4 border-weld bg-linen p-3 text-sm">
-          The table is too small for all of it: {wordCount(found.asideIds.length, 'thing')} go out of the way first, and
-          come back last.
-          {found.leastTableMm3 !== null && ` A table for ${formatVolume(found.leastTableMm3, units)} would do without.`}
+          {t(
+            'The table is too small for all of it: {asideIds, plural, one {# thing} other {# things}} go out of the way first, and come back last.',
+            { asideIds: found.asideIds.length },
+          )}
+          {found.leastTableMm3 !== null &&
+            t(' A table for {volume} would do without.', { volume: formatVolume(found.leastTableMm3, units) })}
         </p>
       )}
       <p
         className="mt-3 text-sm text-stone"
-        {...explained('What is usually said of lifting; a doctor or the work you do may say less.')}
+        {...explained(t('What is usually said of lifting; a doctor or the work you do may say less.'))}
       >
-        Heavy things first and low; no more than 10 kg at once, 5 kg above the shoulder. Stand on a step stool, not on a
-        chair, and anchor tall pieces before you fill them.
+        {t(
+          'Heavy things first and low; no more than 10 kg at once, 5 kg above the shoulder. Stand on a step stool, not on a chair, and anchor tall pieces before you fill them.',
+        )}
       </p>
     </>
   );
@@ -248,17 +276,17 @@ function StagingForm() {
     void act((now) => createSaveSettings(now, { ...now.settings, staging: next })).then(() => setTyped({}));
   };
   const fields = [
-    ['widthMm', 'Long'],
-    ['depthMm', 'Deep'],
+    ['widthMm', t('Long')],
+    ['depthMm', t('Deep')],
   ] as const;
   return (
     <fieldset className="stitched-t mt-4 pt-3">
-      <legend className="sr-only">The table</legend>
+      <legend className="sr-only">{t('The table')}</legend>
       <p className="text-sm">
-        A table, bed or piece of floor to lay things on meanwhile; holds about{' '}
+        {t('A table, bed or piece of floor to lay things on meanwhile; holds about')}{' '}
         <span
           {...explained(
-            'Its length and depth, piled up to 30 cm, three fifths of that: things lie with air between them.',
+            t('Its length and depth, piled up to 30 cm, three fifths of that: things lie with air between them.'),
           )}
         >
           {formatVolume(getTableMm3(settings), units)}
@@ -274,7 +302,7 @@ function StagingForm() {
               key={field}
               label={label}
               value={text}
-              fault={isWrong ? 'A length, such as 120 cm.' : undefined}
+              fault={isWrong ? t('A length, such as 120 cm.') : undefined}
               onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
               onBlur={() => save(field)}
               onKeyDown={(event) => {
@@ -310,7 +338,7 @@ function StepList({
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Stuck />
       {skipped.length > 0 && <Skipped skipped={skipped} />}
-      <ol aria-label="Steps" className="max-w-4xl">
+      <ol aria-label={t('Steps')} className="max-w-4xl">
         {steps.slice(next).map((step, i) => {
           const tree = trees[i]!;
           const which = left[next + i]!;
@@ -325,7 +353,7 @@ function StepList({
             >
               <span
                 className="tabular w-9 shrink-0 text-right font-display font-semibold"
-                {...explained('Its turn in the whole list.')}
+                {...explained(t('Its turn in the whole list.'))}
               >
                 {next + i + 1}
               </span>
@@ -337,7 +365,7 @@ function StepList({
               <span
                 className="min-w-0 flex-1"
                 {...explained(
-                  'What goes from one place to one other, as much of it as one person lifts and holds at once.',
+                  t('What goes from one place to one other, as much of it as one person lifts and holds at once.'),
                 )}
               >
                 <strong className="font-semibold">
@@ -356,16 +384,18 @@ function StepList({
               </span>
               <span
                 className="tabular hidden w-32 shrink-0 text-right text-sm text-stone sm:block"
-                {...explained(`${HOW_SECONDS} The weight is that of all that is carried at once.`)}
+                {...explained(
+                  t('{howSECONDS} The weight is that of all that is carried at once.', { howSECONDS: HOW_SECONDS() }),
+                )}
               >
                 {formatMass(step.massG, units)}, {formatMinutes(step.seconds)}
               </span>
               {next + i + 1 === end && end < steps.length && (
                 <span
                   className="w-full pt-1 text-center text-sm font-semibold text-woad"
-                  {...explained('As many steps as the time you have allows and that leave the table clear.')}
+                  {...explained(t('As many steps as the time you have allows and that leave the table clear.'))}
                 >
-                  {formatMinutes(minutes * 60)} reach to here, with the table clear
+                  {t('{minutes} reach to here, with the table clear', { minutes: formatMinutes(minutes * 60) })}
                 </span>
               )}
             </li>

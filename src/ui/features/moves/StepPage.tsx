@@ -14,7 +14,7 @@ import { act, undo } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { getWhereabouts } from '../../state/whereabouts.ts';
-import { wordCount, wordEvent, wordForm, wordStanding } from '../../text/index.ts';
+import { wordEvent, wordForm, wordStanding } from '../../text/index.ts';
 import { wordDeed, wordDone, wordSpot } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
 import { useMoves } from './useMoves.ts';
@@ -22,6 +22,7 @@ import { createGatherHeaps } from '../../../core/heaps/index.ts';
 import { createDoesNotFit, createLeaveBins, createNotFound, createStep } from '../../../core/acts/index.ts';
 import { withAct } from '../../../core/suppose/index.ts';
 import { getUndoable } from '../../../core/daybook/index.ts';
+import { t } from '../../language/index.ts';
 
 /** One step at a time, large enough to be read with both hands full. */
 export function StepPage() {
@@ -38,7 +39,7 @@ export function StepPage() {
     return (
       <Frame onBack={back}>
         <p role="status" className="font-display text-xl">
-          {isRefitting ? 'Looking for another home …' : 'Looking for an order that works …'}
+          {isRefitting ? t('Looking for another home …') : t('Looking for an order that works …')}
         </p>
       </Frame>
     );
@@ -56,27 +57,33 @@ export function StepPage() {
         <p className="font-display text-[28px] leading-tight font-semibold">
           {!block
             ? skipped.length > 0
-              ? 'All that was not skipped is home.'
-              : 'Everything is home.'
+              ? t('All that was not skipped is home.')
+              : t('Everything is home.')
             : sinceMs === null
-              ? 'How long do you have?'
-              : 'That is it for now.'}
+              ? t('How long do you have?')
+              : t('That is it for now.')}
         </p>
         {block && (
-          <p className="mt-2" {...explained('What is left, by the figures in House.')}>
-            {onTable === 0 ? 'Nothing lies on the table. ' : ''}
-            {wordCount(steps.length - progress.next, 'step')} are left, {formatMinutes(leftSeconds)} of work. You can
-            leave it like this as long as you like.
+          <p className="mt-2" {...explained(t('What is left, by the figures in House.'))}>
+            {t(
+              '{part}{next, plural, one {# step} other {# steps}} are left, {minutes} of work. You can leave it like this as long as you like.',
+              {
+                part: onTable === 0 ? t('Nothing lies on the table. ') : '',
+                next: steps.length - progress.next,
+                minutes: formatMinutes(leftSeconds),
+              },
+            )}
           </p>
         )}
         <div className="mt-5 flex flex-wrap gap-3">
           {block && (
             <Button look="strong" data-key="g" onClick={goOn}>
-              {wordCount(minutes, 'minute')} more <kbd className="pl-1 font-normal">G</kbd>
+              {t('{minutes, plural, one {# minute} other {# minutes}} more', { minutes })}{' '}
+              <kbd className="pl-1 font-normal">G</kbd>
             </Button>
           )}
           <Button look={block ? 'plain' : 'strong'} onClick={back}>
-            To the list
+            {t('To the list')}
           </Button>
         </div>
       </Frame>
@@ -103,7 +110,7 @@ export function StepPage() {
   };
   const isMore = block.to - progress.next - 1;
   return (
-    <Frame turn={`Step ${progress.next + 1} of ${steps.length}`} onBack={back}>
+    <Frame turn={t('Step {next} of {steps}', { next: progress.next + 1, steps: steps.length })} onBack={back}>
       <LastDone />
       <StepCard household={household} step={step} which={which} />
       <div className="sticky bottom-16 mt-4 grid grid-cols-2 gap-3 bg-mist py-2 md:-bottom-4 md:flex md:pb-4">
@@ -115,23 +122,31 @@ export function StepPage() {
           key={progress.next}
           onClick={done}
         >
-          Done <kbd className="pl-1 font-normal">D</kbd>
+          {t('Done')} <kbd className="pl-1 font-normal">D</kbd>
         </Button>
         <Button className="min-h-14 md:px-6" data-key="s" onClick={step.bins ? leave : skip}>
-          {step.bins ? 'Leave it where it stands' : 'Skip for now'} <kbd className="pl-1 font-normal">S</kbd>
+          {step.bins ? t('Leave it where it stands') : t('Skip for now')} <kbd className="pl-1 font-normal">S</kbd>
         </Button>
       </div>
       <p
         className="mt-4 text-stone"
         {...explained(
-          'What these steps take by the figures in House, up to where the table is clear; and the time you said you have, less what went by.',
+          t(
+            'What these steps take by the figures in House, up to where the table is clear; and the time you said you have, less what went by.',
+          ),
         )}
       >
-        {isMore === 0 ? 'The last of this go' : `${wordCount(isMore, 'more step')} in this go`},{' '}
-        {formatMinutes(block.seconds)} of work
-        {restSeconds > 0
-          ? `. You have ${formatMinutes(restSeconds)}.`
-          : '; the time is up, and then the table is clear.'}
+        {t('{part}, {minutes} of work{part2}', {
+          part:
+            isMore === 0
+              ? t('The last of this go')
+              : t('{isMore, plural, one {# more step} other {# more steps}} in this go', { isMore }),
+          minutes: formatMinutes(block.seconds),
+          part2:
+            restSeconds > 0
+              ? t('. You have {minutes}.', { minutes: formatMinutes(restSeconds) })
+              : t('; the time is up, and then the table is clear.'),
+        })}
       </p>
     </Frame>
   );
@@ -139,14 +154,17 @@ export function StepPage() {
 
 function Frame({ turn, onBack, children }: { turn?: string; onBack: () => void; children: ReactNode }) {
   return (
-    <Page title="Moves">
+    <Page title={t('Moves')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
         <p className="mb-2 flex flex-wrap items-baseline gap-x-5">
           <Button look="quiet" data-key="escape" onClick={onBack}>
-            ← The whole list
+            {t('← The whole list')}
           </Button>
           {turn !== undefined && (
-            <span className="tabular font-semibold" {...explained('Its turn in the list as it was last worked out.')}>
+            <span
+              className="tabular font-semibold"
+              {...explained(t('Its turn in the list as it was last worked out.'))}
+            >
               {turn}
             </span>
           )}
@@ -167,7 +185,7 @@ function LastDone() {
     <p className="mb-2 flex items-baseline gap-3 text-sm text-stone">
       <span className="min-w-0 truncate">{wordEvent(last, units)}</span>
       <Button look="quiet" onClick={() => void undo(last)}>
-        Undo <kbd className="font-normal">U</kbd>
+        {t('Undo')} <kbd className="font-normal">U</kbd>
       </Button>
     </p>
   );
@@ -185,10 +203,10 @@ function StepCard({ household, step, which }: { household: Household; step: Step
     [household, step, which],
   );
   return (
-    <section aria-label="Step">
+    <section aria-label={t('Step')}>
       <h2
         className="font-display text-[28px] leading-tight font-semibold"
-        {...explained('What goes from one place to one other, as much of it as one person lifts and holds at once.')}
+        {...explained(t('What goes from one place to one other, as much of it as one person lifts and holds at once.'))}
       >
         {wordDeed(
           step,
@@ -196,9 +214,11 @@ function StepCard({ household, step, which }: { household: Household; step: Step
           tree,
         )}
       </h2>
-      <p className="mt-1 text-stone" {...explained('All that is carried at once, weighed or computed, added up.')}>
+      <p className="mt-1 text-stone" {...explained(t('All that is carried at once, weighed or computed, added up.'))}>
         {formatMass(step.massG, units)}
-        {step.isEmptied && !step.bins && `; ${wordSpot(step.from, tree)} is empty then, for what comes next`}
+        {step.isEmptied &&
+          !step.bins &&
+          t('; {spot} is empty then, for what comes next', { spot: wordSpot(step.from, tree) })}
       </p>
       <div className={isTwo ? '' : 'md:flex md:gap-8'}>
         <div className={`mt-3 grid gap-x-8 gap-y-4 ${isTwo ? 'md:grid-cols-2' : 'md:w-[58%] md:shrink-0'}`}>
@@ -214,7 +234,7 @@ function StepCard({ household, step, which }: { household: Household; step: Step
             after={after}
           />
         </div>
-        <ul aria-label="Things" className={isTwo ? 'mt-4 md:columns-2 md:gap-8' : 'mt-4 min-w-0 flex-1 md:mt-10'}>
+        <ul aria-label={t('Things')} className={isTwo ? 'mt-4 md:columns-2 md:gap-8' : 'mt-4 min-w-0 flex-1 md:mt-10'}>
           {lots.map((lot) => (
             <ThingLine key={lot.id} household={household} step={step} lot={lot} name={wordSpot(step.to, tree)} />
           ))}
@@ -247,7 +267,7 @@ function SpotPicture({ spot, shown, lots, mark, ghosts = lots, after = null, mos
   return (
     <div>
       <p className="text-lg">
-        <span className="text-stone">{mark === 'from' ? 'From ' : 'To '}</span>
+        <span className="text-stone">{mark === 'from' ? t('From ') : t('To ')}</span>
         <strong>{wordSpot(spot, tree)}</strong>
       </p>
       {spot === 'table' && <TablePicture lots={lots} mark={mark} />}
@@ -265,7 +285,9 @@ function ThingLine({ household, step, lot, name }: { household: Household; step:
   const toPlace = household.places.has(step.to as never) ? (step.to as NonNullable<Lot['placeId']>) : null;
   const facts = [
     lot.state === 'in' && where.standing ? wordStanding(where.standing) : '',
-    form !== undefined && form !== lot.form ? `from ${wordForm(lot.form)} to ${wordForm(form)}` : '',
+    form !== undefined && form !== lot.form
+      ? t('from {form} to {form2}', { form: wordForm(lot.form), form2: wordForm(form) })
+      : '',
   ].filter(Boolean);
   const doesNotFit = async () => {
     if (!toPlace) return;
@@ -280,7 +302,7 @@ function ThingLine({ household, step, lot, name }: { household: Household; step:
         {facts.length > 0 && (
           <span
             className="block truncate text-sm text-stone"
-            {...explained('Where it stands now, as its place is packed.')}
+            {...explained(t('Where it stands now, as its place is packed.'))}
           >
             {facts.join('; ')}
           </span>
@@ -290,14 +312,18 @@ function ThingLine({ household, step, lot, name }: { household: Household; step:
         <span className="flex shrink-0 gap-2 text-sm">
           <Button
             look="quiet"
-            aria-label={`${item.name} is not found`}
+            aria-label={t('{name} is not found', { name: item.name })}
             onClick={() => void act((now) => createNotFound(now, lot.id, world.nowMs()))}
           >
-            Not there
+            {t('Not there')}
           </Button>
           {toPlace && (
-            <Button look="quiet" aria-label={`${item.name} does not fit ${name}`} onClick={() => void doesNotFit()}>
-              Does not fit
+            <Button
+              look="quiet"
+              aria-label={t('{name} does not fit {name2}', { name: item.name, name2: name })}
+              onClick={() => void doesNotFit()}
+            >
+              {t('Does not fit')}
             </Button>
           )}
         </span>

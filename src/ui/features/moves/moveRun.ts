@@ -6,6 +6,7 @@ import { useApp, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { createAdopt } from '../../../core/acts/index.ts';
 import { toHomePlan } from '../../../core/suppose/index.ts';
+import { t } from '../../language/index.ts';
 
 /** So long orders are tried; more brings little. */
 const SECONDS = 2;
@@ -73,17 +74,25 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
       (message) => {
         if (message.type === 'failed') {
           set({ isRefitting: false });
-          tell({ tone: 'fault', text: `No new home was found for ${name}: ${message.note}`, canUndo: false });
+          tell({
+            tone: 'fault',
+            text: t('No new home was found for {name}: {note}', { name, note: message.note }),
+            canUndo: false,
+          });
         }
         if (message.type !== 'done') return;
         // What breaks a rule, takes a home away or changes nothing is told instead of adopted.
         if (message.checks.findings > 0 || !isGain(household, message.plan)) {
           set({ isRefitting: false });
-          tell({ tone: 'fault', text: `No new home was found for ${name}. Nothing was changed.`, canUndo: false });
+          tell({
+            tone: 'fault',
+            text: t('No new home was found for {name}. Nothing was changed.', { name }),
+            canUndo: false,
+          });
           return;
         }
-        void act((now) => createAdopt(now, message.plan, `a new home for ${name}`, world.nowMs())).then(() =>
-          set({ isRefitting: false }),
+        void act((now) => createAdopt(now, message.plan, t('a new home for {name}', { name }), world.nowMs())).then(
+          () => set({ isRefitting: false }),
         );
       },
       { type: 'repair', plan: toHomePlan(household) },

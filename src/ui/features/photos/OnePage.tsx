@@ -19,6 +19,7 @@ import { inSession, Session } from '../stash/Session.tsx';
 import { draftOf, NO_DRAFT } from './draft.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
 import { FileInput } from '../../components/FileInput.tsx';
+import { t } from '../../language/index.ts';
 
 /** What all of them are while one goes through a heap or a bin; it holds until something else is said. */
 const useWalk = create<{ readonly kind: Kind; readonly words: string }>()(
@@ -71,14 +72,14 @@ export function OnePage() {
     const kept = await photoStore.savePhotos([shot.photo]);
     if (!kept.ok) return tell({ tone: 'fault', text: wordStoreFault(kept.fault), canUndo: false });
     if (draft.sketch) rememberHabits(draft.sketch);
-    const told = `${item.name} is in: ${wordAmount(item, lot, units)}.`;
+    const told = t('{name} is in: {amount}.', { name: item.name, amount: wordAmount(item, lot, units) });
     if (await act((now) => createSaveItem(now, item, [lot]), told)) drop([shot.id]);
   };
 
   return (
-    <Page title="One by one">
+    <Page title={t('One by one')}>
       <Form
-        aria-label="One by one"
+        aria-label={t('One by one')}
         isEndless
         className="flex min-h-0 flex-1 flex-col gap-3 px-4 py-3 md:px-5"
         onSend={takeIn}
@@ -93,27 +94,27 @@ export function OnePage() {
         </p>
         <div className="flex max-w-xl items-center gap-2">
           <Button look={shot ? 'plain' : 'strong'} className="h-14 flex-1" onClick={() => file.current?.click()}>
-            {shot ? 'Again' : 'Photo'}
+            {shot ? t('Again') : t('Photo')}
           </Button>
           <input
             ref={amount}
-            aria-label={kind === 'fabric' ? 'How long it is' : 'How many'}
+            aria-label={kind === 'fabric' ? t('How long it is') : t('How many')}
             inputMode="decimal"
             maxLength={40}
             autoComplete="off"
-            placeholder={kind === 'fabric' ? (units === 'metric' ? 'm' : 'yd') : 'how many'}
+            placeholder={kind === 'fabric' ? (units === 'metric' ? 'm' : 'yd') : t('how many')}
             disabled={!shot}
             className="h-14 min-w-0 flex-1 rounded border border-thread bg-paper px-3 text-xl disabled:bg-linen"
             value={shot?.text ?? ''}
             onChange={({ target }) => shot && change(shot.id, { text: target.value })}
           />
           <Button look="strong" type="submit" className="h-14 flex-1" disabled={!draft.thing}>
-            Next
+            {t('Next')}
           </Button>
         </div>
         <FileInput
           ref={file}
-          label="Photo of it"
+          label={t('Photo of it')}
           accept="image/*"
           capture="environment"
           onFiles={(chosen) => {
@@ -124,10 +125,10 @@ export function OnePage() {
         />
         <div>
           <Button look="quiet" onClick={() => void navigate('/photos')}>
-            Many photos at once
+            {t('Many photos at once')}
           </Button>{' '}
           <Button look="quiet" onClick={() => void navigate('/stash')}>
-            Back to the stash
+            {t('Back to the stash')}
           </Button>
         </div>
       </Form>
@@ -142,7 +143,7 @@ function WhatTheyAre() {
   return (
     <div className="flex max-w-xl flex-wrap gap-2">
       <select
-        aria-label="What it is"
+        aria-label={t('What it is')}
         className={`${fieldClass} flex-1 text-lg font-semibold`}
         value={kind}
         onChange={({ target }) => useWalk.setState({ kind: target.value as Kind })}
@@ -154,10 +155,10 @@ function WhatTheyAre() {
         ))}
       </select>
       <input
-        aria-label="What all of them are"
+        aria-label={t('What all of them are')}
         maxLength={200}
         autoComplete="off"
-        placeholder={units === 'metric' ? 'poplin x 112' : 'poplin x 44'}
+        placeholder={units === 'metric' ? t('poplin x 112') : t('poplin x 44')}
         className={`${fieldClass} flex-1`}
         value={words}
         onChange={({ target }) => useWalk.setState({ words: target.value })}
@@ -174,10 +175,10 @@ function Picture({ shot, onColour }: { shot: Shot | undefined; onColour: (nth: n
     <>
       <div className="relative min-h-40 max-w-xl flex-1 border border-dashed border-thread bg-linen">
         {url ? (
-          <img src={url} alt="What was photographed" className="absolute inset-0 size-full object-contain" />
+          <img src={url} alt={t('What was photographed')} className="absolute inset-0 size-full object-contain" />
         ) : (
           <p className="grid h-full place-items-center p-4 text-stone">
-            {shot ? (shot.trouble ?? 'Developing …') : 'Lay it flat in good light, and take its photo.'}
+            {shot ? (shot.trouble ?? t('Developing …')) : t('Lay it flat in good light, and take its photo.')}
           </p>
         )}
       </div>
@@ -187,7 +188,7 @@ function Picture({ shot, onColour }: { shot: Shot | undefined; onColour: (nth: n
             <button
               key={hex}
               type="button"
-              aria-label={`Goes by ${hex}, ${Math.round(share * 100)} % of it`}
+              aria-label={t('Goes by {hex}, {share} % of it', { hex, share: Math.round(share * 100) })}
               aria-pressed={i === shot.colour}
               className={`size-11 border border-thread ${i === shot.colour ? 'outline-2 outline-offset-1 outline-ink' : ''}`}
               onClick={() => onColour(i)}

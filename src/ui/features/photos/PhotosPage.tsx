@@ -12,12 +12,13 @@ import { withNewIds } from '../../state/newThing.ts';
 import { useChoices } from '../../state/choices.ts';
 import { rememberHabits, useHabits } from '../../state/habits.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
-import { capitalise, wordAmount, wordCount, wordKind, wordPrint, wordStoreFault } from '../../text/index.ts';
+import { capitalise, wordAmount, wordKind, wordPrint, wordStoreFault } from '../../text/index.ts';
 import { inSession, Session } from '../stash/Session.tsx';
 import { draftOf, NO_DRAFT, type Draft } from './draft.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
 import { createImport } from '../../../core/acts/index.ts';
 import { FileInput } from '../../components/FileInput.tsx';
+import { t } from '../../language/index.ts';
 
 /** Things by their pictures: many at once, a line under each says what it is, all taken in together. */
 export function PhotosPage() {
@@ -54,8 +55,13 @@ export function PhotosPage() {
     const kept = await photoStore.savePhotos(ready.flatMap((shot) => shot.photo ?? []));
     if (!kept.ok) tell({ tone: 'fault', text: wordStoreFault(kept.fault), canUndo: false });
     else {
-      const words = wordCount(things.length, 'thing');
-      if (await act((now) => createImport(now, `${words} by their photos`, things), `${words} came in.`)) {
+      const words = t('{n, plural, one {# thing} other {# things}}', { n: things.length });
+      if (
+        await act(
+          (now) => createImport(now, t('{words} by their photos', { words }), things),
+          t('{words} came in.', { words }),
+        )
+      ) {
         drop(ready.map((shot) => shot.id));
         if (ready.length === shots.length) void navigate('/stash');
       }
@@ -65,29 +71,30 @@ export function PhotosPage() {
 
   return (
     <Page
-      title="Things by their photos"
+      title={t('Things by their photos')}
       foot={
         <>
           <Figure
             value={String(shots.length)}
-            label="photos"
-            how="The pictures that were dropped or taken here, counted."
+            label={t('photos')}
+            how={t('The pictures that were dropped or taken here, counted.')}
           />
           <Figure
             value={String(ready.length)}
-            label="ready"
-            how="Those whose line is understood; they can be taken in."
+            label={t('ready')}
+            how={t('Those whose line is understood; they can be taken in.')}
           />
           {isReading && (
             <p role="status" className="flex items-center gap-2">
-              <progress aria-label="Developing" value={done.read} max={done.of} /> {done.read} of {done.of}
+              <progress aria-label={t('Developing')} value={done.read} max={done.of} />{' '}
+              {t('{read} of {of}', { read: done.read, of: done.of })}
             </p>
           )}
           <Session />
           <div className="ml-auto flex gap-2">
-            <Button onClick={() => void navigate('/stash')}>Back to the stash</Button>
+            <Button onClick={() => void navigate('/stash')}>{t('Back to the stash')}</Button>
             <Button look="strong" disabled={ready.length === 0 || isSaving} onClick={() => void takeIn()}>
-              {ready.length === 0 ? 'Take in' : `Take in ${ready.length}`}
+              {ready.length === 0 ? t('Take in') : t('Take in {ready}', { ready: ready.length })}
             </Button>
           </div>
         </>
@@ -134,7 +141,7 @@ function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
     try {
       const reply = await fetch('/devices/camera/shot', { cache: 'no-store' });
       if (!reply.ok || !reply.headers.get('content-type')?.startsWith('image/')) throw new Error(reply.statusText);
-      add([new File([await reply.blob()], 'from the camera')]);
+      add([new File([await reply.blob()], t('from the camera'))]);
       setCameraOff(false);
     } catch {
       setCameraOff(true);
@@ -156,17 +163,17 @@ function PhotoSources({ add, isFirst }: PhotoSourcesProps) {
   return (
     <div className="flex flex-wrap items-center gap-3">
       <Button look={isFirst ? 'strong' : 'plain'} onClick={() => input.current?.click()}>
-        Choose photos
+        {t('Choose photos')}
       </Button>
-      <Button onClick={() => void shoot()}>Take one with the camera</Button>
-      <FileInput ref={input} label="Photo files" multiple accept="image/*" onFiles={add} />
+      <Button onClick={() => void shoot()}>{t('Take one with the camera')}</Button>
+      <FileInput ref={input} label={t('Photo files')} multiple accept="image/*" onFiles={add} />
       <Button look="quiet" onClick={() => void navigate('/photos/one')}>
-        One by one: photo, amount, next
+        {t('One by one: photo, amount, next')}
       </Button>
       <p className="text-stone">
         {isCameraOff
-          ? 'No camera answers. Choose photos, drop them here or paste them.'
-          : 'Or drop them here. They stay in this browser, made small, without place or date.'}
+          ? t('No camera answers. Choose photos, drop them here or paste them.')
+          : t('Or drop them here. They stay in this browser, made small, without place or date.')}
       </p>
     </div>
   );
@@ -184,14 +191,14 @@ interface ShotCardProps {
 const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange, onDrop }: ShotCardProps) {
   const url = usePhotoUrl(shot.photo?.id, 'full');
   const { thing, problem } = draft;
-  const name = shot.fileName || 'photo';
+  const name = shot.fileName || t('photo');
   if (shot.trouble !== null)
     return (
       <li className="border-l-4 border-madder bg-linen p-3" role="alert">
         <p className="font-semibold break-words">{name}</p>
         <p className="mt-1">{shot.trouble}</p>
         <Button look="quiet" className="mt-2" onClick={() => onDrop([shot.id])}>
-          Leave it out
+          {t('Leave it out')}
         </Button>
       </li>
     );
@@ -199,7 +206,7 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
   if (!shot.photo)
     return (
       <li className="bg-linen p-3 text-stone">
-        <p>Developing…</p>
+        <p>{t('Developing…')}</p>
       </li>
     );
   return (
@@ -220,7 +227,7 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
           <button
             key={hex}
             type="button"
-            aria-label={`Goes by ${hex}, ${Math.round(share * 100)} % of it`}
+            aria-label={t('Goes by {hex}, {share} % of it', { hex, share: Math.round(share * 100) })}
             aria-pressed={i === shot.colour}
             className={`size-11 border border-thread md:size-7 ${i === shot.colour ? 'outline-2 outline-offset-1 outline-ink' : ''}`}
             onClick={() => onChange(shot.id, { colour: i })}
@@ -231,7 +238,7 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
           </button>
         ))}
         <select
-          aria-label={`Print of ${name}`}
+          aria-label={t('Print of {name}', { name })}
           className="ml-auto h-11 rounded border border-thread bg-paper px-1 md:h-8"
           value={shot.print}
           onChange={(event) => onChange(shot.id, { print: event.target.value as Print })}
@@ -246,10 +253,10 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
       <input
         maxLength={300}
         type="text"
-        aria-label={`What is ${name}`}
+        aria-label={t('What is {name}', { name })}
         autoComplete="off"
         autoFocus={isFirst}
-        placeholder={units === 'metric' ? 'linen twill 3.4m x 140' : 'linen twill 3 3/4 yd x 54'}
+        placeholder={units === 'metric' ? t('linen twill 3.4m x 140') : t('linen twill 3 3/4 yd x 54')}
         aria-invalid={problem !== null || undefined}
         className="mt-1.5 h-11 w-full border-b-2 border-dashed border-walnut bg-linen px-2 placeholder:text-stone aria-invalid:border-madder"
         value={shot.text}
@@ -267,10 +274,10 @@ const ShotCard = memo(function ShotCard({ shot, draft, units, isFirst, onChange,
           {problem ??
             (thing
               ? `${thing.item.name}: ${wordKind(thing.item.kind)}, ${wordAmount(thing.item, thing.lot, units)}`
-              : 'Say what it is')}
+              : t('Say what it is'))}
         </span>
         <Button look="quiet" onClick={() => onDrop([shot.id])}>
-          Leave out
+          {t('Leave out')}
         </Button>
       </p>
     </li>

@@ -10,15 +10,19 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { useSaveProject } from './useSaveProject.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** Usual bags and boxes, width × depth × height in mm: estimates; a tape says better. */
-const SORTS = {
-  bag: { name: 'A cloth bag', boxMm: [320, 240, 90], isSoft: true },
-  box: { name: 'A box with a lid', boxMm: [390, 280, 140], isSoft: false },
-  tray: { name: 'A flat tray', boxMm: [420, 300, 60], isSoft: false },
-  basket: { name: 'A basket', boxMm: [360, 280, 220], isSoft: false },
-} as const;
-type Sort = keyof typeof SORTS;
+const SORTS = perLanguage(
+  () =>
+    ({
+      bag: { name: t('A cloth bag'), boxMm: [320, 240, 90], isSoft: true },
+      box: { name: t('A box with a lid'), boxMm: [390, 280, 140], isSoft: false },
+      tray: { name: t('A flat tray'), boxMm: [420, 300, 60], isSoft: false },
+      basket: { name: t('A basket'), boxMm: [360, 280, 220], isSoft: false },
+    }) as const,
+);
+type Sort = keyof ReturnType<typeof SORTS>;
 
 /** Gives a project a bag: one that is free, or a new one. */
 export function BagForm({ project, onDone }: { project: Project; onDone: () => void }) {
@@ -33,14 +37,14 @@ export function BagForm({ project, onDone }: { project: Project; onDone: () => v
       (lot.state === 'in' || lot.state === 'out'),
   );
   const [which, setWhich] = useState<string>(free[0]?.id ?? 'bag');
-  const [name, setName] = useState(`${project.name} kit`.slice(0, 120));
-  const isNew = which in SORTS;
+  const [name, setName] = useState(t('{project} kit', { project: project.name }).slice(0, 120));
+  const isNew = which in SORTS();
   const send = async () => {
     if (!isNew) {
       if (await save({ bagLotId: which as LotId })) onDone();
       return;
     }
-    const { boxMm, isSoft } = SORTS[which as Sort];
+    const { boxMm, isSoft } = SORTS()[which as Sort];
     const made = completeSketch(
       { kind: 'kit', name: name.trim() || project.name, boxMm: [...boxMm], isSoft, massG: 400 },
       {
@@ -53,34 +57,41 @@ export function BagForm({ project, onDone }: { project: Project; onDone: () => v
     );
     if (!made.ok) return;
     const bag = made.value;
-    const told = `${bag.item.name} is its bag. It needs a home: put it away from the Bench, or let a plan find one.`;
+    const told = t('{name} is its bag. It needs a home: put it away from the Bench, or let a plan find one.', {
+      name: bag.item.name,
+    });
     if (await act((now) => createBag(now, project.id, bag, world.nowMs()), told)) onDone();
   };
   return (
     <Form
-      aria-label="A bag or box"
+      aria-label={t('A bag or box')}
       className="mt-2 max-w-xl border-l-4 border-woad bg-linen p-3"
       onSend={send}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <div className="grid gap-3 md:grid-cols-2">
-        <SelectField label="In which" value={which} onChange={(event) => setWhich(event.target.value)}>
+        <SelectField label={t('In which')} value={which} onChange={(event) => setWhich(event.target.value)}>
           {free.map((lot) => (
             <option key={lot.id} value={lot.id}>
               {household.items.get(lot.itemId)!.name}
             </option>
           ))}
-          {Object.entries(SORTS).map(([sort, { name: words, boxMm }]) => (
+          {Object.entries(SORTS()).map(([sort, { name: words, boxMm }]) => (
             <option key={sort} value={sort}>
               {`${words}, ${formatSizes(boxMm, settings.units)}`}
             </option>
           ))}
         </SelectField>
         {isNew && (
-          <TextField label="Called" of="items.name" value={name} onChange={(event) => setName(event.target.value)} />
+          <TextField
+            label={t('Called')}
+            of="items.name"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
         )}
       </div>
-      <FormFoot save="This one" onDone={onDone} />
+      <FormFoot save={t('This one')} onDone={onDone} />
     </Form>
   );
 }

@@ -9,6 +9,7 @@ import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { formatFixed, t } from '../../language/index.ts';
 
 /** What was spent this year, beside what one would spend, where that was said. */
 export function Budget() {
@@ -19,23 +20,25 @@ export function Budget() {
   const { budgetPerYear } = settings;
   const left = budgetPerYear === undefined ? null : budgetPerYear - spent;
   return (
-    <section aria-label="Money" className="no-print mt-4 max-w-3xl">
+    <section aria-label={t('Money')} className="no-print mt-4 max-w-3xl">
       <p className="flex flex-wrap items-baseline gap-x-3">
-        <span {...explained('The prices of what came in since the first of January, as the daybook has it.')}>
-          {spent.toFixed(2)} spent this year
-          {budgetPerYear !== undefined && ` of ${budgetPerYear.toFixed(2)}`}
+        <span {...explained(t('The prices of what came in since the first of January, as the daybook has it.'))}>
+          {t('{spent} spent this year', { spent: formatFixed(spent, 2) })}
+          {budgetPerYear !== undefined && t(' of {budgetPerYear}', { budgetPerYear: formatFixed(budgetPerYear, 2) })}
         </span>
         {left !== null && (
           <span
             className={left < 0 ? 'font-semibold text-madder' : 'text-stone'}
-            {...explained('What you would spend, less what was spent.')}
+            {...explained(t('What you would spend, less what was spent.'))}
           >
-            {left < 0 ? `${(-left).toFixed(2)} over` : `${left.toFixed(2)} left`}
+            {left < 0
+              ? t('{left} over', { left: formatFixed(-left, 2) })
+              : t('{left} left', { left: formatFixed(left, 2) })}
           </span>
         )}
         {!isAsked && (
           <Button look="quiet" onClick={() => setAsked(true)}>
-            {budgetPerYear === undefined ? 'Set a budget' : 'Change the budget'}
+            {budgetPerYear === undefined ? t('Set a budget') : t('Change the budget')}
           </Button>
         )}
       </p>
@@ -48,10 +51,10 @@ function BudgetForm({ onDone }: { onDone: () => void }) {
   const { settings } = useHousehold();
   const [text, setText] = useState(settings.budgetPerYear?.toFixed(2) ?? '');
   const sum = parseMoney(text);
-  const fault = sum === null && text.trim() !== '' ? 'A sum of money, such as 400.' : undefined;
+  const fault = sum === null && text.trim() !== '' ? t('A sum of money, such as 400.') : undefined;
   return (
     <Form
-      aria-label="Budget"
+      aria-label={t('Budget')}
       className="flex items-end gap-3"
       onSend={() => {
         if (fault) return undefined;
@@ -64,7 +67,7 @@ function BudgetForm({ onDone }: { onDone: () => void }) {
     >
       <div className="w-40">
         <TextField
-          label="A year, empty: none"
+          label={t('A year, empty: none')}
           inputMode="decimal"
           autoFocus
           value={text}
@@ -73,9 +76,9 @@ function BudgetForm({ onDone }: { onDone: () => void }) {
         />
       </div>
       <Button type="submit" look="strong">
-        Keep it
+        {t('Keep it')}
       </Button>
-      <Button onClick={onDone}>Leave it</Button>
+      <Button onClick={onDone}>{t('Leave it')}</Button>
     </Form>
   );
 }

@@ -10,6 +10,7 @@ import { act } from '../../state/hands.ts';
 import { getProjectFacts } from '../../state/projects.ts';
 import { wordAgainst } from '../../text/projects.ts';
 import { LotButton } from './LotButton.tsx';
+import { t } from '../../language/index.ts';
 
 const MOST = 8;
 
@@ -45,19 +46,23 @@ export function ChooseCloth({ project, need, instead, onDone }: ChooseClothProps
         instead
           ? createInstead(now, wish, instead, world.createId(), world.nowMs())
           : createPromise(now, wish, world.createId(), world.nowMs()),
-      `${formatClothLength(wanted, household.settings.units)} of ${item.name} promised to ${project.name}.`,
+      t('{clothLength} of {name} promised to {project}.', {
+        clothLength: formatClothLength(wanted, household.settings.units),
+        name: item.name,
+        project: project.name,
+      }),
     ).then((isDone) => isDone && onDone());
   };
   return (
-    <section aria-label="Cloths that would do" className="mt-1 border-l-4 border-woad bg-linen p-2">
-      {suggested.length === 0 && <p>There is no cloth in the stash that could be it.</p>}
+    <section aria-label={t('Cloths that would do')} className="mt-1 border-l-4 border-woad bg-linen p-2">
+      {suggested.length === 0 && <p>{t('There is no cloth in the stash that could be it.')}</p>}
       <ul>
         {suggested.map((one, n) => (
           <Offer key={one.lot.id} offer={one} isFirst={n === 0} onTake={() => promise(one)} />
         ))}
       </ul>
       <Button look="quiet" autoFocus={suggested.length === 0} onClick={onDone}>
-        Leave it
+        {t('Leave it')}
       </Button>
     </section>
   );
@@ -73,15 +78,19 @@ interface OfferProps {
 function Offer({ offer, isFirst, onTake }: OfferProps) {
   const { lot, item, needed, freeMm, restMm, against } = offer;
   const { units } = useHousehold().settings;
-  const left = restMm > 0 ? `leaves ${formatClothLength(restMm, units)}` : '';
+  const left = restMm > 0 ? t('leaves {clothLength}', { clothLength: formatClothLength(restMm, units) }) : '';
   return (
     <li className="dotted-row flex flex-wrap items-center gap-x-2 py-1">
       <LotButton id={lot.id} item={item}>
         <span
           className="block text-sm text-stone"
-          {...explained('What of it is free, what would be left, and what speaks against it by its figures.')}
+          {...explained(t('What of it is free, what would be left, and what speaks against it by its figures.'))}
         >
-          {[`${formatClothLength(freeMm, units)} free`, left, ...against.map((one) => wordAgainst(one, units))]
+          {[
+            t('{clothLength} free', { clothLength: formatClothLength(freeMm, units) }),
+            left,
+            ...against.map((one) => wordAgainst(one, units)),
+          ]
             .filter(Boolean)
             .join('; ')}
         </span>
@@ -89,10 +98,12 @@ function Offer({ offer, isFirst, onTake }: OfferProps) {
       <Button
         autoFocus={isFirst}
         disabled={freeMm <= 0}
-        aria-label={`Promise ${item.name}`}
+        aria-label={t('Promise {name}', { name: item.name })}
         onClick={() => void onTake()}
       >
-        {needed ? `Promise ${formatClothLength(Math.min(freeMm, needed.lengthMm), units)}` : 'Promise it'}
+        {needed
+          ? t('Promise {clothLength}', { clothLength: formatClothLength(Math.min(freeMm, needed.lengthMm), units) })
+          : t('Promise it')}
       </Button>
     </li>
   );

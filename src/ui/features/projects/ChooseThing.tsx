@@ -15,6 +15,7 @@ import { getStandings } from '../../state/projects.ts';
 import { findThreadsFor } from '../../state/threads.ts';
 import { wordAmount, wordMatch, wordShift } from '../../text/index.ts';
 import { useSaveProject } from './useSaveProject.ts';
+import { t } from '../../language/index.ts';
 
 const MOST = 8;
 
@@ -43,7 +44,11 @@ function listNearThreads(household: Household, project: Project): Thing[] {
   return findThreadsFor(household, cloth, NEAR).flatMap(({ of: item, deltaE, shifts }): Thing[] => {
     const [lotId] = getLotsByItem(household).get(item.id) ?? [];
     const lot = lotId && household.lots.get(lotId);
-    const note = `Beside ${cloth.name}: ${wordShift(deltaE, shifts)}; ${wordMatch(getMatch(deltaE))}`;
+    const note = t('Beside {cloth}: {shift}; {match}', {
+      cloth: cloth.name,
+      shift: wordShift(deltaE, shifts),
+      match: wordMatch(getMatch(deltaE)),
+    });
     return lot ? [{ lot, item, note }] : [];
   });
 }
@@ -86,16 +91,16 @@ export function ChooseThing({ project, standing, instead, onDone }: ChooseThingP
     if (isDone) onDone();
   };
   return (
-    <section aria-label="Things that would do" className="mt-1 border-l-4 border-woad bg-linen p-2">
+    <section aria-label={t('Things that would do')} className="mt-1 border-l-4 border-woad bg-linen p-2">
       <input
-        aria-label="Look in the stash for"
+        aria-label={t('Look in the stash for')}
         autoFocus
         maxLength={120}
         className="h-11 w-full rounded border border-stone/60 bg-field px-2 md:h-9"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      {things.length === 0 && <p className="mt-1">Nothing in the stash is called so.</p>}
+      {things.length === 0 && <p className="mt-1">{t('Nothing in the stash is called so.')}</p>}
       <ul>
         {things.map(({ lot, item, note }) => (
           <li key={lot.id} className="dotted-row flex items-center gap-2 py-1">
@@ -104,14 +109,14 @@ export function ChooseThing({ project, standing, instead, onDone }: ChooseThingP
               {item.name}, {wordAmount(item, lot, household.settings.units)}
               {note !== '' && <span className="block text-sm text-stone">{note}</span>}
             </span>
-            <Button aria-label={`Take ${item.name}`} onClick={() => void take(lot, item)}>
-              Take it
+            <Button aria-label={t('Take {name}', { name: item.name })} onClick={() => void take(lot, item)}>
+              {t('Take it')}
             </Button>
           </li>
         ))}
       </ul>
       <Button look="quiet" onClick={onDone}>
-        Leave it
+        {t('Leave it')}
       </Button>
     </section>
   );

@@ -2,6 +2,7 @@ import { getColour, UNDYED } from '../../../core/colour/index.ts';
 import type { NeedStanding, ProjectStanding } from '../../../core/projects/index.ts';
 import { explained } from '../../components/explained.ts';
 import { printFill } from '../../drawing/prints.ts';
+import { t } from '../../language/index.ts';
 
 /** What is not known yet is drawn as a metre of this width. */
 const UNKNOWN = { lengthMm: 1000, widthMm: 1400 };
@@ -72,16 +73,16 @@ export function ClothsOf({ standing, scale }: { standing: ProjectStanding; scale
       className="flex min-w-0 items-end gap-1 overflow-hidden"
       style={{ height }}
       {...explained(
-        'Its cloths, all of the wall to one scale. Filled: there. In stitches: missing.',
-        'The cloths of a project',
+        t('Its cloths, all of the wall to one scale. Filled: there. In stitches: missing.'),
+        t('The cloths of a project'),
       )}
     >
-      {strips.length === 0 && <span className="self-center text-sm text-stone">No cloth named yet</span>}
+      {strips.length === 0 && <span className="self-center text-sm text-stone">{t('No cloth named yet')}</span>}
       {strips.map(({ key, lengthMm, widthMm, fill, print, part }) => (
         <svg
           key={key}
           role="img"
-          aria-label={`${part}, ${fill ? 'there' : 'missing'}`}
+          aria-label={`${part}, ${fill ? t('there') : t('missing')}`}
           className="shrink-0 overflow-visible"
           width={Math.max(6, lengthMm * scale)}
           height={widthMm * scale}

@@ -10,8 +10,9 @@ import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useSaveProject } from './useSaveProject.ts';
+import { getLanguage, perLanguage, t } from '../../language/index.ts';
 
-const BY_NAME = new Intl.Collator('en', { numeric: true });
+const BY_NAME = perLanguage(() => new Intl.Collator(getLanguage(), { numeric: true }));
 
 /** An empty field is none. */
 const orNone = <K extends string>(key: K, text: string) =>
@@ -34,7 +35,7 @@ export function FactsForm({ project, onDone }: { project: Project; onDone: () =>
   });
   const patterns = [...household.items.values()]
     .filter((item) => item.kind === 'pattern')
-    .toSorted((a, b) => BY_NAME.compare(a.name, b.name));
+    .toSorted((a, b) => BY_NAME().compare(a.name, b.name));
   const field = (name: keyof typeof typed) => ({
     value: typed[name],
     onChange: ({ target }: { target: { value: string } }) => setTyped({ ...typed, [name]: target.value }),
@@ -55,48 +56,48 @@ export function FactsForm({ project, onDone }: { project: Project; onDone: () =>
   };
   return (
     <Form
-      aria-label="What the project is"
+      aria-label={t('What the project is')}
       className="mt-3 border-l-4 border-woad bg-linen p-3"
       onSend={send}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <div className="grid gap-3 md:grid-cols-4">
         <TextField
-          label="Name"
+          label={t('Name')}
           of="projects.name"
           autoFocus
-          fault={isNameless ? 'It needs a name.' : undefined}
+          fault={isNameless ? t('It needs a name.') : undefined}
           {...field('name')}
         />
-        <TextField label="For whom" of="projects.forWhom" {...field('forWhom')} />
-        <SelectField label="Pattern" {...field('pattern')}>
-          <option value="">none</option>
+        <TextField label={t('For whom')} of="projects.forWhom" {...field('forWhom')} />
+        <SelectField label={t('Pattern')} {...field('pattern')}>
+          <option value="">{t('none')}</option>
           {patterns.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
             </option>
           ))}
         </SelectField>
-        <TextField label="View" of="projects.view" placeholder="B, long sleeves" {...field('view')} />
-        <TextField label="Sizes and how many" placeholder="2 of 38, 2 of 42" {...field('makes')} />
-        <TextField label="Due" type="date" {...field('due')} />
-        <TextField label="Where it stopped, and what comes next" of="projects.stopped" {...field('stopped')} />
+        <TextField label={t('View')} of="projects.view" placeholder={t('B, long sleeves')} {...field('view')} />
+        <TextField label={t('Sizes and how many')} placeholder={t('2 of 38, 2 of 42')} {...field('makes')} />
+        <TextField label={t('Due')} type="date" {...field('due')} />
+        <TextField label={t('Where it stopped, and what comes next')} of="projects.stopped" {...field('stopped')} />
       </div>
       <div className="mt-3">
-        <AreaField label="What you have in mind" of="projects.notes" rows={3} {...field('notes')} />
+        <AreaField label={t('What you have in mind')} of="projects.notes" rows={3} {...field('notes')} />
       </div>
-      <FormFoot save="Keep it" onDone={onDone}>
+      <FormFoot save={t('Keep it')} onDone={onDone}>
         <Button
           look="quiet"
 
           onClick={() =>
             void act(
               (now) => createRemoveProject(now, project.id, world.nowMs()),
-              `${project.name} is off the list. Undo brings it back.`,
+              t('{project} is off the list. Undo brings it back.', { project: project.name }),
             ).then((isDone) => isDone && navigate('/projects'))
           }
         >
-          Take it off the list
+          {t('Take it off the list')}
         </Button>
       </FormFoot>
     </Form>

@@ -16,6 +16,7 @@ import { getUsualStations } from '../../state/usualStations.ts';
 import { formatAmount, wordAmountFault } from '../../text/index.ts';
 import { wordRest } from '../../text/rest.ts';
 import { nameScraps } from '../../text/scraps.ts';
+import { t } from '../../language/index.ts';
 
 /** What is left over of a cloth in bits, mm²: about as much as a hand holds, or a bag. */
 const SCRAPS = { none: 0, handful: HANDFUL_MM2, bagful: 5 * HANDFUL_MM2 } as const;
@@ -82,12 +83,12 @@ export function FinishForm({ standing, onDone }: { standing: ProjectStanding; on
     const made =
       kept === 'yes'
         ? completeSketch(
-            { kind: 'other', name: project.name, type: 'finished piece', count: countMakes(standing) },
+            { kind: 'other', name: project.name, type: t('finished piece'), count: countMakes(standing) },
             {
               itemId: world.createId() as ItemId,
               lotId: world.createId() as LotId,
               nowMs: world.nowMs(),
-              stationId: getUsualStations(household)('other', 'finished piece'),
+              stationId: getUsualStations(household)('other', t('finished piece')),
               settings: household.settings,
             },
           )
@@ -100,18 +101,18 @@ export function FinishForm({ standing, onDone }: { standing: ProjectStanding; on
           { left: amounts, scraps: bits, ...(made?.ok && { made: made.value }) },
           world.nowMs(),
         ),
-      `${project.name} is done. What was left over lies out; put it back from the Bench.`,
+      t('{project} is done. What was left over lies out; put it back from the Bench.', { project: project.name }),
     ).then((isDone) => isDone && onDone());
   };
   return (
     <Form
       opensBelow
-      aria-label={`Finish ${project.name}`}
+      aria-label={t('Finish {project}', { project: project.name })}
       className="mt-3 border-l-4 border-woad bg-linen p-3"
       onSend={finish}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
-      {promised.length > 0 && <h3 className="font-bold">What is left of it?</h3>}
+      {promised.length > 0 && <h3 className="font-bold">{t('What is left of it?')}</h3>}
       <ul>
         {read.map(({ one, amount }, n) => (
           <Left
@@ -129,16 +130,16 @@ export function FinishForm({ standing, onDone }: { standing: ProjectStanding; on
       </ul>
       <div className="mt-2 max-w-xs">
         <SelectField
-          label="What you made"
+          label={t('What you made')}
           autoFocus={promised.length === 0}
           value={kept}
           onChange={(event) => setKept(event.target.value)}
         >
-          <option value="no">is worn, used or given away</option>
-          <option value="yes">is kept here: catalogue it</option>
+          <option value="no">{t('is worn, used or given away')}</option>
+          <option value="yes">{t('is kept here: catalogue it')}</option>
         </SelectField>
       </div>
-      <FormFoot save="It is done" onDone={onDone} />
+      <FormFoot save={t('It is done')} onDone={onDone} />
     </Form>
   );
 }
@@ -180,7 +181,7 @@ function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps
       </span>
       <div className="w-36">
         <TextField
-          label="Left of it"
+          label={t('Left of it')}
           autoFocus={isFirst}
           value={text}
           fault={fault}
@@ -189,10 +190,10 @@ function Left({ promised, isFirst, text, fault, leftMm, scraps, onText, onScraps
       </div>
       {item.kind === 'fabric' && (
         <div className="w-36">
-          <SelectField label="Scraps" value={scraps} onChange={(event) => onScraps(event.target.value as Scraps)}>
-            <option value="none">none to keep</option>
-            <option value="handful">a handful</option>
-            <option value="bagful">a bagful</option>
+          <SelectField label={t('Scraps')} value={scraps} onChange={(event) => onScraps(event.target.value as Scraps)}>
+            <option value="none">{t('none to keep')}</option>
+            <option value="handful">{t('a handful')}</option>
+            <option value="bagful">{t('a bagful')}</option>
           </SelectField>
         </div>
       )}

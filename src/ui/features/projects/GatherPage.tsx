@@ -17,6 +17,7 @@ import { getTree } from '../../state/derived.ts';
 import { getStandings } from '../../state/projects.ts';
 import { wordAmount } from '../../text/index.ts';
 import { NoSuchProject } from './ToProjects.tsx';
+import { t } from '../../language/index.ts';
 
 const ChooseCloth = lazy(async () => ({ default: (await import('./ChooseCloth.tsx')).ChooseCloth }));
 const ChooseThing = lazy(async () => ({ default: (await import('./ChooseThing.tsx')).ChooseThing }));
@@ -40,7 +41,7 @@ export function GatherPage() {
   const { units } = household.settings;
   return (
     <Page
-      title="Gather"
+      title={t('Gather')}
       tabs={
         <Link className={linkClass} to={`/projects/${project.id}`}>
           <span data-name>{project.name}</span>
@@ -50,22 +51,22 @@ export function GatherPage() {
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
         {lots.length === 0 && (
           <p className="font-display text-[24px] font-semibold">
-            All of it is in its bag.{' '}
+            {t('All of it is in its bag.')}{' '}
             <Link className={`${linkClass} text-base`} to={`/projects/${project.id}`}>
-              Back to the project
+              {t('Back to the project')}
             </Link>
           </p>
         )}
         {atHand.length > 0 && (
-          <section aria-label="Out already" className="max-w-3xl">
-            <h2 className="font-display text-lg font-semibold">Out already</h2>
+          <section aria-label={t('Out already')} className="max-w-3xl">
+            <h2 className="font-display text-lg font-semibold">{t('Out already')}</h2>
             <Picks lots={atHand} onPick={gather} />
           </section>
         )}
         {next && (
-          <section aria-label="Next" className="mt-3 max-w-3xl">
+          <section aria-label={t('Next')} className="mt-3 max-w-3xl">
             <p className="text-lg">
-              <span className="text-stone">At </span>
+              <span className="text-stone">{t('At')} </span>
               <strong>{formatPlaceName(tree, next.placeId)}</strong>
             </p>
             <PlacePicture place={next.placeId} lots={next.lots.map((lot) => lot.id)} mark="from" />
@@ -73,12 +74,12 @@ export function GatherPage() {
           </section>
         )}
         {later.length > 0 && (
-          <section aria-label="Then" className="mt-4 max-w-3xl">
+          <section aria-label={t('Then')} className="mt-4 max-w-3xl">
             <h2
               className="font-display text-lg font-semibold"
-              {...explained('The shortest way on foot from the first station round all the places and back.')}
+              {...explained(t('The shortest way on foot from the first station round all the places and back.'))}
             >
-              Then, {formatWay(round.wayMm, units)} round in all
+              {t('Then, {way} round in all', { way: formatWay(round.wayMm, units) })}
             </h2>
             <ol>
               {later.map(({ placeId, lots: some }) => (
@@ -93,8 +94,8 @@ export function GatherPage() {
           </section>
         )}
         {nowhere.length > 0 && (
-          <section aria-label="Not to be had now" className="mt-4 max-w-3xl">
-            <h2 className="font-display text-lg font-semibold">Not to be had now</h2>
+          <section aria-label={t('Not to be had now')} className="mt-4 max-w-3xl">
+            <h2 className="font-display text-lg font-semibold">{t('Not to be had now')}</h2>
             <ul>
               {nowhere.map((lot) => (
                 <Nowhere key={lot.id} lot={lot} standing={standing} />
@@ -121,11 +122,15 @@ function Nowhere({ lot, standing }: { lot: Lot; standing: ProjectStanding }) {
       <span className="flex flex-wrap gap-x-4">
         <span data-name>{household.items.get(lot.itemId)!.name}</span>
         <span className="text-sm text-stone">
-          {lot.state === 'lent' ? `lent to ${lot.lentTo}` : lot.state === 'with' ? 'with something else' : 'missing'}
+          {lot.state === 'lent'
+            ? t('lent to {lentTo}', { lentTo: lot.lentTo })
+            : lot.state === 'with'
+              ? t('with something else')
+              : t('missing')}
         </span>
         {need && !isAsked && (
           <Button look="quiet" className="ml-auto" onClick={() => setAsked(true)}>
-            Take another instead
+            {t('Take another instead')}
           </Button>
         )}
       </span>
@@ -156,17 +161,17 @@ function Picks({ lots, onPick }: { lots: readonly Lot[]; onPick: (ids: readonly 
           </span>
           {lot.state === 'in' && (
             <Button look="quiet" onClick={() => void act((now) => createNotFound(now, lot.id, world.nowMs()))}>
-              Not there
+              {t('Not there')}
             </Button>
           )}
           <Button
             look="strong"
             className="min-h-11"
             data-key={i === 0 && lot.state === 'in' ? 'd' : undefined}
-            aria-label={`${of(lot).name} is in the bag`}
+            aria-label={t('{of} is in the bag', { of: of(lot).name })}
             onClick={() => onPick([lot.id])}
           >
-            In the bag {i === 0 && lot.state === 'in' && <kbd className="pl-1 font-normal">D</kbd>}
+            {t('In the bag')} {i === 0 && lot.state === 'in' && <kbd className="pl-1 font-normal">D</kbd>}
           </Button>
         </li>
       ))}

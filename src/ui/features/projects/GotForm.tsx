@@ -17,6 +17,7 @@ import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
+import { t } from '../../language/index.ts';
 
 type Bought = Exclude<Wanted, { type: 'thread' }>;
 
@@ -39,13 +40,13 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
   const [shop, setShop] = useState('');
   const [fault, setFault] = useState<string | undefined>();
   const cost = parseMoney(price) ?? undefined;
-  const priceFault = price.trim() !== '' && cost === undefined ? 'Such as 12.50' : undefined;
+  const priceFault = price.trim() !== '' && cost === undefined ? t('Such as 12.50') : undefined;
   const send = async () => {
     if (priceFault) return;
     const made = wanted.type === 'need' ? makeForNeed(wanted) : makeMore(wanted);
     if (made) {
       if (await made) onDone();
-    } else setFault('It does not read. Say how much, such as 3.6 m, or how many.');
+    } else setFault(t('It does not read. Say how much, such as 3.6 m, or how many.'));
   };
   const makeForNeed = ({ project, standing: { need } }: Extract<Bought, { type: 'need' }>) => {
     const { sketch } = parseLine(line, { kind: need.kind, units, isKindSaid: true });
@@ -69,7 +70,10 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
     const bought = got.value;
     return act(
       (now) => createGot(now, project.id, need.id, bought, world.createId(), world.nowMs()),
-      `${bought.item.name} is in, promised to ${project.name}. It waits on the Bench for a home.`,
+      t('{name} is in, promised to {project}. It waits on the Bench for a home.', {
+        name: bought.item.name,
+        project: project.name,
+      }),
     );
   };
   const makeMore = ({ item, unit }: Extract<Bought, { type: 'restock' }>) => {
@@ -92,19 +96,19 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
           },
           [withAmount(item, bare, read.value)],
         ),
-      `More of ${item.name} is in. It waits on the Bench for a home.`,
+      t('More of {name} is in. It waits on the Bench for a home.', { name: item.name }),
     );
   };
   return (
     <Form
-      aria-label="What you got"
+      aria-label={t('What you got')}
       className="mt-1 grid gap-3 border-l-4 border-woad bg-linen p-3 md:grid-cols-4"
       onSend={send}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <div className="md:col-span-2">
         <TextField
-          label={wanted.type === 'need' ? 'What you got, in one line' : 'How much'}
+          label={wanted.type === 'need' ? t('What you got, in one line') : t('How much')}
           autoFocus
           value={line}
           fault={fault}
@@ -115,15 +119,15 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
         />
       </div>
       <TextField
-        label="Price"
+        label={t('Price')}
         inputMode="decimal"
         value={price}
         fault={priceFault}
         onChange={(event) => setPrice(event.target.value)}
       />
-      <TextField label="Where" of="items.source" value={shop} onChange={(event) => setShop(event.target.value)} />
+      <TextField label={t('Where')} of="items.source" value={shop} onChange={(event) => setShop(event.target.value)} />
       <div className="md:col-span-4">
-        <FormFoot save="Take it in" onDone={onDone} />
+        <FormFoot save={t('Take it in')} onDone={onDone} />
       </div>
     </Form>
   );

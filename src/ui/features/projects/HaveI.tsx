@@ -9,6 +9,7 @@ import { FileInput } from '../../components/FileInput.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { wordAmount } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 const IfTaken = lazy(async () => ({ default: (await import('./IfTaken.tsx')).IfTaken }));
 
@@ -48,11 +49,11 @@ export function HaveI() {
     return findNearest(lab, among, MOST).map(({ of }) => of);
   }, [household, finder, text, colour]);
   return (
-    <section aria-label="Do I have it already?" className="no-print max-w-3xl">
+    <section aria-label={t('Do I have it already?')} className="no-print max-w-3xl">
       <div className="flex flex-wrap items-center gap-2">
         <input
-          aria-label="Do I have it already?"
-          placeholder="Do I have a red ribbing already?"
+          aria-label={t('Do I have it already?')}
+          placeholder={t('Do I have a red ribbing already?')}
           maxLength={120}
           autoComplete="off"
           className="h-11 min-w-0 flex-1 basis-full rounded md:basis-0 border border-stone/60 bg-field px-2"
@@ -60,39 +61,39 @@ export function HaveI() {
           onChange={(event) => setText(event.target.value)}
         />
         <label className="flex min-h-11 items-center gap-2 text-sm text-stone">
-          by colour
+          {t('by colour')}
           <input
             type="color"
-            aria-label="Nearest to this colour"
+            aria-label={t('Nearest to this colour')}
             className="size-11 rounded border border-stone/60 bg-field"
             value={colour === '' ? UNDYED : colour}
             onChange={(event) => setColour(event.target.value)}
           />
         </label>
-        <Button onClick={() => camera.current?.click()}>Photograph it</Button>
+        <Button onClick={() => camera.current?.click()}>{t('Photograph it')}</Button>
         <FileInput
           ref={camera}
-          label="A photo of its colour"
+          label={t('A photo of its colour')}
           accept="image/*"
           capture="environment"
           onFiles={([file]) => readColour(file!, setColour)}
         />
         {colour !== '' && (
           <Button look="quiet" onClick={() => setColour('')}>
-            Any colour
+            {t('Any colour')}
           </Button>
         )}
       </div>
       {(text.trim() !== '' || colour !== '') && (
-        <ul aria-label="What is there">
-          {found.length === 0 && <li className="py-1.5">Nothing like it is in the stash.</li>}
+        <ul aria-label={t('What is there')}>
+          {found.length === 0 && <li className="py-1.5">{t('Nothing like it is in the stash.')}</li>}
           {found.map(({ lot, item }) => (
             <li key={lot.id} className="dotted-row flex items-center gap-3 py-1">
               <Swatch item={item} className="size-8 shrink-0" />
               <span data-name className="min-w-0 flex-1 break-words">
                 {item.name}
               </span>
-              <span className="tabular text-sm text-stone" {...explained('As its ticket says.')}>
+              <span className="tabular text-sm text-stone" {...explained(t('As its ticket says.'))}>
                 {wordAmount(item, lot, units)}
               </span>
             </li>
@@ -101,7 +102,7 @@ export function HaveI() {
       )}
       {text.trim() !== '' && taken !== text && (
         <Button look="quiet" onClick={() => setTaken(text)}>
-          What if I took it?
+          {t('What if I took it?')}
         </Button>
       )}
       {text.trim() !== '' && taken === text && (
@@ -118,6 +119,7 @@ function readColour(file: File, onColour: (hex: string) => void): void {
   startPhotographer([file], (news) => {
     const [found] = news.type === 'developed' ? news.findings.colours : [];
     if (found) onColour(found.hex);
-    else useApp.getState().tell({ tone: 'fault', text: 'That is no picture that this browser reads.', canUndo: false });
+    else
+      useApp.getState().tell({ tone: 'fault', text: t('That is no picture that this browser reads.'), canUndo: false });
   });
 }

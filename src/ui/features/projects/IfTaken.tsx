@@ -13,6 +13,7 @@ import { findClothsFor, findThreadsFor } from '../../state/threads.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { wordMatch, wordShift, wordThing } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 const SUPPOSED = { item: 'supposed' as ItemId, lot: 'supposed' as LotId };
 const MOST = 3;
@@ -51,7 +52,7 @@ function suppose(
 export function IfTaken({ line, colour }: { line: string; colour: string }) {
   const household = useHousehold();
   const supposed = useMemo(() => suppose(household, line, colour), [household, line, colour]);
-  if (!supposed) return <p className="mt-2">Say what it is and how much, such as red ribbing 1 m.</p>;
+  if (!supposed) return <p className="mt-2">{t('Say what it is and how much, such as red ribbing 1 m.')}</p>;
   return <Taken key={line} {...supposed} />;
 }
 
@@ -64,33 +65,33 @@ function Taken({ household, item, lot }: { household: Household; item: Item; lot
   const threads = useMemo(() => findThreadsFor(household, item, 1), [household, item]);
   const cloths = useMemo(() => findClothsFor(household, item, MOST), [household, item]);
   return (
-    <section aria-label="If you took it" className="mt-2 border-l-4 border-woad bg-linen px-3 py-2">
-      <p {...explained('Read from your line; what it does not say is what is usual for such a thing.')}>
+    <section aria-label={t('If you took it')} className="mt-2 border-l-4 border-woad bg-linen px-3 py-2">
+      <p {...explained(t('Read from your line; what it does not say is what is usual for such a thing.'))}>
         <span className="font-semibold">{item.name}</span>, {wordThing(item, units)}
-        {litres && `: takes about ${litres}.`}
+        {litres && t(': takes about {litres}.', { litres })}
       </p>
       {again ? (
         <button type="button" className="underline" onClick={again}>
-          Where it would live could not be worked out. Try again
+          {t('Where it would live could not be worked out. Try again')}
         </button>
       ) : homes === null ? (
-        <p className="text-stone">Trying every place …</p>
+        <p className="text-stone">{t('Trying every place …')}</p>
       ) : homes.length === 0 ? (
-        <p className="font-semibold text-madder">There is no room for it anywhere.</p>
+        <p className="font-semibold text-madder">{t('There is no room for it anywhere.')}</p>
       ) : (
-        <p {...explained('Every place was packed with it and priced like a plan; the cheapest comes first.')}>
-          It would live in {formatPlaceName(tree, homes[0]!.placeId)}
-          {homes.length > 1 && `, or in ${formatPlaceName(tree, homes[1]!.placeId)}`}.
+        <p {...explained(t('Every place was packed with it and priced like a plan; the cheapest comes first.'))}>
+          {t('It would live in {placeName}', { placeName: formatPlaceName(tree, homes[0]!.placeId) })}
+          {homes.length > 1 && t(', or in {placeName}', { placeName: formatPlaceName(tree, homes[1]!.placeId) })}.
         </p>
       )}
-      <ul aria-label="What it goes with">
+      <ul aria-label={t('What it goes with')}>
         {[...cloths, ...threads].map(({ of, deltaE, shifts }) => (
           <li key={of.id} className="dotted-row flex flex-wrap items-center gap-x-2 py-1">
             <Swatch item={of} className="size-6 shrink-0" />
             <span data-name className="min-w-40 flex-1 break-words">
               {of.name}
             </span>
-            <span className="text-sm text-stone" {...explained('How far the colours are apart, ΔE00.')}>
+            <span className="text-sm text-stone" {...explained(t('How far the colours are apart, ΔE00.'))}>
               {wordShift(deltaE, shifts)}; {wordMatch(getMatch(deltaE))}
             </span>
           </li>

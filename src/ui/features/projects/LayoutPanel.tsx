@@ -23,6 +23,7 @@ import { useSearch } from '../../state/useSearch.ts';
 import { wordLaid } from '../../text/layouts.ts';
 import { LayoutPicture } from './LayoutPicture.tsx';
 import { useSaveProject } from './useSaveProject.ts';
+import { t } from '../../language/index.ts';
 
 const PiecesForm = lazy(async () => ({ default: (await import('./PiecesForm.tsx')).PiecesForm }));
 const ShapeForm = lazy(async () => ({ default: (await import('./ShapeForm.tsx')).ShapeForm }));
@@ -92,28 +93,37 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
   const change = (amount: number) =>
     save(
       { needs: project.needs.map((one) => (one.id === need.id ? { ...one, amount } : one)) },
-      `${project.name}: ${need.part} takes ${formatClothLength(amount, units)}.`,
+      t('{project}: {part} takes {clothLength}.', {
+        project: project.name,
+        part: need.part,
+        clothLength: formatClothLength(amount, units),
+      }),
     );
   return (
-    <section aria-label="Laid out">
+    <section aria-label={t('Laid out')}>
       <h3 className="font-display text-lg font-semibold">
-        Laid out: <span data-name>{need.part}</span>
+        {t('Laid out:')} <span data-name>{need.part}</span>
       </h3>
       {!item && blocks.length > 0 && <WidthChoice widthMm={width} onChange={setWidth} />}
       {blocks.length === 0 && asked === null && (
         <p className="max-w-prose text-stone">
-          Give it its pieces with their sizes, and they are laid out on the cloth itself: often that takes less than the
-          pattern’s table says.
+          {t(
+            'Give it its pieces with their sizes, and they are laid out on the cloth itself: often that takes less than the pattern’s table says.',
+          )}
         </p>
       )}
       {endless.layout && (
         <p
           className="text-[15px]"
           {...explained(
-            `Its pieces laid on ${formatSize(strip[0]!.widthMm, units)}, without selvages and after the wash; then the wash and straight ends are added. No layout can be shorter than ${formatClothLength(endless.leastMm, units)}.`,
+            t(
+              'Its pieces laid on {size}, without selvages and after the wash; then the wash and straight ends are added. No layout can be shorter than {clothLength}.',
+              { size: formatSize(strip[0]!.widthMm, units), clothLength: formatClothLength(endless.leastMm, units) },
+            ),
           )}
         >
-          On {formatSize(widthMm, units)} it takes <strong>{formatClothLength(takesMm, units)}</strong>.{' '}
+          {t('On {size} it takes', { size: formatSize(widthMm, units) })}{' '}
+          <strong>{formatClothLength(takesMm, units)}</strong>.{' '}
           {wordLaid(
             {
               takesMm,
@@ -127,7 +137,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
             },
             units,
           )}
-          {(endless.isRunning || exact.isRunning) && <span className="text-stone"> Still looking …</span>}
+          {(endless.isRunning || exact.isRunning) && <span className="text-stone"> {t('Still looking …')}</span>}
         </p>
       )}
       {shown.layout &&
@@ -143,7 +153,9 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
           />
         ))}
       {(endless.failure ?? exact.failure) && (
-        <p role="alert">The layout could not be found: {endless.failure ?? exact.failure}</p>
+        <p role="alert">
+          {t('The layout could not be found:')} {endless.failure ?? exact.failure}
+        </p>
       )}
       <Suspense>
         {asked === 'pieces' && <PiecesForm project={project} part={need.part} onDone={close} />}
@@ -152,19 +164,19 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
       {asked === null && (
         <div className="no-print mt-1 flex flex-wrap gap-x-4">
           <Button look="quiet" autoFocus={wasAsked === 'pieces'} onClick={() => setAsked('pieces')}>
-            {pieces.length > 0 ? 'Change its pieces' : 'Write down its pieces'}
+            {pieces.length > 0 ? t('Change its pieces') : t('Write down its pieces')}
           </Button>
           {pieces.length > 0 && (
             <Button look="quiet" autoFocus={wasAsked === 'shape'} onClick={() => setAsked('shape')}>
-              Draw their shapes
+              {t('Draw their shapes')}
             </Button>
           )}
           <Link className={linkClass} to={`/projects/sums?backWidth=${encodeURIComponent(formatSize(widthMm, units))}`}>
-            Sums
+            {t('Sums')}
           </Link>
           {isWhole && !endless.isRunning && need.amount !== takesMm && !isOver(project) && (
             <Button look="quiet" onClick={() => void change(takesMm)}>
-              Reckon with this length
+              {t('Reckon with this length')}
             </Button>
           )}
           {need.amount !== undefined && need.kind === 'fabric' && (
@@ -176,7 +188,7 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
                 })
               }
             >
-              Work it out again
+              {t('Work it out again')}
             </Button>
           )}
         </div>
@@ -190,7 +202,7 @@ function WidthChoice({ widthMm, onChange }: { widthMm: number; onChange: (mm: nu
   const { units } = useHousehold().settings;
   return (
     <label className="no-print flex items-center gap-2 text-sm text-stone">
-      On cloth as wide as
+      {t('On cloth as wide as')}
       <select
         className="h-11 rounded border border-stone/60 bg-field px-2 md:h-8"
         value={widthMm}

@@ -7,6 +7,7 @@ import { useSize } from '../../components/useSize.ts';
 import { printFill } from '../../drawing/prints.ts';
 import { Tape } from '../../drawing/Tape.tsx';
 import { useHousehold } from '../../state/app.ts';
+import { t } from '../../language/index.ts';
 
 const MOST_HIGH_PX = 320;
 /** Room for a name on a piece, px. */
@@ -41,14 +42,14 @@ export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: L
       ref={frame}
       className="mt-1 min-h-24 overflow-hidden"
       {...explained(
-        'Drawn to scale: the tape is true, and pieces are as they were written down.',
-        'The pieces on the cloth',
+        t('Drawn to scale: the tape is true, and pieces are as they were written down.'),
+        t('The pieces on the cloth'),
       )}
     >
       {size && (
         <>
           <Tape lengthMm={lengthMm} scale={scale} offsetPx={0} system={units} />
-          <svg role="img" aria-label="The pieces on the cloth" width={width} height={height} className="block">
+          <svg role="img" aria-label={t('The pieces on the cloth')} width={width} height={height} className="block">
             <clipPath id={clip}>
               <path d={cloth} />
             </clipPath>
@@ -57,7 +58,7 @@ export function LayoutPicture({ layout, number, blocks, pieces, sheet, item }: L
               {print && <path d={cloth} fill={print} />}
               {(sheet.holes ?? []).map(({ xMm, yMm, widthMm, heightMm }, n) => (
                 <g key={n} transform={`translate(${yMm * scale} ${xMm * scale})`}>
-                  <title>Nothing is cut here</title>
+                  <title>{t('Nothing is cut here')}</title>
                   <rect
                     width={heightMm * scale}
                     height={widthMm * scale}

@@ -6,15 +6,15 @@ import { FileInput } from '../../components/FileInput.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { wordCount } from '../../text/index.ts';
 import { wordProject } from '../../text/projects.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const FAULTS: Record<NonNullable<ProjectRow['fault']>, string> = {
-  'no-name': 'has no name',
-  state: 'has a state that there is not',
-  due: 'has a day that is not written as 2026-12-24',
-  record: 'says more than there is room for',
-};
+const FAULTS = perLanguage((): Record<NonNullable<ProjectRow['fault']>, string> => ({
+  'no-name': t('has no name'),
+  state: t('has a state that there is not'),
+  due: t('has a day that is not written as 2026-12-24'),
+  record: t('says more than there is room for'),
+}));
 /** So many rows that do not read are told. */
 const MOST_TOLD = 8;
 
@@ -40,43 +40,45 @@ export function Lists() {
     const text = decodeText(new Uint8Array(await file.arrayBuffer()));
     const table = text.ok ? parseTable(text.value) : text;
     if (!table.ok) {
-      setBad([`${file.name} is no table that can be read.`]);
+      setBad([t('{file} is no table that can be read.', { file: file.name })]);
       return;
     }
     const rows = readProjects(table.value, household, world.nowMs(), () => world.createId());
     const projects = rows.flatMap(({ project }) => project ?? []);
-    setBad(rows.flatMap(({ row, fault }) => (fault ? [`Row ${row} ${FAULTS[fault]}.`] : [])));
+    setBad(
+      rows.flatMap(({ row, fault }) => (fault ? [t('Row {row} {faults}.', { row, faults: FAULTS()[fault] })] : [])),
+    );
     if (projects.length === 0) return;
-    const words = wordCount(projects.length, 'project');
+    const words = t('{n, plural, one {# project} other {# projects}}', { n: projects.length });
     const { events } = useApp.getState();
     const isDone = await act(
       (now) => createSaveProjects(now, projects, words, world.nowMs()),
-      `${words} read from ${file.name}.`,
+      t('{words} read from {file}.', { words, file: file.name }),
     );
     if (isDone && useApp.getState().events === events)
-      useApp.getState().tell({ tone: 'done', text: 'All of them are as they were.', canUndo: false });
+      useApp.getState().tell({ tone: 'done', text: t('All of them are as they were.'), canUndo: false });
   };
   const hasDue = [...household.projects.values()].some((project) => project.due);
   return (
-    <section aria-label="Lists" className="no-print mt-5">
+    <section aria-label={t('Lists')} className="no-print mt-5">
       <div className="flex flex-wrap gap-x-4">
         <Button look="quiet" onClick={() => files.current?.click()}>
-          Bring in a list
+          {t('Bring in a list')}
         </Button>
         <FileInput
           ref={files}
-          label="A list of projects"
+          label={t('A list of projects')}
           accept=".csv,.tsv,.txt"
           onFiles={([file]) => void readList(file!)}
         />
         {household.projects.size > 0 && (
           <Button look="quiet" onClick={() => void saveList()}>
-            Save as CSV
+            {t('Save as CSV')}
           </Button>
         )}
         {hasDue && (
           <Button look="quiet" onClick={() => void saveDays()}>
-            Due dates for a calendar
+            {t('Due dates for a calendar')}
           </Button>
         )}
       </div>

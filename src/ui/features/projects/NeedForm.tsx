@@ -15,6 +15,7 @@ import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault } from '../../text/index.ts';
 import { wordStitch } from '../../text/projects.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 interface NeedFormProps {
   readonly project: Project;
@@ -27,12 +28,12 @@ interface NeedFormProps {
 /** Lengths that a cutting figure can have, mm; as its class says. */
 const MOST = { repeatMm: 3000, straightenMm: 500, selvageMm: 200, seamMm: 100 };
 type Figure = keyof typeof MOST;
-const FIGURES: readonly (readonly [Figure, string, string])[] = [
-  ['repeatMm', 'Repeat of the print to match', 'none'],
-  ['straightenMm', 'Cut straight at each end', ''],
-  ['selvageMm', 'Selvage not used', ''],
-  ['seamMm', 'Seams not in the pieces', 'none'],
-];
+const FIGURES = perLanguage((): readonly (readonly [Figure, string, string])[] => [
+  ['repeatMm', t('Repeat of the print to match'), t('none')],
+  ['straightenMm', t('Cut straight at each end'), ''],
+  ['selvageMm', t('Selvage not used'), ''],
+  ['seamMm', t('Seams not in the pieces'), t('none')],
+]);
 
 interface Typed extends Record<Figure, string> {
   part: string;
@@ -69,18 +70,19 @@ function readTyped(
   units: UnitSystem,
 ): { part: Partial<Need>; faults: Faults } {
   const faults: Faults = {};
-  if (typed.part.trim() === '') faults.part = 'It needs a name.';
+  if (typed.part.trim() === '') faults.part = t('It needs a name.');
   let amount: number | undefined;
   if (typed.amount.trim() !== '') {
     const read = parseAmountIn(typed.amount, unit, units);
     if (!read.ok) faults.amount = wordAmountFault(read.fault, unit === 'length' ? formatClothLength(2400, units) : '6');
-    else if (read.value <= 0) faults.amount = 'It must be more than nothing.';
+    else if (read.value <= 0) faults.amount = t('It must be more than nothing.');
     else amount = read.value;
   }
   let seamMm: number | undefined;
   if (typed.seam.trim() !== '') {
     const read = parseLengthMm(typed.seam, units === 'metric' ? 'm' : 'yd');
-    if (!read.ok || read.value > 1e7) faults.seam = `Such as ${formatClothLength(18_000, units)}.`;
+    if (!read.ok || read.value > 1e7)
+      faults.seam = t('Such as {clothLength}.', { clothLength: formatClothLength(18_000, units) });
     else seamMm = read.value;
   }
   const stitch = seamMm === undefined ? undefined : (typed.stitch as Stitch);
@@ -89,13 +91,13 @@ function readTyped(
   if (typed.shrinkPercent.trim() !== '') {
     const percent = Number(typed.shrinkPercent.replace('%', '').replace(',', '.'));
     if (percent >= 0 && percent <= 30) cutting.shrinkPercent = percent;
-    else faults.shrinkPercent = 'Between 0 and 30 per cent.';
+    else faults.shrinkPercent = t('Between 0 and 30 per cent.');
   }
-  for (const [name] of FIGURES) {
+  for (const [name] of FIGURES()) {
     if (typed[name].trim() === '') continue;
     const read = parseLengthMm(typed[name], units === 'metric' ? 'cm' : 'in');
     if (!read.ok) faults[name] = wordAmountFault(read.fault, formatSize(50, units));
-    else if (read.value > MOST[name]) faults[name] = `At most ${formatSize(MOST[name], units)}.`;
+    else if (read.value > MOST[name]) faults[name] = t('At most {size}.', { size: formatSize(MOST[name], units) });
     else cutting[name] = read.value;
   }
   return {
@@ -126,30 +128,36 @@ export function NeedForm({ project, standing, onKeep, onRemove, onDone }: NeedFo
   });
   return (
     <Form
-      aria-label={`Change ${need.part}`}
+      aria-label={t('Change {part}', { part: need.part })}
       className="mt-1 border-l-4 border-woad bg-linen p-3"
       onSend={() => (Object.keys(faults).length > 0 ? undefined : onKeep(part).then(onDone))}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label={isCloth ? 'Which cloth of it' : 'What it is'}
+          label={isCloth ? t('Which cloth of it') : t('What it is')}
           of="projects.needs.part"
           autoFocus
           {...field('part')}
         />
-        <TextField label="How much" hint={isCloth ? 'Empty: it is worked out' : 'Empty: one'} {...field('amount')} />
+        <TextField
+          label={t('How much')}
+          hint={isCloth ? t('Empty: it is worked out') : t('Empty: one')}
+          {...field('amount')}
+        />
         {need.kind === 'thread' && (
           <>
             <TextField
-              label="So much is sewn with it"
-              placeholder={seamMm > 0 ? `about ${formatClothLength(seamMm, units)}` : ''}
-              hint={seamMm > 0 ? 'By the edges of its pieces, about' : 'All its seams, end to end'}
-              how="Six tenths of the edges of all pieces: two of them make a seam, hems are sewn once."
+              label={t('So much is sewn with it')}
+              placeholder={
+                seamMm > 0 ? t('about {clothLength}', { clothLength: formatClothLength(seamMm, units) }) : ''
+              }
+              hint={seamMm > 0 ? t('By the edges of its pieces, about') : t('All its seams, end to end')}
+              how={t('Six tenths of the edges of all pieces: two of them make a seam, hems are sewn once.')}
               {...field('seam')}
             />
             <SelectField
-              label="Sewn by"
+              label={t('Sewn by')}
               value={typed.stitch}
               onChange={({ target }) => setTyped({ ...typed, stitch: target.value })}
             >
@@ -164,21 +172,21 @@ export function NeedForm({ project, standing, onKeep, onRemove, onDone }: NeedFo
         {isCloth && (
           <>
             <SelectField
-              label="All pieces one way up"
+              label={t('All pieces one way up')}
               value={typed.oneWay}
               onChange={({ target }) => setTyped({ ...typed, oneWay: target.value })}
             >
-              <option value="">as the cloth says</option>
-              <option value="yes">yes</option>
-              <option value="no">no</option>
+              <option value="">{t('as the cloth says')}</option>
+              <option value="yes">{t('yes')}</option>
+              <option value="no">{t('no')}</option>
             </SelectField>
             <TextField
-              label="Shrinks, per cent"
+              label={t('Shrinks, per cent')}
               placeholder={used ? String(used.shrinkPercent) : ''}
-              hint="Empty: as its fibre does, unless washed"
+              hint={t('Empty: as its fibre does, unless washed')}
               {...field('shrinkPercent')}
             />
-            {FIGURES.map(([name, label, none]) => (
+            {FIGURES().map(([name, label, none]) => (
               <TextField
                 key={name}
                 label={label}
@@ -189,9 +197,9 @@ export function NeedForm({ project, standing, onKeep, onRemove, onDone }: NeedFo
           </>
         )}
       </div>
-      <FormFoot save="Keep it" onDone={onDone}>
+      <FormFoot save={t('Keep it')} onDone={onDone}>
         <Button look="quiet" onClick={() => void onRemove().then((isDone) => isDone && onDone())}>
-          It does not take this
+          {t('It does not take this')}
         </Button>
       </FormFoot>
     </Form>

@@ -11,6 +11,7 @@ import { wordNeedHow, wordNeedWay, wordThread, wordVerdict } from '../../text/pr
 import { AddLine } from './AddLine.tsx';
 import { LotButton } from './LotButton.tsx';
 import { useSaveProject } from './useSaveProject.ts';
+import { t } from '../../language/index.ts';
 
 const ChooseCloth = lazy(async () => ({ default: (await import('./ChooseCloth.tsx')).ChooseCloth }));
 const ChooseThing = lazy(async () => ({ default: (await import('./ChooseThing.tsx')).ChooseThing }));
@@ -37,8 +38,8 @@ export function Needs({ standing, laidId, onLay }: NeedsProps) {
     );
   };
   return (
-    <section aria-label="What it takes">
-      <h3 className="font-display text-lg font-semibold">What it takes</h3>
+    <section aria-label={t('What it takes')}>
+      <h3 className="font-display text-lg font-semibold">{t('What it takes')}</h3>
       <ul>
         {needs.map((one) => (
           <NeedRow
@@ -53,9 +54,13 @@ export function Needs({ standing, laidId, onLay }: NeedsProps) {
       {!isOver(project) && (
         <AddLine
           className="mt-2"
-          label="Something more that it takes"
-          placeholder="lining 1.4 m · zip 20 cm · 6 buttons"
-          add={need ? `Add ${need.kind === 'fabric' ? 'cloth' : `a ${wordKind(need.kind)}`}` : 'Add'}
+          label={t('Something more that it takes')}
+          placeholder={t('lining 1.4 m · zip 20 cm · 6 buttons')}
+          add={
+            need
+              ? t('Add {part}', { part: need.kind === 'fabric' ? t('cloth') : `a ${wordKind(need.kind)}` })
+              : t('Add')
+          }
           value={text}
           onChange={setText}
           isGood={need !== null}
@@ -97,10 +102,12 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
         <span
           className={`min-w-0 flex-1 text-sm ${state === 'there' ? 'text-stone' : 'font-semibold text-madder'}`}
           {...explained(
-            found?.ok ? wordNeedHow(found.value, units) : 'What it takes, less what is cut and what is promised to it.',
+            found?.ok
+              ? wordNeedHow(found.value, units)
+              : t('What it takes, less what is cut and what is promised to it.'),
           )}
         >
-          {need.isToGet && state === 'toGet' ? 'To be got. ' : ''}
+          {need.isToGet && state === 'toGet' ? t('To be got. ') : ''}
           {[wordVerdict(standing, units), wordThread(standing, units)].filter(Boolean).join(' ')}
           {found?.ok && state !== 'there' && (
             <span className="font-normal text-stone"> ({wordNeedWay(found.value.way)})</span>
@@ -115,31 +122,31 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
         <div className="mt-0.5 flex flex-wrap gap-x-4">
           {state !== 'there' && (
             <Button look="quiet" onClick={() => setAsked('choose')}>
-              {isCloth ? 'Which cloth would do?' : 'Take it from the stash'}
+              {isCloth ? t('Which cloth would do?') : t('Take it from the stash')}
             </Button>
           )}
           {state !== 'there' && !need.isToGet && (
             <Button look="quiet" onClick={() => void change({ isToGet: true })}>
-              It is to be got
+              {t('It is to be got')}
             </Button>
           )}
           {state !== 'there' && (
             <Button look="quiet" onClick={() => void change({ isThere: true, isToGet: undefined })}>
-              I have it
+              {t('I have it')}
             </Button>
           )}
           {(need.isThere || need.isToGet) && (
             <Button look="quiet" onClick={() => void change({ isThere: undefined, isToGet: undefined })}>
-              {need.isThere ? 'Not there after all' : 'Not to be got'}
+              {need.isThere ? t('Not there after all') : t('Not to be got')}
             </Button>
           )}
           {isCloth && !isLaid && (
             <Button look="quiet" onClick={onLay}>
-              Lay it out
+              {t('Lay it out')}
             </Button>
           )}
           <Button look="quiet" onClick={() => setAsked('change')}>
-            Change
+            {t('Change')}
           </Button>
         </div>
       )}
@@ -167,7 +174,7 @@ function Held({ held, unit }: { held: NeedStanding['promised'][number]; unit: Ne
   return (
     <p className="flex items-center gap-2">
       <LotButton id={lot.id} item={item} />
-      <span className="tabular shrink-0 text-sm text-stone" {...explained('Promised to this need.')}>
+      <span className="tabular shrink-0 text-sm text-stone" {...explained(t('Promised to this need.'))}>
         {formatAmount(promise.amount, unit, units)}
       </span>
       <Button
@@ -175,7 +182,7 @@ function Held({ held, unit }: { held: NeedStanding['promised'][number]; unit: Ne
         className="ml-auto"
         onClick={() => void act((now) => createRelease(now, lot.id, promise.id, world.nowMs()))}
       >
-        Release
+        {t('Release')}
       </Button>
     </p>
   );
@@ -196,7 +203,10 @@ function Rivals({ standing, projectId }: { standing: NeedStanding; projectId: Pr
           world.createId(),
           world.nowMs(),
         ),
-      `${formatAmount(Math.min(missing ?? 0, rival.amount), unit, units)} promised here instead of to ${rival.name}.`,
+      t('{amount} promised here instead of to {rival}.', {
+        amount: formatAmount(Math.min(missing ?? 0, rival.amount), unit, units),
+        rival: rival.name,
+      }),
     );
   };
   return (
@@ -204,11 +214,11 @@ function Rivals({ standing, projectId }: { standing: NeedStanding; projectId: Pr
       {rivals.map((rival) => (
         <li key={rival.promiseId} className="flex flex-wrap items-baseline gap-x-2 py-0.5 text-sm">
           <span data-name>
-            {rival.name} holds {formatAmount(rival.amount, unit, units)} of it.
+            {t('{rival} holds {amount} of it.', { rival: rival.name, amount: formatAmount(rival.amount, unit, units) })}
           </span>
           {missing !== null && (
             <Button look="quiet" className="text-sm" onClick={() => take(rival)}>
-              Take what is lacking
+              {t('Take what is lacking')}
             </Button>
           )}
         </li>

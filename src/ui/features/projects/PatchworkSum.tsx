@@ -3,8 +3,9 @@ import { listPatches, type Patches } from '../../../core/projects/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useHousehold, useOpen } from '../../state/app.ts';
 import { getProjectFacts } from '../../state/projects.ts';
-import { capitalise, wordCount } from '../../text/index.ts';
+import { capitalise } from '../../text/index.ts';
 import { Sum, useLengths } from './sumParts.tsx';
+import { t } from '../../language/index.ts';
 
 /** One drawn square stands for so many. */
 const PER_SQUARE = 20;
@@ -17,8 +18,8 @@ const MOST_NAMED = 3;
 export function PatchworkSum() {
   const household = useHousehold();
   const { fields, values } = useLengths({
-    square: { label: 'Square, with its seams', usualMm: 127 },
-    strip: { label: 'Strip, with its seams', usualMm: 63.5 },
+    square: { label: t('Square, with its seams'), usualMm: 127 },
+    strip: { label: t('Strip, with its seams'), usualMm: 63.5 },
   });
   const [squareMm, stripMm] = [values?.square ?? 0, values?.strip ?? 0];
   const patches = useMemo(
@@ -27,15 +28,17 @@ export function PatchworkSum() {
   );
   const sum = (key: 'squares' | 'strips') => patches.reduce((all, one) => all + one[key], 0);
   return (
-    <Sum title="A quilt from what is there" fields={fields}>
+    <Sum title={t('A quilt from what is there')} fields={fields}>
       <p
         className="mt-2"
         {...explained(
-          'Cottons of a quilt’s weight and their scraps, without what is promised; across and along each, odd scraps by half of their area.',
+          t(
+            'Cottons of a quilt’s weight and their scraps, without what is promised; across and along each, odd scraps by half of their area.',
+          ),
         )}
       >
-        <strong>{wordCount(sum('squares'), 'square')}</strong> in all, or {wordCount(sum('strips'), 'strip')} across the
-        cloth.
+        <strong>{t('{n, plural, one {# square} other {# squares}}', { n: sum('squares') })}</strong>{' '}
+        {t('in all, or {sum, plural, one {# strip} other {# strips}} across the cloth.', { sum: sum('strips') })}
       </p>
       <ul>
         {patches.map((one) => (
@@ -56,8 +59,11 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
     <li className="dotted-row py-1.5">
       <span className="flex items-baseline gap-3">
         <span className="w-20 font-semibold">{capitalise(family)}</span>
-        <span className="tabular min-w-0 flex-1 text-sm" {...explained('What the cloths of this colour give.')}>
-          {wordCount(squares, 'square')}, or {wordCount(strips, 'strip')}
+        <span className="tabular min-w-0 flex-1 text-sm" {...explained(t('What the cloths of this colour give.'))}>
+          {t(
+            '{squares, plural, one {# square} other {# squares}}, or {strips, plural, one {# strip} other {# strips}}',
+            { squares, strips },
+          )}
         </span>
       </span>
       <svg
@@ -65,7 +71,7 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
         width={drawn.length * (SIDE_PX + 1)}
         height={SIDE_PX}
         className="mt-1 block max-w-full"
-        {...explained(`Each stands for up to ${PER_SQUARE}.`)}
+        {...explained(t('Each stands for up to {perSQUARE}.', { perSQUARE: PER_SQUARE }))}
       >
         {drawn.map((colour, n) => (
           <rect
@@ -92,8 +98,8 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
           </button>
         ))}
         {from.length > MOST_NAMED && (
-          <span className="text-stone" {...explained('Cloths of this colour that are not named.')}>
-            and {from.length - MOST_NAMED} more
+          <span className="text-stone" {...explained(t('Cloths of this colour that are not named.'))}>
+            {t('and {mostNAMED} more', { mostNAMED: from.length - MOST_NAMED })}
           </span>
         )}
       </span>

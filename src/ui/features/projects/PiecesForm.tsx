@@ -6,16 +6,16 @@ import { AreaField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
-import { wordCount } from '../../text/index.ts';
 import { useSaveProject } from './useSaveProject.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const FAULTS: Record<PieceFault, string> = {
-  'no-size': 'has no size: write it as 38 × 62.',
-  'no-name': 'has no name.',
-  size: 'is larger than any cloth, or nothing.',
-  count: 'is cut between 1 and 500 times.',
-  shape: 'has corners that cross, are fewer than three or lie outside its size: write 0 0, 20 0, 16 12.',
-};
+const FAULTS = perLanguage((): Record<PieceFault, string> => ({
+  'no-size': t('has no size: write it as 38 × 62.'),
+  'no-name': t('has no name.'),
+  size: t('is larger than any cloth, or nothing.'),
+  count: t('is cut between 1 and 500 times.'),
+  shape: t('has corners that cross, are fewer than three or lie outside its size: write 0 0, 20 0, 16 12.'),
+}));
 /** A project takes so many kinds of piece. */
 const MOST = 500;
 
@@ -59,32 +59,31 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
   const others = (project.pieces ?? []).filter((piece) => !isOfPart(piece));
   const fault =
     bad && !bad.read.ok
-      ? `“${bad.line.trim()}” ${FAULTS[bad.read.fault]}`
+      ? `“${bad.line.trim()}” ${FAULTS()[bad.read.fault]}`
       : pieces.length + others.length > MOST
-        ? `At most ${MOST} kinds of piece.`
+        ? t('At most {most} kinds of piece.', { most: MOST })
         : undefined;
   return (
     <Form
-      aria-label="Pieces"
+      aria-label={t('Pieces')}
       className="mt-2 border-l-4 border-woad bg-linen p-3"
       onSend={() => (fault ? undefined : save({ pieces: [...others, ...pieces] }).then(onDone))}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <AreaField
-        label="Its pieces, one a line, as they are cut"
+        label={t('Its pieces, one a line, as they are cut')}
         rows={8}
         maxLength={20_000}
         autoFocus
-        placeholder={'2 sleeves 38 × 62\nback 46 × 74 on the fold\n4 pockets 15 × 15 either way'}
+        placeholder={t('2 sleeves 38 × 62\nback 46 × 74 on the fold\n4 pockets 15 × 15 either way')}
         value={text}
         fault={fault}
-        hint={`Across × along the grain. ${wordCount(
-          pieces.reduce((sum, piece) => sum + piece.count, 0),
-          'piece',
-        )} so far.`}
+        hint={t('Across × along the grain. {reduce, plural, one {# piece} other {# pieces}} so far.', {
+          reduce: pieces.reduce((sum, piece) => sum + piece.count, 0),
+        })}
         onChange={(event) => setText(event.target.value)}
       />
-      <FormFoot save="Keep them" onDone={onDone} />
+      <FormFoot save={t('Keep them')} onDone={onDone} />
     </Form>
   );
 }

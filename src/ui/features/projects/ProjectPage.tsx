@@ -18,6 +18,7 @@ import { Needs } from './Needs.tsx';
 import { Steps } from './Steps.tsx';
 import { printCard } from './printCard.ts';
 import { useSaveProject } from './useSaveProject.ts';
+import { formatFixed, t } from '../../language/index.ts';
 
 const FactsForm = lazy(async () => ({ default: (await import('./FactsForm.tsx')).FactsForm }));
 const FinishForm = lazy(async () => ({ default: (await import('./FinishForm.tsx')).FinishForm }));
@@ -46,35 +47,44 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
   const laid = cloths.find(({ need }) => need.id === laidId) ?? cloths[0];
   return (
     <Page
-      title="Projects"
+      title={t('Projects')}
       tabs={<ToProjects />}
       aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}
       foot={
         <>
           <Figure
             value={String(missing.length)}
-            label={missing.length === 1 ? 'thing missing' : 'things missing'}
-            how="Needs that are neither promised from the stash nor said to be there."
+            label={missing.length === 1 ? t('thing missing') : t('things missing')}
+            how={t('Needs that are neither promised from the stash nor said to be there.')}
           />
           <Figure
             value={wordMinutes(minutesLeft)}
-            label="of steps left"
-            how="The minutes of all steps that are not done; where none are said, a usual figure for such a step."
+            label={t('of steps left')}
+            how={t('The minutes of all steps that are not done; where none are said, a usual figure for such a step.')}
           />
           {cost.spent + cost.promised > 0 && (
             <Figure
-              value={(cost.spent + cost.promised).toFixed(2)}
-              label="is what it costs"
-              how={`By what was paid: ${cost.spent.toFixed(2)} was cut or used for it, ${cost.promised.toFixed(2)} is promised to it. ${cost.unknown > 0 ? `Of ${cost.unknown} promised nobody said the price.` : ''}`}
+              value={formatFixed(cost.spent + cost.promised, 2)}
+              label={t('is what it costs')}
+              how={t('By what was paid: {spent} was cut or used for it, {promised} is promised to it. {part}', {
+                spent: formatFixed(cost.spent, 2),
+                promised: formatFixed(cost.promised, 2),
+                part:
+                  cost.unknown > 0 ? t('Of {unknown} promised nobody said the price.', { unknown: cost.unknown }) : '',
+              })}
             />
           )}
-          <Figure value={String(gathered.length)} label="in its bag" how="Things that were put into its bag." />
+          <Figure
+            value={String(gathered.length)}
+            label={t('in its bag')}
+            how={t('Things that were put into its bag.')}
+          />
           {missing.length > 0 && (
             <p
               className="min-w-0 flex-1 truncate text-sm max-md:hidden"
-              {...explained('What is neither promised nor said to be there.')}
+              {...explained(t('What is neither promised nor said to be there.'))}
             >
-              <span className="font-semibold text-madder">Missing:</span> {wordMissing(missing, units)}
+              <span className="font-semibold text-madder">{t('Missing:')}</span> {wordMissing(missing, units)}
             </p>
           )}
         </>
@@ -111,20 +121,20 @@ function Head({ standing }: { standing: ProjectStanding }) {
   const letGo = () =>
     void act(
       (now) => createEndProject(now, project.id, 'givenUp', world.nowMs()),
-      `${project.name} is let go. Nothing is promised to it any more.`,
+      t('{project} is let go. Nothing is promised to it any more.', { project: project.name }),
     );
   const begin = () => {
     setEditing(false);
     setFinishing(true);
   };
   return (
-    <section aria-label="The project">
+    <section aria-label={t('The project')}>
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 data-name className="font-display text-[24px] leading-tight font-semibold">
           {project.name}
         </h2>
         <select
-          aria-label="How far it is"
+          aria-label={t('How far it is')}
           className="h-11 rounded border border-stone/60 bg-field px-2 text-sm md:h-8"
           value={project.state}
           onChange={(event) => {
@@ -141,30 +151,30 @@ function Head({ standing }: { standing: ProjectStanding }) {
           ))}
         </select>
         <Button look="quiet" onClick={() => setEditing(!isEditing)} aria-expanded={isEditing}>
-          Change what it is
+          {t('Change what it is')}
         </Button>
         {!isOver(project) && (
           <span className="no-print ml-auto flex flex-wrap gap-x-4">
             <Button look="quiet" onClick={() => void printCard(project)}>
-              Print its card
+              {t('Print its card')}
             </Button>
             <Button look="quiet" aria-expanded={isFinishing} onClick={() => setFinishing(!isFinishing)}>
-              It is done
+              {t('It is done')}
             </Button>
             <Button look="quiet" onClick={letGo}>
-              Give it up
+              {t('Give it up')}
             </Button>
           </span>
         )}
       </div>
       {what !== '' && (
-        <p className="text-stone" {...explained('As you said.')}>
+        <p className="text-stone" {...explained(t('As you said.'))}>
           {what}
         </p>
       )}
       {project.stopped && (
         <p className="mt-1" data-name>
-          <span className="font-semibold">Where it stopped:</span> {project.stopped}
+          <span className="font-semibold">{t('Where it stopped:')}</span> {project.stopped}
         </p>
       )}
       {project.notes !== '' && (

@@ -14,6 +14,7 @@ import { capitalise } from '../../text/index.ts';
 import { wordMinutes, wordMissing, wordProject, wordProjectState } from '../../text/projects.ts';
 import { AddLine } from './AddLine.tsx';
 import { ClothsOf, computeWallScale } from './ClothsOf.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 const Sittings = lazy(async () => ({ default: (await import('./Sittings.tsx')).Sittings }));
 const Lists = lazy(async () => ({ default: (await import('./Lists.tsx')).Lists }));
@@ -21,11 +22,11 @@ const TimerLine = lazy(async () => ({ default: (await import('./TimerLine.tsx'))
 
 const MINUTES = [15, 45, 90] as const;
 
-const SECTIONS: readonly (readonly [title: string, states: readonly ProjectState[]])[] = [
-  ['Going on', ['sewing', 'cut', 'gathered', 'waiting']],
-  ['Planned', ['planned']],
-  ['Ideas', ['idea']],
-];
+const SECTIONS = perLanguage((): readonly (readonly [title: string, states: readonly ProjectState[]])[] => [
+  [t('Going on'), ['sewing', 'cut', 'gathered', 'waiting']],
+  [t('Planned'), ['planned']],
+  [t('Ideas'), ['idea']],
+]);
 
 /** What is due comes first, then what was done on last. */
 function byTurn(a: ProjectStanding, b: ProjectStanding): number {
@@ -49,37 +50,41 @@ export function ProjectsPage() {
   const scale = computeWallScale(going, ((size?.width ?? 360) - 40 - 24 * (columns - 1)) / columns);
   return (
     <Page
-      title="Projects"
+      title={t('Projects')}
       tabs={
         <span className="flex gap-5">
           <Link className={linkClass} to="/projects/shop">
-            Shop card
+            {t('Shop card')}
           </Link>
           <Link className={linkClass} to="/projects/goals">
-            Squares and strips
+            {t('Squares and strips')}
           </Link>
           <Link className={linkClass} to="/projects/sums">
-            Sums
+            {t('Sums')}
           </Link>
         </span>
       }
       foot={
         <>
-          <Figure value={String(going.length)} label="not done yet" how="Ideas are counted, what was let go is not." />
+          <Figure
+            value={String(going.length)}
+            label={t('not done yet')}
+            how={t('Ideas are counted, what was let go is not.')}
+          />
           <Figure
             value={String(going.filter((one) => one.missing.length > 0).length)}
-            label="with something missing"
-            how="Of which some need is neither promised from the stash nor said to be there."
+            label={t('with something missing')}
+            how={t('Of which some need is neither promised from the stash nor said to be there.')}
           />
           <Figure
             value={String(contested)}
-            label="want what another holds"
-            how="Short of a cloth of which another project holds some."
+            label={t('want what another holds')}
+            how={t('Short of a cloth of which another project holds some.')}
           />
           <Figure
             value={wordMinutes(left)}
-            label="of steps left"
-            how="The minutes of all steps that are not done; where none are said, a usual figure for such a step."
+            label={t('of steps left')}
+            how={t('The minutes of all steps that are not done; where none are said, a usual figure for such a step.')}
           />
         </>
       }
@@ -95,11 +100,12 @@ export function ProjectsPage() {
         <Suspense>{minutes > 0 && <Sittings minutes={minutes} />}</Suspense>
         {standings.length === 0 && (
           <p className="mt-6 max-w-prose text-stone">
-            Nothing is planned yet. Name what you would like to make: a project keeps together what it takes, says
-            whether there is enough, and remembers where you stopped.
+            {t(
+              'Nothing is planned yet. Name what you would like to make: a project keeps together what it takes, says whether there is enough, and remembers where you stopped.',
+            )}
           </p>
         )}
-        {SECTIONS.map(([title, states]) => {
+        {SECTIONS().map(([title, states]) => {
           const some = going.filter(({ project }) => states.includes(project.state));
           return (
             some.length > 0 && (
@@ -122,7 +128,7 @@ export function ProjectsPage() {
         </Suspense>
         {over.length > 0 && (
           <details className="mt-5">
-            <summary className="min-h-9 cursor-pointer text-stone">Done and let go</summary>
+            <summary className="min-h-9 cursor-pointer text-stone">{t('Done and let go')}</summary>
             <ul>
               {over.map(({ project }) => (
                 <li key={project.id} className="dotted-row">
@@ -154,7 +160,7 @@ function Tile({ standing, scale }: { standing: ProjectStanding; scale: number })
           <span className="shrink-0 text-sm text-stone">{wordProjectState(project.state)}</span>
         </span>
         {what !== '' && (
-          <span className="block break-words text-sm text-stone" {...explained('As you said.')}>
+          <span className="block break-words text-sm text-stone" {...explained(t('As you said.'))}>
             {what}
           </span>
         )}
@@ -163,23 +169,25 @@ function Tile({ standing, scale }: { standing: ProjectStanding; scale: number })
         </span>
         <span
           className="block truncate text-sm"
-          {...explained('The first step that is not done, and about how long all that are not take.')}
+          {...explained(t('The first step that is not done, and about how long all that are not take.'))}
         >
           {next ? (
             <>
               <span className="font-semibold">{next.name}</span>
-              <span className="text-stone">, {wordMinutes(minutesLeft)} left in all</span>
+              <span className="text-stone">{t(', {minutes} left in all', { minutes: wordMinutes(minutesLeft) })}</span>
             </>
           ) : (
-            <span className="text-stone">{project.steps.length > 0 ? 'All steps are done' : 'No steps yet'}</span>
+            <span className="text-stone">{project.steps.length > 0 ? t('All steps are done') : t('No steps yet')}</span>
           )}
         </span>
         {missing.length > 0 && (
           <span
             className="block truncate text-sm"
-            {...explained('What is neither promised to it nor said to be there.')}
+            {...explained(t('What is neither promised to it nor said to be there.'))}
           >
-            <span className="font-semibold text-madder">{contested.length > 0 ? 'Wanted twice' : 'Missing'}:</span>{' '}
+            <span className="font-semibold text-madder">
+              {contested.length > 0 ? t('Wanted twice') : t('Missing')}:
+            </span>{' '}
             {wordMissing(contested.length > 0 ? contested : missing, units)}
           </span>
         )}
@@ -192,8 +200,8 @@ function Tile({ standing, scale }: { standing: ProjectStanding; scale: number })
 function MinutesChoice({ minutes }: { minutes: number }) {
   const [, setParams] = useSearchParams();
   return (
-    <div role="group" aria-label="How long you have" className="flex items-center gap-2">
-      <span className="text-stone">I have</span>
+    <div role="group" aria-label={t('How long you have')} className="flex items-center gap-2">
+      <span className="text-stone">{t('I have')}</span>
       {MINUTES.map((one) => (
         <Button
           key={one}
@@ -201,7 +209,7 @@ function MinutesChoice({ minutes }: { minutes: number }) {
           className={one === minutes ? 'bg-linen outline-2 outline-woad' : ''}
           onClick={() => setParams(one === minutes ? {} : { minutes: String(one) })}
         >
-          <span {...explained('A time to sit down for.')}>{one} min</span>
+          <span {...explained(t('A time to sit down for.'))}>{t('{one} min', { one })}</span>
         </Button>
       ))}
     </div>
@@ -233,9 +241,9 @@ function NewProject() {
       <AddLine
         id="new-project"
         className="flex-1 basis-full md:basis-0"
-        label="What would you like to make?"
-        placeholder="What would you like to make?"
-        add="Begin it"
+        label={t('What would you like to make?')}
+        placeholder={t('What would you like to make?')}
+        add={t('Begin it')}
         value={name}
         onChange={setName}
         isGood={name.trim() !== ''}

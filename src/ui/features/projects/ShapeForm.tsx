@@ -9,6 +9,7 @@ import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { SelectField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useSaveProject } from './useSaveProject.ts';
+import { t } from '../../language/index.ts';
 
 const SHAPES = listShapes();
 
@@ -39,29 +40,29 @@ export function ShapeForm({ project, part, onDone }: { project: Project; part: s
   };
   return (
     <Form
-      aria-label="Shapes"
+      aria-label={t('Shapes')}
       className="mt-2 border-l-4 border-woad bg-linen p-3"
       onSend={keep}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <div className="grid gap-3 sm:grid-cols-2">
-        <SelectField label="Piece" autoFocus value={id} onChange={(event) => setId(event.target.value)}>
+        <SelectField label={t('Piece')} autoFocus value={id} onChange={(event) => setId(event.target.value)}>
           {pieces.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
-              {outlineOf(one) ? ' (drawn)' : ''}
+              {outlineOf(one) ? t(' (drawn)') : ''}
             </option>
           ))}
         </SelectField>
         <SelectField
-          label="Begin from"
+          label={t('Begin from')}
           value=""
           onChange={(event) => {
             const shape = SHAPES.find((one) => one.name === event.target.value);
             if (shape) draw(shape.draw(piece.widthMm, piece.heightMm));
           }}
         >
-          <option value="">as it is</option>
+          <option value="">{t('as it is')}</option>
           {SHAPES.map(({ name }) => (
             <option key={name} value={name}>
               {name}
@@ -72,7 +73,7 @@ export function ShapeForm({ project, part, onDone }: { project: Project; part: s
       <div className="mt-3">
         <OutlineEditor
           key={piece.id}
-          label={`The shape of ${piece.name}`}
+          label={t('The shape of {piece}', { piece: piece.name })}
           widthMm={piece.widthMm}
           heightMm={piece.heightMm}
           outline={outline ?? toBoxOutline(piece.widthMm, piece.heightMm)}
@@ -82,17 +83,19 @@ export function ShapeForm({ project, part, onDone }: { project: Project; part: s
         />
       </div>
       <p className="mt-1 text-sm text-stone">
-        The grain runs from top to bottom.{piece.isOnFold ? ' The left edge is the fold.' : ''}
+        {t('The grain runs from top to bottom.{part}', {
+          part: piece.isOnFold ? t(' The left edge is the fold.') : '',
+        })}
       </p>
       {crossed && (
         <p role="alert" className="mt-1 text-sm font-semibold text-madder">
-          Edges of {crossed.name} cross each other.
+          {t('Edges of {crossed} cross each other.', { crossed: crossed.name })}
         </p>
       )}
-      <FormFoot save="Keep the shapes" onDone={onDone}>
+      <FormFoot save={t('Keep the shapes')} onDone={onDone}>
         {outline && (
           <Button look="quiet" onClick={() => draw(null)}>
-            A plain rectangle
+            {t('A plain rectangle')}
           </Button>
         )}
       </FormFoot>

@@ -9,6 +9,7 @@ import { getProjectFacts, getStandings } from '../../state/projects.ts';
 import { capitalise, formatAmount } from '../../text/index.ts';
 import { HaveI } from './HaveI.tsx';
 import { ToProjects } from './ToProjects.tsx';
+import { t } from '../../language/index.ts';
 
 const GotForm = lazy(async () => ({ default: (await import('./GotForm.tsx')).GotForm }));
 
@@ -31,19 +32,19 @@ export function ShopPage() {
   const forProjects = wanted.filter(({ type }) => type !== 'restock');
   const low = wanted.filter(({ type }) => type === 'restock');
   return (
-    <Page title="Shop card" tabs={<ToProjects />}>
+    <Page title={t('Shop card')} tabs={<ToProjects />}>
       <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-5">
         <HaveI />
-        {wanted.length === 0 && <p className="mt-4">Nothing is missing, and nothing runs low.</p>}
-        <List title="For projects" wanted={forProjects} />
-        <List title="Runs low" wanted={low} />
+        {wanted.length === 0 && <p className="mt-4">{t('Nothing is missing, and nothing runs low.')}</p>}
+        <List title={t('For projects')} wanted={forProjects} />
+        <List title={t('Runs low')} wanted={low} />
         <Suspense>
           <Unmatched />
           <Budget />
         </Suspense>
         {wanted.length > 0 && (
           <Button look="quiet" className="no-print mt-4" onClick={() => window.print()}>
-            Print it
+            {t('Print it')}
           </Button>
         )}
       </div>
@@ -68,16 +69,29 @@ function List({ title, wanted }: { title: string; wanted: readonly Wanted[] }) {
 /** What it is, and for what. */
 function useWords(wanted: Wanted): readonly [what: string, why: string] {
   const { units } = useHousehold().settings;
-  if (wanted.type === 'thread') return [`Thread to go with ${wanted.cloth.name}`, `for ${wanted.project.name}`];
+  if (wanted.type === 'thread')
+    return [
+      t('Thread to go with {cloth}', { cloth: wanted.cloth.name }),
+      t('for {project}', { project: wanted.project.name }),
+    ];
   if (wanted.type === 'restock') {
     const { item, present, mark, unit } = wanted;
-    return [item.name, `${formatAmount(present, unit, units)} left, wanted ${formatAmount(mark, unit, units)}`];
+    return [
+      item.name,
+      t('{amount} left, wanted {amount2}', {
+        amount: formatAmount(present, unit, units),
+        amount2: formatAmount(mark, unit, units),
+      }),
+    ];
   }
   const { need, missing, unit, item } = wanted.standing;
   const much = missing !== null && (unit === 'length' || missing > 1) ? `, ${formatAmount(missing, unit, units)}` : '';
-  const of = need.kind === 'fabric' && item ? ` like ${item.name}` : '';
-  const words = need.kind === 'fabric' ? `${capitalise(need.part)} cloth${of}` : capitalise(need.part);
-  return [`${words}${much}`, `for ${wanted.project.name}`];
+  const of = need.kind === 'fabric' && item ? t(' like {name}', { name: item.name }) : '';
+  const words =
+    need.kind === 'fabric'
+      ? t('{capitalise} cloth{of}', { capitalise: capitalise(need.part), of })
+      : capitalise(need.part);
+  return [`${words}${much}`, t('for {project}', { project: wanted.project.name })];
 }
 
 function Line({ wanted }: { wanted: Wanted }) {
@@ -93,8 +107,8 @@ function Line({ wanted }: { wanted: Wanted }) {
           <span className="block text-sm text-stone">{why}</span>
         </span>
         {wanted.type !== 'thread' && !isAsked && (
-          <Button className="no-print" aria-label={`Got it: ${what}`} onClick={() => setAsked(true)}>
-            Got it
+          <Button className="no-print" aria-label={t('Got it: {what}', { what })} onClick={() => setAsked(true)}>
+            {t('Got it')}
           </Button>
         )}
       </div>
@@ -119,7 +133,7 @@ function Unmatched() {
   return (
     <details className="mt-4 max-w-3xl">
       <summary className="min-h-9 cursor-pointer font-display text-lg font-semibold">
-        Cloths that no thread goes with
+        {t('Cloths that no thread goes with')}
       </summary>
       <ul>
         {cloths.slice(0, MOST_UNMATCHED).map(({ item, lengthMm }) => (
@@ -128,7 +142,7 @@ function Unmatched() {
             <span data-name className="min-w-0 flex-1 break-words">
               {item.name}
             </span>
-            <span className="tabular text-sm text-stone" {...explained('All its lengths, added up.')}>
+            <span className="tabular text-sm text-stone" {...explained(t('All its lengths, added up.'))}>
               {formatAmount(lengthMm, 'length', units)}
             </span>
           </li>

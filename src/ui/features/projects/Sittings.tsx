@@ -8,6 +8,7 @@ import { useHousehold, world } from '../../state/app.ts';
 import { findBag, getStandings } from '../../state/projects.ts';
 import { useTimer } from '../../state/timer.ts';
 import { wordMinutes, wordMissing, wordStepStation } from '../../text/projects.ts';
+import { formatFixed, perLanguage, t } from '../../language/index.ts';
 
 /** What can be done in so many minutes, with where it lies; and what is done better at once. */
 export function Sittings({ minutes }: { minutes: number }) {
@@ -18,11 +19,15 @@ export function Sittings({ minutes }: { minutes: number }) {
   const sittings = listSittings(standings, minutes, pace, threaded);
   const batches = listBatches(standings, pace);
   return (
-    <section aria-label={`In ${minutes} minutes`} className="mt-3 border-l-4 border-woad bg-linen px-3 py-2">
+    <section
+      aria-label={t('In {minutes} minutes', { minutes })}
+      className="mt-3 border-l-4 border-woad bg-linen px-3 py-2"
+    >
       {sittings.length === 0 && (
         <p>
-          Nothing that is planned or going on has a step left that fits. Write steps down on a project’s page, and say
-          that it is planned: ideas are not counted.
+          {t(
+            'Nothing that is planned or going on has a step left that fits. Write steps down on a project’s page, and say that it is planned: ideas are not counted.',
+          )}
         </p>
       )}
       <ul>
@@ -32,20 +37,22 @@ export function Sittings({ minutes }: { minutes: number }) {
       </ul>
       {batches.map(({ station, steps, minutes: all }) => (
         <p key={station} className="mt-1 text-sm">
-          <span className="font-semibold">All at once {wordStepStation(station)}:</span>{' '}
+          <span className="font-semibold">
+            {t('All at once {stepStation}:', { stepStation: wordStepStation(station) })}
+          </span>{' '}
           <span data-name>
             {steps.map(({ project, step }) => `${project.name} (${step.name.toLowerCase()})`).join(', ')}
           </span>
-          <span className="text-stone" {...explained('The minutes of these steps added up.')}>
-            , about {wordMinutes(all)}
+          <span className="text-stone" {...explained(t('The minutes of these steps added up.'))}>
+            {t(', about {minutes}', { minutes: wordMinutes(all) })}
           </span>
         </p>
       ))}
       {sittings.length > 0 && (
-        <p className="mt-1 text-sm text-stone" {...explained(howPace(pace), 'Minutes of steps')}>
-          Minutes are as you said, put right by what was timed:{' '}
-          {computeStepLeft({ id: 'x', name: 'x', station: 'sewing', minutes: 30 }, pace).toFixed(0)} for 30 at the
-          machine.
+        <p className="mt-1 text-sm text-stone" {...explained(howPace(pace), t('Minutes of steps'))}>
+          {t('Minutes are as you said, put right by what was timed: {stepLeft} for 30 at the machine.', {
+            stepLeft: computeStepLeft({ id: 'x', name: 'x', station: 'sewing', minutes: 30 }, pace).toFixed(0),
+          })}
         </p>
       )}
     </section>
@@ -56,12 +63,19 @@ export function Sittings({ minutes }: { minutes: number }) {
 const listThreaded = ({ lots, items }: Household): Item[] =>
   [...lots.values()].flatMap((lot) => (lot.isThreaded && lot.state !== 'gone' ? (items.get(lot.itemId) ?? []) : []));
 
-const THREADING = { on: 'the machine is threaded for it', other: 'thread the machine anew' } as const;
+const THREADING = perLanguage(
+  () => ({ on: t('the machine is threaded for it'), other: t('thread the machine anew') }) as const,
+);
 
 const howPace = (pace: ReturnType<typeof learnPace>) =>
-  `Learnt from steps that were timed, station by station: ${Object.entries(pace)
-    .map(([station, share]) => `${station} ${share.toFixed(2)}`)
-    .join(', ')} of what was said. Four steps as said weigh against them.`;
+  t(
+    'Learnt from steps that were timed, station by station: {entries} of what was said. Four steps as said weigh against them.',
+    {
+      entries: Object.entries(pace)
+        .map(([station, share]) => `${station} ${formatFixed(share, 2)}`)
+        .join(', '),
+    },
+  );
 
 function SittingLine({ sitting }: { sitting: Sitting }) {
   const household = useHousehold();
@@ -70,12 +84,12 @@ function SittingLine({ sitting }: { sitting: Sitting }) {
   const { project, missing, toGather } = standing;
   const [first] = steps;
   const bag = findBag(household, project);
-  const where = bag ? (bag.at === 'out' ? 'its bag is out' : bag.at) : '';
+  const where = bag ? (bag.at === 'out' ? t('its bag is out') : bag.at) : '';
   const why = isReady
     ? where
     : toGather.length > 0 && project.bagLotId !== undefined
-      ? 'not gathered yet'
-      : `${wordMissing(missing, units)} missing`;
+      ? t('not gathered yet')
+      : t('{missing} missing', { missing: wordMissing(missing, units) });
   const start = (id: ProjectId, stepId: string) =>
     useTimer.setState({ running: { projectId: id, stepId, sinceMs: world.nowMs() } });
   return (
@@ -85,20 +99,22 @@ function SittingLine({ sitting }: { sitting: Sitting }) {
           {project.name}
         </Link>
         <span data-name>
-          : {steps.map((step) => step.name.charAt(0).toLowerCase() + step.name.slice(1)).join(', then ')}
+          : {steps.map((step) => step.name.charAt(0).toLowerCase() + step.name.slice(1)).join(t(', then '))}
         </span>
         <span data-name className={`block text-sm ${isReady ? 'text-stone' : 'font-semibold text-madder'}`}>
           {why}
         </span>
         <span className="block text-sm text-stone">
-          {[threading ? THREADING[threading] : '', needsIron ? 'the iron is needed' : ''].filter(Boolean).join('; ')}
+          {[threading ? THREADING()[threading] : '', needsIron ? t('the iron is needed') : '']
+            .filter(Boolean)
+            .join('; ')}
         </span>
       </span>
-      <span className="tabular text-sm text-stone" {...explained('What these steps are likely to take.')}>
-        {isBegun ? 'goes on for longer' : `about ${wordMinutes(minutes)}`}
+      <span className="tabular text-sm text-stone" {...explained(t('What these steps are likely to take.'))}>
+        {isBegun ? t('goes on for longer') : t('about {minutes}', { minutes: wordMinutes(minutes) })}
       </span>
-      <Button aria-label={`Start ${project.name}`} onClick={() => start(project.id, first!.id)}>
-        Start
+      <Button aria-label={t('Start {project}', { project: project.name })} onClick={() => start(project.id, first!.id)}>
+        {t('Start')}
       </Button>
     </li>
   );

@@ -8,6 +8,7 @@ import { useTimer } from '../../state/timer.ts';
 import { wordMinutes, wordStepStation } from '../../text/projects.ts';
 import { AddLine } from './AddLine.tsx';
 import { useSaveProject } from './useSaveProject.ts';
+import { t } from '../../language/index.ts';
 
 /** The steps of the work in their order; the first that is not done comes next. */
 export function Steps({ project, next }: { project: Project; next: Step | null }) {
@@ -31,8 +32,8 @@ export function Steps({ project, next }: { project: Project; next: Step | null }
     return save({ steps });
   };
   return (
-    <section aria-label="Steps" className="mt-5">
-      <h3 className="font-display text-lg font-semibold">Steps</h3>
+    <section aria-label={t('Steps')} className="mt-5">
+      <h3 className="font-display text-lg font-semibold">{t('Steps')}</h3>
       <ol>
         {project.steps.map((step, at) => (
           <li key={step.id} className="dotted-row flex min-h-11 flex-wrap items-center gap-x-3 md:min-h-9">
@@ -57,24 +58,24 @@ export function Steps({ project, next }: { project: Project; next: Step | null }
               className="tabular w-24 text-right text-sm"
               {...explained(
                 step.spentMinutes === undefined
-                  ? 'As you said, or a usual figure for such a step.'
-                  : 'What was noted while it was done.',
+                  ? t('As you said, or a usual figure for such a step.')
+                  : t('What was noted while it was done.'),
               )}
             >
               {step.spentMinutes === undefined
-                ? `about ${wordMinutes(getStepMinutes(step))}`
-                : `took ${wordMinutes(step.spentMinutes)}`}
+                ? t('about {minutes}', { minutes: wordMinutes(getStepMinutes(step)) })
+                : t('took {minutes}', { minutes: wordMinutes(step.spentMinutes) })}
             </span>
             {step === next && running?.stepId !== step.id && (
               <Button look="quiet" onClick={() => start(step.id)}>
-                Start it
+                {t('Start it')}
               </Button>
             )}
             <span className="flex gap-2">
               <Button
                 look="quiet"
                 disabled={at === 0}
-                aria-label={`${step.name}: earlier`}
+                aria-label={t('{step}: earlier', { step: step.name })}
                 onClick={() => void move(at, -1)}
               >
                 ↑
@@ -82,14 +83,14 @@ export function Steps({ project, next }: { project: Project; next: Step | null }
               <Button
                 look="quiet"
                 disabled={at === project.steps.length - 1}
-                aria-label={`${step.name}: later`}
+                aria-label={t('{step}: later', { step: step.name })}
                 onClick={() => void move(at, 1)}
               >
                 ↓
               </Button>
               <Button
                 look="quiet"
-                aria-label={`${step.name}: take it out`}
+                aria-label={t('{step}: take it out', { step: step.name })}
                 onClick={() => void save({ steps: project.steps.filter((one) => one.id !== step.id) })}
               >
                 ×
@@ -100,9 +101,9 @@ export function Steps({ project, next }: { project: Project; next: Step | null }
       </ol>
       <AddLine
         className="mt-2 md:max-w-xl"
-        label="One step more"
-        placeholder="Set the sleeves in 45"
-        add="Add step"
+        label={t('One step more')}
+        placeholder={t('Set the sleeves in 45')}
+        add={t('Add step')}
         value={text}
         onChange={setText}
         isGood={typed !== null}

@@ -9,11 +9,11 @@ import {
 import { formatClothLength, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { wordCount } from '../../text/index.ts';
 import { useApp } from '../../state/app.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Sum, useLengths } from './sumParts.tsx';
 import { ToProjects } from './ToProjects.tsx';
+import { t } from '../../language/index.ts';
 
 const PatchworkSum = lazy(async () => ({ default: (await import('./PatchworkSum.tsx')).PatchworkSum }));
 
@@ -21,7 +21,7 @@ const PatchworkSum = lazy(async () => ({ default: (await import('./PatchworkSum.
 export function SumsPage() {
   const ticket = useApp((state) => state.ticket);
   return (
-    <Page title="Sums" tabs={<ToProjects />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
+    <Page title={t('Sums')} tabs={<ToProjects />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
       <div className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 px-4 py-3 md:grid-cols-2 md:overflow-y-auto md:px-5">
         <QuiltBackSum />
         <BindingSum />
@@ -40,24 +40,30 @@ const DRAWN_PX = 150;
 
 function QuiltBackSum() {
   const { fields, values, units } = useLengths({
-    topWide: { label: 'Quilt top, across', usualMm: 1600 },
-    topLong: { label: 'Quilt top, along', usualMm: 2000 },
-    backWidth: { label: 'Width of the cloth', usualMm: 1100 },
+    topWide: { label: t('Quilt top, across'), usualMm: 1600 },
+    topLong: { label: t('Quilt top, along'), usualMm: 2000 },
+    backWidth: { label: t('Width of the cloth'), usualMm: 1100 },
   });
   const backs = values && computeQuiltBacks(values.topWide, values.topLong, values.backWidth);
   const [best, other] = backs ?? [];
   return (
-    <Sum title="A quilt back" fields={fields}>
+    <Sum title={t('A quilt back')} fields={fields}>
       {values && best && other && (
         <div className="mt-2 flex items-start gap-4">
           <p
             className="min-w-0 flex-1"
-            {...explained('10 cm more on each side; as many widths as cover it, both ways tried.')}
+            {...explained(t('10 cm more on each side; as many widths as cover it, both ways tried.'))}
           >
-            <strong>{length(best.lengthMm, units)}</strong>: {wordCount(best.widths, 'width')} of{' '}
-            {length(best.pieceMm, units)},{' '}
-            {best.runs === 'along' ? 'running along the quilt' : 'running across the quilt'}. The other way it takes{' '}
-            {length(other.lengthMm, units)}.
+            <strong>{length(best.lengthMm, units)}</strong>
+            {t(
+              ': {widths, plural, one {# width} other {# widths}} of {pieceMm}, {part}. The other way it takes {lengthMm}.',
+              {
+                widths: best.widths,
+                pieceMm: length(best.pieceMm, units),
+                part: best.runs === 'along' ? t('running along the quilt') : t('running across the quilt'),
+                lengthMm: length(other.lengthMm, units),
+              },
+            )}
           </p>
           <BackPicture
             wideMm={values.topWide + 200}
@@ -85,7 +91,7 @@ function BackPicture({ wideMm, longMm, widths, widthMm, isAlong }: BackPicturePr
   const scale = DRAWN_PX / Math.max(wideMm, longMm);
   const [w, h] = [wideMm * scale, longMm * scale];
   return (
-    <svg role="img" aria-label="The back and its joins" width={w} height={h} className="shrink-0">
+    <svg role="img" aria-label={t('The back and its joins')} width={w} height={h} className="shrink-0">
       <rect width={w} height={h} fill="var(--color-linen)" stroke="var(--color-ink)" />
       <rect
         x={100 * scale}
@@ -113,22 +119,25 @@ function BackPicture({ wideMm, longMm, widths, widthMm, isAlong }: BackPicturePr
 
 function BindingSum() {
   const { fields, values, units } = useLengths({
-    boundWide: { label: 'What is bound, across', usualMm: 1600 },
-    boundLong: { label: 'What is bound, along', usualMm: 2000 },
-    boundStrip: { label: 'Strips cut', usualMm: 63.5 },
-    boundWidth: { label: 'Width of the cloth', usualMm: 1100 },
+    boundWide: { label: t('What is bound, across'), usualMm: 1600 },
+    boundLong: { label: t('What is bound, along'), usualMm: 2000 },
+    boundStrip: { label: t('Strips cut'), usualMm: 63.5 },
+    boundWidth: { label: t('Width of the cloth'), usualMm: 1100 },
   });
   const found = values && computeBinding(values.boundWide, values.boundLong, values.boundStrip, values.boundWidth);
   return (
-    <Sum title="Binding" fields={fields}>
+    <Sum title={t('Binding')} fields={fields}>
       {values && found && (
         <>
           <p
             className="mt-2"
-            {...explained('All round and 30 cm more; a slanting join loses as much as a strip is wide.')}
+            {...explained(t('All round and 30 cm more; a slanting join loses as much as a strip is wide.'))}
           >
-            <strong>{length(found.lengthMm, units)}</strong> of binding: {wordCount(found.strips, 'strip')} across the
-            cloth, {length(found.clothMm, units)} of it.
+            <strong>{length(found.lengthMm, units)}</strong>{' '}
+            {t('of binding: {strips, plural, one {# strip} other {# strips}} across the cloth, {clothMm} of it.', {
+              strips: found.strips,
+              clothMm: length(found.clothMm, units),
+            })}
           </p>
           <StripPicture strips={found.strips} />
         </>
@@ -141,7 +150,7 @@ function BindingSum() {
 function StripPicture({ strips }: { strips: number }) {
   const drawn = Math.min(strips, 24);
   return (
-    <svg role="img" aria-label="Strips across the cloth" width={DRAWN_PX} height={drawn * 6} className="mt-2">
+    <svg role="img" aria-label={t('Strips across the cloth')} width={DRAWN_PX} height={drawn * 6} className="mt-2">
       {Array.from({ length: drawn }, (_, n) => (
         <rect
           key={n}
@@ -159,24 +168,24 @@ function StripPicture({ strips }: { strips: number }) {
 
 function BiasSum() {
   const { fields, values, units } = useLengths({
-    biasSide: { label: 'Side of the square', usualMm: 500 },
-    biasStrip: { label: 'Strips cut', usualMm: 50 },
-    biasWanted: { label: 'Wanted in all', usualMm: 5000 },
+    biasSide: { label: t('Side of the square'), usualMm: 500 },
+    biasStrip: { label: t('Strips cut'), usualMm: 50 },
+    biasWanted: { label: t('Wanted in all'), usualMm: 5000 },
   });
   return (
-    <Sum title="Bias from a square" fields={fields}>
+    <Sum title={t('Bias from a square')} fields={fields}>
       {values && (
         <div className="mt-2 flex items-start gap-4">
           <p
             className="min-w-0 flex-1"
-            {...explained('The area of the square over the width of the strip; seams lose a little of it.')}
+            {...explained(t('The area of the square over the width of the strip; seams lose a little of it.'))}
           >
-            A square of {formatSize(values.biasSide, units)} gives{' '}
-            <strong>{length(computeBiasLength(values.biasSide, values.biasStrip), units)}</strong>. For{' '}
-            {length(values.biasWanted, units)} it takes a square of{' '}
+            {t('A square of {size} gives', { size: formatSize(values.biasSide, units) })}{' '}
+            <strong>{length(computeBiasLength(values.biasSide, values.biasStrip), units)}</strong>
+            {t('. For {biasWanted} it takes a square of', { biasWanted: length(values.biasWanted, units) })}{' '}
             <strong>{formatSize(computeBiasSquare(values.biasWanted, values.biasStrip), units)}</strong>.
           </p>
-          <svg role="img" aria-label="Strips at a slant" width="90" height="90" className="shrink-0">
+          <svg role="img" aria-label={t('Strips at a slant')} width="90" height="90" className="shrink-0">
             <rect x="0.5" y="0.5" width="89" height="89" fill="var(--color-linen)" stroke="var(--color-ink)" />
             {[18, 36, 54, 72, 90, 108, 126, 144, 162].map((at) => (
               <path key={at} d={`M0 ${at}L${at} 0`} stroke="var(--color-woad)" strokeDasharray="4 3" />
@@ -190,16 +199,16 @@ function BiasSum() {
 
 function PipingSum() {
   const { fields, values, units } = useLengths({
-    cord: { label: 'Cord, across', usualMm: 6 },
-    piped: { label: 'Piping in all', usualMm: 3000 },
+    cord: { label: t('Cord, across'), usualMm: 6 },
+    piped: { label: t('Piping in all'), usualMm: 3000 },
   });
   const stripMm = values && computePipingStrip(values.cord);
   return (
-    <Sum title="Piping" fields={fields}>
+    <Sum title={t('Piping')} fields={fields}>
       {values && stripMm !== null && (
-        <p className="mt-2" {...explained('Once round the cord and 15 mm of seam on each side; cut on the bias.')}>
-          Strips of <strong>{formatSize(Math.ceil(stripMm), units)}</strong>, from a square of{' '}
-          <strong>{formatSize(computeBiasSquare(values.piped, stripMm), units)}</strong>.
+        <p className="mt-2" {...explained(t('Once round the cord and 15 mm of seam on each side; cut on the bias.'))}>
+          {t('Strips of')} <strong>{formatSize(Math.ceil(stripMm), units)}</strong>
+          {t(', from a square of')} <strong>{formatSize(computeBiasSquare(values.piped, stripMm), units)}</strong>.
         </p>
       )}
     </Sum>

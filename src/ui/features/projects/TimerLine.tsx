@@ -8,6 +8,7 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useTimer } from '../../state/timer.ts';
 import { wordMinutes } from '../../text/projects.ts';
+import { t } from '../../language/index.ts';
 
 const MINUTE_MS = 60_000;
 /** Longer than this nobody sat at one step: the timer was forgotten. */
@@ -33,7 +34,7 @@ export function TimerLine() {
   };
   return (
     <section
-      aria-label="Being done now"
+      aria-label={t('Being done now')}
       className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-woad bg-linen px-3 py-2"
     >
       <span className="min-w-0">
@@ -42,17 +43,17 @@ export function TimerLine() {
         </Link>
         <span data-name>: {step.name}</span>
       </span>
-      <span className="tabular" {...explained('The time since it was begun.')}>
-        {wordMinutes(minutes)} so far
+      <span className="tabular" {...explained(t('The time since it was begun.'))}>
+        {t('{minutes} so far', { minutes: wordMinutes(minutes) })}
       </span>
-      {minutes > FORGOTTEN_MIN && <span className="text-sm text-stone">Was it forgotten?</span>}
+      {minutes > FORGOTTEN_MIN && <span className="text-sm text-stone">{t('Was it forgotten?')}</span>}
       <span className="ml-auto flex flex-wrap gap-x-4">
-        <Button onClick={() => void note(true)}>The step is done</Button>
+        <Button onClick={() => void note(true)}>{t('The step is done')}</Button>
         <Button look="quiet" onClick={() => void note(false)}>
-          Stop, and note the minutes
+          {t('Stop, and note the minutes')}
         </Button>
         <Button look="quiet" onClick={stop}>
-          Do not note it
+          {t('Do not note it')}
         </Button>
       </span>
     </section>

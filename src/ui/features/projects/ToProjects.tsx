@@ -1,12 +1,13 @@
 import { Link } from 'react-router';
 import { linkClass } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
+import { t } from '../../language/index.ts';
 
 /** The way back from all that belongs to projects. */
 export function ToProjects() {
   return (
     <Link className={linkClass} to="/projects">
-      All projects
+      {t('All projects')}
     </Link>
   );
 }
@@ -14,9 +15,9 @@ export function ToProjects() {
 /** In the place of a page of a project that is not there. */
 export function NoSuchProject() {
   return (
-    <Page title="Projects">
+    <Page title={t('Projects')}>
       <p className="p-5">
-        This project is no longer there. <ToProjects />
+        {t('This project is no longer there.')} <ToProjects />
       </p>
     </Page>
   );

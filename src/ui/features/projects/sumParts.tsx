@@ -4,6 +4,7 @@ import { formatSize, parseLengthMm } from '../../../core/units/index.ts';
 import { TextField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { wordAmountFault } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 interface Asked {
   readonly label: string;
@@ -22,9 +23,9 @@ export function useLengths<K extends string>(asked: Readonly<Record<K, Asked>>) 
     const fault = !parsed.ok
       ? wordAmountFault(parsed.fault, formatSize(asked[name].usualMm, units))
       : parsed.value <= 0
-        ? 'It must be more than nothing.'
+        ? t('It must be more than nothing.')
         : parsed.value > 1e6
-          ? 'That is longer than any cloth.'
+          ? t('That is longer than any cloth.')
           : undefined;
     return { name, text, mm: parsed.ok && fault === undefined ? parsed.value : null, fault };
   });

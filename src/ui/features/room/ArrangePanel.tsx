@@ -3,9 +3,9 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
-import { wordCount } from '../../text/index.ts';
 import type { Piece, Worth } from '../../../core/room/index.ts';
 import { FOUND, MOST_KEPT, type Choice, type useArrange } from './useArrange.ts';
+import { formatNumber, perLanguage, t } from '../../language/index.ts';
 
 interface ArrangePanelProps {
   readonly pieces: readonly Piece[];
@@ -15,13 +15,22 @@ interface ArrangePanelProps {
   readonly onDone: () => void;
 }
 
-const HOW_FAULTS =
-  'Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm.';
-const HOW_CAUTIONS =
-  'Less than the usual space for a chair, a drawer’s pull or an easy walkway; what is covered, in the sun, near heat or out of reach.';
-const HOW_MOVED = 'Pieces that would stand elsewhere than they do now.';
-const HOW_METRES =
-  'The ways of an hour between cutting, sewing and pressing, and to fetch what is used there: uses a month over twenty hours of sewing, as the crow flies. An estimate, to compare by.';
+const HOW_FAULTS = perLanguage(() =>
+  t(
+    'Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm.',
+  ),
+);
+const HOW_CAUTIONS = perLanguage(() =>
+  t(
+    'Less than the usual space for a chair, a drawer’s pull or an easy walkway; what is covered, in the sun, near heat or out of reach.',
+  ),
+);
+const HOW_MOVED = perLanguage(() => t('Pieces that would stand elsewhere than they do now.'));
+const HOW_METRES = perLanguage(() =>
+  t(
+    'The ways of an hour between cutting, sewing and pressing, and to fetch what is used there: uses a month over twenty hours of sewing, as the crow flies. An estimate, to compare by.',
+  ),
+);
 
 /** Ways to stand the furniture, beside how it stands: searched for, kept, compared, taken. */
 export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: ArrangePanelProps) {
@@ -33,27 +42,27 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
   const isFull = choices.filter((one) => one.id !== FOUND).length >= MOST_KEPT;
   return (
     <>
-      <h2 className="font-display text-[21px] leading-tight font-semibold">Arrange the furniture</h2>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{t('Arrange the furniture')}</h2>
       <table className="tabular mt-2 w-full text-sm">
         <thead>
           <tr className="text-right align-bottom text-stone">
             <td />
             <th scope="col" className="pl-2 font-normal">
-              has to change
+              {t('has to change')}
             </th>
             <th scope="col" className="pl-2 font-normal">
-              lived with
+              {t('lived with')}
             </th>
             <th scope="col" className="pl-2 font-normal">
-              m an hour
+              {t('m an hour')}
             </th>
             <th scope="col" className="pl-2 font-normal">
-              to carry
+              {t('to carry')}
             </th>
           </tr>
         </thead>
         <tbody>
-          <Line name="Now" worth={now} moved={null} isChosen={chosen === null} onChoose={() => onChoose(null)} />
+          <Line name={t('Now')} worth={now} moved={null} isChosen={chosen === null} onChoose={() => onChoose(null)} />
           {choices.map((choice) => (
             <Line
               key={choice.id}
@@ -68,8 +77,12 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
       </table>
       <ArrangeSearch arrange={arrange} onFound={() => onChoose(FOUND)} />
       <p className="mt-1 text-sm text-stone">
-        {locked === 0 ? 'Lock what must not move with L.' : `${wordCount(locked, 'piece')} locked: they stay.`} Nothing
-        is changed before you take it.
+        {t('{part} Nothing is changed before you take it.', {
+          part:
+            locked === 0
+              ? t('Lock what must not move with L.')
+              : t('{locked, plural, one {# piece} other {# pieces}} locked: they stay.', { locked }),
+        })}
       </p>
       {chosen && !isRunning && (
         <div className="mt-4">
@@ -81,37 +94,39 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
             disabled={chosen.moved === 0}
             onClick={() => void adopt(chosen).then((isDone) => isDone && onChoose(null))}
           >
-            The furniture stands so
+            {t('The furniture stands so')}
           </Button>
           <Button look="quiet" onClick={() => forget(chosen)}>
-            Forget it
+            {t('Forget it')}
           </Button>
         </div>
       )}
       <Form
         className="mt-3 grid grid-cols-[1fr_auto] items-end gap-2"
         onSend={() => {
-          const kept = name.trim() || `Way ${choices.length + 1}`;
+          const kept = name.trim() || t('Way {choices}', { choices: choices.length + 1 });
           return keep(kept.slice(0, 60), chosen?.pieces ?? pieces).then((isDone) => isDone && setName(''));
         }}
       >
         <TextField
-          label={chosen ? `Keep “${chosen.name}” as` : 'Keep how it stands as'}
+          label={chosen ? t('Keep “{chosen}” as', { chosen: chosen.name }) : t('Keep how it stands as')}
           value={name}
-          placeholder="a name"
+          placeholder={t('a name')}
           of="places.room.arrangements.name"
           onChange={(event) => setName(event.target.value)}
         />
         <Button type="submit" disabled={isRunning || isFull}>
-          Keep
+          {t('Keep')}
         </Button>
       </Form>
-      {isFull && <p className="text-sm text-stone">A room keeps {MOST_KEPT}: forget one first.</p>}
+      {isFull && (
+        <p className="text-sm text-stone">{t('A room keeps {mostKEPT}: forget one first.', { mostKEPT: MOST_KEPT })}</p>
+      )}
       <Button className="mt-4" look="quiet" data-key="escape" onClick={onDone}>
-        ← Back to the plan
+        {t('← Back to the plan')}
       </Button>
       <p className="mt-3 text-sm text-stone">
-        Empty tall and heavy pieces before they are moved, carry them with two, and anchor them again.
+        {t('Empty tall and heavy pieces before they are moved, carry them with two, and anchor them again.')}
       </p>
     </>
   );
@@ -127,12 +142,16 @@ function ArrangeSearch({ arrange: { choices, search, start, stop }, onFound }: A
   if (search?.isRunning)
     return (
       <div className="mt-3">
-        <progress aria-label="Tries" className="h-2 w-full accent-woad" max={search.of} value={search.steps} />
+        <progress aria-label={t('Tries')} className="h-2 w-full accent-woad" max={search.of} value={search.steps} />
         <p aria-live="polite" className="text-sm text-stone">
-          {`${search.steps.toLocaleString('en')} of ${search.of.toLocaleString('en')} ways tried, ${Math.round((100 * search.steps) / search.of)} %.`}
+          {t('{steps} of {of} ways tried, {of2} %.', {
+            steps: formatNumber(search.steps),
+            of: formatNumber(search.of),
+            of2: Math.round((100 * search.steps) / search.of),
+          })}
         </p>
         <Button className="mt-1 w-full" onClick={stop}>
-          Stop here
+          {t('Stop here')}
         </Button>
       </div>
     );
@@ -147,11 +166,11 @@ function ArrangeSearch({ arrange: { choices, search, start, stop }, onFound }: A
           onFound();
         }}
       >
-        {search ? 'Look on from here' : 'Arrange for me'}
+        {search ? t('Look on from here') : t('Arrange for me')}
       </Button>
       {search?.failure && (
         <p role="alert" className="mt-1 text-sm text-madder">
-          The search broke off: {search.failure}
+          {t('The search broke off: {failure}', { failure: search.failure })}
         </p>
       )}
     </>
@@ -161,15 +180,21 @@ function ArrangeSearch({ arrange: { choices, search, start, stop }, onFound }: A
 function wordGain(now: Worth, { worth, moved }: Choice): string {
   const metres = Math.round(now.metresPerHour - worth.metresPerHour);
   const way =
-    metres === 0 ? 'as far to walk' : metres > 0 ? `${metres} m an hour less to walk` : `${-metres} m more to walk`;
+    metres === 0
+      ? t('as far to walk')
+      : metres > 0
+        ? t('{metres} m an hour less to walk', { metres })
+        : t('{metres} m more to walk', { metres: -metres });
   const faults = now.faults - worth.faults;
   const mended =
     faults > 0
-      ? `${wordCount(faults, 'fault')} mended`
+      ? t('{faults, plural, one {# fault} other {# faults}} mended', { faults })
       : faults < 0
-        ? `${wordCount(-faults, 'fault')} more`
-        : 'no fault mended';
-  return moved === 0 ? 'The furniture stands so already.' : `${mended}; ${way}; ${wordCount(moved, 'piece')} to carry.`;
+        ? t('{faults, plural, one {# fault} other {# faults}} more', { faults: -faults })
+        : t('no fault mended');
+  return moved === 0
+    ? t('The furniture stands so already.')
+    : t('{mended}; {way}; {moved, plural, one {# piece} other {# pieces}} to carry.', { mended, way, moved });
 }
 
 interface LineProps {
@@ -193,16 +218,16 @@ function Line({ name, worth, moved, isChosen, onChoose }: LineProps) {
           {name}
         </button>
       </th>
-      <td className={`text-right ${worth.faults > 0 ? 'text-madder' : ''}`} {...explained(HOW_FAULTS)}>
+      <td className={`text-right ${worth.faults > 0 ? 'text-madder' : ''}`} {...explained(HOW_FAULTS())}>
         {worth.faults}
       </td>
-      <td className="text-right" {...explained(HOW_CAUTIONS)}>
+      <td className="text-right" {...explained(HOW_CAUTIONS())}>
         {worth.cautions}
       </td>
-      <td className="text-right" {...explained(HOW_METRES)}>
+      <td className="text-right" {...explained(HOW_METRES())}>
         {Math.round(worth.metresPerHour)}
       </td>
-      <td className="text-right" {...explained(HOW_MOVED)}>
+      <td className="text-right" {...explained(HOW_MOVED())}>
         {moved ?? ''}
       </td>
     </tr>

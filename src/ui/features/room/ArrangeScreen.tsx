@@ -4,10 +4,10 @@ import type { Place } from '../../../core/records/index.ts';
 import { Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { wordCount } from '../../text/index.ts';
 import { ArrangePanel } from './ArrangePanel.tsx';
 import { RoomTabs } from './RoomTabs.tsx';
 import { useArrange } from './useArrange.ts';
+import { t } from '../../language/index.ts';
 
 interface ArrangeScreenProps {
   readonly room: Place;
@@ -24,7 +24,7 @@ export function ArrangeScreen({ room, pieces, onDone }: ArrangeScreenProps) {
     <Page
       title={room.name}
       tabs={<RoomTabs roomId={room.id} here={room.id} />}
-      asideLabel="Arrange"
+      asideLabel={t('Arrange')}
       aside={
         <ArrangePanel
           pieces={pieces}
@@ -36,7 +36,7 @@ export function ArrangeScreen({ room, pieces, onDone }: ArrangeScreenProps) {
       }
     >
       <div className="flex min-h-0 flex-1 flex-col md:flex-row">
-        <Picture room={room} pieces={pieces} name="As it stands" />
+        <Picture room={room} pieces={pieces} name={t('As it stands')} />
         {chosen && <Picture room={room} pieces={chosen.pieces} name={chosen.name} />}
       </div>
     </Page>
@@ -57,7 +57,10 @@ function Picture({ room, pieces, name }: { room: Place; pieces: readonly Piece[]
         chosen={null}
         shown={null}
         units={settings.units}
-        label={`${name}: ${wordCount(pieces.length, 'piece')}, ${wordCount(faults, 'fault')}`}
+        label={t(
+          '{name}: {pieces, plural, one {# piece} other {# pieces}}, {faults, plural, one {# fault} other {# faults}}',
+          { name, pieces: pieces.length, faults },
+        )}
       />
     </section>
   );

@@ -8,19 +8,27 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getBalance, getMoreRoom } from '../../state/balance.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount, wordKindPlural } from '../../text/index.ts';
+import { wordKindPlural } from '../../text/index.ts';
 import { SORT_WORDS, wordMoreRoom } from '../../text/setout.ts';
 import { useFinish } from '../setout/useFinish.ts';
 import { RoomTabs } from './RoomTabs.tsx';
+import { perLanguage, t } from '../../language/index.ts';
+import { midSentence } from '../../text/grammar.ts';
 
-const HOW_TAKES =
-  'Every thing and heap is laid against all places of a sort, in the form that suits it there: what they hold of it together says what share of them it takes. The same shares that plans go by.';
-const HOW_LEFT =
-  'What finds no room once each thing went where it rather is and, where that is full, where it also goes; places are filled only to the share that you want filled.';
+const HOW_TAKES = perLanguage(() =>
+  t(
+    'Every thing and heap is laid against all places of a sort, in the form that suits it there: what they hold of it together says what share of them it takes. The same shares that plans go by.',
+  ),
+);
+const HOW_LEFT = perLanguage(() =>
+  t(
+    'What finds no room once each thing went where it rather is and, where that is full, where it also goes; places are filled only to the share that you want filled.',
+  ),
+);
 
 /** What a sort of room measures, in its own unit. */
 function wordRoom(sort: SortBalance['sort'], amount: number, units: UnitSystem): string {
-  if (sort === 'pins') return wordCount(Math.round(amount), 'pin');
+  if (sort === 'pins') return t('{n, plural, one {# pin} other {# pins}}', { n: Math.round(amount) });
   if (sort === 'rail') return formatSize(amount, units);
   return sort === 'pegs' ? formatArea(amount, units) : formatVolume(amount, units);
 }
@@ -35,52 +43,54 @@ export function BalancePage() {
   const [room] = getTree(household).rooms;
   const isBare = sorts.length === 0;
   const isEmpty = lots.size === 0;
-  const finish = useFinish('balance', '/sort', 'What belongs together?');
+  const finish = useFinish('balance', '/sort', t('What belongs together?'));
   return (
     <Page
-      title="Balance"
+      title={t('Balance')}
       tabs={room && <RoomTabs roomId={room.id} here="balance" />}
       foot={
         <>
-          <Figure value={formatVolume(leftMm3, units)} label="without room" how={HOW_LEFT} />
+          <Figure value={formatVolume(leftMm3, units)} label={t('without room')} how={HOW_LEFT()} />
           <Figure
             value={formatVolume(spareMm3, units)}
-            label="still to be filled"
-            how={`Room of shelves and drawers that is left, up to the ${Math.round(100 * fillTarget)} % that you want filled.`}
+            label={t('still to be filled')}
+            how={t('Room of shelves and drawers that is left, up to the {fillTarget} % that you want filled.', {
+              fillTarget: Math.round(100 * fillTarget),
+            })}
           />
-          {finish && <Button onClick={() => void finish()}>On to sorting</Button>}
+          {finish && <Button onClick={() => void finish()}>{t('On to sorting')}</Button>}
         </>
       }
     >
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-5">
-        <h2 className="font-display text-xl font-semibold" {...explained(HOW_LEFT)}>
+        <h2 className="font-display text-xl font-semibold" {...explained(HOW_LEFT())}>
           {isEmpty
-            ? 'Nothing is known to be owned yet.'
+            ? t('Nothing is known to be owned yet.')
             : isBare
-              ? 'Nothing stands in the room yet that could hold it.'
+              ? t('Nothing stands in the room yet that could hold it.')
               : isEnough
-                ? 'It all goes in.'
-                : `${formatVolume(leftMm3, units)} too much.`}
+                ? t('It all goes in.')
+                : t('{volume} too much.', { volume: formatVolume(leftMm3, units) })}
         </h2>
         {(isEmpty || isBare) && (
           <p className="mt-1 text-stone">
             {isEmpty ? (
               <>
-                Say how much there is{' '}
+                {t('Say how much there is')}{' '}
                 <Link className="text-woad underline" to="/heaps">
-                  by the heap
+                  {t('by the heap')}
                 </Link>
-                , or{' '}
+                {t(', or')}{' '}
                 <Link className="text-woad underline" to="/stash">
-                  one by one
+                  {t('one by one')}
                 </Link>
                 .
               </>
             ) : (
               <>
-                Say{' '}
+                {t('Say')}{' '}
                 <Link className="text-woad underline" to="/room/plan?do=furnish">
-                  what stands in it
+                  {t('what stands in it')}
                 </Link>
                 .
               </>
@@ -92,20 +102,22 @@ export function BalancePage() {
           <SortSection key={one.sort} of={one} units={units} />
         ))}
         {ways.length > 0 && (
-          <section aria-label="What would make room" className="mt-6 max-w-3xl">
-            <h3 className="font-display text-lg font-semibold">What would make room</h3>
+          <section aria-label={t('What would make room')} className="mt-6 max-w-3xl">
+            <h3 className="font-display text-lg font-semibold">{t('What would make room')}</h3>
             <ul>
               {ways.map((way, i) => (
                 <li
                   key={i}
                   className="dotted-row py-1.5"
-                  {...explained('All of it was counted anew with this changed, and nothing else.')}
+                  {...explained(t('All of it was counted anew with this changed, and nothing else.'))}
                 >
                   {wordMoreRoom(way, units)}
                 </li>
               ))}
               <li className="dotted-row py-1.5">
-                Letting go of {balance.left.map(({ kind, lots: n }) => wordLots(kind, n)).join(', ')} does, too.
+                {t('Letting go of {left} does, too.', {
+                  left: balance.left.map(({ kind, lots: n }) => wordLots(kind, n)).join(', '),
+                })}
               </li>
             </ul>
           </section>
@@ -115,16 +127,21 @@ export function BalancePage() {
   );
 }
 
-const wordLots = (kind: Kind, lots: number) => `${lots} of ${wordKindPlural(kind).toLowerCase()}`;
+const wordLots = (kind: Kind, lots: number) =>
+  t('{lots} of {kindPlural}', { lots, kindPlural: midSentence(wordKindPlural(kind)) });
 
 function LeftByKind({ balance, units }: { balance: Balance; units: UnitSystem }) {
   if (balance.left.length === 0) return null;
   return (
-    <ul className="mt-1" {...explained(HOW_LEFT)}>
+    <ul className="mt-1" {...explained(HOW_LEFT())}>
       {balance.left.map(({ kind, lots, mm3 }) => (
         <li key={kind}>
-          {wordKindPlural(kind)}: {wordCount(lots, 'thing')} of {balance.lots.get(kind)}, {formatVolume(mm3, units)} as
-          they lie in a bin.
+          {t('{kindPlural}: {lots, plural, one {# thing} other {# things}} of', {
+            kindPlural: wordKindPlural(kind),
+            lots,
+          })}{' '}
+          {balance.lots.get(kind)}
+          {t(', {volume} as they lie in a bin.', { volume: formatVolume(mm3, units) })}
         </li>
       ))}
     </ul>
@@ -155,11 +172,15 @@ function SortSection({
   const kinds = KINDS.filter((kind) => (wanted.get(kind) ?? 0) > 0);
   const moved = wants - takes;
   return (
-    <section aria-label={SORT_WORDS[sort]} className="mt-5 max-w-3xl">
+    <section aria-label={SORT_WORDS()[sort]} className="mt-5 max-w-3xl">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h3 className="font-display text-lg font-semibold">{SORT_WORDS[sort]}</h3>
-        <span className="text-stone" {...explained(HOW_TAKES)}>
-          {wordCount(places, 'place')}, {wordRoom(sort, has, units)}; {wordRoom(sort, usable, units)} of it to be filled
+        <h3 className="font-display text-lg font-semibold">{SORT_WORDS()[sort]}</h3>
+        <span className="text-stone" {...explained(HOW_TAKES())}>
+          {t('{places, plural, one {# place} other {# places}}, {room}; {room2} of it to be filled', {
+            places,
+            room: wordRoom(sort, has, units),
+            room2: wordRoom(sort, usable, units),
+          })}
         </span>
       </div>
       <div className="relative mt-1 h-7 border border-walnut bg-paper" style={{ width: share(has) }}>
@@ -174,8 +195,8 @@ function SortSection({
           style={{ left: `${(100 * usable) / has}%` }}
         />
       </div>
-      <p className="mt-1 text-sm" {...explained(HOW_TAKES)}>
-        {kinds.length === 0 ? 'Nothing would be better off here. ' : ''}
+      <p className="mt-1 text-sm" {...explained(HOW_TAKES())}>
+        {kinds.length === 0 ? t('Nothing would be better off here. ') : ''}
         {kinds.map((kind) => (
           <span key={kind} className="mr-3 whitespace-nowrap">
             <span aria-hidden className={`mr-1 inline-block size-3 ${FILLS[kind]}`} />
@@ -185,8 +206,8 @@ function SortSection({
         {Math.abs(moved) > 0.01 * has && (
           <span className="text-stone">
             {moved > 0
-              ? `${wordRoom(sort, moved, units)} of it go elsewhere or are left over.`
-              : `${wordRoom(sort, -moved, units)} more go here from elsewhere.`}
+              ? t('{room} of it go elsewhere or are left over.', { room: wordRoom(sort, moved, units) })
+              : t('{room} more go here from elsewhere.', { room: wordRoom(sort, -moved, units) })}
           </span>
         )}
       </p>

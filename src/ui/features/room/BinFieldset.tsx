@@ -4,6 +4,7 @@ import { CheckField, SelectField, TextField } from '../../components/fields.tsx'
 import { capitalise } from '../../text/index.ts';
 import { wordContainerKind } from '../../text/roomFaults.ts';
 import type { BinFields } from './binFields.ts';
+import { t } from '../../language/index.ts';
 
 interface BinFieldsetProps<T extends { bins: BinFields[] }> {
   readonly index: number;
@@ -19,26 +20,26 @@ export function BinFieldset<T extends { bins: BinFields[] }>({ index, register, 
   );
   return (
     <>
-      {text('name', 'Name of the bin')}
+      {text('name', t('Name of the bin'))}
       <div className="grid grid-cols-2 items-start gap-2">
-        <SelectField label="What it is" {...at('kind')}>
+        <SelectField label={t('What it is')} {...at('kind')}>
           {CONTAINER_KINDS.map((kind) => (
             <option key={kind} value={kind}>
               {capitalise(wordContainerKind(kind))}
             </option>
           ))}
         </SelectField>
-        {text('load', 'Carries')}
-        {text('width', 'Outer width')}
-        {text('depth', 'Outer depth')}
-        {text('height', 'Outer height')}
+        {text('load', t('Carries'))}
+        {text('width', t('Outer width'))}
+        {text('depth', t('Outer depth'))}
+        {text('height', t('Outer height'))}
         <div className="grid grid-cols-2 gap-2">
-          {text('across', 'Cells across')}
-          {text('deep', 'Cells deep')}
+          {text('across', t('Cells across'))}
+          {text('deep', t('Cells deep'))}
         </div>
       </div>
-      <CheckField label="Has a lid" {...at('hasLid')} />
-      <CheckField label="See-through" {...at('isSeeThrough')} />
+      <CheckField label={t('Has a lid')} {...at('hasLid')} />
+      <CheckField label={t('See-through')} {...at('isSeeThrough')} />
     </>
   );
 }

@@ -5,19 +5,20 @@ import { formatSizes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
-import { capitalise, wordCount } from '../../text/index.ts';
+import { capitalise } from '../../text/index.ts';
 import { wordBinSize, wordPart } from '../../text/room.ts';
 import { furnishRoom, ON_SIDE, type FurnishDone, type WantedBinsBySize, type WantedParts } from './furnishing.ts';
 import { PartPicture } from './PartPicture.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** The parts shelf, as one goes through a room. */
-const SHELVES: readonly (readonly [name: string, ids: readonly string[]])[] = [
-  ['Shelves', ['cube-shelf', 'bookcase', 'cupboard', 'wall-shelf', 'door-rack', 'cart']],
-  ['Drawers', ['dresser', 'drawer-tower', 'under-bed', 'chest', 'trolley']],
-  ['Tables', ['table', 'table-below', 'cutting-table']],
-  ['Hanging', ['rail', 'closet', 'peg-round', 'peg-slotted', 'free-hooks']],
-  ['For small things', ['spool-rack', 'ribbon-bar', 'jar-shelf']],
-];
+const SHELVES = perLanguage((): readonly (readonly [name: string, ids: readonly string[]])[] => [
+  [t('Shelves'), ['cube-shelf', 'bookcase', 'cupboard', 'wall-shelf', 'door-rack', 'cart']],
+  [t('Drawers'), ['dresser', 'drawer-tower', 'under-bed', 'chest', 'trolley']],
+  [t('Tables'), ['table', 'table-below', 'cutting-table']],
+  [t('Hanging'), ['rail', 'closet', 'peg-round', 'peg-slotted', 'free-hooks']],
+  [t('For small things'), ['spool-rack', 'ribbon-bar', 'jar-shelf']],
+]);
 /** What can hang on the side of something tall as well. */
 const HUNG: ReadonlySet<string> = new Set(['peg-round', 'peg-slotted', 'free-hooks']);
 const MOST = 20;
@@ -47,13 +48,14 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
     setBins({});
   };
   return (
-    <section aria-label="What stands in it">
-      <h2 className="font-display text-[21px] leading-tight font-semibold">What stands in it?</h2>
+    <section aria-label={t('What stands in it')}>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{t('What stands in it?')}</h2>
       <p className="mt-1 text-sm text-stone">
-        How many of each. They are stood along the walls, and put right by dragging. Sizes are common ones; exact
-        measures can wait.
+        {t(
+          'How many of each. They are stood along the walls, and put right by dragging. Sizes are common ones; exact measures can wait.',
+        )}
       </p>
-      {SHELVES.map(([name, ids]) => (
+      {SHELVES().map(([name, ids]) => (
         <section key={name} aria-label={name} className="mt-3">
           <h3 className="font-bold">{name}</h3>
           <ul>
@@ -72,7 +74,9 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
       <BinRows bins={bins} onChange={setBins} />
       <div className="stitched-t sticky bottom-0 mt-3 bg-paper py-3">
         <p role="status" className="text-sm">
-          {step ? `Standing them in the room: ${step[0]} of ${step[1]} …` : done && <Told done={done} />}
+          {step
+            ? t('Standing them in the room: {step} of {step2} …', { step: step[0], step2: step[1] })
+            : done && <Told done={done} />}
         </p>
         <Button
           look="strong"
@@ -80,10 +84,12 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
           disabled={count === 0 || step !== null}
           onClick={() => void stand()}
         >
-          {count === 0 ? 'Nothing chosen yet' : `Stand ${count === 1 ? 'it' : `all ${count}`} in the room`}
+          {count === 0
+            ? t('Nothing chosen yet')
+            : t('Stand {part} in the room', { part: count === 1 ? t('it') : t('all {count}', { count }) })}
         </Button>
         <Button className="mt-2 w-full" onClick={onDone}>
-          That is all of it
+          {t('That is all of it')}
         </Button>
       </div>
     </section>
@@ -93,10 +99,22 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
 /** What became of it. */
 function Told({ done: { stood, left, bins, idle, unfit } }: { done: FurnishDone }) {
   const said = [
-    stood > 0 ? `${wordCount(stood, 'piece')} ${stood === 1 ? 'stands' : 'stand'} in the room.` : '',
-    bins > 0 ? `${wordCount(bins, 'bin')} ${bins === 1 ? 'stands' : 'stand'} in a compartment.` : '',
-    idle > 0 ? `${wordCount(idle, 'bin')} ${idle === 1 ? 'is' : 'are'} idle.` : '',
-    unfit.length > 0 ? `No compartment takes ${unfit.join(', ')}.` : '',
+    stood > 0
+      ? t('{stood, plural, one {# piece} other {# pieces}} {part} in the room.', {
+          stood,
+          part: stood === 1 ? t('stands') : t('stand'),
+        })
+      : '',
+    bins > 0
+      ? t('{bins, plural, one {# bin} other {# bins}} {part} in a compartment.', {
+          bins,
+          part: bins === 1 ? t('stands') : t('stand'),
+        })
+      : '',
+    idle > 0
+      ? t('{idle, plural, one {# bin} other {# bins}} {part} idle.', { idle, part: idle === 1 ? t('is') : t('are') })
+      : '',
+    unfit.length > 0 ? t('No compartment takes {unfit}.', { unfit: unfit.join(', ') }) : '',
   ];
   return (
     <>
@@ -105,10 +123,12 @@ function Told({ done: { stood, left, bins, idle, unfit } }: { done: FurnishDone 
         <span
           className="font-semibold text-madder"
           {...explained(
-            'Every spot along the walls, 15 cm apart and beside what stands there, was tried with doors, windows and ways.',
+            t(
+              'Every spot along the walls, 15 cm apart and beside what stands there, was tried with doors, windows and ways.',
+            ),
           )}
         >
-          No room for {left.join(', ')}: take a smaller size, another wall, or move something.
+          {t('No room for {left}: take a smaller size, another wall, or move something.', { left: left.join(', ') })}
         </span>
       )}
     </>
@@ -138,7 +158,7 @@ function PartRow({ part, room, wanted = { count: 0, size: 0, wallId: '' }, onCha
       {wanted.count > 0 && (
         <div className="mt-1 flex gap-2 pb-1">
           <select
-            aria-label={`Size of the ${name}`}
+            aria-label={t('Size of the {name}', { name })}
             className={selectClass}
             value={wanted.size}
             onChange={({ target }) => onChange({ ...wanted, size: Number(target.value) })}
@@ -150,13 +170,13 @@ function PartRow({ part, room, wanted = { count: 0, size: 0, wallId: '' }, onCha
             ))}
           </select>
           <select
-            aria-label={`Wall for the ${name}`}
+            aria-label={t('Wall for the {name}', { name })}
             className={selectClass}
             value={wanted.wallId}
             onChange={({ target }) => onChange({ ...wanted, wallId: target.value })}
           >
-            <option value="">any wall</option>
-            {HUNG.has(part.id) && <option value={ON_SIDE}>the side of a cupboard</option>}
+            <option value="">{t('any wall')}</option>
+            {HUNG.has(part.id) && <option value={ON_SIDE}>{t('the side of a cupboard')}</option>}
             {room.room!.walls.map((wall) => (
               <option key={wall.id} value={wall.id}>
                 {wall.name}
@@ -177,8 +197,8 @@ interface BinRowsProps {
 function BinRows({ bins, onChange }: BinRowsProps) {
   const { units } = useHousehold().settings;
   return (
-    <section aria-label="Bins and boxes" className="mt-3">
-      <h3 className="font-bold">Bins and boxes</h3>
+    <section aria-label={t('Bins and boxes')} className="mt-3">
+      <h3 className="font-bold">{t('Bins and boxes')}</h3>
       <ul>
         {BIN_SIZES.map(({ id, container: { outerWidthMm, outerDepthMm, outerHeightMm } }) => {
           const wanted = bins[id] ?? { count: 0, isIdle: false };
@@ -201,13 +221,13 @@ function BinRows({ bins, onChange }: BinRowsProps) {
               </div>
               {wanted.count > 0 && (
                 <select
-                  aria-label={`Where each ${name} stands`}
+                  aria-label={t('Where each {name} stands', { name })}
                   className={`${selectClass} mt-1 mb-1 w-full`}
                   value={wanted.isIdle ? 'idle' : 'in'}
                   onChange={({ target }) => onChange({ ...bins, [id]: { ...wanted, isIdle: target.value === 'idle' } })}
                 >
-                  <option value="in">where they go in</option>
-                  <option value="idle">idle: a plan may put them somewhere</option>
+                  <option value="in">{t('where they go in')}</option>
+                  <option value="idle">{t('idle: a plan may put them somewhere')}</option>
                 </select>
               )}
             </li>
@@ -232,7 +252,12 @@ function Stepper({ name, count, most, onChange }: StepperProps) {
   return (
     <span className="flex items-center gap-1">
       {count > 0 && (
-        <button type="button" className={button} aria-label={`One ${name} less`} onClick={() => onChange(count - 1)}>
+        <button
+          type="button"
+          className={button}
+          aria-label={t('One {name} less', { name })}
+          onClick={() => onChange(count - 1)}
+        >
           −
         </button>
       )}
@@ -240,7 +265,7 @@ function Stepper({ name, count, most, onChange }: StepperProps) {
       <button
         type="button"
         className={button}
-        aria-label={`One ${name} more`}
+        aria-label={t('One {name} more', { name })}
         disabled={count >= most}
         onClick={() => onChange(count + 1)}
       >

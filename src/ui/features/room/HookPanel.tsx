@@ -7,13 +7,17 @@ import { useHousehold, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
-import { wordCount } from '../../text/index.ts';
 import { wordHookKind, wordPegFamily } from '../../text/rebuild.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 import { nameHooks } from '../../../core/suppose/index.ts';
+import { t } from '../../language/index.ts';
 
 function wordHook({ projectionMm, loadG, wireMm }: Omit<PegHook, 'family' | 'column' | 'row'>, units: UnitSystem) {
-  return `${formatSize(projectionMm, units)} long, ${formatSize(wireMm, units)} wire, carries ${formatMass(loadG, units)}`;
+  return t('{size} long, {size2} wire, carries {mass}', {
+    size: formatSize(projectionMm, units),
+    size2: formatSize(wireMm, units),
+    mass: formatMass(loadG, units),
+  });
 }
 
 /** Alike hooks, counted; the most first. */
@@ -46,28 +50,31 @@ export function HookPanel({ place }: { place: Place }) {
     );
   const { hooks: _hooks, ...bare } = peg;
   return (
-    <section aria-label="Hooks" className="stitched-t mt-3 pt-2">
-      <h3 className="font-bold">Hooks</h3>
+    <section aria-label={t('Hooks')} className="stitched-t mt-3 pt-2">
+      <h3 className="font-bold">{t('Hooks')}</h3>
       <dl>
-        <Row name="Holes">{wordPegFamily(family, holeMm, units)}</Row>
+        <Row name={t('Holes')}>{wordPegFamily(family, holeMm, units)}</Row>
         {peg.hooks ? (
           countAlike(peg.hooks).map(({ hook, count }) => (
-            <Row key={`${hook.wireMm} ${hook.projectionMm} ${hook.loadG}`} name={wordCount(count, 'hook')}>
+            <Row
+              key={`${hook.wireMm} ${hook.projectionMm} ${hook.loadG}`}
+              name={t('{n, plural, one {# hook} other {# hooks}}', { n: count })}
+            >
               {wordHook(hook, units)}
             </Row>
           ))
         ) : (
-          <Row name="Usual hook">{wordHook(usual, units)}</Row>
+          <Row name={t('Usual hook')}>{wordHook(usual, units)}</Row>
         )}
       </dl>
       {peg.hooks ? (
         <>
           <SelectField
-            label="The next hook"
+            label={t('The next hook')}
             value={hookKind}
             onChange={(event) => useRebuild.setState({ hookKind: event.target.value })}
           >
-            <option value="">{`Usual hook: ${wordHook(usual, units)}`}</option>
+            <option value="">{t('Usual hook: {hook}', { hook: wordHook(usual, units) })}</option>
             {kinds.map((one) => (
               <option key={one.id} value={one.id}>
                 {`${wordHookKind(one.id)}: ${wordHook(one, units)}`}
@@ -75,16 +82,17 @@ export function HookPanel({ place }: { place: Place }) {
             ))}
           </SelectField>
           <p className="mt-1 text-sm text-stone">
-            While you rebuild, a press on a hole sticks one in or takes it out. Things hang only on these, behind each
-            other where a hook is long and strong enough.
+            {t(
+              'While you rebuild, a press on a hole sticks one in or takes it out. Things hang only on these, behind each other where a hook is long and strong enough.',
+            )}
           </p>
           <Button look="quiet" onClick={() => void save(bare)}>
-            Hooks wherever a tool needs one
+            {t('Hooks wherever a tool needs one')}
           </Button>
         </>
       ) : (
         <>
-          <p className="text-sm text-stone">A hook is meant wherever a tool needs one.</p>
+          <p className="text-sm text-stone">{t('A hook is meant wherever a tool needs one.')}</p>
           <Button
             look="quiet"
             onClick={() => {
@@ -92,7 +100,7 @@ export function HookPanel({ place }: { place: Place }) {
               void save({ ...bare, hooks: nameHooks(household, tree, place) });
             }}
           >
-            Only hooks that I stick in
+            {t('Only hooks that I stick in')}
           </Button>
         </>
       )}

@@ -4,12 +4,13 @@ import { formatSize, parseLengthMm, type UnitSystem } from '../../../core/units/
 import { TextField } from '../../components/fields.tsx';
 import { wordAmountFault } from '../../text/index.ts';
 import { toOuter, type InnerSide } from './unitFields.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const SIDES: readonly (readonly [InnerSide, string])[] = [
-  ['width', 'Wide inside'],
-  ['height', 'High inside'],
-  ['depth', 'Deep inside'],
-];
+const SIDES = perLanguage((): readonly (readonly [InnerSide, string])[] => [
+  ['width', t('Wide inside')],
+  ['height', t('High inside')],
+  ['depth', t('Deep inside')],
+]);
 
 interface InnerMeasuresProps {
   readonly unit: UnitSpec;
@@ -24,17 +25,19 @@ export function InnerMeasures({ unit, units, onOuter }: InnerMeasuresProps) {
   const isMetric = units === 'metric';
   return (
     <details>
-      <summary className="min-h-11 cursor-pointer py-2 text-woad md:min-h-0">I measured inside</summary>
+      <summary className="min-h-11 cursor-pointer py-2 text-woad md:min-h-0">{t('I measured inside')}</summary>
       <div className="grid grid-cols-2 items-start gap-3">
-        {SIDES.map(([side, label]) => {
+        {SIDES().map(([side, label]) => {
           const text = typed[side];
           const parsed = text === undefined || text === '' ? null : parseLengthMm(text, isMetric ? 'cm' : 'in');
           return (
             <TextField
               key={side}
               label={label}
-              hint={side === 'depth' ? undefined : 'Of each compartment'}
-              fault={parsed && !parsed.ok ? wordAmountFault(parsed.fault, isMetric ? '33 cm' : '13 in') : undefined}
+              hint={side === 'depth' ? undefined : t('Of each compartment')}
+              fault={
+                parsed && !parsed.ok ? wordAmountFault(parsed.fault, isMetric ? t('33 cm') : t('13 in')) : undefined
+              }
               value={text ?? ''}
               onChange={({ target }) => {
                 setTyped({ ...typed, [side]: target.value });

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Ink, Layer, WallDrawing } from '../../../core/drawing/index.ts';
 import { derive } from '../../state/derived.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** A thing with the stitch along its middle, on a cloth of no colour. */
 const on = (dash: string) => (
@@ -29,13 +30,13 @@ const OVER_FULL = (
   <path d="M1 9l4-6 4 6 4-6 4 6 4-6 4 6 4-6" fill="none" stroke="var(--color-madder)" strokeWidth="2" />
 );
 
-const STITCHES: readonly (readonly [Ink, string, ReactNode])[] = [
-  ['overFull', 'over full', OVER_FULL],
-  ['out', 'out', round('4 4', 1.6)],
-  ['lent', 'lent', round('0.1 5', 3)],
-  ['planned', 'planned elsewhere', on('5 4')],
-  ['promised', 'promised', on('7 3 2 3')],
-];
+const STITCHES = perLanguage((): readonly (readonly [Ink, string, ReactNode])[] => [
+  ['overFull', t('over full'), OVER_FULL],
+  ['out', t('out'), round('4 4', 1.6)],
+  ['lent', t('lent'), round('0.1 5', 3)],
+  ['planned', t('planned elsewhere'), on('5 4')],
+  ['promised', t('promised'), on('7 3 2 3')],
+]);
 
 const listInks = derive(({ figures }: Layer) => new Set(figures.flatMap(({ shapes }) => shapes.map(({ ink }) => ink))));
 
@@ -43,17 +44,17 @@ const listInks = derive(({ figures }: Layer) => new Set(figures.flatMap(({ shape
 export function Legend({ drawing }: { drawing: WallDrawing }) {
   return (
     <ul
-      aria-label="What the lines mean"
+      aria-label={t('What the lines mean')}
       className="ml-auto hidden grid-flow-col grid-rows-2 gap-x-4 text-sm text-stone xl:grid"
     >
       <Line name="chosen">{CHOSEN}</Line>
-      {STITCHES.filter(([ink]) => drawing.layers.some((layer) => listInks(layer).has(ink))).map(
-        ([ink, name, drawn]) => (
+      {STITCHES()
+        .filter(([ink]) => drawing.layers.some((layer) => listInks(layer).has(ink)))
+        .map(([ink, name, drawn]) => (
           <Line key={ink} name={name}>
             {drawn}
           </Line>
-        ),
-      )}
+        ))}
     </ul>
   );
 }

@@ -8,6 +8,7 @@ import { getTree } from '../../state/derived.ts';
 import { wordRecordFault } from '../../text/index.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 import { FileInput } from '../../components/FileInput.tsx';
+import { t } from '../../language/index.ts';
 
 const MOST_BYTES = 2_000_000;
 
@@ -19,7 +20,7 @@ export function PieceFromFile({ room }: { room: Place }) {
   const read = async (file: File) => {
     setFaults([]);
     if (file.size > MOST_BYTES) {
-      setFaults(['The file is far too large for a piece of furniture.']);
+      setFaults([t('The file is far too large for a piece of furniture.')]);
       return;
     }
     const { fromPieceFile } = await import('../../../core/formats/piece.ts');
@@ -47,12 +48,12 @@ export function PieceFromFile({ room }: { room: Place }) {
     <div>
       <FileInput
         ref={input}
-        label="Piece file"
+        label={t('Piece file')}
         accept=".json,application/json"
         onFiles={([file]) => void read(file!)}
       />
       <Button look="quiet" onClick={() => input.current?.click()}>
-        Add a piece from a file
+        {t('Add a piece from a file')}
       </Button>
       {faults.length > 0 && (
         <ul role="alert" className="text-sm text-madder">

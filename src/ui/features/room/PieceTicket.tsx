@@ -20,6 +20,7 @@ import { getTree } from '../../state/derived.ts';
 import { wordHeight, wordSpread } from '../../text/room.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 interface PieceTicketProps {
   readonly room: Place;
@@ -62,11 +63,13 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
       <h2 className="font-display text-[21px] leading-tight font-semibold">{piece.name}</h2>
       <p className="text-stone">{wordUnitKind(unit.kind)}</p>
       <dl className="mt-1">
-        <Row name="Outside">{formatSizes([unit.widthMm, unit.depthMm, unit.heightMm], units)}</Row>
+        <Row name={t('Outside')}>{formatSizes([unit.widthMm, unit.depthMm, unit.heightMm], units)}</Row>
         {task && (
           <Row
             name={`For ${task}`}
-            how="Shares of your stature in House: the elbow of one who stands or sits, less what the work takes below it. Usual figures; what does not hurt is right."
+            how={t(
+              'Shares of your stature in House: the elbow of one who stands or sits, less what the work takes below it. Usual figures; what does not hurt is right.',
+            )}
           >
             {wordHeight(adviseHeight(unit.yMm + unit.heightMm, task, household.settings.statureMm), units)}
           </Row>
@@ -76,40 +79,42 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
             <Row
               key={name}
               name={name}
-              how="The widest cloth and the longest thing there are, against the sides of this top."
+              how={t('The widest cloth and the longest thing there are, against the sides of this top.')}
             >
               {words}
             </Row>
           ))}
-        <Row name="Stands">{unit.stand ? 'free in the room' : `at ${wall?.name ?? 'a wall'}`}</Row>
+        <Row name={t('Stands')}>
+          {unit.stand ? t('free in the room') : t('at {wall}', { wall: wall?.name ?? t('a wall') })}
+        </Row>
       </dl>
       <StandForm room={room} piece={piece} onHold={onHold} />
       <div className="mt-2 grid grid-cols-2 gap-2">
         <Button disabled={unit.isFixed ?? false} onClick={() => onTurn(-90)}>
-          Turn left
+          {t('Turn left')}
         </Button>
         <Button disabled={unit.isFixed ?? false} onClick={() => onTurn(90)}>
-          Turn right <kbd className="pl-1 font-normal">R</kbd>
+          {t('Turn right')} <kbd className="pl-1 font-normal">R</kbd>
         </Button>
         <Button className="col-span-2" onClick={() => show({ type: 'editUnit', id: piece.id })}>
-          Measures and places
+          {t('Measures and places')}
         </Button>
       </div>
       <Button look="quiet" onClick={() => void share()}>
-        Save this piece to a file
+        {t('Save this piece to a file')}
       </Button>
       <CheckField
-        label="Stays where it is (L)"
+        label={t('Stays where it is (L)')}
         checked={unit.isFixed ?? false}
         onChange={(event) => onHold({ ...unit, isFixed: event.target.checked })}
       />
       {room.room!.stations.length > 0 && (
         <SelectField
-          label="Work that is done here"
+          label={t('Work that is done here')}
           value={room.room!.stations.find((one) => one.unitId === piece.id)?.id ?? ''}
           onChange={(event) => tie(event.target.value)}
         >
-          <option value="">none</option>
+          <option value="">{t('none')}</option>
           {room.room!.stations.map((station) => (
             <option key={station.id} value={station.id}>
               {station.name}
@@ -119,7 +124,7 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
       )}
       {unit.kind === 'table' && (
         <CheckField
-          label="One walks round it, as for cutting"
+          label={t('One walks round it, as for cutting')}
           checked={unit.access === 'around'}
           onChange={(event) => onHold({ ...unit, access: event.target.checked ? 'around' : 'front' })}
         />
@@ -144,12 +149,12 @@ function StandForm({ room, piece: { unit }, onHold }: Pick<PieceTicketProps, 'ro
     const parsed = parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
     return parsed.ok
       ? { mm: parsed.value, fault: undefined }
-      : { mm: exact, fault: wordAmountFault(parsed.fault, units === 'metric' ? '120 cm' : '48 in') };
+      : { mm: exact, fault: wordAmountFault(parsed.fault, units === 'metric' ? t('120 cm') : t('48 in')) };
   };
   const x = read('x', unit.stand ? print.xMm : unit.xMm);
   const y = read('y', print.yMm);
   const turn = typed.turn === undefined ? print.turnDeg : Number(typed.turn.replace(',', '.'));
-  const turnFault = Number.isFinite(turn) && typed.turn?.trim() !== '' ? undefined : 'Degrees, such as 30.';
+  const turnFault = Number.isFinite(turn) && typed.turn?.trim() !== '' ? undefined : t('Degrees, such as 30.');
   const field = (name: 'x' | 'y' | 'turn', label: string, fault?: string) => (
     <TextField
       label={label}
@@ -169,11 +174,11 @@ function StandForm({ room, piece: { unit }, onHold }: Pick<PieceTicketProps, 'ro
   };
   return (
     <Form className={`mt-2 grid items-start gap-2 ${unit.stand ? 'grid-cols-3' : 'grid-cols-2'}`} onSend={put}>
-      {field('x', unit.stand ? 'Middle, right' : 'From the left', x.fault)}
-      {unit.stand ? field('y', 'Middle, down', y.fault) : null}
-      {unit.stand ? field('turn', 'Turned, °', turnFault) : null}
+      {field('x', unit.stand ? t('Middle, right') : t('From the left'), x.fault)}
+      {unit.stand ? field('y', t('Middle, down'), y.fault) : null}
+      {unit.stand ? field('turn', t('Turned, °'), turnFault) : null}
       <Button type="submit" className={unit.stand ? 'col-span-3' : 'mt-5'} disabled={unit.isFixed ?? false}>
-        Put it there
+        {t('Put it there')}
       </Button>
     </Form>
   );

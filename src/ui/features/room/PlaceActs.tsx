@@ -10,6 +10,7 @@ import { wordSlotFits } from '../../text/rebuild.ts';
 import { HookPanel } from './HookPanel.tsx';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 import { judgeDraft } from '../../../core/suppose/index.ts';
+import { t } from '../../language/index.ts';
 
 const DIVIDED = new Set(['cubes', 'bookcase', 'closet']);
 
@@ -30,8 +31,8 @@ export function PlaceActs({ place }: { place: Place }) {
       const size = formatSize(parts.fault.availableMm, units);
       const text =
         parts.fault.code === 'too-many'
-          ? `${place.name} is parted as often as it can be.`
-          : `${place.name} has ${size}: too little for two compartments.`;
+          ? t('{place} is parted as often as it can be.', { place: place.name })
+          : t('{place} has {size}: too little for two compartments.', { place: place.name, size });
       tell({ tone: 'fault', text, canUndo: false });
       return;
     }
@@ -40,7 +41,7 @@ export function PlaceActs({ place }: { place: Place }) {
     const isDone = await edit(
       household,
       (from) => createSavePlaces(from, unit.name, parts.value, [], world.nowMs()),
-      `Divided ${place.name}.`,
+      t('Divided {place}.', { place: place.name }),
     );
     if (isDone) useRebuild.setState({ isOn: true, words, isGood: fits.every((fit) => fit.isFit) });
   };
@@ -55,7 +56,7 @@ export function PlaceActs({ place }: { place: Place }) {
   if (place.container) {
     const stands = tree.getChildren(slot.id).filter((one) => one.id !== place.id);
     return (
-      <section aria-label="The bin" className="stitched-t mt-3 pt-2">
+      <section aria-label={t('The bin')} className="stitched-t mt-3 pt-2">
         <div className="flex flex-wrap gap-x-4 gap-y-1">
           <Button
             look="quiet"
@@ -65,18 +66,18 @@ export function PlaceActs({ place }: { place: Place }) {
               useRebuild.setState({ isOn: true, carriedId: isCarried ? null : place.id, words: '', isGood: true })
             }
           >
-            Put it elsewhere <kbd className="font-normal">M</kbd>
+            {t('Put it elsewhere')} <kbd className="font-normal">M</kbd>
           </Button>
           <Button look="quiet" onClick={() => void toPool(false)}>
-            To the idle bins
+            {t('To the idle bins')}
           </Button>
           <Button look="quiet" onClick={() => void toPool(true)}>
-            Retire it
+            {t('Retire it')}
           </Button>
         </div>
         {stands.length > 0 && (
           <p className="mt-1 text-sm text-stone">
-            In the same place:{' '}
+            {t('In the same place:')}{' '}
             {stands.map((one) => (
               <Button
                 key={one.id}
@@ -97,10 +98,10 @@ export function PlaceActs({ place }: { place: Place }) {
   return (
     <div className="mt-2 flex flex-wrap gap-x-4">
       <Button look="quiet" onClick={() => void divide('shelf')}>
-        Divide with a shelf
+        {t('Divide with a shelf')}
       </Button>
       <Button look="quiet" onClick={() => void divide('upright')}>
-        … with an upright
+        {t('… with an upright')}
       </Button>
     </div>
   );

@@ -7,11 +7,11 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { wordCount } from '../../text/index.ts';
 import { PieceFromFile } from './PieceFromFile.tsx';
 import type { Line } from './planLines.ts';
 import { PowerPanel } from './PowerPanel.tsx';
 import { SheetMenu } from './SheetMenu.tsx';
+import { t } from '../../language/index.ts';
 
 interface FindingsProps {
   readonly lines: readonly Line[];
@@ -28,10 +28,14 @@ export function Findings({ lines, shownAt, onShow, isBelow }: FindingsProps) {
       <h2
         className={`font-display text-[21px] leading-tight font-semibold ${isBelow ? 'stitched-t mt-4 pt-3' : ''}`}
         {...explained(
-          'All that is listed here: where things stand, what hits what, what is too heavy; each line says its own measures.',
+          t(
+            'All that is listed here: where things stand, what hits what, what is too heavy; each line says its own measures.',
+          ),
         )}
       >
-        {lines.length === 0 ? 'Nothing is in the way' : wordCount(lines.length, 'thing') + ' to look at'}
+        {lines.length === 0
+          ? t('Nothing is in the way')
+          : t('{n, plural, one {# thing} other {# things}}', { n: lines.length }) + t(' to look at')}
       </h2>
       <ul className="mt-2">
         {lines.map((line) => (
@@ -42,7 +46,7 @@ export function Findings({ lines, shownAt, onShow, isBelow }: FindingsProps) {
               className={`min-h-11 w-full border-l-4 py-1.5 pl-2 text-left hover:bg-linen ${line.isFault ? 'border-madder' : 'border-weld'} ${shownAt === line.key ? 'bg-linen font-semibold' : ''}`}
               onClick={() => onShow(line)}
             >
-              <span className="text-sm text-stone">{line.isFault ? 'Has to change' : 'Can be lived with'}</span>
+              <span className="text-sm text-stone">{line.isFault ? t('Has to change') : t('Can be lived with')}</span>
               <span className="block">{line.words}</span>
             </button>
           </li>
@@ -70,7 +74,7 @@ export function PlanAside(props: PlanAsideProps) {
   const navigate = useNavigate();
   const addRoom = async () => {
     const id = world.createId() as PlaceId;
-    const name = `Room ${rooms.length + 1}`;
+    const name = t('Room {rooms}', { rooms: rooms.length + 1 });
     const added = createBareRoom(id, name, rooms.length, [], world.createId);
     if (await act((now) => createSavePlaces(now, name, [added], [], world.nowMs()))) void navigate(`/room/plan/${id}`);
   };
@@ -80,21 +84,21 @@ export function PlanAside(props: PlanAsideProps) {
       <Findings lines={lines} shownAt={shownAt} onShow={onShow} isBelow={Boolean(children)} />
       {spec.doors.length === 0 && (
         <p className="mt-2 border-l-4 border-weld bg-linen px-3 py-2 text-sm">
-          No door is drawn yet, so nothing is said of the ways in.{' '}
+          {t('No door is drawn yet, so nothing is said of the ways in.')}{' '}
           <Button look="quiet" onClick={() => onMode('shape')}>
-            Say where it is
+            {t('Say where it is')}
           </Button>
         </p>
       )}
       <div className="mt-3 grid grid-cols-2 gap-2">
         <Button data-key="n" onClick={() => onMode('furnish')}>
-          Add furniture <kbd className="pl-1 font-normal">N</kbd>
+          {t('Add furniture')} <kbd className="pl-1 font-normal">N</kbd>
         </Button>
         <Button data-key="a" onClick={onArrange}>
-          Arrange <kbd className="pl-1 font-normal">A</kbd>
+          {t('Arrange')} <kbd className="pl-1 font-normal">A</kbd>
         </Button>
-        <Button onClick={() => onMode('shape')}>Shape of the room</Button>
-        <Button onClick={() => onMode('measure')}>Measure the room</Button>
+        <Button onClick={() => onMode('shape')}>{t('Shape of the room')}</Button>
+        <Button onClick={() => onMode('measure')}>{t('Measure the room')}</Button>
       </div>
       <PowerPanel room={spec} pieces={pieces} />
       <SheetMenu
@@ -110,11 +114,12 @@ export function PlanAside(props: PlanAsideProps) {
       />
       <PieceFromFile room={room} />
       <Button look="quiet" onClick={() => void addRoom()}>
-        Add a room
+        {t('Add a room')}
       </Button>
       <p className="mt-3 text-sm text-stone">
-        Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’
-        instructions and a licensed builder or electrician decide.
+        {t(
+          'Measures are the usual ones. Tall furniture can tip and heaters can burn: your local code, the makers’ instructions and a licensed builder or electrician decide.',
+        )}
       </p>
     </>
   );

@@ -7,7 +7,7 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { PlanView } from '../../drawing/PlanView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount, wordUnitKind } from '../../text/index.ts';
+import { wordUnitKind } from '../../text/index.ts';
 import { wordTriangle } from '../../text/room.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Findings, PlanAside } from './PlanAside.tsx';
@@ -19,6 +19,7 @@ import { RoomTabs } from './RoomTabs.tsx';
 import type { Tapped } from './ShapePanel.tsx';
 import { usePlan } from './usePlan.ts';
 import { usePlanMode } from './usePlanMode.ts';
+import { t } from '../../language/index.ts';
 
 const ShapePanel = lazy(async () => ({ default: (await import('./ShapePanel.tsx')).ShapePanel }));
 const FurnishPanel = lazy(async () => ({ default: (await import('./FurnishPanel.tsx')).FurnishPanel }));
@@ -45,9 +46,15 @@ function describePiece(piece: Piece, spec: RoomSpec, findings: readonly Finding[
   const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
   const { unit } = piece;
   const where = unit.stand
-    ? `free, ${formatSize(unit.stand.xMm, units)} from the left, ${formatSize(unit.stand.yMm, units)} from the top`
-    : `${spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? ''}, ${formatSize(unit.xMm, units)} from the left`;
-  return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? ', locked' : ''}${count > 0 ? `; ${wordCount(count, 'finding')}` : ''}`;
+    ? t('free, {size} from the left, {size2} from the top', {
+        size: formatSize(unit.stand.xMm, units),
+        size2: formatSize(unit.stand.yMm, units),
+      })
+    : t('{find}, {size} from the left', {
+        find: spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? '',
+        size: formatSize(unit.xMm, units),
+      });
+  return `${piece.name}, ${wordUnitKind(unit.kind)}: ${where}${unit.isFixed ? t(', locked') : ''}${count > 0 ? t('; {count, plural, one {# finding} other {# findings}}', { count }) : ''}`;
 }
 
 interface PieceKeys {
@@ -91,23 +98,27 @@ function PlanFigures({ lines, triangle }: PlanFiguresProps) {
     <>
       <Figure
         value={String(faults)}
-        label={faults === 1 ? 'thing has to change' : 'things have to change'}
-        how="Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out."
+        label={faults === 1 ? t('thing has to change') : t('things have to change')}
+        how={t(
+          'Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out.',
+        )}
       />
       <Figure
         value={String(lines.length - faults)}
-        label="to be lived with"
-        how="Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater; what is not anchored, or heavy to lift."
+        label={t('to be lived with')}
+        how={t(
+          'Less than the usual space for a chair, a drawer’s pull or an easy walkway of 90 cm; covered sockets and windows; cloth near a heater; what is not anchored, or heavy to lift.',
+        )}
       />
       {triangle && (
         <Figure
           value={`${Math.round(triangle.metresPerHour)} m`}
-          label="walked in an hour of sewing"
+          label={t('walked in an hour of sewing')}
           how={wordTriangle(triangle, units)}
         />
       )}
       <p className="text-sm text-stone">
-        Drag a piece, or move it by the arrow keys: 1 cm, with Shift 10 cm. R turns it, L locks it.
+        {t('Drag a piece, or move it by the arrow keys: 1 cm, with Shift 10 cm. R turns it, L locks it.')}
       </p>
     </>
   );
@@ -225,7 +236,7 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
     <Page
       title={room.name}
       tabs={<RoomTabs roomId={room.id} here={room.id} />}
-      asideLabel={ticket ? 'Ticket' : 'Plan'}
+      asideLabel={ticket ? t('Ticket') : t('Plan')}
       aside={
         <PlanSide
           room={room}
@@ -277,7 +288,10 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
         onTap={
           tapped && mode === 'shape' ? (wallId, alongMm) => void putOpening(room, tapped, wallId, alongMm) : undefined
         }
-        label={`Floor plan of ${room.name}${rooms.length > 1 ? `, one of ${rooms.length} rooms` : ''}`}
+        label={t('Floor plan of {room}{part}', {
+          room: room.name,
+          part: rooms.length > 1 ? t(', one of {rooms} rooms', { rooms: rooms.length }) : '',
+        })}
         grip={{
           describe: (piece) => describePiece(piece, spec, findings, units),
           onChoose: (id) => {

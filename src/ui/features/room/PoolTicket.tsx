@@ -15,6 +15,7 @@ import { BinFieldset } from './BinFieldset.tsx';
 import { createBinFields, readBinFields, type BinFields } from './binFields.ts';
 import { SaveFoot } from './SaveFoot.tsx';
 import { createSavePlaces } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** A first guess at a bin of which nothing is known, mm. */
 const USUAL_OPENING = [330, 370, 250] as const;
@@ -42,9 +43,9 @@ export function PoolTicket() {
   if (isAdding) return <NewBin order={tree.pool.length} onDone={() => setAdding(false)} onSave={save} />;
   return (
     <>
-      <h2 className="font-display text-[21px] font-semibold">All bins</h2>
-      <h3 className="mt-3 font-bold">Idle</h3>
-      {idle.length === 0 && <p className="text-stone">None. A bin that is taken out of its place waits here.</p>}
+      <h2 className="font-display text-[21px] font-semibold">{t('All bins')}</h2>
+      <h3 className="mt-3 font-bold">{t('Idle')}</h3>
+      {idle.length === 0 && <p className="text-stone">{t('None. A bin that is taken out of its place waits here.')}</p>}
       <ul>
         {idle.map((bin) => (
           <li key={bin.id} className="dotted-row py-1">
@@ -55,20 +56,20 @@ export function PoolTicket() {
                 look="quiet"
                 onClick={() => useRebuild.setState({ isOn: true, carriedId: bin.id, words: '', isGood: true })}
               >
-                Put it somewhere
+                {t('Put it somewhere')}
               </Button>
               <Button look="quiet" onClick={() => setRetired(bin, true)}>
-                Retire it
+                {t('Retire it')}
               </Button>
             </span>
           </li>
         ))}
       </ul>
       <Button className="mt-2 w-full" onClick={() => setAdding(true)}>
-        Add a bin to the idle ones
+        {t('Add a bin to the idle ones')}
       </Button>
-      <h3 className="mt-4 font-bold">In use</h3>
-      {used.length === 0 && <p className="text-stone">None yet.</p>}
+      <h3 className="mt-4 font-bold">{t('In use')}</h3>
+      {used.length === 0 && <p className="text-stone">{t('None yet.')}</p>}
       <ul>
         {used.map((bin) => (
           <li key={bin.id} className="dotted-row">
@@ -85,7 +86,7 @@ export function PoolTicket() {
       </ul>
       {retired.length > 0 && (
         <>
-          <h3 className="mt-4 font-bold">Retired</h3>
+          <h3 className="mt-4 font-bold">{t('Retired')}</h3>
           <ul>
             {retired.map((bin) => (
               <li key={bin.id} className="dotted-row py-1">
@@ -93,10 +94,10 @@ export function PoolTicket() {
                 <span className="block text-sm text-stone">{describe(bin)}</span>
                 <span className="flex gap-x-4">
                   <Button look="quiet" onClick={() => setRetired(bin, false)}>
-                    It is good again
+                    {t('It is good again')}
                   </Button>
                   <Button look="quiet" onClick={() => void remove(bin)}>
-                    Strike it off
+                    {t('Strike it off')}
                   </Button>
                 </span>
               </li>
@@ -138,10 +139,10 @@ function NewBin({ order, onDone, onSave }: NewBinProps) {
     if (isRead && problem === null && (await onSave(bin))) onDone();
   };
   return (
-    <Form aria-label="New bin" className="space-y-3" onSend={() => handleSubmit(save)()}>
-      <h2 className="font-display text-[21px] font-semibold">A bin that stands idle</h2>
+    <Form aria-label={t('New bin')} className="space-y-3" onSend={() => handleSubmit(save)()}>
+      <h2 className="font-display text-[21px] font-semibold">{t('A bin that stands idle')}</h2>
       <BinFieldset index={0} register={register} faultOf={(field) => (isTried ? faults[field] : undefined)} />
-      <SaveFoot problem={problem} warned={null} leave="Leave it" onLeave={onDone} isLeftByEscape />
+      <SaveFoot problem={problem} warned={null} leave={t('Leave it')} onLeave={onDone} isLeftByEscape />
     </Form>
   );
 }

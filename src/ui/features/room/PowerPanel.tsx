@@ -5,6 +5,7 @@ import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { wordPowerFinding } from '../../text/room.ts';
+import { formatFixed, formatNumber, t } from '../../language/index.ts';
 
 /** What has a plug in this room, what runs at once, and what its circuits say to that. */
 export function PowerPanel({ room, pieces }: { room: RoomSpec; pieces: readonly Piece[] }) {
@@ -21,10 +22,10 @@ export function PowerPanel({ room, pieces }: { room: RoomSpec; pieces: readonly 
   return (
     <details className="mt-3">
       <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">
-        What runs at once
-        {faults.some((one) => one.isFault) && <span className="text-madder"> – too much</span>}
+        {t('What runs at once')}
+        {faults.some((one) => one.isFault) && <span className="text-madder"> {t('– too much')}</span>}
       </summary>
-      <ul aria-label="Appliances">
+      <ul aria-label={t('Appliances')}>
         {appliances.map(({ itemId, name, watts }) => (
           <li key={itemId} className="dotted-row">
             <label className="flex min-h-11 items-center gap-2 md:min-h-8">
@@ -41,9 +42,9 @@ export function PowerPanel({ room, pieces }: { room: RoomSpec; pieces: readonly 
               <span className="min-w-0 flex-1 break-words">{name}</span>
               <span
                 className="tabular"
-                {...explained('As its form says: what was typed there, or usual for its type.')}
+                {...explained(t('As its form says: what was typed there, or usual for its type.'))}
               >
-                {watts.toLocaleString('en')} W
+                {t('{watts} W', { watts: formatNumber(watts) })}
               </span>
             </label>
           </li>
@@ -56,15 +57,19 @@ export function PowerPanel({ room, pieces }: { room: RoomSpec; pieces: readonly 
             <dd
               className="tabular font-semibold"
               {...explained(
-                'The watts of what runs on it, added up, by its volts. For hours it takes four fifths of its fuse.',
+                t('The watts of what runs on it, added up, by its volts. For hours it takes four fifths of its fuse.'),
               )}
             >
-              {`${watts.toLocaleString('en')} W, ${amps.toFixed(1)} A of ${limitAmps} A`}
+              {t('{watts} W, {amps} A of {limitAmps} A', {
+                watts: formatNumber(watts),
+                amps: formatFixed(amps, 1),
+                limitAmps,
+              })}
             </dd>
           </div>
         ))}
       </dl>
-      <ul aria-label="Power">
+      <ul aria-label={t('Power')}>
         {faults.map((fault) => (
           <li
             key={`${fault.code} ${fault.aboutId}`}
@@ -75,8 +80,9 @@ export function PowerPanel({ room, pieces }: { room: RoomSpec; pieces: readonly 
         ))}
       </ul>
       <p className="mt-1 text-sm text-stone">
-        Each hangs on the socket nearest to where you work with it. Local codes and an electrician decide; hot things
-        are off when you leave.
+        {t(
+          'Each hangs on the socket nearest to where you work with it. Local codes and an electrician decide; hot things are off when you leave.',
+        )}
       </p>
     </details>
   );

@@ -16,12 +16,12 @@ import { findWallOrMain, getAsPlanned, getStrays, getTree } from '../../state/de
 import { getWallDrawing } from '../../drawing/wallDrawing.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordCount } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { Legend } from './Legend.tsx';
 import { useWallPhoto } from './photo/wallPhoto.ts';
 import { RoomTabs } from './RoomTabs.tsx';
 import { SheetMenu } from './SheetMenu.tsx';
+import { t } from '../../language/index.ts';
 
 const WallBuild = lazy(async () => ({ default: (await import('./build/WallBuild.tsx')).WallBuild }));
 const LotBar = lazy(async () => ({ default: (await import('./build/LotBar.tsx')).LotBar }));
@@ -55,7 +55,7 @@ export function RoomPage() {
   const view = toMove > 0 ? wallView : 'is';
   const drawn = view === 'home' ? getAsPlanned(household) : household;
   const drawing = chosen && getWallDrawing(drawn, chosen.id, view, bandsFor);
-  if (!chosen || !drawing) return <Page title="Room">{null}</Page>;
+  if (!chosen || !drawing) return <Page title={t('Room')}>{null}</Page>;
   const wallId = chosen.id;
   const hasPhotos = (chosen.room.room?.photos?.length ?? 0) > 0;
   return (
@@ -65,7 +65,7 @@ export function RoomPage() {
       tabs={<RoomTabs roomId={chosen.room.id} here={wallId} />}
       aside={
         <>
-          <TicketPane hint="Choose a compartment or a thing on the wall. Tab walks the compartments." />
+          <TicketPane hint={t('Choose a compartment or a thing on the wall. Tab walks the compartments.')} />
           {!ticket && <WallChoices bandsFor={bandsFor} chosen={chosen} drawing={drawing} />}
         </>
       }
@@ -74,8 +74,10 @@ export function RoomPage() {
           <Unanswered again={again} />
           <Figure
             value={today ? formatMinutes(getFetchSeconds(today)) : '…'}
-            label="a month fetching"
-            how="Uses a month of every thing × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change."
+            label={t('a month fetching')}
+            how={t(
+              'Uses a month of every thing × the seconds to walk there and back from where it is used, to reach, open and look for it; things without a home are looked for everywhere. The seconds are estimates that House lets you change.',
+            )}
           />
           <WallFigures drawing={drawing} />
           <Legend drawing={drawing} />
@@ -84,32 +86,35 @@ export function RoomPage() {
             aria-pressed={isRebuilt}
             onClick={() => useRebuild.setState({ isOn: !isRebuilt, carriedId: null, lotId: null, groupId: null })}
           >
-            {isRebuilt ? 'Done' : 'Rebuild'} <kbd className="pl-1 font-normal">W</kbd>
+            {isRebuilt ? t('Done') : t('Rebuild')} <kbd className="pl-1 font-normal">W</kbd>
           </Button>
           <Button data-key="n" onClick={() => show({ type: 'newUnit', wallId })}>
-            Add a piece <kbd className="pl-1 font-normal">N</kbd>
+            {t('Add a piece')} <kbd className="pl-1 font-normal">N</kbd>
           </Button>
         </>
       }
     >
       {toMove > 0 && (
         <p className="flex flex-wrap items-center gap-x-4 px-5 pt-2">
-          {wordCount(toMove, 'thing')} {toMove === 1 ? 'is' : 'are'} planned for another place.
+          {t('{move, plural, one {# thing} other {# things}} {part} planned for another place.', {
+            move: toMove,
+            part: toMove === 1 ? t('is') : t('are'),
+          })}
           <Button
             look="quiet"
             data-key="v"
             aria-pressed={view === 'home'}
             onClick={() => useChoices.setState({ wallView: view === 'is' ? 'home' : 'is' })}
           >
-            {view === 'is' ? 'Show it as planned' : 'Show it as it is'} <kbd className="font-normal">V</kbd>
+            {view === 'is' ? t('Show it as planned') : t('Show it as it is')} <kbd className="font-normal">V</kbd>
           </Button>
         </p>
       )}
-      <NeedsFirst says="Nothing stands in this room yet." needs="places" />
+      <NeedsFirst says={t('Nothing stands in this room yet.')} needs="places" />
       <WallBars isRebuilt={isRebuilt} />
       <WallView
         drawing={drawing}
-        label={`${chosen.wall.name}, ${view === 'is' ? 'as it is' : 'as planned'}`}
+        label={`${chosen.wall.name}, ${view === 'is' ? t('as it is') : t('as planned')}`}
         units={units}
         chosenPlace={ticket?.type === 'place' || ticket?.type === 'editSlot' ? ticket.id : null}
         chosenLot={ticket?.type === 'lot' ? ticket.id : null}
@@ -147,14 +152,16 @@ function WallChoices({ bandsFor, chosen, drawing }: OnWall & { bandsFor: BandsFo
     <>
       <div className="my-3">
         <SelectField
-          label="Bands show the reach of"
+          label={t('Bands show the reach of')}
           value={bandsFor}
           onChange={(event) => useChoices.setState({ bandsFor: event.target.value as BandsFor })}
         >
-          <option value="standing">you, standing</option>
-          <option value="seated">you, from the chair</option>
+          <option value="standing">{t('you, standing')}</option>
+          <option value="seated">{t('you, from the chair')}</option>
           {smallStatureMm !== undefined && (
-            <option value="small">{`the small one, ${formatSize(smallStatureMm, units)} tall`}</option>
+            <option value="small">
+              {t('the small one, {size} tall', { size: formatSize(smallStatureMm, units) })}
+            </option>
           )}
         </SelectField>
       </div>
@@ -184,13 +191,15 @@ function WallFigures({ drawing }: Pick<OnWall, 'drawing'>) {
     <>
       <Figure
         value={`${Math.round(used * 100)} %`}
-        label="of this wall in use"
-        how="What the things there take, of what the compartments of this wall hold."
+        label={t('of this wall in use')}
+        how={t('What the things there take, of what the compartments of this wall hold.')}
       />
       <Figure
         value={String(over)}
-        label={over === 1 ? 'place over full' : 'places over full'}
-        how="Places of this wall whose things do not lie in them without overlapping, or take more than they measure."
+        label={over === 1 ? t('place over full') : t('places over full')}
+        how={t(
+          'Places of this wall whose things do not lie in them without overlapping, or take more than they measure.',
+        )}
       />
     </>
   );

@@ -2,25 +2,26 @@ import type { DoorSwing } from '../../../core/records/index.ts';
 import { CheckField, SelectField } from '../../components/fields.tsx';
 import type { RoomTools } from './useRoomForm.tsx';
 import { Rows } from './Rows.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** The lists of a room's form: its walls as one walks round them, and what is fixed on them. */
 
-const SWINGS: Record<DoorSwing, string> = {
-  in: 'opens into the room',
-  out: 'opens out of it',
-  slide: 'slides',
-  none: 'has no leaf',
-};
+const SWINGS = perLanguage((): Record<DoorSwing, string> => ({
+  in: t('opens into the room'),
+  out: t('opens out of it'),
+  slide: t('slides'),
+  none: t('has no leaf'),
+}));
 
 export function WallRows({ fields, rows, text, remove, add, size, last, newId }: RoomTools) {
   return (
     <Rows
       of={rows.walls.fields}
-      title="Walls, round to the right"
-      add="Add a wall"
+      title={t('Walls, round to the right')}
+      add={t('Add a wall')}
       onAdd={add(
         'walls',
-        { id: newId(), name: `Wall ${fields.walls.length + 1}`, length: size(1000), turn: '90' },
+        { id: newId(), name: t('Wall {n}', { n: fields.walls.length + 1 }), length: size(1000), turn: '90' },
         fields.walls.length - 1,
       )}
     >
@@ -28,16 +29,16 @@ export function WallRows({ fields, rows, text, remove, add, size, last, newId }:
         const isLast = i === fields.walls.length - 1;
         return (
           <>
-            {text(`walls.${i}.name`, `Wall ${i + 1}`)}
+            {text(`walls.${i}.name`, t('Wall {i}', { i: i + 1 }))}
             {isLast ? (
               <p className="text-sm text-stone">
-                {last ? `Closes the room: ${size(last.lengthMm)}.` : 'Closes the room.'}
+                {last ? t('Closes the room: {lengthMm}.', { lengthMm: size(last.lengthMm) }) : t('Closes the room.')}
               </p>
             ) : (
               <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-                {text(`walls.${i}.length`, 'Length')}
-                {text(`walls.${i}.turn`, 'Then turn, °')}
-                {fields.walls.length > 3 && remove('walls', i, fields.walls[i]?.name ?? 'the wall')}
+                {text(`walls.${i}.length`, t('Length'))}
+                {text(`walls.${i}.turn`, t('Then turn, °'))}
+                {fields.walls.length > 3 && remove('walls', i, fields.walls[i]?.name ?? t('the wall'))}
               </div>
             )}
           </>
@@ -51,17 +52,17 @@ export function SlopeRows({ rows, text, wallField, remove, add, size, firstWall 
   return (
     <Rows
       of={rows.slopes.fields}
-      title="Slopes"
-      add="Add a slope"
+      title={t('Slopes')}
+      add={t('Add a slope')}
       onAdd={add('slopes', { wallId: firstWall, knee: size(1000), run: size(1000) })}
     >
       {(i) => (
         <>
           {wallField(`slopes.${i}.wallId`)}
           <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-            {text(`slopes.${i}.knee`, 'High at the wall')}
-            {text(`slopes.${i}.run`, 'Full height after')}
-            {remove('slopes', i, 'the slope')}
+            {text(`slopes.${i}.knee`, t('High at the wall'))}
+            {text(`slopes.${i}.run`, t('Full height after'))}
+            {remove('slopes', i, t('the slope'))}
           </div>
         </>
       )}
@@ -85,8 +86,8 @@ export function DoorRows({
   return (
     <Rows
       of={rows.doors.fields}
-      title="Doors"
-      add="Add a door"
+      title={t('Doors')}
+      add={t('Add a door')}
       onAdd={add('doors', {
         key: newId(),
         wallId: firstWall,
@@ -103,33 +104,33 @@ export function DoorRows({
         <>
           <div className="grid grid-cols-2 items-start gap-2">
             {wallField(`doors.${i}.wallId`)}
-            {text(`doors.${i}.x`, 'From the left', 'As you face the wall')}
-            {text(`doors.${i}.width`, 'Width')}
-            {text(`doors.${i}.height`, 'Height')}
+            {text(`doors.${i}.x`, t('From the left'), t('As you face the wall'))}
+            {text(`doors.${i}.width`, t('Width'))}
+            {text(`doors.${i}.height`, t('Height'))}
             <div className="col-span-2">
-              <SelectField label="It" {...register(`doors.${i}.swing`, { onChange: draw })}>
-                {Object.entries(SWINGS).map(([id, words]) => (
+              <SelectField label={t('It')} {...register(`doors.${i}.swing`, { onChange: draw })}>
+                {Object.entries(SWINGS()).map(([id, words]) => (
                   <option key={id} value={id}>
                     {words}
                   </option>
                 ))}
               </SelectField>
             </div>
-            <SelectField label="Hinges" {...register(`doors.${i}.hinge`, { onChange: draw })}>
-              <option value="left">left</option>
-              <option value="right">right</option>
+            <SelectField label={t('Hinges')} {...register(`doors.${i}.hinge`, { onChange: draw })}>
+              <option value="left">{t('left')}</option>
+              <option value="right">{t('right')}</option>
             </SelectField>
-            <SelectField label="Leads to" {...register(`doors.${i}.leadsTo`)}>
-              <option value="">the hall</option>
+            <SelectField label={t('Leads to')} {...register(`doors.${i}.leadsTo`)}>
+              <option value="">{t('the hall')}</option>
               {others.map(({ one, door }) => (
                 <option key={door.id} value={door.id}>
                   {one.name}
                 </option>
               ))}
             </SelectField>
-            {text(`doors.${i}.way`, 'Way from there')}
+            {text(`doors.${i}.way`, t('Way from there'))}
           </div>
-          {remove('doors', i, 'the door')}
+          {remove('doors', i, t('the door'))}
         </>
       )}
     </Rows>
@@ -140,8 +141,8 @@ export function WindowRows({ rows, text, wallField, remove, add, size, draw, new
   return (
     <Rows
       of={rows.windows.fields}
-      title="Windows"
-      add="Add a window"
+      title={t('Windows')}
+      add={t('Add a window')}
       onAdd={add('windows', {
         key: newId(),
         wallId: firstWall,
@@ -156,13 +157,16 @@ export function WindowRows({ rows, text, wallField, remove, add, size, draw, new
         <>
           <div className="grid grid-cols-2 items-start gap-2">
             {wallField(`windows.${i}.wallId`)}
-            {text(`windows.${i}.x`, 'From the left', 'As you face the wall')}
-            {text(`windows.${i}.width`, 'Width')}
-            {text(`windows.${i}.height`, 'Height')}
-            {text(`windows.${i}.sill`, 'Sill')}
+            {text(`windows.${i}.x`, t('From the left'), t('As you face the wall'))}
+            {text(`windows.${i}.width`, t('Width'))}
+            {text(`windows.${i}.height`, t('Height'))}
+            {text(`windows.${i}.sill`, t('Sill'))}
           </div>
-          <CheckField label="In the slope over the wall" {...register(`windows.${i}.isInSlope`, { onChange: draw })} />
-          {remove('windows', i, 'the window')}
+          <CheckField
+            label={t('In the slope over the wall')}
+            {...register(`windows.${i}.isInSlope`, { onChange: draw })}
+          />
+          {remove('windows', i, t('the window'))}
         </>
       )}
     </Rows>
@@ -184,8 +188,8 @@ export function SocketRows({
   return (
     <Rows
       of={rows.sockets.fields}
-      title="Sockets"
-      add="Add a socket"
+      title={t('Sockets')}
+      add={t('Add a socket')}
       onAdd={add('sockets', {
         key: newId(),
         wallId: firstWall,
@@ -198,8 +202,8 @@ export function SocketRows({
         <>
           <div className="grid grid-cols-2 gap-2">
             {wallField(`sockets.${i}.wallId`)}
-            <SelectField label="On" {...register(`sockets.${i}.circuitId`)}>
-              <option value="">no circuit yet</option>
+            <SelectField label={t('On')} {...register(`sockets.${i}.circuitId`)}>
+              <option value="">{t('no circuit yet')}</option>
               {fields.circuits.map((circuit) => (
                 <option key={circuit.key} value={circuit.key}>
                   {circuit.name}
@@ -208,9 +212,9 @@ export function SocketRows({
             </SelectField>
           </div>
           <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-            {text(`sockets.${i}.x`, 'From the left', 'As you face the wall')}
-            {text(`sockets.${i}.height`, 'Height')}
-            {remove('sockets', i, 'the socket')}
+            {text(`sockets.${i}.x`, t('From the left'), t('As you face the wall'))}
+            {text(`sockets.${i}.height`, t('Height'))}
+            {remove('sockets', i, t('the socket'))}
           </div>
         </>
       )}
@@ -222,22 +226,22 @@ export function CircuitRows({ fields, rows, text, remove, add, newId, units }: R
   return (
     <Rows
       of={rows.circuits.fields}
-      title="Circuits"
-      add="Add a circuit"
+      title={t('Circuits')}
+      add={t('Add a circuit')}
       onAdd={add('circuits', {
         key: newId(),
-        name: `Circuit ${fields.circuits.length + 1}`,
+        name: t('Circuit {n}', { n: fields.circuits.length + 1 }),
         volts: units === 'metric' ? '230' : '120',
         amps: units === 'metric' ? '16' : '15',
       })}
     >
       {(i) => (
         <>
-          {text(`circuits.${i}.name`, 'Name')}
+          {text(`circuits.${i}.name`, t('Name'))}
           <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-            {text(`circuits.${i}.volts`, 'Volts')}
-            {text(`circuits.${i}.amps`, 'Fuse, A')}
-            {remove('circuits', i, fields.circuits[i]?.name ?? 'the circuit')}
+            {text(`circuits.${i}.volts`, t('Volts'))}
+            {text(`circuits.${i}.amps`, t('Fuse, A'))}
+            {remove('circuits', i, fields.circuits[i]?.name ?? t('the circuit'))}
           </div>
         </>
       )}
@@ -249,12 +253,12 @@ export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId
   return (
     <Rows
       of={rows.fixtures.fields}
-      title="Pillars and heaters"
-      add="Add one"
+      title={t('Pillars and heaters')}
+      add={t('Add one')}
       onAdd={add('fixtures', {
         key: newId(),
         kind: 'heater',
-        name: 'Heater',
+        name: t('Heater'),
         x: size(1000),
         y: size(1000),
         width: size(200),
@@ -265,18 +269,18 @@ export function FixtureRows({ fields, rows, text, remove, add, size, draw, newId
       {(i) => (
         <>
           <div className="grid grid-cols-2 items-start gap-2">
-            <SelectField label="It is a" {...register(`fixtures.${i}.kind`, { onChange: draw })}>
-              <option value="pillar">pillar</option>
-              <option value="heater">heater</option>
+            <SelectField label={t('It is a')} {...register(`fixtures.${i}.kind`, { onChange: draw })}>
+              <option value="pillar">{t('pillar')}</option>
+              <option value="heater">{t('heater')}</option>
             </SelectField>
-            {text(`fixtures.${i}.name`, 'Name')}
-            {text(`fixtures.${i}.x`, 'Middle, right')}
-            {text(`fixtures.${i}.y`, 'Middle, down')}
-            {text(`fixtures.${i}.width`, 'Width')}
-            {text(`fixtures.${i}.depth`, 'Depth')}
-            {text(`fixtures.${i}.height`, 'Height')}
+            {text(`fixtures.${i}.name`, t('Name'))}
+            {text(`fixtures.${i}.x`, t('Middle, right'))}
+            {text(`fixtures.${i}.y`, t('Middle, down'))}
+            {text(`fixtures.${i}.width`, t('Width'))}
+            {text(`fixtures.${i}.depth`, t('Depth'))}
+            {text(`fixtures.${i}.height`, t('Height'))}
           </div>
-          {remove('fixtures', i, fields.fixtures[i]?.name ?? 'it')}
+          {remove('fixtures', i, fields.fixtures[i]?.name ?? t('it'))}
         </>
       )}
     </Rows>
@@ -287,11 +291,11 @@ export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomT
   return (
     <Rows
       of={rows.lamps.fields}
-      title="Lamps"
-      add="Add a lamp"
+      title={t('Lamps')}
+      add={t('Add a lamp')}
       onAdd={add('lamps', {
         key: newId(),
-        name: `Lamp ${fields.lamps.length + 1}`,
+        name: t('Lamp {n}', { n: fields.lamps.length + 1 }),
         x: size(1000),
         y: size(1000),
         height: size(2000),
@@ -300,12 +304,12 @@ export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomT
       {(i) => (
         <>
           <div className="grid grid-cols-2 items-start gap-2">
-            {text(`lamps.${i}.name`, 'Name')}
-            {text(`lamps.${i}.height`, 'Height')}
-            {text(`lamps.${i}.x`, 'Right')}
-            {text(`lamps.${i}.y`, 'Down')}
+            {text(`lamps.${i}.name`, t('Name'))}
+            {text(`lamps.${i}.height`, t('Height'))}
+            {text(`lamps.${i}.x`, t('Right'))}
+            {text(`lamps.${i}.y`, t('Down'))}
           </div>
-          {remove('lamps', i, fields.lamps[i]?.name ?? 'the lamp')}
+          {remove('lamps', i, fields.lamps[i]?.name ?? t('the lamp'))}
         </>
       )}
     </Rows>

@@ -4,6 +4,7 @@ import { tabClass } from '../../components/Page.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
+import { t } from '../../language/index.ts';
 
 interface RoomTabsProps {
   readonly roomId: PlaceId;
@@ -23,10 +24,10 @@ export function RoomTabs({ roomId, here }: RoomTabsProps) {
     </li>
   );
   const plan = (id: PlaceId, name: string) =>
-    tab(`/room/plan/${id}`, id, rooms.length > 1 ? `Plan of ${name}` : 'Floor plan');
+    tab(`/room/plan/${id}`, id, rooms.length > 1 ? t('Plan of {name}', { name }) : t('Floor plan'));
   return (
     <ul className="flex gap-1">
-      {tab('/room/balance', 'balance', 'Balance')}
+      {tab('/room/balance', 'balance', t('Balance'))}
       {rooms.map((room) => (
         <li key={room.id} className="contents">
           <ul className="contents">

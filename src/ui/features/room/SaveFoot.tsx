@@ -1,4 +1,5 @@
 import { Button } from '../../components/Button.tsx';
+import { t } from '../../language/index.ts';
 
 interface SaveFootProps {
   /** Why it cannot be saved, in words. */
@@ -23,12 +24,12 @@ export function SaveFoot({ problem, warned, leave, onLeave, isLeftByEscape = fal
       )}
       {isWarned && (
         <p role="alert" className="border-l-4 border-weld bg-linen p-3 text-sm">
-          {warned} Nothing is lost, and Undo brings all back.
+          {t('{warned} Nothing is lost, and Undo brings all back.', { warned })}
         </p>
       )}
       <div className="grid grid-cols-2 gap-2 pt-1">
         <Button look="strong" type="submit" disabled={problem !== null}>
-          {isWarned ? 'Save all the same' : 'Save'}
+          {isWarned ? t('Save all the same') : t('Save')}
         </Button>
         <Button data-key={isLeftByEscape ? 'escape' : undefined} onClick={onLeave}>
           {leave}

@@ -15,6 +15,7 @@ import { SHAPE_WORDS } from '../../text/setout.ts';
 import { listFreed } from './listFreed.ts';
 import { useTapInView } from './useTapInView.ts';
 import { ShapePicture } from './ShapePicture.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** What the next tap on the plan puts into a wall. */
 export type Tapped = 'door' | 'window' | null;
@@ -31,36 +32,36 @@ interface ShapePanelProps {
 type Measure = keyof ShapeMeasures;
 
 /** What is measured of each shape, with words for it and a usual size, mm. */
-const ASKED: Readonly<Record<RoomShape, readonly (readonly [Measure, string, number])[]>> = {
+const ASKED = perLanguage((): Readonly<Record<RoomShape, readonly (readonly [Measure, string, number])[]>> => ({
   rectangle: [
-    ['widthMm', 'Wide', 4000],
-    ['depthMm', 'Deep', 3000],
-    ['heightMm', 'Ceiling', 2400],
+    ['widthMm', t('Wide'), 4000],
+    ['depthMm', t('Deep'), 3000],
+    ['heightMm', t('Ceiling'), 2400],
   ],
   ell: [
-    ['widthMm', 'Wide', 5000],
-    ['depthMm', 'Deep', 4000],
-    ['heightMm', 'Ceiling', 2400],
-    ['missingWidthMm', 'Missing corner, wide', 2000],
-    ['missingDepthMm', 'Missing corner, deep', 1500],
+    ['widthMm', t('Wide'), 5000],
+    ['depthMm', t('Deep'), 4000],
+    ['heightMm', t('Ceiling'), 2400],
+    ['missingWidthMm', t('Missing corner, wide'), 2000],
+    ['missingDepthMm', t('Missing corner, deep'), 1500],
   ],
   roof: [
-    ['widthMm', 'Wide', 4000],
-    ['depthMm', 'Deep', 3500],
-    ['heightMm', 'Highest', 2300],
-    ['kneeMm', 'Lowest, at the far wall', 1000],
+    ['widthMm', t('Wide'), 4000],
+    ['depthMm', t('Deep'), 3500],
+    ['heightMm', t('Highest'), 2300],
+    ['kneeMm', t('Lowest, at the far wall'), 1000],
   ],
   corner: [
-    ['widthMm', 'Wide', 2000],
-    ['depthMm', 'Deep', 1800],
-    ['heightMm', 'Ceiling', 2400],
+    ['widthMm', t('Wide'), 2000],
+    ['depthMm', t('Deep'), 1800],
+    ['heightMm', t('Ceiling'), 2400],
   ],
   closet: [
-    ['widthMm', 'Wide', 1200],
-    ['depthMm', 'Deep inside', 600],
-    ['heightMm', 'High inside', 2200],
+    ['widthMm', t('Wide'), 1200],
+    ['depthMm', t('Deep inside'), 600],
+    ['heightMm', t('High inside'), 2200],
   ],
-};
+}));
 
 /** No room is smaller, nor larger. */
 const LEAST_MM = 300;
@@ -70,20 +71,23 @@ function readMeasures(shape: RoomShape, typed: Readonly<Record<string, string>>,
   const isMetric = units === 'metric';
   const faults: Partial<Record<Measure, string>> = {};
   const measures: Partial<Record<Measure, number>> = {};
-  for (const [measure, , usualMm] of ASKED[shape]) {
+  for (const [measure, , usualMm] of ASKED()[shape]) {
     const text = typed[measure] ?? formatSize(usualMm, units);
     const read = parseLengthMm(text, isMetric ? 'cm' : 'in');
-    if (!read.ok) faults[measure] = wordAmountFault(read.fault, isMetric ? '3.4 m' : '11 ft');
+    if (!read.ok) faults[measure] = wordAmountFault(read.fault, isMetric ? t('3.4 m') : t('11 ft'));
     else if (read.value < LEAST_MM || read.value > MOST_MM)
-      faults[measure] = `From ${formatSize(LEAST_MM, units)} to ${formatSize(MOST_MM, units)}.`;
+      faults[measure] = t('From {size} to {size2}.', {
+        size: formatSize(LEAST_MM, units),
+        size2: formatSize(MOST_MM, units),
+      });
     else measures[measure] = read.value;
   }
   const { widthMm = 0, depthMm = 0, heightMm = 0, missingWidthMm, missingDepthMm, kneeMm } = measures;
   if (missingWidthMm !== undefined && missingWidthMm > widthMm - LEAST_MM)
-    faults.missingWidthMm = 'Wider than the room.';
+    faults.missingWidthMm = t('Wider than the room.');
   if (missingDepthMm !== undefined && missingDepthMm > depthMm - LEAST_MM)
-    faults.missingDepthMm = 'Deeper than the room.';
-  if (kneeMm !== undefined && kneeMm > heightMm) faults.kneeMm = 'Higher than the highest.';
+    faults.missingDepthMm = t('Deeper than the room.');
+  if (kneeMm !== undefined && kneeMm > heightMm) faults.kneeMm = t('Higher than the highest.');
   return { faults, measures: measures as ShapeMeasures, isGood: Object.keys(faults).length === 0 };
 }
 
@@ -107,18 +111,21 @@ export function ShapePanel({ room, onDraft, tapped, onTapped, onDone }: ShapePan
     if (!draft) return;
     const freed = listFreed(getTree(household), room, draft);
     const saved = [{ ...room, room: draft }, ...freed];
-    const words = draft.doors.length > 0 ? `${room.name} is drawn.` : `${room.name} is drawn. Where is the door?`;
+    const words =
+      draft.doors.length > 0
+        ? t('{room} is drawn.', { room: room.name })
+        : t('{room} is drawn. Where is the door?', { room: room.name });
     if (!(await edit(household, (from) => createSavePlaces(from, room.name, saved, [], world.nowMs()), words))) return;
     setShape(null);
     onTapped(draft.doors.length > 0 ? 'window' : 'door');
   };
   return (
-    <section aria-label="The room in a minute">
-      <h2 className="font-display text-[21px] leading-tight font-semibold">The room in a minute</h2>
+    <section aria-label={t('The room in a minute')}>
+      <h2 className="font-display text-[21px] leading-tight font-semibold">{t('The room in a minute')}</h2>
       <p className="mt-1 text-sm text-stone">
-        Seen from above, with the far wall at the top. A few centimetres more or less do not matter yet.
+        {t('Seen from above, with the far wall at the top. A few centimetres more or less do not matter yet.')}
       </p>
-      <Form aria-label="Shape of the room" onSend={draw}>
+      <Form aria-label={t('Shape of the room')} onSend={draw}>
         <ul className="mt-3 grid grid-cols-3 gap-2">
           {ROOM_SHAPES.map((one) => (
             <li key={one}>
@@ -133,7 +140,7 @@ export function ShapePanel({ room, onDraft, tapped, onTapped, onDone }: ShapePan
                 }}
               >
                 <ShapePicture shape={one} />
-                {SHAPE_WORDS[one]}
+                {SHAPE_WORDS()[one]}
               </button>
             </li>
           ))}
@@ -141,7 +148,7 @@ export function ShapePanel({ room, onDraft, tapped, onTapped, onDone }: ShapePan
         {shape && read && (
           <>
             <div className="mt-3 grid grid-cols-2 items-start gap-3">
-              {ASKED[shape].map(([measure, label, usualMm], i) => (
+              {ASKED()[shape].map(([measure, label, usualMm], i) => (
                 <TextField
                   key={measure}
                   label={label}
@@ -155,13 +162,13 @@ export function ShapePanel({ room, onDraft, tapped, onTapped, onDone }: ShapePan
               ))}
             </div>
             <Button look="strong" type="submit" className="mt-3 w-full" disabled={!draft}>
-              Draw it
+              {t('Draw it')}
             </Button>
           </>
         )}
       </Form>
-      <h3 className="stitched-t mt-4 pt-3 font-bold">Door and window</h3>
-      <p className="text-sm text-stone">Choose one, then tap the wall where it is. U takes the last one back.</p>
+      <h3 className="stitched-t mt-4 pt-3 font-bold">{t('Door and window')}</h3>
+      <p className="text-sm text-stone">{t('Choose one, then tap the wall where it is. U takes the last one back.')}</p>
       <div className="mt-2 grid grid-cols-2 gap-2">
         {(['door', 'window'] as const).map((one) => (
           <Button
@@ -170,13 +177,13 @@ export function ShapePanel({ room, onDraft, tapped, onTapped, onDone }: ShapePan
             className={tapped === one ? 'bg-linen outline-2 outline-woad' : ''}
             onClick={() => onTapped(tapped === one ? null : one)}
           >
-            {one === 'door' ? 'A door' : 'A window'}
+            {one === 'door' ? t('A door') : t('A window')}
           </Button>
         ))}
       </div>
       <WallButtons room={room} tapped={tapped} />
       <Button className="mt-4 w-full" onClick={onDone}>
-        The room is right
+        {t('The room is right')}
       </Button>
     </section>
   );
@@ -187,7 +194,7 @@ function WallButtons({ room, tapped }: { room: Place; tapped: Tapped }) {
   if (tapped === null) return null;
   return (
     <p className="mt-2 text-sm text-stone">
-      Or in the middle of:{' '}
+      {t('Or in the middle of:')}{' '}
       {room.room!.walls.map(({ id, name }, i) => (
         <span key={id}>
           {i > 0 && ', '}

@@ -4,6 +4,7 @@ import { Button } from '../../components/Button.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { formatSizes } from '../../../core/units/index.ts';
+import { t } from '../../language/index.ts';
 
 /** 1 : 24 is half an inch to the foot. */
 const SCALES = { metric: [10, 20, 25, 50], imperial: [12, 24, 48] } as const;
@@ -27,13 +28,17 @@ export function SheetMenu({ name, draw, cutOut }: SheetMenuProps) {
       const size = formatSizes([result.widthMm, result.heightMm], units);
       tell({
         tone: 'fault',
-        text: `At 1 : ${scale} it would be ${size}, larger than any usual sheet.`,
+        text: t('At 1 : {scale} it would be {size}, larger than any usual sheet.', { scale, size }),
         canUndo: false,
       });
       return;
     }
     await write(kind, [result.sheet], name);
-    tell({ tone: 'done', text: `Saved for ${result.paper} paper. Print it at 100 %.`, canUndo: false });
+    tell({
+      tone: 'done',
+      text: t('Saved for {paper} paper. Print it at 100 %.', { paper: result.paper }),
+      canUndo: false,
+    });
   };
   const write = async (kind: 'svg' | 'pdf', sheets: readonly Sheet[], title: string) => {
     const file = `${title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-')}-1-${scale}.${kind}`;
@@ -47,10 +52,10 @@ export function SheetMenu({ name, draw, cutOut }: SheetMenuProps) {
   };
   return (
     <details className="mt-3">
-      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">On paper</summary>
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">{t('On paper')}</summary>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <label className="flex items-center gap-2">
-          Scale
+          {t('Scale')}
           <select
             className="h-11 rounded border border-thread bg-paper px-2 md:h-8"
             value={scale}
@@ -64,17 +69,17 @@ export function SheetMenu({ name, draw, cutOut }: SheetMenuProps) {
           </select>
         </label>
         <Button look="quiet" onClick={() => void save('pdf')}>
-          Save as PDF
+          {t('Save as PDF')}
         </Button>
         <Button look="quiet" onClick={() => void save('svg')}>
-          Save as SVG
+          {t('Save as SVG')}
         </Button>
         {cutOut && (
           <Button
             look="quiet"
-            onClick={() => void cutOut(scale).then((sheets) => write('pdf', sheets, `${name} furniture`))}
+            onClick={() => void cutOut(scale).then((sheets) => write('pdf', sheets, t('{name} furniture', { name })))}
           >
-            Furniture to cut out
+            {t('Furniture to cut out')}
           </Button>
         )}
       </div>

@@ -10,28 +10,30 @@ import { createBinFields } from './binFields.ts';
 import { useSlotForm } from './useSlotForm.ts';
 import { WhichBins } from './WhichBins.tsx';
 import { capitalise, wordLight, wordOpening } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
+import { joinAnd } from '../../text/grammar.ts';
 
 /** What a compartment is like, what it carries, and the bins that stand in it. */
 export function SlotForm({ slotId }: { slotId: PlaceId }) {
   const form = useSlotForm(slotId);
-  if (!form) return <p className="text-stone">That place is no longer in the room.</p>;
+  if (!form) return <p className="text-stone">{t('That place is no longer in the room.')}</p>;
   const { slotPlace, slot, title, units, bins, register, faultOf } = form;
   return (
-    <Form aria-label={`Edit ${slotPlace.name}`} className="space-y-3" onSend={form.onSend}>
+    <Form aria-label={t('Edit {slotPlace}', { slotPlace: slotPlace.name })} className="space-y-3" onSend={form.onSend}>
       <h2 className="font-display text-[21px] leading-tight font-semibold">{title}</h2>
       <dl>
-        <Row name="Inside">{formatSizes([slot.widthMm, slot.depthMm, slot.heightMm], units)}</Row>
+        <Row name={t('Inside')}>{formatSizes([slot.widthMm, slot.depthMm, slot.heightMm], units)}</Row>
       </dl>
-      <TextField label="Name" of="places.name" fault={faultOf('name')} {...register('name')} />
+      <TextField label={t('Name')} of="places.name" fault={faultOf('name')} {...register('name')} />
       <div className="grid grid-cols-2 items-start gap-3">
-        <SelectField label="Opens" {...register('opening')}>
+        <SelectField label={t('Opens')} {...register('opening')}>
           {OPENINGS.map((one) => (
             <option key={one} value={one}>
               {capitalise(wordOpening(one))}
             </option>
           ))}
         </SelectField>
-        <SelectField label="Light" {...register('light')}>
+        <SelectField label={t('Light')} {...register('light')}>
           {LIGHTS.map((one) => (
             <option key={one} value={one}>
               {capitalise(wordLight(one))}
@@ -39,22 +41,22 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
           ))}
         </SelectField>
       </div>
-      <TextField label="Carries" fault={faultOf('load')} {...register('load')} />
+      <TextField label={t('Carries')} fault={faultOf('load')} {...register('load')} />
       <div>
-        <CheckField label="See-through" {...register('isSeeThrough')} />
-        <CheckField label="Keeps dust out" {...register('isDustProof')} />
-        <CheckField label="Keeps pets out" {...register('isPetProof')} />
-        <CheckField label="Out of reach of children" {...register('isChildSafe')} />
-        <CheckField label="Next to something hot" {...register('isNearHeat')} />
+        <CheckField label={t('See-through')} {...register('isSeeThrough')} />
+        <CheckField label={t('Keeps dust out')} {...register('isDustProof')} />
+        <CheckField label={t('Keeps pets out')} {...register('isPetProof')} />
+        <CheckField label={t('Out of reach of children')} {...register('isChildSafe')} />
+        <CheckField label={t('Next to something hot')} {...register('isNearHeat')} />
       </div>
-      <h3 className="stitched-t pt-3 font-bold">Bins in it</h3>
+      <h3 className="stitched-t pt-3 font-bold">{t('Bins in it')}</h3>
       <WhichBins slot={slot} onTake={form.take} />
       {bins.fields.map((bin, i) => (
         <fieldset key={bin.id} className="space-y-2 border-l-4 border-thread pl-3">
-          <legend className="sr-only">{`Bin ${i + 1}`}</legend>
+          <legend className="sr-only">{t('Bin {i}', { i: i + 1 })}</legend>
           <BinFieldset index={i} register={register} faultOf={(field) => faultOf(`bins.${i}.${field}`)} />
           <Button look="quiet" onClick={() => bins.remove(i)}>
-            Take this bin away
+            {t('Take this bin away')}
           </Button>
         </fieldset>
       ))}
@@ -64,15 +66,17 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
           bins.append(createBinFields(world.createId(), [slot.widthMm, slot.depthMm, slot.heightMm], units))
         }
       >
-        Put a bin in
+        {t('Put a bin in')}
       </Button>
       {form.problem === null && form.turned.length > 0 && (
         <p role="status" className="border-l-4 border-woad bg-linen px-3 py-1 text-sm">
-          {form.turned.join(' and ')} only {form.turned.length === 1 ? 'goes' : 'go'} in turned, the narrow side to the
-          front.
+          {t('{turned} only {part} in turned, the narrow side to the front.', {
+            turned: joinAnd(form.turned),
+            part: form.turned.length === 1 ? t('goes') : t('go'),
+          })}
         </p>
       )}
-      <SaveFoot problem={form.problem} warned={form.warned} leave="Leave it" onLeave={form.leave} />
+      <SaveFoot problem={form.problem} warned={form.warned} leave={t('Leave it')} onLeave={form.leave} />
     </Form>
   );
 }

@@ -13,12 +13,13 @@ import { getTree, getWalls } from '../../state/derived.ts';
 import { StationChecks } from '../../components/StationChecks.tsx';
 import { InnerMeasures } from './InnerMeasures.tsx';
 import { SaveFoot } from './SaveFoot.tsx';
-import { capitalise, wordCount } from '../../text/index.ts';
+import { capitalise } from '../../text/index.ts';
 import { wordDisturbance } from '../../text/roomFaults.ts';
 import { wordPart } from '../../text/room.ts';
 import { computeUnitChange } from './unitChange.ts';
 import { createUnitFields, readUnitFields, toUnitFields, type UnitFields } from './unitFields.ts';
 import { createSavePlaces, createSaveSettings, findDisturbance } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Adds a piece of furniture to a wall, resizes or removes one; its compartments follow from its measures. */
 export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: string }) {
@@ -45,8 +46,8 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
   const fields = watch();
   useEffect(() => setFocus('name'), [setFocus]);
   const wall = findWall(tree, fields.wall);
-  if (unitId && !old) return <p className="text-stone">That piece is no longer in the room.</p>;
-  if (!wall) return <p className="text-stone">That wall is no longer in the room.</p>;
+  if (unitId && !old) return <p className="text-stone">{t('That piece is no longer in the room.')}</p>;
+  if (!wall) return <p className="text-stone">{t('That wall is no longer in the room.')}</p>;
 
   const own = household.settings.parts ?? [];
   const ownPart = old ? undefined : own.find((one) => one.id === fields.part);
@@ -109,11 +110,15 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
     />
   );
   return (
-    <Form aria-label={old ? `Edit ${old.name}` : 'New piece'} className="space-y-3" onSend={() => handleSubmit(save)()}>
-      <h2 className="font-display text-[21px] font-semibold">{old ? 'Edit the piece' : 'New piece'}</h2>
+    <Form
+      aria-label={old ? t('Edit {old}', { old: old.name }) : t('New piece')}
+      className="space-y-3"
+      onSend={() => handleSubmit(save)()}
+    >
+      <h2 className="font-display text-[21px] font-semibold">{old ? t('Edit the piece') : t('New piece')}</h2>
       {!old && <PartPicker own={own} value={fields.part} onPick={pick} />}
-      {text('name', 'Name')}
-      <SelectField label="Wall" {...register('wall')}>
+      {text('name', t('Name'))}
+      <SelectField label={t('Wall')} {...register('wall')}>
         {getWalls(household).map(({ id, room, wall: one }) => (
           <option key={id} value={id}>
             {`${room.name}: ${one.name}`}
@@ -124,14 +129,14 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       <RolledTo fields={fields} stations={wall.room.room!.stations} onIds={(ids) => setValue('stationIds', ids)} />
       {inside && (
         <dl className="border-l-4 border-woad bg-linen px-3 py-1">
-          <Row name={isWholeUnit(fields.kind) ? 'Its field' : 'Inside each'}>{inside}</Row>
+          <Row name={isWholeUnit(fields.kind) ? t('Its field') : t('Inside each')}>{inside}</Row>
         </dl>
       )}
       {unitSpec && !isWholeUnit(unitSpec.kind) && unitSpec.kind !== 'closet' && (
         <InnerMeasures unit={unitSpec} units={units} onOuter={(side, outer) => setValue(side, outer)} />
       )}
       {isTall && <Tips hasWheels={unitSpec.hasWheels ?? false} />}
-      <SaveFoot problem={problem} warned={warned} leave={old ? 'Close' : 'Leave it'} onLeave={() => show(null)} />
+      <SaveFoot problem={problem} warned={warned} leave={old ? t('Close') : t('Leave it')} onLeave={() => show(null)} />
       {old && <UnitPlaces unit={old} present={present} household={household} />}
     </Form>
   );
@@ -145,15 +150,19 @@ interface RolledToProps {
 
 function RolledTo({ fields, stations, onIds }: RolledToProps) {
   if (!fields.hasWheels || stations.length === 0) return null;
-  return <StationChecks legend="Rolled to" stations={stations} ids={fields.stationIds} onIds={onIds} />;
+  return <StationChecks legend={t('Rolled to')} stations={stations} ids={fields.stationIds} onIds={onIds} />;
 }
 
 function Tips({ hasWheels }: { hasWheels: boolean }) {
   return (
     <p className="border-l-4 border-weld bg-linen p-3 text-sm">
       {hasWheels
-        ? 'So tall a piece can tip, and nothing holds what rolls: fill it from the bottom, brake its wheels, and let no child climb on it.'
-        : 'So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s instructions and your local code decide how.'}
+        ? t(
+            'So tall a piece can tip, and nothing holds what rolls: fill it from the bottom, brake its wheels, and let no child climb on it.',
+          )
+        : t(
+            'So tall a piece can tip: anchor it to the structure of the wall and fill it from the bottom. The maker’s instructions and your local code decide how.',
+          )}
     </p>
   );
 }
@@ -167,9 +176,9 @@ interface PartPickerProps {
 /** What a new piece is, of the parts there are and those of one's own. */
 function PartPicker({ own, value, onPick }: PartPickerProps) {
   return (
-    <SelectField label="What is it" value={value} onChange={(event) => onPick(event.target.value)}>
+    <SelectField label={t('What is it')} value={value} onChange={(event) => onPick(event.target.value)}>
       {own.length > 0 && (
-        <optgroup label="Your own">
+        <optgroup label={t('Your own')}>
           {own.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -197,24 +206,24 @@ function UnitMeasures({ kind, text, register }: UnitMeasuresProps) {
   return (
     <>
       <div className="grid grid-cols-2 items-start gap-3">
-        {text('x', 'From the left', 'As you face the wall')}
-        {text('y', 'Above the floor')}
-        {text('width', 'Width')}
-        {text('height', 'Height')}
-        {text('depth', 'Depth')}
-        {!isWholeUnit(kind) && text('board', 'Board thickness')}
-        {!isWholeUnit(kind) && text('columns', 'Columns')}
-        {!isWholeUnit(kind) && kind !== 'closet' && text('rows', kind === 'drawers' ? 'Drawers in each' : 'Rows')}
-        {text('load', 'Carries in all')}
+        {text('x', t('From the left'), t('As you face the wall'))}
+        {text('y', t('Above the floor'))}
+        {text('width', t('Width'))}
+        {text('height', t('Height'))}
+        {text('depth', t('Depth'))}
+        {!isWholeUnit(kind) && text('board', t('Board thickness'))}
+        {!isWholeUnit(kind) && text('columns', t('Columns'))}
+        {!isWholeUnit(kind) && kind !== 'closet' && text('rows', kind === 'drawers' ? t('Drawers in each') : t('Rows'))}
+        {text('load', t('Carries in all'))}
       </div>
       <div>
-        {!isWholeUnit(kind) && <CheckField label="Anchored to the wall" {...register('isAnchored')} />}
-        {kind === 'table' && <CheckField label="Things stand below it" {...register('hasBelow')} />}
+        {!isWholeUnit(kind) && <CheckField label={t('Anchored to the wall')} {...register('isAnchored')} />}
+        {kind === 'table' && <CheckField label={t('Things stand below it')} {...register('hasBelow')} />}
         <CheckField
-          label={kind === 'table' ? 'One walks round it, as for cutting' : 'Reached from either side'}
+          label={kind === 'table' ? t('One walks round it, as for cutting') : t('Reached from either side')}
           {...register('isFromAround')}
         />
-        <CheckField label="On wheels" {...register('hasWheels')} />
+        <CheckField label={t('On wheels')} {...register('hasWheels')} />
       </div>
     </>
   );
@@ -234,7 +243,7 @@ function UnitPlaces({ unit: old, present, household }: UnitPlacesProps) {
   const lying = wordDisturbance(findDisturbance(household, [], everything), tree);
   return (
     <>
-      <h3 className="stitched-t pt-3 font-bold">Its places</h3>
+      <h3 className="stitched-t pt-3 font-bold">{t('Its places')}</h3>
       <ul>
         {present.map((slot) => (
           <li key={slot.id} className="dotted-row">
@@ -266,14 +275,18 @@ function UnitPlaces({ unit: old, present, household }: UnitPlacesProps) {
                   toOwnPart(world.createId(), old, present),
                 ],
               }),
-            `${old.name} is kept among the parts for new pieces.`,
+            t('{old} is kept among the parts for new pieces.', { old: old.name }),
           )
         }
       >
-        Keep it as a part for re-use
+        {t('Keep it as a part for re-use')}
       </Button>
       <p className="stitched-t pt-3 text-sm text-stone">
-        {lying ?? `${wordCount(present.length, 'place')}, nothing in them.`} Undo brings all back.{' '}
+        {t('{lying} Undo brings all back.', {
+          lying:
+            lying ??
+            t('{present, plural, one {# place} other {# places}}, nothing in them.', { present: present.length }),
+        })}{' '}
         <Button
           look="quiet"
           onClick={() =>
@@ -282,7 +295,7 @@ function UnitPlaces({ unit: old, present, household }: UnitPlacesProps) {
             )
           }
         >
-          Remove {old.name}
+          {t('Remove {old}', { old: old.name })}
         </Button>
       </p>
     </>

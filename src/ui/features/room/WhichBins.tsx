@@ -5,8 +5,8 @@ import { formatSize, formatSizes, parseLengthMm } from '../../../core/units/inde
 import { Button } from '../../components/Button.tsx';
 import { CheckField, TextField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { wordCount } from '../../text/index.ts';
 import { wordNesting } from '../../text/room.ts';
+import { t } from '../../language/index.ts';
 
 interface WhichBinsProps {
   readonly slot: SlotSpec;
@@ -58,49 +58,53 @@ export function WhichBins({ slot, onTake }: WhichBinsProps) {
   const isHalfTyped = wanted === null && (typed.width + typed.depth + typed.height).trim() !== '';
   return (
     <details className="border-l-4 border-thread pl-3">
-      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">Which bins fit?</summary>
-      <ul aria-label="Your own kinds of bins">
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">{t('Which bins fit?')}</summary>
+      <ul aria-label={t('Your own kinds of bins')}>
         {own.map(({ key, name, box, owned }) => (
           <Kind key={key} name={`As ${name}`} owned={owned} slot={slot} box={box} onTake={onTake} />
         ))}
-        {own.length === 0 && <li className="text-sm text-stone">You have no bins yet.</li>}
+        {own.length === 0 && <li className="text-sm text-stone">{t('You have no bins yet.')}</li>}
       </ul>
-      <h4 className="mt-2 font-semibold">One to be bought</h4>
+      <h4 className="mt-2 font-semibold">{t('One to be bought')}</h4>
       <div className="grid grid-cols-3 items-start gap-2">
         {(['width', 'depth', 'height'] as const).map((side, i) => (
           <TextField
             key={side}
-            label={{ width: 'Bin width', depth: 'Bin depth', height: 'Bin height' }[side]}
+            label={{ width: t('Bin width'), depth: t('Bin depth'), height: t('Bin height') }[side]}
             value={typed[side]}
-            fault={typed[side].trim() !== '' && sides[i] === null ? 'Such as 31 cm.' : undefined}
+            fault={typed[side].trim() !== '' && sides[i] === null ? t('Such as 31 cm.') : undefined}
             onChange={(event) => setTyped({ ...typed, [side]: event.target.value })}
           />
         ))}
       </div>
       <CheckField
-        label="With a lid others can stand on"
+        label={t('With a lid others can stand on')}
         checked={typed.hasLid}
         onChange={(event) => setTyped({ ...typed, hasLid: event.target.checked })}
       />
       {wanted && (
-        <ul aria-label="The bin to be bought">
-          <Kind name="This size" owned={0} slot={slot} box={wanted} onTake={onTake} />
+        <ul aria-label={t('The bin to be bought')}>
+          <Kind name={t('This size')} owned={0} slot={slot} box={wanted} onTake={onTake} />
         </ul>
       )}
-      {isHalfTyped && <p className="text-sm text-stone">Outer measures, all three.</p>}
-      <h4 className="mt-2 font-semibold">The largest there could be</h4>
-      <ul aria-label="Largest sizes" className="text-sm">
+      {isHalfTyped && <p className="text-sm text-stone">{t('Outer measures, all three.')}</p>}
+      <h4 className="mt-2 font-semibold">{t('The largest there could be')}</h4>
+      <ul aria-label={t('Largest sizes')} className="text-sm">
         {proposeSizes(getSlotSize(slot)).map(({ across, deep, high, count, size }) => (
           <li key={`${across} ${deep} ${high}`} className="dotted-row py-1">
-            <span className="font-semibold">{wordCount(count, 'bin')}</span> up to{' '}
-            {formatSizes([size.widthMm, size.depthMm, size.heightMm], units)}
-            {across > 1 ? `, ${across} side by side` : ''}
-            {deep > 1 ? `, ${deep} deep` : ''}
-            {high > 1 ? `, ${high} high with lids` : ''}
+            <span className="font-semibold">{t('{n, plural, one {# bin} other {# bins}}', { n: count })}</span>{' '}
+            {t('up to {sizes}{part}{part2}{part3}', {
+              sizes: formatSizes([size.widthMm, size.depthMm, size.heightMm], units),
+              part: across > 1 ? t(', {across} side by side', { across }) : '',
+              part2: deep > 1 ? t(', {deep} deep', { deep }) : '',
+              part3: high > 1 ? t(', {high} high with lids', { high }) : '',
+            })}
           </li>
         ))}
       </ul>
-      <p className="text-sm text-stone">Width × depth × height outside, {formatSize(5, units)} of play for each.</p>
+      <p className="text-sm text-stone">
+        {t('Width × depth × height outside, {size} of play for each.', { size: formatSize(5, units) })}
+      </p>
     </details>
   );
 }
@@ -126,12 +130,12 @@ function Kind({ name, owned, slot, box, onTake }: KindProps) {
       <span className="font-semibold">{name}</span>{' '}
       <span className="text-stone">
         {formatSizes([box.outerWidthMm, box.outerDepthMm, box.outerHeightMm], units)}
-        {owned > 0 ? `, you have ${owned}` : ''}
+        {owned > 0 ? t(', you have {owned}', { owned }) : ''}
       </span>
       <span className="block">{wordNesting(nesting, getBoxSize(box), room, units)}</span>
       {nesting.count > 0 && nesting.count <= MOST_AT_ONCE && (
         <Button look="quiet" onClick={() => onTake(nesting.nooks.map((at) => ({ ...box, at })))}>
-          {nesting.count === 1 ? 'Put one in' : `Put ${nesting.count} in`}
+          {nesting.count === 1 ? t('Put one in') : t('Put {count} in', { count: nesting.count })}
         </Button>
       )}
     </li>

@@ -9,6 +9,7 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import { wordAmountFault } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** What stands in the form of a bin: text as it was typed. */
 export interface BinFields {
@@ -80,7 +81,7 @@ export function readBinFields(
   const before = box ? toBinFields('', '', box, units) : null;
   const size = (name: 'width' | 'depth' | 'height', field: 'outerWidthMm' | 'outerDepthMm' | 'outerHeightMm') => {
     if (box && before?.[name] === fields[name]) return box[field];
-    const example = isMetric ? '31 cm' : '12 in';
+    const example = isMetric ? t('31 cm') : t('12 in');
     const parsed = parseLengthMm(fields[name], isMetric ? 'cm' : 'in');
     if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, example);
     else if (parsed.value === 0) faults[name] = wordAmountFault({ code: 'zero', text: fields[name] }, example);
@@ -89,16 +90,17 @@ export function readBinFields(
   const mass = () => {
     if (box && before?.load === fields.load) return box.loadG;
     const parsed = parseMassG(fields.load, isMetric ? 'kg' : 'oz');
-    if (!parsed.ok) faults.load = wordAmountFault(parsed.fault, isMetric ? '9 kg' : '20 lb');
+    if (!parsed.ok) faults.load = wordAmountFault(parsed.fault, isMetric ? t('9 kg') : t('20 lb'));
     return parsed.ok ? parsed.value : 0;
   };
   const cells = (name: 'across' | 'deep') => {
     const parsed = parseCount(fields[name]);
     if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, '3');
-    else if (parsed.value < 1 || parsed.value > MOST_CELLS) faults[name] = `From 1 to ${MOST_CELLS}.`;
+    else if (parsed.value < 1 || parsed.value > MOST_CELLS)
+      faults[name] = t('From 1 to {mostCELLS}.', { mostCELLS: MOST_CELLS });
     return parsed.ok ? parsed.value : 1;
   };
-  if (fields.name.trim() === '') faults.name = 'Give it a name, such as Lining bin.';
+  if (fields.name.trim() === '') faults.name = t('Give it a name, such as Lining bin.');
   const [columns, rows] = [cells('across'), cells('deep')];
   const container: ContainerSpec = {
     ...(box ?? USUAL_BIN),

@@ -14,6 +14,7 @@ import { capitalise } from '../../text/index.ts';
 import { wordBinSize, wordPart } from '../../text/room.ts';
 import { world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
+import { t } from '../../language/index.ts';
 
 /** In the place of a wall: on the side of a cupboard or another tall piece. */
 export const ON_SIDE = 'side';
@@ -176,7 +177,7 @@ export async function furnishRoom(
   const isKept = await edit(
     household,
     (from) => createSavePlaces(from, room.name, saved, [], world.nowMs()),
-    'It stands in the room.',
+    t('It stands in the room.'),
   );
   return isKept ? done : null;
 }

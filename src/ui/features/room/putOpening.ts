@@ -4,6 +4,7 @@ import { placeDoor, placeWindow } from '../../../core/room/index.ts';
 import { getWallLine } from '../../../core/storage/index.ts';
 import { useApp, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
+import { t } from '../../language/index.ts';
 
 /** Puts a door or a window into a wall, so far along it; in its middle where null. */
 export async function putOpening(
@@ -16,7 +17,7 @@ export async function putOpening(
   const put = what === 'door' ? placeDoor : placeWindow;
   const spec = put(room.room!, wallId, alongMm ?? wall.lengthMm / 2, world.createId());
   if (!spec) {
-    const text = `${wall.name} has no room for a ${what} there.`;
+    const text = t('{wall} has no room for a {what} there.', { wall: wall.name, what });
     return useApp.setState({ notice: { tone: 'fault', text, canUndo: false } });
   }
   const next = { ...room, room: spec };
@@ -25,6 +26,6 @@ export async function putOpening(
   await edit(
     household,
     (from) => createSavePlaces(from, room.name, [next], [], world.nowMs()),
-    `A ${what} in ${wall.name}.`,
+    t('A {what} in {wall}.', { what, wall: wall.name }),
   );
 }

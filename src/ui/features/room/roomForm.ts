@@ -11,6 +11,7 @@ import type { Result } from '../../../core/result/index.ts';
 import { formatSize, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
 import { wordAmountFault } from '../../text/index.ts';
 import { wordRoomFault } from '../../text/room.ts';
+import { t } from '../../language/index.ts';
 
 /** What stands in the form of a room: text as it was typed, row by row. */
 export interface RoomFields {
@@ -187,7 +188,7 @@ class FieldReader {
     private readonly units: UnitSystem,
   ) {
     this.exact = listExact(base, units);
-    this.example = units === 'metric' ? '120 cm' : '4 ft';
+    this.example = units === 'metric' ? t('120 cm') : t('4 ft');
   }
 
   /** mm; `id` is the row's own name. */
@@ -198,7 +199,7 @@ class FieldReader {
     const parsed = parseLengthMm(text, this.units === 'metric' ? 'cm' : 'in');
     if (!parsed.ok) faults[path] = wordAmountFault(parsed.fault, example);
     else if (isPositive && parsed.value <= 0) faults[path] = wordAmountFault({ code: 'zero', text }, example);
-    else if (parsed.value > 50_000) faults[path] = `No room is that large. Such as ${example}.`;
+    else if (parsed.value > 50_000) faults[path] = t('No room is that large. Such as {example}.', { example });
     else return parsed.value;
     return 1000;
   }
@@ -207,7 +208,7 @@ class FieldReader {
     if (known !== undefined) return known;
     const value = Number(text.replace(',', '.'));
     if (text.trim() !== '' && Number.isFinite(value) && Math.abs(value) <= 360) return value;
-    this.faults[path] = 'Degrees, such as 90; to the left -90.';
+    this.faults[path] = t('Degrees, such as 90; to the left -90.');
     return 90;
   }
 
@@ -230,7 +231,7 @@ function readWalls({ walls: typed }: RoomFields, base: RoomSpec, before: RoomFie
   const oldSteps = toWallSteps(base.walls);
   const steps = typed.map((wall, i): WallStep => {
     const isLast = i === typed.length - 1;
-    const name = reader.readName(`walls.${i}.name`, wall.name, 'Give it a name, such as North wall.', 'Wall');
+    const name = reader.readName(`walls.${i}.name`, wall.name, t('Give it a name, such as North wall.'), t('Wall'));
     const wasTurn = before.walls.find((one) => one.id === wall.id)?.turn;
     const knownTurn = wasTurn === wall.turn ? oldSteps.find((one) => one.id === wall.id)?.turnDeg : undefined;
     return {
@@ -274,9 +275,9 @@ function readPower(fields: RoomFields, reader: FieldReader): Pick<RoomSpec, 'cir
   return {
     circuits: fields.circuits.map((circuit, i) => ({
       id: circuit.key,
-      name: circuit.name.trim() || 'Circuit',
-      volts: reader.readNumber(`circuits.${i}.volts`, circuit.volts, 500, 'Volts, such as 230.'),
-      amps: reader.readNumber(`circuits.${i}.amps`, circuit.amps, 200, 'Amperes of its fuse, such as 16.'),
+      name: circuit.name.trim() || t('Circuit'),
+      volts: reader.readNumber(`circuits.${i}.volts`, circuit.volts, 500, t('Volts, such as 230.')),
+      amps: reader.readNumber(`circuits.${i}.amps`, circuit.amps, 200, t('Amperes of its fuse, such as 16.')),
     })),
     sockets: fields.sockets.map((socket, i) => ({
       id: socket.key,
@@ -296,15 +297,18 @@ function readFixed(fields: RoomFields, base: RoomSpec, reader: FieldReader): Pic
     ...((fields.lamps.length > 0 || base.lamps) && {
       lamps: fields.lamps.map((lamp, i) => ({
         id: lamp.key,
-        name: lamp.name.trim() || 'Lamp',
-        at: { xMm: read(`lamps.${i}.x`, lamp.key, lamp.x), yMm: read(`lamps.${i}.y`, lamp.key, lamp.y) },
+        name: lamp.name.trim() || t('Lamp'),
+        at: {
+          xMm: read(`lamps.${i}.x`, lamp.key, lamp.x),
+          yMm: read(`lamps.${i}.y`, lamp.key, lamp.y),
+        },
         heightMm: read(`lamps.${i}.height`, lamp.key, lamp.height, true),
       })),
     }),
     fixtures: fields.fixtures.map((fixture, i) => ({
       id: fixture.key,
       kind: fixture.kind,
-      name: fixture.name.trim() || 'Pillar',
+      name: fixture.name.trim() || t('Pillar'),
       at: {
         xMm: read(`fixtures.${i}.x`, fixture.key, fixture.x),
         yMm: read(`fixtures.${i}.y`, fixture.key, fixture.y),
@@ -319,7 +323,7 @@ function readFixed(fields: RoomFields, base: RoomSpec, reader: FieldReader): Pic
 function readTyped(fields: RoomFields, base: RoomSpec, units: UnitSystem): TypedRoom {
   const before = toRoomFields('', base, units);
   const reader = new FieldReader(base, units);
-  const name = reader.readName('name', fields.name, 'Give it a name, such as Sewing room.', '');
+  const name = reader.readName('name', fields.name, t('Give it a name, such as Sewing room.'), '');
   const { latitude } = fields;
   const knownLatitude = latitude === before.latitude ? base.latitudeDeg : undefined;
   const room: RoomSpec = {

@@ -18,6 +18,7 @@ import {
 } from '../../../core/units/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
 import type { Result } from '../../../core/result/index.ts';
+import { t } from '../../language/index.ts';
 
 /** What stands in the form of a piece of furniture: text as it was typed. */
 export interface UnitFields {
@@ -134,7 +135,7 @@ export function readUnitFields(
     isZeroGood: boolean,
   ) => {
     if (before && base?.unit && before[name] === fields[name]) return base.unit[field] as number;
-    const example = isMetric ? '35 cm' : '14 in';
+    const example = isMetric ? t('35 cm') : t('14 in');
     const parsed = parseLengthMm(fields[name], isMetric ? 'cm' : 'in');
     if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, example);
     else if (!isZeroGood && parsed.value === 0)
@@ -144,14 +145,14 @@ export function readUnitFields(
   const count = (name: 'columns' | 'rows') => {
     const parsed = parseCount(fields[name]);
     if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, '3');
-    else if (parsed.value < 1 || parsed.value > 40) faults[name] = 'From 1 to 40.';
+    else if (parsed.value < 1 || parsed.value > 40) faults[name] = t('From 1 to 40.');
     return parsed.ok ? parsed.value : 1;
   };
-  if (fields.name.trim() === '') faults.name = 'Give it a name, such as Tall cubes.';
+  if (fields.name.trim() === '') faults.name = t('Give it a name, such as Tall cubes.');
   let loadG: number | undefined;
   if (fields.load.trim() !== '') {
     const parsed = parseMassG(fields.load, isMetric ? 'kg' : 'oz');
-    if (!parsed.ok) faults.load = wordAmountFault(parsed.fault, isMetric ? '60 kg' : '130 lb');
+    if (!parsed.ok) faults.load = wordAmountFault(parsed.fault, isMetric ? t('60 kg') : t('130 lb'));
     else loadG = before && before.load === fields.load ? base?.unit?.loadG : parsed.value;
   }
   const whole = isWholeUnit(fields.kind);

@@ -14,6 +14,7 @@ import { useHousehold, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Tries of one search: some twenty seconds on a small machine. */
 const STEPS = 6000;
@@ -65,7 +66,7 @@ export function useArrange(room: Place, pieces: readonly Piece[]) {
     if (!found) return null;
     const arranged = fromPositions(pieces, found.positions);
     const moved = listMoved(pieces, arranged).length;
-    return { id: FOUND, name: 'Found', worth: found.worth, pieces: arranged, moved };
+    return { id: FOUND, name: t('Found'), worth: found.worth, pieces: arranged, moved };
   }, [pieces, found]);
   const choices = latest ? [latest, ...kept] : kept;
 

@@ -1,5 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { useFinish } from '../setout/useFinish.ts';
+import { t } from '../../language/index.ts';
 
 /** What one is at on the plan beside looking at it; it stays where it is over a reload and the back key. */
 type PlanMode = 'measure' | 'shape' | 'furnish';
@@ -12,8 +13,8 @@ export function usePlanMode() {
   const turnTo = (next: PlanMode | null) => setParams(next ? { do: next } : {});
   const ends = {
     measure: null,
-    shape: useFinish('room', '/room/plan?do=furnish', 'The room is there. What stands in it?'),
-    furnish: useFinish('furniture', '/heaps', 'The furniture is there. What is to go into it?'),
+    shape: useFinish('room', '/room/plan?do=furnish', t('The room is there. What stands in it?')),
+    furnish: useFinish('furniture', '/heaps', t('The furniture is there. What is to go into it?')),
   };
   const finish = () => void ((mode && ends[mode]?.()) ?? turnTo(null));
   return { mode, turnTo, finish };

@@ -13,6 +13,7 @@ import { useTyped } from '../../state/typed.ts';
 import { listFreed } from './listFreed.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 export interface RoomFormProps {
   readonly room: Place;
@@ -87,7 +88,7 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
     </option>
   ));
   const wallField = (path: string) => (
-    <SelectField label="In" {...register(path as 'name', { onChange: draw })}>
+    <SelectField label={t('In')} {...register(path as 'name', { onChange: draw })}>
       {wallOptions}
     </SelectField>
   );
@@ -97,13 +98,13 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const remove = (list: keyof typeof rows, index: number, what: string) => (
     <Button
       look="quiet"
-      aria-label={`Remove ${what}`}
+      aria-label={t('Remove {what}', { what })}
       onClick={() => {
         rows[list].remove(index);
         requestAnimationFrame(draw);
       }}
     >
-      Remove
+      {t('Remove')}
     </Button>
   );
   const add = (list: keyof typeof rows, row: object, at?: number) => () => {
@@ -138,7 +139,10 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const count = Object.keys(faults).length;
   const problem =
     (isTried || isDirty) && count > 0
-      ? `${Object.values(faults)[0]}${count > 1 ? ` ${count - 1} more to mend.` : ''} See the field above.`
+      ? t('{values}{part} See the field above.', {
+          values: Object.values(faults)[0],
+          part: count > 1 ? t(' {count} more to mend.', { count: count - 1 }) : '',
+        })
       : null;
 
   const tools = {

@@ -20,6 +20,7 @@ import { readBinFields, toBinFields, type BinFields } from './binFields.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
 import { wordContainerFault, wordDisturbance } from '../../text/roomFaults.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 interface SlotFields {
   name: string;
@@ -65,7 +66,7 @@ function readSlotFields(
     if (!parsed.ok) faults.set(path, wordAmountFault(parsed.fault, isMetric ? '9 kg' : '20 lb'));
     return parsed.ok ? parsed.value : 0;
   };
-  if (name.trim() === '') faults.set('name', 'Give it a name, such as Top shelf.');
+  if (name.trim() === '') faults.set('name', t('Give it a name, such as Top shelf.'));
   const next: Place & { slot: SlotSpec } = {
     ...place,
     name: name.trim(),
@@ -151,7 +152,12 @@ export function useSlotForm(slotId: PlaceId) {
   const take = (kinds: readonly ContainerSpec[]) =>
     bins.replace(
       kinds.map((box, i) =>
-        toBinFields(fields.bins[i]?.placeId ?? world.createId(), fields.bins[i]?.name ?? `Bin ${i + 1}`, box, units),
+        toBinFields(
+          fields.bins[i]?.placeId ?? world.createId(),
+          fields.bins[i]?.name ?? t('Bin {i}', { i: i + 1 }),
+          box,
+          units,
+        ),
       ),
     );
   const save = async () => {

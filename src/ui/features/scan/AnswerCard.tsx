@@ -8,9 +8,10 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { getLotsByPlace } from '../../state/whereabouts.ts';
-import { wordAmount, wordCount } from '../../text/index.ts';
+import { wordAmount } from '../../text/index.ts';
 import { wordScanFault } from '../../text/scan.ts';
 import type { Answer } from './useScanning.ts';
+import { t } from '../../language/index.ts';
 
 /** What the last code led to. */
 export function AnswerCard({
@@ -24,8 +25,10 @@ export function AnswerCard({
 }) {
   const household = useHousehold();
   const tree = getTree(household);
-  const nameOf = (id: LotId) => household.items.get(household.lots.get(id)?.itemId ?? ('' as never))?.name ?? 'a thing';
-  const listOf = (ids: readonly LotId[]) => (ids.length === 1 ? nameOf(ids[0]!) : wordCount(ids.length, 'thing'));
+  const nameOf = (id: LotId) =>
+    household.items.get(household.lots.get(id)?.itemId ?? ('' as never))?.name ?? t('a thing');
+  const listOf = (ids: readonly LotId[]) =>
+    ids.length === 1 ? nameOf(ids[0]!) : t('{n, plural, one {# thing} other {# things}}', { n: ids.length });
   const fault = (words: string) => (
     <p role="alert" className="max-w-xl border-l-4 border-madder bg-linen px-3 py-2">
       {words}
@@ -36,9 +39,10 @@ export function AnswerCard({
     return (
       <p
         className="max-w-xl border-l-4 border-moss bg-linen px-3 py-2 text-lg"
-        {...explained('What was put there just now.')}
+        {...explained(t('What was put there just now.'))}
       >
-        <strong>{listOf(answer.lotIds)}</strong> {answer.lotIds.length === 1 ? 'is' : 'are'} in{' '}
+        <strong>{listOf(answer.lotIds)}</strong>{' '}
+        {t('{part} in', { part: answer.lotIds.length === 1 ? t('is') : t('are') })}{' '}
         <strong>{formatPlaceName(tree, answer.placeId)}</strong>.
       </p>
     );
@@ -46,12 +50,15 @@ export function AnswerCard({
     return (
       <div role="alert" className="max-w-xl border-l-4 border-weld bg-linen px-3 py-2">
         <p className="text-lg">
-          {listOf(answer.lotIds)} {answer.lotIds.length === 1 ? 'does' : 'do'} not go into{' '}
-          {formatPlaceName(tree, answer.placeId)} beside what lies there.
+          {t('{listOf} {part} not go into {placeName} beside what lies there.', {
+            listOf: listOf(answer.lotIds),
+            part: answer.lotIds.length === 1 ? t('does') : t('do'),
+            placeName: formatPlaceName(tree, answer.placeId),
+          })}
         </p>
         <div className="mt-2 flex flex-wrap gap-3">
-          <Button onClick={() => void onPress(answer.placeId, answer.lotIds, true)}>There all the same</Button>
-          <Button onClick={onLeave}>Keep it in the hand</Button>
+          <Button onClick={() => void onPress(answer.placeId, answer.lotIds, true)}>{t('There all the same')}</Button>
+          <Button onClick={onLeave}>{t('Keep it in the hand')}</Button>
         </div>
       </div>
     );
@@ -60,12 +67,14 @@ export function AnswerCard({
     case 'fault':
       return fault(wordScanFault(scanned.fault));
     case 'twice':
-      return fault('Read twice; the second time nothing was done.');
+      return fault(t('Read twice; the second time nothing was done.'));
     case 'gone':
-      return fault(`${nameOf(scanned.lotId)} is no longer in the stash, as the daybook has it.`);
+      return fault(t('{nameOf} is no longer in the stash, as the daybook has it.', { nameOf: nameOf(scanned.lotId) }));
     case 'not-a-home':
       return fault(
-        `${tree.places.get(scanned.placeId)?.name ?? 'That place'} takes nothing itself now: it stands idle, or bins stand in it. Scan one of them.`,
+        t('{get} takes nothing itself now: it stands idle, or bins stand in it. Scan one of them.', {
+          get: tree.places.get(scanned.placeId)?.name ?? t('That place'),
+        }),
       );
     case 'put':
     case 'project':
@@ -95,13 +104,13 @@ function ScannedThing({ id, isAgain }: { id: LotId; isAgain: boolean }) {
         <span data-name className="block font-display text-[25px] leading-tight font-semibold">
           {item.name}
         </span>
-        <span className="block text-stone" {...explained('As its ticket says.')}>
+        <span className="block text-stone" {...explained(t('As its ticket says.'))}>
           {wordAmount(item, lot, household.settings.units)};{' '}
           {lot.state === 'lent'
-            ? `lent to ${lot.lentTo ?? 'somebody'}`
+            ? t('lent to {lentTo}', { lentTo: lot.lentTo ?? t('somebody') })
             : isAgain
-              ? 'it is in your hand already'
-              : 'it is in your hand'}
+              ? t('it is in your hand already')
+              : t('it is in your hand')}
         </span>
       </span>
     </button>
@@ -114,19 +123,21 @@ function Look({ placeId }: { placeId: PlaceId }) {
   const lots = getLotsByPlace(household).get(placeId) ?? [];
   const { units } = household.settings;
   return (
-    <section aria-label="What is in it" className="max-w-xl">
+    <section aria-label={t('What is in it')} className="max-w-xl">
       <h2 className="font-display text-xl font-semibold">{formatPlaceName(tree, placeId)}</h2>
-      <p className="text-stone" {...explained('The things that lie in it now, counted.')}>
-        {lots.length === 0 ? 'Nothing is in it.' : wordCount(lots.length, 'thing')}{' '}
+      <p className="text-stone" {...explained(t('The things that lie in it now, counted.'))}>
+        {lots.length === 0
+          ? t('Nothing is in it.')
+          : t('{n, plural, one {# thing} other {# things}}', { n: lots.length })}{' '}
         <Link to={`/bench/count/${placeId}`} className="text-woad underline">
-          Count what is here
+          {t('Count what is here')}
         </Link>
       </p>
       <ul>
         {lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;
           return (
-            <LotLine key={lot.id} id={lot.id} item={item} how="As its ticket says.">
+            <LotLine key={lot.id} id={lot.id} item={item} how={t('As its ticket says.')}>
               {wordAmount(item, lot, units)}
             </LotLine>
           );

@@ -2,19 +2,20 @@ import { useEffect, useRef, useState } from 'react';
 import { CameraView } from '../../../core/labels/index.ts';
 import type { CodeReader } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** Between two looks at what the camera shows. */
 const LOOK_MS = 200;
 
 type Trouble = 'none' | 'denied' | 'busy' | 'gone' | 'unread';
 
-const WORDS: Record<Trouble, string> = {
-  none: 'This browser shows no camera here. A picture of the label does as well.',
-  denied: 'The camera was not allowed. Allow it for this page, or take a picture of the label.',
-  busy: 'The camera does not answer; perhaps something else uses it. A picture of the label does as well.',
-  gone: 'The camera went off. Perhaps it was unplugged, or something else took it.',
-  unread: 'What the camera shows could not be looked at. A picture of the label does as well.',
-};
+const WORDS = perLanguage((): Record<Trouble, string> => ({
+  none: t('This browser shows no camera here. A picture of the label does as well.'),
+  denied: t('The camera was not allowed. Allow it for this page, or take a picture of the label.'),
+  busy: t('The camera does not answer; perhaps something else uses it. A picture of the label does as well.'),
+  gone: t('The camera went off. Perhaps it was unplugged, or something else took it.'),
+  unread: t('What the camera shows could not be looked at. A picture of the label does as well.'),
+}));
 
 /** So many looks in a row may fail before it is told. */
 const MOST_FAILED = 3;
@@ -30,9 +31,9 @@ export function Camera({ reader, onCode }: CameraProps) {
   if (!trouble) return <Seen reader={reader} onCode={onCode} onTrouble={setTrouble} />;
   return (
     <p role="alert">
-      {WORDS[trouble]}{' '}
+      {WORDS()[trouble]}{' '}
       <Button look="quiet" onClick={() => setTrouble(null)}>
-        Try again
+        {t('Try again')}
       </Button>
     </p>
   );
@@ -104,11 +105,11 @@ function Seen({ reader, onCode, onTrouble }: CameraProps & { onTrouble: (trouble
         ref={video}
         muted
         playsInline
-        aria-label="What the camera sees"
+        aria-label={t('What the camera sees')}
         className="aspect-4/3 w-full border border-thread bg-black object-cover"
       />
       <p className="pointer-events-none absolute inset-x-0 bottom-0 bg-black/60 px-3 py-1.5 text-center text-white">
-        Hold a label before it
+        {t('Hold a label before it')}
       </p>
     </div>
   );

@@ -3,6 +3,7 @@ import { Button } from '../../components/Button.tsx';
 import { FileInput } from '../../components/FileInput.tsx';
 import { Form } from '../../components/Form.tsx';
 import type { useScanner } from './useScanner.ts';
+import { t } from '../../language/index.ts';
 
 interface CodeFormProps {
   readonly scanner: ReturnType<typeof useScanner>;
@@ -28,7 +29,7 @@ export function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPic
       }}
     >
       <label className="min-w-48 flex-1">
-        <span className="block text-sm text-stone">Code on the label</span>
+        <span className="block text-sm text-stone">{t('Code on the label')}</span>
         <input
           maxLength={60}
           ref={field}
@@ -42,16 +43,16 @@ export function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPic
         />
       </label>
       <Button type="submit" look="strong" className="min-h-14 md:min-h-14">
-        Go
+        {t('Go')}
       </Button>
       <div className="flex w-full flex-wrap gap-3">
-        <Button onClick={onCamera}>{isCamera ? 'Camera off' : 'Camera'}</Button>
+        <Button onClick={onCamera}>{isCamera ? t('Camera off') : t('Camera')}</Button>
         <Button disabled={isReading} onClick={() => files.current?.click()}>
-          {isReading ? 'Looking for a code …' : 'A picture of a label'}
+          {isReading ? t('Looking for a code …') : t('A picture of a label')}
         </Button>
         <FileInput
           ref={files}
-          label="Picture of a label"
+          label={t('Picture of a label')}
           accept="image/*"
           onFiles={([picture]) => onPicture(picture!)}
         />
@@ -59,14 +60,14 @@ export function CodeForm({ scanner, isCamera, isReading, onCode, onCamera, onPic
           {scanner === 'there' ? (
             <>
               <a href="/devices/scanner" target="_blank" rel="noreferrer" className="text-woad underline">
-                A made-up hand scanner
+                {t('A made-up hand scanner')}
               </a>{' '}
-              listens: its button sends what it reads here.
+              {t('listens: its button sends what it reads here.')}
             </>
           ) : scanner === 'absent' ? (
-            'No hand scanner answers here; typing does as well.'
+            t('No hand scanner answers here; typing does as well.')
           ) : (
-            'Looking for a hand scanner …'
+            t('Looking for a hand scanner …')
           )}
         </span>
       </div>

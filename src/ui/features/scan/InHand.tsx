@@ -8,6 +8,7 @@ import { getTree } from '../../state/derived.ts';
 import { useHand } from '../../state/hand.ts';
 import { act } from '../../state/hands.ts';
 import { putBack } from '../../state/putBack.ts';
+import { t } from '../../language/index.ts';
 
 /** What was scanned and is carried, with where each lives. */
 export function InHand({ ids }: { ids: readonly LotId[] }) {
@@ -21,8 +22,8 @@ export function InHand({ ids }: { ids: readonly LotId[] }) {
   const tree = getTree(household);
   if (held.length === 0) return null;
   return (
-    <section aria-label="In your hand" className="max-w-xl">
-      <h2 className="font-display text-xl font-semibold">In your hand</h2>
+    <section aria-label={t('In your hand')} className="max-w-xl">
+      <h2 className="font-display text-xl font-semibold">{t('In your hand')}</h2>
       <ul>
         {held.map(({ lot, item }) => (
           <li key={lot.id} className="dotted-row flex flex-wrap items-center gap-x-3 py-1.5">
@@ -32,7 +33,9 @@ export function InHand({ ids }: { ids: readonly LotId[] }) {
                 {item.name}
               </span>
               <span className="block text-sm text-stone">
-                {lot.homeId ? `lives in ${formatPlaceName(tree, lot.homeId)}` : 'has no home yet'}
+                {lot.homeId
+                  ? t('lives in {placeName}', { placeName: formatPlaceName(tree, lot.homeId) })
+                  : t('has no home yet')}
               </span>
             </span>
             {lot.state === 'lent' ? (
@@ -40,7 +43,7 @@ export function InHand({ ids }: { ids: readonly LotId[] }) {
                 look="quiet"
                 onClick={() => void act((now) => createReturn(now, lot.id, world.nowMs())).then(() => drop(lot.id))}
               >
-                It came back
+                {t('It came back')}
               </Button>
             ) : (
               <Button
@@ -52,11 +55,11 @@ export function InHand({ ids }: { ids: readonly LotId[] }) {
                   })
                 }
               >
-                Home with it
+                {t('Home with it')}
               </Button>
             )}
-            <Button look="quiet" aria-label={`Lay ${item.name} down`} onClick={() => drop(lot.id)}>
-              Lay it down
+            <Button look="quiet" aria-label={t('Lay {name} down', { name: item.name })} onClick={() => drop(lot.id)}>
+              {t('Lay it down')}
             </Button>
           </li>
         ))}

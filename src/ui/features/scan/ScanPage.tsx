@@ -17,6 +17,7 @@ import { InHand } from './InHand.tsx';
 import { useScanner } from './useScanner.ts';
 import { useScanning, type Answer } from './useScanning.ts';
 import { Where } from './Where.tsx';
+import { t } from '../../language/index.ts';
 
 /** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
 export function ScanPage() {
@@ -54,8 +55,8 @@ export function ScanPage() {
     if (codes === null || codes.length === 0) {
       const words =
         codes === null
-          ? `${file.name} is no picture that this browser reads.`
-          : `No code was found on ${file.name}. Nearer, straight on and with more light it is found.`;
+          ? t('{file} is no picture that this browser reads.', { file: file.name })
+          : t('No code was found on {file}. Nearer, straight on and with more light it is found.', { file: file.name });
       setAnswer({ kind: 'picture', words });
       return;
     }
@@ -63,10 +64,10 @@ export function ScanPage() {
   };
 
   return (
-    <Page title="Scan" aside={<TicketPane hint="The ticket of what was scanned hangs here." />}>
+    <Page title={t('Scan')} aside={<TicketPane hint={t('The ticket of what was scanned hangs here.')} />}>
       <div className="min-h-0 flex-1 px-4 py-3 md:overflow-y-auto md:px-8">
         <Button look="quiet" data-key="escape" className="max-md:hidden" onClick={() => void navigate('/bench')}>
-          ← The bench
+          {t('← The bench')}
         </Button>
         <Beside isLast picture={<Where answer={answer} hand={hand} />}>
           <div className="space-y-4">

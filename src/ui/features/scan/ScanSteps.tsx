@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** The squares of a code, as on a label. */
 const CODE =
@@ -15,10 +16,10 @@ function Label({ x, y }: { x: number; y: number }) {
 }
 
 /** Cloth on its board with its ticket, two things carried, a bin with its card. */
-const PICTURES: readonly (readonly [string, string, ReactNode])[] = [
+const PICTURES = perLanguage((): readonly (readonly [string, string, ReactNode])[] => [
   [
-    'Scan a thing',
-    'It is in your hand: the app has taken it out.',
+    t('Scan a thing'),
+    t('It is in your hand: the app has taken it out.'),
     <g key="thing">
       <rect x="46" y="14" width="16" height="92" fill="var(--color-flange)" stroke="var(--color-walnut)" />
       <rect x="30" y="18" width="48" height="84" rx="6" fill="#7a4358" stroke="var(--color-ink)" />
@@ -26,8 +27,8 @@ const PICTURES: readonly (readonly [string, string, ReactNode])[] = [
     </g>,
   ],
   [
-    'Scan more, if you carry more',
-    'All that you carry is listed with where it lives.',
+    t('Scan more, if you carry more'),
+    t('All that you carry is listed with where it lives.'),
     <g key="more">
       <rect x="22" y="70" width="84" height="22" rx="6" fill="#2f5d7c" stroke="var(--color-ink)" />
       <rect x="22" y="48" width="84" height="22" rx="6" fill="#c9952c" stroke="var(--color-ink)" />
@@ -37,8 +38,8 @@ const PICTURES: readonly (readonly [string, string, ReactNode])[] = [
     </g>,
   ],
   [
-    'Scan a place',
-    'They are put there. A place alone says what is in it.',
+    t('Scan a place'),
+    t('They are put there. A place alone says what is in it.'),
     <g key="place">
       <rect x="16" y="8" width="118" height="104" fill="var(--color-wood)" stroke="var(--color-walnut)" />
       <rect x="24" y="16" width="102" height="88" fill="var(--color-inside)" stroke="var(--color-grain-line)" />
@@ -46,13 +47,13 @@ const PICTURES: readonly (readonly [string, string, ReactNode])[] = [
       <Label x={44} y={58} />
     </g>,
   ],
-];
+]);
 
 /** How scanning goes, for who has not scanned anything yet. */
 export function ScanSteps() {
   return (
     <ol className="space-y-4 lg:space-y-6 lg:pt-5">
-      {PICTURES.map(([title, words, drawn]) => (
+      {PICTURES().map(([title, words, drawn]) => (
         <li key={title} className="flex items-center gap-4 lg:gap-6">
           <svg aria-hidden viewBox="0 0 150 120" className="w-28 shrink-0 lg:w-48">
             {drawn}

@@ -3,6 +3,7 @@ import { SpotsPicture, type PlaceMark } from '../../drawing/PlacePicture.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { ScanSteps } from './ScanSteps.tsx';
 import type { Answer } from './useScanning.ts';
+import { t } from '../../language/index.ts';
 
 /** The picture beside the list may be so high, px. */
 const MOST_PX = 420;
@@ -25,7 +26,7 @@ export function Where({ answer, hand }: { answer: Answer | null; hand: readonly 
   if (marks.length === 0) return <ScanSteps />;
   return (
     <div className="space-y-4">
-      <h2 className="font-display text-lg font-semibold">{place === null ? 'Where it goes back' : 'Here'}</h2>
+      <h2 className="font-display text-lg font-semibold">{place === null ? t('Where it goes back') : t('Here')}</h2>
       <SpotsPicture spots={marks} lots={answer?.kind === 'done' ? answer.lotIds : []} mostPx={MOST_PX} />
     </div>
   );

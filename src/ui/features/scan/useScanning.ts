@@ -9,7 +9,7 @@ import { getTree } from '../../state/derived.ts';
 import { useHand } from '../../state/hand.ts';
 import { tellStrained } from '../../state/strained.ts';
 import { takeOut } from '../../state/takeOut.ts';
-import { wordCount } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** What the last code led to. */
 export type Answer =
@@ -32,15 +32,15 @@ export function useScanning(setAnswer: Dispatch<SetStateAction<Answer | null>>) 
     if (!isPressed && isComing && verdict && !verdict.isFit) return setAnswer({ kind: 'full', placeId, lotIds });
     const subject =
       lotIds.length === 1
-        ? (now.items.get(now.lots.get(lotIds[0]!)!.itemId)?.name ?? 'a thing')
-        : wordCount(lotIds.length, 'thing');
+        ? (now.items.get(now.lots.get(lotIds[0]!)!.itemId)?.name ?? t('a thing'))
+        : t('{n, plural, one {# thing} other {# things}}', { n: lotIds.length });
     const isDone = await act((at) =>
       createPutInto(at, lotIds, placeId, verdict?.forms ?? lotIds.map(() => null), subject, world.nowMs()),
     );
     if (!isDone) return undefined;
     useHand.setState({ ids: [] });
     setAnswer({ kind: 'done', placeId, lotIds });
-    return tellStrained([placeId], lotIds.length === 1 ? 'It is there.' : 'They are there.');
+    return tellStrained([placeId], lotIds.length === 1 ? t('It is there.') : t('They are there.'));
   };
 
   const readOne = async (code: string) => {
@@ -52,7 +52,9 @@ export function useScanning(setAnswer: Dispatch<SetStateAction<Answer | null>>) 
     // A stammer leaves what was said before in view.
     if (scanned.kind === 'twice') {
       setAnswer((shown) => shown ?? { kind: 'scanned', scanned });
-      useApp.getState().tell({ tone: 'done', text: 'Read twice; the second time nothing was done.', canUndo: false });
+      useApp
+        .getState()
+        .tell({ tone: 'done', text: t('Read twice; the second time nothing was done.'), canUndo: false });
       return;
     }
     setAnswer({ kind: 'scanned', scanned });

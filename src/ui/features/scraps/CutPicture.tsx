@@ -3,6 +3,7 @@ import { listCutLines, measureRegion, type Region, type ScrapPlan } from '../../
 import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
+import { t } from '../../language/index.ts';
 
 const MOST_HIGH_PX = 300;
 const PAD_PX = 24;
@@ -28,12 +29,14 @@ export function CutPicture({ plan, region, colour, units }: CutPictureProps) {
       ref={frame}
       className="mt-2"
       {...explained(
-        'Drawn to scale, the grain from top to bottom. Cuts with a number go from edge to edge, in that order; the others follow within each band.',
-        'The cuts',
+        t(
+          'Drawn to scale, the grain from top to bottom. Cuts with a number go from edge to edge, in that order; the others follow within each band.',
+        ),
+        t('The cuts'),
       )}
     >
       {size && (
-        <svg role="img" aria-label="The cuts" width={w + 2 * PAD_PX} height={h + 2 * PAD_PX} className="block">
+        <svg role="img" aria-label={t('The cuts')} width={w + 2 * PAD_PX} height={h + 2 * PAD_PX} className="block">
           <g transform={`translate(${PAD_PX} ${PAD_PX})`}>
             {region.outlines.map((outline, n) => (
               <path

@@ -13,7 +13,6 @@ import { CheckField } from '../../components/fields.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useSearch, type Searched } from '../../state/useSearch.ts';
-import { wordCount } from '../../text/index.ts';
 import { nameCloth } from '../../text/scraps.ts';
 import { CutPicture } from './CutPicture.tsx';
 import { GoesTo } from './GoesTo.tsx';
@@ -21,6 +20,7 @@ import { OnPaper } from './OnPaper.tsx';
 import { ScrapFields } from './ScrapFields.tsx';
 import { listSizes, SizesForm } from './SizesForm.tsx';
 import { useScrapShape } from './useScrapShape.ts';
+import { t } from '../../language/index.ts';
 
 interface CutUpProps {
   readonly household: Household;
@@ -38,7 +38,7 @@ function listMade(item: Item, plan: ScrapPlan, sizes: readonly ScrapSize[], time
   return sizes.flatMap((size) => {
     const pieces = count(plan, size) * times;
     if (pieces === 0) return [];
-    const name = `${nameCloth(item)}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? 'squares' : 'strips'}`;
+    const name = `${nameCloth(item)}, ${formatSize(size.sideMm, units)} ${size.kind === 'square' ? t('squares') : t('strips')}`;
     const ids = { itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
     return [{ cut: size.kind, cutMm: size.sideMm, count: pieces, name, ...ids }];
   });
@@ -73,7 +73,7 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
     const leavings = isStuffing
       ? {
           massG: leftG,
-          name: 'Stuffing from scraps',
+          name: t('Stuffing from scraps'),
           itemId: world.createId() as ItemId,
           lotId: world.createId() as LotId,
         }
@@ -81,23 +81,26 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
     return act(
       (now) => createCutUp(now, lot.id, areaMm2, all, leavings, world.nowMs()),
       pieces > 0
-        ? `${wordCount(pieces, 'piece')} cut from ${item.name}. They wait on the Bench for a home.`
-        : `${item.name} is with the stuffing.`,
+        ? t('{pieces, plural, one {# piece} other {# pieces}} cut from {name}. They wait on the Bench for a home.', {
+            pieces,
+            name: item.name,
+          })
+        : t('{name} is with the stuffing.', { name: item.name }),
     ).then((isDone) => isDone && onDone());
   };
   return (
     <div>
       <Form
         opensBelow
-        aria-label="Cut it up"
+        aria-label={t('Cut it up')}
         className="scroll-mb-4 border-l-4 border-woad bg-linen p-3"
         onSend={keep}
         onKeyDown={(event) => event.key === 'Escape' && onDone()}
       >
-        <h3 className="font-bold">Cut it up into squares and strips</h3>
+        <h3 className="font-bold">{t('Cut it up into squares and strips')}</h3>
         <ScrapFields shape={shape} units={units} />
         <CheckField
-          label="Strips only along the grain"
+          label={t('Strips only along the grain')}
           checked={isOneWay}
           onChange={({ target }) => setOneWay(target.checked)}
         />
@@ -112,12 +115,12 @@ export function CutUp({ household, item, lot, onDone }: CutUpProps) {
               checked={isStuffing}
               onChange={({ target }) => setStuffing(target.checked)}
             />
-            <span {...explained('Its area without the pieces, by the weight of its cloth.')}>
-              What is left, {formatMass(leftG, units)}, goes with the stuffing
+            <span {...explained(t('Its area without the pieces, by the weight of its cloth.'))}>
+              {t('What is left, {mass}, goes with the stuffing', { mass: formatMass(leftG, units) })}
             </span>
           </label>
         )}
-        <FormFoot save={pieces > 0 ? 'It is cut' : 'It is stuffing'} onDone={onDone} />
+        <FormFoot save={pieces > 0 ? t('It is cut') : t('It is stuffing')} onDone={onDone} />
       </Form>
       <SizesForm household={household} />
     </div>
@@ -137,20 +140,24 @@ function Cuts({ searched: { found, isRunning }, region, colour, name, units }: C
   const { plan = null, mostWorth = 0 } = found ?? {};
   return (
     <>
-      {isRunning && !plan && <p className="mt-2 text-stone">Looking for the best cuts …</p>}
+      {isRunning && !plan && <p className="mt-2 text-stone">{t('Looking for the best cuts …')}</p>}
       {plan && region && (
         <>
           <CutPicture plan={plan} region={region} colour={colour} units={units} />
           <p
             className="text-sm text-stone"
             {...explained(
-              'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
+              t(
+                'What its pieces are worth, of the most that any way of cutting could give: by its area, and by what a piece can cover at all.',
+              ),
             )}
           >
             {plan.pieces.length === 0
-              ? 'Too small for any of these: it is stuffing.'
-              : `${Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9))} % of what no cutting can beat.`}
-            {isRunning && ' Still looking …'}
+              ? t('Too small for any of these: it is stuffing.')
+              : t('{mostWorth} % of what no cutting can beat.', {
+                  mostWorth: Math.round((100 * plan.worth) / Math.max(mostWorth, 1e-9)),
+                })}
+            {isRunning && t(' Still looking …')}
           </p>
           {plan.pieces.length > 0 && <OnPaper plan={plan} region={region} name={name} units={units} />}
         </>
@@ -171,9 +178,10 @@ interface SizesProps {
 /** Which sizes are cut, and how many of each it gives. */
 function Sizes({ all, off, plan, times, units, onChange }: SizesProps) {
   return (
-    <ul aria-label="Sizes" className="mt-3">
+    <ul aria-label={t('Sizes')} className="mt-3">
       {all.map((size) => {
-        const words = size.kind === 'square' ? 'squares' : `strips from ${formatSize(size.leastMm, units)} on`;
+        const words =
+          size.kind === 'square' ? t('squares') : t('strips from {size} on', { size: formatSize(size.leastMm, units) });
         return (
           <li key={size.id} className="flex items-center gap-3">
             <label className="flex min-h-9 flex-1 items-center gap-2">
@@ -190,13 +198,13 @@ function Sizes({ all, off, plan, times, units, onChange }: SizesProps) {
               />
               <span
                 {...explained(
-                  'Its side with seams; a larger piece is worth more than the small ones that it could be.',
+                  t('Its side with seams; a larger piece is worth more than the small ones that it could be.'),
                 )}
               >
                 {formatSize(size.sideMm, units)} {words}
               </span>
             </label>
-            <strong className="tabular" {...explained('Counted on the cuts below, times the layers.')}>
+            <strong className="tabular" {...explained(t('Counted on the cuts below, times the layers.'))}>
               {plan && !off.has(size.id) ? count(plan, size) * times : ''}
             </strong>
           </li>

@@ -5,6 +5,7 @@ import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { AreaField, TextField } from '../../components/fields.tsx';
 import { useHousehold, world } from '../../state/app.ts';
+import { t } from '../../language/index.ts';
 
 const MOST_LINES = 40;
 
@@ -27,22 +28,26 @@ export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormPr
   const read = written.map((line) => ({ line, said: parseGoalLine(line, units) }));
   const bad = read.find(({ said }) => !said.ok);
   const lines = read.flatMap(({ said }) => (said.ok ? [said.value] : []));
-  const example = units === 'metric' ? '120 blue squares 12.7' : '120 blue squares 5';
+  const example = units === 'metric' ? t('120 blue squares 12.7') : t('120 blue squares 5');
   const fault = bad
     ? !bad.said.ok && bad.said.fault === 'too-many'
-      ? 'A million of one size at most.'
-      : `“${bad.line.trim()}” does not read: write ${example}, or 20 strips ${units === 'metric' ? '6.35 by 100' : '2.5 by 40'}.`
+      ? t('A million of one size at most.')
+      : t('“{line}” does not read: write {example}, or 20 strips {part}.', {
+          line: bad.line.trim(),
+          example,
+          part: units === 'metric' ? t('6.35 by 100') : t('2.5 by 40'),
+        })
     : lines.length === 0
-      ? `Write what it takes, such as ${example}.`
+      ? t('Write what it takes, such as {example}.', { example })
       : lines.length > MOST_LINES
-        ? `At most ${MOST_LINES} lines.`
+        ? t('At most {mostLINES} lines.', { mostLINES: MOST_LINES })
         : undefined;
-  const nameFault = name.trim() === '' ? 'Give it a name.' : undefined;
+  const nameFault = name.trim() === '' ? t('Give it a name.') : undefined;
   const isOpen = isAsked || bad !== undefined;
   return (
     <Form
       opensBelow
-      aria-label="A goal of squares and strips"
+      aria-label={t('A goal of squares and strips')}
       className="mt-3 max-w-xl border-l-4 border-woad bg-linen p-3"
       onSend={() => {
         setAsked(true);
@@ -58,7 +63,7 @@ export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormPr
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <TextField
-        label="What for"
+        label={t('What for')}
         autoFocus={isWanted}
         maxLength={80}
         value={name}
@@ -67,16 +72,19 @@ export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormPr
       />
       <div className="mt-2">
         <AreaField
-          label="What it takes, a line each"
+          label={t('What it takes, a line each')}
           rows={4}
           maxLength={4000}
           value={text}
           fault={isOpen ? fault : undefined}
-          hint={`Such as ${example}: how many, the colour where it matters, and the side with its seams, in ${units === 'metric' ? 'cm' : 'inches'}.`}
+          hint={t('Such as {example}: how many, the colour where it matters, and the side with its seams, in {part}.', {
+            example,
+            part: units === 'metric' ? 'cm' : t('inches'),
+          })}
           onChange={({ target }) => setText(target.value)}
         />
       </div>
-      <FormFoot save="Count toward it" onDone={onDone} />
+      <FormFoot save={t('Count toward it')} onDone={onDone} />
     </Form>
   );
 }

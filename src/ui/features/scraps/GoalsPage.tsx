@@ -6,10 +6,11 @@ import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { useApp, useHousehold, useOpen } from '../../state/app.ts';
 import { saveList } from '../../state/settingsList.ts';
-import { capitalise, wordCount } from '../../text/index.ts';
+import { capitalise } from '../../text/index.ts';
 import { ToProjects } from '../projects/ToProjects.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GoalForm } from './GoalForm.tsx';
+import { t } from '../../language/index.ts';
 
 /** So many cloths are named for what is missing. */
 const MOST_NAMED = 3;
@@ -25,15 +26,16 @@ export function GoalsPage() {
   const isNew = edited === 'new' || standings.length === 0;
   return (
     <Page
-      title="Squares and strips"
+      title={t('Squares and strips')}
       tabs={<ToProjects />}
       aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}
     >
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
         {standings.length === 0 && (
           <p className="max-w-prose text-stone">
-            Say what your scraps are for, such as a quilt of 120 blue squares and 80 of any colour: what is cut counts,
-            what your scraps would give is reckoned, and what is missing is told in cloth.
+            {t(
+              'Say what your scraps are for, such as a quilt of 120 blue squares and 80 of any colour: what is cut counts, what your scraps would give is reckoned, and what is missing is told in cloth.',
+            )}
           </p>
         )}
         {standings.map((standing) =>
@@ -43,7 +45,11 @@ export function GoalsPage() {
               goal={standing.goal}
               isAsked
               onSave={(goal) =>
-                saveList('goals', (now) => now.map((one) => (one.id === goal.id ? goal : one)), `Kept ${goal.name}.`)
+                saveList(
+                  'goals',
+                  (now) => now.map((one) => (one.id === goal.id ? goal : one)),
+                  t('Kept {goal}.', { goal: goal.name }),
+                )
               }
               onDone={() => setEdited(null)}
             />
@@ -55,12 +61,14 @@ export function GoalsPage() {
           <GoalForm
             goal={null}
             isAsked={edited === 'new'}
-            onSave={(goal) => saveList('goals', (now) => [...now, goal], `${goal.name} is counted from now on.`)}
+            onSave={(goal) =>
+              saveList('goals', (now) => [...now, goal], t('{goal} is counted from now on.', { goal: goal.name }))
+            }
             onDone={() => setEdited(null)}
           />
         ) : (
           <Button className="mt-4" data-key="n" onClick={() => setEdited('new')}>
-            Another goal <kbd className="pl-1 font-normal">N</kbd>
+            {t('Another goal')} <kbd className="pl-1 font-normal">N</kbd>
           </Button>
         )}
       </div>
@@ -82,12 +90,12 @@ function Goal({ standing: { goal, lines, have, wanted }, share, onEdit }: GoalPr
         <h2 className="font-display text-xl font-semibold" data-name>
           {goal.name}
         </h2>
-        <span className="text-stone" {...explained('Cut already and counted, of all that it takes.')}>
-          {have} of {wordCount(wanted, 'piece')} cut
+        <span className="text-stone" {...explained(t('Cut already and counted, of all that it takes.'))}>
+          {t('{have} of {wanted, plural, one {# piece} other {# pieces}} cut', { have, wanted })}
         </span>
         <span className="ml-auto flex gap-2">
           <Button look="quiet" onClick={onEdit}>
-            Change
+            {t('Change')}
           </Button>
           <Button
             look="quiet"
@@ -95,11 +103,11 @@ function Goal({ standing: { goal, lines, have, wanted }, share, onEdit }: GoalPr
               void saveList(
                 'goals',
                 (now) => now.filter((one) => one.id !== goal.id),
-                `${goal.name} is no longer counted.`,
+                t('{goal} is no longer counted.', { goal: goal.name }),
               )
             }
           >
-            Let go
+            {t('Let go')}
           </Button>
         </span>
       </div>
@@ -117,40 +125,46 @@ function Line({ standing, share }: { standing: LineStanding; share: number }) {
   const open = useOpen();
   const { line, have, fromScraps, missing, clothMm, clothWidthMm, cloths } = standing;
   const size = formatSize(line.sideMm, units);
-  const what = `${line.colour ? `${line.colour} ` : ''}${line.cut === 'square' ? 'squares' : 'strips'}`;
-  const long = line.longMm ? ` by ${formatSize(line.longMm, units)}` : '';
+  const what = `${line.colour ? `${line.colour} ` : ''}${line.cut === 'square' ? t('squares') : t('strips')}`;
+  const long = line.longMm ? t(' by {size}', { size: formatSize(line.longMm, units) }) : '';
   return (
     <li className="dotted-row py-2" aria-label={`${what} ${size}`}>
       <p className="flex flex-wrap items-baseline gap-x-4">
-        <strong data-name>
-          {capitalise(what)} of {size}
-          {long}
-        </strong>
-        <span className="tabular" {...explained('Cut, of that size and colour, and free.')}>
-          {have} of {line.count} cut
+        <strong data-name>{t('{capitalise} of {size}{long}', { capitalise: capitalise(what), size, long })}</strong>
+        <span className="tabular" {...explained(t('Cut, of that size and colour, and free.'))}>
+          {t('{have} of {count} cut', { have, count: line.count })}
         </span>
         {fromScraps > 0 && (
           <span
             className="tabular"
             {...explained(
-              `Odd scraps of the colour, of whose area ${Math.round(100 * share)} % becomes pieces: what your own cutting has given, and half where it has not said much yet.`,
+              t(
+                'Odd scraps of the colour, of whose area {share} % becomes pieces: what your own cutting has given, and half where it has not said much yet.',
+                { share: Math.round(100 * share) },
+              ),
             )}
           >
-            {fromScraps} more from scraps
+            {t('{fromScraps} more from scraps', { fromScraps })}
           </span>
         )}
         {missing > 0 ? (
           <span
             className="tabular font-semibold text-madder"
             {...explained(
-              'What is left, in rows across a cloth as wide as those of this colour are, or as cotton is; with 5 cm to straighten the end.',
+              t(
+                'What is left, in rows across a cloth as wide as those of this colour are, or as cotton is; with 5 cm to straighten the end.',
+              ),
             )}
           >
-            {missing} missing: {formatClothLength(clothMm, units)} of {formatSize(clothWidthMm, units)}
-            {line.colour ? ` ${line.colour}` : ''} cloth
+            {t('{missing} missing: {clothLength} of {size}{part} cloth', {
+              missing,
+              clothLength: formatClothLength(clothMm, units),
+              size: formatSize(clothWidthMm, units),
+              part: line.colour ? ` ${line.colour}` : '',
+            })}
           </span>
         ) : (
-          <span className="font-semibold text-moss">enough</span>
+          <span className="font-semibold text-moss">{t('enough')}</span>
         )}
       </p>
       <Bar line={standing} />
@@ -162,9 +176,13 @@ function Line({ standing, share }: { standing: LineStanding; share: number }) {
               type="button"
               className="min-h-9 text-left text-woad underline underline-offset-4"
               onClick={() => open({ type: 'lot', id: cloth.lot.id })}
-              {...explained('What is free of it, rows across its width, without the selvages.')}
+              {...explained(t('What is free of it, rows across its width, without the selvages.'))}
             >
-              {formatClothLength(cloth.lengthMm, units)} of {cloth.item.name} gives {cloth.pieces}
+              {t('{clothLength} of {name} gives {pieces}', {
+                clothLength: formatClothLength(cloth.lengthMm, units),
+                name: cloth.item.name,
+                pieces: cloth.pieces,
+              })}
             </button>
           ))}
         </p>

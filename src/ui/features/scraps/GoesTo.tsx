@@ -8,6 +8,7 @@ import { formatSize } from '../../../core/units/index.ts';
 import { world } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordGroup } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 interface Line {
   readonly size: string;
@@ -56,11 +57,13 @@ export function GoesTo({
   const lines = useMemo(() => listGoesTo(household, lot, areaMm2, made), [household, lot, areaMm2, made]);
   const tree = getTree(household);
   return (
-    <ul aria-label="Where they go" className="mt-1 text-sm">
+    <ul aria-label={t('Where they go')} className="mt-1 text-sm">
       {lines.map(({ size, group, homeId }) => (
         <li key={size} data-name>
           {size} → {group}
-          {homeId && tree.places.has(homeId) ? `, in ${formatPlaceName(tree, homeId)}` : ', which has no place yet'}
+          {homeId && tree.places.has(homeId)
+            ? t(', in {placeName}', { placeName: formatPlaceName(tree, homeId) })
+            : t(', which has no place yet')}
         </li>
       ))}
     </ul>

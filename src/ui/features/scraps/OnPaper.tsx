@@ -3,6 +3,7 @@ import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { saveFile } from '../../components/saveFile.ts';
+import { t } from '../../language/index.ts';
 
 interface OnPaperProps {
   readonly plan: ScrapPlan;
@@ -18,31 +19,34 @@ export function OnPaper({ plan, region, name, units }: OnPaperProps) {
       import('../../../core/formats/sheet/index.ts'),
       import('../../../core/formats/sheet/pdf.ts'),
     ]);
-    const pages = createCutTiles(plan, region, `Cuts of ${name}`, units);
-    saveFile(await toPdf(pages, `Cuts of ${name}`), 'cuts-full-size.pdf', 'application/pdf');
+    const pages = createCutTiles(plan, region, t('Cuts of {name}', { name }), units);
+    saveFile(await toPdf(pages, t('Cuts of {name}', { name })), 'cuts-full-size.pdf', 'application/pdf');
   };
   return (
     <details className="mt-1">
-      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">By measure, and on paper</summary>
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">{t('By measure, and on paper')}</summary>
       <ol
-        aria-label="Cuts from edge to edge"
+        aria-label={t('Cuts from edge to edge')}
         className="list-decimal pl-6"
         {...explained(
           plan.direction === 'along'
-            ? 'Measured from the left edge of the box round the scrap, its grain upright.'
-            : 'Measured from the upper edge of the box round the scrap, its grain upright.',
+            ? t('Measured from the left edge of the box round the scrap, its grain upright.')
+            : t('Measured from the upper edge of the box round the scrap, its grain upright.'),
         )}
       >
         {listCutLines(plan).map((mm) => (
           <li key={mm}>
-            at {formatSize(mm, units)} from {plan.direction === 'along' ? 'the left' : 'the top'}
+            {t('at {size} from {part}', {
+              size: formatSize(mm, units),
+              part: plan.direction === 'along' ? t('the left') : t('the top'),
+            })}
           </li>
         ))}
       </ol>
       <Button look="quiet" onClick={() => void save()}>
-        Full size as PDF
+        {t('Full size as PDF')}
       </Button>
-      <p className="text-sm text-stone">Print it at 100 %, and measure the square on its last page.</p>
+      <p className="text-sm text-stone">{t('Print it at 100 %, and measure the square on its last page.')}</p>
     </details>
   );
 }

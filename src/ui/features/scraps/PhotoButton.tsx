@@ -7,19 +7,21 @@ import { Button } from '../../components/Button.tsx';
 import { FileInput } from '../../components/FileInput.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { PhotoSheet } from './PhotoSheet.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 type Fault = Extract<Outlined, { ok: false }>['fault'];
 
-const FAULTS: Readonly<Record<Fault, string>> = {
-  dark: 'The photo is too dark. With more light it reads.',
-  blurred: 'The photo is blurred. Hold still, or lean on something, and take it again.',
-  'no-sheet':
+const FAULTS = perLanguage((): Readonly<Record<Fault, string>> => ({
+  dark: t('The photo is too dark. With more light it reads.'),
+  blurred: t('The photo is blurred. Hold still, or lean on something, and take it again.'),
+  'no-sheet': t(
     'No sheet of paper was found. Drag the corners to it, or lay a white one beside the scrap on a darker table.',
-  'two-sheets': 'Two sheets are to be seen. Drag the corners to one of them, or take the other away.',
-  'no-scrap': 'Only the sheet is to be seen. The scrap has to differ from the table.',
-  crossed: 'The edge of the scrap could not be followed. Lay it flat, with some room around it.',
-  'no-picture': 'That is no picture that this browser reads.',
-};
+  ),
+  'two-sheets': t('Two sheets are to be seen. Drag the corners to one of them, or take the other away.'),
+  'no-scrap': t('Only the sheet is to be seen. The scrap has to differ from the table.'),
+  crossed: t('The edge of the scrap could not be followed. Lay it flat, with some room around it.'),
+  'no-picture': t('That is no picture that this browser reads.'),
+}));
 /** Where the corners wait when no sheet was found. */
 const WAITING: readonly Spot[] = [
   { x: 0.3, y: 0.3 },
@@ -60,17 +62,17 @@ export function PhotoButton({ onOutline }: { onOutline: (outline: readonly Point
   return (
     <div className="mt-1">
       <Button disabled={isReading} onClick={() => files.current?.click()}>
-        {isReading ? 'Looking for its edge …' : shown ? 'Another photo' : 'From a photo'}
+        {isReading ? t('Looking for its edge …') : shown ? t('Another photo') : t('From a photo')}
       </Button>
       <FileInput
         ref={files}
-        label="A photo of the scrap beside a sheet"
+        label={t('A photo of the scrap beside a sheet')}
         accept="image/*"
         capture="environment"
         onFiles={([file]) => void read(file!, URL.createObjectURL(file!))}
       />
       <span className="ml-3 text-sm text-stone" data-name>
-        beside a sheet of {paper === 'a4' ? 'A4' : 'letter paper'}
+        {t('beside a sheet of {part}', { part: paper === 'a4' ? 'A4' : t('letter paper') })}
       </span>
       {shown && (
         <>
@@ -84,14 +86,15 @@ export function PhotoButton({ onOutline }: { onOutline: (outline: readonly Point
             }}
           />
           <p className="mt-1 text-sm text-stone">
-            The blue frame should lie on the edges of the sheet; drag its corners where it does not. The dashes are the
-            edge of the scrap.
+            {t(
+              'The blue frame should lie on the edges of the sheet; drag its corners where it does not. The dashes are the edge of the scrap.',
+            )}
           </p>
         </>
       )}
       {fault && (
         <p role="alert" className="mt-0.5 text-sm font-semibold text-madder">
-          {FAULTS[fault]}
+          {FAULTS()[fault]}
         </p>
       )}
     </div>

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { Spot } from '../../../core/scraps/index.ts';
 import { useDrag } from '../../components/useDrag.ts';
 import { useSize } from '../../components/useSize.ts';
+import { t } from '../../language/index.ts';
 
 /** An arrow key moves a corner by this share of the picture. */
 const KEY_SHARE = 0.004;
@@ -36,7 +37,7 @@ export function PhotoSheet({ url, sheet, edge, onMove }: PhotoSheetProps) {
     sheet.map((spot, i) => (i === n ? within({ x: spot.x + by.x, y: spot.y + by.y }) : spot));
   return (
     <div ref={frame} className="relative mt-2 touch-none select-none">
-      <img src={url} alt="The scrap beside the sheet" className="block w-full" draggable={false} />
+      <img src={url} alt={t('The scrap beside the sheet')} className="block w-full" draggable={false} />
       <svg aria-hidden className="pointer-events-none absolute inset-0 size-full">
         <path d={toPath(shown)} fill="none" stroke="var(--color-woad)" strokeWidth="2" />
         {edge && !dragged && (
@@ -75,7 +76,7 @@ function Corner({ n, spot, onStep, onDrag, onDrop, onCancel }: CornerProps) {
   return (
     <button
       type="button"
-      aria-label={`Corner ${n + 1} of the sheet`}
+      aria-label={t('Corner {n} of the sheet', { n: n + 1 })}
       className="absolute grid size-11 -translate-1/2 cursor-move place-items-center"
       style={{ left: `${spot.x * 100}%`, top: `${spot.y * 100}%` }}
       onKeyDown={(event) => {

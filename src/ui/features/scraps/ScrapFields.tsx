@@ -6,9 +6,9 @@ import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
 import { FlawsField } from '../../components/FlawsField.tsx';
 import { OutlineEditor } from '../../components/OutlineEditor.tsx';
-import { wordCount } from '../../text/index.ts';
 import { PhotoButton } from './PhotoButton.tsx';
 import type { useScrapShape } from './useScrapShape.ts';
+import { t } from '../../language/index.ts';
 
 /** What a scrap is like before it is cut: its size, grain and outline, what lies under it, and its holes. */
 export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScrapShape>; units: UnitSystem }) {
@@ -16,16 +16,16 @@ export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScra
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <TextField label="Across" autoFocus fault={shape.faults.across} {...shape.field('across')} />
-        <TextField label="Along" fault={shape.faults.along} {...shape.field('along')} />
-        <TextField label="Grain turned by, degrees" fault={shape.faults.grain} {...shape.field('grain')} />
-        <TextField label="Layers on each other" fault={shape.faults.layers} {...shape.field('layers')} />
+        <TextField label={t('Across')} autoFocus fault={shape.faults.across} {...shape.field('across')} />
+        <TextField label={t('Along')} fault={shape.faults.along} {...shape.field('along')} />
+        <TextField label={t('Grain turned by, degrees')} fault={shape.faults.grain} {...shape.field('grain')} />
+        <TextField label={t('Layers on each other')} fault={shape.faults.layers} {...shape.field('layers')} />
       </div>
       <PhotoButton onOutline={shape.takeOutline} />
       {shape.outline && shape.widthMm && shape.heightMm && (
         <div className="mt-3">
           <OutlineEditor
-            label="The shape of the scrap"
+            label={t('The shape of the scrap')}
             widthMm={shape.widthMm}
             heightMm={shape.heightMm}
             outline={shape.outline}
@@ -41,30 +41,33 @@ export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScra
       )}
       <p className="mt-1">
         <Button look="quiet" disabled={!shape.region} onClick={shape.layOnAnother}>
-          Lay another scrap on it
+          {t('Lay another scrap on it')}
         </Button>
         {shape.below.length > 0 && (
           <>
-            <span className="ml-3 text-sm text-stone" {...explained('What is common to all of them is cut at once.')}>
-              on {wordCount(shape.below.length, 'other')}
+            <span
+              className="ml-3 text-sm text-stone"
+              {...explained(t('What is common to all of them is cut at once.'))}
+            >
+              {t('on {below, plural, one {# other} other {# others}}', { below: shape.below.length })}
             </span>{' '}
             <Button look="quiet" onClick={shape.takeOff}>
-              Take them off
+              {t('Take them off')}
             </Button>
           </>
         )}
       </p>
       {shape.isCrossed && (
         <p role="alert" className="text-sm font-semibold text-madder">
-          Its edges cross each other.
+          {t('Its edges cross each other.')}
         </p>
       )}
       <details className="mt-1" open={isOpen} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-        <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">Holes and stains</summary>
+        <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">{t('Holes and stains')}</summary>
         <FlawsField
           value={shape.flawsText}
           bad={shape.badFlaw}
-          hint="Across × along, at so much from the left, so much from the top; or draw it on the cloth."
+          hint={t('Across × along, at so much from the left, so much from the top; or draw it on the cloth.')}
           onChange={shape.setFlaws}
         />
       </details>

@@ -7,6 +7,7 @@ import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { AreaField } from '../../components/fields.tsx';
 import { act } from '../../state/hands.ts';
+import { t } from '../../language/index.ts';
 
 /** What scraps are cut to here: the sewist's own sizes, or the usual ones. */
 export function listSizes({ settings }: Household): readonly ScrapSize[] {
@@ -30,7 +31,7 @@ export function SizesForm({ household }: { household: Household }) {
           )
         }
       >
-        Change the sizes
+        {t('Change the sizes')}
       </Button>
     );
   const lines = text.split('\n').filter((line) => line.trim() !== '');
@@ -39,16 +40,16 @@ export function SizesForm({ household }: { household: Household }) {
   const sizes = read.flatMap(({ size }) => (size.ok ? [size.value] : []));
   const isTwice = new Set(sizes.map(({ id }) => id)).size < sizes.length;
   const fault = bad
-    ? `“${bad.line.trim()}” does not read: write square 12.7 worth 4, or strip 6.35 from 30 worth 5.`
+    ? t('“{line}” does not read: write square 12.7 worth 4, or strip 6.35 from 30 worth 5.', { line: bad.line.trim() })
     : isTwice
-      ? 'One size stands there twice.'
+      ? t('One size stands there twice.')
       : sizes.length > 20
-        ? 'At most 20 sizes.'
+        ? t('At most 20 sizes.')
         : undefined;
   return (
     <Form
       opensBelow
-      aria-label="Sizes of scraps"
+      aria-label={t('Sizes of scraps')}
       className="mt-2 border-l-4 border-woad bg-linen p-3"
       onSend={() => {
         if (fault) return undefined;
@@ -61,16 +62,16 @@ export function SizesForm({ household }: { household: Household }) {
       onKeyDown={(event) => event.key === 'Escape' && setText(null)}
     >
       <AreaField
-        label="What scraps are cut to, one a line; nothing: the usual sizes"
+        label={t('What scraps are cut to, one a line; nothing: the usual sizes')}
         rows={5}
         maxLength={2000}
         autoFocus
         value={text}
         fault={fault}
-        hint="With seams. Worth: how much you would rather have it than the small ones that it could be."
+        hint={t('With seams. Worth: how much you would rather have it than the small ones that it could be.')}
         onChange={(event) => setText(event.target.value)}
       />
-      <FormFoot save="Keep the sizes" onDone={() => setText(null)} />
+      <FormFoot save={t('Keep the sizes')} onDone={() => setText(null)} />
     </Form>
   );
 }

@@ -4,6 +4,7 @@ import { formatFlaw, parseFlaws } from '../../../core/projects/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { alignRegion } from '../../../core/scraps/index.ts';
 import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
+import { t } from '../../language/index.ts';
 
 const USUAL_MM = { widthMm: 400, heightMm: 300 };
 
@@ -63,10 +64,10 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
     areaMm2:
       [...below, outline ?? []].reduce((sum, one) => sum + computeOutlineArea(one), 0) * (isPile ? layers.value : 1),
     faults: {
-      across: widthMm ? undefined : 'Such as 40 cm.',
-      along: heightMm ? undefined : 'Such as 30 cm.',
-      grain: isTurn ? undefined : 'Between -90 and 90.',
-      layers: isPile ? undefined : 'Between 1 and 20.',
+      across: widthMm ? undefined : t('Such as 40 cm.'),
+      along: heightMm ? undefined : t('Such as 30 cm.'),
+      grain: isTurn ? undefined : t('Between -90 and 90.'),
+      layers: isPile ? undefined : t('Between 1 and 20.'),
     },
     field: (name: keyof typeof text) => ({
       value: text[name],

@@ -9,27 +9,28 @@ import { useHousehold } from '../../state/app.ts';
 import { act, replace } from '../../state/hands.ts';
 import { STAGE_WORDS, WAY_WORDS, wordAbout, wordStageFigure } from '../../text/setout.ts';
 import { getSetout } from './setout.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const FIRST: Readonly<Record<SetoutWay, string>> = {
-  mess: STAGE_WORDS.room.to,
+const FIRST = perLanguage((): Readonly<Record<SetoutWay, string>> => ({
+  mess: STAGE_WORDS().room.to,
   list: '/stash',
   file: '/list',
-  nook: `${STAGE_WORDS.room.to}&shape=corner`,
-};
+  nook: `${STAGE_WORDS().room.to}&shape=corner`,
+}));
 
-const BEGUN: Readonly<Record<SetoutWay, string>> = {
-  mess: 'The room comes first.',
-  list: 'One line for each thing, or for a heap of them.',
-  file: 'Drop the list here, or paste it.',
-  nook: 'Its measures come first.',
-};
+const BEGUN = perLanguage((): Readonly<Record<SetoutWay, string>> => ({
+  mess: t('The room comes first.'),
+  list: t('One line for each thing, or for a heap of them.'),
+  file: t('Drop the list here, or paste it.'),
+  nook: t('Its measures come first.'),
+}));
 
 /** The order of the work, from a bare room to a label on every place; any order is allowed. */
 export function SetoutPage() {
   const household = useHousehold();
   const way = household.settings.setout?.way;
   return (
-    <Page title="Setting out">
+    <Page title={t('Setting out')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-5">
         {way === undefined ? <FirstQuestion /> : <Stages />}
       </div>
@@ -41,26 +42,26 @@ export function SetoutPage() {
 function FirstQuestion() {
   const navigate = useNavigate();
   const begin = async (way: SetoutWay) => {
-    if (await act((now) => createBegin(now, way), BEGUN[way])) await navigate(FIRST[way]);
+    if (await act((now) => createBegin(now, way), BEGUN()[way])) await navigate(FIRST()[way]);
   };
   const lookRound = async () => {
     const { loadMadeSample } = await import('../../../sample/made.ts');
     if (
       await replace(
         await loadMadeSample(),
-        'This is Heron Loft, a made-up room to try things in. House brings yours back.',
+        t('This is Heron Loft, a made-up room to try things in. House brings yours back.'),
       )
     )
       await navigate('/bench');
   };
   return (
-    <section aria-label="How do you begin?" className="max-w-xl">
-      <h2 className="font-display text-2xl font-semibold">How do you begin?</h2>
+    <section aria-label={t('How do you begin?')} className="max-w-xl">
+      <h2 className="font-display text-2xl font-semibold">{t('How do you begin?')}</h2>
       <p className="mt-1 text-stone">
-        A quarter of an hour is enough for a first plan. Nothing you choose here is final.
+        {t('A quarter of an hour is enough for a first plan. Nothing you choose here is final.')}
       </p>
       <ul className="mt-4 space-y-2">
-        {WAY_WORDS.map(([way, key, words]) => (
+        {WAY_WORDS().map(([way, key, words]) => (
           <li key={way}>
             <Button className="w-full text-left" data-key={key} onClick={() => void begin(way)}>
               <kbd className="mr-3 inline-block w-5 text-center uppercase">{key}</kbd>
@@ -71,12 +72,12 @@ function FirstQuestion() {
         <li>
           <Button className="w-full text-left" data-key="s" onClick={() => void lookRound()}>
             <kbd className="mr-3 inline-block w-5 text-center">S</kbd>
-            Look round the sample first
+            {t('Look round the sample first')}
           </Button>
         </li>
       </ul>
       <div className="mt-4">
-        <ImportButton label="Open a Yardmist file" />
+        <ImportButton label={t('Open a Yardmist file')} />
       </div>
     </section>
   );
@@ -88,13 +89,15 @@ function Stages() {
   const facts = getSetout(household);
   const isOver = facts.stages.every(({ state }) => state === 'done');
   const end = async () => {
-    if (await act((now) => createEndSetout(now), 'Set out. House has the way back to this.')) await navigate('/bench');
+    if (await act((now) => createEndSetout(now), t('Set out. House has the way back to this.')))
+      await navigate('/bench');
   };
   return (
-    <section aria-label="The order of the work" className="max-w-3xl">
+    <section aria-label={t('The order of the work')} className="max-w-3xl">
       <p className="text-stone">
-        From a bare room to a label on every place. Take any of it first, leave it when you like: it is here when you
-        come back.
+        {t(
+          'From a bare room to a label on every place. Take any of it first, leave it when you like: it is here when you come back.',
+        )}
       </p>
       <ol className="mt-3">
         {facts.stages.map((stage, i) => (
@@ -103,25 +106,28 @@ function Stages() {
       </ol>
       <div className="stitched-t mt-4 flex flex-wrap items-center gap-4 pt-3">
         <Button look={isOver ? 'strong' : 'plain'} onClick={() => void end()}>
-          {isOver ? 'The room is in order' : 'Leave setting out'}
+          {isOver ? t('The room is in order') : t('Leave setting out')}
         </Button>
         <span className="text-sm text-stone">
           {isOver
-            ? 'From now on the bench comes first.'
-            : 'The bench comes first then. House has the way back to this.'}
+            ? t('From now on the bench comes first.')
+            : t('The bench comes first then. House has the way back to this.')}
         </span>
       </div>
     </section>
   );
 }
 
-const HOW_MINUTES =
-  'What each stage takes somebody who never did it, by estimate; carrying by how many things and heaps are to be carried.';
+const HOW_MINUTES = perLanguage(() =>
+  t(
+    'What each stage takes somebody who never did it, by estimate; carrying by how many things and heaps are to be carried.',
+  ),
+);
 
 function StageLine({ stage: { id, state, minutes }, nth, isNext }: { stage: Stage; nth: number; isNext: boolean }) {
   const household = useHousehold();
   const facts = getSetout(household);
-  const { name, brings, to } = STAGE_WORDS[id];
+  const { name, brings, to } = STAGE_WORDS()[id];
   const figure = wordStageFigure(id, facts, household.settings.units);
   const isSaid = household.settings.setout?.done.includes(id) ?? false;
   return (
@@ -138,18 +144,18 @@ function StageLine({ stage: { id, state, minutes }, nth, isNext }: { stage: Stag
         </Link>
         <span className="block text-sm text-stone">{brings}</span>
       </div>
-      <span className="text-sm text-stone" {...explained(HOW_MINUTES)}>
+      <span className="text-sm text-stone" {...explained(HOW_MINUTES())}>
         {[figure, state === 'done' ? '' : wordAbout(minutes)].filter(Boolean).join(' · ')}
       </span>
       {(state !== 'done' || isSaid) && (
         <Button
           look="quiet"
-          aria-label={isSaid ? `${name}: not done yet` : `${name} is done`}
+          aria-label={isSaid ? t('{name}: not done yet', { name }) : t('{name} is done', { name })}
           onClick={() =>
-            void act((now) => createTickStage(now, id, !isSaid), `${name}: ${isSaid ? 'not done yet' : 'done'}.`)
+            void act((now) => createTickStage(now, id, !isSaid), `${name}: ${isSaid ? t('not done yet') : t('done')}.`)
           }
         >
-          {isSaid ? 'Not done yet' : 'It is done'}
+          {isSaid ? t('Not done yet') : t('It is done')}
         </Button>
       )}
       {isNext && (
@@ -157,7 +163,7 @@ function StageLine({ stage: { id, state, minutes }, nth, isNext }: { stage: Stag
           to={to}
           className="min-h-11 content-center rounded bg-ink px-4 font-semibold text-paper hover:bg-woad md:min-h-9"
         >
-          Begin
+          {t('Begin')}
         </Link>
       )}
     </li>

@@ -3,8 +3,8 @@ import { findClass } from '../../../core/grouping/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useApp } from '../../state/app.ts';
 import { useSize } from '../../components/useSize.ts';
-import { wordCount } from '../../text/index.ts';
 import { useDrag } from '../../components/useDrag.ts';
+import { t } from '../../language/index.ts';
 
 /** A lot on the strip: its value and colour. */
 export interface Mark {
@@ -101,20 +101,22 @@ export function BoundaryStrip(props: BoundaryStripProps) {
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1 pt-1 text-sm text-stone">
         {counts.map((count, i) => (
           <span key={i} className="flex items-center gap-2">
-            <span {...explained('The things between the two boundaries; it changes while you move one.')}>
+            <span {...explained(t('The things between the two boundaries; it changes while you move one.'))}>
               {nameClass(i, now)} <strong className="tabular text-ink">{count}</strong>
             </span>
             {i < now.length && props.parse && <BoundaryField {...props} index={i} value={now[i]!} />}
           </span>
         ))}
         <button type="button" className="min-h-11 text-woad underline underline-offset-4 md:min-h-0" onClick={add}>
-          One boundary more
+          {t('One boundary more')}
         </button>
         {draft && (
-          <span
-            className="sr-only"
-            role="status"
-          >{`${wordCount(counts.length, 'class', 'classes')}: ${counts.join(', ')}`}</span>
+          <span className="sr-only" role="status">
+            {t('{counts, plural, one {# class} other {# classes}}: {counts2}', {
+              counts: counts.length,
+              counts2: counts.join(', '),
+            })}
+          </span>
         )}
       </div>
     </div>
@@ -143,14 +145,14 @@ function BoundaryField({
     const parsed = parse!(text);
     if ('fault' in parsed) tell({ tone: 'fault', text: parsed.fault, canUndo: false });
     else if (parsed.value <= (at[index - 1] ?? 0) || parsed.value >= (at[index + 1] ?? Infinity))
-      tell({ tone: 'fault', text: 'A boundary stays between its neighbours.', canUndo: false });
+      tell({ tone: 'fault', text: t('A boundary stays between its neighbours.'), canUndo: false });
     else onChange(at.with(index, parsed.value));
   };
   return (
     <input
       maxLength={40}
-      aria-label={`Boundary ${index + 1} of ${label}, typed`}
-      title="Empty it to have one boundary less."
+      aria-label={t('Boundary {index} of {label}, typed', { index: index + 1, label })}
+      title={t('Empty it to have one boundary less.')}
       className="h-11 w-22 rounded border border-thread bg-paper px-2 text-ink md:h-7"
       value={text ?? format(value)}
       onChange={(event) => setText(event.target.value)}

@@ -13,7 +13,7 @@ import { Button } from '../../components/Button.tsx';
 import { getTree } from '../../state/derived.ts';
 import { getNeeds } from '../../state/needs.ts';
 import { useRebuild } from '../../state/rebuild.ts';
-import { wordAmount, wordCount, wordGroup } from '../../text/index.ts';
+import { wordAmount, wordGroup } from '../../text/index.ts';
 import { explainNeeds } from '../../text/needs.ts';
 import { wordHowMuch } from '../../text/measures.ts';
 import { wordOrder, wordSchool } from '../../text/schools.ts';
@@ -23,12 +23,13 @@ import { HandSort } from './HandSort.tsx';
 import { Partners } from './Partners.tsx';
 import { GrowthRow } from './GrowthRow.tsx';
 import { SplitUp } from './SplitUp.tsx';
+import { t } from '../../language/index.ts';
 
 function GroupWhy({ household, group }: { household: Household; group: Group }) {
   const { answer: reasons, again } = useAnswer(household, 'whyGroup', group.id);
   const tree = getTree(household);
   const said = reasons?.map((one) => explainGroupReason(one, household, tree));
-  return <WhyPanel title="Why it is there" said={said ?? null} again={again} />;
+  return <WhyPanel title={t('Why it is there')} said={said ?? null} again={again} />;
 }
 
 /** A group's ticket: the room it needs, where it is spread today, and its lots in their order. */
@@ -55,47 +56,56 @@ export function GroupTicket({ group }: { group: Group }) {
   return (
     <>
       <h2 className="font-display text-[21px] leading-tight font-semibold">{wordGroup(group, household)}</h2>
-      <p className="text-stone">{`${levels.map(wordSchool).join(', inside ')}, ${wordOrder(order)}`}</p>
+      <p className="text-stone">{`${levels.map(wordSchool).join(t(', inside '))}, ${wordOrder(order)}`}</p>
       <dl className="mt-2">
-        <Row name="Holds" how="The things that this kind's sorting puts together.">
-          {wordCount(group.lots.length, 'thing')}
+        <Row name={t('Holds')} how={t("The things that this kind's sorting puts together.")}>
+          {t('{n, plural, one {# thing} other {# things}}', { n: group.lots.length })}
         </Row>
         {explainNeeds(needs, units).map(({ words, how }, i) => (
-          <Row key={words} name={i === 0 ? 'Needs' : 'or'} how={how}>
+          <Row key={words} name={i === 0 ? t('Needs') : t('or')} how={how}>
             {words}
           </Row>
         ))}
-        <Row name="Weight" how="What each thing weighs, measured or computed, added up.">
+        <Row name={t('Weight')} how={t('What each thing weighs, measured or computed, added up.')}>
           {formatMass(needs.massG, units)}
         </Row>
         <Row
-          name="Smallest place"
-          how="Every place of the household was tried as if it were empty, the smallest first, with real packing; the share is what the group would take of it."
+          name={t('Smallest place')}
+          how={t(
+            'Every place of the household was tried as if it were empty, the smallest first, with real packing; the share is what the group would take of it.',
+          )}
         >
           {holder
-            ? `${formatPlaceName(tree, holder.place.id)}, ${Math.round(holder.share * 100)} % full`
-            : 'none takes all of it'}
+            ? t('{placeName}, {share} % full', {
+                placeName: formatPlaceName(tree, holder.place.id),
+                share: Math.round(holder.share * 100),
+              })
+            : t('none takes all of it')}
         </Row>
-        <Row
-          name="Today in"
-          how="The places where its things lie today, each counted once."
-        >{`${wordCount(places.size, 'place')}${rooms.size > 1 ? `, ${rooms.size} rooms` : ''}`}</Row>
+        <Row name={t('Today in')} how={t('The places where its things lie today, each counted once.')}>
+          {t('{places, plural, one {# place} other {# places}}{part}', {
+            places: places.size,
+            part: rooms.size > 1 ? t(', {rooms} rooms', { rooms: rooms.size }) : '',
+          })}
+        </Row>
         <GrowthRow group={group} />
       </dl>
       <GroupWhy household={household} group={group} />
       <p className="mt-2 flex flex-wrap gap-x-4">
         <Button look="quiet" onClick={() => void carry()}>
-          Take it up, and try every place on the wall
+          {t('Take it up, and try every place on the wall')}
         </Button>
-        <WishButton wish={{ kind: 'stays', groupIds: [group.id] }}>Plans leave this group where it is</WishButton>
+        <WishButton wish={{ kind: 'stays', groupIds: [group.id] }}>
+          {t('Plans leave this group where it is')}
+        </WishButton>
       </p>
       {(!holder || group.part) && <SplitUp group={group} />}
       {isTooSmall(group, holder) && <Partners group={group} />}
       <div className="mt-4 flex items-baseline justify-between">
-        <h3 className="font-bold">In this order</h3>
+        <h3 className="font-bold">{t('In this order')}</h3>
         {picked === null && (
           <Button look="quiet" onClick={() => setPicked(new Set())}>
-            Sort by hand
+            {t('Sort by hand')}
           </Button>
         )}
       </div>
@@ -123,9 +133,9 @@ export function GroupTicket({ group }: { group: Group }) {
               key={lot.id}
               id={lot.id}
               item={item}
-              more={byHand.has(lot.id) ? 'put here by hand' : undefined}
+              more={byHand.has(lot.id) ? t('put here by hand') : undefined}
               nth={i + 1}
-              how={item.pattern ? 'The number it was given.' : wordHowMuch(item, lot, household.settings)}
+              how={item.pattern ? t('The number it was given.') : wordHowMuch(item, lot, household.settings)}
             >
               {item.pattern ? item.pattern.number : wordAmount(item, lot, units)}
             </LotLine>

@@ -13,7 +13,7 @@ import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getNeeds } from '../../state/needs.ts';
-import { wordCount, wordGroup, wordKindPlural } from '../../text/index.ts';
+import { wordGroup, wordKindPlural } from '../../text/index.ts';
 import { explainNeeds } from '../../text/needs.ts';
 import { wordInside, wordOutside } from '../../text/groups.ts';
 import { wordOrder, wordSchool } from '../../text/schools.ts';
@@ -22,6 +22,8 @@ import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getMeasure, getScale, listMarks, MEASURE_LABEL, nameClass } from './measures.ts';
 import { TagWords } from './TagWords.tsx';
 import { createSetBounds, createSort } from '../../../core/acts/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
+import { midSentence } from '../../text/grammar.ts';
 
 const MOST_LEVELS = 3;
 const selectClass = 'h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8';
@@ -54,14 +56,18 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
           const free = SCHOOLS_OF_KIND[kind].filter((one) => one === levels[i] || !levels.includes(one));
           return (
             <label key={i} className="flex max-w-full items-center gap-2 text-stone">
-              {i === 0 ? 'sorted' : isNext ? '' : 'inside'}
+              {i === 0 ? t('sorted') : isNext ? '' : t('inside')}
               <select
-                aria-label={i === 0 ? `Sort ${name.toLowerCase()}` : `${name}, ${i === 1 ? 'second' : 'third'} school`}
+                aria-label={
+                  i === 0
+                    ? t('Sort {name}', { name: midSentence(name) })
+                    : t('{name}, {part} school', { name, part: i === 1 ? t('second') : t('third') })
+                }
                 className={`${selectClass} min-w-0 md:w-38 ${isNext ? 'text-stone' : ''}`}
                 value={levels[i] ?? ''}
                 onChange={(event) => setLevel(i, event.target.value)}
               >
-                {i > 0 && <option value="">{isNext ? 'nothing more' : 'not at all'}</option>}
+                {i > 0 && <option value="">{isNext ? t('nothing more') : t('not at all')}</option>}
                 {free.map((one) => (
                   <option key={one} value={one}>
                     {wordSchool(one)}
@@ -72,9 +78,9 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
           );
         })}
         <label className="flex items-center gap-2 text-stone">
-          in order
+          {t('in order')}
           <select
-            aria-label={`Order of ${name.toLowerCase()}`}
+            aria-label={t('Order of {name}', { name: midSentence(name) })}
             className={`${selectClass} md:w-46`}
             value={order}
             onChange={(event) => {
@@ -92,9 +98,14 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
         {levels.includes('tag') && <TagWords kind={kind} tags={tags} />}
         <span
           className="text-sm text-stone md:ml-auto"
-          {...explained('Groups and things of this kind as it is sorted now; what is a file or gone is not counted.')}
+          {...explained(
+            t('Groups and things of this kind as it is sorted now; what is a file or gone is not counted.'),
+          )}
         >
-          {wordCount(groups.length, 'group')}, {wordCount(lots, 'thing')}
+          {t('{groups, plural, one {# group} other {# groups}}, {lots, plural, one {# thing} other {# things}}', {
+            groups: groups.length,
+            lots,
+          })}
         </span>
       </header>
       {measures.map((measure) => (
@@ -130,7 +141,10 @@ function MeasureStrip({ measure, kind, groups }: { measure: Measure; kind: Kind;
   if (marks.length === 0) return null;
   return (
     <BoundaryStrip
-      label={`${wordKindPlural(kind).toLowerCase()} by ${MEASURE_LABEL[measure]}`}
+      label={t('{kindPlural} by {measureLABEL}', {
+        kindPlural: midSentence(wordKindPlural(kind)),
+        measureLABEL: MEASURE_LABEL()[measure],
+      })}
       marks={marks}
       at={bounds[measure]}
       {...getScale(measure, units)}
@@ -148,9 +162,12 @@ function OutsideLine({ name, groups }: { name: string; groups: readonly Group[] 
       {name}
       <span
         className="text-sm font-normal text-stone"
-        {...explained('The groups and things below this name, added up.')}
+        {...explained(t('The groups and things below this name, added up.'))}
       >
-        {wordCount(groups.length, 'group')}, {wordCount(lots, 'thing')}
+        {t('{groups, plural, one {# group} other {# groups}}, {lots, plural, one {# thing} other {# things}}', {
+          groups: groups.length,
+          lots,
+        })}
       </span>
     </li>
   );
@@ -164,7 +181,7 @@ interface GroupLineProps {
   readonly onChoose: (group: Group) => void;
 }
 
-const NO_WAY = 'Its things cannot all be kept the same way.';
+const NO_WAY = perLanguage(() => t('Its things cannot all be kept the same way.'));
 
 function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
@@ -185,18 +202,23 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
           {isInside ? wordInside(group, household) : wordGroup(group, household)}
         </span>
         <span aria-hidden className="hidden h-4 w-full md:block" style={{ background: paintBands(group, household) }} />
-        <span className="tabular text-right" {...explained('The things that this kind’s sorting puts together.')}>
-          {wordCount(group.lots.length, 'thing')}
+        <span className="tabular text-right" {...explained(t('The things that this kind’s sorting puts together.'))}>
+          {t('{n, plural, one {# thing} other {# things}}', { n: group.lots.length })}
         </span>
-        <span className="col-span-2 md:col-span-1" {...explained(rows.map(({ how }) => how).join(' Or: ') || NO_WAY)}>
-          {words[0] ?? 'they cannot all be kept the same way'}
+        <span
+          className="col-span-2 md:col-span-1"
+          {...explained(rows.map(({ how }) => how).join(t(' Or: ')) || NO_WAY())}
+        >
+          {words[0] ?? t('they cannot all be kept the same way')}
           {words.length > 1 && (
-            <span className="text-sm font-normal text-stone">{` or ${words.slice(1).join(', or ')}`}</span>
+            <span className="text-sm font-normal text-stone">
+              {t(' or {words}', { words: words.slice(1).join(t(', or ')) })}
+            </span>
           )}
         </span>
         <span
           className="tabular hidden text-right text-stone md:block"
-          {...explained('What each thing weighs, measured or computed, added up.')}
+          {...explained(t('What each thing weighs, measured or computed, added up.'))}
         >
           {formatMass(needs.massG, units)}
         </span>

@@ -11,6 +11,7 @@ import { wordGroup } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GroupTicket } from './GroupTicket.tsx';
 import { KindSection } from './KindSection.tsx';
+import { t } from '../../language/index.ts';
 
 /** So many lots are tried in all places while one looks on. */
 const MOST_TRIED = 4000;
@@ -44,14 +45,14 @@ export function SortPage() {
   );
   return (
     <Page
-      title="Sort"
-      asideLabel={ticket ? 'Ticket' : 'Group'}
+      title={t('Sort')}
+      asideLabel={ticket ? t('Ticket') : t('Group')}
       aside={
         ticket ? (
           <>
             {chosen && (
               <Button look="quiet" onClick={() => show(null)}>
-                ← Back to {wordGroup(chosen, household)}
+                {t('← Back to {group}', { group: wordGroup(chosen, household) })}
               </Button>
             )}
             <TicketPane hint="" />
@@ -59,36 +60,43 @@ export function SortPage() {
         ) : chosen ? (
           <GroupTicket group={chosen} />
         ) : (
-          <p className="text-stone">Choose a group to see what is in it, in the order it would stand.</p>
+          <p className="text-stone">{t('Choose a group to see what is in it, in the order it would stand.')}</p>
         )
       }
       foot={
         <>
           <Figure
             value={String(groups.length)}
-            label="groups"
-            how="As each kind is sorted now; press a group, and each of its figures says how it was made."
+            label={t('groups')}
+            how={t('As each kind is sorted now; press a group, and each of its figures says how it was made.')}
           />
           <Figure
             value={String(small)}
-            label="of one or two, too small for a place of their own"
-            how="Groups with no more than two things. What a group needs adds up its things in each form they all allow: spines or rolls side by side, piles on top of each other, or litres with the air that stays between (three quarters of a bin for soft goods, five eighths for hard ones)."
+            label={t('of one or two, too small for a place of their own')}
+            how={t(
+              'Groups with no more than two things. What a group needs adds up its things in each form they all allow: spines or rolls side by side, piles on top of each other, or litres with the air that stays between (three quarters of a bin for soft goods, five eighths for hard ones).',
+            )}
           />
           {large.length > 0 && (
             <Figure
               value={String(large.length)}
-              label={`too large for any one place: ${large
-                .slice(0, MOST_NAMED)
-                .map((group) => wordGroup(group, household))
-                .join(', ')}${large.length > MOST_NAMED ? ' …' : ''}`}
-              how="Groups that no place of the household takes whole, even empty, with real packing; the ticket of each says where to cut it."
+              label={t('too large for any one place: {large}{part}', {
+                large: large
+                  .slice(0, MOST_NAMED)
+                  .map((group) => wordGroup(group, household))
+                  .join(', '),
+                part: large.length > MOST_NAMED ? ' …' : '',
+              })}
+              how={t(
+                'Groups that no place of the household takes whole, even empty, with real packing; the ticket of each says where to cut it.',
+              )}
             />
           )}
         </>
       }
     >
       <div className="min-h-0 flex-1 px-4 pb-4 md:overflow-y-auto md:px-5">
-        <NeedsFirst says="There is nothing to sort yet." needs="things" />
+        <NeedsFirst says={t('There is nothing to sort yet.')} needs="things" />
         {kinds.map((kind) => (
           <KindSection
             key={kind}

@@ -7,11 +7,12 @@ import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
-import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordGroup } from '../../text/index.ts';
 import { wordSplitBy } from '../../text/schools.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
 import { getSplitScale, listSplitMarks } from './measures.ts';
 import { createSplit } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Where a group that no place holds is best cut; or, where it is cut, its boundaries to move. */
 export function SplitUp({ group }: { group: Group }) {
@@ -28,51 +29,68 @@ export function SplitUp({ group }: { group: Group }) {
   if (split) {
     const scale = getSplitScale(split.by, household.settings.units);
     return (
-      <section aria-label="Kept in parts" className="mt-4">
-        <h3 className="font-bold">{`Kept in parts by ${wordSplitBy(split.by)}`}</h3>
+      <section aria-label={t('Kept in parts')} className="mt-4">
+        <h3 className="font-bold">{t('Kept in parts by {splitBy}', { splitBy: wordSplitBy(split.by) })}</h3>
         <BoundaryStrip
-          label={`parts by ${wordSplitBy(split.by)}`}
+          label={t('parts by {splitBy}', { splitBy: wordSplitBy(split.by) })}
           marks={listSplitMarks(household, parts, split.by)}
           at={split.at}
           {...scale}
-          nameClass={(index, at) => (index === 0 ? 'up to' : `from ${scale.format(at[index - 1]!)}`)}
+          nameClass={(index, at) =>
+            index === 0 ? t('up to') : t('from {format}', { format: scale.format(at[index - 1]!) })
+          }
           onChange={(at) => void act((now) => createSplit(now, wholeId, split.by, at))}
         />
         <Button look="quiet" onClick={() => void act((now) => createSplit(now, wholeId, split.by, []))}>
-          One group again
+          {t('One group again')}
         </Button>
       </section>
     );
   }
   if (!proposal)
     return (
-      <p className="mt-3 text-stone">Some of it goes into no place that takes the rest: sort it further, or by hand.</p>
+      <p className="mt-3 text-stone">
+        {t('Some of it goes into no place that takes the rest: sort it further, or by hand.')}
+      </p>
     );
   const { by, at, parts: sizes, place } = proposal;
   const format = getSplitScale(by, household.settings.units).format;
   return (
-    <section aria-label="Too large for one place" className="mt-4">
-      <h3 className="font-bold">Too large for one place</h3>
+    <section aria-label={t('Too large for one place')} className="mt-4">
+      <h3 className="font-bold">{t('Too large for one place')}</h3>
       <p
         {...explained(
-          'As few parts as fit within your fill target into the place that takes most of it, each really packed; alike in size, and cut where a boundary is easily said.',
-          'How the cuts were found',
+          t(
+            'As few parts as fit within your fill target into the place that takes most of it, each really packed; alike in size, and cut where a boundary is easily said.',
+          ),
+          t('How the cuts were found'),
         )}
       >
-        Cut by {wordSplitBy(by)} at {at.map(format).join(', ')}, it is {wordCount(sizes.length, 'part')} of{' '}
-        {sizes.map((part) => part.lots).join(', ')} lots; each would fill a place such as{' '}
-        {formatPlaceName(tree, place.id)} to {Math.round(Math.max(...sizes.map((part) => part.share)) * 100)} % or less.
+        {t(
+          'Cut by {splitBy} at {at}, it is {sizes, plural, one {# part} other {# parts}} of {sizes2} lots; each would fill a place such as {placeName} to {n} % or less.',
+          {
+            splitBy: wordSplitBy(by),
+            at: at.map(format).join(', '),
+            sizes: sizes.length,
+            sizes2: sizes.map((part) => part.lots).join(', '),
+            placeName: formatPlaceName(tree, place.id),
+            n: Math.round(Math.max(...sizes.map((part) => part.share)) * 100),
+          },
+        )}
       </p>
       <Button
         className="mt-2"
         onClick={() =>
           void act(
             (now) => createSplit(now, wholeId, by, at),
-            `${wordGroup(group, household)} is kept in ${wordCount(sizes.length, 'part')}.`,
+            t('{group} is kept in {sizes, plural, one {# part} other {# parts}}.', {
+              group: wordGroup(group, household),
+              sizes: sizes.length,
+            }),
           )
         }
       >
-        Keep it in these parts
+        {t('Keep it in these parts')}
       </Button>
     </section>
   );

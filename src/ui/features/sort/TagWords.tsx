@@ -4,6 +4,8 @@ import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordKindPlural } from '../../text/index.ts';
 import { createSort } from '../../../core/acts/index.ts';
+import { getLanguage, t } from '../../language/index.ts';
+import { midSentence } from '../../text/grammar.ts';
 
 const MOST_TAGS = 20;
 const MOST_SIGNS = 40;
@@ -14,7 +16,7 @@ export function TagWords({ kind, tags }: { kind: Kind; tags: readonly string[] }
   const [text, setText] = useState<string | null>(null);
   const used = [
     ...new Set([...household.items.values()].flatMap((item) => (item.kind === kind ? (item.tags ?? []) : []))),
-  ].toSorted((a, b) => a.localeCompare(b, 'en'));
+  ].toSorted((a, b) => a.localeCompare(b, getLanguage()));
   const save = () => {
     if (text === null) return;
     setText(null);
@@ -24,11 +26,15 @@ export function TagWords({ kind, tags }: { kind: Kind; tags: readonly string[] }
   };
   return (
     <label className="flex items-center gap-2 text-stone">
-      tags
+      {t('tags')}
       <input
-        aria-label={`Tags that ${wordKindPlural(kind).toLowerCase()} are sorted by`}
+        aria-label={t('Tags that {kindPlural} are sorted by', { kindPlural: midSentence(wordKindPlural(kind)) })}
         className="h-11 w-64 rounded border border-thread bg-paper px-2 text-ink md:h-8"
-        placeholder={used.length > 0 ? `such as ${used.slice(0, 3).join(', ')}` : 'no thing of this kind has a tag yet'}
+        placeholder={
+          used.length > 0
+            ? t('such as {used}', { used: used.slice(0, 3).join(', ') })
+            : t('no thing of this kind has a tag yet')
+        }
         maxLength={MOST_TAGS * (MOST_SIGNS + 2)}
         value={text ?? tags.join(', ')}
         onChange={(event) => setText(event.target.value)}

@@ -15,6 +15,7 @@ import { parseGrammage, parseLengthMm, type UnitSystem } from '../../../core/uni
 import { wordAmountFault, wordClass } from '../../text/index.ts';
 import { formatBound, wordShade } from '../../text/groups.ts';
 import type { Mark } from './BoundaryStrip.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** A school whose classes meet at boundaries of one's own; null for one that tells things apart by words. */
 export function getMeasure(school: School, kind: Kind): Measure | null {
@@ -52,14 +53,14 @@ function getValue(measure: Measure, item: Item, lot: Lot): number | null {
   }
 }
 
-export const MEASURE_LABEL: Record<Measure, string> = {
-  lengthMm: 'length',
-  grammageGsm: 'weight',
-  tex: 'thread weight',
-  usesPerMonth: 'uses a month',
-  numbers: 'number',
-  envelopeMm: 'envelope size',
-};
+export const MEASURE_LABEL = perLanguage((): Record<Measure, string> => ({
+  lengthMm: t('length'),
+  grammageGsm: t('weight'),
+  tex: t('thread weight'),
+  usesPerMonth: t('uses a month'),
+  numbers: t('number'),
+  envelopeMm: t('envelope size'),
+}));
 
 /** How the strip of a measure is drawn and read. */
 export interface Scale {
@@ -71,7 +72,7 @@ export interface Scale {
 
 function parseNumber(text: string): { value: number } | { fault: string } {
   const value = Number.parseFloat(text.replace(/[^\d.,-]/g, '').replace(',', '.'));
-  return value > 0 ? { value } : { fault: 'A boundary is a number above 0.' };
+  return value > 0 ? { value } : { fault: t('A boundary is a number above 0.') };
 }
 
 export function getScale(measure: Measure, units: UnitSystem): Scale {
@@ -83,10 +84,10 @@ export function getScale(measure: Measure, units: UnitSystem): Scale {
   switch (measure) {
     case 'lengthMm':
       return units === 'metric'
-        ? { power: 0.5, step: 10, format, parse: parseLength('m', '90 cm') }
-        : { power: 0.5, step: 914.4 / 8, format, parse: parseLength('yd', '1 yd') };
+        ? { power: 0.5, step: 10, format, parse: parseLength('m', t('90 cm')) }
+        : { power: 0.5, step: 914.4 / 8, format, parse: parseLength('yd', t('1 yd')) };
     case 'envelopeMm':
-      return { power: 1, step: 5, format, parse: parseLength(units === 'metric' ? 'cm' : 'in', '24 cm') };
+      return { power: 1, step: 5, format, parse: parseLength(units === 'metric' ? 'cm' : 'in', t('24 cm')) };
     case 'grammageGsm':
       return {
         power: 0.5,
@@ -94,7 +95,7 @@ export function getScale(measure: Measure, units: UnitSystem): Scale {
         format,
         parse: (text) => {
           const parsed = parseGrammage(text, units === 'metric' ? 'gsm' : 'oz');
-          return parsed.ok ? { value: parsed.value } : { fault: wordAmountFault(parsed.fault, '120 g/m²') };
+          return parsed.ok ? { value: parsed.value } : { fault: wordAmountFault(parsed.fault, t('120 g/m²')) };
         },
       };
     case 'tex':

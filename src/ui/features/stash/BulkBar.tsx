@@ -15,11 +15,12 @@ import { WishButton } from '../../components/WishButton.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { capitalise, wordCare, wordCloth, wordCount } from '../../text/index.ts';
+import { capitalise, wordCare, wordCloth } from '../../text/index.ts';
 import { OneWordForm, PickFor } from './bulk.tsx';
 import { BulkPlaces } from './BulkPlaces.tsx';
 import type { StashRow } from './rows.ts';
 import { createChangeLots, createChangeMany, createRemoveLots } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Changes the same about everything that is ticked, as one act with one undo. */
 export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {
@@ -28,32 +29,39 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
   const [isOpen, setOpen] = useState(false);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const items = [...new Set(rows.map(({ item }) => item.id))];
-  const subject = wordCount(items.length, 'thing');
+  const subject = t('{n, plural, one {# thing} other {# things}}', { n: items.length });
   const change = (how: (item: Item) => Item, done: string) =>
     act((now) => createChangeMany(now, subject, items, how), done);
   const isCloth = rows.every(({ item }) => item.fabric);
   const remove = () => {
-    const words = wordCount(rows.length, 'thing');
+    const words = t('{n, plural, one {# thing} other {# things}}', { n: rows.length });
     const ids = rows.map(({ lot }) => lot.id);
-    return act((now) => createRemoveLots(now, ids, words, world.nowMs()), `${words} removed from the stash.`);
+    return act(
+      (now) => createRemoveLots(now, ids, words, world.nowMs()),
+      t('{words} removed from the stash.', { words }),
+    );
   };
   return (
     <div
       role="group"
-      aria-label="Change all that is ticked"
+      aria-label={t('Change all that is ticked')}
       className="flex flex-wrap items-center gap-2 border-l-4 border-woad bg-linen px-4 py-1.5 md:px-5"
     >
-      <strong>{wordCount(rows.length, 'thing')} ticked</strong>
+      <strong>{t('{rows, plural, one {# thing} other {# things}} ticked', { rows: rows.length })}</strong>
       <Button look="quiet" className="md:hidden" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-        Change …
+        {t('Change …')}
       </Button>
       <div
         className={`${isOpen ? '' : 'max-md:hidden'} flex flex-wrap items-center gap-x-3 max-md:order-last md:ml-auto`}
       >
         {rows.length > 1 && rows.length <= 60 && (
           <>
-            <WishButton wish={{ kind: 'together', lotIds: rows.map(({ lot }) => lot.id) }}>Keep together</WishButton>
-            <WishButton wish={{ kind: 'apart', lotIds: rows.map(({ lot }) => lot.id) }}>Never together</WishButton>
+            <WishButton wish={{ kind: 'together', lotIds: rows.map(({ lot }) => lot.id) }}>
+              {t('Keep together')}
+            </WishButton>
+            <WishButton wish={{ kind: 'apart', lotIds: rows.map(({ lot }) => lot.id) }}>
+              {t('Never together')}
+            </WishButton>
           </>
         )}
         {isCloth && (
@@ -64,23 +72,23 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
                 (now) =>
                   createChangeLots(
                     now,
-                    wordCount(rows.length, 'thing'),
+                    t('{n, plural, one {# thing} other {# things}}', { n: rows.length }),
                     rows.map(({ lot }) => lot.id),
                     (lot) => ({ ...lot, isWashed: true, sinceMs: world.nowMs() }),
                   ),
-                `${wordCount(rows.length, 'thing')} washed.`,
+                t('{rows, plural, one {# thing} other {# things}} washed.', { rows: rows.length }),
               )
             }
           >
-            All washed
+            {t('All washed')}
           </Button>
         )}
         <Button look="quiet" onClick={() => void remove()}>
-          Remove {wordCount(rows.length, 'thing')}
+          {t('Remove {rows, plural, one {# thing} other {# things}}', { rows: rows.length })}
         </Button>
       </div>
       <Button look="quiet" className="max-md:ml-auto" onClick={onDone}>
-        Untick all
+        {t('Untick all')}
       </Button>
       <div
         className={`${isOpen ? 'max-md:grid' : 'max-md:hidden'} w-full grid-cols-2 items-center gap-2 max-md:order-last md:flex md:flex-wrap`}
@@ -88,40 +96,48 @@ export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: (
         <BulkPlaces rows={rows} />
         <PickType rows={rows} />
         <PickFor
-          label="Used at, for all"
-          first="Used at …"
+          label={t('Used at, for all')}
+          first={t('Used at …')}
           of={stations.map(({ id, name }) => [id, name])}
-          onPick={(id) => change((item) => ({ ...item, stationId: id as StationId }), `${subject} changed.`)}
-        />
-        <PickFor
-          label="Take care, for all"
-          first="Take care …"
-          of={CARE_FLAGS.map((flag) => [flag, wordCare(flag)])}
-          onPick={(flag) =>
-            change((item) => ({ ...item, care: [...new Set([...item.care, flag as CareFlag])] }), `${subject} changed.`)
+          onPick={(id) =>
+            change((item) => ({ ...item, stationId: id as StationId }), t('{subject} changed.', { subject }))
           }
         />
-        <OneWordForm
-          label="Tag for all"
-          placeholder="tag"
-          maxLength={40}
-          send="Tag"
-          onSend={(word) =>
+        <PickFor
+          label={t('Take care, for all')}
+          first={t('Take care …')}
+          of={CARE_FLAGS.map((flag) => [flag, wordCare(flag)])}
+          onPick={(flag) =>
             change(
-              (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
-              `${subject} tagged “${word}”.`,
+              (item) => ({ ...item, care: [...new Set([...item.care, flag as CareFlag])] }),
+              t('{subject} changed.', { subject }),
             )
           }
         />
         <OneWordForm
-          label="Uses a month, for all"
-          placeholder="uses a month"
+          label={t('Tag for all')}
+          placeholder={t('tag')}
+          maxLength={40}
+          send={t('Tag')}
+          onSend={(word) =>
+            change(
+              (item) => ({ ...item, tags: [...new Set([...(item.tags ?? []), word])].slice(0, 20) }),
+              t('{subject} tagged “{word}”.', { subject, word }),
+            )
+          }
+        />
+        <OneWordForm
+          label={t('Uses a month, for all')}
+          placeholder={t('uses a month')}
           maxLength={10}
-          send="Set"
+          send={t('Set')}
           onSend={(word) => {
             const usesPerMonth = Number(word.replace(',', '.'));
             if (!(usesPerMonth >= 0 && usesPerMonth <= 1000)) return undefined;
-            return change((item) => ({ ...item, usesPerMonth, learntPerMonth: undefined }), `${subject} changed.`);
+            return change(
+              (item) => ({ ...item, usesPerMonth, learntPerMonth: undefined }),
+              t('{subject} changed.', { subject }),
+            );
           }}
         />
         {rows.length > 1 && <HeapUp rows={rows} onDone={onDone} />}
@@ -142,7 +158,7 @@ function PickType({ rows }: { rows: readonly StashRow[] }) {
     : types.map((type) => [type, type] as const);
   if (of.length === 0) return null;
   const lots = new Map(rows.map(({ item, lot }) => [item.id, lot]));
-  const subject = wordCount(lots.size, 'thing');
+  const subject = t('{n, plural, one {# thing} other {# things}}', { n: lots.size });
   const retype = (chosen: string) => (item: Item) => {
     const { stationId, id: itemId } = item;
     const lot = lots.get(itemId)!;
@@ -154,8 +170,8 @@ function PickType({ rows }: { rows: readonly StashRow[] }) {
   };
   return (
     <PickFor
-      label="What all of it is"
-      first={isCloth ? 'Class of cloth …' : 'Type …'}
+      label={t('What all of it is')}
+      first={isCloth ? t('Class of cloth …') : t('Type …')}
       of={of}
       onPick={(chosen) =>
         act(
@@ -173,17 +189,17 @@ function HeapUp({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => voi
     const { createHeapUp } = await import('../../../core/heaps/index.ts');
     const ids = rows.map(({ lot }) => lot.id);
     const made = { name, itemId: world.createId() as ItemId, lotId: world.createId() as LotId };
-    const words = `${name}: one heap of ${wordCount(rows.length, 'thing')}.`;
+    const words = t('{name}: one heap of {rows, plural, one {# thing} other {# things}}.', { name, rows: rows.length });
     const isDone = await act((now) => createHeapUp(now, ids, made, world.nowMs()), words);
     if (isDone) onDone();
     return isDone;
   };
   return (
     <OneWordForm
-      label="Name of the heap"
-      placeholder="name of the heap"
+      label={t('Name of the heap')}
+      placeholder={t('name of the heap')}
       maxLength={120}
-      send="Make a heap"
+      send={t('Make a heap')}
       onSend={heap}
     />
   );

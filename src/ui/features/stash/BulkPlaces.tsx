@@ -4,39 +4,41 @@ import { formatPlaceName } from '../../../core/storage/index.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
 import { PickFor } from './bulk.tsx';
 import type { StashRow } from './rows.ts';
+import { t } from '../../language/index.ts';
 
 /** Where all that is ticked lies now, and where it belongs. */
 export function BulkPlaces({ rows }: { rows: readonly StashRow[] }) {
   const tree = getTree(useHousehold());
   const ids = rows.map(({ lot }) => lot.id);
-  const words = wordCount(rows.length, 'thing');
+  const words = t('{n, plural, one {# thing} other {# things}}', { n: rows.length });
   const places = tree.leaves.map(({ id }) => [id, formatPlaceName(tree, id)] as const);
   if (places.length === 0) return null;
   const nameOf = (id: string) => formatPlaceName(tree, id as PlaceId);
   const lieIn = (id: string) => {
     const placeId = id === 'out' ? null : (id as PlaceId);
-    const told = placeId ? `${words} lie in ${nameOf(placeId)} now.` : `${words} are out now.`;
+    const told = placeId
+      ? t('{words} lie in {nameOf} now.', { words, nameOf: nameOf(placeId) })
+      : t('{words} are out now.', { words });
     return act((now) => createLieIn(now, ids, placeId, words, world.nowMs()), told);
   };
   return (
     <>
       <PickFor
-        label="All of it lies in"
-        first="Lies in …"
-        of={[['out', 'no place: it is out'], ...places]}
+        label={t('All of it lies in')}
+        first={t('Lies in …')}
+        of={[['out', t('no place: it is out')], ...places]}
         onPick={lieIn}
       />
       <PickFor
-        label="All of it belongs in"
-        first="Belongs in …"
+        label={t('All of it belongs in')}
+        first={t('Belongs in …')}
         of={places}
         onPick={(id) =>
           act(
             (now) => createBelongIn(now, ids, id as PlaceId, words, world.nowMs()),
-            `${words} belong in ${nameOf(id)} now.`,
+            t('{words} belong in {nameOf} now.', { words, nameOf: nameOf(id) }),
           )
         }
       />

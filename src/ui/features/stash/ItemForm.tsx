@@ -19,11 +19,12 @@ import { StationChecks } from '../../components/StationChecks.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import type { Thing } from '../../state/appState.ts';
-import { capitalise, wordCare, wordCount, wordForm, wordKind, wordPackage } from '../../text/index.ts';
+import { capitalise, wordCare, wordForm, wordKind, wordPackage } from '../../text/index.ts';
 import { wordMeasures } from '../../text/measures.ts';
 import { createFieldMakers, KindFields, MoreKindFields, Options, Pair } from './KindFields.tsx';
 import { TwinHint } from './TwinHint.tsx';
 import { useItemForm, type ItemFormProps } from './useItemForm.ts';
+import { t } from '../../language/index.ts';
 
 /** What can be kept so at all, by kind. */
 const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {
@@ -47,47 +48,56 @@ export function ItemForm(props: ItemFormProps) {
   const isNew = old === null;
   return (
     <Form
-      aria-label={old ? `Edit ${old.item.name}` : `New ${wordKind(fields.kind)}`}
+      aria-label={old ? t('Edit {name}', { name: old.item.name }) : t('New {kind}', { kind: wordKind(fields.kind) })}
       className="space-y-3"
       onSend={() => typed.handleSubmit(typed.save)()}
     >
       <h2 className="font-display text-[21px] font-semibold">
-        {isNew ? `New ${wordKind(fields.kind)}` : `Edit ${wordKind(fields.kind)}`}
+        {isNew ? t('New {kind}', { kind: wordKind(fields.kind) }) : t('Edit {kind}', { kind: wordKind(fields.kind) })}
       </h2>
       {old ? (
         <BecomeOther item={old.item} onDone={() => base && show({ type: 'lot', id: base })} />
       ) : (
         <SelectField
-          label="What is it"
+          label={t('What is it')}
           value={fields.kind}
           onChange={(event) => typed.become(event.target.value as Kind)}
         >
           <Options of={KINDS} words={wordKind} />
         </SelectField>
       )}
-      {text('name', 'Name')}
+      {text('name', t('Name'))}
       <KindFields of={form} fields={fields} isFromNothing={typed.from === null} />
       {result.ok && <Follows thing={result.value} settings={typed.settings} />}
       {isNew && result.ok && <TwinHint item={result.value.item} />}
       <Pair>
-        <TextField label="Colour" type="color" {...register('colour')} />
-        {text('usesPerMonth', 'Uses a month')}
+        <TextField label={t('Colour')} type="color" {...register('colour')} />
+        {text('usesPerMonth', t('Uses a month'))}
       </Pair>
       {(fields.kind === 'fabric' || fields.kind === 'scrap') && (
-        <SelectField label="Washed" {...register('washed')}>
-          <option value="">does not matter</option>
-          <option value="yes">yes</option>
-          <option value="no">not yet</option>
+        <SelectField label={t('Washed')} {...register('washed')}>
+          <option value="">{t('does not matter')}</option>
+          <option value="yes">{t('yes')}</option>
+          <option value="no">{t('not yet')}</option>
         </SelectField>
       )}
       {(fields.kind === 'notion' || fields.kind === 'other') && (
         <Pair>
-          <TextField label="Good until" type="date" fault={typed.faultOf('expiresOn')} {...register('expiresOn')} />
+          <TextField
+            label={t('Good until')}
+            type="date"
+            fault={typed.faultOf('expiresOn')}
+            {...register('expiresOn')}
+          />
           {(figures?.lastsHours !== undefined || fields.usedHours !== '') &&
-            text('usedHours', 'Hours sewn with it', `Blunt after about ${figures?.lastsHours ?? 8}`)}
+            text(
+              'usedHours',
+              t('Hours sewn with it'),
+              t('Blunt after about {lastsHours}', { lastsHours: figures?.lastsHours ?? 8 }),
+            )}
         </Pair>
       )}
-      <SelectField label="Used at" {...register('stationId')}>
+      <SelectField label={t('Used at')} {...register('stationId')}>
         {stations.map((one) => (
           <option key={one.id} value={one.id}>
             {one.name}
@@ -105,30 +115,34 @@ export function ItemForm(props: ItemFormProps) {
         />
       )}
       {old?.lot.state !== 'in' && forms.length > 1 && (
-        <SelectField label="Kept now" {...register('form')}>
-          {isNew && <option value="">{`${capitalise(wordForm(forms[0]!))}, as preferred`}</option>}
+        <SelectField label={t('Kept now')} {...register('form')}>
+          {isNew && (
+            <option value="">{t('{capitalise}, as preferred', { capitalise: capitalise(wordForm(forms[0]!)) })}</option>
+          )}
           <Options of={forms} words={wordForm} />
         </SelectField>
       )}
       <details className="stitched-t pt-2">
-        <summary className="min-h-9 cursor-pointer text-woad underline underline-offset-4">More about it</summary>
+        <summary className="min-h-9 cursor-pointer text-woad underline underline-offset-4">
+          {t('More about it')}
+        </summary>
         <div className="space-y-3 pt-1">
           <MoreKindFields of={form} fields={fields} />
           {stations.length > 1 && (
             <StationChecks
-              legend="Also used at"
+              legend={t('Also used at')}
               stations={stations.filter((one) => one.id !== fields.stationId)}
               ids={fields.otherStationIds}
               onIds={(ids) => setValue('otherStationIds', ids)}
             />
           )}
           <Pair>
-            {text('restock', 'Buy again below', 'All of it together')}
-            {text('cost', 'Cost', 'In your own money')}
+            {text('restock', t('Buy again below'), t('All of it together'))}
+            {text('cost', t('Cost'), t('In your own money'))}
           </Pair>
           {machines.length > 0 && (
-            <SelectField label="Belongs to machine" {...register('belongsToId')}>
-              <option value="">Nothing</option>
+            <SelectField label={t('Belongs to machine')} {...register('belongsToId')}>
+              <option value="">{t('Nothing')}</option>
               {machines.map((one) => (
                 <option key={one.id} value={one.id}>
                   {one.name}
@@ -136,16 +150,16 @@ export function ItemForm(props: ItemFormProps) {
               ))}
             </SelectField>
           )}
-          {text('source', 'Where from')}
-          {text('tags', 'Tags', 'With commas between')}
+          {text('source', t('Where from'))}
+          {text('tags', t('Tags'), t('With commas between'))}
         </div>
       </details>
-      <AreaField label="Notes" of="items.notes" {...register('notes')} />
+      <AreaField label={t('Notes')} of="items.notes" {...register('notes')} />
       <div className="grid grid-cols-2 gap-2 pt-1">
         <Button look="strong" type="submit" disabled={typed.isSaving}>
-          Save
+          {t('Save')}
         </Button>
-        <Button onClick={() => show(base ? { type: 'lot', id: base } : null)}>Leave it</Button>
+        <Button onClick={() => show(base ? { type: 'lot', id: base } : null)}>{t('Leave it')}</Button>
       </div>
       {old && <RemoveItem item={old.item} lots={typed.lotsOfItem} />}
     </Form>
@@ -155,13 +169,13 @@ export function ItemForm(props: ItemFormProps) {
 /** What follows from what is typed: how large and heavy it is, each with how that was made. */
 function Follows({ thing, settings }: { thing: Thing; settings: Settings }) {
   return (
-    <dl aria-label="What follows" className="border-l-4 border-woad bg-linen px-3 py-1">
+    <dl aria-label={t('What follows')} className="border-l-4 border-woad bg-linen px-3 py-1">
       {wordMeasures(thing.item, thing.lot, settings).map(({ name, words, how }) => (
         <Row key={name} name={name} how={how}>
           {words}
         </Row>
       ))}
-      {thing.lot.state === 'digital' && <Row name="Room">takes none</Row>}
+      {thing.lot.state === 'digital' && <Row name={t('Room')}>{t('takes none')}</Row>}
     </dl>
   );
 }
@@ -169,7 +183,7 @@ function Follows({ thing, settings }: { thing: Thing; settings: Settings }) {
 function CareFields({ care, onCare }: { care: readonly CareFlag[]; onCare: (care: CareFlag[]) => void }) {
   return (
     <fieldset>
-      <legend className="text-sm text-stone">Take care</legend>
+      <legend className="text-sm text-stone">{t('Take care')}</legend>
       <div className="grid grid-cols-2">
         {CARE_FLAGS.map((flag) => (
           <CheckField
@@ -201,13 +215,13 @@ function FormFields({ kind, forms, made, settings, onForms }: FormFieldsProps) {
   const { units } = settings;
   return (
     <fieldset>
-      <legend className="text-sm text-stone">May be kept (the first ticked is preferred)</legend>
+      <legend className="text-sm text-stone">{t('May be kept (the first ticked is preferred)')}</legend>
       {STOW_FORMS.filter((form) => FORMS_OF_KIND[kind].includes(form)).map((form) => {
         const pkg = made && computePackage(made.item, made.lot, form, settings);
         return (
           <CheckField
             key={form}
-            label={`${capitalise(wordForm(form))}${pkg ? `: ${wordPackage(pkg, units)}` : made ? ': does not suit it' : ''}`}
+            label={`${capitalise(wordForm(form))}${pkg ? `: ${wordPackage(pkg, units)}` : made ? t(': does not suit it') : ''}`}
             checked={forms.includes(form)}
             onChange={(event) => {
               const rest = forms.filter((one) => one !== form);
@@ -224,38 +238,43 @@ function RemoveItem({ item, lots }: { item: Item; lots: number }) {
   const show = useApp((state) => state.show);
   return (
     <p className="stitched-t pt-3 text-sm text-stone">
-      Taking it out of the catalogue takes {wordCount(lots, 'thing')} with it; Undo brings all back.{' '}
+      {t(
+        'Taking it out of the catalogue takes {lots, plural, one {# thing} other {# things}} with it; Undo brings all back.',
+        { lots },
+      )}{' '}
       <Button
         look="quiet"
         onClick={() =>
           void act((now) => createRemoveItem(now, item, world.nowMs())).then((isDone) => isDone && show(null))
         }
       >
-        Remove {item.name}
+        {t('Remove {name}', { name: item.name })}
       </Button>
     </p>
   );
 }
 
-const aKind = (kind: Kind) => `${kind === 'other' ? 'an' : 'a'} ${wordKind(kind)}`;
+const aKind = (kind: Kind) => `${kind === 'other' ? t('an') : 'a'} ${wordKind(kind)}`;
 
 /** It was taken for something else: what it is then is said first, and done by a button. Its lots stay where they are. */
 function BecomeOther({ item, onDone }: { item: Item; onDone: () => void }) {
   const [wanted, setWanted] = useState<Kind>(item.kind);
   const become = async () => {
-    const told = `${item.name}: ${wordKind(wanted)} from now on.`;
+    const told = t('{name}: {kind} from now on.', { name: item.name, kind: wordKind(wanted) });
     if (await act((now) => createBecome(now, item.id, wanted, world.nowMs()), told)) onDone();
   };
   return (
     <>
-      <SelectField label="What is it" value={wanted} onChange={({ target }) => setWanted(target.value as Kind)}>
+      <SelectField label={t('What is it')} value={wanted} onChange={({ target }) => setWanted(target.value as Kind)}>
         <Options of={KINDS} words={wordKind} />
       </SelectField>
       {wanted !== item.kind && (
         <p className="border-l-4 border-woad bg-linen px-3 py-2 text-sm">
-          What it says as {aKind(item.kind)} goes; its lots stay where they are, and Undo brings all back.{' '}
+          {t('What it says as {aKind} goes; its lots stay where they are, and Undo brings all back.', {
+            aKind: aKind(item.kind),
+          })}{' '}
           <Button look="quiet" onClick={() => void become()}>
-            Change it to {aKind(wanted)}
+            {t('Change it to {aKind}', { aKind: aKind(wanted) })}
           </Button>
         </p>
       )}

@@ -8,15 +8,18 @@ import { AreaField, CheckField, SelectField, TextField } from '../../components/
 import { capitalise, wordCloth, wordHolder, wordPatternFormat, wordPrint, wordScrapCut } from '../../text/index.ts';
 import { goesByLength, type ItemFields } from './itemFields.ts';
 import { toTable } from '../../../core/words/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const ENVELOPE_WORDS = toTable<string>({
-  small: 'small envelope',
-  large: 'large envelope',
-  a5: 'A5',
-  a4: 'A4',
-  folder: 'folder 23 × 33 cm',
-});
-const NUMBER_WORDS = { tex: 'tex', ticket: 'ticket number', weight: 'weight number' };
+const ENVELOPE_WORDS = perLanguage(() =>
+  toTable<string>({
+    small: t('small envelope'),
+    large: t('large envelope'),
+    a5: 'A5',
+    a4: 'A4',
+    folder: t('folder 23 × 33 cm'),
+  }),
+);
+const NUMBER_WORDS = perLanguage(() => ({ tex: 'tex', ticket: t('ticket number'), weight: t('weight number') }));
 
 export function Pair({ children }: { children: ReactNode }) {
   return <div className="grid grid-cols-2 items-start gap-3">{children}</div>;
@@ -68,7 +71,8 @@ export function createFieldMakers({ register, faultOf, units }: FormOf) {
       <Options of={of} words={words} />
     </SelectField>
   );
-  const hint = (metric: string, imperial: string) => `Such as ${units === 'metric' ? metric : imperial}`;
+  const hint = (metric: string, imperial: string) =>
+    t('Such as {part}', { part: units === 'metric' ? metric : imperial });
   return { text, select, hint };
 }
 
@@ -104,8 +108,8 @@ function LengthFields({ of, fields }: KindFieldsProps) {
   return (
     <>
       <Pair>
-        {text('length', 'Length', hint('3.4 m', '2 1/2 yd'))}
-        {text('width', 'Width', hint('140 cm', '54 in'))}
+        {text('length', t('Length'), hint(t('3.4 m'), t('2 1/2 yd')))}
+        {text('width', t('Width'), hint(t('140 cm'), t('54 in')))}
       </Pair>
       <ClothFields of={of} fields={fields} />
     </>
@@ -117,7 +121,7 @@ function ClothFields({ of, fields }: KindFieldsProps) {
   const cloth = CLOTHS.find((one) => one.id === fields.cloth);
   return (
     <>
-      <SelectField label="Class of cloth" {...of.register('cloth')}>
+      <SelectField label={t('Class of cloth')} {...of.register('cloth')}>
         {CLOTHS.map(({ id, grammageGsm }) => (
           <option key={id} value={id}>
             {`${capitalise(wordCloth(id))} (${grammageGsm} g/m²)`}
@@ -125,10 +129,18 @@ function ClothFields({ of, fields }: KindFieldsProps) {
         ))}
       </SelectField>
       <Pair>
-        {text('grammage', 'Weight class', `${hint('185 gsm', '5.5 oz')}; empty: as its class`)}
-        {text('fibre', 'Fibre', fields.fibre === '' ? `Empty: ${cloth?.fibre ?? 'cotton'}` : undefined)}
+        {text(
+          'grammage',
+          t('Weight class'),
+          t('{hint}; empty: as its class', { hint: hint(t('185 gsm'), t('5.5 oz')) }),
+        )}
+        {text(
+          'fibre',
+          t('Fibre'),
+          fields.fibre === '' ? t('Empty: {fibre}', { fibre: cloth?.fibre ?? 'cotton' }) : undefined,
+        )}
       </Pair>
-      {select('print', 'Print', PRINTS, wordPrint)}
+      {select('print', t('Print'), PRINTS, wordPrint)}
     </>
   );
 }
@@ -139,12 +151,12 @@ function ScrapFields({ of, fields }: KindFieldsProps) {
   return (
     <>
       <Pair>
-        {select('cut', 'Cut', SCRAP_CUTS, wordScrapCut)}
+        {select('cut', t('Cut'), SCRAP_CUTS, wordScrapCut)}
         {isOdd
-          ? text('area', 'How much', hint('0.6 m²', '0.7 sq yd'))
-          : text('cutSize', fields.cut === 'strip' ? 'Strip width' : 'Side', hint('6.35 cm', '2 1/2 in'))}
+          ? text('area', t('How much'), hint(t('0.6 m²'), t('0.7 sq yd')))
+          : text('cutSize', fields.cut === 'strip' ? t('Strip width') : t('Side'), hint(t('6.35 cm'), t('2 1/2 in')))}
       </Pair>
-      {!isOdd && text('count', 'How many')}
+      {!isOdd && text('count', t('How many'))}
       <ClothFields of={of} fields={fields} />
     </>
   );
@@ -156,34 +168,36 @@ function PatternFields({ of, fields, isFromNothing }: KindFieldsProps & { isFrom
   return (
     <>
       <Pair>
-        {text('number', 'Number')}
-        {text('garment', 'Garment')}
+        {text('number', t('Number'))}
+        {text('garment', t('Garment'))}
       </Pair>
-      {select('format', 'It is', PATTERN_FORMATS, wordPatternFormat)}
+      {select('format', t('It is'), PATTERN_FORMATS, wordPatternFormat)}
       <Pair>
-        {fields.format === 'sheets' ? text('sheets', 'Sheets', 'Such as 46') : text('sizes', 'Sizes', 'Such as 34-44')}
+        {fields.format === 'sheets'
+          ? text('sheets', t('Sheets'), t('Such as 46'))
+          : text('sizes', t('Sizes'), t('Such as 34-44'))}
       </Pair>
       {fields.format !== 'digital' && (
         <>
           <Pair>
-            <SelectField label="Envelope" {...register('envelope')}>
+            <SelectField label={t('Envelope')} {...register('envelope')}>
               {isFromNothing ? (
-                <option value="usual">as usual</option>
+                <option value="usual">{t('as usual')}</option>
               ) : (
-                !ENVELOPES[fields.envelope] && <option value="own">its own size</option>
+                !ENVELOPES[fields.envelope] && <option value="own">{t('its own size')}</option>
               )}
               {Object.keys(ENVELOPES).map((one) => (
                 <option key={one} value={one}>
-                  {ENVELOPE_WORDS[one]}
+                  {ENVELOPE_WORDS()[one]}
                 </option>
               ))}
             </SelectField>
-            {text('thickness', 'Thickness', `${hint('5 mm', '1/4 in')}; empty: as usual`)}
+            {text('thickness', t('Thickness'), t('{hint}; empty: as usual', { hint: hint(t('5 mm'), t('1/4 in')) }))}
           </Pair>
-          {text('count', 'Copies')}
+          {text('count', t('Copies'))}
         </>
       )}
-      <CheckField label="Made already" {...register('isMade')} />
+      <CheckField label={t('Made already')} {...register('isMade')} />
     </>
   );
 }
@@ -195,13 +209,13 @@ function ThreadFields({ of, fields }: KindFieldsProps) {
   return (
     <>
       <Pair>
-        {text('use', 'For', 'Such as general')}
-        {text('fibre', 'Fibre', fields.fibre === '' ? 'Empty: polyester' : undefined)}
+        {text('use', t('For'), t('Such as general'))}
+        {text('fibre', t('Fibre'), fields.fibre === '' ? t('Empty: polyester') : undefined)}
       </Pair>
       <Pair>
-        {text('threadNumber', 'Thickness')}
+        {text('threadNumber', t('Thickness'))}
         <SelectField
-          label="By"
+          label={t('By')}
           value={fields.threadSystem}
           onChange={(event) => {
             // The number follows, so that it still says the same thread.
@@ -212,14 +226,14 @@ function ThreadFields({ of, fields }: KindFieldsProps) {
             setValue('threadSystem', to);
           }}
         >
-          <Options of={THREAD_NUMBERS} words={(one: keyof typeof NUMBER_WORDS) => NUMBER_WORDS[one]} />
+          <Options of={THREAD_NUMBERS} words={(one: keyof ReturnType<typeof NUMBER_WORDS>) => NUMBER_WORDS()[one]} />
         </SelectField>
       </Pair>
       <Pair>
-        {select('spool', 'Wound on', holders, wordHolder)}
-        {text('count', 'How many')}
+        {select('spool', t('Wound on'), holders, wordHolder)}
+        {text('count', t('How many'))}
       </Pair>
-      {text('length', 'Length on all of them', 'Empty: not measured; the ticket weighs it')}
+      {text('length', t('Length on all of them'), t('Empty: not measured; the ticket weighs it'))}
     </>
   );
 }
@@ -230,7 +244,7 @@ function TypeFields({ of, fields }: KindFieldsProps) {
   const isTape = goesByLength(fields);
   const isNotion = fields.kind === 'notion';
   const figures = findType(fields.type, fields.kind);
-  const sizeHint = figures?.sizeIs === 'length' ? hint('20 cm', '8 in') : 'As it is called by';
+  const sizeHint = figures?.sizeIs === 'length' ? hint(t('20 cm'), t('8 in')) : t('As it is called by');
   return (
     <>
       <datalist id="types">
@@ -239,13 +253,13 @@ function TypeFields({ of, fields }: KindFieldsProps) {
         ))}
       </datalist>
       <Pair>
-        {text('type', 'Type', fields.kind === 'tool' ? 'Such as ruler' : 'Such as zips', 'types')}
-        {isTape ? text('tapeWidth', 'Width', hint('25 mm', '1 in')) : text('size', 'Size', sizeHint)}
+        {text('type', t('Type'), fields.kind === 'tool' ? t('Such as ruler') : t('Such as zips'), 'types')}
+        {isTape ? text('tapeWidth', t('Width'), hint(t('25 mm'), t('1 in'))) : text('size', t('Size'), sizeHint)}
       </Pair>
       <Pair>
-        {isTape ? text('length', 'Length', hint('3.4 m', '2 1/2 yd')) : null}
-        {text('count', isTape ? 'Reels' : isNotion ? 'Packets' : 'Pieces')}
-        {isNotion && !isTape && text('units', 'Pieces in all', 'Empty: not counted')}
+        {isTape ? text('length', t('Length'), hint(t('3.4 m'), t('2 1/2 yd'))) : null}
+        {text('count', isTape ? t('Reels') : isNotion ? t('Packets') : t('Pieces'))}
+        {isNotion && !isTape && text('units', t('Pieces in all'), t('Empty: not counted'))}
       </Pair>
     </>
   );
@@ -256,19 +270,20 @@ function BoxFields({ of, fields }: KindFieldsProps) {
   const { text, hint } = createFieldMakers(of);
   const isTape = goesByLength(fields);
   const isUsual = findType(fields.type, fields.kind) !== null;
-  const size = (metric: string, imperial: string) => (isUsual ? 'Empty: as usual' : hint(metric, imperial));
+  const size = (metric: string, imperial: string) => (isUsual ? t('Empty: as usual') : hint(metric, imperial));
   return (
     <>
       {!isTape && (
         <Pair>
-          {text('boxWidth', 'Width', size('12 cm', '4 3/4 in'))}
-          {text('boxDepth', 'Depth', size('3 cm', '1 1/4 in'))}
-          {text('boxHeight', 'Height', size('20 cm', '8 in'))}
-          {text('mass', 'Weight of one', `${hint('120 g', '4 oz')}; empty: as usual`)}
+          {text('boxWidth', t('Width'), size(t('12 cm'), t('4 3/4 in')))}
+          {text('boxDepth', t('Depth'), size(t('3 cm'), t('1 1/4 in')))}
+          {text('boxHeight', t('Height'), size(t('20 cm'), t('8 in')))}
+          {text('mass', t('Weight of one'), t('{hint}; empty: as usual', { hint: hint(t('120 g'), t('4 oz')) }))}
         </Pair>
       )}
-      {fields.kind === 'tool' && text('hole', 'Hang hole', `${hint('8 mm', '3/8 in')}; empty: as usual`)}
-      {!isTape && <CheckField label="Soft, takes any shape" {...of.register('isSoft')} />}
+      {fields.kind === 'tool' &&
+        text('hole', t('Hang hole'), t('{hint}; empty: as usual', { hint: hint(t('8 mm'), t('3/8 in')) }))}
+      {!isTape && <CheckField label={t('Soft, takes any shape')} {...of.register('isSoft')} />}
     </>
   );
 }
@@ -283,22 +298,22 @@ export function MoreKindFields({ of: form, fields }: KindFieldsProps) {
       {(fields.kind === 'fabric' || fields.kind === 'scrap') && (
         <>
           <Pair>
-            {text('weave', 'Weave', 'Such as twill')}
-            {text('stretch', 'Stretch, %')}
+            {text('weave', t('Weave'), t('Such as twill'))}
+            {text('stretch', t('Stretch, %'))}
           </Pair>
-          <CheckField label="Has a nap or a way up" {...register('hasNap')} />
+          <CheckField label={t('Has a nap or a way up')} {...register('hasNap')} />
         </>
       )}
       {fields.kind === 'pattern' && (
         <>
           <Pair>
-            {text('publisher', 'Publisher')}
-            {text('era', 'Era')}
+            {text('publisher', t('Publisher'))}
+            {text('era', t('Era'))}
           </Pair>
-          {fields.format === 'sheets' && text('sizes', 'Sizes', 'Such as 34-44')}
+          {fields.format === 'sheets' && text('sizes', t('Sizes'), t('Such as 34-44'))}
           <AreaField
-            label="Cloth it needs, one a line"
-            hint={hint('M, lining: 1.2 m x 140 cm', 'M, lining: 1 3/8 yd x 54 in')}
+            label={t('Cloth it needs, one a line')}
+            hint={hint(t('M, lining: 1.2 m x 140 cm'), t('M, lining: 1 3/8 yd x 54 in'))}
             fault={faultOf('needs')}
             {...register('needs')}
           />
@@ -307,11 +322,11 @@ export function MoreKindFields({ of: form, fields }: KindFieldsProps) {
       {fields.kind === 'notion' && (
         <Pair>
           {isTape
-            ? text('tapeThickness', 'Thickness of one turn')
-            : text('unitMass', 'Weight of one piece', 'The ticket finds it from ten')}
+            ? text('tapeThickness', t('Thickness of one turn'))
+            : text('unitMass', t('Weight of one piece'), t('The ticket finds it from ten'))}
         </Pair>
       )}
-      {(fields.kind === 'tool' || fields.kind === 'other') && text('watts', 'Watts')}
+      {(fields.kind === 'tool' || fields.kind === 'other') && text('watts', t('Watts'))}
     </>
   );
 }

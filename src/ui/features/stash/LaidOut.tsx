@@ -12,8 +12,9 @@ import { printFill } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import { getGroups } from '../../state/groups.ts';
-import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordGroup } from '../../text/index.ts';
 import { getPresence, type StashRow } from './rows.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 const GroupNeed = lazy(async () => ({ default: (await import('./GroupNeed.tsx')).GroupNeed }));
 
@@ -86,10 +87,11 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
     <div className="flex min-h-[50vh] flex-1 flex-col md:min-h-0">
       <p
         className="px-4 text-sm text-stone md:px-5"
-        {...explained('As typed or as measured: its ticket says which, and how near.', 'The length on a piece')}
+        {...explained(t('As typed or as measured: its ticket says which, and how near.'), t('The length on a piece'))}
       >
-        Each piece to scale, 1 : 100. Dashed: out. Zigzag above: without a home. A stitch down the middle: planned
-        elsewhere. Tacked off at the right: promised.
+        {t(
+          'Each piece to scale, 1 : 100. Dashed: out. Zigzag above: without a home. A stitch down the middle: planned elsewhere. Tacked off at the right: promised.',
+        )}
       </p>
       <div
         ref={frame}
@@ -133,8 +135,11 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
   return (
     <header className="flex items-baseline gap-x-4 overflow-hidden whitespace-nowrap">
       <h2 className="font-display text-lg font-semibold">{name}</h2>
-      <span className="text-sm text-stone" {...explained('The lengths shown under this head, added up.')}>
-        {wordCount(countPieces(group.lots), 'length')}, {formatClothLength(lengthMm, units)}
+      <span className="text-sm text-stone" {...explained(t('The lengths shown under this head, added up.'))}>
+        {t('{pieces, plural, one {# length} other {# lengths}}, {clothLength}', {
+          pieces: countPieces(group.lots),
+          clothLength: formatClothLength(lengthMm, units),
+        })}
       </span>
       <Suspense>
         <GroupNeed group={group} />
@@ -143,7 +148,9 @@ function GroupHead({ group, name }: { group: Group; name: string }) {
   );
 }
 
-const STATE_WORDS = { in: '', out: ', out', homeless: ', without a home', planned: ', planned elsewhere' } as const;
+const STATE_WORDS = perLanguage(
+  () => ({ in: '', out: t(', out'), homeless: t(', without a home'), planned: t(', planned elsewhere') }) as const,
+);
 
 /** One length of cloth. As few elements as it can be: hundreds are in view at once. */
 function ClothPiece({ row }: { row: StashRow }) {
@@ -158,8 +165,10 @@ function ClothPiece({ row }: { row: StashRow }) {
   const length = formatClothLength(lot.lengthMm ?? 0, household.settings.units);
   const reserved = lot.reserved ?? [];
   const promised =
-    reserved.length > 0 ? `, promised to ${reserved.map((one) => nameOfPromise(household, one)).join(', ')}` : '';
-  const name = `${item.name}, ${length}${STATE_WORDS[presence]}${promised}`;
+    reserved.length > 0
+      ? t(', promised to {reserved}', { reserved: reserved.map((one) => nameOfPromise(household, one)).join(', ') })
+      : '';
+  const name = `${item.name}, ${length}${STATE_WORDS()[presence]}${promised}`;
   const tackedPx = Math.min(width, getReserved(lot) * PX_PER_MM);
   return (
     <li>

@@ -4,9 +4,10 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { explained } from '../../components/explained.ts';
 import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
-import { wordCount } from '../../text/index.ts';
 import { FACETS_OF_KIND, SORTS, type Facet, type Narrowed, type Narrowing } from './rows.ts';
 import { wordFacet, wordFacetValue, wordSort } from './words.ts';
+import { formatNumber, getLanguage, perLanguage, t } from '../../language/index.ts';
+import { midSentence } from '../../text/grammar.ts';
 
 export const barClass = 'h-11 max-w-44 rounded border border-thread bg-paper px-2 md:h-8';
 
@@ -25,7 +26,7 @@ interface NarrowBarProps {
   readonly onRecall: (look: SavedLook) => void;
 }
 
-const HOW = 'How many things it would leave, with the words and everything else that is chosen.';
+const HOW = perLanguage(() => t('How many things it would leave, with the words and everything else that is chosen.'));
 
 /** These are always in sight; the rest is one press away. */
 const FIRST: ReadonlySet<Facet> = new Set(['what', 'colour', 'presence', 'attention']);
@@ -49,15 +50,15 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
   return (
     <Form
       role="search"
-      aria-label="Narrow the stash"
+      aria-label={t('Narrow the stash')}
       className="flex flex-wrap items-center gap-2 px-4 py-2 md:px-5"
       onSend={() => naming.keep()}
     >
       <input
         maxLength={200}
         type="search"
-        aria-label="Words to narrow by"
-        placeholder="narrow by words"
+        aria-label={t('Words to narrow by')}
+        placeholder={t('narrow by words')}
         className={`${barClass} max-md:flex-1 md:w-36`}
         value={look.text}
         onChange={(event) => onLook({ ...look, text: event.target.value })}
@@ -75,16 +76,16 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
       ))}
       {isTable && <TableSelects kind={kind} isMore={isMore} />}
       <Button look="quiet" aria-expanded={isMore} onClick={() => setMore(!isMore)}>
-        {isMore ? 'Fewer' : 'More'}
+        {isMore ? t('Fewer') : t('More')}
       </Button>
       {isNarrowed && (
         <Button look="quiet" onClick={() => onLook({ text: '', narrowing: {} })}>
-          Show all
+          {t('Show all')}
         </Button>
       )}
       {looks.length > 0 && (
         <select
-          aria-label="Kept looks"
+          aria-label={t('Kept looks')}
           className={barClass}
           value=""
           onChange={(event) => {
@@ -92,7 +93,7 @@ export function NarrowBar({ kind, look, narrowed, isTable, onLook, onRecall }: N
             if (kept) onRecall(kept);
           }}
         >
-          <option value="">{wordCount(looks.length, 'kept look')}</option>
+          <option value="">{t('{n, plural, one {# kept look} other {# kept looks}}', { n: looks.length })}</option>
           {looks.map((one) => (
             <option key={one.name} value={one.name}>
               {one.name}
@@ -128,16 +129,16 @@ function FacetSelect({ kind, facet, chosen, counts: all, isMore, onChoose }: Fac
       aria-label={label}
       className={`${barClass} ${quietUnless(isMore || chosen !== '')} ${chosen === '' ? '' : 'border-woad font-semibold'}`}
       value={chosen}
-      {...explained(HOW, `${label}: the counts in brackets`)}
+      {...explained(HOW(), t('{label}: the counts in brackets', { label }))}
       onChange={(event) => onChoose(event.target.value)}
     >
-      <option value="">{`${label}: any`}</option>
+      <option value="">{t('{label}: any', { label })}</option>
       {counts
         .map(([value, count]) => [value, wordFacetValue(facet, value), count] as const)
-        .toSorted((a, b) => a[1].localeCompare(b[1], 'en', { numeric: true }))
+        .toSorted((a, b) => a[1].localeCompare(b[1], getLanguage(), { numeric: true }))
         .map(([value, words, count]) => (
           <option key={value} value={value}>
-            {`${words} (${count.toLocaleString('en')})`}
+            {`${words} (${formatNumber(count)})`}
           </option>
         ))}
     </select>
@@ -150,27 +151,29 @@ function TableSelects({ kind, isMore }: { kind: Kind; isMore: boolean }) {
   return (
     <>
       <select
-        aria-label="Sort by"
+        aria-label={t('Sort by')}
         className={`${barClass} ${quietUnless(isMore)}`}
         value={sortBy}
         onChange={(event) => useChoices.setState({ sortBy: event.target.value, isDescending: false })}
       >
         {SORTS.map((one) => (
           <option key={one} value={one}>
-            {`By ${wordSort(one)}`}
+            {t('By {sort}', { sort: wordSort(one) })}
           </option>
         ))}
       </select>
       <select
-        aria-label="Group by"
+        aria-label={t('Group by')}
         className={`${barClass} ${quietUnless(isMore || groupBy !== '')}`}
         value={groupBy}
         onChange={(event) => useChoices.setState({ groupBy: event.target.value })}
       >
-        <option value="">Not grouped</option>
+        <option value="">{t('Not grouped')}</option>
         {FACETS_OF_KIND[kind].map((one) => (
           <option key={one} value={one}>
-            {`Under ${one === 'what' && kind === 'thread' ? 'use' : wordFacet(one, kind).toLowerCase()}`}
+            {t('Under {part}', {
+              part: one === 'what' && kind === 'thread' ? t('use') : midSentence(wordFacet(one, kind)),
+            })}
           </option>
         ))}
       </select>
@@ -211,14 +214,14 @@ function KeepLook({ kind, naming: { name, setName, forget }, isOffered }: KeepLo
   if (name === null)
     return isOffered ? (
       <Button look="quiet" onClick={() => setName('')}>
-        Keep this look
+        {t('Keep this look')}
       </Button>
     ) : null;
   return (
     <span className="flex items-center gap-2">
       <input
         maxLength={40}
-        aria-label="Name of this look"
+        aria-label={t('Name of this look')}
         autoFocus
         className={`${barClass} w-36`}
         value={name}
@@ -226,18 +229,20 @@ function KeepLook({ kind, naming: { name, setName, forget }, isOffered }: KeepLo
         onKeyDown={(event) => event.key === 'Escape' && setName(null)}
       />
       <Button look="quiet" type="submit">
-        Keep
+        {t('Keep')}
       </Button>
       {looks.some((one) => one.kind === kind && one.name === name.trim()) && (
         <Button look="quiet" onClick={forget}>
-          Forget it
+          {t('Forget it')}
         </Button>
       )}
     </span>
   );
 }
 
-const VIEW_WORDS = { laidOut: 'Laid out', wheel: 'By the wheel', table: 'Table', figures: 'Figures' } as const;
+const VIEW_WORDS = perLanguage(
+  () => ({ laidOut: t('Laid out'), wheel: t('By the wheel'), table: t('Table'), figures: t('Figures') }) as const,
+);
 
 /** Which view of a kind there is: cloth lies out and by the wheel, all kinds stand in a table and in figures. */
 export function listViews(kind: Kind): (typeof STASH_VIEWS)[number][] {
@@ -250,7 +255,7 @@ export function ViewSwitch({ kind, view }: { kind: Kind; view: (typeof STASH_VIE
   const views = listViews(kind);
   const next = views[(views.indexOf(view) + 1) % views.length]!;
   return (
-    <div role="group" aria-label="How it is shown" className="no-print flex items-center gap-3">
+    <div role="group" aria-label={t('How it is shown')} className="no-print flex items-center gap-3">
       {views.map((one) => (
         <button
           key={one}
@@ -260,7 +265,7 @@ export function ViewSwitch({ kind, view }: { kind: Kind; view: (typeof STASH_VIE
           className={`min-h-11 md:min-h-8 ${one === view ? 'border-b-2 border-woad font-semibold' : 'text-woad underline underline-offset-4'}`}
           onClick={() => useChoices.setState({ stashView: one })}
         >
-          {VIEW_WORDS[one]}
+          {VIEW_WORDS()[one]}
           {one === next && <kbd className="pl-1 font-normal text-stone no-underline">V</kbd>}
         </button>
       ))}

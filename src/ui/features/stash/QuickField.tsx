@@ -3,6 +3,7 @@ import type { Kind } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { useQuickWanted } from '../../state/quick.ts';
 import { EXAMPLE, quickClass } from './quick.ts';
+import { t } from '../../language/index.ts';
 
 const QuickLine = lazy(async () => ({ default: (await import('./QuickLine.tsx')).QuickLine }));
 
@@ -21,9 +22,9 @@ export function QuickField({ kind, units }: { kind: Kind; units: UnitSystem }) {
             maxLength={300}
             id="quick-line"
             type="text"
-            aria-label="Add in one line"
+            aria-label={t('Add in one line')}
             autoComplete="off"
-            placeholder={`Add in one line: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
+            placeholder={t('Add in one line: {example}', { example: EXAMPLE()[kind][units === 'metric' ? 0 : 1] })}
             className={quickClass}
             autoFocus={isWanted}
             value={typed}

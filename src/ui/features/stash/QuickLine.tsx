@@ -26,6 +26,7 @@ import { wordAmount } from '../../text/index.ts';
 import { wordDoubts } from '../../text/doubts.ts';
 import { wordHeapMeasures } from '../../text/heaps.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 interface QuickLineProps {
   readonly kind: Kind;
@@ -64,7 +65,9 @@ function useQuestion(line: ReturnType<typeof parseLine>, made: ReturnType<typeof
   const { item, lot } = made.value;
   if (!lot.heap) return line.doubts.length === 0 ? null : wordDoubts(line.doubts, units);
   if (!isUnlikelyHeap(item, lot, settings)) return null;
-  return `Is it really ${wordHeapMeasures(describeHeap(item, lot, settings), units)}? Enter again takes it in.`;
+  return t('Is it really {heapMeasures}? Enter again takes it in.', {
+    heapMeasures: wordHeapMeasures(describeHeap(item, lot, settings), units),
+  });
 }
 
 interface LineKeys {
@@ -134,7 +137,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
     clear();
     rememberHabits(line.sketch);
     input.current?.focus();
-    const words = `${item.name} is in: ${wordAmount(item, lot, units)}.`;
+    const words = t('{name} is in: {amount}.', { name: item.name, amount: wordAmount(item, lot, units) });
     const isIn = await (lot.heap
       ? act((now) => createHeap(now, item, lot), words)
       : act((now) => createSaveItem(now, item, [lot]), words));
@@ -155,7 +158,7 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
 
   const thing = made.ok ? made.value : null;
   return (
-    <Form aria-label="Quick add" isEndless onSend={takeIn}>
+    <Form aria-label={t('Quick add')} isEndless onSend={takeIn}>
       {many.length > 1 && <QuickMany lines={many} kind={kind} isTried={isTried} />}
       {!isEmpty && many.length <= 1 && (
         <QuickRead
@@ -185,11 +188,11 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
         ref={input}
         id="quick-line"
         type="text"
-        aria-label="Add in one line"
+        aria-label={t('Add in one line')}
         aria-describedby={isEmpty ? undefined : 'quick-read'}
         autoComplete="off"
         maxLength={300}
-        placeholder={`${session ? `Into ${session}` : 'Add in one line'}: ${EXAMPLE[kind][units === 'metric' ? 0 : 1]}`}
+        placeholder={`${session ? t('Into {session}', { session }) : t('Add in one line')}: ${EXAMPLE()[kind][units === 'metric' ? 0 : 1]}`}
         className={quickClass}
         autoFocus={isWanted}
         value={text}

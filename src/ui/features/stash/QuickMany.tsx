@@ -10,9 +10,10 @@ import { useHabits } from '../../state/habits.ts';
 import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { wordDoubts } from '../../text/doubts.ts';
-import { wordAmount, wordCount, wordKind } from '../../text/index.ts';
+import { wordAmount, wordKind } from '../../text/index.ts';
 import { inSession } from './Session.tsx';
 import { NOTHING_SAID, readThing, splitLine, wordProblem, type ReadThing } from './useRead.ts';
+import { t } from '../../language/index.ts';
 
 /** More lines than these are a list, which has a page of its own. */
 const MANY_THINGS = 40;
@@ -29,7 +30,9 @@ export function pasteLines(event: ClipboardEvent<HTMLInputElement>, onText: (tex
 function findProblem(read: ReadThing, units: UnitSystem): string | null {
   const problem = wordProblem(read, units);
   if (problem !== null || read.line.doubts.length === 0) return problem;
-  return `${wordDoubts(read.line.doubts, units).replace(/ Enter again takes it in\.$/u, '')} Take it in by itself.`;
+  return t('{replace} Take it in by itself.', {
+    replace: wordDoubts(read.line.doubts, units).replace(/ Enter again takes it in\.$/u, ''),
+  });
 }
 
 /** Takes in all the things of a line in one go; false where one of them does not read. */
@@ -44,8 +47,8 @@ export async function takeInMany(lines: readonly string[], kind: Kind): Promise<
     const { item, lot } = withNewIds(made.value);
     return [{ item, lots: [inSession(household, lot)] }];
   });
-  const words = wordCount(things.length, 'thing');
-  return act((now) => createImport(now, `${words} in one line`, things), `${words} came in.`);
+  const words = t('{n, plural, one {# thing} other {# things}}', { n: things.length });
+  return act((now) => createImport(now, t('{words} in one line', { words }), things), t('{words} came in.', { words }));
 }
 
 interface QuickManyProps {
@@ -66,8 +69,8 @@ export function QuickMany({ lines, kind, isTried }: QuickManyProps) {
       className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
     >
       <ul
-        aria-label="What comes in"
-        {...explained('Each part between two semicolons, read as a line of its own.', 'The drafts')}
+        aria-label={t('What comes in')}
+        {...explained(t('Each part between two semicolons, read as a line of its own.'), t('The drafts'))}
       >
         {lines.map((text, i) => {
           const read = readThing(household, habits, text, { kind, ...NOTHING_SAID });
@@ -93,7 +96,7 @@ export function QuickMany({ lines, kind, isTried }: QuickManyProps) {
         })}
       </ul>
       <Button look="quiet" type="submit" className="mt-2">
-        <kbd>Enter</kbd> Take all {lines.length} in
+        <kbd>Enter</kbd> {t('Take all {lines} in', { lines: lines.length })}
       </Button>
     </div>
   );

@@ -18,9 +18,13 @@ import { capitalise, wordAmount, wordForm, wordKind, wordMeaning, wordPackage, w
 import { wordHeapMeasures } from '../../text/heaps.ts';
 import { Session } from './Session.tsx';
 import { TwinHint } from './TwinHint.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
-const HOW =
-  'What you typed and, where you typed nothing, what is usual for its kind; its package and weight are worked out from those.';
+const HOW = perLanguage(() =>
+  t(
+    'What you typed and, where you typed nothing, what is usual for its kind; its package and weight are worked out from those.',
+  ),
+);
 
 interface QuickReadProps {
   readonly thing: Thing | null;
@@ -71,12 +75,12 @@ export function QuickRead({
       data-draft
       className="absolute right-0 bottom-full left-0 z-10 mb-2 max-h-[60vh] overflow-y-auto border border-thread bg-paper px-4 py-3 shadow-md"
     >
-      <div className="flex items-center gap-3" {...explained(HOW, 'The draft')}>
+      <div className="flex items-center gap-3" {...explained(HOW(), t('The draft'))}>
         {thing && <Swatch item={thing.item} className="size-8 shrink-0" />}
         <span>
           {thing && <strong className="mr-1 font-display text-lg">{thing.item.name || '…'}</strong>}
           <select
-            aria-label="What it is"
+            aria-label={t('What it is')}
             className="mr-1 h-9 rounded border border-thread bg-paper px-1 font-semibold text-ink"
             value={kind}
             onChange={({ target }) => onKind(target.value as Kind)}
@@ -93,7 +97,9 @@ export function QuickRead({
               <span className="block text-sm text-stone">
                 {wordThing(thing.item, units)}
                 {thing.lot.heap &&
-                  `. A heap: ${wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units)}`}
+                  t('. A heap: {measures}', {
+                    measures: wordHeapMeasures(describeHeap(thing.item, thing.lot, settings), units),
+                  })}
                 {pkg && isSome && !thing.lot.heap && `. ${capitalise(wordForm(pkg.form))}: ${wordPackage(pkg, units)}`}
               </span>
             </>
@@ -102,9 +108,9 @@ export function QuickRead({
       </div>
       {parts.length > 0 && (
         <dl
-          aria-label="How it was read"
+          aria-label={t('How it was read')}
           className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm"
-          {...explained('As you typed it.', 'How it was read')}
+          {...explained(t('As you typed it.'), t('How it was read'))}
         >
           {parts.map((part) => (
             <div key={part.from} className="flex items-center gap-1.5">
@@ -118,9 +124,9 @@ export function QuickRead({
       )}
       {Object.keys(recalled).length > 0 && (
         <p className="mt-2 text-sm text-stone">
-          As last time: {wordRecalled(recalled, units)}.{' '}
+          {t('As last time: {recalled}.', { recalled: wordRecalled(recalled, units) })}{' '}
           <Button look="quiet" onClick={onForget}>
-            Not these
+            {t('Not these')}
           </Button>
         </p>
       )}
@@ -129,7 +135,7 @@ export function QuickRead({
           {problem}{' '}
           {unread !== null && (
             <Button look="quiet" onClick={() => onMeant(unread, 'name')}>
-              “{unread}” is just its name
+              {t('“{unread}” is just its name', { unread })}
             </Button>
           )}
         </p>
@@ -148,13 +154,13 @@ export function QuickRead({
           </Button>
         )}
         <Button look="quiet" type="submit">
-          <kbd>Enter</kbd> Take it in
+          <kbd>Enter</kbd> {t('Take it in')}
         </Button>
         <Button look="quiet" onClick={onForm}>
-          <kbd>Alt+Enter</kbd> Open the form
+          <kbd>Alt+Enter</kbd> {t('Open the form')}
         </Button>
         <span className="max-md:hidden">
-          <kbd>Alt+K</kbd> makes it something else.
+          <kbd>Alt+K</kbd> {t('makes it something else.')}
         </span>
       </div>
     </div>
@@ -171,7 +177,7 @@ interface PartMeaningProps {
 function PartMeaning({ part, kind, onMeant }: PartMeaningProps) {
   return (
     <select
-      aria-label={`What “${part.text}” means`}
+      aria-label={t('What “{part}” means', { part: part.text })}
       className="h-9 max-w-36 rounded [field-sizing:content] border border-transparent bg-paper text-stone hover:border-thread md:h-7"
       value={part.means}
       onChange={({ target }) => onMeant(part.text, target.value === '' ? null : (target.value as Meaning))}
@@ -182,7 +188,7 @@ function PartMeaning({ part, kind, onMeant }: PartMeaningProps) {
           {wordMeaning(means)}
         </option>
       ))}
-      <option value="">as it was read first</option>
+      <option value="">{t('as it was read first')}</option>
     </select>
   );
 }
@@ -190,8 +196,8 @@ function PartMeaning({ part, kind, onMeant }: PartMeaningProps) {
 /** What is taken over from the last line: `140 cm wide, from Market hall, on a board`. */
 function wordRecalled({ widthMm, source, form }: Recalled, units: UnitSystem): string {
   return [
-    widthMm !== undefined && `${formatSize(widthMm, units)} wide`,
-    source !== undefined && `from ${source}`,
+    widthMm !== undefined && t('{size} wide', { size: formatSize(widthMm, units) }),
+    source !== undefined && t('from {source}', { source }),
     form !== undefined && wordForm(form),
   ]
     .filter(Boolean)

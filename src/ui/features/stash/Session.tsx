@@ -5,6 +5,7 @@ import { PlaceOptions } from '../../components/PlaceOptions.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
+import { t } from '../../language/index.ts';
 
 /** The place that one goes through, where it is still there. */
 function findSessionPlace(household: Household, id: string | null): PlaceId | null {
@@ -39,14 +40,14 @@ export function Session() {
   if (tree.leaves.length === 0) return null;
   return (
     <label className="flex min-w-0 items-center gap-2 text-sm text-stone">
-      <span className="whitespace-nowrap">What I add lies in</span>
+      <span className="whitespace-nowrap">{t('What I add lies in')}</span>
       <select
-        aria-label="What I add lies in"
+        aria-label={t('What I add lies in')}
         className={`h-11 max-w-56 min-w-0 rounded border bg-paper px-1 text-ink md:h-8 ${placeId ? 'border-woad font-semibold' : 'border-thread'}`}
         value={placeId ?? ''}
         onChange={({ target }) => useChoices.setState({ sessionPlaceId: target.value || null })}
       >
-        <option value="">no place yet</option>
+        <option value="">{t('no place yet')}</option>
         <PlaceOptions tree={tree} />
       </select>
     </label>

@@ -1,5 +1,6 @@
 import { Button } from '../../components/Button.tsx';
 import { useSpeech } from '../../state/speech.ts';
+import { t } from '../../language/index.ts';
 
 /** Says the line instead of typing it; only where the browser understands speech by itself. */
 export function SpeakButton({ onHeard }: { onHeard: (text: string) => void }) {
@@ -12,7 +13,7 @@ export function SpeakButton({ onHeard }: { onHeard: (text: string) => void }) {
       aria-pressed={speech.isListening}
       onClick={speech.isListening ? speech.stop : speech.start}
     >
-      {speech.isListening ? 'Listening … stop' : 'Say it'}
+      {speech.isListening ? t('Listening … stop') : t('Say it')}
     </Button>
   );
 }

@@ -11,6 +11,8 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { capitalise, wordKindPlural } from '../../text/index.ts';
 import { FACETS_OF_KIND, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
+import { formatFixed, formatNumber, getLanguage, perLanguage, t } from '../../language/index.ts';
+import { midSentence } from '../../text/grammar.ts';
 
 const SHADES: Record<string, string> = {
   red: '#a63d32',
@@ -27,9 +29,15 @@ const SHADES: Record<string, string> = {
   black: '#23272c',
 };
 const MONTHS = 12;
-const IN = 'What became longer or came in that month, as the daybook has it, added up; what was undone is left out.';
-const OUT = 'What was cut, used up, given away or measured shorter that month, as the daybook has it, added up.';
-const monthName = new Intl.DateTimeFormat('en', { month: 'short', year: '2-digit', timeZone: 'UTC' });
+const IN = perLanguage(() =>
+  t('What became longer or came in that month, as the daybook has it, added up; what was undone is left out.'),
+);
+const OUT = perLanguage(() =>
+  t('What was cut, used up, given away or measured shorter that month, as the daybook has it, added up.'),
+);
+const monthName = perLanguage(
+  () => new Intl.DateTimeFormat(getLanguage(), { month: 'short', year: '2-digit', timeZone: 'UTC' }),
+);
 
 interface Datum {
   readonly name: string;
@@ -45,7 +53,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
   const { units } = household.settings;
   const isCloth = kind === 'fabric';
   const measure = ({ item, lot }: StashRow) => (isCloth ? (lot.lengthMm ?? 0) : getAmountOf(item, lot));
-  const words = (value: number) => (isCloth ? formatClothLength(value, units) : Math.round(value).toLocaleString('en'));
+  const words = (value: number) => (isCloth ? formatClothLength(value, units) : formatNumber(Math.round(value)));
   const sum = (facet: 'what' | 'colour') => {
     const at = FACETS_OF_KIND[kind].indexOf(facet);
     const sums = new Map<string, number>();
@@ -68,33 +76,39 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
     return { name: capitalise(family), value: amount, fill: SHADES[family] ?? '#8a8f94', words: words(amount) };
   });
   const how = isCloth
-    ? 'The lengths of all things that are shown, added up, each under its first word.'
-    : 'What is counted in pieces, added up; lengths and areas count as one a thing.';
+    ? t('The lengths of all things that are shown, added up, each under its first word.')
+    : t('What is counted in pieces, added up; lengths and areas count as one a thing.');
   const flows = useMemo(
     () => (isCloth ? computeMonthFlows(events, household, MONTHS, world.nowMs()) : []),
     [events, household, isCloth],
   );
   const isStill = flows.every((flow) => flow.inMm === 0 && flow.outMm === 0);
-  const what = isCloth ? 'Length' : wordKindPlural(kind);
+  const what = isCloth ? t('Length') : wordKindPlural(kind);
   return (
     <div
       role="region"
-      aria-label="The stash in figures"
+      aria-label={t('The stash in figures')}
       tabIndex={0}
       className="min-h-0 flex-1 overflow-y-auto px-4 pb-6 md:px-5"
     >
       <Worth rows={rows} />
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
-        <BarTable title={`${what} by ${wordFacet('what', kind).toLowerCase()}`} data={byWhat} how={how} />
         <BarTable
-          title={`${what} by colour`}
+          title={t('{what} by {facet}', { what, facet: midSentence(wordFacet('what', kind)) })}
+          data={byWhat}
+          how={how}
+        />
+        <BarTable
+          title={t('{what} by colour', { what })}
           data={byColour}
-          how={`${how} Its first colour tells under which one it counts.`}
+          how={t('{how} Its first colour tells under which one it counts.', { how })}
         />
         {isCloth && (
-          <section aria-label="In and out by month" className="lg:col-span-2">
-            <h2 className="font-display text-lg font-semibold">In and out by month</h2>
-            <p className="text-sm text-stone">As the daybook tells it; what was there from the start is not counted.</p>
+          <section aria-label={t('In and out by month')} className="lg:col-span-2">
+            <h2 className="font-display text-lg font-semibold">{t('In and out by month')}</h2>
+            <p className="text-sm text-stone">
+              {t('As the daybook tells it; what was there from the start is not counted.')}
+            </p>
             {!isStill && (
               <div aria-hidden data-name className="mt-2 overflow-x-auto">
                 <BarChart
@@ -106,7 +120,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                 >
                   <XAxis
                     dataKey="month"
-                    tickFormatter={(month: string) => monthName.format(new Date(`${month}-01`))}
+                    tickFormatter={(month: string) => monthName().format(new Date(`${month}-01`))}
                     tickLine={false}
                     tick={{ fontSize: 14, fill: 'var(--color-stone)' }}
                   />
@@ -121,15 +135,15 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                 <thead>
                   <tr className="text-left text-stone">
                     <th scope="col" className="py-1 font-semibold">
-                      Month
+                      {t('Month')}
                     </th>
                     <th scope="col" className="text-right font-semibold">
                       <span aria-hidden className="mr-1.5 inline-block size-3 bg-moss" />
-                      In
+                      {t('In')}
                     </th>
                     <th scope="col" className="text-right font-semibold">
                       <span aria-hidden className="mr-1.5 inline-block size-3 bg-madder" />
-                      Out
+                      {t('Out')}
                     </th>
                   </tr>
                 </thead>
@@ -139,12 +153,12 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                     .map((flow) => (
                       <tr key={flow.month} className="dotted-row">
                         <th scope="row" className="py-1 text-left font-normal">
-                          <time dateTime={flow.month}>{monthName.format(new Date(`${flow.month}-01`))}</time>
+                          <time dateTime={flow.month}>{monthName().format(new Date(`${flow.month}-01`))}</time>
                         </th>
-                        <td className="text-right" {...explained(IN)}>
+                        <td className="text-right" {...explained(IN())}>
                           {formatClothLength(flow.inMm, units)}
                         </td>
-                        <td className="text-right" {...explained(OUT)}>
+                        <td className="text-right" {...explained(OUT())}>
                           {formatClothLength(flow.outMm, units)}
                         </td>
                       </tr>
@@ -152,7 +166,7 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
                 </tbody>
               </table>
             )}
-            {isStill && <p className="mt-1">Nothing came or went in these twelve months.</p>}
+            {isStill && <p className="mt-1">{t('Nothing came or went in these twelve months.')}</p>}
           </section>
         )}
       </div>
@@ -174,9 +188,9 @@ function Worth({ rows }: { rows: readonly StashRow[] }) {
   }, [rows, household]);
   if (priced === 0) return null;
   return (
-    <p className="mb-3" {...explained('What was paid for each thing, by how much of it is left; added up.')}>
-      Worth <strong>{worth.toFixed(2)}</strong> by what was paid, for {priced} of {all} things; nobody said what the
-      others cost.
+    <p className="mb-3" {...explained(t('What was paid for each thing, by how much of it is left; added up.'))}>
+      {t('Worth')} <strong>{formatFixed(worth, 2)}</strong>{' '}
+      {t('by what was paid, for {priced} of {all} things; nobody said what the others cost.', { priced, all })}
     </p>
   );
 }

@@ -11,13 +11,15 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
 import { derive, getTree } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
-import { wordCount, wordKindPlural } from '../../text/index.ts';
+import { wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { listViews, NarrowBar, ViewSwitch, type Look } from './NarrowBar.tsx';
 import { QuickField } from './QuickField.tsx';
 import { getRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS, type StashRow } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
+import { formatNumber, t } from '../../language/index.ts';
+import { midSentence } from '../../text/grammar.ts';
 
 const StashTable = lazy(async () => ({ default: (await import('./StashTable.tsx')).StashTable }));
 const SwatchWall = lazy(async () => ({ default: (await import('./SwatchWall.tsx')).SwatchWall }));
@@ -72,10 +74,10 @@ function KindTabs({ kind }: { kind: Kind }) {
             to={`/stash/${one}`}
             className={tabClass(one === kind)}
             aria-current={one === kind ? 'page' : undefined}
-            {...explained('The things of each kind that are not gone, files among them.')}
+            {...explained(t('The things of each kind that are not gone, files among them.'))}
             onClick={() => useChoices.setState({ stashKind: one })}
           >
-            {`${wordKindPlural(one)} ${(counts.get(one) ?? 0).toLocaleString('en')}`}
+            {`${wordKindPlural(one)} ${formatNumber(counts.get(one) ?? 0)}`}
           </NavLink>
         </li>
       ))}
@@ -122,12 +124,12 @@ export function StashPage() {
 
   return (
     <Page
-      title="Stash"
+      title={t('Stash')}
       tabs={<KindTabs kind={kind} />}
       onDropFiles={(files) =>
         files.every((file) => file.type.startsWith('image/')) ? toPhotos(files) : void dropList(files[0])
       }
-      aside={<TicketPane hint="Choose something to see how much of it there is, and where it lives." />}
+      aside={<TicketPane hint={t('Choose something to see how much of it there is, and where it lives.')} />}
       foot={
         <>
           <ShownFigures kind={kind} rows={rows} />
@@ -140,7 +142,7 @@ export function StashPage() {
               show({ type: 'newItem', kind });
             }}
           >
-            Form <kbd className="pl-2 font-normal">N</kbd>
+            {t('Form')} <kbd className="pl-2 font-normal">N</kbd>
           </Button>
         </>
       }
@@ -158,13 +160,13 @@ export function StashPage() {
         <ViewSwitch kind={kind} view={view} />
         <div className="ml-auto flex flex-wrap gap-x-4">
           <Button look="quiet" onClick={() => void navigate('/photos')}>
-            Add by photos
+            {t('Add by photos')}
           </Button>
           <Button look="quiet" onClick={() => void navigate('/list')}>
-            Bring in a list
+            {t('Bring in a list')}
           </Button>
           <Button look="quiet" onClick={() => void writeOut(household, kind)}>
-            Save as CSV
+            {t('Save as CSV')}
           </Button>
         </div>
       </div>
@@ -193,15 +195,19 @@ function StashView({ kind, view, rows, isNone }: StashViewProps) {
     return (
       <div className="px-5 py-10">
         <p className="font-display text-xl">
-          {isNone ? `No ${wordKindPlural(kind).toLowerCase()} yet.` : 'Nothing in the stash is like that.'}
+          {isNone
+            ? t('No {kindPlural} yet.', { kindPlural: midSentence(wordKindPlural(kind)) })
+            : t('Nothing in the stash is like that.')}
         </p>
         <p className="mt-2 text-stone">
           {isNone
-            ? 'Press Q and type what is in your hand; the rest is filled in from what is usual. Or say how much there is of it, '
-            : 'Fewer words or another colour will show more.'}
+            ? t(
+                'Press Q and type what is in your hand; the rest is filled in from what is usual. Or say how much there is of it, ',
+              )
+            : t('Fewer words or another colour will show more.')}
           {isNone && (
             <Link to={`/heaps?kind=${kind}`} className="text-woad underline">
-              by the heap
+              {t('by the heap')}
             </Link>
           )}
           {isNone && '.'}
@@ -233,23 +239,25 @@ function ShownFigures({ kind, rows }: Pick<StashViewProps, 'kind' | 'rows'>) {
   return (
     <>
       <Figure
-        value={kind === 'fabric' ? formatClothLength(lengthMm, units) : rows.length.toLocaleString('en')}
+        value={kind === 'fabric' ? formatClothLength(lengthMm, units) : formatNumber(rows.length)}
         label={
           kind === 'fabric'
-            ? `in ${wordCount(countPieces(rows.map((row) => row.lot)), 'length')}`
-            : wordKindPlural(kind).toLowerCase()
+            ? t('in {pieces, plural, one {# length} other {# lengths}}', {
+                pieces: countPieces(rows.map((row) => row.lot)),
+              })
+            : midSentence(wordKindPlural(kind))
         }
         how={
           kind === 'fabric'
-            ? 'The lengths of all things that are shown, added up: typed ones as typed, measured ones as measured.'
-            : 'All things that are shown, one each.'
+            ? t('The lengths of all things that are shown, added up: typed ones as typed, measured ones as measured.')
+            : t('All things that are shown, one each.')
         }
       />
       {kind === 'fabric' && (
         <Figure
           value={formatMass(massG, units)}
-          label="of cloth"
-          how="Length × width × g/m² of every thing that is shown, added up."
+          label={t('of cloth')}
+          how={t('Length × width × g/m² of every thing that is shown, added up.')}
         />
       )}
     </>

@@ -8,6 +8,7 @@ import { useChoices } from '../../state/choices.ts';
 import { listTableColumns } from './columns.ts';
 import { FACETS, getPresence, groupRows, type Facet, type SortBy, type StashRow, type TableLine } from './rows.ts';
 import { wordFacetValue } from './words.ts';
+import { formatNumber, t } from '../../language/index.ts';
 
 const BulkBar = lazy(async () => ({ default: (await import('./BulkBar.tsx')).BulkBar }));
 
@@ -123,7 +124,7 @@ function ColumnChoice({ able, columns, kind }: ColumnChoiceProps) {
   return (
     <details className="no-print relative inline-block font-normal">
       <summary className="min-h-9 cursor-pointer list-none py-2 text-woad underline underline-offset-4">
-        Columns
+        {t('Columns')}
       </summary>
       <div className="absolute top-full right-0 z-2 grid max-h-[50vh] w-56 overflow-y-auto border border-thread bg-paper p-3 text-left text-base shadow-md">
         {able.map((column) => (
@@ -162,7 +163,7 @@ function TableHead({ able, columns, kind, sortBy, isAll, onTickAll }: TableHeadP
           <label className={tickClass}>
             <input
               type="checkbox"
-              aria-label="Tick all"
+              aria-label={t('Tick all')}
               className="size-4 accent-woad"
               checked={isAll}
               onChange={onTickAll}
@@ -170,9 +171,9 @@ function TableHead({ able, columns, kind, sortBy, isAll, onTickAll }: TableHeadP
           </label>
         </th>
         <th scope="col" className="w-9">
-          <span className="sr-only">Swatch</span>
+          <span className="sr-only">{t('Swatch')}</span>
         </th>
-        <Head name="Name" sortBy="name" now={sortBy} isDescending={isDescending} isNumber={false} />
+        <Head name={t('Name')} sortBy="name" now={sortBy} isDescending={isDescending} isNumber={false} />
         {columns.map((column) => (
           <Head
             key={column.id}
@@ -202,8 +203,8 @@ function GroupHead({ line, span }: GroupHeadProps) {
     <tr className="h-10">
       <th scope="rowgroup" colSpan={span} className="pt-2 text-left">
         <span className="font-display text-lg font-semibold">{wordFacetValue(groupBy as Facet, line.value)}</span>{' '}
-        <span className="text-sm font-normal text-stone" {...explained('The things under this head.')}>
-          {line.count.toLocaleString('en')}
+        <span className="text-sm font-normal text-stone" {...explained(t('The things under this head.'))}>
+          {formatNumber(line.count)}
         </span>
       </th>
     </tr>
@@ -235,7 +236,7 @@ function TableRow({ row, index, columns, isChosen, isTicked, onTick, onWalk }: T
         <label className={tickClass}>
           <input
             type="checkbox"
-            aria-label={`Tick ${item.name}`}
+            aria-label={t('Tick {name}', { name: item.name })}
             className="size-4 accent-woad"
             checked={isTicked}
             onChange={(event) =>
@@ -283,14 +284,16 @@ function TableRow({ row, index, columns, isChosen, isTicked, onTick, onWalk }: T
 }
 
 function PlaceCell({ row: { lot, place }, presence }: { row: StashRow; presence: ReturnType<typeof getPresence> }) {
-  if (lot.state === 'digital') return 'a file';
+  if (lot.state === 'digital') return t('a file');
   return (
     <>
-      {presence === 'homeless' && <span className="text-madder">no home yet{lot.placeId ? '; ' : ''}</span>}
-      {presence === 'out' && <span className="text-woad">out; </span>}
-      {lot.state === 'with' && 'wrapped; '}
+      {presence === 'homeless' && (
+        <span className="text-madder">{t('no home yet{part}', { part: lot.placeId ? '; ' : '' })}</span>
+      )}
+      {presence === 'out' && <span className="text-woad">{t('out;')} </span>}
+      {lot.state === 'with' && t('wrapped; ')}
       {presence === 'homeless' && !lot.placeId ? '' : place}
-      {presence === 'planned' && <span className="text-woad"> (planned elsewhere)</span>}
+      {presence === 'planned' && <span className="text-woad"> {t('(planned elsewhere)')}</span>}
     </>
   );
 }

@@ -9,6 +9,7 @@ import { paintWith } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { wordAmount } from '../../text/index.ts';
 import type { StashRow } from './rows.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 /** How much cloth a lot is, mm². */
 function getArea(item: Item, lot: Lot): number {
@@ -17,8 +18,11 @@ function getArea(item: Item, lot: Lot): number {
   return (lot.lengthMm ?? 0) * (item.fabric?.widthMm ?? 0);
 }
 
-const HOW =
-  'A cell is as large, of the whole wall, as its length × width is of all the cloth that is shown; the amount is as typed or measured.';
+const HOW = perLanguage(() =>
+  t(
+    'A cell is as large, of the whole wall, as its length × width is of all the cloth that is shown; the amount is as typed or measured.',
+  ),
+);
 
 /** Room for a name and an amount in a cell. */
 const WORDS_FROM_PX = 48;
@@ -102,8 +106,8 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
   const chosenCell = cells[at];
   return (
     <div className="flex min-h-[50vh] flex-1 flex-col px-4 pb-3 md:min-h-0 md:px-5">
-      <p className="text-sm text-stone" {...explained(HOW, 'The size of a cell, and the amount in it')}>
-        Round the colour wheel from left to right, neutrals last; each as large as there is of it.{' '}
+      <p className="text-sm text-stone" {...explained(HOW(), t('The size of a cell, and the amount in it'))}>
+        {t('Round the colour wheel from left to right, neutrals last; each as large as there is of it.')}{' '}
         <span aria-hidden className="font-semibold text-ink">
           {wordCell(pointed)}
         </span>
@@ -111,7 +115,7 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
       <div
         ref={frame}
         role="listbox"
-        aria-label="Cloth by the colour wheel"
+        aria-label={t('Cloth by the colour wheel')}
         aria-activedescendant={chosenCell ? 'wall-cell' : undefined}
         tabIndex={0}
         className="relative mt-1 min-h-0 flex-1 overflow-hidden"
@@ -146,7 +150,7 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
             }
           }
         >
-          <span className="sr-only">{chosenCell ? wordCell(chosenCell) : 'Nothing is chosen'}</span>
+          <span className="sr-only">{chosenCell ? wordCell(chosenCell) : t('Nothing is chosen')}</span>
         </div>
       </div>
     </div>

@@ -10,6 +10,7 @@ import { getWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
 import { wordAmount, wordLikeness } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
+import { t } from '../../language/index.ts';
 
 /** Made once for a state of the household, when something new is first described. */
 const finders = new WeakMap<Household['items'], TwinFinder>();
@@ -43,12 +44,15 @@ export function TwinHint({ item }: { item: Item }) {
           className="min-w-40 flex-1 text-sm"
           {...explained(wordHowMuch(other, lot, household.settings), other.name)}
         >
-          You have <strong>{other.name}</strong> already, {wordAmount(other, lot, units)}:{' '}
-          {twin.alike.map((one) => wordLikeness(one, units)).join(', ')}.{' '}
+          {t('You have')} <strong>{other.name}</strong>{' '}
+          {t('already, {amount}: {alike}.', {
+            amount: wordAmount(other, lot, units),
+            alike: twin.alike.map((one) => wordLikeness(one, units)).join(', '),
+          })}{' '}
           <span className="text-stone">{wordWhereShort(getWhereabouts(household, lot.id))}</span>
         </span>
         <Button look="quiet" onClick={() => show({ type: 'lot', id: lot.id })}>
-          Look
+          {t('Look')}
         </Button>
       </p>
     );

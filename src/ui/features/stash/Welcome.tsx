@@ -5,6 +5,7 @@ import { useApp } from '../../state/app.ts';
 import { replace } from '../../state/hands.ts';
 import { countGiven } from '../../state/given.ts';
 import { useChoices } from '../../state/choices.ts';
+import { t } from '../../language/index.ts';
 
 /** Said to a new visitor over the sample as it came: what this is for, and how to begin with one's own. */
 export function Welcome() {
@@ -19,31 +20,32 @@ export function Welcome() {
   if (isGreeted || !isUntouched) return null;
   const startEmpty = async () => {
     const { createEmptyHousehold } = await import('../../../sample/empty.ts');
-    if (!(await replace(createEmptyHousehold(), 'An empty sewing room is ready. House brings the sample back.')))
+    if (!(await replace(createEmptyHousehold(), t('An empty sewing room is ready. House brings the sample back.'))))
       return;
     close();
     await navigate('/setout');
   };
   const openKitchen = async () => {
     const { createKitchenHousehold } = await import('../../../sample/kitchen.ts');
-    await replace(createKitchenHousehold(), 'Tern Steps is here: a beginner at the kitchen table.');
+    await replace(createKitchenHousehold(), t('Tern Steps is here: a beginner at the kitchen table.'));
   };
   return (
-    <section aria-label="Welcome" className="stitched-b no-print bg-linen px-4 py-2 md:px-5">
+    <section aria-label={t('Welcome')} className="stitched-b no-print bg-linen px-4 py-2 md:px-5">
       <p>
-        Yardmist finds a place for everything you sew with, and knows where it is from then on. This is Heron Loft, a
-        made-up room in a good deal of disorder, to try it on.
+        {t(
+          'Yardmist finds a place for everything you sew with, and knows where it is from then on. This is Heron Loft, a made-up room in a good deal of disorder, to try it on.',
+        )}
       </p>
       <div className="mt-1 flex flex-wrap items-start gap-x-5 gap-y-2">
         <Button look="strong" onClick={() => void startEmpty()}>
-          Start with my own
+          {t('Start with my own')}
         </Button>
-        <ImportButton label="Open my file" />
+        <ImportButton label={t('Open my file')} />
         <Button look="quiet" className="md:min-h-9" onClick={close}>
-          Keep looking round
+          {t('Keep looking round')}
         </Button>
         <Button look="quiet" className="md:min-h-9" onClick={() => void openKitchen()}>
-          A smaller sample
+          {t('A smaller sample')}
         </Button>
       </div>
     </section>

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { barClass } from './NarrowBar.tsx';
+import { t } from '../../language/index.ts';
 
 interface OneWordFormProps {
   readonly label: string;
@@ -76,7 +77,7 @@ export function PickFor({ label, first, of, onPick }: PickForProps) {
       </select>
       {held !== '' && (
         <Button look="quiet" onClick={() => pick(held)}>
-          Set
+          {t('Set')}
         </Button>
       )}
     </span>

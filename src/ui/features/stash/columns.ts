@@ -5,6 +5,7 @@ import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index
 import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
 import { FACETS_OF_KIND, getWhat, type SortBy, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
+import { formatFixed, formatShort, getLanguage, perLanguage, t } from '../../language/index.ts';
 
 /** A column of the table: its heading, what it sorts by where it does, and what stands in it. */
 export interface TableColumn {
@@ -18,7 +19,10 @@ export interface TableColumn {
   readonly how?: (row: StashRow, settings: Settings) => string;
 }
 
-const day = new Intl.DateTimeFormat('en', { year: 'numeric', month: 'short', day: 'numeric', timeZone: 'UTC' });
+const writeDay = perLanguage(
+  () =>
+    new Intl.DateTimeFormat(getLanguage(), { year: 'numeric', month: 'short', day: 'numeric', timeZone: 'UTC' }).format,
+);
 const CLOTHY: readonly Kind[] = ['fabric', 'scrap'];
 
 function formatMassOf(item: Item, lot: Lot, settings: Settings): string {
@@ -36,12 +40,12 @@ const orEmpty = (
 const TABLE_COLUMNS: readonly TableColumn[] = [
   {
     id: 'amount',
-    head: (kind) => (kind === 'pattern' ? 'Number' : 'How much'),
+    head: (kind) => (kind === 'pattern' ? t('Number') : t('How much')),
     sortBy: 'amount',
     isNumber: true,
     cell: ({ item, lot }, { units }) => (item.pattern ? String(item.pattern.number) : wordAmount(item, lot, units)),
     how: ({ item, lot }, settings) =>
-      item.pattern ? 'The number it was given; the next one follows the highest.' : wordHowMuch(item, lot, settings),
+      item.pattern ? t('The number it was given; the next one follows the highest.') : wordHowMuch(item, lot, settings),
   },
   {
     id: 'what',
@@ -51,20 +55,20 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
   },
   {
     id: 'uses',
-    head: () => 'Uses a month',
+    head: () => t('Uses a month'),
     sortBy: 'uses',
     isNumber: true,
-    cell: ({ item }) => String(Number(getUses(item).toFixed(2))),
-    how: () => 'As its form says: what was typed there, or what is usual for its kind.',
+    cell: ({ item }) => formatShort(getUses(item), 2),
+    how: () => t('As its form says: what was typed there, or what is usual for its kind.'),
   },
-  { id: 'place', head: () => 'Place', sortBy: 'place', cell: ({ place }) => place },
+  { id: 'place', head: () => t('Place'), sortBy: 'place', cell: ({ place }) => place },
   {
     id: 'width',
-    head: () => 'Width',
+    head: () => t('Width'),
     isNumber: true,
     kinds: CLOTHY,
     cell: ({ item }, { units }) => orEmpty(item.fabric?.widthMm, formatSize, units),
-    how: () => 'As its form says: what was typed there, or what is usual for its cloth.',
+    how: () => t('As its form says: what was typed there, or what is usual for its cloth.'),
   },
   {
     id: 'grammage',
@@ -74,27 +78,27 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     cell: ({ item }) => (item.fabric ? String(Math.round(item.fabric.grammageGsm)) : ''),
     how: ({ item }) =>
       item.fabric?.isCalibrated
-        ? 'Worked out from a piece of it that was measured.'
-        : 'As its form says: what was typed there, or the figure of its class.',
+        ? t('Worked out from a piece of it that was measured.')
+        : t('As its form says: what was typed there, or the figure of its class.'),
   },
   {
     id: 'mass',
-    head: () => 'Weight',
+    head: () => t('Weight'),
     isNumber: true,
     cell: ({ item, lot }, settings) => formatMassOf(item, lot, settings),
     how: ({ item, lot }, settings) =>
-      wordMeasures(item, lot, settings).find(({ name }) => name === 'Weight')?.how ?? 'As its form says.',
+      wordMeasures(item, lot, settings).find(({ name }) => name === 'Weight')?.how ?? t('As its form says.'),
   },
-  { id: 'form', head: () => 'Kept', cell: ({ lot }) => capitalise(wordForm(lot.form)) },
+  { id: 'form', head: () => t('Kept'), cell: ({ lot }) => capitalise(wordForm(lot.form)) },
   {
     id: 'washed',
-    head: () => 'Washed',
+    head: () => t('Washed'),
     kinds: CLOTHY,
-    cell: ({ lot }) => (lot.isWashed === true ? 'yes' : lot.isWashed === false ? 'not yet' : ''),
+    cell: ({ lot }) => (lot.isWashed === true ? t('yes') : lot.isWashed === false ? t('not yet') : ''),
   },
   {
     id: 'free',
-    head: () => 'Free',
+    head: () => t('Free'),
     isNumber: true,
     cell: ({ item, lot }, { units }) => {
       const reserved = getReserved(lot);
@@ -104,46 +108,54 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
       return formatAmount(Math.max(0, amount - reserved), unit, units);
     },
     how: ({ item, lot }, { units }) =>
-      `${wordAmount(item, lot, units)} less what is promised, ${formatAmount(getReserved(lot), getAmountUnit(item, lot), units)}.`,
+      t('{amount} less what is promised, {amount2}.', {
+        amount: wordAmount(item, lot, units),
+        amount2: formatAmount(getReserved(lot), getAmountUnit(item, lot), units),
+      }),
   },
   {
     id: 'promised',
-    head: () => 'Promised to',
+    head: () => t('Promised to'),
     cell: ({ lot, item, facets }) =>
       (lot.reserved ?? []).length > 0 ? (facets[FACETS_OF_KIND[item.kind].indexOf('promised')] ?? []).join(', ') : '',
   },
   {
     id: 'maker',
-    head: () => 'Publisher',
+    head: () => t('Publisher'),
     kinds: ['pattern'],
     cell: ({ item }) => item.pattern?.publisher ?? '',
   },
-  { id: 'sizes', head: () => 'Sizes', kinds: ['pattern'], cell: ({ item }) => item.pattern?.sizes ?? '' },
+  { id: 'sizes', head: () => t('Sizes'), kinds: ['pattern'], cell: ({ item }) => item.pattern?.sizes ?? '' },
   {
     id: 'tex',
-    head: () => 'Tex',
+    head: () => t('Tex'),
     isNumber: true,
     kinds: ['thread'],
     cell: ({ item }) => String(item.thread?.tex ?? ''),
-    how: () => 'Grams in a thousand metres: as typed, or worked out from its ticket or weight number.',
+    how: () => t('Grams in a thousand metres: as typed, or worked out from its ticket or weight number.'),
   },
   {
     id: 'since',
-    head: () => 'Last touched',
+    head: () => t('Last touched'),
     sortBy: 'since',
-    cell: ({ lot }) => day.format(lot.sinceMs),
-    how: () => 'The day of the last thing the daybook has of it.',
+    cell: ({ lot }) => writeDay()(lot.sinceMs),
+    how: () => t('The day of the last thing the daybook has of it.'),
   },
-  { id: 'tags', head: () => 'Tags', cell: ({ item }) => (item.tags ?? []).join(', ') },
-  { id: 'source', head: () => 'From', cell: ({ item }) => item.source ?? '' },
+  { id: 'tags', head: () => t('Tags'), cell: ({ item }) => (item.tags ?? []).join(', ') },
+  { id: 'source', head: () => t('From'), cell: ({ item }) => item.source ?? '' },
   {
     id: 'cost',
-    head: () => 'Cost',
+    head: () => t('Cost'),
     isNumber: true,
-    cell: ({ item }) => item.cost?.toFixed(2) ?? '',
-    how: () => 'As its form says.',
+    cell: ({ item }) => (item.cost === undefined ? '' : formatFixed(item.cost, 2)),
+    how: () => t('As its form says.'),
   },
-  { id: 'expires', head: () => 'Good until', cell: ({ lot }) => lot.expiresOn ?? '', how: () => 'As its form says.' },
+  {
+    id: 'expires',
+    head: () => t('Good until'),
+    cell: ({ lot }) => lot.expiresOn ?? '',
+    how: () => t('As its form says.'),
+  },
 ];
 
 const USUAL: readonly string[] = ['amount', 'what', 'uses', 'place'];

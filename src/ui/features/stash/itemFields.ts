@@ -21,6 +21,7 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import { formatAmount } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** What stands in the form's fields: text as it was typed. */
 export interface ItemFields {
@@ -168,7 +169,10 @@ export function parseNeeds(text: string, units: UnitSystem): ClothNeed[] | strin
     const length = parseLengthMm(long, units === 'metric' ? 'm' : 'yd');
     const width = parseLengthMm(wide, units === 'metric' ? 'cm' : 'in');
     if (!length.ok || !width.ok || length.value <= 0 || width.value <= 0)
-      return `“${line.trim()}” does not read. Try ${units === 'metric' ? 'M, lining: 1.2 m x 140 cm' : 'M, lining: 1 3/8 yd x 54 in'}.`;
+      return t('“{line}” does not read. Try {part}.', {
+        line: line.trim(),
+        part: units === 'metric' ? t('M, lining: 1.2 m x 140 cm') : t('M, lining: 1 3/8 yd x 54 in'),
+      });
     const [size = '', ...part] = of.split(',').map((one) => one.trim());
     needs.push({ size, part: part.join(', '), lengthMm: length.value, widthMm: width.value });
   }
@@ -211,7 +215,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
       weave: fabric.weave ?? '',
       print: fabric.print,
       width: size(fabric.widthMm),
-      grammage: `${Math.round(fabric.grammageGsm * 10) / 10} gsm`,
+      grammage: t('{grammageGsm} gsm', { grammageGsm: Math.round(fabric.grammageGsm * 10) / 10 }),
       hasNap: fabric.hasNap ?? false,
       stretch: orEmpty(fabric.stretchPercent, String),
     } satisfies Partial<ItemFields>);
@@ -256,7 +260,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
       hole: orEmpty(box.hangHoleMm, size),
       watts: orEmpty(box.watts, String),
       tapeWidth: orEmpty(box.tape?.widthMm, size),
-      tapeThickness: orEmpty(box.tape?.layerMm, (mm) => `${mm} mm`),
+      tapeThickness: orEmpty(box.tape?.layerMm, (mm) => t('{mm} mm', { mm })),
       isSoft: box.isSoft,
     } satisfies Partial<ItemFields>);
   return fields;

@@ -14,6 +14,7 @@ import type { Result } from '../../../core/result/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
 
 import { goesByLength, listUsualForms, parseNeeds, toFields, type ItemFields } from './itemFields.ts';
+import { t } from '../../language/index.ts';
 
 type FieldFaults = Partial<Record<keyof ItemFields, string>>;
 
@@ -67,8 +68,8 @@ class FormReader {
   size<E extends null | undefined>(
     name: keyof ItemFields,
     whenEmpty: E | 'needed',
-    metric = '12 cm',
-    imperial = '4 3/4 in',
+    metric = t('12 cm'),
+    imperial = t('4 3/4 in'),
   ) {
     return this.amount(
       name,
@@ -82,7 +83,7 @@ class FormReader {
     return this.amount(
       name,
       (text) => parseLengthMm(text, this.isMetric ? 'mm' : 'in'),
-      this.isMetric ? '8 mm' : '3/8 in',
+      this.isMetric ? t('8 mm') : t('3/8 in'),
       whenEmpty,
     );
   }
@@ -91,7 +92,7 @@ class FormReader {
     return this.amount(
       name,
       (text) => parseLengthMm(text, this.isMetric ? 'm' : 'yd'),
-      this.isMetric ? '3.4 m' : '2 1/2 yd',
+      this.isMetric ? t('3.4 m') : t('2 1/2 yd'),
       whenEmpty,
     );
   }
@@ -104,7 +105,7 @@ class FormReader {
     return this.amount(
       name,
       (text) => parseMassG(text, this.isMetric ? 'g' : 'oz'),
-      this.isMetric ? '120 g' : '4 oz',
+      this.isMetric ? t('120 g') : t('4 oz'),
       whenEmpty,
     );
   }
@@ -143,14 +144,14 @@ function readCloth(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketc
   const isMetric = units === 'metric';
   sketch.cloth = fields.cloth;
   sketch.fibre = reader.text('fibre')?.toLowerCase();
-  if (reader.isChanged('fibre') && sketch.fibre === '') reader.faults.fibre = 'Such as cotton, linen or wool.';
+  if (reader.isChanged('fibre') && sketch.fibre === '') reader.faults.fibre = t('Such as cotton, linen or wool.');
   sketch.weave = reader.text('weave')?.toLowerCase();
   sketch.print = fields.print;
-  sketch.widthMm = reader.size('width', undefined, '140 cm', '54 in');
+  sketch.widthMm = reader.size('width', undefined, t('140 cm'), t('54 in'));
   sketch.grammageGsm = reader.amount(
     'grammage',
     (text) => parseGrammage(text, 'gsm'),
-    isMetric ? '185 gsm' : '5.5 oz',
+    isMetric ? t('185 gsm') : t('5.5 oz'),
     undefined,
   );
   if (reader.isChanged('hasNap')) sketch.hasNap = fields.hasNap;
@@ -162,7 +163,7 @@ function readBox(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketch>
   const figures = findType(fields.type, kind);
   sketch.type = reader.text('type')?.toLowerCase();
   if (fields.type.trim() === '')
-    reader.faults.type = kind === 'tool' ? 'Such as ruler or scissors.' : 'Such as zips or buttons.';
+    reader.faults.type = kind === 'tool' ? t('Such as ruler or scissors.') : t('Such as zips or buttons.');
   sketch.size = reader.text('size');
   // Where the type is not one that is known, its size must be said.
   const whenEmpty = figures || kind === 'kit' ? undefined : ('needed' as const);
@@ -202,11 +203,11 @@ export function readFields(
   const { faults } = reader;
   const { kind } = fields;
   const sketch: Mutable<Sketch> = { kind, name: fields.name.trim(), notes: fields.notes };
-  if (sketch.name === '') faults.name = 'Give it a name that you will look for.';
+  if (sketch.name === '') faults.name = t('Give it a name that you will look for.');
   if (reader.isChanged('colour')) sketch.colours = [fields.colour, ...(base?.item.colours.slice(1) ?? [])];
   const uses = Number(fields.usesPerMonth.replace(',', '.'));
   if (fields.usesPerMonth.trim() === '' || !(uses >= 0 && uses <= 1000))
-    faults.usesPerMonth = 'A number such as 2, or 0.5 for every other month.';
+    faults.usesPerMonth = t('A number such as 2, or 0.5 for every other month.');
   else if (reader.isChanged('usesPerMonth')) sketch.usesPerMonth = uses;
   sketch.stationId = fields.stationId as StationId;
   if (reader.isChanged('otherStationIds'))
@@ -217,7 +218,7 @@ export function readFields(
   sketch.source = reader.text('source');
   sketch.cost = reader.number('cost', '24.50', null);
   if (reader.isChanged('washed')) sketch.isWashed = fields.washed === '' ? null : fields.washed === 'yes';
-  if (fields.expiresOn !== '' && !DAY_PATTERN.test(fields.expiresOn)) faults.expiresOn = 'A day such as 2027-05-31.';
+  if (fields.expiresOn !== '' && !DAY_PATTERN.test(fields.expiresOn)) faults.expiresOn = t('A day such as 2027-05-31.');
   else if (reader.isChanged('expiresOn') && (base || fields.expiresOn !== ''))
     sketch.expiresOn = fields.expiresOn === '' ? null : fields.expiresOn;
 
@@ -231,10 +232,10 @@ export function readFields(
       sketch.areaMm2 = reader.amount(
         'area',
         (text) => parseArea(text, units),
-        units === 'metric' ? '0.6 m²' : '0.7 sq yd',
+        units === 'metric' ? t('0.6 m²') : t('0.7 sq yd'),
         'needed',
       );
-    else sketch.cutMm = reader.size('cutSize', 'needed', '6.35 cm', '2 1/2 in');
+    else sketch.cutMm = reader.size('cutSize', 'needed', t('6.35 cm'), t('2 1/2 in'));
   }
   if (kind === 'pattern') {
     sketch.number = reader.whole<undefined>('number', '214', 'needed');
@@ -254,7 +255,7 @@ export function readFields(
   if (kind === 'thread') {
     sketch.fibre = reader.text('fibre')?.toLowerCase();
     sketch.use = reader.text('use')?.toLowerCase();
-    if (fields.use.trim() === '') faults.use = 'Such as general or topstitching.';
+    if (fields.use.trim() === '') faults.use = t('Such as general or topstitching.');
     const value = reader.number('threadNumber', '27', 'needed');
     const isSame = !reader.isChanged('threadNumber') && !reader.isChanged('threadSystem');
     const system = THREAD_NUMBERS.includes(fields.threadSystem) ? fields.threadSystem : 'tex';
@@ -282,7 +283,7 @@ export function readFields(
       unit === 'length'
         ? reader.length('restock', null)
         : unit === 'area'
-          ? reader.amount('restock', (text) => parseArea(text, units), '0.5 m²', null)
+          ? reader.amount('restock', (text) => parseArea(text, units), t('0.5 m²'), null)
           : reader.whole('restock', '2', null);
   }
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };

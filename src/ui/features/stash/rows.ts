@@ -16,6 +16,7 @@ import {
 } from '../../../core/records/index.ts';
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
 import { wordClass } from '../../text/index.ts';
+import { getLanguage, perLanguage } from '../../language/index.ts';
 
 /** A line of the stash, with what it can be narrowed and sorted by. */
 export interface StashRow {
@@ -281,20 +282,20 @@ export function narrowRows(
   return { rows: kept, counts: Object.fromEntries(facets.map((facet, f) => [facet, counts[f]!])) };
 }
 
-const collator = new Intl.Collator('en', { numeric: true });
+const collator = perLanguage(() => new Intl.Collator(getLanguage(), { numeric: true }));
 
 function getSortAmount({ item, lot }: StashRow): number {
   return item.pattern ? item.pattern.number : getAmount(item, lot);
 }
 
 const COMPARE: Record<SortBy, (a: StashRow, b: StashRow) => number> = {
-  name: (a, b) => collator.compare(a.item.name, b.item.name),
+  name: (a, b) => collator().compare(a.item.name, b.item.name),
   colour: (a, b) => a.wheelKey - b.wheelKey,
   amount: (a, b) => getSortAmount(a) - getSortAmount(b),
-  what: (a, b) => collator.compare(getWhat(a.item), getWhat(b.item)),
+  what: (a, b) => collator().compare(getWhat(a.item), getWhat(b.item)),
   uses: (a, b) => getUses(a.item) - getUses(b.item),
   // What has no home comes last, it is what one looks for least often by place.
-  place: (a, b) => Number(a.place === '') - Number(b.place === '') || collator.compare(a.place, b.place),
+  place: (a, b) => Number(a.place === '') - Number(b.place === '') || collator().compare(a.place, b.place),
   since: (a, b) => a.lot.sinceMs - b.lot.sinceMs,
 };
 
@@ -325,7 +326,7 @@ export function groupRows(rows: readonly StashRow[], kind: Kind, by: Facet | nul
   }
   let index = 0;
   return [...groups]
-    .toSorted(([a], [b]) => Number(a === '') - Number(b === '') || collator.compare(a, b))
+    .toSorted(([a], [b]) => Number(a === '') - Number(b === '') || collator().compare(a, b))
     .flatMap(([value, members]): TableLine[] => [
       { type: 'head', value, count: members.length },
       ...members.map((row): TableLine => ({ type: 'row', row, index: index++ })),

@@ -17,6 +17,7 @@ import { useHousehold, world } from '../../state/app.ts';
 import { useHabits } from '../../state/habits.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** While it is typed; what is taken in has ids of its own. */
 const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
@@ -80,9 +81,9 @@ export function useRead(text: string, { kind, kindSaid, meant }: Said) {
 
 /** An amount in the measure that was meant: pieces for pieces, a weight for a weight, else a length. */
 function exampleLike(text: string, isMetric: boolean): string {
-  if (/\b(?:pieces?|pcs?|packets?|spools?|lengths|pairs?)\b/iu.test(text)) return '24 pieces';
-  if (/\d\s*(?:mg|g|kg|oz|lbs?)$/iu.test(text)) return isMetric ? '350 g' : '12 oz';
-  return isMetric ? '3.4m' : '2 1/2 yd';
+  if (/\b(?:pieces?|pcs?|packets?|spools?|lengths|pairs?)\b/iu.test(text)) return t('24 pieces');
+  if (/\d\s*(?:mg|g|kg|oz|lbs?)$/iu.test(text)) return isMetric ? t('350 g') : t('12 oz');
+  return isMetric ? '3.4m' : t('2 1/2 yd');
 }
 
 /** What keeps a line from being taken in; null for nothing. */
@@ -91,10 +92,10 @@ export function wordProblem({ heap, line, sketch, made }: ReadThing, units: Unit
   const isHeap = made.ok && made.value.lot.heap !== undefined;
   const { faults } = line;
   if (faults[0]) return wordAmountFault(faults[0], exampleLike(faults[0].text, isMetric));
-  if (sketch.name === undefined) return 'Say what it is, too.';
+  if (sketch.name === undefined) return t('Say what it is, too.');
   if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
-    return `Say how long it is, such as ${isMetric ? '3.4m' : '2 1/2 yd'}.`;
-  if (heap && made.ok && !isHeap) return 'Things of that kind are not measured so: say how many pieces.';
+    return t('Say how long it is, such as {part}.', { part: isMetric ? '3.4m' : t('2 1/2 yd') });
+  if (heap && made.ok && !isHeap) return t('Things of that kind are not measured so: say how many pieces.');
   return made.ok ? null : made.fault.map(wordRecordFault).join('; ');
 }
 

@@ -6,6 +6,7 @@ import { AreaField } from '../../components/fields.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { FormFrame } from './FormFrame.tsx';
+import { t } from '../../language/index.ts';
 
 const MOST = 20;
 
@@ -23,9 +24,9 @@ export function ChoresForm({ item, lot, onDone }: ChoresFormProps) {
   const read = lines.map((line) => ({ line, said: parseChoreLine(line) }));
   const bad = read.find(({ said }) => !said.ok);
   const fault = bad
-    ? `“${bad.line.trim()}” does not read: write oil every 8 h, or service every 12 months.`
+    ? t('“{line}” does not read: write oil every 8 h, or service every 12 months.', { line: bad.line.trim() })
     : lines.length > MOST
-      ? `At most ${MOST}.`
+      ? t('At most {most}.', { most: MOST })
       : undefined;
   const keep = () => {
     if (fault) return undefined;
@@ -42,22 +43,25 @@ export function ChoresForm({ item, lot, onDone }: ChoresFormProps) {
         },
       ];
     });
-    return act((now) => createSaveChores(now, lot.id, chores), `${item.name}: it comes round under The year.`).then(
-      (isDone) => {
-        if (isDone) onDone();
-      },
-    );
+    return act(
+      (now) => createSaveChores(now, lot.id, chores),
+      t('{name}: it comes round under The year.', { name: item.name }),
+    ).then((isDone) => {
+      if (isDone) onDone();
+    });
   };
   return (
-    <FormFrame title="What comes round" save="Keep" onDone={onDone} onSave={keep}>
+    <FormFrame title={t('What comes round')} save={t('Keep')} onDone={onDone} onSave={keep}>
       <AreaField
-        label="What is to be done, a line each"
+        label={t('What is to be done, a line each')}
         rows={4}
         maxLength={2000}
         autoFocus
         value={text}
         fault={fault}
-        hint="Such as oil every 8 h, clean out the lint every week, service every 12 months. Hours are counted by the sewing steps that you finish. The maker’s booklet knows best."
+        hint={t(
+          'Such as oil every 8 h, clean out the lint every week, service every 12 months. Hours are counted by the sewing steps that you finish. The maker’s booklet knows best.',
+        )}
         onChange={({ target }) => setText(target.value)}
       />
     </FormFrame>

@@ -11,6 +11,7 @@ import { wordActFault, wordAmountFault } from '../../text/index.ts';
 import { wordRest } from '../../text/rest.ts';
 import { createCut } from '../../../core/acts/index.ts';
 import { judgeRest } from '../../../core/suppose/index.ts';
+import { t } from '../../language/index.ts';
 
 /** What things were cut for, are promised to or are gathered for; the newest first. */
 function listProjects(household: Household, events: readonly DaybookEvent[]): string[] {
@@ -43,9 +44,9 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const present = lot.lengthMm ?? 0;
   const promised = reserved.filter((one) => one.id !== forId).reduce((sum, one) => sum + one.amount, 0);
   const fault = !parsed.ok
-    ? wordAmountFault(parsed.fault, units === 'metric' ? '80 cm' : '2 1/2 yd')
+    ? wordAmountFault(parsed.fault, units === 'metric' ? t('80 cm') : t('2 1/2 yd'))
     : parsed.value <= 0
-      ? wordAmountFault({ code: 'zero', text }, units === 'metric' ? '80 cm' : '2 1/2 yd')
+      ? wordAmountFault({ code: 'zero', text }, units === 'metric' ? t('80 cm') : t('2 1/2 yd'))
       : parsed.value > present + 0.5
         ? wordActFault({ code: 'more-than-there-is', available: present }, units)
         : parsed.value > present - promised + 0.5
@@ -74,7 +75,7 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
                 tone: 'done',
                 text: restWords,
                 canUndo: true,
-                offer: { label: 'Its ticket', take: () => show({ type: 'lot', id: lot.id }) },
+                offer: { label: t('Its ticket'), take: () => show({ type: 'lot', id: lot.id }) },
               });
           },
         );
@@ -83,21 +84,22 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
     >
       <TextField
         ref={input}
-        label="How much to cut"
+        label={t('How much to cut')}
         value={text}
         fault={isTried || (text !== '' && parsed.ok) ? (fault ?? undefined) : undefined}
         hint={
           parsed.ok && fault === null
             ? present - parsed.value < 0.5
-              ? 'All of it; then it is used up.'
-              : restWords || `Leaves ${formatClothLength(present - parsed.value, units)}.`
-            : `There are ${formatClothLength(present, units)}.`
+              ? t('All of it; then it is used up.')
+              : restWords ||
+                t('Leaves {clothLength}.', { clothLength: formatClothLength(present - parsed.value, units) })
+            : t('There are {clothLength}.', { clothLength: formatClothLength(present, units) })
         }
         onChange={(event) => setText(event.target.value)}
       />
       {reserved.length > 0 && (
-        <SelectField label="For" value={forId} onChange={(event) => setForId(event.target.value)}>
-          <option value="">something else: what is promised stays</option>
+        <SelectField label={t('For')} value={forId} onChange={(event) => setForId(event.target.value)}>
+          <option value="">{t('something else: what is promised stays')}</option>
           {reserved.map((one) => (
             <option key={one.id} value={one.id}>
               {`${nameOfPromise(household, one)} (${formatClothLength(one.amount, units)})`}
@@ -108,8 +110,8 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
       {forId === '' && (
         <>
           <TextField
-            label="For which project"
-            placeholder="if you like"
+            label={t('For which project')}
+            placeholder={t('if you like')}
             of="events.forWhat"
             list="cut-projects"
             value={forWhat}
@@ -124,9 +126,9 @@ export function CutForm({ lot, onDone }: { lot: Lot; onDone: () => void }) {
       )}
       <div className="mt-3 grid grid-cols-2 gap-2">
         <Button look="strong" type="submit">
-          Cut
+          {t('Cut')}
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>{t('Leave it')}</Button>
       </div>
     </Form>
   );

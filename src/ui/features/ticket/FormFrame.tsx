@@ -1,5 +1,6 @@
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
+import { t } from '../../language/index.ts';
 
 /** A small form that opens below the acts of a ticket. */
 export function FormFrame({
@@ -29,7 +30,7 @@ export function FormFrame({
         <Button look="strong" type="submit">
           {save}
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>{t('Leave it')}</Button>
       </div>
     </Form>
   );

@@ -12,9 +12,13 @@ import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
 import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const HOW =
-  'From how it was measured, what is usual for things of its kind, and what was listed out of it since; each of these would be as much.';
+const HOW = perLanguage(() =>
+  t(
+    'From how it was measured, what is usual for things of its kind, and what was listed out of it since; each of these would be as much.',
+  ),
+);
 
 /** How much of a heap there is, measured anew; and things that are listed out of it, one line each. */
 export function HeapPanel({ item, lot }: { item: Item; lot: Lot }) {
@@ -22,10 +26,10 @@ export function HeapPanel({ item, lot }: { item: Item; lot: Lot }) {
   const { units } = settings;
   const measures = describeHeap(item, lot, settings);
   return (
-    <section aria-label="Heap" className="stitched-t mt-4 pt-3">
-      <h3 className="font-bold">A heap that nobody has listed yet</h3>
-      <p className="text-sm text-stone" {...explained(HOW)}>
-        About {wordHeapMeasures(measures, units)}.
+    <section aria-label={t('Heap')} className="stitched-t mt-4 pt-3">
+      <h3 className="font-bold">{t('A heap that nobody has listed yet')}</h3>
+      <p className="text-sm text-stone" {...explained(HOW())}>
+        {t('About {heapMeasures}.', { heapMeasures: wordHeapMeasures(measures, units) })}
       </p>
       <ListOut item={item} lot={lot} />
       <MeasureAnew lot={lot} ways={measures} />
@@ -88,16 +92,23 @@ function ListOut({ item, lot }: { item: Item; lot: Lot }) {
     const birth = { itemId: item.id, lotId: lot.id, nowMs: world.nowMs(), stationId: item.stationId };
     const sketch = { ...line.sketch, kind: item.kind };
     const made = completeSketch(sketch, { ...birth, settings: household.settings });
-    if (line.faults[0]) return wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : '2 1/2 yd');
-    if (sketch.name === undefined) return 'Say what it is.';
-    if (item.kind === 'fabric' && sketch.lengthMm === undefined) return 'Say how long it is, too.';
+    if (line.faults[0]) return wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : t('2 1/2 yd'));
+    if (sketch.name === undefined) return t('Say what it is.');
+    if (item.kind === 'fabric' && sketch.lengthMm === undefined) return t('Say how long it is, too.');
     if (!made.ok) return made.fault.map(wordRecordFault).join('; ');
     const { item: thing, lot: one } = withNewIds(made.value);
-    const words = `${thing.name} is listed: ${wordAmount(thing, one, units)}.`;
+    const words = t('{thing} is listed: {amount}.', { thing: thing.name, amount: wordAmount(thing, one, units) });
     return (await act((now) => createListOut(now, lot.id, thing, one, world.nowMs()), words)) ? null : REFUSED;
   };
   return (
-    <OneField name="One out of it" label="List one out of it" send="List it" maxLength={300} isEndless onSend={list} />
+    <OneField
+      name={t('One out of it')}
+      label={t('List one out of it')}
+      send={t('List it')}
+      maxLength={300}
+      isEndless
+      onSend={list}
+    />
   );
 }
 
@@ -113,16 +124,16 @@ function MeasureAnew({ lot, ways }: MeasureAnewProps) {
   const [by, setBy] = useState<HeapWay>(lot.heap?.by ?? 'pieces');
   const correct = async (text: string) => {
     const read = readMeasure(by, text, units);
-    if (!read.ok) return wordAmountFault(read.fault, MEASURE_EXAMPLES[by][units === 'metric' ? 0 : 1]);
+    if (!read.ok) return wordAmountFault(read.fault, MEASURE_EXAMPLES()[by][units === 'metric' ? 0 : 1]);
     const make = (now: Household) => createCorrectHeap(now, lot.id, by, read.value, world.nowMs());
-    return (await act(make, 'Measured anew.')) ? null : REFUSED;
+    return (await act(make, t('Measured anew.'))) ? null : REFUSED;
   };
   return (
-    <OneField name="Measure it anew" label="It is" send="Set" maxLength={20} onSend={correct}>
-      <SelectField label="Measured anew by" value={by} onChange={(event) => setBy(event.target.value as HeapWay)}>
+    <OneField name={t('Measure it anew')} label={t('It is')} send={t('Set')} maxLength={20} onSend={correct}>
+      <SelectField label={t('Measured anew by')} value={by} onChange={(event) => setBy(event.target.value as HeapWay)}>
         {able.map((way) => (
           <option key={way} value={way}>
-            {HEAP_WAY_WORDS[way]}
+            {HEAP_WAY_WORDS()[way]}
           </option>
         ))}
       </SelectField>

@@ -4,19 +4,20 @@ import { formatCode } from '../../../core/labels/index.ts';
 import type { Label } from '../../../core/records/index.ts';
 import { explained } from '../../components/explained.ts';
 import { Row } from '../../components/fields.tsx';
+import { t } from '../../language/index.ts';
 
 /** The label of what the ticket is of, and the way to print it. */
 export function LabelRow({ label, of }: { label: Label | null; of: string }) {
   return (
-    <Row name="Label">
+    <Row name={t('Label')}>
       <Link
         to={`/labels?of=${encodeURIComponent(of)}`}
         className="text-woad underline underline-offset-4"
-        {...explained('The code that it bears, and when it was printed.')}
+        {...explained(t('The code that it bears, and when it was printed.'))}
       >
         {typeof label?.printedAtMs === 'number'
-          ? `${formatCode(label.code)}, ${format(label.printedAtMs, 'd MMM yyyy')}`
-          : 'print one'}
+          ? `${formatCode(label.code)}, ${format(label.printedAtMs, t('d MMM yyyy'))}`
+          : t('print one')}
       </Link>
     </Row>
   );

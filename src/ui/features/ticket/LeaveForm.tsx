@@ -10,13 +10,14 @@ import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordAmount, wordAmountFault } from '../../text/index.ts';
 import { WAYS_OUT, type WayOut, createGone, createLend, createNotFound, createUse } from '../../../core/acts/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
-const WAY_WORDS: Record<WayOut, string> = {
-  usedUp: 'All of it is used up',
-  gaveAway: 'Given away',
-  sold: 'Sold',
-  threwOut: 'Thrown out',
-};
+const WAY_WORDS = perLanguage((): Record<WayOut, string> => ({
+  usedUp: t('All of it is used up'),
+  gaveAway: t('Given away'),
+  sold: t('Sold'),
+  threwOut: t('Thrown out'),
+}));
 
 /** Some of it is used; it is lent, missing, or leaves for good. Each is one line in the daybook and one undo. */
 export function LeaveForm({
@@ -35,7 +36,7 @@ export function LeaveForm({
   const [who, setWho] = useState('');
   const [back, setBack] = useState('');
   const [isInRepair, setInRepair] = useState(false);
-  const dayFault = back.trim() === '' || DAY_PATTERN.test(back.trim()) ? undefined : 'A day such as 2027-05-31.';
+  const dayFault = back.trim() === '' || DAY_PATTERN.test(back.trim()) ? undefined : t('A day such as 2027-05-31.');
   const [fault, setFault] = useState('');
   const parts = useMemo(
     () => listAccessories(household, item.id).filter(({ state }) => state !== 'lent'),
@@ -51,17 +52,17 @@ export function LeaveForm({
   const use = () => {
     const parsed = parseAmountIn(amount, unit, units);
     if (!parsed.ok) {
-      setFault(wordAmountFault(parsed.fault, unit === 'area' ? '0.2 m²' : '6'));
+      setFault(wordAmountFault(parsed.fault, unit === 'area' ? t('0.2 m²') : '6'));
       return undefined;
     }
     return finish((now) => createUse(now, lot.id, parsed.value, world.nowMs()));
   };
   return (
-    <section aria-label="It leaves" className="space-y-3">
+    <section aria-label={t('It leaves')} className="space-y-3">
       {isByPiece && (
         <Form className="flex items-start gap-2" onSend={use}>
           <TextField
-            label={`Used of ${wordAmount(item, lot, units)}`}
+            label={t('Used of {amount}', { amount: wordAmount(item, lot, units) })}
             inputMode="decimal"
             value={amount}
             fault={fault || undefined}
@@ -71,7 +72,7 @@ export function LeaveForm({
             }}
           />
           <Button type="submit" className="mt-5 shrink-0">
-            Used
+            {t('Used')}
           </Button>
         </Form>
       )}
@@ -85,22 +86,27 @@ export function LeaveForm({
             return finish((now) => createLend(now, lot.id, who, world.nowMs(), terms));
           }}
         >
-          <TextField label="Lent to" of="lots.lentTo" value={who} onChange={(event) => setWho(event.target.value)} />
           <TextField
-            label="Back by"
+            label={t('Lent to')}
+            of="lots.lentTo"
+            value={who}
+            onChange={(event) => setWho(event.target.value)}
+          />
+          <TextField
+            label={t('Back by')}
             placeholder={toDay(addDays(world.nowMs(), 30))}
             value={back}
             fault={dayFault}
             onChange={(event) => setBack(event.target.value)}
           />
           <CheckField
-            label="To be mended"
+            label={t('To be mended')}
             checked={isInRepair}
             onChange={({ target }) => setInRepair(target.checked)}
           />
           {parts.length > 0 && (
             <fieldset className="col-span-2">
-              <legend className="text-sm text-stone">Goes along</legend>
+              <legend className="text-sm text-stone">{t('Goes along')}</legend>
               {parts.map((one) => (
                 <CheckField
                   key={one.id}
@@ -114,14 +120,14 @@ export function LeaveForm({
             </fieldset>
           )}
           <Button type="submit" disabled={who.trim() === ''}>
-            {isInRepair ? 'It is away' : 'Lend'}
+            {isInRepair ? t('It is away') : t('Lend')}
           </Button>
         </Form>
       )}
       <div className="grid grid-cols-2 gap-2">
         {WAYS_OUT.map((way) => (
           <Button key={way} onClick={() => void finish((now) => createGone(now, lot.id, way, world.nowMs()))}>
-            {WAY_WORDS[way]}
+            {WAY_WORDS()[way]}
           </Button>
         ))}
         {lot.away !== 'missing' && lot.state !== 'digital' && (
@@ -129,12 +135,12 @@ export function LeaveForm({
             className="col-span-2"
             onClick={() => void finish((now) => createNotFound(now, lot.id, world.nowMs()))}
           >
-            I cannot find it
+            {t('I cannot find it')}
           </Button>
         )}
       </div>
       <Button look="quiet" data-key="escape" onClick={onDone}>
-        Leave it
+        {t('Leave it')}
       </Button>
     </section>
   );

@@ -20,6 +20,7 @@ import { getLotsByItem } from '../../state/derived.ts';
 import { FormFrame } from './FormFrame.tsx';
 import { capitalise, wordAmount, wordAmountFault, wordForm, wordHolder } from '../../text/index.ts';
 import { createSaveItem, createWrap } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 const LeaveForm = lazy(async () => ({ default: (await import('./LeaveForm.tsx')).LeaveForm }));
 const ReserveForm = lazy(async () => ({ default: (await import('./ReserveForm.tsx')).ReserveForm }));
@@ -98,12 +99,12 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
   const fault = parsed.ok
     ? parsed.value > 0
       ? undefined
-      : 'It must be more than nothing.'
+      : t('It must be more than nothing.')
     : wordAmountFault(parsed.fault, isCounted ? '2' : units === 'metric' ? '0.6' : '1/2');
   return (
     <FormFrame
-      title="Another piece of it"
-      save="Add"
+      title={t('Another piece of it')}
+      save={t('Add')}
       onDone={onDone}
       onSave={() => {
         setTried(true);
@@ -120,14 +121,14 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
         return edit(
           household,
           (from) => createSaveItem(from, item, [made]),
-          `Another piece of ${item.name} is in.`,
+          t('Another piece of {name} is in.', { name: item.name }),
         ).then((isDone) => {
           if (isDone) show({ type: 'lot', id });
         });
       }}
     >
       {item.thread && (
-        <SelectField label="Wound on" value={holder} onChange={(event) => setHolder(event.target.value as Holder)}>
+        <SelectField label={t('Wound on')} value={holder} onChange={(event) => setHolder(event.target.value as Holder)}>
           {HOLDERS.map((one) => (
             <option key={one} value={one}>
               {capitalise(wordHolder(one))}
@@ -136,14 +137,14 @@ function AnotherLot({ household, item, lot, onDone }: LotProps & { onDone: () =>
         </SelectField>
       )}
       <TextField
-        label={isCounted ? 'How many' : 'How much'}
+        label={isCounted ? t('How many') : t('How much')}
         autoFocus
         value={text}
         fault={isTried || (text !== '' && !parsed.ok) ? fault : undefined}
         onChange={(event) => setText(event.target.value)}
       />
       {item.forms.length > 1 && (
-        <SelectField label="Kept" value={form} onChange={(event) => setForm(event.target.value as StowForm)}>
+        <SelectField label={t('Kept')} value={form} onChange={(event) => setForm(event.target.value as StowForm)}>
           {item.forms.map((one) => (
             <option key={one} value={one}>
               {capitalise(wordForm(one))}
@@ -163,9 +164,11 @@ function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => v
     .flatMap((id) => household.lots.get(id) ?? [])
     .filter((one) => one.id !== lot.id && one.state !== 'with');
   return (
-    <section aria-label="Wrap it with another" className="border-l-4 border-woad bg-linen p-3">
-      <h3 className="font-bold">Wrap it with</h3>
-      {offered.length === 0 && <p className="mt-1">There is no other lot of this cloth. Put it in a place instead.</p>}
+    <section aria-label={t('Wrap it with another')} className="border-l-4 border-woad bg-linen p-3">
+      <h3 className="font-bold">{t('Wrap it with')}</h3>
+      {offered.length === 0 && (
+        <p className="mt-1">{t('There is no other lot of this cloth. Put it in a place instead.')}</p>
+      )}
       <ul>
         {offered.map((one) => {
           const other = household.items.get(one.itemId)!;
@@ -185,7 +188,7 @@ function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => v
         })}
       </ul>
       <Button look="quiet" onClick={onDone}>
-        Leave it
+        {t('Leave it')}
       </Button>
     </section>
   );
@@ -197,12 +200,12 @@ function AlikeForm({ household, item, lot, onDone }: LotProps & { onDone: () => 
   const fault = parsed.ok
     ? parsed.value >= 1 && parsed.value <= 200
       ? undefined
-      : 'Between 1 and 200.'
+      : t('Between 1 and 200.')
     : wordAmountFault(parsed.fault, '10');
   return (
     <FormFrame
-      title="More of the same"
-      save="Add them"
+      title={t('More of the same')}
+      save={t('Add them')}
       onDone={onDone}
       onSave={() => {
         if (!parsed.ok || fault !== undefined) return undefined;
@@ -212,16 +215,16 @@ function AlikeForm({ household, item, lot, onDone }: LotProps & { onDone: () => 
         return edit(
           household,
           (from) => createSaveItem(from, item, made),
-          `${parsed.value} more of ${item.name} are in.`,
+          t('{parsed} more of {name} are in.', { parsed: parsed.value, name: item.name }),
         ).then((isDone) => isDone && onDone());
       }}
     >
       <TextField
-        label="How many more"
+        label={t('How many more')}
         autoFocus
         value={text}
         fault={fault}
-        hint="Each as large as this one"
+        hint={t('Each as large as this one')}
         onChange={(event) => setText(event.target.value)}
       />
     </FormFrame>

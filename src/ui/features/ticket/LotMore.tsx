@@ -11,6 +11,7 @@ import { getTree } from '../../state/derived.ts';
 import { addScrap } from './addScrap.ts';
 import type { Asked, LotProps } from './LotAsked.tsx';
 import { createThreaded, createWash } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 const YearActs = lazy(async () => ({ default: (await import('./YearActs.tsx')).YearActs }));
 
@@ -29,14 +30,14 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
   const isLength = item.kind === 'fabric' && !lot.heap && lot.lengthMm !== undefined;
   const unit = lot.placeId ? getAncestor(getTree(household), lot.placeId, 'unit') : null;
   return (
-    <section aria-label="More to do with it" className="stitched-t mt-4 pt-3">
+    <section aria-label={t('More to do with it')} className="stitched-t mt-4 pt-3">
       <div className="flex flex-wrap gap-x-5 gap-y-1">
         <Button look="quiet" data-key="r" onClick={() => onAsk('reserve')}>
-          Promise it to something <kbd className="font-normal">R</kbd>
+          {t('Promise it to something')} <kbd className="font-normal">R</kbd>
         </Button>
         {isCloth && !lot.heap && item.scrap?.cut !== 'square' && (
           <Button look="quiet" onClick={() => onAsk('cutUp')}>
-            Cut it up
+            {t('Cut it up')}
           </Button>
         )}
         {isLength && <LengthActs household={household} item={item} lot={lot} onAsk={onAsk} />}
@@ -45,22 +46,22 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
             look="quiet"
             onClick={() => void act((now) => createThreaded(now, lot.isThreaded ? null : lot.id, world.nowMs()))}
           >
-            {lot.isThreaded ? 'It is off the machine' : 'The machine is threaded with it'}
+            {lot.isThreaded ? t('It is off the machine') : t('The machine is threaded with it')}
           </Button>
         )}
         {isCloth && lot.isWashed !== true && (
           <Button look="quiet" onClick={() => void act((now) => createWash(now, lot.id, world.nowMs()))}>
-            It is washed now
+            {t('It is washed now')}
           </Button>
         )}
         <Suspense>
           <YearActs lot={lot} item={item} onChores={() => onAsk('chores')} />
         </Suspense>
         <Button look="quiet" data-key="x" onClick={() => onAsk('leave')}>
-          Used, lent, given, gone <kbd className="font-normal">X</kbd>
+          {t('Used, lent, given, gone')} <kbd className="font-normal">X</kbd>
         </Button>
         <Button look="quiet" onClick={() => onAsk('lot')}>
-          Another piece of it
+          {t('Another piece of it')}
         </Button>
         {item.kind === 'fabric' && (
           <Button
@@ -71,39 +72,39 @@ export function LotMore({ household, item, lot, onAsk }: LotProps & { onAsk: (as
               })
             }
           >
-            A scrap of it, wrapped with it
+            {t('A scrap of it, wrapped with it')}
           </Button>
         )}
         {isCloth &&
           (lot.state === 'with' ? (
             <Button look="quiet" onClick={() => void takeOut(lot.id)}>
-              Unwrap it
+              {t('Unwrap it')}
             </Button>
           ) : (
             <Button look="quiet" onClick={() => onAsk('wrap')}>
-              Wrap it with another
+              {t('Wrap it with another')}
             </Button>
           ))}
         <Button look="quiet" data-key="d" onClick={() => show({ type: 'newItem', kind: item.kind, like: lot.id })}>
-          Another like this <kbd className="font-normal">D</kbd>
+          {t('Another like this')} <kbd className="font-normal">D</kbd>
         </Button>
         <Button look="quiet" onClick={() => onAsk('alike')}>
-          More of the same
+          {t('More of the same')}
         </Button>
         <Button look="quiet" onClick={() => onAsk('merge')}>
-          Do I have it twice?
+          {t('Do I have it twice?')}
         </Button>
         {(lot.placeId ?? lot.homeId) !== undefined && (
-          <WishButton wish={{ kind: 'stays', lotIds: [lot.id] }}>Plans leave it where it is</WishButton>
+          <WishButton wish={{ kind: 'stays', lotIds: [lot.id] }}>{t('Plans leave it where it is')}</WishButton>
         )}
         {lot.placeId !== undefined && (
           <Button look="quiet" onClick={() => void mend()}>
-            Plan the rest around it
+            {t('Plan the rest around it')}
           </Button>
         )}
         {unit && (
           <WishButton wish={{ kind: 'notIn', lotIds: [lot.id], placeId: unit.id }}>
-            {`Plans never put it into ${unit.name}`}
+            {t('Plans never put it into {unit}', { unit: unit.name })}
           </WishButton>
         )}
       </div>
@@ -118,13 +119,13 @@ function LengthActs({ household, item, lot, onAsk }: LotProps & { onAsk: (asked:
   return (
     <>
       <Button look="quiet" onClick={() => onAsk('makeable')}>
-        What could be made of it?
+        {t('What could be made of it?')}
       </Button>
       <Link className={linkClass} to={`/projects/sums?backWidth=${width}&boundWidth=${width}`}>
-        Sums for it
+        {t('Sums for it')}
       </Link>
       <Button look="quiet" onClick={() => onAsk('shape')}>
-        Flaws and shape
+        {t('Flaws and shape')}
       </Button>
     </>
   );

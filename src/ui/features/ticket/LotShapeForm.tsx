@@ -9,6 +9,7 @@ import { FlawsField } from '../../components/FlawsField.tsx';
 import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { edit } from '../../state/hands.ts';
 import { FormFrame } from './FormFrame.tsx';
+import { t } from '../../language/index.ts';
 
 interface LotShapeFormProps {
   readonly household: Household;
@@ -28,14 +29,16 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
   const read = parseLengthMm(width, units === 'metric' ? 'cm' : 'in');
   const widthMm = width.trim() === '' ? null : read.ok && read.value >= 10 ? read.value : undefined;
   const widthFault =
-    widthMm === undefined || (widthMm ?? 0) > wholeMm ? `At most ${formatSize(wholeMm, units)}.` : undefined;
+    widthMm === undefined || (widthMm ?? 0) > wholeMm
+      ? t('At most {size}.', { size: formatSize(wholeMm, units) })
+      : undefined;
   const { flaws: found, bad } = parseFlaws(flaws, units);
   const shown = widthMm ?? wholeMm;
   const isCrossed = outline !== null && !isPlainOutline(outline);
   return (
     <FormFrame
-      title="Flaws and shape"
-      save="Keep it"
+      title={t('Flaws and shape')}
+      save={t('Keep it')}
       onDone={onDone}
       onSave={() => {
         if (widthFault || bad || isCrossed) return undefined;
@@ -53,12 +56,12 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
               },
             ]);
           },
-          `Layouts on ${item.name} know what it is like now.`,
+          t('Layouts on {name} know what it is like now.', { name: item.name }),
         ).then((isDone) => isDone && onDone());
       }}
     >
       <TextField
-        label="Width that is left"
+        label={t('Width that is left')}
         autoFocus
         value={width}
         fault={widthFault}
@@ -68,11 +71,11 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
       <FlawsField
         value={flaws}
         bad={bad}
-        hint="Across × along, at so much from the left selvage, so much from the cut edge."
+        hint={t('Across × along, at so much from the left selvage, so much from the cut edge.')}
         onChange={setFlaws}
       />
       <OutlineEditor
-        label="The shape of the cloth"
+        label={t('The shape of the cloth')}
         isSideways
         widthMm={shown}
         heightMm={lengthMm}
@@ -84,7 +87,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
       />
       {isCrossed && (
         <p role="alert" className="text-sm font-semibold text-madder">
-          Its edges cross each other.
+          {t('Its edges cross each other.')}
         </p>
       )}
     </FormFrame>

@@ -24,6 +24,7 @@ import { PhotoRow } from './PhotoRow.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
 import { createMove, createReturn } from '../../../core/acts/index.ts';
 import { LotShown } from './shown/LotShown.tsx';
+import { t } from '../../language/index.ts';
 
 const HeapPanel = lazy(async () => ({ default: (await import('./HeapPanel.tsx')).HeapPanel }));
 const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
@@ -33,7 +34,7 @@ export function LotTicket({ id }: { id: LotId }) {
   const household = useHousehold();
   const lot = household.lots.get(id);
   const item = lot && household.items.get(lot.itemId);
-  if (!lot || !item || lot.state === 'gone') return <p className="text-stone">It is no longer in the stash.</p>;
+  if (!lot || !item || lot.state === 'gone') return <p className="text-stone">{t('It is no longer in the stash.')}</p>;
   return <LotDetails key={id} household={household} lot={lot} item={item} />;
 }
 
@@ -53,7 +54,7 @@ function LotDetails({ household, lot, item }: { household: Household; lot: Lot; 
       lot={lot}
       item={item}
       photos={<PhotoRow item={item} />}
-      whereName={lot.state === 'in' ? 'Is in' : 'Is'}
+      whereName={lot.state === 'in' ? t('Is in') : t('Is')}
       where={
         where.placeId === null || pathname.startsWith('/find') ? (
           words
@@ -120,11 +121,11 @@ function LotButtons({ item, lot, canCut, onRehome, onMeasure }: LotButtonsProps)
       <div className="grid grid-cols-2 gap-2">
         {lot.state === 'in' ? (
           <Button look="strong" className={canCut ? '' : 'col-span-2'} onClick={() => void takeOut(lot.id)}>
-            Take out
+            {t('Take out')}
           </Button>
         ) : lot.homeId === undefined && lot.state !== 'lent' ? (
           <Button look="strong" disabled={lot.state === 'digital'} onClick={onRehome}>
-            Give it a home
+            {t('Give it a home')}
           </Button>
         ) : (
           <Button
@@ -134,23 +135,23 @@ function LotButtons({ item, lot, canCut, onRehome, onMeasure }: LotButtonsProps)
               lot.state === 'lent' ? void act((now) => createReturn(now, lot.id, world.nowMs())) : void putBack(lot.id)
             }
           >
-            {lot.state === 'lent' ? 'It came back' : 'Put back'}
+            {lot.state === 'lent' ? t('It came back') : t('Put back')}
           </Button>
         )}
-        {canCut && <Button onClick={() => setCutting(true)}>Cut from it</Button>}
+        {canCut && <Button onClick={() => setCutting(true)}>{t('Cut from it')}</Button>}
       </div>
       <div className="flex flex-wrap gap-x-4">
         {lot.homeId !== undefined && (
           <Button look="quiet" disabled={lot.state === 'lent' || lot.state === 'digital'} onClick={onRehome}>
-            Another home
+            {t('Another home')}
           </Button>
         )}
         <Button look="quiet" onClick={() => show({ type: 'editItem', id: item.id, lotId: lot.id })}>
-          Edit
+          {t('Edit')}
         </Button>
         {!lot.heap && getMeasureWays(item, lot).length > 0 && (
           <Button look="quiet" data-key="m" onClick={onMeasure}>
-            How much is there? <kbd className="font-normal">M</kbd>
+            {t('How much is there?')} <kbd className="font-normal">M</kbd>
           </Button>
         )}
       </div>
@@ -168,10 +169,10 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
     onDone();
   };
   return (
-    <section aria-label="Places that would take it" className="mt-4">
-      <h3 className="font-bold">Places that would take it</h3>
+    <section aria-label={t('Places that would take it')} className="mt-4">
+      <h3 className="font-bold">{t('Places that would take it')}</h3>
       <Unanswered again={again} />
-      {homes === null && !again && <p className="mt-1 text-stone">Trying every place…</p>}
+      {homes === null && !again && <p className="mt-1 text-stone">{t('Trying every place…')}</p>}
       {homes?.length === 0 && <WhyNowhere lotId={lot.id} />}
       <ul>
         {homes?.map((home) => (
@@ -193,10 +194,10 @@ function Rehome({ household, lot, onDone }: { household: Household; lot: Lot; on
       </ul>
       <div className="mt-2 flex gap-4">
         <Button look="quiet" onClick={() => void showOnWall()}>
-          Every place, on the wall
+          {t('Every place, on the wall')}
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it
+          {t('Leave it')}
         </Button>
       </div>
     </section>

@@ -10,6 +10,7 @@ import { useOpen, world } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { act } from '../../state/hands.ts';
 import { wordAgainst, wordNeedWay } from '../../text/projects.ts';
+import { t } from '../../language/index.ts';
 
 const MOST = 8;
 
@@ -41,14 +42,21 @@ export function Makeables({ household, item, lot, onDone }: MakeablesProps) {
       steps: [],
       sinceMs: world.nowMs(),
     };
-    if (await act((now) => createSaveProject(now, project, world.nowMs()), `${project.name} is an idea now.`))
+    if (
+      await act(
+        (now) => createSaveProject(now, project, world.nowMs()),
+        t('{project} is an idea now.', { project: project.name }),
+      )
+    )
       await navigate(`/projects/${id}`);
   };
   return (
-    <section aria-label="What could be made of it" className="border-l-4 border-woad bg-linen p-3">
-      <h3 className="font-bold">What could be made of it</h3>
+    <section aria-label={t('What could be made of it')} className="border-l-4 border-woad bg-linen p-3">
+      <h3 className="font-bold">{t('What could be made of it')}</h3>
       {found.length === 0 && (
-        <p className="mt-1">Of none of your patterns it is known how much it takes. Give them their table of cloth.</p>
+        <p className="mt-1">
+          {t('Of none of your patterns it is known how much it takes. Give them their table of cloth.')}
+        </p>
       )}
       <ul>
         {found.map((one, n) => (
@@ -62,7 +70,7 @@ export function Makeables({ household, item, lot, onDone }: MakeablesProps) {
         ))}
       </ul>
       <Button look="quiet" autoFocus={found.length === 0} onClick={onDone}>
-        Leave it
+        {t('Leave it')}
       </Button>
     </section>
   );
@@ -80,9 +88,16 @@ function Offer({ offer: { pattern, size, judged }, household, isFirst, onBegin }
   const { units } = household.settings;
   const { needed, restMm, against } = judged;
   const words = [
-    ...(needed ? [`takes ${formatClothLength(needed.lengthMm, units)} ${wordNeedWay(needed.way)}`] : []),
+    ...(needed
+      ? [
+          t('takes {clothLength} {needWay}', {
+            clothLength: formatClothLength(needed.lengthMm, units),
+            needWay: wordNeedWay(needed.way),
+          }),
+        ]
+      : []),
     ...(restMm > 0 && against.every(({ code }) => code !== 'short')
-      ? [`leaves ${formatClothLength(restMm, units)}`]
+      ? [t('leaves {clothLength}', { clothLength: formatClothLength(restMm, units) })]
       : []),
     ...against.map((one) => wordAgainst(one, units)),
   ];
@@ -96,19 +111,24 @@ function Offer({ offer: { pattern, size, judged }, household, isFirst, onBegin }
         onClick={() => lotId && open({ type: 'lot', id: lotId })}
       >
         {pattern.name}
-        {size !== '' && `, size ${size}`}
+        {size !== '' && t(', size {size}', { size })}
       </button>
       <span className="flex flex-wrap items-baseline gap-x-3">
         <span
           className="min-w-0 flex-1 text-sm text-stone"
           {...explained(
-            'What it takes for the largest size that goes, what would be left, and what speaks against it.',
+            t('What it takes for the largest size that goes, what would be left, and what speaks against it.'),
           )}
         >
           {words.join('; ')}
         </span>
-        <Button look="quiet" autoFocus={isFirst} aria-label={`Think of ${pattern.name}`} onClick={onBegin}>
-          Think of it
+        <Button
+          look="quiet"
+          autoFocus={isFirst}
+          aria-label={t('Think of {pattern}', { pattern: pattern.name })}
+          onClick={onBegin}
+        >
+          {t('Think of it')}
         </Button>
       </span>
     </li>

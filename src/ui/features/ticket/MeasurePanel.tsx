@@ -18,12 +18,18 @@ import {
 import { wordReading } from '../../text/measures.ts';
 import { isWeighed, useMeasuring } from './useMeasuring.ts';
 import { useScale } from './useScale.ts';
+import { formatFixed, perLanguage, t } from '../../language/index.ts';
 
-const HOW_MUCH =
-  'The reading by this way of measuring and the figures of the thing, worked backwards; the line below says which.';
-const HOW_SURE = 'How far these figures and the hand are usually off: two times out of three the truth is within it.';
-const HOW_EXPECTED = 'The reading that what is said to be there would give, by the figures of the thing.';
-const HOW_PACKED = 'The package that this amount makes, kept as it is kept.';
+const HOW_MUCH = perLanguage(() =>
+  t('The reading by this way of measuring and the figures of the thing, worked backwards; the line below says which.'),
+);
+const HOW_SURE = perLanguage(() =>
+  t('How far these figures and the hand are usually off: two times out of three the truth is within it.'),
+);
+const HOW_EXPECTED = perLanguage(() =>
+  t('The reading that what is said to be there would give, by the figures of the thing.'),
+);
+const HOW_PACKED = perLanguage(() => t('The package that this amount makes, kept as it is kept.'));
 
 interface WayFieldProps {
   readonly ways: readonly MeasureWay[];
@@ -33,7 +39,7 @@ interface WayFieldProps {
 
 function WayField({ ways, way, onWay }: WayFieldProps) {
   return (
-    <SelectField label="Measured" value={way} onChange={(event) => onWay(event.target.value as MeasureWay)}>
+    <SelectField label={t('Measured')} value={way} onChange={(event) => onWay(event.target.value as MeasureWay)}>
       {ways.map((one) => (
         <option key={one} value={one}>
           {capitalise(wordMeasureWay(one))}
@@ -63,33 +69,35 @@ function ScaleReader({ onTake }: { onTake: (grams: number, resolutionG: number) 
     <>
       {!isScaleWanted ? (
         <Button look="quiet" onClick={() => setScaleWanted(true)}>
-          Read the bench scale
+          {t('Read the bench scale')}
         </Button>
       ) : (
         <p role="status" className="flex flex-wrap items-baseline gap-3 text-sm">
           {scale.state === 'absent' ? (
             <>
-              <span>No scale answers. Type what yours shows.</span>
+              <span>{t('No scale answers. Type what yours shows.')}</span>
               <Button look="quiet" onClick={() => setScaleWanted(false)}>
-                All right
+                {t('All right')}
               </Button>
             </>
           ) : scale.news ? (
             <>
-              <span className="tabular font-display text-xl">{scale.news.grams.toFixed(1)} g</span>
+              <span className="tabular font-display text-xl">
+                {t('{grams} g', { grams: formatFixed(scale.news.grams, 1) })}
+              </span>
               <span className="text-stone">
-                {scale.news.isOverloaded ? 'more than it bears' : scale.news.isStable ? 'at rest' : 'swinging'}
+                {scale.news.isOverloaded ? t('more than it bears') : scale.news.isStable ? t('at rest') : t('swinging')}
               </span>
               <Button
                 look="quiet"
                 disabled={!scale.news.isStable || scale.news.isOverloaded}
                 onClick={() => onTake(scale.news!.grams, scale.news!.resolutionG)}
               >
-                Take this weight
+                {t('Take this weight')}
               </Button>
             </>
           ) : (
-            'Looking for the scale…'
+            t('Looking for the scale…')
           )}
         </p>
       )}
@@ -111,21 +119,21 @@ function ReadingLines({ item, reading, way, pkg }: ReadingLinesProps) {
   return (
     <div role="status">
       <p>
-        <span className="font-display text-[25px] font-semibold" {...explained(HOW_MUCH)}>
+        <span className="font-display text-[25px] font-semibold" {...explained(HOW_MUCH())}>
           {told.amount}
         </span>{' '}
-        <span className="text-stone" {...explained(HOW_SURE)}>
+        <span className="text-stone" {...explained(HOW_SURE())}>
           ± {told.doubt}
         </span>
       </p>
-      <p className="text-sm text-stone" {...explained(HOW_MUCH)}>
+      <p className="text-sm text-stone" {...explained(HOW_MUCH())}>
         {reading.amount.value > 0
           ? wordReading(item, reading, way)
-          : 'That is no more than the board, tube or spool alone.'}
-        {item.fabric?.isCalibrated || item.box?.tape?.isCalibrated ? ' By its own figures.' : ''}
+          : t('That is no more than the board, tube or spool alone.')}
+        {item.fabric?.isCalibrated || item.box?.tape?.isCalibrated ? t(' By its own figures.') : ''}
       </p>
       {pkg && (
-        <p className="text-sm text-stone" {...explained(HOW_PACKED)}>
+        <p className="text-sm text-stone" {...explained(HOW_PACKED())}>
           {capitalise(wordForm(pkg.form))}: {wordPackage(pkg, units)}
         </p>
       )}
@@ -149,22 +157,24 @@ function KnownAmount({ unit, text, parsed, isReady, onText, onCalibrate }: Known
   return (
     <details>
       <summary className="min-h-9 cursor-pointer text-woad underline underline-offset-4">
-        I know how much this is
+        {t('I know how much this is')}
       </summary>
       <div className="mt-2 space-y-2">
         <TextField
-          label={unit === 'length' ? 'Its true length' : unit === 'area' ? 'Its true area' : 'How many they are'}
+          label={
+            unit === 'length' ? t('Its true length') : unit === 'area' ? t('Its true area') : t('How many they are')
+          }
           value={text}
           fault={
             parsed && !parsed.ok
               ? wordAmountFault(parsed.fault, unit === 'count' ? '24' : isMetric ? '3.4' : '3 3/4')
               : undefined
           }
-          hint="Then all of it is measured by its own figures, and the doubt shrinks."
+          hint={t('Then all of it is measured by its own figures, and the doubt shrinks.')}
           onChange={(event) => onText(event.target.value)}
         />
         <Button disabled={!isReady} onClick={onCalibrate}>
-          Calibrate
+          {t('Calibrate')}
         </Button>
       </div>
     </details>
@@ -189,34 +199,38 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
   return (
     <Form
       opensBelow
-      aria-label="How much is there?"
+      aria-label={t('How much is there?')}
       className="mt-4 space-y-3 border-l-4 border-madder bg-linen p-3"
       onSend={measuring.take}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
-      <h3 className="font-bold">How much is there?</h3>
+      <h3 className="font-bold">{t('How much is there?')}</h3>
       {measuring.ways.length > 1 && <WayField ways={measuring.ways} way={way} onWay={measuring.setWay} />}
       {way === 'count' &&
         gaugeField(
           'tenG',
-          'Ten of them weigh',
-          usual.tenG > 0 ? `Empty: ${formatMass(usual.tenG, units)}, as known` : 'Weigh ten, once; then it is known',
+          t('Ten of them weigh'),
+          usual.tenG > 0
+            ? t('Empty: {mass}, as known', { mass: formatMass(usual.tenG, units) })
+            : t('Weigh ten, once; then it is known'),
         )}
       <TextField
         ref={input}
-        label={isWeighed(way) ? 'All of it weighs' : 'Reading'}
+        label={isWeighed(way) ? t('All of it weighs') : t('Reading')}
         value={measuring.text}
         fault={measuring.fault}
         hint={
           measuring.expected !== null && measuring.present > 0
-            ? `By what is written down it would be ${isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units)}`
-            : `Such as ${measuring.example}`
+            ? t('By what is written down it would be {part}', {
+                part: isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units),
+              })
+            : t('Such as {example}', { example: measuring.example })
         }
         onChange={(event) => {
           setText(event.target.value);
           setScaleG(null);
         }}
-        {...(measuring.expected !== null && explained(HOW_EXPECTED, 'What it would be by what is written down'))}
+        {...(measuring.expected !== null && explained(HOW_EXPECTED(), t('What it would be by what is written down')))}
       />
       {isWeighed(way) && (
         <div className="space-y-1">
@@ -228,23 +242,25 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
           />
           {gaugeField(
             'tareG',
-            item.thread ? 'Bare spools weigh' : 'Jar or bag weighs',
-            usual.tareG > 0 ? `Empty: ${formatMass(usual.tareG, units)}, as usual` : 'Empty: nothing',
+            item.thread ? t('Bare spools weigh') : t('Jar or bag weighs'),
+            usual.tareG > 0
+              ? t('Empty: {mass}, as usual', { mass: formatMass(usual.tareG, units) })
+              : t('Empty: nothing'),
           )}
         </div>
       )}
       {(way === 'roll' || way === 'reel') &&
         gaugeField(
           'coreMm',
-          way === 'roll' ? 'Bare tube across' : 'Bare reel across',
-          `Empty: ${formatSize(usual.coreMm, units)}, as usual`,
+          way === 'roll' ? t('Bare tube across') : t('Bare reel across'),
+          t('Empty: {size}, as usual', { size: formatSize(usual.coreMm, units) }),
         )}
       {reading && <ReadingLines item={item} reading={reading} way={way} pkg={measuring.pkg} />}
       <div className="grid grid-cols-2 gap-2">
         <Button look="strong" type="submit" disabled={!measuring.isTold}>
-          Use this
+          {t('Use this')}
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>{t('Leave it')}</Button>
       </div>
       {(measuring.isTold || way === 'count') && measuring.canCalibrate && measuring.parsed.ok && (
         <KnownAmount

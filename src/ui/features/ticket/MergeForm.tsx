@@ -7,6 +7,7 @@ import { act } from '../../state/hands.ts';
 import { getLotsByItem } from '../../state/derived.ts';
 import { wordAmount, wordLikeness, wordThing } from '../../text/index.ts';
 import { createMerge } from '../../../core/acts/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Things much like this one, side by side with it; one of them can be made of the two. */
 export function MergeForm({ household, item, onDone }: { household: Household; item: Item; onDone: () => void }) {
@@ -17,26 +18,26 @@ export function MergeForm({ household, item, onDone }: { household: Household; i
   const lotsOf = (id: ItemId) =>
     (getLotsByItem(household).get(id) ?? []).flatMap((lotId) => household.lots.get(lotId) ?? []);
   const rows: readonly [string, (one: Item) => string][] = [
-    ['Name', (one) => one.name],
-    ['It is', (one) => wordThing(one, units)],
+    [t('Name'), (one) => one.name],
+    [t('It is'), (one) => wordThing(one, units)],
     [
-      'Lots',
+      t('Lots'),
       (one) =>
         lotsOf(one.id)
           .map((lot) => wordAmount(one, lot, units))
           .join(', '),
     ],
-    ['Uses a month', (one) => String(one.usesPerMonth)],
-    ['Tags', (one) => (one.tags ?? []).join(', ')],
-    ['Notes', (one) => one.notes],
+    [t('Uses a month'), (one) => String(one.usesPerMonth)],
+    [t('Tags'), (one) => (one.tags ?? []).join(', ')],
+    [t('Notes'), (one) => one.notes],
   ];
   return (
-    <section aria-label="Do I have it twice?" className="space-y-2 border-l-4 border-woad bg-linen p-3">
-      <h3 className="font-bold">Do I have it twice?</h3>
-      {!other && <p>Nothing else is much like it.</p>}
+    <section aria-label={t('Do I have it twice?')} className="space-y-2 border-l-4 border-woad bg-linen p-3">
+      <h3 className="font-bold">{t('Do I have it twice?')}</h3>
+      {!other && <p>{t('Nothing else is much like it.')}</p>}
       {twins.length > 1 && (
         <select
-          aria-label="Compare with"
+          aria-label={t('Compare with')}
           className="h-9 w-full rounded border border-stone/60 bg-field px-1"
           value={other?.id}
           onChange={(event) => setChosen(event.target.value as ItemId)}
@@ -54,11 +55,11 @@ export function MergeForm({ household, item, onDone }: { household: Household; i
             <thead>
               <tr>
                 <th className="w-16">
-                  <span className="sr-only">What</span>
+                  <span className="sr-only">{t('What')}</span>
                 </th>
                 {[item, other].map((one, i) => (
                   <th key={one.id} scope="col" className="p-1">
-                    <span className="sr-only">{i === 0 ? 'This one' : 'The other'}</span>
+                    <span className="sr-only">{i === 0 ? t('This one') : t('The other')}</span>
                     <Swatch item={one} className="h-8 w-full" />
                   </th>
                 ))}
@@ -80,26 +81,27 @@ export function MergeForm({ household, item, onDone }: { household: Household; i
             </tbody>
           </table>
           <p className="text-sm text-stone">
-            Alike in:{' '}
+            {t('Alike in:')}{' '}
             {twins
               .find((twin) => twin.itemId === other.id)
               ?.alike.map((one) => wordLikeness(one, units))
               .join(', ')}
-            . Made one, this name stays; lots, notes, tags, photos and costs of both are kept.
+            {t('. Made one, this name stays; lots, notes, tags, photos and costs of both are kept.')}
           </p>
           <Button
             look="strong"
             onClick={() =>
-              void act((now) => createMerge(now, item.id, other.id), `${item.name}: one of two.`).then(
-                (isDone) => isDone && onDone(),
-              )
+              void act(
+                (now) => createMerge(now, item.id, other.id),
+                t('{name}: one of two.', { name: item.name }),
+              ).then((isDone) => isDone && onDone())
             }
           >
-            Make one of them
+            {t('Make one of them')}
           </Button>{' '}
         </>
       )}
-      <Button onClick={onDone}>Leave it</Button>
+      <Button onClick={onDone}>{t('Leave it')}</Button>
     </section>
   );
 }

@@ -7,6 +7,7 @@ import { developPhotos } from '../../state/developing.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
 import { FileInput } from '../../components/FileInput.tsx';
+import { t } from '../../language/index.ts';
 
 const MOST_PHOTOS = 12;
 
@@ -29,7 +30,7 @@ export function PhotoRow({ item }: { item: Item }) {
     setTrouble(developed.trouble);
     if (developed.photos.length === 0) return;
     const ids = [...new Set([...photos, ...developed.photos.map((photo) => photo.id)])].slice(0, MOST_PHOTOS);
-    await save(ids, `${item.name} has a photo.`);
+    await save(ids, t('{name} has a photo.', { name: item.name }));
   };
   return (
     <div className="mt-2 flex flex-wrap items-center gap-2">
@@ -37,22 +38,22 @@ export function PhotoRow({ item }: { item: Item }) {
         <Thumb
           key={id}
           id={id}
-          name={i === 0 ? 'Its swatch' : `Photo ${i + 1}; make it the swatch`}
+          name={i === 0 ? t('Its swatch') : t('Photo {n}; make it the swatch', { n: i + 1 })}
           isFirst={i === 0}
-          onChoose={() => void save([id, ...photos.filter((one) => one !== id)], 'That is its swatch now.')}
+          onChoose={() => void save([id, ...photos.filter((one) => one !== id)], t('That is its swatch now.'))}
         />
       ))}
       <Button look="quiet" disabled={isReading || photos.length >= MOST_PHOTOS} onClick={() => input.current?.click()}>
-        {isReading ? 'Developing…' : 'Add a photo'}
+        {isReading ? t('Developing…') : t('Add a photo')}
       </Button>
       {photos.length > 0 && (
-        <Button look="quiet" onClick={() => void save(photos.slice(1), 'The photo is off.')}>
-          Take this photo away
+        <Button look="quiet" onClick={() => void save(photos.slice(1), t('The photo is off.'))}>
+          {t('Take this photo away')}
         </Button>
       )}
       <FileInput
         ref={input}
-        label={`Photos of ${item.name}`}
+        label={t('Photos of {name}', { name: item.name })}
         multiple
         accept="image/*"
         onFiles={(chosen) => void add(chosen)}

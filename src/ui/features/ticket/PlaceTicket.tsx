@@ -8,6 +8,7 @@ import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { PlaceActs } from '../room/PlaceActs.tsx';
 import { PlaceShown } from './shown/PlaceShown.tsx';
+import { t } from '../../language/index.ts';
 
 const LabelRow = lazy(async () => ({ default: (await import('./LabelRow.tsx')).LabelRow }));
 
@@ -17,7 +18,8 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
   const show = useApp((state) => state.show);
   const tree = getTree(household);
   const place = tree.places.get(id);
-  if (!place || !tree.leaves.includes(place)) return <p className="text-stone">That place is no longer in the room.</p>;
+  if (!place || !tree.leaves.includes(place))
+    return <p className="text-stone">{t('That place is no longer in the room.')}</p>;
   const unit = getAncestor(tree, id, 'unit')!;
   const slot = getAncestor(tree, id, 'slot')!;
   return (
@@ -31,21 +33,23 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
       }
       count={
         <Link to={`/bench/count/${id}`} className="text-woad underline underline-offset-4">
-          Count it
+          {t('Count it')}
         </Link>
       }
     >
       <div className="mt-3 grid grid-cols-2 gap-2">
         <Button onClick={() => show({ type: 'editUnit', id: unit.id })}>
-          Edit {unit.unit?.kind === 'cubes' ? 'the shelf' : 'the piece'}
+          {t('Edit {part}', { part: unit.unit?.kind === 'cubes' ? t('the shelf') : t('the piece') })}
         </Button>
-        <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>Edit this place</Button>
+        <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>{t('Edit this place')}</Button>
       </div>
       <PlaceActs place={place} />
-      <section aria-label="What plans may do here" className="stitched-t mt-3 flex flex-wrap gap-x-5 gap-y-1 pt-2">
-        <WishButton wish={{ kind: 'stays', placeId: id }}>Plans leave this place as it is</WishButton>
-        <WishButton wish={{ kind: 'stays', placeId: unit.id }}>{`Plans leave ${unit.name} as it is`}</WishButton>
-        <WishButton wish={{ kind: 'free', placeId: id }}>Plans keep it free</WishButton>
+      <section aria-label={t('What plans may do here')} className="stitched-t mt-3 flex flex-wrap gap-x-5 gap-y-1 pt-2">
+        <WishButton wish={{ kind: 'stays', placeId: id }}>{t('Plans leave this place as it is')}</WishButton>
+        <WishButton wish={{ kind: 'stays', placeId: unit.id }}>
+          {t('Plans leave {unit} as it is', { unit: unit.name })}
+        </WishButton>
+        <WishButton wish={{ kind: 'free', placeId: id }}>{t('Plans keep it free')}</WishButton>
       </section>
     </PlaceShown>
   );

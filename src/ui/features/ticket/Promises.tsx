@@ -8,12 +8,15 @@ import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { formatAmount } from '../../text/index.ts';
 import type { LotProps } from './LotAsked.tsx';
+import { t } from '../../language/index.ts';
 
 /** What of it is promised, to what, each with the way to take it back. */
 export function Promises({ household, item, lot }: LotProps) {
   return (lot.reserved ?? []).map((one) => (
     <p key={one.id} className="mt-3 border-l-4 border-dashed border-walnut bg-linen px-3 py-1.5">
-      {formatAmount(one.amount, getAmountUnit(item, lot), household.settings.units)} promised to{' '}
+      {t('{amount} promised to', {
+        amount: formatAmount(one.amount, getAmountUnit(item, lot), household.settings.units),
+      })}{' '}
       <PromisedTo household={household} promise={one} />
       {one.note !== '' && <span className="block text-sm text-stone">{one.note}</span>}
       <Button
@@ -21,7 +24,7 @@ export function Promises({ household, item, lot }: LotProps) {
         className="block"
         onClick={() => void act((now) => createRelease(now, lot.id, one.id, world.nowMs()))}
       >
-        Release it
+        {t('Release it')}
       </Button>
     </p>
   ));

@@ -8,6 +8,7 @@ import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { formatAmount, wordAmountFault } from '../../text/index.ts';
 import { FormFrame } from './FormFrame.tsx';
+import { t } from '../../language/index.ts';
 
 interface ReserveFormProps {
   readonly household: Household;
@@ -44,9 +45,9 @@ export function ReserveForm({ household, item, lot, onDone }: ReserveFormProps) 
   const fault = !parsed.ok
     ? wordAmountFault(parsed.fault, formatAmount(free, unit, units))
     : parsed.value > free + 0.5
-      ? `Only ${formatAmount(free, unit, units)} is free.`
+      ? t('Only {amount} is free.', { amount: formatAmount(free, unit, units) })
       : parsed.value <= 0
-        ? 'Nothing of it is free.'
+        ? t('Nothing of it is free.')
         : undefined;
   const chosen = needs.find(({ key }) => key === to);
   const send = () => {
@@ -62,10 +63,10 @@ export function ReserveForm({ household, item, lot, onDone }: ReserveFormProps) 
     return made.then((isDone) => isDone && onDone());
   };
   return (
-    <FormFrame title="Promise it to something" save="Promise" onDone={onDone} onSave={send}>
+    <FormFrame title={t('Promise it to something')} save={t('Promise')} onDone={onDone} onSave={send}>
       {needs.length > 0 && (
-        <SelectField label="To a project" value={to} onChange={(event) => setTo(event.target.value)}>
-          <option value="">something else, in words</option>
+        <SelectField label={t('To a project')} value={to} onChange={(event) => setTo(event.target.value)}>
+          <option value="">{t('something else, in words')}</option>
           {needs.map(({ key, name, need }) => (
             <option key={key} value={key}>
               {`${name}: ${need.part}`}
@@ -75,24 +76,24 @@ export function ReserveForm({ household, item, lot, onDone }: ReserveFormProps) 
       )}
       {!chosen && (
         <TextField
-          label="For what"
+          label={t('For what')}
           of="lots.reserved.forWhat"
           autoFocus
           value={forWhat}
-          fault={isTried && forWhat.trim() === '' ? 'Such as the boat curtains.' : undefined}
+          fault={isTried && forWhat.trim() === '' ? t('Such as the boat curtains.') : undefined}
           onChange={(event) => setForWhat(event.target.value)}
         />
       )}
       <TextField
-        label="How much"
+        label={t('How much')}
         value={text}
         fault={isTried || text !== '' ? fault : undefined}
-        hint={`Empty: all that is free, ${formatAmount(free, unit, units)}`}
+        hint={t('Empty: all that is free, {amount}', { amount: formatAmount(free, unit, units) })}
         onChange={(event) => setText(event.target.value)}
       />
       {!chosen && (
         <TextField
-          label="Note"
+          label={t('Note')}
           of="lots.reserved.note"
           value={note}
           onChange={(event) => setNote(event.target.value)}

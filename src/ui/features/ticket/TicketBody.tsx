@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import type { Ticket } from '../../state/appState.ts';
+import { t } from '../../language/index.ts';
 
 const LotTicket = lazy(async () => ({ default: (await import('./LotTicket.tsx')).LotTicket }));
 const PlaceTicket = lazy(async () => ({ default: (await import('./PlaceTicket.tsx')).PlaceTicket }));
@@ -11,7 +12,7 @@ const SlotForm = lazy(async () => ({ default: (await import('../room/SlotForm.ts
 /** The ticket of what is selected, or the form that changes it. */
 export function TicketBody({ ticket }: { ticket: Ticket }) {
   return (
-    <Suspense fallback={<p className="text-stone">Opening…</p>}>
+    <Suspense fallback={<p className="text-stone">{t('Opening…')}</p>}>
       {ticket.type === 'lot' && <LotTicket id={ticket.id} />}
       {ticket.type === 'place' && <PlaceTicket id={ticket.id} />}
       {ticket.type === 'newItem' && (

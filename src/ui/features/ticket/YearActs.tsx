@@ -5,6 +5,7 @@ import { toDay } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { t } from '../../language/index.ts';
 
 /** What ages once it is opened; what is tended again and again. */
 export function YearActs({ item, lot, onChores }: { item: Item; lot: Lot; onChores: () => void }) {
@@ -14,12 +15,12 @@ export function YearActs({ item, lot, onChores }: { item: Item; lot: Lot; onChor
       {(keeps !== undefined || item.scrap?.cut === 'square' || item.scrap?.cut === 'strip') &&
         lot.openedOn === undefined && (
           <Button look="quiet" onClick={() => void act((now) => createOpened(now, lot.id, toDay(world.nowMs())))}>
-            Opened today
+            {t('Opened today')}
           </Button>
         )}
       {(item.box || item.care.includes('heirloom')) && (
         <Button look="quiet" onClick={onChores}>
-          What comes round
+          {t('What comes round')}
         </Button>
       )}
     </>

@@ -19,6 +19,7 @@ import { parseLengthMm, parseMassG, type UnitSystem, parseAmountIn } from '../..
 import { useHousehold, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { wordAmountFault } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** Weighed, and not laid along a tape. */
 export const isWeighed = (way: MeasureWay) => way === 'weight' || way === 'count';
@@ -34,7 +35,7 @@ function useGauge(usual: Gauge, units: UnitSystem) {
       name === 'coreMm' ? parseLengthMm(text, isMetric ? 'mm' : 'in') : parseMassG(text, isMetric ? 'g' : 'oz');
     return parsed.ok
       ? { value: parsed.value, fault: undefined }
-      : { value: usual[name], fault: wordAmountFault(parsed.fault, name === 'coreMm' ? '40 mm' : '6 g') };
+      : { value: usual[name], fault: wordAmountFault(parsed.fault, name === 'coreMm' ? t('40 mm') : t('6 g')) };
   };
   const [tare, ten, core] = [read('tareG'), read('tenG'), read('coreMm')];
   return {
@@ -61,7 +62,7 @@ export function useMeasuring(item: Item, lot: Lot, onDone: () => void) {
   const { gauge: typedGauge, texts, faults, setText: setGaugeText } = useGauge(usual, units);
   // A reading taken from the scale is as fine as the scale.
   const gauge = { ...typedGauge, resolution: scaleG ?? usual.resolution };
-  const example = isWeighed(way) ? (isMetric ? '880 g' : '31 oz') : isMetric ? '72 mm' : '2 3/4 in';
+  const example = isWeighed(way) ? (isMetric ? t('880 g') : t('31 oz')) : isMetric ? t('72 mm') : t('2 3/4 in');
   const parsed = isWeighed(way) ? parseMassG(text, isMetric ? 'g' : 'oz') : parseLengthMm(text, isMetric ? 'mm' : 'in');
   const reading = parsed.ok && parsed.value > 0 ? computeReading(item, lot, settings, way, parsed.value, gauge) : null;
   const isTold = reading !== null && reading.amount.value > 0;
@@ -96,7 +97,11 @@ export function useMeasuring(item: Item, lot: Lot, onDone: () => void) {
     const next = applyCalibration(item, calibrated);
     const sure = { ...withKnownAmount(next, lot, knownAmount.value, unit), sinceMs: world.nowMs() };
     if (
-      await edit(household, (from) => createSaveItem(from, next, [sure]), `${item.name} goes by its own figures now.`)
+      await edit(
+        household,
+        (from) => createSaveItem(from, next, [sure]),
+        t('{name} goes by its own figures now.', { name: item.name }),
+      )
     )
       setKnown('');
   };

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { linkClass } from '../../components/Button.tsx';
 import { Page } from '../../components/Page.tsx';
 import { WAYS, type Way } from '../../text/ways.ts';
+import { t } from '../../language/index.ts';
 
 /** Where everything is done: found by words, a press away. */
 export function WaysPage() {
@@ -12,28 +13,28 @@ export function WaysPage() {
     const all = `${about} ${task} ${shows}`.toLowerCase();
     return words.every((word) => all.includes(word));
   };
-  const found = WAYS.map(({ about, ways }) => ({ about, ways: ways.filter((way) => isMeant(about, way)) })).filter(
-    ({ ways }) => ways.length > 0,
-  );
+  const found = WAYS()
+    .map(({ about, ways }) => ({ about, ways: ways.filter((way) => isMeant(about, way)) }))
+    .filter(({ ways }) => ways.length > 0);
   return (
-    <Page title="Where do I…">
+    <Page title={t('Where do I…')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
         <input
           type="search"
           autoFocus
           maxLength={100}
-          aria-label="What would you do?"
-          placeholder="such as needle, label, attic"
+          aria-label={t('What would you do?')}
+          placeholder={t('such as needle, label, attic')}
           className="h-11 w-full max-w-sm rounded border border-thread bg-paper px-3"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
         <Link className={`${linkClass} ml-4 inline-block py-2`} to="/guide">
-          How it is done, with pictures
+          {t('How it is done, with pictures')}
         </Link>
         {found.length === 0 && (
           <p className="mt-4">
-            Nothing here is called that. The find box above looks for things; this list looks for what one does.
+            {t('Nothing here is called that. The find box above looks for things; this list looks for what one does.')}
           </p>
         )}
         <div className="mt-4 gap-10 md:columns-2 xl:columns-3">
@@ -43,10 +44,12 @@ export function WaysPage() {
               <ul>
                 {ways.map((way) => (
                   <li key={way.task} className="dotted-row py-1 max-md:py-2.5">
-                    <Link className={linkClass} to={way.to} title={`There: ${way.shows}`}>
+                    <Link className={linkClass} to={way.to} title={t('There: {shows}', { shows: way.shows })}>
                       {way.task}
                     </Link>
-                    {way.press !== undefined && <span className="text-sm text-stone">, then “{way.press}”</span>}
+                    {way.press !== undefined && (
+                      <span className="text-sm text-stone">{t(', then “{press}”', { press: way.press })}</span>
+                    )}
                   </li>
                 ))}
               </ul>

@@ -20,14 +20,18 @@ import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordGroup } from '../../text/index.ts';
 import { wordChance, wordHelp, wordLitres } from '../../text/year.ts';
 import { BandChart } from './BandChart.tsx';
 import { StashAhead } from './StashAhead.tsx';
 import { YearTabs } from './YearTabs.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
-const HOW =
-  'The litres that came and went in your own months are drawn again and again, six hundred times: this many of those years end over full. Where the daybook is young, what is usual for the kind stands in.';
+const HOW = perLanguage(() =>
+  t(
+    'The litres that came and went in your own months are drawn again and again, six hundred times: this many of those years end over full. Where the daybook is young, what is usual for the kind stands in.',
+  ),
+);
 /** So many rows at first. */
 const FIRST_ROWS = 12;
 
@@ -50,53 +54,57 @@ export function AheadPage() {
   const nameOf = useNames();
   return (
     <Page
-      title="The year"
+      title={t('The year')}
       tabs={<YearTabs />}
       aside={
         place ? (
           <PlaceAhead outlook={place} help={answer?.help ?? []} years={years} name={nameOf(place.id)} />
         ) : undefined
       }
-      asideLabel="What is to come"
+      asideLabel={t('What is to come')}
     >
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
         <div className="flex flex-wrap items-center gap-x-5">
-          <h2 className="font-display text-xl font-semibold">Over full, how likely</h2>
+          <h2 className="font-display text-xl font-semibold">{t('Over full, how likely')}</h2>
           <Button look="quiet" aria-pressed={isGroups} onClick={() => setGroups(!isGroups)}>
-            {isGroups ? 'By place' : 'By group'}
+            {isGroups ? t('By place') : t('By group')}
           </Button>
           {answer && (
             <span
               className="text-sm text-stone"
-              {...explained('Months of the daybook, without its first weeks, in which a stash is written down.')}
+              {...explained(t('Months of the daybook, without its first weeks, in which a stash is written down.'))}
             >
               {answer.forecast.months === 0
-                ? 'The daybook is too young to tell; after a few months it does.'
-                : `From ${wordCount(answer.forecast.months, 'month')} of your daybook`}
+                ? t('The daybook is too young to tell; after a few months it does.')
+                : t('From {months, plural, one {# month} other {# months}} of your daybook', {
+                    months: answer.forecast.months,
+                  })}
             </span>
           )}
         </div>
         <Unanswered again={again} />
         {!answer && !again && (
           <p role="status" className="mt-3 text-stone">
-            Looking ahead…
+            {t('Looking ahead…')}
           </p>
         )}
-        {answer && rows.length === 0 && <p className="mt-3">Nothing has a place yet, so nothing can be over full.</p>}
+        {answer && rows.length === 0 && (
+          <p className="mt-3">{t('Nothing has a place yet, so nothing can be over full.')}</p>
+        )}
         {rows.length > 0 && (
           <table className="mt-2 w-full max-w-4xl">
             <thead>
               <tr className="text-left text-sm text-stone">
-                <th className="font-normal">{isGroups ? 'Group' : 'Place'}</th>
-                <th className="text-right font-normal">Full now</th>
+                <th className="font-normal">{isGroups ? t('Group') : t('Place')}</th>
+                <th className="text-right font-normal">{t('Full now')}</th>
                 <th data-name className="pl-2 text-right font-normal">
-                  in 3 months
+                  {t('in 3 months')}
                 </th>
                 <th data-name className="pl-2 text-right font-normal">
-                  in 6
+                  {t('in 6')}
                 </th>
                 <th data-name className="pl-2 text-right font-normal">
-                  in 12
+                  {t('in 12')}
                 </th>
               </tr>
             </thead>
@@ -119,7 +127,7 @@ export function AheadPage() {
                   </td>
                   <td
                     className="pl-2 text-right whitespace-nowrap"
-                    {...explained('Litres as they are kept there, of those that go in the same way.')}
+                    {...explained(t('Litres as they are kept there, of those that go in the same way.'))}
                   >
                     {Math.round((100 * row.litres) / row.roomLitres)} %
                   </td>
@@ -127,7 +135,7 @@ export function AheadPage() {
                     <td
                       key={n}
                       className={`pl-2 text-right whitespace-nowrap ${chance >= 0.5 ? 'font-semibold text-madder' : ''}`}
-                      {...explained(HOW)}
+                      {...explained(HOW())}
                     >
                       {wordChance(chance)}
                     </td>
@@ -139,7 +147,7 @@ export function AheadPage() {
         )}
         {rows.length > FIRST_ROWS && (
           <Button look="quiet" onClick={() => setAll(!isAll)}>
-            {isAll ? 'The first of them' : 'All of them'}
+            {isAll ? t('The first of them') : t('All of them')}
           </Button>
         )}
         <StashAhead nowMs={nowMs} />
@@ -174,7 +182,7 @@ function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
     if (one.code === 'oneInOneOut')
       return void act(
         (now) => createGrow(now, one.groupId, 0),
-        `One in, one out for ${nameOf(one.groupId)}: plans and this page reckon with it.`,
+        t('One in, one out for {nameOf}: plans and this page reckon with it.', { nameOf: nameOf(one.groupId) }),
       );
     if (one.code === 'letGo') {
       const lots = years.find(({ id }) => id === one.groupId)?.lotIds ?? [];
@@ -188,35 +196,48 @@ function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
       <h2 className="font-display text-xl font-semibold" data-name>
         {name}
       </h2>
-      <p {...explained(HOW)}>
-        {wordLitres(litres)} of {wordLitres(roomLitres)}.{' '}
-        {burstsIn === null
-          ? chances[2] > 0.01
-            ? `It will likely do for the year; ${wordChance(chances[2])} that it does not.`
-            : 'It will do for the year.'
-          : `Likely over full in ${wordCount(burstsIn, 'month')}.`}
+      <p {...explained(HOW())}>
+        {t('{litres} of {litres2}. {part}', {
+          litres: wordLitres(litres),
+          litres2: wordLitres(roomLitres),
+          part:
+            burstsIn === null
+              ? chances[2] > 0.01
+                ? t('It will likely do for the year; {chance} that it does not.', { chance: wordChance(chances[2]) })
+                : t('It will do for the year.')
+              : t('Likely over full in {burstsIn, plural, one {# month} other {# months}}.', { burstsIn }),
+        })}
       </p>
-      <BandChart band={band} now={litres} most={roomLitres} unit="l" label={`${name}, litres month by month`} />
-      <h3 className="mt-3 font-bold">What is in it</h3>
+      <BandChart
+        band={band}
+        now={litres}
+        most={roomLitres}
+        unit="l"
+        label={t('{name}, litres month by month', { name })}
+      />
+      <h3 className="mt-3 font-bold">{t('What is in it')}</h3>
       <ul>
         {groups.slice(0, 5).map((group) => (
           <li key={group.groupId} className="dotted-row flex justify-between gap-3 py-1">
             <span data-name>{nameOf(group.groupId)}</span>
             <span
               className="tabular text-right"
-              {...explained('Its part here, and by how much that grew in your own year.')}
+              {...explained(t('Its part here, and by how much that grew in your own year.'))}
             >
               {wordLitres(group.litres)}
               {Math.abs(group.perYear) >= 0.1 &&
-                `, ${group.perYear > 0 ? '+' : '−'}${wordLitres(Math.abs(group.perYear))} a year`}
+                t(', {part}{litres} a year', {
+                  part: group.perYear > 0 ? '+' : '−',
+                  litres: wordLitres(Math.abs(group.perYear)),
+                })}
             </span>
           </li>
         ))}
       </ul>
       {help.length > 0 && (
         <>
-          <h3 className="mt-3 font-bold">What helps</h3>
-          <ul aria-label="What helps" className="space-y-1.5">
+          <h3 className="mt-3 font-bold">{t('What helps')}</h3>
+          <ul aria-label={t('What helps')} className="space-y-1.5">
             {help.map((one) => (
               <li key={`${one.code} ${'toId' in one ? one.toId : ''}`}>
                 <button
@@ -233,9 +254,9 @@ function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
                   </span>
                   <span
                     className="block text-sm text-stone"
-                    {...explained('The same years drawn again, with that done first.')}
+                    {...explained(t('The same years drawn again, with that done first.'))}
                   >
-                    then {wordChance(one.chance)} in a year
+                    {t('then {chance} in a year', { chance: wordChance(one.chance) })}
                   </span>
                 </button>
               </li>

@@ -2,6 +2,7 @@ import { useRef } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { explained } from '../../components/explained.ts';
 import { useSize } from '../../components/useSize.ts';
+import { t } from '../../language/index.ts';
 
 const TICK = { fontSize: 14, fill: 'var(--color-stone)' };
 
@@ -41,7 +42,7 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
         className="min-h-[170px] w-full"
         aria-hidden
         {...explained(
-          'The line is the middle of what may come; four of five years end within the band. Months from now.',
+          t('The line is the middle of what may come; four of five years end within the band. Months from now.'),
         )}
       >
         {size && (
@@ -84,19 +85,19 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
         )}
       </div>
       <details>
-        <summary className="min-h-9 cursor-pointer py-1 text-sm text-woad">As a table</summary>
+        <summary className="min-h-9 cursor-pointer py-1 text-sm text-woad">{t('As a table')}</summary>
         <table className="tabular w-full text-sm" aria-label={label}>
           <thead>
             <tr className="text-left text-stone">
-              <th className="font-normal">Months</th>
-              <th className="text-right font-normal">a tenth below</th>
-              <th className="text-right font-normal">middle</th>
-              <th className="text-right font-normal">a tenth above</th>
+              <th className="font-normal">{t('Months')}</th>
+              <th className="text-right font-normal">{t('a tenth below')}</th>
+              <th className="text-right font-normal">{t('middle')}</th>
+              <th className="text-right font-normal">{t('a tenth above')}</th>
             </tr>
           </thead>
           <tbody>
             {band.map(([low, middle, high], n) => (
-              <tr key={n} {...explained('Of six hundred years drawn from your own months.')}>
+              <tr key={n} {...explained(t('Of six hundred years drawn from your own months.'))}>
                 <td>{n + 1}</td>
                 <td className="text-right">{`${round(low)} ${unit}`}</td>
                 <td className="text-right">{`${round(middle)} ${unit}`}</td>

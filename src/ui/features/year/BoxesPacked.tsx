@@ -9,7 +9,7 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 /** What belongs in each box, and how much of it is in. */
 function listContents(household: Household, boxes: readonly Place[]): Map<string, { all: Lot[]; inside: number }> {
@@ -32,28 +32,31 @@ export function BoxesPacked({ boxes }: { boxes: readonly Place[] }) {
   const inside = [...contents.values()].reduce((sum, one) => sum + one.inside, 0);
   const all = [...household.lots.values()].filter((lot) => contents.has(lot.homeId ?? '')).length;
   return (
-    <section aria-label="Moving boxes" className="max-w-3xl">
-      <h2 className="font-display text-xl font-semibold">Moving house</h2>
-      <p {...explained('Things whose place is a box now, of those that belong in one.')}>
+    <section aria-label={t('Moving boxes')} className="max-w-3xl">
+      <h2 className="font-display text-xl font-semibold">{t('Moving house')}</h2>
+      <p {...explained(t('Things whose place is a box now, of those that belong in one.'))}>
         {inside === 0 && all === 0
-          ? 'Everything has another home: the boxes can go.'
-          : `${wordCount(inside, 'thing')} in ${wordCount(boxes.length, 'box', 'boxes')}; ${all} belong in them.`}
+          ? t('Everything has another home: the boxes can go.')
+          : t(
+              '{inside, plural, one {# thing} other {# things}} in {boxes, plural, one {# box} other {# boxes}}; {all} belong in them.',
+              { inside, boxes: boxes.length, all },
+            )}
       </p>
       <p className="mt-1 flex flex-wrap gap-x-5">
         <Link className="text-woad underline underline-offset-4" to="/labels">
-          Print their labels
+          {t('Print their labels')}
         </Link>
         <Link className="text-woad underline underline-offset-4" to="/moves">
-          Carry it step by step
+          {t('Carry it step by step')}
         </Link>
         <Link className="text-woad underline underline-offset-4" to="/room">
-          The new room
+          {t('The new room')}
         </Link>
         <Link className="text-woad underline underline-offset-4" to="/fit">
-          New homes
+          {t('New homes')}
         </Link>
       </p>
-      <ol aria-label="Boxes" className="mt-3">
+      <ol aria-label={t('Boxes')} className="mt-3">
         {boxes.map((box) => (
           <Box key={box.id} box={box} {...contents.get(box.id)!} />
         ))}
@@ -63,20 +66,20 @@ export function BoxesPacked({ boxes }: { boxes: readonly Place[] }) {
         {inside === 0 && all === 0 ? (
           <Button
             look="strong"
-            onClick={() => void act((now) => createBoxesGone(now, world.nowMs()), 'The boxes are gone.')}
+            onClick={() => void act((now) => createBoxesGone(now, world.nowMs()), t('The boxes are gone.'))}
           >
-            The boxes are empty and go
+            {t('The boxes are empty and go')}
           </Button>
         ) : (
           <Button
             onClick={() =>
               void act(
                 (now) => createUnpackBack(now, events, world.nowMs()),
-                'Everything belongs where it was before. Moves says how to carry it.',
+                t('Everything belongs where it was before. Moves says how to carry it.'),
               )
             }
           >
-            Back to where it was
+            {t('Back to where it was')}
           </Button>
         )}
       </div>
@@ -100,24 +103,26 @@ function Box({ box, all, inside }: { box: Place; all: readonly Lot[]; inside: nu
         >
           {box.name}
         </button>
-        <span className="min-w-0 flex-1 text-stone" {...explained('Lying in it now, of what belongs in it.')}>
+        <span className="min-w-0 flex-1 text-stone" {...explained(t('Lying in it now, of what belongs in it.'))}>
           {all.length === 0
-            ? 'empty'
+            ? t('empty')
             : isPacked
-              ? `packed, ${wordCount(all.length, 'thing')}`
-              : `${inside} of ${all.length} in it`}
+              ? t('packed, {all, plural, one {# thing} other {# things}}', { all: all.length })
+              : t('{inside} of {all} in it', { inside, all: all.length })}
         </span>
         {!isPacked && all.length > 0 && (
           <Button
             look="quiet"
-            onClick={() => void act((now) => createBoxPacked(now, box.id, world.nowMs()), `${box.name} is packed.`)}
+            onClick={() =>
+              void act((now) => createBoxPacked(now, box.id, world.nowMs()), t('{box} is packed.', { box: box.name }))
+            }
           >
-            It is packed
+            {t('It is packed')}
           </Button>
         )}
       </div>
       {isOpen && (
-        <ul className="pb-1 pl-4" aria-label={`In ${box.name}`}>
+        <ul className="pb-1 pl-4" aria-label={t('In {box}', { box: box.name })}>
           {all.map((lot) => {
             const item = household.items.get(lot.itemId);
             return (
@@ -143,7 +148,7 @@ function OldRooms() {
   const rooms = tree.rooms.filter((room) => room.id !== boxRoom?.id);
   return (
     <fieldset className="mt-4">
-      <legend className="font-bold">Rooms that nothing goes into for now</legend>
+      <legend className="font-bold">{t('Rooms that nothing goes into for now')}</legend>
       {rooms.map((room) => {
         const like = { kind: 'free', lotIds: [], groupIds: [], placeId: room.id } as const;
         const wish = findWish(household, { ...like, lotIds: [], groupIds: [] });
@@ -171,7 +176,7 @@ function OldRooms() {
           </label>
         );
       })}
-      <p className="text-sm text-stone">A room that is left stays as it is drawn, to be come back to.</p>
+      <p className="text-sm text-stone">{t('A room that is left stays as it is drawn, to be come back to.')}</p>
     </fieldset>
   );
 }

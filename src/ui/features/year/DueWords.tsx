@@ -3,6 +3,7 @@ import { explained } from '../../components/explained.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useOpen } from '../../state/app.ts';
 import { nameDue, wordDue } from '../../text/year.ts';
+import { t } from '../../language/index.ts';
 
 /** What is due, with its swatch: what is to be done about it and by when; its name hangs its ticket at the right. */
 export function DueWords({ due, today }: { due: Due; today: string }) {
@@ -13,7 +14,7 @@ export function DueWords({ due, today }: { due: Due; today: string }) {
   return (
     <>
       {'item' in due && <Swatch item={due.item} className="size-6 shrink-0" />}
-      <span className="min-w-0 flex-1" {...explained('By its day, its hours or its mark, as its ticket says.')}>
+      <span className="min-w-0 flex-1" {...explained(t('By its day, its hours or its mark, as its ticket says.'))}>
         {lotId ? (
           <button
             type="button"
@@ -32,7 +33,7 @@ export function DueWords({ due, today }: { due: Due; today: string }) {
             <>
               ,{' '}
               <span className={`whitespace-nowrap ${isPast ? 'text-madder' : ''}`}>
-                {isPast ? `since ${due.on}` : due.on}
+                {isPast ? t('since {on}', { on: due.on }) : due.on}
               </span>
             </>
           )}

@@ -8,13 +8,14 @@ import { CheckField } from '../../components/fields.tsx';
 import { useHousehold, useOpen, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
+import { formatFixed, perLanguage, t } from '../../language/index.ts';
 
-const CLIMATES: readonly (readonly [Climate, string])[] = [
-  ['damp', 'damp'],
-  ['hot', 'hot'],
-  ['cold', 'cold'],
-  ['swinging', 'swings between them'],
-];
+const CLIMATES = perLanguage((): readonly (readonly [Climate, string])[] => [
+  ['damp', t('damp')],
+  ['hot', t('hot')],
+  ['cold', t('cold')],
+  ['swinging', t('swings between them')],
+]);
 const MOST = 6;
 
 /** What fades where, what a room does to its things, and which tools are carried about. */
@@ -32,32 +33,34 @@ export function LightAndAir() {
     return edit(household, (from) => createSavePlaces(from, room.name, [saved], [], world.nowMs()));
   };
   return (
-    <section aria-label="Light and air" className="mt-6 max-w-3xl">
-      <h2 className="font-display text-xl font-semibold">Light and air</h2>
+    <section aria-label={t('Light and air')} className="mt-6 max-w-3xl">
+      <h2 className="font-display text-xl font-semibold">{t('Light and air')}</h2>
       {fading.length > 0 && (
-        <ul aria-label="What fades">
+        <ul aria-label={t('What fades')}>
           {fading.slice(0, MOST).map(({ placeId, hours, lotIds }) => (
             <li key={placeId} className="dotted-row py-1">
               <span
                 {...explained(
-                  'Direct sun through the windows at its front edge, month by month, with a clear sky and nothing outside; curtains and clouds make it less.',
+                  t(
+                    'Direct sun through the windows at its front edge, month by month, with a clear sky and nothing outside; curtains and clouds make it less.',
+                  ),
                 )}
               >
-                <strong data-name>{formatPlaceName(tree, placeId)}</strong> has up to {Math.round(hours / 10) * 10}{' '}
-                hours of sun a year; in it fade
+                <strong data-name>{formatPlaceName(tree, placeId)}</strong>{' '}
+                {t('has up to {hours} hours of sun a year; in it fade', { hours: Math.round(hours / 10) * 10 })}
               </span>{' '}
               <Names ids={lotIds} />
             </li>
           ))}
         </ul>
       )}
-      {fading.length === 0 && <p className="text-stone">Nothing that fades lies in the sun.</p>}
+      {fading.length === 0 && <p className="text-stone">{t('Nothing that fades lies in the sun.')}</p>}
       {tree.rooms.map((room) => (
         <fieldset key={room.id} className="mt-2 flex flex-wrap items-center gap-x-5">
           <legend className="float-left mr-4 font-semibold" data-name>
-            {room.name} is
+            {t('{room} is', { room: room.name })}
           </legend>
-          {CLIMATES.map(([climate, name]) => (
+          {CLIMATES().map(([climate, name]) => (
             <CheckField
               key={climate}
               label={name}
@@ -70,27 +73,34 @@ export function LightAndAir() {
       {against.map(({ roomId, climate, lotIds }) => (
         <p key={`${roomId} ${climate}`} className="mt-1">
           <span className="text-madder">
-            <span data-name>{tree.places.get(roomId)?.name}</span> is {CLIMATES.find(([one]) => one === climate)![1]}:
+            <span data-name>{tree.places.get(roomId)?.name}</span>{' '}
+            {t('is {find}:', { find: CLIMATES().find(([one]) => one === climate)![1] })}
           </span>{' '}
-          better elsewhere <Names ids={lotIds} />
+          {t('better elsewhere')} <Names ids={lotIds} />
         </p>
       ))}
       {carried.length > 0 && (
         <>
-          <h3 className="mt-3 font-bold">Would pay to have twice</h3>
+          <h3 className="mt-3 font-bold">{t('Would pay to have twice')}</h3>
           <ul>
             {carried.slice(0, MOST).map(({ item, minutesPerMonth, cost, cart }) => (
               <li
                 key={item.id}
                 {...explained(
-                  'Every other use is at another of its stations: so far to walk there and back, by how often it is used.',
+                  t(
+                    'Every other use is at another of its stations: so far to walk there and back, by how often it is used.',
+                  ),
                 )}
               >
-                <span data-name>{item.name}</span>: {Math.round(minutesPerMonth)} min a month between its stations
-                {cost !== null && `; another costs about ${cost.toFixed(2)}`}
+                <span data-name>{item.name}</span>
+                {t(': {minutesPerMonth} min a month between its stations', {
+                  minutesPerMonth: Math.round(minutesPerMonth),
+                })}
+                {cost !== null && t('; another costs about {cost}', { cost: formatFixed(cost, 2) })}
                 {cart && (
                   <>
-                    ; or keep it in <span data-name>{cart.name}</span>, which rolls to both
+                    {t('; or keep it in')} <span data-name>{cart.name}</span>
+                    {t(', which rolls to both')}
                   </>
                 )}
               </li>
@@ -107,7 +117,7 @@ function Names({ ids }: { ids: readonly LotId[] }) {
   const household = useHousehold();
   const open = useOpen();
   return (
-    <span {...explained('The first of them by name.')}>
+    <span {...explained(t('The first of them by name.'))}>
       {ids.slice(0, MOST).map((id, n) => (
         <span key={id}>
           {n > 0 && ', '}
@@ -121,7 +131,7 @@ function Names({ ids }: { ids: readonly LotId[] }) {
           </button>
         </span>
       ))}
-      {ids.length > MOST && ` and ${ids.length - MOST} more`}
+      {ids.length > MOST && t(' and {most} more', { most: ids.length - MOST })}
     </span>
   );
 }

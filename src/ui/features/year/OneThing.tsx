@@ -19,6 +19,7 @@ import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordForm, wordHomeOffer } from '../../text/index.ts';
 import { wordRent, wordReviewReason } from '../../text/year.ts';
+import { t } from '../../language/index.ts';
 
 /** The places that are offered elsewhere, each by one key. */
 const KEYS = ['i', 'o', 'p'] as const;
@@ -49,30 +50,31 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
   const choices = [
     {
       key: 's',
-      name: isHeirloom ? 'Aired and refolded; it stays' : 'It stays',
-      onPress: () => void decide((now) => createStay(now, lot.id, world.nowMs()), `${item.name} stays.`),
+      name: isHeirloom ? t('Aired and refolded; it stays') : t('It stays'),
+      onPress: () =>
+        void decide((now) => createStay(now, lot.id, world.nowMs()), t('{name} stays.', { name: item.name })),
     },
     {
       key: 'i',
-      name: 'Use it soon: it becomes an idea',
+      name: t('Use it soon: it becomes an idea'),
       isHidden: isElsewhere,
       onPress: () =>
         void decide(
           (now) => createUseSoon(now, lot.id, world.createId() as ProjectId, world.createId(), world.nowMs()),
-          `An idea with ${item.name} is among the projects.`,
+          t('An idea with {name} is among the projects.', { name: item.name }),
         ),
     },
     {
       key: 'g',
-      name: leaveTo ? `Let it go, to ${leaveTo} by ${by}` : `Let it go by ${by}`,
+      name: leaveTo ? t('Let it go, to {leaveTo} by {by}', { leaveTo, by }) : t('Let it go by {by}', { by }),
       onPress: () =>
         void decide(
           (now) => createLeave(now, lot.id, { toWhom: leaveTo.trim(), by }, world.nowMs()),
-          `${item.name} is to go.`,
+          t('{name} is to go.', { name: item.name }),
         ),
     },
-    { key: 'e', name: 'Keep it elsewhere', onPress: () => setElsewhere(!isElsewhere) },
-    { key: 'l', name: 'Later', onPress: onLater },
+    { key: 'e', name: t('Keep it elsewhere'), onPress: () => setElsewhere(!isElsewhere) },
+    { key: 'l', name: t('Later'), onPress: onLater },
   ];
   return (
     <section aria-label={item.name}>
@@ -82,17 +84,17 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
           <h2 className="font-display text-[28px] leading-tight font-semibold" data-name>
             {item.name}
           </h2>
-          <p {...explained('What the daybook and its ticket say of it.')}>
+          <p {...explained(t('What the daybook and its ticket say of it.'))}>
             {wordAmount(item, lot, household.settings.units)};{' '}
             {reasons.map((one) => wordReviewReason(one, household)).join('; ')}
           </p>
           <p
             className="text-stone"
-            {...explained('The room it takes as it is kept, and for how long nothing was done with it.')}
+            {...explained(t('The room it takes as it is kept, and for how long nothing was done with it.'))}
           >
             {wordRent(entry)}
             {lot.homeId && tree.places.has(lot.homeId) ? `: ${formatPlaceName(tree, lot.homeId)}` : ''}.{' '}
-            {left === 1 ? 'The last one.' : `${left - 1} more after it.`}
+            {left === 1 ? t('The last one.') : t('{left} more after it.', { left: left - 1 })}
           </p>
         </div>
       </div>
@@ -102,7 +104,7 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
           lot.placeId && <PlacePicture place={lot.placeId} lots={[lot.id]} mark="to" mostPx={PICTURE_PX} />
         }
       >
-        <ul aria-label="What becomes of it" className="space-y-2">
+        <ul aria-label={t('What becomes of it')} className="space-y-2">
           {choices
             .filter(({ isHidden }) => !isHidden)
             .map(({ key, name, onPress }) => (
@@ -128,7 +130,7 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
           <ToWhom onDone={() => setAsked(false)} />
         ) : (
           <Button look="quiet" className="mt-2" onClick={() => setAsked(true)}>
-            To whom, and by when
+            {t('To whom, and by when')}
           </Button>
         )}
       </Beside>
@@ -145,23 +147,23 @@ function ToWhom({ onDone }: { onDone: () => void }) {
   return (
     <div className="mt-2 flex max-w-xl flex-wrap items-end gap-3 border-l-4 border-woad bg-linen p-3">
       <TextField
-        label="To whom things go"
+        label={t('To whom things go')}
         autoFocus
         maxLength={80}
         value={leaveTo}
         onChange={({ target }) => useChoices.setState({ leaveTo: target.value })}
       />
       <TextField
-        label="Within days"
+        label={t('Within days')}
         value={days}
-        fault={isGood ? undefined : 'Between 1 and 730.'}
+        fault={isGood ? undefined : t('Between 1 and 730.')}
         onChange={({ target }) => {
           setDays(target.value);
           const next = Number(target.value);
           if (Number.isInteger(next) && next >= 1 && next <= 730) useChoices.setState({ leaveDays: next });
         }}
       />
-      <Button onClick={onDone}>Done</Button>
+      <Button onClick={onDone}>{t('Done')}</Button>
     </div>
   );
 }
@@ -179,11 +181,11 @@ function Elsewhere({ entry: { lot }, onDone }: { entry: ReviewEntry; onDone: () 
       <Unanswered again={again} />
       {!offers && !again && (
         <p role="status" className="text-stone">
-          Trying every place…
+          {t('Trying every place…')}
         </p>
       )}
-      {offers?.length === 0 && <p>No other place takes it as things are.</p>}
-      <ul aria-label="Other places" className="space-y-2">
+      {offers?.length === 0 && <p>{t('No other place takes it as things are.')}</p>}
+      <ul aria-label={t('Other places')} className="space-y-2">
         {offers?.map((offer, i) => (
           <li key={offer.placeId}>
             <button
@@ -204,7 +206,7 @@ function Elsewhere({ entry: { lot }, onDone }: { entry: ReviewEntry; onDone: () 
                 <span
                   className="block text-sm text-stone"
                   {...explained(
-                    'Every place was really packed with it beside what lies there, and priced like a plan.',
+                    t('Every place was really packed with it beside what lies there, and priced like a plan.'),
                   )}
                 >
                   {wordForm(offer.form)}; {wordHomeOffer(offer, lot.homeId === undefined)}

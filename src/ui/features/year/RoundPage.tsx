@@ -20,19 +20,22 @@ import { Page } from '../../components/Page.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { wordCount } from '../../text/index.ts';
 import { nameDue, wordDue, wordDueDone } from '../../text/year.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { DueWords } from './DueWords.tsx';
 import { LightAndAir } from './LightAndAir.tsx';
 import { Seasons } from './Seasons.tsx';
 import { YearTabs } from './YearTabs.tsx';
+import { perLanguage, t } from '../../language/index.ts';
 
-const SPANS = [
-  [1, 'a month'],
-  [3, 'three months'],
-  [12, 'a year'],
-] as const;
+const SPANS = perLanguage(
+  () =>
+    [
+      [1, t('a month')],
+      [3, t('three months')],
+      [12, t('a year')],
+    ] as const,
+);
 
 /** What is done about something that is due, by one key; null where it leads to another screen. */
 function doneAct(due: Due, nowMs: number): ((now: Household) => ReturnType<typeof createStay>) | null {
@@ -68,9 +71,9 @@ export function RoundPage() {
   const today = toDay(nowMs);
   const due = useMemo(() => listDue(household, nowMs, toDay(addMonths(nowMs, months))), [household, nowMs, months]);
   const sections = [
-    ['Now', due.filter(({ on }) => on === null || on <= today)],
-    ['This month', due.filter(({ on }) => on !== null && on > today && on <= toDay(addDays(nowMs, 30)))],
-    ['After that', due.filter(({ on }) => on !== null && on > toDay(addDays(nowMs, 30)))],
+    [t('Now'), due.filter(({ on }) => on === null || on <= today)],
+    [t('This month'), due.filter(({ on }) => on !== null && on > today && on <= toDay(addDays(nowMs, 30)))],
+    [t('After that'), due.filter(({ on }) => on !== null && on > toDay(addDays(nowMs, 30)))],
   ] as const;
   const [first] = due;
   const save = async () => {
@@ -85,17 +88,17 @@ export function RoundPage() {
     if (made.ok) saveFile(made.value, 'what-comes-round.ics', 'text/calendar');
   };
   return (
-    <Page title="The year" tabs={<YearTabs />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
+    <Page title={t('The year')} tabs={<YearTabs />} aside={ticket?.type === 'lot' ? <TicketPane hint="" /> : undefined}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3 md:px-5">
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
           <label className="flex items-center gap-2">
-            Within
+            {t('Within')}
             <select
               className="h-11 rounded border border-thread bg-paper px-2 md:h-8"
               value={months}
               onChange={({ target }) => setMonths(Number(target.value))}
             >
-              {SPANS.map(([count, name]) => (
+              {SPANS().map(([count, name]) => (
                 <option key={count} value={count}>
                   {name}
                 </option>
@@ -103,11 +106,11 @@ export function RoundPage() {
             </select>
           </label>
           <Button look="quiet" onClick={() => void save()}>
-            Save for a calendar
+            {t('Save for a calendar')}
           </Button>
           <HoursForm />
         </div>
-        {due.length === 0 && <p className="mt-4 font-display text-xl">Nothing comes round in that time.</p>}
+        {due.length === 0 && <p className="mt-4 font-display text-xl">{t('Nothing comes round in that time.')}</p>}
         <div className="mt-4 gap-x-10 xl:columns-2">
           {sections.map(
             ([title, some]) =>
@@ -157,32 +160,33 @@ function HoursForm() {
   if (text === null)
     return (
       <Button look="quiet" onClick={() => setText('1')}>
-        Hours at the machine
+        {t('Hours at the machine')}
       </Button>
     );
   const hours = parseCount(text);
-  const fault = hours.ok && hours.value >= 1 && hours.value <= 1000 ? undefined : 'Between 1 and 1000.';
+  const fault = hours.ok && hours.value >= 1 && hours.value <= 1000 ? undefined : t('Between 1 and 1000.');
   return (
     <Form
-      aria-label="Hours at the machine"
+      aria-label={t('Hours at the machine')}
       className="flex items-end gap-2"
       onSend={() =>
         fault || !hours.ok
           ? undefined
-          : act((now) => createHours(now, hours.value), `${wordCount(hours.value, 'hour')} counted.`).then(
-              (isDone) => isDone && setText(null),
-            )
+          : act(
+              (now) => createHours(now, hours.value),
+              t('{hours, plural, one {# hour} other {# hours}} counted.', { hours: hours.value }),
+            ).then((isDone) => isDone && setText(null))
       }
       onKeyDown={(event) => event.key === 'Escape' && setText(null)}
     >
       <TextField
-        label="Hours sewn"
+        label={t('Hours sewn')}
         autoFocus
         value={text}
         fault={fault}
         onChange={({ target }) => setText(target.value)}
       />
-      <Button type="submit">Count them</Button>
+      <Button type="submit">{t('Count them')}</Button>
     </Form>
   );
 }

@@ -10,8 +10,8 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
 import { YearTabs } from './YearTabs.tsx';
+import { t } from '../../language/index.ts';
 
 /** A turn of the season: what goes away or comes back, each with its place; taken on, it is carried like every plan. */
 export function SeasonPage() {
@@ -28,26 +28,35 @@ export function SeasonPage() {
   const tree = getTree(household);
   const nameOf = (id: (typeof plan.stuckIds)[number]) => household.items.get(household.lots.get(id)!.itemId)!;
   return (
-    <Page title="The year" tabs={<YearTabs />}>
+    <Page title={t('The year')} tabs={<YearTabs />}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
         <Button look="quiet" data-key="escape" className="mb-2" onClick={() => void navigate('/year')}>
-          ← What comes round
+          {t('← What comes round')}
         </Button>
         {!season ? (
-          <p className="font-display text-[28px] font-semibold">This season is no longer there.</p>
+          <p className="font-display text-[28px] font-semibold">{t('This season is no longer there.')}</p>
         ) : (
           <>
             <p className="font-display text-[28px] font-semibold">
-              <span data-name>{season.name}</span> {turn === 'goes' ? 'goes away' : 'comes back'}
+              <span data-name>{season.name}</span> {turn === 'goes' ? t('goes away') : t('comes back')}
             </p>
-            <p className="mt-1" {...explained('Each was really packed into its place beside what belongs there.')}>
+            <p className="mt-1" {...explained(t('Each was really packed into its place beside what belongs there.'))}>
               {plan.moves.length === 0 && plan.stuckIds.length === 0
                 ? turn === 'goes'
-                  ? 'All of it is away already.'
-                  : 'Nothing of it is away.'
-                : `${wordCount(plan.moves.length, 'thing')} to carry${plan.stuckIds.length > 0 ? `; ${wordCount(plan.stuckIds.length, 'thing')} ${turn === 'goes' ? 'find no room there' : 'found their old place taken'}` : ''}.`}
+                  ? t('All of it is away already.')
+                  : t('Nothing of it is away.')
+                : t('{moves, plural, one {# thing} other {# things}} to carry{part}.', {
+                    moves: plan.moves.length,
+                    part:
+                      plan.stuckIds.length > 0
+                        ? t('; {stuckIds, plural, one {# thing} other {# things}} {part}', {
+                            stuckIds: plan.stuckIds.length,
+                            part: turn === 'goes' ? t('find no room there') : t('found their old place taken'),
+                          })
+                        : '',
+                  })}
             </p>
-            <ul aria-label="What is carried" className="mt-3 max-w-2xl">
+            <ul aria-label={t('What is carried')} className="mt-3 max-w-2xl">
               {plan.moves.map(({ lotId, toId }) => (
                 <li key={lotId} className="dotted-row flex items-center gap-3 py-1">
                   <Swatch item={nameOf(lotId)} className="size-6 shrink-0" />
@@ -65,7 +74,7 @@ export function SeasonPage() {
                   <span className="min-w-0 flex-1" data-name>
                     {nameOf(id).name}
                   </span>
-                  <span className="text-madder">stays where it is</span>
+                  <span className="text-madder">{t('stays where it is')}</span>
                 </li>
               ))}
             </ul>
@@ -77,19 +86,19 @@ export function SeasonPage() {
                 onClick={() =>
                   void act(
                     (now) => createTurn(now, plan.moves, season.name, world.nowMs()),
-                    `${season.name}: each has its place. Moves says how to carry it.`,
+                    t('{season}: each has its place. Moves says how to carry it.', { season: season.name }),
                   ).then((isDone) => isDone && void navigate('/moves'))
                 }
               >
-                That is where it goes <kbd className="pl-1 font-normal">D</kbd>
+                {t('That is where it goes')} <kbd className="pl-1 font-normal">D</kbd>
               </Button>
             )}
             <p className="mt-3 text-sm text-stone">
-              What finds no room is put away by hand from its ticket, or{' '}
+              {t('What finds no room is put away by hand from its ticket, or')}{' '}
               <Link className="text-woad underline" to="/fit">
-                Fit
+                {t('Fit')}
               </Link>{' '}
-              makes room.
+              {t('makes room.')}
             </p>
           </>
         )}

@@ -12,7 +12,8 @@ import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
 import { saveList } from '../../state/settingsList.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
-import { wordCount, wordGroup } from '../../text/index.ts';
+import { wordGroup } from '../../text/index.ts';
+import { t } from '../../language/index.ts';
 
 const YEAR_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
@@ -26,12 +27,13 @@ export function Seasons() {
   const seasons = household.settings.seasons ?? [];
   const fetched = listFetchedFromAfar(household, events, world.nowMs());
   return (
-    <section aria-label="Seasons" className="mt-6 max-w-3xl">
-      <h2 className="font-display text-xl font-semibold">Put away for the season</h2>
+    <section aria-label={t('Seasons')} className="mt-6 max-w-3xl">
+      <h2 className="font-display text-xl font-semibold">{t('Put away for the season')}</h2>
       {seasons.length === 0 && !isNew && (
         <p className="text-stone">
-          Such as winter cloth that spends the summer in the attic: it goes and comes back on its day, each time with
-          the moves it takes.
+          {t(
+            'Such as winter cloth that spends the summer in the attic: it goes and comes back on its day, each time with the moves it takes.',
+          )}
         </p>
       )}
       <ul>
@@ -39,17 +41,23 @@ export function Seasons() {
           <li key={season.id} className="dotted-row flex flex-wrap items-center gap-x-4 py-1">
             <span
               className="min-w-0 flex-1"
-              {...explained('What belongs to its groups or has its tag, and the days as you said.')}
+              {...explained(t('What belongs to its groups or has its tag, and the days as you said.'))}
             >
-              <strong data-name>{season.name}</strong>: {wordCount(listOfSeason(household, season).length, 'thing')}, to{' '}
-              {tree.places.has(season.awayPlaceId) ? formatPlaceName(tree, season.awayPlaceId) : 'a place that is gone'}{' '}
-              on {season.goesOn}, back on {season.comesOn}
+              <strong data-name>{season.name}</strong>
+              {t(': {listOfSeason, plural, one {# thing} other {# things}}, to {part} on {goesOn}, back on {comesOn}', {
+                listOfSeason: listOfSeason(household, season).length,
+                part: tree.places.has(season.awayPlaceId)
+                  ? formatPlaceName(tree, season.awayPlaceId)
+                  : t('a place that is gone'),
+                goesOn: season.goesOn,
+                comesOn: season.comesOn,
+              })}
             </span>
             <Link className="text-woad underline underline-offset-4" to={`/year/season/${season.id}/goes`}>
-              Away
+              {t('Away')}
             </Link>
             <Link className="text-woad underline underline-offset-4" to={`/year/season/${season.id}/comes`}>
-              Back
+              {t('Back')}
             </Link>
             <Button
               look="quiet"
@@ -57,11 +65,11 @@ export function Seasons() {
                 void saveList(
                   'seasons',
                   (now) => now.filter(({ id }) => id !== season.id),
-                  `${season.name} stays where it is.`,
+                  t('{season} stays where it is.', { season: season.name }),
                 )
               }
             >
-              No more
+              {t('No more')}
             </Button>
           </li>
         ))}
@@ -70,17 +78,23 @@ export function Seasons() {
         <SeasonForm onDone={() => setNew(false)} />
       ) : (
         <Button className="mt-2" onClick={() => setNew(true)}>
-          A season
+          {t('A season')}
         </Button>
       )}
       {fetched.length > 0 && (
         <>
           <p
             className="mt-3"
-            {...explained('Fetched in three or more of the last six months from a room in which nobody works.')}
+            {...explained(t('Fetched in three or more of the last six months from a room in which nobody works.'))}
           >
-            {wordCount(fetched.length, 'thing')} from another room {fetched.length === 1 ? 'comes' : 'come'} back month
-            by month. Keep {fetched.length === 1 ? 'it' : 'them'} here:
+            {t(
+              '{fetched, plural, one {# thing} other {# things}} from another room {part} back month by month. Keep {part2} here:',
+              {
+                fetched: fetched.length,
+                part: fetched.length === 1 ? t('comes') : t('come'),
+                part2: fetched.length === 1 ? t('it') : t('them'),
+              },
+            )}
           </p>
           <ul className="flex flex-wrap gap-x-4">
             {fetched.slice(0, 8).map((id) => (
@@ -109,13 +123,13 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
   const groups = getGroups(household);
   const [text, setText] = useState({ name: '', tag: '', goesOn: '04-15', comesOn: '10-01', awayId: '', groupId: '' });
   const [isAsked, setAsked] = useState(false);
-  const day = (value: string) => (YEAR_DAY.test(value) ? undefined : 'Month and day, such as 04-15.');
+  const day = (value: string) => (YEAR_DAY.test(value) ? undefined : t('Month and day, such as 04-15.'));
   const faults = {
-    name: text.name.trim() ? undefined : 'Give it a name.',
-    what: text.tag.trim() || text.groupId ? undefined : 'Say which group, or a tag.',
+    name: text.name.trim() ? undefined : t('Give it a name.'),
+    what: text.tag.trim() || text.groupId ? undefined : t('Say which group, or a tag.'),
     goesOn: day(text.goesOn),
     comesOn: day(text.comesOn),
-    away: text.awayId ? undefined : 'Say where it goes.',
+    away: text.awayId ? undefined : t('Say where it goes.'),
   };
   const field = (name: keyof typeof text) => ({
     value: text[name],
@@ -125,7 +139,7 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
   return (
     <Form
       opensBelow
-      aria-label="A season"
+      aria-label={t('A season')}
       className="mt-2 max-w-xl border-l-4 border-woad bg-linen p-3"
       onSend={() => {
         setAsked(true);
@@ -139,51 +153,53 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
           goesOn: text.goesOn,
           comesOn: text.comesOn,
         };
-        return saveList('seasons', (now) => [...now, season], `${season.name} has its days.`).then(
-          (isDone) => isDone && onDone(),
-        );
+        return saveList(
+          'seasons',
+          (now) => [...now, season],
+          t('{season} has its days.', { season: season.name }),
+        ).then((isDone) => isDone && onDone());
       }}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}
     >
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label="What it is called"
+          label={t('What it is called')}
           autoFocus
           maxLength={60}
           fault={isAsked ? faults.name : undefined}
           {...field('name')}
         />
         <TextField
-          label="What has this tag"
+          label={t('What has this tag')}
           maxLength={40}
           fault={isAsked ? faults.what : undefined}
           {...field('tag')}
         />
-        <SelectField label="Or this group" {...field('groupId')}>
-          <option value="">none</option>
+        <SelectField label={t('Or this group')} {...field('groupId')}>
+          <option value="">{t('none')}</option>
           {groups.map((group) => (
             <option key={group.id} value={group.id}>
               {wordGroup(group, household)}
             </option>
           ))}
         </SelectField>
-        <SelectField label="It goes to" {...field('awayId')}>
-          <option value="">choose</option>
+        <SelectField label={t('It goes to')} {...field('awayId')}>
+          <option value="">{t('choose')}</option>
           {places.map(({ id }) => (
             <option key={id} value={id}>
               {formatPlaceName(tree, id)}
             </option>
           ))}
         </SelectField>
-        <TextField label="On" fault={faults.goesOn} {...field('goesOn')} />
-        <TextField label="Back on" fault={faults.comesOn} {...field('comesOn')} />
+        <TextField label={t('On')} fault={faults.goesOn} {...field('goesOn')} />
+        <TextField label={t('Back on')} fault={faults.comesOn} {...field('comesOn')} />
       </div>
       {isAsked && faults.away && (
         <p role="alert" className="text-sm font-semibold text-madder">
           {faults.away}
         </p>
       )}
-      <FormFoot save="Keep these days" onDone={onDone} />
+      <FormFoot save={t('Keep these days')} onDone={onDone} />
     </Form>
   );
 }

@@ -11,6 +11,7 @@ import { useApp, useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordChance } from '../../text/year.ts';
 import { BandChart } from './BandChart.tsx';
+import { t } from '../../language/index.ts';
 
 const MM = { metric: 1000, imperial: 914.4 } as const;
 
@@ -26,7 +27,8 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
   const to = (mm: number) => mm / MM[units];
   const parsed = text === null ? null : parseLengthMm(text, unit);
   const isEmpty = text !== null && text.trim() === '';
-  const fault = isEmpty || (parsed?.ok && parsed.value > 0 && parsed.value <= 1e9) ? undefined : `Such as 200 ${unit}.`;
+  const fault =
+    isEmpty || (parsed?.ok && parsed.value > 0 && parsed.value <= 1e9) ? undefined : t('Such as 200 {unit}.', { unit });
   const keep = () => {
     if (fault) return undefined;
     return act((now) => {
@@ -35,17 +37,23 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
     }).then((isDone) => isDone && setText(null));
   };
   return (
-    <section aria-label="All the cloth" className="mt-6 max-w-2xl">
-      <h2 className="font-display text-xl font-semibold">All the cloth</h2>
+    <section aria-label={t('All the cloth')} className="mt-6 max-w-2xl">
+      <h2 className="font-display text-xl font-semibold">{t('All the cloth')}</h2>
       <p
         {...explained(
-          'What there is now along the selvage, less and more by the cloth that came and went in your own months.',
+          t('What there is now along the selvage, less and more by the cloth that came and went in your own months.'),
         )}
       >
-        {formatClothLength(curve.nowMm, units)} now; in a year likely between{' '}
-        {formatClothLength(curve.band.at(-1)![0], units)} and {formatClothLength(curve.band.at(-1)![2], units)}.
+        {t('{clothLength} now; in a year likely between {clothLength2} and {clothLength3}.', {
+          clothLength: formatClothLength(curve.nowMm, units),
+          clothLength2: formatClothLength(curve.band.at(-1)![0], units),
+          clothLength3: formatClothLength(curve.band.at(-1)![2], units),
+        })}
         {curve.chanceOver !== null &&
-          ` ${wordChance(curve.chanceOver)} that it is more than the ${formatClothLength(stashGoalMm!, units)} that you would have.`}
+          t(' {chance} that it is more than the {clothLength} that you would have.', {
+            chance: wordChance(curve.chanceOver),
+            clothLength: formatClothLength(stashGoalMm!, units),
+          })}
       </p>
       <BandChart
         band={curve.band.map(([low, middle, high]) => [to(low), to(middle), to(high)] as const)}
@@ -53,30 +61,30 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
         past={curve.past.slice(0, -1).map(to)}
         most={stashGoalMm === undefined ? null : to(stashGoalMm)}
         unit={unit}
-        label="All the cloth month by month"
+        label={t('All the cloth month by month')}
       />
       {text === null ? (
         <Button
           look="quiet"
           onClick={() => setText(stashGoalMm === undefined ? '' : formatClothLength(stashGoalMm, units))}
         >
-          {stashGoalMm === undefined ? 'Set a goal' : 'Change the goal'}
+          {stashGoalMm === undefined ? t('Set a goal') : t('Change the goal')}
         </Button>
       ) : (
         <Form
-          aria-label="A goal for the stash"
+          aria-label={t('A goal for the stash')}
           className="mt-2 max-w-sm border-l-4 border-woad bg-linen p-3"
           onSend={keep}
           onKeyDown={(event) => event.key === 'Escape' && setText(null)}
         >
           <TextField
-            label="So much cloth at most; nothing: no goal"
+            label={t('So much cloth at most; nothing: no goal')}
             autoFocus
             value={text}
             fault={fault}
             onChange={({ target }) => setText(target.value)}
           />
-          <FormFoot save="Keep it" onDone={() => setText(null)} />
+          <FormFoot save={t('Keep it')} onDone={() => setText(null)} />
         </Form>
       )}
     </section>

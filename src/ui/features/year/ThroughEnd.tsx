@@ -11,8 +11,9 @@ import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
-import { wordCount, wordHomeOffer } from '../../text/index.ts';
+import { wordHomeOffer } from '../../text/index.ts';
 import { wordLitres } from '../../text/year.ts';
+import { t } from '../../language/index.ts';
 
 interface ThroughEndProps {
   readonly ids: readonly LotId[];
@@ -32,30 +33,34 @@ export function ThroughEnd({ ids, waiting, onOn, onEnd }: ThroughEndProps) {
   const after = useMemo(() => withoutLeaving(household), [household]);
   const wanting = useMemo(() => (freed.size > 0 ? listWaiting(after, tree) : []), [after, tree, freed]);
   return (
-    <section aria-label="What this brought">
+    <section aria-label={t('What this brought')}>
       <p className="font-display text-[28px] font-semibold">
-        {waiting > 0 ? 'That was it for today.' : 'That was all of this sitting.'}
+        {waiting > 0 ? t('That was it for today.') : t('That was all of this sitting.')}
       </p>
       <p
         className="mt-2"
         {...explained(
-          'Of the things of this sitting: those that stay, and the room of those that are to go, as they are kept.',
+          t('Of the things of this sitting: those that stay, and the room of those that are to go, as they are kept.'),
         )}
       >
-        {wordCount(won.stays, 'thing')} {won.stays === 1 ? 'stays' : 'stay'}, {won.leaves} to go
-        {won.leaves > 0 && `: ${wordLitres(won.litres)} of room won`}.
-        {waiting > 0 && ` ${wordCount(waiting, 'thing')} put off.`}
+        {t('{stays, plural, one {# thing} other {# things}} {part}, {leaves} to go', {
+          stays: won.stays,
+          part: won.stays === 1 ? t('stays') : t('stay'),
+          leaves: won.leaves,
+        })}
+        {won.leaves > 0 && t(': {litres} of room won', { litres: wordLitres(won.litres) })}.
+        {waiting > 0 && t(' {waiting, plural, one {# thing} other {# things}} put off.', { waiting })}
       </p>
       {won.places.length > 0 && (
-        <ul aria-label="Where room is won" className="mt-2 max-w-xl">
+        <ul aria-label={t('Where room is won')} className="mt-2 max-w-xl">
           {won.places.slice(0, 5).map(({ placeId, litres }) => (
             <li
               key={placeId}
               className="dotted-row flex justify-between py-1"
-              {...explained('What leaves it takes so much there.')}
+              {...explained(t('What leaves it takes so much there.'))}
             >
               <span data-name>
-                {tree.places.has(placeId) ? formatPlaceName(tree, placeId) : 'a place that is gone'}
+                {tree.places.has(placeId) ? formatPlaceName(tree, placeId) : t('a place that is gone')}
               </span>
               <span>{wordLitres(litres)}</span>
             </li>
@@ -64,25 +69,25 @@ export function ThroughEnd({ ids, waiting, onOn, onEnd }: ThroughEndProps) {
       )}
       {wanting.length > 0 && (
         <>
-          <h2 className="mt-5 font-display text-xl font-semibold">What could use that room</h2>
-          <ul aria-label="What could use that room" className="max-w-xl">
+          <h2 className="mt-5 font-display text-xl font-semibold">{t('What could use that room')}</h2>
+          <ul aria-label={t('What could use that room')} className="max-w-xl">
             {wanting.map((id) => (
               <Offer key={id} after={after} lotId={id} freed={freed} />
             ))}
           </ul>
           <p className="mt-1 text-sm text-stone">
-            As if what is to go were gone. It stands on{' '}
+            {t('As if what is to go were gone. It stands on')}{' '}
             <Link to="/year" className="text-woad underline">
-              what comes round
+              {t('what comes round')}
             </Link>{' '}
-            until then.
+            {t('until then.')}
           </p>
         </>
       )}
       <div className="mt-4 flex flex-wrap gap-3">
-        {waiting > 0 && <Button onClick={onOn}>Those that were put off</Button>}
+        {waiting > 0 && <Button onClick={onOn}>{t('Those that were put off')}</Button>}
         <Button look="strong" data-key="d" onClick={onEnd}>
-          End it <kbd className="pl-1 font-normal">D</kbd>
+          {t('End it')} <kbd className="pl-1 font-normal">D</kbd>
         </Button>
       </div>
     </section>
@@ -101,7 +106,7 @@ function Offer({ after, lotId, freed }: { after: Household; lotId: LotId; freed:
     <li className="dotted-row flex flex-wrap items-center gap-x-3 py-1">
       <span
         className="min-w-0 flex-1"
-        {...explained('Tried in the freed place beside what stays there, and priced like a plan.')}
+        {...explained(t('Tried in the freed place beside what stays there, and priced like a plan.'))}
       >
         <strong data-name>{item.name}</strong> → {formatPlaceName(tree, offer.placeId)};{' '}
         {wordHomeOffer(offer, lot.homeId === undefined)}
@@ -110,7 +115,7 @@ function Offer({ after, lotId, freed }: { after: Household; lotId: LotId; freed:
         look="quiet"
         onClick={() => void act((now) => createMove(now, lotId, offer.placeId, offer.form, world.nowMs()))}
       >
-        It lies there now
+        {t('It lies there now')}
       </Button>
     </li>
   );

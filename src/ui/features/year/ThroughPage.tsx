@@ -8,10 +8,10 @@ import { Page } from '../../components/Page.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordCount } from '../../text/index.ts';
 import { OneThing } from './OneThing.tsx';
 import { ThroughEnd } from './ThroughEnd.tsx';
 import { YearTabs } from './YearTabs.tsx';
+import { t } from '../../language/index.ts';
 
 const MINUTES = 15;
 /** A pause is no pace. */
@@ -51,7 +51,7 @@ export function ThroughPage() {
     useChoices.setState({ reviewPace: Math.max(2, 0.9 * pace + 0.1 * seconds) });
   };
   return (
-    <Page title="The year" tabs={<YearTabs />}>
+    <Page title={t('The year')} tabs={<YearTabs />}>
       <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
         {ids === null ? (
           <Begin things={all.length} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
@@ -76,13 +76,13 @@ export function ThroughPage() {
         )}
         {ids !== null && entry && (
           <p className="mt-6 text-sm text-stone">
-            You can stop after any thing: it goes on here another day.{' '}
+            {t('You can stop after any thing: it goes on here another day.')}{' '}
             <button
               type="button"
               className="min-h-9 text-woad underline underline-offset-4"
               onClick={() => setLater(new Set([...later, ...left.map(({ lot }) => lot.id)]))}
             >
-              That is enough for today
+              {t('That is enough for today')}
             </button>
           </p>
         )}
@@ -95,14 +95,15 @@ function Begin({ things, sitting, onBegin }: { things: number; sitting: number; 
   if (things === 0)
     return (
       <>
-        <p className="font-display text-[28px] font-semibold">There is nothing to go through.</p>
+        <p className="font-display text-[28px] font-semibold">{t('There is nothing to go through.')}</p>
         <p className="mt-2 max-w-xl">
-          Cloth comes up here when it was not used for a year, other things after two; and what dries, what is there
-          twice, and heirlooms to air.
+          {t(
+            'Cloth comes up here when it was not used for a year, other things after two; and what dries, what is there twice, and heirlooms to air.',
+          )}
         </p>
         <p className="mt-2">
           <Link to="/year" className="text-woad underline">
-            What comes round
+            {t('What comes round')}
           </Link>
         </p>
       </>
@@ -112,17 +113,21 @@ function Begin({ things, sitting, onBegin }: { things: number; sitting: number; 
       <p
         className="font-display text-[28px] font-semibold"
         {...explained(
-          'Cloth that was not used for a year, other things for two, what is past its day, what is much alike, heirlooms to air; less what you went through in the last nine months.',
+          t(
+            'Cloth that was not used for a year, other things for two, what is past its day, what is much alike, heirlooms to air; less what you went through in the last nine months.',
+          ),
         )}
       >
-        {wordCount(things, 'thing')} to go through
+        {t('{things, plural, one {# thing} other {# things}} to go through', { things })}
       </p>
-      <p className="mt-2 max-w-xl" {...explained('As many as go into fifteen minutes at your own pace.')}>
-        What pays least for its room comes first. A quarter of an hour takes about {wordCount(sitting, 'thing')}: one
-        key for each, and U takes back.
+      <p className="mt-2 max-w-xl" {...explained(t('As many as go into fifteen minutes at your own pace.'))}>
+        {t(
+          'What pays least for its room comes first. A quarter of an hour takes about {sitting, plural, one {# thing} other {# things}}: one key for each, and U takes back.',
+          { sitting },
+        )}
       </p>
       <Button look="strong" className="mt-3" data-key="d" onClick={onBegin}>
-        Begin <kbd className="pl-1 font-normal">D</kbd>
+        {t('Begin')} <kbd className="pl-1 font-normal">D</kbd>
       </Button>
     </>
   );

@@ -9,6 +9,7 @@ import { wordPut } from '../../../text/rebuild.ts';
 import { useCarry } from './useCarry.ts';
 import type { Holding } from './useHeld.ts';
 import { putBin } from '../../../../core/suppose/index.ts';
+import { t } from '../../../language/index.ts';
 
 interface BinsProps {
   /** Every compartment of the wall, and where it is drawn; mm. */
@@ -124,7 +125,7 @@ function Target({
       role="button"
       tabIndex={0}
       data-hold=""
-      aria-label={`Put it here. ${words}`}
+      aria-label={t('Put it here. {words}', { words })}
       className="group cursor-pointer outline-none"
       onClick={take}
       onKeyDown={onKey}

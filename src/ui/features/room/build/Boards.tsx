@@ -8,6 +8,7 @@ import { wordBoard, wordSlotFits } from '../../../text/rebuild.ts';
 import { readArrow, useCarry } from './useCarry.ts';
 import type { Holding } from './useHeld.ts';
 import { judgeDraft } from '../../../../core/suppose/index.ts';
+import { t } from '../../../language/index.ts';
 
 interface BoardsProps {
   readonly unit: Place;
@@ -62,7 +63,7 @@ function Handle({ board, unit, slots, scale, heightMm, holding }: BoardsProps & 
     if (!joined) {
       tell({
         tone: 'fault',
-        text: 'This board does not come out: what it parts is more than two places, or not alike.',
+        text: t('This board does not come out: what it parts is more than two places, or not alike.'),
         canUndo: false,
       });
       return;
@@ -72,7 +73,7 @@ function Handle({ board, unit, slots, scale, heightMm, holding }: BoardsProps & 
     if (isMixed) {
       tell({
         tone: 'fault',
-        text: `Bins stand in ${kept.name} or ${gone.name}: put them elsewhere first.`,
+        text: t('Bins stand in {kept} or {gone}: put them elsewhere first.', { kept: kept.name, gone: gone.name }),
         canUndo: false,
       });
       return;

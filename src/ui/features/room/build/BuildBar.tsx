@@ -3,6 +3,7 @@ import { Button } from '../../../components/Button.tsx';
 import { useApp, useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
+import { t } from '../../../language/index.ts';
 
 /** Over a wall that is rebuilt: what to do, what is said of what is held, and the bins that stand idle. */
 export function BuildBar() {
@@ -14,8 +15,10 @@ export function BuildBar() {
   const idle = tree.pool.filter((bin) => !bin.container!.isRetired);
   const carried = carriedId ? tree.places.get(carriedId) : undefined;
   const hint = carried
-    ? `Choose where ${carried.name} goes: the places that take it are marked.`
-    : 'Drag a shelf, a bin, or a piece by its upper edge. By keys: Tab to it, arrows move it, Delete takes a shelf out.';
+    ? t('Choose where {carried} goes: the places that take it are marked.', { carried: carried.name })
+    : t(
+        'Drag a shelf, a bin, or a piece by its upper edge. By keys: Tab to it, arrows move it, Delete takes a shelf out.',
+      );
   return (
     <div className="no-print border-b border-thread bg-linen px-5 py-1.5">
       <p
@@ -24,8 +27,8 @@ export function BuildBar() {
       >
         {words === '' ? hint : words}
       </p>
-      <ul className="flex flex-wrap items-center gap-x-4 text-sm" aria-label="Idle bins">
-        <li className="text-stone">{idle.length === 0 ? 'No bin stands idle.' : 'Idle bins:'}</li>
+      <ul className="flex flex-wrap items-center gap-x-4 text-sm" aria-label={t('Idle bins')}>
+        <li className="text-stone">{idle.length === 0 ? t('No bin stands idle.') : t('Idle bins:')}</li>
         {idle.map((bin) => {
           const { outerWidthMm, outerDepthMm, outerHeightMm } = bin.container!;
           const isCarried = bin.id === carriedId;
@@ -45,7 +48,7 @@ export function BuildBar() {
         })}
         <li>
           <Button look="quiet" className="text-sm" onClick={() => show({ type: 'pool' })}>
-            All bins …
+            {t('All bins …')}
           </Button>
         </li>
         {carried && (
@@ -56,7 +59,7 @@ export function BuildBar() {
               className="text-sm"
               onClick={() => useRebuild.setState({ carriedId: null, words: '', isGood: true })}
             >
-              Leave it where it is
+              {t('Leave it where it is')}
             </Button>
           </li>
         )}

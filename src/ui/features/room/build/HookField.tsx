@@ -4,10 +4,10 @@ import { getHoleCount, getPegFamily, HOOK_KINDS, toggleHook } from '../../../../
 import { useHousehold } from '../../../state/app.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
-import { wordCount } from '../../../text/index.ts';
 import { wordHookFault } from '../../../text/rebuild.ts';
 import type { Holding } from './useHeld.ts';
 import { judgeDraft } from '../../../../core/suppose/index.ts';
+import { t } from '../../../language/index.ts';
 
 interface HookFieldProps {
   readonly place: Place;
@@ -47,10 +47,13 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
     const count = next.slot!.peg!.hooks!.length;
     const hangs = fit?.isFit
       ? fit.lots === 0
-        ? 'Nothing hangs here yet.'
-        : 'All that hangs here finds a hook.'
-      : 'Not all that hangs here finds a hook.';
-    useRebuild.setState({ words: `${wordCount(count, 'hook')}. ${hangs}`, isGood: fit?.isFit ?? true });
+        ? t('Nothing hangs here yet.')
+        : t('All that hangs here finds a hook.')
+      : t('Not all that hangs here finds a hook.');
+    useRebuild.setState({
+      words: t('{count, plural, one {# hook} other {# hooks}}. {hangs}', { count, hangs }),
+      isGood: fit?.isFit ?? true,
+    });
     void holding.change(tree.places.get(place.parentId!)?.name ?? place.name, [next]);
   };
   const onClick = (event: MouseEvent<SVGRectElement>) => {
@@ -83,7 +86,12 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
       role="button"
       tabIndex={0}
       data-hold=""
-      aria-label={`Holes of ${tree.places.get(place.parentId!)?.name ?? 'the field'}: hole ${at.column + 1} across, ${at.row + 1} down${isHere ? ', a hook is in it' : ''}`}
+      aria-label={t('Holes of {get}: hole {column} across, {row} down{part}', {
+        get: tree.places.get(place.parentId!)?.name ?? t('the field'),
+        column: at.column + 1,
+        row: at.row + 1,
+        part: isHere ? t(', a hook is in it') : '',
+      })}
       aria-pressed={isHere}
       className="group cursor-crosshair outline-none"
       onKeyDown={onKey}

@@ -6,6 +6,7 @@ import { getGroups } from '../../../state/groups.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
 import { wordGroup } from '../../../text/index.ts';
+import { t } from '../../../language/index.ts';
 
 /** Over a wall that shows where a thing could go: what is said of the place one points at. */
 export function LotBar({ lotId }: { lotId: LotId }) {
@@ -32,8 +33,12 @@ function Bar({ name, verdicts, again }: BarProps) {
   const { words, isGood } = useRebuild();
   const count = verdicts?.filter((verdict) => verdict.isGood).length ?? 0;
   const hint = verdicts
-    ? `${count} of ${verdicts.length} places take ${name}. Point at one, drag it there, or Tab to it and press Enter.`
-    : `Trying every place for ${name}…`;
+    ? t('{count} of {verdicts} places take {name}. Point at one, drag it there, or Tab to it and press Enter.', {
+        count,
+        verdicts: verdicts.length,
+        name,
+      })
+    : t('Trying every place for {name}…', { name });
   return (
     <div className="no-print flex flex-wrap items-center gap-x-4 border-b border-thread bg-linen px-5 py-1.5">
       <p
@@ -48,7 +53,7 @@ function Bar({ name, verdicts, again }: BarProps) {
         data-key="escape"
         onClick={() => useRebuild.setState({ lotId: null, groupId: null, words: '', isGood: true })}
       >
-        Leave it where it is
+        {t('Leave it where it is')}
       </Button>
     </div>
   );

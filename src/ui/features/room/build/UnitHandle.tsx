@@ -9,6 +9,7 @@ import { wordFinding } from '../../../text/room.ts';
 import { wordUnitFault } from '../../../text/roomFaults.ts';
 import { readArrow, useCarry } from './useCarry.ts';
 import type { Holding } from './useHeld.ts';
+import { t } from '../../../language/index.ts';
 
 interface UnitHandleProps {
   readonly room: Place;
@@ -57,7 +58,11 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
   };
   /** What stands against it there that did not where it is now. */
   const judge = (next: UnitSpec): { words: string; isGood: boolean } => {
-    const where = `${unit.name}: ${formatSize(next.xMm, units)} from the left, ${formatSize(next.yMm, units)} above the floor`;
+    const where = t('{unit}: {size} from the left, {size2} above the floor', {
+      unit: unit.name,
+      size: formatSize(next.xMm, units),
+      size2: formatSize(next.yMm, units),
+    });
     const pieces = listPieces(household, tree, room.id);
     const roomSpec = getRoomSpec(room);
     const list = (own: UnitSpec) =>
@@ -69,7 +74,7 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
     const old = new Set(list(spec).map((one) => `${one.code} ${one.bodyId} ${one.otherId}`));
     const news = list(next).filter((one) => !old.has(`${one.code} ${one.bodyId} ${one.otherId}`));
     const worst = news.find((one) => one.isFault) ?? news[0];
-    if (!worst) return { words: `${where}. Nothing new is in its way.`, isGood: true };
+    if (!worst) return { words: t('{where}. Nothing new is in its way.', { where }), isGood: true };
     const name = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
     return { words: `${where}. ${wordFinding(worst, roomSpec, name, units)}`, isGood: !worst.isFault };
   };
@@ -98,7 +103,11 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
     <g
       role="button"
       tabIndex={0}
-      aria-label={`Move ${unit.name}: ${formatSize(now.xMm, units)} from the left, ${formatSize(now.yMm, units)} above the floor`}
+      aria-label={t('Move {unit}: {size} from the left, {size2} above the floor', {
+        unit: unit.name,
+        size: formatSize(now.xMm, units),
+        size2: formatSize(now.yMm, units),
+      })}
       className="group cursor-move outline-none"
       onKeyDown={onKey}
       onBlur={() => mine && holding.keep()}

@@ -4,6 +4,7 @@ import { useApp, world } from '../../../state/app.ts';
 import { edit } from '../../../state/hands.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { createSavePlaces } from '../../../../core/acts/index.ts';
+import { t } from '../../../language/index.ts';
 
 /** Key presses that follow each other within this time are one change. */
 const REST_MS = 1200;
@@ -54,7 +55,12 @@ export function useHeld() {
     const { current } = now;
     if (!current) return;
     if (current.refusal === null) void change(current.subject, current.saved);
-    else tell({ tone: 'fault', text: `${current.refusal} It is back where it was.`, canUndo: false });
+    else
+      tell({
+        tone: 'fault',
+        text: t('{refusal} It is back where it was.', { refusal: current.refusal }),
+        canUndo: false,
+      });
     set(null);
   }, [change, tell, set]);
   // What is held when the wall is left is kept; so is what a closing tab leaves.

@@ -10,6 +10,7 @@ import { developPhotos } from '../../../state/developing.ts';
 import { wordAmountFault } from '../../../text/index.ts';
 import { findWallPhoto, saveWallPhoto, stopSetting, useWallPhoto } from './wallPhoto.ts';
 import { FileInput } from '../../../components/FileInput.tsx';
+import { t } from '../../../language/index.ts';
 
 const STEP_MM = 10;
 
@@ -50,7 +51,7 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
         room,
         wall.id,
         behind,
-        `The photo lies behind ${wall.name}. Press two points in it whose distance you can measure.`,
+        t('The photo lies behind {wall}. Press two points in it whose distance you can measure.', { wall: wall.name }),
       )
     )
       useWallPhoto.setState({ isSetting: true, points: [], isHidden: false });
@@ -58,27 +59,40 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
   return (
     <details className="mt-2" open={photo !== null || undefined}>
       <summary className="min-h-11 cursor-pointer py-1 font-semibold text-woad md:min-h-0">
-        A photo behind the wall
+        {t('A photo behind the wall')}
       </summary>
-      <p className="mt-1 text-sm text-stone">A guide to draw by. It stays in this browser and in your files.</p>
+      <p className="mt-1 text-sm text-stone">{t('A guide to draw by. It stays in this browser and in your files.')}</p>
       <div className="mt-2 flex flex-wrap gap-x-3 gap-y-1">
         <Button disabled={isReading} onClick={() => file.current?.click()}>
-          {isReading ? 'Developing …' : photo ? 'Another photo' : 'Choose a photo'}
+          {isReading ? t('Developing …') : photo ? t('Another photo') : t('Choose a photo')}
         </Button>
         {photo && (
           <Button
             look="quiet"
-            onClick={() => void saveWallPhoto(household, room, wall.id, null, `No photo behind ${wall.name} any more.`)}
+            onClick={() =>
+              void saveWallPhoto(
+                household,
+                room,
+                wall.id,
+                null,
+                t('No photo behind {wall} any more.', { wall: wall.name }),
+              )
+            }
           >
-            Take it away
+            {t('Take it away')}
           </Button>
         )}
       </div>
-      <FileInput ref={file} label={`Photo of ${wall.name}`} accept="image/*" onFiles={(chosen) => void read(chosen)} />
+      <FileInput
+        ref={file}
+        label={t('Photo of {wall}', { wall: wall.name })}
+        accept="image/*"
+        onFiles={(chosen) => void read(chosen)}
+      />
       {photo && (
         <>
           <CheckField
-            label="Hide it for now"
+            label={t('Hide it for now')}
             checked={isHidden}
             onChange={() => useWallPhoto.setState({ isHidden: !isHidden })}
           />
@@ -109,7 +123,7 @@ function ScaleForm({ room, wall, photo }: PlacedPhoto) {
         className="mt-1"
         onClick={() => useWallPhoto.setState({ isSetting: true, points: [], isHidden: false })}
       >
-        Set its scale by two points
+        {t('Set its scale by two points')}
       </Button>
     );
   const [a, b] = points;
@@ -117,38 +131,38 @@ function ScaleForm({ room, wall, photo }: PlacedPhoto) {
   const scaled = a && b && parsed.ok ? scaleByPoints(photo, a, b, parsed.value) : null;
   const send = async () => {
     if (!scaled) return;
-    const told = `The two points are ${formatSize(parsed.ok ? parsed.value : 0, units)} apart now.`;
+    const told = t('The two points are {size} apart now.', { size: formatSize(parsed.ok ? parsed.value : 0, units) });
     if (!(await saveWallPhoto(household, room, wall.id, scaled, told))) return;
     setTyped('');
     stopSetting();
   };
   return (
     <Form
-      aria-label="Scale of the photo"
+      aria-label={t('Scale of the photo')}
       isEndless
       className="mt-2 space-y-2 border-l-4 border-woad bg-linen px-3 py-2"
       onSend={send}
     >
       <p role="status">
         {!a
-          ? 'Press a point in the photo that you can measure from, such as a corner of the door.'
+          ? t('Press a point in the photo that you can measure from, such as a corner of the door.')
           : !b
-            ? 'Now another one: the farther away, the truer.'
-            : 'How far apart are the two on the real wall?'}
+            ? t('Now another one: the farther away, the truer.')
+            : t('How far apart are the two on the real wall?')}
       </p>
       {b && (
         <TextField
-          label="Distance"
+          label={t('Distance')}
           autoFocus
           value={typed}
           fault={
             typed === ''
               ? undefined
               : !parsed.ok
-                ? wordAmountFault(parsed.fault, units === 'metric' ? '80 cm' : '32 in')
+                ? wordAmountFault(parsed.fault, units === 'metric' ? t('80 cm') : t('32 in'))
                 : scaled
                   ? undefined
-                  : 'So large or small no wall is.'
+                  : t('So large or small no wall is.')
           }
           onChange={({ target }) => setTyped(target.value)}
         />
@@ -156,11 +170,11 @@ function ScaleForm({ room, wall, photo }: PlacedPhoto) {
       <div className="flex gap-3">
         {b && (
           <Button type="submit" look="strong" disabled={!scaled}>
-            Set the scale
+            {t('Set the scale')}
           </Button>
         )}
         <Button look="quiet" onClick={stopSetting}>
-          Leave it
+          {t('Leave it')}
         </Button>
       </div>
     </Form>
@@ -174,28 +188,28 @@ function Shift({ room, wall, photo }: PlacedPhoto) {
   const shift = (x: number, y: number) => (event: { readonly shiftKey: boolean }) => {
     const step = STEP_MM * (event.shiftKey ? 10 : 1);
     const next = { ...photo, xMm: photo.xMm + x * step, yMm: photo.yMm + y * step };
-    void saveWallPhoto(household, room, wall.id, next, 'The photo was shifted.');
+    void saveWallPhoto(household, room, wall.id, next, t('The photo was shifted.'));
   };
   return (
     <div
       role="group"
-      aria-label="Shift the photo"
+      aria-label={t('Shift the photo')}
       className="mt-2 flex flex-wrap items-center gap-1 text-sm text-stone"
     >
-      <span>Shift it</span>
-      <Button aria-label="Left" onClick={shift(-1, 0)}>
+      <span>{t('Shift it')}</span>
+      <Button aria-label={t('Left')} onClick={shift(-1, 0)}>
         ←
       </Button>
-      <Button aria-label="Right" onClick={shift(1, 0)}>
+      <Button aria-label={t('Right')} onClick={shift(1, 0)}>
         →
       </Button>
-      <Button aria-label="Up" onClick={shift(0, 1)}>
+      <Button aria-label={t('Up')} onClick={shift(0, 1)}>
         ↑
       </Button>
-      <Button aria-label="Down" onClick={shift(0, -1)}>
+      <Button aria-label={t('Down')} onClick={shift(0, -1)}>
         ↓
       </Button>
-      <span>{formatSize(STEP_MM, units)}; with Shift ten times that</span>
+      <span>{t('{size}; with Shift ten times that', { size: formatSize(STEP_MM, units) })}</span>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { USUAL_SIZES } from '../../../../core/scraps/index.ts';
 import { formatSize } from '../../../../core/units/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { useApp, useHousehold } from '../../../state/app.ts';
+import { t } from '../../../language/index.ts';
 
 /** Of odd scraps: about how many squares of the least size they would give, by what one's own cutting has given. */
 export function GivesRow({ item, lot }: { item: Item; lot: Lot }) {
@@ -18,10 +19,13 @@ export function GivesRow({ item, lot }: { item: Item; lot: Lot }) {
   const count = Math.floor((lot.areaMm2 * share) / least.sideMm ** 2);
   return (
     <Row
-      name="Would give"
-      how={`Of the area of odd scraps ${Math.round(100 * share)} % becomes squares and strips: as your own cutting has given, and half where it has not said much yet.`}
+      name={t('Would give')}
+      how={t(
+        'Of the area of odd scraps {share} % becomes squares and strips: as your own cutting has given, and half where it has not said much yet.',
+        { share: Math.round(100 * share) },
+      )}
     >
-      about {count} squares of {formatSize(least.sideMm, units)}
+      {t('about {count} squares of {size}', { count, size: formatSize(least.sideMm, units) })}
     </Row>
   );
 }

@@ -9,6 +9,7 @@ import { getTree } from '../../../state/derived.ts';
 import { getWhereabouts } from '../../../state/whereabouts.ts';
 import { LotShown } from './LotShown.tsx';
 import { PlaceShown } from './PlaceShown.tsx';
+import { t } from '../../../language/index.ts';
 
 interface LookedTicketProps {
   readonly looked: Looked;
@@ -32,15 +33,15 @@ function LotLooked({ id, children }: { id: LotId; children: ReactNode }) {
   const today = useApp((state) => state.household?.lots.get(id)?.placeId ?? null);
   const lot = household.lots.get(id);
   const item = lot && household.items.get(lot.itemId);
-  if (!lot || !item || lot.state === 'gone') return <p className="text-stone">It is not in this plan.</p>;
+  if (!lot || !item || lot.state === 'gone') return <p className="text-stone">{t('It is not in this plan.')}</p>;
   return (
     <LotShown
       household={household}
       lot={lot}
       item={item}
-      whereName="In the plan"
+      whereName={t('In the plan')}
       where={wordWhereShort(getWhereabouts(household, id))}
-      label={<Row name="Today">{today === null ? 'out' : formatPlaceName(getTree(household), today)}</Row>}
+      label={<Row name={t('Today')}>{today === null ? t('out') : formatPlaceName(getTree(household), today)}</Row>}
     >
       {children}
     </LotShown>
@@ -50,7 +51,7 @@ function LotLooked({ id, children }: { id: LotId; children: ReactNode }) {
 function PlaceLooked({ id, children }: { id: PlaceId; children: ReactNode }) {
   const household = useHousehold();
   const place = getTree(household).places.get(id);
-  if (!place) return <p className="text-stone">That place is not in this plan.</p>;
+  if (!place) return <p className="text-stone">{t('That place is not in this plan.')}</p>;
   return (
     <PlaceShown household={household} place={place}>
       {children}

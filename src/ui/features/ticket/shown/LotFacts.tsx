@@ -15,6 +15,7 @@ import { Row } from '../../../components/fields.tsx';
 import { useOpen, world } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../../text/index.ts';
+import { formatFixed, t } from '../../../language/index.ts';
 
 const GivesRow = lazy(async () => ({ default: (await import('./GivesRow.tsx')).GivesRow }));
 const YearRows = lazy(async () => ({ default: (await import('./YearRows.tsx')).YearRows }));
@@ -24,7 +25,7 @@ const UsedRow = lazy(async () => ({ default: (await import('./UsedRow.tsx')).Use
 export function LotFacts({ household, item, lot }: { household: Household; item: Item; lot: Lot }) {
   const { units } = household.settings;
   const unit = getAmountUnit(item, lot);
-  const typed = 'As its form says.';
+  const typed = t('As its form says.');
   const lots = (getLotsByItem(household).get(item.id) ?? []).flatMap((id) => household.lots.get(id) ?? []);
   const kin = lots.filter((one) => one.id !== lot.id);
   const wrapped = listWrapped(household, lot.id);
@@ -42,7 +43,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   return (
     <>
       {lot.holder && (
-        <Row name="Wound on" how={typed}>
+        <Row name={t('Wound on')} how={typed}>
           {wordHolder(lot.holder)}
         </Row>
       )}
@@ -52,23 +53,37 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       </Suspense>
       {reserved > 0 && (
         <Row
-          name="Free of it"
-          how={`${wordAmount(item, lot, units)} less what is promised, ${formatAmount(reserved, unit, units)}.`}
+          name={t('Free of it')}
+          how={t('{amount} less what is promised, {amount2}.', {
+            amount: wordAmount(item, lot, units),
+            amount2: formatAmount(reserved, unit, units),
+          })}
         >
           {formatAmount(Math.max(0, getAmount(item, lot) - reserved), unit, units)}
         </Row>
       )}
-      {lot.outline && <Row name="Shape">odd; layouts know it</Row>}
+      {lot.outline && <Row name={t('Shape')}>{t('odd; layouts know it')}</Row>}
       {(lot.flaws ?? []).map((flaw, n) => (
-        <Row key={n} name={flaw.note ?? 'Flaw'} how="Across × along, from the left selvage and from the cut edge.">
-          {`${formatSizes([flaw.widthMm, flaw.heightMm], units)} at ${formatSizes([flaw.xMm, flaw.yMm], units)}`}
+        <Row
+          key={n}
+          name={flaw.note ?? t('Flaw')}
+          how={t('Across × along, from the left selvage and from the cut edge.')}
+        >
+          {t('{sizes} at {sizes2}', {
+            sizes: formatSizes([flaw.widthMm, flaw.heightMm], units),
+            sizes2: formatSizes([flaw.xMm, flaw.yMm], units),
+          })}
         </Row>
       ))}
-      {lot.isThreaded && <Row name="Machine">threaded with it</Row>}
-      {typeof lot.isWashed === 'boolean' && <Row name="Washed">{lot.isWashed ? 'yes' : 'not yet'}</Row>}
+      {lot.isThreaded && <Row name={t('Machine')}>{t('threaded with it')}</Row>}
+      {typeof lot.isWashed === 'boolean' && <Row name={t('Washed')}>{lot.isWashed ? t('yes') : t('not yet')}</Row>}
       {typeof lot.expiresOn === 'string' && (
-        <Row name="Good until" how={typed}>
-          {isPast ? <span className="text-madder">{lot.expiresOn}, past</span> : lot.expiresOn}
+        <Row name={t('Good until')} how={typed}>
+          {isPast ? (
+            <span className="text-madder">{t('{expiresOn}, past', { expiresOn: lot.expiresOn })}</span>
+          ) : (
+            lot.expiresOn
+          )}
         </Row>
       )}
       {(lot.openedOn ?? lot.leaving ?? lot.chores) !== undefined && (
@@ -77,30 +92,39 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         </Suspense>
       )}
       {typeof lot.usedHours === 'number' && (
-        <Row name="Sewn with" how={`The hours that were noted for it; about ${NEEDLE_HOURS} is what a needle lasts.`}>
+        <Row
+          name={t('Sewn with')}
+          how={t('The hours that were noted for it; about {needleHOURS} is what a needle lasts.', {
+            needleHOURS: NEEDLE_HOURS,
+          })}
+        >
           {lot.usedHours >= NEEDLE_HOURS ? (
-            <span className="text-madder">{`${lot.usedHours} h; change it`}</span>
+            <span className="text-madder">{t('{usedHours} h; change it', { usedHours: lot.usedHours })}</span>
           ) : (
-            `${lot.usedHours} h of about ${NEEDLE_HOURS}`
+            t('{usedHours} h of about {needleHOURS}', { usedHours: lot.usedHours, needleHOURS: NEEDLE_HOURS })
           )}
         </Row>
       )}
       {isLow && (
         <Row
-          name="To buy"
-          how={`All of it together is ${formatAmount(stock.amount, stock.unit, units)}; the mark is what its form says.`}
+          name={t('To buy')}
+          how={t('All of it together is {amount}; the mark is what its form says.', {
+            amount: formatAmount(stock.amount, stock.unit, units),
+          })}
         >
-          <span className="text-madder">below {formatAmount(item.restockBelow!, stock.unit, units)} in all</span>
+          <span className="text-madder">
+            {t('below {amount} in all', { amount: formatAmount(item.restockBelow!, stock.unit, units) })}
+          </span>
         </Row>
       )}
-      {aroundItem && around && <LotRow name="Wrapped with" id={around.id} words={aroundItem.name} />}
+      {aroundItem && around && <LotRow name={t('Wrapped with')} id={around.id} words={aroundItem.name} />}
       {wrapped.map((one) => {
         const other = household.items.get(one.itemId);
         return (
           other && (
             <LotRow
               key={one.id}
-              name="Wrapped in it"
+              name={t('Wrapped in it')}
               id={one.id}
               words={`${other.name}, ${wordAmount(other, one, units)}`}
             />
@@ -108,27 +132,27 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
         );
       })}
       {kin.map((one) => (
-        <LotRow key={one.id} name="Another piece" id={one.id} words={wordAmount(item, one, units)} />
+        <LotRow key={one.id} name={t('Another piece')} id={one.id} words={wordAmount(item, one, units)} />
       ))}
-      {owner && <Row name="Belongs to">{owner.name}</Row>}
+      {owner && <Row name={t('Belongs to')}>{owner.name}</Row>}
       {parts.map((one) => (
         <LotRow
           key={one.id}
-          name="Its own"
+          name={t('Its own')}
           id={one.id}
           words={`${household.items.get(one.itemId)!.name}, ${wordAmount(household.items.get(one.itemId)!, one, units)}`}
         />
       ))}
-      {parent && !around && <Row name="Cut from">{parent.name}</Row>}
+      {parent && !around && <Row name={t('Cut from')}>{parent.name}</Row>}
       {project && (
-        <Row isWide name="For">
+        <Row isWide name={t('For')}>
           <Link data-name className="text-woad underline underline-offset-4" to={`/projects/${project.id}`}>
             {project.name}
           </Link>
         </Row>
       )}
       {project && project.needs.length > 0 && (
-        <Row isWide name="Belongs in it" how="What its project takes.">
+        <Row isWide name={t('Belongs in it')} how={t('What its project takes.')}>
           {project.needs.map((need) => need.part).join(', ')}
         </Row>
       )}
@@ -139,32 +163,32 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
 
 /** What its form says of a thing, wherever its pieces are. */
 function ItemFacts({ item, units }: { item: Item; units: UnitSystem }) {
-  const typed = 'As its form says.';
+  const typed = t('As its form says.');
   return (
     <>
       {item.pattern?.needs?.map((need) => (
         <Row
           key={`${need.size} ${need.part} ${need.widthMm}`}
           isWide
-          name={['Needs', need.size, need.part].filter(Boolean).join(', ')}
+          name={[t('Needs'), need.size, need.part].filter(Boolean).join(', ')}
           how={typed}
         >
           {`${formatAmount(need.lengthMm, 'length', units)} × ${formatSize(need.widthMm, units)}`}
         </Row>
       ))}
       {item.tags && (
-        <Row isWide name="Tags">
+        <Row isWide name={t('Tags')}>
           {item.tags.join(', ')}
         </Row>
       )}
       {item.source && (
-        <Row isWide name="From">
+        <Row isWide name={t('From')}>
           {item.source}
         </Row>
       )}
       {typeof item.cost === 'number' && (
-        <Row name="Cost" how={typed}>
-          {item.cost.toFixed(2)}
+        <Row name={t('Cost')} how={typed}>
+          {formatFixed(item.cost, 2)}
         </Row>
       )}
     </>

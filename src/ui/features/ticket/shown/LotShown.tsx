@@ -25,6 +25,7 @@ import {
 import { wordHowMuch, wordMeasures } from '../../../text/measures.ts';
 import { LotFacts } from './LotFacts.tsx';
 import { ThreadMatch } from './ThreadMatch.tsx';
+import { perLanguage, t } from '../../../language/index.ts';
 
 interface LotShownProps {
   readonly household: Household;
@@ -57,21 +58,23 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
           <h2 className="font-display text-[21px] leading-tight font-semibold">{item.name}</h2>
           <p
             className="text-sm text-stone"
-            {...explained('As its form says: what was typed there, or what is usual for its kind.')}
+            {...explained(t('As its form says: what was typed there, or what is usual for its kind.'))}
           >
             {wordThing(item, units)}
           </p>
         </div>
       </div>
       <dl className="mt-2">
-        <Row name={whereName}>{lot.state === 'digital' ? 'a file; it takes no room' : where}</Row>
-        {isPlanned && <Row name="Planned for">{formatPlaceName(getTree(getAsPlanned(household)), lot.homeId!)}</Row>}
+        <Row name={whereName}>{lot.state === 'digital' ? t('a file; it takes no room') : where}</Row>
+        {isPlanned && (
+          <Row name={t('Planned for')}>{formatPlaceName(getTree(getAsPlanned(household)), lot.homeId!)}</Row>
+        )}
         {label}
       </dl>
       <Why household={household} id={lot.id} isHere={isHere} />
       {acts}
       <dl className="facts mt-3">
-        <Row name="There is" how={wordHowMuch(item, lot, settings)}>
+        <Row name={t('There is')} how={wordHowMuch(item, lot, settings)}>
           {wordAmount(item, lot, units)}
           {wordDoubt(item, lot, units)}
           {item.kind === 'fabric' && item.fabric && ` × ${formatSize(lot.widthMm ?? item.fabric.widthMm, units)}`}
@@ -81,11 +84,11 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
             {words}
           </Row>
         ))}
-        {lot.measuredBy && <Row name="Measured">{wordMeasureWay(lot.measuredBy)}</Row>}
-        {lot.state !== 'digital' && <Row name="Kept">{wordForm(lot.form)}</Row>}
+        {lot.measuredBy && <Row name={t('Measured')}>{wordMeasureWay(lot.measuredBy)}</Row>}
+        {lot.state !== 'digital' && <Row name={t('Kept')}>{wordForm(lot.form)}</Row>}
         <LotFacts household={household} item={item} lot={lot} />
         {item.care.length > 0 && (
-          <Row isWide name="Take care">
+          <Row isWide name={t('Take care')}>
             {item.care.map(wordCare).join(', ')}
           </Row>
         )}
@@ -93,7 +96,7 @@ export function LotShown({ household, lot, item, photos, whereName, where, label
       {item.notes !== '' && <p className="mt-2 whitespace-pre-line">{item.notes}</p>}
       {placeId !== null && (
         <Button data-name look="quiet" className="mt-1" onClick={() => open({ type: 'place', id: placeId })}>
-          What else is in {tree.places.get(placeId)?.name}?
+          {t('What else is in')} {tree.places.get(placeId)?.name}?
         </Button>
       )}
       {photos}
@@ -109,23 +112,24 @@ function isBobbin(item: Item, lot: Lot): boolean {
 }
 
 /** How what speaks for a place was found out. */
-const HOW_WHY: Record<LotReason['code'], string> = {
-  kin: 'The things of its group that lie in the same place, counted.',
-  alone: 'No other thing of its group lies in this place.',
-  reach: 'The height of the hand that takes it out, beside your own height; how often is what the thing says.',
-  dark: 'What the compartment says of its light, and the thing of fading.',
-  seen: 'Whether one looks into the place, from its opening and sides.',
-  'on-table': 'What a thing less on a table is worth to you a month, as House says.',
-  spare: 'The length of the shelf, less what lies on it side by side.',
-  elsewhere:
+const HOW_WHY = perLanguage((): Record<LotReason['code'], string> => ({
+  kin: t('The things of its group that lie in the same place, counted.'),
+  alone: t('No other thing of its group lies in this place.'),
+  reach: t('The height of the hand that takes it out, beside your own height; how often is what the thing says.'),
+  dark: t('What the compartment says of its light, and the thing of fading.'),
+  seen: t('Whether one looks into the place, from its opening and sides.'),
+  'on-table': t('What a thing less on a table is worth to you a month, as House says.'),
+  spare: t('The length of the shelf, less what lies on it side by side.'),
+  elsewhere: t(
     'Every other place was packed with it and priced like a plan; the cheapest is named, with its seconds a month more.',
-};
+  ),
+}));
 
 function Why({ household, id, isHere }: { household: Household; id: LotId; isHere: boolean }) {
   const { answer: reasons, again } = useAnswer(household, 'why', id);
   const said = reasons?.map((reason) => ({
     words: wordLotReason(reason, getTree(household), household.settings.units),
-    how: HOW_WHY[reason.code],
+    how: HOW_WHY()[reason.code],
   }));
-  return <WhyPanel title={isHere ? 'Why here' : 'Why its home is there'} said={said ?? null} again={again} />;
+  return <WhyPanel title={isHere ? t('Why here') : t('Why its home is there')} said={said ?? null} again={again} />;
 }

@@ -10,9 +10,10 @@ import { getTree } from '../../../state/derived.ts';
 import { getGroups } from '../../../state/groups.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
 import { getLotsByPlace } from '../../../state/whereabouts.ts';
-import { wordAmount, wordCount, wordLight, wordReach } from '../../../text/index.ts';
+import { wordAmount, wordLight, wordReach } from '../../../text/index.ts';
 import { wordHowMuch } from '../../../text/measures.ts';
 import { explainBinReason, explainPlaceReason } from '../../../text/whys.ts';
+import { t } from '../../../language/index.ts';
 
 function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const { answer: reasons, again } = useAnswer(household, 'whyPlace', id);
@@ -20,7 +21,7 @@ function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const tree = getTree(household);
   const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
   if (said && bin) said.push(explainBinReason(bin, tree));
-  return <WhyPanel title="Why these things here" said={said ?? null} again={again} />;
+  return <WhyPanel title={t('Why these things here')} said={said ?? null} again={again} />;
 }
 
 interface PlaceShownProps {
@@ -45,9 +46,9 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
   const state = computePlaceState(household, tree, place, lots, 'is');
   const unit = getAncestor(tree, id, 'unit')!;
   const safe = [
-    traits.isDustProof && 'dust',
-    traits.isPetProof && 'pets',
-    traits.isChildSafe && 'small children',
+    traits.isDustProof && t('dust'),
+    traits.isPetProof && t('pets'),
+    traits.isChildSafe && t('small children'),
   ].filter(Boolean);
 
   return (
@@ -55,60 +56,69 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
       <h2 className="font-display text-[21px] leading-tight font-semibold">{place.name}</h2>
       <p className="text-stone">{formatPlaceName(tree, id).split(' › ').slice(0, -1).join(' › ') || unit.name}</p>
       <dl className="mt-2">
-        <Row name="Inside" how="The measures of this compartment or bin, less its boards, and what stands in the way.">
+        <Row
+          name={t('Inside')}
+          how={t('The measures of this compartment or bin, less its boards, and what stands in the way.')}
+        >
           {formatSizes([space.widthMm, space.depthMm, space.heightMm], units)}
         </Row>
-        <Row name="Holds" how="The things that lie in it now, counted.">
-          {wordCount(state.lots, 'thing')}
+        <Row name={t('Holds')} how={t('The things that lie in it now, counted.')}>
+          {t('{n, plural, one {# thing} other {# things}}', { n: state.lots })}
         </Row>
         {state.isOverFull ? (
-          <Row name="Over full">
-            <span className="text-madder">what is in it does not lie in it</span>
+          <Row name={t('Over full')}>
+            <span className="text-madder">{t('what is in it does not lie in it')}</span>
           </Row>
         ) : (
           <Row
-            name="Full"
-            how={`What its things take, with the air that stays between, of what it holds: of the height of its piles, of its width, of its room or of its hooks. Plans fill it to ${Math.round(settings.fillTarget * 100)} % where they can.`}
+            name={t('Full')}
+            how={t(
+              'What its things take, with the air that stays between, of what it holds: of the height of its piles, of its width, of its room or of its hooks. Plans fill it to {fillTarget} % where they can.',
+              { fillTarget: Math.round(settings.fillTarget * 100) },
+            )}
           >
             {Math.round(state.fill * 100)} %
           </Row>
         )}
         {state.widthLeftMm !== null && (
           <Row
-            name="Beside them"
-            how="Its width less all that stands or lies in it side by side. Piles may take more on top."
+            name={t('Beside them')}
+            how={t('Its width less all that stands or lies in it side by side. Piles may take more on top.')}
           >
-            {formatSize(state.widthLeftMm, units)} wide
+            {t('{size} wide', { size: formatSize(state.widthLeftMm, units) })}
           </Row>
         )}
         <Row
-          name={state.isTooHeavy ? 'Too heavy' : 'Carries'}
-          how="What its things weigh, added up, of what it is said to carry."
+          name={state.isTooHeavy ? t('Too heavy') : t('Carries')}
+          how={t('What its things weigh, added up, of what it is said to carry.')}
         >
           <span className={state.isTooHeavy ? 'text-madder' : ''}>
-            {formatMass(state.massG, units)} of {formatMass(state.loadG, units)}
+            {t('{mass} of {mass2}', { mass: formatMass(state.massG, units), mass2: formatMass(state.loadG, units) })}
           </span>
         </Row>
         <Row
-          name="Height"
-          how="Where the hand goes, above the floor; the band follows from your stature in House."
+          name={t('Height')}
+          how={t('Where the hand goes, above the floor; the band follows from your stature in House.')}
         >{`${formatSize(traits.handMm, units)}, ${wordReach(traits.reach)}`}</Row>
-        {unit.unit?.access === 'around' && place.container && <Row name="Reached">from either side</Row>}
+        {unit.unit?.access === 'around' && place.container && <Row name={t('Reached')}>{t('from either side')}</Row>}
         {place.container?.dividers && (
-          <Row name="Cells">
-            {place.container.dividers.columns * place.container.dividers.rows}: {place.container.dividers.columns}{' '}
-            across, {place.container.dividers.rows} deep
+          <Row name={t('Cells')}>
+            {t('{rows}: {columns} across, {rows2} deep', {
+              rows: place.container.dividers.columns * place.container.dividers.rows,
+              columns: place.container.dividers.columns,
+              rows2: place.container.dividers.rows,
+            })}
           </Row>
         )}
-        <Row name="Light">{wordLight(traits.light)}</Row>
+        <Row name={t('Light')}>{wordLight(traits.light)}</Row>
         {label}
-        {safe.length > 0 && <Row name="Safe from">{safe.join(', ')}</Row>}
+        {safe.length > 0 && <Row name={t('Safe from')}>{safe.join(', ')}</Row>}
       </dl>
       {children}
       <PlaceWhy household={household} id={id} />
-      <h3 className="mt-4 font-bold">In it, in order</h3>
+      <h3 className="mt-4 font-bold">{t('In it, in order')}</h3>
       {lots.length > 0 && count}
-      {lots.length === 0 && <p className="text-stone">Nothing yet.</p>}
+      {lots.length === 0 && <p className="text-stone">{t('Nothing yet.')}</p>}
       <ol className="mt-1">
         {lots.map((lot) => {
           const item = household.items.get(lot.itemId)!;

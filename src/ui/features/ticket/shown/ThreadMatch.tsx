@@ -6,6 +6,7 @@ import { useOpen } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
 import { findThreadsFor } from '../../../state/threads.ts';
 import { wordMatch, wordShift } from '../../../text/index.ts';
+import { formatFixed, t } from '../../../language/index.ts';
 
 /** So many threads are offered for a cloth. */
 const OFFERED = 3;
@@ -16,8 +17,8 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
   const nearest = useMemo(() => findThreadsFor(household, item, OFFERED), [household, item]);
   if (nearest.length === 0) return null;
   return (
-    <section aria-label="Thread for it" className="mt-3">
-      <h3 className="font-bold">Thread for it</h3>
+    <section aria-label={t('Thread for it')} className="mt-3">
+      <h3 className="font-bold">{t('Thread for it')}</h3>
       <ul>
         {nearest.map(({ of: thread, deltaE, shifts }) => {
           const [lotId] = getLotsByItem(household).get(thread.id) ?? [];
@@ -33,7 +34,10 @@ export function ThreadMatch({ household, item }: { household: Household; item: I
                   <span data-name className="block break-words">
                     {thread.name}
                   </span>
-                  <span className="block text-sm text-stone" title={`ΔE ${deltaE.toFixed(1)}`}>
+                  <span
+                    className="block text-sm text-stone"
+                    title={t('ΔE {deltaE}', { deltaE: formatFixed(deltaE, 1) })}
+                  >
                     {wordShift(deltaE, shifts)}; {wordMatch(getMatch(deltaE))}
                   </span>
                 </span>

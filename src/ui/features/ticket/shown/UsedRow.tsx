@@ -3,9 +3,11 @@ import { computeLearntUses } from '../../../../core/learning/index.ts';
 import { getUses, type Household, type Item } from '../../../../core/records/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { useApp, world } from '../../../state/app.ts';
+import { t } from '../../../language/index.ts';
 
 const round = (value: number) => Number(value.toPrecision(2)).toString();
-const wordTimes = (perMonth: number) => (perMonth === 1 ? 'once a month' : `${round(perMonth)} times a month`);
+const wordTimes = (perMonth: number) =>
+  perMonth === 1 ? t('once a month') : t('{perMonth} times a month', { perMonth: round(perMonth) });
 
 /** How often a thing is used: what was said and what the daybook has seen, and how they go together. */
 export function UsedRow({ household, item }: { household: Household; item: Item }) {
@@ -17,10 +19,18 @@ export function UsedRow({ household, item }: { household: Household; item: Item 
   );
   const isSeen = learnt !== undefined && learnt.months > 0;
   const how = isSeen
-    ? `You said ${round(item.usesPerMonth)} a month, which counts for 3 months; the daybook saw it used on ${round(learnt.uses)} days in ${round(learnt.months)} months of keeping it, the older counted for less: (3 × ${round(item.usesPerMonth)} + ${round(learnt.uses)}) ÷ (3 + ${round(learnt.months)}). Plans reckon with ${round(getUses(item))}.`
-    : 'As its form says; the daybook has not seen it used yet.';
+    ? t(
+        'You said {usesPerMonth} a month, which counts for 3 months; the daybook saw it used on {uses} days in {months} months of keeping it, the older counted for less: (3 × {usesPerMonth} + {uses}) ÷ (3 + {months}). Plans reckon with {uses2}.',
+        {
+          usesPerMonth: round(item.usesPerMonth),
+          uses: round(learnt.uses),
+          months: round(learnt.months),
+          uses2: round(getUses(item)),
+        },
+      )
+    : t('As its form says; the daybook has not seen it used yet.');
   return (
-    <Row name="Used" how={how}>
+    <Row name={t('Used')} how={how}>
       {wordTimes(isSeen ? learnt.perMonth : getUses(item))}
     </Row>
   );

@@ -1,0 +1,82 @@
+import { readMessage, type Token } from './messages.ts';
+
+/** The languages that all wording is in. The source is English; the others are catalogues beside this file. */
+export const LANGUAGES = ['en', 'de'] as const;
+export type Language = (typeof LANGUAGES)[number];
+
+export type Values = Readonly<Record<string, string | number | boolean | null | undefined>>;
+type Say = (message: string, values?: Values) => string;
+
+/** Every message of the source is read once. */
+const read = new Map<string, Token[]>();
+
+/**
+ * English, put together from the source itself. Other languages are said by @lingui/core, which comes with their
+ * catalogue: the first screen of most is drawn without it. A test holds the two against each other.
+ */
+function sayEnglish(message: string, values?: Values): string {
+  if (values === undefined) return message;
+  let tokens = read.get(message);
+  if (!tokens) read.set(message, (tokens = readMessage(message)));
+  let said = '';
+  for (const token of tokens) {
+    if (typeof token === 'string') said += token;
+    else {
+      const [name, , forms] = token;
+      const value = values[name];
+      if (forms) {
+        const count = Number(value);
+        for (const part of count === 1 ? forms['one']! : forms['other']!)
+          said += part === '#' ? formatNumber(count) : part;
+      } else if (value !== undefined && value !== null) said += String(value);
+    }
+  }
+  return said;
+}
+
+let spoken: { readonly language: Language; readonly say: Say } = { language: 'en', say: sayEnglish };
+
+export const getLanguage = (): Language => spoken.language;
+
+/** Speaks from now on as is said by `say`; English without one. */
+export function setLanguage(language: Language, say: Say = sayEnglish): void {
+  spoken = { language, say };
+}
+
+/**
+ * What is said, in the language that was chosen: `t('{n, plural, one {# thing} other {# things}} left', { n })`. The
+ * message is its own key, in ICU's notation; `npm run words` gathers all of them into the catalogues.
+ */
+export function t(message: string, values?: Values): string {
+  return spoken.say(message, values);
+}
+
+/** A table of words, made again when the language changes. */
+export function perLanguage<T>(make: () => T): () => T {
+  let madeIn = '';
+  let made: T;
+  return () => {
+    if (madeIn !== spoken.language) {
+      made = make();
+      madeIn = spoken.language;
+    }
+    return made;
+  };
+}
+
+/** `1,234` or `1.234`. */
+export function formatNumber(value: number): string {
+  return value.toLocaleString(spoken.language);
+}
+
+const mark = (text: string): string => (spoken.language === 'en' ? text : text.replace('.', ','));
+
+/** `0.5` or `0,5`: at most so many digits behind the mark, all that there are when it is not said. */
+export function formatShort(value: number, digits = 12): string {
+  return mark(String(Number(value.toFixed(digits))));
+}
+
+/** `1234.50` or `1234,50`: so many digits, nothing between the thousands, as one types it. */
+export function formatFixed(value: number, digits: number): string {
+  return mark(value.toFixed(digits));
+}

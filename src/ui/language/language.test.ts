@@ -1,0 +1,92 @@
+import { readFileSync } from 'node:fs';
+import { setupI18n } from '@lingui/core';
+import { compileMessageOrThrow } from '@lingui/message-utils/compileMessage';
+import PO from 'pofile';
+import { afterEach, describe, expect, it } from 'vitest';
+import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
+import { findLanguage } from '../state/speaking.ts';
+import { wordKindPlural } from '../text/names.ts';
+import { wordOrdinal } from '../text/grammar.ts';
+import { speak } from './choose.ts';
+import { formatFixed, formatNumber, formatShort, perLanguage, t } from './index.ts';
+import { readMessage } from './messages.ts';
+
+const catalogue = PO.parse(readFileSync(new URL('de.po', import.meta.url), 'utf8'));
+const messages = catalogue.items.map(({ msgid }) => msgid);
+
+/** A value for each name of a message, a count for each that is counted. */
+const fill = (message: string, count: number) =>
+  Object.fromEntries(
+    [...message.matchAll(/\{(\w+)(?:(, plural)|\})/g)].map(([, name = '', counted]) => [
+      name,
+      counted ? count : `<${name}>`,
+    ]),
+  );
+
+afterEach(async () => speak('en'));
+
+describe('English', () => {
+  const lingui = setupI18n({ locale: 'en', messages: { en: {} } }).setMessagesCompiler(compileMessageOrThrow);
+
+  it('is put together as the library does, every message of the source', () => {
+    expect(messages.length).toBeGreaterThan(4000);
+    for (const message of messages)
+      for (const count of [0, 1, 2, 1234, 1.5]) {
+        const values = fill(message, count);
+        expect(t(message, values), message).toBe(lingui.t(message, values));
+      }
+  });
+
+  it('says nothing for what is not there, and leaves a message without values as it is', () => {
+    expect(t('{name}, out', { name: null })).toBe(', out');
+    expect(t('50 % of it')).toBe('50 % of it');
+    expect(readMessage('{n, plural, one {# thing} other {# things}} left')).toEqual([
+      ['n', 'plural', { one: ['#', ' thing'], other: ['#', ' things'] }],
+      ' left',
+    ]);
+  });
+});
+
+describe('German', () => {
+  it('has its words, counts, dates, numbers and units', async () => {
+    await speak('de');
+    expect(t('Put away')).toBe('Wegräumen');
+    expect(t('{n, plural, one {# thing} other {# things}}', { n: 1 })).toBe('1 Ding');
+    expect(t('{n, plural, one {# thing} other {# things}}', { n: 1234 })).toBe('1.234 Dinge');
+    expect(t('{watts} W', { watts: 2.5 })).toBe('2,5 W');
+    expect(wordOrdinal(3)).toBe('3.');
+    expect(wordKindPlural('thread')).toBe('Garne');
+    expect([formatNumber(1234.5), formatFixed(2, 2), formatShort(0.25, 1)]).toEqual(['1.234,5', '2,00', '0,3']);
+    expect([formatClothLength(3250, 'metric'), formatMinutes(90), formatMinutes(3600 * 1234)]).toEqual([
+      '3,25 m',
+      '1,5 min',
+      '1.234 h',
+    ]);
+  });
+
+  it('writes lengths that are read back the same', async () => {
+    await speak('de');
+    for (const mm of [5, 940, 3250, 12_345]) {
+      const written = formatClothLength(mm, 'metric');
+      const read = parseLengthMm(written, 'm');
+      expect(read.ok && Math.abs(read.value - mm) <= 5, written).toBe(true);
+    }
+  });
+
+  it('is gone again with the choice: words, tables and units', async () => {
+    const table = perLanguage(() => [t('Cloth')]);
+    await speak('de');
+    expect(table()).toEqual(['Stoff']);
+    await speak('en');
+    expect(table()).toEqual(['Cloth']);
+    expect(table()).toBe(table());
+    expect(formatClothLength(3250, 'metric')).toBe('3.25 m');
+    expect(wordOrdinal(22)).toBe('22nd');
+  });
+});
+
+it('the device’s first language that there is, is spoken', () => {
+  expect(findLanguage(['de-AT', 'en'])).toBe('de');
+  expect(findLanguage(['fr-FR', 'en-GB', 'de'])).toBe('en');
+  expect(findLanguage(['fr'])).toBe('en');
+});

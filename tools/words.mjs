@@ -1,0 +1,81 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { isDeepStrictEqual } from 'node:util';
+import PO from 'pofile';
+import ts from 'typescript';
+import { ROOT } from './prepare.mjs';
+
+/**
+ * All wording of the screens in the catalogues of the other languages: `npm run words` takes over what is new in the
+ * source, with nothing said for it yet, and leaves out what is gone. With --check nothing is written: it fails where a
+ * catalogue is not complete, where a message lacks one of its values, and where words stand in the source bare.
+ */
+const UI = join(ROOT, 'src/ui');
+const CATALOGUES = join(UI, 'language');
+
+/** Every message and the files it is said in. */
+export function gatherMessages() {
+  const found = new Map();
+  const files = readdirSync(UI, { recursive: true }).filter(
+    (one) => /\.tsx?$/.test(one) && !/\.(test|d)\.tsx?$/.test(one),
+  );
+  for (const file of files.toSorted()) {
+    const source = ts.createSourceFile(file, readFileSync(join(UI, file), 'utf8'), ts.ScriptTarget.Latest, true);
+    const look = (node) => {
+      if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.expression.text === 't') {
+        const [message] = node.arguments;
+        if (message && ts.isStringLiteralLike(message))
+          found.set(message.text, [...(found.get(message.text) ?? []), file]);
+        else if (file !== join('language', 'index.ts')) throw new Error(`${file}: a message has to stand in its t( )`);
+      }
+      ts.forEachChild(node, look);
+    };
+    look(source);
+  }
+  return found;
+}
+
+/** The names of a message's values, and of those that are counted. */
+function listValues(message) {
+  const values = [...message.matchAll(/\{(\w+)(?:(, plural)|\})/g)].map(
+    ([, name, counted]) => `${name}${counted ?? ''}`,
+  );
+  return [...new Set(values)].toSorted((a, b) => a.localeCompare(b));
+}
+
+const edge = (message) => [/^\s*/.exec(message)[0], /\s*$/.exec(message)[0]];
+
+/** What is wrong with what a language says for a message, or null. */
+export function findFlaw(message, said) {
+  if (!said) return 'nothing is said for it';
+  if (!isDeepStrictEqual(listValues(message), listValues(said))) return `its values differ: ${said}`;
+  return isDeepStrictEqual(edge(message), edge(said)) ? null : `the blanks at its ends differ: “${said}”`;
+}
+
+const messages = gatherMessages();
+const isCheck = process.argv.includes('--check');
+let flaws = 0;
+for (const file of readdirSync(CATALOGUES).filter((one) => one.endsWith('.po'))) {
+  const path = join(CATALOGUES, file);
+  const catalogue = PO.parse(readFileSync(path, 'utf8'));
+  const said = new Map(catalogue.items.map((item) => [item.msgid, item.msgstr[0] ?? '']));
+  catalogue.items = [...messages].map(([message, files]) => {
+    const item = new PO.Item();
+    Object.assign(item, { msgid: message, msgstr: [said.get(message) ?? ''], references: [...new Set(files)] });
+    return item;
+  });
+  const text = `${catalogue.toString().trimEnd()}\n`;
+  for (const { msgid, msgstr } of catalogue.items) {
+    const flaw = findFlaw(msgid, msgstr[0]);
+    if (!flaw) continue;
+    flaws += 1;
+    console.log(`${file}: “${msgid}”: ${flaw}`);
+  }
+  if (!isCheck) writeFileSync(path, text);
+  else if (text !== readFileSync(path, 'utf8')) {
+    flaws += 1;
+    console.log(`${file} is not what the source says: npm run words`);
+  }
+}
+console.log(`${messages.size} messages, ${flaws} to mend`);
+process.exitCode = flaws > 0 ? 1 : 0;
