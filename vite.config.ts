@@ -70,7 +70,7 @@ const catalogues: Plugin = {
 const guidePages: Plugin = {
   name: 'guide-pages',
   transform: {
-    filter: { id: /\/docs\/guide\/[^/]+\.md$/ },
+    filter: { id: /\/docs\/guide\/(?:[a-z]{2}\/)?[^/]+\.md$/ },
     handler(code) {
       const [, title, alt, picture, text] = /^# (.+)\n+!\[(.+)\]\((.+)\)\n+([^]*)$/u.exec(code) ?? [];
       if (!text) throw new Error('a page of the guide has a title, a picture and a text');

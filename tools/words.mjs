@@ -19,7 +19,7 @@ export function gatherMessages() {
   const files = readdirSync(UI, { recursive: true }).filter(
     (one) => /\.tsx?$/.test(one) && !/\.(test|d)\.tsx?$/.test(one),
   );
-  for (const file of files.toSorted()) {
+  for (const file of files.toSorted((a, b) => a.localeCompare(b))) {
     const source = ts.createSourceFile(file, readFileSync(join(UI, file), 'utf8'), ts.ScriptTarget.Latest, true);
     const look = (node) => {
       if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.expression.text === 't') {

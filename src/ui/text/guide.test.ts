@@ -1,10 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadPage } from '../features/guide/pages.ts';
+import { speak } from '../language/choose.ts';
 import { findGuide, GUIDE } from './guide.ts';
 
 const FOLDER = 'docs/guide';
+const SLUGS = GUIDE().map(({ slug }) => slug);
 
 /** All that stands in the interface's own files. */
 function readInterface(folder = 'src/ui'): string {
@@ -17,39 +19,56 @@ function readInterface(folder = 'src/ui'): string {
     .join('\n');
 }
 
-describe('the guide', () => {
+/** All that German says, to look names up in. */
+const readGerman = () => readFileSync('src/ui/language/de.po', 'utf8').replaceAll(/^msgid .*$/gmu, '');
+
+/** Names of a page, in bold, that stand nowhere in the interface. */
+function listUnknown(text: string, words: string): string[] {
+  const named = [...text.matchAll(/\*\*([^*]+)\*\*/gu)].map(([, name]) => name!);
+  const isThere = (name: string) =>
+    name.length === 1 || new RegExp(`[>'"\`{\\s]${name.replaceAll(/[?.]/gu, '\\$&')}(?![a-z])`, 'u').test(words);
+  return named.filter((name) => !isThere(name));
+}
+
+describe.each([
+  ['en', FOLDER, readInterface],
+  ['de', join(FOLDER, 'de'), readGerman],
+] as const)('the guide, %s', (language, folder, readWords) => {
+  beforeAll(async () => speak(language));
+  afterAll(async () => speak('en'));
+
   it('has a page for each task, and a task for each page', () => {
-    expect(readdirSync(FOLDER).toSorted()).toEqual(
+    expect(
+      readdirSync(folder)
+        .filter((one) => one.endsWith('.md'))
+        .toSorted(),
+    ).toEqual(
       GUIDE()
         .map(({ slug }) => `${slug}.md`)
         .toSorted(),
     );
   });
 
-  it.each(GUIDE().map((entry) => [entry.slug, entry] as const))('%s: title, picture, steps', async (slug, entry) => {
+  it.each(SLUGS)('%s: title, picture, steps', async (slug) => {
     const page = await loadPage(slug);
-    expect(page).toMatchObject({ title: entry.task });
+    expect(page).toMatchObject({ title: GUIDE().find((one) => one.slug === slug)!.task });
     expect(page!.html).toContain('<ol>');
     expect(page!.picture).toMatch(/\.png$/u);
     expect(page!.alt.length).toBeGreaterThan(3);
   });
 
   it('names buttons and screens as they are called', () => {
-    const words = readInterface();
-    const unknown = GUIDE().flatMap(({ slug }) => {
-      const text = readFileSync(join(FOLDER, `${slug}.md`), 'utf8');
-      const named = [...text.matchAll(/\*\*([^*]+)\*\*/gu)].map(([, name]) => name!);
-      const isThere = (name: string) =>
-        name.length === 1 || new RegExp(`[>'"\`{\\s]${name.replaceAll(/[?.]/gu, '\\$&')}(?![a-z])`, 'u').test(words);
-      return named.filter((name) => !isThere(name)).map((name) => `${slug}: ${name}`);
-    });
+    const words = readWords();
+    const unknown = SLUGS.flatMap((slug) =>
+      listUnknown(readFileSync(join(folder, `${slug}.md`), 'utf8'), words).map((name) => `${slug}: ${name}`),
+    );
     expect(unknown).toEqual([]);
   });
+});
 
-  it('offers the page of the screen that one is on', () => {
-    expect(findGuide('/moves').slug).toBe('moves');
-    expect(findGuide('/year/moving').slug).toBe('moving');
-    expect(findGuide('/year/through').slug).toBe('year');
-    expect(findGuide('/nowhere').slug).toBe('set-out');
-  });
+it('the guide offers the page of the screen that one is on', () => {
+  expect(findGuide('/moves').slug).toBe('moves');
+  expect(findGuide('/year/moving').slug).toBe('moving');
+  expect(findGuide('/year/through').slug).toBe('year');
+  expect(findGuide('/nowhere').slug).toBe('set-out');
 });

@@ -126,7 +126,7 @@ export function Comparison({ today, plan, unplaced, homeless, findings, strained
           plan={plan && String(findings)}
         />
         <HowRow
-          name={`Fuller than ${target}\u00a0%`}
+          name={t('Fuller than {target}\u00a0%', { target })}
           how={t(
             'House says to leave {target} % of each place free. A plan goes beyond that where it costs more time to keep to it; each place over it is counted.',
             { target: 100 - target },

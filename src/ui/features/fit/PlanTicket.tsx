@@ -239,7 +239,7 @@ function PlanButtons({ of }: { of: LookedAt }) {
 function SearchSeconds() {
   const fitSeconds = useChoices((choices) => choices.fitSeconds);
   return (
-    <label className="flex items-center gap-2 text-stone">
+    <label className="flex max-w-full items-center gap-2 text-stone">
       {t('for')}
       <select
         aria-label={t('How long to search')}

@@ -49,7 +49,7 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-5 pt-2">
-        <label className="flex items-center gap-2 text-stone">
+        <label className="flex max-w-full items-center gap-2 text-stone">
           {t('Wall')}
           <select
             className="h-11 rounded border border-thread bg-paper px-2 text-ink md:h-8"

@@ -1,3 +1,4 @@
+import { getLanguage } from '../../language/index.ts';
 import { GUIDE } from '../../text/guide.ts';
 
 /** A page of the guide, as the build makes it of its file. */
@@ -10,10 +11,12 @@ export interface PageOfGuide {
   readonly html: string;
 }
 
-const files = import.meta.glob<PageOfGuide>('../../../../docs/guide/*.md', { import: 'default' });
+const files = import.meta.glob<PageOfGuide>('../../../../docs/guide/**/*.md', { import: 'default' });
 
 /** A page by its name; null where there is none. */
 export async function loadPage(slug: string): Promise<PageOfGuide | null> {
-  const load = GUIDE().some((one) => one.slug === slug) && files[`../../../../docs/guide/${slug}.md`];
+  const load =
+    GUIDE().some((one) => one.slug === slug) &&
+    files[`../../../../docs/guide/${getLanguage() === 'en' ? '' : `${getLanguage()}/`}${slug}.md`];
   return load ? load() : null;
 }

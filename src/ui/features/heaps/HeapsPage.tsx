@@ -7,10 +7,8 @@ import {
   createHeap,
   createLieOnFloor,
   describeHeap,
-  HEAP_SORTS,
   isUnlikelyHeap,
   listLoose,
-  type HeapSort,
 } from '../../../core/heaps/index.ts';
 import {
   isKind,
@@ -45,6 +43,7 @@ import { inSession } from '../stash/Session.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { MEASURE_EXAMPLES, readMeasure } from './measure.ts';
 import { t } from '../../language/index.ts';
+import { SORTS, type SaidSort } from '../../text/heapSorts.ts';
 
 interface OwnHeap {
   readonly item: Item;
@@ -74,8 +73,8 @@ export function HeapsPage() {
     setParams({ ...Object.fromEntries(params), ...next }, { replace: true });
   const heaps = listHeaps(household);
   const own = heaps.filter(({ item }) => item.kind === kind);
-  const sorts = HEAP_SORTS.filter(({ sketch }) => sketch.kind === kind);
-  const others = own.filter(({ item }) => !sorts.some(({ sketch }) => sketch.name === item.name));
+  const sorts = SORTS().filter(({ sketch }) => sketch.kind === kind);
+  const others = own.filter(({ item }) => !sorts.some(({ names }) => names.includes(item.name)));
   const finish = useFinish('heaps', '/room/balance', t('Does it all go in?'));
   return (
     <Page
@@ -117,7 +116,7 @@ export function HeapsPage() {
         {kind === 'fabric' && <Boards />}
         <ul className="mt-2">
           {sorts.map((sort) => (
-            <SortRow key={sort.id} sort={sort} own={own.filter(({ item }) => item.name === sort.sketch.name)} />
+            <SortRow key={sort.id} sort={sort} own={own.filter(({ item }) => sort.names.includes(item.name))} />
           ))}
           {others.map((heap) => (
             <li key={heap.lot.id} className="dotted-row flex flex-wrap items-center gap-x-4 py-1">
@@ -140,7 +139,7 @@ interface KindTabsProps {
 function KindTabs({ kind, heaps, onKind }: KindTabsProps) {
   return (
     <ul className="flex gap-1">
-      {KINDS.filter((one) => HEAP_SORTS.some(({ sketch }) => sketch.kind === one)).map((one) => (
+      {KINDS.filter((one) => SORTS().some(({ sketch }) => sketch.kind === one)).map((one) => (
         <li key={one}>
           <button
             type="button"
@@ -188,7 +187,7 @@ function Boards() {
 }
 
 interface SortRowProps {
-  readonly sort: HeapSort;
+  readonly sort: SaidSort;
   readonly own: readonly OwnHeap[];
 }
 

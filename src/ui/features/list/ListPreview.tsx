@@ -202,7 +202,7 @@ function PreviewRow({ importer, row, faults }: { importer: TableImporter; row: n
             {fault ? (
               <FaultCell
                 text={text}
-                name={`Row ${row + 1}, ${id ?? `column ${c + 1}`}`}
+                name={t('Row {row}, {column}', { row: row + 1, column: id ?? t('column {column}', { column: c + 1 }) })}
                 words={wordRowFault(fault, units)}
                 onCorrect={(next) => importer.correct(fault, next)}
               />

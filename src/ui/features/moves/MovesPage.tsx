@@ -48,7 +48,7 @@ export function MovesPage() {
             <Figure value={formatMinutes(leftSeconds)} label={t('of work')} how={HOW_SECONDS()} />
             {found && progress?.next === 0 && (
               <Figure
-                value={`${found.trips} of ${found.leastTrips}`}
+                value={t('{trips} of {leastTrips}', { trips: found.trips, leastTrips: found.leastTrips })}
                 label={t('trips, and the least there could be')}
                 how={t(
                   'The best of {tries} orders that were tried; none could do with fewer than the second figure: every two places between which something goes, by what one lifts and holds.',

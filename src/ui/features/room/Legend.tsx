@@ -47,7 +47,7 @@ export function Legend({ drawing }: { drawing: WallDrawing }) {
       aria-label={t('What the lines mean')}
       className="ml-auto hidden grid-flow-col grid-rows-2 gap-x-4 text-sm text-stone xl:grid"
     >
-      <Line name="chosen">{CHOSEN}</Line>
+      <Line name={t('chosen')}>{CHOSEN}</Line>
       {STITCHES()
         .filter(([ink]) => drawing.layers.some((layer) => listInks(layer).has(ink)))
         .map(([ink, name, drawn]) => (

@@ -66,7 +66,7 @@ export function PieceTicket({ room, piece, onHold, onTurn }: PieceTicketProps) {
         <Row name={t('Outside')}>{formatSizes([unit.widthMm, unit.depthMm, unit.heightMm], units)}</Row>
         {task && (
           <Row
-            name={`For ${task}`}
+            name={{ cutting: t('For cutting'), sewing: t('For sewing'), pressing: t('For pressing') }[task]}
             how={t(
               'Shares of your stature in House: the elbow of one who stands or sits, less what the work takes below it. Usual figures; what does not hurt is right.',
             )}

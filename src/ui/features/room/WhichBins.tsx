@@ -61,7 +61,7 @@ export function WhichBins({ slot, onTake }: WhichBinsProps) {
       <summary className="min-h-9 cursor-pointer py-1 font-semibold text-woad">{t('Which bins fit?')}</summary>
       <ul aria-label={t('Your own kinds of bins')}>
         {own.map(({ key, name, box, owned }) => (
-          <Kind key={key} name={`As ${name}`} owned={owned} slot={slot} box={box} onTake={onTake} />
+          <Kind key={key} name={t('As {name}', { name })} owned={owned} slot={slot} box={box} onTake={onTake} />
         ))}
         {own.length === 0 && <li className="text-sm text-stone">{t('You have no bins yet.')}</li>}
       </ul>

@@ -85,7 +85,7 @@ export function BoundaryStrip(props: BoundaryStripProps) {
         {now.map((value, index) => (
           <Pin
             key={index}
-            name={`Boundary ${index + 1} of ${label}`}
+            name={t('Boundary {n} of {label}', { n: index + 1, label })}
             value={value}
             range={[least, most]}
             words={format(value)}

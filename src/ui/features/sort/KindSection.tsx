@@ -77,7 +77,7 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
             </label>
           );
         })}
-        <label className="flex items-center gap-2 text-stone">
+        <label className="flex max-w-full items-center gap-2 text-stone">
           {t('in order')}
           <select
             aria-label={t('Order of {name}', { name: midSentence(name) })}

@@ -25,7 +25,7 @@ export function TagWords({ kind, tags }: { kind: Kind; tags: readonly string[] }
     if (next.join() !== tags.join()) void act((now) => createSort(now, kind, { tags: next }));
   };
   return (
-    <label className="flex items-center gap-2 text-stone">
+    <label className="flex max-w-full items-center gap-2 text-stone">
       {t('tags')}
       <input
         aria-label={t('Tags that {kindPlural} are sorted by', { kindPlural: midSentence(wordKindPlural(kind)) })}

@@ -315,7 +315,7 @@ function Head({
   return (
     <th
       scope="col"
-      className={`truncate py-1 pr-4 ${name === 'Name' || name === 'Place' ? '' : 'w-29'} ${isNumber ? 'text-right' : ''}`}
+      className={`truncate py-1 pr-4 ${sortBy === 'name' || sortBy === 'place' ? '' : 'w-29'} ${isNumber ? 'text-right' : ''}`}
       aria-sort={isNow ? (isDescending ? 'descending' : 'ascending') : undefined}
     >
       {sortBy === null ? (

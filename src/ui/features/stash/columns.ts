@@ -20,8 +20,7 @@ export interface TableColumn {
 }
 
 const writeDay = perLanguage(
-  () =>
-    new Intl.DateTimeFormat(getLanguage(), { year: 'numeric', month: 'short', day: 'numeric', timeZone: 'UTC' }).format,
+  () => new Intl.DateTimeFormat(getLanguage(), { year: 'numeric', month: 'short', day: 'numeric', timeZone: 'UTC' }),
 );
 const CLOTHY: readonly Kind[] = ['fabric', 'scrap'];
 
@@ -87,7 +86,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     isNumber: true,
     cell: ({ item, lot }, settings) => formatMassOf(item, lot, settings),
     how: ({ item, lot }, settings) =>
-      wordMeasures(item, lot, settings).find(({ name }) => name === 'Weight')?.how ?? t('As its form says.'),
+      wordMeasures(item, lot, settings).find(({ name }) => name === t('Weight'))?.how ?? t('As its form says.'),
   },
   { id: 'form', head: () => t('Kept'), cell: ({ lot }) => capitalise(wordForm(lot.form)) },
   {
@@ -138,7 +137,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     id: 'since',
     head: () => t('Last touched'),
     sortBy: 'since',
-    cell: ({ lot }) => writeDay()(lot.sinceMs),
+    cell: ({ lot }) => writeDay().format(lot.sinceMs),
     how: () => t('The day of the last thing the daybook has of it.'),
   },
   { id: 'tags', head: () => t('Tags'), cell: ({ item }) => (item.tags ?? []).join(', ') },

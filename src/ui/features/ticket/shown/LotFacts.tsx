@@ -27,15 +27,7 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
   const unit = getAmountUnit(item, lot);
   const typed = t('As its form says.');
   const lots = (getLotsByItem(household).get(item.id) ?? []).flatMap((id) => household.lots.get(id) ?? []);
-  const kin = lots.filter((one) => one.id !== lot.id);
-  const wrapped = listWrapped(household, lot.id);
-  const around = lot.withLotId ? household.lots.get(lot.withLotId) : undefined;
-  const aroundItem = around && household.items.get(around.itemId);
-  const parent = item.scrap?.parentItemId ? household.items.get(item.scrap.parentItemId) : undefined;
-  const owner = item.belongsToId && household.items.get(item.belongsToId);
-  const parts = item.box ? listAccessories(household, item.id) : [];
   const reserved = getReserved(lot);
-  const project = findProjectOfBag(household, lot.id);
   const stock = computeStock(item, lots);
   const isLow = item.restockBelow !== undefined && stock.amount < item.restockBelow;
   const today = toDay(world.nowMs());
@@ -117,6 +109,33 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
           </span>
         </Row>
       )}
+      <LotLinks lot={lot} item={item} household={household} lots={lots} />
+      <ItemFacts item={item} units={units} />
+    </>
+  );
+}
+
+interface LinksProps {
+  readonly lot: Lot;
+  readonly item: Item;
+  readonly household: Household;
+  /** All lots of the item. */
+  readonly lots: readonly Lot[];
+}
+
+/** What it belongs to, and what belongs to it. */
+function LotLinks({ lot, item, household, lots }: LinksProps) {
+  const { units } = household.settings;
+  const kin = lots.filter((one) => one.id !== lot.id);
+  const wrapped = listWrapped(household, lot.id);
+  const around = lot.withLotId ? household.lots.get(lot.withLotId) : undefined;
+  const aroundItem = around && household.items.get(around.itemId);
+  const parent = item.scrap?.parentItemId ? household.items.get(item.scrap.parentItemId) : undefined;
+  const owner = item.belongsToId && household.items.get(item.belongsToId);
+  const parts = item.box ? listAccessories(household, item.id) : [];
+  const project = findProjectOfBag(household, lot.id);
+  return (
+    <>
       {aroundItem && around && <LotRow name={t('Wrapped with')} id={around.id} words={aroundItem.name} />}
       {wrapped.map((one) => {
         const other = household.items.get(one.itemId);
@@ -156,7 +175,6 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
           {project.needs.map((need) => need.part).join(', ')}
         </Row>
       )}
-      <ItemFacts item={item} units={units} />
     </>
   );
 }

@@ -1,0 +1,84 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import PO from 'pofile';
+import { expect, expectAccessible, openSample, test } from './support.ts';
+
+/** Screens in another language: chosen in House or by the device, with nothing of English left on them. */
+
+const catalogue = PO.parse(readFileSync(join(import.meta.dirname, '../src/ui/language/de.po'), 'utf8'));
+/** What is only said in English: whole messages of more than a word, for a word may be somebody’s own. */
+const ENGLISH = catalogue.items
+  .map(({ msgid, msgstr }) => [msgid.trim(), (msgstr[0] ?? '').trim()] as const)
+  .filter(([english, german]) => english !== german && english.includes(' ') && !english.includes('{'))
+  .map(([english]) => english)
+  .filter((english) => !catalogue.items.some(({ msgstr }) => msgstr[0]?.trim() === english));
+
+const SCREENS = [
+  [
+    '/bench',
+    '/bench/away',
+    '/bench/tidy',
+    '/bench/count',
+    '/scan',
+    '/find',
+    '/daybook',
+    '/household',
+    '/ways',
+    '/guide',
+  ],
+  ['/stash/fabric', '/stash/pattern', '/stash/scrap', '/sort', '/room/r1-east', '/room/plan/r1', '/room/balance'],
+  ['/fit', '/moves', '/labels', '/projects', '/projects/p4', '/projects/shop', '/projects/sums', '/projects/goals'],
+  ['/year', '/year/through', '/year/ahead', '/year/moving', '/setout', '/heaps', '/list', '/photos'],
+];
+
+test.describe('a device that speaks German', () => {
+  test.use({ locale: 'de-DE' });
+
+  for (const screens of SCREENS)
+    test(`${screens[0]} to ${screens.at(-1)}: German, and no wider than a small phone`, async ({ page }) => {
+      for (const path of screens) {
+        await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+        await expect(page.locator('html')).toHaveAttribute('lang', 'de');
+        await expect(page.getByRole('navigation', { name: 'Seiten', exact: true })).toContainText('Haushalt');
+        const said = await page.evaluate(() => {
+          const found: string[] = [];
+          const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+          while (walk.nextNode())
+            if (!walk.currentNode.parentElement!.closest('[data-name], script, style'))
+              found.push(walk.currentNode.textContent!.trim());
+          for (const one of document.querySelectorAll('[aria-label], [title], [placeholder]'))
+            for (const name of ['aria-label', 'title', 'placeholder']) found.push(one.getAttribute(name)?.trim() ?? '');
+          return found;
+        });
+        expect(
+          said.filter((text) => ENGLISH.includes(text)),
+          path,
+        ).toEqual([]);
+        await page.setViewportSize({ width: 320, height: 720 });
+        const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(wider, path).toBeLessThanOrEqual(0);
+        await page.setViewportSize({ width: 1280, height: 800 });
+      }
+      await expectAccessible(page);
+    });
+});
+
+test('the language is chosen in House, at once, kept, and found back from', async ({ page }) => {
+  await openSample(page, '/household');
+  await page.getByLabel('Language').selectOption('Deutsch');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Haushalt');
+  await expect(page.getByText('Licht', { exact: true })).toBeVisible();
+  await page.goto('/stash/fabric');
+  await expect(page.getByText(/^\d+,\d\d m$/u).first()).toBeVisible();
+  // A length is typed with a comma as well as with a point.
+  await page.keyboard.press('n');
+  const form = page.getByRole('form', { name: 'Neu: Stoff' });
+  await form.getByLabel('Name').fill('Haferköper');
+  await form.getByLabel('Länge').fill('3,4 m');
+  await form.getByRole('button', { name: 'Sichern' }).click();
+  await expect(page.getByRole('complementary')).toContainText('3,40 m');
+  await page.goto('/household');
+  await page.getByLabel('Sprache').selectOption('English');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('House');
+});
