@@ -63,3 +63,14 @@ test('the wheel says which cloth it is on', async ({ page }) => {
   await expect(option).toHaveAttribute('aria-selected', 'true');
   expect((await option.getAttribute('aria-label')) ?? (await option.textContent())).toMatch(/\w{3}/);
 });
+
+test('who opens a screen by a key goes on from its work, not from the first of all screens', async ({ page }) => {
+  await openSample(page, '/bench');
+  for (const key of ['2', '5', '6']) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('main')).toBeFocused();
+    await page.keyboard.press('Tab');
+    await expect(page.locator('main :focus, main + footer :focus, aside :focus')).toBeVisible();
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  }
+});

@@ -14,7 +14,7 @@ const UI = join(ROOT, 'src/ui');
 const CATALOGUES = join(UI, 'language');
 
 /** Every message and the files it is said in. */
-export function gatherMessages() {
+function gatherMessages() {
   const found = new Map();
   const files = readdirSync(UI, { recursive: true }).filter(
     (one) => /\.tsx?$/.test(one) && !/\.(test|d)\.tsx?$/.test(one),
@@ -31,8 +31,41 @@ export function gatherMessages() {
       ts.forEachChild(node, look);
     };
     look(source);
+    for (const text of listBare(source)) {
+      flaws += 1;
+      console.log(`${file}: “${text}” stands bare`);
+    }
   }
   return found;
+}
+
+/** Looks like words that somebody reads: two of them, one with a capital, or one beside a value. */
+const WORDS = /[A-Za-z’]{2,} [A-Za-z]{2,}|^[A-Z][a-z]+$|[a-z]{2,}…| [a-z]+ …/;
+/** Classes, keys of the keyboard, paints and the like. */
+const NO_WORDS =
+  /[:[]|-\d|flex|grid|px |rounded|text-|border|min-|max-|w-|bg-|outline-|gradient|color-mix|^…+ x …$|xMid|^(Arrow|Page)?(Up|Down|Left|Right|Escape|Enter|Shift|Delete|Backspace|Tab|Home|End)$/;
+/** The same in every language: names, and what the reader of lines knows. */
+const SAME = new Set(['Yardmist', 'Esc', 'English', 'Deutsch', 'on the fold', 'either way']);
+
+/** Words of a file that stand outside of any message. */
+function listBare(source) {
+  const bare = [];
+  const look = (node) => {
+    if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isNewExpression(node)) return;
+    if (ts.isJsxAttribute(node) && /lass|^d$|^style$|viewBox|transform/.test(node.name.getText(source))) return;
+    if (ts.isPropertyAssignment(node)) return look(node.initializer);
+    if (ts.isCallExpression(node) && node.expression.getText(source) === 't')
+      return node.arguments.slice(1).forEach(look);
+    const text = ts.isTemplateExpression(node)
+      ? [node.head.text, ...node.templateSpans.map(({ literal }) => literal.text)].join('…')
+      : ts.isStringLiteralLike(node) || ts.isJsxText(node)
+        ? node.text.trim()
+        : '';
+    if (WORDS.test(text) && !NO_WORDS.test(text) && !SAME.has(text)) bare.push(text);
+    ts.forEachChild(node, look);
+  };
+  look(source);
+  return bare;
 }
 
 /** The names of a message's values, and of those that are counted. */
@@ -46,15 +79,15 @@ function listValues(message) {
 const edge = (message) => [/^\s*/.exec(message)[0], /\s*$/.exec(message)[0]];
 
 /** What is wrong with what a language says for a message, or null. */
-export function findFlaw(message, said) {
+function findFlaw(message, said) {
   if (!said) return 'nothing is said for it';
   if (!isDeepStrictEqual(listValues(message), listValues(said))) return `its values differ: ${said}`;
   return isDeepStrictEqual(edge(message), edge(said)) ? null : `the blanks at its ends differ: “${said}”`;
 }
 
+let flaws = 0;
 const messages = gatherMessages();
 const isCheck = process.argv.includes('--check');
-let flaws = 0;
 for (const file of readdirSync(CATALOGUES).filter((one) => one.endsWith('.po'))) {
   const path = join(CATALOGUES, file);
   const catalogue = PO.parse(readFileSync(path, 'utf8'));

@@ -50,6 +50,20 @@ function useTabInView() {
   return frame;
 }
 
+/** The window is called as the screen is; and who came by a key goes on from the work, not from the first of all screens. */
+function useArrival(title: string) {
+  const work = useRef<HTMLElement>(null);
+  const name = useApp((state) => state.household?.settings.name ?? '');
+  const { pathname } = useLocation();
+  useEffect(() => {
+    document.title = [...new Set([title, name, 'Yardmist'])].join(' · ');
+  }, [title, name]);
+  useEffect(() => {
+    if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
+  }, [pathname]);
+  return work;
+}
+
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
 export function Page({
   title,
@@ -63,6 +77,7 @@ export function Page({
 }: PageProps) {
   const ticketFrame = useTicketInView();
   const tabsFrame = useTabInView();
+  const work = useArrival(title);
   const { pathname } = useLocation();
   return (
     <>
@@ -83,7 +98,9 @@ export function Page({
       <div className="flex min-h-0 flex-1 flex-col md:flex-row lefty:md:flex-row-reverse">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <main
-            className="flex min-h-0 flex-1 flex-col"
+            ref={work}
+            tabIndex={-1}
+            className="flex min-h-0 flex-1 flex-col outline-none"
             onDragOver={onDropFiles && ((event) => event.preventDefault())}
             onDrop={
               onDropFiles &&

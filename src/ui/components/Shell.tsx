@@ -27,7 +27,6 @@ export function Shell() {
   useCutOff();
   const isFailing = useApp((state) => state.storeFault !== null);
   const hasApart = useApp((state) => state.apart.length > 0);
-  const name = useApp((state) => state.household?.settings.name ?? '');
   const isSettingOut = useApp((state) => state.household?.settings.setout !== undefined);
   const { pathname } = useLocation();
 
@@ -39,10 +38,6 @@ export function Shell() {
     const isRoomForm = ticket?.type === 'newUnit' || ticket?.type === 'editUnit' || ticket?.type === 'editSlot';
     if ((isItemForm && screen !== 'stash') || (isRoomForm && screen !== 'room') || looked) show(null);
   }, [screen]);
-
-  useEffect(() => {
-    document.title = `${screen.charAt(0).toUpperCase()}${screen.slice(1)} · ${name} · Yardmist`;
-  }, [screen, name]);
 
   return (
     <div className="flex min-h-full flex-col md:h-full md:flex-row lefty:md:flex-row-reverse">

@@ -36,7 +36,7 @@ export function wordMinutes(minutes: number): string {
 }
 
 const WAY = perLanguage(
-  () => ({ said: t('as you said'), table: 'by the pattern’s table', guess: t('a guess by the garment') }) as const,
+  () => ({ said: t('as you said'), table: t('by the pattern’s table'), guess: t('a guess by the garment') }) as const,
 );
 export const wordNeedWay = (way: ClothNeeded['way']): string => WAY()[way];
 

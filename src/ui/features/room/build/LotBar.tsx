@@ -20,7 +20,13 @@ export function GroupBar({ groupId }: { groupId: string }) {
   const household = useHousehold();
   const { answer: verdicts, again } = useAnswer(household, 'groupVerdicts', groupId);
   const group = getGroups(household).find((one) => one.id === groupId);
-  return <Bar name={group ? `all of ${wordGroup(group, household)}` : ''} verdicts={verdicts} again={again} />;
+  return (
+    <Bar
+      name={group ? t('all of {group}', { group: wordGroup(group, household) }) : ''}
+      verdicts={verdicts}
+      again={again}
+    />
+  );
 }
 
 interface BarProps {
