@@ -58,7 +58,10 @@ function useArrival(title: string) {
   useEffect(() => {
     document.title = [...new Set([title, name, 'Yardmist'])].join(' · ');
   }, [title, name]);
+  const shown = useRef('');
   useEffect(() => {
+    if (shown.current === pathname) return;
+    shown.current = pathname;
     if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
   }, [pathname]);
   return work;
