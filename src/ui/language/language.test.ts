@@ -6,6 +6,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
 import { findLanguage } from '../state/speaking.ts';
 import { wordKindPlural } from '../text/names.ts';
+import { wordDay, wordDayOfYear } from '../text/days.ts';
 import { wordOrdinal } from '../text/grammar.ts';
 import { speak } from './choose.ts';
 import { formatFixed, formatNumber, formatShort, perLanguage, t } from './index.ts';
@@ -55,6 +56,7 @@ describe('German', () => {
     expect(t('{n, plural, one {# thing} other {# things}}', { n: 1234 })).toBe('1.234 Dinge');
     expect(t('{watts} W', { watts: 2.5 })).toBe('2,5 W');
     expect(wordOrdinal(3)).toBe('3.');
+    expect([wordDay('2027-05-31'), wordDayOfYear('04-15'), wordDay('soon')]).toEqual(['31.05.2027', '15.04.', 'soon']);
     expect(wordKindPlural('thread')).toBe('Garne');
     expect([formatNumber(1234.5), formatFixed(2, 2), formatShort(0.25, 1)]).toEqual(['1.234,5', '2,00', '0,3']);
     expect([formatClothLength(3250, 'metric'), formatMinutes(90), formatMinutes(3600 * 1234)]).toEqual([
@@ -82,6 +84,7 @@ describe('German', () => {
     expect(table()).toBe(table());
     expect(formatClothLength(3250, 'metric')).toBe('3.25 m');
     expect(wordOrdinal(22)).toBe('22nd');
+    expect([wordDay('2027-05-31'), wordDayOfYear('04-15')]).toEqual(['2027-05-31', '04-15']);
   });
 });
 

@@ -1,4 +1,4 @@
-import { listShownPhotos } from '../../core/daybook/index.ts';
+import { computeDifference, listNamedPhotos, listShownPhotos } from '../../core/daybook/index.ts';
 import type { RawHousehold } from '../../core/mending/index.ts';
 import { countGiven } from './given.ts';
 import { toDay } from '../../core/units/index.ts';
@@ -99,7 +99,6 @@ async function keepToday(): Promise<void> {
     bytes: packed.value,
     photoIds: [...listShownPhotos(household)],
   });
-  const { listNamedPhotos } = await import('../../core/daybook/index.ts');
   await beside.sweepPhotos(listNamedPhotos({ household, events }));
 }
 
@@ -112,7 +111,6 @@ export interface SinceThen {
 
 export async function readSnapshot({ bytes }: Snapshot): Promise<SinceThen | null> {
   const { unpackChronicle } = await import('../../workers/keeping.ts');
-  const { computeDifference } = await import('../../core/daybook/index.ts');
   const read = await unpackChronicle(bytes, { id: world.createId() as EventId, atMs: world.nowMs() });
   const { household, events } = useApp.getState();
   if (!read.ok || read.value.type !== 'whole' || !household) return null;

@@ -3,6 +3,7 @@ import type { CareWork, Chore, Household } from '../../core/records/index.ts';
 import type { Reach } from '../../core/storage/index.ts';
 import { formatFixed, perLanguage, t } from '../language/index.ts';
 import { midSentence } from './grammar.ts';
+import { wordDay } from './days.ts';
 
 /** Words of the year; not in the index, only its screens need them. */
 
@@ -24,10 +25,10 @@ export function wordReviewReason(reason: ReviewReason, household: Household): st
         get: household.items.get(reason.itemId)?.name ?? t('another one'),
       });
     case 'expired':
-      return t('good until {on}, which is past', { on: reason.on });
+      return t('good until {on}, which is past', { on: wordDay(reason.on) });
     case 'dried':
       return t('opened on {openedOn}, and keeps {months}', {
-        openedOn: reason.openedOn,
+        openedOn: wordDay(reason.openedOn),
         months: wordMonths(reason.months),
       });
     case 'air':

@@ -4,6 +4,7 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { useOpen } from '../../state/app.ts';
 import { nameDue, wordDue } from '../../text/year.ts';
 import { t } from '../../language/index.ts';
+import { wordDay } from '../../text/days.ts';
 
 /** What is due, with its swatch: what is to be done about it and by when; its name hangs its ticket at the right. */
 export function DueWords({ due, today }: { due: Due; today: string }) {
@@ -33,7 +34,7 @@ export function DueWords({ due, today }: { due: Due; today: string }) {
             <>
               ,{' '}
               <span className={`whitespace-nowrap ${isPast ? 'text-madder' : ''}`}>
-                {isPast ? t('since {on}', { on: due.on }) : due.on}
+                {isPast ? t('since {on}', { on: wordDay(due.on) }) : wordDay(due.on)}
               </span>
             </>
           )}

@@ -20,6 +20,7 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordForm, wordHomeOffer } from '../../text/index.ts';
 import { wordRent, wordReviewReason } from '../../text/year.ts';
 import { t } from '../../language/index.ts';
+import { wordDay } from '../../text/days.ts';
 
 /** The places that are offered elsewhere, each by one key. */
 const KEYS = ['i', 'o', 'p'] as const;
@@ -66,7 +67,9 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
     },
     {
       key: 'g',
-      name: leaveTo ? t('Let it go, to {leaveTo} by {by}', { leaveTo, by }) : t('Let it go by {by}', { by }),
+      name: leaveTo
+        ? t('Let it go, to {leaveTo} by {by}', { leaveTo, by: wordDay(by) })
+        : t('Let it go by {by}', { by: wordDay(by) }),
       onPress: () =>
         void decide(
           (now) => createLeave(now, lot.id, { toWhom: leaveTo.trim(), by }, world.nowMs()),

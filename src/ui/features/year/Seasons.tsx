@@ -14,6 +14,7 @@ import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
 import { wordGroup } from '../../text/index.ts';
 import { t } from '../../language/index.ts';
+import { wordDayOfYear } from '../../text/days.ts';
 
 const YEAR_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
@@ -49,8 +50,8 @@ export function Seasons() {
                 part: tree.places.has(season.awayPlaceId)
                   ? formatPlaceName(tree, season.awayPlaceId)
                   : t('a place that is gone'),
-                goesOn: season.goesOn,
-                comesOn: season.comesOn,
+                goesOn: wordDayOfYear(season.goesOn),
+                comesOn: wordDayOfYear(season.comesOn),
               })}
             </span>
             <Link className="text-woad underline underline-offset-4" to={`/year/season/${season.id}/goes`}>

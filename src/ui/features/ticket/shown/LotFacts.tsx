@@ -16,6 +16,7 @@ import { useOpen, world } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../../text/index.ts';
 import { formatFixed, t } from '../../../language/index.ts';
+import { wordDay } from '../../../text/days.ts';
 
 const GivesRow = lazy(async () => ({ default: (await import('./GivesRow.tsx')).GivesRow }));
 const YearRows = lazy(async () => ({ default: (await import('./YearRows.tsx')).YearRows }));
@@ -72,9 +73,9 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       {typeof lot.expiresOn === 'string' && (
         <Row name={t('Good until')} how={typed}>
           {isPast ? (
-            <span className="text-madder">{t('{expiresOn}, past', { expiresOn: lot.expiresOn })}</span>
+            <span className="text-madder">{t('{expiresOn}, past', { expiresOn: wordDay(lot.expiresOn) })}</span>
           ) : (
-            lot.expiresOn
+            wordDay(lot.expiresOn)
           )}
         </Row>
       )}
