@@ -19,6 +19,8 @@ export {
   formatWay,
   roundByDoubt,
   formatMinutes,
+  formatFixed,
+  formatShort,
   setDecimalMark,
 } from './format.ts';
 export { readShort, writeShort } from './short.ts';

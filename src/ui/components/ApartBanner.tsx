@@ -55,8 +55,8 @@ export function ApartBanner() {
           {...explained(t('Records and lines of the daybook that could not be read when this browser opened them.'))}
         >
           {t(
-            '{mends, plural, one {# record} other {# records}} could not be read and {part} set apart. All else works as before.',
-            { mends: mends.length, part: mends.length === 1 ? t('is') : t('are') },
+            '{mends, plural, one {# record could not be read and is} other {# records could not be read and are}} set apart. All else works as before.',
+            { mends: mends.length },
           )}
         </p>
         <Button look="quiet" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>

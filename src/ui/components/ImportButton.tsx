@@ -183,10 +183,10 @@ function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
       {rest && (
         <div className="mt-2">
           <p>
-            {t('Without {apart, plural, one {# record} other {# records}} that {part} not read, the rest is whole:', {
-              apart: rest.apart.length,
-              part: rest.apart.length === 1 ? t('does') : t('do'),
-            })}{' '}
+            {t(
+              'Without {apart, plural, one {# record that does} other {# records that do}} not read, the rest is whole:',
+              { apart: rest.apart.length },
+            )}{' '}
             <strong>{wordContents(rest.chronicle)}</strong>.
           </p>
           <Button

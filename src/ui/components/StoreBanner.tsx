@@ -19,8 +19,8 @@ export function StoreBanner() {
           ? unkept === 0
             ? t('What you do from now on is only in this window.')
             : t(
-                '{unkept, plural, one {# line} other {# lines}} of the daybook {part} only in this window. Save to a file before you close it.',
-                { unkept, part: unkept === 1 ? t('is') : t('are') },
+                '{unkept, plural, one {# line of the daybook is} other {# lines of the daybook are}} only in this window. Save to a file before you close it.',
+                { unkept },
               )
           : t('Nothing more is written until it can be kept.')}
       </p>

@@ -1,7 +1,7 @@
 import type { Locale } from 'date-fns';
 import { setDefaultOptions } from 'date-fns/setDefaultOptions';
-import { setDecimalMark } from '../../core/units/index.ts';
-import { formatShort, setLanguage, type Language, type Values } from './index.ts';
+import { formatShort, setDecimalMark } from '../../core/units/index.ts';
+import { setLanguage, type Language, type Values } from './index.ts';
 
 /** What a language brings along; English is in the source. */
 interface Catalogue {

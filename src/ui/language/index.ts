@@ -1,5 +1,7 @@
 import { readMessage, type Token } from './messages.ts';
 
+export { formatFixed, formatShort } from '../../core/units/index.ts';
+
 /** The languages that all wording is in. The source is English; the others are catalogues beside this file. */
 export const LANGUAGES = ['en', 'de'] as const;
 export type Language = (typeof LANGUAGES)[number];
@@ -67,16 +69,4 @@ export function perLanguage<T>(make: () => T): () => T {
 /** `1,234` or `1.234`. */
 export function formatNumber(value: number): string {
   return value.toLocaleString(spoken.language);
-}
-
-const mark = (text: string): string => (spoken.language === 'en' ? text : text.replace('.', ','));
-
-/** `0.5` or `0,5`: at most so many digits behind the mark, all that there are when it is not said. */
-export function formatShort(value: number, digits = 12): string {
-  return mark(String(Number(value.toFixed(digits))));
-}
-
-/** `1234.50` or `1234,50`: so many digits, nothing between the thousands, as one types it. */
-export function formatFixed(value: number, digits: number): string {
-  return mark(value.toFixed(digits));
 }

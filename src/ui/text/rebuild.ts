@@ -75,9 +75,8 @@ export function wordPut(put: Put, bin: string, place: string, units: UnitSystem)
     case 'retired':
       return t('{bin} is retired.', { bin });
     case 'loose-things':
-      return t('{lots, plural, one {# thing} other {# things}} {part} loose in {place}: take them out first.', {
+      return t('{lots, plural, one {# thing lies} other {# things lie}} loose in {place}: take them out first.', {
         lots: fault.lots,
-        part: fault.lots === 1 ? t('lies') : t('lie'),
         place,
       });
     case 'no-room':

@@ -6,11 +6,7 @@ export function wordStale({ newLots, goneLots, gonePlaces }: PlanStanding): stri
   const parts = [
     newLots.length > 0 &&
       t('{newLots, plural, one {# thing} other {# things}} came since', { newLots: newLots.length }),
-    goneLots > 0 &&
-      t('{goneLots, plural, one {# thing} other {# things}} in it {part} gone', {
-        goneLots,
-        part: goneLots === 1 ? t('is') : t('are'),
-      }),
+    goneLots > 0 && t('{goneLots, plural, one {# thing in it is} other {# things in it are}} gone', { goneLots }),
     gonePlaces > 0 &&
       t('{gonePlaces, plural, one {# thing} other {# things}} would go to a place that is gone', { gonePlaces }),
   ].filter((one) => one !== false);

@@ -20,9 +20,8 @@ export function SaveReminder() {
       className="flex flex-wrap items-center gap-x-4 text-stone"
       {...explained(t('Lines of the daybook that were written since the last file was saved.'))}
     >
-      {t('{lines, plural, one {# line} other {# lines}} of the daybook {part} in no file yet', {
+      {t('{lines, plural, one {# line of the daybook is} other {# lines of the daybook are}} in no file yet', {
         lines: unsaved.lines,
-        part: unsaved.lines === 1 ? t('is') : t('are'),
       })}
       {unsaved.savedAtMs !== null &&
         t('; the last was saved {distanceToNowStrict} ago', {

@@ -35,8 +35,8 @@ export function GotList({ unplaced }: { unplaced: number }) {
       ? ''
       : t(' {unplaced, plural, one {# thing} other {# things}} would still be without a home.', { unplaced });
   const tried = t(
-    '{trials, plural, one {# set} other {# sets}} of things {part} tried, each with a search of its own and real packing.',
-    { trials, part: trials === 1 ? t('was') : t('were') },
+    '{trials, plural, one {# set of things was} other {# sets of things were}} tried, each with a search of its own and real packing.',
+    { trials },
   );
   const how =
     list.length === 0

@@ -141,9 +141,8 @@ export function KeptPlans() {
             className="font-display text-lg font-semibold"
             {...explained(t('Things that the two plans put into different places, or that only one of them places.'))}
           >
-            {t('{differences, plural, one {# thing} other {# things}} {part} elsewhere than in {other}', {
+            {t('{differences, plural, one {# thing goes} other {# things go}} elsewhere than in {other}', {
               differences: differences.length,
-              part: differences.length === 1 ? t('goes') : t('go'),
               other: other.name ?? t('the other plan'),
             })}
           </h2>

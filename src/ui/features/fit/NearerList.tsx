@@ -25,10 +25,10 @@ export function NearerList({ plan }: { plan: Plan }) {
           ),
         )}
       >
-        {t('{near, plural, one {# thing} other {# things}} that you use more than you said {part} nearer', {
-          near: near.length,
-          part: near.length === 1 ? t('comes') : t('come'),
-        })}
+        {t(
+          '{near, plural, one {# thing that you use more than you said comes} other {# things that you use more than you said come}} nearer',
+          { near: near.length },
+        )}
       </summary>
       <ul>
         {near.slice(0, LISTED).map(({ lot, item }) => (

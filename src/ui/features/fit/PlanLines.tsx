@@ -48,18 +48,8 @@ export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRu
 export function MendedLine({ mended: { homeless, ousted, burst, refused, others } }: { mended: Mended }) {
   const parts = [
     homeless > 0 ? t('{homeless, plural, one {# thing} other {# things}} had no home', { homeless }) : '',
-    ousted > 0
-      ? t('{ousted, plural, one {# thing} other {# things}} lost {part} place', {
-          ousted,
-          part: ousted === 1 ? t('its') : t('their'),
-        })
-      : '',
-    refused > 0
-      ? t('{refused, plural, one {# thing} other {# things}} {part} not to stay there', {
-          refused,
-          part: refused === 1 ? t('was') : t('were'),
-        })
-      : '',
+    ousted > 0 ? t('{ousted, plural, one {# thing lost its} other {# things lost their}} place', { ousted }) : '',
+    refused > 0 ? t('{refused, plural, one {# thing was} other {# things were}} not to stay there', { refused }) : '',
     burst > 0 ? t('{burst, plural, one {# thing} other {# things}} no longer went in', { burst }) : '',
   ].filter((part) => part !== '');
   const how = t(
@@ -69,9 +59,8 @@ export function MendedLine({ mended: { homeless, ousted, burst, refused, others 
     <p className="mt-2" {...explained(how)}>
       {parts.length > 0 ? t('{parts}; placed anew.', { parts: parts.join(', ') }) : t('Nothing had to be placed anew.')}{' '}
       {others > 0
-        ? t('There was no room otherwise, so {others, plural, one {# other} other {# others}} {part} too.', {
+        ? t('There was no room otherwise, so {others, plural, one {# other moves} other {# others move}} too.', {
             others,
-            part: others === 1 ? t('moves') : t('move'),
           })
         : t('All else stays as planned.')}
     </p>

@@ -1,22 +1,21 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { cutBlock, getTableMm3, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
-import { USUAL_STAGING, type LotId } from '../../../core/records/index.ts';
-import { formatMass, formatMinutes, formatSize, formatVolume, parseLengthMm } from '../../../core/units/index.ts';
+import { cutBlock, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
+import { type LotId } from '../../../core/records/index.ts';
+import { formatMass, formatMinutes, formatVolume } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { SelectField, TextField } from '../../components/fields.tsx';
+import { SelectField } from '../../components/fields.tsx';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
-import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { wordBlock, wordDeed, wordWay } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
+import { StagingForm } from './StagingForm.tsx';
 import { useMoves } from './useMoves.ts';
-import { createSaveSettings } from '../../../core/acts/index.ts';
 import { formatNumber, perLanguage, t } from '../../language/index.ts';
 
 const HOW_SECONDS = perLanguage(() =>
@@ -156,10 +155,9 @@ function Stuck() {
         )}
       >
         {t(
-          '{names, plural, one {# thing} other {# things}} would not go in where the plan wants {part}, and stay where they are: {names2}{part2}.',
+          '{names, plural, one {# thing would not go in where the plan wants it} other {# things would not go in where the plan wants them}}, and stay where they are: {names2}{part2}.',
           {
             names: names.length,
-            part: names.length === 1 ? t('it') : t('them'),
             names2: names.slice(0, 6).join(', '),
             part2: names.length > 6 ? t(' and {names} more', { names: names.length - 6 }) : '',
           },
@@ -258,61 +256,6 @@ function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number;
         )}
       </p>
     </>
-  );
-}
-
-function StagingForm() {
-  const household = useHousehold();
-  const { settings } = household;
-  const { units, staging = USUAL_STAGING } = settings;
-  const [typed, setTyped] = useState<{ widthMm?: string; depthMm?: string }>({});
-  const read = (text: string) => parseLengthMm(text, units === 'metric' ? 'cm' : 'in');
-  const save = (field: 'widthMm' | 'depthMm') => {
-    const text = typed[field];
-    if (text === undefined) return;
-    const parsed = read(text);
-    if (!parsed.ok) return;
-    const next = { ...staging, [field]: parsed.value };
-    void act((now) => createSaveSettings(now, { ...now.settings, staging: next })).then(() => setTyped({}));
-  };
-  const fields = [
-    ['widthMm', t('Long')],
-    ['depthMm', t('Deep')],
-  ] as const;
-  return (
-    <fieldset className="stitched-t mt-4 pt-3">
-      <legend className="sr-only">{t('The table')}</legend>
-      <p className="text-sm">
-        {t('A table, bed or piece of floor to lay things on meanwhile; holds about')}{' '}
-        <span
-          {...explained(
-            t('Its length and depth, piled up to 30 cm, three fifths of that: things lie with air between them.'),
-          )}
-        >
-          {formatVolume(getTableMm3(settings), units)}
-        </span>
-        .
-      </p>
-      <div className="mt-1 grid grid-cols-2 gap-3">
-        {fields.map(([field, label]) => {
-          const text = typed[field] ?? formatSize(staging[field], units);
-          const isWrong = typed[field] !== undefined && !read(text).ok;
-          return (
-            <TextField
-              key={field}
-              label={label}
-              value={text}
-              fault={isWrong ? t('A length, such as 120 cm.') : undefined}
-              onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
-              onBlur={() => save(field)}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') save(field);
-              }}
-            />
-          );
-        })}
-      </div>
-    </fieldset>
   );
 }
 

@@ -99,21 +99,9 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
 /** What became of it. */
 function Told({ done: { stood, left, bins, idle, unfit } }: { done: FurnishDone }) {
   const said = [
-    stood > 0
-      ? t('{stood, plural, one {# piece} other {# pieces}} {part} in the room.', {
-          stood,
-          part: stood === 1 ? t('stands') : t('stand'),
-        })
-      : '',
-    bins > 0
-      ? t('{bins, plural, one {# bin} other {# bins}} {part} in a compartment.', {
-          bins,
-          part: bins === 1 ? t('stands') : t('stand'),
-        })
-      : '',
-    idle > 0
-      ? t('{idle, plural, one {# bin} other {# bins}} {part} idle.', { idle, part: idle === 1 ? t('is') : t('are') })
-      : '',
+    stood > 0 ? t('{stood, plural, one {# piece stands} other {# pieces stand}} in the room.', { stood }) : '',
+    bins > 0 ? t('{bins, plural, one {# bin stands} other {# bins stand}} in a compartment.', { bins }) : '',
+    idle > 0 ? t('{idle, plural, one {# bin is} other {# bins are}} idle.', { idle }) : '',
     unfit.length > 0 ? t('No compartment takes {unfit}.', { unfit: unfit.join(', ') }) : '',
   ];
   return (

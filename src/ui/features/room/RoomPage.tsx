@@ -96,10 +96,7 @@ export function RoomPage() {
     >
       {toMove > 0 && (
         <p className="flex flex-wrap items-center gap-x-4 px-5 pt-2">
-          {t('{move, plural, one {# thing} other {# things}} {part} planned for another place.', {
-            move: toMove,
-            part: toMove === 1 ? t('is') : t('are'),
-          })}
+          {t('{move, plural, one {# thing is} other {# things are}} planned for another place.', { move: toMove })}
           <Button
             look="quiet"
             data-key="v"

@@ -89,12 +89,8 @@ export function Seasons() {
             {...explained(t('Fetched in three or more of the last six months from a room in which nobody works.'))}
           >
             {t(
-              '{fetched, plural, one {# thing} other {# things}} from another room {part} back month by month. Keep {part2} here:',
-              {
-                fetched: fetched.length,
-                part: fetched.length === 1 ? t('comes') : t('come'),
-                part2: fetched.length === 1 ? t('it') : t('them'),
-              },
+              '{fetched, plural, one {# thing from another room comes back month by month. Keep it} other {# things from another room come back month by month. Keep them}} here:',
+              { fetched: fetched.length },
             )}
           </p>
           <ul className="flex flex-wrap gap-x-4">

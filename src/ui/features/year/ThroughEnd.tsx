@@ -43,9 +43,8 @@ export function ThroughEnd({ ids, waiting, onOn, onEnd }: ThroughEndProps) {
           t('Of the things of this sitting: those that stay, and the room of those that are to go, as they are kept.'),
         )}
       >
-        {t('{stays, plural, one {# thing} other {# things}} {part}, {leaves} to go', {
+        {t('{stays, plural, one {# thing stays} other {# things stay}}, {leaves} to go', {
           stays: won.stays,
-          part: won.stays === 1 ? t('stays') : t('stay'),
           leaves: won.leaves,
         })}
         {won.leaves > 0 && t(': {litres} of room won', { litres: wordLitres(won.litres) })}.
