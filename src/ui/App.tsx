@@ -1,9 +1,8 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import { Shell } from './components/Shell.tsx';
+import { Opening, Shell } from './components/Shell.tsx';
 import { ErrorBoundary } from './components/ErrorBoundary.tsx';
 import { useApp } from './state/app.ts';
-import { t } from './language/index.ts';
 
 /** Screens load when they are opened. */
 function screen<K extends string>(load: () => Promise<Readonly<Record<K, ComponentType>>>, name: K) {
@@ -49,18 +48,14 @@ const HouseholdPage = screen(() => import('./features/household/HouseholdPage.ts
 
 /** A household that is being set out opens on that. */
 function First() {
-  const isSetOut = useApp((state) => state.household?.settings.setout === undefined);
+  const isSetOut = useApp((state) => (state.household ?? state.front?.household)?.settings.setout === undefined);
   return <Navigate to={isSetOut ? '/bench' : '/setout'} replace />;
 }
 
 export function App() {
   const phase = useApp((state) => state.phase);
-  if (phase === 'loading')
-    return (
-      <p role="status" className="grid h-full place-items-center font-display text-xl text-stone">
-        {t('Opening the sewing room…')}
-      </p>
-    );
+  const hasFront = useApp((state) => state.front !== null);
+  if (phase === 'loading' && !hasFront) return <Opening />;
   if (phase === 'damaged' || phase === 'newer')
     return (
       <Suspense>

@@ -4,6 +4,7 @@ import type { BundleFault, PictureFault } from '../core/formats/index.ts';
 import type { Block, Layout, Sheet } from '../core/layout/index.ts';
 import type { Result } from '../core/result/index.ts';
 import type { PaperName, PhotoFault, Region, ScrapPhoto, ScrapPlan, ScrapSize, Spot } from '../core/scraps/index.ts';
+import type { Stored, StoreFault } from '../storage/index.ts';
 import type { Apart } from '../core/mending/index.ts';
 import type { PackPlan } from '../core/packup/index.ts';
 import type {
@@ -38,6 +39,9 @@ import type {
   ByGroup,
   Verdict,
 } from '../solver/explain/index.ts';
+
+/** What the opener found beside the household that it told; no fault where nothing is kept. */
+export type Opened = Result<Omit<Stored, 'chronicle'>, StoreFault | null>;
 
 export type { PackFault, Unpacked } from './keeping.ts';
 export type { LineFault } from './line.ts';

@@ -1,11 +1,12 @@
 import { lazy, Suspense, useDeferredValue, useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
-import { useApp } from '../state/app.ts';
+import { useApp, useIsWhole } from '../state/app.ts';
 import { tellShown } from '../state/showing.ts';
 import { NoticeLine } from './NoticeLine.tsx';
 import { Selvage } from './Selvage.tsx';
 import { useCutOff } from './useCutOff.ts';
 import { useKeys } from './useKeys.ts';
+import { t } from '../language/index.ts';
 
 const ApartBanner = lazy(async () => ({ default: (await import('./ApartBanner.tsx')).ApartBanner }));
 const StoreBanner = lazy(async () => ({ default: (await import('./StoreBanner.tsx')).StoreBanner }));
@@ -21,6 +22,15 @@ function Showing() {
   return null;
 }
 
+/** Said while the household is read. */
+export function Opening() {
+  return (
+    <p role="status" className="grid h-full place-items-center font-display text-xl text-stone">
+      {t('Opening the sewing room…')}
+    </p>
+  );
+}
+
 /** The frame of every screen: selvage at the left, the screen, what just happened at the foot. */
 export function Shell() {
   const { help, setHelp } = useKeys();
@@ -29,6 +39,8 @@ export function Shell() {
   const hasApart = useApp((state) => state.apart.length > 0);
   const isSettingOut = useApp((state) => state.household?.settings.setout !== undefined);
   const { pathname } = useLocation();
+  // The bench begins with what is out; other screens want all of the household.
+  const isThere = useIsWhole() || pathname === '/bench' || pathname === '/';
 
   // A form left by going to another screen is closed; a ticket goes along.
   const screen = pathname.split('/')[1] ?? '';
@@ -49,9 +61,7 @@ export function Shell() {
           {hasApart && <ApartBanner />}
           {isSettingOut && <SetoutStrip />}
         </Suspense>
-        <Suspense>
-          <Outlet />
-        </Suspense>
+        <Suspense>{isThere ? <Outlet /> : <Opening />}</Suspense>
         <NoticeLine />
       </div>
       {help !== null && (

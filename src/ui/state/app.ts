@@ -9,6 +9,7 @@ export { world } from './world.ts';
 export const useApp = create<AppState>()((set) => ({
   phase: 'loading',
   household: null,
+  front: null,
   events: [],
   generation: '',
   apart: [],
@@ -40,6 +41,12 @@ export function useHousehold(): Household {
   if (!household) throw new Error('shown before the household was loaded');
   return household;
 }
+
+/**
+ * Whether all of the household is there to be shown. Before that the first screen shows the front of it, and what is
+ * done there is done as soon as the rest is in.
+ */
+export const useIsWhole = (): boolean => useDeferredValue(useApp((state) => state.household)) !== null;
 
 /** Opens the ticket of a lot or place; of what is only looked at, the one that offers nothing to do. */
 export function useOpen(): (what: Looked) => void {

@@ -1,6 +1,7 @@
 import { passGate, passWhole, type Passed } from '../../core/daybook/index.ts';
 import type { EventId, Household } from '../../core/records/index.ts';
-import type { HouseholdStore, StoreFault } from '../../storage/index.ts';
+import type { Result } from '../../core/result/index.ts';
+import type { HouseholdStore, Stored, StoreFault } from '../../storage/index.ts';
 import type { AppState } from './appState.ts';
 import { world } from './world.ts';
 
@@ -25,9 +26,18 @@ export class Kept {
     private readonly set: (part: Partial<AppState>) => void,
   ) {}
 
+  /** What is kept, read in a worker where there is anything: it may be much. Till then what is out is shown. */
+  private async read(): Promise<Result<Stored | null, StoreFault>> {
+    const first = await this.store.loadFront();
+    if (first === null || typeof Worker === 'undefined') return this.store.load();
+    if (!this.get().household) this.set({ front: first.front });
+    const { openStored } = await import('../../workers/opening.ts');
+    return (await openStored()) ?? this.store.load();
+  }
+
   /** Shows what is kept; the sample where nothing is yet, and what could be read of what is damaged. */
   async load(isAgain = false): Promise<void> {
-    const loaded = await this.store.load();
+    const loaded = await this.read();
     this.waiting = [];
     this.isBaseKept = true;
     if (loaded.ok && loaded.value) {

@@ -15,15 +15,16 @@ interface Known<T> {
   readonly answer: T | null;
 }
 
-/** The explainer's answer about the household as it is. */
+/** The explainer's answer about the household as it is; nothing is asked while there is none. */
 export function useAnswer<Name extends QuestionName>(
-  household: Household,
+  household: Household | null,
   name: Name,
   about: Questions[Name]['ask'],
 ): Answer<Questions[Name]['answer']> {
   const [known, setKnown] = useState<Known<Questions[Name]['answer']> | null>(null);
   const [nth, setNth] = useState(0);
   useEffect(() => {
+    if (!household) return undefined;
     let isWanted = true;
     const answer = async () => {
       // The first screen is there before anything is asked.

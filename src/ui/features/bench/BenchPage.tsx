@@ -2,15 +2,16 @@ import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
+import type { Questions } from '../../../workers/protocol.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { LotLine } from '../../components/LotLine.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
-import { useApp, useHousehold, world } from '../../state/app.ts';
+import { PreviewContext, useApp, useHousehold, useIsWhole, world } from '../../state/app.ts';
 import { putBack } from '../../state/putBack.ts';
 import { getAsPlanned, getTree } from '../../state/derived.ts';
-import { useAnswer } from '../../state/useAnswer.ts';
+import { useAnswer, type Answer } from '../../state/useAnswer.ts';
 import { wordAmount } from '../../text/index.ts';
 import { wordSince } from '../../text/bench.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -57,17 +58,28 @@ function Homeless({ things }: { things: readonly OnBench[] }) {
 
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
 export function BenchPage() {
+  const isWhole = useIsWhole();
+  const front = useApp((state) => state.front);
+  return (
+    <PreviewContext value={isWhole || !front ? null : front.household}>
+      <OnBenchNow isWhole={isWhole} isAllOut={isWhole || front?.isAllOut === true} />
+    </PreviewContext>
+  );
+}
+
+/** All of it; or, until the household was read, what is out, or the newest of that. */
+function OnBenchNow({ isWhole, isAllOut }: { isWhole: boolean; isAllOut: boolean }) {
   const household = useHousehold();
   const [nowMs] = useState(() => world.nowMs());
-  const navigate = useNavigate();
   const show = useApp((state) => state.show);
-  const { out, homeless, missing, lent, midway, toCarry } = findStrays(household);
-  const strained = useAnswer(household, 'strained', null);
+  const { out, homeless, missing, midway, toCarry } = findStrays(household);
+  const strained = useAnswer(isWhole ? household : null, 'strained', null);
   const over = strained.answer && strained.answer.full.length;
   const heavy = strained.answer?.heavy.length ?? 0;
-  const isClear = out.length + homeless.length + missing.length + midway.length + (over ?? 0) + heavy + toCarry === 0;
-  const isEmpty = household.lots.size === 0;
-  const isSaveDue = useSaveDue();
+  const isClear =
+    isWhole && out.length + homeless.length + missing.length + midway.length + (over ?? 0) + heavy + toCarry === 0;
+  const isEmpty = isWhole && household.lots.size === 0;
+  const isSaveDue = useSaveDue() && isWhole;
   return (
     <Page
       title={t('Bench')}
@@ -75,12 +87,12 @@ export function BenchPage() {
       foot={
         <>
           <Figure
-            value={String(out.length)}
+            value={isAllOut ? String(out.length) : '…'}
             label={t('out')}
             how={t('Things that were taken out and have a home to go back to.')}
           />
           <Figure
-            value={String(homeless.length)}
+            value={isWhole ? String(homeless.length) : '…'}
             label={t('without a home')}
             how={t('Things that no plan and no hand has given a place yet.')}
           />
@@ -90,7 +102,7 @@ export function BenchPage() {
             how={t('Places whose things do not really go in together: each was packed with what lies in it.')}
           />
           <Figure
-            value={String(toCarry)}
+            value={isWhole ? String(toCarry) : '…'}
             label={t('to carry home')}
             how={t('Things that are in another place than their home, or folded another way.')}
           />
@@ -115,46 +127,57 @@ export function BenchPage() {
             <BenchActs hasOut={out.length > 0} />
           </div>
           {out.length > 0 && <Top things={out} nowMs={nowMs} onShow={(id) => show({ type: 'lot', id })} />}
+          {isAllOut && <Rest count={out.length - LISTED} />}
         </section>
         <Suspense>
           {isEmpty && <NeedsFirst says="" needs="both" />}
           {isSaveDue && <SaveReminder />}
         </Suspense>
-        <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
-          {homeless.length > 0 && <Homeless things={homeless} />}
-          {(toCarry > 0 || midway.length > 0) && (
-            <Listed
-              title={t('The plan is not carried out yet')}
-              action={<Button onClick={() => void navigate('/moves')}>{t('On with it')}</Button>}
-            >
-              <p
-                {...explained(
-                  t(
-                    'Things that are in another place than their home or were never carried there, and what waits on the table meanwhile.',
-                  ),
-                )}
-              >
-                {t('{carry, plural, one {# thing} other {# things}} to carry', { carry: toCarry })}
-                {midway.length > 0 &&
-                  t('; {midway, plural, one {# thing} other {# things}} on the table or out of the way meanwhile', {
-                    midway: midway.length,
-                  })}
-                .
-              </p>
-            </Listed>
-          )}
-          <Suspense>{missing.length > 0 && <MissingList things={missing} nowMs={nowMs} />}</Suspense>
-          <Suspense>
-            <StrainedLists {...strained} />
-            <DriftedLabels />
-          </Suspense>
-          <Suspense>
-            <DueList nowMs={nowMs} />
-          </Suspense>
-          <Suspense>{lent.length > 0 && <LentList things={lent} nowMs={nowMs} />}</Suspense>
-        </div>
+        {isWhole && <Below nowMs={nowMs} strained={strained} />}
       </div>
     </Page>
+  );
+}
+
+/** All else of the bench, below what is out. */
+function Below({ nowMs, strained }: { nowMs: number; strained: Answer<Questions['strained']['answer']> }) {
+  const household = useHousehold();
+  const navigate = useNavigate();
+  const { homeless, missing, lent, midway, toCarry } = findStrays(household);
+  return (
+    <div className="gap-x-10 *:mb-7 *:break-inside-avoid xl:columns-2">
+      {homeless.length > 0 && <Homeless things={homeless} />}
+      {(toCarry > 0 || midway.length > 0) && (
+        <Listed
+          title={t('The plan is not carried out yet')}
+          action={<Button onClick={() => void navigate('/moves')}>{t('On with it')}</Button>}
+        >
+          <p
+            {...explained(
+              t(
+                'Things that are in another place than their home or were never carried there, and what waits on the table meanwhile.',
+              ),
+            )}
+          >
+            {t('{carry, plural, one {# thing} other {# things}} to carry', { carry: toCarry })}
+            {midway.length > 0 &&
+              t('; {midway, plural, one {# thing} other {# things}} on the table or out of the way meanwhile', {
+                midway: midway.length,
+              })}
+            .
+          </p>
+        </Listed>
+      )}
+      <Suspense>{missing.length > 0 && <MissingList things={missing} nowMs={nowMs} />}</Suspense>
+      <Suspense>
+        <StrainedLists {...strained} />
+        <DriftedLabels />
+      </Suspense>
+      <Suspense>
+        <DueList nowMs={nowMs} />
+      </Suspense>
+      <Suspense>{lent.length > 0 && <LentList things={lent} nowMs={nowMs} />}</Suspense>
+    </div>
   );
 }
 
@@ -222,7 +245,6 @@ function Top({ things, nowMs, onShow }: { things: readonly OnBench[]; nowMs: num
           </li>
         ))}
       </ul>
-      <Rest count={things.length - LISTED} />
     </>
   );
 }
