@@ -42,7 +42,7 @@ type Run = { readonly run: number };
 /** A search tells how far it is many times a second; one that says nothing for so long hangs. */
 const SILENCE_MS = 120_000;
 
-/** Runs one search in a worker of its own: its messages go to `listener`, up to the last. */
+/** Runs one search in a worker of its own: its messages go to `listener`, up to the last. A household that it is for goes ahead in slices. */
 function startSearch<From extends Run & { readonly type: string }, To>(
   worker: Worker,
   start: (run: number) => To,
@@ -54,7 +54,9 @@ function startSearch<From extends Run & { readonly type: string }, To>(
   lastRun += 1;
   const run = lastRun;
   let timer: ReturnType<typeof setTimeout>;
+  let isOver = false;
   const end = () => {
+    isOver = true;
     clearTimeout(timer);
     worker.terminate();
   };
@@ -75,8 +77,16 @@ function startSearch<From extends Run & { readonly type: string }, To>(
   worker.onerror = (event) => giveUp(event.message);
   worker.onmessageerror = () => giveUp('a message did not arrive whole');
   wait();
-  worker.postMessage(start(run));
-  return { stop: () => worker.postMessage(stop(run)), abandon: end };
+  const post = (message: unknown) => {
+    if (!isOver) worker.postMessage(message);
+  };
+  const send = async () => {
+    const { household, ...ask } = start(run) as To & { readonly household?: Household };
+    if (household) await tellSlowly(listNews(null, household, SLICE), (tell) => post({ tell }));
+    post(ask);
+  };
+  const sent = send().catch((error: unknown) => giveUp(String(error)));
+  return { stop: () => void sent.then(() => post(stop(run))), abandon: end };
 }
 
 /**

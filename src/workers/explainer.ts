@@ -12,6 +12,7 @@ import {
   findLot,
   scoreWith,
 } from '../solver/explain/index.ts';
+import { computeBalance, listMoreRoom } from '../core/balance/index.ts';
 import { planBoxes } from '../core/packup/index.ts';
 import { findOverloads } from '../core/room/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
@@ -46,6 +47,11 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
   if (name === 'strained') return listAllStrained();
   if (name === 'ahead')
     return lookAhead(told.household, createPlaceTree(told.household.places), about.years, about.placeId);
+  if (name === 'balance') return computeBalance(told.household, createPlaceTree(told.household.places));
+  if (name === 'moreRoom') {
+    const tree = createPlaceTree(told.household.places);
+    return listMoreRoom(told.household, tree, computeBalance(told.household, tree));
+  }
   if (name === 'boxes') return planBoxes(told.household, about.sizes, about.liftG);
   const { facts, offered } = (known ??= know());
   switch (name) {

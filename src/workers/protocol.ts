@@ -1,3 +1,4 @@
+import type { Balance, MoreRoom } from '../core/balance/index.ts';
 import type { Mapping, ReadTable, Recognised, TableFault, TextTable } from '../core/formats/csv/index.ts';
 import type { PhotoFindings } from '../core/colour/index.ts';
 import type { BundleFault, PictureFault } from '../core/formats/index.ts';
@@ -240,6 +241,10 @@ export interface Questions {
   lotsVerdicts: { ask: readonly LotId[]; answer: readonly GroupVerdict[] };
   /** Places that hold or carry more than they should. */
   strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
+  /** What is owned against what the room holds. */
+  balance: { ask: null; answer: Balance };
+  /** What would make room; it is counted anew for each. */
+  moreRoom: { ask: null; answer: readonly MoreRoom[] };
   /** The household packed into moving boxes. */
   boxes: { ask: { readonly sizes: readonly BoxSize[]; readonly liftG: number }; answer: PackPlan };
   /** What is to be expected of places and groups, by their year; and what helps one of them. */

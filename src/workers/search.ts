@@ -1,3 +1,5 @@
+import { Told, type News } from './news.ts';
+
 type Start = { readonly type: 'start'; readonly run: number };
 type Stop = { readonly type: 'stop'; readonly run: number };
 
@@ -13,14 +15,23 @@ interface Watch<From> {
   readonly breathe: () => Promise<boolean>;
 }
 
-/** Serves one search at a time in a worker: begun by `start`, ended by `stop`, its failures told. */
+/**
+ * Serves one search at a time in a worker: begun by `start`, ended by `stop`, its failures told. The household that it is
+ * for may have been told ahead, in slices.
+ */
 export function serveSearch<S extends Start, From>(
   search: (start: S, watch: Watch<From>) => Promise<void>,
   fail: (run: number, note: string) => From,
 ): void {
-  const scope = self as unknown as Scope<S | Stop, From>;
+  const scope = self as unknown as Scope<S | Stop | { readonly tell: News }, From>;
   let wantedRun = 0;
+  let told: Told | null = null;
   scope.onmessage = ({ data }) => {
+    if ('tell' in data) {
+      told ??= new Told();
+      told.hear(data.tell);
+      return;
+    }
     const { run } = data;
     if (data.type === 'stop') {
       if (wantedRun === run) wantedRun = 0;
@@ -28,8 +39,9 @@ export function serveSearch<S extends Start, From>(
     }
     wantedRun = run;
     const breathe = () => new Promise<boolean>((resolve) => setTimeout(() => resolve(wantedRun === run), 0));
-    search(data, { post: (message) => scope.postMessage(message), breathe }).catch((error: unknown) =>
-      scope.postMessage(fail(run, String(error))),
-    );
+    search(told ? { ...data, household: told.household } : data, {
+      post: (message) => scope.postMessage(message),
+      breathe,
+    }).catch((error: unknown) => scope.postMessage(fail(run, String(error))));
   };
 }

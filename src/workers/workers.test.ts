@@ -315,7 +315,13 @@ describe('the client', () => {
     const heard: FromPlanner[] = [];
     const handle = startPlanner(household, 1, 5, (message) => heard.push(message));
     const [worker] = FakeWorker.made;
-    const { run } = worker!.sent[0] as { run: number };
+    const { run } = await vi.waitFor(() => {
+      const start = worker!.sent.find((one) => (one as { type?: string }).type === 'start');
+      if (!start) throw new Error('not begun');
+      return start as { run: number };
+    });
+    // The household went ahead, so that the page never copies all of it at once.
+    expect(worker!.sent[0]).toHaveProperty('tell.records');
     const progress = {
       type: 'progress',
       run,
@@ -329,7 +335,7 @@ describe('the client', () => {
     worker!.onmessage!({ data: progress });
     expect(heard).toEqual([progress]);
     handle.stop();
-    expect(worker!.sent.at(-1)).toEqual({ type: 'stop', run });
+    await vi.waitFor(() => expect(worker!.sent.at(-1)).toEqual({ type: 'stop', run }));
     worker!.onmessage!({ data: { type: 'failed', run, note: 'x' } });
     expect(worker!.isEnded).toBe(true);
     startPlanner(household, 1, 5, (message) => heard.push(message)).abandon();

@@ -1,3 +1,4 @@
+import { finish, type Slices } from '../slices/index.ts';
 import type { Household, Lot, Place, PlaceId, RoomSpec } from '../records/index.ts';
 import { computeBands, type Band, type BandsFor, type PlaceTree, type WallLine } from '../storage/index.ts';
 import { groupLotsByPlace, type PlaceState } from '../whereabouts/index.ts';
@@ -134,13 +135,22 @@ export interface WallHow {
 }
 
 /** Draws a wall of a room with all that stands on it and in it. Pure: the same records give the same shapes. */
-export function computeWallDrawing(
+export const computeWallDrawing = (
+  household: Household,
+  tree: PlaceTree,
+  room: Place,
+  wall: WallLine,
+  how: WallHow = {},
+): WallDrawing => finish(drawWallInSlices(household, tree, room, wall, how));
+
+/** `computeWallDrawing`, pausing in between. */
+export function* drawWallInSlices(
   household: Household,
   tree: PlaceTree,
   room: Place,
   wall: WallLine,
   { view = 'is', bandsFor = 'standing', wordInside = () => '', before }: WallHow = {},
-): WallDrawing {
+): Slices<WallDrawing> {
   const widthMm = wall.lengthMm;
   const ceilingMm = Math.max(...wall.ceiling.map((point) => point.yMm));
   const heightMm = ceilingMm + MARGIN_ABOVE_MM;
@@ -173,8 +183,10 @@ export function computeWallDrawing(
   for (const unit of units.toSorted((a, b) => b.unit!.depthMm - a.unit!.depthMm)) {
     const front = () => ({ ...bare, id: unit.id, figures: drawUnit(unit, heightMm) });
     layers.push(keepLayer(known.get(unit.id), [unit, heightMm], front));
-    for (const slotPlace of tree.getChildren(unit.id))
+    for (const slotPlace of tree.getChildren(unit.id)) {
       layers.push(drawFront(sheet, unit, slotPlace, known.get(slotPlace.id)));
+      yield;
+    }
   }
   const named = units.map((unit) => [unit, ...tree.getChildren(unit.id)] as const);
   layers.push(

@@ -13,6 +13,7 @@ import {
   type School,
   type SplitBy,
 } from '../records/index.ts';
+import { finish, mapInSlices, sortInSlices, type Slices } from '../slices/index.ts';
 import { findClass, tell } from './tell.ts';
 
 /** What a level of sorting says of a thing: a word of the user's own, a code or the number of a class. Worded by the interface. */
@@ -106,6 +107,12 @@ function compareLabels(a: readonly GroupLabel[], b: readonly GroupLabel[]): numb
   return 0;
 }
 
+interface Ruled {
+  readonly member: Member;
+  readonly id: string;
+  readonly labels: readonly GroupLabel[];
+}
+
 interface Rule {
   readonly kind: Kind;
   readonly labels: readonly GroupLabel[];
@@ -133,24 +140,31 @@ function cutUp(id: string, rule: Rule, household: Household, picked: ReadonlyMap
   });
 }
 
-/**
- * Sorts every lot that takes room by the schools of its kind, one inside the other, but for those that the sewist put
- * elsewhere by hand. Groups come by kind, then by their labels from the outermost in.
- */
-export function computeGroups(household: Household): Group[] {
+/** A lot with the group that the schools of its kind put it into. */
+function* ruleLots(household: Household): Slices<(Ruled | null)[]> {
+  const { items, lots, settings } = household;
+  return yield* mapInSlices(lots.values(), (lot) => {
+    const item = items.get(lot.itemId);
+    if (!item || !takesRoom(lot)) return null;
+    const { levels, tags } = settings.sorting[item.kind];
+    const labels = levels.map((code): GroupLabel => ({ code, value: tell(code, tags, item, lot, household) }));
+    const id = `${item.kind}:${labels.map(({ code, value }) => `${code}:${value}`).join('/')}`;
+    return { member: { item, lot }, id, labels };
+  });
+}
+
+/** `computeGroups`, pausing in between. */
+export function* computeGroupsInSlices(household: Household): Slices<Group[]> {
   const { sorting, handPicks = [] } = household.settings;
   const found = new Map<string, Rule>();
   const ruled = new Map<string, { member: Member; id: string }>();
-  for (const lot of household.lots.values()) {
-    const item = household.items.get(lot.itemId);
-    if (!item || !takesRoom(lot)) continue;
-    const { kind } = item;
-    const { levels, tags } = sorting[kind];
-    const labels = levels.map((code): GroupLabel => ({ code, value: tell(code, tags, item, lot, household) }));
-    const id = `${kind}:${labels.map(({ code, value }) => `${code}:${value}`).join('/')}`;
-    if (!found.has(id)) found.set(id, { kind, labels, members: [] });
-    ruled.set(lot.id, { member: { item, lot }, id });
+  for (const one of yield* ruleLots(household)) {
+    if (!one) continue;
+    const { member, id, labels } = one;
+    if (!found.has(id)) found.set(id, { kind: member.item.kind, labels, members: [] });
+    ruled.set(member.lot.id, { member, id });
   }
+  yield;
   const picked = new Map<string, number>();
   for (const { lotId, groupId } of handPicks) {
     const mine = ruled.get(lotId);
@@ -161,16 +175,26 @@ export function computeGroups(household: Household): Group[] {
     if (part) picked.set(lotId, Number(part[1]));
   }
   for (const { member, id } of ruled.values()) found.get(id)!.members.push(member);
-  return [...found]
+  yield;
+  const cut = [...found]
     .filter(([, rule]) => rule.members.length > 0)
     .toSorted(([, a], [, b]) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind) || compareLabels(a.labels, b.labels))
-    .flatMap(([id, rule]) => cutUp(id, rule, household, picked))
-    .map(([group, members]): Group => {
-      const { order } = sorting[group.kind];
-      const lots = members.toSorted((a, b) => compareInGroup(order, a, b)).map((one) => one.lot);
-      return { id: group.id, kind: group.kind, labels: group.labels, part: group.part, lots };
-    });
+    .flatMap(([id, rule]) => cutUp(id, rule, household, picked));
+  yield;
+  const groups: Group[] = [];
+  for (const [{ id, kind, labels, part }, members] of cut) {
+    const { order } = sorting[kind];
+    const sorted = yield* sortInSlices(members, (a, b) => compareInGroup(order, a, b));
+    groups.push({ id, kind, labels, part, lots: sorted.map((one) => one.lot) });
+  }
+  return groups;
 }
+
+/**
+ * Sorts every lot that takes room by the schools of its kind, one inside the other, but for those that the sewist put
+ * elsewhere by hand. Groups come by kind, then by their labels from the outermost in.
+ */
+export const computeGroups = (household: Household): Group[] => finish(computeGroupsInSlices(household));
 
 /** What of a lot decides its group and its turn there. */
 function standsAlike(a: Lot, b: Lot): boolean {

@@ -1,5 +1,6 @@
 export {
   computeGroups,
+  computeGroupsInSlices,
   getSplitKey,
   getWholeId,
   regroup,

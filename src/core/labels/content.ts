@@ -1,3 +1,4 @@
+import { finish, mapInSlices, type Slices } from '../slices/index.ts';
 import { computeOkDistance, computeWheelKey } from '../colour/index.ts';
 import { computeGroups, type Group } from '../grouping/index.ts';
 import {
@@ -55,15 +56,24 @@ export function chooseSwatches(colours: readonly string[]): string[] {
 const COLOURED = new Set<Item['kind']>(['fabric', 'thread', 'scrap']);
 
 /** What each place holds, or each of some, all at once: groups are worked out once. */
-export function computePlaceContents(
+export const computePlaceContents = (
   household: Household,
   tree: PlaceTree,
   groups: readonly Group[] = computeGroups(household),
   places: readonly Place[] = tree.leaves,
-): Map<PlaceId, PlaceContent> {
+): Map<PlaceId, PlaceContent> => finish(computePlaceContentsInSlices(household, tree, groups, places));
+
+/** `computePlaceContents`, pausing in between. */
+export function* computePlaceContentsInSlices(
+  household: Household,
+  tree: PlaceTree,
+  groups: readonly Group[],
+  places: readonly Place[],
+): Slices<Map<PlaceId, PlaceContent>> {
   const wanted = new Set(places.map(({ id }) => id));
   const lotsAt = new Map<PlaceId, { group: Group; lot: Lot; item: Item }[]>();
-  for (const group of groups)
+  for (const group of groups) {
+    yield;
     for (const lot of group.lots) {
       const isAway = (lot.state === 'out' || lot.state === 'lent') && !isHomeless(lot);
       const id = lot.placeId ?? (isAway ? lot.homeId : undefined);
@@ -73,8 +83,9 @@ export function computePlaceContents(
       if (here) here.push({ group, lot, item });
       else lotsAt.set(id, [{ group, lot, item }]);
     }
+  }
   return new Map(
-    places.map(({ id }): [PlaceId, PlaceContent] => {
+    yield* mapInSlices(places, ({ id }): [PlaceId, PlaceContent] => {
       const here = lotsAt.get(id) ?? [];
       const byGroup = new Map<Group, typeof here>();
       for (const one of here) byGroup.set(one.group, [...(byGroup.get(one.group) ?? []), one]);

@@ -3,6 +3,7 @@ export { createCode, findByCode, formatCode, parseCode, type CodeFault, type Mea
 export {
   chooseSwatches,
   computePlaceContents,
+  computePlaceContentsInSlices,
   listLotSayings,
   listPlaceSayings,
   type LabelPart,

@@ -95,7 +95,18 @@ export function listWalls(room: RoomSpec): readonly WallLine[] {
   const walls = room.walls.map(({ id, name, from }, i): WallLine => {
     const to = room.walls[(i + 1) % room.walls.length]!.from;
     const lengthMm = Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm);
-    return { id, name, from, to, lengthMm, ceiling: computeCeilingLine(room, from, to, lengthMm) };
+    let ceiling: readonly PlanPoint[] | null = null;
+    return {
+      id,
+      name,
+      from,
+      to,
+      lengthMm,
+      // Of most walls nobody asks.
+      get ceiling() {
+        return (ceiling ??= computeCeilingLine(room, from, to, lengthMm));
+      },
+    };
   });
   wallsOf.set(room, walls);
   return walls;

@@ -62,7 +62,12 @@ function useArrival(title: string) {
   useEffect(() => {
     if (shown.current === pathname) return;
     shown.current = pathname;
-    if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
+    // After it was drawn: the browser would lay all of it out on the spot.
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
+      }),
+    );
   }, [pathname]);
   return work;
 }

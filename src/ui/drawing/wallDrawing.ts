@@ -1,28 +1,50 @@
-import { computeWallDrawing, type WallDrawing, type WallView } from '../../core/drawing/index.ts';
+import { useDeferredValue } from 'react';
+import { drawWallInSlices, type WallDrawing, type WallView } from '../../core/drawing/index.ts';
 import type { Household } from '../../core/records/index.ts';
 import type { BandsFor } from '../../core/storage/index.ts';
-import { derive, getTree, getWalls } from '../state/derived.ts';
+import { perLanguage } from '../language/index.ts';
+import { getTree, getWalls } from '../state/derived.ts';
+import { deriveSlowly, type Slow } from '../state/slowly.ts';
 import { getWordsInside } from './wordsInside.ts';
 
-const getDrawings = derive(() => new Map<string, WallDrawing | null>());
-/** Each wall as it was drawn last: what an act did not touch is not drawn again. */
-const drawnLast = new Map<string, WallDrawing>();
+type Drawn = Slow<WallDrawing | null, Household>;
+
+/** Draws a wall of households: what an act did not touch is taken over as it was drawn last. */
+function createDrawn(wallId: string, view: WallView, bandsFor: BandsFor): Drawn {
+  let before: WallDrawing | undefined;
+  return deriveSlowly(function* (household) {
+    const at = getWalls(household).find(({ id }) => id === wallId);
+    if (!at) return null;
+    const how = { view, bandsFor, wordInside: getWordsInside(household), before };
+    before = yield* drawWallInSlices(household, getTree(household), at.room, at.wall, how);
+    return before;
+  });
+}
+
+const drawnOf = perLanguage(() => new Map<string, Drawn>());
+
+function getDrawn(wallId: string, view: WallView, bandsFor: BandsFor): Drawn {
+  const key = `${wallId} ${view} ${bandsFor}`;
+  const drawn = drawnOf().get(key) ?? createDrawn(wallId, view, bandsFor);
+  drawnOf().set(key, drawn);
+  return drawn;
+}
 
 /** A wall as things are on it, or will be, drawn once for as long as they are so; null where there is no such wall. */
-export function getWallDrawing(
+export const getWallDrawing = (
   household: Household,
   wallId: string,
   view: WallView = 'is',
   bandsFor: BandsFor = 'standing',
+): WallDrawing | null => getDrawn(wallId, view, bandsFor).get(household);
+
+/** The wall of a screen: a full one is drawn in slices, and what was there stays until it is. */
+export function useWallDrawing(
+  household: Household,
+  wallId: string | undefined,
+  view: WallView,
+  bandsFor: BandsFor,
 ): WallDrawing | null {
-  const drawings = getDrawings(household);
-  const key = `${wallId} ${view} ${bandsFor}`;
-  const hit = drawings.get(key);
-  if (hit !== undefined) return hit;
-  const at = getWalls(household).find(({ id }) => id === wallId);
-  const how = { view, bandsFor, wordInside: getWordsInside(household), before: drawnLast.get(key) };
-  const drawn = at ? computeWallDrawing(household, getTree(household), at.room, at.wall, how) : null;
-  drawings.set(key, drawn);
-  if (drawn) drawnLast.set(key, drawn);
-  return drawn;
+  const drawn = useDeferredValue(wallId === undefined ? null : getDrawn(wallId, view, bandsFor));
+  return drawn && drawn.use(household);
 }

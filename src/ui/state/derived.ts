@@ -1,3 +1,4 @@
+import { perLanguage } from '../language/index.ts';
 import { isHomeless, takesRoom, type Household, type LotId, type Place } from '../../core/records/index.ts';
 import {
   createPlaceTree,
@@ -9,14 +10,17 @@ import {
   type WallLine,
 } from '../../core/storage/index.ts';
 
-/** A figure of a household, or of a part of it, that is worked out once and kept as long as that state of it is. */
+/**
+ * A figure of a household, or of a part of it, that is worked out once and kept as long as that state of it is. It may hold
+ * words: in another language it is worked out anew.
+ */
 export function derive<T, Of extends object = Household>(compute: (of: Of) => T): (of: Of) => T {
-  const known = new WeakMap<Of, { value: T }>();
+  const known = perLanguage(() => new WeakMap<Of, { value: T }>());
   return (of) => {
-    const hit = known.get(of);
+    const hit = known().get(of);
     if (hit) return hit.value;
     const value = compute(of);
-    known.set(of, { value });
+    known().set(of, { value });
     return value;
   };
 }

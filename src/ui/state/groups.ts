@@ -1,6 +1,7 @@
-import { computeGroups, regroup, type Group } from '../../core/grouping/index.ts';
+import { computeGroupsInSlices, regroup, type Group } from '../../core/grouping/index.ts';
 import type { Household, LotId } from '../../core/records/index.ts';
-import { derive } from './derived.ts';
+import type { Slices } from '../../core/slices/index.ts';
+import { deriveSlowly } from './slowly.ts';
 
 interface Grouped {
   readonly household: Household;
@@ -22,17 +23,24 @@ function indexLots(groups: readonly Group[]): () => ReadonlyMap<LotId, number> {
 }
 
 /** Most acts move things about and leave the groups as they are. */
-const getGrouped = derive((household): Grouped => {
+const grouped = deriveSlowly(function* (household): Slices<Grouped> {
   const again = last && regroup(last.groups, last.household, household);
-  const groups = again ?? computeGroups(household);
-  last = { household, groups, index: again && last ? last.index : indexLots(groups) };
+  const index = again && last?.index;
+  const groups = again ?? (yield* computeGroupsInSlices(household));
+  last = { household, groups, index: index ?? indexLots(groups) };
   return last;
 });
 
-export const getGroups = (household: Household): Group[] => getGrouped(household).groups;
+export const getGroups = (household: Household): Group[] => grouped.get(household).groups;
+/** The groups for what is drawn: it waits for them where they take a while. */
+export const useGroups = (household: Household): Group[] => grouped.use(household).groups;
+/** Works the groups out in slices, for who goes on with them. */
+export function* groupInSlices(household: Household): Slices<Group[]> {
+  return (yield* grouped.inSlices(household)).groups;
+}
 
 /** The group of each lot of a household. */
 export function getGroupOf(household: Household): (lotId: LotId) => Group | undefined {
-  const { groups, index } = getGrouped(household);
+  const { groups, index } = grouped.get(household);
   return (lotId) => groups[index().get(lotId) ?? -1];
 }

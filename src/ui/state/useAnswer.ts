@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 import type { Household } from '../../core/records/index.ts';
 import type { QuestionName, Questions } from '../../workers/protocol.ts';
 
@@ -30,7 +30,8 @@ export function useAnswer<Name extends QuestionName>(
       // The first screen is there before anything is asked.
       const { ask } = await import('../../workers/client.ts');
       const told = await ask(household, name, about, () => isWanted);
-      if (isWanted) setKnown({ about, nth, answer: told.ok ? told.value : null });
+      // A long answer is drawn in slices.
+      if (isWanted) startTransition(() => setKnown({ about, nth, answer: told.ok ? told.value : null }));
     };
     // What cannot even be asked has no answer either.
     answer().catch(() => {

@@ -2,9 +2,9 @@ import { Link, useNavigate } from 'react-router';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { wordDrift } from '../../text/labels.ts';
-import { listDrifted } from '../labels/labelFacts.ts';
+import { useDrifted } from '../labels/labelFacts.ts';
 import { Listed, Rest, LISTED } from './Listed.tsx';
 import { t } from '../../language/index.ts';
 
@@ -12,7 +12,8 @@ import { t } from '../../language/index.ts';
 export function DriftedLabels() {
   const household = useHousehold();
   const navigate = useNavigate();
-  const drifted = listDrifted(household);
+  const drifted = useDrifted(household);
+  const groups = useGroups(household);
   if (drifted.length === 0) return null;
   return (
     <Listed
@@ -31,7 +32,7 @@ export function DriftedLabels() {
                 className="text-sm text-stone"
                 {...explained(t('What the label said when it was printed, beside what is there now.'))}
               >
-                {wordDrift(row.drift[0]!, household, getGroups(household))}
+                {wordDrift(row.drift[0]!, household, groups)}
               </span>
             </Link>
           </li>

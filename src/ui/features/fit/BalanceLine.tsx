@@ -2,13 +2,15 @@ import { Link } from 'react-router';
 import { formatVolume } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
-import { getBalance } from '../../state/balance.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
 import { t } from '../../language/index.ts';
 
 /** Whether it all goes in, before one looks for a plan. */
 export function BalanceLine() {
   const household = useHousehold();
-  const { leftMm3, isEnough } = getBalance(household);
+  const { answer } = useAnswer(household, 'balance', null);
+  if (!answer) return null;
+  const { leftMm3, isEnough } = answer;
   return (
     <p
       className="mt-2 text-sm"

@@ -3,6 +3,7 @@ import type { Household, LotId, Stowage } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { explained } from '../../components/explained.ts';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { paintBands } from '../../drawing/bands.ts';
@@ -208,6 +209,9 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
   );
 }
 
+/** So many groups are drawn at once. */
+const GROWS = 16;
+
 /** An arrangement as one thinks of it: what is odd about it, then every group. */
 export function GroupList({ household, plan, today, disagree, isMended }: GroupListProps) {
   const { answer: told, again } = useAnswer(household, 'byGroup', null);
@@ -221,24 +225,24 @@ export function GroupList({ household, plan, today, disagree, isMended }: GroupL
       isPlan: plan !== null,
     };
   }, [household, plan]);
+  // What was told of the household before stands there until it is gone through anew.
+  const groups = useMemo(() => told?.groups.filter(({ groupId }) => names.groups.has(groupId)) ?? [], [told, names]);
+  const shown = useGrown(groups, GROWS);
   if (again) return <Unanswered again={again} />;
   if (!told) return <p className="p-5 text-stone">{t('Going through it group by group …')}</p>;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Oddities oddities={told.oddities} {...{ names, isMended, disagree }} />
       <ul aria-label={t('By groups')} className="mt-4 grid gap-x-8 lg:grid-cols-2">
-        {/* What was told of the household before stands there until it is gone through anew. */}
-        {told.groups
-          .filter(({ groupId }) => names.groups.has(groupId))
-          .map((one) => (
-            <GroupRow
-              key={one.groupId}
-              of={one}
-              names={names}
-              comes={coming && (coming.get(one.groupId) ?? 0)}
-              disagree={disagree}
-            />
-          ))}
+        {shown.map((one) => (
+          <GroupRow
+            key={one.groupId}
+            of={one}
+            names={names}
+            comes={coming && (coming.get(one.groupId) ?? 0)}
+            disagree={disagree}
+          />
+        ))}
       </ul>
     </div>
   );

@@ -1,4 +1,4 @@
-import { Bar, BarChart, XAxis, YAxis } from 'recharts';
+import { Fragment } from 'react';
 import type { Score, ScoreParts } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { HowRow } from '../../components/HowRow.tsx';
@@ -33,32 +33,22 @@ const PARTS = perLanguage((): readonly { part: keyof ScoreParts; name: string; f
 
 /** What the minutes are made of, today and with the plan; the same figures stand below as a table. */
 export function PartsChart({ today, plan }: { today: Score; plan: Score | null }) {
-  const bars = [{ name: t('today'), ...today.parts }, ...(plan ? [{ name: t('plan'), ...plan.parts }] : [])];
+  const bars = [{ name: t('today'), parts: today.parts }, ...(plan ? [{ name: t('plan'), parts: plan.parts }] : [])];
+  const most = Math.max(1, ...bars.map(({ parts }) => PARTS().reduce((sum, { part }) => sum + parts[part], 0)));
   return (
     <section aria-label={t('What the minutes are made of')} className="mt-5">
       <h3 className="font-bold">{t('What the minutes are made of')}</h3>
-      <div aria-hidden>
-        <BarChart
-          layout="vertical"
-          width={262}
-          height={plan ? 74 : 44}
-          data={bars}
-          margin={{ top: 4, right: 0, bottom: 0, left: 0 }}
-          accessibilityLayer={false}
-        >
-          <XAxis type="number" hide domain={[0, 'dataMax']} />
-          <YAxis
-            type="category"
-            dataKey="name"
-            width={44}
-            axisLine={false}
-            tickLine={false}
-            tick={{ fontSize: 14, fill: 'var(--color-stone)' }}
-          />
-          {PARTS().map(({ part, fill }) => (
-            <Bar key={part} dataKey={part} stackId="minutes" fill={fill} isAnimationActive={false} />
-          ))}
-        </BarChart>
+      <div aria-hidden className="mt-1 mb-2 grid grid-cols-[auto_1fr] items-center gap-x-2 gap-y-1 text-sm text-stone">
+        {bars.map(({ name, parts }) => (
+          <Fragment key={name}>
+            <span>{name}</span>
+            <span className="flex h-6">
+              {PARTS().map(({ part, fill }) => (
+                <span key={part} style={{ width: `${(100 * parts[part]) / most}%`, background: fill }} />
+              ))}
+            </span>
+          </Fragment>
+        ))}
       </div>
       <table className="tabular w-full text-sm">
         <tbody>

@@ -1,14 +1,15 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Navigate, NavLink, useParams, useSearchParams } from 'react-router';
 import { NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page, tabClass } from '../../components/Page.tsx';
 import { Button } from '../../components/Button.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { useHousehold, world } from '../../state/app.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { formatCode } from '../../../core/labels/index.ts';
 import { wordDrift } from '../../text/labels.ts';
-import { listLabelRows, SECTIONS, wordFaces, type LabelRow, type Section } from './labelFacts.ts';
+import { createFaces, SECTIONS, useLabelRows, useSaying, type LabelRow, type Section } from './labelFacts.ts';
 import { OneLabel } from './OneLabel.tsx';
 import { PrintPanel } from './PrintPanel.tsx';
 import { perLanguage, t } from '../../language/index.ts';
@@ -23,6 +24,8 @@ const SECTION_NAMES = perLanguage((): Record<Section, string> => ({
 }));
 /** More rows are not listed; they are found by narrowing. */
 const LISTED = 150;
+/** So many are drawn at once. */
+const GROWS = 30;
 
 /** Labels for places and things: what each says, which are no longer true, and the sheets they are printed on. */
 export function LabelsPage() {
@@ -30,16 +33,17 @@ export function LabelsPage() {
   const household = useHousehold();
   const [params] = useSearchParams();
   const asked = params.get('of');
+  const all = useLabelRows(household);
   const section = wanted
     ? SECTIONS.find((one) => one === wanted)
-    : (listLabelRows(household).find((row) => row.key === asked)?.section ?? 'places');
+    : (all.find((row) => row.key === asked)?.section ?? 'places');
   if (!section) return <Navigate to="/labels" replace />;
   return <Labels key={`${section} ${asked ?? ''}`} section={section} asked={asked} />;
 }
 
 function Labels({ section, asked }: { section: Section; asked: string | null }) {
   const household = useHousehold();
-  const all = listLabelRows(household);
+  const all = useLabelRows(household);
   const rows = useMemo(() => all.filter((row) => row.section === section), [all, section]);
   const drifted = rows.filter((row) => row.state === 'drifted');
   const never = rows.filter((row) => row.state === 'none' && !row.isEmpty);
@@ -49,17 +53,14 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
   const [shownKey, setShownKey] = useState(asked ?? drifted[0]?.key ?? rows.find((row) => !row.isEmpty)?.key ?? null);
   const [text, setText] = useState('');
   const [nowMs] = useState(() => world.nowMs());
-  const faces = useMemo(
-    () => new Map(wordFaces(household, rows, nowMs).map((face, i) => [rows[i]!.key, face])),
-    [household, rows, nowMs],
-  );
+  const faces = useMemo(() => createFaces(household, rows, nowMs), [household, rows, nowMs]);
   const picked = rows.filter((row) => chosen.has(row.key));
   const shown = rows.find((row) => row.key === shownKey) ?? null;
-  const words = text.trim().toLowerCase();
-  const listed = rows.filter((row) => {
-    const face = faces.get(row.key)!;
-    return `${face.title} ${face.lines.join(' ')} ${face.foot} ${face.code}`.toLowerCase().includes(words);
-  });
+  const listed = useSaying(faces, useDeferredValue(text.trim().toLowerCase()));
+  const shownRows = useGrown(
+    useMemo(() => listed.slice(0, LISTED), [listed]),
+    GROWS,
+  );
   const toggle = (key: string) => {
     const next = new Set(chosen);
     if (!next.delete(key)) next.add(key);
@@ -100,12 +101,12 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
             <p className="py-6 font-display text-xl">{t('There is nothing of that to label yet.')}</p>
           )}
           <ul aria-label={t('Labels')} className="max-h-[55vh] min-h-0 flex-1 overflow-y-auto lg:max-h-none">
-            {listed.slice(0, LISTED).map((row) => (
+            {shownRows.map((row) => (
               <Line
                 key={row.key}
                 row={row}
-                title={faces.get(row.key)!.title}
-                where={row.content?.path ?? formatCode(faces.get(row.key)!.code)}
+                title={faces.of(row).title}
+                where={row.content?.path ?? formatCode(faces.of(row).code)}
                 isChosen={chosen.has(row.key)}
                 isShown={row.key === shownKey}
                 onToggle={() => toggle(row.key)}
@@ -125,12 +126,12 @@ function Labels({ section, asked }: { section: Section; asked: string | null }) 
           {shown && (
             <OneLabel
               row={shown}
-              face={faces.get(shown.key)!}
+              face={faces.of(shown)}
               section={section}
               onPick={() => setChosen(new Set([...chosen, shown.key]))}
             />
           )}
-          <PrintPanel section={section} rows={picked} faces={picked.map((row) => faces.get(row.key)!)} />
+          <PrintPanel section={section} rows={picked} faces={picked.map(faces.of)} />
         </div>
       </div>
     </Page>
@@ -226,10 +227,11 @@ function Line({
   onShow: () => void;
 }) {
   const household = useHousehold();
+  const groups = useGroups(household);
   const [first] = row.drift;
   const state =
     row.state === 'drifted' && first
-      ? wordDrift(first, household, getGroups(household))
+      ? wordDrift(first, household, groups)
       : row.judged === 'vague'
         ? t('does not say what is in it')
         : row.judged === 'unrelated'

@@ -1,7 +1,8 @@
+import { useMemo } from 'react';
 import type { LabelFace, LabelShape } from '../../../core/formats/label/index.ts';
 import {
   assignCodes,
-  computePlaceContents,
+  computePlaceContentsInSlices,
   judgeLotLabel,
   judgePlaceLabel,
   judgeWords,
@@ -22,8 +23,10 @@ import {
   type Project,
 } from '../../../core/records/index.ts';
 import { world } from '../../state/app.ts';
-import { derive, getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { getTree } from '../../state/derived.ts';
+import { groupInSlices } from '../../state/groups.ts';
+import { deriveSlowly } from '../../state/slowly.ts';
+import { mapInSlices, sortInSlices, type Slices } from '../../../core/slices/index.ts';
 import { wordLotFace, wordPlaceContent, wordPlaceFace } from '../../text/labels.ts';
 import { getLanguage, perLanguage } from '../../language/index.ts';
 
@@ -62,7 +65,7 @@ function getState(label: Label | null | undefined, drift: readonly Drift[]): Lab
 function toPlaceRow(household: Household, place: Place, content: PlaceContent): LabelRow {
   const label = place.label ?? null;
   const drift = label ? judgePlaceLabel(label, content) : [];
-  const about = [
+  const listAbout = () => [
     ...wordPlaceContent(content, household),
     ...content.parts.map((part) => part.group.kind),
     ...content.items.flatMap((item) => [item.name, item.box?.type ?? '', ...(item.tags ?? [])]),
@@ -75,7 +78,7 @@ function toPlaceRow(household: Household, place: Place, content: PlaceContent): 
     label,
     state: getState(label, drift),
     drift,
-    judged: label?.words ? judgeWords(label.words, about) : null,
+    judged: label?.words ? judgeWords(label.words, listAbout()) : null,
     content,
     thing: null,
     project: null,
@@ -115,45 +118,75 @@ function toLotRow(household: Household, item: Item, lot: Lot): LabelRow {
   };
 }
 
-/** Every label that there is or could be: places in the order of the room, things by name. */
-export const listLabelRows: (household: Household) => readonly LabelRow[] = derive((household) =>
-  listRows(household, () => true),
-);
-
 const BY_NAME = perLanguage(() => new Intl.Collator(getLanguage()));
+const compareNames = (a: LabelRow, b: LabelRow) => BY_NAME().compare(a.thing!.item.name, b.thing!.item.name);
 
-function listRows(household: Household, isWanted: (label: Label | undefined) => boolean): LabelRow[] {
+function* listRows(household: Household, isWanted: (label: Label | undefined) => boolean): Slices<LabelRow[]> {
   const tree = getTree(household);
   const leaves = tree.leaves.filter((place) => isWanted(place.label));
-  const contents = computePlaceContents(household, tree, getGroups(household), leaves);
-  const places = leaves.map((place) => toPlaceRow(household, place, contents.get(place.id)!));
-  const lots: LabelRow[] = [];
-  for (const lot of household.lots.values()) {
+  const groups = yield* groupInSlices(household);
+  const contents = yield* computePlaceContentsInSlices(household, tree, groups, leaves);
+  const places = yield* mapInSlices(leaves, (place) => toPlaceRow(household, place, contents.get(place.id)!));
+  const lots = yield* mapInSlices(household.lots.values(), (lot) => {
     const item = household.items.get(lot.itemId);
-    if (item && isWanted(lot.label) && (takesRoom(lot) || lot.state === 'with'))
-      lots.push(toLotRow(household, item, lot));
-  }
-  return [...places, ...lots.toSorted((a, b) => BY_NAME().compare(a.thing!.item.name, b.thing!.item.name))];
+    const isOne = item && isWanted(lot.label) && (takesRoom(lot) || lot.state === 'with');
+    return isOne ? toLotRow(household, item, lot) : null;
+  });
+  const rows = lots.filter((row) => row !== null);
+  return [...places, ...(yield* sortInSlices(rows, compareNames))];
 }
 
-/** Labels that are printed and no longer say what is so. */
-export const listDrifted: (household: Household) => readonly LabelRow[] = derive((household) =>
-  listRows(household, (label) => typeof label?.printedAtMs === 'number').filter((row) => row.state === 'drifted'),
-);
+const rowsOf = deriveSlowly((household) => listRows(household, () => true));
+/** Every label that there is or could be: places in the order of the room, things by name. */
+export const useLabelRows = (household: Household): readonly LabelRow[] => rowsOf.use(household);
 
-/** The faces of some labels, in words, with the codes they have or would get. */
-export function wordFaces(household: Household, rows: readonly LabelRow[], nowMs: number): LabelFace[] {
+const driftedOf = deriveSlowly(function* (household) {
+  const printed = yield* listRows(household, (label) => typeof label?.printedAtMs === 'number');
+  return printed.filter((row) => row.state === 'drifted');
+});
+/** Labels that are printed and no longer say what is so. */
+export const useDrifted = (household: Household): readonly LabelRow[] => driftedOf.use(household);
+
+/** Some labels with what stands on each. */
+export interface Faces {
+  readonly rows: readonly LabelRow[];
+  readonly of: (row: LabelRow) => LabelFace;
+}
+
+/** The faces of labels, in words, with the codes they have or would get; each is put into words when it is first asked for. */
+export function createFaces(household: Household, rows: readonly LabelRow[], nowMs: number): Faces {
   const tree = getTree(household);
   const codes = assignCodes(
     household,
     FRESH_MARK,
     rows.map((row) => row.of),
   );
-  return rows.map((row, i) =>
-    row.content
-      ? wordPlaceFace(row.content, row.label?.words ?? null, codes[i]!, row.shape, household, nowMs)
-      : wordLotFace(row.thing!.item, row.thing!.lot, codes[i]!, row.shape, household, tree, nowMs),
-  );
+  const codeOf = new Map(rows.map((row, i) => [row, codes[i]!]));
+  const known = new Map<LabelRow, LabelFace>();
+  const word = (row: LabelRow): LabelFace => {
+    const code = codeOf.get(row)!;
+    return row.content
+      ? wordPlaceFace(row.content, row.label?.words ?? null, code, row.shape, household, nowMs)
+      : wordLotFace(row.thing!.item, row.thing!.lot, code, row.shape, household, tree, nowMs);
+  };
+  const of = (row: LabelRow): LabelFace => {
+    const face = known.get(row) ?? word(row);
+    known.set(row, face);
+    return face;
+  };
+  return { rows, of };
+}
+
+const saidOf = deriveSlowly(function* ({ rows, of }: Faces) {
+  return yield* mapInSlices(rows, (row) => {
+    const { title, lines, foot, code } = of(row);
+    return `${title} ${lines.join(' ')} ${foot} ${code}`.toLowerCase();
+  });
+});
+/** The labels that say something; all of them where nothing is asked for. */
+export function useSaying(faces: Faces, words: string): readonly LabelRow[] {
+  const said = words === '' ? null : saidOf.use(faces);
+  return useMemo(() => faces.rows.filter((_, i) => said === null || said[i]!.includes(words)), [faces, said, words]);
 }
 
 /** What is remembered of a label when it is printed. */

@@ -27,8 +27,8 @@ const MINUTES = [15, 30, 45, 60, 90, 120, 240] as const;
 
 /** From how things are to the plan that was adopted: all that is to be carried, in an order that works. */
 export function MovesPage() {
-  const { household, steps, progress, skipped, onTable, leftSeconds } = useMoves();
-  const { status, found, note, isRefitting } = useMoveRun();
+  const { household, steps, progress, skipped, onTable, leftSeconds, run } = useMoves();
+  const { status, found, note, isRefitting } = run;
   const hasPlan = [...household.plans.values()].some((plan) => plan.adoptedAtMs !== undefined);
   const left = steps && progress ? steps.length - progress.next : 0;
   return (

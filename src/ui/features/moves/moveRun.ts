@@ -13,7 +13,7 @@ const SECONDS = 2;
 const REFIT_SECONDS = 3;
 
 /** The move list in hand; it is made anew from how things are whenever it no longer holds. */
-interface MoveRun {
+export interface MoveRun {
   readonly status: 'idle' | 'searching' | 'done' | 'failed';
   /** Trips of the best order so far, and what none does without. */
   readonly progress: { readonly trips: number; readonly leastTrips: number } | null;

@@ -1,9 +1,9 @@
-import { useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { computeProgress, type Progress, type Step } from '../../../core/moves/index.ts';
 import type { Household, LotId } from '../../../core/records/index.ts';
 import { useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
-import { getMadeFor, useMoveRun } from './moveRun.ts';
+import { getMadeFor, useMoveRun, type MoveRun } from './moveRun.ts';
 
 export interface Moves {
   readonly household: Household;
@@ -14,12 +14,15 @@ export interface Moves {
   readonly onTable: number;
   /** Seconds of all that is left. */
   readonly leftSeconds: number;
+  /** How far the search is that it came from, or comes from. */
+  readonly run: Pick<MoveRun, 'found' | 'status' | 'isRefitting' | 'note'>;
 }
 
 /** The move list as it stands; one that no longer holds is made anew from how things are. */
 export function useMoves(): Moves {
   const household = useHousehold();
-  const { found, status, madeFor, isRefitting } = useMoveRun();
+  // A long list is drawn in slices.
+  const { found, status, madeFor, isRefitting, note } = useDeferredValue(useMoveRun());
   const ids = useChoices((state) => state.skippedIds);
   const skipped = useMemo(() => ids.filter((id) => household.lots.has(id as LotId)) as LotId[], [ids, household]);
   const progress = useMemo(
@@ -47,5 +50,6 @@ export function useMoves(): Moves {
     skipped,
     onTable,
     leftSeconds,
+    run: { found, status, isRefitting, note },
   };
 }

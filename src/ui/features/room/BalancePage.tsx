@@ -1,13 +1,15 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Balance, SortBalance } from '../../../core/balance/index.ts';
+import type { Balance, MoreRoom, SortBalance } from '../../../core/balance/index.ts';
 import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { formatArea, formatSize, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Figure, Page } from '../../components/Page.tsx';
+import { Unanswered } from '../../components/Unanswered.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { getBalance, getMoreRoom } from '../../state/balance.ts';
 import { getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
 import { wordKindPlural } from '../../text/index.ts';
 import { SORT_WORDS, wordMoreRoom } from '../../text/setout.ts';
 import { useFinish } from '../setout/useFinish.ts';
@@ -36,18 +38,35 @@ function wordRoom(sort: SortBalance['sort'], amount: number, units: UnitSystem):
 /** What is owned against what the room holds; and what would close the gap. */
 export function BalancePage() {
   const household = useHousehold();
-  const { units, fillTarget } = household.settings;
-  const balance = getBalance(household);
-  const ways = getMoreRoom(household);
-  const { sorts, leftMm3, isEnough, spareMm3, lots } = balance;
+  const { answer, again } = useAnswer(household, 'balance', null);
+  const ways = useAnswer(household, 'moreRoom', null);
   const [room] = getTree(household).rooms;
+  const tabs = room && <RoomTabs roomId={room.id} here="balance" />;
+  if (answer) return <Balanced balance={answer} ways={ways.answer ?? []} tabs={tabs} />;
+  return (
+    <Page title={t('Balance')} tabs={tabs}>
+      {again ? <Unanswered again={again} /> : <p className="p-5 text-stone">{t('Counting it all …')}</p>}
+    </Page>
+  );
+}
+
+interface BalancedProps {
+  readonly balance: Balance;
+  /** None until they are counted. */
+  readonly ways: readonly MoreRoom[];
+  readonly tabs: ReactNode;
+}
+
+function Balanced({ balance, ways, tabs }: BalancedProps) {
+  const { units, fillTarget } = useHousehold().settings;
+  const { sorts, leftMm3, isEnough, spareMm3, lots } = balance;
   const isBare = sorts.length === 0;
   const isEmpty = lots.size === 0;
   const finish = useFinish('balance', '/sort', t('What belongs together?'));
   return (
     <Page
       title={t('Balance')}
-      tabs={room && <RoomTabs roomId={room.id} here="balance" />}
+      tabs={tabs}
       foot={
         <>
           <Figure value={formatVolume(leftMm3, units)} label={t('without room')} how={HOW_LEFT()} />

@@ -13,7 +13,7 @@ import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { findWallOrMain, getAsPlanned, getStrays, getTree } from '../../state/derived.ts';
-import { getWallDrawing } from '../../drawing/wallDrawing.ts';
+import { useWallDrawing } from '../../drawing/wallDrawing.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
@@ -54,7 +54,7 @@ export function RoomPage() {
   const chosen = findWallOrMain(household, params['wallId'] ?? lastWall);
   const view = toMove > 0 ? wallView : 'is';
   const drawn = view === 'home' ? getAsPlanned(household) : household;
-  const drawing = chosen && getWallDrawing(drawn, chosen.id, view, bandsFor);
+  const drawing = useWallDrawing(drawn, chosen?.id, view, bandsFor);
   if (!chosen || !drawing) return <Page title={t('Room')}>{null}</Page>;
   const wallId = chosen.id;
   const hasPhotos = (chosen.room.room?.photos?.length ?? 0) > 0;

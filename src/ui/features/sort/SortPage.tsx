@@ -6,7 +6,7 @@ import { NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { wordGroup } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { GroupTicket } from './GroupTicket.tsx';
@@ -23,7 +23,7 @@ export function SortPage() {
   const ticket = useApp((state) => state.ticket);
   const show = useApp((state) => state.show);
   const [groupId, setGroupId] = useState<string | null>(null);
-  const groups = getGroups(household);
+  const groups = useGroups(household);
   // Cut up or made one again, the group at hand is its first part, or the whole.
   const chosen =
     groups.find((group) => group.id === groupId) ??

@@ -11,7 +11,7 @@ import { useWindow } from '../../components/useWindow.ts';
 import { printFill } from '../../drawing/prints.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { usePhotoUrl } from '../../state/photos.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { wordGroup } from '../../text/index.ts';
 import { getPresence, type StashRow } from './rows.ts';
 import { perLanguage, t } from '../../language/index.ts';
@@ -71,14 +71,15 @@ export function LaidOut({ rows }: { rows: readonly StashRow[] }) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const byId = useMemo(() => new Map(rows.map((row) => [row.lot.id, row])), [rows]);
+  const all = useGroups(household);
   const groups = useMemo(
     () =>
-      getGroups(household).flatMap((group): Group[] => {
+      all.flatMap((group): Group[] => {
         if (group.kind !== 'fabric') return [];
         const lots = group.lots.filter((lot) => byId.has(lot.id));
         return lots.length > 0 ? [{ ...group, lots }] : [];
       }),
-    [household, byId],
+    [all, byId],
   );
   const lines = useMemo(() => (size ? breakLines(groups, byId, size.width - 40) : []), [groups, byId, size]);
   const heights = useMemo(() => lines.map((line) => line.height), [lines]);

@@ -9,14 +9,14 @@ import { explained } from '../../components/explained.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { STASH_VIEWS, useChoices, type SavedLook } from '../../state/choices.ts';
-import { derive, getTree } from '../../state/derived.ts';
+import { derive } from '../../state/derived.ts';
 import { useFound } from '../../state/finder.ts';
 import { wordKindPlural } from '../../text/index.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { LaidOut } from './LaidOut.tsx';
 import { listViews, NarrowBar, ViewSwitch, type Look } from './NarrowBar.tsx';
 import { QuickField } from './QuickField.tsx';
-import { getRows, narrowRows, sortRows, type Narrowing, type SortBy, SORTS, type StashRow } from './rows.ts';
+import { narrowRows, sortRows, type Narrowing, type SortBy, SORTS, type StashRow, useRows } from './rows.ts';
 import { Welcome } from './Welcome.tsx';
 import { formatNumber, t } from '../../language/index.ts';
 import { midSentence } from '../../text/grammar.ts';
@@ -97,11 +97,10 @@ export function StashPage() {
   const [looks, setLooks] = useState<Partial<Record<Kind, Look>>>({});
   const look = looks[kind] ?? NO_LOOK;
   const words = useDeferredValue(look.text);
-  const tree = getTree(household);
   const { units } = household.settings;
   const [openedMs] = useState(() => world.nowMs());
 
-  const all = getRows(household, tree, kind, openedMs);
+  const all = useRows(household, kind, openedMs);
   const hits = useFound(household, words, Infinity);
   const narrowed = useMemo(() => {
     const found = words.trim() === '' ? null : new Set(hits.map((hit) => hit.lotId));

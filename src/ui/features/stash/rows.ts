@@ -15,6 +15,9 @@ import {
   type LotId,
 } from '../../../core/records/index.ts';
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
+import { finish, mapInSlices, type Slices } from '../../../core/slices/index.ts';
+import { getTree } from '../../state/derived.ts';
+import { deriveSlowly, type Slow } from '../../state/slowly.ts';
 import { wordClass } from '../../text/index.ts';
 import { getLanguage, perLanguage } from '../../language/index.ts';
 
@@ -180,7 +183,10 @@ function createRowMaker(
 }
 
 /** All lots of a kind that are not gone. */
-export function listRows(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): StashRow[] {
+export const listRows = (household: Household, tree: PlaceTree, kind: Kind, nowMs: number): StashRow[] =>
+  finish(listRowsInSlices(household, tree, kind, nowMs));
+
+function* listRowsInSlices(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): Slices<StashRow[]> {
   const mine: { item: Item; lot: Lot }[] = [];
   const lotsOf = new Map<string, Lot[]>();
   for (const lot of household.lots.values()) {
@@ -192,7 +198,8 @@ export function listRows(household: Household, tree: PlaceTree, kind: Kind, nowM
     else lotsOf.set(item.id, [lot]);
   }
   const toRow = createRowMaker(household, tree, nowMs, (item) => lotsOf.get(item.id) ?? []);
-  return mine.map(({ item, lot }) => toRow(item, lot));
+  yield;
+  return yield* mapInSlices(mine, ({ item, lot }) => toRow(item, lot));
 }
 
 /**
@@ -226,21 +233,26 @@ export function relistRows(
   return rows.map((row) => (isOther(row) ? toRow(row.item, household.lots.get(row.lot.id)!) : row));
 }
 
-const listed = new Map<
-  Kind,
-  { readonly household: Household; readonly day: number; readonly rows: readonly StashRow[] }
->();
+function createRowsOf(kind: Kind, nowMs: number): Slow<readonly StashRow[], Household> {
+  let last: { readonly household: Household; readonly rows: readonly StashRow[] } | null = null;
+  return deriveSlowly(function* (household) {
+    const tree = getTree(household);
+    const again = last && relistRows(last.rows, last.household, household, tree, nowMs);
+    const rows = again ?? (yield* listRowsInSlices(household, tree, kind, nowMs));
+    last = { household, rows };
+    return rows;
+  });
+}
+
+/** By kind and day. */
+const rowsOf = perLanguage(() => new Map<string, Slow<readonly StashRow[], Household>>());
 
 /** The rows of a household as it is on that day; those that an act did not touch are kept. */
-export function getRows(household: Household, tree: PlaceTree, kind: Kind, nowMs: number): readonly StashRow[] {
-  const day = Math.floor(nowMs / DAY_MS);
-  const known = listed.get(kind);
-  if (known?.household === household && known.day === day) return known.rows;
-  const rows =
-    (known?.day === day ? relistRows(known.rows, known.household, household, tree, nowMs) : null) ??
-    listRows(household, tree, kind, nowMs);
-  listed.set(kind, { household, day, rows });
-  return rows;
+export function useRows(household: Household, kind: Kind, nowMs: number): readonly StashRow[] {
+  const key = `${kind} ${Math.floor(nowMs / DAY_MS)}`;
+  const mine = rowsOf().get(key) ?? createRowsOf(kind, nowMs);
+  rowsOf().set(key, mine);
+  return mine.use(household);
 }
 
 /** What is left of the rows, and for each facet how many rows each of its values would leave. */

@@ -11,7 +11,7 @@ import { SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, useHousehold, useOpen, world } from '../../state/app.ts';
 import { saveList } from '../../state/settingsList.ts';
 import { getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { wordGroup } from '../../text/index.ts';
 import { t } from '../../language/index.ts';
 import { wordDayOfYear } from '../../text/days.ts';
@@ -117,7 +117,7 @@ export function Seasons() {
 function SeasonForm({ onDone }: { onDone: () => void }) {
   const household = useHousehold();
   const tree = getTree(household);
-  const groups = getGroups(household);
+  const groups = useGroups(household);
   const [text, setText] = useState({ name: '', tag: '', goesOn: '04-15', comesOn: '10-01', awayId: '', groupId: '' });
   const [isAsked, setAsked] = useState(false);
   const day = (value: string) => (YEAR_DAY.test(value) ? undefined : t('Month and day, such as 04-15.'));

@@ -1,0 +1,13 @@
+import { startTransition, useEffect, useState } from 'react';
+
+/** The first of a long list at once, and more of it by and by: what is in sight is there without waiting for the rest. */
+export function useGrown<T>(list: readonly T[], step: number): readonly T[] {
+  const [shown, setShown] = useState(step);
+  const isMore = shown < list.length;
+  useEffect(() => {
+    if (!isMore) return undefined;
+    const timer = setTimeout(() => startTransition(() => setShown(shown + step)), 16);
+    return () => clearTimeout(timer);
+  }, [isMore, shown, step]);
+  return isMore ? list.slice(0, shown) : list;
+}
