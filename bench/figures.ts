@@ -310,7 +310,7 @@ export const figures: readonly Bench[] = [
   },
   { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
   {
-    names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms'],
+    names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms', 'screen.20000.longest_task_ms'],
     measure: async () => (await import('./browser.ts')).measureScroll(),
   },
   {
@@ -318,7 +318,12 @@ export const figures: readonly Bench[] = [
     measure: async () => (await import('./browser.ts')).measureActs(),
   },
   {
-    names: ['app.start.20000.main_thread_ms', 'app.start.20000_over_2000'],
+    names: [
+      'app.start.20000.main_thread_ms',
+      'app.start.20000_over_2000',
+      'app.start.20000.longest_task_after_ms',
+      'app.start.20000.whole_ms',
+    ],
     measure: async () => (await import('./start.ts')).measureStart(),
   },
   { names: ['app.memory.after_200_acts'], measure: async () => (await import('./start.ts')).measureMemory() },

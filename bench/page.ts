@@ -40,7 +40,7 @@ export async function withPage<T>(use: (page: Page, address: string) => Promise<
 }
 
 /** The screens by the keys that open them: each is waited for by its name, so that a key that means another one is found out. */
-export const SCREENS = {
+const SCREENS = {
   Bench: '1',
   Stash: '2',
   Sort: '3',
@@ -51,7 +51,7 @@ export const SCREENS = {
   Projects: '8',
   House: '9',
 } as const;
-export type ScreenName = keyof typeof SCREENS;
+type ScreenName = keyof typeof SCREENS;
 
 export async function openScreen(page: Page, name: ScreenName): Promise<void> {
   await page.keyboard.press(SCREENS[name]);

@@ -21,7 +21,7 @@ import { describePresent, recount } from '../solver/score/index.ts';
 import { serveLine } from './desk.ts';
 import { Told, type News } from './news.ts';
 import type { Questions, QuestionName, ToExplainer } from './protocol.ts';
-import { lookAhead } from '../core/upkeep/index.ts';
+import { listAgainstClimate, listCarried, listFading, lookAhead } from '../core/upkeep/index.ts';
 import { listStrained } from '../core/whereabouts/index.ts';
 
 /** So many places are offered to choose from. */
@@ -48,6 +48,15 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
   if (name === 'ahead')
     return lookAhead(told.household, createPlaceTree(told.household.places), about.years, about.placeId);
   if (name === 'balance') return computeBalance(told.household, createPlaceTree(told.household.places));
+  if (name === 'air') {
+    const { household } = told;
+    const tree = createPlaceTree(household.places);
+    return {
+      fading: listFading(household, tree),
+      against: listAgainstClimate(household, tree),
+      carried: listCarried(household, tree),
+    };
+  }
   if (name === 'moreRoom') {
     const tree = createPlaceTree(told.household.places);
     return listMoreRoom(told.household, tree, computeBalance(told.household, tree));

@@ -26,7 +26,7 @@ import type {
 } from '../core/records/index.ts';
 import type { ArrangeOptions, Piece, PlaceLoad, Worth, Got } from '../core/room/index.ts';
 import type { FoundMoves } from '../core/moves/index.ts';
-import type { Forecast, GroupYear, Help } from '../core/upkeep/index.ts';
+import type { AgainstClimate, Carried, Fading, Forecast, GroupYear, Help } from '../core/upkeep/index.ts';
 import type { Strained } from '../core/whereabouts/index.ts';
 import type { UnitSystem } from '../core/units/index.ts';
 import type {
@@ -243,6 +243,15 @@ export interface Questions {
   strained: { ask: null; answer: Strained & { readonly heavy: readonly PlaceLoad[] } };
   /** What is owned against what the room holds. */
   balance: { ask: null; answer: Balance };
+  /** What fades where, what a room's air does to its things, and which tools are carried about. */
+  air: {
+    ask: null;
+    answer: {
+      readonly fading: readonly Fading[];
+      readonly against: readonly AgainstClimate[];
+      readonly carried: readonly Carried[];
+    };
+  };
   /** What would make room; it is counted anew for each. */
   moreRoom: { ask: null; answer: readonly MoreRoom[] };
   /** The household packed into moving boxes. */

@@ -164,10 +164,9 @@ interface Known {
 
 /** Hits that fit half of what was said and more, those that fit more of it first. */
 function rankByTerms(hits: readonly SearchResult[], terms: readonly string[]): SearchResult[] {
-  const fits = (hit: SearchResult) => {
-    const asked = new Set(hit.queryTerms);
-    return terms.filter((term) => expand(term).some((one) => asked.has(one))).length;
-  };
+  const meant = terms.map(expand);
+  const fits = ({ queryTerms }: SearchResult) =>
+    meant.filter((words) => words.some((one) => queryTerms.includes(one))).length;
   return hits
     .map((hit) => ({ hit, count: fits(hit) }))
     .filter(({ count }) => count * 2 >= terms.length)

@@ -5,6 +5,8 @@ import {
   type Climate,
   type Household,
   type Item,
+  type ItemId,
+  type Lot,
   type LotId,
   type Place,
   type PlaceId,
@@ -76,10 +78,7 @@ const HARMS: Readonly<Record<Climate, (item: Item) => boolean>> = {
 };
 
 /** What should not stay in a room that is damp, hot, cold or swings between them. */
-export function listAgainstClimate(
-  household: Household,
-  tree: PlaceTree,
-): { roomId: PlaceId; climate: Climate; lotIds: LotId[] }[] {
+export function listAgainstClimate(household: Household, tree: PlaceTree): AgainstClimate[] {
   const byRoom = new Map<PlaceId, { item: Item; lotId: LotId }[]>();
   for (const lot of household.lots.values()) {
     const placeId = lot.homeId ?? lot.placeId;
@@ -94,6 +93,13 @@ export function listAgainstClimate(
       return lotIds.length > 0 ? [{ roomId: room.id, climate, lotIds }] : [];
     }),
   );
+}
+
+/** What should not stay in a room for its air. */
+export interface AgainstClimate {
+  readonly roomId: PlaceId;
+  readonly climate: Climate;
+  readonly lotIds: readonly LotId[];
 }
 
 /** A tool that is carried between its stations. */
@@ -114,13 +120,17 @@ const LEAST_MINUTES = 1;
 export function listCarried(household: Household, tree: PlaceTree): Carried[] {
   const spots = new Map(listStationSpots(tree).map((spot) => [spot.id, spot]));
   const carts = [...tree.places.values()].filter(({ unit }) => unit?.hasWheels && unit.stationIds);
+  const lotsOf = new Map<ItemId, Lot[]>();
+  for (const lot of household.lots.values())
+    if (takesRoom(lot)) lotsOf.set(lot.itemId, [...(lotsOf.get(lot.itemId) ?? []), lot]);
   return [...household.items.values()]
     .flatMap((item): Carried[] => {
+      if (item.kind !== 'tool') return [];
       const stations = [item.stationId, ...(item.otherStationIds ?? [])].flatMap((id) => spots.get(id) ?? []);
       const [first, ...others] = stations;
-      const lots = [...household.lots.values()].filter((lot) => lot.itemId === item.id && takesRoom(lot));
+      const lots = lotsOf.get(item.id) ?? [];
       const pieces = lots.reduce((sum, lot) => sum + lot.count, 0);
-      if (item.kind !== 'tool' || !first || pieces === 0 || pieces >= stations.length) return [];
+      if (!first || pieces === 0 || pieces >= stations.length) return [];
       const cart = carts.find(({ unit }) => stations.every(({ id }) => unit!.stationIds!.includes(id))) ?? null;
       if (cart && lots.some(({ placeId }) => placeId && tree.getPath(placeId).includes(cart))) return [];
       const mm = others.reduce((sum, other) => sum + computeWayMm(tree, first, other), 0) / Math.max(1, others.length);

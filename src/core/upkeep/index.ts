@@ -6,4 +6,12 @@ export { listWaiting, sumWon, withoutLeaving, type SittingWon } from './won.ts';
 export { listFetchedFromAfar, listOfSeason, planTurn, type Turn, type TurnPlan } from './season.ts';
 export { drawStashCurve, type StashCurve } from './stash.ts';
 export { formatChoreLine, parseChoreLine } from './choreLines.ts';
-export { computeSunYear, listAgainstClimate, listCarried, listFading, type Carried, type Fading } from './air.ts';
+export {
+  computeSunYear,
+  listAgainstClimate,
+  listCarried,
+  listFading,
+  type AgainstClimate,
+  type Carried,
+  type Fading,
+} from './air.ts';

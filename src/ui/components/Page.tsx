@@ -19,6 +19,11 @@ interface PageProps {
   readonly children: ReactNode;
 }
 
+/** For what asks where things are: before it was drawn the browser would lay all of it out on the spot. */
+function afterDrawn(work: () => void): void {
+  requestAnimationFrame(() => setTimeout(work));
+}
+
 /** A phone shows the ticket below the screen: one that was just asked for is brought into view. */
 function useTicketInView() {
   const frame = useRef<HTMLElement>(null);
@@ -44,8 +49,10 @@ function useTabInView() {
     // Where it was scrolled by hand since it stays.
     if (shown.current === pathname) return;
     shown.current = pathname;
-    const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
-    if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth - frame.current!.clientWidth;
+    afterDrawn(() => {
+      const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
+      if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth - frame.current!.clientWidth;
+    });
   }, [pathname]);
   return frame;
 }
@@ -62,12 +69,9 @@ function useArrival(title: string) {
   useEffect(() => {
     if (shown.current === pathname) return;
     shown.current = pathname;
-    // After it was drawn: the browser would lay all of it out on the spot.
-    requestAnimationFrame(() =>
-      setTimeout(() => {
-        if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
-      }),
-    );
+    afterDrawn(() => {
+      if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
+    });
   }, [pathname]);
   return work;
 }

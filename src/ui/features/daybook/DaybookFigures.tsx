@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react';
-import { Bar, BarChart, Legend, XAxis, YAxis } from 'recharts';
 import { explained } from '../../components/explained.ts';
 import { useApp, world } from '../../state/app.ts';
-import { computeMonthActs } from '../../../core/daybook/index.ts';
+import { computeMonthActs, type MonthActs } from '../../../core/daybook/index.ts';
 import { getLanguage, perLanguage, t } from '../../language/index.ts';
 
 const MONTHS = 12;
@@ -44,14 +43,7 @@ export function DaybookFigures() {
   return (
     <section aria-label={t('The year in figures')} className="overflow-x-auto" {...explained(HOW())}>
       <h2 className="mb-2 font-display text-lg font-semibold">{t('The year in figures')}</h2>
-      <BarChart width={262} height={220} data={months} aria-hidden accessibilityLayer={false}>
-        <XAxis dataKey="name" tickLine={false} stroke="var(--color-stone)" fontSize={14} />
-        <YAxis allowDecimals={false} width={36} tickLine={false} stroke="var(--color-stone)" fontSize={14} />
-        <Legend wrapperStyle={{ fontSize: 14 }} />
-        {PARTS().map(({ key, name, fill }) => (
-          <Bar key={key} dataKey={key} name={name} fill={fill} isAnimationActive={false} />
-        ))}
-      </BarChart>
+      <Bars months={months} />
       <details>
         <summary className="min-h-9 cursor-pointer py-1 text-woad">{t('As a table')}</summary>
         <table className="tabular">
@@ -80,5 +72,47 @@ export function DaybookFigures() {
         </table>
       </details>
     </section>
+  );
+}
+
+type Named = MonthActs & { readonly name: string };
+
+/** Three bars a month, the highest as high as they may be; the table says the same. */
+function Bars({ months }: { months: readonly Named[] }) {
+  const most = Math.max(...months.flatMap((month) => PARTS().map(({ key }) => month[key])));
+  return (
+    <div aria-hidden data-name className="w-65 text-sm text-stone">
+      <ul className="flex flex-wrap gap-x-4">
+        {PARTS().map(({ key, name, fill }) => (
+          <li key={key}>
+            <span className="mr-1.5 inline-block size-3" style={{ background: fill }} />
+            {name}
+          </li>
+        ))}
+      </ul>
+      <div className="flex gap-x-2">
+        <div className="flex flex-col justify-between text-right">
+          <span>{most}</span>
+          <span>0</span>
+        </div>
+        <div className="flex h-40 flex-1 items-end gap-x-1 border-b border-l border-thread pl-1">
+          {months.map((month) => (
+            <span key={month.month} className="flex h-full flex-1 items-end">
+              {PARTS().map(({ key, fill }) => (
+                <span
+                  key={key}
+                  className="flex-1"
+                  style={{ background: fill, height: `${(100 * month[key]) / most}%` }}
+                />
+              ))}
+            </span>
+          ))}
+        </div>
+      </div>
+      <div className="flex justify-between pl-8">
+        <span>{months[0]?.name}</span>
+        <span>{months.at(-1)?.name}</span>
+      </div>
+    </div>
   );
 }

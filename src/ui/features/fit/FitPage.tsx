@@ -1,4 +1,5 @@
-import { useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
@@ -8,7 +9,7 @@ import { getTree } from '../../state/derived.ts';
 import { LookedTicket } from '../ticket/shown/LookedTicket.tsx';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { useFitRun } from './fitRun.ts';
-import { GroupList } from './GroupList.tsx';
+import { GoingThrough, GroupList } from './GroupList.tsx';
 import { KeptPlans } from './KeptPlans.tsx';
 import { MoveList } from './MoveList.tsx';
 import { PlanTicket } from './PlanTicket.tsx';
@@ -71,15 +72,21 @@ export function FitPage() {
   );
 }
 
+/** As much of a search as is shown beside its ticket. */
+const toShown = ({ plan, bestSoFar, supposed, household, status, asked }: ReturnType<typeof useFitRun.getState>) => ({
+  plan,
+  bestSoFar,
+  supposed: supposed === null ? null : household,
+  isRunning: status === 'running',
+  isMended: asked !== null,
+});
+
 function Fitting() {
   const real = useHousehold();
-  const plan = useFitRun((state) => state.plan);
-  const bestSoFar = useFitRun((state) => state.bestSoFar);
-  const supposed = useFitRun((state) => (state.supposed === null ? null : state.household));
+  // A plan of a large household is drawn in slices.
+  const { plan, bestSoFar, supposed, isRunning, isMended } = useDeferredValue(useFitRun(useShallow(toShown)));
   const household = supposed ?? real;
   const startSupposed = useFitRun((state) => state.startSupposed);
-  const isRunning = useFitRun((state) => state.status === 'running');
-  const isMended = useFitRun((state) => state.asked !== null);
   const disagree = useDisagreement();
   const ticket = useApp((state) => state.ticket);
   const looked = useApp((state) => state.looked);
@@ -141,13 +148,15 @@ function Fitting() {
     >
       {tab === 'groups' && !isRunning && (
         <Preview of={seen}>
-          <GroupList
-            household={shown ?? household}
-            today={household}
-            plan={plan}
-            isMended={isMended}
-            disagree={shown && disagree}
-          />
+          <Suspense fallback={<GoingThrough />}>
+            <GroupList
+              household={shown ?? household}
+              today={household}
+              plan={plan}
+              isMended={isMended}
+              disagree={shown && disagree}
+            />
+          </Suspense>
         </Preview>
       )}
       {(tab === 'wall' || (tab === 'groups' && isRunning)) && (

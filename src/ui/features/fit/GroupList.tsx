@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import type { Group } from '../../../core/grouping/index.ts';
 import type { Household, LotId, Stowage } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
@@ -9,7 +10,7 @@ import { Unanswered } from '../../components/Unanswered.tsx';
 import { paintBands } from '../../drawing/bands.ts';
 import { useOpen } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordGroup } from '../../text/index.ts';
 import { Beside } from './Beside.tsx';
@@ -55,9 +56,9 @@ const HOW_OUT = perLanguage(() =>
 );
 
 /** How many lots of each group the plan brings to another place. */
-function countComing(household: Household, plan: Stowage, today: Household): Map<string, number> {
+function countComing(groups: readonly Group[], plan: Stowage, today: Household): Map<string, number> {
   const groupOf = new Map<LotId, string>();
-  for (const group of getGroups(household)) for (const lot of group.lots) groupOf.set(lot.id, group.id);
+  for (const group of groups) for (const lot of group.lots) groupOf.set(lot.id, group.id);
   const coming = new Map<string, number>();
   for (const { lotId, placeId } of plan.assignments) {
     const id = groupOf.get(lotId);
@@ -212,24 +213,27 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
 /** So many groups are drawn at once. */
 const GROWS = 16;
 
+export const GoingThrough = () => <p className="p-5 text-stone">{t('Going through it group by group …')}</p>;
+
 /** An arrangement as one thinks of it: what is odd about it, then every group. */
 export function GroupList({ household, plan, today, disagree, isMended }: GroupListProps) {
   const { answer: told, again } = useAnswer(household, 'byGroup', null);
-  const coming = useMemo(() => (plan ? countComing(household, plan, today) : null), [household, plan, today]);
+  const all = useGroups(household);
+  const coming = useMemo(() => (plan ? countComing(all, plan, today) : null), [all, plan, today]);
   const names = useMemo((): OddityNames => {
     const tree = getTree(household);
     return {
       household,
-      groups: new Map(getGroups(household).map((group) => [group.id, group])),
+      groups: new Map(all.map((group) => [group.id, group])),
       namePlace: (id) => formatPlaceName(tree, id),
       isPlan: plan !== null,
     };
-  }, [household, plan]);
+  }, [household, plan, all]);
   // What was told of the household before stands there until it is gone through anew.
   const groups = useMemo(() => told?.groups.filter(({ groupId }) => names.groups.has(groupId)) ?? [], [told, names]);
   const shown = useGrown(groups, GROWS);
   if (again) return <Unanswered again={again} />;
-  if (!told) return <p className="p-5 text-stone">{t('Going through it group by group …')}</p>;
+  if (!told) return <GoingThrough />;
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Oddities oddities={told.oddities} {...{ names, isMended, disagree }} />

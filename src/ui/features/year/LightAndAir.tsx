@@ -1,13 +1,14 @@
-import { useMemo } from 'react';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 import type { Climate, LotId, Place } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { listAgainstClimate, listCarried, listFading } from '../../../core/upkeep/index.ts';
+import { Unanswered } from '../../components/Unanswered.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { explained } from '../../components/explained.ts';
 import { CheckField } from '../../components/fields.tsx';
 import { useHousehold, useOpen, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
+import { useAnswer } from '../../state/useAnswer.ts';
 import { formatFixed, perLanguage, t } from '../../language/index.ts';
 
 const CLIMATES = perLanguage((): readonly (readonly [Climate, string])[] => [
@@ -17,14 +18,15 @@ const CLIMATES = perLanguage((): readonly (readonly [Climate, string])[] => [
   ['swinging', t('swings between them')],
 ]);
 const MOST = 6;
+const NOTHING = { fading: [], against: [], carried: [] };
 
 /** What fades where, what a room does to its things, and which tools are carried about. */
 export function LightAndAir() {
   const household = useHousehold();
   const tree = getTree(household);
-  const fading = useMemo(() => listFading(household, tree), [household, tree]);
-  const against = useMemo(() => listAgainstClimate(household, tree), [household, tree]);
-  const carried = useMemo(() => listCarried(household, tree), [household, tree]);
+  const { answer, again } = useAnswer(household, 'air', null);
+  const { fading, against, carried } = answer ?? NOTHING;
+  const rooms = useGrown(tree.rooms, 8);
   const toggle = (room: Place, climate: Climate) => {
     const before = room.room!.climates ?? [];
     const climates = before.includes(climate) ? before.filter((one) => one !== climate) : [...before, climate];
@@ -54,8 +56,9 @@ export function LightAndAir() {
           ))}
         </ul>
       )}
-      {fading.length === 0 && <p className="text-stone">{t('Nothing that fades lies in the sun.')}</p>}
-      {tree.rooms.map((room) => (
+      <Unanswered again={again} />
+      {answer?.fading.length === 0 && <p className="text-stone">{t('Nothing that fades lies in the sun.')}</p>}
+      {rooms.map((room) => (
         <fieldset key={room.id} className="mt-2 flex flex-wrap items-center gap-x-5">
           <legend className="float-left mr-4 font-semibold" data-name>
             {t('{room} is', { room: room.name })}
