@@ -52,8 +52,11 @@ function closeness(a: number, b: number, spread: number): number {
   return Math.max(0, 1 - Math.abs(a / b - 1) / spread);
 }
 
-/** How alike two things of one kind are: a weighted mean of what both of them say. */
-function compare(a: Known, b: Known): Omit<Twin, 'itemId'> {
+/** All that `compare` weighs, and more. */
+const MOST_WEIGHT = 12;
+
+/** How alike two things of one kind are: a weighted mean of what both of them say; null where their names alone make it less than `least`. */
+function compare(a: Known, b: Known, least: number): Omit<Twin, 'itemId'> | null {
   const alike: Likeness[] = [];
   let [sum, weights] = [0, 0];
   const add = (weight: number, score: number, told: Likeness, from = 0.8) => {
@@ -62,6 +65,7 @@ function compare(a: Known, b: Known): Omit<Twin, 'itemId'> {
     if (score >= from) alike.push(told);
   };
   const name = computeShared(a.pairs, b.pairs);
+  if (4 * (1 - name) > (1 - least) * MOST_WEIGHT) return null;
   add(4, name, { code: 'name', value: b.item.name }, 0.6);
   if (a.lab && b.lab) {
     const deltaE = computeDeltaE(a.lab, b.lab);
@@ -98,28 +102,50 @@ function compare(a: Known, b: Known): Omit<Twin, 'itemId'> {
   return { likeness: weights === 0 ? 0 : sum / weights, alike };
 }
 
+/**
+ * What two things of a kind must have in common to be as alike as `CLOSE`: what it costs not to is more than may be lost
+ * (1.5 of at most 12). Empty where a thing does not say.
+ */
+function getBlock({ fabric, thread, box }: Item): string {
+  if (fabric) return `${fabric.fibre} ${fabric.cloth} ${fabric.print}`;
+  return thread?.use ?? box?.type ?? '';
+}
+/** From here on only those of the same block are looked at. */
+const CLOSE = 0.88;
+
 /** Finds what is much like a thing among all that a household has; made once for a state of it. */
 export interface TwinFinder {
-  /** Best first, at most `limit`; never the thing itself. */
-  readonly find: (item: Item, limit?: number) => Twin[];
+  /** Best first, at most `limit`, those at least so alike; never the thing itself. */
+  readonly find: (item: Item, limit?: number, least?: number) => Twin[];
 }
 
 export function createTwinFinder(household: Household): TwinFinder {
-  const byKind = new Map<Kind, Known[]>();
+  const blocks = new Map<Kind, Map<string, Known[]>>();
+  const knownOf = new Map<ItemId, Known>();
   for (const item of household.items.values()) {
     const known = toKnown(item);
-    const list = byKind.get(item.kind);
+    knownOf.set(item.id, known);
+    const mine = blocks.get(item.kind) ?? new Map<string, Known[]>();
+    blocks.set(item.kind, mine);
+    const list = mine.get(getBlock(item));
     if (list) list.push(known);
-    else byKind.set(item.kind, [known]);
+    else mine.set(getBlock(item), [known]);
   }
+  const listLikely = (item: Item, least: number): readonly Known[] => {
+    const [mine, block] = [blocks.get(item.kind), getBlock(item)];
+    if (!mine) return [];
+    if (least < CLOSE || block === '') return [...mine.values()].flat();
+    return [...(mine.get(block) ?? []), ...(mine.get('') ?? [])];
+  };
   return {
-    find(item, limit = 3) {
-      const wanted = toKnown(item);
-      return (byKind.get(item.kind) ?? [])
+    find(item, limit = 3, least = LEAST) {
+      const told = knownOf.get(item.id);
+      const wanted = told?.item === item ? told : toKnown(item);
+      return listLikely(item, least)
         .flatMap((known): Twin[] => {
           if (known.item.id === item.id) return [];
-          const { likeness, alike } = compare(wanted, known);
-          return likeness >= LEAST ? [{ itemId: known.item.id, likeness, alike }] : [];
+          const twin = compare(wanted, known, least);
+          return twin && twin.likeness >= least ? [{ itemId: known.item.id, ...twin }] : [];
         })
         .toSorted((a, b) => b.likeness - a.likeness || (a.itemId < b.itemId ? -1 : 1))
         .slice(0, limit);

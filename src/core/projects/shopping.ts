@@ -2,6 +2,7 @@ import { rankThreadUse } from '../catalog/index.ts';
 import { computeDeltaE, getLab, getMatch } from '../colour/index.ts';
 import { computeStock } from '../measure/index.ts';
 import { isOver, type AmountUnit, type Item, type Project } from '../records/index.ts';
+import { finish, mapInSlices, type Slices } from '../slices/index.ts';
 import type { NeedStanding, ProjectFacts, ProjectStanding } from './standing.ts';
 
 /** Something to be got: what a project lacks, or what is below its mark. */
@@ -34,16 +35,24 @@ export function createThreadMatch({ household, lotsOf }: ProjectFacts): (cloth: 
   };
 }
 
+/** A cloth that no thread at home goes with, and how much of it there is. */
+export interface Unmatched {
+  readonly item: Item;
+  readonly lengthMm: number;
+}
+
 /** Cloths that are there and that no thread at home goes with, the most of it first; mm of all its lengths. */
-export function listUnmatched(facts: ProjectFacts): { readonly item: Item; readonly lengthMm: number }[] {
+export const listUnmatched = (facts: ProjectFacts): Unmatched[] => finish(listUnmatchedInSlices(facts));
+
+/** `listUnmatched`, pausing in between. */
+export function* listUnmatchedInSlices(facts: ProjectFacts): Slices<Unmatched[]> {
   const isMatched = createThreadMatch(facts);
-  return [...facts.lotsOf]
-    .flatMap(([id, lots]) => {
-      const item = facts.household.items.get(id as Item['id']);
-      if (item?.kind !== 'fabric' || item.colours[0] === undefined || isMatched(item)) return [];
-      return [{ item, lengthMm: lots.reduce((sum, lot) => sum + (lot.lengthMm ?? 0), 0) }];
-    })
-    .toSorted((a, b) => b.lengthMm - a.lengthMm);
+  const found = yield* mapInSlices(facts.lotsOf, ([id, lots]): Unmatched | null => {
+    const item = facts.household.items.get(id as Item['id']);
+    if (item?.kind !== 'fabric' || item.colours[0] === undefined || isMatched(item)) return null;
+    return { item, lengthMm: lots.reduce((sum, lot) => sum + (lot.lengthMm ?? 0), 0) };
+  });
+  return found.filter((one) => one !== null).toSorted((a, b) => b.lengthMm - a.lengthMm);
 }
 
 /** What is to be got: for projects that are planned or going on, what is due soonest first; then what runs low. */

@@ -1,5 +1,6 @@
 import type { Household, Lot, Place, PlaceId, UnitSpec } from '../records/index.ts';
 import { computeTraits, type PlaceTree } from '../storage/index.ts';
+import { listInRoom } from './pieces.ts';
 import { computePresentPackage, groupLotsByPlace, SLACK_G } from '../whereabouts/index.ts';
 
 /** What lies in a compartment or bin, and what it is said to carry, g. */
@@ -152,7 +153,7 @@ function weighUnit(
 
 /** Weighs every piece of a room. */
 export function computeLoads(household: Household, tree: PlaceTree, roomId: PlaceId): UnitLoad[] {
-  const byPlace = groupLotsByPlace(household, 'is');
+  const byPlace = groupLotsByPlace(household, 'is', listInRoom(tree, roomId));
   return tree.getChildren(roomId).flatMap((place) => (place.unit ? [weighUnit(household, tree, place, byPlace)] : []));
 }
 

@@ -6,13 +6,26 @@ import type { Piece } from './bodies.ts';
 /** What heat and sun would harm. */
 const TENDER: ReadonlySet<Kind> = new Set<Kind>(['fabric', 'scrap', 'pattern', 'thread', 'kit']);
 
+/** All that stands in a room, down to its bins. */
+export function listInRoom(tree: PlaceTree, roomId: PlaceId): Set<PlaceId> {
+  const here = new Set<PlaceId>();
+  const add = (id: PlaceId) => {
+    here.add(id);
+    for (const child of tree.getChildren(id)) add(child.id);
+  };
+  add(roomId);
+  return here;
+}
+
 /** How often a month things in each piece of a room are fetched for the work at each station. */
 export function listFetches(household: Household, tree: PlaceTree, roomId: PlaceId): Fetch[] {
   const sums = new Map<string, Fetch>();
+  const here = listInRoom(tree, roomId);
   for (const lot of household.lots.values()) {
-    const item = household.items.get(lot.itemId);
     const at = lot.placeId ?? lot.homeId;
-    if (!item || at === undefined || getUses(item) === 0 || lot.state === 'gone') continue;
+    if (at === undefined || !here.has(at)) continue;
+    const item = household.items.get(lot.itemId);
+    if (!item || getUses(item) === 0 || lot.state === 'gone') continue;
     const path = tree.getPath(at);
     const unit = path.find((place) => place.level === 'unit');
     if (!unit || unit.parentId !== roomId) continue;
@@ -26,9 +39,11 @@ export function listFetches(household: Household, tree: PlaceTree, roomId: Place
 /** The furniture of a room as the plan judges it. */
 export function listPieces(household: Household, tree: PlaceTree, roomId: PlaceId): Piece[] {
   const tender = new Set<PlaceId>();
-  for (const lot of household.lots.values()) {
-    const kind = household.items.get(lot.itemId)?.kind;
-    if (lot.placeId !== undefined && kind && TENDER.has(kind)) tender.add(lot.placeId);
+  const here = listInRoom(tree, roomId);
+  for (const { placeId, itemId } of household.lots.values()) {
+    if (placeId === undefined || !here.has(placeId)) continue;
+    const kind = household.items.get(itemId)?.kind;
+    if (kind && TENDER.has(kind)) tender.add(placeId);
   }
   const fetched = new Map<PlaceId, Map<string, number>>();
   for (const { unitId, stationId, perMonth } of listFetches(household, tree, roomId))

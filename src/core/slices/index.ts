@@ -12,12 +12,12 @@ export function finish<T>(work: Slices<T>): T {
 /** How many are gone through between two pauses. */
 const EACH = 256;
 
-/** Maps a list, pausing now and then. */
-export function* mapInSlices<A, B>(list: Iterable<A>, map: (one: A) => B): Slices<B[]> {
+/** Maps a list, pausing after every few of it. */
+export function* mapInSlices<A, B>(list: Iterable<A>, map: (one: A) => B, each = EACH): Slices<B[]> {
   const mapped: B[] = [];
   for (const one of list) {
     mapped.push(map(one));
-    if (mapped.length % EACH === 0) yield;
+    if (mapped.length % each === 0) yield;
   }
   return mapped;
 }

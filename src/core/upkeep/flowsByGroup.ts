@@ -1,7 +1,8 @@
-import { computeGroups } from '../grouping/index.ts';
+import { computeGroupsInSlices, type Group } from '../grouping/index.ts';
 import { getTellingMs, listFlows, withGone } from '../learning/index.ts';
 import { computePackage } from '../measure/index.ts';
 import { takesRoom, type DaybookEvent, type Household, type Kind, type Lot, type LotId } from '../records/index.ts';
+import { finish, mapInSlices, type Slices } from '../slices/index.ts';
 
 export const MONTH_MS = (365.25 / 12) * 86_400_000;
 const MONTHS = 12;
@@ -43,7 +44,15 @@ export function holdTo(months: readonly number[], perYear: number): number[] {
  * The year of every group, in litres, as the daybook tells it. Where the sewist says by how much a group grows, such as not at all (one
  * in, one out), no more than that comes.
  */
-export function listGroupYears(household: Household, events: readonly DaybookEvent[], nowMs: number): GroupYear[] {
+export const listGroupYears = (household: Household, events: readonly DaybookEvent[], nowMs: number): GroupYear[] =>
+  finish(listGroupYearsInSlices(household, events, nowMs));
+
+/** `listGroupYears`, pausing in between. */
+export function* listGroupYearsInSlices(
+  household: Household,
+  events: readonly DaybookEvent[],
+  nowMs: number,
+): Slices<GroupYear[]> {
   const begunMs = Math.max(nowMs - MONTHS * MONTH_MS, getTellingMs(events, nowMs));
   const count = Math.max(0, Math.min(MONTHS, Math.floor((nowMs - begunMs) / MONTH_MS + 1e-6)));
   const fromMs = nowMs - count * MONTH_MS;
@@ -60,12 +69,15 @@ export function listGroupYears(household: Household, events: readonly DaybookEve
   const said = new Map(
     (household.settings.growth ?? []).flatMap((one) => (one.isSaid ? [[one.groupId, one.perYear]] : [])),
   );
-  const bare = computeGroups(all).map(({ id, kind, lots }) => {
+  yield;
+  const groups = yield* computeGroupsInSlices(all);
+  const year = ({ id, kind, lots }: Group) => {
     const there = lots.filter((lot) => (household.lots.get(lot.id)?.state ?? 'gone') !== 'gone');
     const months = Array.from({ length: count }, () => 0);
     for (const lot of lots) for (const [month, litres] of byLot.get(lot.id) ?? []) months[month]! += litres;
     return { id, kind, lotIds: there.map((lot) => lot.id), litres: computeLitres(household, there), months };
-  });
+  };
+  const bare = yield* mapInSlices(groups, year, 1);
   const usualOf = (kind: Kind) => {
     const some = bare.filter((one) => one.kind === kind && one.litres > 0);
     return some.flatMap((one) => one.months.map((litres) => litres / one.litres));

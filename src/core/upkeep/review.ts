@@ -15,6 +15,7 @@ import {
 } from '../records/index.ts';
 import { computeSpace, computeTraits, type PlaceTree, type Reach } from '../storage/index.ts';
 import { computeWorth } from '../sense/index.ts';
+import { finish, mapInSlices, type Slices } from '../slices/index.ts';
 import { toDay } from '../units/index.ts';
 import { computeLitres, MONTH_MS } from './flowsByGroup.ts';
 
@@ -82,19 +83,23 @@ const monthsFor = (kind: Kind): number => (kind === 'fabric' || kind === 'scrap'
 const whole = (fromMs: number, nowMs: number): number => Math.floor((nowMs - fromMs) / MONTH_MS + 1e-6);
 
 /** Of things much alike all but the one used last are one too many; what is promised is wanted. */
-function findTwins(household: Household, last: ReadonlyMap<LotId, number>, lots: readonly Lot[]): Map<ItemId, ItemId> {
+function* findTwins(
+  household: Household,
+  last: ReadonlyMap<LotId, number>,
+  lots: readonly Lot[],
+): Slices<Map<ItemId, ItemId>> {
   const finder = createTwinFinder(household);
   const lastOf = new Map<ItemId, number>();
   for (const lot of lots) lastOf.set(lot.itemId, Math.max(lastOf.get(lot.itemId) ?? 0, last.get(lot.id) ?? 0));
   const twins = new Map<ItemId, ItemId>();
   for (const itemId of lastOf.keys()) {
+    yield;
     const item = household.items.get(itemId)!;
     if (item.kind === 'pattern' || item.kind === 'kit' || item.kind === 'scrap') continue;
     const other = finder
-      .find(item, 6)
+      .find(item, 6, ALIKE)
       .find(
         (one) =>
-          one.likeness >= ALIKE &&
           lastOf.has(one.itemId) &&
           (lastOf.get(one.itemId)! > lastOf.get(itemId)! ||
             (lastOf.get(one.itemId) === lastOf.get(itemId) && one.itemId < itemId)),
@@ -108,54 +113,65 @@ function findTwins(household: Household, last: ReadonlyMap<LotId, number>, lots:
  * What to go through, the dearest first: what is past its day, then what pays least for its room: unused the longest in the best
  * reached litres; and what is asked for besides. What was gone through lately and stays, what is promised and what is already to leave are left out.
  */
-export function listReview(
+export const listReview = (
   household: Household,
   events: readonly DaybookEvent[],
   tree: PlaceTree,
   nowMs: number,
   asked: ReadonlySet<string> = new Set(),
-): ReviewEntry[] {
+): ReviewEntry[] => finish(listReviewInSlices(household, events, tree, nowMs, asked));
+
+/** `listReview`, pausing in between. */
+export function* listReviewInSlices(
+  household: Household,
+  events: readonly DaybookEvent[],
+  tree: PlaceTree,
+  nowMs: number,
+  asked: ReadonlySet<string>,
+): Slices<ReviewEntry[]> {
   const today = toDay(nowMs);
   const last = listLastUsed(events, household);
   const lots = [...household.lots.values()].filter((lot) => takesRoom(lot) && lot.state !== 'lent' && !lot.leaving);
-  const twins = findTwins(household, last, lots);
+  yield;
+  const twins = yield* findTwins(household, last, lots);
   const stations = new Set(tree.rooms.flatMap((room) => (room.room!.stations.length > 0 ? [room.id] : [])));
   const leafOf = new Map(tree.leaves.map((leaf) => [leaf.id, leaf]));
-  return lots
-    .flatMap((lot): ReviewEntry[] => {
-      const item = household.items.get(lot.itemId);
-      if (!item || lot.heap) return [];
-      const looked = lot.lookedAtMs ?? 0;
-      const reasons: ReviewReason[] = [];
-      if (lot.expiresOn !== undefined && lot.expiresOn < today) reasons.push({ code: 'expired', on: lot.expiresOn });
-      const keeps = item.box && findType(item.box.type, item.kind)?.keepsMonths;
-      if (lot.openedOn !== undefined && keeps !== undefined && lot.expiresOn === undefined) {
-        const until = toDay(addMonths(new Date(`${lot.openedOn}T12:00:00`), keeps));
-        if (until < today) reasons.push({ code: 'dried', openedOn: lot.openedOn, months: keeps });
-      }
-      const isPeace = whole(looked, nowMs) < PEACE_MONTHS;
-      const months = whole(Math.max(last.get(lot.id) ?? 0, looked), nowMs);
-      const isWanted = item.kind === 'kit' || getReserved(lot) > 0;
-      if (item.care.includes('heirloom')) {
-        const since = whole(looked > 0 ? looked : (last.get(lot.id) ?? 0), nowMs);
-        if (since >= HEIRLOOM_MONTHS) reasons.push({ code: 'air', months: since });
-      } else if (!isPeace && !isWanted) {
-        if (months >= monthsFor(item.kind)) reasons.push({ code: 'unused', months });
-        const twin = twins.get(item.id);
-        if (twin) reasons.push({ code: 'twin', itemId: twin });
-        if (reasons.length === 0 && asked.has(lot.id)) reasons.push({ code: 'room' });
-      }
-      if (reasons.length === 0) return [];
-      const leaf = lot.homeId ? leafOf.get(lot.homeId) : undefined;
-      const litres = computeLitres(household, [lot]);
-      const traits = leaf && computeTraits(tree, leaf, household.settings);
-      const isElsewhere = leaf !== undefined && !stations.has(tree.getPath(leaf.id)[0]!.id);
-      const space = leaf && computeSpace(tree, leaf);
-      const full = space ? (space.widthMm * space.depthMm * space.heightMm) / 1e6 : 0;
-      const perLitre = space && traits && full > 0 ? computeWorth(space, traits, !isElsewhere) / full : 0.5;
-      const rent = litres * perLitre * Math.max(1, months);
-      return [{ lot, item, reasons, litres, reach: traits?.reach ?? null, isElsewhere, rent, months }];
-    })
+  const found = yield* mapInSlices(lots, (lot): ReviewEntry[] => {
+    const item = household.items.get(lot.itemId);
+    if (!item || lot.heap) return [];
+    const looked = lot.lookedAtMs ?? 0;
+    const reasons: ReviewReason[] = [];
+    if (lot.expiresOn !== undefined && lot.expiresOn < today) reasons.push({ code: 'expired', on: lot.expiresOn });
+    const keeps = item.box && findType(item.box.type, item.kind)?.keepsMonths;
+    if (lot.openedOn !== undefined && keeps !== undefined && lot.expiresOn === undefined) {
+      const until = toDay(addMonths(new Date(`${lot.openedOn}T12:00:00`), keeps));
+      if (until < today) reasons.push({ code: 'dried', openedOn: lot.openedOn, months: keeps });
+    }
+    const isPeace = whole(looked, nowMs) < PEACE_MONTHS;
+    const months = whole(Math.max(last.get(lot.id) ?? 0, looked), nowMs);
+    const isWanted = item.kind === 'kit' || getReserved(lot) > 0;
+    if (item.care.includes('heirloom')) {
+      const since = whole(looked > 0 ? looked : (last.get(lot.id) ?? 0), nowMs);
+      if (since >= HEIRLOOM_MONTHS) reasons.push({ code: 'air', months: since });
+    } else if (!isPeace && !isWanted) {
+      if (months >= monthsFor(item.kind)) reasons.push({ code: 'unused', months });
+      const twin = twins.get(item.id);
+      if (twin) reasons.push({ code: 'twin', itemId: twin });
+      if (reasons.length === 0 && asked.has(lot.id)) reasons.push({ code: 'room' });
+    }
+    if (reasons.length === 0) return [];
+    const leaf = lot.homeId ? leafOf.get(lot.homeId) : undefined;
+    const litres = computeLitres(household, [lot]);
+    const traits = leaf && computeTraits(tree, leaf, household.settings);
+    const isElsewhere = leaf !== undefined && !stations.has(tree.getPath(leaf.id)[0]!.id);
+    const space = leaf && computeSpace(tree, leaf);
+    const full = space ? (space.widthMm * space.depthMm * space.heightMm) / 1e6 : 0;
+    const perLitre = space && traits && full > 0 ? computeWorth(space, traits, !isElsewhere) / full : 0.5;
+    const rent = litres * perLitre * Math.max(1, months);
+    return [{ lot, item, reasons, litres, reach: traits?.reach ?? null, isElsewhere, rent, months }];
+  });
+  return found
+    .flat()
     .toSorted((a, b) => Number(isOff(b)) - Number(isOff(a)) || b.rent - a.rent || (a.lot.id < b.lot.id ? -1 : 1));
 }
 

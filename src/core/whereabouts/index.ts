@@ -19,4 +19,10 @@ export {
 } from './locate.ts';
 export { type Round, findRound } from './round.ts';
 export { type Whereabouts, computeWhereabouts } from './where.ts';
-export { type TidyRound, type TidyStop, computeGatherRound, computeTidyRound } from './tidy.ts';
+export {
+  type TidyRound,
+  type TidyStop,
+  computeGatherRound,
+  computeTidyRound,
+  computeTidyRoundInSlices,
+} from './tidy.ts';

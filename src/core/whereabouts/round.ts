@@ -1,3 +1,5 @@
+import { finish, type Slices } from '../slices/index.ts';
+
 /** A way round through all points, from the first and back to it. */
 export interface Round {
   readonly order: readonly number[];
@@ -7,16 +9,19 @@ export interface Round {
 /** Up to so many points every way round is looked at, by Held and Karp's recurrence (1962). */
 const EXACT_POINTS = 11;
 
+/** `findRoundInSlices` at once. */
+export const findRound = (way: readonly (readonly number[])[]): Round => finish(findRoundInSlices(way));
+
 /**
  * The shortest way round through all points: exactly for a handful, else the nearest next one, mended by turning parts
  * round (2-opt) and moving up to three on elsewhere (Or-opt) as long as that shortens it.
  *
  * @param way lengths from each point to each; the same both ways.
  */
-export function findRound(way: readonly (readonly number[])[]): Round {
+export function* findRoundInSlices(way: readonly (readonly number[])[]): Slices<Round> {
   const n = way.length;
   if (n === 0) return { order: [], length: 0 };
-  return n <= EXACT_POINTS ? findExactly(way) : mend(way, goToNearest(way));
+  return n <= EXACT_POINTS ? findExactly(way) : yield* mend(way, yield* goToNearest(way));
 }
 
 function measure(way: readonly (readonly number[])[], order: readonly number[]): number {
@@ -59,11 +64,12 @@ function findExactly(way: readonly (readonly number[])[]): Round {
   return { order, length: measure(way, order) };
 }
 
-function goToNearest(way: readonly (readonly number[])[]): number[] {
+function* goToNearest(way: readonly (readonly number[])[]): Slices<number[]> {
   const left = new Set(way.keys());
   left.delete(0);
   const order = [0];
   while (left.size > 0) {
+    yield;
     const at = order.at(-1)!;
     let nearest = -1;
     for (const k of left) if (nearest === -1 || way[at]![k]! < way[at]![nearest]!) nearest = k;
@@ -73,32 +79,45 @@ function goToNearest(way: readonly (readonly number[])[]): number[] {
   return order;
 }
 
-function mend(way: readonly (readonly number[])[], order: number[]): Round {
+function* mend(way: readonly (readonly number[])[], order: readonly number[]): Slices<Round> {
   const n = order.length;
-  const at = (tour: readonly number[], i: number) => tour[(i + n) % n]!;
-  let tour = order;
+  const tour = [...order];
+  const at = (i: number) => tour[(i + n) % n]!;
   for (let isBetter = true; isBetter;) {
     isBetter = false;
-    for (let i = 0; i < n - 1; i += 1)
+    for (let i = 0; i < n - 1; i += 1) {
+      yield;
       for (let j = i + 1; j < n; j += 1) {
-        const [a, b, c, d] = [at(tour, i), at(tour, i + 1), at(tour, j), at(tour, j + 1)];
+        const [a, b, c, d] = [at(i), at(i + 1), at(j), at(j + 1)];
         if (way[a]![c]! + way[b]![d]! >= way[a]![b]! + way[c]![d]! - 1e-9) continue;
-        tour = [...tour.slice(0, i + 1), ...tour.slice(i + 1, j + 1).toReversed(), ...tour.slice(j + 1)];
+        for (let [l, r] = [i + 1, j]; l < r; l += 1, r -= 1) [tour[l], tour[r]] = [tour[r]!, tour[l]!];
         isBetter = true;
       }
+    }
     for (let size = 1; size <= 3; size += 1)
       for (let i = 1; i + size <= n; i += 1) {
-        const part = tour.slice(i, i + size);
-        const rest = [...tour.slice(0, i), ...tour.slice(i + size)];
-        const length = measure(way, tour);
-        for (let k = 0; k < rest.length; k += 1) {
-          const next = [...rest.slice(0, k + 1), ...part, ...rest.slice(k + 1)];
-          if (measure(way, next) >= length - 1e-9) continue;
-          tour = next;
-          isBetter = true;
-          break;
-        }
+        yield;
+        if (moveOn(way, tour, i, size)) isBetter = true;
       }
   }
   return { order: tour, length: measure(way, tour) };
+}
+
+/** Moves a part of a tour to the first gap where it makes it shorter; false where there is none. */
+function moveOn(way: readonly (readonly number[])[], tour: number[], from: number, size: number): boolean {
+  const n = tour.length;
+  const [first, last] = [tour[from]!, tour[from + size - 1]!];
+  const [before, after] = [tour[from - 1]!, tour[(from + size) % n]!];
+  const saved = way[before]![first]! + way[last]![after]! - way[before]![after]!;
+  const rest = n - size;
+  // The tour without the part.
+  const left = (k: number) => tour[k % rest < from ? k % rest : (k % rest) + size]!;
+  for (let k = 0; k < rest; k += 1) {
+    const [a, b] = [left(k), left(k + 1)];
+    if (way[a]![first]! + way[last]![b]! - way[a]![b]! >= saved - 1e-9) continue;
+    const part = tour.splice(from, size);
+    tour.splice(k + 1, 0, ...part);
+    return true;
+  }
+  return false;
 }

@@ -1,6 +1,7 @@
 import type { Household, Lot, PlaceId } from '../records/index.ts';
 import { computeStandPoint, computeWayMm, listStationSpots, type PlaceTree } from '../storage/index.ts';
-import { findRound } from './round.ts';
+import { finish, type Slices } from '../slices/index.ts';
+import { findRoundInSlices } from './round.ts';
 
 /** A stop of the round: one place, and what goes back there or is fetched, in the order it stands there. */
 export interface TidyStop {
@@ -18,17 +19,21 @@ export interface TidyRound {
  * Takes all that is out and has a home back in one walk: from the first station round the places and back to it, by the
  * shortest way. What is missing or waits to be carried on is not among it.
  */
-export function computeTidyRound(household: Household, tree: PlaceTree): TidyRound {
+export const computeTidyRound = (household: Household, tree: PlaceTree): TidyRound =>
+  finish(computeTidyRoundInSlices(household, tree));
+
+/** `computeTidyRound`, pausing in between. */
+export function* computeTidyRoundInSlices(household: Household, tree: PlaceTree): Slices<TidyRound> {
   const out = [...household.lots.values()].filter((lot) => lot.state === 'out' && !lot.away);
-  return computeRound(tree, out, 'home');
+  return yield* computeRound(tree, out, 'home');
 }
 
 /** Fetches things from where they lie in one walk, as `computeTidyRound` takes them back. What is out already is not among it. */
 export function computeGatherRound(tree: PlaceTree, lots: readonly Lot[]): TidyRound {
-  return computeRound(tree, lots, 'is');
+  return finish(computeRound(tree, lots, 'is'));
 }
 
-function computeRound(tree: PlaceTree, lots: readonly Lot[], which: 'is' | 'home'): TidyRound {
+function* computeRound(tree: PlaceTree, lots: readonly Lot[], which: 'is' | 'home'): Slices<TidyRound> {
   const byPlace = new Map<PlaceId, Lot[]>();
   const leaves = new Set(tree.leaves.map((place) => place.id));
   for (const lot of lots) {
@@ -43,8 +48,12 @@ function computeRound(tree: PlaceTree, lots: readonly Lot[], which: 'is' | 'home
   const [start] = listStationSpots(tree);
   const stands = places.map((id) => computeStandPoint(tree, tree.places.get(id)!));
   const points = start ? [start, ...stands] : stands;
-  const way = points.map((a) => points.map((b) => computeWayMm(tree, a, b)));
-  const { order, length } = findRound(way);
+  const way: number[][] = [];
+  for (const a of points) {
+    way.push(points.map((b) => computeWayMm(tree, a, b)));
+    yield;
+  }
+  const { order, length } = yield* findRoundInSlices(way);
   const stops = order
     .map((i) => (start ? i - 1 : i))
     .filter((i) => i >= 0)

@@ -15,9 +15,12 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { tellStrained } from '../../state/strained.ts';
 import { getTree } from '../../state/derived.ts';
+import { deriveSlowly } from '../../state/slowly.ts';
 import { createPutBackAll } from '../../../core/acts/index.ts';
-import { computeTidyRound } from '../../../core/whereabouts/index.ts';
+import { computeTidyRoundInSlices } from '../../../core/whereabouts/index.ts';
 import { t } from '../../language/index.ts';
+
+const rounds = deriveSlowly((household) => computeTidyRoundInSlices(household, getTree(household)));
 
 /** Above the plan of the round. */
 const WALL_PX = 340;
@@ -28,7 +31,8 @@ export function TidyPage() {
   const navigate = useNavigate();
   const tree = getTree(household);
   // The round is found once: it does not turn about while one walks it.
-  const [round] = useState(() => computeTidyRound(household, tree));
+  const [first] = useState(household);
+  const round = rounds.use(first);
   const isOut = (id: LotId) => {
     const lot = household.lots.get(id);
     return lot?.state === 'out' && !lot.away && lot.homeId !== undefined;

@@ -24,7 +24,7 @@ import {
 } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { Button } from '../../components/Button.tsx';
-import { PlaceOptions } from '../../components/PlaceOptions.tsx';
+import { PlaceSelect } from '../../components/PlaceSelect.tsx';
 import { explained } from '../../components/explained.ts';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
@@ -338,29 +338,27 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
         </Button>
       )}
       {loose.length > 0 && tree.leaves.length > 0 && (
-        <select
-          aria-label={t('All of it lies in')}
+        <PlaceSelect
+          tree={tree}
+          label={t('All of it lies in')}
+          none={t('All of it lies in …')}
+          value={null}
+          onChoose={(id) => id && void allIn(id)}
           className={`${placeClass} mt-2`}
-          value=""
-          onChange={({ target }) => target.value !== '' && void allIn(target.value as PlaceId)}
-        >
-          <option value="">{t('All of it lies in …')}</option>
-          <PlaceOptions tree={tree} />
-        </select>
+        />
       )}
       {tree.leaves.length > 0 && (
         <section aria-label={t('Place by place')} className="stitched-t mt-4 pt-3">
           <h3 className="font-bold">{t('Or place by place')}</h3>
           <p className="text-sm text-stone">{t('What you take in now lies in:')}</p>
-          <select
-            aria-label={t('What is taken in lies in')}
+          <PlaceSelect
+            tree={tree}
+            label={t('What is taken in lies in')}
+            none={t('not said')}
+            value={at < 0 ? null : placeId}
+            onChoose={onPlace}
             className={`${placeClass} mt-1`}
-            value={at < 0 ? '' : placeId!}
-            onChange={({ target }) => onPlace(target.value === '' ? null : (target.value as PlaceId))}
-          >
-            <option value="">{t('not said')}</option>
-            <PlaceOptions tree={tree} />
-          </select>
+          />
           <Button
             className="mt-2 w-full"
             data-key="x"

@@ -1,6 +1,5 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { findNearest, getLab, toLabColour, type Candidate, UNDYED } from '../../../core/colour/index.ts';
-import { createFinder } from '../../../core/finding/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { startPhotographer } from '../../../workers/client.ts';
 import { Button } from '../../components/Button.tsx';
@@ -8,6 +7,7 @@ import { explained } from '../../components/explained.ts';
 import { FileInput } from '../../components/FileInput.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
+import { useFound } from '../../state/finder.ts';
 import { wordAmount } from '../../text/index.ts';
 import { t } from '../../language/index.ts';
 
@@ -24,20 +24,13 @@ export function HaveI() {
   const [colour, setColour] = useState('');
   const [taken, setTaken] = useState('');
   const camera = useRef<HTMLInputElement>(null);
-  const finder = useMemo(() => {
-    const made = createFinder();
-    made.sync(household);
-    return made;
-  }, [household]);
+  const hits = useFound(household, text, colour === '' ? MOST : 200);
   const found = useMemo((): { lot: Lot; item: Item }[] => {
     const toThing = (lot: Lot | undefined) => {
       const item = lot && household.items.get(lot.itemId);
       return lot && item && lot.state !== 'gone' ? [{ lot, item }] : [];
     };
-    const byWords =
-      text.trim() === ''
-        ? null
-        : finder.find(text, colour === '' ? MOST : 200).flatMap(({ lotId }) => toThing(household.lots.get(lotId)));
+    const byWords = text.trim() === '' ? null : hits.flatMap(({ lotId }) => toThing(household.lots.get(lotId)));
     const lab = colour === '' ? null : toLabColour(colour);
     if (!lab) return byWords ?? [];
     const among = (byWords ?? [...household.lots.values()].flatMap(toThing)).flatMap(
@@ -47,7 +40,7 @@ export function HaveI() {
       },
     );
     return findNearest(lab, among, MOST).map(({ of }) => of);
-  }, [household, finder, text, colour]);
+  }, [household, hits, text, colour]);
   return (
     <section aria-label={t('Do I have it already?')} className="no-print max-w-3xl">
       <div className="flex flex-wrap items-center gap-2">

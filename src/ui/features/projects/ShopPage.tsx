@@ -1,10 +1,11 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { listUnmatched, listWanted, type Wanted } from '../../../core/projects/index.ts';
+import { listUnmatchedInSlices, listWanted, type Wanted } from '../../../core/projects/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold } from '../../state/app.ts';
+import { deriveSlowly } from '../../state/slowly.ts';
 import { getProjectFacts, getStandings } from '../../state/projects.ts';
 import { capitalise, formatAmount } from '../../text/index.ts';
 import { HaveI } from './HaveI.tsx';
@@ -124,11 +125,13 @@ function Line({ wanted }: { wanted: Wanted }) {
 /** So many cloths without a thread are told. */
 const MOST_UNMATCHED = 12;
 
+const unmatched = deriveSlowly((household) => listUnmatchedInSlices(getProjectFacts(household)));
+
 /** Cloths that are there, and no thread that goes with them: the most of it first. */
 function Unmatched() {
   const household = useHousehold();
   const { units } = household.settings;
-  const cloths = useMemo(() => listUnmatched(getProjectFacts(household)), [household]);
+  const cloths = unmatched.use(household);
   if (cloths.length === 0) return null;
   return (
     <details className="mt-4 max-w-3xl">

@@ -1,7 +1,7 @@
 import { getOrderBehind } from '../../../core/acts/index.ts';
 import type { Household, Lot, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { PlaceOptions } from '../../components/PlaceOptions.tsx';
+import { PlaceSelect } from '../../components/PlaceSelect.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
@@ -41,15 +41,14 @@ export function Session() {
   return (
     <label className="flex min-w-0 items-center gap-2 text-sm text-stone">
       <span className="whitespace-nowrap">{t('What I add lies in')}</span>
-      <select
-        aria-label={t('What I add lies in')}
+      <PlaceSelect
+        tree={tree}
+        label={t('What I add lies in')}
+        none={t('no place yet')}
+        value={placeId}
+        onChoose={(id) => useChoices.setState({ sessionPlaceId: id })}
         className={`h-11 max-w-56 min-w-0 rounded border bg-paper px-1 text-ink md:h-8 ${placeId ? 'border-woad font-semibold' : 'border-thread'}`}
-        value={placeId ?? ''}
-        onChange={({ target }) => useChoices.setState({ sessionPlaceId: target.value || null })}
-      >
-        <option value="">{t('no place yet')}</option>
-        <PlaceOptions tree={tree} />
-      </select>
+      />
     </label>
   );
 }

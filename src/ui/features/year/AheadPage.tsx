@@ -4,7 +4,7 @@ import { createGrow } from '../../../core/acts/index.ts';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import {
-  listGroupYears,
+  listGroupYearsInSlices,
   type GroupYear,
   type Help,
   type Outlook,
@@ -19,6 +19,8 @@ import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
+import { deriveSlowly } from '../../state/slowly.ts';
+import { getToday, type Today } from '../../state/today.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordGroup } from '../../text/index.ts';
 import { wordChance, wordHelp, wordLitres } from '../../text/year.ts';
@@ -32,6 +34,8 @@ const HOW = perLanguage(() =>
     'The litres that came and went in your own months are drawn again and again, six hundred times: this many of those years end over full. Where the daybook is young, what is usual for the kind stands in.',
   ),
 );
+const yearsOf = deriveSlowly(({ household, events, nowMs }: Today) => listGroupYearsInSlices(household, events, nowMs));
+
 /** So many rows at first. */
 const FIRST_ROWS = 12;
 
@@ -44,7 +48,7 @@ export function AheadPage() {
   const [nowMs] = useState(() => world.nowMs());
   const [isGroups, setGroups] = useState(false);
   const [isAll, setAll] = useState(false);
-  const years = useMemo(() => listGroupYears(household, events, nowMs), [household, events, nowMs]);
+  const years = yearsOf.use(getToday(household, events, nowMs));
   const chosen = !isGroups && placeId ? (placeId as PlaceId) : null;
   const about = useMemo(() => ({ years, placeId: chosen }), [years, chosen]);
   const { answer, again } = useAnswer(household, 'ahead', about);

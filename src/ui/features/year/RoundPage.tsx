@@ -17,6 +17,7 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { TextField } from '../../components/fields.tsx';
 import { Page } from '../../components/Page.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
@@ -117,11 +118,7 @@ export function RoundPage() {
               some.length > 0 && (
                 <section key={title} aria-label={title} className="mb-4 break-inside-avoid-column">
                   <h2 className="font-display text-xl font-semibold">{title}</h2>
-                  <ul>
-                    {some.map((one) => (
-                      <DueLine key={one.key} due={one} isFirst={one === first} today={today} />
-                    ))}
-                  </ul>
+                  <DueLines due={some} first={first} today={today} />
                 </section>
               ),
           )}
@@ -130,6 +127,19 @@ export function RoundPage() {
         <LightAndAir />
       </div>
     </Page>
+  );
+}
+
+/** So many are drawn at once. */
+const GROWS = 20;
+
+function DueLines({ due, first, today }: { due: readonly Due[]; first: Due | undefined; today: string }) {
+  return (
+    <ul>
+      {useGrown(due, GROWS).map((one) => (
+        <DueLine key={one.key} due={one} isFirst={one === first} today={today} />
+      ))}
+    </ul>
   );
 }
 

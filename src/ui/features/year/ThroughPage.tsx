@@ -1,13 +1,15 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
-import { listReview, takeSitting, USUAL_PACE_SECONDS } from '../../../core/upkeep/index.ts';
+import { listReviewInSlices, takeSitting, USUAL_PACE_SECONDS } from '../../../core/upkeep/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
+import { deriveSlowly } from '../../state/slowly.ts';
+import { getToday, type Today } from '../../state/today.ts';
 import { OneThing } from './OneThing.tsx';
 import { ThroughEnd } from './ThroughEnd.tsx';
 import { YearTabs } from './YearTabs.tsx';
@@ -17,21 +19,38 @@ const MINUTES = 15;
 /** A pause is no pace. */
 const MOST_SECONDS = 60;
 
+/** What is gone through on a day, and what was asked for besides. */
+interface Asked {
+  readonly today: Today;
+  readonly ids: readonly string[] | null;
+}
+
+const asked = new WeakMap<Today, Asked>();
+
+/** The same for as long as the same is asked. */
+function getAsked(today: Today, ids: readonly string[] | null): Asked {
+  const last = asked.get(today);
+  if (last?.ids === ids) return last;
+  const now = { today, ids };
+  asked.set(today, now);
+  return now;
+}
+
+const reviews = deriveSlowly(({ today: { household, events, nowMs }, ids }: Asked) =>
+  listReviewInSlices(household, events, getTree(household), nowMs, new Set(ids ?? [])),
+);
+
 /** Going through the stash, a quarter of an hour at a time: what pays least for its room first, one key for each. */
 export function ThroughPage() {
   const household = useHousehold();
   const events = useApp((state) => state.events);
-  const tree = getTree(household);
   const [nowMs] = useState(() => world.nowMs());
-  const ids = useChoices((state) => state.reviewIds);
+  const ids = useDeferredValue(useChoices((state) => state.reviewIds));
   const pace = useChoices((state) => state.reviewPace) ?? USUAL_PACE_SECONDS;
   const [later, setLater] = useState<ReadonlySet<string>>(new Set());
   const [sinceMs, setSinceMs] = useState<number | null>(null);
   const wanted = useMemo(() => new Set(ids ?? []), [ids]);
-  const all = useMemo(
-    () => listReview(household, events, tree, nowMs, wanted),
-    [household, events, tree, nowMs, wanted],
-  );
+  const all = reviews.use(getAsked(getToday(household, events, nowMs), ids));
   const left = all.filter(({ lot }) => wanted.has(lot.id) && !later.has(lot.id));
   const [entry] = left;
   const begin = () => {
