@@ -67,6 +67,8 @@ export async function listUnexplained(page: Page): Promise<string[]> {
 export async function openSample(page: Page, path = '/stash'): Promise<void> {
   await page.goto(path);
   await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
+  // What is out is there before the rest.
+  await page.waitForSelector('html:not([data-keeping])', { state: 'attached' });
 }
 
 /** Saves everything to a file; its bytes. */

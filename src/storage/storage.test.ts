@@ -8,6 +8,7 @@ import { Database } from './database.ts';
 import { BesideStore } from './beside.ts';
 import { HouseholdStore } from './index.ts';
 import { createImport, createTakeOut } from '../core/acts/index.ts';
+import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { foldEvents } from '../core/daybook/fold.ts';
 import { passGate, passWhole, stampEvent, type Passed } from '../core/daybook/index.ts';
 
@@ -57,6 +58,47 @@ describe('the household in the browser', () => {
     expect(await open().load()).toEqual({ ok: true, value: null });
     const store = await begin();
     expect(await store.load()).toEqual({ ok: true, value: { chronicle: sample, generation: 'g1', apart: [] } });
+  });
+
+  it('tells first what is out, the newest before all else, with what it is and where it belongs', async () => {
+    count += 1;
+    name = `test-${count}`;
+    expect(await open().loadFront()).toBeNull();
+    const store = await begin();
+    const step = takeOut();
+    await store.append([step], 'g1');
+    const first = await store.loadFront();
+    const { household, isAllOut } = first!.front!;
+    expect(isAllOut).toBe(true);
+    const out = [...step.household.lots.values()].filter(({ state }) => state === 'out');
+    expect(out.length).toBeGreaterThan(0);
+    expect([...household.lots.values()]).toEqual(expect.arrayContaining(out));
+    expect(household.lots.size).toBe(out.length);
+    // Said just as it will be once all is there.
+    const [some, all] = [createPlaceTree(household.places), createPlaceTree(step.household.places)];
+    for (const { itemId, homeId } of out) {
+      expect(household.items.get(itemId)).toEqual(step.household.items.get(itemId));
+      if (homeId) expect(formatPlaceName(some, homeId)).toBe(formatPlaceName(all, homeId));
+    }
+    expect(household.places.size).toBeLessThan(step.household.places.size);
+  });
+
+  it('tells only the newest of very many that are out, and nothing of what does not read', async () => {
+    const store = await begin();
+    const database = new Database(name);
+    const lots = await database.lots.toArray();
+    const many = Array.from({ length: 100 }, (_none, n) => {
+      const { placeId: _placeId, ...lot } = lots.find(({ homeId }) => homeId !== undefined)!;
+      return { ...lot, id: `many-${n}` as LotId, state: 'out' as const, sinceMs: 1e12 + n };
+    });
+    await database.lots.bulkAdd(many);
+    const first = await store.loadFront();
+    expect(first!.front!.isAllOut).toBe(false);
+    expect(first!.front!.household.lots.has('many-99' as LotId)).toBe(true);
+    expect(first!.front!.household.lots.has('many-3' as LotId)).toBe(false);
+    await database.lots.put({ ...many[99]!, count: -1 });
+    expect(await store.loadFront()).toEqual({ front: null });
+    database.close();
   });
 
   it('writes an event with its changes, and its undo', async () => {

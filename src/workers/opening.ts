@@ -5,8 +5,8 @@ import { Line } from './line.ts';
 import { Told, type News } from './news.ts';
 import type { Opened } from './protocol.ts';
 
-/** A very large household is read well within this. */
-const LIMIT_MS = 60_000;
+/** A very large household is read well within this; after it the page reads it by itself. */
+const LIMIT_MS = 20_000;
 
 /**
  * What this browser keeps, read and checked in a worker and told in slices: a page that takes it in goes on answering.

@@ -33,6 +33,18 @@ describe('do I have it already?', () => {
     expect(find({ ...other, pattern: { ...other.pattern!, publisher: 'Lock Press' } })).toEqual([]);
   });
 
+  it('passes over only what cannot be so alike: asked for the closest, it finds what it finds among all', () => {
+    const { household } = createSampleHousehold(3, 240);
+    const all = createTwinFinder(household);
+    let found = 0;
+    for (const item of household.items.values()) {
+      const close = all.find(item, Infinity, 0.9);
+      expect(close).toEqual(all.find(item, Infinity).filter(({ likeness }) => likeness >= 0.9));
+      found += close.length;
+    }
+    expect(found).toBeGreaterThan(20);
+  });
+
   it('keeps kinds apart, and a thing is not its own twin', () => {
     expect(find(owned[0]!)).not.toContain('oat');
     expect(find(createSpool('new', { name: 'Oat linen twill', colours: ['#ff0000'] }))).toEqual([]);

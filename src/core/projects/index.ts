@@ -37,7 +37,7 @@ export {
   listSittings,
 } from './minutes.ts';
 export { listPatches, type Patches } from './patchwork.ts';
-export { listUnmatched, listUnmatchedInSlices, listWanted, type Wanted } from './shopping.ts';
+export { listUnmatchedInSlices, listWanted, type Wanted } from './shopping.ts';
 export {
   type Binding,
   type QuiltBack,

@@ -2,7 +2,7 @@ import { rankThreadUse } from '../catalog/index.ts';
 import { computeDeltaE, getLab, getMatch } from '../colour/index.ts';
 import { computeStock } from '../measure/index.ts';
 import { isOver, type AmountUnit, type Item, type Project } from '../records/index.ts';
-import { finish, mapInSlices, type Slices } from '../slices/index.ts';
+import { mapInSlices, type Slices } from '../slices/index.ts';
 import type { NeedStanding, ProjectFacts, ProjectStanding } from './standing.ts';
 
 /** Something to be got: what a project lacks, or what is below its mark. */
@@ -41,10 +41,7 @@ export interface Unmatched {
   readonly lengthMm: number;
 }
 
-/** Cloths that are there and that no thread at home goes with, the most of it first; mm of all its lengths. */
-export const listUnmatched = (facts: ProjectFacts): Unmatched[] => finish(listUnmatchedInSlices(facts));
-
-/** `listUnmatched`, pausing in between. */
+/** Cloths that are there and that no thread at home goes with, the most of it first; mm of all its lengths. Pauses in between. */
 export function* listUnmatchedInSlices(facts: ProjectFacts): Slices<Unmatched[]> {
   const isMatched = createThreadMatch(facts);
   const found = yield* mapInSlices(facts.lotsOf, ([id, lots]): Unmatched | null => {

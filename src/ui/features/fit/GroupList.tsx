@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
 import type { Household, LotId, Stowage } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
@@ -151,7 +151,12 @@ interface GroupRowProps {
 }
 
 /** A group: its homes and how full they are, what is beside it, what changes, and its minutes. */
-function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, comes, disagree }: GroupRowProps) {
+const GroupRow = memo(function GroupRow({
+  of: { groupId, homes, beside, seconds, homeless },
+  names,
+  comes,
+  disagree,
+}: GroupRowProps) {
   const open = useOpen();
   const [isAll, setAll] = useState(false);
   const { household, groups, namePlace } = names;
@@ -208,7 +213,7 @@ function GroupRow({ of: { groupId, homes, beside, seconds, homeless }, names, co
       </p>
     </li>
   );
-}
+});
 
 /** So many groups are drawn at once. */
 const GROWS = 16;

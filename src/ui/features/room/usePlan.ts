@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import {
   computeFindings,
   computeTriangle,
@@ -15,6 +15,8 @@ import { createSavePlaces } from '../../../core/acts/index.ts';
 
 /** Key presses that follow each other within this time are one move. */
 const REST_MS = 1200;
+
+const NOTHING: readonly Piece[] = [];
 
 interface FloorPlanState {
   readonly pieces: readonly Piece[];
@@ -39,8 +41,10 @@ export function usePlan(room: Place, spec: RoomSpec): FloorPlanState {
     () => standing.map((piece) => ({ ...piece, unit: held.get(piece.id) ?? piece.unit })),
     [standing, held],
   );
-  const findings = useMemo(() => computeFindings(spec, pieces, household.settings), [spec, pieces, household.settings]);
-  const triangle = useMemo(() => computeTriangle(spec, pieces), [spec, pieces]);
+  // The furniture is there, and follows the finger, before it is judged.
+  const judged = useDeferredValue(pieces, NOTHING);
+  const findings = useMemo(() => computeFindings(spec, judged, household.settings), [spec, judged, household.settings]);
+  const triangle = useMemo(() => computeTriangle(spec, judged), [spec, judged]);
   const hold = useCallback((id: PlaceId, unit: UnitSpec) => {
     if (heldNow.current.size === 0) began.current = useApp.getState().household;
     const next = new Map(heldNow.current).set(id, unit);

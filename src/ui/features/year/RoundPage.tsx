@@ -1,5 +1,5 @@
 import { addDays, addMonths } from 'date-fns';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   createCared,
@@ -143,7 +143,7 @@ function DueLines({ due, first, today }: { due: readonly Due[]; first: Due | und
   );
 }
 
-function DueLine({ due, isFirst, today }: { due: Due; isFirst: boolean; today: string }) {
+const DueLine = memo(function DueLine({ due, isFirst, today }: { due: Due; isFirst: boolean; today: string }) {
   const navigate = useNavigate();
   const press = () => {
     const made = doneAct(due, world.nowMs());
@@ -162,7 +162,7 @@ function DueLine({ due, isFirst, today }: { due: Due; isFirst: boolean; today: s
       </Button>
     </li>
   );
-}
+});
 
 /** Hours at the machine that no step of a project has told. */
 function HoursForm() {
