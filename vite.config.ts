@@ -138,6 +138,8 @@ export default defineConfig({
           'icon-*.png',
           'assets/*.png',
           '**/*-latin-*.woff2',
+          // For names that are printed.
+          '**/{noto-sans,cairo}-*.woff',
         ],
       },
     }),

@@ -7,6 +7,8 @@ import { openStored } from './opening.ts';
 
 describe('the opener', () => {
   it('tells nothing where nothing is kept, then all of it, checked, and last what does not read', async () => {
+    // Others of this run may have kept something under the same name.
+    await new Database('yardmist').delete();
     expect(await openStored()).toEqual({ ok: true, value: null });
     const whole = passWhole(createSampleHousehold(1, 900));
     if (!whole.ok) throw new Error('the sample does not pass');
@@ -26,5 +28,6 @@ describe('the opener', () => {
     expect(damaged).toMatchObject({ ok: false, fault: { code: 'damaged', note: '1 faults' } });
     expect(damaged?.ok === false && damaged.fault.raw).toBeDefined();
     store.close();
+    await new Database('yardmist').delete();
   });
 });

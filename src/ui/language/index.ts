@@ -45,12 +45,23 @@ export function setLanguage(language: Language, say: Say = sayEnglish): void {
   spoken = { language, say };
 }
 
+const TO_THE_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/u;
+
+/** A name that is written to the left stands in its sentence by itself and turns nothing round it (FSI … PDI). */
+function isolate(values: Values): Values {
+  let isolated: Record<string, Values[string]> | null = null;
+  for (const [name, value] of Object.entries(values))
+    if (typeof value === 'string' && TO_THE_LEFT.test(value))
+      isolated = { ...(isolated ?? values), [name]: `\u2068${value}\u2069` };
+  return isolated ?? values;
+}
+
 /**
  * What is said, in the language that was chosen: `t('{n, plural, one {# thing} other {# things}} left', { n })`. The
  * message is its own key, in ICU's notation; `npm run words` gathers all of them into the catalogues.
  */
 export function t(message: string, values?: Values): string {
-  return spoken.say(message, values);
+  return spoken.say(message, values && isolate(values));
 }
 
 /** A table of words, made again when the language changes. */

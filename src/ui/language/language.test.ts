@@ -29,6 +29,11 @@ afterEach(async () => speak('en'));
 describe('English', () => {
   const lingui = setupI18n({ locale: 'en', messages: { en: {} } }).setMessagesCompiler(compileMessageOrThrow);
 
+  it('lets a name that is written to the left stand by itself in its sentence, and leaves others as they are', () => {
+    expect(t('Took out {name}, {n}', { name: 'שמלה', n: 3 })).toBe('Took out \u2068שמלה\u2069, 3');
+    expect(t('Took out {name}, {n}', { name: 'Łódź', n: 3 })).toBe('Took out Łódź, 3');
+  });
+
   it('is put together as the library does, every message of the source', () => {
     expect(messages.length).toBeGreaterThan(4000);
     for (const message of messages)

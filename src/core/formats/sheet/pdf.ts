@@ -1,4 +1,5 @@
 import { degrees, PDFDocument, rgb, StandardFonts, type PDFFont } from 'pdf-lib';
+import { layRuns, UNSEEN, type Script } from './letters.ts';
 import type { Mark, Sheet } from './sheet.ts';
 
 const PT_PER_MM = 72 / 25.4;
@@ -8,10 +9,37 @@ function toColour(hex: string) {
   return rgb(part(1), part(3), part(5));
 }
 
-/** The font that every reader has knows Western letters only; others become a question mark rather than a fault. */
-function toKnown(font: PDFFont, text: string): string {
-  const known = new Set(font.getCharacterSet());
-  return [...text].map((letter) => (known.has(letter.codePointAt(0)!) ? letter : '?')).join('');
+/** Reads a file of the font that has the letters of a script. */
+export type LoadLetters = (script: Script) => Promise<Uint8Array>;
+
+/** Text in pieces that one font draws, from left to right. */
+type Pieces = readonly { readonly font: PDFFont; readonly text: string }[];
+
+/**
+ * Says which font draws a text: the one that every reader has, which knows Western letters only and makes the file no larger;
+ * or, where it does not know one of them, a font that comes along, with just the letters that are there.
+ */
+function createLetters(file: PDFDocument, plain: PDFFont, load: LoadLetters | null): (text: string) => Promise<Pieces> {
+  const known = new Set(plain.getCharacterSet());
+  const fonts = new Map<Script, Promise<PDFFont>>();
+  const embed = async (script: Script, read: LoadLetters) => {
+    const { default: fontkit } = await import('@pdf-lib/fontkit');
+    file.registerFontkit(fontkit);
+    return file.embedFont(await read(script), { subset: true });
+  };
+  return async (text) => {
+    const letters = [...text].filter((letter) => !UNSEEN.test(letter));
+    if (letters.every((letter) => known.has(letter.codePointAt(0)!))) return [{ font: plain, text }];
+    if (!load)
+      return [{ font: plain, text: letters.map((one) => (known.has(one.codePointAt(0)!) ? one : '?')).join('') }];
+    return Promise.all(
+      layRuns(text).map(async ({ script, text: part }) => {
+        const font = fonts.get(script) ?? embed(script, load);
+        fonts.set(script, font);
+        return { font: await font, text: part };
+      }),
+    );
+  };
 }
 
 function drawPath(page: ReturnType<PDFDocument['addPage']>, mark: Extract<Mark, { type: 'path' }>): void {
@@ -29,11 +57,15 @@ function drawPath(page: ReturnType<PDFDocument['addPage']>, mark: Extract<Mark, 
   });
 }
 
-/** Sheets as the pages of one PDF file, each to size. */
-export async function toPdf(sheets: readonly Sheet[], title: string): Promise<Uint8Array> {
+/** Sheets as the pages of one PDF file, each to size. Without `load`, letters that are not Western become question marks. */
+export async function toPdf(
+  sheets: readonly Sheet[],
+  title: string,
+  load: LoadLetters | null = null,
+): Promise<Uint8Array> {
   const file = await PDFDocument.create();
   file.setTitle(title);
-  const font = await file.embedFont(StandardFonts.Helvetica);
+  const findLetters = createLetters(file, await file.embedFont(StandardFonts.Helvetica), load);
   for (const sheet of sheets) {
     const page = file.addPage([sheet.widthMm * PT_PER_MM, sheet.heightMm * PT_PER_MM]);
     for (const mark of sheet.marks) {
@@ -42,18 +74,22 @@ export async function toPdf(sheets: readonly Sheet[], title: string): Promise<Ui
         continue;
       }
       const size = mark.sizeMm * PT_PER_MM;
-      const text = toKnown(font, mark.text);
+      const pieces = await findLetters(mark.text);
+      const widths = pieces.map(({ font, text }) => font.widthOfTextAtSize(text, size));
       const share = { start: 0, middle: 0.5, end: 1 }[mark.anchor];
-      const back = share * font.widthOfTextAtSize(text, size);
       const turn = ((mark.turnDeg ?? 0) * Math.PI) / 180;
-      page.drawText(text, {
-        x: mark.x * PT_PER_MM - back * Math.cos(turn),
-        y: page.getHeight() - mark.y * PT_PER_MM + back * Math.sin(turn),
-        size,
-        font,
-        color: toColour('#22303c'),
-        rotate: degrees(-(mark.turnDeg ?? 0)),
-      });
+      let along = -share * widths.reduce((sum, width) => sum + width, 0);
+      for (const [i, { font, text }] of pieces.entries()) {
+        page.drawText(text, {
+          x: mark.x * PT_PER_MM + along * Math.cos(turn),
+          y: page.getHeight() - mark.y * PT_PER_MM - along * Math.sin(turn),
+          size,
+          font,
+          color: toColour('#22303c'),
+          rotate: degrees(-(mark.turnDeg ?? 0)),
+        });
+        along += widths[i]!;
+      }
     }
   }
   return file.save();

@@ -7,6 +7,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { saveFile } from '../../components/saveFile.ts';
+import { savePdf } from '../../components/savePdf.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { wordPrinterFault, wordStock } from '../../text/labels.ts';
@@ -45,9 +46,8 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
     if (stock.kind !== 'roll') setStart(((start - 1 + rows.length) % perSheet) + 1);
     await remember(rows, t('{what}; they count as printed now. Print at 100 %.', { what }));
   };
-  const savePdf = async () => {
-    const { toPdf } = await import('../../../core/formats/sheet/pdf.ts');
-    saveFile(await toPdf(sheets, t('Labels')), 'labels.pdf', 'application/pdf');
+  const saveAll = async () => {
+    await savePdf(sheets, t('Labels'), 'labels.pdf');
     await saved(t('Saved {count} as PDF', { count }));
   };
   const saveSvg = async () => {
@@ -86,7 +86,7 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
             />
           </div>
         )}
-        <Button look="strong" data-key="s" disabled={rows.length === 0} onClick={() => void savePdf()}>
+        <Button look="strong" data-key="s" disabled={rows.length === 0} onClick={() => void saveAll()}>
           {t('Save as PDF')} <kbd className="pl-1 font-normal">S</kbd>
         </Button>
         <Button disabled={rows.length === 0} onClick={() => void saveSvg()}>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { SheetResult, Sheet } from '../../../core/formats/sheet/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { saveFile } from '../../components/saveFile.ts';
+import { savePdf } from '../../components/savePdf.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { formatSizes } from '../../../core/units/index.ts';
 import { t } from '../../language/index.ts';
@@ -42,10 +43,8 @@ export function SheetMenu({ name, draw, cutOut }: SheetMenuProps) {
   };
   const write = async (kind: 'svg' | 'pdf', sheets: readonly Sheet[], title: string) => {
     const file = `${title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-')}-1-${scale}.${kind}`;
-    if (kind === 'pdf') {
-      const { toPdf } = await import('../../../core/formats/sheet/pdf.ts');
-      saveFile(await toPdf(sheets, title), file, 'application/pdf');
-    } else {
+    if (kind === 'pdf') await savePdf(sheets, title, file);
+    else {
       const { toSvg } = await import('../../../core/formats/sheet/index.ts');
       for (const sheet of sheets) saveFile(toSvg(sheet), file, 'image/svg+xml');
     }

@@ -2,7 +2,7 @@ import { listCutLines, type Region, type ScrapPlan } from '../../../core/scraps/
 import { formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
-import { saveFile } from '../../components/saveFile.ts';
+import { savePdf } from '../../components/savePdf.ts';
 import { t } from '../../language/index.ts';
 
 interface OnPaperProps {
@@ -15,12 +15,9 @@ interface OnPaperProps {
 /** The cuts by their measures, and at full size on pages to lay on the cloth. */
 export function OnPaper({ plan, region, name, units }: OnPaperProps) {
   const save = async () => {
-    const [{ createCutTiles }, { toPdf }] = await Promise.all([
-      import('../../../core/formats/sheet/index.ts'),
-      import('../../../core/formats/sheet/pdf.ts'),
-    ]);
+    const { createCutTiles } = await import('../../../core/formats/sheet/index.ts');
     const pages = createCutTiles(plan, region, t('Cuts of {name}', { name }), units);
-    saveFile(await toPdf(pages, t('Cuts of {name}', { name })), 'cuts-full-size.pdf', 'application/pdf');
+    await savePdf(pages, t('Cuts of {name}', { name }), 'cuts-full-size.pdf');
   };
   return (
     <details className="mt-1">

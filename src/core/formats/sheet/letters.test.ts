@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { describe, expect, it } from 'vitest';
+import { layRuns, type Script } from './letters.ts';
+import { toPdf } from './pdf.ts';
+
+const show = (text: string) => layRuns(text).map(({ script, text: part }) => `${script}:${part}`);
+
+describe('letters on paper', () => {
+  it('stand in runs of one script each, in the order that they are written', () => {
+    expect(show('Linen')).toEqual(['latin:Linen']);
+    expect(show('Łódź')).toEqual(['latin-ext:Ł', 'latin:ód', 'latin-ext:ź']);
+    expect(show('Лён 3.4 m')).toEqual(['cyrillic:Лён', 'latin: 3.4 m']);
+    expect(show('αβ裁縫')).toEqual(['greek:αβ', 'latin:??']);
+    expect(show('a😀b')).toEqual(['latin:a?b']);
+  });
+
+  it('that are written to the left come last first, and numbers and brackets in them stay as they are read', () => {
+    // A name by itself: its end is at the left. The font turns its letters.
+    expect(show('שמלה 12')).toEqual(['latin:12 ', 'hebrew:שמלה']);
+    expect(show('שמלה (א)')).toEqual(['latin:(', 'hebrew:א', 'latin:) ', 'hebrew:שמלה']);
+    // In a sentence it stands by itself: what follows is not drawn into it.
+    expect(show('in \u2068שמלה\u2069, 3')).toEqual(['latin:in ', 'hebrew:שמלה', 'latin:, 3']);
+    expect(show('قماش أزرق')).toEqual(['arabic:أزرق', 'latin: ', 'arabic:قماش']);
+  });
+
+  it('are in the file, and read from it as they were written, by a reader that others wrote', async () => {
+    const load = async (script: Script) => {
+      const family = { hebrew: 'noto-sans-hebrew', arabic: 'cairo' }[script as string] ?? 'noto-sans';
+      const path = `node_modules/@fontsource/${family}/files/${family}-${script}-400-normal.woff`;
+      return new Uint8Array(readFileSync(path));
+    };
+    const names = ['Zażółć gęślą', 'Лён синий', 'Λινό', 'Vải lụa', 'שמלה', 'أزرق', 'Plain'];
+    const marks = names.map(
+      (text, i) => ({ type: 'text', x: 20, y: 20 + 10 * i, text, sizeMm: 5, anchor: 'start' }) as const,
+    );
+    const sheet = { name: 'x', widthMm: 100, heightMm: 100, marks };
+    const bytes = await toPdf([sheet], 'Names', load);
+    const file = await getDocument({ data: bytes, verbosity: 0 }).promise;
+    const { items } = await (await file.getPage(1)).getTextContent();
+    const said = items.map((item) => ('str' in item ? item.str : '')).join('');
+    for (const name of names) expect(said.replaceAll(/[\s\p{Cc}]+/gu, '')).toContain(name.replaceAll(' ', ''));
+    await file.destroy();
+  });
+});
