@@ -3,7 +3,7 @@ import createBidi from 'bidi-js';
 /** The letters that each file of the font has, in the order they are looked for: ranges of Unicode. */
 const LETTERS = {
   latin:
-    /[\u0000-\u00ff\u0131\u0152\u0153\u02c6\u02dc\u2000-\u200b\u2010-\u2027\u2030-\u205e\u20ac\u2122\u2191\u2193\u2212]/u,
+    /[\u0020-\u00ff\u0131\u0152\u0153\u02c6\u02dc\u2000-\u200b\u2010-\u2027\u2030-\u205e\u20ac\u2122\u2191\u2193\u2212]/u,
   'latin-ext': /[\u0100-\u02ba\u02bd-\u02ff\u1d00-\u1dbf\u1e00-\u1e9f\u1ef2-\u1eff\u20a0-\u20c0\u2113]/u,
   vietnamese: /[\u0300-\u0304\u0308\u0309\u0323\u0329\u1ea0-\u1ef9]/u,
   greek: /[\u0370-\u03ff]/u,
