@@ -32,6 +32,25 @@ test('the bench says what is out and where it goes; one walk takes all of it hom
   await expect(page.getByRole('heading', { name: 'Nothing is out.' })).toBeVisible();
 });
 
+test('who works by keys goes on from where an act took the button away', async ({ page }) => {
+  await openSample(page, '/bench');
+  await page.getByRole('button', { name: 'Keep looking round' }).press('Enter');
+  await expect(page.locator(':focus')).toBeVisible();
+  const backs = page.getByRole('button', { name: /^Put .* back in / });
+  await expect(backs).toHaveCount(5);
+  const next = await backs.nth(2).getAttribute('aria-label');
+  await backs.nth(1).press('Enter');
+  await expect(backs).toHaveCount(4);
+  // The next thing has moved up into its place.
+  await expect(backs.nth(1)).toBeFocused();
+  await expect(backs.nth(1)).toHaveAttribute('aria-label', next!);
+  for (let left = 3; left >= 0; left -= 1) {
+    await backs.first().press('Enter');
+    await expect(backs).toHaveCount(left);
+  }
+  await expect(page.locator('main :focus')).toBeVisible();
+});
+
 test('what is new is put away by one key among its three best places, and the rest stays as it is', async ({
   page,
 }) => {

@@ -85,6 +85,8 @@ test('a plan with cycles is carried out over a small table: half of it, closed, 
   await staging.getByLabel('Long').fill('80 cm');
   await staging.getByLabel('Long').press('Enter');
   await expect(page.getByText(/The table is too small/)).toBeHidden();
+  // An order for that table was found.
+  await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible();
 
   await page.keyboard.press('s');
   const heading = page.getByText(/^Step \d+ of \d+$/);

@@ -27,6 +27,7 @@ void open().then(() => {
   keepFile();
   // At hand before the first key is pressed.
   void import('../core/acts/index.ts');
+  void import('./state/keptFocus.ts').then(({ keepFocus }) => keepFocus());
 });
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') keepDay();

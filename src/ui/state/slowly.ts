@@ -54,11 +54,12 @@ export function deriveSlowly<T, Of extends object = Household>(work: (of: Of) =>
     },
     get: (of) => knownIn().get(of)?.value ?? keep(of, finish(work(of))),
     use: (of) => {
-      const hit = knownIn().get(of);
-      if (hit) return hit.value;
       const coming = comingIn();
       const promise = coming.get(of);
+      // Also when it is there by now: React goes on with what it left, and finds the same hooks.
       if (promise) return use(promise);
+      const hit = knownIn().get(of);
+      if (hit) return hit.value;
       // Little is done on the spot: nothing that is drawn has to be put off for it.
       const begun = work(of);
       const done = goOn(begun);

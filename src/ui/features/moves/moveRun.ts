@@ -52,7 +52,8 @@ export const useMoveRun = create<MoveRun>()((set, get) => ({
   isRefitting: false,
   start(household, skipped) {
     handle?.abandon();
-    set({ status: 'searching', progress: null, madeFor: getMadeFor(household, skipped) });
+    // The one in hand does not hold any more, and is not gone by meanwhile.
+    set({ status: 'searching', progress: null, found: null, madeFor: getMadeFor(household, skipped) });
     const tableMm3 = getTableMm3(household.settings);
     handle = startMover({ household, skipped, tableMm3, seed: 1, seconds: SECONDS }, (message) => {
       if (message.type === 'progress') set({ progress: message });

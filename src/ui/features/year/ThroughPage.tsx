@@ -25,14 +25,14 @@ interface Asked {
   readonly ids: readonly string[] | null;
 }
 
-const asked = new WeakMap<Today, Asked>();
+const asked = new WeakMap<Today, Map<Asked['ids'], Asked>>();
 
 /** The same for as long as the same is asked. */
-function getAsked(today: Today, ids: readonly string[] | null): Asked {
-  const last = asked.get(today);
-  if (last?.ids === ids) return last;
-  const now = { today, ids };
-  asked.set(today, now);
+function getAsked(today: Today, ids: Asked['ids']): Asked {
+  const known = asked.get(today) ?? new Map<Asked['ids'], Asked>();
+  asked.set(today, known);
+  const now = known.get(ids) ?? { today, ids };
+  known.set(ids, now);
   return now;
 }
 
