@@ -97,9 +97,9 @@ export function Page({
         <h1 className="font-display text-[23px] font-semibold whitespace-nowrap">{title}</h1>
         <div
           ref={tabsFrame}
-          className="relative order-last w-full min-w-0 overflow-x-auto md:order-none md:w-auto md:flex-1"
+          className="fades-out relative order-last w-full min-w-0 overflow-x-auto md:order-none md:w-auto md:flex-1"
         >
-          {tabs}
+          {tabs && <div className="w-max pr-7">{tabs}</div>}
         </div>
         {/* A phone has Find at its foot. */}
         <div className={pathname.startsWith('/find') ? 'contents' : 'contents max-md:hidden'}>

@@ -43,7 +43,7 @@ export function GatherPage() {
     <Page
       title={t('Gather')}
       tabs={
-        <Link className={linkClass} to={`/projects/${project.id}`}>
+        <Link className={`${linkClass} inline-block max-w-[min(40ch,80vw)]`} to={`/projects/${project.id}`}>
           <span data-name>{project.name}</span>
         </Link>
       }
