@@ -23,8 +23,14 @@ test('what is out is shown and may be put back before the rest of the household 
   await expect(page.getByText('Opening the sewing room…')).toBeVisible();
   await page.keyboard.press('1');
   await expect(top).toHaveCount(5);
+  // What is looked for is found once it is there.
+  await page.keyboard.press('f');
+  await page.keyboard.type('gorse tartan');
   letIn();
   await expect(page.getByText(/^Put back Eddy smock/)).toBeVisible();
+  await expect(page.getByRole('option', { name: /Gorse tartan/ }).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
   await expect(top).toHaveCount(4);
   await expect(page.getByRole('region', { name: 'Soon due' })).toBeVisible();
 });

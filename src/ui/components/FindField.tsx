@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
+import { useIsWhole } from '../state/app.ts';
 import { findClass, findFrameClass } from './find.ts';
 import { t } from '../language/index.ts';
 
@@ -9,27 +10,28 @@ export function FindField() {
   const [isWanted, setWanted] = useState(false);
   const [typed, setTyped] = useState('');
   const [entered, setEntered] = useState('');
+  // Before all is there, nothing is found but what is out.
+  const isWhole = useIsWhole();
+  const field = (
+    <div className={findFrameClass}>
+      <input
+        maxLength={200}
+        id="find-box"
+        aria-label={t('Where is the…')}
+        placeholder={t('Where is the…')}
+        autoComplete="off"
+        className={findClass}
+        value={typed}
+        onFocus={() => setWanted(true)}
+        onBlur={() => setWanted(false)}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={({ key }) => key === 'Enter' && setEntered(typed)}
+      />
+    </div>
+  );
   return (
-    <Suspense
-      fallback={
-        <div className={findFrameClass}>
-          <input
-            maxLength={200}
-            id="find-box"
-            aria-label={t('Where is the…')}
-            placeholder={t('Where is the…')}
-            autoComplete="off"
-            className={findClass}
-            value={typed}
-            onFocus={() => setWanted(true)}
-            onBlur={() => setWanted(false)}
-            onChange={(event) => setTyped(event.target.value)}
-            onKeyDown={({ key }) => key === 'Enter' && setEntered(typed)}
-          />
-        </div>
-      }
-    >
-      <FindBox isWanted={isWanted} typed={typed} entered={entered} />
+    <Suspense fallback={field}>
+      {isWhole ? <FindBox isWanted={isWanted} typed={typed} entered={entered} /> : field}
     </Suspense>
   );
 }
