@@ -55,8 +55,26 @@ function closeness(a: number, b: number, spread: number): number {
 /** All that `compare` weighs, and more. */
 const MOST_WEIGHT = 12;
 
-/** How alike two things of one kind are: a weighted mean of what both of them say; null where their names alone make it less than `least`. */
-function compare(a: Known, b: Known, least: number): Omit<Twin, 'itemId'> | null {
+/** Whether two things whose names share so much can be so alike. */
+const mayBe = (name: number, least: number) => 4 * (1 - name) <= (1 - least) * MOST_WEIGHT;
+
+/** Lightness is divided by no more than this in ΔE00, and what else there is only adds. */
+const MOST_SL = 1.75;
+
+/** Whether the names and how light they are make it impossible that two things are so alike. */
+function isTooFar(a: Known, b: Known, name: number, least: number): boolean {
+  if (a.item.pattern) return false;
+  const spare = (1 - least) * MOST_WEIGHT - 4 * (1 - name);
+  if (spare < 0) return true;
+  // So much colour may cost; from FAR_DELTA on it costs no more.
+  const mostDeltaE = (FAR_DELTA * spare) / 3;
+  return (
+    a.lab !== null && b.lab !== null && mostDeltaE < FAR_DELTA && Math.abs(a.lab.l - b.lab.l) > MOST_SL * mostDeltaE
+  );
+}
+
+/** How alike two things of one kind are: a weighted mean of what both of them say; `name` is what their names share. */
+function compare(a: Known, b: Known, name: number): Omit<Twin, 'itemId'> {
   const alike: Likeness[] = [];
   let [sum, weights] = [0, 0];
   const add = (weight: number, score: number, told: Likeness, from = 0.8) => {
@@ -64,8 +82,6 @@ function compare(a: Known, b: Known, least: number): Omit<Twin, 'itemId'> | null
     weights += weight;
     if (score >= from) alike.push(told);
   };
-  const name = computeShared(a.pairs, b.pairs);
-  if (4 * (1 - name) > (1 - least) * MOST_WEIGHT) return null;
   add(4, name, { code: 'name', value: b.item.name }, 0.6);
   if (a.lab && b.lab) {
     const deltaE = computeDeltaE(a.lab, b.lab);
@@ -119,36 +135,61 @@ export interface TwinFinder {
   readonly find: (item: Item, limit?: number, least?: number) => Twin[];
 }
 
+/** Things of one kind and block, by their names: many are called the same. */
+type Named = Map<string, Known[]>;
+
+/** Things of one name, and what it shares with the name that is looked for. */
+interface Shared {
+  readonly name: number;
+  readonly list: readonly Known[];
+}
+
 export function createTwinFinder(household: Household): TwinFinder {
-  const blocks = new Map<Kind, Map<string, Known[]>>();
+  const blocks = new Map<Kind, Map<string, Named>>();
   const knownOf = new Map<ItemId, Known>();
   for (const item of household.items.values()) {
     const known = toKnown(item);
     knownOf.set(item.id, known);
-    const mine = blocks.get(item.kind) ?? new Map<string, Known[]>();
+    const mine = blocks.get(item.kind) ?? new Map<string, Named>();
     blocks.set(item.kind, mine);
-    const list = mine.get(getBlock(item));
+    const named: Named = mine.get(getBlock(item)) ?? new Map();
+    mine.set(getBlock(item), named);
+    const list = named.get(item.name.toLowerCase());
     if (list) list.push(known);
-    else mine.set(getBlock(item), [known]);
+    else named.set(item.name.toLowerCase(), [known]);
   }
-  const listLikely = (item: Item, least: number): readonly Known[] => {
+  const listBlocks = ({ item }: Known, least: number): readonly Named[] => {
     const [mine, block] = [blocks.get(item.kind), getBlock(item)];
     if (!mine) return [];
-    if (least < CLOSE || block === '') return [...mine.values()].flat();
-    return [...(mine.get(block) ?? []), ...(mine.get('') ?? [])];
+    if (least < CLOSE || block === '') return [...mine.values()];
+    return [mine.get(block), mine.get('')].filter((named) => named !== undefined);
+  };
+  const likely = new Map<string, readonly Shared[]>();
+  /** Those whose names do not make it impossible, with what they share; worked out once for each name of a block. */
+  const listLikely = (wanted: Known, least: number): readonly Shared[] => {
+    const { item, pairs } = wanted;
+    const key = `${least} ${item.kind} ${getBlock(item)} ${item.name.toLowerCase()}`;
+    const known = likely.get(key);
+    if (known) return known;
+    const found = listBlocks(wanted, least)
+      .flatMap((named) => [...named.values()])
+      .map((list): Shared => ({ name: computeShared(pairs, list[0]!.pairs), list }))
+      .filter(({ name }) => item.pattern !== undefined || mayBe(name, least));
+    likely.set(key, found);
+    return found;
   };
   return {
     find(item, limit = 3, least = LEAST) {
       const told = knownOf.get(item.id);
       const wanted = told?.item === item ? told : toKnown(item);
-      return listLikely(item, least)
-        .flatMap((known): Twin[] => {
-          if (known.item.id === item.id) return [];
-          const twin = compare(wanted, known, least);
-          return twin && twin.likeness >= least ? [{ itemId: known.item.id, ...twin }] : [];
-        })
-        .toSorted((a, b) => b.likeness - a.likeness || (a.itemId < b.itemId ? -1 : 1))
-        .slice(0, limit);
+      const twins: Twin[] = [];
+      for (const { name, list } of listLikely(wanted, least))
+        for (const known of list) {
+          if (known.item.id === item.id || isTooFar(wanted, known, name, least)) continue;
+          const { likeness, alike } = compare(wanted, known, name);
+          if (likeness >= least) twins.push({ itemId: known.item.id, likeness, alike });
+        }
+      return twins.toSorted((a, b) => b.likeness - a.likeness || (a.itemId < b.itemId ? -1 : 1)).slice(0, limit);
     },
   };
 }

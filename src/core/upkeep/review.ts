@@ -1,5 +1,5 @@
 import { addMonths } from 'date-fns';
-import { createTwinFinder, findType } from '../catalog/index.ts';
+import { createTwinFinder, findType, type TwinFinder } from '../catalog/index.ts';
 import { listTakenBack, USES } from '../daybook/index.ts';
 import { getReserved } from '../measure/index.ts';
 import {
@@ -82,13 +82,26 @@ const monthsFor = (kind: Kind): number => (kind === 'fabric' || kind === 'scrap'
 
 const whole = (fromMs: number, nowMs: number): number => Math.floor((nowMs - fromMs) / MONTH_MS + 1e-6);
 
+/** What each thing is as good as the same as; it is looked for once for as long as the things are the same. */
+const closeOf = new WeakMap<Household['items'], Map<ItemId, readonly ItemId[]>>();
+
 /** Of things much alike all but the one used last are one too many; what is promised is wanted. */
 function* findTwins(
   household: Household,
   last: ReadonlyMap<LotId, number>,
   lots: readonly Lot[],
 ): Slices<Map<ItemId, ItemId>> {
-  const finder = createTwinFinder(household);
+  const close = closeOf.get(household.items) ?? new Map<ItemId, readonly ItemId[]>();
+  closeOf.set(household.items, close);
+  let finder: TwinFinder | null = null;
+  const findClose = (item: Item): readonly ItemId[] => {
+    const known = close.get(item.id);
+    if (known) return known;
+    finder ??= createTwinFinder(household);
+    const found = finder.find(item, 6, ALIKE).map(({ itemId }) => itemId);
+    close.set(item.id, found);
+    return found;
+  };
   const lastOf = new Map<ItemId, number>();
   for (const lot of lots) lastOf.set(lot.itemId, Math.max(lastOf.get(lot.itemId) ?? 0, last.get(lot.id) ?? 0));
   const twins = new Map<ItemId, ItemId>();
@@ -96,15 +109,12 @@ function* findTwins(
     yield;
     const item = household.items.get(itemId)!;
     if (item.kind === 'pattern' || item.kind === 'kit' || item.kind === 'scrap') continue;
-    const other = finder
-      .find(item, 6, ALIKE)
-      .find(
-        (one) =>
-          lastOf.has(one.itemId) &&
-          (lastOf.get(one.itemId)! > lastOf.get(itemId)! ||
-            (lastOf.get(one.itemId) === lastOf.get(itemId) && one.itemId < itemId)),
-      );
-    if (other) twins.set(itemId, other.itemId);
+    const other = findClose(item).find(
+      (id) =>
+        lastOf.has(id) &&
+        (lastOf.get(id)! > lastOf.get(itemId)! || (lastOf.get(id) === lastOf.get(itemId) && id < itemId)),
+    );
+    if (other) twins.set(itemId, other);
   }
   return twins;
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { createGrow } from '../../../core/acts/index.ts';
 import type { PlaceId } from '../../../core/records/index.ts';
@@ -42,7 +42,8 @@ const FIRST_ROWS = 12;
 /** What is to come: which places will be over full, how likely, and what helps. */
 export function AheadPage() {
   const household = useHousehold();
-  const events = useApp((state) => state.events);
+  // With the household that is shown, not before it.
+  const events = useDeferredValue(useApp((state) => state.events));
   const { placeId } = useParams();
   const navigate = useNavigate();
   const [nowMs] = useState(() => world.nowMs());

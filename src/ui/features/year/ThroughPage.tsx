@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { listReviewInSlices, takeSitting, USUAL_PACE_SECONDS } from '../../../core/upkeep/index.ts';
@@ -42,8 +42,25 @@ const reviews = deriveSlowly(({ today: { household, events, nowMs }, ids }: Aske
 
 /** Going through the stash, a quarter of an hour at a time: what pays least for its room first, one key for each. */
 export function ThroughPage() {
+  return (
+    <Page title={t('The year')} tabs={<YearTabs />}>
+      <Suspense
+        fallback={
+          <p role="status" className="p-5 text-stone">
+            {t('Looking at all of it …')}
+          </p>
+        }
+      >
+        <Through />
+      </Suspense>
+    </Page>
+  );
+}
+
+function Through() {
   const household = useHousehold();
-  const events = useApp((state) => state.events);
+  // With the household that is shown, not before it.
+  const events = useDeferredValue(useApp((state) => state.events));
   const [nowMs] = useState(() => world.nowMs());
   const ids = useDeferredValue(useChoices((state) => state.reviewIds));
   const pace = useChoices((state) => state.reviewPace) ?? USUAL_PACE_SECONDS;
@@ -70,43 +87,41 @@ export function ThroughPage() {
     useChoices.setState({ reviewPace: Math.max(2, 0.9 * pace + 0.1 * seconds) });
   };
   return (
-    <Page title={t('The year')} tabs={<YearTabs />}>
-      <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
-        {ids === null ? (
-          <Begin things={all.length} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
-        ) : entry ? (
-          <OneThing
-            key={entry.lot.id}
-            entry={entry}
-            left={left.length}
-            onLater={() => {
-              setLater(new Set([...later, entry.lot.id]));
-              next();
-            }}
-            onDone={next}
-          />
-        ) : (
-          <ThroughEnd
-            ids={ids as readonly LotId[]}
-            waiting={later.size}
-            onOn={() => setLater(new Set())}
-            onEnd={() => useChoices.setState({ reviewIds: null })}
-          />
-        )}
-        {ids !== null && entry && (
-          <p className="mt-6 text-sm text-stone">
-            {t('You can stop after any thing: it goes on here another day.')}{' '}
-            <button
-              type="button"
-              className="min-h-9 text-woad underline underline-offset-4"
-              onClick={() => setLater(new Set([...later, ...left.map(({ lot }) => lot.id)]))}
-            >
-              {t('That is enough for today')}
-            </button>
-          </p>
-        )}
-      </div>
-    </Page>
+    <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
+      {ids === null ? (
+        <Begin things={all.length} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
+      ) : entry ? (
+        <OneThing
+          key={entry.lot.id}
+          entry={entry}
+          left={left.length}
+          onLater={() => {
+            setLater(new Set([...later, entry.lot.id]));
+            next();
+          }}
+          onDone={next}
+        />
+      ) : (
+        <ThroughEnd
+          ids={ids as readonly LotId[]}
+          waiting={later.size}
+          onOn={() => setLater(new Set())}
+          onEnd={() => useChoices.setState({ reviewIds: null })}
+        />
+      )}
+      {ids !== null && entry && (
+        <p className="mt-6 text-sm text-stone">
+          {t('You can stop after any thing: it goes on here another day.')}{' '}
+          <button
+            type="button"
+            className="min-h-9 text-woad underline underline-offset-4"
+            onClick={() => setLater(new Set([...later, ...left.map(({ lot }) => lot.id)]))}
+          >
+            {t('That is enough for today')}
+          </button>
+        </p>
+      )}
+    </div>
   );
 }
 
