@@ -29,7 +29,7 @@ function createLetters(file: PDFDocument, plain: PDFFont, load: LoadLetters | nu
   };
   return async (text) => {
     const letters = [...text].filter((letter) => !UNSEEN.test(letter));
-    if (letters.every((letter) => known.has(letter.codePointAt(0)!))) return [{ font: plain, text }];
+    if (letters.every((letter) => known.has(letter.codePointAt(0)!))) return [{ font: plain, text: letters.join('') }];
     if (!load)
       return [{ font: plain, text: letters.map((one) => (known.has(one.codePointAt(0)!) ? one : '?')).join('') }];
     return Promise.all(
