@@ -1,2 +1,3 @@
+export type { Glimpse } from './glimpse.ts';
 export type { KeptApart, KeptFile, Snapshot } from './database.ts';
-export { HouseholdStore, type Front, type Stored, type StoreFault, type StoreNews } from './store.ts';
+export { HouseholdStore, type Stored, type StoreFault, type StoreNews } from './store.ts';

@@ -63,12 +63,12 @@ describe('the household in the browser', () => {
   it('tells first what is out, the newest before all else, with what it is and where it belongs', async () => {
     count += 1;
     name = `test-${count}`;
-    expect(await open().loadFront()).toBeNull();
+    expect(await open().loadGlimpse()).toBeNull();
     const store = await begin();
     const step = takeOut();
     await store.append([step], 'g1');
-    const first = await store.loadFront();
-    const { household, isAllOut } = first!.front!;
+    const first = await store.loadGlimpse();
+    const { household, isAllOut } = first!.glimpse!;
     expect(isAllOut).toBe(true);
     const out = [...step.household.lots.values()].filter(({ state }) => state === 'out');
     expect(out.length).toBeGreaterThan(0);
@@ -92,12 +92,12 @@ describe('the household in the browser', () => {
       return { ...lot, id: `many-${n}` as LotId, state: 'out' as const, sinceMs: 1e12 + n };
     });
     await database.lots.bulkAdd(many);
-    const first = await store.loadFront();
-    expect(first!.front!.isAllOut).toBe(false);
-    expect(first!.front!.household.lots.has('many-99' as LotId)).toBe(true);
-    expect(first!.front!.household.lots.has('many-3' as LotId)).toBe(false);
+    const first = await store.loadGlimpse();
+    expect(first!.glimpse!.isAllOut).toBe(false);
+    expect(first!.glimpse!.household.lots.has('many-99' as LotId)).toBe(true);
+    expect(first!.glimpse!.household.lots.has('many-3' as LotId)).toBe(false);
     await database.lots.put({ ...many[99]!, count: -1 });
-    expect(await store.loadFront()).toEqual({ front: null });
+    expect(await store.loadGlimpse()).toEqual({ glimpse: null });
     database.close();
   });
 

@@ -48,14 +48,14 @@ const HouseholdPage = screen(() => import('./features/household/HouseholdPage.ts
 
 /** A household that is being set out opens on that. */
 function First() {
-  const isSetOut = useApp((state) => (state.household ?? state.front?.household)?.settings.setout === undefined);
+  const isSetOut = useApp((state) => (state.household ?? state.glimpse?.household)?.settings.setout === undefined);
   return <Navigate to={isSetOut ? '/bench' : '/setout'} replace />;
 }
 
 export function App() {
   const phase = useApp((state) => state.phase);
-  const hasFront = useApp((state) => state.front !== null);
-  if (phase === 'loading' && !hasFront) return <Opening />;
+  const hasGlimpse = useApp((state) => state.glimpse !== null);
+  if (phase === 'loading' && !hasGlimpse) return <Opening />;
   if (phase === 'damaged' || phase === 'newer')
     return (
       <Suspense>

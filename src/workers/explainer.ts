@@ -12,10 +12,10 @@ import {
   findLot,
   scoreWith,
 } from '../solver/explain/index.ts';
-import { computeBalance, listMoreRoom } from '../core/balance/index.ts';
+import { computeBalance, listMoreRoom, type Balance } from '../core/balance/index.ts';
 import { planBoxes } from '../core/packup/index.ts';
 import { findOverloads } from '../core/room/index.ts';
-import { createPlaceTree } from '../core/storage/index.ts';
+import { createPlaceTree, type PlaceTree } from '../core/storage/index.ts';
 import { createFacts, type Facts, type Offered } from '../solver/model/index.ts';
 import { describePresent, recount } from '../solver/score/index.ts';
 import { serveLine } from './desk.ts';
@@ -29,6 +29,14 @@ const HOMES = 6;
 
 const told = new Told();
 let known: { facts: Facts; offered: (Offered | null)[] } | null = null;
+/** What is known of the household without all that a plan would need. */
+let drawnUp: { tree: PlaceTree; balance: Balance | null } | null = null;
+
+const getTree = () => (drawnUp ??= { tree: createPlaceTree(told.household.places), balance: null }).tree;
+function getBalance(): Balance {
+  const tree = getTree();
+  return (drawnUp!.balance ??= computeBalance(told.household, tree));
+}
 
 function know() {
   const facts = createFacts(told.household);
@@ -39,28 +47,24 @@ function know() {
 /** Asked of what is recorded alone, without all that a plan would need. */
 function listAllStrained(): Questions['strained']['answer'] {
   const { household } = told;
-  const tree = createPlaceTree(household.places);
-  return { ...listStrained(household, tree), heavy: findOverloads(household, tree) };
+  return { ...listStrained(household, getTree()), heavy: findOverloads(household, getTree()) };
+}
+
+function tellAir(): Questions['air']['answer'] {
+  const { household } = told;
+  return {
+    fading: listFading(household, getTree()),
+    against: listAgainstClimate(household, getTree()),
+    carried: listCarried(household, getTree()),
+  };
 }
 
 function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer'] {
   if (name === 'strained') return listAllStrained();
-  if (name === 'ahead')
-    return lookAhead(told.household, createPlaceTree(told.household.places), about.years, about.placeId);
-  if (name === 'balance') return computeBalance(told.household, createPlaceTree(told.household.places));
-  if (name === 'air') {
-    const { household } = told;
-    const tree = createPlaceTree(household.places);
-    return {
-      fading: listFading(household, tree),
-      against: listAgainstClimate(household, tree),
-      carried: listCarried(household, tree),
-    };
-  }
-  if (name === 'moreRoom') {
-    const tree = createPlaceTree(told.household.places);
-    return listMoreRoom(told.household, tree, computeBalance(told.household, tree));
-  }
+  if (name === 'ahead') return lookAhead(told.household, getTree(), about.years, about.placeId);
+  if (name === 'balance') return getBalance();
+  if (name === 'moreRoom') return listMoreRoom(told.household, getTree(), getBalance());
+  if (name === 'air') return tellAir();
   if (name === 'boxes') return planBoxes(told.household, about.sizes, about.liftG);
   const { facts, offered } = (known ??= know());
   switch (name) {
@@ -105,4 +109,5 @@ function answer({ name, about }: ToExplainer): Questions[QuestionName]['answer']
 serveLine<ToExplainer, Questions[QuestionName]['answer'], News>(answer, (news) => {
   told.hear(news);
   known = null;
+  drawnUp = null;
 });

@@ -1,3 +1,4 @@
+import { breathe } from './breathe.ts';
 import {
   RECORD_TABLES,
   listChanged,
@@ -73,18 +74,6 @@ export function listWholeNews({ household, events }: Chronicle, size = SLICE): N
   }
   flush();
   return [...listNews(null, household, size), ...lines];
-}
-
-/** Gives other work its turn. A timer would wait longer, and for a whole second each in a window that is not looked at. */
-function breathe(): Promise<void> {
-  return new Promise((resolve) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = () => {
-      port1.close();
-      resolve();
-    };
-    port2.postMessage(null);
-  });
 }
 
 /** Passes news on one by one, so that other work gets its turn in between. */

@@ -74,6 +74,16 @@ describe('a round', () => {
               const other = turned.reduce((sum, a, k) => sum + way[a]![turned[(k + 1) % turned.length]!]!, 0);
               expect(other).toBeGreaterThanOrEqual(length - 1e-6);
             }
+          // Nor does it to move up to three on elsewhere, each tour measured whole.
+          for (let size = 1; size <= 3; size += 1)
+            for (let i = 1; i + size <= order.length; i += 1) {
+              const rest = [...order.slice(0, i), ...order.slice(i + size)];
+              for (let k = 0; k < rest.length; k += 1) {
+                const moved = [...rest.slice(0, k + 1), ...order.slice(i, i + size), ...rest.slice(k + 1)];
+                const other = moved.reduce((sum, a, n) => sum + way[a]![moved[(n + 1) % moved.length]!]!, 0);
+                expect(other).toBeGreaterThanOrEqual(length - 1e-6);
+              }
+            }
         },
       ),
       { numRuns: 15 },

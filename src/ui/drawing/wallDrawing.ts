@@ -2,17 +2,15 @@ import { useDeferredValue } from 'react';
 import { drawWallInSlices, type WallDrawing, type WallView } from '../../core/drawing/index.ts';
 import type { Household } from '../../core/records/index.ts';
 import type { BandsFor } from '../../core/storage/index.ts';
-import { perLanguage } from '../language/index.ts';
+import type { Slices } from '../../core/slices/index.ts';
 import { getTree, getWalls } from '../state/derived.ts';
-import { deriveSlowly, type Slow } from '../state/slowly.ts';
+import { deriveSlowly, slowlyBy } from '../state/slowly.ts';
 import { getWordsInside } from './wordsInside.ts';
 
-type Drawn = Slow<WallDrawing | null, Household>;
-
 /** Draws a wall of households: what an act did not touch is taken over as it was drawn last. */
-function createDrawn(wallId: string, view: WallView, bandsFor: BandsFor): Drawn {
+function createDrawn(wallId: string, view: WallView, bandsFor: BandsFor) {
   let before: WallDrawing | undefined;
-  return deriveSlowly(function* (household) {
+  return deriveSlowly(function* (household): Slices<WallDrawing | null> {
     const at = getWalls(household).find(({ id }) => id === wallId);
     if (!at) return null;
     const how = { view, bandsFor, wordInside: getWordsInside(household), before };
@@ -21,14 +19,9 @@ function createDrawn(wallId: string, view: WallView, bandsFor: BandsFor): Drawn 
   });
 }
 
-const drawnOf = perLanguage(() => new Map<string, Drawn>());
-
-function getDrawn(wallId: string, view: WallView, bandsFor: BandsFor): Drawn {
-  const key = `${wallId} ${view} ${bandsFor}`;
-  const drawn = drawnOf().get(key) ?? createDrawn(wallId, view, bandsFor);
-  drawnOf().set(key, drawn);
-  return drawn;
-}
+const drawnBy = slowlyBy<WallDrawing | null>();
+const getDrawn = (wallId: string, view: WallView, bandsFor: BandsFor) =>
+  drawnBy(`${wallId} ${view} ${bandsFor}`, () => createDrawn(wallId, view, bandsFor));
 
 /** A wall as things are on it, or will be, drawn once for as long as they are so; null where there is no such wall. */
 export const getWallDrawing = (

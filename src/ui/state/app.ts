@@ -9,7 +9,7 @@ export { world } from './world.ts';
 export const useApp = create<AppState>()((set) => ({
   phase: 'loading',
   household: null,
-  front: null,
+  glimpse: null,
   events: [],
   generation: '',
   apart: [],
@@ -43,7 +43,7 @@ export function useHousehold(): Household {
 }
 
 /**
- * Whether all of the household is there to be shown. Before that the first screen shows the front of it, and what is
+ * Whether all of the household is there to be shown. Before that the first screen shows a glimpse of it, and what is
  * done there is done as soon as the rest is in.
  */
 export const useIsWhole = (): boolean => useDeferredValue(useApp((state) => state.household)) !== null;

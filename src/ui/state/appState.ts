@@ -2,7 +2,7 @@ import type { ActFault } from '../../core/acts/index.ts';
 import type { Draft } from '../../core/daybook/index.ts';
 import type { RawHousehold } from '../../core/mending/index.ts';
 import type { DaybookEvent, Household, Item, ItemId, Kind, Lot, LotId, PlaceId } from '../../core/records/index.ts';
-import type { Front, KeptApart, StoreFault } from '../../storage/index.ts';
+import type { Glimpse, KeptApart, StoreFault } from '../../storage/index.ts';
 
 export type ActResult = { readonly ok: true; readonly value: Draft } | { readonly ok: false; readonly fault: ActFault };
 
@@ -42,7 +42,7 @@ export interface AppState {
   readonly phase: 'loading' | 'ready' | 'damaged' | 'newer';
   readonly household: Household | null;
   /** As much of the household as the first screen begins with; nothing is shown of it once all is there. */
-  readonly front: Front | null;
+  readonly glimpse: Glimpse | null;
   readonly events: readonly DaybookEvent[];
   readonly generation: string;
   /** What did not read and is set apart. */

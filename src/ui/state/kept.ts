@@ -28,9 +28,9 @@ export class Kept {
 
   /** What is kept, read in a worker where there is anything: it may be much. Till then what is out is shown. */
   private async read(): Promise<Result<Stored | null, StoreFault>> {
-    const first = await this.store.loadFront();
+    const first = await this.store.loadGlimpse();
     if (first === null || typeof Worker === 'undefined') return this.store.load();
-    if (!this.get().household) this.set({ front: first.front });
+    if (!this.get().household) this.set({ glimpse: first.glimpse });
     const { openStored } = await import('../../workers/opening.ts');
     return (await openStored()) ?? this.store.load();
   }

@@ -1,15 +1,11 @@
 import { use } from 'react';
 import { finish, type Slices } from '../../core/slices/index.ts';
 import type { Household } from '../../core/records/index.ts';
+import { breathe } from '../../workers/breathe.ts';
 import { perLanguage } from '../language/index.ts';
 
 /** So long a slice keeps the page from answering, ms. */
 const SLICE_MS = 8;
-
-/** Gives input, drawing and other work their turn. */
-function breathe(): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, 0));
-}
 
 /** Goes on with work for a slice; null where there is more to do. */
 function goOn<T>(work: Slices<T>): { value: T } | null {
@@ -68,5 +64,15 @@ export function deriveSlowly<T, Of extends object = Household>(work: (of: Of) =>
       coming.set(of, rest);
       return use(rest);
     },
+  };
+}
+
+/** One for each key, made when it is first asked for. */
+export function slowlyBy<T, Of extends object = Household>(): (key: string, make: () => Slow<T, Of>) => Slow<T, Of> {
+  const known = perLanguage(() => new Map<string, Slow<T, Of>>());
+  return (key, make) => {
+    const slow = known().get(key) ?? make();
+    known().set(key, slow);
+    return slow;
   };
 }

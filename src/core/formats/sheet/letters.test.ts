@@ -12,6 +12,7 @@ describe('letters on paper', () => {
     expect(show('Łódź')).toEqual(['latin-ext:Ł', 'latin:ód', 'latin-ext:ź']);
     expect(show('Лён 3.4 m')).toEqual(['cyrillic:Лён', 'latin: 3.4 m']);
     expect(show('αβ裁縫')).toEqual(['greek:αβ', 'latin:??']);
+    expect(show('Lo\u0301dz\u0301')).toEqual(['latin:Lód', 'latin-ext:ź']);
     expect(show('a😀b')).toEqual(['latin:a?b']);
   });
 

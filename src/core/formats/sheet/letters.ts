@@ -39,7 +39,8 @@ function findScript(letter: string): Script | null {
  * has is a question mark.
  */
 export function layRuns(line: string): Run[] {
-  const text = [...line].map((letter) => (letter.length === 1 ? letter : '?')).join('');
+  // An accent is one with its letter, where there is such a letter.
+  const text = [...line.normalize('NFC')].map((letter) => (letter.length === 1 ? letter : '?')).join('');
   const embedding = bidi.getEmbeddingLevels(text, 'auto');
   const mirrored = bidi.getMirroredCharactersMap(text, embedding.levels);
   const runs: { script: Script; letters: string[]; isTurned: boolean }[] = [];

@@ -29,9 +29,8 @@ function createLetters(file: PDFDocument, plain: PDFFont, load: LoadLetters | nu
   };
   return async (text) => {
     const letters = [...text].filter((letter) => !UNSEEN.test(letter));
-    if (letters.every((letter) => known.has(letter.codePointAt(0)!))) return [{ font: plain, text: letters.join('') }];
-    if (!load)
-      return [{ font: plain, text: letters.map((one) => (known.has(one.codePointAt(0)!) ? one : '?')).join('') }];
+    const asKnown = letters.map((letter) => (known.has(letter.codePointAt(0)!) ? letter : '?')).join('');
+    if (!load || asKnown === letters.join('')) return [{ font: plain, text: asKnown }];
     return Promise.all(
       layRuns(text).map(async ({ script, text: part }) => {
         const font = fonts.get(script) ?? embed(script, load);

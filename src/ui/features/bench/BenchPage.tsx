@@ -59,10 +59,10 @@ function Homeless({ things }: { things: readonly OnBench[] }) {
 /** The first screen: what is out and where it goes, what needs a home, what is over full, what comes next. */
 export function BenchPage() {
   const isWhole = useIsWhole();
-  const front = useApp((state) => state.front);
+  const glimpse = useApp((state) => state.glimpse);
   return (
-    <PreviewContext value={isWhole || !front ? null : front.household}>
-      <OnBenchNow isWhole={isWhole} isAllOut={isWhole || front?.isAllOut === true} />
+    <PreviewContext value={isWhole || !glimpse ? null : glimpse.household}>
+      <OnBenchNow isWhole={isWhole} isAllOut={isWhole || glimpse?.isAllOut === true} />
     </PreviewContext>
   );
 }

@@ -17,7 +17,7 @@ import {
 import { formatPlaceName, getRoomSpec, type PlaceTree } from '../../../core/storage/index.ts';
 import { finish, mapInSlices, type Slices } from '../../../core/slices/index.ts';
 import { getTree } from '../../state/derived.ts';
-import { deriveSlowly, type Slow } from '../../state/slowly.ts';
+import { deriveSlowly, slowlyBy } from '../../state/slowly.ts';
 import { wordClass } from '../../text/index.ts';
 import { getLanguage, perLanguage } from '../../language/index.ts';
 
@@ -233,9 +233,9 @@ export function relistRows(
   return rows.map((row) => (isOther(row) ? toRow(row.item, household.lots.get(row.lot.id)!) : row));
 }
 
-function createRowsOf(kind: Kind, nowMs: number): Slow<readonly StashRow[], Household> {
+function createRowsOf(kind: Kind, nowMs: number) {
   let last: { readonly household: Household; readonly rows: readonly StashRow[] } | null = null;
-  return deriveSlowly(function* (household) {
+  return deriveSlowly(function* (household): Slices<readonly StashRow[]> {
     const tree = getTree(household);
     const again = last && relistRows(last.rows, last.household, household, tree, nowMs);
     const rows = again ?? (yield* listRowsInSlices(household, tree, kind, nowMs));
@@ -244,16 +244,11 @@ function createRowsOf(kind: Kind, nowMs: number): Slow<readonly StashRow[], Hous
   });
 }
 
-/** By kind and day. */
-const rowsOf = perLanguage(() => new Map<string, Slow<readonly StashRow[], Household>>());
+const rowsBy = slowlyBy<readonly StashRow[]>();
 
 /** The rows of a household as it is on that day; those that an act did not touch are kept. */
-export function useRows(household: Household, kind: Kind, nowMs: number): readonly StashRow[] {
-  const key = `${kind} ${Math.floor(nowMs / DAY_MS)}`;
-  const mine = rowsOf().get(key) ?? createRowsOf(kind, nowMs);
-  rowsOf().set(key, mine);
-  return mine.use(household);
-}
+export const useRows = (household: Household, kind: Kind, nowMs: number): readonly StashRow[] =>
+  rowsBy(`${kind} ${Math.floor(nowMs / DAY_MS)}`, () => createRowsOf(kind, nowMs)).use(household);
 
 /** What is left of the rows, and for each facet how many rows each of its values would leave. */
 export interface Narrowed {
