@@ -9,7 +9,7 @@ import { Figure, Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { useAnswer } from '../../state/useAnswer.ts';
+import { useAnswer, type Answer } from '../../state/useAnswer.ts';
 import { wordKindPlural } from '../../text/index.ts';
 import { SORT_WORDS, wordMoreRoom } from '../../text/setout.ts';
 import { useFinish } from '../setout/useFinish.ts';
@@ -42,7 +42,7 @@ export function BalancePage() {
   const ways = useAnswer(household, 'moreRoom', null);
   const [room] = getTree(household).rooms;
   const tabs = room && <RoomTabs roomId={room.id} here="balance" />;
-  if (answer) return <Balanced balance={answer} ways={ways.answer ?? []} tabs={tabs} />;
+  if (answer) return <Balanced balance={answer} ways={ways} tabs={tabs} />;
   return (
     <Page title={t('Balance')} tabs={tabs}>
       {again ? <Unanswered again={again} /> : <p className="p-5 text-stone">{t('Counting it all …')}</p>}
@@ -52,8 +52,7 @@ export function BalancePage() {
 
 interface BalancedProps {
   readonly balance: Balance;
-  /** None until they are counted. */
-  readonly ways: readonly MoreRoom[];
+  readonly ways: Answer<readonly MoreRoom[]>;
   readonly tabs: ReactNode;
 }
 
@@ -120,11 +119,12 @@ function Balanced({ balance, ways, tabs }: BalancedProps) {
         {sorts.map((one) => (
           <SortSection key={one.sort} of={one} units={units} />
         ))}
-        {ways.length > 0 && (
+        <Unanswered again={ways.again} />
+        {ways.answer !== null && ways.answer.length > 0 && (
           <section aria-label={t('What would make room')} className="mt-6 max-w-3xl">
             <h3 className="font-display text-lg font-semibold">{t('What would make room')}</h3>
             <ul>
-              {ways.map((way, i) => (
+              {ways.answer.map((way, i) => (
                 <li
                   key={i}
                   className="dotted-row py-1.5"
