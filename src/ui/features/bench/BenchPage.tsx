@@ -113,7 +113,7 @@ function OnBenchNow({ isWhole, isAllOut }: { isWhole: boolean; isAllOut: boolean
         <Welcome />
       </Suspense>
       <div className="min-h-0 flex-1 space-y-7 px-4 py-4 md:overflow-y-auto md:px-5">
-        <section aria-label={t('On the bench')}>
+        <section aria-label={t('On the bench')} aria-busy={!isWhole}>
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
             <h2 className="font-display text-xl font-semibold">
               {isEmpty
