@@ -40,6 +40,9 @@ function useTicketInView() {
   return frame;
 }
 
+/** As wide as `fades-out` in the theme. */
+const FADE_PX = 28;
+
 /** On a phone not all tabs are in sight: the one that is shown is. */
 function useTabInView() {
   const frame = useRef<HTMLDivElement>(null);
@@ -51,7 +54,8 @@ function useTabInView() {
     shown.current = pathname;
     afterDrawn(() => {
       const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
-      if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth - frame.current!.clientWidth;
+      // Not under what fades out at the right.
+      if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth + FADE_PX - frame.current!.clientWidth;
     });
   }, [pathname]);
   return frame;

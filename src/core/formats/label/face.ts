@@ -1,7 +1,7 @@
 import { encodeQR } from 'qr';
 import { formatCode } from '../../labels/index.ts';
 import type { Mark } from '../sheet/index.ts';
-import { fitText, LEADING, measureText, shorten, wrap } from './text.ts';
+import { fitText, LEADING, measureText, shorten, wrap } from '../sheet/text.ts';
 
 export const LABEL_SHAPES = ['bin', 'shelf', 'bolt', 'spool', 'kit', 'hook', 'tag'] as const;
 export type LabelShape = (typeof LABEL_SHAPES)[number];

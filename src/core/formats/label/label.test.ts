@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import type { Mark } from '../sheet/index.ts';
 import { drawLabel, getCell, LABEL_SHAPES, layLabels, STOCKS, type LabelFace } from './index.ts';
-import { fitText, LEADING, measureText } from './text.ts';
+import { fitText, LEADING, measureText } from '../sheet/text.ts';
 
 const face: LabelFace = {
   shape: 'bin',

@@ -3,8 +3,18 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
 import { layRuns, type Script } from './letters.ts';
 import { toPdf } from './pdf.ts';
+import { toSvg } from './sheet.ts';
+import { findLength, measureText } from './text.ts';
 
 const show = (text: string) => layRuns(text).map(({ script, text: part }) => `${script}:${part}`);
+
+const pt = (mm: number) => (mm * 72) / 25.4;
+
+const load = async (script: Script) => {
+  const family = { hebrew: 'noto-sans-hebrew', arabic: 'cairo' }[script as string] ?? 'noto-sans';
+  const path = `node_modules/@fontsource/${family}/files/${family}-${script}-400-normal.woff`;
+  return new Uint8Array(readFileSync(path));
+};
 
 describe('letters on paper', () => {
   it('stand in runs of one script each, in the order that they are written', () => {
@@ -26,11 +36,6 @@ describe('letters on paper', () => {
   });
 
   it('are in the file, and read from it as they were written, by a reader that others wrote', async () => {
-    const load = async (script: Script) => {
-      const family = { hebrew: 'noto-sans-hebrew', arabic: 'cairo' }[script as string] ?? 'noto-sans';
-      const path = `node_modules/@fontsource/${family}/files/${family}-${script}-400-normal.woff`;
-      return new Uint8Array(readFileSync(path));
-    };
     const names = ['Zażółć gęślą', 'Лён синий', 'Λινό', 'Vải lụa', 'שמלה', 'أزرق', 'Plain', '\u202eover\u202c'];
     const marks = names.map(
       (text, i) => ({ type: 'text', x: 20, y: 20 + 10 * i, text, sizeMm: 5, anchor: 'start' }) as const,
@@ -42,6 +47,28 @@ describe('letters on paper', () => {
     const said = items.map((item) => ('str' in item ? item.str : '')).join('');
     for (const name of names)
       expect(said.replaceAll(/[\s\p{Cc}]+/gu, '')).toContain(name.replaceAll(/[ \u202c\u202e]/gu, ''));
+    await file.destroy();
+  });
+
+  it('take the width that was counted with, though those that a machine has are wider', async () => {
+    // "Mm" is 833 + 833 thousandths of its size, by the widths that the fonts tell.
+    expect(findLength('Mm', 10)).toBeCloseTo(16.66);
+    expect(findLength('Żółw', 10)).toBeNull();
+    const marks = ['Brick diamond drill', 'Лён синий', 'Żmm'].map(
+      (text, i) => ({ type: 'text', x: 20, y: 20 + 10 * i, text, sizeMm: 5, anchor: 'start' }) as const,
+    );
+    const sheet = { name: 'x', widthMm: 100, heightMm: 100, marks };
+    const drawn = toSvg(sheet);
+    expect(drawn).toContain(`textLength="${Math.round(measureText('Brick diamond drill', 5) * 100) / 100}"`);
+    expect(drawn.match(/textLength/g)).toHaveLength(1);
+    const file = await getDocument({ data: await toPdf([sheet], 'Names', load), verbosity: 0 }).promise;
+    const { items } = await (await file.getPage(1)).getTextContent();
+    for (const [line, { text, sizeMm }] of marks.entries()) {
+      const pieces = items.filter((item) => 'str' in item && Math.abs(item.transform[5] - pt(80 - 10 * line)) < 1);
+      const widePt = pieces.reduce((sum, item) => sum + ('width' in item ? item.width : 0), 0);
+      expect(widePt).toBeGreaterThan(0);
+      expect(widePt).toBeLessThanOrEqual(pt(measureText(text, sizeMm)) + 0.1);
+    }
     await file.destroy();
   });
 });

@@ -1,6 +1,7 @@
 import { degrees, PDFDocument, rgb, StandardFonts, type PDFFont } from 'pdf-lib';
 import { layRuns, UNSEEN, type Script } from './letters.ts';
 import type { Mark, Sheet } from './sheet.ts';
+import { measureText } from './text.ts';
 
 const PT_PER_MM = 72 / 25.4;
 
@@ -72,9 +73,13 @@ export async function toPdf(
         drawPath(page, mark);
         continue;
       }
-      const size = mark.sizeMm * PT_PER_MM;
       const pieces = await findLetters(mark.text);
-      const widths = pieces.map(({ font, text }) => font.widthOfTextAtSize(text, size));
+      const measure = (size: number) => pieces.map(({ font, text }) => font.widthOfTextAtSize(text, size));
+      const usual = mark.sizeMm * PT_PER_MM;
+      // Letters that come along may be wider than those that it was laid out for.
+      const wide = measure(usual).reduce((sum, width) => sum + width, 0);
+      const size = usual * Math.min(1, (measureText(mark.text, mark.sizeMm) * PT_PER_MM) / (wide || 1));
+      const widths = measure(size);
       const share = { start: 0, middle: 0.5, end: 1 }[mark.anchor];
       const turn = ((mark.turnDeg ?? 0) * Math.PI) / 180;
       let along = -share * widths.reduce((sum, width) => sum + width, 0);

@@ -1,3 +1,5 @@
+import { findLength, FONTS } from './text.ts';
+
 /** What is drawn on a sheet of paper, mm from its upper left corner. */
 export type Mark =
   | {
@@ -76,7 +78,9 @@ export function toSvg(sheet: Sheet): string {
   const body = sheet.marks.map((mark) => {
     if (mark.type === 'text') {
       const turn = mark.turnDeg ? ` transform="rotate(${round(mark.turnDeg)} ${round(mark.x)} ${round(mark.y)})"` : '';
-      return `<text x="${round(mark.x)}" y="${round(mark.y)}" font-size="${round(mark.sizeMm)}" text-anchor="${mark.anchor}"${turn}>${escape(mark.text)}</text>`;
+      const length = findLength(mark.text, mark.sizeMm);
+      const wide = length === null ? '' : ` textLength="${round(length)}" lengthAdjust="spacingAndGlyphs"`;
+      return `<text x="${round(mark.x)}" y="${round(mark.y)}" font-size="${round(mark.sizeMm)}" text-anchor="${mark.anchor}"${wide}${turn}>${escape(mark.text)}</text>`;
     }
     const d = `M${mark.points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}${mark.isClosed ? 'Z' : ''}`;
     const dash = mark.dashMm ? ` stroke-dasharray="${round(mark.dashMm)}"` : '';
@@ -84,7 +88,7 @@ export function toSvg(sheet: Sheet): string {
   });
   const [w, h] = [round(sheet.widthMm), round(sheet.heightMm)];
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="sans-serif" fill="#22303c">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="${FONTS}" fill="#22303c">`,
     `<title>${escape(sheet.name)}</title>`,
     ...body,
     '</svg>',

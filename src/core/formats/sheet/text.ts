@@ -21,6 +21,17 @@ export function measureText(text: string, sizeMm: number): number {
   return (sum / 1000) * sizeMm;
 }
 
+/** Letters whose widths are known, or nearly. */
+const WESTERN = /^[\u0020-\u00ff–—…‘’“”•€™]+$/u;
+
+/** How a text is written so that it is as wide as it was laid out for, whatever letters a machine has. */
+export const FONTS = "Helvetica, Arial, 'Liberation Sans', sans-serif";
+
+/** How wide a line of text is to be drawn, mm; null where it is as wide as its letters are. */
+export function findLength(text: string, sizeMm: number): number | null {
+  return WESTERN.test(text) ? measureText(text, sizeMm) : null;
+}
+
 /** As much of a text as goes into a width, with an ellipsis where something had to go. */
 export function shorten(text: string, widthMm: number, sizeMm: number): string {
   if (measureText(text, sizeMm) <= widthMm) return text;

@@ -1,4 +1,4 @@
-import type { Mark, Sheet } from '../../../core/formats/sheet/index.ts';
+import { findLength, FONTS, type Mark, type Sheet } from '../../../core/formats/sheet/index.ts';
 
 function MarkView({ mark }: { mark: Mark }) {
   if (mark.type === 'text')
@@ -7,7 +7,10 @@ function MarkView({ mark }: { mark: Mark }) {
         x={mark.x}
         y={mark.y}
         fontSize={mark.sizeMm}
+        fontFamily={FONTS}
         textAnchor={mark.anchor}
+        textLength={findLength(mark.text, mark.sizeMm) ?? undefined}
+        lengthAdjust="spacingAndGlyphs"
         transform={mark.turnDeg ? `rotate(${mark.turnDeg} ${mark.x} ${mark.y})` : undefined}
         fill="#22303c"
       >

@@ -1,10 +1,11 @@
 import { Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
-import { listReviewInSlices, takeSitting, USUAL_PACE_SECONDS } from '../../../core/upkeep/index.ts';
+import { listReviewInSlices, takeSitting, USUAL_PACE_SECONDS, type ReviewEntry } from '../../../core/upkeep/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
+import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
@@ -13,6 +14,7 @@ import { getToday, type Today } from '../../state/today.ts';
 import { OneThing } from './OneThing.tsx';
 import { ThroughEnd } from './ThroughEnd.tsx';
 import { YearTabs } from './YearTabs.tsx';
+import { wordReviewReason } from '../../text/year.ts';
 import { t } from '../../language/index.ts';
 
 const MINUTES = 15;
@@ -89,7 +91,7 @@ function Through() {
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-4 py-4 md:px-8">
       {ids === null ? (
-        <Begin things={all.length} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
+        <Begin all={all} sitting={takeSitting(all, MINUTES, pace).length} onBegin={begin} />
       ) : entry ? (
         <OneThing
           key={entry.lot.id}
@@ -125,7 +127,18 @@ function Through() {
   );
 }
 
-function Begin({ things, sitting, onBegin }: { things: number; sitting: number; onBegin: () => void }) {
+/** So many are named before one begins. */
+const NAMED = 24;
+
+interface BeginProps {
+  readonly all: readonly ReviewEntry[];
+  readonly sitting: number;
+  readonly onBegin: () => void;
+}
+
+function Begin({ all, sitting, onBegin }: BeginProps) {
+  const household = useHousehold();
+  const things = all.length;
   if (things === 0)
     return (
       <>
@@ -163,6 +176,22 @@ function Begin({ things, sitting, onBegin }: { things: number; sitting: number; 
       <Button look="strong" className="mt-3" data-key="d" onClick={onBegin}>
         {t('Begin')} <kbd className="pl-1 font-normal">D</kbd>
       </Button>
+      <section aria-label={t('What comes first')} className="mt-6">
+        <h2 className="font-display text-lg font-semibold">{t('What comes first')}</h2>
+        <ol className="gap-x-10 lg:columns-2">
+          {all.slice(0, Math.min(NAMED, sitting)).map(({ lot, item, reasons }) => (
+            <li key={lot.id} className="dotted-row flex min-h-9 break-inside-avoid items-center gap-3 py-1">
+              <Swatch item={item} className="size-6 shrink-0" />
+              <span data-name className="min-w-0 flex-1">
+                <span className="font-semibold">{item.name}</span>{' '}
+                <span className="text-sm text-stone">
+                  {reasons.map((one) => wordReviewReason(one, household)).join('; ')}
+                </span>
+              </span>
+            </li>
+          ))}
+        </ol>
+      </section>
     </>
   );
 }
