@@ -135,16 +135,18 @@ test('the forecast names what bursts first; its advice is followed, and it chang
     await page.waitForTimeout(600);
     if ((await rule.count()) > 0) break;
   }
+  const name = (await rule.first().textContent())!;
   const told = aside.getByRole('paragraph').first();
   const before = await told.textContent();
   expect(await listUnexplained(page)).toEqual([]);
   await expectAccessible(page);
   await aside.getByText('As a table').click();
   await expect(aside.getByRole('table').getByRole('row')).toHaveCount(13);
-  await rule.click();
+  await rule.first().click();
   await expect(page.getByText(/^One in, one out for .+: plans and this page reckon with it/)).toBeVisible();
   await expect(told).not.toHaveText(before!);
-  await expect(rule).toHaveCount(0);
+  // Another group may be in need of one, now or on another day.
+  await expect(aside.getByRole('button', { name, exact: true })).toHaveCount(0);
   // A goal for all the cloth.
   const cloth = page.getByRole('region', { name: 'All the cloth' });
   await cloth.getByRole('button', { name: 'Set a goal' }).click();

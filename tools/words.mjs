@@ -23,9 +23,10 @@ function gatherMessages() {
     const source = ts.createSourceFile(file, readFileSync(join(UI, file), 'utf8'), ts.ScriptTarget.Latest, true);
     const look = (node) => {
       if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.expression.text === 't') {
-        const [message] = node.arguments;
-        if (message && ts.isStringLiteralLike(message))
-          found.set(message.text, [...(found.get(message.text) ?? []), file]);
+        const [said] = node.arguments;
+        const messages = said && ts.isConditionalExpression(said) ? [said.whenTrue, said.whenFalse] : [said];
+        if (messages.every((one) => one && ts.isStringLiteralLike(one)))
+          for (const { text } of messages) found.set(text, [...(found.get(text) ?? []), file]);
         else if (file !== join('language', 'index.ts')) throw new Error(`${file}: a message has to stand in its t( )`);
       }
       ts.forEachChild(node, look);
@@ -68,9 +69,9 @@ function listBare(source) {
   return bare;
 }
 
-/** The names of a message's values, and of those that are counted. */
+/** The names of a message's values, and of those that are counted; `{is}` of `one {is} other {are}` is a word. */
 function listValues(message) {
-  const values = [...message.matchAll(/\{(\w+)(?:(, plural)|\})/g)].map(
+  const values = [...message.matchAll(/(?<!\b(?:one|other) )\{(\w+)(?:(, plural)|\})/g)].map(
     ([, name, counted]) => `${name}${counted ?? ''}`,
   );
   return [...new Set(values)].toSorted((a, b) => a.localeCompare(b));

@@ -25,10 +25,10 @@ const show = (value: unknown) => {
 };
 
 function wordProposal({ is, nearest }: Proposal): string {
-  if (nearest === undefined) return t('“{show}” would be left out.', { show: show(is) });
+  if (nearest === undefined) return t('“{text}” would be left out.', { text: show(is) });
   if (typeof nearest === 'string' && typeof is === 'string' && is.startsWith(nearest))
-    return t('Its first {nearest} letters would be kept: “{show}”', { nearest: nearest.length, show: show(nearest) });
-  return t('“{show}” would become “{show2}”.', { show: show(is), show2: show(nearest) });
+    return t('Its first {letters} letters would be kept: “{text}”', { letters: nearest.length, text: show(nearest) });
+  return t('“{text}” would become “{other}”.', { text: show(is), other: show(nearest) });
 }
 
 function nameOf(apart: KeptApart, nameOfItem: (id: string) => string | undefined): string {

@@ -197,8 +197,8 @@ function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
               onDone();
             }}
           >
-            {t('Open it without {part}', {
-              part: rest.apart.length === 1 ? t('that one') : t('these {apart}', { apart: rest.apart.length }),
+            {t('{apart, plural, one {Open it without that one} other {Open it without these #}}', {
+              apart: rest.apart.length,
             })}
           </Button>
         </div>

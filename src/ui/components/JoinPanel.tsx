@@ -66,11 +66,10 @@ export function JoinPanel({ plan, onDone }: { plan: MergePlan; onDone: () => voi
   return (
     <section aria-label={t('Join the two daybooks')} className="mt-3 space-y-2">
       <p {...explained(t('Lines of the two daybooks, compared by what they are, not by when they were written.'))}>
-        {t('The same household, continued elsewhere:')}{' '}
-        <strong>{t('{n, plural, one {# line} other {# lines}}', { n: theirsNew.length })}</strong>{' '}
-        {t('of its daybook {part} new here, and', { part: theirsNew.length === 1 ? t('is') : t('are') })}{' '}
-        <strong>{t('{n, plural, one {# line} other {# lines}}', { n: mineNew.length })}</strong>{' '}
-        {t('of this one {part} not in the file.', { part: mineNew.length === 1 ? t('is') : t('are') })}
+        {t(
+          'The same household, continued elsewhere: {theirs, plural, one {# line of its daybook is} other {# lines of its daybook are}} new here, and {mine, plural, one {# line of this one is} other {# lines of this one are}} not in the file.',
+          { theirs: theirsNew.length, mine: mineNew.length },
+        )}
       </p>
       {conflicts.length > 0 && (
         <>

@@ -119,11 +119,11 @@ export function OutlineEditor(props: OutlineEditorProps) {
                 <Corner
                   key={n}
                   at={toScreen(point)}
-                  label={t('Corner {n} of {outline}: {size} across, {size2} along', {
+                  label={t('Corner {n} of {outline}: {across} across, {along} along', {
                     n: n + 1,
                     outline: outline.length,
-                    size: formatSize(point.xMm, units),
-                    size2: formatSize(point.yMm, units),
+                    across: formatSize(point.xMm, units),
+                    along: formatSize(point.yMm, units),
                   })}
                   isChosen={n === chosen}
                   onChoose={() => setChosen(n)}

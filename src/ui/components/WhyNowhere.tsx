@@ -20,14 +20,12 @@ export function WhyNowhere({ lotId }: { lotId: LotId }) {
   if (!told) return <p className="mt-1 text-stone">{t('Finding out why…')}</p>;
   return (
     <p className="mt-1" {...explained(t('The place that comes nearest to taking it, and what is missing there.'))}>
-      {t('No place takes it as things are. {unplaced} {part}', {
-        unplaced: wordUnplaced(told.reason, tree, units),
-        part: told.cure
-          ? t('What would help most easily: {cure}, in the ticket of that place.', {
-              cure: wordCure(told.cure, tree, units),
-            })
-          : t('Make room by hand, or let Fit find a plan.'),
-      })}
+      {t('No place takes it as things are.')} {wordUnplaced(told.reason, tree, units)}{' '}
+      {told.cure
+        ? t('What would help most easily: {cure}, in the ticket of that place.', {
+            cure: wordCure(told.cure, tree, units),
+          })
+        : t('Make room by hand, or let Fit find a plan.')}
     </p>
   );
 }

@@ -38,7 +38,7 @@ function LettersLeft({ left }: { left: number }) {
       className="mt-0.5 text-sm text-stone"
       {...explained(t('What this field takes at most, less the letters that stand in it.'))}
     >
-      {t('{part} left', { part: left === 1 ? t('1 letter') : t('{left} letters', { left }) })}
+      {t('{left, plural, one {# letter} other {# letters}} left', { left })}
     </p>
   );
 }

@@ -41,9 +41,9 @@ export function RoundPlan({ stops }: { stops: readonly PlaceId[] }) {
       {scale > 0 && (
         <svg
           role="img"
-          aria-label={t('The way round in {room}, {part}', {
+          aria-label={t('The way round in {room}, {stops, plural, one {one stop} other {# stops}}', {
             room: room.name,
-            part: here.length === 1 ? t('one stop') : t('{here} stops', { here: here.length }),
+            stops: here.length,
           })}
           width={wide * scale + 2 * PAD_PX}
           height={deep * scale + 2 * PAD_PX}

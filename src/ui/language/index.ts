@@ -57,10 +57,16 @@ function isolate(values: Values): Values {
 }
 
 /**
+ * What may stand in a message: figures and words that were said already. A word of the records, such as `'left'`, is
+ * English wherever it stands, and no value.
+ */
+type Said<T> = T extends string ? (string extends T ? T : never) : T;
+
+/**
  * What is said, in the language that was chosen: `t('{n, plural, one {# thing} other {# things}} left', { n })`. The
  * message is its own key, in ICU's notation; `npm run words` gathers all of them into the catalogues.
  */
-export function t(message: string, values?: Values): string {
+export function t<V extends Values>(message: string, values?: V & { readonly [K in keyof V]: Said<V[K]> }): string {
   return spoken.say(message, values && isolate(values));
 }
 

@@ -76,7 +76,7 @@ async function write(): Promise<void> {
     useKeptFile.setState({ state: 'failed', note: done });
     useApp.getState().tell({
       tone: 'fault',
-      text: t('{handle} could not be kept up to date: {done}', { handle: handle.name, done }),
+      text: t('{file} could not be kept up to date: {reason}', { file: handle.name, reason: done }),
       canUndo: false,
     });
     return;

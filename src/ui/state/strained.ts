@@ -20,10 +20,10 @@ export function tellStrained(placeIds: readonly PlaceId[], done: string): void {
     const name = formatPlaceName(tree, id);
     if (state.isOverFull) return t('Now {name} is over full: what is in it does not lie in it.', { name });
     if (!state.isTooHeavy) return [];
-    return t('Now {name} is too heavy: {mass} where it carries {mass2}.', {
+    return t('Now {name} is too heavy: {mass} where it carries {most}.', {
       name,
       mass: formatMass(state.massG, units),
-      mass2: formatMass(state.loadG, units),
+      most: formatMass(state.loadG, units),
     });
   });
   if (said.length > 0) tell({ tone: 'fault', text: `${done} ${said.join(' ')}`, canUndo: true });

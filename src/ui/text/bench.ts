@@ -10,12 +10,9 @@ const DAYS_A_MONTH = 30.44;
 export function wordSince(sinceMs: number, nowMs: number): string {
   if (nowMs - sinceMs < DAY_MS && new Date(sinceMs).getDate() === new Date(nowMs).getDate()) return t('since today');
   const days = Math.round((nowMs - sinceMs) / DAY_MS);
-  return t('for {part}', {
-    part:
-      days < 60
-        ? t('{n, plural, one {# day} other {# days}}', { n: days })
-        : t('{n, plural, one {# month} other {# months}}', { n: Math.round(days / DAYS_A_MONTH) }),
-  });
+  return days < 60
+    ? t('for {days, plural, one {# day} other {# days}}', { days })
+    : t('for {months, plural, one {# month} other {# months}}', { months: Math.round(days / DAYS_A_MONTH) });
 }
 
 /** What a place would be like with the thing in it: its kin there, who else, how full. */
@@ -23,14 +20,13 @@ export function wordCompany({ kin, others, fill }: HomeOffer): string {
   const company = [
     kin > 0 ? t('with {kin, plural, one {# other} other {# others}} of its group', { kin }) : '',
     others > 0
-      ? t('{part} {others, plural, one {# other group} other {# other groups}}', {
-          part: kin > 0 ? t('and') : t('beside'),
-          others,
-        })
+      ? kin > 0
+        ? t('and {others, plural, one {# other group} other {# other groups}}', { others })
+        : t('beside {others, plural, one {# other group} other {# other groups}}', { others })
       : '',
   ].filter(Boolean);
-  return t('{part}; then {fill} % full', {
-    part: company.length > 0 ? company.join(' ') : t('on its own'),
+  return t('{company}; then {fill} % full', {
+    company: company.length > 0 ? company.join(' ') : t('on its own'),
     fill: Math.round(100 * fill),
   });
 }

@@ -55,18 +55,18 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
   if (amount !== undefined) {
     const words = formatAmount(amount, amountUnit, units);
     if (type === 'cut')
-      return t('Cut {words} from {subject}{part}', {
-        words,
+      return t(event.forWhat ? 'Cut {amount} from {subject} for {forWhat}' : 'Cut {amount} from {subject}', {
+        amount: words,
         subject,
-        part: event.forWhat ? t(' for {forWhat}', { forWhat: event.forWhat }) : '',
+        forWhat: event.forWhat,
       });
     if (type === 'counted') return t('Counted {words} of {subject}', { words, subject });
     if (type === 'measured') return t('Measured {words} of {subject}', { words, subject });
     if (type === 'reserved')
-      return t('Promised {words} of {subject}{part}', {
-        words,
+      return t(event.forWhat ? 'Promised {amount} of {subject} to {forWhat}' : 'Promised {amount} of {subject}', {
+        amount: words,
         subject,
-        part: event.forWhat ? t(' to {forWhat}', { forWhat: event.forWhat }) : '',
+        forWhat: event.forWhat,
       });
   }
   if (type === 'merged' || type === 'imported') return `${TYPE()[type]}: ${subject}`;

@@ -90,5 +90,8 @@ export function wordGateFaults(faults: readonly GateFault[], household: Househol
 export function wordConflicts(conflicts: readonly EditConflict[]): string {
   const fields = [...new Set(conflicts.map(({ field }) => FIELDS()[field.split('.').at(-1)!] ?? `“${field}”`))];
   const named = fields.slice(0, 3).join(', ');
-  return t('{named}{part} changed meanwhile, elsewhere.', { named, part: fields.length > 3 ? t(' and more') : '' });
+  return t(
+    fields.length > 3 ? '{fields} and more changed meanwhile, elsewhere.' : '{fields} changed meanwhile, elsewhere.',
+    { fields: named },
+  );
 }

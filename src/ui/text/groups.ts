@@ -63,9 +63,9 @@ export function formatBound(measure: Measure, value: number, units: UnitSystem):
     case 'grammageGsm':
       return units === 'metric' ? `${round} g/m²` : t('{value} oz/yd²', { value: formatFixed(value / 33.906, 1) });
     case 'tex':
-      return t('tex {round}', { round });
+      return t('tex {tex}', { tex: round });
     case 'usesPerMonth':
-      return t('{round} times a month', { round });
+      return t('{times} times a month', { times: round });
     case 'numbers':
       return String(Math.round(value));
   }
@@ -83,7 +83,7 @@ export function wordClass(measure: Measure, index: number, bounds: Bounds, units
   if (from === undefined) return t('under {format}', { format: format(to!) });
   return to === undefined
     ? t('{format} and more', { format: format(from) })
-    : t('{format} to {format2}', { format: format(from), format2: format(to) });
+    : t('{from} to {to}', { from: format(from), to: format(to) });
 }
 
 /** `light blue`: a place on the colour wheel by its key. */
@@ -99,14 +99,14 @@ function wordPart({ by, index, of, from, to }: GroupPart, units: UnitSystem): st
     case 'number':
       return `${from}–${to}`;
     case 'length':
-      return t('{clothLength} to {clothLength2}', {
-        clothLength: formatClothLength(from, units),
-        clothLength2: formatClothLength(to, units),
+      return t('{from} to {to}', {
+        from: formatClothLength(from, units),
+        to: formatClothLength(to, units),
       });
     case 'wheel': {
       const [first, last] = [wordShade(from), wordShade(to)];
       return first === last
-        ? t('{first}, {ordinal} of {of}', { first, ordinal: wordOrdinal(index + 1), of })
+        ? t('{first}, {nth} of {all}', { first, nth: wordOrdinal(index + 1), all: of })
         : t('{first} to {last}', { first, last });
     }
   }
@@ -165,7 +165,7 @@ function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
     case 'era':
       return `${capitalise(things)} ${inner}`;
     case 'source':
-      return t('{capitalise} from {inner}', { capitalise: capitalise(things), inner });
+      return t('{things} from {inner}', { things: capitalise(things), inner });
     case 'often':
     case 'made':
     case 'holder':
@@ -184,7 +184,7 @@ function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
     case 'weight':
       return `${capitalise(wordClass(kind === 'thread' ? 'tex' : 'grammageGsm', Number(value), household.settings.bounds, household.settings.units))} ${things}`;
     case 'fibre':
-      return kind === 'thread' ? t('{capitalise} thread', { capitalise: capitalise(inner) }) : capitalise(inner);
+      return kind === 'thread' ? t('{use} thread', { use: capitalise(inner) }) : capitalise(inner);
     case 'behaviour':
       return value === 'heavy' || value === 'steady' ? `${capitalise(inner)} ${things}` : capitalise(inner);
     default:

@@ -22,8 +22,8 @@ function wordHeapMeasure(by: HeapWay, value: number, units: UnitSystem): string 
     case 'pile':
       return t('a pile of {size}', { size: formatSize(value, units) });
     case 'row':
-      return t('a row of {part}', {
-        part: value > LONG_ROW_MM ? formatClothLength(value, units) : formatSize(value, units),
+      return t('a row of {length}', {
+        length: value > LONG_ROW_MM ? formatClothLength(value, units) : formatSize(value, units),
       });
     case 'mass':
       return formatMass(value, units);

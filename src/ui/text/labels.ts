@@ -44,9 +44,9 @@ function wordParts(parts: readonly LabelPart[], household: Household): string {
   const numbers = parts.flatMap((part) => part.numbers ?? []);
   const { labels } = first.group;
   if (labels[0]?.code === 'numberRun' && numbers.length === parts.length)
-    return t('Patterns {n}–{n2}', {
-      n: Math.min(...numbers.map((one) => one.from)),
-      n2: Math.max(...numbers.map((one) => one.to)),
+    return t('Patterns {from}–{to}', {
+      from: Math.min(...numbers.map((one) => one.from)),
+      to: Math.max(...numbers.map((one) => one.to)),
     });
   if (parts.length === 1) return wordWhole(first.group, household);
   const insides = parts.map((part) => wordInside(part.group, household)).filter(Boolean);
@@ -98,8 +98,8 @@ function wordOtherParts(lot: Lot, { lots }: Household, tree: PlaceTree): string 
   });
   const [last, ...before] = [...new Set(places)].toReversed();
   if (last === undefined) return '';
-  return t('more in {part}', {
-    part: before.length > 0 ? t('{reversed} and {last}', { reversed: before.toReversed().join(', '), last }) : last,
+  return t('more in {places}', {
+    places: before.length > 0 ? t('{places} and {last}', { places: before.toReversed().join(', '), last }) : last,
   });
 }
 
@@ -200,9 +200,9 @@ const PRINTER = perLanguage((): Record<PrinterFault, string> => ({
 
 /** Why the printer stopped, and what is kept. */
 export function wordPrinterFault(fault: PrinterFault, done: number, of: number): string {
-  return t('{printer} {done} of {of, plural, one {# label} other {# labels}} came out.', {
+  return t('{printer} {done} of {all, plural, one {# label} other {# labels}} came out.', {
     printer: PRINTER()[fault],
     done,
-    of,
+    all: of,
   });
 }

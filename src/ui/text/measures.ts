@@ -44,9 +44,9 @@ export function wordHowMuch(item: Item, lot: Lot, settings: Settings): string {
   const unit = getAmountUnit(item, lot);
   const doubt = lot.amountSigma ? formatMeasured(getAmount(item, lot), lot.amountSigma, unit, units).doubt : '';
   const spread = item.fabric?.isCalibrated ? t('its own figures') : t('the figures of its class');
-  return t('Measured {measureWay}, with {part}; two times out of three the truth is within {doubt} of it.', {
+  return t('Measured {measureWay}, with {figures}; two times out of three the truth is within {doubt} of it.', {
     measureWay: wordMeasureWay(lot.measuredBy),
-    part: item.fabric ? spread : t('its figures'),
+    figures: item.fabric ? spread : t('its figures'),
     doubt,
   });
 }
@@ -83,16 +83,17 @@ function tellCloth(item: Item, lot: Lot, settings: Settings): Told[] {
   rows.push({
     name: t('On a board'),
     words: board ? t('{alongMm} thick', { alongMm: size(board.alongMm) }) : t('does not suit a board'),
-    how: t(
-      '{wraps} wraps of {layers, plural, one {# layer} other {# layers}} round a board of {sizes}; {layer}. {part}',
-      {
+    how: [
+      t('{wraps} wraps of {layers, plural, one {# layer} other {# layers}} round a board of {sizes}; {layer}.', {
         wraps: formatFixed(wraps, 1),
         layers,
         sizes: formatSizes([boardWidthMm, boardHeightMm], units),
         layer,
-        part: board ? '' : t('It takes one whole wrap at least, and no more than a spine can stand.'),
-      },
-    ).trim(),
+      }),
+      board ? '' : t('It takes one whole wrap at least, and no more than a spine can stand.'),
+    ]
+      .filter(Boolean)
+      .join(' '),
   });
   const roll = item.forms.includes('roll') ? computePackage(item, lot, 'roll', settings) : null;
   if (roll)

@@ -62,7 +62,7 @@ export function wordWay({ kind, from, to, bins }: Step, tree: PlaceTree): string
       tree,
     );
   if (kind !== 'carry') return t('in {spot}', { spot: wordSpot(to, tree) });
-  return t('from {spot} to {spot2}', { spot: wordSpot(from, tree), spot2: wordSpot(to, tree) });
+  return t('from {from} to {to}', { from: wordSpot(from, tree), to: wordSpot(to, tree) });
 }
 
 /** What the daybook says of a step that is done. */

@@ -29,15 +29,17 @@ export function explainNeeds(needs: GroupNeeds, units: UnitSystem): NeedWords[] 
     const side = Math.sqrt(pegMm2);
     rows.push({
       words: t('{sizes} of peg field', { sizes: formatSizes([side, side], units) }),
-      how: t('The width × height of {of}, added up and drawn as a square.', { of }),
+      how: t('The width × height of {pieces}, added up and drawn as a square.', { pieces: of }),
     });
   }
   for (const { form, mm, isMixed } of lines)
     rows.push({
       words: `${formatSize(mm, units)} ${LINE()[form] ?? t('side by side')}`,
       how: isMixed
-        ? t('The thickness of {of} side by side, each as it is kept, added up: no one form suits them all.', { of })
-        : t('The thickness of {of} side by side, added up.', { of }),
+        ? t('The thickness of {pieces} side by side, each as it is kept, added up: no one form suits them all.', {
+            pieces: of,
+          })
+        : t('The thickness of {pieces} side by side, added up.', { pieces: of }),
     });
   if (drawer)
     rows.push({
@@ -45,21 +47,24 @@ export function explainNeeds(needs: GroupNeeds, units: UnitSystem): NeedWords[] 
         rows: drawer.rows,
         size: formatSize(drawer.widthMm, units),
       }),
-      how: t('The length of the row of {of} through the inner width of the middle one of your drawers, rounded up.', {
-        of,
-      }),
+      how: t(
+        'The length of the row of {pieces} through the inner width of the middle one of your drawers, rounded up.',
+        {
+          pieces: of,
+        },
+      ),
     });
   if (pileMm !== null)
     rows.push({
       words: t('{size} of pile, folded flat', { size: formatSize(pileMm, units) }),
-      how: t('The height of {of} folded to your panel, one on the other.', { of }),
+      how: t('The height of {pieces} folded to your panel, one on the other.', { pieces: of }),
     });
   if (volumeMm3 !== null)
     rows.push({
       words: t('{volume} in bins or drawers', { volume: formatVolume(volumeMm3, units) }),
       how: t(
-        'The volume of {of} with the air that stays between: soft goods fill three quarters of a bin, hard ones five eighths.',
-        { of },
+        'The volume of {pieces} with the air that stays between: soft goods fill three quarters of a bin, hard ones five eighths.',
+        { pieces: of },
       ),
     });
   return rows;

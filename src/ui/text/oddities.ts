@@ -34,9 +34,9 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
     const minutes = formatMinutes(Math.abs(out.moreSeconds));
     const change =
       out.moreSeconds < 0 ? t('{minutes} a month less', { minutes }) : t('{minutes} a month more', { minutes });
-    return t('All of {nameGroup} would go into {namePlace}: {change}.', {
-      nameGroup: nameGroup(out.groupId),
-      namePlace: namePlace(out.placeId),
+    return t('All of {group} would go into {place}: {change}.', {
+      group: nameGroup(out.groupId),
+      place: namePlace(out.placeId),
       change,
     });
   };
@@ -46,25 +46,25 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
       const kept = oddity.apart.map(({ groupId, keeper }) => wordKeeper(keeper, units, nameGroup(groupId)));
       const apart = kept.length > 0 ? t(' To keep them apart there: {kept}.', { kept: kept.join(', ') }) : '';
       return {
-        what: t('{joinNames} share {namePlace}.', {
-          joinNames: joinNames(oddity.groupIds.map(nameGroup)),
-          namePlace: namePlace(oddity.placeId),
+        what: t('{groups} share {place}.', {
+          groups: joinNames(oddity.groupIds.map(nameGroup)),
+          place: namePlace(oddity.placeId),
         }),
         out: wayOut(oddity, t('No other place takes the smallest of them whole.')) + apart,
       };
     }
     case 'scattered':
       return {
-        what: t('{nameGroup}: in {units} pieces of furniture.', {
-          nameGroup: nameGroup(oddity.groupId),
+        what: t('{group}: in {units} pieces of furniture.', {
+          group: nameGroup(oddity.groupId),
           units: oddity.units,
         }),
         out: wayOut(oddity, t('No place takes all of it.')),
       };
     case 'stuffed':
       return {
-        what: t('{namePlace} is {fill} % full.', {
-          namePlace: namePlace(oddity.placeId),
+        what: t('{place} is {fill} % full.', {
+          place: namePlace(oddity.placeId),
           fill: Math.round(100 * oddity.fill),
         }),
         out: t('The next thing that comes will not go in.'),
@@ -73,23 +73,21 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
       const [empty] = oddity.emptyIds;
       const far = isPlan ? t(', but farther off or not as quick to open') : '';
       return {
-        what: t('{nameLots} lie loose on an open shelf.', { nameLots: nameLots(household, oddity.lotIds) }),
-        out: empty
-          ? t('{namePlace} is empty{far}.', { namePlace: namePlace(empty), far })
-          : t('No drawer or bin is empty.'),
+        what: t('{things} lie loose on an open shelf.', { things: nameLots(household, oddity.lotIds) }),
+        out: empty ? t('{place} is empty{far}.', { place: namePlace(empty), far }) : t('No drawer or bin is empty.'),
       };
     }
     case 'homeless':
       return {
-        what: t('{nameLots} {part} no home.', {
-          nameLots: nameLots(household, oddity.lotIds),
-          part: oddity.lotIds.length === 1 ? t('has') : t('have'),
+        what: t('{things} {count, plural, one {has} other {have}} no home.', {
+          things: nameLots(household, oddity.lotIds),
+          count: oddity.lotIds.length,
         }),
         out: t('Why, and what would help, is under “Without a home”.'),
       };
     case 'table':
       return {
-        what: t('{nameLots} lie on a table.', { nameLots: nameLots(household, oddity.lotIds) }),
+        what: t('{things} lie on a table.', { things: nameLots(household, oddity.lotIds) }),
         out: t('They are in the way whenever you work there.'),
       };
   }

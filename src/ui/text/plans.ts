@@ -9,8 +9,8 @@ import { formatFixed, t } from '../language/index.ts';
 function wordUses(perMonth: number): string {
   if (perMonth === 0) return t('not used lately');
   const times = Math.round(perMonth);
-  return t('used {part} a month', {
-    part:
+  return t('used {often} a month', {
+    often:
       perMonth < 1
         ? t('less than once')
         : times === 1
@@ -42,10 +42,10 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
       return t('{needMm} across; the nearest is {place} with {haveMm}.', { needMm, place, haveMm });
     case 'hook-load':
     case 'load':
-      return t('It weighs {mass}; {place} carries {mass2}.', {
+      return t('It weighs {mass}; {place} carries {most}.', {
         mass: formatMass(needed, units),
         place,
-        mass2: formatMass(available, units),
+        most: formatMass(available, units),
       });
     case 'small-hole':
       return t('Its hole is {haveMm} across; the hooks of {place} are {needMm} thick.', { haveMm, place, needMm });
@@ -61,10 +61,10 @@ export function wordUnplaced(reason: Reason, tree: PlaceTree, units: UnitSystem)
         available: Math.round(available * 100),
       });
     case 'laden':
-      return t('It weighs {mass}; {place} can carry only {mass2} more.', {
+      return t('It weighs {mass}; {place} can carry only {left} more.', {
         mass: formatMass(needed, units),
         place,
-        mass2: formatMass(available, units),
+        left: formatMass(available, units),
       });
     case 'not-packed':
       return t('{place} has room for it in sum, but no way was found to lay it beside what is there.', { place });

@@ -82,9 +82,9 @@ function wordNeedFault(fault: NeedFault, units: UnitSystem): string {
         fault: fault.size || t('a project without a size'),
       });
     case 'too-narrow':
-      return t('Its widest piece is {size}; this cloth gives {size2}.', {
-        size: formatSize(fault.widestMm, units),
-        size2: formatSize(fault.widthMm, units),
+      return t('Its widest piece is {piece}; this cloth gives {cloth}.', {
+        piece: formatSize(fault.widestMm, units),
+        cloth: formatSize(fault.widthMm, units),
       });
   }
 }
@@ -130,8 +130,8 @@ export function wordThread({ threadMm, onSpoolsMm }: NeedStanding, units: UnitSy
   if (onSpoolsMm === null) return `${takes}.`;
   const has = formatClothLength(onSpoolsMm, units);
   return onSpoolsMm >= threadMm
-    ? t('{takes}; {has} on the spool.', { takes, has })
-    : t('{takes}; only {has} on the spool.', { takes, has });
+    ? t('{takes}; {left} on the spool.', { takes, left: has })
+    : t('{takes}; only {left} on the spool.', { takes, left: has });
 }
 
 /** What speaks against a cloth. */
@@ -162,7 +162,7 @@ export function wordAgainst(against: Against, units: UnitSystem): string {
     case 'no-thread':
       return t('no thread near its colour');
     case 'off-colour':
-      return t('far from the colour of {of}', { of: against.of });
+      return t('far from the colour of {other}', { other: against.of });
   }
 }
 

@@ -91,9 +91,9 @@ export function wordHookFault(fault: HookFault, units: UnitSystem): string {
     case 'other-family':
       return t('That hook belongs to another family of holes and does not hold here.');
     case 'thick-wire':
-      return t('The wire is {size} thick, the holes {size2}.', {
-        size: formatSize(fault.neededMm, units),
-        size2: formatSize(fault.availableMm, units),
+      return t('The wire is {wire} thick, the holes {holes}.', {
+        wire: formatSize(fault.neededMm, units),
+        holes: formatSize(fault.availableMm, units),
       });
     case 'no-hole':
       return t('A hook sits where the field has no hole.');

@@ -11,16 +11,16 @@ export function wordRest(rest: Rest, household: Household): string {
   const said: string[] = [];
   if (rest.form)
     said.push(
-      t('too little to be kept {form}; it is {form2} now', {
-        form: wordForm(rest.form.from),
-        form2: wordForm(rest.form.to),
+      t('too little to be kept {before}; it is {now} now', {
+        before: wordForm(rest.form.from),
+        now: wordForm(rest.form.to),
       }),
     );
   if (rest.lengthClass)
     said.push(
-      t('among {nclass} now, no longer {nclass2}', {
-        nclass: wordClass('lengthMm', rest.lengthClass.to, bounds, units),
-        nclass2: wordClass('lengthMm', rest.lengthClass.from, bounds, units),
+      t('among {now} now, no longer {before}', {
+        now: wordClass('lengthMm', rest.lengthClass.to, bounds, units),
+        before: wordClass('lengthMm', rest.lengthClass.from, bounds, units),
       }),
     );
   if (rest.group) said.push(t('in the group {group}', { group: wordGroup(rest.group.to, household) }));

@@ -12,7 +12,7 @@ import type { RoomSpec } from '../../core/records/index.ts';
 import type { BoxSize, Nesting } from '../../core/storage/index.ts';
 import { formatClothLength, formatMass, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { toTable } from '../../core/words/index.ts';
-import { formatNumber, formatShort, perLanguage, t } from '../language/index.ts';
+import { formatShort, perLanguage, t } from '../language/index.ts';
 import { joinAnd, midSentence } from './grammar.ts';
 
 /** Not in the index of words: only the plan needs these, and the first screen should not wait for them. */
@@ -33,19 +33,19 @@ const SAYS: Record<
   'door-way': (name, other, missing, needed) =>
     t('{name} stands {missing} in the {needed} before {other}.', { name, missing, needed, other }),
   'zone-stand': (name, other, _, needed, left) =>
-    t('To stand before {name} takes {needed}; {leavesOf}.', { name, needed, leavesOf: leavesOf(other, left) }),
+    t('To stand before {name} takes {needed}; {left}.', { name, needed, left: leavesOf(other, left) }),
   'zone-drawer': (name, other, _, needed, left) =>
-    t('To pull out {name} takes {needed}, a drawer and 60 cm; {leavesOf}.', {
+    t('To pull out {name} takes {needed}, a drawer and 60 cm; {left}.', {
       name,
       needed,
-      leavesOf: leavesOf(other, left),
+      left: leavesOf(other, left),
     }),
   'zone-leaf': (name, other, _, needed, left) =>
-    t('To open {name} takes {needed}; {leavesOf}.', { name, needed, leavesOf: leavesOf(other, left) }),
+    t('To open {name} takes {needed}; {left}.', { name, needed, left: leavesOf(other, left) }),
   'zone-chair': (name, other, _, needed, left) =>
-    t('A chair at {name} takes {needed}; {leavesOf}.', { name, needed, leavesOf: leavesOf(other, left) }),
+    t('A chair at {name} takes {needed}; {left}.', { name, needed, left: leavesOf(other, left) }),
   'zone-around': (name, other, _, needed, left) =>
-    t('To walk round {name} takes {needed}; {leavesOf}.', { name, needed, leavesOf: leavesOf(other, left) }),
+    t('To walk round {name} takes {needed}; {left}.', { name, needed, left: leavesOf(other, left) }),
   stoop: (name, _, missing) => t('Before {name} you stoop: the ceiling is {missing} too low.', { name, missing }),
   unreachable: (name) => t('No way leads from the door to {name}.', { name }),
   'way-narrow': (name, _, missing, needed) =>
@@ -59,7 +59,7 @@ const SAYS: Record<
   'reach-over': (name, other, missing) =>
     t('{name} is reached over {other}, {missing} farther than one leans.', { name, other, missing }),
   knees: (name, other, _, needed, left) =>
-    t('Knees at {name} take {needed}; {leavesOf}.', { name, needed, leavesOf: leavesOf(other, left) }),
+    t('Knees at {name} take {needed}; {left}.', { name, needed, left: leavesOf(other, left) }),
   'lid-under': (name, other, missing) =>
     t('The lid of {name} hits {other}: it needs {missing} more above it.', { name, other, missing }),
   'work-under': (name, other, missing) =>
@@ -187,11 +187,8 @@ export function wordNesting(nesting: Nesting, box: BoxSize, room: BoxSize, units
     [leftOver.heightMm, t('above')],
   ] as const;
   const over = left.map(([mm, where]) => `${size(mm)} ${where}`).join(', ');
-  return t('{part}{part2}; {over} left over.', {
-    part: count === 1 ? t('One goes in') : t('{count} go in', { count: formatNumber(count) }),
-    part2: ways.length > 0 ? `, ${ways.join(', ')}` : '',
-    over,
-  });
+  const fits = t('{count, plural, one {One goes in} other {# go in}}', { count });
+  return t('{fits}; {over} left over.', { fits: [fits, ...ways].join(', '), over });
 }
 
 /** What is too heavy or can fall, with the figures and what is usual against it. */
@@ -232,16 +229,16 @@ export function wordPowerFinding({ code, names, value, limit }: PowerFinding, un
   const amps = (a: number) => `${formatShort(a, 1)} A`;
   switch (code) {
     case 'breaker':
-      return t('{name} would draw {amps}; its fuse goes at {amps2}. Do not run all of it at once.', {
+      return t('{name} would draw {amps}; its fuse goes at {most}. Do not run all of it at once.', {
         name,
         amps: amps(value),
-        amps2: amps(limit),
+        most: amps(limit),
       });
     case 'continuous':
-      return t('{name} draws {amps}: for hours no more than {amps2}, four fifths of its fuse.', {
+      return t('{name} draws {amps}: for hours no more than {most}, four fifths of its fuse.', {
         name,
         amps: amps(value),
-        amps2: amps(limit),
+        most: amps(limit),
       });
     case 'two-hot':
       return t('{names} hang on one socket: never two heaters on one lead.', { names: joinAnd(names) });

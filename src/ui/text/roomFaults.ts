@@ -40,12 +40,12 @@ export function wordContainerFault(
     return t('{bin} stands {size} high on no lid.', { bin, size: formatSize(fault.neededMm, units) });
   const bins = fault.code === 'too-wide' ? joinAnd(names.slice(0, fault.index + 1)) : bin;
   const side = { 'too-wide': t('wide'), 'too-deep': t('deep'), 'too-high': t('high') }[fault.code];
-  return t('{bins}: {size} {side}, but {place} has {size2}.', {
+  return t('{bins}: {size} {side}, but {place} has {room}.', {
     bins,
     size: formatSize(fault.neededMm, units),
     side,
     place,
-    size2: formatSize(fault.availableMm, units),
+    room: formatSize(fault.availableMm, units),
   });
 }
 

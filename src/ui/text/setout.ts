@@ -75,9 +75,9 @@ export function wordStageFigure(id: SetoutStage, facts: SetoutFacts, units: Unit
         ? t('{n, plural, one {# thing} other {# things}}', { n: facts.lots })
         : facts.heaps === facts.lots
           ? t('{n, plural, one {# heap} other {# heaps}}', { n: facts.heaps })
-          : t('{heaps, plural, one {# heap} other {# heaps}}, {heaps2, plural, one {# thing} other {# things}}', {
+          : t('{heaps, plural, one {# heap} other {# heaps}}, {things, plural, one {# thing} other {# things}}', {
               heaps: facts.heaps,
-              heaps2: facts.lots - facts.heaps,
+              things: facts.lots - facts.heaps,
             });
     case 'balance':
       if (facts.leftMm3 === null) return '';

@@ -45,10 +45,9 @@ export function wordRowFault(fault: RowFault, units: UnitSystem): string {
       return t('This is needed.');
     case 'not-one-of': {
       const among = fault.oneOf ?? [];
-      return t('“{fault}” is not known. Try {among}{part}.', {
-        fault: fault.text,
-        among: among.slice(0, 6).join(', '),
-        part: among.length > 6 ? ' …' : '',
+      return t('“{text}” is not known. Try {words}.', {
+        text: fault.text,
+        words: [...among.slice(0, 6), ...(among.length > 6 ? ['…'] : [])].join(', '),
       });
     }
     case 'not-a-day':

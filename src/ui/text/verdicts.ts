@@ -12,10 +12,10 @@ function wordGain(moreSeconds: number, isHomeless: boolean): string {
   if (isHomeless)
     return t('saves {minutes} a month of looking for it', { minutes: formatMinutes(Math.max(0, -moreSeconds)) });
   if (Math.abs(moreSeconds) < NEAR_NOTHING_SECONDS) return t('as quick as now');
-  return t('{minutes} a month {part} than now', {
-    minutes: formatMinutes(Math.abs(moreSeconds)),
-    part: moreSeconds > 0 ? t('more') : t('less'),
-  });
+  const minutes = formatMinutes(Math.abs(moreSeconds));
+  return moreSeconds > 0
+    ? t('{minutes} a month more than now', { minutes })
+    : t('{minutes} a month less than now', { minutes });
 }
 
 /** `B3: on a board; 2.4 min a month less than now.` or the rule that forbids it, with the missing measure. */
@@ -46,10 +46,10 @@ export function wordVerdict(verdict: Verdict, place: string, isHomeless: boolean
       return t('{place}: no, there is no hook.', { place });
     case 'hook-load':
     case 'load':
-      return t('{place}: no, it weighs {mass} and that carries {mass2}.', {
+      return t('{place}: no, it weighs {mass} and that carries {most}.', {
         place,
         mass: formatMass(needed, units),
-        mass2: formatMass(available, units),
+        most: formatMass(available, units),
       });
     case 'too-much':
       return t('{place}: no, it is {needed} times what goes in.', { place, needed: formatFixed(needed, 1) });

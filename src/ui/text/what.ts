@@ -32,8 +32,8 @@ export function wordThing(item: Item, units: UnitSystem): string {
   if (thread) {
     const ticket = Math.round(convertThread(thread.tex, 'tex', 'ticket'));
     const weight = Math.round(convertThread(thread.tex, 'tex', 'weight'));
-    return t('{capitalise} thread, {fibre}, tex {tex} (ticket {ticket}, weight {weight})', {
-      capitalise: capitalise(thread.use),
+    return t('{use} thread, {fibre}, tex {tex} (ticket {ticket}, weight {weight})', {
+      use: capitalise(thread.use),
       fibre: thread.fibre,
       tex: thread.tex,
       ticket,

@@ -8,30 +8,31 @@ export function wordStanding(standing: Standing): string {
     case 'row': {
       const row =
         standing.rows > 1
-          ? t('{part} {row} of {rows}, ', {
-              part: standing.from === 'left' ? t('row') : t('lane'),
+          ? t(standing.from === 'left' ? 'row {row} of {rows}' : 'lane {row} of {rows}', {
               row: standing.row,
               rows: standing.rows,
             })
           : '';
-      return standing.of === 1
-        ? t('{row}alone', { row })
-        : t('{row}{ordinal} of {of} from the {from}', {
-            row,
-            ordinal: wordOrdinal(standing.nth),
-            of: standing.of,
-            from: standing.from,
-          });
+      const nth =
+        standing.of === 1
+          ? t('alone')
+          : t(standing.from === 'left' ? '{nth} of {all} from the left' : '{nth} of {all} from the front', {
+              nth: wordOrdinal(standing.nth),
+              all: standing.of,
+            });
+      return row ? `${row}, ${nth}` : nth;
     }
     case 'pile': {
-      const pile =
-        standing.piles > 1 ? t('pile {pile} of {piles}, ', { pile: standing.pile, piles: standing.piles }) : '';
-      return standing.of === 1
-        ? t('{pile}alone on its pile', { pile })
-        : t('{pile}{ordinal} of {of} from the top', { pile, ordinal: wordOrdinal(standing.nth), of: standing.of });
+      const nth =
+        standing.of === 1
+          ? t('alone on its pile')
+          : t('{nth} of {all} from the top', { nth: wordOrdinal(standing.nth), all: standing.of });
+      return standing.piles > 1
+        ? `${t('pile {pile} of {piles}', { pile: standing.pile, piles: standing.piles })}, ${nth}`
+        : nth;
     }
     case 'hook':
-      return t('{ordinal} of {of} on its hook', { ordinal: wordOrdinal(standing.nth), of: standing.of });
+      return t('{nth} of {all} on its hook', { nth: wordOrdinal(standing.nth), all: standing.of });
     case 'cell':
       return standing.rows > 1
         ? t('cell {column} of {columns} from the left, {row} of {rows} from the front', {
@@ -42,7 +43,7 @@ export function wordStanding(standing: Standing): string {
           })
         : t('cell {column} of {columns} from the left', { column: standing.column, columns: standing.columns });
     case 'among':
-      return standing.of === 1 ? t('alone') : t('among {of} things', { of: standing.of });
+      return standing.of === 1 ? t('alone') : t('among {things} things', { things: standing.of });
   }
 }
 

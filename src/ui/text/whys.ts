@@ -64,9 +64,9 @@ export function explainGroupReason(reason: GroupReason, household: Household, tr
       };
     case 'fetch':
       return {
-        words: t('{uses}, {secondsOf} each for the way: {minutes} a month.', {
+        words: t('{uses}, {seconds} each for the way: {minutes} a month.', {
           uses: wordUses(reason.usesPerMonth),
-          secondsOf: secondsOf(reason.secondsEach),
+          seconds: secondsOf(reason.secondsEach),
           minutes: formatMinutes(reason.seconds),
         }),
         how: t(
@@ -94,9 +94,9 @@ export function explainGroupReason(reason: GroupReason, household: Household, tr
     case 'nowhere': {
       const missing =
         reason.bar === 'load'
-          ? t('it weighs {mass} and that carries {mass2}', {
+          ? t('it weighs {mass} and that carries {most}', {
               mass: formatMass(reason.needed, units),
-              mass2: formatMass(reason.available, units),
+              most: formatMass(reason.available, units),
             })
           : t('it takes {needed} % of it and {available} % is free', {
               needed: Math.round(100 * reason.needed),
@@ -136,9 +136,9 @@ export function explainPlaceReason(
     }
     case 'fetch':
       return {
-        words: t('{uses}, {secondsOf} each ({reach}): {minutes} a month.', {
+        words: t('{uses}, {seconds} each ({reach}): {minutes} a month.', {
           uses: wordUses(reason.usesPerMonth),
-          secondsOf: secondsOf(reason.secondsEach),
+          seconds: secondsOf(reason.secondsEach),
           reach: wordReach(reason.reach),
           minutes: formatMinutes(reason.seconds),
         }),
@@ -158,10 +158,10 @@ export function explainPlaceReason(
       };
     case 'crowded':
       return {
-        words: t('Filled to {fill} % where {target} % was wanted{part}: re-shuffling costs {minutes} a month.', {
+        words: t('Filled to {fill} % where {target} % was wanted{coming}: re-shuffling costs {minutes} a month.', {
           fill: Math.round(100 * reason.fill),
           target: Math.round(100 * reason.target),
-          part:
+          coming:
             reason.toCome >= 0.005
               ? t(', and {come} % more is likely to come in half a year', { come: Math.round(100 * reason.toCome) })
               : '',
@@ -173,8 +173,8 @@ export function explainPlaceReason(
       };
     case 'leave':
       return {
-        words: t('{nameOf} would save {minutes} a month in {placeName}.', {
-          nameOf: nameOf(household, reason.lotId),
+        words: t('{name} would save {minutes} a month in {placeName}.', {
+          name: nameOf(household, reason.lotId),
           minutes: formatMinutes(reason.saves),
           placeName: formatPlaceName(tree, reason.placeId),
         }),
@@ -184,8 +184,8 @@ export function explainPlaceReason(
       };
     case 'come':
       return {
-        words: t('{nameOf} would save {minutes} a month here.', {
-          nameOf: nameOf(household, reason.lotId),
+        words: t('{name} would save {minutes} a month here.', {
+          name: nameOf(household, reason.lotId),
           minutes: formatMinutes(reason.saves),
         }),
         how: t(

@@ -23,15 +23,15 @@ export function wordWish(wish: Wish, household: Household, tree: PlaceTree, grou
   );
   const kin = groups.filter((group) => wish.groupIds.includes(group.id)).map((group) => wordGroup(group, household));
   const names = list([...lots, ...kin]);
-  const isOne = lots.length + kin.length === 1;
+  const count = lots.length + kin.length;
   const place = wish.placeId ? formatPlaceName(tree, wish.placeId) || t('a place that is no more') : '';
   switch (wish.kind) {
     case 'stays':
       return place === ''
-        ? t('{names} {part} in place.', { names, part: isOne ? t('stays') : t('stay') })
+        ? t('{names} {count, plural, one {stays} other {stay}} in place.', { names, count })
         : t('{place} is left as it is.', { place });
     case 'notIn':
-      return t('{names} never {part} into {place}.', { names, part: isOne ? t('goes') : t('go'), place });
+      return t('{names} never {count, plural, one {goes} other {go}} into {place}.', { names, count, place });
     case 'free':
       return t('{place} is kept free.', { place });
     case 'together':
@@ -45,10 +45,10 @@ export function wordWish(wish: Wish, household: Household, tree: PlaceTree, grou
 export function wordBond({ groupIds, kinship }: Bond, household: Household, groups: readonly Group[]): string {
   const [a, b] = groupIds.map((id) => groups.find((group) => group.id === id));
   return a && b
-    ? t('{group} and {group2}: {kinshipWORDS}.', {
+    ? t('{group} and {other}: {kinship}.', {
         group: wordGroup(a, household),
-        group2: wordGroup(b, household),
-        kinshipWORDS: KINSHIP_WORDS()[kinship],
+        other: wordGroup(b, household),
+        kinship: KINSHIP_WORDS()[kinship],
       })
     : '';
 }

@@ -21,8 +21,8 @@ export function wordReviewReason(reason: ReviewReason, household: Household): st
     case 'unused':
       return t('not used for {months}', { months: wordMonths(reason.months) });
     case 'twin':
-      return t('much like {get}, which is used more', {
-        get: household.items.get(reason.itemId)?.name ?? t('another one'),
+      return t('much like {other}, which is used more', {
+        other: household.items.get(reason.itemId)?.name ?? t('another one'),
       });
     case 'expired':
       return t('good until {on}, which is past', { on: wordDay(reason.on) });

@@ -65,13 +65,12 @@ function MissingLine({ thing: { lot, item }, nowMs }: { thing: OnBench; nowMs: n
       <span className="min-w-0 flex-1" {...explained(t('Its last place in the daybook.'))}>
         {item.name}{' '}
         <span className="text-sm text-stone">
-          {t('{part}missing {since}', {
-            part:
-              seen && tree.places.has(seen)
-                ? t('last seen in {placeName}, ', { placeName: formatPlaceName(tree, seen) })
-                : '',
-            since: wordSince(lot.sinceMs, nowMs),
-          })}
+          {seen && tree.places.has(seen)
+            ? t('last seen in {place}, missing {since}', {
+                place: formatPlaceName(tree, seen),
+                since: wordSince(lot.sinceMs, nowMs),
+              })
+            : t('missing {since}', { since: wordSince(lot.sinceMs, nowMs) })}
         </span>
       </span>
       <Button look="quiet" disabled={lot.homeId === undefined} onClick={() => void putBack(lot.id)}>

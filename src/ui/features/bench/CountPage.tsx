@@ -257,8 +257,7 @@ function CountLine({ entry, isThere, isBad, typed, onToggle, onType, onNotAfterA
           </span>
           <span className="block text-sm text-stone" {...explained(t('As its ticket says.'))}>
             {wordAmount(item, lot, units)}
-            {isExtra &&
-              t('; we thought it was {whereShort}', { whereShort: wordWhereShort(getWhereabouts(household, lot.id)) })}
+            {isExtra && t('; we thought it was {place}', { place: wordWhereShort(getWhereabouts(household, lot.id)) })}
           </span>
         </span>
       </label>

@@ -24,8 +24,8 @@ export function SaveReminder() {
         lines: unsaved.lines,
       })}
       {unsaved.savedAtMs !== null &&
-        t('; the last was saved {distanceToNowStrict} ago', {
-          distanceToNowStrict: formatDistanceToNowStrict(unsaved.savedAtMs),
+        t('; the last was saved {time} ago', {
+          time: formatDistanceToNowStrict(unsaved.savedAtMs),
         })}
       .
       <Button

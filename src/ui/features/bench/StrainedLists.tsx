@@ -58,9 +58,9 @@ export function StrainedLists({ answer, again }: Answer<Questions['strained']['a
                     className="text-madder"
                     {...explained(t('What lies in it, added up, its bins with it, and what it is said to carry.'))}
                   >
-                    {t('{mass}; it carries {mass2}', {
+                    {t('{mass}; it carries {most}', {
                       mass: formatMass(massG, units),
-                      mass2: formatMass(limitG, units),
+                      most: formatMass(limitG, units),
                     })}
                   </span>
                 </span>

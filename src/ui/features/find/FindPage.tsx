@@ -123,7 +123,7 @@ function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) 
           </Link>
         </span>
       ))}
-      {others.length > MOST_PLACES && t(' and {mostPLACES} more', { mostPLACES: others.length - MOST_PLACES })}.
+      {others.length > MOST_PLACES && t(' and {count} more', { count: others.length - MOST_PLACES })}.
     </p>
   );
 }

@@ -40,10 +40,10 @@ export function Beside({ household, group, others, disagree }: BesideProps) {
                 type="button"
                 className="underline decoration-dotted underline-offset-2"
                 aria-expanded={asked === other.id}
-                aria-label={t('{name} and {otherName}: {kinshipWORDS}. Say otherwise', {
+                aria-label={t('{name} and {other}: {kinship}. Say otherwise', {
                   name,
-                  otherName,
-                  kinshipWORDS: KINSHIP_WORDS()[kinship],
+                  other: otherName,
+                  kinship: KINSHIP_WORDS()[kinship],
                 })}
                 {...explained(HOW_KINSHIP())}
                 onClick={() => setAsked(asked === other.id ? null : other.id)}

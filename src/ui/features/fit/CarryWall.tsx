@@ -73,7 +73,7 @@ export function CarryWall({ household, disagree, children }: CarryWallProps) {
     onDrag: (_right, _down, event) =>
       setAt({ x: event.clientX, y: event.clientY, placeId: findUnder(household, event) }),
     onDrop: () => {
-      if (over?.isGood) disagree.send(over, t('{name}: to {nameOf}.', { name, nameOf: nameOf(over.placeId) }), null);
+      if (over?.isGood) disagree.send(over, t('{name}: to {place}.', { name, place: nameOf(over.placeId) }), null);
       letGo();
     },
     onCancel: letGo,

@@ -27,9 +27,9 @@ export function Searching({ progress, seconds, today }: SearchingProps) {
         {progress ? formatMinutes(progress.fetchSeconds) : '…'}
       </p>
       <p className="text-stone">
-        {t('a month with the best so far{part}', {
-          part: today ? t('; today {minutes}', { minutes: formatMinutes(getFetchSeconds(today)) }) : '',
-        })}
+        {today
+          ? t('a month with the best so far; today {minutes}', { minutes: formatMinutes(getFetchSeconds(today)) })
+          : t('a month with the best so far')}
       </p>
       {progress && (
         <p className="tabular mt-2">

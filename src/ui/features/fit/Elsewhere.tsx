@@ -106,8 +106,6 @@ export function Elsewhere({ household, lotIds, groupId, onChoose }: ElsewherePro
 
 function wordMore(seconds: number): string {
   if (Math.abs(seconds) < 3) return t('as good');
-  return t('{minutes} a month {part}', {
-    minutes: formatMinutes(Math.abs(seconds)),
-    part: seconds > 0 ? t('more') : t('less'),
-  });
+  const minutes = formatMinutes(Math.abs(seconds));
+  return seconds > 0 ? t('{minutes} a month more', { minutes }) : t('{minutes} a month less', { minutes });
 }

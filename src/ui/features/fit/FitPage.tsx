@@ -115,8 +115,8 @@ function Fitting() {
   const tabs: readonly [Tab, string][] = [
     ['groups', t('By groups')],
     ['wall', plan ? t('The plan on the wall') : bestSoFar ? t('The best so far') : t('Today on the wall')],
-    ['moves', t('What moves{part}', { part: plan ? ` ${moves}` : '' })],
-    ['unplaced', t('Without a home{part}', { part: plan ? ` ${plan.unplaced.length}` : '' })],
+    ['moves', `${t('What moves')}${plan ? ` ${moves}` : ''}`],
+    ['unplaced', `${t('Without a home')}${plan ? ` ${plan.unplaced.length}` : ''}`],
     ['kept', t('Kept {listKept}', { listKept: listKept(real).length })],
   ];
   return (

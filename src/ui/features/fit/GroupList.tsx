@@ -128,9 +128,9 @@ interface WayOutButtonProps {
 function WayOutButton({ out, names: { household, groups, namePlace }, disagree }: WayOutButtonProps) {
   const group = groups.get(out.groupId);
   if (!group) return null;
-  const words = t('{group}: to {namePlace}.', {
+  const words = t('{group}: to {place}.', {
     group: wordGroup(group, household),
-    namePlace: namePlace(out.placeId),
+    place: namePlace(out.placeId),
   });
   return (
     <Button look="quiet" aria-label={t('Do that. {words}', { words })} onClick={() => disagree.send(out, words, null)}>
@@ -201,7 +201,7 @@ const GroupRow = memo(function GroupRow({
         {homes.length > MOST_HOMES && !isAll && (
           <li>
             <Button look="quiet" onClick={() => setAll(true)} {...explained(t('Other places of the group.'))}>
-              {t('{mostHOMES} more', { mostHOMES: homes.length - MOST_HOMES })}
+              {t('{count} more', { count: homes.length - MOST_HOMES })}
             </Button>
           </li>
         )}

@@ -35,12 +35,12 @@ export function Piece({ household, groupId, placeId, lotId, disagree }: PiecePro
       {!lotId && (
         <Button
           look="quiet"
-          aria-label={t('{name}: not in {nameOf}', { name, nameOf: nameOf(placeId) })}
+          aria-label={t('{name}: not in {place}', { name, place: nameOf(placeId) })}
           onClick={() =>
             disagree.refuse(
               groupId,
               placeId,
-              t('{name}: not in {nameOf} from now on.', { name, nameOf: nameOf(placeId) }),
+              t('{name}: not in {place} from now on.', { name, place: nameOf(placeId) }),
             )
           }
         >
@@ -49,7 +49,7 @@ export function Piece({ household, groupId, placeId, lotId, disagree }: PiecePro
       )}
       <Button
         look="quiet"
-        aria-label={t('{name}: elsewhere than {nameOf}', { name, nameOf: nameOf(placeId) })}
+        aria-label={t('{name}: elsewhere than {place}', { name, place: nameOf(placeId) })}
         aria-expanded={isAsked}
         onClick={() => setAsked(!isAsked)}
       >
@@ -64,7 +64,7 @@ export function Piece({ household, groupId, placeId, lotId, disagree }: PiecePro
             onChoose={(to, withId) =>
               disagree.send(
                 to,
-                t('{name}: to {nameOf}.', { name, nameOf: nameOf(to.placeId) }),
+                t('{name}: to {place}.', { name, place: nameOf(to.placeId) }),
                 withId === null ? null : [groupId, withId],
               )
             }

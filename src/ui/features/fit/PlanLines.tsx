@@ -31,10 +31,11 @@ export function Proof({ bound }: { bound: NonNullable<ReturnType<typeof useFitRu
         ? isLast
           ? t('How much better a plan could be was not proven.')
           : t('Working out how much better any plan could be…')
-        : t('At most {mostPercent} % better is possible{part}', {
-            mostPercent: Math.ceil(mostPercent),
-            part: isLast ? '.' : t('; still being narrowed down.'),
-          })}{' '}
+        : isLast
+          ? t('At most {percent} % better is possible.', { percent: Math.ceil(mostPercent) })
+          : t('At most {percent} % better is possible; still being narrowed down.', {
+              percent: Math.ceil(mostPercent),
+            })}{' '}
       {!isLast && (
         <Button look="quiet" onClick={stop}>
           {t('Leave it at that')}
@@ -79,10 +80,9 @@ export function AskedLine({ asked: { words, before }, plan }: { asked: { words: 
       {words}{' '}
       {Math.abs(more) < 3
         ? t('It takes no more time.')
-        : t('{minutes} a month {part}.', {
-            minutes: formatMinutes(Math.abs(more)),
-            part: more > 0 ? t('more') : t('less'),
-          })}{' '}
+        : more > 0
+          ? t('{minutes} a month more.', { minutes: formatMinutes(more) })
+          : t('{minutes} a month less.', { minutes: formatMinutes(-more) })}{' '}
       {all > 60 && (
         <span className="text-stone">
           {t('With the room it takes and what shares a place, {minutes} more.', { minutes: formatMinutes(all) })}
@@ -101,8 +101,7 @@ export function Freed({ plan }: { plan: Plan }) {
   const { used, freed } = listFreed(household, getTree(household), plan);
   if (freed.length === 0) return null;
   const named = freed.slice(0, MOST_NAMED).map((place) => place.name);
-  const names =
-    freed.length > MOST_NAMED ? [...named, t('{mostNAMED} more', { mostNAMED: freed.length - MOST_NAMED })] : named;
+  const names = freed.length > MOST_NAMED ? [...named, t('{count} more', { count: freed.length - MOST_NAMED })] : named;
   return (
     <p
       className="mt-2 text-sm"
@@ -140,14 +139,14 @@ export function Carried({ plan }: { plan: Plan }) {
             {slotId ? t(' to {placeName}', { placeName: formatPlaceName(planned, slotId) }) : t(' out of the way')}
             <span className="text-stone">
               {holds.length > 0
-                ? t(', for {nameAll}', { nameAll: nameAll(holds) })
+                ? t(', for {things}', { things: nameAll(holds) })
                 : makesRoomFor.length > 0
-                  ? t(', to make room for {nameAll}', { nameAll: nameAll(makesRoomFor) })
+                  ? t(', to make room for {things}', { things: nameAll(makesRoomFor) })
                   : t(', for nothing is to be in it')}
             </span>
           </li>
         ))}
-        {bins.length > MOST_NAMED && <li>{t('and {mostNAMED} more', { mostNAMED: bins.length - MOST_NAMED })}</li>}
+        {bins.length > MOST_NAMED && <li>{t('and {count} more', { count: bins.length - MOST_NAMED })}</li>}
       </ul>
     </div>
   );

@@ -62,13 +62,11 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
             ),
           )}
         >
-          {t('{part}{moves, plural, one {# thing} other {# things}} to carry or refold.', {
-            part: isAdopted ? t('Adopted. ') : '',
-            moves,
-          })}{' '}
+          {isAdopted && `${t('Adopted.')} `}
+          {t('{moves, plural, one {# thing} other {# things}} to carry or refold.', { moves })}{' '}
           <span className="text-stone">
             {isKept
-              ? t('Kept as {get}.', { get: household.plans.get(plan.id)?.name ?? t('a plan') })
+              ? t('Kept as {plan}.', { plan: household.plans.get(plan.id)?.name ?? t('a plan') })
               : checks?.findings === 0
                 ? t('Every place was packed and {tests} checks passed.', { tests: formatNumber(checks.tests) })
                 : t('{findings} checks failed; do not adopt it.', { findings: checks?.findings ?? 0 })}
@@ -103,7 +101,9 @@ function PlanNews({ of: { isAdopted, isKept, isOld, staleWords }, moves, today }
       {plan && (isOld || (staleWords !== null && !isAdopted)) && status === 'done' && (
         <section aria-label={t('What has changed since')} className="mt-3 border-l-4 border-weld bg-linen p-3">
           <p {...explained(t('Things and places that the plan does not know, or knows and are no more.'))}>
-            {t('Things have changed since this plan was made{part}.', { part: staleWords ? `: ${staleWords}` : '' })}
+            {staleWords
+              ? t('Things have changed since this plan was made: {changes}.', { changes: staleWords })
+              : t('Things have changed since this plan was made.')}
           </p>
           <Button className="mt-2" onClick={() => run.startRepair(household, plan)}>
             {t('Place only that anew')}
@@ -249,7 +249,7 @@ function SearchSeconds() {
       >
         {SECONDS.map((one) => (
           <option key={one} value={one}>
-            {one < 60 ? `${one} s` : t('{one} min', { one: one / 60 })}
+            {one < 60 ? `${one} s` : t('{minutes} min', { minutes: one / 60 })}
           </option>
         ))}
       </select>

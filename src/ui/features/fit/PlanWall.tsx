@@ -72,7 +72,10 @@ export function PlanWall({ household, state, disagree, children }: PlanWallProps
             ),
           )}
         >
-          {t('{as}: {over, plural, one {# place} other {# places}} over full on this wall.', { as: AS()[state], over })}
+          {t('{state}: {over, plural, one {# place} other {# places}} over full on this wall.', {
+            state: AS()[state],
+            over,
+          })}
         </span>
         {disagree && (
           <span className="hidden text-stone pointer-fine:inline">

@@ -372,9 +372,9 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
               className="mt-1 text-sm text-stone"
               {...explained(t('Places in the order in which one walks along the walls.'))}
             >
-              {t('{at} of {leaves, plural, one {# place} other {# places}}', {
-                at: at + 1,
-                leaves: tree.leaves.length,
+              {t('{number} of {places, plural, one {# place} other {# places}}', {
+                number: at + 1,
+                places: tree.leaves.length,
               })}
             </p>
           )}

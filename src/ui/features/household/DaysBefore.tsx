@@ -67,8 +67,8 @@ export function DaysBefore() {
                     className="text-stone"
                     {...explained(t('Its things, and what its packed records take in this browser.'))}
                   >
-                    {t('{one}, {lots, plural, one {# thing} other {# things}}, {kb}', {
-                      one: one.name,
+                    {t('{day}, {lots, plural, one {# thing} other {# things}}, {kb}', {
+                      day: one.name,
                       lots: one.lots,
                       kb: formatKb(one.bytes),
                     })}

@@ -105,7 +105,7 @@ function wordPart(
   { carrySeconds, carryBinSeconds, relearnSeconds, carryMonths }: Estimates,
 ): string {
   const each = (once: number, what = t('100 things'), n = 100) =>
-    t('{what}: {minutes} a month', { what, minutes: formatMinutes((n * once) / carryMonths) });
+    t('{guess}: {minutes} a month', { guess: what, minutes: formatMinutes((n * once) / carryMonths) });
   if (field === 'carrySeconds') return each(carrySeconds);
   if (field === 'carryBinSeconds') return each(carryBinSeconds, t('10 bins'), 10);
   if (field === 'relearnSeconds') return each(relearnSeconds);
@@ -130,14 +130,13 @@ function Effect({ household, now, next }: { household: Household; now: Estimates
         t('Today as it is, with crowding and wear, scored with the figures that are kept and with those typed.'),
       )}
     >
-      {t('With what you typed: {part}, of {minutes} with wear and crowding.', {
-        part:
+      {t('With what you typed: {change}, of {minutes} with wear and crowding.', {
+        change:
           Math.abs(more) < 1
             ? t('no change today')
-            : t('{minutes} a month {part}', {
-                minutes: formatMinutes(Math.abs(more)),
-                part: more > 0 ? t('more') : t('less'),
-              }),
+            : more > 0
+              ? t('{minutes} a month more', { minutes: formatMinutes(more) })
+              : t('{minutes} a month less', { minutes: formatMinutes(-more) }),
         minutes: formatMinutes(before),
       })}
     </p>

@@ -76,13 +76,14 @@ function Files() {
       >
         {unsaved.savedAtMs === null
           ? t('No file of it was saved from this browser yet.')
-          : t('Last saved {format}; {part}.', {
-              format: format(unsaved.savedAtMs, t('d MMMM yyyy, HH:mm')),
-              part:
-                unsaved.lines === 0
-                  ? t('nothing was written since')
-                  : t('{lines, plural, one {# line} other {# lines}} of the daybook since', { lines: unsaved.lines }),
-            })}
+          : unsaved.lines === 0
+            ? t('Last saved {day}; nothing was written since.', {
+                day: format(unsaved.savedAtMs, t('d MMMM yyyy, HH:mm')),
+              })
+            : t('Last saved {day}; {lines, plural, one {# line} other {# lines}} of the daybook since.', {
+                day: format(unsaved.savedAtMs, t('d MMMM yyyy, HH:mm')),
+                lines: unsaved.lines,
+              })}
       </p>
       <div className="mt-3 flex flex-wrap items-start gap-3">
         <Button look="strong" onClick={() => void saveEverything()}>

@@ -32,23 +32,22 @@ export function KeptFileLine() {
     >
       <p {...explained(t('When the file was last written, read back and compared.'))}>
         {isOther
-          ? t('{handle} is of another household and is left as it is.', { handle: file.handle.name })
+          ? t('{file} is of another household and is left as it is.', { file: file.handle.name })
           : state === 'asks'
-            ? t('The browser wants to be asked again before it writes to {handle}.', { handle: file.handle.name })
+            ? t('The browser wants to be asked again before it writes to {file}.', { file: file.handle.name })
             : state === 'failed'
-              ? t('{handle} could not be written: {replace}.', {
-                  handle: file.handle.name,
-                  replace: note.replace(/\.$/, ''),
+              ? t('{file} could not be written: {reason}.', {
+                  file: file.handle.name,
+                  reason: note.replace(/\.$/, ''),
                 })
               : state === 'writing'
-                ? t('Writing {handle} …', { handle: file.handle.name })
-                : t('{handle} keeps itself up to date{part}.', {
-                    handle: file.handle.name,
-                    part:
-                      writtenAtMs === null
-                        ? ''
-                        : t('; written at {format} and read back', { format: format(writtenAtMs, 'HH:mm') }),
-                  })}
+                ? t('Writing {file} …', { file: file.handle.name })
+                : writtenAtMs === null
+                  ? t('{file} keeps itself up to date.', { file: file.handle.name })
+                  : t('{file} keeps itself up to date; written at {time} and read back.', {
+                      file: file.handle.name,
+                      time: format(writtenAtMs, 'HH:mm'),
+                    })}
       </p>
       <p className="flex flex-wrap gap-x-5">
         {!isOther && (state === 'asks' || state === 'failed') && (

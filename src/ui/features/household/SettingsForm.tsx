@@ -182,8 +182,8 @@ function Reach({ settings }: { settings: Settings }) {
       )}
     >
       {t(
-        'You reach with ease from {size} to {size2} above the floor; walls show it, and what you use most is planned there. Leave the small member’s height empty where nobody else’s reach counts.',
-        { size: formatSize(easy.fromMm, units), size2: formatSize(easy.toMm, units) },
+        'You reach with ease from {from} to {to} above the floor; walls show it, and what you use most is planned there. Leave the small member’s height empty where nobody else’s reach counts.',
+        { from: formatSize(easy.fromMm, units), to: formatSize(easy.toMm, units) },
       )}
     </p>
   );

@@ -44,7 +44,7 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
   };
   const saved = async (what: string) => {
     if (stock.kind !== 'roll') setStart(((start - 1 + rows.length) % perSheet) + 1);
-    await remember(rows, t('{what}; they count as printed now. Print at 100 %.', { what }));
+    await remember(rows, t('{printed}; they count as printed now. Print at 100 %.', { printed: what }));
   };
   const saveAll = async () => {
     await savePdf(sheets, t('Labels'), 'labels.pdf');
@@ -52,7 +52,11 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
   };
   const saveSvg = async () => {
     for (const [i, sheet] of sheets.entries())
-      saveFile(toSvg(sheet), sheets.length === 1 ? 'labels.svg' : t('labels-{i}.svg', { i: i + 1 }), 'image/svg+xml');
+      saveFile(
+        toSvg(sheet),
+        sheets.length === 1 ? 'labels.svg' : t('labels-{number}.svg', { number: i + 1 }),
+        'image/svg+xml',
+      );
     await saved(t('Saved {count} as SVG', { count }));
   };
   const print = async () => {
@@ -159,8 +163,8 @@ function Sheets({ sheets, section }: { sheets: readonly Sheet[]; section: Sectio
       ))}
       {sheets.length > (stock.kind === 'roll' ? 6 : SHOWN_SHEETS) && (
         <p className="text-stone" {...explained(t('Sheets that are printed but not drawn here.'))}>
-          {t('and {part, plural, one {# more page} other {# more pages}}.', {
-            part: sheets.length - (stock.kind === 'roll' ? 6 : SHOWN_SHEETS),
+          {t('and {pages, plural, one {# more page} other {# more pages}}.', {
+            pages: sheets.length - (stock.kind === 'roll' ? 6 : SHOWN_SHEETS),
           })}
         </p>
       )}
@@ -199,7 +203,9 @@ function Printer({
         : await printLabel({ name: face.title, widthMm: w, heightMm: h, marks: drawLabel(face, w, h) });
       if (fault !== null) {
         note =
-          fault === 'stopped' ? t('Stopped after {done} of {of}.', { done, of }) : wordPrinterFault(fault, done, of);
+          fault === 'stopped'
+            ? t('Stopped after {done} of {all}.', { done, all: of })
+            : wordPrinterFault(fault, done, of);
         break;
       }
       done += 1;
@@ -257,7 +263,7 @@ function Printer({
           className="w-full"
           {...explained(t('Labels that came out, of those that were sent.'))}
         >
-          {run.note === '' ? t('Printing {done} of {of} …', { done: run.done + 1, of: run.of }) : run.note}
+          {run.note === '' ? t('Printing {done} of {all} …', { done: run.done + 1, all: run.of }) : run.note}
         </p>
       )}
     </div>

@@ -155,11 +155,11 @@ function Stuck() {
         )}
       >
         {t(
-          '{names, plural, one {# thing would not go in where the plan wants it} other {# things would not go in where the plan wants them}}, and stay where they are: {names2}{part2}.',
+          '{count, plural, one {# thing would not go in where the plan wants it} other {# things would not go in where the plan wants them}}, and stay where they are: {names}{more}.',
           {
-            names: names.length,
-            names2: names.slice(0, 6).join(', '),
-            part2: names.length > 6 ? t(' and {names} more', { names: names.length - 6 }) : '',
+            count: names.length,
+            names: names.slice(0, 6).join(', '),
+            more: names.length > 6 ? t(' and {names} more', { names: names.length - 6 }) : '',
           },
         )}
       </p>
@@ -169,7 +169,7 @@ function Stuck() {
           refit(names.length === 1 ? names[0]! : t('{n, plural, one {# thing} other {# things}}', { n: names.length }))
         }
       >
-        {t('Find {part}', { part: names.length === 1 ? t('it another home') : t('them other homes') })}
+        {t('{names, plural, one {Find it another home} other {Find them other homes}}', { names: names.length })}
       </Button>
     </div>
   );
@@ -213,7 +213,7 @@ function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number;
       >
         {MINUTES.map((one) => (
           <option key={one} value={one}>
-            {one < 120 ? t('{one} minutes', { one }) : t('{one} hours', { one: one / 60 })}
+            {one < 120 ? t('{minutes} minutes', { minutes: one }) : t('{hours} hours', { hours: one / 60 })}
           </option>
         ))}
       </SelectField>
@@ -327,9 +327,7 @@ function StepList({
               </span>
               <span
                 className="tabular hidden w-32 shrink-0 text-right text-sm text-stone sm:block"
-                {...explained(
-                  t('{howSECONDS} The weight is that of all that is carried at once.', { howSECONDS: HOW_SECONDS() }),
-                )}
+                {...explained(t('{how} The weight is that of all that is carried at once.', { how: HOW_SECONDS() }))}
               >
                 {formatMass(step.massG, units)}, {formatMinutes(step.seconds)}
               </span>

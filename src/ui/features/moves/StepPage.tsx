@@ -65,13 +65,10 @@ export function StepPage() {
         </p>
         {block && (
           <p className="mt-2" {...explained(t('What is left, by the figures in House.'))}>
+            {onTable === 0 && `${t('Nothing lies on the table.')} `}
             {t(
-              '{part}{next, plural, one {# step} other {# steps}} are left, {minutes} of work. You can leave it like this as long as you like.',
-              {
-                part: onTable === 0 ? t('Nothing lies on the table. ') : '',
-                next: steps.length - progress.next,
-                minutes: formatMinutes(leftSeconds),
-              },
+              '{steps, plural, one {# step is left} other {# steps are left}}, {minutes} of work. You can leave it like this as long as you like.',
+              { steps: steps.length - progress.next, minutes: formatMinutes(leftSeconds) },
             )}
           </p>
         )}
@@ -136,17 +133,15 @@ export function StepPage() {
           ),
         )}
       >
-        {t('{part}, {minutes} of work{part2}', {
-          part:
-            isMore === 0
-              ? t('The last of this go')
-              : t('{isMore, plural, one {# more step} other {# more steps}} in this go', { isMore }),
-          minutes: formatMinutes(block.seconds),
-          part2:
-            restSeconds > 0
-              ? t('. You have {minutes}.', { minutes: formatMinutes(restSeconds) })
-              : t('; the time is up, and then the table is clear.'),
-        })}
+        {isMore === 0
+          ? t('The last of this go, {minutes} of work.', { minutes: formatMinutes(block.seconds) })
+          : t('{steps, plural, one {# more step} other {# more steps}} in this go, {minutes} of work.', {
+              steps: isMore,
+              minutes: formatMinutes(block.seconds),
+            })}{' '}
+        {restSeconds > 0
+          ? t('You have {minutes}.', { minutes: formatMinutes(restSeconds) })
+          : t('The time is up, and then the table is clear.')}
       </p>
     </Frame>
   );
@@ -286,7 +281,7 @@ function ThingLine({ household, step, lot, name }: { household: Household; step:
   const facts = [
     lot.state === 'in' && where.standing ? wordStanding(where.standing) : '',
     form !== undefined && form !== lot.form
-      ? t('from {form} to {form2}', { form: wordForm(lot.form), form2: wordForm(form) })
+      ? t('from {before} to {after}', { before: wordForm(lot.form), after: wordForm(form) })
       : '',
   ].filter(Boolean);
   const doesNotFit = async () => {
@@ -320,7 +315,7 @@ function ThingLine({ household, step, lot, name }: { household: Household; step:
           {toPlace && (
             <Button
               look="quiet"
-              aria-label={t('{name} does not fit {name2}', { name: item.name, name2: name })}
+              aria-label={t('{name} does not fit {other}', { name: item.name, other: name })}
               onClick={() => void doesNotFit()}
             >
               {t('Does not fit')}

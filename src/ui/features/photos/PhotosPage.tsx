@@ -87,7 +87,7 @@ export function PhotosPage() {
           {isReading && (
             <p role="status" className="flex items-center gap-2">
               <progress aria-label={t('Developing')} value={done.read} max={done.of} />{' '}
-              {t('{read} of {of}', { read: done.read, of: done.of })}
+              {t('{read} of {all}', { read: done.read, all: done.of })}
             </p>
           )}
           <Session />

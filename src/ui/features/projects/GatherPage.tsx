@@ -168,7 +168,7 @@ function Picks({ lots, onPick }: { lots: readonly Lot[]; onPick: (ids: readonly 
             look="strong"
             className="min-h-11"
             data-key={i === 0 && lot.state === 'in' ? 'd' : undefined}
-            aria-label={t('{of} is in the bag', { of: of(lot).name })}
+            aria-label={t('{name} is in the bag', { name: of(lot).name })}
             onClick={() => onPick([lot.id])}
           >
             {t('In the bag')} {i === 0 && lot.state === 'in' && <kbd className="pl-1 font-normal">D</kbd>}

@@ -58,7 +58,9 @@ export function Needs({ standing, laidId, onLay }: NeedsProps) {
           placeholder={t('lining 1.4 m · zip 20 cm · 6 buttons')}
           add={
             need
-              ? t('Add {part}', { part: need.kind === 'fabric' ? t('cloth') : `a ${wordKind(need.kind)}` })
+              ? need.kind === 'fabric'
+                ? t('Add cloth')
+                : t('Add a {kind}', { kind: wordKind(need.kind) })
               : t('Add')
           }
           value={text}

@@ -71,7 +71,7 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
         width={drawn.length * (SIDE_PX + 1)}
         height={SIDE_PX}
         className="mt-1 block max-w-full"
-        {...explained(t('Each stands for up to {perSQUARE}.', { perSQUARE: PER_SQUARE }))}
+        {...explained(t('Each stands for up to {pieces}.', { pieces: PER_SQUARE }))}
       >
         {drawn.map((colour, n) => (
           <rect
@@ -99,7 +99,7 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
         ))}
         {from.length > MOST_NAMED && (
           <span className="text-stone" {...explained(t('Cloths of this colour that are not named.'))}>
-            {t('and {mostNAMED} more', { mostNAMED: from.length - MOST_NAMED })}
+            {t('and {count} more', { count: from.length - MOST_NAMED })}
           </span>
         )}
       </span>

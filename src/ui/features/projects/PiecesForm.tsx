@@ -78,8 +78,8 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
         placeholder={t('2 sleeves 38 × 62\nback 46 × 74 on the fold\n4 pockets 15 × 15 either way')}
         value={text}
         fault={fault}
-        hint={t('Across × along the grain. {reduce, plural, one {# piece} other {# pieces}} so far.', {
-          reduce: pieces.reduce((sum, piece) => sum + piece.count, 0),
+        hint={t('Across × along the grain. {pieces, plural, one {# piece} other {# pieces}} so far.', {
+          pieces: pieces.reduce((sum, piece) => sum + piece.count, 0),
         })}
         onChange={(event) => setText(event.target.value)}
       />

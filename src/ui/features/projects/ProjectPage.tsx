@@ -66,12 +66,13 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
             <Figure
               value={formatFixed(cost.spent + cost.promised, 2)}
               label={t('is what it costs')}
-              how={t('By what was paid: {spent} was cut or used for it, {promised} is promised to it. {part}', {
-                spent: formatFixed(cost.spent, 2),
-                promised: formatFixed(cost.promised, 2),
-                part:
-                  cost.unknown > 0 ? t('Of {unknown} promised nobody said the price.', { unknown: cost.unknown }) : '',
-              })}
+              how={[
+                t('By what was paid: {spent} was cut or used for it, {promised} is promised to it.', {
+                  spent: formatFixed(cost.spent, 2),
+                  promised: formatFixed(cost.promised, 2),
+                }),
+                cost.unknown > 0 ? t('Of {unknown} promised nobody said the price.', { unknown: cost.unknown }) : '',
+              ].join(' ')}
             />
           )}
           <Figure

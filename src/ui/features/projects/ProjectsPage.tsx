@@ -209,7 +209,7 @@ function MinutesChoice({ minutes }: { minutes: number }) {
           className={one === minutes ? 'bg-linen outline-2 outline-woad' : ''}
           onClick={() => setParams(one === minutes ? {} : { minutes: String(one) })}
         >
-          <span {...explained(t('A time to sit down for.'))}>{t('{one} min', { one })}</span>
+          <span {...explained(t('A time to sit down for.'))}>{t('{minutes} min', { minutes: one })}</span>
         </Button>
       ))}
     </div>

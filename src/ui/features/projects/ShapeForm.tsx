@@ -83,9 +83,7 @@ export function ShapeForm({ project, part, onDone }: { project: Project; part: s
         />
       </div>
       <p className="mt-1 text-sm text-stone">
-        {t('The grain runs from top to bottom.{part}', {
-          part: piece.isOnFold ? t(' The left edge is the fold.') : '',
-        })}
+        {t('The grain runs from top to bottom.')} {piece.isOnFold && t('The left edge is the fold.')}
       </p>
       {crossed && (
         <p role="alert" className="mt-1 text-sm font-semibold text-madder">

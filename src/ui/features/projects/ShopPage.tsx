@@ -79,9 +79,9 @@ function useWords(wanted: Wanted): readonly [what: string, why: string] {
     const { item, present, mark, unit } = wanted;
     return [
       item.name,
-      t('{amount} left, wanted {amount2}', {
-        amount: formatAmount(present, unit, units),
-        amount2: formatAmount(mark, unit, units),
+      t('{left} left, wanted {wanted}', {
+        left: formatAmount(present, unit, units),
+        wanted: formatAmount(mark, unit, units),
       }),
     ];
   }
@@ -89,9 +89,7 @@ function useWords(wanted: Wanted): readonly [what: string, why: string] {
   const much = missing !== null && (unit === 'length' || missing > 1) ? `, ${formatAmount(missing, unit, units)}` : '';
   const of = need.kind === 'fabric' && item ? t(' like {name}', { name: item.name }) : '';
   const words =
-    need.kind === 'fabric'
-      ? t('{capitalise} cloth{of}', { capitalise: capitalise(need.part), of })
-      : capitalise(need.part);
+    need.kind === 'fabric' ? t('{part} cloth{like}', { part: capitalise(need.part), like: of }) : capitalise(need.part);
   return [`${words}${much}`, t('for {project}', { project: wanted.project.name })];
 }
 

@@ -56,12 +56,12 @@ function QuiltBackSum() {
           >
             <strong>{length(best.lengthMm, units)}</strong>
             {t(
-              ': {widths, plural, one {# width} other {# widths}} of {pieceMm}, {part}. The other way it takes {lengthMm}.',
+              ': {widths, plural, one {# width} other {# widths}} of {length}, {direction}. The other way it takes {otherLength}.',
               {
                 widths: best.widths,
-                pieceMm: length(best.pieceMm, units),
-                part: best.runs === 'along' ? t('running along the quilt') : t('running across the quilt'),
-                lengthMm: length(other.lengthMm, units),
+                length: length(best.pieceMm, units),
+                direction: best.runs === 'along' ? t('running along the quilt') : t('running across the quilt'),
+                otherLength: length(other.lengthMm, units),
               },
             )}
           </p>

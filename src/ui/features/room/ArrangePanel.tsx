@@ -77,12 +77,12 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
       </table>
       <ArrangeSearch arrange={arrange} onFound={() => onChoose(FOUND)} />
       <p className="mt-1 text-sm text-stone">
-        {t('{part} Nothing is changed before you take it.', {
-          part:
-            locked === 0
-              ? t('Lock what must not move with L.')
-              : t('{locked, plural, one {# piece} other {# pieces}} locked: they stay.', { locked }),
-        })}
+        {locked === 0
+          ? t('Lock what must not move with L.')
+          : t('{locked, plural, one {# piece is locked: it stays} other {# pieces are locked: they stay}}.', {
+              locked,
+            })}{' '}
+        {t('Nothing is changed before you take it.')}
       </p>
       {chosen && !isRunning && (
         <div className="mt-4">
@@ -120,7 +120,7 @@ export function ArrangePanel({ pieces, arrange, chosenId, onChoose, onDone }: Ar
         </Button>
       </Form>
       {isFull && (
-        <p className="text-sm text-stone">{t('A room keeps {mostKEPT}: forget one first.', { mostKEPT: MOST_KEPT })}</p>
+        <p className="text-sm text-stone">{t('A room keeps {most}: forget one first.', { most: MOST_KEPT })}</p>
       )}
       <Button className="mt-4" look="quiet" data-key="escape" onClick={onDone}>
         {t('← Back to the plan')}
@@ -144,10 +144,10 @@ function ArrangeSearch({ arrange: { choices, search, start, stop }, onFound }: A
       <div className="mt-3">
         <progress aria-label={t('Tries')} className="h-2 w-full accent-woad" max={search.of} value={search.steps} />
         <p aria-live="polite" className="text-sm text-stone">
-          {t('{steps} of {of} ways tried, {of2} %.', {
+          {t('{steps} of {all} ways tried, {percent} %.', {
             steps: formatNumber(search.steps),
-            of: formatNumber(search.of),
-            of2: Math.round((100 * search.steps) / search.of),
+            all: formatNumber(search.of),
+            percent: Math.round((100 * search.steps) / search.of),
           })}
         </p>
         <Button className="mt-1 w-full" onClick={stop}>

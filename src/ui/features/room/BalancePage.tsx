@@ -195,10 +195,10 @@ function SortSection({
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h3 className="font-display text-lg font-semibold">{SORT_WORDS()[sort]}</h3>
         <span className="text-stone" {...explained(HOW_TAKES())}>
-          {t('{places, plural, one {# place} other {# places}}, {room}; {room2} of it to be filled', {
+          {t('{places, plural, one {# place} other {# places}}, {room}; {usable} of it to be filled', {
             places,
             room: wordRoom(sort, has, units),
-            room2: wordRoom(sort, usable, units),
+            usable: wordRoom(sort, usable, units),
           })}
         </span>
       </div>

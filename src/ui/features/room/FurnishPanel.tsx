@@ -75,7 +75,7 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
       <div className="stitched-t sticky bottom-0 mt-3 bg-paper py-3">
         <p role="status" className="text-sm">
           {step
-            ? t('Standing them in the room: {step} of {step2} …', { step: step[0], step2: step[1] })
+            ? t('Standing them in the room: {step} of {all} …', { step: step[0], all: step[1] })
             : done && <Told done={done} />}
         </p>
         <Button
@@ -86,7 +86,7 @@ export function FurnishPanel({ room, onDone }: FurnishPanelProps) {
         >
           {count === 0
             ? t('Nothing chosen yet')
-            : t('Stand {part} in the room', { part: count === 1 ? t('it') : t('all {count}', { count }) })}
+            : t('{count, plural, one {Stand it in the room} other {Stand all # in the room}}', { count })}
         </Button>
         <Button className="mt-2 w-full" onClick={onDone}>
           {t('That is all of it')}

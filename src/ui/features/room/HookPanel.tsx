@@ -13,9 +13,9 @@ import { nameHooks } from '../../../core/suppose/index.ts';
 import { t } from '../../language/index.ts';
 
 function wordHook({ projectionMm, loadG, wireMm }: Omit<PegHook, 'family' | 'column' | 'row'>, units: UnitSystem) {
-  return t('{size} long, {size2} wire, carries {mass}', {
-    size: formatSize(projectionMm, units),
-    size2: formatSize(wireMm, units),
+  return t('{length} long, {wire} wire, carries {mass}', {
+    length: formatSize(projectionMm, units),
+    wire: formatSize(wireMm, units),
     mass: formatMass(loadG, units),
   });
 }

@@ -46,9 +46,9 @@ function describePiece(piece: Piece, spec: RoomSpec, findings: readonly Finding[
   const count = findings.filter((one) => one.bodyId === piece.id || one.otherId === piece.id).length;
   const { unit } = piece;
   const where = unit.stand
-    ? t('free, {size} from the left, {size2} from the top', {
-        size: formatSize(unit.stand.xMm, units),
-        size2: formatSize(unit.stand.yMm, units),
+    ? t('free, {across} from the left, {down} from the top', {
+        across: formatSize(unit.stand.xMm, units),
+        down: formatSize(unit.stand.yMm, units),
       })
     : t('{find}, {size} from the left', {
         find: spec.walls.find((wall) => wall.id === unit.wallId)?.name ?? '',
@@ -288,10 +288,11 @@ function FloorPlan({ room, rooms }: { room: Place; rooms: readonly Place[] }) {
         onTap={
           tapped && mode === 'shape' ? (wallId, alongMm) => void putOpening(room, tapped, wallId, alongMm) : undefined
         }
-        label={t('Floor plan of {room}{part}', {
-          room: room.name,
-          part: rooms.length > 1 ? t(', one of {rooms} rooms', { rooms: rooms.length }) : '',
-        })}
+        label={
+          rooms.length > 1
+            ? t('Floor plan of {room}, one of {rooms} rooms', { room: room.name, rooms: rooms.length })
+            : t('Floor plan of {room}', { room: room.name })
+        }
         grip={{
           describe: (piece) => describePiece(piece, spec, findings, units),
           onChoose: (id) => {

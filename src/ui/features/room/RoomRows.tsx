@@ -21,7 +21,7 @@ export function WallRows({ fields, rows, text, remove, add, size, last, newId }:
       add={t('Add a wall')}
       onAdd={add(
         'walls',
-        { id: newId(), name: t('Wall {n}', { n: fields.walls.length + 1 }), length: size(1000), turn: '90' },
+        { id: newId(), name: t('Wall {number}', { number: fields.walls.length + 1 }), length: size(1000), turn: '90' },
         fields.walls.length - 1,
       )}
     >
@@ -29,7 +29,7 @@ export function WallRows({ fields, rows, text, remove, add, size, last, newId }:
         const isLast = i === fields.walls.length - 1;
         return (
           <>
-            {text(`walls.${i}.name`, t('Wall {i}', { i: i + 1 }))}
+            {text(`walls.${i}.name`, t('Wall {number}', { number: i + 1 }))}
             {isLast ? (
               <p className="text-sm text-stone">
                 {last ? t('Closes the room: {lengthMm}.', { lengthMm: size(last.lengthMm) }) : t('Closes the room.')}
@@ -230,7 +230,7 @@ export function CircuitRows({ fields, rows, text, remove, add, newId, units }: R
       add={t('Add a circuit')}
       onAdd={add('circuits', {
         key: newId(),
-        name: t('Circuit {n}', { n: fields.circuits.length + 1 }),
+        name: t('Circuit {number}', { number: fields.circuits.length + 1 }),
         volts: units === 'metric' ? '230' : '120',
         amps: units === 'metric' ? '16' : '15',
       })}
@@ -295,7 +295,7 @@ export function LampRows({ fields, rows, text, remove, add, size, newId }: RoomT
       add={t('Add a lamp')}
       onAdd={add('lamps', {
         key: newId(),
-        name: t('Lamp {n}', { n: fields.lamps.length + 1 }),
+        name: t('Lamp {number}', { number: fields.lamps.length + 1 }),
         x: size(1000),
         y: size(1000),
         height: size(2000),

@@ -76,9 +76,9 @@ function readMeasures(shape: RoomShape, typed: Readonly<Record<string, string>>,
     const read = parseLengthMm(text, isMetric ? 'cm' : 'in');
     if (!read.ok) faults[measure] = wordAmountFault(read.fault, isMetric ? t('3.4 m') : t('11 ft'));
     else if (read.value < LEAST_MM || read.value > MOST_MM)
-      faults[measure] = t('From {size} to {size2}.', {
-        size: formatSize(LEAST_MM, units),
-        size2: formatSize(MOST_MM, units),
+      faults[measure] = t('From {least} to {most}.', {
+        least: formatSize(LEAST_MM, units),
+        most: formatSize(MOST_MM, units),
       });
     else measures[measure] = read.value;
   }

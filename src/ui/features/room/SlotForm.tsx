@@ -53,7 +53,7 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       <WhichBins slot={slot} onTake={form.take} />
       {bins.fields.map((bin, i) => (
         <fieldset key={bin.id} className="space-y-2 border-l-4 border-thread pl-3">
-          <legend className="sr-only">{t('Bin {i}', { i: i + 1 })}</legend>
+          <legend className="sr-only">{t('Bin {number}', { number: i + 1 })}</legend>
           <BinFieldset index={i} register={register} faultOf={(field) => faultOf(`bins.${i}.${field}`)} />
           <Button look="quiet" onClick={() => bins.remove(i)}>
             {t('Take this bin away')}
@@ -70,9 +70,9 @@ export function SlotForm({ slotId }: { slotId: PlaceId }) {
       </Button>
       {form.problem === null && form.turned.length > 0 && (
         <p role="status" className="border-l-4 border-woad bg-linen px-3 py-1 text-sm">
-          {t('{turned} only {part} in turned, the narrow side to the front.', {
-            turned: joinAnd(form.turned),
-            part: form.turned.length === 1 ? t('goes') : t('go'),
+          {t('{bins} only {count, plural, one {goes} other {go}} in turned, the narrow side to the front.', {
+            bins: joinAnd(form.turned),
+            count: form.turned.length,
           })}
         </p>
       )}

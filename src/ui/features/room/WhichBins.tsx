@@ -93,11 +93,11 @@ export function WhichBins({ slot, onTake }: WhichBinsProps) {
         {proposeSizes(getSlotSize(slot)).map(({ across, deep, high, count, size }) => (
           <li key={`${across} ${deep} ${high}`} className="dotted-row py-1">
             <span className="font-semibold">{t('{n, plural, one {# bin} other {# bins}}', { n: count })}</span>{' '}
-            {t('up to {sizes}{part}{part2}{part3}', {
+            {t('up to {sizes}{beside}{behind}{above}', {
               sizes: formatSizes([size.widthMm, size.depthMm, size.heightMm], units),
-              part: across > 1 ? t(', {across} side by side', { across }) : '',
-              part2: deep > 1 ? t(', {deep} deep', { deep }) : '',
-              part3: high > 1 ? t(', {high} high with lids', { high }) : '',
+              beside: across > 1 ? t(', {across} side by side', { across }) : '',
+              behind: deep > 1 ? t(', {deep} deep', { deep }) : '',
+              above: high > 1 ? t(', {high} high with lids', { high }) : '',
             })}
           </li>
         ))}

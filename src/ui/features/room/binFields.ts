@@ -96,8 +96,7 @@ export function readBinFields(
   const cells = (name: 'across' | 'deep') => {
     const parsed = parseCount(fields[name]);
     if (!parsed.ok) faults[name] = wordAmountFault(parsed.fault, '3');
-    else if (parsed.value < 1 || parsed.value > MOST_CELLS)
-      faults[name] = t('From 1 to {mostCELLS}.', { mostCELLS: MOST_CELLS });
+    else if (parsed.value < 1 || parsed.value > MOST_CELLS) faults[name] = t('From 1 to {most}.', { most: MOST_CELLS });
     return parsed.ok ? parsed.value : 1;
   };
   if (fields.name.trim() === '') faults.name = t('Give it a name, such as Lining bin.');

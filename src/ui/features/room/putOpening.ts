@@ -17,7 +17,10 @@ export async function putOpening(
   const put = what === 'door' ? placeDoor : placeWindow;
   const spec = put(room.room!, wallId, alongMm ?? wall.lengthMm / 2, world.createId());
   if (!spec) {
-    const text = t('{wall} has no room for a {what} there.', { wall: wall.name, what });
+    const text =
+      what === 'door'
+        ? t('{wall} has no room for a door there.', { wall: wall.name })
+        : t('{wall} has no room for a window there.', { wall: wall.name });
     return useApp.setState({ notice: { tone: 'fault', text, canUndo: false } });
   }
   const next = { ...room, room: spec };
@@ -26,6 +29,6 @@ export async function putOpening(
   await edit(
     household,
     (from) => createSavePlaces(from, room.name, [next], [], world.nowMs()),
-    t('A {what} in {wall}.', { what, wall: wall.name }),
+    what === 'door' ? t('A door in {wall}.', { wall: wall.name }) : t('A window in {wall}.', { wall: wall.name }),
   );
 }

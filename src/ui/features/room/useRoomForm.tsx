@@ -139,10 +139,13 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const count = Object.keys(faults).length;
   const problem =
     (isTried || isDirty) && count > 0
-      ? t('{values}{part} See the field above.', {
-          values: Object.values(faults)[0],
-          part: count > 1 ? t(' {count} more to mend.', { count: count - 1 }) : '',
-        })
+      ? [
+          Object.values(faults)[0],
+          count > 1 ? t('{count} more to mend.', { count: count - 1 }) : '',
+          t('See the field above.'),
+        ]
+          .filter(Boolean)
+          .join(' ')
       : null;
 
   const tools = {

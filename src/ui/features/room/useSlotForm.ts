@@ -154,7 +154,7 @@ export function useSlotForm(slotId: PlaceId) {
       kinds.map((box, i) =>
         toBinFields(
           fields.bins[i]?.placeId ?? world.createId(),
-          fields.bins[i]?.name ?? t('Bin {i}', { i: i + 1 }),
+          fields.bins[i]?.name ?? t('Bin {number}', { number: i + 1 }),
           box,
           units,
         ),

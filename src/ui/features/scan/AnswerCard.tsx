@@ -42,7 +42,7 @@ export function AnswerCard({
         {...explained(t('What was put there just now.'))}
       >
         <strong>{listOf(answer.lotIds)}</strong>{' '}
-        {t('{part} in', { part: answer.lotIds.length === 1 ? t('is') : t('are') })}{' '}
+        {t('{count, plural, one {is in} other {are in}}', { count: answer.lotIds.length })}{' '}
         <strong>{formatPlaceName(tree, answer.placeId)}</strong>.
       </p>
     );
@@ -50,10 +50,10 @@ export function AnswerCard({
     return (
       <div role="alert" className="max-w-xl border-l-4 border-weld bg-linen px-3 py-2">
         <p className="text-lg">
-          {t('{listOf} {part} not go into {placeName} beside what lies there.', {
-            listOf: listOf(answer.lotIds),
-            part: answer.lotIds.length === 1 ? t('does') : t('do'),
-            placeName: formatPlaceName(tree, answer.placeId),
+          {t('{things} {count, plural, one {does} other {do}} not go into {place} beside what lies there.', {
+            things: listOf(answer.lotIds),
+            count: answer.lotIds.length,
+            place: formatPlaceName(tree, answer.placeId),
           })}
         </p>
         <div className="mt-2 flex flex-wrap gap-3">
@@ -69,11 +69,11 @@ export function AnswerCard({
     case 'twice':
       return fault(t('Read twice; the second time nothing was done.'));
     case 'gone':
-      return fault(t('{nameOf} is no longer in the stash, as the daybook has it.', { nameOf: nameOf(scanned.lotId) }));
+      return fault(t('{name} is no longer in the stash, as the daybook has it.', { name: nameOf(scanned.lotId) }));
     case 'not-a-home':
       return fault(
-        t('{get} takes nothing itself now: it stands idle, or bins stand in it. Scan one of them.', {
-          get: tree.places.get(scanned.placeId)?.name ?? t('That place'),
+        t('{place} takes nothing itself now: it stands idle, or bins stand in it. Scan one of them.', {
+          place: tree.places.get(scanned.placeId)?.name ?? t('That place'),
         }),
       );
     case 'put':

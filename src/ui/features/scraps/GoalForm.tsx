@@ -32,15 +32,15 @@ export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormPr
   const fault = bad
     ? !bad.said.ok && bad.said.fault === 'too-many'
       ? t('A million of one size at most.')
-      : t('“{line}” does not read: write {example}, or 20 strips {part}.', {
+      : t('“{line}” does not read: write {example}, or 20 strips {size}.', {
           line: bad.line.trim(),
           example,
-          part: units === 'metric' ? t('6.35 by 100') : t('2.5 by 40'),
+          size: units === 'metric' ? t('6.35 by 100') : t('2.5 by 40'),
         })
     : lines.length === 0
       ? t('Write what it takes, such as {example}.', { example })
       : lines.length > MOST_LINES
-        ? t('At most {mostLINES} lines.', { mostLINES: MOST_LINES })
+        ? t('At most {most} lines.', { most: MOST_LINES })
         : undefined;
   const nameFault = name.trim() === '' ? t('Give it a name.') : undefined;
   const isOpen = isAsked || bad !== undefined;
@@ -77,9 +77,9 @@ export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormPr
           maxLength={4000}
           value={text}
           fault={isOpen ? fault : undefined}
-          hint={t('Such as {example}: how many, the colour where it matters, and the side with its seams, in {part}.', {
+          hint={t('Such as {example}: how many, the colour where it matters, and the side with its seams, in {unit}.', {
             example,
-            part: units === 'metric' ? 'cm' : t('inches'),
+            unit: units === 'metric' ? 'cm' : t('inches'),
           })}
           onChange={({ target }) => setText(target.value)}
         />

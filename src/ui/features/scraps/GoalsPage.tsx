@@ -130,7 +130,7 @@ function Line({ standing, share }: { standing: LineStanding; share: number }) {
   return (
     <li className="dotted-row py-2" aria-label={`${what} ${size}`}>
       <p className="flex flex-wrap items-baseline gap-x-4">
-        <strong data-name>{t('{capitalise} of {size}{long}', { capitalise: capitalise(what), size, long })}</strong>
+        <strong data-name>{t('{pieces} of {size}{long}', { pieces: capitalise(what), size, long })}</strong>
         <span className="tabular" {...explained(t('Cut, of that size and colour, and free.'))}>
           {t('{have} of {count} cut', { have, count: line.count })}
         </span>
@@ -156,12 +156,17 @@ function Line({ standing, share }: { standing: LineStanding; share: number }) {
               ),
             )}
           >
-            {t('{missing} missing: {clothLength} of {size}{part} cloth', {
-              missing,
-              clothLength: formatClothLength(clothMm, units),
-              size: formatSize(clothWidthMm, units),
-              part: line.colour ? ` ${line.colour}` : '',
-            })}
+            {t(
+              line.colour
+                ? '{missing} missing: {length} of {width} {colour} cloth'
+                : '{missing} missing: {length} of {width} cloth',
+              {
+                missing,
+                length: formatClothLength(clothMm, units),
+                width: formatSize(clothWidthMm, units),
+                colour: line.colour,
+              },
+            )}
           </span>
         ) : (
           <span className="font-semibold text-moss">{t('enough')}</span>

@@ -33,10 +33,9 @@ export function OnPaper({ plan, region, name, units }: OnPaperProps) {
       >
         {listCutLines(plan).map((mm) => (
           <li key={mm}>
-            {t('at {size} from {part}', {
-              size: formatSize(mm, units),
-              part: plan.direction === 'along' ? t('the left') : t('the top'),
-            })}
+            {plan.direction === 'along'
+              ? t('at {size} from the left', { size: formatSize(mm, units) })
+              : t('at {size} from the top', { size: formatSize(mm, units) })}
           </li>
         ))}
       </ol>

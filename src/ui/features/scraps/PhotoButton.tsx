@@ -72,7 +72,7 @@ export function PhotoButton({ onOutline }: { onOutline: (outline: readonly Point
         onFiles={([file]) => void read(file!, URL.createObjectURL(file!))}
       />
       <span className="ml-3 text-sm text-stone" data-name>
-        {t('beside a sheet of {part}', { part: paper === 'a4' ? 'A4' : t('letter paper') })}
+        {t('beside a sheet of {paper}', { paper: paper === 'a4' ? 'A4' : t('letter paper') })}
       </span>
       {shown && (
         <>

@@ -25,10 +25,10 @@ export function SetoutStrip() {
       {/* A phone has room for where one is and what comes next. */}
       {current && (
         <span className="text-stone md:hidden">
-          {t('{index} of {stages}, {stageWORDS}', {
-            index: stages.findIndex(({ id }) => id === current) + 1,
+          {t('{number} of {stages}, {stage}', {
+            number: stages.findIndex(({ id }) => id === current) + 1,
             stages: stages.length,
-            stageWORDS: STAGE_WORDS()[current].name,
+            stage: STAGE_WORDS()[current].name,
           })}
         </span>
       )}
@@ -52,7 +52,7 @@ export function SetoutStrip() {
           to={STAGE_WORDS()[next].to}
           className="ml-auto min-h-10 content-center font-semibold text-woad underline underline-offset-4"
         >
-          {t('Next: {stageWORDS} →', { stageWORDS: STAGE_WORDS()[next].name })}
+          {t('Next: {stage} →', { stage: STAGE_WORDS()[next].name })}
         </Link>
       )}
     </nav>

@@ -85,7 +85,7 @@ export function BoundaryStrip(props: BoundaryStripProps) {
         {now.map((value, index) => (
           <Pin
             key={index}
-            name={t('Boundary {n} of {label}', { n: index + 1, label })}
+            name={t('Boundary {number} of {label}', { number: index + 1, label })}
             value={value}
             range={[least, most]}
             words={format(value)}
@@ -112,9 +112,9 @@ export function BoundaryStrip(props: BoundaryStripProps) {
         </button>
         {draft && (
           <span className="sr-only" role="status">
-            {t('{counts, plural, one {# class} other {# classes}}: {counts2}', {
-              counts: counts.length,
-              counts2: counts.join(', '),
+            {t('{classes, plural, one {# class} other {# classes}}: {counts}', {
+              classes: counts.length,
+              counts: counts.join(', '),
             })}
           </span>
         )}
@@ -151,7 +151,7 @@ function BoundaryField({
   return (
     <input
       maxLength={40}
-      aria-label={t('Boundary {index} of {label}, typed', { index: index + 1, label })}
+      aria-label={t('Boundary {number} of {label}, typed', { number: index + 1, label })}
       title={t('Empty it to have one boundary less.')}
       className="h-11 w-22 rounded border border-thread bg-paper px-2 text-ink md:h-7"
       value={text ?? format(value)}

@@ -83,10 +83,9 @@ export function GroupTicket({ group }: { group: Group }) {
             : t('none takes all of it')}
         </Row>
         <Row name={t('Today in')} how={t('The places where its things lie today, each counted once.')}>
-          {t('{places, plural, one {# place} other {# places}}{part}', {
-            places: places.size,
-            part: rooms.size > 1 ? t(', {rooms} rooms', { rooms: rooms.size }) : '',
-          })}
+          {rooms.size > 1
+            ? t('{places} places, {rooms} rooms', { places: places.size, rooms: rooms.size })
+            : t('{places, plural, one {# place} other {# places}}', { places: places.size })}
         </Row>
         <GrowthRow group={group} />
       </dl>

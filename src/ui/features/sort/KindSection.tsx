@@ -61,7 +61,9 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
                 aria-label={
                   i === 0
                     ? t('Sort {name}', { name: midSentence(name) })
-                    : t('{name}, {part} school', { name, part: i === 1 ? t('second') : t('third') })
+                    : i === 1
+                      ? t('{name}, second school', { name })
+                      : t('{name}, third school', { name })
                 }
                 className={`${selectClass} min-w-0 md:w-38 ${isNext ? 'text-stone' : ''}`}
                 value={levels[i] ?? ''}
@@ -141,9 +143,9 @@ function MeasureStrip({ measure, kind, groups }: { measure: Measure; kind: Kind;
   if (marks.length === 0) return null;
   return (
     <BoundaryStrip
-      label={t('{kindPlural} by {measureLABEL}', {
+      label={t('{kindPlural} by {measure}', {
         kindPlural: midSentence(wordKindPlural(kind)),
-        measureLABEL: MEASURE_LABEL()[measure],
+        measure: MEASURE_LABEL()[measure],
       })}
       marks={marks}
       at={bounds[measure]}

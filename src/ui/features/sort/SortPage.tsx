@@ -80,12 +80,14 @@ export function SortPage() {
           {large.length > 0 && (
             <Figure
               value={String(large.length)}
-              label={t('too large for any one place: {large}{part}', {
-                large: large
-                  .slice(0, MOST_NAMED)
-                  .map((group) => wordGroup(group, household))
-                  .join(', '),
-                part: large.length > MOST_NAMED ? ' …' : '',
+              label={t('too large for any one place: {groups}', {
+                groups: [
+                  large
+                    .slice(0, MOST_NAMED)
+                    .map((group) => wordGroup(group, household))
+                    .join(', '),
+                  large.length > MOST_NAMED ? '…' : '',
+                ].join(' '),
               })}
               how={t(
                 'Groups that no place of the household takes whole, even empty, with real packing; the ticket of each says where to cut it.',

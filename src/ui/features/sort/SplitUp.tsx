@@ -67,14 +67,14 @@ export function SplitUp({ group }: { group: Group }) {
         )}
       >
         {t(
-          'Cut by {splitBy} at {at}, it is {sizes, plural, one {# part} other {# parts}} of {sizes2} lots; each would fill a place such as {placeName} to {n} % or less.',
+          'Cut by {splitBy} at {at}, it is {parts, plural, one {# part} other {# parts}} of {counts} lots; each would fill a place such as {placeName} to {percent} % or less.',
           {
             splitBy: wordSplitBy(by),
             at: at.map(format).join(', '),
-            sizes: sizes.length,
-            sizes2: sizes.map((part) => part.lots).join(', '),
+            parts: sizes.length,
+            counts: sizes.map((part) => part.lots).join(', '),
             placeName: formatPlaceName(tree, place.id),
-            n: Math.round(Math.max(...sizes.map((part) => part.share)) * 100),
+            percent: Math.round(Math.max(...sizes.map((part) => part.share)) * 100),
           },
         )}
       </p>

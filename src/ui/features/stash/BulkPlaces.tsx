@@ -19,7 +19,7 @@ export function BulkPlaces({ rows }: { rows: readonly StashRow[] }) {
   const lieIn = (id: string) => {
     const placeId = id === 'out' ? null : (id as PlaceId);
     const told = placeId
-      ? t('{words} lie in {nameOf} now.', { words, nameOf: nameOf(placeId) })
+      ? t('{things} lie in {place} now.', { things: words, place: nameOf(placeId) })
       : t('{words} are out now.', { words });
     return act((now) => createLieIn(now, ids, placeId, words, world.nowMs()), told);
   };
@@ -38,7 +38,7 @@ export function BulkPlaces({ rows }: { rows: readonly StashRow[] }) {
         onPick={(id) =>
           act(
             (now) => createBelongIn(now, ids, id as PlaceId, words, world.nowMs()),
-            t('{words} belong in {nameOf} now.', { words, nameOf: nameOf(id) }),
+            t('{things} belong in {place} now.', { things: words, place: nameOf(id) }),
           )
         }
       />

@@ -116,9 +116,7 @@ export function ItemForm(props: ItemFormProps) {
       )}
       {old?.lot.state !== 'in' && forms.length > 1 && (
         <SelectField label={t('Kept now')} {...register('form')}>
-          {isNew && (
-            <option value="">{t('{capitalise}, as preferred', { capitalise: capitalise(wordForm(forms[0]!)) })}</option>
-          )}
+          {isNew && <option value="">{t('{form}, as preferred', { form: capitalise(wordForm(forms[0]!)) })}</option>}
           <Options of={forms} words={wordForm} />
         </SelectField>
       )}

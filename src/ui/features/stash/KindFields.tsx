@@ -72,7 +72,7 @@ export function createFieldMakers({ register, faultOf, units }: FormOf) {
     </SelectField>
   );
   const hint = (metric: string, imperial: string) =>
-    t('Such as {part}', { part: units === 'metric' ? metric : imperial });
+    t('Such as {example}', { example: units === 'metric' ? metric : imperial });
   return { text, select, hint };
 }
 

@@ -171,8 +171,8 @@ function TableSelects({ kind, isMore }: { kind: Kind; isMore: boolean }) {
         <option value="">{t('Not grouped')}</option>
         {FACETS_OF_KIND[kind].map((one) => (
           <option key={one} value={one}>
-            {t('Under {part}', {
-              part: one === 'what' && kind === 'thread' ? t('use') : midSentence(wordFacet(one, kind)),
+            {t('Under {facet}', {
+              facet: one === 'what' && kind === 'thread' ? t('use') : midSentence(wordFacet(one, kind)),
             })}
           </option>
         ))}

@@ -288,7 +288,10 @@ function PlaceCell({ row: { lot, place }, presence }: { row: StashRow; presence:
   return (
     <>
       {presence === 'homeless' && (
-        <span className="text-madder">{t('no home yet{part}', { part: lot.placeId ? '; ' : '' })}</span>
+        <span className="text-madder">
+          {t('no home yet')}
+          {lot.placeId && '; '}
+        </span>
       )}
       {presence === 'out' && <span className="text-woad">{t('out;')} </span>}
       {lot.state === 'with' && t('wrapped; ')}

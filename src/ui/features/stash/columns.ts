@@ -107,9 +107,9 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
       return formatAmount(Math.max(0, amount - reserved), unit, units);
     },
     how: ({ item, lot }, { units }) =>
-      t('{amount} less what is promised, {amount2}.', {
+      t('{amount} less what is promised, {promised}.', {
         amount: wordAmount(item, lot, units),
-        amount2: formatAmount(getReserved(lot), getAmountUnit(item, lot), units),
+        promised: formatAmount(getReserved(lot), getAmountUnit(item, lot), units),
       }),
   },
   {

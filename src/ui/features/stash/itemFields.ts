@@ -169,9 +169,9 @@ export function parseNeeds(text: string, units: UnitSystem): ClothNeed[] | strin
     const length = parseLengthMm(long, units === 'metric' ? 'm' : 'yd');
     const width = parseLengthMm(wide, units === 'metric' ? 'cm' : 'in');
     if (!length.ok || !width.ok || length.value <= 0 || width.value <= 0)
-      return t('“{line}” does not read. Try {part}.', {
+      return t('“{line}” does not read. Try {example}.', {
         line: line.trim(),
-        part: units === 'metric' ? t('M, lining: 1.2 m x 140 cm') : t('M, lining: 1 3/8 yd x 54 in'),
+        example: units === 'metric' ? t('M, lining: 1.2 m x 140 cm') : t('M, lining: 1 3/8 yd x 54 in'),
       });
     const [size = '', ...part] = of.split(',').map((one) => one.trim());
     needs.push({ size, part: part.join(', '), lengthMm: length.value, widthMm: width.value });

@@ -94,7 +94,7 @@ export function wordProblem({ heap, line, sketch, made }: ReadThing, units: Unit
   if (faults[0]) return wordAmountFault(faults[0], exampleLike(faults[0].text, isMetric));
   if (sketch.name === undefined) return t('Say what it is, too.');
   if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
-    return t('Say how long it is, such as {part}.', { part: isMetric ? '3.4m' : t('2 1/2 yd') });
+    return t('Say how long it is, such as {example}.', { example: isMetric ? '3.4m' : t('2 1/2 yd') });
   if (heap && made.ok && !isHeap) return t('Things of that kind are not measured so: say how many pieces.');
   return made.ok ? null : made.fault.map(wordRecordFault).join('; ');
 }

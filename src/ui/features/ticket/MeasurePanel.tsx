@@ -221,8 +221,8 @@ export function MeasurePanel({ item, lot, onDone }: { item: Item; lot: Lot; onDo
         fault={measuring.fault}
         hint={
           measuring.expected !== null && measuring.present > 0
-            ? t('By what is written down it would be {part}', {
-                part: isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units),
+            ? t('By what is written down it would be {amount}', {
+                amount: isWeighed(way) ? formatMass(measuring.expected, units) : formatSize(measuring.expected, units),
               })
             : t('Such as {example}', { example: measuring.example })
         }

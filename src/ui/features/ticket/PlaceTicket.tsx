@@ -39,7 +39,7 @@ export function PlaceTicket({ id }: { id: PlaceId }) {
     >
       <div className="mt-3 grid grid-cols-2 gap-2">
         <Button onClick={() => show({ type: 'editUnit', id: unit.id })}>
-          {t('Edit {part}', { part: unit.unit?.kind === 'cubes' ? t('the shelf') : t('the piece') })}
+          {unit.unit?.kind === 'cubes' ? t('Edit the shelf') : t('Edit the piece')}
         </Button>
         <Button onClick={() => show({ type: 'editSlot', id: slot.id })}>{t('Edit this place')}</Button>
       </div>

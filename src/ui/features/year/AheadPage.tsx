@@ -187,7 +187,7 @@ function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
     if (one.code === 'oneInOneOut')
       return void act(
         (now) => createGrow(now, one.groupId, 0),
-        t('One in, one out for {nameOf}: plans and this page reckon with it.', { nameOf: nameOf(one.groupId) }),
+        t('One in, one out for {group}: plans and this page reckon with it.', { group: nameOf(one.groupId) }),
       );
     if (one.code === 'letGo') {
       const lots = years.find(({ id }) => id === one.groupId)?.lotIds ?? [];
@@ -202,16 +202,12 @@ function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
         {name}
       </h2>
       <p {...explained(HOW())}>
-        {t('{litres} of {litres2}. {part}', {
-          litres: wordLitres(litres),
-          litres2: wordLitres(roomLitres),
-          part:
-            burstsIn === null
-              ? chances[2] > 0.01
-                ? t('It will likely do for the year; {chance} that it does not.', { chance: wordChance(chances[2]) })
-                : t('It will do for the year.')
-              : t('Likely over full in {burstsIn, plural, one {# month} other {# months}}.', { burstsIn }),
-        })}
+        {t('{litres} of {room}.', { litres: wordLitres(litres), room: wordLitres(roomLitres) })}{' '}
+        {burstsIn === null
+          ? chances[2] > 0.01
+            ? t('It will likely do for the year; {chance} that it does not.', { chance: wordChance(chances[2]) })
+            : t('It will do for the year.')
+          : t('Likely over full in {months, plural, one {# month} other {# months}}.', { months: burstsIn })}
       </p>
       <BandChart
         band={band}
@@ -231,9 +227,8 @@ function PlaceAhead({ outlook, help, years, name }: PlaceAheadProps) {
             >
               {wordLitres(group.litres)}
               {Math.abs(group.perYear) >= 0.1 &&
-                t(', {part}{litres} a year', {
-                  part: group.perYear > 0 ? '+' : '−',
-                  litres: wordLitres(Math.abs(group.perYear)),
+                t(', {change} a year', {
+                  change: `${group.perYear > 0 ? '+' : '−'}${wordLitres(Math.abs(group.perYear))}`,
                 })}
             </span>
           </li>

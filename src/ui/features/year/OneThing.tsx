@@ -68,8 +68,8 @@ export function OneThing({ entry, left, onLater, onDone }: OneThingProps) {
     {
       key: 'g',
       name: leaveTo
-        ? t('Let it go, to {leaveTo} by {by}', { leaveTo, by: wordDay(by) })
-        : t('Let it go by {by}', { by: wordDay(by) }),
+        ? t('Let it go, to {leaveTo} by {day}', { leaveTo, day: wordDay(by) })
+        : t('Let it go by {day}', { day: wordDay(by) }),
       onPress: () =>
         void decide(
           (now) => createLeave(now, lot.id, { toWhom: leaveTo.trim(), by }, world.nowMs()),

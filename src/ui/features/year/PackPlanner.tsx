@@ -40,9 +40,9 @@ export function PackPlanner() {
   const read = lines.map((line) => ({ line, size: parseBoxLine(line, units) }));
   const bad = read.find(({ size }) => !size.ok);
   const fault = bad
-    ? t('“{line}” does not read: write 20 middle {part}, from 5 cm to 3 m a side.', {
+    ? t('“{line}” does not read: write 20 middle {size}, from 5 cm to 3 m a side.', {
         line: bad.line.trim(),
-        part: units === 'metric' ? t('60 x 40 x 40') : t('24 x 16 x 16'),
+        size: units === 'metric' ? t('60 x 40 x 40') : t('24 x 16 x 16'),
       })
     : lines.length === 0
       ? t('Say what boxes there are.')
@@ -136,7 +136,7 @@ function Planned({ asked }: { asked: { readonly sizes: readonly BoxSize[]; reado
         {boxes.map((box, n) => (
           <li key={n} className="dotted-row flex flex-wrap items-baseline gap-x-4 py-1">
             <strong {...explained(t('In the order in which they go into the van: what is needed first goes in last.'))}>
-              {t('Box {n}', { n: n + 1 })}
+              {t('Box {number}', { number: n + 1 })}
             </strong>
             <span className="min-w-0 flex-1" data-name>
               {groupsOf(box).slice(0, 4).join(', ')}

@@ -13,6 +13,19 @@ import { getTree } from '../../state/derived.ts';
 import { YearTabs } from './YearTabs.tsx';
 import { t } from '../../language/index.ts';
 
+function wordCarried(moves: number, stuck: number, turn: 'goes' | 'comes'): string {
+  if (stuck === 0) return t('{moves, plural, one {# thing} other {# things}} to carry.', { moves });
+  return turn === 'goes'
+    ? t(
+        '{moves, plural, one {# thing} other {# things}} to carry; {stuck, plural, one {# thing finds} other {# things find}} no room there.',
+        { moves, stuck },
+      )
+    : t(
+        '{moves, plural, one {# thing} other {# things}} to carry; {stuck, plural, one {# thing} other {# things}} found the old place taken.',
+        { moves, stuck },
+      );
+}
+
 /** A turn of the season: what goes away or comes back, each with its place; taken on, it is carried like every plan. */
 export function SeasonPage() {
   const household = useHousehold();
@@ -45,16 +58,7 @@ export function SeasonPage() {
                 ? turn === 'goes'
                   ? t('All of it is away already.')
                   : t('Nothing of it is away.')
-                : t('{moves, plural, one {# thing} other {# things}} to carry{part}.', {
-                    moves: plan.moves.length,
-                    part:
-                      plan.stuckIds.length > 0
-                        ? t('; {stuckIds, plural, one {# thing} other {# things}} {part}', {
-                            stuckIds: plan.stuckIds.length,
-                            part: turn === 'goes' ? t('find no room there') : t('found their old place taken'),
-                          })
-                        : '',
-                  })}
+                : wordCarried(plan.moves.length, plan.stuckIds.length, turn)}
             </p>
             <ul aria-label={t('What is carried')} className="mt-3 max-w-2xl">
               {plan.moves.map(({ lotId, toId }) => (

@@ -45,9 +45,9 @@ export function Seasons() {
               {...explained(t('What belongs to its groups or has its tag, and the days as you said.'))}
             >
               <strong data-name>{season.name}</strong>
-              {t(': {listOfSeason, plural, one {# thing} other {# things}}, to {part} on {goesOn}, back on {comesOn}', {
-                listOfSeason: listOfSeason(household, season).length,
-                part: tree.places.has(season.awayPlaceId)
+              {t(': {things, plural, one {# thing} other {# things}}, to {place} on {goesOn}, back on {comesOn}', {
+                things: listOfSeason(household, season).length,
+                place: tree.places.has(season.awayPlaceId)
                   ? formatPlaceName(tree, season.awayPlaceId)
                   : t('a place that is gone'),
                 goesOn: wordDayOfYear(season.goesOn),

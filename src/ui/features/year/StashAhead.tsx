@@ -28,7 +28,9 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
   const parsed = text === null ? null : parseLengthMm(text, unit);
   const isEmpty = text !== null && text.trim() === '';
   const fault =
-    isEmpty || (parsed?.ok && parsed.value > 0 && parsed.value <= 1e9) ? undefined : t('Such as 200 {unit}.', { unit });
+    isEmpty || (parsed?.ok && parsed.value > 0 && parsed.value <= 1e9)
+      ? undefined
+      : t('Such as {length}.', { length: formatClothLength(200 * MM[units], units) });
   const keep = () => {
     if (fault) return undefined;
     return act((now) => {
@@ -44,10 +46,10 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
           t('What there is now along the selvage, less and more by the cloth that came and went in your own months.'),
         )}
       >
-        {t('{clothLength} now; in a year likely between {clothLength2} and {clothLength3}.', {
-          clothLength: formatClothLength(curve.nowMm, units),
-          clothLength2: formatClothLength(curve.band.at(-1)![0], units),
-          clothLength3: formatClothLength(curve.band.at(-1)![2], units),
+        {t('{now} now; in a year likely between {least} and {most}.', {
+          now: formatClothLength(curve.nowMm, units),
+          least: formatClothLength(curve.band.at(-1)![0], units),
+          most: formatClothLength(curve.band.at(-1)![2], units),
         })}
         {curve.chanceOver !== null &&
           t(' {chance} that it is more than the {clothLength} that you would have.', {

@@ -86,12 +86,16 @@ export function HookField({ place, left, top, scale, holding }: HookFieldProps) 
       role="button"
       tabIndex={0}
       data-hold=""
-      aria-label={t('Holes of {get}: hole {column} across, {row} down{part}', {
-        get: tree.places.get(place.parentId!)?.name ?? t('the field'),
-        column: at.column + 1,
-        row: at.row + 1,
-        part: isHere ? t(', a hook is in it') : '',
-      })}
+      aria-label={t(
+        isHere
+          ? 'Holes of {field}: hole {column} across, {row} down, a hook is in it'
+          : 'Holes of {field}: hole {column} across, {row} down',
+        {
+          field: tree.places.get(place.parentId!)?.name ?? t('the field'),
+          column: at.column + 1,
+          row: at.row + 1,
+        },
+      )}
       aria-pressed={isHere}
       className="group cursor-crosshair outline-none"
       onKeyDown={onKey}

@@ -58,10 +58,10 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
   };
   /** What stands against it there that did not where it is now. */
   const judge = (next: UnitSpec): { words: string; isGood: boolean } => {
-    const where = t('{unit}: {size} from the left, {size2} above the floor', {
+    const where = t('{unit}: {across} from the left, {high} above the floor', {
       unit: unit.name,
-      size: formatSize(next.xMm, units),
-      size2: formatSize(next.yMm, units),
+      across: formatSize(next.xMm, units),
+      high: formatSize(next.yMm, units),
     });
     const pieces = listPieces(household, tree, room.id);
     const roomSpec = getRoomSpec(room);
@@ -103,10 +103,10 @@ export function UnitHandle({ room, wall, unit, scale, heightMm, holding }: UnitH
     <g
       role="button"
       tabIndex={0}
-      aria-label={t('Move {unit}: {size} from the left, {size2} above the floor', {
+      aria-label={t('Move {unit}: {across} from the left, {high} above the floor', {
         unit: unit.name,
-        size: formatSize(now.xMm, units),
-        size2: formatSize(now.yMm, units),
+        across: formatSize(now.xMm, units),
+        high: formatSize(now.yMm, units),
       })}
       className="group cursor-move outline-none"
       onKeyDown={onKey}

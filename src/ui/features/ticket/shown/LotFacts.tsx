@@ -47,9 +47,9 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       {reserved > 0 && (
         <Row
           name={t('Free of it')}
-          how={t('{amount} less what is promised, {amount2}.', {
+          how={t('{amount} less what is promised, {promised}.', {
             amount: wordAmount(item, lot, units),
-            amount2: formatAmount(reserved, unit, units),
+            promised: formatAmount(reserved, unit, units),
           })}
         >
           {formatAmount(Math.max(0, getAmount(item, lot) - reserved), unit, units)}
@@ -62,9 +62,9 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
           name={flaw.note ?? t('Flaw')}
           how={t('Across × along, from the left selvage and from the cut edge.')}
         >
-          {t('{sizes} at {sizes2}', {
-            sizes: formatSizes([flaw.widthMm, flaw.heightMm], units),
-            sizes2: formatSizes([flaw.xMm, flaw.yMm], units),
+          {t('{size} at {spot}', {
+            size: formatSizes([flaw.widthMm, flaw.heightMm], units),
+            spot: formatSizes([flaw.xMm, flaw.yMm], units),
           })}
         </Row>
       ))}
@@ -87,14 +87,14 @@ export function LotFacts({ household, item, lot }: { household: Household; item:
       {typeof lot.usedHours === 'number' && (
         <Row
           name={t('Sewn with')}
-          how={t('The hours that were noted for it; about {needleHOURS} is what a needle lasts.', {
-            needleHOURS: NEEDLE_HOURS,
+          how={t('The hours that were noted for it; about {hours} is what a needle lasts.', {
+            hours: NEEDLE_HOURS,
           })}
         >
           {lot.usedHours >= NEEDLE_HOURS ? (
             <span className="text-madder">{t('{usedHours} h; change it', { usedHours: lot.usedHours })}</span>
           ) : (
-            t('{usedHours} h of about {needleHOURS}', { usedHours: lot.usedHours, needleHOURS: NEEDLE_HOURS })
+            t('{usedHours} h of about {hours}', { usedHours: lot.usedHours, hours: NEEDLE_HOURS })
           )}
         </Row>
       )}

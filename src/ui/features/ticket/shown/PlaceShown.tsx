@@ -93,7 +93,7 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
           how={t('What its things weigh, added up, of what it is said to carry.')}
         >
           <span className={state.isTooHeavy ? 'text-madder' : ''}>
-            {t('{mass} of {mass2}', { mass: formatMass(state.massG, units), mass2: formatMass(state.loadG, units) })}
+            {t('{mass} of {most}', { mass: formatMass(state.massG, units), most: formatMass(state.loadG, units) })}
           </span>
         </Row>
         <Row
@@ -103,10 +103,10 @@ export function PlaceShown({ household, place, label, children, count }: PlaceSh
         {unit.unit?.access === 'around' && place.container && <Row name={t('Reached')}>{t('from either side')}</Row>}
         {place.container?.dividers && (
           <Row name={t('Cells')}>
-            {t('{rows}: {columns} across, {rows2} deep', {
-              rows: place.container.dividers.columns * place.container.dividers.rows,
+            {t('{label}: {columns} across, {rows} deep', {
+              label: place.container.dividers.columns * place.container.dividers.rows,
               columns: place.container.dividers.columns,
-              rows2: place.container.dividers.rows,
+              rows: place.container.dividers.rows,
             })}
           </Row>
         )}

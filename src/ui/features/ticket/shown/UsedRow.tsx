@@ -20,12 +20,12 @@ export function UsedRow({ household, item }: { household: Household; item: Item 
   const isSeen = learnt !== undefined && learnt.months > 0;
   const how = isSeen
     ? t(
-        'You said {usesPerMonth} a month, which counts for 3 months; the daybook saw it used on {uses} days in {months} months of keeping it, the older counted for less: (3 × {usesPerMonth} + {uses}) ÷ (3 + {months}). Plans reckon with {uses2}.',
+        'You said {said} a month, which counts for 3 months; the daybook saw it used on {uses} days in {months} months of keeping it, the older counted for less: (3 × {said} + {uses}) ÷ (3 + {months}). Plans reckon with {all}.',
         {
-          usesPerMonth: round(item.usesPerMonth),
+          said: round(item.usesPerMonth),
           uses: round(learnt.uses),
           months: round(learnt.months),
-          uses2: round(getUses(item)),
+          all: round(getUses(item)),
         },
       )
     : t('As its form says; the daybook has not seen it used yet.');
