@@ -1,4 +1,5 @@
 import type { RoomSpec, Settings, UnitSpec } from '../records/index.ts';
+import { finish, mapInSlices, type Slices } from '../slices/index.ts';
 import { computeCeilingAt, getAxes, getPointOf, getWallLine, getWallPoint, listWalls } from '../storage/index.ts';
 import { listFixtureBodies, meetInHeight, type Body, type Piece } from './bodies.ts';
 import { createFloorGrid, findCell, findFreeCell, findWidestWays, getCellPoint } from './floorGrid.ts';
@@ -351,20 +352,27 @@ export function findNear(scene: Scene): Finding[] {
 }
 
 /** The ways from the door, and the sun. */
-export function findFar(scene: Scene): Finding[] {
-  return [...scene.bodies.flatMap((body) => findSun(scene, body)), ...findWays(scene)];
+export function* findFarInSlices(scene: Scene): Slices<Finding[]> {
+  const sunny = yield* mapInSlices(scene.bodies, (body) => findSun(scene, body), 1);
+  return [...sunny.flat(), ...findWays(scene)];
 }
+export const findFar = (scene: Scene): Finding[] => finish(findFarInSlices(scene));
 
 /**
  * Judges an arrangement: what overlaps, what doors and drawers hit, where one cannot stand, walk or stand up,
  * what is behind furniture or too near to heat. Worst first, faults before cautions. Lengths in mm.
  */
-export function computeFindings(
+export function* computeFindingsInSlices(
   room: RoomSpec,
   pieces: readonly Piece[],
   settings: Pick<Settings, 'statureMm'>,
-): Finding[] {
+): Slices<Finding[]> {
   const scene = createScene(room, pieces, settings);
-  const found = [...findNear(scene), ...findFar(scene)];
+  const near = findNear(scene);
+  yield;
+  const found = [...near, ...(yield* findFarInSlices(scene))];
   return found.toSorted((a, b) => Number(b.isFault) - Number(a.isFault) || b.missingMm - a.missingMm);
 }
+
+export const computeFindings = (...of: Parameters<typeof computeFindingsInSlices>): Finding[] =>
+  finish(computeFindingsInSlices(...of));

@@ -1,6 +1,6 @@
 export { createBareRoom } from './bare.ts';
 export { checkRoom, type RoomFault } from './outline.ts';
-export { computeFindings, type Finding, type FindingCode } from './findings.ts';
+export { computeFindings, computeFindingsInSlices, type Finding, type FindingCode } from './findings.ts';
 export type { Piece } from './bodies.ts';
 export { isInside } from './polygon.ts';
 export { moveUnit, normaliseTurn, settleUnit, slideUnit, turnUnit } from './settle.ts';

@@ -38,11 +38,10 @@ function getChoreDay({ everyDays, everyHours, doneAtMs, hours }: Chore, nowMs: n
 
 /** The day of a packet that was opened and has no day of its own, by what is usual for its type. */
 function getLastDay(item: Item, { expiresOn, openedOn }: Lot): string | null {
-  const keeps = item.box && findType(item.box.type, item.kind)?.keepsMonths;
-  const opened =
-    openedOn !== undefined && keeps !== undefined ? toDay(addMonths(new Date(`${openedOn}T12:00:00`), keeps)) : null;
-  const [first] = [expiresOn ?? null, opened].filter((day) => day !== null).toSorted();
-  return first ?? null;
+  const keeps = openedOn !== undefined && item.box ? findType(item.box.type, item.kind)?.keepsMonths : undefined;
+  if (keeps === undefined) return expiresOn ?? null;
+  const opened = toDay(addMonths(new Date(`${openedOn}T12:00:00`), keeps));
+  return expiresOn !== undefined && expiresOn < opened ? expiresOn : opened;
 }
 
 /** The next time a day of the year comes, from today on. */
@@ -88,19 +87,20 @@ function listOfLot(item: Item, lot: Lot, nowMs: number): Due[] {
 export function listDue(household: Household, nowMs: number, untilDay: string): Due[] {
   const today = toDay(nowMs);
   const dues: Due[] = [];
-  const lotsOf = new Map<Item['id'], Lot[]>();
+  const stocked = new Map<Item, Lot[]>();
   for (const lot of household.lots.values()) {
     const item = household.items.get(lot.itemId);
     if (!item || lot.state === 'gone') continue;
-    lotsOf.set(item.id, [...(lotsOf.get(item.id) ?? []), lot]);
+    if (item.restockBelow !== undefined) {
+      const lots = stocked.get(item);
+      if (lots) lots.push(lot);
+      else stocked.set(item, [lot]);
+    }
     dues.push(...listOfLot(item, lot, nowMs));
   }
-  for (const item of household.items.values()) {
-    const lots = lotsOf.get(item.id) ?? [];
-    const [first] = lots;
-    if (item.restockBelow === undefined || !first || computeStock(item, lots).amount >= item.restockBelow) continue;
-    dues.push({ key: `restock-${item.id}`, on: null, code: 'restock', item, lotId: first.id });
-  }
+  for (const [item, lots] of stocked)
+    if (computeStock(item, lots).amount < item.restockBelow!)
+      dues.push({ key: `restock-${item.id}`, on: null, code: 'restock', item, lotId: lots[0]!.id });
   for (const project of household.projects.values())
     if (project.due !== undefined && !isOver(project))
       dues.push({ key: `project-${project.id}`, on: project.due, code: 'project', project });

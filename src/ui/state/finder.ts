@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import type { Finder, Found } from '../../core/finding/index.ts';
 import type { Household } from '../../core/records/index.ts';
@@ -27,9 +27,13 @@ async function index(): Promise<void> {
   } else setTimeout(() => void index(), 4);
 }
 
+const NONE: readonly Found[] = [];
+
 /** Lots that a text means, best first; a large household is indexed little by little and found as it goes. */
 export function useFound(household: Household, text: string, limit: number): readonly Found[] {
-  const version = useIndexed((state) => state.version);
+  const isAsked = text.trim() !== '';
+  // Where nothing is asked, nothing is drawn anew when more of it could be found.
+  const version = useDeferredValue(useIndexed((state) => (isAsked ? state.version : 0)));
   useEffect(() => {
     const isIdle = wanted === null;
     wanted = household;
@@ -38,7 +42,7 @@ export function useFound(household: Household, text: string, limit: number): rea
   }, [household]);
   // The version says that the same index finds more.
   return useMemo(
-    () => (version === 0 || text.trim() === '' ? [] : (finder?.find(text, limit) ?? [])),
-    [text, limit, version],
+    () => (version === 0 || !isAsked ? NONE : (finder?.find(text, limit) ?? NONE)),
+    [text, isAsked, limit, version],
   );
 }

@@ -1,22 +1,40 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import {
-  computeFindings,
+  computeFindingsInSlices,
   computeTriangle,
   listPieces,
   type Finding,
   type Piece,
   type Triangle,
 } from '../../../core/room/index.ts';
-import type { Household, Place, PlaceId, RoomSpec, UnitSpec } from '../../../core/records/index.ts';
+import type { Household, Place, PlaceId, RoomSpec, Settings, UnitSpec } from '../../../core/records/index.ts';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
+import { deriveSlowly, type Slow } from '../../state/slowly.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 
 /** Key presses that follow each other within this time are one move. */
 const REST_MS = 1200;
 
-const NOTHING: readonly Piece[] = [];
+interface Arrangement {
+  readonly spec: RoomSpec;
+  readonly pieces: readonly Piece[];
+  readonly settings: Settings;
+  readonly isHeld: boolean;
+}
+
+const NO_FINDINGS: readonly Finding[] = [];
+const FINDINGS = deriveSlowly(({ spec, pieces, settings }: Arrangement) =>
+  computeFindingsInSlices(spec, pieces, settings),
+);
+const TRIANGLE = deriveSlowly(function* ({ spec, pieces }: Arrangement) {
+  yield;
+  return computeTriangle(spec, pieces);
+});
+
+/** In slices when the plan is opened; at once while a piece is moved, or one judgement would wait for the other. */
+const judge = <T>(figure: Slow<T, Arrangement>, of: Arrangement): T => (of.isHeld ? figure.get(of) : figure.use(of));
 
 interface FloorPlanState {
   readonly pieces: readonly Piece[];
@@ -41,10 +59,15 @@ export function usePlan(room: Place, spec: RoomSpec): FloorPlanState {
     () => standing.map((piece) => ({ ...piece, unit: held.get(piece.id) ?? piece.unit })),
     [standing, held],
   );
+  const { settings } = household;
+  const standingSo = useMemo(
+    () => ({ spec, pieces, settings, isHeld: held.size > 0 }),
+    [spec, pieces, settings, held.size],
+  );
   // The furniture is there, and follows the finger, before it is judged.
-  const judged = useDeferredValue(pieces, NOTHING);
-  const findings = useMemo(() => computeFindings(spec, judged, household.settings), [spec, judged, household.settings]);
-  const triangle = useMemo(() => computeTriangle(spec, judged), [spec, judged]);
+  const judged = useDeferredValue<Arrangement | null>(standingSo, null);
+  const findings = judged ? judge(FINDINGS, judged) : NO_FINDINGS;
+  const triangle = judged && judge(TRIANGLE, judged);
   const hold = useCallback((id: PlaceId, unit: UnitSpec) => {
     if (heldNow.current.size === 0) began.current = useApp.getState().household;
     const next = new Map(heldNow.current).set(id, unit);
