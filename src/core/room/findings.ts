@@ -352,7 +352,7 @@ export function findNear(scene: Scene): Finding[] {
 }
 
 /** The ways from the door, and the sun. */
-export function* findFarInSlices(scene: Scene): Slices<Finding[]> {
+function* findFarInSlices(scene: Scene): Slices<Finding[]> {
   const sunny = yield* mapInSlices(scene.bodies, (body) => findSun(scene, body), 1);
   return [...sunny.flat(), ...findWays(scene)];
 }
