@@ -66,8 +66,13 @@ test('the wheel says which cloth it is on', async ({ page }) => {
 
 test('who opens a screen by a key goes on from its work, not from the first of all screens', async ({ page }) => {
   await openSample(page, '/bench');
-  for (const key of ['2', '8']) {
+  for (const [key, name] of [
+    ['2', 'Stash'],
+    ['8', 'Projects'],
+  ] as const) {
     await page.keyboard.press(key);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
+    await expect(page.getByRole('main').getByRole('button').first()).toBeVisible();
     await expect(page.getByRole('main')).toBeFocused();
     await page.keyboard.press('Tab');
     await expect(page.locator('main :focus, main + footer :focus, aside :focus')).toBeVisible();

@@ -69,11 +69,12 @@ function listBare(source) {
   return bare;
 }
 
-/** The names of a message's values, and of those that are counted; `{is}` of `one {is} other {are}` is a word. */
+/** The names of a message's values, of those that are counted, and the marks of its links; `{is}` of `one {is} other {are}` is a word. */
 function listValues(message) {
   const values = [...message.matchAll(/(?<!\b(?:one|other) )\{(\w+)(?:(, plural)|\})/g)].map(
     ([, name, counted]) => `${name}${counted ?? ''}`,
   );
+  values.push(...[...message.matchAll(/<\/?\w+>/g)].map(([mark]) => mark));
   return [...new Set(values)].toSorted((a, b) => a.localeCompare(b));
 }
 

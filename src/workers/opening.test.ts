@@ -1,14 +1,19 @@
-import { describe, expect, it } from 'vitest';
+import Dexie from 'dexie';
+import { IDBFactory } from 'fake-indexeddb';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { passWhole } from '../core/daybook/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { Database } from '../storage/database.ts';
 import { HouseholdStore } from '../storage/index.ts';
 import { openStored } from './opening.ts';
 
+// What other tests of this run keep under the same name, or still close, is not here.
+const shared = Dexie.dependencies.indexedDB;
+beforeEach(() => void (Dexie.dependencies.indexedDB = new IDBFactory()));
+afterEach(() => void (Dexie.dependencies.indexedDB = shared));
+
 describe('the opener', () => {
   it('tells nothing where nothing is kept, then all of it, checked, and last what does not read', async () => {
-    // Others of this run may have kept something under the same name.
-    await new Database('yardmist').delete();
     expect(await openStored()).toEqual({ ok: true, value: null });
     const whole = passWhole(createSampleHousehold(1, 900));
     if (!whole.ok) throw new Error('the sample does not pass');
@@ -28,6 +33,5 @@ describe('the opener', () => {
     expect(damaged).toMatchObject({ ok: false, fault: { code: 'damaged', note: '1 faults' } });
     expect(damaged?.ok === false && damaged.fault.raw).toBeDefined();
     store.close();
-    await new Database('yardmist').delete();
   });
 });

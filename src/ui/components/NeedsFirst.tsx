@@ -1,9 +1,9 @@
-import { Link } from 'react-router';
 import { linkClass } from './Button.tsx';
 import { takesRoom } from '../../core/records/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { derive, getTree } from '../state/derived.ts';
 import { t } from '../language/index.ts';
+import { Linked } from './Linked.tsx';
 
 /** What a household has not yet; null where it has both. */
 export const getLacking = derive((household): 'both' | 'things' | 'places' | null => {
@@ -32,26 +32,22 @@ export function NeedsFirst({ says, needs }: NeedsFirstProps) {
       <ul className="mt-2 space-y-1">
         {places && (
           <li>
-            <Link to="/room/plan?do=furnish" className={linkClass}>
-              {t('Say what stands in the room')}
-            </Link>
-            {t(': shelves, drawers, bins.')}
+            <Linked
+              says={t('<furnish>Say what stands in the room</furnish>: shelves, drawers, bins.')}
+              to={{ furnish: '/room/plan?do=furnish' }}
+              className={linkClass}
+            />
           </li>
         )}
         {things && (
           <li>
-            <Link to="/heaps" className={linkClass}>
-              {t('Say how much you own, by the heap')}
-            </Link>
-            {t(', or')}{' '}
-            <Link to="/stash" className={linkClass}>
-              {t('thing by thing')}
-            </Link>
-            {t(', or bring in')}{' '}
-            <Link to="/list" className={linkClass}>
-              {t('a list')}
-            </Link>
-            .
+            <Linked
+              says={t(
+                '<heaps>Say how much you own, by the heap</heaps>, or <stash>thing by thing</stash>, or bring in <list>a list</list>.',
+              )}
+              to={{ heaps: '/heaps', stash: '/stash', list: '/list' }}
+              className={linkClass}
+            />
           </li>
         )}
       </ul>

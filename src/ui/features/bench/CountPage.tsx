@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { getAmount, getCountedUnit, type getAmountUnit } from '../../../core/measure/index.ts';
 import type { Item, Lot, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
@@ -21,6 +21,7 @@ import { wordWhereShort } from '../../text/where.ts';
 import { wordAmount } from '../../text/index.ts';
 import { type Counted, compareCount, createCountPlace, listToCount } from '../../../core/acts/index.ts';
 import { t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 /** Counting, place by place: tick what is there, type what is left; the daybook gets the differences. */
 export function CountPage() {
@@ -62,11 +63,10 @@ export function CountPage() {
               {skipped.size > 0 ? t('All but what was skipped is counted.') : t('Every place is counted.')}
             </p>
             <p className="mt-2">
-              {t('What was missing is on')}{' '}
-              <Link to="/bench" className="text-woad underline">
-                {t('the bench')}
-              </Link>
-              {t(', with where it was seen last.')}
+              <Linked
+                says={t('What was missing is on <bench>the bench</bench>, with where it was seen last.')}
+                to={{ bench: '/bench' }}
+              />
             </p>
             <div className="mt-3 flex gap-3">
               {skipped.size > 0 && (

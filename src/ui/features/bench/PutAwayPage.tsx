@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import type { LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { withAct } from '../../../core/suppose/index.ts';
@@ -20,6 +20,7 @@ import { wordCompany } from '../../text/bench.ts';
 import { findStrays, type OnBench } from './benchFacts.ts';
 import { createMove } from '../../../core/acts/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 /** The three best places, each by one key that lies side by side with the others. */
 const KEYS = ['i', 'o', 'p'] as const;
@@ -62,10 +63,7 @@ export function PutAwayPage() {
                 {t('{homeless, plural, one {# thing} other {# things}} still without one.', {
                   homeless: homeless.length,
                 })}{' '}
-                <Link to="/fit" className="text-woad underline">
-                  {t('Fit')}
-                </Link>{' '}
-                {t('makes room by moving others.')}
+                <Linked says={t('<fit>Fit</fit> makes room by moving others.')} to={{ fit: '/fit' }} />
               </p>
             )}
           </>

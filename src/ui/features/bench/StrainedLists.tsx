@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import type { PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
@@ -11,6 +10,7 @@ import type { Answer } from '../../state/useAnswer.ts';
 import type { Questions } from '../../../workers/protocol.ts';
 import { Listed, LISTED, Rest } from './Listed.tsx';
 import { t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 /** Places that hold more than goes into them, and those that carry more than they may. */
 export function StrainedLists({ answer, again }: Answer<Questions['strained']['answer']>) {
@@ -88,10 +88,7 @@ function Line({ onOpen, children }: { onOpen: () => void; children: ReactNode })
 function FindsRoom() {
   return (
     <p className="mt-1 text-sm text-stone">
-      <Link to="/fit" className="text-woad underline">
-        {t('Fit')}
-      </Link>{' '}
-      {t('finds room.')}
+      <Linked says={t('<fit>Fit</fit> finds room.')} to={{ fit: '/fit' }} />
     </p>
   );
 }

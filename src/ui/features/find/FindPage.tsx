@@ -17,6 +17,7 @@ import { wordAmount } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 /** So many places of the same are named. */
 const MOST_PLACES = 6;
@@ -90,11 +91,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
       )}
       {where.placeId === null && (
         <p className="px-5 pt-6">
-          {t('Give it a home in its ticket, or let')}{' '}
-          <Link className="text-woad underline" to="/fit">
-            {t('Fit')}
-          </Link>{' '}
-          {t('find one.')}
+          <Linked says={t('Give it a home in its ticket, or let <fit>Fit</fit> find one.')} to={{ fit: '/fit' }} />
         </p>
       )}
     </>

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { completeSketch } from '../../../core/catalog/index.ts';
 import { createLieIn, createSaveSettings } from '../../../core/acts/index.ts';
 import {
@@ -44,6 +44,7 @@ import { TicketPane } from '../ticket/TicketPane.tsx';
 import { MEASURE_EXAMPLES, readMeasure } from './measure.ts';
 import { t } from '../../language/index.ts';
 import { SORTS, type SaidSort } from '../../text/heapSorts.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 interface OwnHeap {
   readonly item: Item;
@@ -381,15 +382,12 @@ function WhereTheyLie({ placeId, onPlace }: WhereTheyLieProps) {
         </section>
       )}
       <p className="stitched-t mt-4 pt-3 text-sm text-stone">
-        {t('A thing that is one of its kind goes in by itself: in the line below, in the')}{' '}
-        <Link className="underline" to="/stash">
-          {t('stash')}
-        </Link>
-        {t(', or from a')}{' '}
-        <Link className="underline" to="/list">
-          {t('list')}
-        </Link>
-        .
+        <Linked
+          says={t(
+            'A thing that is one of its kind goes in by itself: in the line below, in the <stash>stash</stash>, or from a <list>list</list>.',
+          )}
+          to={{ stash: '/stash', list: '/list' }}
+        />
       </p>
     </>
   );

@@ -16,6 +16,7 @@ import { useChoices } from '../../state/choices.ts';
 import { computeUnsaved } from '../../state/unsaved.ts';
 import { saveEverything } from '../../state/backup.ts';
 import { t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 /** Who lives here, how things are folded, and the file that holds everything. */
 export function HouseholdPage() {
@@ -121,11 +122,10 @@ function Beginnings() {
         {t('What is here now is set aside, and one click brings it back until another household is opened.')}
       </p>
       <p className="mt-1 text-stone">
-        {t('Or')}{' '}
-        <Link className="text-woad underline" to="/setout">
-          {t('set this room out')}
-        </Link>{' '}
-        {t('step by step; nothing is lost by it.')}
+        <Linked
+          says={t('Or <setout>set this room out</setout> step by step; nothing is lost by it.')}
+          to={{ setout: '/setout' }}
+        />
       </p>
       <div className="mt-3 flex flex-wrap gap-3">
         <Button onClick={() => void load('empty')}>{t('Start empty')}</Button>

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { cutBlock, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
 import { type LotId } from '../../../core/records/index.ts';
 import { formatMass, formatMinutes, formatVolume } from '../../../core/units/index.ts';
@@ -17,6 +17,7 @@ import { useMoveRun } from './moveRun.ts';
 import { StagingForm } from './StagingForm.tsx';
 import { useMoves } from './useMoves.ts';
 import { formatNumber, perLanguage, t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 const HOW_SECONDS = perLanguage(() =>
   t(
@@ -122,11 +123,11 @@ function NothingLeft({ hasPlan, skipped }: { hasPlan: boolean; skipped: readonly
         <Skipped skipped={skipped} />
       ) : (
         <p className="mt-1 max-w-xl text-stone">
-          {hasPlan ? t('The plan is carried out. ') : t('No plan was adopted yet. ')}
-          <Link to="/fit" className="text-woad underline">
-            {t('Fit')}
-          </Link>{' '}
-          {t('finds a plan; once it is adopted, what to carry stands here step by step.')}
+          {hasPlan ? t('The plan is carried out.') : t('No plan was adopted yet.')}{' '}
+          <Linked
+            says={t('<fit>Fit</fit> finds a plan; once it is adopted, what to carry stands here step by step.')}
+            to={{ fit: '/fit' }}
+          />
         </p>
       )}
     </div>

@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import type { Balance, MoreRoom, SortBalance } from '../../../core/balance/index.ts';
 import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { formatArea, formatSize, formatVolume, type UnitSystem } from '../../../core/units/index.ts';
@@ -16,6 +15,7 @@ import { useFinish } from '../setout/useFinish.ts';
 import { RoomTabs } from './RoomTabs.tsx';
 import { perLanguage, t } from '../../language/index.ts';
 import { midSentence } from '../../text/grammar.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 const HOW_TAKES = perLanguage(() =>
   t(
@@ -93,25 +93,12 @@ function Balanced({ balance, ways, tabs }: BalancedProps) {
         {(isEmpty || isBare) && (
           <p className="mt-1 text-stone">
             {isEmpty ? (
-              <>
-                {t('Say how much there is')}{' '}
-                <Link className="text-woad underline" to="/heaps">
-                  {t('by the heap')}
-                </Link>
-                {t(', or')}{' '}
-                <Link className="text-woad underline" to="/stash">
-                  {t('one by one')}
-                </Link>
-                .
-              </>
+              <Linked
+                says={t('Say how much there is <heaps>by the heap</heaps>, or <stash>one by one</stash>.')}
+                to={{ heaps: '/heaps', stash: '/stash' }}
+              />
             ) : (
-              <>
-                {t('Say')}{' '}
-                <Link className="text-woad underline" to="/room/plan?do=furnish">
-                  {t('what stands in it')}
-                </Link>
-                .
-              </>
+              <Linked says={t('Say <furnish>what stands in it</furnish>.')} to={{ furnish: '/room/plan?do=furnish' }} />
             )}
           </p>
         )}

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { createTurn } from '../../../core/acts/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { planTurn } from '../../../core/upkeep/index.ts';
@@ -12,6 +12,7 @@ import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { YearTabs } from './YearTabs.tsx';
 import { t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 function wordCarried(moves: number, stuck: number, turn: 'goes' | 'comes'): string {
   if (stuck === 0) return t('{moves, plural, one {# thing} other {# things}} to carry.', { moves });
@@ -98,11 +99,10 @@ export function SeasonPage() {
               </Button>
             )}
             <p className="mt-3 text-sm text-stone">
-              {t('What finds no room is put away by hand from its ticket, or')}{' '}
-              <Link className="text-woad underline" to="/fit">
-                {t('Fit')}
-              </Link>{' '}
-              {t('makes room.')}
+              <Linked
+                says={t('What finds no room is put away by hand from its ticket, or <fit>Fit</fit> makes room.')}
+                to={{ fit: '/fit' }}
+              />
             </p>
           </>
         )}

@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import { createMove } from '../../../core/acts/index.ts';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
@@ -14,6 +13,7 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import { wordHomeOffer } from '../../text/index.ts';
 import { wordLitres } from '../../text/year.ts';
 import { t } from '../../language/index.ts';
+import { Linked } from '../../components/Linked.tsx';
 
 interface ThroughEndProps {
   readonly ids: readonly LotId[];
@@ -75,11 +75,10 @@ export function ThroughEnd({ ids, waiting, onOn, onEnd }: ThroughEndProps) {
             ))}
           </ul>
           <p className="mt-1 text-sm text-stone">
-            {t('As if what is to go were gone. It stands on')}{' '}
-            <Link to="/year" className="text-woad underline">
-              {t('what comes round')}
-            </Link>{' '}
-            {t('until then.')}
+            <Linked
+              says={t('As if what is to go were gone. Until then it stands in <year>what comes round</year>.')}
+              to={{ year: '/year' }}
+            />
           </p>
         </>
       )}
