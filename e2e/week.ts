@@ -98,8 +98,9 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await day(3);
     await open('brick sateen', /Brick sateen/);
     await page.keyboard.press('x');
-    await ticket.getByLabel('Lent to').fill('the skiff crew');
-    await ticket.getByLabel('Lent to').press('Enter');
+    await expect(ticket.getByLabel('Lent to')).toBeFocused();
+    await page.keyboard.type('the skiff crew');
+    await page.keyboard.press('Enter');
     await expect(ticket).toContainText('lent to the skiff crew');
     await open('brick diamond drill', /Brick diamond drill/);
     await ticket.getByRole('button', { name: 'It is washed now' }).click();

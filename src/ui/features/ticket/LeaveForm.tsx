@@ -63,6 +63,7 @@ export function LeaveForm({
         <Form className="flex items-start gap-2" onSend={use}>
           <TextField
             label={t('Used of {amount}', { amount: wordAmount(item, lot, units) })}
+            autoFocus
             inputMode="decimal"
             value={amount}
             fault={fault || undefined}
@@ -89,6 +90,7 @@ export function LeaveForm({
           <TextField
             label={t('Lent to')}
             of="lots.lentTo"
+            autoFocus={!isByPiece}
             value={who}
             onChange={(event) => setWho(event.target.value)}
           />
