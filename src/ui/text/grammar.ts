@@ -1,4 +1,4 @@
-import { formatNumber, getLanguage, t } from '../language/index.ts';
+import { getLanguage, t } from '../language/index.ts';
 
 export function capitalise(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
@@ -17,10 +17,12 @@ export function wordOrdinal(n: number): string {
   return last === 3 ? t('{n}rd', { n }) : t('{n}th', { n });
 }
 
-/** `this and that`. */
-export const joinAnd = (words: readonly string[]): string => words.join(t(' and '));
-
-/** `1 lot`, `2 lots`. */
-export function wordCount(n: number, one: string, many = `${one}s`): string {
-  return `${formatNumber(n)} ${n === 1 ? one : many}`;
+/** `Oat linen, Peat suiting and Zips`. */
+export function joinAnd(words: readonly string[]): string {
+  return words.length < 2
+    ? words.join('')
+    : t('{names} and {last}', { names: words.slice(0, -1).join(', '), last: words.at(-1)! });
 }
+
+/** One sentence after the other; those that say nothing are left out. */
+export const joinSentences = (sentences: readonly string[]): string => sentences.filter(Boolean).join(' ');

@@ -15,7 +15,7 @@ export {
   wordScrapCut,
   wordUnitKind,
 } from './names.ts';
-export { capitalise, wordCount } from './grammar.ts';
+export { capitalise } from './grammar.ts';
 export { wordCure, wordCured, wordHomeOffer, wordLotReason, wordUnplaced } from './plans.ts';
 export { wordStanding } from './where.ts';
 export { formatAmount, formatMeasured, wordAmount, wordDoubt } from './things.ts';

@@ -11,6 +11,7 @@ import { formatAmount } from './things.ts';
 import { wordThing } from './what.ts';
 import { getAmount, getAmountUnit } from '../../core/measure/index.ts';
 import { perLanguage, t } from '../language/index.ts';
+import { joinAnd } from './grammar.ts';
 
 /** Words of the labels; not in the index, only their screen needs them. */
 
@@ -96,11 +97,7 @@ function wordOtherParts(lot: Lot, { lots }: Household, tree: PlaceTree): string 
     const isPart = other.itemId === lot.itemId && other.id !== lot.id && other.state !== 'gone';
     return isPart && at !== undefined && at !== (lot.homeId ?? lot.placeId) ? [formatPlaceName(tree, at)] : [];
   });
-  const [last, ...before] = [...new Set(places)].toReversed();
-  if (last === undefined) return '';
-  return t('more in {places}', {
-    places: before.length > 0 ? t('{places} and {last}', { places: before.toReversed().join(', '), last }) : last,
-  });
+  return places.length === 0 ? '' : t('more in {places}', { places: joinAnd([...new Set(places)]) });
 }
 
 /** The ticket or sticker of a lot. */

@@ -1,6 +1,7 @@
 import type { Layout } from '../../core/layout/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { t } from '../language/index.ts';
+import { joinSentences } from './grammar.ts';
 
 /** What a layout says of whether there is enough. Lengths in mm. */
 interface LaidOut {
@@ -41,5 +42,5 @@ export function wordLaid(laid: LaidOut, units: UnitSystem): string {
       ? t('{left, plural, one {# piece} other {# pieces}} of it will not go on.', { left: exact.left.length })
       : '';
   const other = spare ? t('Enough if the {spare} is of another cloth.', { spare }) : '';
-  return [short, left, other].filter(Boolean).join(' ');
+  return joinSentences([short, left, other]);
 }

@@ -23,6 +23,7 @@ import { wordHolder } from './names.ts';
 import { formatAmount, formatMeasured } from './things.ts';
 import { wordMeasureWay } from './what.ts';
 import { formatFixed, formatShort, t } from '../language/index.ts';
+import { joinSentences } from './grammar.ts';
 
 /** A row of a ticket: what it is, how much, and how that figure was made. */
 export interface Told {
@@ -83,7 +84,7 @@ function tellCloth(item: Item, lot: Lot, settings: Settings): Told[] {
   rows.push({
     name: t('On a board'),
     words: board ? t('{alongMm} thick', { alongMm: size(board.alongMm) }) : t('does not suit a board'),
-    how: [
+    how: joinSentences([
       t('{wraps} wraps of {layers, plural, one {# layer} other {# layers}} round a board of {sizes}; {layer}.', {
         wraps: formatFixed(wraps, 1),
         layers,
@@ -91,9 +92,7 @@ function tellCloth(item: Item, lot: Lot, settings: Settings): Told[] {
         layer,
       }),
       board ? '' : t('It takes one whole wrap at least, and no more than a spine can stand.'),
-    ]
-      .filter(Boolean)
-      .join(' '),
+    ]),
   });
   const roll = item.forms.includes('roll') ? computePackage(item, lot, 'roll', settings) : null;
   if (roll)

@@ -1,11 +1,11 @@
 import type { Group } from '../../core/grouping/index.ts';
 import type { Household, ItemId, LotId, PlaceId } from '../../core/records/index.ts';
-import { formatMinutes } from '../../core/units/index.ts';
 import type { Oddity } from '../../workers/protocol.ts';
 import { wordGroup } from './groups.ts';
 import { wordKeeper } from './keepers.ts';
-import { joinNames } from './lists.ts';
+import { joinAnd } from './grammar.ts';
 import { t } from '../language/index.ts';
+import { wordChange } from './change.ts';
 
 export interface OddityNames {
   readonly household: Household;
@@ -20,7 +20,7 @@ const MOST_NAMED = 3;
 function nameLots({ items, lots }: Household, ids: readonly LotId[]): string {
   const names = [...new Set(ids.flatMap((id) => items.get(lots.get(id)?.itemId ?? ('' as ItemId))?.name ?? []))];
   const rest = names.length - MOST_NAMED;
-  return joinNames(
+  return joinAnd(
     rest > 0 ? [...names.slice(0, MOST_NAMED), t('{n, plural, one {# other} other {# others}}', { n: rest })] : names,
   );
 }
@@ -31,13 +31,10 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
   const nameGroup = (id: string) => (groups.has(id) ? wordGroup(groups.get(id)!, household) : t('others'));
   const wayOut = ({ out }: Extract<Oddity, { code: 'strangers' | 'scattered' }>, none: string) => {
     if (!out) return out === null ? none : '';
-    const minutes = formatMinutes(Math.abs(out.moreSeconds));
-    const change =
-      out.moreSeconds < 0 ? t('{minutes} a month less', { minutes }) : t('{minutes} a month more', { minutes });
     return t('All of {group} would go into {place}: {change}.', {
       group: nameGroup(out.groupId),
       place: namePlace(out.placeId),
-      change,
+      change: wordChange(out.moreSeconds),
     });
   };
   switch (oddity.code) {
@@ -47,7 +44,7 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
       const apart = kept.length > 0 ? t(' To keep them apart there: {kept}.', { kept: kept.join(', ') }) : '';
       return {
         what: t('{groups} share {place}.', {
-          groups: joinNames(oddity.groupIds.map(nameGroup)),
+          groups: joinAnd(oddity.groupIds.map(nameGroup)),
           place: namePlace(oddity.placeId),
         }),
         out: wayOut(oddity, t('No other place takes the smallest of them whole.')) + apart,

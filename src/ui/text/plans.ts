@@ -5,6 +5,7 @@ import { formatMass, formatMinutes, formatSize, type UnitSystem } from '../../co
 import type { HomeOffer, LotReason } from '../../workers/protocol.ts';
 import { wordReach } from './names.ts';
 import { formatFixed, t } from '../language/index.ts';
+import { wordChange } from './change.ts';
 
 function wordUses(perMonth: number): string {
   if (perMonth === 0) return t('not used lately');
@@ -146,8 +147,7 @@ export function wordLotReason(reason: LotReason, tree: PlaceTree, units: UnitSys
 export function wordHomeOffer({ moreSeconds }: Pick<HomeOffer, 'moreSeconds'>, isHomeless: boolean): string {
   const minutes = formatMinutes(Math.abs(moreSeconds));
   if (Math.abs(moreSeconds) < 3) return isHomeless ? t('hardly any time a month') : t('as quick as now');
-  if (moreSeconds > 0)
-    return isHomeless ? t('{minutes} a month', { minutes }) : t('{minutes} a month more', { minutes });
+  if (moreSeconds > 0) return isHomeless ? t('{minutes} a month', { minutes }) : wordChange(moreSeconds);
   return isHomeless
     ? t('saves {minutes} a month of looking for it', { minutes })
     : t('saves {minutes} a month', { minutes });

@@ -1,7 +1,6 @@
 import { findHolder, getAmount, getAmountUnit } from '../../core/measure/index.ts';
 import type { AmountUnit, Holder, Item, Lot } from '../../core/records/index.ts';
 import { formatArea, formatClothLength, roundByDoubt, type UnitSystem } from '../../core/units/index.ts';
-import { wordCount } from './grammar.ts';
 import { formatNumber, perLanguage, t } from '../language/index.ts';
 
 /** An amount in words: a length, an area, or a number of pieces. */
@@ -45,7 +44,7 @@ export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   if (lot.heap && item.kind === 'fabric')
     return t('about {count} lengths, {known}', { count: lot.count, known: formatKnown(item, lot, units) });
   if (item.thread) {
-    const spools = wordCount(lot.count, ...HOLDER_WORDS()[lot.holder ?? findHolder(item.thread.diameterMm).id]);
+    const spools = wordSpools(lot.count, lot.holder ?? findHolder(item.thread.diameterMm).id);
     return lot.lengthMm === undefined
       ? spools
       : t('{known} on {spools}', { known: formatKnown(item, lot, units), spools });
@@ -53,7 +52,10 @@ export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
   if (unit !== 'count') return formatKnown(item, lot, units);
   if (item.pattern)
     return lot.state === 'digital' ? t('a file') : t('{n, plural, one {# copy} other {# copies}}', { n: lot.count });
-  if (item.scrap) return wordCount(lot.count, item.scrap.cut === 'strip' ? t('strip') : t('square'));
+  if (item.scrap)
+    return item.scrap.cut === 'strip'
+      ? t('{n, plural, one {# strip} other {# strips}}', { n: lot.count })
+      : t('{n, plural, one {# square} other {# squares}}', { n: lot.count });
   if (item.kind === 'kit') return t('{n, plural, one {# kit} other {# kits}}', { n: lot.count });
   const pieces = t('{n, plural, one {# piece} other {# pieces}}', { n: lot.units ?? lot.count });
   return typeof lot.units === 'number' && lot.count > 1
@@ -61,12 +63,18 @@ export function wordAmount(item: Item, lot: Lot, units: UnitSystem): string {
     : pieces;
 }
 
-const HOLDER_WORDS = perLanguage((): Record<Holder, [string, string]> => ({
-  small: [t('spool'), t('spools')],
-  large: [t('large spool'), t('large spools')],
-  cone: [t('cone'), t('cones')],
-  bobbin: [t('bobbin'), t('bobbins')],
-}));
+function wordSpools(n: number, holder: Holder): string {
+  switch (holder) {
+    case 'small':
+      return t('{n, plural, one {# spool} other {# spools}}', { n });
+    case 'large':
+      return t('{n, plural, one {# large spool} other {# large spools}}', { n });
+    case 'cone':
+      return t('{n, plural, one {# cone} other {# cones}}', { n });
+    case 'bobbin':
+      return t('{n, plural, one {# bobbin} other {# bobbins}}', { n });
+  }
+}
 
 /** The doubt of a measured amount, as `± 0.30 m`; empty where it was typed as known. */
 export function wordDoubt(item: Item, lot: Lot, units: UnitSystem): string {

@@ -3,7 +3,7 @@ import type { Bond, Household, Wish } from '../../core/records/index.ts';
 import { formatPlaceName, type PlaceTree } from '../../core/storage/index.ts';
 import { wordGroup } from './groups.ts';
 import { KINSHIP_WORDS } from './kinships.ts';
-import { joinNames } from './lists.ts';
+import { joinAnd } from './grammar.ts';
 import { t } from '../language/index.ts';
 
 /** Words of what is asked of every plan; not in the index, few screens need them. */
@@ -13,7 +13,7 @@ const MOST_NAMES = 4;
 function list(names: readonly string[]): string {
   const shown = names.slice(0, MOST_NAMES);
   const more = names.length - shown.length;
-  return joinNames(more > 0 ? [...shown, t('{more} more', { more })] : shown);
+  return joinAnd(more > 0 ? [...shown, t('{more} more', { more })] : shown);
 }
 
 /** `Oat linen and Peat suiting are never together.` Names of what is no more are left out. */

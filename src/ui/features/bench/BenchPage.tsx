@@ -98,7 +98,7 @@ function OnBenchNow({ isWhole, isAllOut }: { isWhole: boolean; isAllOut: boolean
           />
           <Figure
             value={over === null ? (strained.again ? '–' : '…') : String(over)}
-            label={over === 1 ? t('place over full') : t('places over full')}
+            label={t('{over, plural, one {place over full} other {places over full}}', { over: over ?? 0 })}
             how={t('Places whose things do not really go in together: each was packed with what lies in it.')}
           />
           <Figure

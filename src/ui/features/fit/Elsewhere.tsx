@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
-import { formatMinutes } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Unanswered } from '../../components/Unanswered.tsx';
@@ -13,6 +12,7 @@ import { wordGroupVerdict } from '../../text/verdicts.ts';
 import { getPieces } from './pieces.ts';
 import { chooseOffers, listTags, type Offer } from './offers.ts';
 import { perLanguage, t } from '../../language/index.ts';
+import { wordChange } from '../../text/change.ts';
 
 const HOW = perLanguage(() =>
   t(
@@ -104,8 +104,4 @@ export function Elsewhere({ household, lotIds, groupId, onChoose }: ElsewherePro
   );
 }
 
-function wordMore(seconds: number): string {
-  if (Math.abs(seconds) < 3) return t('as good');
-  const minutes = formatMinutes(Math.abs(seconds));
-  return seconds > 0 ? t('{minutes} a month more', { minutes }) : t('{minutes} a month less', { minutes });
-}
+const wordMore = (seconds: number): string => (Math.abs(seconds) < 3 ? t('as good') : wordChange(seconds));

@@ -14,6 +14,7 @@ import { listBinsCarried } from './binMoves.ts';
 import { useFitRun } from './fitRun.ts';
 import { listFreed } from './freed.ts';
 import { formatFixed, t } from '../../language/index.ts';
+import { wordChange } from '../../text/change.ts';
 
 /** A bound that leaves more open than this tells nothing. */
 const TELLING_PERCENT = 50;
@@ -77,12 +78,7 @@ export function AskedLine({ asked: { words, before }, plan }: { asked: { words: 
   );
   return (
     <p className="mt-2 border-l-4 border-woad bg-linen p-3" {...explained(how)}>
-      {words}{' '}
-      {Math.abs(more) < 3
-        ? t('It takes no more time.')
-        : more > 0
-          ? t('{minutes} a month more.', { minutes: formatMinutes(more) })
-          : t('{minutes} a month less.', { minutes: formatMinutes(-more) })}{' '}
+      {words} {Math.abs(more) < 3 ? t('It takes no more time.') : `${wordChange(more)}.`}{' '}
       {all > 60 && (
         <span className="text-stone">
           {t('With the room it takes and what shares a place, {minutes} more.', { minutes: formatMinutes(all) })}

@@ -98,7 +98,7 @@ export function HeapsPage() {
         <>
           <Figure
             value={String(heaps.length)}
-            label={heaps.length === 1 ? t('heap') : t('heaps')}
+            label={t('{heaps, plural, one {heap} other {heaps}}', { heaps: heaps.length })}
             how={t('Heaps of all kinds that are not gone.')}
           />
           <QuickField key={kind} kind={kind} units={units} />

@@ -13,6 +13,7 @@ import { useBegan } from '../../state/began.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
+import { wordChange } from '../../text/change.ts';
 
 const PRESET_WORDS = perLanguage((): Record<Preset, string> => ({
   usual: t('The usual figures'),
@@ -131,12 +132,7 @@ function Effect({ household, now, next }: { household: Household; now: Estimates
       )}
     >
       {t('With what you typed: {change}, of {minutes} with wear and crowding.', {
-        change:
-          Math.abs(more) < 1
-            ? t('no change today')
-            : more > 0
-              ? t('{minutes} a month more', { minutes: formatMinutes(more) })
-              : t('{minutes} a month less', { minutes: formatMinutes(-more) }),
+        change: Math.abs(more) < 1 ? t('no change today') : wordChange(more),
         minutes: formatMinutes(before),
       })}
     </p>

@@ -40,7 +40,7 @@ export function MovesPage() {
           <>
             <Figure
               value={String(left)}
-              label={left === 1 ? t('step left') : t('steps left')}
+              label={t('{left, plural, one {step left} other {steps left}}', { left })}
               how={t(
                 'Trips, each from one place to one place with what one person carries at once, and places to be put in order; those that are done are not counted.',
               )}

@@ -12,6 +12,7 @@ import { AddLine } from './AddLine.tsx';
 import { LotButton } from './LotButton.tsx';
 import { useSaveProject } from './useSaveProject.ts';
 import { t } from '../../language/index.ts';
+import { joinSentences } from '../../text/grammar.ts';
 
 const ChooseCloth = lazy(async () => ({ default: (await import('./ChooseCloth.tsx')).ChooseCloth }));
 const ChooseThing = lazy(async () => ({ default: (await import('./ChooseThing.tsx')).ChooseThing }));
@@ -110,7 +111,7 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
           )}
         >
           {need.isToGet && state === 'toGet' ? t('To be got. ') : ''}
-          {[wordVerdict(standing, units), wordThread(standing, units)].filter(Boolean).join(' ')}
+          {joinSentences([wordVerdict(standing, units), wordThread(standing, units)])}
           {found?.ok && state !== 'there' && (
             <span className="font-normal text-stone"> ({wordNeedWay(found.value.way)})</span>
           )}

@@ -19,6 +19,7 @@ import { Steps } from './Steps.tsx';
 import { printCard } from './printCard.ts';
 import { useSaveProject } from './useSaveProject.ts';
 import { formatFixed, t } from '../../language/index.ts';
+import { joinSentences } from '../../text/grammar.ts';
 
 const FactsForm = lazy(async () => ({ default: (await import('./FactsForm.tsx')).FactsForm }));
 const FinishForm = lazy(async () => ({ default: (await import('./FinishForm.tsx')).FinishForm }));
@@ -54,7 +55,7 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
         <>
           <Figure
             value={String(missing.length)}
-            label={missing.length === 1 ? t('thing missing') : t('things missing')}
+            label={t('{missing, plural, one {thing missing} other {things missing}}', { missing: missing.length })}
             how={t('Needs that are neither promised from the stash nor said to be there.')}
           />
           <Figure
@@ -66,13 +67,13 @@ function OneProject({ standing }: { standing: ProjectStanding }) {
             <Figure
               value={formatFixed(cost.spent + cost.promised, 2)}
               label={t('is what it costs')}
-              how={[
+              how={joinSentences([
                 t('By what was paid: {spent} was cut or used for it, {promised} is promised to it.', {
                   spent: formatFixed(cost.spent, 2),
                   promised: formatFixed(cost.promised, 2),
                 }),
                 cost.unknown > 0 ? t('Of {unknown} promised nobody said the price.', { unknown: cost.unknown }) : '',
-              ].join(' ')}
+              ])}
             />
           )}
           <Figure

@@ -10,6 +10,7 @@ import { wordBinSize, wordPart } from '../../text/room.ts';
 import { furnishRoom, ON_SIDE, type FurnishDone, type WantedBinsBySize, type WantedParts } from './furnishing.ts';
 import { PartPicture } from './PartPicture.tsx';
 import { perLanguage, t } from '../../language/index.ts';
+import { joinSentences } from '../../text/grammar.ts';
 
 /** The parts shelf, as one goes through a room. */
 const SHELVES = perLanguage((): readonly (readonly [name: string, ids: readonly string[]])[] => [
@@ -106,7 +107,7 @@ function Told({ done: { stood, left, bins, idle, unfit } }: { done: FurnishDone 
   ];
   return (
     <>
-      {said.filter(Boolean).join(' ')}{' '}
+      {joinSentences(said)}{' '}
       {left.length > 0 && (
         <span
           className="font-semibold text-madder"

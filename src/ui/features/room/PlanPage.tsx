@@ -98,7 +98,7 @@ function PlanFigures({ lines, triangle }: PlanFiguresProps) {
     <>
       <Figure
         value={String(faults)}
-        label={faults === 1 ? t('thing has to change') : t('things have to change')}
+        label={t('{faults, plural, one {thing has to change} other {things have to change}}', { faults })}
         how={t(
           'Pieces in each other or out of the room, doors that hit something, fronts before which one cannot stand, ways under 60 cm; what is overloaded, or tips when its drawers are pulled out.',
         )}

@@ -193,7 +193,7 @@ function WallFigures({ drawing }: Pick<OnWall, 'drawing'>) {
       />
       <Figure
         value={String(over)}
-        label={over === 1 ? t('place over full') : t('places over full')}
+        label={t('{over, plural, one {place over full} other {places over full}}', { over })}
         how={t(
           'Places of this wall whose things do not lie in them without overlapping, or take more than they measure.',
         )}

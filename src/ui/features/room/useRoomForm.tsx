@@ -14,6 +14,7 @@ import { listFreed } from './listFreed.ts';
 import { readRoomFields, sketchRoom, toRoomFields, type RoomFields } from './roomForm.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 import { t } from '../../language/index.ts';
+import { joinSentences } from '../../text/grammar.ts';
 
 export interface RoomFormProps {
   readonly room: Place;
@@ -139,13 +140,11 @@ export function useRoomForm({ room, onDraft, onDone }: RoomFormProps) {
   const count = Object.keys(faults).length;
   const problem =
     (isTried || isDirty) && count > 0
-      ? [
-          Object.values(faults)[0],
+      ? joinSentences([
+          Object.values(faults)[0]!,
           count > 1 ? t('{count} more to mend.', { count: count - 1 }) : '',
           t('See the field above.'),
-        ]
-          .filter(Boolean)
-          .join(' ')
+        ])
       : null;
 
   const tools = {

@@ -81,13 +81,11 @@ export function SortPage() {
             <Figure
               value={String(large.length)}
               label={t('too large for any one place: {groups}', {
-                groups: [
-                  large
-                    .slice(0, MOST_NAMED)
-                    .map((group) => wordGroup(group, household))
-                    .join(', '),
-                  large.length > MOST_NAMED ? '…' : '',
-                ].join(' '),
+                groups: large
+                  .slice(0, MOST_NAMED)
+                  .map((group) => wordGroup(group, household))
+                  .concat(large.length > MOST_NAMED ? ['…'] : [])
+                  .join(', '),
               })}
               how={t(
                 'Groups that no place of the household takes whole, even empty, with real packing; the ticket of each says where to cut it.',
