@@ -52,6 +52,32 @@ test('Enter pressed in Find before its answers are there takes the first of them
   await expect(page.getByRole('heading', { name: 'Rowan drill' }).first()).toBeVisible();
 });
 
+test('what is typed into Find while the next screen still comes is typed on there', async ({ page }) => {
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(/RoomPage-[^/]*\.js$/u, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await openSample(page, '/stash/fabric');
+  const box = page.getByRole('combobox', { name: 'Where is the…' });
+  await box.waitFor();
+  await page.keyboard.press('4');
+  await page.keyboard.press('f');
+  await page.keyboard.type('rowan');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stash');
+  letGo();
+  await expect(page.locator('h1')).toHaveText('Heron Loft');
+  await page.keyboard.type(' drill');
+  await expect(box).toHaveValue('rowan drill');
+  await page.getByRole('option').filter({ hasText: 'Rowan drill' }).first().waitFor();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/find\//u);
+  // What was chosen is not typed on.
+  await expect(box).toHaveValue('');
+  await expect(box).not.toBeFocused();
+});
+
 test('the line ends words by Tab, holds on to what was said, and each word can be said to mean something else', async ({
   page,
 }) => {

@@ -1,5 +1,5 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useRef, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { findByCode, parseCode } from '../../core/labels/index.ts';
 import {
@@ -17,7 +17,7 @@ import { useApp, useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getWhereabouts, getLotsByPlace } from '../state/whereabouts.ts';
 import { useFound } from '../state/finder.ts';
-import { findClass, findFrameClass } from './find.ts';
+import { BOX_ID, findBox, findClass, findFrameClass, useTyped } from './find.ts';
 import { wordWhereShort } from '../text/where.ts';
 import { t } from '../language/index.ts';
 
@@ -81,17 +81,16 @@ function useEnterEarly(
 interface FindBoxProps {
   /** It has the focus already. */
   readonly isWanted: boolean;
-  /** What was typed before this was loaded, and at which text Enter was pressed then. */
-  readonly typed: string;
+  /** At which text Enter was pressed before this was loaded. */
   readonly entered: string;
 }
 
 /** "Where is the…": type, and every answer says the place. Enter opens it on the wall. */
-export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
+export function FindBox({ isWanted, entered }: FindBoxProps) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const navigate = useNavigate();
-  const [text, setText] = useState(typed);
+  const text = useTyped((typed) => typed.text);
   const query = useDeferredValue(text);
   const hits = useFound(household, query, 8);
   const found = useMemo(() => hits.filter(({ lotId }) => household.lots.has(lotId)), [hits, household]);
@@ -101,9 +100,9 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
   const first = places[0]?.id ?? found[0]?.lotId ?? projects[0]?.id ?? null;
 
   const letGo = () => {
-    setText('');
+    useTyped.setState({ text: '', isChosen: true });
     // The list gives the focus back to the box in the next frame; after that it is let go.
-    requestAnimationFrame(() => requestAnimationFrame(() => document.getElementById('find-box')?.blur()));
+    requestAnimationFrame(() => requestAnimationFrame(() => findBox()?.blur()));
   };
   const chooseProject = (id: ProjectId) => {
     letGo();
@@ -141,19 +140,20 @@ export function FindBox({ isWanted, typed, entered }: FindBoxProps) {
     if (meant?.kind === 'lot') choose(meant.id);
     else if (meant?.kind === 'place') choosePlace(meant.id);
     else if (meant?.kind === 'project') chooseProject(meant.id);
-    else setText(typed);
+    else useTyped.setState({ text: typed, isChosen: false });
   };
 
   return (
     <Combobox immediate value={null as string | null} onChange={choose}>
       <div className={findFrameClass}>
         <ComboboxInput
-          id="find-box"
+          id={BOX_ID}
           aria-label={t('Where is the…')}
           placeholder={t('Where is the…')}
           autoComplete="off"
           autoFocus={isWanted}
           className={findClass}
+          onFocus={() => useTyped.setState({ isChosen: false })}
           displayValue={() => text}
           onChange={(event) => lookUp(event.target.value)}
           onKeyDown={(event) => {

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { useIsWhole } from '../state/app.ts';
-import { findClass, findFrameClass } from './find.ts';
+import { BOX_ID, findClass, findFrameClass, useTyped, useTypedOn } from './find.ts';
 import { t } from '../language/index.ts';
 
 const FindBox = lazy(async () => ({ default: (await import('./FindBox.tsx')).FindBox }));
@@ -8,7 +8,8 @@ const FindBox = lazy(async () => ({ default: (await import('./FindBox.tsx')).Fin
 /** The find box; its list of answers loads after the screen, and takes over what was typed meanwhile. */
 export function FindField() {
   const [isWanted, setWanted] = useState(false);
-  const [typed, setTyped] = useState('');
+  const text = useTyped((typed) => typed.text);
+  useTypedOn();
   const [entered, setEntered] = useState('');
   // Before all is there, nothing is found but what is out.
   const isWhole = useIsWhole();
@@ -16,22 +17,18 @@ export function FindField() {
     <div className={findFrameClass}>
       <input
         maxLength={200}
-        id="find-box"
+        id={BOX_ID}
         aria-label={t('Where is the…')}
         placeholder={t('Where is the…')}
         autoComplete="off"
         className={findClass}
-        value={typed}
+        value={text}
         onFocus={() => setWanted(true)}
         onBlur={() => setWanted(false)}
-        onChange={(event) => setTyped(event.target.value)}
-        onKeyDown={({ key }) => key === 'Enter' && setEntered(typed)}
+        onChange={(event) => useTyped.setState({ text: event.target.value })}
+        onKeyDown={({ key }) => key === 'Enter' && setEntered(text)}
       />
     </div>
   );
-  return (
-    <Suspense fallback={field}>
-      {isWhole ? <FindBox isWanted={isWanted} typed={typed} entered={entered} /> : field}
-    </Suspense>
-  );
+  return <Suspense fallback={field}>{isWhole ? <FindBox isWanted={isWanted} entered={entered} /> : field}</Suspense>;
 }

@@ -14,6 +14,8 @@ interface PageProps {
   readonly foot?: ReactNode;
   readonly aside?: ReactNode;
   readonly asideLabel?: string;
+  /** On a phone what hangs beside the work stands above it, for what one does first is there. */
+  readonly isAsideFirst?: boolean;
   /** Files dropped anywhere on the work. */
   readonly onDropFiles?: (files: readonly File[]) => void;
   readonly children: ReactNode;
@@ -24,20 +26,25 @@ function afterDrawn(work: () => void): void {
   requestAnimationFrame(() => setTimeout(work));
 }
 
-/** A phone shows the ticket below the screen: one that was just asked for is brought into view. */
+/** A phone shows the ticket below the screen: one that was just asked for is brought into view, and then one is back. */
 function useTicketInView() {
   const frame = useRef<HTMLElement>(null);
-  const ticket = useApp((state) => state.ticket);
+  const ticket = useApp((state) => state.ticket ?? state.looked);
   const { pathname } = useLocation();
   const isAnswer = pathname.startsWith('/find') || pathname.startsWith('/scan');
   const shown = useRef(ticket);
+  const wasAt = useRef({ pathname, y: 0 });
   useEffect(() => {
-    if (ticket === shown.current) return;
+    const before = shown.current;
+    if (ticket === before) return;
     shown.current = ticket;
     // Where it is comes before what it is.
-    if (ticket && !isAnswer && window.matchMedia('(width < 48rem)').matches) frame.current?.scrollIntoView();
-  }, [ticket, isAnswer]);
-  return frame;
+    if (isAnswer || !window.matchMedia('(width < 48rem)').matches) return;
+    if (!before) wasAt.current = { pathname, y: window.scrollY };
+    if (ticket) frame.current?.scrollIntoView();
+    else if (wasAt.current.pathname === pathname) window.scrollTo(0, wasAt.current.y);
+  }, [ticket, isAnswer, pathname]);
+  return { frame, isAsked: !isAnswer && ticket !== null };
 }
 
 /** As wide as `fades-out` in the theme. */
@@ -88,10 +95,11 @@ export function Page({
   foot,
   aside,
   asideLabel = t('Ticket'),
+  isAsideFirst = false,
   onDropFiles,
   children,
 }: PageProps) {
-  const ticketFrame = useTicketInView();
+  const { frame: ticketFrame, isAsked } = useTicketInView();
   const tabsFrame = useTabInView();
   const work = useArrival(title);
   const { pathname } = useLocation();
@@ -111,8 +119,8 @@ export function Page({
         </div>
       </header>
       <PaperHead title={paperTitle} />
-      <div className="flex min-h-0 flex-1 flex-col md:flex-row lefty:md:flex-row-reverse">
-        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+      <div className="flex min-h-0 flex-1 flex-col [reading-flow:flex-visual] md:flex-row lefty:md:flex-row-reverse">
+        <div className={`flex min-h-0 min-w-0 flex-1 flex-col ${isAsideFirst ? 'max-md:order-1' : ''}`}>
           <main
             ref={work}
             tabIndex={-1}
@@ -138,7 +146,8 @@ export function Page({
           <aside
             ref={ticketFrame}
             aria-label={asideLabel}
-            className="stitched-t relative scroll-mt-2 bg-paper p-5 pt-7 md:stitched-l md:w-[304px] lefty:md:border-r lefty:md:border-l-0 lefty:md:border-dashed lefty:md:border-thread md:shrink-0 md:overflow-y-auto md:border-t-0"
+            // As tall as the phone, or what is still to come of it would keep it from its top.
+            className={`${isAsked ? 'max-md:min-h-dvh' : ''} stitched-t relative scroll-mt-2 bg-paper p-5 pt-7 md:stitched-l md:w-[304px] lefty:md:border-r lefty:md:border-l-0 lefty:md:border-dashed lefty:md:border-thread md:shrink-0 md:overflow-y-auto md:border-t-0`}
           >
             <span
               aria-hidden

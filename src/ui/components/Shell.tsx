@@ -42,13 +42,14 @@ export function Shell() {
   // The bench begins with what is out; other screens want all of the household.
   const isThere = useIsWhole() || pathname === '/bench' || pathname === '/';
 
-  // A form left by going to another screen is closed; a ticket goes along.
+  // A form left by going to another screen is closed; a ticket goes along, but for Fit, whose plan it would hide.
   const screen = pathname.split('/')[1] ?? '';
   useEffect(() => {
     const { ticket, looked, show } = useApp.getState();
     const isItemForm = ticket?.type === 'newItem' || ticket?.type === 'editItem';
     const isRoomForm = ticket?.type === 'newUnit' || ticket?.type === 'editUnit' || ticket?.type === 'editSlot';
-    if ((isItemForm && screen !== 'stash') || (isRoomForm && screen !== 'room') || looked) show(null);
+    const isLeft = (isItemForm && screen !== 'stash') || (isRoomForm && screen !== 'room');
+    if (isLeft || looked || screen === 'fit') show(null);
   }, [screen]);
 
   return (

@@ -7,6 +7,7 @@ import { putBack } from '../state/putBack.ts';
 import { takeOut } from '../state/takeOut.ts';
 import { useQuickWanted } from '../state/quick.ts';
 import type { Help } from './explained.ts';
+import { findBox } from './find.ts';
 import { SCREENS } from './Selvage.tsx';
 
 function isTyping(target: EventTarget | null): boolean {
@@ -47,7 +48,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
       else
         switch (event.key.toLowerCase()) {
           case 'f': {
-            const box = document.querySelector<HTMLInputElement>('#find-box');
+            const box = findBox();
             // In a narrow window it stands on its own screen only.
             if (box?.checkVisibility()) box.focus();
             else void navigate('/find');

@@ -17,12 +17,13 @@ export interface OddityNames {
 
 const MOST_NAMED = 3;
 
-function nameLots({ items, lots }: Household, ids: readonly LotId[]): string {
+/** Lots by the names of what they are of, and how many names that is. */
+function nameLots({ items, lots }: Household, ids: readonly LotId[]): { things: string; count: number } {
   const names = [...new Set(ids.flatMap((id) => items.get(lots.get(id)?.itemId ?? ('' as ItemId))?.name ?? []))];
   const rest = names.length - MOST_NAMED;
-  return joinAnd(
-    rest > 0 ? [...names.slice(0, MOST_NAMED), t('{n, plural, one {# other} other {# others}}', { n: rest })] : names,
-  );
+  const named =
+    rest > 0 ? [...names.slice(0, MOST_NAMED), t('{n, plural, one {# other} other {# others}}', { n: rest })] : names;
+  return { things: joinAnd(named), count: names.length };
 }
 
 /** What is odd, and the cheapest way out as far as it was looked for. */
@@ -70,22 +71,22 @@ export function wordOddity(oddity: Oddity, names: OddityNames): { what: string; 
       const [empty] = oddity.emptyIds;
       const far = isPlan ? t(', but farther off or not as quick to open') : '';
       return {
-        what: t('{things} lie loose on an open shelf.', { things: nameLots(household, oddity.lotIds) }),
+        what: t(
+          '{things} {count, plural, one {lies} other {lie}} loose on an open shelf.',
+          nameLots(household, oddity.lotIds),
+        ),
         out: empty ? t('{place} is empty{far}.', { place: namePlace(empty), far }) : t('No drawer or bin is empty.'),
       };
     }
     case 'homeless':
       return {
-        what: t('{things} {count, plural, one {has} other {have}} no home.', {
-          things: nameLots(household, oddity.lotIds),
-          count: oddity.lotIds.length,
-        }),
+        what: t('{things} {count, plural, one {has} other {have}} no home.', nameLots(household, oddity.lotIds)),
         out: t('Why, and what would help, is under “Without a home”.'),
       };
     case 'table':
       return {
-        what: t('{things} lie on a table.', { things: nameLots(household, oddity.lotIds) }),
-        out: t('They are in the way whenever you work there.'),
+        what: t('{things} {count, plural, one {lies} other {lie}} on a table.', nameLots(household, oddity.lotIds)),
+        out: t('That is in the way whenever you work there.'),
       };
   }
 }

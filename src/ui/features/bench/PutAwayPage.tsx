@@ -59,12 +59,17 @@ export function PutAwayPage() {
               {homeless.length === 0 ? t('Everything has a home.') : t('That was all, except for what waits.')}
             </p>
             {homeless.length > 0 && (
-              <p className="mt-2">
-                {t('{homeless, plural, one {# thing} other {# things}} still without one.', {
-                  homeless: homeless.length,
-                })}{' '}
-                <Linked says={t('<fit>Fit</fit> makes room by moving others.')} to={{ fit: '/fit' }} />
-              </p>
+              <>
+                <p className="mt-2">
+                  {t('{homeless, plural, one {# thing} other {# things}} still without one.', {
+                    homeless: homeless.length,
+                  })}{' '}
+                  <Linked says={t('<fit>Fit</fit> makes room by moving others.')} to={{ fit: '/fit' }} />
+                </p>
+                <Button className="mt-3" onClick={() => setLater(new Set())}>
+                  {t('Those that wait')}
+                </Button>
+              </>
             )}
           </>
         )}

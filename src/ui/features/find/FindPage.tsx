@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { Household, LotId } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
+import { findBox } from '../../components/find.ts';
 import { Page } from '../../components/Page.tsx';
 import { wordWhere } from '../../text/where.ts';
 import { PlaceCloseUp } from '../../drawing/PlaceCloseUp.tsx';
@@ -128,7 +129,7 @@ function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) 
 function Asking({ household, isLost }: { household: Household; isLost: boolean }) {
   // Who opens it on a phone is about to type.
   useEffect(() => {
-    if (window.matchMedia('(width < 48rem)').matches) document.getElementById('find-box')?.focus();
+    if (window.matchMedia('(width < 48rem)').matches) findBox()?.focus();
   }, []);
   const out = [...household.lots.values()]
     .filter((lot) => lot.state === 'out' && lot.homeId !== undefined)

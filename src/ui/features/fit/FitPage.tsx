@@ -4,6 +4,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
+import { useIsPhone } from '../../components/useIsPhone.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { LookedTicket } from '../ticket/shown/LookedTicket.tsx';
@@ -23,9 +24,11 @@ import { Preview } from '../../components/Preview.tsx';
 import { previewPlan, withCure } from '../../../core/suppose/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
 
-type Tab = 'groups' | 'wall' | 'moves' | 'unplaced' | 'kept';
+/** The plan hangs beside all the others; on a phone it is the first of them. */
+type Tab = 'plan' | 'groups' | 'wall' | 'moves' | 'unplaced' | 'kept';
 
 const HOW_TAB = perLanguage((): Record<Tab, string> => ({
+  plan: t('What it takes a month, and what a plan saves.'),
   groups: t('Every group with its homes, and what is odd about them.'),
   wall: t('The room, wall by wall, drawn to scale.'),
   moves: t('Things that the plan has in another place, or kept in another way, than they are today.'),
@@ -92,7 +95,9 @@ function Fitting() {
   const looked = useApp((state) => state.looked);
   const show = useApp((state) => state.show);
   const look = useApp((state) => state.look);
-  const [tab, setTab] = useState<Tab>('groups');
+  const isPhone = useIsPhone();
+  const [chosen, setChosen] = useState<Tab>('plan');
+  const tab = chosen === 'plan' && !isPhone ? 'groups' : chosen;
   const [isToday, setToday] = useState(false);
   // While it searches, the best so far is drawn.
   const drawn = plan ?? bestSoFar;
@@ -113,6 +118,7 @@ function Fitting() {
   };
 
   const tabs: readonly [Tab, string][] = [
+    ...(isPhone ? [['plan', t('Plan')] as [Tab, string]] : []),
     ['groups', t('By groups')],
     ['wall', plan ? t('The plan on the wall') : bestSoFar ? t('The best so far') : t('Today on the wall')],
     ['moves', `${t('What moves')}${plan ? ` ${moves}` : ''}`],
@@ -122,30 +128,39 @@ function Fitting() {
   return (
     <Page
       title={t('Fit')}
-      tabs={<Tabs tabs={tabs} chosen={tab} onChoose={setTab} />}
+      tabs={<Tabs tabs={tabs} chosen={tab} onChoose={setChosen} />}
       asideLabel={isOpen ? t('Ticket') : t('Plan')}
       aside={
-        <>
-          {isOpen && (
-            <Button look="quiet" className="mb-2" onClick={() => show(null)}>
-              {t('← Back to the plan')}
-            </Button>
-          )}
-          {ticket && <TicketPane hint="" />}
-          {looked && (
-            <Preview of={seen}>
-              <LookedTicket looked={looked}>
-                {shown && disagree && <LookedPieces looked={looked} household={shown} disagree={disagree} />}
-              </LookedTicket>
-            </Preview>
-          )}
-          {/* Under a thing's ticket it still hears its keys. */}
-          <div hidden={isOpen}>
-            <PlanTicket moves={moves} />
-          </div>
-        </>
+        (isOpen || !isPhone) && (
+          <>
+            {isOpen && (
+              <Button look="quiet" className="mb-2" onClick={() => show(null)}>
+                {t('← Back to the plan')}
+              </Button>
+            )}
+            {ticket && <TicketPane hint="" />}
+            {looked && (
+              <Preview of={seen}>
+                <LookedTicket looked={looked}>
+                  {shown && disagree && <LookedPieces looked={looked} household={shown} disagree={disagree} />}
+                </LookedTicket>
+              </Preview>
+            )}
+            {/* Under a thing's ticket it still hears its keys. */}
+            {!isPhone && (
+              <div hidden={isOpen}>
+                <PlanTicket moves={moves} />
+              </div>
+            )}
+          </>
+        )
       }
     >
+      {tab === 'plan' && (
+        <div className="bg-paper p-5">
+          <PlanTicket moves={moves} />
+        </div>
+      )}
       {tab === 'groups' && !isRunning && (
         <Preview of={seen}>
           <Suspense fallback={<GoingThrough />}>

@@ -60,6 +60,7 @@ export function MovesPage() {
         ) : undefined
       }
       asideLabel={t('Before you begin')}
+      isAsideFirst
       aside={steps && left > 0 ? <Begin steps={steps} next={progress!.next} onTable={onTable} /> : undefined}
     >
       {status === 'failed' ? (

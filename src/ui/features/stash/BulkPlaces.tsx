@@ -19,8 +19,11 @@ export function BulkPlaces({ rows }: { rows: readonly StashRow[] }) {
   const lieIn = (id: string) => {
     const placeId = id === 'out' ? null : (id as PlaceId);
     const told = placeId
-      ? t('{things} lie in {place} now.', { things: words, place: nameOf(placeId) })
-      : t('{words} are out now.', { words });
+      ? t('{n, plural, one {# thing lies} other {# things lie}} in {place} now.', {
+          n: rows.length,
+          place: nameOf(placeId),
+        })
+      : t('{n, plural, one {# thing is} other {# things are}} out now.', { n: rows.length });
     return act((now) => createLieIn(now, ids, placeId, words, world.nowMs()), told);
   };
   return (
@@ -38,7 +41,10 @@ export function BulkPlaces({ rows }: { rows: readonly StashRow[] }) {
         onPick={(id) =>
           act(
             (now) => createBelongIn(now, ids, id as PlaceId, words, world.nowMs()),
-            t('{things} belong in {place} now.', { things: words, place: nameOf(id) }),
+            t('{n, plural, one {# thing belongs} other {# things belong}} in {place} now.', {
+              n: rows.length,
+              place: nameOf(id),
+            }),
           )
         }
       />

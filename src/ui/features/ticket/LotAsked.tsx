@@ -215,7 +215,7 @@ function AlikeForm({ household, item, lot, onDone }: LotProps & { onDone: () => 
         return edit(
           household,
           (from) => createSaveItem(from, item, made),
-          t('{parsed} more of {name} are in.', { parsed: parsed.value, name: item.name }),
+          t('{count} more of {name} added.', { count: parsed.value, name: item.name }),
         ).then((isDone) => isDone && onDone());
       }}
     >
