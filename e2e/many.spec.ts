@@ -65,7 +65,7 @@ test('what is typed into Find while the next screen still comes is typed on ther
   await page.keyboard.press('4');
   await page.keyboard.press('f');
   await page.keyboard.type('rowan');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stash');
+  await expect(page.locator('h1')).toHaveText('Stash');
   letGo();
   await expect(page.locator('h1')).toHaveText('Heron Loft');
   await page.keyboard.type(' drill');
@@ -73,9 +73,16 @@ test('what is typed into Find while the next screen still comes is typed on ther
   await page.getByRole('option').filter({ hasText: 'Rowan drill' }).first().waitFor();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/find\//u);
+  await expect(page.locator('h1')).toHaveText('Find');
   // What was chosen is not typed on.
   await expect(box).toHaveValue('');
   await expect(box).not.toBeFocused();
+  // Nor what was typed before one went back.
+  await page.keyboard.press('f');
+  await page.keyboard.type('rowan');
+  await page.goBack();
+  await expect(page.locator('h1')).toHaveText('Heron Loft');
+  await expect(box).toHaveValue('');
 });
 
 test('the line ends words by Tab, holds on to what was said, and each word can be said to mean something else', async ({

@@ -81,12 +81,13 @@ function useEnterEarly(
 interface FindBoxProps {
   /** It has the focus already. */
   readonly isWanted: boolean;
+  readonly onBegin: () => void;
   /** At which text Enter was pressed before this was loaded. */
   readonly entered: string;
 }
 
 /** "Where is the…": type, and every answer says the place. Enter opens it on the wall. */
-export function FindBox({ isWanted, entered }: FindBoxProps) {
+export function FindBox({ isWanted, onBegin, entered }: FindBoxProps) {
   const household = useHousehold();
   const show = useApp((state) => state.show);
   const navigate = useNavigate();
@@ -100,7 +101,7 @@ export function FindBox({ isWanted, entered }: FindBoxProps) {
   const first = places[0]?.id ?? found[0]?.lotId ?? projects[0]?.id ?? null;
 
   const letGo = () => {
-    useTyped.setState({ text: '', isChosen: true });
+    useTyped.setState({ text: '', isForNext: false });
     // The list gives the focus back to the box in the next frame; after that it is let go.
     requestAnimationFrame(() => requestAnimationFrame(() => findBox()?.blur()));
   };
@@ -140,7 +141,7 @@ export function FindBox({ isWanted, entered }: FindBoxProps) {
     if (meant?.kind === 'lot') choose(meant.id);
     else if (meant?.kind === 'place') choosePlace(meant.id);
     else if (meant?.kind === 'project') chooseProject(meant.id);
-    else useTyped.setState({ text: typed, isChosen: false });
+    else useTyped.setState({ text: typed });
   };
 
   return (
@@ -153,7 +154,7 @@ export function FindBox({ isWanted, entered }: FindBoxProps) {
           autoComplete="off"
           autoFocus={isWanted}
           className={findClass}
-          onFocus={() => useTyped.setState({ isChosen: false })}
+          onFocus={onBegin}
           displayValue={() => text}
           onChange={(event) => lookUp(event.target.value)}
           onKeyDown={(event) => {

@@ -9,7 +9,7 @@ const FindBox = lazy(async () => ({ default: (await import('./FindBox.tsx')).Fin
 export function FindField() {
   const [isWanted, setWanted] = useState(false);
   const text = useTyped((typed) => typed.text);
-  useTypedOn();
+  const begin = useTypedOn();
   const [entered, setEntered] = useState('');
   // Before all is there, nothing is found but what is out.
   const isWhole = useIsWhole();
@@ -23,12 +23,19 @@ export function FindField() {
         autoComplete="off"
         className={findClass}
         value={text}
-        onFocus={() => setWanted(true)}
+        onFocus={() => {
+          setWanted(true);
+          begin();
+        }}
         onBlur={() => setWanted(false)}
         onChange={(event) => useTyped.setState({ text: event.target.value })}
         onKeyDown={({ key }) => key === 'Enter' && setEntered(text)}
       />
     </div>
   );
-  return <Suspense fallback={field}>{isWhole ? <FindBox isWanted={isWanted} entered={entered} /> : field}</Suspense>;
+  return (
+    <Suspense fallback={field}>
+      {isWhole ? <FindBox isWanted={isWanted} onBegin={begin} entered={entered} /> : field}
+    </Suspense>
+  );
 }

@@ -1,4 +1,5 @@
 import { useLayoutEffect } from 'react';
+import { useLocation } from 'react-router';
 import { create } from 'zustand';
 
 /** The find box looks the same before and after its list is loaded. */
@@ -8,18 +9,22 @@ export const findFrameClass = 'relative ml-auto w-full md:w-[330px]';
 export const BOX_ID = 'find-box';
 export const findBox = (): HTMLInputElement | null => document.querySelector(`#${BOX_ID}`);
 
-/** What stands in the find box; chosen once an answer was taken, though the box keeps the focus for two frames more. */
-export const useTyped = create<{ text: string; isChosen: boolean }>(() => ({ text: '', isChosen: false }));
+/** What stands in the find box, and whether it is typed while the next screen still comes. */
+export const useTyped = create<{ text: string; isForNext: boolean }>(() => ({ text: '', isForNext: false }));
 
-let isTypedOn = false;
-
-/** Each screen has its box: what is typed while the next screen still comes is typed on there. */
-export function useTypedOn(): void {
+/** Each screen has its box: what is typed while the next one still comes is typed on there. Says that typing began. */
+export function useTypedOn(): () => void {
+  const { pathname } = useLocation();
   useLayoutEffect(() => {
-    if (isTypedOn) findBox()?.focus();
+    if (useTyped.getState().isForNext) {
+      useTyped.setState({ isForNext: false });
+      findBox()?.focus();
+    }
     return () => {
-      isTypedOn = document.activeElement?.id === BOX_ID && !useTyped.getState().isChosen;
-      if (!isTypedOn) useTyped.setState({ text: '' });
+      if (document.activeElement?.id !== BOX_ID || !useTyped.getState().isForNext)
+        useTyped.setState({ text: '', isForNext: false });
     };
   }, []);
+  // The address is that of the next screen from the moment it was asked for.
+  return () => useTyped.setState({ isForNext: window.location.pathname !== pathname });
 }
