@@ -1,5 +1,6 @@
 import { computeDeltaE, getLab, type Lab } from '../colour/index.ts';
 import type { Household, Item, ItemId, Kind } from '../records/index.ts';
+import { finish, type Slices } from '../slices/index.ts';
 
 /** In what two things are alike, with the figure where there is one. */
 export interface Likeness {
@@ -14,6 +15,7 @@ export interface Twin {
   readonly alike: readonly Likeness[];
 }
 
+/** A thing, its colour once it is asked for, and its name in pairs of letters. */
 interface Known {
   readonly item: Item;
   readonly lab: Lab | null;
@@ -43,8 +45,16 @@ function computeShared(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
   return (2 * shared) / (a.size + b.size);
 }
 
-function toKnown(item: Item): Known {
-  return { item, lab: getLab(item), pairs: getPairs(item.name) };
+function toKnown(item: Item, pairs: ReadonlySet<string> = getPairs(item.name)): Known {
+  let lab: Lab | null | undefined;
+  return {
+    item,
+    pairs,
+    get lab() {
+      if (lab === undefined) lab = getLab(item);
+      return lab;
+    },
+  };
 }
 
 /** 1 for the same, 0 from a ratio of 1 : 1 + `spread` on. */
@@ -135,6 +145,9 @@ export interface TwinFinder {
   readonly find: (item: Item, limit?: number, least?: number) => Twin[];
 }
 
+/** Things that are looked at between two pauses. */
+const EACH = 256;
+
 /** Things of one kind and block, by their names: many are called the same. */
 type Named = Map<string, Known[]>;
 
@@ -144,19 +157,28 @@ interface Shared {
   readonly list: readonly Known[];
 }
 
-export function createTwinFinder(household: Household): TwinFinder {
+export const createTwinFinder = ({ items }: Household): TwinFinder => finish(createTwinFinderInSlices(items));
+
+/** `createTwinFinder`, pausing in between. */
+export function* createTwinFinderInSlices(items: Household['items']): Slices<TwinFinder> {
   const blocks = new Map<Kind, Map<string, Named>>();
   const knownOf = new Map<ItemId, Known>();
-  for (const item of household.items.values()) {
-    const known = toKnown(item);
+  const pairsOf = new Map<string, ReadonlySet<string>>();
+  for (const item of items.values()) {
+    const name = item.name.toLowerCase();
+    const pairs = pairsOf.get(name) ?? getPairs(name);
+    pairsOf.set(name, pairs);
+    const known = toKnown(item, pairs);
     knownOf.set(item.id, known);
     const mine = blocks.get(item.kind) ?? new Map<string, Named>();
     blocks.set(item.kind, mine);
-    const named: Named = mine.get(getBlock(item)) ?? new Map();
-    mine.set(getBlock(item), named);
-    const list = named.get(item.name.toLowerCase());
+    const block = getBlock(item);
+    const named: Named = mine.get(block) ?? new Map();
+    mine.set(block, named);
+    const list = named.get(name);
     if (list) list.push(known);
-    else named.set(item.name.toLowerCase(), [known]);
+    else named.set(name, [known]);
+    if (knownOf.size % EACH === 0) yield;
   }
   const listBlocks = ({ item }: Known, least: number): readonly Named[] => {
     const [mine, block] = [blocks.get(item.kind), getBlock(item)];

@@ -1,5 +1,5 @@
 import { addMonths } from 'date-fns';
-import { createTwinFinder, findType, type TwinFinder } from '../catalog/index.ts';
+import { createTwinFinderInSlices, findType, type TwinFinder } from '../catalog/index.ts';
 import { listTakenBack, USES } from '../daybook/index.ts';
 import { getReserved } from '../measure/index.ts';
 import {
@@ -57,13 +57,17 @@ export interface ReviewEntry {
   readonly months: number;
 }
 
+/** Changes that are looked at between two pauses. */
+const EACH = 256;
+
 /** When each lot was last used, as the daybook has it; or since when it is known. */
-function listLastUsed(events: readonly DaybookEvent[], household: Household): Map<LotId, number> {
+function* listLastUsed(events: readonly DaybookEvent[], household: Household): Slices<Map<LotId, number>> {
   const undone = listTakenBack(events);
   const last = new Map<LotId, number>();
   for (const { id: eventId, type, atMs, changes } of events) {
     const isUse = TOUCHES.has(type) && !undone.has(eventId);
-    for (const { table, id, before, after } of changes) {
+    for (const [at, { table, id, before, after }] of changes.entries()) {
+      if (at % EACH === 0) yield;
       if (table !== 'lots' || !after) continue;
       const known = last.get(id as LotId);
       if (before === undefined) {
@@ -94,14 +98,14 @@ function* findTwins(
   const close = closeOf.get(household.items) ?? new Map<ItemId, readonly ItemId[]>();
   closeOf.set(household.items, close);
   let finder: TwinFinder | null = null;
-  const findClose = (item: Item): readonly ItemId[] => {
+  function* findClose(item: Item): Slices<readonly ItemId[]> {
     const known = close.get(item.id);
     if (known) return known;
-    finder ??= createTwinFinder(household);
+    finder ??= yield* createTwinFinderInSlices(household.items);
     const found = finder.find(item, 6, ALIKE).map(({ itemId }) => itemId);
     close.set(item.id, found);
     return found;
-  };
+  }
   const lastOf = new Map<ItemId, number>();
   for (const lot of lots) lastOf.set(lot.itemId, Math.max(lastOf.get(lot.itemId) ?? 0, last.get(lot.id) ?? 0));
   const twins = new Map<ItemId, ItemId>();
@@ -109,7 +113,7 @@ function* findTwins(
     yield;
     const item = household.items.get(itemId)!;
     if (item.kind === 'pattern' || item.kind === 'kit' || item.kind === 'scrap') continue;
-    const other = findClose(item).find(
+    const other = (yield* findClose(item)).find(
       (id) =>
         lastOf.has(id) &&
         (lastOf.get(id)! > lastOf.get(itemId)! || (lastOf.get(id) === lastOf.get(itemId) && id < itemId)),
@@ -140,7 +144,8 @@ export function* listReviewInSlices(
   asked: ReadonlySet<string>,
 ): Slices<ReviewEntry[]> {
   const today = toDay(nowMs);
-  const last = listLastUsed(events, household);
+  const last = yield* listLastUsed(events, household);
+  yield;
   const lots = [...household.lots.values()].filter((lot) => takesRoom(lot) && lot.state !== 'lent' && !lot.leaving);
   yield;
   const twins = yield* findTwins(household, last, lots);

@@ -1,6 +1,6 @@
 import type { Household, Lot, PlaceId } from '../records/index.ts';
 import { computeStandPoint, computeWayMm, listStationSpots, type PlaceTree } from '../storage/index.ts';
-import { finish, type Slices } from '../slices/index.ts';
+import { finish, mapInSlices, type Slices } from '../slices/index.ts';
 import { findRoundInSlices } from './round.ts';
 
 /** A stop of the round: one place, and what goes back there or is fetched, in the order it stands there. */
@@ -50,7 +50,7 @@ function* computeRound(tree: PlaceTree, lots: readonly Lot[], which: 'is' | 'hom
   const points = start ? [start, ...stands] : stands;
   const way: number[][] = [];
   for (const a of points) {
-    way.push(points.map((b) => computeWayMm(tree, a, b)));
+    way.push(yield* mapInSlices(points, (b) => computeWayMm(tree, a, b), 1));
     yield;
   }
   const { order, length } = yield* findRoundInSlices(way);

@@ -6,7 +6,7 @@ import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
 import { getLotsByPlace } from '../state/whereabouts.ts';
 import { Outline } from './Outline.tsx';
-import { getWallDrawing } from './wallDrawing.ts';
+import { useWallDrawing } from './wallDrawing.ts';
 import { Shapes } from './WallPicture.tsx';
 
 /** No higher than this, px, nor larger, px a mm; and so much of what is empty above them is left in sight, mm. */
@@ -28,7 +28,7 @@ export function PlaceCloseUp({ place, label, chosen }: PlaceCloseUpProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const wallId = findWallId(getTree(household), place);
-  const figures = (wallId === null ? null : getWallDrawing(household, wallId))?.figures ?? [];
+  const figures = useWallDrawing(household, wallId)?.figures ?? [];
   const inside = new Set<string>((getLotsByPlace(household).get(place) ?? []).map(({ id }) => id));
   const at = figures.find(({ kind, id }) => kind === 'place' && id === place);
   const things = figures.filter(({ kind, id }) => kind === 'lot' && inside.has(id));

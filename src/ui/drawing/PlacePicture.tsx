@@ -1,9 +1,9 @@
-import { useMemo } from 'react';
+import { Suspense, useMemo } from 'react';
 import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
 import { findWallId, formatPlaceName } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
 import { getTree } from '../state/derived.ts';
-import { getWallDrawing } from './wallDrawing.ts';
+import { readWallDrawing } from './wallDrawing.ts';
 import { WallPicture, type MarkedSpot } from './WallPicture.tsx';
 import { t } from '../language/index.ts';
 
@@ -36,30 +36,41 @@ interface SpotsPictureProps {
 
 /** Some places, each marked on its wall: as many walls as they stand at. */
 export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
+  const tree = getTree(useHousehold());
+  const wallIds = new Set(spots.flatMap(({ place }) => findWallId(tree, place) ?? []));
+  return [...wallIds].map((wallId) => (
+    <Suspense key={wallId} fallback={<div style={{ minHeight: mostPx }} />}>
+      <SpotsWall
+        wallId={wallId}
+        marks={spots.filter(({ place }) => findWallId(tree, place) === wallId)}
+        lots={lots}
+        mostPx={mostPx}
+      />
+    </Suspense>
+  ));
+}
+
+interface SpotsWallProps extends Pick<SpotsPictureProps, 'lots' | 'mostPx'> {
+  readonly wallId: string;
+  readonly marks: readonly PlaceMark[];
+}
+
+function SpotsWall({ wallId, marks, lots, mostPx }: SpotsWallProps) {
   const household = useHousehold();
   const tree = getTree(household);
-  const walls = useMemo(() => {
-    const byWall = new Map<string, MarkedSpot[]>();
-    for (const { after, lots: moved, ...spot } of spots) {
-      const wallId = findWallId(tree, spot.place);
-      if (wallId === null) continue;
-      const figures = after ? (getWallDrawing(after, wallId)?.figures ?? []) : [];
-      const ghosts = figures.filter(({ kind, id }) => kind === 'lot' && moved.includes(id as LotId));
-      byWall.set(wallId, [...(byWall.get(wallId) ?? []), { ...spot, ghosts }]);
-    }
-    return [...byWall].flatMap(([wallId, marked]) => {
-      const drawing = getWallDrawing(household, wallId);
-      return drawing ? [{ wallId, marked, drawing }] : [];
-    });
-  }, [household, tree, spots]);
-  return walls.map(({ wallId, marked, drawing }) => (
+  const drawing = readWallDrawing(household, wallId);
+  if (!drawing) return null;
+  const spots = marks.map(({ after, lots: moved, ...spot }): MarkedSpot => {
+    const figures = after ? (readWallDrawing(after, wallId)?.figures ?? []) : [];
+    return { ...spot, ghosts: figures.filter(({ kind, id }) => kind === 'lot' && moved.includes(id as LotId)) };
+  });
+  return (
     <WallPicture
-      key={wallId}
       drawing={drawing}
-      spots={marked}
+      spots={spots}
       lots={lots}
       mostPx={mostPx}
-      label={t('{marked}, on its wall', { marked: marked.map(({ place }) => formatPlaceName(tree, place)).join(', ') })}
+      label={t('{marked}, on its wall', { marked: marks.map(({ place }) => formatPlaceName(tree, place)).join(', ') })}
     />
-  ));
+  );
 }

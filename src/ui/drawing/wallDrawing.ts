@@ -4,6 +4,7 @@ import type { Household } from '../../core/records/index.ts';
 import type { BandsFor } from '../../core/storage/index.ts';
 import type { Slices } from '../../core/slices/index.ts';
 import { getTree, getWalls } from '../state/derived.ts';
+import { groupInSlices } from '../state/groups.ts';
 import { deriveSlowly, slowlyBy } from '../state/slowly.ts';
 import { getWordsInside } from './wordsInside.ts';
 
@@ -13,6 +14,7 @@ function createDrawn(wallId: string, view: WallView, bandsFor: BandsFor) {
   return deriveSlowly(function* (household): Slices<WallDrawing | null> {
     const at = getWalls(household).find(({ id }) => id === wallId);
     if (!at) return null;
+    yield* groupInSlices(household);
     const how = { view, bandsFor, wordInside: getWordsInside(household), before };
     before = yield* drawWallInSlices(household, getTree(household), at.room, at.wall, how);
     return before;
@@ -31,13 +33,17 @@ export const getWallDrawing = (
   bandsFor: BandsFor = 'standing',
 ): WallDrawing | null => getDrawn(wallId, view, bandsFor).get(household);
 
+/** The same for what waits for it: it may be asked for in a loop. */
+export const readWallDrawing = (household: Household, wallId: string): WallDrawing | null =>
+  getDrawn(wallId, 'is', 'standing').use(household);
+
 /** The wall of a screen: a full one is drawn in slices, and what was there stays until it is. */
 export function useWallDrawing(
   household: Household,
-  wallId: string | undefined,
-  view: WallView,
-  bandsFor: BandsFor,
+  wallId: string | null | undefined,
+  view: WallView = 'is',
+  bandsFor: BandsFor = 'standing',
 ): WallDrawing | null {
-  const drawn = useDeferredValue(wallId === undefined ? null : getDrawn(wallId, view, bandsFor));
+  const drawn = useDeferredValue(typeof wallId !== 'string' ? null : getDrawn(wallId, view, bandsFor));
   return drawn && drawn.use(household);
 }

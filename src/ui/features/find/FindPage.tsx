@@ -11,7 +11,7 @@ import { Swatch } from '../../drawing/Swatch.tsx';
 import { WallView } from '../../drawing/WallView.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { getWallDrawing } from '../../drawing/wallDrawing.ts';
+import { useWallDrawing } from '../../drawing/wallDrawing.ts';
 import { getWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
 import { wordAmount } from '../../text/index.ts';
@@ -55,7 +55,7 @@ function Answer({ household, lotId }: { household: Household; lotId: LotId }) {
   const item = household.items.get(lot.itemId)!;
   const where = useMemo(() => getWhereabouts(household, lotId), [household, lotId]);
   const wall = where.wallId === null ? null : findWall(tree, where.wallId);
-  const drawing = where.wallId === null ? null : getWallDrawing(household, where.wallId);
+  const drawing = useWallDrawing(household, where.wallId);
   return (
     <>
       <div role="status" className="flex items-center gap-4 px-4 pt-4 md:px-5">

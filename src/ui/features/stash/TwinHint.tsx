@@ -1,34 +1,33 @@
-import { useDeferredValue, useMemo } from 'react';
-import { createTwinFinder, type TwinFinder } from '../../../core/catalog/index.ts';
-import type { Household, Item } from '../../../core/records/index.ts';
+import { Suspense, useDeferredValue, useMemo } from 'react';
+import type { Item } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { wordWhereShort } from '../../text/where.ts';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getLotsByItem } from '../../state/derived.ts';
+import { twinFinder } from '../../state/twins.ts';
 import { getWhereabouts } from '../../state/whereabouts.ts';
 import { explained } from '../../components/explained.ts';
 import { wordAmount, wordLikeness } from '../../text/index.ts';
 import { wordHowMuch } from '../../text/measures.ts';
 import { t } from '../../language/index.ts';
 
-/** Made once for a state of the household, when something new is first described. */
-const finders = new WeakMap<Household['items'], TwinFinder>();
-function getTwinFinder(household: Household): TwinFinder {
-  const known = finders.get(household.items);
-  if (known) return known;
-  const made = createTwinFinder(household);
-  finders.set(household.items, made);
-  return made;
-}
-
 /** Do I have it already? What is there and much like a thing that is being added. */
 export function TwinHint({ item }: { item: Item }) {
+  return (
+    <Suspense>
+      <Twins item={item} />
+    </Suspense>
+  );
+}
+
+function Twins({ item }: { item: Item }) {
   const household = useHousehold();
   const { units } = household.settings;
   const show = useApp((state) => state.show);
   const wanted = useDeferredValue(item);
-  const twins = useMemo(() => getTwinFinder(household).find(wanted, 2), [wanted, household]);
+  const finder = twinFinder.use(household.items);
+  const twins = useMemo(() => finder.find(wanted, 2), [wanted, finder]);
   return twins.map((twin) => {
     const other = household.items.get(twin.itemId);
     const [lotId] = getLotsByItem(household).get(twin.itemId) ?? [];

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
-import { createTwinFinder } from '../../../core/catalog/index.ts';
 import type { Household, Item, ItemId } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { act } from '../../state/hands.ts';
 import { getLotsByItem } from '../../state/derived.ts';
+import { twinFinder } from '../../state/twins.ts';
 import { wordAmount, wordLikeness, wordThing } from '../../text/index.ts';
 import { createMerge } from '../../../core/acts/index.ts';
 import { t } from '../../language/index.ts';
@@ -13,7 +13,8 @@ import { t } from '../../language/index.ts';
 export function MergeForm({ household, item, onDone }: { household: Household; item: Item; onDone: () => void }) {
   const { units } = household.settings;
   const [chosen, setChosen] = useState<ItemId | null>(null);
-  const twins = useMemo(() => createTwinFinder(household).find(item, 4), [household, item]);
+  const finder = twinFinder.use(household.items);
+  const twins = useMemo(() => finder.find(item, 4), [finder, item]);
   const other = household.items.get(chosen ?? twins[0]?.itemId ?? ('' as ItemId));
   const lotsOf = (id: ItemId) =>
     (getLotsByItem(household).get(id) ?? []).flatMap((lotId) => household.lots.get(lotId) ?? []);

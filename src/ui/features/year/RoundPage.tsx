@@ -133,13 +133,25 @@ export function RoundPage() {
 /** So many are drawn at once. */
 const GROWS = 20;
 
+/** So many of one list are more than one does in a sitting; the rest comes when it is asked for. */
+const MOST = 40;
+
 function DueLines({ due, first, today }: { due: readonly Due[]; first: Due | undefined; today: string }) {
+  const [isWhole, setWhole] = useState(false);
+  const rest = isWhole ? 0 : Math.max(0, due.length - MOST);
   return (
-    <ul>
-      {useGrown(due, GROWS).map((one) => (
-        <DueLine key={one.key} due={one} isFirst={one === first} today={today} />
-      ))}
-    </ul>
+    <>
+      <ul>
+        {useGrown(rest > 0 ? due.slice(0, MOST) : due, GROWS).map((one) => (
+          <DueLine key={one.key} due={one} isFirst={one === first} today={today} />
+        ))}
+      </ul>
+      {rest > 0 && (
+        <Button look="quiet" className="mt-1" onClick={() => setWhole(true)}>
+          {t('{more} more', { more: rest })}
+        </Button>
+      )}
+    </>
   );
 }
 
