@@ -115,7 +115,8 @@ test('what one disagrees with is carried over the planned wall; refused twice it
   await pair.selectOption('used together');
   await expect(pane.getByText(/: used together\. (It takes|.* a month)/)).toBeVisible();
   await expect(asked.getByRole('listitem').filter({ hasText: ': used together.' })).toHaveCount(1);
-  expect(await listUnexplained(page)).toEqual([]);
+  // While it searches on, the wall is there with the figures of its rule.
+  await expect.poll(() => listUnexplained(page)).toEqual([]);
   await page.keyboard.press('u');
   await expect(asked.getByRole('listitem')).toHaveCount(1);
 });

@@ -21,7 +21,9 @@ export function WishButton({ wish, children, onDone }: WishButtonProps) {
   const known = findWish(household, whole);
   const press = async () => {
     const next = { ...whole, id: world.createId() };
-    const words = wordWish(known ?? next, household, getTree(household), getGroups(household));
+    // Only what is asked of groups calls them by name; whoever asks that has them in sight.
+    const groups = next.groupIds.length > 0 ? getGroups(household) : [];
+    const words = wordWish(known ?? next, household, getTree(household), groups);
     const isDone = known
       ? await act((now) => createLiftWish(now, known.id), t('No longer asked: {words}', { words }))
       : await act((now) => createWish(now, next), t('Asked of every plan: {words}', { words }));

@@ -5,7 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { SelectField, TextField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { wordAmountFault, wordGroup } from '../../text/index.ts';
 import { useFitRun } from './fitRun.ts';
 import { withMoreCloth, withoutPlace } from '../../../core/suppose/index.ts';
@@ -20,7 +20,7 @@ export function WhatIf() {
   const startSupposed = useFitRun((state) => state.startSupposed);
   const startFree = useFitRun((state) => state.startFree);
   const tree = getTree(household);
-  const groups = getGroups(household).filter((group) => group.kind === 'fabric');
+  const groups = useGroups(household).filter((group) => group.kind === 'fabric');
   const pieces = tree.rooms.flatMap((room) => [
     { value: room.id as string, label: t('everything in {room}', { room: room.name }) },
     ...tree.getChildren(room.id).map((unit) => ({ value: unit.id as string, label: unit.name })),

@@ -5,7 +5,7 @@ import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { wordBond, wordWish } from '../../text/wishes.ts';
 import { createBond, createLiftWish, createRule } from '../../../core/acts/index.ts';
 import { listRules, type RuleOffer } from '../../../core/learning/index.ts';
@@ -38,7 +38,7 @@ function Rule({ rule, household }: { rule: RuleOffer; household: Household }) {
     useChoices.setState(({ turnedDown }) => ({
       turnedDown: [...turnedDown.filter((one) => one !== rule.key), rule.key],
     }));
-  const words = wordWish({ id: 'offered', ...rule.wish }, household, getTree(household), getGroups(household));
+  const words = wordWish({ id: 'offered', ...rule.wish }, household, getTree(household), useGroups(household));
   return (
     <li className="mt-2 border-l-4 border-weld bg-linen px-3 py-1.5" {...explained(HOW_RULE())}>
       {t('Always so? {words}', { words })}
@@ -67,7 +67,7 @@ function Rule({ rule, household }: { rule: RuleOffer; household: Household }) {
 export function Rules() {
   const household = useHousehold();
   const turnedDown = useChoices((state) => state.turnedDown);
-  const [tree, groups] = [getTree(household), getGroups(household)];
+  const [tree, groups] = [getTree(household), useGroups(household)];
   const rules = useMemo(
     () => listRules(household, tree, groups).filter(({ key }) => !turnedDown.includes(key)),
     [household, tree, groups, turnedDown],
@@ -85,7 +85,7 @@ export function Rules() {
 export function WishList() {
   const household = useHousehold();
   const { wishes = [], bonds = [] } = household.settings;
-  const [tree, groups] = [getTree(household), getGroups(household)];
+  const [tree, groups] = [getTree(household), useGroups(household)];
   return (
     <section aria-label={t('What you asked')} className="stitched-t mt-4 pt-3">
       <h3 className="font-bold">{t('What you asked')}</h3>

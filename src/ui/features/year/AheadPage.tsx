@@ -18,7 +18,7 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { deriveSlowly } from '../../state/slowly.ts';
 import { getToday, type Today } from '../../state/today.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
@@ -165,10 +165,11 @@ export function AheadPage() {
 function useNames(): (id: string) => string {
   const household = useHousehold();
   const tree = getTree(household);
+  const all = useGroups(household);
   return useMemo(() => {
-    const groups = new Map(getGroups(household).map((group) => [group.id, wordGroup(group, household)]));
+    const groups = new Map(all.map((group) => [group.id, wordGroup(group, household)]));
     return (id) => groups.get(id) ?? (tree.places.has(id as PlaceId) ? formatPlaceName(tree, id as PlaceId) : id);
-  }, [household, tree]);
+  }, [all, household, tree]);
 }
 
 interface PlaceAheadProps {

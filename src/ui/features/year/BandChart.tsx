@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { explained } from '../../components/explained.ts';
+import { useGrown } from '../../components/useGrown.ts';
 import { useSize } from '../../components/useSize.ts';
 import { t } from '../../language/index.ts';
 
@@ -22,10 +23,14 @@ const MOST_PX = 620;
 
 const round = (value: number) => Math.round(value * 10) / 10;
 
+/** One after the other: the chart works all of its scales out again for each, and all at once would keep one waiting. */
+const LAYERS = ['axes', 'doubt', 'was', 'middle'];
+
 /** A year to come with its doubt: the middle as a line, four of five years within the band; and the same as a table. */
 export function BandChart({ band, now, past = [], most, unit, label }: BandChartProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
+  const layers = useGrown(LAYERS, 1).length;
   const data = [
     ...past.map((value, n) => ({ month: n - past.length, was: round(value) })),
     { month: 0, was: round(now), middle: round(now), doubt: [round(now), round(now)] },
@@ -63,16 +68,28 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
               ticks={past.length > 0 ? [-12, -6, 0, 6, 12] : [0, 3, 6, 9, 12]}
             />
             <YAxis type="number" width={44} tick={TICK} tickLine={false} axisLine={false} domain={['auto', 'auto']} />
-            <Area dataKey="doubt" stroke="none" fill="var(--color-woad)" fillOpacity={0.18} isAnimationActive={false} />
-            <Line dataKey="was" stroke="var(--color-ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
-            <Line
-              dataKey="middle"
-              stroke="var(--color-woad)"
-              strokeWidth={2.5}
-              strokeDasharray="6 4"
-              dot={false}
-              isAnimationActive={false}
-            />
+            {layers > 1 && (
+              <Area
+                dataKey="doubt"
+                stroke="none"
+                fill="var(--color-woad)"
+                fillOpacity={0.18}
+                isAnimationActive={false}
+              />
+            )}
+            {layers > 2 && (
+              <Line dataKey="was" stroke="var(--color-ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
+            )}
+            {layers > 3 && (
+              <Line
+                dataKey="middle"
+                stroke="var(--color-woad)"
+                strokeWidth={2.5}
+                strokeDasharray="6 4"
+                dot={false}
+                isAnimationActive={false}
+              />
+            )}
             {most !== null && (
               <ReferenceLine
                 y={round(most)}

@@ -10,7 +10,7 @@ import { AreaField, TextField } from '../../components/fields.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
-import { getGroups } from '../../state/groups.ts';
+import { useGroups } from '../../state/groups.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { wordGroup } from '../../text/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
@@ -101,9 +101,10 @@ function Planned({ asked }: { asked: { readonly sizes: readonly BoxSize[]; reado
   const household = useHousehold();
   const { answer, again } = useAnswer(household, 'boxes', asked);
   const { units } = household.settings;
+  const groups = useGroups(household);
   const names = useMemo(
-    () => new Map(getGroups(household).map((group) => [group.id, wordGroup(group, household)])),
-    [household],
+    () => new Map(groups.map((group) => [group.id, wordGroup(group, household)])),
+    [groups, household],
   );
   if (again) return <Unanswered again={again} />;
   if (!answer)

@@ -7,7 +7,7 @@ import { Row } from '../../../components/fields.tsx';
 import { LotLine } from '../../../components/LotLine.tsx';
 import { WhyPanel } from '../../../components/WhyPanel.tsx';
 import { getTree } from '../../../state/derived.ts';
-import { getGroups } from '../../../state/groups.ts';
+import { useGroups } from '../../../state/groups.ts';
 import { useAnswer } from '../../../state/useAnswer.ts';
 import { getLotsByPlace } from '../../../state/whereabouts.ts';
 import { wordAmount, wordLight, wordReach } from '../../../text/index.ts';
@@ -19,7 +19,8 @@ function PlaceWhy({ household, id }: { household: Household; id: PlaceId }) {
   const { answer: reasons, again } = useAnswer(household, 'whyPlace', id);
   const { answer: bin } = useAnswer(household, 'whyBin', id);
   const tree = getTree(household);
-  const said = reasons?.map((one) => explainPlaceReason(one, household, tree, getGroups(household)));
+  const groups = useGroups(household);
+  const said = reasons?.map((one) => explainPlaceReason(one, household, tree, groups));
   if (said && bin) said.push(explainBinReason(bin, tree));
   return <WhyPanel title={t('Why these things here')} said={said ?? null} again={again} />;
 }
