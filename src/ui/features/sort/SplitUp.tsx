@@ -7,6 +7,7 @@ import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { getGroups } from '../../state/groups.ts';
+import { joinAnd } from '../../text/grammar.ts';
 import { wordGroup } from '../../text/index.ts';
 import { wordSplitBy } from '../../text/schools.ts';
 import { BoundaryStrip } from './BoundaryStrip.tsx';
@@ -67,12 +68,12 @@ export function SplitUp({ group }: { group: Group }) {
         )}
       >
         {t(
-          'Cut by {splitBy} at {at}, it is {parts, plural, one {# part} other {# parts}} of {counts} lots; each would fill a place such as {placeName} to {percent} % or less.',
+          'Cut by {splitBy} at {at}, it is {parts, plural, one {# part} other {# parts}} with {counts} things; each would fill a place such as {placeName} to {percent} % or less.',
           {
             splitBy: wordSplitBy(by),
             at: at.map(format).join(', '),
             parts: sizes.length,
-            counts: sizes.map((part) => part.lots).join(', '),
+            counts: joinAnd(sizes.map((part) => String(part.lots))),
             placeName: formatPlaceName(tree, place.id),
             percent: Math.round(Math.max(...sizes.map((part) => part.share)) * 100),
           },

@@ -268,7 +268,7 @@ function BecomeOther({ item, onDone }: { item: Item; onDone: () => void }) {
       </SelectField>
       {wanted !== item.kind && (
         <p className="border-l-4 border-woad bg-linen px-3 py-2 text-sm">
-          {t('What it says as {aKind} goes; its lots stay where they are, and Undo brings all back.', {
+          {t('What it says as {aKind} goes; what there is of it stays where it is, and Undo brings all back.', {
             aKind: aKind(item.kind),
           })}{' '}
           <Button look="quiet" onClick={() => void become()}>

@@ -167,7 +167,7 @@ function WrapForm({ household, item, lot, onDone }: LotProps & { onDone: () => v
     <section aria-label={t('Wrap it with another')} className="border-l-4 border-woad bg-linen p-3">
       <h3 className="font-bold">{t('Wrap it with')}</h3>
       {offered.length === 0 && (
-        <p className="mt-1">{t('There is no other lot of this cloth. Put it in a place instead.')}</p>
+        <p className="mt-1">{t('There is no other piece of this cloth. Put it in a place instead.')}</p>
       )}
       <ul>
         {offered.map((one) => {

@@ -22,7 +22,7 @@ export function MergeForm({ household, item, onDone }: { household: Household; i
     [t('Name'), (one) => one.name],
     [t('It is'), (one) => wordThing(one, units)],
     [
-      t('Lots'),
+      t('There is'),
       (one) =>
         lotsOf(one.id)
           .map((lot) => wordAmount(one, lot, units))
@@ -87,7 +87,7 @@ export function MergeForm({ household, item, onDone }: { household: Household; i
               .find((twin) => twin.itemId === other.id)
               ?.alike.map((one) => wordLikeness(one, units))
               .join(', ')}
-            {t('. Made one, this name stays; lots, notes, tags, photos and costs of both are kept.')}
+            {t('. Made one, this name stays; what there is of both is kept, with their notes, tags, photos and costs.')}
           </p>
           <Button
             look="strong"
