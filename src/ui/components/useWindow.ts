@@ -2,6 +2,8 @@ import { useEffect, useMemo, useState, type RefObject } from 'react';
 
 /** So far above and below what is seen lines are drawn already. */
 const OVERSCAN_PX = 300;
+/** Whoever scrolls farther than that at once sees none of them: they are drawn when it rests, ms. */
+const REST_MS = 120;
 
 /** First index whose line ends after `at`; `starts` are the lines' tops, and one more for the end. */
 export function findLineAt(starts: ArrayLike<number>, at: number): number {
@@ -28,18 +30,27 @@ export function useWindow(frame: RefObject<HTMLElement | null>, heights: readonl
   useEffect(() => {
     const element = frame.current;
     if (!element) return undefined;
-    const look = () => {
+    const look = (overscanPx: number) => {
       const top = element.scrollTop;
-      const from = findLineAt(starts, top - OVERSCAN_PX);
-      const to = Math.min(heights.length, findLineAt(starts, top + element.clientHeight + OVERSCAN_PX) + 1);
+      const from = findLineAt(starts, top - overscanPx);
+      const to = Math.min(heights.length, findLineAt(starts, top + element.clientHeight + overscanPx) + 1);
       setView((now) => (now.from === from && now.to === to ? now : { from, to }));
     };
-    look();
-    element.addEventListener('scroll', look, { passive: true });
-    const observer = new ResizeObserver(look);
+    let [lastTop, rest] = [element.scrollTop, 0];
+    const onScroll = () => {
+      const isFar = Math.abs(element.scrollTop - lastTop) > OVERSCAN_PX;
+      lastTop = element.scrollTop;
+      window.clearTimeout(rest);
+      if (isFar) rest = window.setTimeout(look, REST_MS, OVERSCAN_PX);
+      look(isFar ? 0 : OVERSCAN_PX);
+    };
+    look(OVERSCAN_PX);
+    element.addEventListener('scroll', onScroll, { passive: true });
+    const observer = new ResizeObserver(() => look(OVERSCAN_PX));
     observer.observe(element);
     return () => {
-      element.removeEventListener('scroll', look);
+      window.clearTimeout(rest);
+      element.removeEventListener('scroll', onScroll);
       observer.disconnect();
     };
   }, [frame, starts, heights.length]);
