@@ -130,6 +130,19 @@ test.describe('on a phone', () => {
     await expect(place).toBeInViewport();
   });
 
+  test('a screen begins at its top, and who goes back is where one was', async ({ page }) => {
+    await openSample(page, '/projects');
+    const bar = page.getByRole('navigation', { name: 'Screens' });
+    const last = page.getByRole('link', { name: 'Sail quilt' });
+    await last.scrollIntoViewIfNeeded();
+    await expect(page.getByRole('heading', { level: 1 })).not.toBeInViewport();
+    await bar.getByRole('link', { name: 'Stash', exact: true }).tap();
+    await expect(page.getByRole('heading', { level: 1, name: 'Stash' })).toBeInViewport();
+    await page.goBack();
+    await expect(page.getByRole('heading', { level: 1, name: 'Projects' })).toBeAttached();
+    await expect(last).toBeInViewport();
+  });
+
   const SCREENS = [
     '/bench',
     '/bench/tidy',

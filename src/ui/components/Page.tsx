@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { toDay } from '../../core/units/index.ts';
 import { useApp, world } from '../state/app.ts';
@@ -39,7 +39,7 @@ function useTicketInView() {
     if (ticket === before) return;
     shown.current = ticket;
     // Where it is comes before what it is.
-    if (isAnswer || !window.matchMedia('(width < 48rem)').matches) return;
+    if (isAnswer || !isPhone()) return;
     if (!before) wasAt.current = { pathname, y: window.scrollY };
     if (ticket) frame.current?.scrollIntoView();
     else if (wasAt.current.pathname === pathname) window.scrollTo(0, wasAt.current.y);
@@ -66,6 +66,26 @@ function useTabInView() {
     });
   }, [pathname]);
   return frame;
+}
+
+const isPhone = () => window.matchMedia('(width < 48rem)').matches;
+
+/** How far down a phone was scrolled in each screen that was gone from; null until one is there. */
+let scrolledTo: Map<string, number> | null = null;
+
+/** On a phone the whole window scrolls: a screen begins at its top, and who goes back is where one was. */
+function useTop() {
+  const { key, pathname } = useLocation();
+  const shown = useRef('');
+  useLayoutEffect(() => {
+    // What is opened first, or loaded again, is where the browser left it; what is asked of a screen by its address stays.
+    if (scrolledTo && shown.current !== pathname && isPhone()) window.scrollTo(0, scrolledTo.get(key) ?? 0);
+    shown.current = pathname;
+    const known = (scrolledTo ??= new Map<string, number>());
+    return () => {
+      if (isPhone()) known.set(key, window.scrollY);
+    };
+  }, [key, pathname]);
 }
 
 /** The window is called as the screen is; and who came by a key goes on from the work, not from the first of all screens. */
@@ -101,6 +121,7 @@ export function Page({
 }: PageProps) {
   const { frame: ticketFrame, isAsked } = useTicketInView();
   const tabsFrame = useTabInView();
+  useTop();
   const work = useArrival(title);
   const { pathname } = useLocation();
   return (
