@@ -75,7 +75,8 @@ test('what is new is put away by one key among its three best places, and the re
     name = (await here.count()) > 0 ? await here.getAttribute('aria-label') : null;
   }
   await expect(page.getByText('That was all, except for what waits.')).toBeVisible();
-  await page.getByRole('button', { name: 'Those that wait' }).click();
+  await expect(page.getByRole('button', { name: /^Those that wait/ })).toBeVisible();
+  await page.keyboard.press('s');
   await expect(page.getByRole('region', { name: waits, exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { level: 1, name: 'Bench' })).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openEmpty, openSample, quickAdd, test } from './support.ts';
+import { expect, expectAccessible, holdBack, openEmpty, openSample, quickAdd, test } from './support.ts';
 
 test('what is ticked is put, given a home, told what it is and removed, all at once; each can be undone', async ({
   page,
@@ -35,12 +35,7 @@ test('what is ticked is put, given a home, told what it is and removed, all at o
 });
 
 test('Enter pressed in Find before its answers are there takes the first of them once they come', async ({ page }) => {
-  let letGo = () => {};
-  const held = new Promise<void>((resolve) => (letGo = resolve));
-  await page.route(/finding-[^/]*\.js$/u, async (route) => {
-    await held;
-    await route.continue();
-  });
+  const letGo = await holdBack(page, /finding-[^/]*\.js$/u);
   await openSample(page, '/stash/fabric');
   await page.getByRole('combobox', { name: 'Where is the…' }).waitFor();
   await page.keyboard.press('f');
@@ -53,12 +48,7 @@ test('Enter pressed in Find before its answers are there takes the first of them
 });
 
 test('what is typed into Find while the next screen still comes is typed on there', async ({ page }) => {
-  let letGo = () => {};
-  const held = new Promise<void>((resolve) => (letGo = resolve));
-  await page.route(/RoomPage-[^/]*\.js$/u, async (route) => {
-    await held;
-    await route.continue();
-  });
+  const letGo = await holdBack(page, /RoomPage-[^/]*\.js$/u);
   await openSample(page, '/stash/fabric');
   const box = page.getByRole('combobox', { name: 'Where is the…' });
   await box.waitFor();

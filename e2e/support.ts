@@ -36,6 +36,17 @@ export const test = base.extend<{ watched: void }>({
 
 export { expect };
 
+/** What a page asks for does not come until it is let go. */
+export async function holdBack(page: Page, url: RegExp): Promise<() => void> {
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(url, async (route) => {
+    await held;
+    await route.continue();
+  });
+  return letGo;
+}
+
 /** No finding of axe on what is shown. What it found good is not listed: to describe that takes most of its time. */
 export async function expectAccessible(page: Page): Promise<void> {
   // What is not drawn yet has neither.

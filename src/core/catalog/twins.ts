@@ -1,6 +1,6 @@
 import { computeDeltaE, getLab, type Lab } from '../colour/index.ts';
 import type { Household, Item, ItemId, Kind } from '../records/index.ts';
-import { finish, type Slices } from '../slices/index.ts';
+import { EACH, finish, type Slices } from '../slices/index.ts';
 
 /** In what two things are alike, with the figure where there is one. */
 export interface Likeness {
@@ -144,9 +144,6 @@ export interface TwinFinder {
   /** Best first, at most `limit`, those at least so alike; never the thing itself. */
   readonly find: (item: Item, limit?: number, least?: number) => Twin[];
 }
-
-/** Things that are looked at between two pauses. */
-const EACH = 256;
 
 /** Things of one kind and block, by their names: many are called the same. */
 type Named = Map<string, Known[]>;

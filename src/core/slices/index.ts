@@ -10,7 +10,7 @@ export function finish<T>(work: Slices<T>): T {
 }
 
 /** How many are gone through between two pauses. */
-const EACH = 256;
+export const EACH = 256;
 
 /** Maps a list, pausing after every few of it. */
 export function* mapInSlices<A, B>(list: Iterable<A>, map: (one: A) => B, each = EACH): Slices<B[]> {

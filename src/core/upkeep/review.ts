@@ -15,7 +15,7 @@ import {
 } from '../records/index.ts';
 import { computeSpace, computeTraits, type PlaceTree, type Reach } from '../storage/index.ts';
 import { computeWorth } from '../sense/index.ts';
-import { finish, mapInSlices, type Slices } from '../slices/index.ts';
+import { EACH, finish, mapInSlices, type Slices } from '../slices/index.ts';
 import { toDay } from '../units/index.ts';
 import { computeLitres, MONTH_MS } from './flowsByGroup.ts';
 
@@ -56,9 +56,6 @@ export interface ReviewEntry {
   readonly rent: number;
   readonly months: number;
 }
-
-/** Changes that are looked at between two pauses. */
-const EACH = 256;
 
 /** When each lot was last used, as the daybook has it; or since when it is known. */
 function* listLastUsed(events: readonly DaybookEvent[], household: Household): Slices<Map<LotId, number>> {

@@ -4,6 +4,7 @@ import { toDay } from '../../core/units/index.ts';
 import { useApp, world } from '../state/app.ts';
 import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
+import { isPhone } from './phone.ts';
 import { t } from '../language/index.ts';
 
 interface PageProps {
@@ -67,8 +68,6 @@ function useTabInView() {
   }, [pathname]);
   return frame;
 }
-
-const isPhone = () => window.matchMedia('(width < 48rem)').matches;
 
 /** How far down a phone was scrolled in each screen that was gone from; null until one is there. */
 let scrolledTo: Map<string, number> | null = null;

@@ -1,3 +1,5 @@
+import { isPhone } from './phone.ts';
+
 /** A way numbers in sight were made, and those made so. */
 export interface Explained {
   readonly how: string;
@@ -15,14 +17,14 @@ const VALUE_CHARS = 90;
  * told apart by whether they are of the row that has the focus, or its ticket.
  */
 export function listExplained(page: Document): Explained[] {
-  const isPhone = matchMedia('(width < 48rem)').matches;
+  const isNarrow = isPhone();
   const near = page.activeElement?.closest(NEAR);
   const found = new Map<string, Explained & { values: string[] }>();
   for (const one of page.querySelectorAll<HTMLElement>('[data-how]')) {
     const box = one.getBoundingClientRect();
     // A phone shows a screen bit by bit: there all of it counts.
     const isInSight = box.bottom > 0 && box.top < innerHeight && box.right > 0 && box.left < innerWidth;
-    const isSeen = box.width > 0 && (isInSight || isPhone);
+    const isSeen = box.width > 0 && (isInSight || isNarrow);
     const value = (one.dataset['how'] || one.textContent).trim().slice(0, VALUE_CHARS);
     if (!isSeen || value === '') continue;
     const isNear = (near?.contains(one) ?? false) || one.closest('aside') !== null;

@@ -1,4 +1,4 @@
-import { Suspense, useMemo } from 'react';
+import { Suspense } from 'react';
 import type { Household, LotId, PlaceId } from '../../core/records/index.ts';
 import { findWallId, formatPlaceName } from '../../core/storage/index.ts';
 import { useHousehold } from '../state/app.ts';
@@ -18,8 +18,7 @@ interface PlacePictureProps {
 
 /** A place marked on its wall as things are; nothing where it stands at none. */
 export function PlacePicture({ place, lots, mark, mostPx, after = null }: PlacePictureProps) {
-  const spots = useMemo(() => [{ place, mark, after, lots }], [place, mark, after, lots]);
-  return <SpotsPicture spots={spots} lots={lots} mostPx={mostPx} />;
+  return <SpotsPicture spots={[{ place, mark, after, lots }]} lots={lots} mostPx={mostPx} />;
 }
 
 /** A place that is marked, and what would stand in it. */
@@ -37,15 +36,14 @@ interface SpotsPictureProps {
 /** Some places, each marked on its wall: as many walls as they stand at. */
 export function SpotsPicture({ spots, lots, mostPx }: SpotsPictureProps) {
   const tree = getTree(useHousehold());
-  const wallIds = new Set(spots.flatMap(({ place }) => findWallId(tree, place) ?? []));
-  return [...wallIds].map((wallId) => (
+  const byWall = new Map<string, PlaceMark[]>();
+  for (const spot of spots) {
+    const wallId = findWallId(tree, spot.place);
+    if (wallId !== null) byWall.set(wallId, [...(byWall.get(wallId) ?? []), spot]);
+  }
+  return [...byWall].map(([wallId, marks]) => (
     <Suspense key={wallId} fallback={<div style={{ minHeight: mostPx }} />}>
-      <SpotsWall
-        wallId={wallId}
-        marks={spots.filter(({ place }) => findWallId(tree, place) === wallId)}
-        lots={lots}
-        mostPx={mostPx}
-      />
+      <SpotsWall wallId={wallId} marks={marks} lots={lots} mostPx={mostPx} />
     </Suspense>
   ));
 }

@@ -66,8 +66,8 @@ export function PutAwayPage() {
                   })}{' '}
                   <Linked says={t('<fit>Fit</fit> makes room by moving others.')} to={{ fit: '/fit' }} />
                 </p>
-                <Button className="mt-3" onClick={() => setLater(new Set())}>
-                  {t('Those that wait')}
+                <Button className="mt-3" data-key="s" onClick={() => setLater(new Set())}>
+                  {t('Those that wait')} <kbd className="pl-1 font-normal">S</kbd>
                 </Button>
               </>
             )}

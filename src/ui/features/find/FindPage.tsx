@@ -19,6 +19,7 @@ import { wordHowMuch } from '../../text/measures.ts';
 import { TicketPane } from '../ticket/TicketPane.tsx';
 import { t } from '../../language/index.ts';
 import { Linked } from '../../components/Linked.tsx';
+import { isPhone } from '../../components/phone.ts';
 
 /** So many places of the same are named. */
 const MOST_PLACES = 6;
@@ -129,7 +130,7 @@ function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) 
 function Asking({ household, isLost }: { household: Household; isLost: boolean }) {
   // Who opens it on a phone is about to type.
   useEffect(() => {
-    if (window.matchMedia('(width < 48rem)').matches) findBox()?.focus();
+    if (isPhone()) findBox()?.focus();
   }, []);
   const out = [...household.lots.values()]
     .filter((lot) => lot.state === 'out' && lot.homeId !== undefined)

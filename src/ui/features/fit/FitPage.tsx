@@ -4,7 +4,7 @@ import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Page, tabClass } from '../../components/Page.tsx';
-import { useIsPhone } from '../../components/useIsPhone.ts';
+import { useIsPhone } from '../../components/phone.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { LookedTicket } from '../ticket/shown/LookedTicket.tsx';

@@ -18,6 +18,7 @@ import { useScanner } from './useScanner.ts';
 import { useScanning, type Answer } from './useScanning.ts';
 import { Where } from './Where.tsx';
 import { t } from '../../language/index.ts';
+import { isPhone } from '../../components/phone.ts';
 
 /** Scans labels one after the other: a thing comes into the hand, a place takes what is in it. */
 export function ScanPage() {
@@ -27,7 +28,7 @@ export function ScanPage() {
   const navigate = useNavigate();
   const [answer, setAnswer] = useState<Answer | null>(null);
   // A phone is held before the label: there the camera is on until it is put off.
-  const isCamera = useChoices((state) => state.isCameraOn) ?? window.matchMedia('(width < 48rem)').matches;
+  const isCamera = useChoices((state) => state.isCameraOn) ?? isPhone();
   const [isReading, setReading] = useState(false);
   const reader = useRef<CodeReader | null>(null);
   // A worker is started for the first picture only.

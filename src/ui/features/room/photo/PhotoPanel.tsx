@@ -11,6 +11,7 @@ import { wordAmountFault } from '../../../text/index.ts';
 import { findWallPhoto, saveWallPhoto, stopSetting, useWallPhoto } from './wallPhoto.ts';
 import { FileInput } from '../../../components/FileInput.tsx';
 import { t } from '../../../language/index.ts';
+import { isPhone } from '../../../components/phone.ts';
 
 const STEP_MM = 10;
 
@@ -32,8 +33,7 @@ export function PhotoPanel({ room, wall, widthMm }: PhotoPanelProps) {
   // A phone shows the wall above the panel: what is to be pressed comes into view.
   const isSetting = useWallPhoto((state) => state.isSetting);
   useEffect(() => {
-    if (isSetting && window.matchMedia('(width < 48rem)').matches)
-      document.querySelector('[data-testid=wall-frame]')?.scrollIntoView({ block: 'center' });
+    if (isSetting && isPhone()) document.querySelector('[data-testid=wall-frame]')?.scrollIntoView({ block: 'center' });
   }, [isSetting]);
 
   const read = async (files: readonly File[]) => {
