@@ -38,6 +38,9 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
       return createSaveSettings(now, { ...rest, ...(parsed?.ok && !isEmpty && { stashGoalMm: parsed.value }) });
     }).then((isDone) => isDone && setText(null));
   };
+  const [now, least, most] = [curve.nowMm, curve.band.at(-1)![0], curve.band.at(-1)![2]].map((mm) =>
+    formatClothLength(mm, units),
+  ) as [string, string, string];
   return (
     <section aria-label={t('All the cloth')} className="mt-6 max-w-2xl">
       <h2 className="font-display text-xl font-semibold">{t('All the cloth')}</h2>
@@ -46,11 +49,9 @@ export function StashAhead({ nowMs }: { nowMs: number }) {
           t('What there is now along the selvage, less and more by the cloth that came and went in your own months.'),
         )}
       >
-        {t('{now} now; in a year likely between {least} and {most}.', {
-          now: formatClothLength(curve.nowMm, units),
-          least: formatClothLength(curve.band.at(-1)![0], units),
-          most: formatClothLength(curve.band.at(-1)![2], units),
-        })}
+        {least === most
+          ? t('{now} now; in a year likely as much.', { now })
+          : t('{now} now; in a year likely between {least} and {most}.', { now, least, most })}
         {curve.chanceOver !== null &&
           t(' {chance} that it is more than the {clothLength} that you would have.', {
             chance: wordChance(curve.chanceOver),
