@@ -22,11 +22,17 @@ function readInterface(folder = 'src/ui'): string {
 /** All that German says, to look names up in. */
 const readGerman = () => readFileSync('src/ui/language/de.po', 'utf8').replaceAll(/^msgid .*$/gmu, '');
 
+/** What a single key does stands with it, by the letter; digits only ever lead to the screens. */
+const SOURCE = readInterface();
+const isKey = (name: string) => /^[A-Z]$/u.test(name) && new RegExp(`['"]${name.toLowerCase()}['"]`, 'u').test(SOURCE);
+
 /** Names of a page, in bold, that stand nowhere in the interface. */
 function listUnknown(text: string, words: string): string[] {
   const named = [...text.matchAll(/\*\*([^*]+)\*\*/gu)].map(([, name]) => name!);
   const isThere = (name: string) =>
-    name.length === 1 || new RegExp(`[>'"\`{\\s]${name.replaceAll(/[?.]/gu, '\\$&')}(?![a-z])`, 'u').test(words);
+    name.length === 1
+      ? isKey(name)
+      : new RegExp(`[>'"\`{\\s]${name.replaceAll(/[?.]/gu, '\\$&')}(?![a-z])`, 'u').test(words);
   return named.filter((name) => !isThere(name));
 }
 

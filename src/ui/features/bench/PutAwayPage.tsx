@@ -20,7 +20,7 @@ import { wordCompany } from '../../text/bench.ts';
 import { findStrays, type OnBench } from './benchFacts.ts';
 import { createMove } from '../../../core/acts/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
-import { Linked } from '../../components/Linked.tsx';
+import { PutAwayEnd } from './PutAwayEnd.tsx';
 
 /** The three best places, each by one key that lies side by side with the others. */
 const KEYS = ['i', 'o', 'p'] as const;
@@ -37,9 +37,16 @@ export function PutAwayPage() {
   const household = useHousehold();
   const navigate = useNavigate();
   const [later, setLater] = useState<ReadonlySet<LotId>>(new Set());
+  /** The one that was pressed comes before its turn. */
+  const [pressed, setPressed] = useState<LotId | null>(null);
+  const [placed, setPlaced] = useState<readonly LotId[]>([]);
   const { homeless } = findStrays(household);
-  const left = homeless.filter(({ lot }) => !later.has(lot.id));
-  const [thing] = left;
+  const left = homeless.filter(({ lot }) => lot.id === pressed || !later.has(lot.id));
+  const thing = left.find(({ lot }) => lot.id === pressed) ?? left[0];
+  const putOff = (id: LotId) => {
+    setLater(new Set([...later, id]));
+    setPressed(null);
+  };
   return (
     <Page title={t('Put away')}>
       <div className="min-h-0 flex-1 px-4 py-4 md:overflow-y-auto md:px-8">
@@ -51,34 +58,28 @@ export function PutAwayPage() {
             key={thing.lot.id}
             thing={thing}
             left={left.length}
-            onLater={() => setLater(new Set([...later, thing.lot.id]))}
+            onPlaced={() => setPlaced([...placed.filter((id) => id !== thing.lot.id), thing.lot.id])}
+            onLater={() => putOff(thing.lot.id)}
           />
         ) : (
-          <>
-            <p className="font-display text-[28px] font-semibold">
-              {homeless.length === 0 ? t('Everything has a home.') : t('That was all, except for what waits.')}
-            </p>
-            {homeless.length > 0 && (
-              <>
-                <p className="mt-2">
-                  {t('{homeless, plural, one {# thing} other {# things}} still without one.', {
-                    homeless: homeless.length,
-                  })}{' '}
-                  <Linked says={t('<fit>Fit</fit> makes room by moving others.')} to={{ fit: '/fit' }} />
-                </p>
-                <Button className="mt-3" data-key="s" onClick={() => setLater(new Set())}>
-                  {t('Those that wait')} <kbd className="pl-1 font-normal">S</kbd>
-                </Button>
-              </>
-            )}
-          </>
+          <PutAwayEnd waiting={homeless} placed={placed} onAll={() => setLater(new Set())} onOne={setPressed} />
         )}
       </div>
     </Page>
   );
 }
 
-function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left: number; onLater: () => void }) {
+function Choice({
+  thing: { lot, item },
+  left,
+  onPlaced,
+  onLater,
+}: {
+  thing: OnBench;
+  left: number;
+  onPlaced: () => void;
+  onLater: () => void;
+}) {
   const household = useHousehold();
   const tree = getTree(household);
   const { answer: offers, again } = useAnswer(household, 'homes', lot.id);
@@ -126,7 +127,10 @@ function Choice({ thing: { lot, item }, left, onLater }: { thing: OnBench; left:
                 type="button"
                 data-key={KEYS[i]}
                 className="flex min-h-16 w-full items-center gap-4 border border-ink bg-paper px-4 py-2 text-left hover:bg-linen"
-                onClick={() => void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()))}
+                onClick={() => {
+                  void act((now) => createMove(now, lot.id, offer.placeId, offer.form, world.nowMs()));
+                  onPlaced();
+                }}
               >
                 <kbd className="grid size-9 shrink-0 place-items-center rounded border border-thread bg-linen font-semibold uppercase">
                   {KEYS[i]}
