@@ -1,8 +1,9 @@
-import { formatISO } from 'date-fns';
+const pad = (n: number, digits: number) => String(n).padStart(digits, '0');
 
-/** The day of an instant by the sewist's own calendar: `2026-11-28`. */
+/** The day of an instant by the sewist's own calendar: `2026-11-28`. By hand: the first screen is loaded with it. */
 export function toDay(at: number | Date): string {
-  return formatISO(at, { representation: 'date' });
+  const date = new Date(at);
+  return [pad(date.getFullYear(), 4), pad(date.getMonth() + 1, 2), pad(date.getDate(), 2)].join('-');
 }
 
 /** The month of an instant by the sewist's own calendar: `2026-11`. */

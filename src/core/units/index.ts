@@ -25,3 +25,4 @@ export {
 } from './format.ts';
 export { readShort, writeShort } from './short.ts';
 export { toDay, toMonth } from './calendar.ts';
+export { parseDay } from './parseDay.ts';

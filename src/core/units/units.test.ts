@@ -6,12 +6,36 @@ import {
   formatSize,
   parseArea,
   parseCount,
+  parseDay,
   parseGrammage,
   parseLengthMm,
   type UnitSystem,
   formatWay,
   roundByDoubt,
+  toDay,
 } from './index.ts';
+
+describe('days as tables write them', () => {
+  it.each([
+    ['2027-05-31', '2027-05-31'],
+    ['31.5.2027', '2027-05-31'],
+    ['31. 05. 2027', '2027-05-31'],
+    ['29.02.2028', '2028-02-29'],
+    ['29.02.2027', null],
+    // The fifth of June, or the sixth of May.
+    ['5/6/2027', null],
+    ['31.5.27', null],
+    ['next year', null],
+    ['', null],
+  ])('%s', (text, day) => {
+    expect(parseDay(text)).toBe(day);
+  });
+});
+
+it('an instant is of the day that the sewist’s calendar shows', () => {
+  expect(toDay(new Date(2027, 0, 5, 23, 59, 59))).toBe('2027-01-05');
+  expect(toDay(new Date(2027, 11, 31).getTime())).toBe('2027-12-31');
+});
 
 describe('areas as people type them', () => {
   it.each([

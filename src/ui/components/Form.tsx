@@ -20,6 +20,12 @@ export function Form({ onSend, isEndless = false, opensBelow = false, children, 
   const isSent = useRef(false);
   const send = async (form: HTMLFormElement) => {
     if (isSent.current) return;
+    // A day that is typed by half is none to the page: the browser knows, and says what is missing.
+    const half = [...form.querySelectorAll('input')].find(({ validity }) => validity.badInput);
+    if (half) {
+      half.reportValidity();
+      return;
+    }
     const sent = onSend();
     if (!sent || isEndless) return;
     isSent.current = true;

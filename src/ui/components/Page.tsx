@@ -5,6 +5,7 @@ import { useApp, world } from '../state/app.ts';
 import { explained } from './explained.ts';
 import { FindField } from './FindField.tsx';
 import { isPhone } from './phone.ts';
+import { wordDay } from '../text/days.ts';
 import { t } from '../language/index.ts';
 
 interface PageProps {
@@ -188,7 +189,7 @@ function PaperHead({ title }: { title: string }) {
     <div
       aria-hidden
       className="paper-head px-5 font-display text-lg"
-      data-paper={[title, name, toDay(world.nowMs())].join(' · ')}
+      data-paper={[title, name, wordDay(toDay(world.nowMs()))].join(' · ')}
     />
   );
 }

@@ -7,6 +7,7 @@ import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/unit
 import { findLanguage } from '../state/speaking.ts';
 import { wordKindPlural } from '../text/names.ts';
 import { wordDay, wordDayOfYear } from '../text/days.ts';
+import { readDayOfYear } from '../text/readDay.ts';
 import { wordOrdinal } from '../text/grammar.ts';
 import { speak } from './choose.ts';
 import { formatFixed, formatNumber, formatShort, perLanguage, t } from './index.ts';
@@ -63,6 +64,8 @@ describe('German', () => {
     expect(t('{watts} W', { watts: 2.5 })).toBe('2,5 W');
     expect(wordOrdinal(3)).toBe('3.');
     expect([wordDay('2027-05-31'), wordDayOfYear('04-15'), wordDay('soon')]).toEqual(['31.05.2027', '15.04.', 'soon']);
+    for (const typed of ['15.04.', '15.4', ' 15. 4. ', '04-15']) expect(readDayOfYear(typed), typed).toBe('04-15');
+    expect(['31.04.', '4/15', '', '15'].map(readDayOfYear)).toEqual([null, null, null, null]);
     expect(wordKindPlural('thread')).toBe('Garne');
     expect([formatNumber(1234.5), formatFixed(2, 2), formatShort(0.25, 1)]).toEqual(['1.234,5', '2,00', '0,3']);
     expect([formatClothLength(3250, 'metric'), formatMinutes(90), formatMinutes(3600 * 1234)]).toEqual([
@@ -91,6 +94,13 @@ describe('German', () => {
     expect(formatClothLength(3250, 'metric')).toBe('3.25 m');
     expect(wordOrdinal(22)).toBe('22nd');
     expect([wordDay('2027-05-31'), wordDayOfYear('04-15')]).toEqual(['2027-05-31', '04-15']);
+    expect(['04-15', '4-15', '02-29', '15-04', '02-30'].map(readDayOfYear)).toEqual([
+      '04-15',
+      '04-15',
+      '02-29',
+      null,
+      null,
+    ]);
   });
 });
 

@@ -1,7 +1,7 @@
-import { CARE_FLAGS, DAY_PATTERN, KINDS, STOW_FORMS, type Kind } from '../../records/index.ts';
+import { CARE_FLAGS, KINDS, STOW_FORMS, type Kind } from '../../records/index.ts';
 import { getAmountUnit } from '../../measure/index.ts';
 import { ok } from '../../result/index.ts';
-import { parseArea, parseCount } from '../../units/index.ts';
+import { parseArea, parseCount, parseDay } from '../../units/index.ts';
 import {
   amount,
   exact,
@@ -104,7 +104,10 @@ export const COLUMNS: readonly Column[] = [
     id: 'expires',
     headers: ['good until', 'expires', 'expiry'],
     kinds: ['notion', 'other'],
-    read: (text) => (DAY_PATTERN.test(text) ? ok({ expiresOn: text }) : fault('not-a-day', text)),
+    read: (text) => {
+      const day = parseDay(text);
+      return day === null ? fault('not-a-day', text) : ok({ expiresOn: day });
+    },
     write: (_, lot) => lot.expiresOn,
   },
   {

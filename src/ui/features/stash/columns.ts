@@ -2,6 +2,7 @@ import { getUses, type Item, type Kind, type Lot, type Settings } from '../../..
 import { formatMass, formatSize, type UnitSystem } from '../../../core/units/index.ts';
 import { computePackage, getAmountUnit, getReserved } from '../../../core/measure/index.ts';
 import { capitalise, formatAmount, wordAmount, wordForm } from '../../text/index.ts';
+import { wordDay } from '../../text/days.ts';
 import { wordHowMuch, wordMeasures } from '../../text/measures.ts';
 import { FACETS_OF_KIND, getWhat, type SortBy, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
@@ -152,7 +153,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
   {
     id: 'expires',
     head: () => t('Good until'),
-    cell: ({ lot }) => lot.expiresOn ?? '',
+    cell: ({ lot }) => (lot.expiresOn === undefined ? '' : wordDay(lot.expiresOn)),
     how: () => t('As its form says.'),
   },
 ];

@@ -12,6 +12,7 @@ import {
 } from '../../../core/units/index.ts';
 import type { Result } from '../../../core/result/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordDay } from '../../text/days.ts';
 
 import { goesByLength, listUsualForms, parseNeeds, toFields, type ItemFields } from './itemFields.ts';
 import { t } from '../../language/index.ts';
@@ -218,7 +219,8 @@ export function readFields(
   sketch.source = reader.text('source');
   sketch.cost = reader.number('cost', '24.50', null);
   if (reader.isChanged('washed')) sketch.isWashed = fields.washed === '' ? null : fields.washed === 'yes';
-  if (fields.expiresOn !== '' && !DAY_PATTERN.test(fields.expiresOn)) faults.expiresOn = t('A day such as 2027-05-31.');
+  if (fields.expiresOn !== '' && !DAY_PATTERN.test(fields.expiresOn))
+    faults.expiresOn = t('A day such as {example}.', { example: wordDay('2027-05-31') });
   else if (reader.isChanged('expiresOn') && (base || fields.expiresOn !== ''))
     sketch.expiresOn = fields.expiresOn === '' ? null : fields.expiresOn;
 

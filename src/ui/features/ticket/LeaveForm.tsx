@@ -1,8 +1,7 @@
-import { addDays } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { getAmount, getAmountUnit, listAccessories } from '../../../core/measure/index.ts';
-import { DAY_PATTERN, type Household, type Item, type Lot } from '../../../core/records/index.ts';
-import { parseAmountIn, toDay } from '../../../core/units/index.ts';
+import type { Household, Item, Lot } from '../../../core/records/index.ts';
+import { parseAmountIn } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { CheckField, TextField } from '../../components/fields.tsx';
@@ -36,7 +35,6 @@ export function LeaveForm({
   const [who, setWho] = useState('');
   const [back, setBack] = useState('');
   const [isInRepair, setInRepair] = useState(false);
-  const dayFault = back.trim() === '' || DAY_PATTERN.test(back.trim()) ? undefined : t('A day such as 2027-05-31.');
   const [fault, setFault] = useState('');
   const parts = useMemo(
     () => listAccessories(household, item.id).filter(({ state }) => state !== 'lent'),
@@ -81,9 +79,9 @@ export function LeaveForm({
         <Form
           className="grid grid-cols-2 gap-2"
           onSend={() => {
-            if (who.trim() === '' || dayFault) return undefined;
+            if (who.trim() === '') return undefined;
             const along = parts.flatMap(({ id }) => (stays.has(id) ? [] : [id]));
-            const terms = { along, ...(back.trim() !== '' && { dueBackOn: back.trim() }), isInRepair };
+            const terms = { along, ...(back !== '' && { dueBackOn: back }), isInRepair };
             return finish((now) => createLend(now, lot.id, who, world.nowMs(), terms));
           }}
         >
@@ -94,13 +92,7 @@ export function LeaveForm({
             value={who}
             onChange={(event) => setWho(event.target.value)}
           />
-          <TextField
-            label={t('Back by')}
-            placeholder={toDay(addDays(world.nowMs(), 30))}
-            value={back}
-            fault={dayFault}
-            onChange={(event) => setBack(event.target.value)}
-          />
+          <TextField label={t('Back by')} type="date" value={back} onChange={(event) => setBack(event.target.value)} />
           <CheckField
             label={t('To be mended')}
             checked={isInRepair}

@@ -15,8 +15,7 @@ import { useGroups } from '../../state/groups.ts';
 import { wordGroup } from '../../text/index.ts';
 import { t } from '../../language/index.ts';
 import { wordDayOfYear } from '../../text/days.ts';
-
-const YEAR_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+import { readDayOfYear } from '../../text/readDay.ts';
 
 /** What is stored away for part of the year, and what comes back from a store too often. */
 export function Seasons() {
@@ -118,14 +117,22 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
   const household = useHousehold();
   const tree = getTree(household);
   const groups = useGroups(household);
-  const [text, setText] = useState({ name: '', tag: '', goesOn: '04-15', comesOn: '10-01', awayId: '', groupId: '' });
+  const [text, setText] = useState({
+    name: '',
+    tag: '',
+    goesOn: wordDayOfYear('04-15'),
+    comesOn: wordDayOfYear('10-01'),
+    awayId: '',
+    groupId: '',
+  });
   const [isAsked, setAsked] = useState(false);
-  const day = (value: string) => (YEAR_DAY.test(value) ? undefined : t('Month and day, such as 04-15.'));
+  const [goesOn, comesOn] = [readDayOfYear(text.goesOn), readDayOfYear(text.comesOn)];
+  const noDay = t('Month and day, such as {example}.', { example: wordDayOfYear('04-15') });
   const faults = {
     name: text.name.trim() ? undefined : t('Give it a name.'),
     what: text.tag.trim() || text.groupId ? undefined : t('Say which group, or a tag.'),
-    goesOn: day(text.goesOn),
-    comesOn: day(text.comesOn),
+    goesOn: goesOn === null ? noDay : undefined,
+    comesOn: comesOn === null ? noDay : undefined,
     away: text.awayId ? undefined : t('Say where it goes.'),
   };
   const field = (name: keyof typeof text) => ({
@@ -140,15 +147,15 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
       className="mt-2 max-w-xl border-l-4 border-woad bg-linen p-3"
       onSend={() => {
         setAsked(true);
-        if (Object.values(faults).some(Boolean)) return undefined;
+        if (goesOn === null || comesOn === null || Object.values(faults).some(Boolean)) return undefined;
         const season: Season = {
           id: world.createId(),
           name: text.name.trim(),
           groupIds: text.groupId ? [text.groupId] : [],
           ...(text.tag.trim() && { tag: text.tag.trim() }),
           awayPlaceId: text.awayId as PlaceId,
-          goesOn: text.goesOn,
-          comesOn: text.comesOn,
+          goesOn,
+          comesOn,
         };
         return saveList(
           'seasons',
