@@ -34,6 +34,11 @@ function findScript(letter: string): Script | null {
   return null;
 }
 
+/** Whether the files of the font have every letter of a line. */
+export function areKnown(line: string): boolean {
+  return [...line.normalize('NFC')].every((letter) => UNSEEN.test(letter) || findScript(letter) !== null);
+}
+
 /**
  * A line of text as it stands on paper, from left to right, by Unicode's bidirectional algorithm. What no file of the font
  * has is a question mark.

@@ -12,12 +12,15 @@ const WIDTHS: readonly [string, number][] = [
   ['W—…%@', 1000],
 ];
 const USUAL = 556;
+/** Han, kana, hangul and pictures are as wide as they are high (East Asian Width: W and F). */
+const SQUARE =
+  /[\u1100-\u115f\u2e80-\u9fff\uac00-\ud7a3\uf900-\ufaff\uff01-\uff60\u{1f300}-\u{1faff}\u{20000}-\u{3fffd}]/u;
 const widthOf = new Map(WIDTHS.flatMap(([letters, width]) => [...letters].map((letter) => [letter, width] as const)));
 
 /** How wide a line of text is, mm, for a letter size in mm. */
 export function measureText(text: string, sizeMm: number): number {
   let sum = 0;
-  for (const letter of text) sum += widthOf.get(letter) ?? USUAL;
+  for (const letter of text) sum += widthOf.get(letter) ?? (SQUARE.test(letter) ? 1000 : USUAL);
   return (sum / 1000) * sizeMm;
 }
 
