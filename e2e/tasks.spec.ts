@@ -141,6 +141,17 @@ test.describe('on a phone', () => {
     await page.goBack();
     await expect(page.getByRole('heading', { level: 1, name: 'Projects' })).toBeAttached();
     await expect(last).toBeInViewport();
+    // A long list is drawn by and by: one is there as soon as it is.
+    await page.goto('/sort');
+    const group = page
+      .getByRole('region', { name: 'Other', exact: true })
+      .getByRole('button', { pressed: false })
+      .last();
+    await group.scrollIntoViewIfNeeded();
+    await bar.getByRole('link', { name: 'Stash', exact: true }).tap();
+    await expect(page.getByRole('heading', { level: 1, name: 'Stash' })).toBeInViewport();
+    await page.goBack();
+    await expect(group).toBeInViewport();
   });
 
   const SCREENS = [

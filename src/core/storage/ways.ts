@@ -33,7 +33,7 @@ export function createWays(rooms: readonly Place[]): Ways {
     }
   const hall = nodes.length;
   const size = nodes.length + 1;
-  const way = Array.from({ length: size }, (_, i) => Array.from({ length: size }, (__, j) => (i === j ? 0 : Infinity)));
+  const way = Array.from({ length: size }, (_, i) => new Float64Array(size).fill(Infinity).fill(0, i, i + 1));
   const link = (a: number, b: number, mm: number) => {
     way[a]![b] = Math.min(way[a]![b]!, mm);
     way[b]![a] = way[a]![b]!;
@@ -47,9 +47,12 @@ export function createWays(rooms: readonly Place[]): Ways {
   for (const [i, a] of nodes.entries())
     for (const [j, b] of nodes.entries())
       if (i < j && a.roomId === b.roomId) link(i, j, Math.hypot(a.at.xMm - b.at.xMm, a.at.yMm - b.at.yMm));
-  for (let k = 0; k < size; k += 1)
-    for (let i = 0; i < size; i += 1)
-      for (let j = 0; j < size; j += 1) way[i]![j] = Math.min(way[i]![j]!, way[i]![k]! + way[k]![j]!);
+  for (const [k, on] of way.entries())
+    for (const from of way) {
+      const first = from[k]!;
+      if (first === Infinity) continue;
+      for (let j = 0; j < size; j += 1) if (first + on[j]! < from[j]!) from[j] = first + on[j]!;
+    }
   const byRoom = new Map<PlaceId, number[]>();
   for (const [n, { roomId }] of nodes.entries()) byRoom.set(roomId, [...(byRoom.get(roomId) ?? []), n]);
   const computeMm = (from: StandPoint, to: StandPoint) => {

@@ -73,16 +73,36 @@ function useTabInView() {
 /** How far down a phone was scrolled in each screen that was gone from; null until one is there. */
 let scrolledTo: Map<string, number> | null = null;
 
+/** What is not there by then does not come, ms. */
+const GROWN_MS = 2000;
+
+/** Scrolls down so far, and on while the screen still grows, until it is there or one scrolls by hand. Called, it stops. */
+function comeTo(top: number): () => void {
+  const done = new AbortController();
+  const until = performance.now() + GROWN_MS;
+  const go = () => {
+    if (done.signal.aborted) return;
+    window.scrollTo(0, top);
+    if (window.scrollY < top - 1 && performance.now() < until) requestAnimationFrame(go);
+    else stop();
+  };
+  const stop = () => done.abort();
+  for (const byHand of ['touchstart', 'wheel', 'keydown']) window.addEventListener(byHand, stop, done);
+  go();
+  return stop;
+}
+
 /** On a phone the whole window scrolls: a screen begins at its top, and who goes back is where one was. */
 function useTop() {
   const { key, pathname } = useLocation();
   const shown = useRef('');
   useLayoutEffect(() => {
     // What is opened first, or loaded again, is where the browser left it; what is asked of a screen by its address stays.
-    if (scrolledTo && shown.current !== pathname && isPhone()) window.scrollTo(0, scrolledTo.get(key) ?? 0);
+    const stop = scrolledTo && shown.current !== pathname && isPhone() ? comeTo(scrolledTo.get(key) ?? 0) : null;
     shown.current = pathname;
     const known = (scrolledTo ??= new Map<string, number>());
     return () => {
+      stop?.();
       if (isPhone()) known.set(key, window.scrollY);
     };
   }, [key, pathname]);

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { LotId } from '../../../core/records/index.ts';
+import type { Household, LotId, PlaceId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { withAct } from '../../../core/suppose/index.ts';
 import { formatWay } from '../../../core/units/index.ts';
@@ -8,6 +8,7 @@ import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { RoundPlan } from '../../drawing/RoundPlan.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
@@ -24,6 +25,8 @@ const rounds = deriveSlowly((household) => computeTidyRoundInSlices(household, g
 
 /** Above the plan of the round. */
 const WALL_PX = 340;
+
+const nameOf = ({ items, lots }: Household, id: LotId) => items.get(lots.get(id)!.itemId)!.name;
 
 /** What is out goes home in one walk round the room. */
 export function TidyPage() {
@@ -42,10 +45,11 @@ export function TidyPage() {
     .filter(({ ids }) => ids.length > 0);
   const [next, ...later] = stops;
   const after = next ? withAct(household, createPutBackAll(household, next.ids, '', world.nowMs())) : null;
-  const nameOf = (id: LotId) => household.items.get(household.lots.get(id)!.itemId)!.name;
   const putBack = (ids: readonly LotId[]) => {
     const subject =
-      ids.length === 1 ? nameOf(ids[0]!) : t('{n, plural, one {# thing} other {# things}}', { n: ids.length });
+      ids.length === 1
+        ? nameOf(household, ids[0]!)
+        : t('{n, plural, one {# thing} other {# things}}', { n: ids.length });
     const homes = ids.flatMap((id) => household.lots.get(id)?.homeId ?? []);
     void act((now) => createPutBackAll(now, ids, subject, world.nowMs())).then((isDone) =>
       isDone ? tellStrained(homes, t('They are back.')) : undefined,
@@ -80,7 +84,7 @@ export function TidyPage() {
                   {next.ids.map((id) => (
                     <li key={id} className="dotted-row flex items-center gap-3 py-1.5">
                       <Swatch item={household.items.get(household.lots.get(id)!.itemId)!} className="size-9 shrink-0" />
-                      <span className="min-w-0 flex-1 font-semibold break-words">{nameOf(id)}</span>
+                      <span className="min-w-0 flex-1 font-semibold break-words">{nameOf(household, id)}</span>
                       {next.ids.length > 1 && (
                         <Button look="quiet" onClick={() => putBack([id])}>
                           {t('Only this')}
@@ -102,33 +106,48 @@ export function TidyPage() {
                     <kbd className="pl-1 font-normal">D</kbd>
                   </Button>
                 </div>
-                {later.length > 0 && (
-                  <section aria-label={t('Then')} className="mt-4">
-                    <h2
-                      className="font-display text-lg font-semibold"
-                      {...explained(
-                        t(
-                          'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
-                        ),
-                      )}
-                    >
-                      {t('Then, {way} round in all', { way: formatWay(round.wayMm, household.settings.units) })}
-                    </h2>
-                    <ol>
-                      {later.map(({ placeId, ids }) => (
-                        <li key={placeId} className="dotted-row flex gap-4 py-1.5">
-                          <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
-                          <span className="text-right text-sm text-stone">{ids.map(nameOf).join(', ')}</span>
-                        </li>
-                      ))}
-                    </ol>
-                  </section>
-                )}
+                {later.length > 0 && <Later stops={later} wayMm={round.wayMm} />}
               </Beside>
             </section>
           </>
         )}
       </div>
     </Page>
+  );
+}
+
+interface Stop {
+  readonly placeId: PlaceId;
+  readonly ids: readonly LotId[];
+}
+
+/** More than a desk's screen shows. */
+const GROWS = 24;
+
+/** The rest of the walk. */
+function Later({ stops, wayMm }: { stops: readonly Stop[]; wayMm: number }) {
+  const household = useHousehold();
+  const tree = getTree(household);
+  return (
+    <section aria-label={t('Then')} className="mt-4">
+      <h2
+        className="font-display text-lg font-semibold"
+        {...explained(
+          t(
+            'The shortest way on foot from the first station round all the places and back: exactly for up to ten, else improved until no exchange shortens it.',
+          ),
+        )}
+      >
+        {t('Then, {way} round in all', { way: formatWay(wayMm, household.settings.units) })}
+      </h2>
+      <ol>
+        {useGrown(stops, GROWS).map(({ placeId, ids }) => (
+          <li key={placeId} className="dotted-row flex gap-4 py-1.5">
+            <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
+            <span className="text-right text-sm text-stone">{ids.map((id) => nameOf(household, id)).join(', ')}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }

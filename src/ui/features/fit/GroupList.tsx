@@ -216,7 +216,7 @@ const GroupRow = memo(function GroupRow({
 });
 
 /** So many groups are drawn at once. */
-const GROWS = 16;
+const GROWS = 6;
 
 export const GoingThrough = () => <p className="p-5 text-stone">{t('Going through it group by group …')}</p>;
 

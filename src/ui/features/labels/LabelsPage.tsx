@@ -25,7 +25,7 @@ const SECTION_NAMES = perLanguage((): Record<Section, string> => ({
 /** More rows are not listed; they are found by narrowing. */
 const LISTED = 150;
 /** So many are drawn at once. */
-const GROWS = 30;
+const GROWS = 15;
 
 /** Labels for places and things: what each says, which are no longer true, and the sheets they are printed on. */
 export function LabelsPage() {

@@ -2,28 +2,24 @@ import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { cutBlock, listTrees, type Block, type Step } from '../../../core/moves/index.ts';
 import { type LotId } from '../../../core/records/index.ts';
-import { formatMass, formatMinutes, formatVolume } from '../../../core/units/index.ts';
+import { formatMinutes, formatVolume } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField } from '../../components/fields.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
-import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { useChoices } from '../../state/choices.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordBlock, wordDeed, wordWay } from '../../text/moves.ts';
+import { wordBlock } from '../../text/moves.ts';
 import { useMoveRun } from './moveRun.ts';
+import { HOW_SECONDS, StepLine } from './StepLine.tsx';
 import { StagingForm } from './StagingForm.tsx';
 import { useMoves } from './useMoves.ts';
-import { formatNumber, perLanguage, t } from '../../language/index.ts';
+import { formatNumber, t } from '../../language/index.ts';
 import { Linked } from '../../components/Linked.tsx';
 
-const HOW_SECONDS = perLanguage(() =>
-  t(
-    'Each thing by what carrying one costs, twice where it is folded anew; the way on foot; bending, opening and pulling out at both ends: all by the figures in House.',
-  ),
-);
 const MINUTES = [15, 30, 45, 60, 90, 120, 240] as const;
 
 /** From how things are to the plan that was adopted: all that is to be carried, in an order that works. */
@@ -261,6 +257,9 @@ function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number;
   );
 }
 
+/** More than a desk's screen shows. */
+const GROWS = 24;
+
 function StepList({
   steps,
   next,
@@ -277,73 +276,23 @@ function StepList({
   const household = useHousehold();
   const minutes = useChoices((state) => state.moveMinutes);
   const end = cutBlock(steps, next, minutes * 60, onTable)?.to ?? steps.length;
-  const trees = useMemo(() => listTrees(getTree(household), steps.slice(next)), [household, steps, next]);
-  const { units } = household.settings;
+  const ahead = useMemo(() => steps.slice(next), [steps, next]);
+  const trees = useMemo(() => listTrees(getTree(household), ahead), [household, ahead]);
   return (
     <div className="min-h-0 flex-1 px-4 pb-6 md:overflow-y-auto md:px-5">
       <Stuck />
       {skipped.length > 0 && <Skipped skipped={skipped} />}
       <ol aria-label={t('Steps')} className="max-w-4xl">
-        {steps.slice(next).map((step, i) => {
-          const tree = trees[i]!;
-          const which = left[next + i]!;
-          const items = which.flatMap((id) => {
-            const lot = household.lots.get(id);
-            return lot ? (household.items.get(lot.itemId) ?? []) : [];
-          });
-          return (
-            <li
-              key={next + i}
-              className={`${next + i + 1 === end && end < steps.length ? 'border-b-2 border-dashed border-woad' : 'dotted-row'} flex flex-wrap gap-x-3 py-2 [content-visibility:auto] [contain-intrinsic-size:auto_56px]`}
-            >
-              <span
-                className="tabular w-9 shrink-0 text-right font-display font-semibold"
-                {...explained(t('Its turn in the whole list.'))}
-              >
-                {next + i + 1}
-              </span>
-              <span className="flex w-24 shrink-0 flex-wrap content-start gap-0.5 pt-1">
-                {items.slice(0, 10).map((item, at) => (
-                  <Swatch key={`${item.id} ${at}`} item={item} className="size-4" />
-                ))}
-              </span>
-              <span
-                className="min-w-0 flex-1"
-                {...explained(
-                  t('What goes from one place to one other, as much of it as one person lifts and holds at once.'),
-                )}
-              >
-                <strong className="font-semibold">
-                  {wordDeed(
-                    step,
-                    items.map((item) => item.name),
-                    tree,
-                  )}
-                </strong>{' '}
-                {wordWay(step, tree)}
-                {items.length > 1 && (
-                  <span className="block truncate text-sm text-stone print:whitespace-normal">
-                    {items.map((item) => item.name).join(', ')}
-                  </span>
-                )}
-              </span>
-              <span
-                className="tabular hidden w-32 shrink-0 text-right text-sm text-stone sm:block"
-                {...explained(t('{how} The weight is that of all that is carried at once.', { how: HOW_SECONDS() }))}
-              >
-                {formatMass(step.massG, units)}, {formatMinutes(step.seconds)}
-              </span>
-              {next + i + 1 === end && end < steps.length && (
-                <span
-                  className="w-full pt-1 text-center text-sm font-semibold text-woad"
-                  {...explained(t('As many steps as the time you have allows and that leave the table clear.'))}
-                >
-                  {t('{minutes} reach to here, with the table clear', { minutes: formatMinutes(minutes * 60) })}
-                </span>
-              )}
-            </li>
-          );
-        })}
+        {useGrown(ahead, GROWS).map((step, i) => (
+          <StepLine
+            key={next + i}
+            step={step}
+            at={next + i}
+            tree={trees[i]!}
+            lots={left[next + i]!}
+            reach={next + i + 1 === end && end < steps.length ? minutes : null}
+          />
+        ))}
       </ol>
     </div>
   );

@@ -1,4 +1,4 @@
-import { Fragment, useMemo } from 'react';
+import { Fragment, memo, useMemo } from 'react';
 import type { Group } from '../../../core/grouping/index.ts';
 import {
   ORDERS_OF_KIND,
@@ -10,6 +10,7 @@ import {
 } from '../../../core/records/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
+import { useGrown } from '../../components/useGrown.ts';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getNeeds } from '../../state/needs.ts';
@@ -35,8 +36,11 @@ interface KindSectionProps {
   readonly onChoose: (group: Group) => void;
 }
 
+/** As many groups as a desk's screen shows. */
+const GROWS = 24;
+
 /** One kind of thing: how it is sorted, where its classes meet, and its groups. */
-export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
+export const KindSection = memo(function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
   const household = useHousehold();
   const { levels, order, tags } = household.settings.sorting[kind];
   const lots = groups.reduce((sum, group) => sum + group.lots.length, 0);
@@ -114,7 +118,7 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
         <MeasureStrip key={measure} measure={measure} kind={kind} groups={groups} />
       ))}
       <ul>
-        {groups.map((group, i) => {
+        {useGrown(groups, GROWS).map((group, i) => {
           const outside = levels.length > 1 || group.part ? wordOutside(group, household) : null;
           const isFirst = outside !== null && (i === 0 || wordOutside(groups[i - 1]!, household) !== outside);
           return (
@@ -134,7 +138,7 @@ export function KindSection({ kind, groups, chosenId, onChoose }: KindSectionPro
       </ul>
     </section>
   );
-}
+});
 
 function MeasureStrip({ measure, kind, groups }: { measure: Measure; kind: Kind; groups: readonly Group[] }) {
   const household = useHousehold();
@@ -185,7 +189,7 @@ interface GroupLineProps {
 
 const NO_WAY = perLanguage(() => t('Its things cannot all be kept the same way.'));
 
-function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
+const GroupLine = memo(function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
   const household = useHousehold();
   const { units } = household.settings;
   const needs = getNeeds(household, group);
@@ -227,4 +231,4 @@ function GroupLine({ group, isInside, isChosen, onChoose }: GroupLineProps) {
       </button>
     </li>
   );
-}
+});

@@ -1,9 +1,10 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { getWholeId, type Group, findSmallestHolder } from '../../../core/grouping/index.ts';
-import { KINDS } from '../../../core/records/index.ts';
+import { KINDS, type Kind } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { useApp, useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
 import { useGroups } from '../../state/groups.ts';
@@ -28,11 +29,17 @@ export function SortPage() {
   const chosen =
     groups.find((group) => group.id === groupId) ??
     groups.find((group) => groupId !== null && getWholeId(group.id) === getWholeId(groupId));
-  const choose = (group: Group) => {
-    show(null);
-    setGroupId(group.id);
-  };
-  const kinds = KINDS.filter((kind) => groups.some((group) => group.kind === kind));
+  const choose = useCallback(
+    (group: Group) => {
+      show(null);
+      setGroupId(group.id);
+    },
+    [show],
+  );
+  const byKind = useMemo(() => {
+    const of = (kind: Kind) => groups.filter((group) => group.kind === kind);
+    return KINDS.map((kind) => ({ kind, groups: of(kind) })).filter((one) => one.groups.length > 0);
+  }, [groups]);
   const small = groups.filter((group) => group.lots.length <= 2).length;
   const tree = getTree(household);
   // In a very large household each group's ticket tells it.
@@ -97,12 +104,12 @@ export function SortPage() {
     >
       <div className="min-h-0 flex-1 px-4 pb-4 md:overflow-y-auto md:px-5">
         <NeedsFirst says={t('There is nothing to sort yet.')} needs="things" />
-        {kinds.map((kind) => (
+        {useGrown(byKind, 1).map(({ kind, groups: ofKind }) => (
           <KindSection
             key={kind}
             kind={kind}
-            groups={groups.filter((group) => group.kind === kind)}
-            chosenId={chosen?.id ?? null}
+            groups={ofKind}
+            chosenId={chosen?.kind === kind ? chosen.id : null}
             onChoose={choose}
           />
         ))}

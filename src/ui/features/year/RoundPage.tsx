@@ -131,7 +131,7 @@ export function RoundPage() {
 }
 
 /** So many are drawn at once. */
-const GROWS = 20;
+const GROWS = 10;
 
 /** So many of one list are more than one does in a sitting; the rest comes when it is asked for. */
 const MOST = 40;
