@@ -310,7 +310,12 @@ export const figures: readonly Bench[] = [
   },
   { names: ['import.csv.20000.ms', 'import.csv.20000.ratio_to_parse'], measure: measureImport },
   {
-    names: ['stash.scroll.20000.longest_task_ms', 'screen.20000.main_thread_ms', 'screen.20000.longest_task_ms'],
+    names: [
+      'stash.scroll.20000.longest_task_ms',
+      'find.20000.longest_task_ms',
+      'screen.20000.main_thread_ms',
+      'screen.20000.longest_task_ms',
+    ],
     measure: async () => (await import('./browser.ts')).measureScroll(),
   },
   {

@@ -173,9 +173,13 @@ export function* drawWallInSlices(
   const units = tree.getChildren(room.id).filter((unit) => unit.unit?.wallId === wall.id);
   const slots = units.flatMap(({ id }) => tree.getChildren(id));
   const here = new Set([...slots, ...slots.flatMap(({ id }) => tree.getChildren(id))].map(({ id }) => id));
+  // Each goes through the whole household.
+  yield;
   const byPlace = groupLotsByPlace(household, view, here);
+  yield;
   // As it is planned, all that has a home is there.
   const byHome = view === 'is' ? groupLotsByPlace(household, 'home', here) : new Map<PlaceId, Lot[]>();
+  yield;
   const sheet: Sheet = { household, tree, view, heightMm, wordInside, byPlace, byHome };
   const known = new Map(before?.layers.map((layer) => [layer.id, layer]));
   const layers: Layer[] = [];

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { LotId } from '../../../core/records/index.ts';
+import type { Household, LotId } from '../../../core/records/index.ts';
 import { formatPlaceName } from '../../../core/storage/index.ts';
 import { withAct } from '../../../core/suppose/index.ts';
 import { Beside } from '../../components/Beside.tsx';
@@ -9,6 +9,7 @@ import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
 import { Unanswered } from '../../components/Unanswered.tsx';
 import { WhyNowhere } from '../../components/WhyNowhere.tsx';
+import { useGrown } from '../../components/useGrown.ts';
 import { SpotsPicture, type PlaceMark } from '../../drawing/PlacePicture.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -18,6 +19,7 @@ import { useAnswer } from '../../state/useAnswer.ts';
 import { wordAmount, wordForm, wordHomeOffer } from '../../text/index.ts';
 import { wordCompany } from '../../text/bench.ts';
 import { findStrays, type OnBench } from './benchFacts.ts';
+import type { HomeOffer } from '../../../workers/protocol.ts';
 import { createMove } from '../../../core/acts/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
 import { PutAwayEnd } from './PutAwayEnd.tsx';
@@ -69,6 +71,16 @@ export function PutAwayPage() {
   );
 }
 
+/** How it would be with an offer taken; worked out once for each. */
+const supposed = new WeakMap<HomeOffer, { readonly from: Household; readonly after: Household | null }>();
+function supposeMove(household: Household, lotId: LotId, offer: HomeOffer): Household | null {
+  const known = supposed.get(offer);
+  if (known?.from === household) return known.after;
+  const after = withAct(household, createMove(household, lotId, offer.placeId, offer.form, world.nowMs()));
+  supposed.set(offer, { from: household, after });
+  return after;
+}
+
 function Choice({
   thing: { lot, item },
   left,
@@ -85,16 +97,18 @@ function Choice({
   const { answer: offers, again } = useAnswer(household, 'homes', lot.id);
   const { units } = household.settings;
   const best = useMemo(() => offers?.slice(0, KEYS.length) ?? [], [offers]);
+  // The places can be chosen at once; each is put on its wall in its turn.
+  const drawn = useGrown(best, 1).length;
   const spots = useMemo(
     () =>
-      best.map(({ placeId, form }, i): PlaceMark => ({
-        place: placeId,
+      best.slice(0, drawn).map((offer, i): PlaceMark => ({
+        place: offer.placeId,
         mark: 'to',
         letter: KEYS[i]!,
         lots: [lot.id],
-        after: withAct(household, createMove(household, lot.id, placeId, form, world.nowMs())),
+        after: supposeMove(household, lot.id, offer),
       })),
-    [best, household, lot.id],
+    [best, drawn, household, lot.id],
   );
   return (
     <section aria-label={item.name}>
