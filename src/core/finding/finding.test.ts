@@ -24,6 +24,23 @@ describe('where is it', () => {
     expect(namesOf('green wool with horn toggles').length).toBeGreaterThan(0);
   });
 
+  it('finds by what a word of another language means, beside what is called so', () => {
+    const words: Readonly<Record<string, readonly string[]>> = {
+      grüne: ['green'],
+      wolle: ['wool'],
+      knöpfe: ['buttons'],
+    };
+    const other = createFinder((term) => words[term] ?? []);
+    other.sync(household);
+    const idsOf = (found: readonly { readonly lotId: LotId }[]) => found.map(({ lotId }) => lotId).toSorted();
+    for (const [said, meant] of [
+      ['grüne Wolle', 'green wool'],
+      ['Knöpfe', 'buttons'],
+    ] as const)
+      expect(idsOf(other.find(said, 99))).toEqual(idsOf(finder.find(meant, 99)));
+    expect(finder.find('grüne Wolle')).toEqual([]);
+  });
+
   it('finds by what one would say of it, shade and all', () => {
     const found = finder.find('Where is the dark green wool?', 99).map(({ lotId }) => {
       const item = household.items.get(household.lots.get(lotId)!.itemId)!;

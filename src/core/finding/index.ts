@@ -92,11 +92,16 @@ export interface Finder {
   readonly sync: (household: Household, isTimeUp?: () => boolean) => boolean;
 }
 
+/** Words of the records that are meant by a word of the language that one speaks. */
+export type ListAlike = (term: string) => readonly string[];
+const NONE: readonly string[] = [];
+
 /** A word as it was typed, as one of many, and all that mean the same. */
-function expand(term: string): string[] {
+function expand(term: string, listAlike: ListAlike): string[] {
   const stem = toStem(term);
   const same = SYNONYMS.filter((words) => words.some((word) => toStem(word) === stem));
-  return [...new Set([term, stem, ...same.flat().map(toStem)])];
+  const alike = listAlike(term).flatMap(toTerms).map(toStem);
+  return [...new Set([term, stem, ...same.flat().map(toStem), ...alike])];
 }
 
 /** People say light and dark of a colour that is well above or below the middle. */
@@ -163,13 +168,12 @@ interface Known {
 }
 
 /** Hits that fit half of what was said and more, those that fit more of it first. */
-function rankByTerms(hits: readonly SearchResult[], terms: readonly string[]): SearchResult[] {
-  const meant = terms.map(expand);
+function rankByTerms(hits: readonly SearchResult[], meant: readonly string[][]): SearchResult[] {
   const fits = ({ queryTerms }: SearchResult) =>
     meant.filter((words) => words.some((one) => queryTerms.includes(one))).length;
   return hits
     .map((hit) => ({ hit, count: fits(hit) }))
-    .filter(({ count }) => count * 2 >= terms.length)
+    .filter(({ count }) => count * 2 >= meant.length)
     .toSorted((a, b) => b.count - a.count || b.hit.score - a.hit.score)
     .map(({ hit }) => hit);
 }
@@ -194,8 +198,8 @@ const createIndex = () =>
     },
   });
 
-/** A finder that knows nothing yet. */
-export function createFinder(): Finder {
+/** A finder that knows nothing yet. Looked for is what a word means in English, and what `listAlike` says that it means. */
+export function createFinder(listAlike: ListAlike = () => NONE): Finder {
   const index = createIndex();
   const known = new Map<LotId, Known>();
   /** All of it is in. */
@@ -260,13 +264,14 @@ export function createFinder(): Finder {
       // Where nothing telling was typed yet, it may be the beginning of a word.
       const terms = telling.length > 0 ? telling : typed;
       if (terms.length === 0) return [];
+      const meant = terms.map((term) => expand(term, listAlike));
       const query = (combineWith: 'AND' | 'OR') => ({
         combineWith,
-        queries: terms.map((term) => ({ combineWith: 'OR' as const, queries: expand(term) })),
+        queries: meant.map((queries) => ({ combineWith: 'OR' as const, queries })),
       });
       const all = index.search(query('AND'));
       // One says more than a thing knows of itself: then what most of it fits.
-      const hits = all.length > 0 || terms.length < 2 ? all : rankByTerms(index.search(query('OR')), terms);
+      const hits = all.length > 0 || terms.length < 2 ? all : rankByTerms(index.search(query('OR')), meant);
       return hits.slice(0, limit).map((hit) => ({ lotId: hit.id as LotId, score: hit.score }));
     },
   };

@@ -31,9 +31,13 @@ export async function speak(language: Language): Promise<void> {
     setLanguage('en');
     setDefaultOptions({ locale: undefined });
   } else {
-    const [{ messages, locale }, { setupI18n }] = await Promise.all([CATALOGUES[language](), import('@lingui/core')]);
+    const [{ messages, locale }, { setupI18n }, { terms }] = await Promise.all([
+      CATALOGUES[language](),
+      import('@lingui/core'),
+      import('./terms.ts'),
+    ]);
     const i18n = setupI18n({ locale: language, messages: { [language]: messages as never } });
-    setLanguage(language, (message, values) => i18n.t(message, values && writeValues(message, values)));
+    setLanguage(language, (message, values) => i18n.t(message, values && writeValues(message, values)), terms);
     setDefaultOptions({ locale });
   }
   setDecimalMark(language === 'en' ? '.' : ',');

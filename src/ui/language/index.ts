@@ -36,14 +36,31 @@ function sayEnglish(message: string, values?: Values): string {
   return said;
 }
 
-let spoken: { readonly language: Language; readonly say: Say } = { language: 'en', say: sayEnglish };
+/** Words of the craft in another language: the records have them in English. */
+export interface Terms {
+  readonly word: (term: string) => string;
+  readonly read: (word: string) => string;
+  readonly listAlike: (word: string) => readonly string[];
+}
+
+let spoken: { readonly language: Language; readonly say: Say; readonly terms?: Terms } = {
+  language: 'en',
+  say: sayEnglish,
+};
 
 export const getLanguage = (): Language => spoken.language;
 
 /** Speaks from now on as is said by `say`; English without one. */
-export function setLanguage(language: Language, say: Say = sayEnglish): void {
-  spoken = { language, say };
+export function setLanguage(language: Language, say: Say = sayEnglish, terms?: Terms): void {
+  spoken = { language, say, ...(terms && { terms }) };
 }
+
+/** A word of the records, as `cotton`, as it is said; a word of one's own as it stands. */
+export const wordTerm = (term: string): string => spoken.terms?.word(term) ?? term;
+/** What was typed, as the records have it: `Baumwolle` is `cotton`. */
+export const readTerm = (word: string): string => spoken.terms?.read(word) ?? word;
+/** Words of the records that one may look for with a word: `grünes` is `green`. */
+export const listAlike = (word: string): readonly string[] => spoken.terms?.listAlike(word) ?? [];
 
 const TO_THE_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/u;
 

@@ -5,12 +5,13 @@ import PO from 'pofile';
 import { afterEach, describe, expect, it } from 'vitest';
 import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
 import { findLanguage } from '../state/speaking.ts';
+import { wordShade } from '../text/groups.ts';
 import { wordKindPlural } from '../text/names.ts';
 import { wordDay, wordDayOfYear } from '../text/days.ts';
 import { readDayOfYear } from '../text/readDay.ts';
 import { wordOrdinal } from '../text/grammar.ts';
 import { speak } from './choose.ts';
-import { formatFixed, formatNumber, formatShort, perLanguage, t } from './index.ts';
+import { formatFixed, formatNumber, formatShort, listAlike, perLanguage, readTerm, t, wordTerm } from './index.ts';
 import { readMessage } from './messages.ts';
 
 const catalogue = PO.parse(readFileSync(new URL('de.po', import.meta.url), 'utf8'));
@@ -75,6 +76,28 @@ describe('German', () => {
     ]);
   });
 
+  it('has the words of the craft, as they are said, typed and looked for', async () => {
+    await speak('de');
+    expect(['cotton', 'green', 'zips', 'heirloom'].map(wordTerm)).toEqual([
+      'Baumwolle',
+      'grün',
+      'Reißverschlüsse',
+      'heirloom',
+    ]);
+    expect(['baumwolle', 'GRÜN', 'reissverschlüsse', 'heirloom'].map(readTerm)).toEqual([
+      'cotton',
+      'green',
+      'zips',
+      'heirloom',
+    ]);
+    // With an ending, begun, or after how light it is.
+    expect(listAlike('grünes')).toEqual(['green']);
+    expect(listAlike('dunkelblaue')).toEqual(['blue']);
+    expect(listAlike('Knopf')).toContain('buttons');
+    expect(listAlike('xyz')).toEqual([]);
+    expect(wordShade(0)).toBe('hellrot');
+  });
+
   it('writes lengths that are read back the same', async () => {
     await speak('de');
     for (const mm of [5, 940, 3250, 12_345]) {
@@ -93,6 +116,7 @@ describe('German', () => {
     expect(table()).toBe(table());
     expect(formatClothLength(3250, 'metric')).toBe('3.25 m');
     expect(wordOrdinal(22)).toBe('22nd');
+    expect([wordTerm('cotton'), readTerm('Baumwolle'), listAlike('grün')]).toEqual(['cotton', 'Baumwolle', []]);
     expect([wordDay('2027-05-31'), wordDayOfYear('04-15')]).toEqual(['2027-05-31', '04-15']);
     expect(['04-15', '4-15', '02-29', '15-04', '02-30'].map(readDayOfYear)).toEqual([
       '04-15',

@@ -2,6 +2,7 @@ import { useDeferredValue, useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import type { Finder, Found } from '../../core/finding/index.ts';
 import type { Household } from '../../core/records/index.ts';
+import { listAlike } from '../language/index.ts';
 
 /** One index for the page; it follows the household act by act. It loads after the first screen. */
 let finder: Finder | null = null;
@@ -15,7 +16,7 @@ let wanted: Household | null = null;
 async function index(): Promise<void> {
   if (!finder) {
     const { createFinder } = await import('../../core/finding/index.ts');
-    finder = createFinder();
+    finder = createFinder(listAlike);
   }
   const household = wanted;
   if (!household) return;

@@ -1,7 +1,7 @@
 import type { Likeness, Meaning } from '../../core/catalog/index.ts';
 import type { Match, Shift } from '../../core/colour/index.ts';
 import { formatSize, type UnitSystem } from '../../core/units/index.ts';
-import { perLanguage, t } from '../language/index.ts';
+import { perLanguage, t, wordTerm } from '../language/index.ts';
 import { joinAnd } from './grammar.ts';
 
 const MEANING = perLanguage((): Record<Meaning, string> => ({
@@ -45,11 +45,24 @@ const MEANING = perLanguage((): Record<Meaning, string> => ({
 /** What a stretch of the quick line was read as. */
 export const wordMeaning = (means: Meaning): string => MEANING()[means];
 
+const SHIFT = perLanguage((): Record<Shift, string> => ({
+  lighter: t('lighter'),
+  darker: t('darker'),
+  greyer: t('greyer'),
+  stronger: t('stronger'),
+  redder: t('redder'),
+  greener: t('greener'),
+  yellower: t('yellower'),
+  bluer: t('bluer'),
+}));
+
 /** How one colour differs from another: `a hair darker and greyer`. */
 export function wordShift(deltaE: number, shifts: readonly Shift[]): string {
   if (deltaE < 1) return t('the same to the eye');
   const much = deltaE < 2 ? t('a hair ') : deltaE < 5 ? t('a little ') : deltaE < 10 ? '' : t('much ');
-  return shifts.length === 0 ? t('{much}different', { much }).trim() : `${much}${joinAnd(shifts)}`;
+  return shifts.length === 0
+    ? t('{much}different', { much }).trim()
+    : `${much}${joinAnd(shifts.map((shift) => SHIFT()[shift]))}`;
 }
 
 const MATCH = perLanguage((): Record<Match, string> => ({
@@ -69,7 +82,7 @@ export function wordLikeness({ code, value }: Likeness, units: UnitSystem): stri
     case 'colour':
       return Number(value) < 1 ? t('the same colour') : t('a near colour');
     case 'fibre':
-      return t('{value} too', { value });
+      return t('{value} too', { value: wordTerm(String(value)) });
     case 'width':
       return t('{size} wide too', { size: formatSize(Number(value), units) });
     case 'grammage':

@@ -15,7 +15,7 @@ import { getRoomSpec } from '../../core/storage/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { wordHolders, wordKind, wordKindPlural, wordPatternFormat, wordScrapCut } from './names.ts';
 import { toTable } from '../../core/words/index.ts';
-import { formatFixed, formatNumber, perLanguage, t } from '../language/index.ts';
+import { formatFixed, formatNumber, perLanguage, t, wordTerm } from '../language/index.ts';
 import { capitalise, midSentence, wordOrdinal } from './grammar.ts';
 
 /** What a school has nothing to say of: `Cloth without a source`. */
@@ -90,8 +90,10 @@ export function wordClass(measure: Measure, index: number, bounds: Bounds, units
 export function wordShade(key: number): string {
   const dark = key % 10;
   const family = COLOUR_FAMILIES[Math.floor(key / 10)] ?? '';
-  if (family === 'white' || family === 'black' || family === 'grey') return family;
-  return `${dark < 0.35 ? t('light') : dark < 0.55 ? t('middle') : t('dark')} ${family}`;
+  const colour = wordTerm(family);
+  if (family === 'white' || family === 'black' || family === 'grey') return colour;
+  if (dark < 0.35) return t('light {colour}', { colour });
+  return dark < 0.55 ? t('middle {colour}', { colour }) : t('dark {colour}', { colour });
 }
 
 function wordPart({ by, index, of, from, to }: GroupPart, units: UnitSystem): string {
@@ -142,6 +144,13 @@ function wordInner({ code, value }: GroupLabel, household: Household): string {
       return t('on {holders}', { holders: wordHolders(value as Holder) });
     case 'parent':
       return household.items.get(value as ItemId)?.name ?? value;
+    case 'fibre':
+    case 'weave':
+    case 'garment':
+    case 'use':
+    case 'type':
+    case 'colour':
+      return wordTerm(value);
     default:
       return value;
   }

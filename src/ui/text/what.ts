@@ -1,7 +1,7 @@
 import { convertThread } from '../../core/measure/index.ts';
 import type { Item, MeasureWay } from '../../core/records/index.ts';
 import { formatSize, formatSizes, type UnitSystem } from '../../core/units/index.ts';
-import { perLanguage, t } from '../language/index.ts';
+import { perLanguage, t, wordTerm } from '../language/index.ts';
 import { capitalise, midSentence } from './grammar.ts';
 import { wordCloth, wordPatternFormat, wordPrint, wordScrapCut } from './names.ts';
 
@@ -11,8 +11,9 @@ export function wordThing(item: Item, units: UnitSystem): string {
   if (fabric) {
     const print = fabric.print === 'solid' ? '' : `; ${wordPrint(fabric.print)}`;
     const cloth = wordCloth(fabric.cloth);
-    const what = cloth.startsWith(fabric.fibre) ? cloth : `${fabric.fibre}, ${cloth}`;
-    const weave = fabric.weave ? `, ${fabric.weave}` : '';
+    const fibre = wordTerm(fabric.fibre);
+    const what = cloth.startsWith(fibre) ? cloth : `${fibre}, ${cloth}`;
+    const weave = fabric.weave ? `, ${wordTerm(fabric.weave)}` : '';
     const nap = fabric.hasNap ? t('; with nap') : '';
     const stretch = fabric.stretchPercent
       ? t('; stretches {stretchPercent} %', { stretchPercent: Math.round(fabric.stretchPercent) })
@@ -27,14 +28,14 @@ export function wordThing(item: Item, units: UnitSystem): string {
     const sizes = pattern.sizes ? t(', sizes {sizes}', { sizes: pattern.sizes }) : '';
     const era = pattern.era ? `, ${pattern.era}` : '';
     const format = pattern.format && pattern.format !== 'envelope' ? `; ${wordPatternFormat(pattern.format)}` : '';
-    return `${publisher}${pattern.number}, ${pattern.garment || t('no garment named')}${era}${sizes}; ${pattern.isMade ? t('made') : t('not yet made')}${format}`;
+    return `${publisher}${pattern.number}, ${wordTerm(pattern.garment) || t('no garment named')}${era}${sizes}; ${pattern.isMade ? t('made') : t('not yet made')}${format}`;
   }
   if (thread) {
     const ticket = Math.round(convertThread(thread.tex, 'tex', 'ticket'));
     const weight = Math.round(convertThread(thread.tex, 'tex', 'weight'));
     return t('{use} thread, {fibre}, tex {tex} (ticket {ticket}, weight {weight})', {
-      use: capitalise(thread.use),
-      fibre: thread.fibre,
+      use: capitalise(wordTerm(thread.use)),
+      fibre: wordTerm(thread.fibre),
       tex: thread.tex,
       ticket,
       weight,
@@ -46,7 +47,7 @@ export function wordThing(item: Item, units: UnitSystem): string {
     const what = box.tape
       ? t('{size} wide', { size: formatSize(box.tape.widthMm, units) })
       : `${formatSizes(sides, units)}${box.watts ? t('; {watts} W', { watts: box.watts }) : ''}`;
-    return `${capitalise(box.type)}${size}; ${what}`;
+    return `${capitalise(wordTerm(box.type))}${size}; ${what}`;
   }
   return '';
 }

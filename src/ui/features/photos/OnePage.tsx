@@ -19,7 +19,7 @@ import { inSession, Session } from '../stash/Session.tsx';
 import { draftOf, NO_DRAFT } from './draft.ts';
 import { usePhotos, type Shot } from './usePhotos.ts';
 import { FileInput } from '../../components/FileInput.tsx';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 /** What all of them are while one goes through a heap or a bin; it holds until something else is said. */
 const useWalk = create<{ readonly kind: Kind; readonly words: string }>()(
@@ -33,7 +33,7 @@ const fieldClass = 'h-12 w-full min-w-0 rounded border border-thread bg-paper px
 /** The words of a shot as a line: its colour gives it a name of its own, for no two pieces of a heap are called the same. */
 function lineOf(shot: Shot, words: string, kind: Kind, amount: string): string {
   const colour = shot.findings?.colours[shot.colour] ?? shot.findings?.colours[0];
-  const name = colour ? getColourFamily(colour.hex) : '';
+  const name = colour ? wordTerm(getColourFamily(colour.hex)) : '';
   return `${name} ${words.trim() || wordKind(kind)} ${amount}`.trim();
 }
 

@@ -15,7 +15,7 @@ import { getStandings } from '../../state/projects.ts';
 import { findThreadsFor } from '../../state/threads.ts';
 import { wordAmount, wordMatch, wordShift } from '../../text/index.ts';
 import { useSaveProject } from './useSaveProject.ts';
-import { t } from '../../language/index.ts';
+import { t, listAlike } from '../../language/index.ts';
 
 const MOST = 8;
 
@@ -61,7 +61,7 @@ export function ChooseThing({ project, standing, instead, onDone }: ChooseThingP
   const [text, setText] = useState(need.part.replace(/,.*/, ''));
   const things = useMemo(() => {
     const near = need.kind === 'thread' ? listNearThreads(household, project) : [];
-    const finder = createFinder();
+    const finder = createFinder(listAlike);
     const wanted = [...household.lots].filter(([, lot]) => household.items.get(lot.itemId)?.kind === need.kind);
     finder.sync({ ...household, lots: new Map(wanted) });
     const found = finder.find(text, MOST).flatMap(({ lotId }): Thing[] => {

@@ -5,7 +5,7 @@ import { useHousehold, useOpen } from '../../state/app.ts';
 import { getProjectFacts } from '../../state/projects.ts';
 import { capitalise } from '../../text/index.ts';
 import { Sum, useLengths } from './sumParts.tsx';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 /** One drawn square stands for so many. */
 const PER_SQUARE = 20;
@@ -58,7 +58,7 @@ function Family({ patches: { family, squares, strips, from } }: { patches: Patch
   return (
     <li className="dotted-row py-1.5">
       <span className="flex items-baseline gap-3">
-        <span className="w-20 font-semibold">{capitalise(family)}</span>
+        <span className="w-20 font-semibold">{capitalise(wordTerm(family))}</span>
         <span className="tabular min-w-0 flex-1 text-sm" {...explained(t('What the cloths of this colour give.'))}>
           {t(
             '{squares, plural, one {# square} other {# squares}}, or {strips, plural, one {# strip} other {# strips}}',

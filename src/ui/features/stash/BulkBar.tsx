@@ -20,7 +20,7 @@ import { OneWordForm, PickFor } from './bulk.tsx';
 import { BulkPlaces } from './BulkPlaces.tsx';
 import type { StashRow } from './rows.ts';
 import { createChangeLots, createChangeMany, createRemoveLots } from '../../../core/acts/index.ts';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 /** Changes the same about everything that is ticked, as one act with one undo. */
 export function BulkBar({ rows, onDone }: { rows: readonly StashRow[]; onDone: () => void }) {
@@ -155,7 +155,7 @@ function PickType({ rows }: { rows: readonly StashRow[] }) {
   const types = TYPE_FIGURES.filter((one) => one.kind === kind).map(({ type }) => type);
   const of = isCloth
     ? CLOTHS.map(({ id }) => [id, capitalise(wordCloth(id))] as const)
-    : types.map((type) => [type, type] as const);
+    : types.map((type) => [type, wordTerm(type)] as const);
   if (of.length === 0) return null;
   const lots = new Map(rows.map(({ item, lot }) => [item.id, lot]));
   const subject = t('{n, plural, one {# thing} other {# things}}', { n: lots.size });
@@ -176,7 +176,7 @@ function PickType({ rows }: { rows: readonly StashRow[] }) {
       onPick={(chosen) =>
         act(
           (now) => createChangeMany(now, subject, [...lots.keys()], retype(chosen)),
-          `${subject}: ${isCloth ? wordCloth(chosen) : chosen}.`,
+          `${subject}: ${isCloth ? wordCloth(chosen) : wordTerm(chosen)}.`,
         )
       }
     />

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { findType } from '../../../core/catalog/index.ts';
 import { createBecome, createRemoveItem } from '../../../core/acts/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import {
@@ -22,6 +21,7 @@ import type { Thing } from '../../state/appState.ts';
 import { capitalise, wordCare, wordForm, wordKind, wordPackage } from '../../text/index.ts';
 import { wordMeasures } from '../../text/measures.ts';
 import { createFieldMakers, KindFields, MoreKindFields, Options, Pair } from './KindFields.tsx';
+import { findTypedType } from './itemFields.ts';
 import { TwinHint } from './TwinHint.tsx';
 import { useItemForm, type ItemFormProps } from './useItemForm.ts';
 import { t } from '../../language/index.ts';
@@ -42,7 +42,7 @@ const FORMS_OF_KIND: Record<Kind, readonly StowForm[]> = {
 export function ItemForm(props: ItemFormProps) {
   const { register, setValue, fields, result, old, stations, machines, forms, form, ...typed } = useItemForm(props);
   const { text } = createFieldMakers(form);
-  const figures = findType(fields.type, fields.kind);
+  const figures = findTypedType(fields);
   const show = useApp((state) => state.show);
   const { base } = props;
   const isNew = old === null;

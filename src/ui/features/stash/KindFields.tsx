@@ -1,14 +1,14 @@
 import type { ReactNode } from 'react';
 import type { UseFormRegister, UseFormSetValue } from 'react-hook-form';
-import { ENVELOPES, findType, TYPE_FIGURES } from '../../../core/catalog/index.ts';
+import { ENVELOPES, TYPE_FIGURES } from '../../../core/catalog/index.ts';
 import { CLOTHS, convertThread, HOLDER_FIGURES, THREAD_NUMBERS } from '../../../core/measure/index.ts';
 import { PATTERN_FORMATS, PRINTS, SCRAP_CUTS } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
 import { AreaField, CheckField, SelectField, TextField } from '../../components/fields.tsx';
 import { capitalise, wordCloth, wordHolder, wordPatternFormat, wordPrint, wordScrapCut } from '../../text/index.ts';
-import { goesByLength, type ItemFields } from './itemFields.ts';
+import { findTypedType, goesByLength, type ItemFields } from './itemFields.ts';
 import { toTable } from '../../../core/words/index.ts';
-import { perLanguage, t } from '../../language/index.ts';
+import { perLanguage, t, wordTerm } from '../../language/index.ts';
 
 const ENVELOPE_WORDS = perLanguage(() =>
   toTable<string>({
@@ -137,7 +137,7 @@ function ClothFields({ of, fields }: KindFieldsProps) {
         {text(
           'fibre',
           t('Fibre'),
-          fields.fibre === '' ? t('Empty: {fibre}', { fibre: cloth?.fibre ?? 'cotton' }) : undefined,
+          fields.fibre === '' ? t('Empty: {fibre}', { fibre: wordTerm(cloth?.fibre ?? 'cotton') }) : undefined,
         )}
       </Pair>
       {select('print', t('Print'), PRINTS, wordPrint)}
@@ -243,13 +243,13 @@ function TypeFields({ of, fields }: KindFieldsProps) {
   const { text, hint } = createFieldMakers(of);
   const isTape = goesByLength(fields);
   const isNotion = fields.kind === 'notion';
-  const figures = findType(fields.type, fields.kind);
+  const figures = findTypedType(fields);
   const sizeHint = figures?.sizeIs === 'length' ? hint(t('20 cm'), t('8 in')) : t('As it is called by');
   return (
     <>
       <datalist id="types">
         {TYPE_FIGURES.filter((one) => one.kind === fields.kind).map((one) => (
-          <option key={one.type} value={one.type} />
+          <option key={one.type} value={wordTerm(one.type)} />
         ))}
       </datalist>
       <Pair>
@@ -269,7 +269,7 @@ function TypeFields({ of, fields }: KindFieldsProps) {
 function BoxFields({ of, fields }: KindFieldsProps) {
   const { text, hint } = createFieldMakers(of);
   const isTape = goesByLength(fields);
-  const isUsual = findType(fields.type, fields.kind) !== null;
+  const isUsual = findTypedType(fields) !== null;
   const size = (metric: string, imperial: string) => (isUsual ? t('Empty: as usual') : hint(metric, imperial));
   return (
     <>

@@ -11,7 +11,7 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { capitalise, wordKindPlural } from '../../text/index.ts';
 import { FACETS_OF_KIND, type StashRow } from './rows.ts';
 import { wordFacet, wordFacetValue } from './words.ts';
-import { formatFixed, formatNumber, getLanguage, perLanguage, t } from '../../language/index.ts';
+import { formatFixed, formatNumber, getLanguage, perLanguage, t, wordTerm } from '../../language/index.ts';
 import { midSentence } from '../../text/grammar.ts';
 
 const SHADES: Record<string, string> = {
@@ -73,7 +73,12 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
   const colours = sum('colour');
   const byColour = COLOUR_FAMILIES.filter((family) => colours.has(family)).map((family): Datum => {
     const amount = colours.get(family) ?? 0;
-    return { name: capitalise(family), value: amount, fill: SHADES[family] ?? '#8a8f94', words: words(amount) };
+    return {
+      name: capitalise(wordTerm(family)),
+      value: amount,
+      fill: SHADES[family] ?? '#8a8f94',
+      words: words(amount),
+    };
   });
   const how = isCloth
     ? t('The lengths of all things that are shown, added up, each under its first word.')

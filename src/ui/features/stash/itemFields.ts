@@ -1,5 +1,5 @@
 import { getColour, UNDYED } from '../../../core/colour/index.ts';
-import { ENVELOPES, findType, getUsualForms } from '../../../core/catalog/index.ts';
+import { ENVELOPES, findType, getUsualForms, type TypeFigures } from '../../../core/catalog/index.ts';
 import { findHolder, getAmountUnit, type ThreadNumber } from '../../../core/measure/index.ts';
 import {
   type CareFlag,
@@ -21,7 +21,7 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import { formatAmount } from '../../text/index.ts';
-import { t } from '../../language/index.ts';
+import { t, wordTerm, readTerm } from '../../language/index.ts';
 
 /** What stands in the form's fields: text as it was typed. */
 export interface ItemFields {
@@ -210,9 +210,9 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
   const { fabric, pattern, thread, box, scrap } = item;
   if (fabric)
     Object.assign(fields, {
-      fibre: fabric.fibre,
+      fibre: wordTerm(fabric.fibre),
       cloth: fabric.cloth,
-      weave: fabric.weave ?? '',
+      weave: wordTerm(fabric.weave ?? ''),
       print: fabric.print,
       width: size(fabric.widthMm),
       grammage: t('{grammageGsm} gsm', { grammageGsm: Math.round(fabric.grammageGsm * 10) / 10 }),
@@ -229,7 +229,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
     const envelope = Object.entries(ENVELOPES).find(([, [w, h]]) => w === pattern.widthMm && h === pattern.heightMm);
     Object.assign(fields, {
       number: String(pattern.number),
-      garment: pattern.garment,
+      garment: wordTerm(pattern.garment),
       publisher: pattern.publisher ?? '',
       era: pattern.era ?? '',
       sizes: pattern.sizes ?? '',
@@ -243,14 +243,14 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
   }
   if (thread)
     Object.assign(fields, {
-      fibre: thread.fibre,
-      use: thread.use,
+      fibre: wordTerm(thread.fibre),
+      use: wordTerm(thread.use),
       threadNumber: String(thread.tex),
       spool: lot.holder ?? findHolder(thread.diameterMm).id,
     } satisfies Partial<ItemFields>);
   if (box)
     Object.assign(fields, {
-      type: box.type,
+      type: wordTerm(box.type),
       size: box.size ?? '',
       unitMass: orEmpty(box.unitG, (g) => `${g} g`),
       boxWidth: size(box.widthMm),
@@ -266,10 +266,14 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
   return fields;
 }
 
+/** What is usual for a type as it was typed. */
+export const findTypedType = ({ type, kind }: Pick<ItemFields, 'type' | 'kind'>): TypeFigures | null =>
+  findType(readTerm(type), kind);
+
 /** Whether a notion goes by the length: its type says so, or it was measured so before. */
 export function goesByLength(fields: Pick<ItemFields, 'kind' | 'type' | 'length' | 'tapeWidth'>): boolean {
   if (fields.kind !== 'notion') return false;
-  return findType(fields.type, 'notion')?.sizeIs === 'tapeWidth' || fields.length !== '' || fields.tapeWidth !== '';
+  return findTypedType(fields)?.sizeIs === 'tapeWidth' || fields.length !== '' || fields.tapeWidth !== '';
 }
 
 /** The ways that a thing as it stands in the form is usually kept. */

@@ -1,4 +1,4 @@
-import { completeSketch, ENVELOPES, findType, type Birth, type Sketch } from '../../../core/catalog/index.ts';
+import { completeSketch, ENVELOPES, type Birth, type Sketch } from '../../../core/catalog/index.ts';
 import { convertThread, THREAD_NUMBERS } from '../../../core/measure/index.ts';
 import { DAY_PATTERN, type Item, type ItemId, type Lot, type StationId } from '../../../core/records/index.ts';
 import {
@@ -14,8 +14,8 @@ import type { Result } from '../../../core/result/index.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
 import { wordDay } from '../../text/days.ts';
 
-import { goesByLength, listUsualForms, parseNeeds, toFields, type ItemFields } from './itemFields.ts';
-import { t } from '../../language/index.ts';
+import { findTypedType, goesByLength, listUsualForms, parseNeeds, toFields, type ItemFields } from './itemFields.ts';
+import { t, readTerm } from '../../language/index.ts';
 
 type FieldFaults = Partial<Record<keyof ItemFields, string>>;
 
@@ -124,6 +124,12 @@ class FormReader {
     );
   }
 
+  /** A word of the craft, as the records have it. */
+  term(name: keyof ItemFields): string | undefined {
+    const text = this.text(name);
+    return text === undefined ? undefined : readTerm(text).toLowerCase();
+  }
+
   list(name: keyof ItemFields, split: RegExp): string[] | undefined {
     const text = this.text(name);
     return text === undefined
@@ -144,9 +150,9 @@ type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 function readCloth(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketch>, units: UnitSystem): void {
   const isMetric = units === 'metric';
   sketch.cloth = fields.cloth;
-  sketch.fibre = reader.text('fibre')?.toLowerCase();
+  sketch.fibre = reader.term('fibre');
   if (reader.isChanged('fibre') && sketch.fibre === '') reader.faults.fibre = t('Such as cotton, linen or wool.');
-  sketch.weave = reader.text('weave')?.toLowerCase();
+  sketch.weave = reader.term('weave');
   sketch.print = fields.print;
   sketch.widthMm = reader.size('width', undefined, t('140 cm'), t('54 in'));
   sketch.grammageGsm = reader.amount(
@@ -161,8 +167,8 @@ function readCloth(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketc
 
 function readBox(reader: FormReader, fields: ItemFields, sketch: Mutable<Sketch>): void {
   const { kind } = fields;
-  const figures = findType(fields.type, kind);
-  sketch.type = reader.text('type')?.toLowerCase();
+  const figures = findTypedType(fields);
+  sketch.type = reader.term('type');
   if (fields.type.trim() === '')
     reader.faults.type = kind === 'tool' ? t('Such as ruler or scissors.') : t('Such as zips or buttons.');
   sketch.size = reader.text('size');
@@ -241,7 +247,7 @@ export function readFields(
   }
   if (kind === 'pattern') {
     sketch.number = reader.whole<undefined>('number', '214', 'needed');
-    sketch.garment = reader.text('garment')?.toLowerCase();
+    sketch.garment = reader.term('garment');
     sketch.publisher = reader.text('publisher');
     sketch.era = reader.text('era');
     sketch.sizes = reader.text('sizes');
@@ -255,8 +261,8 @@ export function readFields(
     else sketch.needs = needs;
   }
   if (kind === 'thread') {
-    sketch.fibre = reader.text('fibre')?.toLowerCase();
-    sketch.use = reader.text('use')?.toLowerCase();
+    sketch.fibre = reader.term('fibre');
+    sketch.use = reader.term('use');
     if (fields.use.trim() === '') faults.use = t('Such as general or topstitching.');
     const value = reader.number('threadNumber', '27', 'needed');
     const isSame = !reader.isChanged('threadNumber') && !reader.isChanged('threadSystem');

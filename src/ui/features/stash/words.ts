@@ -2,7 +2,7 @@ import type { Kind, Print } from '../../../core/records/index.ts';
 import { capitalise, wordPrint } from '../../text/index.ts';
 import type { Facet, SortBy } from './rows.ts';
 import { toTable } from '../../../core/words/index.ts';
-import { perLanguage, t } from '../../language/index.ts';
+import { perLanguage, t, wordTerm } from '../../language/index.ts';
 
 const WHAT = perLanguage((): Record<Kind, string> => ({
   fabric: t('Fibre'),
@@ -48,6 +48,7 @@ const VALUE = perLanguage((): Partial<Record<Facet, Readonly<Record<string, stri
 /** A facet's value as one reads it. */
 export function wordFacetValue(facet: Facet, value: string): string {
   if (facet === 'print') return capitalise(wordPrint(value as Print));
+  if (facet === 'what' || facet === 'colour') return capitalise(value === '' ? t('not said') : wordTerm(value));
   return capitalise(VALUE()[facet]?.[value] ?? (value === '' ? t('not said') : value));
 }
 

@@ -1,0 +1,183 @@
+import { toTable } from '../../core/words/index.ts';
+import { perLanguage, t, type Terms } from './index.ts';
+
+/**
+ * Words of the craft as the records have them: colours, fibres, weaves, garments, what thread is for, types. In the records
+ * they are English whatever is spoken, so that a file is read alike everywhere; said and typed they are the reader's.
+ */
+const TERMS = perLanguage(() =>
+  toTable<string>({
+    red: t('red'),
+    orange: t('orange'),
+    yellow: t('yellow'),
+    green: t('green'),
+    teal: t('teal'),
+    blue: t('blue'),
+    violet: t('violet'),
+    pink: t('pink'),
+    brown: t('brown'),
+    white: t('white'),
+    grey: t('grey'),
+    black: t('black'),
+    cotton: t('cotton'),
+    linen: t('linen'),
+    wool: t('wool'),
+    silk: t('silk'),
+    hemp: t('hemp'),
+    viscose: t('viscose'),
+    rayon: t('rayon'),
+    lyocell: t('lyocell'),
+    modal: t('modal'),
+    bamboo: t('bamboo'),
+    polyester: t('polyester'),
+    nylon: t('nylon'),
+    acrylic: t('acrylic'),
+    cashmere: t('cashmere'),
+    ramie: t('ramie'),
+    elastane: t('elastane'),
+    tencel: t('tencel'),
+    cupro: t('cupro'),
+    acetate: t('acetate'),
+    alpaca: t('alpaca'),
+    mohair: t('mohair'),
+    jute: t('jute'),
+    knit: t('knit'),
+    coated: t('coated'),
+    batting: t('batting'),
+    interfacing: t('interfacing'),
+    twill: t('twill'),
+    herringbone: t('herringbone'),
+    dobby: t('dobby'),
+    jacquard: t('jacquard'),
+    basket: t('basket weave'),
+    damask: t('damask'),
+    apron: t('apron'),
+    bag: t('bag'),
+    blouse: t('blouse'),
+    cap: t('cap'),
+    cape: t('cape'),
+    cardigan: t('cardigan'),
+    coat: t('coat'),
+    corset: t('corset'),
+    costume: t('costume'),
+    curtain: t('curtain'),
+    cushion: t('cushion'),
+    dress: t('dress'),
+    dungarees: t('dungarees'),
+    hat: t('hat'),
+    jacket: t('jacket'),
+    jeans: t('jeans'),
+    jumpsuit: t('jumpsuit'),
+    leggings: t('leggings'),
+    mittens: t('mittens'),
+    nightdress: t('nightdress'),
+    overalls: t('overalls'),
+    pyjamas: t('pyjamas'),
+    quilt: t('quilt'),
+    robe: t('robe'),
+    shirt: t('shirt'),
+    shorts: t('shorts'),
+    skirt: t('skirt'),
+    smock: t('smock'),
+    suit: t('suit'),
+    sweater: t('sweater'),
+    top: t('top'),
+    toy: t('toy'),
+    trousers: t('trousers'),
+    tunic: t('tunic'),
+    vest: t('vest'),
+    waistcoat: t('waistcoat'),
+    general: t('general'),
+    topstitching: t('topstitching'),
+    embroidery: t('embroidery'),
+    overlocking: t('overlocking'),
+    serger: t('serger'),
+    quilting: t('quilting'),
+    basting: t('basting'),
+    tacking: t('tacking'),
+    hand: t('hand'),
+    elastic: t('elastic'),
+    buttonhole: t('buttonhole'),
+    invisible: t('invisible'),
+    zips: t('zips'),
+    buttons: t('buttons'),
+    snaps: t('snaps'),
+    'hooks and eyes': t('hooks and eyes'),
+    eyelets: t('eyelets'),
+    beads: t('beads'),
+    buckles: t('buckles'),
+    ribbon: t('ribbon'),
+    'bias tape': t('bias tape'),
+    tape: t('tape'),
+    lace: t('lace'),
+    boning: t('boning'),
+    cord: t('cord'),
+    'machine needles': t('machine needles'),
+    'hand needles': t('hand needles'),
+    pins: t('pins'),
+    glue: t('glue'),
+    'marking pens': t('marking pens'),
+    dye: t('dye'),
+    stabiliser: t('stabiliser'),
+    stuffing: t('stuffing'),
+    foam: t('foam'),
+    'magnetic clasps': t('magnetic clasps'),
+    scissors: t('scissors'),
+    'rotary cutter': t('rotary cutter'),
+    blades: t('blades'),
+    ruler: t('ruler'),
+    mat: t('mat'),
+    'tape measure': t('tape measure'),
+    'seam ripper': t('seam ripper'),
+    'presser foot': t('presser foot'),
+    iron: t('iron'),
+    'tailor ham': t('tailor ham'),
+    clapper: t('clapper'),
+    machine: t('machine'),
+    'ironing board': t('ironing board'),
+    lamp: t('lamp'),
+    book: t('book'),
+    'finished piece': t('finished piece'),
+    packing: t('packing'),
+    plain: t('plain weave'),
+  }),
+);
+
+/** How light a colour is, as one begins its name. */
+const SHADES = perLanguage(() => [t('light {colour}'), t('dark {colour}')].map((shade) => shade.split('{')[0]!.trim()));
+
+/** Letters as they are compared: `Reißverschlüsse` begins with `reissverschluss`. */
+const fold = (text: string) => text.toLowerCase().replaceAll('ß', 'ss').normalize('NFD').replaceAll(/\p{M}/gu, '');
+
+const FOLDED = perLanguage(() => Object.entries(TERMS()).map(([term, word]) => [fold(word), term] as const));
+const BY_WORD = perLanguage(() => {
+  const known = new Map<string, string>();
+  for (const [word, term] of FOLDED()) if (!known.has(word)) known.set(word, term);
+  return known;
+});
+
+/** Endings that a word takes in a sentence are no longer. */
+const ENDING = 2;
+/** A beginning that is shorter could be of anything. */
+const BEGUN = 4;
+
+/** What a reader's word may mean in the records: itself, with an ending, begun, or after a word for how light it is. */
+function listAlike(word: string): string[] {
+  const typed = fold(word);
+  const bare = SHADES()
+    .map(fold)
+    .reduce((rest, shade) => (rest.startsWith(shade) ? rest.slice(shade.length) : rest), typed);
+  const means = (known: string) =>
+    [typed, bare].some(
+      (one) =>
+        (one.startsWith(known) && one.length - known.length <= ENDING) ||
+        (one.length >= BEGUN && known.startsWith(one)),
+    );
+  return FOLDED().flatMap(([known, term]) => (means(known) ? [term] : []));
+}
+
+export const terms: Terms = {
+  word: (term) => TERMS()[term] ?? term,
+  read: (word) => BY_WORD().get(fold(word)) ?? word,
+  listAlike,
+};
