@@ -73,12 +73,8 @@ export function StashFigures({ rows, kind }: { rows: readonly StashRow[]; kind: 
   const colours = sum('colour');
   const byColour = COLOUR_FAMILIES.filter((family) => colours.has(family)).map((family): Datum => {
     const amount = colours.get(family) ?? 0;
-    return {
-      name: capitalise(wordTerm(family)),
-      value: amount,
-      fill: SHADES[family] ?? '#8a8f94',
-      words: words(amount),
-    };
+    const name = capitalise(wordTerm(family));
+    return { name, value: amount, fill: SHADES[family] ?? '#8a8f94', words: words(amount) };
   });
   const how = isCloth
     ? t('The lengths of all things that are shown, added up, each under its first word.')
