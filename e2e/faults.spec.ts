@@ -1,3 +1,4 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { expect, offerBundle, openSample, saveBundle, test } from './support.ts';
 
 test('a bad file is refused with its faults, and nothing is touched', async ({ page }) => {
@@ -11,6 +12,25 @@ test('a bad file is refused with its faults, and nothing is touched', async ({ p
   await offerBundle(page, Buffer.from('%PDF-1.7 not a bundle'));
   await expect(alert).toContainText('This is not a Yardmist file');
   expect((await saveBundle(page)).equals(good)).toBe(true);
+});
+
+test('a file whose daybook tells otherwise opens as its records have it, and the daybook says so', async ({ page }) => {
+  await openSample(page);
+  const files = unzipSync(await saveBundle(page));
+  const household = JSON.parse(strFromU8(files['household.json']!)) as { items: { name: string }[] };
+  household.items[0]!.name = 'Renamed by hand';
+  files['household.json'] = strToU8(JSON.stringify(household));
+  await offerBundle(page, Buffer.from(zipSync(files)));
+  const alert = page.getByRole('alert');
+  await expect(alert).toContainText('differs from what the daybook tells');
+  await expect(alert).toContainText('All of it reads, but the daybook tells some of it otherwise');
+  await alert.getByRole('button', { name: 'Open it all the same' }).click();
+  await expect(page.getByText('Opened Heron Loft.')).toBeVisible();
+  await page.goto('/daybook');
+  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Put right');
+  await page.keyboard.press('f');
+  await page.keyboard.type('renamed by hand');
+  await expect(page.getByRole('option', { name: /Renamed by hand/ }).first()).toBeVisible();
 });
 
 test('an import is shown first, can be declined, and can be taken back', async ({ page }) => {

@@ -169,6 +169,7 @@ interface FileFaultsProps {
 
 /** Why a file was not opened, and what of it could be. */
 function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
+  const isWhole = rest?.apart.length === 0;
   return (
     <div role="alert" className="mt-3 border-l-4 border-madder bg-linen p-3 text-sm">
       <p className="font-semibold">{t('The file was not opened. What you have is untouched.')}</p>
@@ -183,23 +184,29 @@ function FileFaults({ faults, rest, onDone }: FileFaultsProps) {
       {rest && (
         <div className="mt-2">
           <p>
-            {t(
-              'Without {apart, plural, one {# record that does} other {# records that do}} not read, the rest is whole:',
-              { apart: rest.apart.length },
-            )}{' '}
+            {isWhole
+              ? t('All of it reads, but the daybook tells some of it otherwise; a last line in it will say so:')
+              : t(
+                  'Without {apart, plural, one {# record that does} other {# records that do}} not read, the rest is whole:',
+                  { apart: rest.apart.length },
+                )}{' '}
             <strong>{wordContents(rest.chronicle)}</strong>.
           </p>
           <Button
             className="mt-2"
             onClick={() => {
               const { chronicle, apart } = rest;
-              void replace(chronicle, t('Opened what could be read.'), { apart });
+              const { name } = chronicle.household.settings;
+              const done = isWhole ? t('Opened {name}.', { name }) : t('Opened what could be read.');
+              void replace(chronicle, done, { apart });
               onDone();
             }}
           >
-            {t('{apart, plural, one {Open it without that one} other {Open it without these #}}', {
-              apart: rest.apart.length,
-            })}
+            {isWhole
+              ? t('Open it all the same')
+              : t('{apart, plural, one {Open it without that one} other {Open it without these #}}', {
+                  apart: rest.apart.length,
+                })}
           </Button>
         </div>
       )}
