@@ -1,11 +1,10 @@
 import type { PaintLine } from '../../core/formats/sheet/pdf.ts';
-import { FONTS } from '../../core/formats/sheet/index.ts';
+import { FONTS, INK } from '../../core/formats/sheet/index.ts';
 
 /** As sharp as a printer prints. */
 const PX_PER_MM = 600 / 25.4;
 /** A canvas that is wider may be refused. */
 const MOST_PX = 4096;
-const INK = '#22303c';
 
 /** A line as the machine's own letters write it, on nothing. */
 export const paintLine: PaintLine = async (text, sizeMm) => {

@@ -41,6 +41,7 @@ const CLOTH = perLanguage(() => ({
   coated: t('coated'),
   batting: t('batting'),
   interfacing: t('interfacing'),
+  plain: t('plain weave'),
   twill: t('twill'),
   herringbone: t('herringbone'),
   dobby: t('dobby'),
@@ -139,7 +140,6 @@ const MAKING = perLanguage(() => ({
   book: t('book'),
   'finished piece': t('finished piece'),
   packing: t('packing'),
-  plain: t('plain weave'),
 }));
 
 /**
@@ -148,11 +148,14 @@ const MAKING = perLanguage(() => ({
  */
 const TERMS = perLanguage(() => toTable<string>({ ...CLOTH(), ...MAKING() }));
 
-/** How light a colour is, as one begins its name. */
-const SHADES = perLanguage(() => [t('light {colour}'), t('dark {colour}')].map((shade) => shade.split('{')[0]!.trim()));
-
 /** Letters as they are compared: `Reißverschlüsse` begins with `reissverschluss`. */
 const fold = (text: string) => text.toLowerCase().replaceAll('ß', 'ss').normalize('NFD').replaceAll(/\p{M}/gu, '');
+
+/** How light a colour is, as one begins its name. */
+const NO_COLOUR: string = '';
+const SHADES = perLanguage(() =>
+  [t('light {colour}', { colour: NO_COLOUR }), t('dark {colour}', { colour: NO_COLOUR })].map(fold),
+);
 
 const FOLDED = perLanguage(() => Object.entries(TERMS()).map(([term, word]) => [fold(word), term] as const));
 const BY_WORD = perLanguage(() => {
@@ -169,9 +172,7 @@ const BEGUN = 4;
 /** What a reader's word may mean in the records: itself, with an ending, begun, or after a word for how light it is. */
 function listAlike(word: string): string[] {
   const typed = fold(word);
-  const bare = SHADES()
-    .map(fold)
-    .reduce((rest, shade) => (rest.startsWith(shade) ? rest.slice(shade.length) : rest), typed);
+  const bare = SHADES().reduce((rest, shade) => (rest.startsWith(shade) ? rest.slice(shade.length) : rest), typed);
   const means = (known: string) =>
     [typed, bare].some(
       (one) =>

@@ -1,6 +1,6 @@
 import { encodeQR } from 'qr';
 import { formatCode } from '../../labels/index.ts';
-import type { Mark } from '../sheet/index.ts';
+import { INK, type Mark } from '../sheet/index.ts';
 import { fitText, LEADING, measureText, shorten, wrap } from '../sheet/text.ts';
 
 export const LABEL_SHAPES = ['bin', 'shelf', 'bolt', 'spool', 'kit', 'hook', 'tag'] as const;
@@ -25,7 +25,6 @@ interface Box {
   readonly heightMm: number;
 }
 
-const INK = '#22303c';
 /** What can still be read with the nose on it. */
 const LEAST_MM = 1.7;
 /** Modules of this size are still told apart by a camera. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { getDocument, OPS, Util } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
-import { areKnown, layRuns, type Script } from './letters.ts';
+import { hasAllLetters, layRuns, type Script } from './letters.ts';
 import { toPdf } from './pdf.ts';
 import { toSvg } from './sheet.ts';
 import { findLength, measureText } from './text.ts';
@@ -53,7 +53,7 @@ describe('letters on paper', () => {
   });
 
   it('that no file has are painted, as large as they were laid out, along the line and about its base', async () => {
-    expect([areKnown('Łódź'), areKnown('裁縫'), areKnown('a😀')]).toEqual([true, false, false]);
+    expect([hasAllLetters('Łódź'), hasAllLetters('裁縫'), hasAllLetters('a😀')]).toEqual([true, false, false]);
     // Han letters are as wide as they are high: two of 5 mm are 10 mm.
     expect(measureText('裁縫', 5)).toBeCloseTo(10);
     // A picture of one grey point; asked for 5 mm, it is 20 mm wide, 4 above its base and 1 below: half of that goes in.

@@ -35,7 +35,7 @@ function findScript(letter: string): Script | null {
 }
 
 /** Whether the files of the font have every letter of a line. */
-export function areKnown(line: string): boolean {
+export function hasAllLetters(line: string): boolean {
   return [...line.normalize('NFC')].every((letter) => UNSEEN.test(letter) || findScript(letter) !== null);
 }
 

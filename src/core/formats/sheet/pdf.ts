@@ -1,6 +1,6 @@
 import { degrees, PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
-import { areKnown, layRuns, UNSEEN, type Script } from './letters.ts';
-import type { Mark, Sheet } from './sheet.ts';
+import { hasAllLetters, layRuns, UNSEEN, type Script } from './letters.ts';
+import { INK, type Mark, type Sheet } from './sheet.ts';
 import { measureText } from './text.ts';
 
 const PT_PER_MM = 72 / 25.4;
@@ -66,7 +66,7 @@ function drawPath(page: PDFPage, mark: Extract<Mark, { type: 'path' }>): void {
     y: page.getHeight(),
     // A border without width would still be drawn as a hair.
     ...(mark.strokeMm > 0 && {
-      borderColor: toColour(mark.stroke ?? '#22303c'),
+      borderColor: toColour(mark.stroke ?? INK),
       borderWidth: mark.strokeMm * PT_PER_MM,
     }),
     ...(mark.fill && { color: toColour(mark.fill) }),
@@ -77,7 +77,7 @@ function drawPath(page: PDFPage, mark: Extract<Mark, { type: 'path' }>): void {
 type TextMark = Extract<Mark, { type: 'text' }>;
 
 /** A point of a line that is turned about its start: so far along it, so far above its base. */
-function place(page: PDFPage, mark: TextMark, along: number, above: number) {
+function findSpot(page: PDFPage, mark: TextMark, along: number, above: number) {
   const turn = (-(mark.turnDeg ?? 0) * Math.PI) / 180;
   return {
     x: mark.x * PT_PER_MM + along * Math.cos(turn) - above * Math.sin(turn),
@@ -97,7 +97,7 @@ function drawPieces(page: PDFPage, mark: TextMark, pieces: Pieces): void {
   const widths = measure(size);
   let along = -SHARES[mark.anchor] * widths.reduce((sum, width) => sum + width, 0);
   for (const [i, { font, text }] of pieces.entries()) {
-    page.drawText(text, { ...place(page, mark, along, 0), size, font, color: toColour('#22303c') });
+    page.drawText(text, { ...findSpot(page, mark, along, 0), size, font, color: toColour(INK) });
     along += widths[i]!;
   }
 }
@@ -107,7 +107,7 @@ async function drawPainted(file: PDFDocument, page: PDFPage, mark: TextMark, lin
   const scale = PT_PER_MM * Math.min(1, laidMm / (line.widthMm || 1));
   const width = line.widthMm * scale;
   page.drawImage(await file.embedPng(line.png), {
-    ...place(page, mark, -SHARES[mark.anchor] * width, -line.belowMm * scale),
+    ...findSpot(page, mark, -SHARES[mark.anchor] * width, -line.belowMm * scale),
     width,
     height: (line.aboveMm + line.belowMm) * scale,
   });
@@ -132,7 +132,7 @@ export async function toPdf(
         drawPath(page, mark);
         continue;
       }
-      const painted = areKnown(mark.text) ? null : await letters?.paint?.(mark.text, mark.sizeMm);
+      const painted = hasAllLetters(mark.text) ? null : await letters?.paint?.(mark.text, mark.sizeMm);
       if (painted) await drawPainted(file, page, mark, painted);
       else drawPieces(page, mark, await findLetters(mark.text));
     }

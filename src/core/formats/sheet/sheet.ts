@@ -1,5 +1,8 @@
 import { findLength, FONTS } from './text.ts';
 
+/** What is printed is printed in this, where nothing else is said. */
+export const INK = '#22303c';
+
 /** What is drawn on a sheet of paper, mm from its upper left corner. */
 export type Mark =
   | {
@@ -84,11 +87,11 @@ export function toSvg(sheet: Sheet): string {
     }
     const d = `M${mark.points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}${mark.isClosed ? 'Z' : ''}`;
     const dash = mark.dashMm ? ` stroke-dasharray="${round(mark.dashMm)}"` : '';
-    return `<path d="${d}" fill="${mark.fill ?? 'none'}" ${mark.strokeMm > 0 ? `stroke="${mark.stroke ?? '#22303c'}" stroke-width="${round(mark.strokeMm)}"${dash}` : ''}/>`;
+    return `<path d="${d}" fill="${mark.fill ?? 'none'}" ${mark.strokeMm > 0 ? `stroke="${mark.stroke ?? INK}" stroke-width="${round(mark.strokeMm)}"${dash}` : ''}/>`;
   });
   const [w, h] = [round(sheet.widthMm), round(sheet.heightMm)];
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="${FONTS}" fill="#22303c">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}" font-family="${FONTS}" fill="${INK}">`,
     `<title>${escape(sheet.name)}</title>`,
     ...body,
     '</svg>',

@@ -13,8 +13,8 @@ import { t } from '../../language/index.ts';
 import { LISTED, Listed, Rest } from './Listed.tsx';
 import type { OnBench } from './benchFacts.ts';
 
-/** As high as a wall is where its thing is put away. */
-const MOST_PX = 290;
+/** Two walls below each other fit a desk's screen. */
+export const WALL_PX = 290;
 
 /** What still waits for a home, each to go on with, and what was put away on the way here. */
 export function PutAwayEnd({
@@ -96,7 +96,7 @@ function JustPlaced({ ids }: { ids: readonly LotId[] }) {
     lots: [],
   }));
   return (
-    <Beside isLast picture={<SpotsPicture spots={spots} lots={listed.map(({ id }) => id)} mostPx={MOST_PX} />}>
+    <Beside isLast picture={<SpotsPicture spots={spots} lots={listed.map(({ id }) => id)} mostPx={WALL_PX} />}>
       <Listed title={t('Put away just now')}>
         <ul aria-label={t('Put away just now')} className="space-y-3">
           {listed.map(({ id, item, placeId }) => (

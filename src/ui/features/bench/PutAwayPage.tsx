@@ -22,12 +22,10 @@ import { findStrays, type OnBench } from './benchFacts.ts';
 import type { HomeOffer } from '../../../workers/protocol.ts';
 import { createMove } from '../../../core/acts/index.ts';
 import { perLanguage, t } from '../../language/index.ts';
-import { PutAwayEnd } from './PutAwayEnd.tsx';
+import { PutAwayEnd, WALL_PX } from './PutAwayEnd.tsx';
 
 /** The three best places, each by one key that lies side by side with the others. */
 const KEYS = ['i', 'o', 'p'] as const;
-/** Two walls below each other fit a desk's screen. */
-const MOST_PX = 290;
 const HOW = perLanguage(() =>
   t(
     'Every place was really packed with it beside what lies there, and priced like a plan: seconds a month beside looking for it everywhere.',
@@ -133,7 +131,7 @@ function Choice({
           <WhyNowhere lotId={lot.id} />
         </div>
       )}
-      <Beside isLast picture={<SpotsPicture spots={spots} lots={[]} mostPx={MOST_PX} />}>
+      <Beside isLast picture={<SpotsPicture spots={spots} lots={[]} mostPx={WALL_PX} />}>
         <ul aria-label={t('The best places')} className="space-y-3">
           {best.map((offer, i) => (
             <li key={offer.placeId}>

@@ -8,7 +8,7 @@ import { Beside } from '../../components/Beside.tsx';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { Page } from '../../components/Page.tsx';
-import { useGrown } from '../../components/useGrown.ts';
+import { SCREENFUL, useGrown } from '../../components/useGrown.ts';
 import { PlacePicture } from '../../drawing/PlacePicture.tsx';
 import { RoundPlan } from '../../drawing/RoundPlan.tsx';
 import { Swatch } from '../../drawing/Swatch.tsx';
@@ -121,9 +121,6 @@ interface Stop {
   readonly ids: readonly LotId[];
 }
 
-/** More than a desk's screen shows. */
-const GROWS = 24;
-
 /** The rest of the walk. */
 function Later({ stops, wayMm }: { stops: readonly Stop[]; wayMm: number }) {
   const household = useHousehold();
@@ -141,7 +138,7 @@ function Later({ stops, wayMm }: { stops: readonly Stop[]; wayMm: number }) {
         {t('Then, {way} round in all', { way: formatWay(wayMm, household.settings.units) })}
       </h2>
       <ol>
-        {useGrown(stops, GROWS).map(({ placeId, ids }) => (
+        {useGrown(stops, SCREENFUL).map(({ placeId, ids }) => (
           <li key={placeId} className="dotted-row flex gap-4 py-1.5">
             <span className="min-w-0 flex-1">{formatPlaceName(tree, placeId)}</span>
             <span className="text-right text-sm text-stone">{ids.map((id) => nameOf(household, id)).join(', ')}</span>

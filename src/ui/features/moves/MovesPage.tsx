@@ -6,7 +6,7 @@ import { formatMinutes, formatVolume } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { explained } from '../../components/explained.ts';
 import { SelectField } from '../../components/fields.tsx';
-import { useGrown } from '../../components/useGrown.ts';
+import { SCREENFUL, useGrown } from '../../components/useGrown.ts';
 import { getLacking, NeedsFirst } from '../../components/NeedsFirst.tsx';
 import { Figure, Page } from '../../components/Page.tsx';
 import { useHousehold, world } from '../../state/app.ts';
@@ -257,9 +257,6 @@ function Begin({ steps, next, onTable }: { steps: readonly Step[]; next: number;
   );
 }
 
-/** More than a desk's screen shows. */
-const GROWS = 24;
-
 function StepList({
   steps,
   next,
@@ -283,7 +280,7 @@ function StepList({
       <Stuck />
       {skipped.length > 0 && <Skipped skipped={skipped} />}
       <ol aria-label={t('Steps')} className="max-w-4xl">
-        {useGrown(ahead, GROWS).map((step, i) => (
+        {useGrown(ahead, SCREENFUL).map((step, i) => (
           <StepLine
             key={next + i}
             step={step}

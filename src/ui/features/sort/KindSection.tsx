@@ -10,7 +10,7 @@ import {
 } from '../../../core/records/index.ts';
 import { formatMass } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
-import { useGrown } from '../../components/useGrown.ts';
+import { SCREENFUL, useGrown } from '../../components/useGrown.ts';
 import { useHousehold } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getNeeds } from '../../state/needs.ts';
@@ -35,9 +35,6 @@ interface KindSectionProps {
   readonly chosenId: string | null;
   readonly onChoose: (group: Group) => void;
 }
-
-/** As many groups as a desk's screen shows. */
-const GROWS = 24;
 
 /** One kind of thing: how it is sorted, where its classes meet, and its groups. */
 export const KindSection = memo(function KindSection({ kind, groups, chosenId, onChoose }: KindSectionProps) {
@@ -118,7 +115,7 @@ export const KindSection = memo(function KindSection({ kind, groups, chosenId, o
         <MeasureStrip key={measure} measure={measure} kind={kind} groups={groups} />
       ))}
       <ul>
-        {useGrown(groups, GROWS).map((group, i) => {
+        {useGrown(groups, SCREENFUL).map((group, i) => {
           const outside = levels.length > 1 || group.part ? wordOutside(group, household) : null;
           const isFirst = outside !== null && (i === 0 || wordOutside(groups[i - 1]!, household) !== outside);
           return (

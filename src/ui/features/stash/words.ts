@@ -48,8 +48,9 @@ const VALUE = perLanguage((): Partial<Record<Facet, Readonly<Record<string, stri
 /** A facet's value as one reads it. */
 export function wordFacetValue(facet: Facet, value: string): string {
   if (facet === 'print') return capitalise(wordPrint(value as Print));
-  if (facet === 'what' || facet === 'colour') return capitalise(value === '' ? t('not said') : wordTerm(value));
-  return capitalise(VALUE()[facet]?.[value] ?? (value === '' ? t('not said') : value));
+  const isTerm = facet === 'what' || facet === 'colour';
+  const words = isTerm ? wordTerm(value) : (VALUE()[facet]?.[value] ?? value);
+  return capitalise(words === '' ? t('not said') : words);
 }
 
 const SORT = perLanguage((): Record<SortBy, string> => ({
