@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { strFromU8, unzipSync } from 'fflate';
 import PO from 'pofile';
-import { expect, expectAccessible, openSample, test } from './support.ts';
+import { expect, expectAccessible, openSample, saveBundle, test } from './support.ts';
 
 /** Screens in another language: chosen in House or by the device, with nothing of English left on them. */
 
@@ -63,6 +64,30 @@ test.describe('a device that speaks German', () => {
       }
       await expectAccessible(page);
     });
+});
+
+test('a thing is looked for, seen and changed by the words of the craft in German', async ({ page }) => {
+  await openSample(page, '/household');
+  await page.getByLabel('Language').selectOption('Deutsch');
+  await expect(page.locator('html')).toHaveAttribute('lang', 'de');
+  await page.keyboard.press('Escape');
+  await page.goto('/find');
+  await page.getByRole('combobox', { name: 'Wo ist …' }).fill('zuschneiden');
+  await page.getByRole('option', { name: /Dressmaking shears/ }).click();
+  const ticket = page.getByRole('complementary');
+  await expect(ticket).toContainText('Zuschneiden');
+  await ticket.getByRole('button', { name: /^Bearbeiten/ }).click();
+  const form = page.getByRole('form', { name: 'Dressmaking shears bearbeiten' });
+  await expect(form.getByLabel('Typ', { exact: true })).toHaveValue('Zuschneiden');
+  await form.getByLabel('Typ', { exact: true }).fill('Nahttrenner');
+  await form.getByRole('button', { name: 'Sichern' }).click();
+  await expect(ticket).toContainText('Nahttrenner');
+  await page.goto('/household');
+  await page.getByLabel('Sprache').selectOption('English');
+  const { items } = JSON.parse(strFromU8(unzipSync(await saveBundle(page))['household.json']!)) as {
+    items: { name: string; box?: { type: string } }[];
+  };
+  expect(items.find(({ name }) => name === 'Dressmaking shears')!.box!.type).toBe('seam ripper');
 });
 
 test('the language is chosen in House, at once, kept, and found back from', async ({ page }) => {

@@ -3,7 +3,12 @@ import { setupI18n } from '@lingui/core';
 import { compileMessageOrThrow } from '@lingui/message-utils/compileMessage';
 import PO from 'pofile';
 import { afterEach, describe, expect, it } from 'vitest';
+import { TYPE_FIGURES } from '../../core/catalog/index.ts';
+import { FIBRE_WORDS, GARMENT_WORDS, THREAD_USES, WEAVE_WORDS } from '../../core/catalog/words.ts';
+import { COLOUR_FAMILIES } from '../../core/colour/index.ts';
+import { CLOTHS } from '../../core/measure/index.ts';
 import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
+import { createSampleHousehold } from '../../sample/index.ts';
 import { findLanguage } from '../state/speaking.ts';
 import { wordShade } from '../text/groups.ts';
 import { wordKindPlural } from '../text/names.ts';
@@ -13,6 +18,7 @@ import { wordOrdinal } from '../text/grammar.ts';
 import { speak } from './choose.ts';
 import { formatFixed, formatNumber, formatShort, listAlike, perLanguage, readTerm, t, wordTerm } from './index.ts';
 import { readMessage } from './messages.ts';
+import { TERMS } from './terms.ts';
 
 const catalogue = PO.parse(readFileSync(new URL('de.po', import.meta.url), 'utf8'));
 const messages = catalogue.items.map(({ msgid }) => msgid);
@@ -90,12 +96,41 @@ describe('German', () => {
       'zips',
       'heirloom',
     ]);
+    // One of many, but nothing that is only begun.
+    expect(['Schere', 'Reißverschluss', 'Knopf', 'Band', 'Reiß', 'Man'].map(readTerm)).toEqual([
+      'scissors',
+      'zips',
+      'buttons',
+      'ribbon',
+      'Reiß',
+      'Man',
+    ]);
     // With an ending, begun, or after how light it is.
     expect(listAlike('grünes')).toEqual(['green']);
     expect(listAlike('dunkelblaue')).toEqual(['blue']);
     expect(listAlike('Knopf')).toContain('buttons');
     expect(listAlike('xyz')).toEqual([]);
     expect(wordShade(0)).toBe('hellrot');
+  });
+
+  it('has a word for every term that the records may have', async () => {
+    await speak('de');
+    const known = [
+      ...COLOUR_FAMILIES,
+      ...FIBRE_WORDS,
+      ...WEAVE_WORDS,
+      ...GARMENT_WORDS,
+      ...THREAD_USES,
+      ...TYPE_FIGURES.map(({ type }) => type),
+      ...CLOTHS.map(({ fibre }) => fibre),
+      ...[...createSampleHousehold().household.items.values()].flatMap((item) => [
+        item.fabric?.fibre ?? [],
+        item.pattern?.garment ?? [],
+        item.thread?.use ?? [],
+        item.box?.type ?? [],
+      ]),
+    ].flat();
+    expect(known.filter((term) => !(term in TERMS()))).toEqual([]);
   });
 
   it('writes lengths that are read back the same', async () => {

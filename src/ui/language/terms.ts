@@ -40,6 +40,7 @@ const CLOTH = perLanguage(() => ({
   knit: t('knit'),
   coated: t('coated'),
   batting: t('batting'),
+  sail: t('sail'),
   interfacing: t('interfacing'),
   plain: t('plain weave'),
   twill: t('twill'),
@@ -140,13 +141,25 @@ const MAKING = perLanguage(() => ({
   book: t('book'),
   'finished piece': t('finished piece'),
   packing: t('packing'),
+  closures: t('closures'),
+  cutting: t('cutting'),
+  'hand sewing': t('hand sewing'),
+  'hand tools': t('hand tools'),
+  kit: t('kit'),
+  liquids: t('liquids'),
+  'machine parts': t('machine parts'),
+  marking: t('marking'),
+  measuring: t('measuring'),
+  needles: t('needles'),
+  pressing: t('pressing'),
+  tapes: t('tapes'),
 }));
 
 /**
  * Words of the craft as the records have them: colours, fibres, weaves, garments, what thread is for, types. In the records
  * they are English whatever is spoken, so that a file is read alike everywhere; said and typed they are the reader's.
  */
-const TERMS = perLanguage(() => toTable<string>({ ...CLOTH(), ...MAKING() }));
+export const TERMS = perLanguage(() => toTable<string>({ ...CLOTH(), ...MAKING() }));
 
 /** Letters as they are compared: `Reißverschlüsse` begins with `reissverschluss`. */
 const fold = (text: string) => text.toLowerCase().replaceAll('ß', 'ss').normalize('NFD').replaceAll(/\p{M}/gu, '');
@@ -182,8 +195,17 @@ function listAlike(word: string): string[] {
   return FOLDED().flatMap(([known, term]) => (means(known) ? [term] : []));
 }
 
+/** A word that was typed is a term, or one of what the term names many of: `Schere` is `scissors`. */
+function read(word: string): string {
+  const typed = fold(word.trim());
+  const one = FOLDED().find(
+    ([known]) => typed.length >= BEGUN && known.startsWith(typed) && known.length - typed.length <= ENDING,
+  );
+  return BY_WORD().get(typed) ?? one?.[1] ?? word;
+}
+
 export const terms: Terms = {
   word: (term) => TERMS()[term] ?? term,
-  read: (word) => BY_WORD().get(fold(word)) ?? word,
+  read,
   listAlike,
 };

@@ -19,7 +19,7 @@ import { finish, mapInSlices, type Slices } from '../../../core/slices/index.ts'
 import { getTree } from '../../state/derived.ts';
 import { deriveSlowly, slowlyBy } from '../../state/slowly.ts';
 import { wordClass } from '../../text/index.ts';
-import { getLanguage, perLanguage } from '../../language/index.ts';
+import { getLanguage, perLanguage, wordTerm } from '../../language/index.ts';
 
 /** A line of the stash, with what it can be narrowed and sorted by. */
 export interface StashRow {
@@ -299,7 +299,7 @@ const COMPARE: Record<SortBy, (a: StashRow, b: StashRow) => number> = {
   name: (a, b) => collator().compare(a.item.name, b.item.name),
   colour: (a, b) => a.wheelKey - b.wheelKey,
   amount: (a, b) => getSortAmount(a) - getSortAmount(b),
-  what: (a, b) => collator().compare(getWhat(a.item), getWhat(b.item)),
+  what: (a, b) => collator().compare(wordTerm(getWhat(a.item)), wordTerm(getWhat(b.item))),
   uses: (a, b) => getUses(a.item) - getUses(b.item),
   // What has no home comes last, it is what one looks for least often by place.
   place: (a, b) => Number(a.place === '') - Number(b.place === '') || collator().compare(a.place, b.place),
