@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { useLocation } from 'react-router';
 import { toDay } from '../../core/units/index.ts';
 import { useApp, world } from '../state/app.ts';
@@ -28,8 +28,26 @@ function afterDrawn(work: () => void): void {
   requestAnimationFrame(() => setTimeout(work));
 }
 
+type Work = RefObject<HTMLElement | null>;
+
+/** Scrolls as asked, and again whenever the work grows, until that is there for good or one scrolls by hand. Called, it stops. */
+function comeTo(work: HTMLElement, scroll: () => boolean): () => void {
+  const done = new AbortController();
+  const growing = new ResizeObserver(() => {
+    if (scroll()) stop();
+  });
+  const stop = () => {
+    done.abort();
+    growing.disconnect();
+  };
+  for (const byHand of ['touchstart', 'wheel', 'keydown']) window.addEventListener(byHand, stop, done);
+  if (scroll()) stop();
+  else growing.observe(work);
+  return stop;
+}
+
 /** A phone shows the ticket below the screen: one that was just asked for is brought into view, and then one is back. */
-function useTicketInView() {
+function useTicketInView(work: Work) {
   const frame = useRef<HTMLElement>(null);
   const ticket = useApp((state) => state.ticket ?? state.looked);
   const { pathname } = useLocation();
@@ -38,14 +56,20 @@ function useTicketInView() {
   const wasAt = useRef({ pathname, y: 0 });
   useEffect(() => {
     const before = shown.current;
-    if (ticket === before) return;
+    if (ticket === before) return undefined;
     shown.current = ticket;
     // Where it is comes before what it is.
-    if (isAnswer || !isPhone()) return;
+    if (isAnswer || !isPhone()) return undefined;
     if (!before) wasAt.current = { pathname, y: window.scrollY };
-    if (ticket) frame.current?.scrollIntoView();
-    else if (wasAt.current.pathname === pathname) window.scrollTo(0, wasAt.current.y);
-  }, [ticket, isAnswer, pathname]);
+    // What is still to come above it would carry it off.
+    if (ticket)
+      return comeTo(work.current!, () => {
+        frame.current?.scrollIntoView();
+        return false;
+      });
+    if (wasAt.current.pathname === pathname) window.scrollTo(0, wasAt.current.y);
+    return undefined;
+  }, [work, ticket, isAnswer, pathname]);
   return { frame, isAsked: !isAnswer && ticket !== null };
 }
 
@@ -73,44 +97,31 @@ function useTabInView() {
 /** How far down a phone was scrolled in each screen that was gone from; null until one is there. */
 let scrolledTo: Map<string, number> | null = null;
 
-/** What is not there by then does not come, ms. */
-const GROWN_MS = 2000;
-
-/** Scrolls down so far, and on while the screen still grows, until it is there or one scrolls by hand. Called, it stops. */
-function comeTo(top: number): () => void {
-  const done = new AbortController();
-  const until = performance.now() + GROWN_MS;
-  const go = () => {
-    if (done.signal.aborted) return;
-    window.scrollTo(0, top);
-    if (window.scrollY < top - 1 && performance.now() < until) requestAnimationFrame(go);
-    else stop();
-  };
-  const stop = () => done.abort();
-  for (const byHand of ['touchstart', 'wheel', 'keydown']) window.addEventListener(byHand, stop, done);
-  go();
-  return stop;
-}
-
 /** On a phone the whole window scrolls: a screen begins at its top, and who goes back is where one was. */
-function useTop() {
+function useTop(work: Work) {
   const { key, pathname } = useLocation();
   const shown = useRef('');
   useLayoutEffect(() => {
     // What is opened first, or loaded again, is where the browser left it; what is asked of a screen by its address stays.
-    const stop = scrolledTo && shown.current !== pathname && isPhone() ? comeTo(scrolledTo.get(key) ?? 0) : null;
+    const top = scrolledTo?.get(key) ?? 0;
+    const isAsked = scrolledTo && shown.current !== pathname && isPhone();
+    const stop = isAsked
+      ? comeTo(work.current!, () => {
+          window.scrollTo(0, top);
+          return window.scrollY >= top - 1;
+        })
+      : null;
     shown.current = pathname;
     const known = (scrolledTo ??= new Map<string, number>());
     return () => {
       stop?.();
       if (isPhone()) known.set(key, window.scrollY);
     };
-  }, [key, pathname]);
+  }, [work, key, pathname]);
 }
 
 /** The window is called as the screen is; and who came by a key goes on from the work, not from the first of all screens. */
-function useArrival(title: string) {
-  const work = useRef<HTMLElement>(null);
+function useArrival(work: Work, title: string) {
   const name = useApp((state) => state.household?.settings.name ?? '');
   const { pathname } = useLocation();
   useEffect(() => {
@@ -123,8 +134,7 @@ function useArrival(title: string) {
     afterDrawn(() => {
       if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
     });
-  }, [pathname]);
-  return work;
+  }, [work, pathname]);
 }
 
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */
@@ -139,10 +149,11 @@ export function Page({
   onDropFiles,
   children,
 }: PageProps) {
-  const { frame: ticketFrame, isAsked } = useTicketInView();
+  const work = useRef<HTMLElement>(null);
+  const { frame: ticketFrame, isAsked } = useTicketInView(work);
   const tabsFrame = useTabInView();
-  useTop();
-  const work = useArrival(title);
+  useTop(work);
+  useArrival(work, title);
   const { pathname } = useLocation();
   return (
     <>
