@@ -46,7 +46,7 @@ const WORDS = /[A-Za-z’]{2,} [A-Za-z]{2,}|^[A-Z][a-z]+$|[a-z]{2,}…| [a-z]+ �
 const NO_WORDS =
   /[:[]|-\d|flex|grid|px |rounded|text-|border|min-|max-|w-|bg-|outline-|gradient|color-mix|^…+ x …$|xMid|^(Arrow|Page)?(Up|Down|Left|Right|Escape|Enter|Shift|Delete|Backspace|Tab|Home|End)$/;
 /** The same in every language: names, and what the reader of lines knows. */
-const SAME = new Set(['Yardmist', 'Esc', 'English', 'Deutsch', 'on the fold', 'either way']);
+const SAME = new Set(['Yardmist', 'Esc', 'English', 'Deutsch']);
 
 /** Words of a file that stand outside of any message. */
 function listBare(source) {

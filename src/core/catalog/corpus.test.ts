@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { GERMAN } from '../german/index.ts';
 import type { Kind } from '../records/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import { parseLine } from './index.ts';
 
 /**
  * Lines as people write them, each with how it is read: `line → kind; field value; …`. `@fabric` is the page that the lines after it
- * are typed on, `@fabric imperial` in such a household. Looked through by eye; a line that is read better is changed here.
+ * are typed on, `@fabric imperial` in such a household, `@fabric metric german` where German is spoken. Looked through by eye; a line that is read better is changed here.
  */
 const CORPUS = new URL('./corpus.txt', import.meta.url);
 
@@ -17,8 +18,9 @@ const word = (value: unknown): string => {
 };
 
 /** What a line was read as, in one line. */
-function tell(text: string, kind: Kind, units: UnitSystem): string {
-  const { sketch, faults, doubts, reservedFor } = parseLine(text, { kind, units });
+function tell(text: string, kind: Kind, units: UnitSystem, language = ''): string {
+  const spelling = language === 'german' ? GERMAN.line : undefined;
+  const { sketch, faults, doubts, reservedFor } = parseLine(text, { kind, units, spelling });
   const { kind: read, ...said } = sketch;
   const fields = Object.entries(said)
     .filter(([, value]) => value !== undefined)
@@ -38,11 +40,11 @@ describe('lines as people write them', () => {
     expect(lines.filter((line) => !line.startsWith('@')).length).toBeGreaterThanOrEqual(400));
 
   it('are read as they are meant', () => {
-    let page: [Kind, UnitSystem] = ['fabric', 'metric'];
+    let page: [Kind, UnitSystem, string?] = ['fabric', 'metric'];
     const read = lines.map((line) => {
       if (line.startsWith('@')) {
-        const [kind, units = 'metric'] = line.slice(1).split(' ') as [Kind, UnitSystem?];
-        page = [kind, units];
+        const [kind, units = 'metric', language] = line.slice(1).split(' ') as [Kind, UnitSystem?, string?];
+        page = [kind, units, language];
         return line;
       }
       const text = line.split(' → ')[0]!;

@@ -252,7 +252,7 @@ export function parseLine(text: string, context: LineContext): ReadLine {
     if (said.fibre === 'wool' && !said.cloth) said.cloth = 'suiting';
     if (kind === 'scrap') settleScrap(said);
   }
-  if (kind === 'kit' && reader.reservedFor) said.name = `Kit for ${reader.reservedFor}`;
+  if (kind === 'kit' && reader.reservedFor) said.name = reader.getKitName();
   const keep = KEPT[kind];
   for (const key of Object.keys(said) as (keyof Sketch)[]) if (!COMMON.has(key) && !keep.has(key)) delete said[key];
   const parts = reader.parts.toSorted((a, b) => a.from - b.from || a.to - b.to);

@@ -1,6 +1,16 @@
 import type { Kind } from '../records/index.ts';
 import { parseLengthMm, type AmountFault, type UnitSystem } from '../units/index.ts';
-import { nameOf, PHRASE_ENDS, tokenise, type LinePart, type Meaning, type Quantity, type Token } from './lineWords.ts';
+import {
+  capitalise,
+  nameOf,
+  PHRASE_ENDS,
+  tokenise,
+  type LinePart,
+  type Meaning,
+  type Quantity,
+  type Token,
+} from './lineWords.ts';
+import type { Spelling } from '../words/index.ts';
 import type { Sketch } from './sketch.ts';
 
 /** How a line is read. */
@@ -11,6 +21,8 @@ export interface LineContext {
   readonly isKindSaid?: boolean;
   /** What the sewist said some stretches of the line mean, by their text. */
   readonly meant?: ReadonlyMap<string, Meaning>;
+  /** Another language that it may be typed in. */
+  readonly spelling?: Spelling | undefined;
 }
 
 type LineSaid = { -readonly [K in keyof Sketch]?: Sketch[K] };
@@ -31,7 +43,7 @@ export class LineMarks {
     protected readonly text: string,
     protected readonly context: LineContext,
   ) {
-    this.tokens = tokenise(text);
+    this.tokens = tokenise(text, context.spelling);
   }
 
   protected mark(from: number, to: number, means: Meaning, isName = false): void {
@@ -93,6 +105,14 @@ export class LineMarks {
   /** The words that are no amount: the name as it was typed. */
   getName(): string {
     return nameOf(this.tokens, this.used);
+  }
+
+  /** A kit is called by what it is for: `Kit for the smock`. */
+  getKitName(): string {
+    const [kit, forWhat] = (['kind', 'for'] as const).map(
+      (means) => this.parts.find((one) => one.means === means)?.text,
+    );
+    return capitalise(`${kit ?? 'kit'} ${forWhat ?? ''}`).slice(0, 120);
   }
 
   /** Reads a gathered amount; a fault is kept with its stretch of the line. */

@@ -1,4 +1,5 @@
 import { isShade, parseColourWord } from '../colour/index.ts';
+import { parseDay } from '../units/index.ts';
 import { findType } from './figures.ts';
 import { LineMarks } from './lineMarks.ts';
 import {
@@ -59,11 +60,8 @@ export class LineReader extends LineMarks {
     }
     const phrase = this.readPhrase(i);
     if (phrase > 0) return phrase;
-    if ((word === 'expires' || word === 'exp') && next && /^\d{4}-\d{2}-\d{2}$/u.test(next.word)) {
-      said.expiresOn = next.word;
-      this.mark(token.from, next.to, 'expiry');
-      return 2;
-    }
+    const expires = word === 'expires' || word === 'exp' ? this.readExpiry(i) : 0;
+    if (expires > 0) return expires;
     const keyed = this.readKeyword(token, next);
     if (keyed > 0) return keyed;
     if (/^[-−–]\s?[\d.,]/u.test(token.text)) {
@@ -77,6 +75,16 @@ export class LineReader extends LineMarks {
     if (joined) return this.readNumber(i, token.from, true, joined[1]);
     if (NUMBER.test(word)) return this.readNumber(i, token.from, false);
     return this.readWord(i);
+  }
+
+  private readExpiry(i: number): number {
+    const at = this.tokens[i + 1]?.word === 'until' ? i + 2 : i + 1;
+    const said = this.tokens[at];
+    const day = said && parseDay(said.word);
+    if (!day) return 0;
+    this.said.expiresOn = day;
+    this.mark(this.tokens[i]!.from, said.to, 'expiry');
+    return at - i + 1;
   }
 
   private readKeyword(token: Token, next: Token | undefined): number {

@@ -13,7 +13,7 @@ import {
   THREAD_USES,
   WEAVE_WORDS,
 } from './words.ts';
-import { toTable } from '../words/index.ts';
+import { toTable, type Spelling } from '../words/index.ts';
 
 /** What a stretch of the line was read as. */
 const MEANINGS = [
@@ -126,8 +126,24 @@ const KNOWN_WORDS = new Set(LINE_WORDS);
 /** Sides written in one: `42x20x30cm`. */
 const SIDES = /^\d+(?:[.,]\d+)?(?:[x×*]\d+(?:[.,]\d+)?)+[a-z"”″]*[,;]?$/iu;
 
-export function tokenise(text: string): Token[] {
-  return [...text.matchAll(/\S+/gu)].flatMap((match) => {
+/** A word of another language by the words that lines know; a number keeps its unit. */
+function spell(token: Token, spelling: Spelling): Token[] {
+  const [, number = '', unit = token.word] = NUMBER.exec(token.word) ?? [];
+  const spelled = unit === '' ? null : spelling.read(unit);
+  if (!spelled) return [token];
+  if (number !== '') return spelled.length === 1 ? [{ ...token, word: number + spelled[0]!.word }] : [token];
+  let at = 0;
+  return spelled.map(({ letters, word }, n) => {
+    const text = n === spelled.length - 1 ? token.text.slice(at) : token.text.slice(at, at + letters);
+    const from = token.from + at;
+    at += letters;
+    return { text, word, from, to: from + text.length };
+  });
+}
+
+/** The words of a line, also of one in another language. */
+export function tokenise(text: string, spelling?: Spelling): Token[] {
+  const tokens = [...text.matchAll(/\S+/gu)].flatMap((match) => {
     // Each side after the first begins with its x, as if it stood apart.
     const parts = SIDES.test(match[0]) ? [...match[0].matchAll(/[x×*]?[^x×*]+/giu)] : [{ 0: match[0], index: 0 }];
     return parts.map((part) => {
@@ -136,6 +152,7 @@ export function tokenise(text: string): Token[] {
       return { text: part[0], word, from, to: from + part[0].length };
     });
   });
+  return spelling ? tokens.flatMap((token) => spell(token, spelling)) : tokens;
 }
 
 /** Words that begin a phrase, and the sign that it is over. */
@@ -174,7 +191,7 @@ export function isKnownWord(word: string): boolean {
   );
 }
 
-function capitalise(text: string): string {
+export function capitalise(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
@@ -194,10 +211,12 @@ export const toTex = (value: number, way: string): number =>
 export function nameOf(tokens: readonly Token[], used: ReadonlySet<number>): string {
   const isJoint = (i: number) =>
     JOINTS.has(tokens[i]!.word) && (i === 0 || i === tokens.length - 1 || used.has(i - 1) || used.has(i + 1));
-  const words = tokens.filter((_, i) => !used.has(i) && !isJoint(i)).map((token) => token.text);
+  const words = tokens.filter((_, i) => !used.has(i) && !isJoint(i));
+  // Parts of one word stand in one.
+  const name = words.map(({ text, from }, n) => (n === 0 || words[n - 1]!.to === from ? text : ` ${text}`));
   return capitalise(
-    words
-      .join(' ')
+    name
+      .join('')
       .replace(/[,;\s]+$/u, '')
       .trim(),
   ).slice(0, 120);

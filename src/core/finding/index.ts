@@ -260,7 +260,7 @@ export function createFinder(listAlike: ListAlike = () => NONE): Finder {
     },
     find(text, limit = 12) {
       const typed = toTerms(text);
-      const telling = typed.filter((term) => !EMPTY_WORDS.has(term));
+      const telling = typed.filter((term) => ![term, ...listAlike(term)].some((one) => EMPTY_WORDS.has(one)));
       // Where nothing telling was typed yet, it may be the beginning of a word.
       const terms = telling.length > 0 ? telling : typed;
       if (terms.length === 0) return [];

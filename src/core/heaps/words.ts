@@ -1,5 +1,6 @@
 import type { HeapWay } from '../records/index.ts';
 import { parseLengthMm, parseMassG, type UnitSystem } from '../units/index.ts';
+import type { Spelling } from '../words/index.ts';
 
 /** What a line says of a heap, and the rest of it, which says what the heap is of. */
 export interface ReadHeap {
@@ -22,8 +23,8 @@ const ROOM: Readonly<Record<string, number>> = {
 };
 const of = (text: string) => new RegExp(text, 'iu');
 const LENGTH = String.raw`(${NUMBER})\s*(mm|cm|m|in|inches|ft|yd|")?`;
-const PILE = of(String.raw`\b(?:an?\s+)?(?:pile|stack)\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])`);
-const ROW = of(String.raw`\b(?:an?\s+)?row\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])`);
+const PILE = of(String.raw`\b(?:an?\s+)?(?:pile|stack)\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])(?:\s+high\b)?`);
+const ROW = of(String.raw`\b(?:an?\s+)?row\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])(?:\s+long\b)?`);
 const BINS = of(
   String.raw`\b(${NUMBER})\s*(?:bins?|boxes|box|bags?|drawers?|baskets?)\s*(?:of\s+)?(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`,
 );
@@ -40,6 +41,21 @@ const PIECES = of(
 const LEAST_MM = 50;
 
 const toNumber = (text: string) => Number(text.replace(',', '.'));
+
+/** Words that are of the measure only beside it: "of" is said of much else. */
+const JOINTS = new Set(['of', 'a', 'about']);
+
+/** The words of the measure in English, and the others as they were typed. */
+function spellMeasure(text: string, spelling: Spelling): string {
+  const parts = text.split(/(\s+)/u);
+  const spelled = parts.map((part) => spelling.read(part.replace(/[,;]$/u, ''))?.[0]?.word ?? null);
+  const isMeasure = (i: number) =>
+    /^\d/u.test(parts[i] ?? '') || (spelled[i] !== undefined && spelled[i] !== null && !JOINTS.has(spelled[i]));
+  const isMeant = (i: number) => !JOINTS.has(spelled[i]!) || isMeasure(i - 2) || isMeasure(i + 2);
+  return parts
+    .map((part, i) => (spelled[i] !== null && isMeant(i) ? part.replace(/^.*?(?=[,;]?$)/u, spelled[i]!) : part))
+    .join('');
+}
 
 function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: number; match: string } | null {
   const small = units === 'metric' ? 'cm' : 'in';
@@ -69,7 +85,8 @@ function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: num
  * Reads a heap in a line, such as `cottons pile 62 cm`, `patterns, a row of 1.3 m`, `wool 3 bins of 30 l`, `heap of 40 buttons`.
  * Null where the line speaks of a single thing.
  */
-export function readHeap(text: string, units: UnitSystem): ReadHeap | null {
+export function readHeap(typed: string, units: UnitSystem, spelling?: Spelling): ReadHeap | null {
+  const text = spelling ? spellMeasure(typed, spelling) : typed;
   const measure = findMeasure(text, units);
   const heap = HEAP.exec(text);
   if (!measure && !heap) return null;

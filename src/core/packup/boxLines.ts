@@ -8,10 +8,15 @@ const LINE = new RegExp(
   String.raw`^(\d+)\s+(?:(.*?)\s+)?${NUMBER}${TIMES}${NUMBER}${TIMES}${NUMBER}\s*(?:cm|in|")?$`,
   'iu',
 );
-const USUAL_NAME = 'boxes';
-
-/** Boxes of one size as they are written, in cm or inches: `20 middle 60 x 40 x 40`, inside, across × deep × high. */
-export function parseBoxLine(text: string, units: UnitSystem): Result<Omit<BoxSize, 'id'>, 'no-box'> {
+/**
+ * Boxes of one size as they are written, in cm or inches: `20 middle 60 x 40 x 40`, inside, across × deep × high. Where no name is
+ * said, they have the usual one.
+ */
+export function parseBoxLine(
+  text: string,
+  units: UnitSystem,
+  usualName = 'boxes',
+): Result<Omit<BoxSize, 'id'>, 'no-box'> {
   const read = LINE.exec(text.trim());
   if (!read) return fail('no-box');
   const count = Number(read[1]);
@@ -22,7 +27,7 @@ export function parseBoxLine(text: string, units: UnitSystem): Result<Omit<BoxSi
   ];
   const isBox = [widthMm, depthMm, heightMm].every((mm) => mm >= 50 && mm <= 3000);
   if (!isBox || count < 1 || count > 500) return fail('no-box');
-  return ok({ name: (read[2]?.trim() || USUAL_NAME).slice(0, 60), widthMm, depthMm, heightMm, count });
+  return ok({ name: (read[2]?.trim() || usualName).slice(0, 60), widthMm, depthMm, heightMm, count });
 }
 
 /** The same, written. */

@@ -1,6 +1,7 @@
 import type { Flaw } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
+import { sayIn, spellOut, type Spelling } from '../words/index.ts';
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(
@@ -12,8 +13,10 @@ const LINE = new RegExp(
  * A flaw as it is written, in cm or inches: `stain 4 × 6 at 30, 120` is 4 across and 6 along, 30 from the left selvage and 120 from
  * the cut edge.
  */
-export function parseFlawLine(text: string, units: UnitSystem): Result<Flaw, 'no-flaw'> {
-  const read = LINE.exec(text.trim());
+export function parseFlawLine(text: string, units: UnitSystem, spelling?: Spelling): Result<Flaw, 'no-flaw'> {
+  const line = text.trim();
+  // What it is called stays as it was typed.
+  const read = LINE.exec(line) ?? LINE.exec(spellOut(line, spelling));
   if (!read) return fail('no-flaw');
   const [widthMm, heightMm, xMm, yMm] = [2, 3, 4, 5].map((n) => readShort(read[n]!, units)) as [
     number,
@@ -27,20 +30,30 @@ export function parseFlawLine(text: string, units: UnitSystem): Result<Flaw, 'no
 }
 
 /** The same, written. */
-export function formatFlaw({ xMm, yMm, widthMm, heightMm, note }: Flaw, units: UnitSystem): string {
+export function formatFlaw(
+  { xMm, yMm, widthMm, heightMm, note }: Flaw,
+  units: UnitSystem,
+  spelling?: Spelling,
+): string {
   const write = (mm: number) => writeShort(mm, units);
-  return `${note ? `${note} ` : ''}${write(widthMm)} × ${write(heightMm)} at ${write(xMm)}, ${write(yMm)}`;
+  return `${note ? `${note} ` : ''}${write(widthMm)} × ${write(heightMm)} ${sayIn(spelling, 'at')} ${write(xMm)}, ${write(yMm)}`;
 }
 
 /** What is written of flaws, with one more line. */
-export function addFlaw(text: string, flaw: Flaw, units: UnitSystem): string {
-  return [text.trimEnd(), formatFlaw({ note: 'hole', ...flaw }, units)].filter(Boolean).join('\n');
+export function addFlaw(text: string, flaw: Flaw, units: UnitSystem, spelling?: Spelling): string {
+  return [text.trimEnd(), formatFlaw({ note: sayIn(spelling, 'hole'), ...flaw }, units, spelling)]
+    .filter(Boolean)
+    .join('\n');
 }
 
 /** Flaws as they are written, one a line; and the first line that does not read. */
-export function parseFlaws(text: string, units: UnitSystem): { readonly flaws: Flaw[]; readonly bad: string | null } {
+export function parseFlaws(
+  text: string,
+  units: UnitSystem,
+  spelling?: Spelling,
+): { readonly flaws: Flaw[]; readonly bad: string | null } {
   const lines = text.split('\n').filter((line) => line.trim() !== '');
-  const read = lines.map((line) => parseFlawLine(line, units));
+  const read = lines.map((line) => parseFlawLine(line, units, spelling));
   const bad = read.findIndex(({ ok: isRead }) => !isRead);
   return { flaws: read.flatMap((one) => (one.ok ? [one.value] : [])), bad: bad < 0 ? null : lines[bad]!.trim() };
 }

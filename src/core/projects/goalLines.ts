@@ -2,6 +2,7 @@ import { COLOUR_FAMILIES } from '../colour/index.ts';
 import type { GoalLine } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
+import { sayIn, spellOut, type Spelling } from '../words/index.ts';
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(
@@ -11,8 +12,12 @@ const LINE = new RegExp(
 const MOST = 1_000_000;
 
 /** A line of a goal as it is written, in cm or inches: `120 blue squares 12.7`, `20 strips 6.35 by 100`. */
-export function parseGoalLine(text: string, units: UnitSystem): Result<GoalLine, 'no-line' | 'too-many'> {
-  const read = LINE.exec(text.trim());
+export function parseGoalLine(
+  text: string,
+  units: UnitSystem,
+  spelling?: Spelling,
+): Result<GoalLine, 'no-line' | 'too-many'> {
+  const read = LINE.exec(spellOut(text.trim(), spelling));
   if (!read) return fail('no-line');
   const [, many, colour, kind, side, long] = read as unknown as [string, string, string?, string?, string?, string?];
   const cut = kind!.toLowerCase().startsWith('square') ? 'square' : 'strip';
@@ -31,7 +36,12 @@ export function parseGoalLine(text: string, units: UnitSystem): Result<GoalLine,
 }
 
 /** The same, written. */
-export function formatGoalLine({ cut, sideMm, longMm, count, colour }: GoalLine, units: UnitSystem): string {
-  const by = longMm === undefined ? '' : ` by ${writeShort(longMm, units)}`;
-  return `${count} ${colour ? `${colour} ` : ''}${cut}${count === 1 ? '' : 's'} ${writeShort(sideMm, units)}${by}`;
+export function formatGoalLine(
+  { cut, sideMm, longMm, count, colour }: GoalLine,
+  units: UnitSystem,
+  spelling?: Spelling,
+): string {
+  const say = (word: string) => sayIn(spelling, word);
+  const by = longMm === undefined ? '' : ` ${say('by')} ${writeShort(longMm, units)}`;
+  return `${count} ${colour ? `${say(colour)} ` : ''}${say(count === 1 ? cut : `${cut}s`)} ${writeShort(sideMm, units)}${by}`;
 }

@@ -24,7 +24,7 @@ export { listMakeable, type Makeable } from './makeable.ts';
 export { estimateSeam } from './threads.ts';
 export { computeProjectCost } from './costs.ts';
 export { listShapes } from './shapes.ts';
-export { formatCorners, parsePieceLine, type PieceFault } from './pieceLines.ts';
+export { formatPieceLine, parsePieceLine, type PieceFault } from './pieceLines.ts';
 export { type Against, type Suggested, suggestCloths } from './suggest.ts';
 export { formatMakes, parseMakes, parseNeedLine, parseStepLine } from './lines.ts';
 export {

@@ -1,6 +1,7 @@
 import { parseLine } from '../catalog/index.ts';
 import { CLOTH_PARTS, type Make, type Need, type Step, type StepStation } from '../records/index.ts';
 import { parseLengthMm, type UnitSystem } from '../units/index.ts';
+import { spellOut, type LineLanguage } from '../words/index.ts';
 
 const PART = new RegExp(String.raw`\b(${CLOTH_PARTS.join('|')})\b`, 'i');
 /** What people call the parts of a garment's cloth. */
@@ -15,8 +16,8 @@ const LENGTH = /\b\d[\d.,\s/]*\s*(?:mm|cm|m|metres?|meters?|yds?|yards?|in)\b/i;
  * Several sizes of one pattern: `38`, `2 of 38 and 42`, `2 x 38, 42 x 2`; `3 pieces` without a size. Where both are numbers, the
  * smaller is how many. What does not read as a count is a size.
  */
-export function parseMakes(text: string): Make[] {
-  return text
+export function parseMakes(text: string, language?: LineLanguage): Make[] {
+  return spellOut(text, language?.makes)
     .split(/[,;]|\band\b/i)
     .flatMap((part): Make[] => {
       const word = part.trim();
@@ -46,16 +47,17 @@ export function formatMakes(makes: readonly Make[]): string {
  * A need as it is written: `lining 1.4 m`, `main`, `zip 20 cm`, `6 buttons`, `walking foot`. A part of cloth is cloth; all else is
  * read as the quick line reads it. Null where there is no word in it.
  */
-export function parseNeedLine(text: string, units: UnitSystem, id: string): Need | null {
+export function parseNeedLine(text: string, units: UnitSystem, id: string, language?: LineLanguage): Need | null {
   const line = text.trim();
   if (line === '' || !/\p{L}/u.test(line)) return null;
-  const part = PART.exec(line)?.[1]?.toLowerCase() ?? PART_WORDS.find(([word]) => word.test(line))?.[1];
+  const told = spellOut(line, language?.part);
+  const part = PART.exec(told)?.[1]?.toLowerCase() ?? PART_WORDS.find(([word]) => word.test(told))?.[1];
   if (part !== undefined) {
     const said = LENGTH.exec(line);
     const length = said ? parseLengthMm(said[0].trim(), units === 'metric' ? 'm' : 'yd') : null;
     return { id, kind: 'fabric', part, ...(length?.ok && length.value > 0 && { amount: length.value }) };
   }
-  const { sketch } = parseLine(line, { kind: 'notion', units });
+  const { sketch } = parseLine(line, { kind: 'notion', units, spelling: language?.line });
   const kind = sketch.kind === 'fabric' || sketch.kind === 'scrap' ? 'notion' : sketch.kind;
   const count = /^(\d{1,4})\s+(?=\p{L})/u.exec(line);
   const name = (count ? line.slice(count[0].length) : line).slice(0, 80);
@@ -71,11 +73,12 @@ const STATIONS: readonly (readonly [RegExp, StepStation])[] = [
 ];
 
 /** A step as it is written: `Set the sleeves in 45`, `press 10 min`. Null where there is no word in it. */
-export function parseStepLine(text: string, id: string): Step | null {
+export function parseStepLine(text: string, id: string, language?: LineLanguage): Step | null {
   const said = /\s+(\d{1,4})\s*(?:min(?:utes)?|')?\s*$/i.exec(text);
   const name = (said ? text.slice(0, said.index) : text).trim().slice(0, 120);
   if (!/\p{L}/u.test(name)) return null;
+  const told = spellOut(name, language?.step);
   const minutes = said ? Number(said[1]) : 0;
-  const station = STATIONS.find(([word]) => word.test(name))?.[1] ?? 'other';
+  const station = STATIONS.find(([word]) => word.test(told))?.[1] ?? 'other';
   return { id, name, station, ...(minutes >= 1 && { minutes }) };
 }

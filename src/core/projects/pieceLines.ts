@@ -1,7 +1,8 @@
 import { isPlainOutline, type Point } from '../layout/index.ts';
 import type { CutPiece } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { parseLengthMm, readShort, writeShort, type UnitSystem } from '../units/index.ts';
+import { formatSizes, parseLengthMm, readShort, writeShort, type UnitSystem } from '../units/index.ts';
+import { sayIn, spellOut, type Spelling } from '../words/index.ts';
 
 /** Why a line is no piece. */
 export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count' | 'shape';
@@ -30,13 +31,18 @@ function readCorners(text: string, units: UnitSystem): Point[] | null {
   return pairs.map((pair) => ({ xMm: readShort(pair![1]!, units), yMm: readShort(pair![2]!, units) }));
 }
 
-/** Corners as they are written in a line. */
-export function formatCorners(outline: readonly Point[], units: UnitSystem): string {
+function formatCorners(outline: readonly Point[], units: UnitSystem): string {
   return outline.map(({ xMm, yMm }) => `${writeShort(xMm, units)} ${writeShort(yMm, units)}`).join(', ');
 }
 
 /** A piece as it is written: `2 sleeves 38 x 62`, `front 30x65 cm on the fold`, `pocket 15 x 15 x4 either way of lining`. */
-export function parsePieceLine(text: string, units: UnitSystem, id: string): Result<CutPiece, PieceFault> {
+export function parsePieceLine(
+  typed: string,
+  units: UnitSystem,
+  id: string,
+  spelling?: Spelling,
+): Result<CutPiece, PieceFault> {
+  const text = spellOut(typed, spelling);
   const size = SIZE.exec(text);
   if (!size) return fail('no-size');
   const [whole, width = '', widthUnit, height = '', heightUnit] = size;
@@ -78,4 +84,18 @@ export function parsePieceLine(text: string, units: UnitSystem, id: string): Res
     ...(mayTurn && { mayTurn }),
     ...(outline && { outline }),
   });
+}
+
+/** The same, written; of which cloth it is stands elsewhere. */
+export function formatPieceLine(piece: CutPiece, units: UnitSystem, spelling?: Spelling): string {
+  const { name, count, widthMm, heightMm, isOnFold, mayTurn, outline } = piece;
+  return [
+    count > 1 ? `${count} ${name}` : name,
+    formatSizes([widthMm, heightMm], units),
+    isOnFold ? sayIn(spelling, 'on the fold') : '',
+    mayTurn ? sayIn(spelling, 'either way') : '',
+    outline ? `${sayIn(spelling, 'corners')} ${formatCorners(outline, units)}` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../result/index.ts';
+import { sayIn, spellOut, type Spelling } from '../words/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
 import type { ScrapSize } from './sizes.ts';
 
@@ -12,8 +13,8 @@ const LEAST_TIMES = 5;
 const MOST_MM = 2000;
 
 /** A size as it is written, in cm or inches: `square 12.7 worth 4`, `strip 6.35 from 30 worth 5`. */
-export function parseSizeLine(text: string, units: UnitSystem): Result<ScrapSize, 'no-size'> {
-  const read = LINE.exec(text.trim());
+export function parseSizeLine(text: string, units: UnitSystem, spelling?: Spelling): Result<ScrapSize, 'no-size'> {
+  const read = LINE.exec(spellOut(text.trim(), spelling));
   if (!read) return fail('no-size');
   const kind = read[1]!.toLowerCase().startsWith('square') ? 'square' : 'strip';
   const sideMm = readShort(read[2]!, units);
@@ -26,7 +27,12 @@ export function parseSizeLine(text: string, units: UnitSystem): Result<ScrapSize
 }
 
 /** The same, written. */
-export function formatSizeLine({ kind, sideMm, leastMm, worth }: ScrapSize, units: UnitSystem): string {
-  const from = kind === 'strip' ? ` from ${writeShort(leastMm, units)}` : '';
-  return `${kind} ${writeShort(sideMm, units)}${from} worth ${Math.round(worth * 100) / 100}`;
+export function formatSizeLine(
+  { kind, sideMm, leastMm, worth }: ScrapSize,
+  units: UnitSystem,
+  spelling?: Spelling,
+): string {
+  const say = (word: string) => sayIn(spelling, word);
+  const from = kind === 'strip' ? ` ${say('from')} ${writeShort(leastMm, units)}` : '';
+  return `${say(kind)} ${writeShort(sideMm, units)}${from} ${say('worth')} ${Math.round(worth * 100) / 100}`;
 }

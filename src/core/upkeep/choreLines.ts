@@ -1,5 +1,6 @@
 import type { CareWork, Chore } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
+import { sayIn, spellOut, type Spelling } from '../words/index.ts';
 
 const DAYS = { day: 1, week: 7, month: 30, year: 365 } as const;
 const WORDS: readonly (readonly [RegExp, CareWork])[] = [
@@ -17,8 +18,8 @@ const LINE =
 type Said = Pick<Chore, 'work' | 'name' | 'everyDays' | 'everyHours'>;
 
 /** What is to be done, and how often, as it is written: `oil every 8 h`, `service every 12 months or 100 h`, `wipe it every week`. */
-export function parseChoreLine(text: string): Result<Said, 'no-chore'> {
-  const read = LINE.exec(text.trim());
+export function parseChoreLine(text: string, spelling?: Spelling): Result<Said, 'no-chore'> {
+  const read = LINE.exec(spellOut(text.trim(), spelling));
   if (!read) return fail('no-chore');
   const what = read[1]!.trim();
   const spans = [
@@ -50,13 +51,14 @@ const WRITTEN: Readonly<Record<Exclude<CareWork, 'other'>, string>> = {
 };
 
 /** The same, written. */
-export function formatChoreLine({ work, name, everyDays, everyHours }: Said): string {
-  const what = work === 'other' ? (name ?? '') : WRITTEN[work];
+export function formatChoreLine({ work, name, everyDays, everyHours }: Said, spelling?: Spelling): string {
+  const say = (word: string) => sayIn(spelling, word);
+  const what = work === 'other' ? (name ?? '') : say(WRITTEN[work]);
+  const years = (everyDays ?? 0) / 365;
   const spans = [
-    everyDays === undefined ? '' : everyDays % 365 === 0 ? years(everyDays / 365) : `${everyDays} days`,
+    everyDays === undefined ? '' : Number.isInteger(years) ? `${years} ${say('years')}` : `${everyDays} ${say('days')}`,
     everyHours === undefined ? '' : `${everyHours} h`,
   ].filter((span) => span !== '');
-  return `${what} every ${spans.join(' or ')}`;
+  const every = `${say('every')} ${spans.join(` ${say('or')} `)}`;
+  return `${what} ${years === 1 ? every.replace(`${say('every')} 1 ${say('years')}`, say('every year')) : every}`;
 }
-
-const years = (n: number) => (n === 1 ? 'year' : `${n} years`);

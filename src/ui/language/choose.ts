@@ -1,18 +1,24 @@
 import type { Locale } from 'date-fns';
 import { setDefaultOptions } from 'date-fns/setDefaultOptions';
 import { formatShort, setDecimalMark } from '../../core/units/index.ts';
+import type { LineLanguage } from '../../core/words/index.ts';
 import { setLanguage, type Language, type Values } from './index.ts';
 
 /** What a language brings along; English is in the source. */
 interface Catalogue {
   readonly messages: Readonly<Record<string, unknown>>;
   readonly locale: Locale;
+  readonly lines: LineLanguage;
 }
 
 const CATALOGUES: Readonly<Record<Exclude<Language, 'en'>, () => Promise<Catalogue>>> = {
   de: async () => {
-    const [{ default: messages }, { de }] = await Promise.all([import('./de.po'), import('date-fns/locale/de')]);
-    return { messages, locale: de };
+    const [{ default: messages }, { de }, { GERMAN }] = await Promise.all([
+      import('./de.po'),
+      import('date-fns/locale/de'),
+      import('../../core/german/index.ts'),
+    ]);
+    return { messages, locale: de, lines: GERMAN };
   },
 };
 
@@ -31,13 +37,17 @@ export async function speak(language: Language): Promise<void> {
     setLanguage('en');
     setDefaultOptions({ locale: undefined });
   } else {
-    const [{ messages, locale }, { setupI18n }, { terms }] = await Promise.all([
+    const [{ messages, locale, lines }, { setupI18n }, { createTerms }] = await Promise.all([
       CATALOGUES[language](),
       import('@lingui/core'),
       import('./terms.ts'),
     ]);
     const i18n = setupI18n({ locale: language, messages: { [language]: messages as never } });
-    setLanguage(language, (message, values) => i18n.t(message, values && writeValues(message, values)), terms);
+    setLanguage(
+      language,
+      (message, values) => i18n.t(message, values && writeValues(message, values)),
+      createTerms(lines),
+    );
     setDefaultOptions({ locale });
   }
   setDecimalMark(language === 'en' ? '.' : ',');

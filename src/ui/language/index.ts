@@ -1,3 +1,4 @@
+import type { LineLanguage } from '../../core/words/index.ts';
 import { readMessage, type Token } from './messages.ts';
 
 export { formatFixed, formatShort } from '../../core/units/index.ts';
@@ -41,6 +42,8 @@ export interface Terms {
   readonly word: (term: string) => string;
   readonly read: (word: string) => string;
   readonly listAlike: (word: string) => readonly string[];
+  /** How lines are read that are typed in it. */
+  readonly lines: LineLanguage;
 }
 
 let spoken: { readonly language: Language; readonly say: Say; readonly terms?: Terms } = {
@@ -61,6 +64,9 @@ export const wordTerm = (term: string): string => spoken.terms?.word(term) ?? te
 export const readTerm = (word: string): string => spoken.terms?.read(word) ?? word;
 /** Words of the records that one may look for with a word: `grünes` is `green`. */
 export const listAlike = (word: string): readonly string[] => spoken.terms?.listAlike(word) ?? [];
+
+/** How lines are read beside English: as they are typed in the language that is spoken. */
+export const getLineLanguage = (): LineLanguage | undefined => spoken.terms?.lines;
 
 const TO_THE_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/u;
 

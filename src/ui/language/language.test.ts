@@ -3,12 +3,14 @@ import { setupI18n } from '@lingui/core';
 import { compileMessageOrThrow } from '@lingui/message-utils/compileMessage';
 import PO from 'pofile';
 import { afterEach, describe, expect, it } from 'vitest';
-import { TYPE_FIGURES } from '../../core/catalog/index.ts';
+import { parseLine, TYPE_FIGURES } from '../../core/catalog/index.ts';
 import { FIBRE_WORDS, GARMENT_WORDS, THREAD_USES, WEAVE_WORDS } from '../../core/catalog/words.ts';
 import { COLOUR_FAMILIES } from '../../core/colour/index.ts';
 import { CLOTHS } from '../../core/measure/index.ts';
+import { KINDS } from '../../core/records/index.ts';
 import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
 import { createSampleHousehold } from '../../sample/index.ts';
+import { EXAMPLE } from '../features/stash/quick.ts';
 import { findLanguage } from '../state/speaking.ts';
 import { wordShade } from '../text/groups.ts';
 import { wordKindPlural } from '../text/names.ts';
@@ -16,7 +18,17 @@ import { wordDay, wordDayOfYear } from '../text/days.ts';
 import { readDayOfYear } from '../text/readDay.ts';
 import { wordOrdinal } from '../text/grammar.ts';
 import { speak } from './choose.ts';
-import { formatFixed, formatNumber, formatShort, listAlike, perLanguage, readTerm, t, wordTerm } from './index.ts';
+import {
+  formatFixed,
+  formatNumber,
+  formatShort,
+  getLineLanguage,
+  listAlike,
+  perLanguage,
+  readTerm,
+  t,
+  wordTerm,
+} from './index.ts';
 import { readMessage } from './messages.ts';
 import { TERMS } from './terms.ts';
 
@@ -131,6 +143,29 @@ describe('German', () => {
       ]),
     ].flat();
     expect(known.filter((term) => !(term in TERMS()))).toEqual([]);
+  });
+
+  it('finds by what is typed on lines, and drops the words of a question', async () => {
+    await speak('de');
+    expect(listAlike('Popeline')).toContain('poplin');
+    expect(listAlike('Baumwolljersey')).toContain('jersey');
+    expect(listAlike('wo')).toContain('where');
+  });
+
+  it('shows examples of lines that are read as the English ones are', async () => {
+    const kinds = KINDS.map((kind) => ({ kind, english: EXAMPLE()[kind] }));
+    await speak('de');
+    for (const { kind, english } of kinds)
+      for (const [n, units] of (['metric', 'imperial'] as const).entries()) {
+        const german = EXAMPLE()[kind][n]!;
+        const said = (text: string) => {
+          const { sketch, faults } = parseLine(text, { kind: 'fabric', units, spelling: getLineLanguage()?.line });
+          const { name: _, ...rest } = sketch;
+          return { rest, faults };
+        };
+        expect(german).not.toBe(english[n]);
+        expect(said(german), german).toEqual(said(english[n]!));
+      }
   });
 
   it('writes lengths that are read back the same', async () => {

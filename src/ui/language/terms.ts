@@ -1,4 +1,4 @@
-import { toTable } from '../../core/words/index.ts';
+import { foldLetters as fold, toTable, type LineLanguage } from '../../core/words/index.ts';
 import { perLanguage, t, type Terms } from './index.ts';
 
 /** What cloth is like and made of. */
@@ -53,6 +53,10 @@ const CLOTH = perLanguage(() => ({
 
 /** What is made, and what it is made with. */
 const MAKING = perLanguage(() => ({
+  main: t('main'),
+  contrast: t('contrast'),
+  lining: t('lining'),
+  backing: t('backing'),
   apron: t('apron'),
   bag: t('bag'),
   blouse: t('blouse'),
@@ -161,9 +165,6 @@ const MAKING = perLanguage(() => ({
  */
 export const TERMS = perLanguage(() => toTable<string>({ ...CLOTH(), ...MAKING() }));
 
-/** Letters as they are compared: `Reißverschlüsse` begins with `reissverschluss`. */
-const fold = (text: string) => text.toLowerCase().replaceAll('ß', 'ss').normalize('NFD').replaceAll(/\p{M}/gu, '');
-
 /** How light a colour is, as one begins its name. */
 const NO_COLOUR: string = '';
 const SHADES = perLanguage(() =>
@@ -204,8 +205,14 @@ function read(word: string): string {
   return BY_WORD().get(typed) ?? one?.[1] ?? word;
 }
 
-export const terms: Terms = {
+/** What a word that is typed to find something means on the lines: itself, or what a longer one is at its end. */
+const listOnLines = ({ line, asked }: LineLanguage, word: string): string[] =>
+  [asked.read(word), line.read(word)].flatMap((spelled) => spelled?.slice(-1).map((one) => one.word) ?? []);
+
+/** The words of the craft in the language that is spoken, of which this is how its lines are read. */
+export const createTerms = (lines: LineLanguage): Terms => ({
   word: (term) => TERMS()[term] ?? term,
   read,
-  listAlike,
-};
+  listAlike: (word) => [...new Set([...listAlike(word), ...listOnLines(lines, word)])],
+  lines,
+});

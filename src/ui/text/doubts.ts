@@ -2,7 +2,7 @@ import type { Doubt } from '../../core/catalog/index.ts';
 import { formatClothLength, formatMass, type UnitSystem } from '../../core/units/index.ts';
 import { t } from '../language/index.ts';
 
-/** What is asked before something unlikely is taken in; not in the index, only what is typed needs it. */
+/** What is asked before something unlikely is taken in. Not in the index, only what is typed needs it. */
 export function wordDoubts(doubts: readonly Doubt[], units: UnitSystem): string {
   const asked = doubts.map(({ code, value }) => {
     switch (code) {
@@ -14,5 +14,5 @@ export function wordDoubts(doubts: readonly Doubt[], units: UnitSystem): string 
         return t('What cloth is it? It is taken for poplin as long as no word says.');
     }
   });
-  return t('{asked} Enter again takes it in.', { asked: asked.join(' ') });
+  return asked.join(' ');
 }

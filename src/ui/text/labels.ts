@@ -10,7 +10,7 @@ import { wordGroup, wordInside, wordOutside } from './groups.ts';
 import { formatAmount } from './things.ts';
 import { wordThing } from './what.ts';
 import { getAmount, getAmountUnit } from '../../core/measure/index.ts';
-import { perLanguage, t } from '../language/index.ts';
+import { perLanguage, t, wordTerm } from '../language/index.ts';
 import { joinAnd } from './grammar.ts';
 
 /** Words of the labels; not in the index, only their screen needs them. */
@@ -116,7 +116,7 @@ export function wordLotFace(
   const washed = lot.isWashed === true ? [t('washed')] : lot.isWashed === false ? [t('not washed yet')] : [];
   const project = findProjectOfBag(household, lot.id);
   const parts = project
-    ? [t('for {project}', { project: project.name }), ...project.needs.map((need) => need.part)]
+    ? [t('for {project}', { project: project.name }), ...project.needs.map((need) => wordTerm(need.part))]
     : [];
   const home = lot.homeId ? formatPlaceName(tree, lot.homeId) : '';
   const had = lot.heap

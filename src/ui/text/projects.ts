@@ -1,9 +1,9 @@
 import { format } from 'date-fns';
 import type { Against, ClothNeeded, NeedFault, NeedStanding } from '../../core/projects/index.ts';
-import type { Project, ProjectState, StepStation, Stitch } from '../../core/records/index.ts';
+import type { Make, Project, ProjectState, StepStation, Stitch } from '../../core/records/index.ts';
 import { formatClothLength, formatSize, type UnitSystem } from '../../core/units/index.ts';
 import { formatAmount } from './things.ts';
-import { formatFixed, perLanguage, t } from '../language/index.ts';
+import { formatFixed, perLanguage, t, wordTerm } from '../language/index.ts';
 
 const STATE = perLanguage((): Record<ProjectState, string> => ({
   idea: t('an idea'),
@@ -171,8 +171,20 @@ export function wordMissing(missing: readonly NeedStanding[], units: UnitSystem)
   return missing
     .map(({ need, unit, missing: amount, promisedAmount }) => {
       if (need.kind === 'fabric' && amount !== null && amount > 0 && promisedAmount > 0)
-        return t('{amount} of {part}', { amount: formatAmount(amount, unit, units), part: need.part });
-      return need.kind !== 'fabric' && (need.amount ?? 1) > 1 ? `${need.amount} ${need.part}` : need.part;
+        return t('{amount} of {part}', { amount: formatAmount(amount, unit, units), part: wordTerm(need.part) });
+      return need.kind !== 'fabric' && (need.amount ?? 1) > 1
+        ? `${need.amount} ${wordTerm(need.part)}`
+        : wordTerm(need.part);
+    })
+    .join(', ');
+}
+
+/** How many of which size, as it is typed: `2 of 38, 42`. */
+export function wordMakes(makes: readonly Make[]): string {
+  return makes
+    .map(({ size, count }) => {
+      if (size === '') return t('{n, plural, one {# piece} other {# pieces}}', { n: count });
+      return count === 1 ? size : t('{n} of {size}', { n: count, size });
     })
     .join(', ');
 }

@@ -15,7 +15,7 @@ import { getStandings } from '../../state/projects.ts';
 import { findThreadsFor } from '../../state/threads.ts';
 import { wordAmount, wordMatch, wordShift } from '../../text/index.ts';
 import { useSaveProject } from './useSaveProject.ts';
-import { t, listAlike } from '../../language/index.ts';
+import { t, listAlike, wordTerm } from '../../language/index.ts';
 
 const MOST = 8;
 
@@ -58,7 +58,7 @@ export function ChooseThing({ project, standing, instead, onDone }: ChooseThingP
   const household = useHousehold();
   const { need } = standing;
   const save = useSaveProject(project);
-  const [text, setText] = useState(need.part.replace(/,.*/, ''));
+  const [text, setText] = useState(wordTerm(need.part).replace(/,.*/, ''));
   const things = useMemo(() => {
     const near = need.kind === 'thread' ? listNearThreads(household, project) : [];
     const finder = createFinder(listAlike);

@@ -2,7 +2,7 @@ import { getColour, UNDYED } from '../../../core/colour/index.ts';
 import type { NeedStanding, ProjectStanding } from '../../../core/projects/index.ts';
 import { explained } from '../../components/explained.ts';
 import { printFill } from '../../drawing/prints.ts';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 /** What is not known yet is drawn as a metre of this width. */
 const UNKNOWN = { lengthMm: 1000, widthMm: 1400 };
@@ -19,7 +19,7 @@ interface Strip {
 /** What is promised or cut of a cloth, and what of it is missing. */
 function toStrips(standing: NeedStanding): Strip[] {
   const { need, promised, missing, item } = standing;
-  const part = need.part;
+  const part = wordTerm(need.part);
   const widthMm = item?.fabric?.widthMm ?? UNKNOWN.widthMm;
   const colour = item ? getColour(item) : UNDYED;
   const print = printFill(item);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createRemoveProject } from '../../../core/acts/index.ts';
-import { formatMakes, parseMakes } from '../../../core/projects/index.ts';
+import { parseMakes } from '../../../core/projects/index.ts';
 import type { ItemId, Project } from '../../../core/records/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { AreaField, SelectField, TextField } from '../../components/fields.tsx';
@@ -9,8 +9,9 @@ import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { wordMakes } from '../../text/projects.ts';
 import { useSaveProject } from './useSaveProject.ts';
-import { getLanguage, perLanguage, t } from '../../language/index.ts';
+import { getLanguage, getLineLanguage, perLanguage, t } from '../../language/index.ts';
 
 const BY_NAME = perLanguage(() => new Intl.Collator(getLanguage(), { numeric: true }));
 
@@ -28,7 +29,7 @@ export function FactsForm({ project, onDone }: { project: Project; onDone: () =>
     forWhom: project.forWhom ?? '',
     pattern: project.patternItemId ?? '',
     view: project.view ?? '',
-    makes: formatMakes(project.makes),
+    makes: wordMakes(project.makes),
     due: project.due ?? '',
     stopped: project.stopped ?? '',
     notes: project.notes,
@@ -50,7 +51,7 @@ export function FactsForm({ project, onDone }: { project: Project; onDone: () =>
       ...orNone('due', typed.due),
       ...orNone('stopped', typed.stopped),
       patternItemId: typed.pattern === '' ? undefined : (typed.pattern as ItemId),
-      makes: parseMakes(typed.makes),
+      makes: parseMakes(typed.makes, getLineLanguage()),
       notes: typed.notes,
     }).then(onDone);
   };

@@ -11,13 +11,14 @@ import {
   type LotId,
 } from '../../../core/records/index.ts';
 import { formatClothLength, parseAmountIn, parseMoney } from '../../../core/units/index.ts';
+import { sayIn } from '../../../core/words/index.ts';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t, wordTerm } from '../../language/index.ts';
 
 type Bought = Exclude<Wanted, { type: 'thread' }>;
 
@@ -26,9 +27,12 @@ function toLine(wanted: Bought, units: Household['settings']['units']): string {
   if (wanted.type === 'restock')
     return wanted.unit === 'length' ? formatClothLength(wanted.mark, units) : String(Math.ceil(wanted.mark));
   const { need, missing, item, unit } = wanted.standing;
-  if (need.kind !== 'fabric') return missing !== null && missing > 1 ? `${need.part} ${missing} pieces` : need.part;
+  if (need.kind !== 'fabric')
+    return missing !== null && missing > 1
+      ? `${wordTerm(need.part)} ${missing} ${sayIn(getLineLanguage()?.line, 'pieces')}`
+      : wordTerm(need.part);
   const length = missing !== null && unit === 'length' ? formatClothLength(Math.ceil(missing / 100) * 100, units) : '';
-  return `${item?.name ?? need.part} ${length}`.trim();
+  return `${item?.name ?? wordTerm(need.part)} ${length}`.trim();
 }
 
 /** What was bought: said in one line, with price and shop; it is in, promised, and waits on the Bench for a home. */
@@ -49,12 +53,12 @@ export function GotForm({ wanted, onDone }: { wanted: Bought; onDone: () => void
     } else setFault(t('It does not read. Say how much, such as 3.6 m, or how many.'));
   };
   const makeForNeed = ({ project, standing: { need } }: Extract<Bought, { type: 'need' }>) => {
-    const { sketch } = parseLine(line, { kind: need.kind, units, isKindSaid: true });
+    const { sketch } = parseLine(line, { kind: need.kind, units, isKindSaid: true, spelling: getLineLanguage()?.line });
     const got = completeSketch(
       {
         ...sketch,
         kind: need.kind,
-        name: sketch.name ?? need.part,
+        name: sketch.name ?? wordTerm(need.part),
         ...(cost !== undefined && { cost }),
         ...(shop.trim() !== '' && { source: shop.trim().slice(0, 120) }),
       },

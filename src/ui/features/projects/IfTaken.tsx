@@ -13,7 +13,7 @@ import { findClothsFor, findThreadsFor } from '../../state/threads.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { wordMatch, wordShift, wordThing } from '../../text/index.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 const SUPPOSED = { item: 'supposed' as ItemId, lot: 'supposed' as LotId };
 const MOST = 3;
@@ -24,7 +24,11 @@ function suppose(
   line: string,
   colour: string,
 ): { household: Household; item: Item; lot: Lot } | null {
-  const { sketch } = parseLine(line, { kind: 'fabric', units: household.settings.units });
+  const { sketch } = parseLine(line, {
+    kind: 'fabric',
+    units: household.settings.units,
+    spelling: getLineLanguage()?.line,
+  });
   const read = completeSketch(
     { ...sketch, name: sketch.name ?? line.trim(), ...(colour !== '' && { colours: [colour] }) },
     {

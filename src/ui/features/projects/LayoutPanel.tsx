@@ -23,7 +23,7 @@ import { useSearch } from '../../state/useSearch.ts';
 import { wordLaid } from '../../text/layouts.ts';
 import { LayoutPicture } from './LayoutPicture.tsx';
 import { useSaveProject } from './useSaveProject.ts';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 const PiecesForm = lazy(async () => ({ default: (await import('./PiecesForm.tsx')).PiecesForm }));
 const ShapeForm = lazy(async () => ({ default: (await import('./ShapeForm.tsx')).ShapeForm }));
@@ -95,14 +95,14 @@ export function LayoutPanel({ project, standing }: { project: Project; standing:
       { needs: project.needs.map((one) => (one.id === need.id ? { ...one, amount } : one)) },
       t('{project}: {part} takes {clothLength}.', {
         project: project.name,
-        part: need.part,
+        part: wordTerm(need.part),
         clothLength: formatClothLength(amount, units),
       }),
     );
   return (
     <section aria-label={t('Laid out')}>
       <h3 className="font-display text-lg font-semibold">
-        {t('Laid out:')} <span data-name>{need.part}</span>
+        {t('Laid out:')} <span data-name>{wordTerm(need.part)}</span>
       </h3>
       {!item && blocks.length > 0 && <WidthChoice widthMm={width} onChange={setWidth} />}
       {blocks.length === 0 && asked === null && (

@@ -15,7 +15,7 @@ import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault } from '../../text/index.ts';
 import { wordStitch } from '../../text/projects.ts';
-import { perLanguage, t } from '../../language/index.ts';
+import { perLanguage, t, wordTerm, readTerm } from '../../language/index.ts';
 
 interface NeedFormProps {
   readonly project: Project;
@@ -48,7 +48,7 @@ function toTyped({ need, unit }: NeedStanding, units: UnitSystem): Typed {
   const { cutting = {}, amount, part } = need;
   const size = (mm: number | undefined) => (mm === undefined ? '' : formatSize(mm, units));
   return {
-    part,
+    part: wordTerm(part),
     seam: need.seamMm === undefined ? '' : formatClothLength(need.seamMm, units),
     stitch: need.stitch ?? 'lockstitch',
     amount: amount === undefined ? '' : unit === 'length' ? formatClothLength(amount, units) : String(amount),
@@ -102,7 +102,7 @@ function readTyped(
   }
   return {
     part: {
-      part: typed.part.trim(),
+      part: readTerm(typed.part.trim()),
       amount,
       seamMm,
       stitch,
@@ -128,7 +128,7 @@ export function NeedForm({ project, standing, onKeep, onRemove, onDone }: NeedFo
   });
   return (
     <Form
-      aria-label={t('Change {part}', { part: need.part })}
+      aria-label={t('Change {part}', { part: wordTerm(need.part) })}
       className="mt-1 border-l-4 border-woad bg-linen p-3"
       onSend={() => (Object.keys(faults).length > 0 ? undefined : onKeep(part).then(onDone))}
       onKeyDown={(event) => event.key === 'Escape' && onDone()}

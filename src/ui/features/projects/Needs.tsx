@@ -11,7 +11,7 @@ import { wordNeedHow, wordNeedWay, wordThread, wordVerdict } from '../../text/pr
 import { AddLine } from './AddLine.tsx';
 import { LotButton } from './LotButton.tsx';
 import { useSaveProject } from './useSaveProject.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t, wordTerm } from '../../language/index.ts';
 import { joinSentences } from '../../text/grammar.ts';
 
 const ChooseCloth = lazy(async () => ({ default: (await import('./ChooseCloth.tsx')).ChooseCloth }));
@@ -31,7 +31,7 @@ export function Needs({ standing, laidId, onLay }: NeedsProps) {
   const { units } = useHousehold().settings;
   const save = useSaveProject(project);
   const [text, setText] = useState('');
-  const need = parseNeedLine(text, units, 'new');
+  const need = parseNeedLine(text, units, 'new', getLineLanguage());
   const add = () => {
     if (!need) return undefined;
     return save({ needs: [...project.needs, { ...need, id: world.createId() }] }).then(
@@ -97,10 +97,10 @@ function NeedRow({ project: whole, standing, isLaid, onLay }: NeedRowProps) {
   const isOpen = !isOver(project);
   const amount = !isCloth && (need.amount ?? 1) > 1 ? `${need.amount} ` : '';
   return (
-    <li aria-label={need.part} className={`stitched-t py-2 ${isLaid ? 'border-l-4 border-l-woad pl-2' : ''}`}>
+    <li aria-label={wordTerm(need.part)} className={`stitched-t py-2 ${isLaid ? 'border-l-4 border-l-woad pl-2' : ''}`}>
       <div className="flex flex-wrap items-baseline gap-x-3">
         <span data-name className="font-semibold">
-          {capitalise(`${amount}${need.part}`)}
+          {capitalise(`${amount}${wordTerm(need.part)}`)}
         </span>
         <span
           className={`min-w-0 flex-1 text-sm ${state === 'there' ? 'text-stone' : 'font-semibold text-madder'}`}

@@ -1,13 +1,12 @@
 import { useMemo, useState } from 'react';
-import { formatCorners, isSameWord, parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
+import { formatPieceLine, isSameWord, parsePieceLine, type PieceFault } from '../../../core/projects/index.ts';
 import type { CutPiece, Project } from '../../../core/records/index.ts';
-import { formatSizes } from '../../../core/units/index.ts';
 import { AreaField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { useSaveProject } from './useSaveProject.ts';
-import { perLanguage, t } from '../../language/index.ts';
+import { perLanguage, getLineLanguage, t } from '../../language/index.ts';
 
 const FAULTS = perLanguage((): Record<PieceFault, string> => ({
   'no-size': t('has no size: write it as 38 × 62.'),
@@ -33,17 +32,7 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
   const [text, setText] = useState(() =>
     (project.pieces ?? [])
       .filter(isOfPart)
-      .map(({ name, count, widthMm, heightMm, isOnFold, mayTurn, outline }) =>
-        [
-          count > 1 ? `${count} ${name}` : name,
-          formatSizes([widthMm, heightMm], units),
-          isOnFold ? 'on the fold' : '',
-          mayTurn ? 'either way' : '',
-          outline ? `corners ${formatCorners(outline, units)}` : '',
-        ]
-          .filter(Boolean)
-          .join(' '),
-      )
+      .map((piece) => formatPieceLine(piece, units, getLineLanguage()?.piece))
       .join('\n'),
   );
   const lines = useMemo(
@@ -51,7 +40,7 @@ export function PiecesForm({ project, part, onDone }: PiecesFormProps) {
       text
         .split('\n')
         .filter((line) => line.trim() !== '')
-        .map((line, n) => ({ line, read: parsePieceLine(line, units, `piece-${n}`) })),
+        .map((line, n) => ({ line, read: parsePieceLine(line, units, `piece-${n}`, getLineLanguage()?.piece) })),
     [text, units],
   );
   const bad = lines.find(({ read }) => !read.ok);

@@ -10,7 +10,7 @@ import { getProjectFacts, getStandings } from '../../state/projects.ts';
 import { capitalise, formatAmount } from '../../text/index.ts';
 import { HaveI } from './HaveI.tsx';
 import { ToProjects } from './ToProjects.tsx';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 const GotForm = lazy(async () => ({ default: (await import('./GotForm.tsx')).GotForm }));
 
@@ -89,7 +89,9 @@ function useWords(wanted: Wanted): readonly [what: string, why: string] {
   const much = missing !== null && (unit === 'length' || missing > 1) ? `, ${formatAmount(missing, unit, units)}` : '';
   const of = need.kind === 'fabric' && item ? t(' like {name}', { name: item.name }) : '';
   const words =
-    need.kind === 'fabric' ? t('{part} cloth{like}', { part: capitalise(need.part), like: of }) : capitalise(need.part);
+    need.kind === 'fabric'
+      ? t('{part} cloth{like}', { part: capitalise(wordTerm(need.part)), like: of })
+      : capitalise(wordTerm(need.part));
   return [`${words}${much}`, t('for {project}', { project: wanted.project.name })];
 }
 

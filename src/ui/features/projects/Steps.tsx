@@ -8,13 +8,13 @@ import { useTimer } from '../../state/timer.ts';
 import { wordMinutes, wordStepStation } from '../../text/projects.ts';
 import { AddLine } from './AddLine.tsx';
 import { useSaveProject } from './useSaveProject.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 /** The steps of the work in their order; the first that is not done comes next. */
 export function Steps({ project, next }: { project: Project; next: Step | null }) {
   const save = useSaveProject(project);
   const [text, setText] = useState('');
-  const typed = parseStepLine(text, 'new');
+  const typed = parseStepLine(text, 'new', getLineLanguage());
   const running = useTimer((state) => state.running);
   const start = (stepId: string) =>
     useTimer.setState({ running: { projectId: project.id, stepId, sinceMs: world.nowMs() } });

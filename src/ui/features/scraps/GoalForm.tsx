@@ -5,7 +5,7 @@ import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { AreaField, TextField } from '../../components/fields.tsx';
 import { useHousehold, world } from '../../state/app.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 const MOST_LINES = 40;
 
@@ -22,10 +22,12 @@ interface GoalFormProps {
 export function GoalForm({ goal, isAsked: isWanted, onSave, onDone }: GoalFormProps) {
   const { units } = useHousehold().settings;
   const [name, setName] = useState(goal?.name ?? '');
-  const [text, setText] = useState(goal ? goal.lines.map((line) => formatGoalLine(line, units)).join('\n') : '');
+  const [text, setText] = useState(
+    goal ? goal.lines.map((line) => formatGoalLine(line, units, getLineLanguage()?.size)).join('\n') : '',
+  );
   const [isAsked, setAsked] = useState(false);
   const written = text.split('\n').filter((line) => line.trim() !== '');
-  const read = written.map((line) => ({ line, said: parseGoalLine(line, units) }));
+  const read = written.map((line) => ({ line, said: parseGoalLine(line, units, getLineLanguage()?.size) }));
   const bad = read.find(({ said }) => !said.ok);
   const lines = read.flatMap(({ said }) => (said.ok ? [said.value] : []));
   const example = units === 'metric' ? t('120 blue squares 12.7') : t('120 blue squares 5');

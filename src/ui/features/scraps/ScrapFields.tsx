@@ -8,7 +8,7 @@ import { FlawsField } from '../../components/FlawsField.tsx';
 import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { PhotoButton } from './PhotoButton.tsx';
 import type { useScrapShape } from './useScrapShape.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 /** What a scrap is like before it is cut: its size, grain and outline, what lies under it, and its holes. */
 export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScrapShape>; units: UnitSystem }) {
@@ -33,7 +33,7 @@ export function ScrapFields({ shape, units }: { shape: ReturnType<typeof useScra
             units={units}
             onChange={shape.draw}
             onHole={(hole) => {
-              shape.setFlaws(addFlaw(shape.flawsText, hole, units));
+              shape.setFlaws(addFlaw(shape.flawsText, hole, units, getLineLanguage()?.flaw));
               setOpen(true);
             }}
           />

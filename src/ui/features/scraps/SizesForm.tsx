@@ -7,7 +7,7 @@ import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';
 import { AreaField } from '../../components/fields.tsx';
 import { act } from '../../state/hands.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 /** What scraps are cut to here: the sewist's own sizes, or the usual ones. */
 export function listSizes({ settings }: Household): readonly ScrapSize[] {
@@ -26,7 +26,7 @@ export function SizesForm({ household }: { household: Household }) {
         onClick={() =>
           setText(
             listSizes(household)
-              .map((size) => formatSizeLine(size, units))
+              .map((size) => formatSizeLine(size, units, getLineLanguage()?.size))
               .join('\n'),
           )
         }
@@ -35,7 +35,7 @@ export function SizesForm({ household }: { household: Household }) {
       </Button>
     );
   const lines = text.split('\n').filter((line) => line.trim() !== '');
-  const read = lines.map((line) => ({ line, size: parseSizeLine(line, units) }));
+  const read = lines.map((line) => ({ line, size: parseSizeLine(line, units, getLineLanguage()?.size) }));
   const bad = read.find(({ size }) => !size.ok);
   const sizes = read.flatMap(({ size }) => (size.ok ? [size.value] : []));
   const isTwice = new Set(sizes.map(({ id }) => id)).size < sizes.length;

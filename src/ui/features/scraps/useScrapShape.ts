@@ -4,7 +4,7 @@ import { formatFlaw, parseFlaws } from '../../../core/projects/index.ts';
 import type { Item, Lot } from '../../../core/records/index.ts';
 import { alignRegion } from '../../../core/scraps/index.ts';
 import { formatSize, parseCount, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 const USUAL_MM = { widthMm: 400, heightMm: 300 };
 
@@ -17,7 +17,7 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
       along: formatSize(known.heightMm, units),
       grain: '0',
       layers: '1',
-      flaws: (lot.flaws ?? []).map((flaw) => formatFlaw(flaw, units)).join('\n'),
+      flaws: (lot.flaws ?? []).map((flaw) => formatFlaw(flaw, units, getLineLanguage()?.flaw)).join('\n'),
     };
   });
   const unit = units === 'metric' ? 'cm' : 'in';
@@ -36,7 +36,7 @@ export function useScrapShape(item: Item, lot: Lot, units: UnitSystem) {
   const isTurn = Number.isFinite(degrees) && Math.abs(degrees) <= 90;
   const layers = parseCount(text.layers);
   const isPile = layers.ok && layers.value >= 1 && layers.value <= 20;
-  const { flaws, bad } = useMemo(() => parseFlaws(text.flaws, units), [text.flaws, units]);
+  const { flaws, bad } = useMemo(() => parseFlaws(text.flaws, units, getLineLanguage()?.flaw), [text.flaws, units]);
   const [below, setBelow] = useState<readonly (readonly Point[])[]>([]);
   const isCrossed = outline !== null && !isPlainOutline(outline);
   const region = useMemo(

@@ -26,7 +26,7 @@ import { wordAmount } from '../../text/index.ts';
 import { wordDoubts } from '../../text/doubts.ts';
 import { wordHeapMeasures } from '../../text/heaps.ts';
 import { createSaveItem } from '../../../core/acts/index.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, perLanguage, t } from '../../language/index.ts';
 
 interface QuickLineProps {
   readonly kind: Kind;
@@ -37,12 +37,14 @@ interface QuickLineProps {
   readonly isEntered: boolean;
 }
 
-const getWordBook = derive((items: Household['items']) => createWordBook(items.values()));
+const getWordBook = derive((items: Household['items']) =>
+  perLanguage(() => createWordBook(items.values(), getLineLanguage()?.line)),
+);
 
 /** What is missing of the word that is being typed; null where it is not known. */
 function useWordRest(text: string): string | null {
   const { items } = useHousehold();
-  return useMemo(() => (text === '' ? null : completeWord(text, getWordBook(items))), [text, items]);
+  return useMemo(() => (text === '' ? null : completeWord(text, getWordBook(items)())), [text, items]);
 }
 
 /** Does at the first drawing what was asked for before it. */
@@ -63,7 +65,10 @@ function useQuestion(line: ReturnType<typeof parseLine>, made: ReturnType<typeof
   const { units } = settings;
   if (!made.ok) return null;
   const { item, lot } = made.value;
-  if (!lot.heap) return line.doubts.length === 0 ? null : wordDoubts(line.doubts, units);
+  if (!lot.heap)
+    return line.doubts.length === 0
+      ? null
+      : t('{asked} Enter again takes it in.', { asked: wordDoubts(line.doubts, units) });
   if (!isUnlikelyHeap(item, lot, settings)) return null;
   return t('Is it really {heapMeasures}? Enter again takes it in.', {
     heapMeasures: wordHeapMeasures(describeHeap(item, lot, settings), units),

@@ -30,9 +30,7 @@ export function pasteLines(event: ClipboardEvent<HTMLInputElement>, onText: (tex
 function findProblem(read: ReadThing, units: UnitSystem): string | null {
   const problem = wordProblem(read, units);
   if (problem !== null || read.line.doubts.length === 0) return problem;
-  return t('{replace} Take it in by itself.', {
-    replace: wordDoubts(read.line.doubts, units).replace(/ Enter again takes it in\.$/u, ''),
-  });
+  return t('{asked} Take it in by itself.', { asked: wordDoubts(read.line.doubts, units) });
 }
 
 /** Takes in all the things of a line in one go; false where one of them does not read. */

@@ -154,7 +154,7 @@ export function createFields(kind: Kind, stationId: string): ItemFields {
 function formatNeeds(needs: readonly ClothNeed[], units: UnitSystem): string {
   return needs
     .map(({ size, part, lengthMm, widthMm }) => {
-      const of = [size, part].filter(Boolean).join(', ');
+      const of = [size, wordTerm(part)].filter(Boolean).join(', ');
       return `${of === '' ? '' : `${of}: `}${formatClothLength(lengthMm, units)} x ${formatSize(widthMm, units)}`;
     })
     .join('\n');
@@ -174,7 +174,7 @@ export function parseNeeds(text: string, units: UnitSystem): ClothNeed[] | strin
         example: units === 'metric' ? t('M, lining: 1.2 m x 140 cm') : t('M, lining: 1 3/8 yd x 54 in'),
       });
     const [size = '', ...part] = of.split(',').map((one) => one.trim());
-    needs.push({ size, part: part.join(', '), lengthMm: length.value, widthMm: width.value });
+    needs.push({ size, part: readTerm(part.join(', ')), lengthMm: length.value, widthMm: width.value });
   }
   return needs;
 }

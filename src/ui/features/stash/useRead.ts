@@ -13,11 +13,12 @@ import { computeHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import type { Household, ItemId, Kind, LotId } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
+import { spellOut } from '../../../core/words/index.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { useHabits } from '../../state/habits.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 /** While it is typed; what is taken in has ids of its own. */
 const TYPED = { itemId: 'typed' as ItemId, lotId: 'typed' as LotId };
@@ -42,8 +43,15 @@ export function readThing(household: Household, habits: Habits, text: string, sa
   const { kind, kindSaid, meant, seen = (sketch: Sketch) => sketch } = said;
   const { settings } = household;
   const { units } = settings;
-  const heap = readHeap(text, units);
-  const line = parseLine(heap?.rest ?? text, { kind: kindSaid ?? kind, units, isKindSaid: kindSaid !== null, meant });
+  const language = getLineLanguage();
+  const heap = readHeap(text, units, language?.heap);
+  const line = parseLine(heap?.rest ?? text, {
+    kind: kindSaid ?? kind,
+    units,
+    isKindSaid: kindSaid !== null,
+    meant,
+    spelling: language?.line,
+  });
   const birth: Birth = {
     ...TYPED,
     nowMs: world.nowMs(),
@@ -80,7 +88,8 @@ export function useRead(text: string, { kind, kindSaid, meant }: Said) {
 }
 
 /** An amount in the measure that was meant: pieces for pieces, a weight for a weight, else a length. */
-function exampleLike(text: string, isMetric: boolean): string {
+function exampleLike(typed: string, isMetric: boolean): string {
+  const text = spellOut(typed, getLineLanguage()?.line);
   if (/\b(?:pieces?|pcs?|packets?|spools?|lengths|pairs?)\b/iu.test(text)) return t('24 pieces');
   if (/\d\s*(?:mg|g|kg|oz|lbs?)$/iu.test(text)) return isMetric ? t('350 g') : t('12 oz');
   return isMetric ? '3.4m' : t('2 1/2 yd');

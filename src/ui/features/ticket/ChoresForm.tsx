@@ -6,7 +6,7 @@ import { AreaField } from '../../components/fields.tsx';
 import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { FormFrame } from './FormFrame.tsx';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 const MOST = 20;
 
@@ -19,9 +19,11 @@ interface ChoresFormProps {
 
 /** What is to be done about a thing again and again, a line each; what was known keeps its count. */
 export function ChoresForm({ item, lot, onDone }: ChoresFormProps) {
-  const [text, setText] = useState((lot.chores ?? []).map(formatChoreLine).join('\n'));
+  const [text, setText] = useState(
+    (lot.chores ?? []).map((one) => formatChoreLine(one, getLineLanguage()?.chore)).join('\n'),
+  );
   const lines = text.split('\n').filter((line) => line.trim() !== '');
-  const read = lines.map((line) => ({ line, said: parseChoreLine(line) }));
+  const read = lines.map((line) => ({ line, said: parseChoreLine(line, getLineLanguage()?.chore) }));
   const bad = read.find(({ said }) => !said.ok);
   const fault = bad
     ? t('“{line}” does not read: write oil every 8 h, or service every 12 months.', { line: bad.line.trim() })

@@ -12,7 +12,7 @@ import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
 import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.ts';
-import { perLanguage, t } from '../../language/index.ts';
+import { perLanguage, getLineLanguage, t } from '../../language/index.ts';
 
 const HOW = perLanguage(() =>
   t(
@@ -88,7 +88,7 @@ function ListOut({ item, lot }: { item: Item; lot: Lot }) {
   const household = useHousehold();
   const { units } = household.settings;
   const list = async (text: string) => {
-    const line = parseLine(text, { kind: item.kind, units });
+    const line = parseLine(text, { kind: item.kind, units, spelling: getLineLanguage()?.line });
     const birth = { itemId: item.id, lotId: lot.id, nowMs: world.nowMs(), stationId: item.stationId };
     const sketch = { ...line.sketch, kind: item.kind };
     const made = completeSketch(sketch, { ...birth, settings: household.settings });

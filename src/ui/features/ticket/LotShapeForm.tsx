@@ -9,7 +9,7 @@ import { FlawsField } from '../../components/FlawsField.tsx';
 import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { edit } from '../../state/hands.ts';
 import { FormFrame } from './FormFrame.tsx';
-import { t } from '../../language/index.ts';
+import { getLineLanguage, t } from '../../language/index.ts';
 
 interface LotShapeFormProps {
   readonly household: Household;
@@ -24,7 +24,9 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
   const wholeMm = item.fabric?.widthMm ?? 1400;
   const lengthMm = lot.lengthMm ?? 1000;
   const [width, setWidth] = useState(lot.widthMm ? formatSize(lot.widthMm, units) : '');
-  const [flaws, setFlaws] = useState((lot.flaws ?? []).map((flaw) => formatFlaw(flaw, units)).join('\n'));
+  const [flaws, setFlaws] = useState(
+    (lot.flaws ?? []).map((flaw) => formatFlaw(flaw, units, getLineLanguage()?.flaw)).join('\n'),
+  );
   const [outline, setOutline] = useState<readonly Point[] | null>(lot.outline ?? null);
   const read = parseLengthMm(width, units === 'metric' ? 'cm' : 'in');
   const widthMm = width.trim() === '' ? null : read.ok && read.value >= 10 ? read.value : undefined;
@@ -32,7 +34,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
     widthMm === undefined || (widthMm ?? 0) > wholeMm
       ? t('At most {size}.', { size: formatSize(wholeMm, units) })
       : undefined;
-  const { flaws: found, bad } = parseFlaws(flaws, units);
+  const { flaws: found, bad } = parseFlaws(flaws, units, getLineLanguage()?.flaw);
   const shown = widthMm ?? wholeMm;
   const isCrossed = outline !== null && !isPlainOutline(outline);
   return (
@@ -83,7 +85,7 @@ export function LotShapeForm({ household, item, lot, onDone }: LotShapeFormProps
         holes={found}
         units={units}
         onChange={setOutline}
-        onHole={(hole) => setFlaws(addFlaw(flaws, hole, units))}
+        onHole={(hole) => setFlaws(addFlaw(flaws, hole, units, getLineLanguage()?.flaw))}
       />
       {isCrossed && (
         <p role="alert" className="text-sm font-semibold text-madder">

@@ -8,7 +8,7 @@ import { world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { formatAmount, wordAmountFault } from '../../text/index.ts';
 import { FormFrame } from './FormFrame.tsx';
-import { t } from '../../language/index.ts';
+import { t, wordTerm } from '../../language/index.ts';
 
 interface ReserveFormProps {
   readonly household: Household;
@@ -69,7 +69,7 @@ export function ReserveForm({ household, item, lot, onDone }: ReserveFormProps) 
           <option value="">{t('something else, in words')}</option>
           {needs.map(({ key, name, need }) => (
             <option key={key} value={key}>
-              {`${name}: ${need.part}`}
+              {`${name}: ${wordTerm(need.part)}`}
             </option>
           ))}
         </SelectField>

@@ -37,7 +37,7 @@ export function PackPlanner() {
   );
   const [lift, setLift] = useState(formatMass(moving?.liftG ?? USUAL_LIFT_G, units));
   const lines = text.split('\n').filter((line) => line.trim() !== '');
-  const read = lines.map((line) => ({ line, size: parseBoxLine(line, units) }));
+  const read = lines.map((line) => ({ line, size: parseBoxLine(line, units, t('boxes')) }));
   const bad = read.find(({ size }) => !size.ok);
   const fault = bad
     ? t('“{line}” does not read: write 20 middle {size}, from 5 cm to 3 m a side.', {

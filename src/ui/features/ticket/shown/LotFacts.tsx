@@ -15,7 +15,7 @@ import { Row } from '../../../components/fields.tsx';
 import { useOpen, world } from '../../../state/app.ts';
 import { getLotsByItem } from '../../../state/derived.ts';
 import { formatAmount, wordAmount, wordHolder } from '../../../text/index.ts';
-import { formatFixed, t } from '../../../language/index.ts';
+import { formatFixed, t, wordTerm } from '../../../language/index.ts';
 import { wordDay } from '../../../text/days.ts';
 
 const GivesRow = lazy(async () => ({ default: (await import('./GivesRow.tsx')).GivesRow }));
@@ -173,7 +173,7 @@ function LotLinks({ lot, item, household, lots }: LinksProps) {
       )}
       {project && project.needs.length > 0 && (
         <Row isWide name={t('Belongs in it')} how={t('What its project takes.')}>
-          {project.needs.map((need) => need.part).join(', ')}
+          {project.needs.map((need) => wordTerm(need.part)).join(', ')}
         </Row>
       )}
     </>
@@ -189,7 +189,7 @@ function ItemFacts({ item, units }: { item: Item; units: UnitSystem }) {
         <Row
           key={`${need.size} ${need.part} ${need.widthMm}`}
           isWide
-          name={[t('Needs'), need.size, need.part].filter(Boolean).join(', ')}
+          name={[t('Needs'), need.size, wordTerm(need.part)].filter(Boolean).join(', ')}
           how={typed}
         >
           {`${formatAmount(need.lengthMm, 'length', units)} × ${formatSize(need.widthMm, units)}`}
