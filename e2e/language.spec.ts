@@ -90,6 +90,55 @@ test('a thing is looked for, seen and changed by the words of the craft in Germa
   expect(items.find(({ name }) => name === 'Dressmaking shears')!.box!.type).toBe('seam ripper');
 });
 
+test('lines are typed in German: a cloth, a heap, what a project needs; and found by German words', async ({
+  page,
+}) => {
+  await openSample(page, '/household');
+  await page.getByLabel('Language').selectOption('Deutsch');
+  await expect(page.locator('html')).toHaveAttribute('lang', 'de');
+  await page.goto('/stash/fabric');
+  const line = page.getByLabel('In einer Zeile dazu');
+  await line.fill('dunkelblauer Leinenköper 3,4 m 140 breit gewaschen von Stoffm');
+  const read = page.getByLabel('Wie es gelesen wurde');
+  await expect(read).toContainText('breit');
+  await expect(read.getByLabel('Was „Leinen“ bedeutet')).toHaveValue('fibre');
+  await expect(read.getByLabel('Was „köper“ bedeutet')).toHaveValue('weave');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+  await line.fill('Popel');
+  await line.press('Tab');
+  await expect(line).toHaveValue('Popeline ');
+  await line.fill('Baumwolle grün, Stapel 30 cm hoch');
+  await line.press('Enter');
+  await expect(line).toHaveValue('');
+
+  await page.goto('/find');
+  await page.getByRole('combobox', { name: 'Wo ist …' }).fill('wo ist der blaue Leinenköper');
+  await page.getByRole('option', { name: /Dunkelblauer Leinenköper/ }).click();
+  const ticket = page.getByRole('complementary');
+  await expect(ticket).toContainText('3,40 m');
+  await expect(ticket).toContainText('Köper');
+
+  await page.goto('/projects/p4');
+  const need = page.getByLabel('Noch etwas, das es braucht');
+  await need.fill('Futter 1,4 m');
+  await need.press('Enter');
+  await expect(page.getByRole('listitem', { name: 'Futter', exact: true })).toBeVisible();
+  const step = page.getByLabel('Noch ein Schritt');
+  await step.fill('Ärmel einsetzen 45');
+  await step.press('Enter');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ärmel einsetzen' })).toBeVisible();
+
+  await page.goto('/household');
+  await page.getByLabel('Sprache').selectOption('English');
+  // In the file it is as everywhere: other languages read it too.
+  const { items } = JSON.parse(strFromU8(unzipSync(await saveBundle(page))['household.json']!)) as {
+    items: { name: string; source?: string; fabric?: object }[];
+  };
+  const twill = items.find(({ name }) => name === 'Dunkelblauer Leinenköper')!;
+  expect(twill.fabric).toMatchObject({ fibre: 'linen', weave: 'twill', widthMm: 1400 });
+});
+
 test('the language is chosen in House, at once, kept, and found back from', async ({ page }) => {
   await openSample(page, '/household');
   await page.getByLabel('Language').selectOption('Deutsch');

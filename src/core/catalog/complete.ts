@@ -1,6 +1,6 @@
 import { listColourWords } from '../colour/index.ts';
 import type { Item } from '../records/index.ts';
-import type { Spelling } from '../words/index.ts';
+import type { Spelling } from '../spelling/index.ts';
 import { LINE_WORDS } from './lineWords.ts';
 import { PRECUTS } from './words.ts';
 

@@ -10,7 +10,7 @@ import {
   type Quantity,
   type Token,
 } from './lineWords.ts';
-import type { Spelling } from '../words/index.ts';
+import type { Spelling } from '../spelling/index.ts';
 import type { Sketch } from './sketch.ts';
 
 /** How a line is read. */

@@ -13,7 +13,8 @@ import {
   THREAD_USES,
   WEAVE_WORDS,
 } from './words.ts';
-import { toTable, type Spelling } from '../words/index.ts';
+import type { Spelling } from '../spelling/index.ts';
+import { toTable } from '../words/index.ts';
 
 /** What a stretch of the line was read as. */
 const MEANINGS = [

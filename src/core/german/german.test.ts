@@ -27,7 +27,7 @@ import {
 } from '../projects/index.ts';
 import { formatChoreLine, parseChoreLine } from '../upkeep/index.ts';
 import { formatSizeLine, parseSizeLine } from '../scraps/index.ts';
-import type { LineLanguage, SpellTable } from '../words/index.ts';
+import type { LineLanguage, SpellTable } from '../spelling/index.ts';
 import { GERMAN } from './index.ts';
 import {
   CHORES,

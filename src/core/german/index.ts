@@ -1,4 +1,4 @@
-import { createSpelling, type LineLanguage } from '../words/index.ts';
+import { createSpelling, type LineLanguage } from '../spelling/index.ts';
 import {
   CHORES,
   FLAWS,

@@ -1,4 +1,4 @@
-import type { SpellTable } from '../words/index.ts';
+import type { SpellTable } from '../spelling/index.ts';
 
 /** What things and cloth are. */
 export const KINDS_AND_CLOTHS: SpellTable = {

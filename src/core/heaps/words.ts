@@ -1,6 +1,6 @@
 import type { HeapWay } from '../records/index.ts';
 import { parseLengthMm, parseMassG, type UnitSystem } from '../units/index.ts';
-import type { Spelling } from '../words/index.ts';
+import type { Spelling } from '../spelling/index.ts';
 
 /** What a line says of a heap, and the rest of it, which says what the heap is of. */
 export interface ReadHeap {

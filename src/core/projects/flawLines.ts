@@ -1,7 +1,7 @@
 import type { Flaw } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
-import { sayIn, spellOut, type Spelling } from '../words/index.ts';
+import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(

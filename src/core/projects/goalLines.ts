@@ -2,7 +2,7 @@ import { COLOUR_FAMILIES } from '../colour/index.ts';
 import type { GoalLine } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
-import { sayIn, spellOut, type Spelling } from '../words/index.ts';
+import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(

@@ -1,7 +1,7 @@
 import { parseLine } from '../catalog/index.ts';
 import { CLOTH_PARTS, type Make, type Need, type Step, type StepStation } from '../records/index.ts';
 import { parseLengthMm, type UnitSystem } from '../units/index.ts';
-import { spellOut, type LineLanguage } from '../words/index.ts';
+import { spellOut, type LineLanguage } from '../spelling/index.ts';
 
 const PART = new RegExp(String.raw`\b(${CLOTH_PARTS.join('|')})\b`, 'i');
 /** What people call the parts of a garment's cloth. */

@@ -2,7 +2,7 @@ import { isPlainOutline, type Point } from '../layout/index.ts';
 import type { CutPiece } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { formatSizes, parseLengthMm, readShort, writeShort, type UnitSystem } from '../units/index.ts';
-import { sayIn, spellOut, type Spelling } from '../words/index.ts';
+import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
 
 /** Why a line is no piece. */
 export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count' | 'shape';

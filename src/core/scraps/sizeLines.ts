@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../result/index.ts';
-import { sayIn, spellOut, type Spelling } from '../words/index.ts';
+import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
 import type { ScrapSize } from './sizes.ts';
 

@@ -1,6 +1,6 @@
 import type { CareWork, Chore } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { sayIn, spellOut, type Spelling } from '../words/index.ts';
+import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
 
 const DAYS = { day: 1, week: 7, month: 30, year: 365 } as const;
 const WORDS: readonly (readonly [RegExp, CareWork])[] = [

@@ -1,13 +1,3 @@
-export {
-  createSpelling,
-  foldLetters,
-  sayIn,
-  spellOut,
-  type LineLanguage,
-  type Spelling,
-  type SpellTable,
-} from './spelling.ts';
-
 /**
  * A table of words. Only what was put into it is in it, whatever is looked up: a plain object has an answer to
  * `constructor` and `__proto__` too.

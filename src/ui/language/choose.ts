@@ -1,7 +1,7 @@
 import type { Locale } from 'date-fns';
 import { setDefaultOptions } from 'date-fns/setDefaultOptions';
 import { formatShort, setDecimalMark } from '../../core/units/index.ts';
-import type { LineLanguage } from '../../core/words/index.ts';
+import type { LineLanguage } from '../../core/spelling/index.ts';
 import { setLanguage, type Language, type Values } from './index.ts';
 
 /** What a language brings along; English is in the source. */

@@ -1,4 +1,4 @@
-import type { LineLanguage } from '../../core/words/index.ts';
+import type { LineLanguage } from '../../core/spelling/index.ts';
 import { readMessage, type Token } from './messages.ts';
 
 export { formatFixed, formatShort } from '../../core/units/index.ts';

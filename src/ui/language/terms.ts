@@ -1,4 +1,5 @@
-import { foldLetters as fold, toTable, type LineLanguage } from '../../core/words/index.ts';
+import { foldLetters as fold, type LineLanguage } from '../../core/spelling/index.ts';
+import { toTable } from '../../core/words/index.ts';
 import { perLanguage, t, type Terms } from './index.ts';
 
 /** What cloth is like and made of. */

@@ -11,7 +11,7 @@ import {
   type LotId,
 } from '../../../core/records/index.ts';
 import { formatClothLength, parseAmountIn, parseMoney } from '../../../core/units/index.ts';
-import { sayIn } from '../../../core/words/index.ts';
+import { sayIn } from '../../../core/spelling/index.ts';
 import { TextField } from '../../components/fields.tsx';
 import { Form } from '../../components/Form.tsx';
 import { FormFoot } from '../../components/FormFoot.tsx';

@@ -13,7 +13,7 @@ import { computeHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import type { Household, ItemId, Kind, LotId } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
-import { spellOut } from '../../../core/words/index.ts';
+import { spellOut } from '../../../core/spelling/index.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { useHabits } from '../../state/habits.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
