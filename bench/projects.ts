@@ -96,13 +96,13 @@ function measureLayouts(): Figure[] {
 /** Shapes instead of rectangles: bodices, sleeves, legs and collars, both ways up or one way. */
 function measureShapes(): Figure[] {
   const shapes = listShapes();
-  const drawn = ['Whole bodice', 'Sleeve', 'Leg of trousers', 'Half of a bodice', 'Collar'];
+  const drawn = ['bodice', 'sleeve', 'leg', 'half-bodice', 'collar'];
   let slowestMs = 0;
   const figures = [true, false].flatMap((isOneWay): Figure[] => {
     let [ours, boxes, bounds] = [0, 0, 0];
     for (let n = 0; n < PER_CLASS; n += 1) {
       const blocks = createPieces(createRandom(9000 + n), false).map((block): Block => {
-        const shape = shapes.find(({ name }) => name === drawn[block.piece % drawn.length])!;
+        const shape = shapes.find(({ id }) => id === drawn[block.piece % drawn.length])!;
         return { ...block, mayFlip: !isOneWay, outline: shape.draw(block.widthMm, block.heightMm) };
       });
       const sheet = { widthMm: 1400 };

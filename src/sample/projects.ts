@@ -140,9 +140,9 @@ const PLANS: readonly Plan[] = [
       ['Hems and toggles', 'handwork', 140],
     ],
     pieces: [
-      ['front', 'main', 4, 580, 720, 'Whole bodice'],
-      ['back', 'main', 4, 580, 740, 'Whole bodice'],
-      ['sleeve', 'main', 8, 420, 580, 'Sleeve'],
+      ['front', 'main', 4, 580, 720, 'bodice'],
+      ['back', 'main', 4, 580, 740, 'bodice'],
+      ['sleeve', 'main', 8, 420, 580, 'sleeve'],
       ['hood', 'main', 8, 260, 340],
       ['pocket', 'main', 4, 340, 260, 'turn'],
       ['hem facing', 'main', 8, 560, 60, 'turn'],
@@ -220,7 +220,7 @@ function toPiece(
   [name, part, count, widthMm, heightMm, more]: NonNullable<Plan['pieces']>[number],
   n: number,
 ): CutPiece {
-  const shape = listShapes().find((one) => one.name === more);
+  const shape = listShapes().find((one) => one.id === more);
   return {
     id: `c${n}`,
     name,

@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { computeDifference, createChange } from '../daybook/index.ts';
 import {
@@ -76,7 +77,7 @@ export function createUseSoon(
   const isCloth = item.kind === 'fabric' || item.kind === 'scrap';
   const project: Project = {
     id: projectId,
-    name: `Something of ${item.name}`.slice(0, 120),
+    name: getNaming().somethingOf(item.name).slice(0, 120),
     state: 'idea',
     makes: [],
     notes: '',

@@ -21,6 +21,8 @@ import {
 const JOINING = { endings: ['en', 'er', 'es', 'em', 'e', 'n', 's'], least: 3 } as const;
 const NO_SIGNS = {};
 
+export { GERMAN_NAMES } from './naming.ts';
+
 /** Lines typed in German: the quick line, heaps, what a project makes, needs and is cut from, and what comes round. */
 export const GERMAN: LineLanguage = {
   line: createSpelling({ ...KINDS_AND_CLOTHS, ...LOOKS, ...MAKING, ...TYPES }, SIGNS, JOINING),

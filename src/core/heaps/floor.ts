@@ -10,11 +10,10 @@ import {
   type PlanPoint,
   type UnitSpec,
 } from '../records/index.ts';
+import { getNaming } from '../naming/index.ts';
 import { fail, ok } from '../result/index.ts';
 import { applyUnitSpec, computeTraits, createPlaceTree, standUnit } from '../storage/index.ts';
 
-/** What lies there is told by this name to be no home: `computeTraits`. */
-const NAME = 'Heap on the floor';
 const HEAP: Omit<UnitSpec, 'wallId'> = {
   kind: 'floor',
   xMm: 0,
@@ -50,7 +49,7 @@ function createSpot(household: Household, createId: () => PlaceId): Place[] | nu
   if (!made.ok) return null;
   const order = [...household.places.values()].filter(({ parentId }) => parentId === room.id).length;
   const slots = made.kept.map((place): Place => ({ ...place, slot: { ...place.slot!, mode: 'volume' } }));
-  return [{ id, parentId: room.id, level: 'unit', name: NAME, order, unit }, ...slots];
+  return [{ id, parentId: room.id, level: 'unit', name: getNaming().heapOnFloor, order, unit }, ...slots];
 }
 
 /** What is in no place and has no home, and is neither lent nor missing. */
@@ -73,5 +72,5 @@ export function createLieOnFloor(household: Household, createId: () => PlaceId, 
     ...(made ?? []).flatMap((place) => createChange('places', place.id, null, place) ?? []),
     ...lieBehind(household, loose, spot.id, nowMs),
   ];
-  return ok({ type: 'moved', subject: NAME, changes });
+  return ok({ type: 'moved', subject: household.places.get(spot.parentId!)?.name ?? getNaming().heapOnFloor, changes });
 }

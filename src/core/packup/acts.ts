@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { computeDifference, listHomesBefore } from '../daybook/index.ts';
 import type { DaybookEvent, Household, Lot, LotId, Place, PlaceId } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
@@ -35,7 +36,7 @@ export function createPackUp(
   nowMs: number,
 ): Act {
   if (plan.boxes.length === 0 || findBoxRoom(household)) return fail({ code: 'nothing-changed' });
-  const boxes = plan.boxes.map(({ size }, n) => ({ id: createId() as PlaceId, name: `Box ${n + 1}`, size }));
+  const boxes = plan.boxes.map(({ size }, n) => ({ id: createId() as PlaceId, name: getNaming().box(n + 1), size }));
   const rooms = [...household.places.values()].filter(({ level }) => level === 'room').length;
   const places = new Map(household.places);
   const made = createBoxRoom(boxes, liftG, rooms, createId);

@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { createBareRoom } from '../room/index.ts';
 import type { BoxSize, Place, PlaceId } from '../records/index.ts';
 
@@ -18,9 +19,6 @@ const G_PER_M2 = 600;
 const SPARE_MM = 20;
 /** A row of boxes is no longer than this. */
 const MOST_ROW_MM = 19_000;
-/** By this word a stretch of floor is known as a heap: where things come from, and no home for anything. */
-const HEAP_NAME = 'Heap of boxes';
-const MOVING_ROOM = 'On the move';
 
 const outer = ({ widthMm, depthMm, heightMm }: BoxSize) => ({
   outerWidthMm: widthMm + 2 * WALL_MM,
@@ -54,7 +52,7 @@ export function createBoxRoom(
   order: number,
   createId: () => string,
 ): Place[] {
-  const room = createBareRoom(createId() as PlaceId, MOVING_ROOM, order, [], createId);
+  const room = createBareRoom(createId() as PlaceId, getNaming().onTheMove, order, [], createId);
   const rows: BoxToStand[][] = [];
   let left = 0;
   for (const box of boxes) {
@@ -76,7 +74,7 @@ export function createBoxRoom(
       id: createId() as PlaceId,
       parentId: room.id,
       level: 'unit',
-      name: rows.length === 1 ? HEAP_NAME : `${HEAP_NAME} ${n + 1}`,
+      name: rows.length === 1 ? getNaming().heapOfBoxes : `${getNaming().heapOfBoxes} ${n + 1}`,
       order: n,
       unit: {
         kind: 'floor',
@@ -96,7 +94,7 @@ export function createBoxRoom(
       id: createId() as PlaceId,
       parentId: unit.id,
       level: 'slot',
-      name: 'Row',
+      name: getNaming().row,
       order: 0,
       slot: {
         xMm: 0,

@@ -1,8 +1,21 @@
 import { toBoxOutline, type Point } from '../layout/index.ts';
 
+/** What most pieces begin from. */
+const USUAL_SHAPES = [
+  'rectangle',
+  'narrower',
+  'tapered',
+  'half-bodice',
+  'bodice',
+  'sleeve',
+  'leg',
+  'collar',
+  'round',
+] as const;
+
 /** A usual shape of a pattern piece, drawn into a rectangle; mm. */
 export interface UsualShape {
-  readonly name: string;
+  readonly id: (typeof USUAL_SHAPES)[number];
   readonly draw: (widthMm: number, heightMm: number) => Point[];
 }
 
@@ -23,15 +36,15 @@ const ROUND = Array.from({ length: 16 }, (_, n): [number, number] => {
 /** Shapes that most pieces begin from, drawn after what such pieces look like. Left is where a fold lies. */
 export function listShapes(): readonly UsualShape[] {
   return [
-    { name: 'Rectangle', draw: toBoxOutline },
-    { name: 'Narrower at the top', draw: byShares([0, 0], [0.6, 0], [1, 1], [0, 1]) },
-    { name: 'Narrower at the top, both sides', draw: byShares([0.2, 0], [0.8, 0], [1, 1], [0, 1]) },
+    { id: 'rectangle', draw: toBoxOutline },
+    { id: 'narrower', draw: byShares([0, 0], [0.6, 0], [1, 1], [0, 1]) },
+    { id: 'tapered', draw: byShares([0.2, 0], [0.8, 0], [1, 1], [0, 1]) },
     {
-      name: 'Half of a bodice',
+      id: 'half-bodice',
       draw: byShares([0, 0.12], [0.3, 0], [0.75, 0.07], [0.72, 0.22], [0.8, 0.32], [0.95, 0.36], [1, 1], [0, 1]),
     },
     {
-      name: 'Whole bodice',
+      id: 'bodice',
       draw: byShares(
         [0.3, 0],
         [0.4, 0.05],
@@ -48,7 +61,7 @@ export function listShapes(): readonly UsualShape[] {
       ),
     },
     {
-      name: 'Sleeve',
+      id: 'sleeve',
       draw: byShares(
         [0.5, 0],
         [0.66, 0.03],
@@ -62,10 +75,10 @@ export function listShapes(): readonly UsualShape[] {
       ),
     },
     {
-      name: 'Leg of trousers',
+      id: 'leg',
       draw: byShares([0.2, 0], [0.8, 0], [0.86, 0.2], [1, 0.27], [0.78, 0.5], [0.74, 1], [0.26, 1], [0.2, 0.5]),
     },
-    { name: 'Collar', draw: byShares([0, 0.15], [0.85, 0], [1, 0.75], [0, 1]) },
-    { name: 'Round', draw: byShares(...ROUND) },
+    { id: 'collar', draw: byShares([0, 0.15], [0.85, 0], [1, 0.75], [0, 1]) },
+    { id: 'round', draw: byShares(...ROUND) },
   ];
 }

@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import type { PlaceId, Place, Station } from '../records/index.ts';
 
 /** A room four metres by three with a door, to be measured and named by whoever has it. */
@@ -8,6 +9,7 @@ export function createBareRoom(
   stations: Station[],
   createId: () => string,
 ): Place {
+  const { walls } = getNaming();
   const corner = (wallId: string, wallName: string, xMm: number, yMm: number) => ({
     id: wallId,
     name: wallName,
@@ -21,10 +23,10 @@ export function createBareRoom(
     order,
     room: {
       walls: [
-        corner('north', 'North wall', 0, 0),
-        corner('east', 'East wall', 4000, 0),
-        corner('south', 'South wall', 4000, 3000),
-        corner('west', 'West wall', 0, 3000),
+        corner('north', walls.north, 0, 0),
+        corner('east', walls.east, 4000, 0),
+        corner('south', walls.south, 4000, 3000),
+        corner('west', walls.west, 0, 3000),
       ],
       heightMm: 2400,
       slopes: [],

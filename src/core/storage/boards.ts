@@ -1,3 +1,4 @@
+import { ENGLISH } from '../naming/index.ts';
 import type { Place, PlaceId, SlotSpec, UnitSpec } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { computeSlots, MIN_SLOT_MM, type UnitFault } from './unit.ts';
@@ -287,20 +288,26 @@ export function applyUnitSpec(
   if (!layout.ok) return layout;
   // A compartment stays the one in its column and row, counted from below: a row more comes on top, whatever they are called.
   const old = before?.kind === unit.kind ? computeSlots(before) : null;
+  // It may have been called so in English.
+  const english = before?.kind === unit.kind ? computeSlots(before, ENGLISH) : null;
   const keyOf = (at: number, rows: number) => `${Math.floor(at / rows)} ${at % rows}`;
-  const cellOf = new Map<string, { readonly place: Place; readonly usual: string }>();
+  const cellOf = new Map<string, { readonly place: Place; readonly usual: readonly (string | undefined)[] }>();
   if (old?.ok)
     for (const [at, { name, slot }] of old.slots.entries()) {
       const place = present.find(
         (one) => Math.abs(slot.xMm - one.slot!.xMm) <= HAIR_MM && Math.abs(slot.yMm - one.slot!.yMm) <= HAIR_MM,
       );
-      if (place) cellOf.set(keyOf(at, old.slots.length / before!.columns), { place, usual: name });
+      if (place)
+        cellOf.set(keyOf(at, old.slots.length / before!.columns), {
+          place,
+          usual: [name, english?.ok ? english.slots[at]!.name : undefined],
+        });
     }
   const kept = layout.slots.map(({ name, slot }, order): Place => {
     const own = cellOf.get(keyOf(order, layout.slots.length / unit.columns));
     if (!own?.place.slot) return { id: createId() as PlaceId, parentId: unitId, level: 'slot', name, order, slot };
     const { xMm, yMm, widthMm, heightMm, depthMm } = slot;
-    const isUsual = own.place.name === own.usual;
+    const isUsual = own.usual.includes(own.place.name);
     return {
       ...own.place,
       ...(isUsual && { name }),

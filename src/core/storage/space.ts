@@ -72,7 +72,8 @@ export function computeReach(heightMm: number, statureMm: number): Reach {
 const ROW_DEPTH_MM = 150;
 /** From this height on something that is pulled down falls on a child. */
 const PULL_FROM_MM = 300;
-const HEAP = /\bheap\b/i;
+/** In any language that there is: a household opened in another one keeps its heaps. */
+const HEAP = /\b(?:heap|haufen)\b/i;
 
 /** Small children reach to about this height, standing on what stands around. */
 export const CHILD_REACH_MM = 1500;

@@ -1,3 +1,4 @@
+import { getNaming, type Naming } from '../naming/index.ts';
 import type { SlotSpec, UnitKind, UnitSpec } from '../records/index.ts';
 
 /** Behind a door or in a drawer. */
@@ -51,29 +52,33 @@ function createSlotDefaults(
   }
 }
 
-function getSlotName(kind: UnitKind, column: number, row: number, rows: number, columns: number): string {
-  const letter = String.fromCharCode(65 + column);
+function nameSlot(
+  { kind, columns }: UnitSpec,
+  { column, row, rows }: { readonly column: number; readonly row: number; readonly rows: number },
+  { shelf, drawer, board, pins, rail, topShelf, top, below, floor }: Naming,
+): string {
+  const letter = columns > 1 ? String.fromCharCode(65 + column) : '';
   // All of them are counted from the top, as one reads; rows from below.
-  const fromTop = rows - row;
+  const at = `${letter}${rows - row}`;
   switch (kind) {
     case 'cubes':
-      return `${letter}${fromTop}`;
+      return `${String.fromCharCode(65 + column)}${rows - row}`;
     case 'bookcase':
-      return columns > 1 ? `Shelf ${letter}${fromTop}` : `Shelf ${fromTop}`;
+      return `${shelf} ${at}`;
     case 'drawers':
-      return columns > 1 ? `Drawer ${letter}${fromTop}` : `Drawer ${fromTop}`;
+      return `${drawer} ${at}`;
     case 'pegboard':
-      return 'Board';
+      return board;
     case 'spoolRack':
-      return 'Pins';
+      return pins;
     case 'rail':
-      return 'Rail';
+      return rail;
     case 'closet':
-      return `${row === 0 ? 'Rail' : 'Top shelf'}${columns > 1 ? ` ${letter}` : ''}`;
+      return `${row === 0 ? rail : topShelf} ${letter}`.trim();
     case 'table':
-      return row === 0 ? 'Top' : 'Below';
+      return row === 0 ? top : below;
     case 'floor':
-      return 'Floor';
+      return floor;
   }
 }
 
@@ -98,6 +103,7 @@ export function isWholeUnit(kind: UnitKind): boolean {
 /** The slots that a unit's measures make: columns × rows between boards of one thickness. Pure geometry. */
 export function computeSlots(
   unit: UnitSpec,
+  naming = getNaming(),
 ): { ok: true; slots: { name: string; slot: SlotSpec }[] } | { ok: false; fault: UnitFault } {
   const { columns } = unit;
   // A closet is a rail with a shelf over it; under a table there is space or none.
@@ -127,7 +133,7 @@ export function computeSlots(
     for (let row = 0; row < rows; row += 1) {
       const isShelf = row > 0 && (unit.kind === 'closet' || unit.kind === 'table');
       slots.push({
-        name: getSlotName(unit.kind, column, row, rows, columns),
+        name: nameSlot(unit, { column, row, rows }, naming),
         slot: {
           ...defaults,
           ...(isShelf && { mode: 'line', loadG: unit.kind === 'closet' ? 20_000 : 60_000 }),

@@ -1,5 +1,6 @@
 import type { Locale } from 'date-fns';
 import { setDefaultOptions } from 'date-fns/setDefaultOptions';
+import { ENGLISH, setNaming, type Naming } from '../../core/naming/index.ts';
 import { formatShort, setDecimalMark } from '../../core/units/index.ts';
 import type { LineLanguage } from '../../core/spelling/index.ts';
 import { setLanguage, type Language, type Values } from './index.ts';
@@ -9,16 +10,17 @@ interface Catalogue {
   readonly messages: Readonly<Record<string, unknown>>;
   readonly locale: Locale;
   readonly lines: LineLanguage;
+  readonly naming: Naming;
 }
 
 const CATALOGUES: Readonly<Record<Exclude<Language, 'en'>, () => Promise<Catalogue>>> = {
   de: async () => {
-    const [{ default: messages }, { de }, { GERMAN }] = await Promise.all([
+    const [{ default: messages }, { de }, { GERMAN, GERMAN_NAMES }] = await Promise.all([
       import('./de.po'),
       import('date-fns/locale/de'),
       import('../../core/german/index.ts'),
     ]);
-    return { messages, locale: de, lines: GERMAN };
+    return { messages, locale: de, lines: GERMAN, naming: GERMAN_NAMES };
   },
 };
 
@@ -35,9 +37,10 @@ function writeValues(message: string, values: Values): Record<string, unknown> {
 export async function speak(language: Language): Promise<void> {
   if (language === 'en') {
     setLanguage('en');
+    setNaming(ENGLISH);
     setDefaultOptions({ locale: undefined });
   } else {
-    const [{ messages, locale, lines }, { setupI18n }, { createTerms }] = await Promise.all([
+    const [{ messages, locale, lines, naming }, { setupI18n }, { createTerms }] = await Promise.all([
       CATALOGUES[language](),
       import('@lingui/core'),
       import('./terms.ts'),
@@ -49,6 +52,7 @@ export async function speak(language: Language): Promise<void> {
       createTerms(lines),
     );
     setDefaultOptions({ locale });
+    setNaming(naming);
   }
   setDecimalMark(language === 'en' ? '.' : ',');
 }

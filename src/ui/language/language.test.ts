@@ -7,9 +7,10 @@ import { parseLine, TYPE_FIGURES } from '../../core/catalog/index.ts';
 import { FIBRE_WORDS, GARMENT_WORDS, THREAD_USES, WEAVE_WORDS } from '../../core/catalog/words.ts';
 import { COLOUR_FAMILIES } from '../../core/colour/index.ts';
 import { CLOTHS } from '../../core/measure/index.ts';
-import { KINDS } from '../../core/records/index.ts';
+import { KINDS, type PlaceId, type UnitSpec } from '../../core/records/index.ts';
+import { applyUnitSpec } from '../../core/storage/index.ts';
 import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
-import { createSampleHousehold } from '../../sample/index.ts';
+import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
 import { EXAMPLE } from '../features/stash/quick.ts';
 import { findLanguage } from '../state/speaking.ts';
 import { wordShade } from '../text/groups.ts';
@@ -166,6 +167,31 @@ describe('German', () => {
         expect(german).not.toBe(english[n]);
         expect(said(german), german).toEqual(said(english[n]!));
       }
+  });
+
+  it('gives its own names to what is new, and still knows what was called so in English', async () => {
+    const room = () => [...createEmptyHousehold().household.places.values()][0]!;
+    const shelves = (rows: number): UnitSpec => ({
+      ...{ kind: 'bookcase', wallId: 'north', xMm: 0, yMm: 0, widthMm: 800, heightMm: 1800, depthMm: 300 },
+      ...{ boardMm: 18, columns: 1, rows, isAnchored: true },
+    });
+    const english = applyUnitSpec('u' as PlaceId, null, shelves(2), [], () => 'e');
+    expect(english.ok && english.kept.map(({ name }) => name)).toEqual(['Shelf 2', 'Shelf 1']);
+    await speak('de');
+    expect([createEmptyHousehold().household.settings.name, room().name]).toEqual(['Mein Nähzimmer', 'Nähzimmer']);
+    expect(room().room!.walls.map(({ name }) => name)).toEqual(['Nordwand', 'Ostwand', 'Südwand', 'Westwand']);
+    let n = 0;
+    const grown = applyUnitSpec(
+      'u' as PlaceId,
+      shelves(2),
+      shelves(3),
+      english.ok ? english.kept : [],
+      () => `n${(n += 1)}`,
+    );
+    // Named by nobody, they are counted anew, in the language that is spoken.
+    expect(grown.ok && grown.kept.map(({ name }) => name)).toEqual(['Fach 3', 'Fach 2', 'Fach 1']);
+    await speak('en');
+    expect(room().name).toBe('Sewing room');
   });
 
   it('writes lengths that are read back the same', async () => {

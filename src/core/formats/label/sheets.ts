@@ -1,3 +1,4 @@
+import { getNaming } from '../../naming/index.ts';
 import type { Mark, Sheet } from '../sheet/index.ts';
 import { drawLabel, drawRect, type LabelFace } from './face.ts';
 import type { Stock } from './stock.ts';
@@ -39,7 +40,7 @@ export function layLabels(faces: readonly LabelFace[], stock: Stock, startAt = 1
     page.push(...drawLabel(face, stock.labelWidthMm, stock.labelHeightMm).map((mark) => shift(mark, x, y)));
   }
   return pages.map((marks, i) => ({
-    name: `Labels, ${i + 1} of ${pages.length}`,
+    name: getNaming().labelSheet(i + 1, pages.length),
     widthMm: stock.paperWidthMm,
     heightMm: stock.paperHeightMm,
     marks,

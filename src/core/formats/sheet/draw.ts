@@ -1,3 +1,4 @@
+import { getNaming } from '../../naming/index.ts';
 import type { WallDrawing } from '../../drawing/index.ts';
 import type { Piece } from '../../room/index.ts';
 import type { PlanPoint, RoomSpec, UnitSpec } from '../../records/index.ts';
@@ -309,7 +310,7 @@ export function createCutOuts(pieces: readonly Piece[], scale: number, units: Un
     shelf = Math.max(shelf, d);
   }
   return pages.map((marks, i): Sheet => {
-    const name = `Furniture to cut out, 1 : ${scale}, sheet ${i + 1} of ${pages.length}; the second line is its front`;
+    const name = getNaming().cutOutSheet(scale, i + 1, pages.length);
     const title: Mark = {
       type: 'text',
       x: MARGIN_MM,

@@ -9,9 +9,20 @@ import { OutlineEditor } from '../../components/OutlineEditor.tsx';
 import { SelectField } from '../../components/fields.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useSaveProject } from './useSaveProject.ts';
-import { t } from '../../language/index.ts';
+import { perLanguage, t } from '../../language/index.ts';
 
 const SHAPES = listShapes();
+const SHAPE = perLanguage(() => ({
+  rectangle: t('Rectangle'),
+  narrower: t('Narrower at the top'),
+  tapered: t('Narrower at the top, both sides'),
+  'half-bodice': t('Half of a bodice'),
+  bodice: t('Whole bodice'),
+  sleeve: t('Sleeve'),
+  leg: t('Leg of trousers'),
+  collar: t('Collar'),
+  round: t('Round'),
+}));
 
 /** The shapes of the pieces of one cloth: each begins from a usual one, and its corners are moved. */
 export function ShapeForm({ project, part, onDone }: { project: Project; part: string; onDone: () => void }) {
@@ -58,14 +69,14 @@ export function ShapeForm({ project, part, onDone }: { project: Project; part: s
           label={t('Begin from')}
           value=""
           onChange={(event) => {
-            const shape = SHAPES.find((one) => one.name === event.target.value);
+            const shape = SHAPES.find((one) => one.id === event.target.value);
             if (shape) draw(shape.draw(piece.widthMm, piece.heightMm));
           }}
         >
           <option value="">{t('as it is')}</option>
-          {SHAPES.map(({ name }) => (
-            <option key={name} value={name}>
-              {name}
+          {SHAPES.map((one) => (
+            <option key={one.id} value={one.id}>
+              {SHAPE()[one.id]}
             </option>
           ))}
         </SelectField>
