@@ -11,7 +11,7 @@ const TYPE = perLanguage((): Record<EventType, string> => ({
   tookOut: t('Took out'),
   putBack: t('Put back'),
   moved: t('Moved'),
-  cut: t('Cut'),
+  cut: t('Cut some of'),
   measured: t('Measured'),
   usedUp: t('Used up'),
   planned: t('Planned'),
@@ -46,7 +46,7 @@ const TYPE = perLanguage((): Record<EventType, string> => ({
   letGo: t('Let go:'),
   inspected: t('Gone through'),
   cared: t('Looked after'),
-  opened: t('Opened'),
+  opened: t('Opened a packet:'),
 }));
 
 /** One line of the daybook. */

@@ -106,7 +106,7 @@ export function wordDueDone(due: Due): string {
     case 'expires':
       return t('Thrown out');
     case 'blunt':
-      return t('Changed');
+      return t('A new needle is in');
     case 'back':
     case 'repair':
       return t('It came back');

@@ -151,7 +151,7 @@ function ScrapFields({ of, fields }: KindFieldsProps) {
   return (
     <>
       <Pair>
-        {select('cut', t('Cut'), SCRAP_CUTS, wordScrapCut)}
+        {select('cut', t('How it is cut'), SCRAP_CUTS, wordScrapCut)}
         {isOdd
           ? text('area', t('How much'), hint(t('0.6 m²'), t('0.7 sq yd')))
           : text('cutSize', fields.cut === 'strip' ? t('Strip width') : t('Side'), hint(t('6.35 cm'), t('2 1/2 in')))}

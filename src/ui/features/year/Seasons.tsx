@@ -195,7 +195,7 @@ function SeasonForm({ onDone }: { onDone: () => void }) {
             </option>
           ))}
         </SelectField>
-        <TextField label={t('On')} fault={faults.goesOn} {...field('goesOn')} />
+        <TextField label={t('Goes on')} fault={faults.goesOn} {...field('goesOn')} />
         <TextField label={t('Back on')} fault={faults.comesOn} {...field('comesOn')} />
       </div>
       {isAsked && faults.away && (
