@@ -40,12 +40,13 @@ export const StepLine = memo(function StepLine({ step, at, tree, lots, reach }: 
       className={`${reach === null ? 'dotted-row' : 'border-b-2 border-dashed border-woad'} flex flex-wrap gap-x-3 py-2 [content-visibility:auto] [contain-intrinsic-size:auto_56px]`}
     >
       <span
-        className="tabular w-9 shrink-0 text-right font-display font-semibold"
+        className="tabular w-6 shrink-0 text-right md:w-9 font-display font-semibold"
         {...explained(t('Its turn in the whole list.'))}
       >
         {at + 1}
       </span>
-      <span className="flex w-24 shrink-0 flex-wrap content-start gap-0.5 pt-1">
+      {/* A phone has no room beside the words. */}
+      <span className="flex w-24 shrink-0 flex-wrap content-start gap-0.5 pt-1 max-md:order-1 max-md:w-full max-md:pl-9">
         {items.slice(0, 10).map((item, i) => (
           <Swatch key={`${item.id} ${i}`} item={item} className="size-4" />
         ))}
@@ -67,7 +68,7 @@ export const StepLine = memo(function StepLine({ step, at, tree, lots, reach }: 
       </span>
       {reach !== null && (
         <span
-          className="w-full pt-1 text-center text-sm font-semibold text-woad"
+          className="order-1 w-full pt-1 text-center text-sm font-semibold text-woad"
           {...explained(t('As many steps as the time you have allows and that leave the table clear.'))}
         >
           {t('{minutes} reach to here, with the table clear', { minutes: formatMinutes(reach * 60) })}
