@@ -183,9 +183,9 @@ test('what is for winter goes to another room on its day, and back', async ({ pa
   await form.getByLabel('What it is called').fill('Winter wool');
   await form.getByLabel('Or this group').selectOption({ label: 'Wool' });
   await form.getByLabel('It goes to').selectOption({ index: 2 });
-  await form.getByLabel('On', { exact: true }).fill('13-45');
+  await form.getByLabel('Goes on').fill('13-45');
   await expect(form.getByText('Month and day, such as 04-15.')).toBeVisible();
-  await form.getByLabel('On', { exact: true }).fill('04-15');
+  await form.getByLabel('Goes on').fill('04-15');
   await form.getByRole('button', { name: 'Keep these days' }).click();
   await page.getByRole('link', { name: 'Away', exact: true }).click();
   await expect(page.getByText(/Winter wool goes away/)).toBeVisible();

@@ -172,8 +172,17 @@ describe('German', () => {
   it('gives its own names to what is new, and still knows what was called so in English', async () => {
     const room = () => [...createEmptyHousehold().household.places.values()][0]!;
     const shelves = (rows: number): UnitSpec => ({
-      ...{ kind: 'bookcase', wallId: 'north', xMm: 0, yMm: 0, widthMm: 800, heightMm: 1800, depthMm: 300 },
-      ...{ boardMm: 18, columns: 1, rows, isAnchored: true },
+      kind: 'bookcase',
+      wallId: 'north',
+      xMm: 0,
+      yMm: 0,
+      widthMm: 800,
+      heightMm: 1800,
+      depthMm: 300,
+      boardMm: 18,
+      columns: 1,
+      rows,
+      isAnchored: true,
     });
     const english = applyUnitSpec('u' as PlaceId, null, shelves(2), [], () => 'e');
     expect(english.ok && english.kept.map(({ name }) => name)).toEqual(['Shelf 2', 'Shelf 1']);
