@@ -39,7 +39,8 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
     () => (ticked.size === 0 ? [] : rows.filter(({ lot }) => ticked.has(lot.id))),
     [rows, ticked],
   );
-  const long = useLong(lines.length, { rowPx: ROW_PX, overscan: 6 });
+  // Few beside those in sight: whoever scrolls far has all of them drawn anew in one frame.
+  const long = useLong(lines.length, { rowPx: ROW_PX, overscan: 2 });
 
   const walk = (from: number, by: number) => {
     let at = Math.max(0, Math.min(lines.length - 1, from + by));
