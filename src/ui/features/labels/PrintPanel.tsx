@@ -97,7 +97,7 @@ export function PrintPanel({ section, rows, faces }: PrintPanelProps) {
           {t('Save as SVG')}
         </Button>
         <Button disabled={rows.length === 0} onClick={() => void print()}>
-          {t('Print them')}
+          {t('Print')}
         </Button>
       </div>
       <Printer rows={rows} faces={faces} size={[stock.labelWidthMm, stock.labelHeightMm]} onDone={remember} />

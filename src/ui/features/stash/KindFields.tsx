@@ -140,7 +140,7 @@ function ClothFields({ of, fields }: KindFieldsProps) {
           fields.fibre === '' ? t('Empty: {fibre}', { fibre: wordTerm(cloth?.fibre ?? 'cotton') }) : undefined,
         )}
       </Pair>
-      {select('print', t('Print'), PRINTS, wordPrint)}
+      {select('print', t('Its print'), PRINTS, wordPrint)}
     </>
   );
 }

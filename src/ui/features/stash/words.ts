@@ -19,7 +19,7 @@ const FACET = perLanguage((): Record<Exclude<Facet, 'what'>, string> => ({
   colour: t('Colour'),
   presence: t('Place'),
   length: t('Length'),
-  print: t('Print'),
+  print: t('Its print'),
   washed: t('Washed'),
   promised: t('Promised to'),
   attention: t('Look at'),
