@@ -178,7 +178,7 @@ function PartMeaning({ part, kind, onMeant }: PartMeaningProps) {
   return (
     <select
       aria-label={t('What “{part}” means', { part: part.text })}
-      className="h-9 max-w-36 rounded [field-sizing:content] border border-transparent bg-paper text-stone hover:border-thread md:h-7"
+      className="h-9 max-w-56 rounded [field-sizing:content] border border-transparent bg-paper text-stone hover:border-thread md:h-7"
       value={part.means}
       onChange={({ target }) => onMeant(part.text, target.value === '' ? null : (target.value as Meaning))}
     >
