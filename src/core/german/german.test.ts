@@ -29,25 +29,9 @@ import { formatChoreLine, parseChoreLine } from '../upkeep/index.ts';
 import { formatSizeLine, parseSizeLine } from '../scraps/index.ts';
 import type { LineLanguage, SpellTable } from '../spelling/index.ts';
 import { GERMAN } from './index.ts';
-import {
-  CHORES,
-  FLAWS,
-  HEAPS,
-  KINDS_AND_CLOTHS,
-  LOOKS,
-  MAKES,
-  MAKING,
-  PARTS,
-  PIECES,
-  QUESTIONS,
-  SIGNS,
-  SIZES,
-  SIZE_SIGNS,
-  STEPS,
-  TYPES,
-} from './words.ts';
+import { TABLES } from './lines.ts';
 
-const TABLES = { ...KINDS_AND_CLOTHS, ...LOOKS, ...MAKING, ...TYPES };
+const WORDS = TABLES.line.words!;
 const readBy = (language: keyof LineLanguage, typed: string) =>
   GERMAN[language].read(typed)?.map(({ letters, word }) => `${letters} ${word}`);
 /** What a word is listed for first. */
@@ -56,26 +40,19 @@ const firstOf = (typed: string, table: SpellTable) =>
 const read = (typed: string) => readBy('line', typed);
 
 describe('lines typed in German', () => {
-  it.each([
-    ['line', { ...TABLES, ...SIGNS }],
-    ['heap', HEAPS],
-    ['step', STEPS],
-    ['part', PARTS],
-    ['makes', MAKES],
-    ['piece', PIECES],
-    ['flaw', FLAWS],
-    ['size', { ...SIZES, ...SIZE_SIGNS }],
-    ['chore', CHORES],
-    ['asked', QUESTIONS],
-  ] as const)('%s: every word that is listed means what it is listed for', (language, table) => {
-    for (const [word, typed] of Object.entries(table))
-      for (const one of typed.split(', ').filter((bare) => !bare.endsWith('-')))
-        // Some are both one and many, as “Streifen”.
-        expect(readBy(language, one), one).toEqual([`${one.length} ${firstOf(one, table) ?? word}`]);
-  });
+  it.each(Object.keys(TABLES) as (keyof LineLanguage)[])(
+    '%s: every word that is listed means what it is listed for',
+    (language) => {
+      const table = { ...TABLES[language].words, ...TABLES[language].signs };
+      for (const [word, typed] of Object.entries(table))
+        for (const one of typed.split(', ').filter((bare) => !bare.endsWith('-')))
+          // Some are both one and many, as “Streifen”.
+          expect(readBy(language, one), one).toEqual([`${one.length} ${firstOf(one, table) ?? word}`]);
+    },
+  );
 
   it('have a word for everything that a line may say of a thing', () => {
-    const known = Object.keys(TABLES);
+    const known = Object.keys(WORDS);
     const missing = (wanted: Iterable<unknown>, means: (word: string) => unknown) => {
       const have = new Set(known.map(means));
       return [...new Set(wanted)].filter((one) => !have.has(one));
@@ -120,7 +97,7 @@ describe('lines typed in German', () => {
   });
 
   it('take each letter of a word once, whatever is typed', () => {
-    const some = fc.constantFrom(...Object.values(TABLES).flatMap((typed) => typed.toLowerCase().split(/-?, |-$/u)));
+    const some = fc.constantFrom(...Object.values(WORDS).flatMap((typed) => typed.toLowerCase().split(/-?, |-$/u)));
     fc.assert(
       fc.property(fc.array(fc.oneof(some, fc.string({ maxLength: 6 })), { maxLength: 4 }), (parts) => {
         const typed = parts.join('');
@@ -143,6 +120,8 @@ describe('lines typed in German', () => {
     expect(heap('Schnittmuster, eine Reihe von 1,3 m')).toEqual(['row', 1300, null, 'Schnittmuster']);
     expect(heap('Haufen von 40 Knöpfen')).toEqual(['pieces', 40, null, 'Knöpfen']);
     expect(heap('Wolle von Ruth, Stapel 30 cm')).toEqual(['pile', 300, null, 'Wolle von Ruth']);
+    expect(heap('Schnitte, eine Reihe von 1,3 m')).toEqual(['row', 1300, null, 'Schnitte']);
+    expect(heap('2 Beutel Wolle aus Wien, Stapel 30 cm')).toEqual(['pile', 300, null, '2 Beutel Wolle aus Wien']);
     expect(heap('Baumwolle 2 m')).toBeNull();
   });
 
@@ -183,6 +162,13 @@ describe('lines typed in German', () => {
     expect(written).toContain('im Bruch drehbar Ecken 0 0,');
     expect(parsePieceLine(written, 'metric', 'p', GERMAN.piece)).toEqual({ ok: true, value: outlined });
 
+    // What is only a name stays as it was typed.
+    expect(parsePieceLine('Tasche im Rücken 20 x 20 im Bruch', 'metric', 'p', GERMAN.piece)).toMatchObject({
+      value: { name: 'Tasche im Rücken', isOnFold: true },
+    });
+    expect(parseFlawLine('Loch bei der Kante 4 x 6 bei 30, 120', 'metric', GERMAN.flaw)).toMatchObject({
+      value: { note: 'Loch bei der Kante' },
+    });
     const flaw = parseFlawLine('Fleck am Rand 4 × 6 bei 30, 120', 'metric', GERMAN.flaw);
     expect(flaw).toMatchObject({ value: { note: 'Fleck am Rand', xMm: 300, yMm: 1200 } });
     expect(flaw.ok && formatFlaw(flaw.value, 'metric', GERMAN.flaw)).toBe('Fleck am Rand 4 × 6 bei 30, 120');
@@ -206,6 +192,10 @@ describe('lines typed in German', () => {
     expect(written('Fusseln entfernen jede Woche')).toEqual(['lint', 'Fusseln entfernen alle 7 Tage']);
     expect(written('Wartung jedes Jahr oder 100 h')).toEqual(['service', 'Wartung jedes Jahr oder 100 h']);
     expect(written('Klinge wechseln alle 2 Jahre')).toEqual(['blade', 'Klinge wechseln alle 2 Jahre']);
+    expect(written('Riemen reinigen oder ölen alle 30 Tage')).toEqual([
+      'other',
+      'Riemen reinigen oder ölen alle 30 Tage',
+    ]);
     expect(written('Riemen ansehen alle 30 Tage')).toEqual(['other', 'Riemen ansehen alle 30 Tage']);
   });
 

@@ -1,6 +1,6 @@
 import type { HeapWay } from '../records/index.ts';
 import { parseLengthMm, parseMassG, type UnitSystem } from '../units/index.ts';
-import type { Spelling } from '../spelling/index.ts';
+import { spellOut, unspell, type Spelling } from '../spelling/index.ts';
 
 /** What a line says of a heap, and the rest of it, which says what the heap is of. */
 export interface ReadHeap {
@@ -42,21 +42,6 @@ const LEAST_MM = 50;
 
 const toNumber = (text: string) => Number(text.replace(',', '.'));
 
-/** Words that are of the measure only beside it: "of" is said of much else. */
-const JOINTS = new Set(['of', 'a', 'about']);
-
-/** The words of the measure in English, and the others as they were typed. */
-function spellMeasure(text: string, spelling: Spelling): string {
-  const parts = text.split(/(\s+)/u);
-  const spelled = parts.map((part) => spelling.read(part.replace(/[,;]$/u, ''))?.[0]?.word ?? null);
-  const isMeasure = (i: number) =>
-    /^\d/u.test(parts[i] ?? '') || (spelled[i] !== undefined && spelled[i] !== null && !JOINTS.has(spelled[i]));
-  const isMeant = (i: number) => !JOINTS.has(spelled[i]!) || isMeasure(i - 2) || isMeasure(i + 2);
-  return parts
-    .map((part, i) => (spelled[i] !== null && isMeant(i) ? part.replace(/^.*?(?=[,;]?$)/u, spelled[i]!) : part))
-    .join('');
-}
-
 function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: number; match: string } | null {
   const small = units === 'metric' ? 'cm' : 'in';
   for (const [by, pattern] of [
@@ -86,15 +71,14 @@ function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: num
  * Null where the line speaks of a single thing.
  */
 export function readHeap(typed: string, units: UnitSystem, spelling?: Spelling): ReadHeap | null {
-  const text = spelling ? spellMeasure(typed, spelling) : typed;
+  const text = spellOut(typed, spelling);
   const measure = findMeasure(text, units);
   const heap = HEAP.exec(text);
   if (!measure && !heap) return null;
   let rest = measure ? text.replace(measure.match, ' ') : text;
   const counted = PIECES.exec(rest) ?? (measure ? null : /\b(\d+)(?![\p{L}\d.,])/u.exec(rest));
   if (counted) rest = rest.replace(counted[0], ' ');
-  rest = rest
-    .replace(HEAP, ' ')
+  rest = unspell(rest.replace(HEAP, ' '), typed, spelling)
     .replace(/\s*,\s*/gu, ' ')
     .replace(/\s+/gu, ' ')
     .trim();

@@ -1,7 +1,7 @@
 import type { Flaw } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { readShort, writeShort, type UnitSystem } from '../units/index.ts';
-import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
+import { sayIn, spellOut, unspell, type Spelling } from '../spelling/index.ts';
 
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
 const LINE = new RegExp(
@@ -15,8 +15,7 @@ const LINE = new RegExp(
  */
 export function parseFlawLine(text: string, units: UnitSystem, spelling?: Spelling): Result<Flaw, 'no-flaw'> {
   const line = text.trim();
-  // What it is called stays as it was typed.
-  const read = LINE.exec(line) ?? LINE.exec(spellOut(line, spelling));
+  const read = LINE.exec(spellOut(line, spelling));
   if (!read) return fail('no-flaw');
   const [widthMm, heightMm, xMm, yMm] = [2, 3, 4, 5].map((n) => readShort(read[n]!, units)) as [
     number,
@@ -25,7 +24,7 @@ export function parseFlawLine(text: string, units: UnitSystem, spelling?: Spelli
     number,
   ];
   if (widthMm < 1 || heightMm < 1 || widthMm > 6000 || xMm > 6000) return fail('no-flaw');
-  const note = read[1]!.trim().slice(0, 80);
+  const note = unspell(read[1]!, line, spelling).trim().slice(0, 80);
   return ok({ xMm, yMm, widthMm, heightMm, ...(note !== '' && { note }) });
 }
 

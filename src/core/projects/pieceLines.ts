@@ -2,7 +2,7 @@ import { isPlainOutline, type Point } from '../layout/index.ts';
 import type { CutPiece } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
 import { formatSizes, parseLengthMm, readShort, writeShort, type UnitSystem } from '../units/index.ts';
-import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
+import { sayIn, spellOut, unspell, type Spelling } from '../spelling/index.ts';
 
 /** Why a line is no piece. */
 export type PieceFault = 'no-size' | 'no-name' | 'size' | 'count' | 'shape';
@@ -67,7 +67,7 @@ export function parsePieceLine(
   const times = COUNT.exec(rest);
   const count = times ? Number(times[1] ?? times[2]) : 1;
   if (times) rest = rest.replace(times[0], ' ');
-  const name = rest
+  const name = unspell(rest, typed, spelling)
     .replace(/[,:;]+/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();

@@ -110,11 +110,30 @@ export function createSpelling(words: SpellTable, signs: SpellTable, { endings, 
 /** The usual word for an English one; without a language that itself. */
 export const sayIn = (spelling: Spelling | undefined, word: string): string => spelling?.listWords(word)[0] ?? word;
 
+const WORD = /\p{L}[\p{L}-]*\.?/gu;
+const inEnglish = (typed: string, spelling: Spelling): string =>
+  spelling
+    .read(typed)
+    ?.map(({ word }) => word)
+    .join(' ') ?? typed;
+
 /** A text with its known words in English, to look for what is known in it; without a language as it stands. */
 export function spellOut(text: string, spelling: Spelling | undefined): string {
-  if (!spelling) return text;
-  return text.replace(/\p{L}[\p{L}-]*\.?/gu, (typed) => {
-    const spelled = spelling.read(typed);
-    return spelled ? spelled.map(({ word }) => word).join(' ') : typed;
-  });
+  return spelling ? text.replace(WORD, (typed) => inEnglish(typed, spelling)) : text;
+}
+
+/** A part of what was spelled out, such as a name, as it was typed. */
+export function unspell(part: string, typed: string, spelling: Spelling | undefined): string {
+  if (!spelling) return part;
+  let [done, rest] = ['', part];
+  for (const [word] of typed.matchAll(WORD)) {
+    const said = inEnglish(word, spelling);
+    const at = rest.search(
+      new RegExp(String.raw`(?<![\p{L}-])${said.replaceAll('.', String.raw`\.`)}(?![\p{L}-])`, 'u'),
+    );
+    if (at < 0) continue;
+    done += rest.slice(0, at) + word;
+    rest = rest.slice(at + said.length);
+  }
+  return done + rest;
 }

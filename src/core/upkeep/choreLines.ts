@@ -1,6 +1,6 @@
 import type { CareWork, Chore } from '../records/index.ts';
 import { fail, ok, type Result } from '../result/index.ts';
-import { sayIn, spellOut, type Spelling } from '../spelling/index.ts';
+import { sayIn, spellOut, unspell, type Spelling } from '../spelling/index.ts';
 
 const DAYS = { day: 1, week: 7, month: 30, year: 365 } as const;
 const WORDS: readonly (readonly [RegExp, CareWork])[] = [
@@ -37,7 +37,7 @@ export function parseChoreLine(text: string, spelling?: Spelling): Result<Said, 
   if (everyDays !== undefined && (everyDays < 1 || everyDays > 3660)) return fail('no-chore');
   if (everyHours !== undefined && (everyHours < 0.5 || everyHours > 2000)) return fail('no-chore');
   const work = WORDS.find(([pattern]) => pattern.test(what))?.[1] ?? 'other';
-  return ok({ work, ...(work === 'other' && { name: what.slice(0, 80) }), ...every });
+  return ok({ work, ...(work === 'other' && { name: unspell(what, text, spelling).slice(0, 80) }), ...every });
 }
 
 const WRITTEN: Readonly<Record<Exclude<CareWork, 'other'>, string>> = {
@@ -54,11 +54,9 @@ const WRITTEN: Readonly<Record<Exclude<CareWork, 'other'>, string>> = {
 export function formatChoreLine({ work, name, everyDays, everyHours }: Said, spelling?: Spelling): string {
   const say = (word: string) => sayIn(spelling, word);
   const what = work === 'other' ? (name ?? '') : say(WRITTEN[work]);
-  const years = (everyDays ?? 0) / 365;
-  const spans = [
-    everyDays === undefined ? '' : Number.isInteger(years) ? `${years} ${say('years')}` : `${everyDays} ${say('days')}`,
-    everyHours === undefined ? '' : `${everyHours} h`,
-  ].filter((span) => span !== '');
-  const every = `${say('every')} ${spans.join(` ${say('or')} `)}`;
-  return `${what} ${years === 1 ? every.replace(`${say('every')} 1 ${say('years')}`, say('every year')) : every}`;
+  const byHours = everyHours === undefined ? '' : `${everyHours} h`;
+  if (everyDays === undefined) return `${what} ${say('every')} ${byHours}`;
+  const span = everyDays % 365 === 0 ? `${everyDays / 365} ${say('years')}` : `${everyDays} ${say('days')}`;
+  const byDays = everyDays === 365 ? say('every year') : `${say('every')} ${span}`;
+  return `${what} ${[byDays, byHours].filter(Boolean).join(` ${say('or')} `)}`;
 }

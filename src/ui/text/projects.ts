@@ -192,13 +192,11 @@ export function wordMakes(makes: readonly Make[]): string {
 /** What it is, in one line: for whom, how many of which size, by when. */
 export function wordProject({ forWhom, makes, due }: Project): string {
   const count = makes.reduce((sum, make) => sum + make.count, 0);
-  const sizes = makes
-    .filter(({ size }) => size !== '')
-    .map(({ size, count: n }) => (n === 1 ? size : t('{n} of {size}', { n, size })));
+  const sizes = makes.filter(({ size }) => size !== '');
   return [
     forWhom ? t('for {forWhom}', { forWhom }) : '',
     sizes.length > 0
-      ? t('size {sizes}', { sizes: sizes.join(', ') })
+      ? t('size {sizes}', { sizes: wordMakes(sizes) })
       : count > 1
         ? t('{n, plural, one {# piece} other {# pieces}}', { n: count })
         : '',
