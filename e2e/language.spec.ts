@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import PO from 'pofile';
-import { expect, expectAccessible, openSample, saveBundle, test } from './support.ts';
+import { expect, expectAccessible, giveSpeech, openSample, saveBundle, test } from './support.ts';
 
 /** Screens in another language: chosen in House or by the device, with nothing of English left on them. */
 
@@ -93,11 +93,14 @@ test('a thing is looked for, seen and changed by the words of the craft in Germa
 test('lines are typed in German: a cloth, a heap, what a project needs; and found by German words', async ({
   page,
 }) => {
+  await giveSpeech(page, { de: 'Wolle grau 2 m' });
   await openSample(page, '/household');
   await page.getByLabel('Language').selectOption('Deutsch');
   await expect(page.locator('html')).toHaveAttribute('lang', 'de');
   await page.goto('/stash/fabric');
   const line = page.getByLabel('In einer Zeile dazu');
+  await page.getByRole('button', { name: 'Sag es' }).click();
+  await expect(line).toHaveValue('Wolle grau 2 m');
   await line.fill('dunkelblauer Leinenköper 3,4 m 140 breit gewaschen von Stoffm');
   const read = page.getByLabel('Wie es gelesen wurde');
   await expect(read).toContainText('breit');

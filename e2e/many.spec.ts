@@ -1,4 +1,4 @@
-import { expect, expectAccessible, holdBack, openEmpty, openSample, quickAdd, test } from './support.ts';
+import { expect, expectAccessible, giveSpeech, holdBack, openEmpty, openSample, quickAdd, test } from './support.ts';
 
 test('what is ticked is put, given a home, told what it is and removed, all at once; each can be undone', async ({
   page,
@@ -182,24 +182,7 @@ test('a thing that was taken for something else becomes it afterwards', async ({
 });
 
 test('a line is said where the browser understands speech by itself', async ({ page }) => {
-  await page.addInitScript(() => {
-    class SpeechRecognition {
-      static available = () => Promise.resolve('available');
-      processLocally = false;
-      onresult: ((event: unknown) => void) | null = null;
-      onend: (() => void) | null = null;
-      start() {
-        setTimeout(() => {
-          if (this.processLocally) this.onresult?.({ results: [[{ confidence: 0.9, text: 'linen rust 3 metres' }]] });
-          this.onend?.();
-        }, 20);
-      }
-      stop() {
-        this.onend?.();
-      }
-    }
-    Object.assign(window, { SpeechRecognition });
-  });
+  await giveSpeech(page, { en: 'linen rust 3 metres' });
   await openEmpty(page);
   await page.getByRole('button', { name: 'Say it' }).click();
   await expect(page.getByLabel('Add in one line')).toHaveValue('linen rust 3 metres');

@@ -111,7 +111,30 @@ export async function openEmpty(page: Page, path = '/stash'): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
 }
 
-/** Asks for the quick line, types into it and, unless told otherwise, takes it in. */
+/** A browser that understands speech by itself: what is said in each language. */
+export async function giveSpeech(page: Page, said: Readonly<Record<string, string>>): Promise<void> {
+  await page.addInitScript((texts) => {
+    class SpeechRecognition {
+      static available = ({ langs }: { langs: string[] }) =>
+        Promise.resolve(langs.every((lang) => lang in texts) ? 'available' : 'unavailable');
+      lang = '';
+      processLocally = false;
+      onresult: ((event: unknown) => void) | null = null;
+      onend: (() => void) | null = null;
+      start() {
+        setTimeout(() => {
+          if (this.processLocally) this.onresult?.({ results: [[{ confidence: 0.9, text: texts[this.lang] }]] });
+          this.onend?.();
+        }, 20);
+      }
+      stop() {
+        this.onend?.();
+      }
+    }
+    Object.assign(window, { SpeechRecognition });
+  }, said);
+}
+
 /** Types a line at the foot of the stash, and takes it in. */
 export async function quickAdd(page: Page, text: string, isTaken = true): Promise<void> {
   const line = page.getByLabel('Add in one line');

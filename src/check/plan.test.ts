@@ -106,10 +106,11 @@ describe('a plan is caught that', () => {
   ])('%s', (_, change, rule) => expect(check(change)).toContain(rule));
 
   it('leaves things on a heap', () => {
-    const heap = createUnit('Heap', { kind: 'floor', widthMm: 400, heightMm: 400, depthMm: 400, boardMm: 0 });
+    const size = { widthMm: 400, heightMm: 400, depthMm: 400, boardMm: 0 };
+    const heap = createUnit('Haufen', { kind: 'floor', ...size, isHeap: true });
     const household = createHousehold(heap, [a], [createLot(a)]);
-    const plan = { assignments: [assign(a, 0, 'Heap-Floor')], unplaced: [] };
-    const { findings } = checkPlan(household, plan, new Map([['Heap-Floor' as PlaceId, [spot(0, 0)]]]));
+    const plan = { assignments: [assign(a, 0, 'Haufen-Floor')], unplaced: [] };
+    const { findings } = checkPlan(household, plan, new Map([['Haufen-Floor' as PlaceId, [spot(0, 0)]]]));
     expect(findings.map(({ rule }) => rule)).toEqual(['household']);
   });
 });

@@ -182,7 +182,7 @@ function enter(household: Household, placeId: PlaceId, spots: readonly CheckedSp
     unit,
     box,
     mode: box ? box.mode : slot.mode,
-    isHeap: unit.kind === 'floor' && [place, slotPlace, unitPlace].some(({ name }) => /\bheap\b/i.test(name)),
+    isHeap: unit.isHeap ?? false,
     limits: box
       ? [box.outerWidthMm - 2 * box.wallMm, box.outerDepthMm - 2 * box.wallMm, box.outerHeightMm - box.wallMm]
       : [slot.widthMm, slot.depthMm, slot.heightMm],

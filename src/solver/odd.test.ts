@@ -35,7 +35,14 @@ describe('a room that suits nothing', () => {
     expect(look(pegs).solution.assignments.length).toBe(2);
   });
   it('of a heap alone', () => {
-    const heap = createUnit('Heap', { kind: 'floor', widthMm: 900, heightMm: 900, depthMm: 900, boardMm: 0 });
+    const heap = createUnit('chair', {
+      kind: 'floor',
+      widthMm: 900,
+      heightMm: 900,
+      depthMm: 900,
+      boardMm: 0,
+      isHeap: true,
+    });
     const { solution } = look(heap);
     expect(solution.assignments).toEqual([]);
     expect(new Set(solution.unplaced.map((one) => one.reason.code))).toContain('heap');

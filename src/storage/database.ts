@@ -44,7 +44,7 @@ export interface KeptApart extends Apart {
 }
 
 /** The version of the tables that this program knows. */
-export const LATEST = 12;
+export const LATEST = 13;
 
 /** Lifts what is stored with the same steps that lift a bundle, in one transaction: all of it or nothing. */
 async function lift(transaction: Transaction, from: number, to: number): Promise<void> {
@@ -108,6 +108,7 @@ export class Database extends Dexie {
       .stores({ projects: 'id' })
       .upgrade((transaction) => lift(transaction, 11, 12));
     // What the first screen begins with is found without reading all. Bundles of 13 to 15 left the records as they are.
-    this.version(LATEST).stores({ lots: 'id, [state+sinceMs]', places: 'id, name' });
+    this.version(12).stores({ lots: 'id, [state+sinceMs]', places: 'id, name' });
+    this.version(LATEST).upgrade((transaction) => lift(transaction, 15, 16));
   }
 }

@@ -219,7 +219,7 @@ describe('the household in the browser', () => {
     expect(await store.load()).toMatchObject({ ok: true, value: { apart: [] } });
   });
 
-  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10])('lifts what a program of bundle version %i stored', async (version) => {
+  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 15])('lifts what a program of bundle version %i stored', async (version) => {
     count += 1;
     name = `test-${count}`;
     const old = JSON.parse(readFileSync(`src/core/formats/golden/v${version}.json`, 'utf8')) as Record<
@@ -227,17 +227,19 @@ describe('the household in the browser', () => {
       object[]
     >;
     const raw = new Dexie(name);
-    raw.version(version - 1).stores({
+    const isIndexed = version > 12;
+    raw.version(isIndexed ? 12 : version - 1).stores({
       items: 'id',
-      lots: 'id',
-      places: 'id',
+      lots: isIndexed ? 'id, [state+sinceMs]' : 'id',
+      places: isIndexed ? 'id, name' : 'id',
       plans: 'id',
       settings: 'id',
       events: 'seq',
       meta: 'key',
       ...(version > 3 && { photos: 'id' }),
+      ...(isIndexed && { snapshots: 'day', apart: '++n', projects: 'id' }),
     });
-    for (const table of ['items', 'lots', 'places', 'plans', 'events']) await raw.table(table).bulkAdd(old[table]!);
+    for (const table of ['items', 'lots', 'places', 'plans', 'events', ...(isIndexed ? ['projects'] : [])]) await raw.table(table).bulkAdd(old[table]!);
     await raw.table('settings').add(old['settings']);
     await raw.table('meta').add({ key: 'generation', value: 'g0' });
     raw.close();
@@ -245,6 +247,7 @@ describe('the household in the browser', () => {
     if (!loaded.ok || !loaded.value) throw new Error(JSON.stringify(loaded).slice(0, 2000));
     const { household, events } = loaded.value.chronicle;
     expect(household.settings.estimates.hiddenSeconds).toBe(6);
+    expect([...household.places.values()].filter(({ unit }) => unit?.isHeap)).toHaveLength(version >= 15 ? 2 : 0);
     expect(foldEvents(events)).toEqual({ ok: true, value: household });
   });
 

@@ -60,7 +60,7 @@ describe('what is owned against what the room holds', () => {
     const bare = balance(own(shelves('case', 2, 0)));
     expect([bare.left, bare.bulkMm3]).toEqual([[], 0]);
     expect(bare.spareMm3 / 1e6).toBeCloseTo(0.85 * 2 * 0.768 * 304 * 0.35, 0);
-    const floor = shelves('Heap', 1, 0, { kind: 'floor', boardMm: 0 });
+    const floor = shelves('Corner', 1, 0, { kind: 'floor', boardMm: 0 });
     expect(balance(own(floor, cloths(2, 'cotton'))).sorts).toEqual([]);
   });
 

@@ -39,7 +39,7 @@ describe('all of it on the floor', () => {
     expect([lot.state, lot.homeId, isHomeless(lot)]).toEqual(['in', undefined, true]);
     expect(after.places.get(after.places.get(lot.placeId!)!.parentId!)).toMatchObject({
       name: 'Heap on the floor',
-      unit: { kind: 'floor' },
+      unit: { kind: 'floor', isHeap: true },
     });
     // What is somewhere stays there.
     expect(after.lots.get(createLot(wool).id)!.placeId).toBe('case-A1');

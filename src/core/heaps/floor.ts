@@ -25,6 +25,7 @@ const HEAP: Omit<UnitSpec, 'wallId'> = {
   columns: 1,
   rows: 1,
   isAnchored: false,
+  isHeap: true,
 };
 
 /** The spot where things lie until they are put away; null where there is none. */

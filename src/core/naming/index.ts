@@ -16,7 +16,6 @@ export interface Naming {
   readonly below: string;
   readonly floor: string;
   readonly row: string;
-  /** A heap is known by this word in it: it is no home for anything. */
   readonly heapOnFloor: string;
   readonly heapOfBoxes: string;
   readonly onTheMove: string;

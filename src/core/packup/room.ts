@@ -88,6 +88,7 @@ export function createBoxRoom(
         columns: 1,
         rows: 1,
         isAnchored: false,
+        isHeap: true,
       },
     };
     const slot: Place = {

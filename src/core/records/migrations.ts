@@ -1,11 +1,12 @@
 import { fail, ok, type Result } from '../result/index.ts';
 import { isFields as isRaw, type Fields as Raw } from './fields.ts';
 import { makeProjects } from './kits.ts';
+import { markHeaps } from './heaps.ts';
 import { addEstimate, mapChanges } from './lifting.ts';
 import { priceBySense, raisePrices } from './pricing.ts';
 
 /** The version written today. Each step below lifts a bundle by one; none is ever removed. */
-export const BUNDLE_VERSION = 15;
+export const BUNDLE_VERSION = 16;
 
 /**
  * Gives the first event the settings whole. Before version 3 it told only what differed from the defaults of
@@ -284,6 +285,8 @@ const STEPS: readonly ((raw: Raw) => Raw)[] = [
   (raw) => raw,
   // 14 → 15: eleven prints more; nothing has one yet.
   (raw) => raw,
+  // 15 → 16: a heap is marked as one.
+  markHeaps,
 ];
 
 /** Lifts a bundle's contents to a version, today's unless told otherwise. */

@@ -69,6 +69,8 @@ export class UnitSpec {
   /** A table that one walks round, as for cutting, or a shelf reached from either side; otherwise only from its front. */
   @IsOptional() @IsIn(['front', 'around']) access?: 'front' | 'around';
   @IsOptional() @IsNumber() @Min(0) @Max(5e6) loadG?: number;
+  /** Where things lie until they are put away: no home for anything. */
+  @IsOptional() @IsBoolean() isHeap?: boolean;
 }
 
 /** Round holes, slots, or hooks on their own that need no holes; a hook belongs to one of them. */

@@ -72,8 +72,6 @@ export function computeReach(heightMm: number, statureMm: number): Reach {
 const ROW_DEPTH_MM = 150;
 /** From this height on something that is pulled down falls on a child. */
 const PULL_FROM_MM = 300;
-/** In any language that there is: a household opened in another one keeps its heaps. */
-const HEAP = /\b(?:heap|haufen)\b/i;
 
 /** Small children reach to about this height, standing on what stands around. */
 export const CHILD_REACH_MM = 1500;
@@ -156,7 +154,7 @@ export function computeTraits(tree: PlaceTree, place: Place, settings: Settings)
     isRow: (box ? box.mode : slot.mode) !== 'volume',
     isFloor: !box && unit.kind === 'floor',
     isInPull: isOpen && !isHigh && !slot.isChildSafe && bottomMm >= PULL_FROM_MM,
-    isHeap: unit.kind === 'floor' && path.slice(1).some(({ name }) => HEAP.test(name)),
+    isHeap: unit.isHeap ?? false,
     loadG: box ? Math.min(box.loadG, Math.max(0, slot.loadG - box.tareG)) : slot.loadG,
     tareG: box?.tareG ?? 0,
   };

@@ -186,13 +186,14 @@ describe('care goes before seconds', () => {
   });
 
   scenario('a heap is empty after every plan, and cloth is off the floor', (seed) => {
-    const heap = createUnit('Heap by the door', {
+    const heap = createUnit('By the door', {
       kind: 'floor',
       xMm: 0,
       widthMm: 1000,
       heightMm: 600,
       depthMm: 800,
       boardMm: 0,
+      isHeap: true,
     });
     const floor = createUnit('Corner', {
       kind: 'floor',
@@ -205,8 +206,8 @@ describe('care goes before seconds', () => {
     const { placesOf } = plan(
       [...heap, ...floor, ...shelves('case', 2, 1500)],
       [
-        cloths(20, 'cotton', { at: 'Heap by the door-Floor' }),
-        things(4, 'notion', 'zips', [9, 4, 210], { at: 'Heap by the door-Floor' }),
+        cloths(20, 'cotton', { at: 'By the door-Floor' }),
+        things(4, 'notion', 'zips', [9, 4, 210], { at: 'By the door-Floor' }),
       ],
       seed,
     );

@@ -5,11 +5,12 @@ import PO from 'pofile';
 import { afterEach, describe, expect, it } from 'vitest';
 import { parseLine, TYPE_FIGURES } from '../../core/catalog/index.ts';
 import { FIBRE_WORDS, GARMENT_WORDS, THREAD_USES, WEAVE_WORDS } from '../../core/catalog/words.ts';
-import { COLOUR_FAMILIES } from '../../core/colour/index.ts';
+import { COLOUR_FAMILIES, getColourFamily } from '../../core/colour/index.ts';
 import { CLOTHS } from '../../core/measure/index.ts';
-import { KINDS, type PlaceId, type UnitSpec } from '../../core/records/index.ts';
+import { KINDS, type Kind, type PlaceId, type UnitSpec } from '../../core/records/index.ts';
 import { applyUnitSpec } from '../../core/storage/index.ts';
 import { formatClothLength, formatMinutes, parseLengthMm } from '../../core/units/index.ts';
+import type { Spelling } from '../../core/spelling/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
 import { EXAMPLE } from '../features/stash/quick.ts';
 import { findLanguage } from '../state/speaking.ts';
@@ -144,6 +145,24 @@ describe('German', () => {
       ]),
     ].flat();
     expect(known.filter((term) => !(term in TERMS()))).toEqual([]);
+  });
+
+  it('says every word as a line may be typed: it is read as what it stands for', async () => {
+    await speak('de');
+    const { line } = getLineLanguage()!;
+    const read = (text: string, kind: Kind, spelling?: Spelling) => {
+      const { name: _, colours = [], ...rest } = parseLine(text, { kind, units: 'metric', spelling }).sketch;
+      return { ...rest, colours: colours.map(getColourFamily) };
+    };
+    const words = {
+      fabric: [...COLOUR_FAMILIES, ...FIBRE_WORDS, ...WEAVE_WORDS],
+      pattern: GARMENT_WORDS,
+      // Two are other words for the same, and are the first of them when read.
+      thread: THREAD_USES.filter((use) => use !== 'serger' && use !== 'tacking'),
+      notion: TYPE_FIGURES.map(({ type }) => type),
+    };
+    for (const [kind, terms] of Object.entries(words) as [keyof typeof words, Iterable<string>][])
+      for (const term of terms) expect(read(wordTerm(term), kind, line), term).toEqual(read(term, kind));
   });
 
   it('finds by what is typed on lines, and drops the words of a question', async () => {

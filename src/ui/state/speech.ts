@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { getLanguage } from '../language/index.ts';
 
 /** What of the browser's speech recognition is used; no browser types it yet. */
 interface Recognition {
@@ -15,7 +16,6 @@ interface RecognitionMaker {
   available?(wanted: { readonly langs: readonly string[]; readonly processLocally: boolean }): Promise<string>;
 }
 
-const LANG = 'en';
 const findMaker = (): RecognitionMaker | undefined =>
   (window as unknown as { readonly SpeechRecognition?: RecognitionMaker }).SpeechRecognition;
 
@@ -42,7 +42,7 @@ export function useSpeech(onHeard: (text: string) => void) {
   useEffect(() => {
     let isAsked = true;
     void findMaker()
-      ?.available?.({ langs: [LANG], processLocally: true })
+      ?.available?.({ langs: [getLanguage()], processLocally: true })
       .then(
         (answer) => isAsked && setThere(answer === 'available'),
         () => undefined,
@@ -56,7 +56,7 @@ export function useSpeech(onHeard: (text: string) => void) {
     const Maker = findMaker();
     if (!Maker) return;
     const recognition = new Maker();
-    recognition.lang = LANG;
+    recognition.lang = getLanguage();
     recognition.processLocally = true;
     recognition.onresult = ({ results }) =>
       heard.current(

@@ -219,6 +219,9 @@ function UnitMeasures({ kind, text, register }: UnitMeasuresProps) {
       <div>
         {!isWholeUnit(kind) && <CheckField label={t('Anchored to the wall')} {...register('isAnchored')} />}
         {kind === 'table' && <CheckField label={t('Things stand below it')} {...register('hasBelow')} />}
+        {kind === 'floor' && (
+          <CheckField label={t('A heap: things lie here until they are put away')} {...register('isHeap')} />
+        )}
         <CheckField
           label={kind === 'table' ? t('One walks round it, as for cutting') : t('Reached from either side')}
           {...register('isFromAround')}

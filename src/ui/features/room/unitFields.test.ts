@@ -68,6 +68,10 @@ describe('the form of a piece of furniture', () => {
     expect(again({ hasWheels: true, isFromAround: true })).toMatchObject({
       value: { unit: { hasWheels: true, access: 'around' } },
     });
+    // Only floor can be a heap.
+    const heap = again({ kind: 'floor', isHeap: true });
+    const shelf = again({ isHeap: true });
+    expect([heap, shelf].map((one) => one.ok && one.value.unit?.isHeap)).toEqual([true, undefined]);
   });
 });
 

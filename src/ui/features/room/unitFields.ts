@@ -43,6 +43,8 @@ export interface UnitFields {
   isFromAround: boolean;
   /** A table under which things stand. */
   hasBelow: boolean;
+  /** A stretch of floor where things lie until they are put away. */
+  isHeap: boolean;
   load: string;
 }
 
@@ -82,6 +84,7 @@ export function createUnitFields(
     stationIds: [],
     isFromAround: unit.access === 'around',
     hasBelow: kind === 'table' && rows > 1,
+    isHeap: false,
     load: '',
   };
 }
@@ -108,6 +111,7 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
     stationIds: unit.stationIds ?? [],
     isFromAround: unit.access === 'around',
     hasBelow: unit.kind === 'table' && unit.rows > 1,
+    isHeap: unit.isHeap ?? false,
     load: unit.loadG === undefined ? '' : formatMass(unit.loadG, units),
   };
 }
@@ -180,6 +184,8 @@ export function readUnitFields(
   }
   if (fields.isFromAround) unit.access = 'around';
   else delete unit.access;
+  if (fields.isHeap && fields.kind === 'floor') unit.isHeap = true;
+  else delete unit.isHeap;
   // Put to a wall again, it no longer stands free.
   if (base?.unit && (unit.wallId !== base.unit.wallId || unit.xMm !== base.unit.xMm)) delete unit.stand;
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
