@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { findChromium } from './tools/chromium.mjs';
+import { findBareChromium } from './tools/chromium.mjs';
 
 // Another one where two runs are at work at once.
 const PORT = Number(process.env['E2E_PORT'] ?? 4199);
@@ -24,7 +24,7 @@ export default defineConfig({
     // Each test would take the whole app in for days without a network; the test of that asks for it.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: findChromium() ?? undefined,
+      executablePath: findBareChromium() ?? undefined,
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',
@@ -33,6 +33,8 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
+        // The bare browser ends a page that only asks whether speech is understood on the device.
+        '--disable-blink-features=OnDeviceWebSpeechAvailable',
       ],
     },
   },

@@ -52,6 +52,31 @@ test('a long list is printed whole, with its head and without what is only for t
   expect(await head()).toBe('none');
 });
 
+test('what is laid out is printed whole, and drawings are no wider than a sheet', async ({ page }) => {
+  const print = async () => {
+    await page.emulateMedia({ media: 'print' });
+    await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  };
+  await openSample(page, '/stash/fabric');
+  const pieces = page.locator('[data-lot]:visible');
+  await expect(pieces.first()).toBeVisible();
+  expect(await pieces.count()).toBeLessThan(100);
+  await print();
+  await expect(pieces).toHaveCount(125);
+  await expect(page.getByLabel('Add in one line')).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
+  for (const path of ['/room/r1-east', '/room/plan/r1']) {
+    await page.goto(path);
+    const drawing = page.locator('main svg[role=group] > g').first();
+    await expect(drawing).toBeVisible();
+    await page.getByRole('button', { name: 'Larger' }).click();
+    await print();
+    // A4, and Letter is wider: within its margins, whatever the window is.
+    expect((await drawing.boundingBox())!.width).toBeLessThan(718);
+    await page.emulateMedia({ media: 'screen' });
+  }
+});
+
 test('the wheel says which cloth it is on', async ({ page }) => {
   await openSample(page, '/stash/fabric');
   await page.getByRole('button', { name: 'By the wheel' }).click();

@@ -113,6 +113,22 @@ test.describe('on a phone', () => {
     await doTen(page, true);
   });
 
+  test('of a long list only what is in sight is drawn, and it comes as one scrolls', async ({ page }) => {
+    await openSample(page, '/daybook');
+    const lines = page.getByRole('main').getByRole('listitem');
+    await expect(lines.first()).toBeVisible();
+    expect(await lines.count()).toBeLessThan(60);
+    await page.goto('/stash/fabric');
+    const pieces = page.locator('main [data-lot]');
+    await expect(pieces.first()).toBeVisible();
+    // Of 125, in a page that is as long as all of them.
+    expect(await pieces.count()).toBeLessThan(60);
+    await page.evaluate(() => window.scrollTo(0, 3000));
+    await expect(pieces.first()).toBeVisible();
+    expect(await pieces.count()).toBeLessThan(80);
+    await expect(page.getByRole('heading', { name: 'Wool' })).toBeVisible();
+  });
+
   test('a plan is at hand before its groups, and who looked at a place is back where it was named', async ({
     page,
   }) => {

@@ -49,9 +49,15 @@ export function useLong(count: number, { rowPx, overscan, keyOf }: LongOptions):
   };
 }
 
+/**
+ * On a phone the page scrolls, and the list in it: it has an end, or all its lines would be in sight and drawn.
+ * On a desk it fills what is left.
+ */
+const FRAME =
+  'max-h-[70vh] flex-none overflow-auto px-4 pb-4 md:max-h-none md:min-h-0 md:flex-1 md:px-5 print:max-h-none print:overflow-visible';
+
 interface VirtualProps {
   readonly long: Long;
-  readonly frameClass: string;
   readonly className: string;
   readonly head?: ReactNode;
   readonly children: (row: number) => ReactNode;
@@ -75,10 +81,10 @@ function Gap({ heightPx }: { heightPx: number }) {
 }
 
 /** A table that scrolls in a frame of its own, its heads in sight. */
-export function VirtualTable({ long, frameClass, head, children, label, rowCount, ...table }: VirtualTableProps) {
+export function VirtualTable({ long, head, children, label, rowCount, ...table }: VirtualTableProps) {
   const { frame, shown, abovePx, belowPx } = long;
   return (
-    <div ref={frame} className={frameClass}>
+    <div ref={frame} className={FRAME}>
       <table {...table} aria-rowcount={rowCount} aria-label={label}>
         {head}
         <tbody>
@@ -92,10 +98,10 @@ export function VirtualTable({ long, frameClass, head, children, label, rowCount
 }
 
 /** The same for lines without columns; the head is what is there above them, or instead. */
-export function VirtualList({ long, frameClass, className, head, children }: VirtualProps) {
+export function VirtualList({ long, className, head, children }: VirtualProps) {
   const { frame, shown, abovePx, belowPx } = long;
   return (
-    <div ref={frame} className={frameClass}>
+    <div ref={frame} className={FRAME}>
       {head}
       <ol className={className} style={{ paddingTop: abovePx, paddingBottom: belowPx }}>
         {shown.map(children)}

@@ -30,27 +30,38 @@ export function useWindow(frame: RefObject<HTMLElement | null>, heights: readonl
   useEffect(() => {
     const element = frame.current;
     if (!element) return undefined;
+    /** What is in sight of it, from its own top: on a phone it is as long as all its lines, and the page scrolls. */
+    const see = () => {
+      const { top } = element.getBoundingClientRect();
+      return {
+        top: element.scrollTop + Math.max(0, -top),
+        bottom: element.scrollTop + Math.min(element.clientHeight, window.innerHeight - top),
+      };
+    };
     const look = (overscanPx: number) => {
-      const top = element.scrollTop;
+      const { top, bottom } = see();
       const from = findLineAt(starts, top - overscanPx);
-      const to = Math.min(heights.length, findLineAt(starts, top + element.clientHeight + overscanPx) + 1);
+      const to = Math.min(heights.length, findLineAt(starts, bottom + overscanPx) + 1);
       setView((now) => (now.from === from && now.to === to ? now : { from, to }));
     };
-    let [lastTop, rest] = [element.scrollTop, 0];
+    let [lastTop, rest] = [see().top, 0];
     const onScroll = () => {
-      const isFar = Math.abs(element.scrollTop - lastTop) > OVERSCAN_PX;
-      lastTop = element.scrollTop;
+      const { top } = see();
+      const isFar = Math.abs(top - lastTop) > OVERSCAN_PX;
+      lastTop = top;
       window.clearTimeout(rest);
       if (isFar) rest = window.setTimeout(look, REST_MS, OVERSCAN_PX);
       look(isFar ? 0 : OVERSCAN_PX);
     };
     look(OVERSCAN_PX);
-    element.addEventListener('scroll', onScroll, { passive: true });
+    const done = new AbortController();
+    for (const scrolled of [element, document])
+      scrolled.addEventListener('scroll', onScroll, { passive: true, signal: done.signal });
     const observer = new ResizeObserver(() => look(OVERSCAN_PX));
     observer.observe(element);
     return () => {
       window.clearTimeout(rest);
-      element.removeEventListener('scroll', onScroll);
+      done.abort();
       observer.disconnect();
     };
   }, [frame, starts, heights.length]);

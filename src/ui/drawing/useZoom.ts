@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { useDrag } from '../components/useDrag.ts';
+import { usePrinting } from '../components/usePrinting.ts';
 
 const MOST = 8;
 const STEP = 1.5;
@@ -107,9 +108,11 @@ export function useZoom(frame: RefObject<HTMLElement | null>, origin: (zoom: num
     onDrop: () => {},
     onCancel: () => scrollTo(panned.current),
   });
+  // Paper shows it whole.
+  const shown = usePrinting() ? 1 : zoom;
   return {
-    zoom,
-    isWhole: zoom === 1,
+    zoom: shown,
+    isWhole: shown === 1,
     isMost: zoom >= MOST,
     step: (direction) => zoomTo(direction > 0 ? zoom * STEP : zoom / STEP),
     showWhole: () => zoomTo(1),

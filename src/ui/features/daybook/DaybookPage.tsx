@@ -125,7 +125,6 @@ export function DaybookPage() {
       </div>
       <VirtualList
         long={long}
-        frameClass="h-[70vh] min-h-0 flex-1 overflow-y-auto px-4 pb-4 md:h-auto md:px-5"
         className="max-w-3xl"
         head={
           lines.length === 0 && <p className="py-8 font-display text-xl">{t('No line of the daybook says that.')}</p>

@@ -50,7 +50,6 @@ export function ListPreview({ importer }: { importer: TableImporter }) {
         long={long}
         label={t('The list')}
         rowCount={table.rows.length}
-        frameClass="min-h-0 flex-1 overflow-auto px-4 pb-3 md:px-5"
         className="border-collapse"
         head={
           <thead className="sticky top-0 z-1 bg-mist text-left">

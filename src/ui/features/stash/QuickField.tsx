@@ -15,7 +15,7 @@ export function QuickField({ kind, units }: { kind: Kind; units: UnitSystem }) {
   const [typed, setTyped] = useState('');
   const [isEntered, setEntered] = useState(false);
   return (
-    <div className="relative min-w-0 flex-1 basis-72">
+    <div className="no-print relative min-w-0 flex-1 basis-72">
       <Suspense
         fallback={
           <input

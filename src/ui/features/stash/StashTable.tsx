@@ -75,7 +75,6 @@ export function StashTable({ rows, kind, sortBy }: StashTableProps) {
       <VirtualTable
         long={long}
         rowCount={lines.length + 1}
-        frameClass="h-[60vh] min-h-0 flex-1 overflow-auto px-4 md:h-auto md:px-5"
         className="w-full table-fixed border-collapse"
         style={{ minWidth: 320 + columns.length * COLUMN_PX }}
         head={

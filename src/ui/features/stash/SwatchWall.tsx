@@ -118,7 +118,7 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
         aria-label={t('Cloth by the colour wheel')}
         aria-activedescendant={chosenCell ? 'wall-cell' : undefined}
         tabIndex={0}
-        className="relative mt-1 min-h-0 flex-1 overflow-hidden"
+        className="relative mt-1 min-h-0 flex-1 overflow-hidden print:flex-none"
         onKeyDown={(event) => {
           const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1, PageDown: 20, PageUp: -20 }[event.key];
           if (by === undefined) return;
@@ -128,7 +128,7 @@ export function SwatchWall({ rows }: { rows: readonly StashRow[] }) {
       >
         <canvas
           ref={canvas}
-          className="absolute inset-0 size-full cursor-pointer"
+          className="absolute inset-0 size-full cursor-pointer print:static print:h-auto"
           onPointerMove={(event) => setPointed(cellAt(event))}
           onPointerLeave={() => setPointed(null)}
           onClick={(event) => {
