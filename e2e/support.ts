@@ -47,11 +47,15 @@ export async function holdBack(page: Page, url: RegExp): Promise<() => void> {
   return letGo;
 }
 
-/** No finding of axe on what is shown. What it found good is not listed: to describe that takes most of its time. */
-export async function expectAccessible(page: Page): Promise<void> {
+/**
+ * No finding of axe on what is shown, of all its rules or of those named. What it found good is not listed: to describe that takes
+ * most of its time.
+ */
+export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
   // What is not drawn yet has neither.
   await page.locator('h1').first().waitFor({ state: 'attached' });
   const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
+  if (rules) axe.withRules(rules);
   const { violations } = await axe.analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
 }

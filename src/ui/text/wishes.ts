@@ -24,7 +24,10 @@ export function wordWish(wish: Wish, household: Household, tree: PlaceTree, grou
   const kin = groups.filter((group) => wish.groupIds.includes(group.id)).map((group) => wordGroup(group, household));
   const names = list([...lots, ...kin]);
   const count = lots.length + kin.length;
-  const place = wish.placeId ? formatPlaceName(tree, wish.placeId) || t('a place that is no more') : '';
+  // A place is named without its room, which has no more than its own name.
+  const place = wish.placeId
+    ? formatPlaceName(tree, wish.placeId) || (tree.places.get(wish.placeId)?.name ?? t('a place that is no more'))
+    : '';
   switch (wish.kind) {
     case 'stays':
       return place === ''
