@@ -239,7 +239,8 @@ describe('the household in the browser', () => {
       ...(version > 3 && { photos: 'id' }),
       ...(isIndexed && { snapshots: 'day', apart: '++n', projects: 'id' }),
     });
-    for (const table of ['items', 'lots', 'places', 'plans', 'events', ...(isIndexed ? ['projects'] : [])]) await raw.table(table).bulkAdd(old[table]!);
+    for (const table of ['items', 'lots', 'places', 'plans', 'events', ...(isIndexed ? ['projects'] : [])])
+      await raw.table(table).bulkAdd(old[table]!);
     await raw.table('settings').add(old['settings']);
     await raw.table('meta').add({ key: 'generation', value: 'g0' });
     raw.close();

@@ -75,55 +75,60 @@ describe('the bundle', () => {
     expect(read.ok && toBundle(read.value)).toEqual(bytes);
   });
 
-  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15])('of version %i still loads, with its daybook', (version) => {
-    const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
-    const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
-    if (!read.ok) throw new Error(JSON.stringify(read.fault));
-    const { household, events } = read.value;
-    // The last of them have a kit, with two lines of its own; and a project.
-    expect(household.lots.size).toBe(version >= 11 ? 9 : 8);
-    expect(events).toHaveLength(version >= 15 ? 13 : version >= 13 ? 11 : version >= 12 ? 10 : version >= 11 ? 8 : version >= 6 ? 6 : 2);
-    // What it said then, and what it could not say yet.
-    expect(household.settings.estimates).toMatchObject({
-      fadeSeconds: 40,
-      homelessSeconds: 90,
-      hiddenSeconds: 6,
-      // A price of those days that nobody had changed became today's; prices of what is no longer priced are gone.
-      tableSeconds: 240,
-      rentSeconds: 0.6,
-      strangerSeconds: 120,
-    });
-    const { sorting, bounds, wishes } = household.settings;
-    expect(sorting.scrap).toEqual({ levels: ['colour'], order: 'wheel', tags: [] });
-    expect(sorting.kit.levels).toEqual(['type']);
-    expect(bounds.lengthMm).toEqual([914.4, 4572]);
-    if (version >= 5) {
-      expect(sorting.fabric).toEqual({ levels: ['lengthClass'], order: 'length', tags: [] });
-      expect(wishes?.[0]?.groupIds).toEqual(['pattern:numberRun:100', 'kit:type:kit', 'fabric:lengthClass:0']);
-    } else expect(sorting.fabric).toEqual({ levels: ['fibre'], order: 'wheel', tags: [] });
-    // Walls that did not go round do now; the ceilings over them are as they were.
-    const [loft, landing] = [...household.places.values()].flatMap((place) => place.room ?? []);
-    expect(listWalls(loft!).map((wall) => [wall.id, wall.lengthMm])).toEqual([
-      ['north', 4200],
-      ['east', 3100],
-      ['south', 4200],
-      ['wall-4', 3100],
-    ]);
-    expect(getWallLine(loft!, 'east').ceiling).toEqual([
-      { xMm: 0, yMm: 2300 },
-      { xMm: 2300, yMm: 2300 },
-      { xMm: 3100, yMm: 1100 },
-    ]);
-    expect(computeDoorPoint(loft!, loft!.doors[0]!)).toMatchObject({ xMm: expect.closeTo(0, 6), yMm: 700 });
-    expect(listWalls(landing!)).toHaveLength(4);
-    expect(landing!.doors[0]!.wayMm).toBe(1500);
-    if (version === 3) {
-      const measured = [...household.lots.values()].find((lot) => lot.measuredBy === 'roll');
-      expect(measured?.amountSigma).toBe(120);
-      expect(events[1]).toMatchObject({ type: 'measured', amount: 3950, amountUnit: 'length' });
-    }
-    expect(parseBundle(toBundle(read.value))).toEqual(read);
-  });
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15])(
+    'of version %i still loads, with its daybook',
+    (version) => {
+      const golden = readFileSync(new URL(`./golden/v${version}.json`, import.meta.url));
+      const read = parseBundle(zipSync({ 'household.json': new Uint8Array(golden) }));
+      if (!read.ok) throw new Error(JSON.stringify(read.fault));
+      const { household, events } = read.value;
+      // The last of them have a kit, with two lines of its own; and a project.
+      expect(household.lots.size).toBe(version >= 11 ? 9 : 8);
+      expect(events).toHaveLength(
+        version >= 15 ? 13 : version >= 13 ? 11 : version >= 12 ? 10 : version >= 11 ? 8 : version >= 6 ? 6 : 2,
+      );
+      // What it said then, and what it could not say yet.
+      expect(household.settings.estimates).toMatchObject({
+        fadeSeconds: 40,
+        homelessSeconds: 90,
+        hiddenSeconds: 6,
+        // A price of those days that nobody had changed became today's; prices of what is no longer priced are gone.
+        tableSeconds: 240,
+        rentSeconds: 0.6,
+        strangerSeconds: 120,
+      });
+      const { sorting, bounds, wishes } = household.settings;
+      expect(sorting.scrap).toEqual({ levels: ['colour'], order: 'wheel', tags: [] });
+      expect(sorting.kit.levels).toEqual(['type']);
+      expect(bounds.lengthMm).toEqual([914.4, 4572]);
+      if (version >= 5) {
+        expect(sorting.fabric).toEqual({ levels: ['lengthClass'], order: 'length', tags: [] });
+        expect(wishes?.[0]?.groupIds).toEqual(['pattern:numberRun:100', 'kit:type:kit', 'fabric:lengthClass:0']);
+      } else expect(sorting.fabric).toEqual({ levels: ['fibre'], order: 'wheel', tags: [] });
+      // Walls that did not go round do now; the ceilings over them are as they were.
+      const [loft, landing] = [...household.places.values()].flatMap((place) => place.room ?? []);
+      expect(listWalls(loft!).map((wall) => [wall.id, wall.lengthMm])).toEqual([
+        ['north', 4200],
+        ['east', 3100],
+        ['south', 4200],
+        ['wall-4', 3100],
+      ]);
+      expect(getWallLine(loft!, 'east').ceiling).toEqual([
+        { xMm: 0, yMm: 2300 },
+        { xMm: 2300, yMm: 2300 },
+        { xMm: 3100, yMm: 1100 },
+      ]);
+      expect(computeDoorPoint(loft!, loft!.doors[0]!)).toMatchObject({ xMm: expect.closeTo(0, 6), yMm: 700 });
+      expect(listWalls(landing!)).toHaveLength(4);
+      expect(landing!.doors[0]!.wayMm).toBe(1500);
+      if (version === 3) {
+        const measured = [...household.lots.values()].find((lot) => lot.measuredBy === 'roll');
+        expect(measured?.amountSigma).toBe(120);
+        expect(events[1]).toMatchObject({ type: 'measured', amount: 3950, amountUnit: 'length' });
+      }
+      expect(parseBundle(toBundle(read.value))).toEqual(read);
+    },
+  );
 
   it('makes projects of kits, as the daybook tells them', () => {
     const golden = readFileSync(new URL('./golden/v11.json', import.meta.url));
@@ -174,7 +179,9 @@ describe('the bundle', () => {
     const listHeaps = (places: Iterable<Place>) => [...places].filter(({ unit }) => unit?.isHeap).map(({ id }) => id);
     // One was made as a heap in another language; one became one by its name, and was its own floor from the first line on.
     expect(listHeaps(household.places.values())).toEqual(['r1-u14', 'r1-u5']);
-    const whole = events.flatMap(({ changes }) => changes.flatMap(({ after }) => (after ? [after as unknown as Place] : [])));
+    const whole = events.flatMap(({ changes }) =>
+      changes.flatMap(({ after }) => (after ? [after as unknown as Place] : [])),
+    );
     expect(listHeaps(whole).toSorted()).toEqual(['r1-u14', 'r1-u5']);
     expect(foldEvents(events)).toEqual({ ok: true, value: household });
   });
