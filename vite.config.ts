@@ -1,12 +1,11 @@
 import { join } from 'node:path';
-import { compileMessageOrThrow } from '@lingui/message-utils/compileMessage';
 import { marked } from 'marked';
-import PO from 'pofile';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { runnerImport, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
+import { catalogues } from './tools/catalogues.ts';
 
 const oxc = { decorator: { legacy: true } };
 
@@ -47,21 +46,6 @@ const madeSample: Plugin & { isBuilt: boolean } = {
       if (!madeSample.isBuilt) return `export default async () => JSON.parse(${JSON.stringify(records)})`;
       const file = this.emitFile({ type: 'asset', name: 'sample.json', source: records });
       return `export default async () => (await fetch(import.meta.ROLLUP_FILE_URL_${file})).json()`;
-    },
-  },
-};
-
-/** The catalogues of the other languages, each message read once and for all; what is not said in one stays English. */
-const catalogues: Plugin = {
-  name: 'catalogues',
-  transform: {
-    filter: { id: /\.po$/ },
-    handler(text) {
-      const said = PO.parse(text).items.flatMap(({ msgid, msgstr: [words] }) =>
-        words ? [[msgid, words] as const] : [],
-      );
-      const read = said.map(([message, words]) => [message, compileMessageOrThrow(words)]);
-      return { code: `export default ${JSON.stringify(Object.fromEntries(read))}`, map: null };
     },
   },
 };

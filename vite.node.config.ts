@@ -1,8 +1,10 @@
 import { defineConfig } from 'vite';
+import { catalogues } from './tools/catalogues.ts';
 
 /** The programs that run in Node: server, command line, benches. They share the core with the app. */
 export default defineConfig({
   publicDir: false,
+  plugins: [catalogues],
   oxc: { decorator: { legacy: true } },
   build: {
     ssr: true,

@@ -115,6 +115,18 @@ test('lines are typed in German: a cloth, a heap, what a project needs; and foun
   await line.press('Enter');
   await expect(line).toHaveValue('');
 
+  // A list of one's own, headed and written in German.
+  await page.goto('/list');
+  const list = ['Bezeichnung;Stoffart;Länge;Farbe', 'Weste;Leinenköper;2,5 m;dunkelgrün', 'Saum;Flanell;1 m;bläulich'];
+  await page.getByLabel('Zeilen hier einfügen').fill(list.join('\n'));
+  await page.getByRole('button', { name: 'Ansehen' }).click();
+  await expect(page.getByLabel('Spalte 2 ist').locator('option:checked')).toHaveText('Stoffklasse');
+  await expect(page.getByText('„bläulich“ ist keine bekannte Farbe. Versuch türkis')).toBeVisible();
+  await page.locator('input[aria-invalid=true]').fill('türkis');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Alle aufnehmen' }).click();
+  await expect(page.getByText('2 Zeilen kamen dazu.')).toBeVisible();
+
   await page.goto('/find');
   await page.getByRole('combobox', { name: 'Wo ist …' }).fill('wo ist der blaue Leinenköper');
   await page.getByRole('option', { name: /Dunkelblauer Leinenköper/ }).click();

@@ -150,7 +150,7 @@ test('on a phone one finds a thing, takes it out and puts it back', async ({ pag
 test('on a phone the ticket of what was tapped comes into view', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openSample(page);
-  await page.getByRole('list', { name: 'Cotton' }).getByRole('button').first().click();
+  await page.getByRole('list', { name: 'Coated' }).getByRole('button').first().click();
   await expect(page.getByRole('complementary', { name: 'Ticket' }).getByRole('heading').first()).toBeInViewport();
 });
 

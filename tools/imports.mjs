@@ -27,7 +27,7 @@ const forbidden = [
   only('server-knows-core', 'server', 'core'),
   only('workers-know-core-and-solver', 'workers', 'core', 'solver', 'check', 'storage'),
   // What it says, it says in the words of the interface.
-  only('cli-knows-core-solver-and-words', 'cli', 'core', 'solver', 'sample', 'check', 'ui/text'),
+  only('cli-knows-core-solver-and-words', 'cli', 'core', 'solver', 'sample', 'check', 'ui/text', 'ui/language'),
   only(
     'ui-knows-no-solver',
     'ui',

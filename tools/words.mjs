@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
 import PO from 'pofile';
 import ts from 'typescript';
@@ -11,15 +11,20 @@ import { ROOT } from './prepare.mjs';
  * catalogue is not complete, where a message lacks one of its values, and where words stand in the source bare.
  */
 const UI = join(ROOT, 'src/ui');
+/** The command line says its words by the same catalogues. */
+const FOLDERS = [UI, join(ROOT, 'src/cli')];
 const CATALOGUES = join(UI, 'language');
 
 /** Every message and the files it is said in. */
 function gatherMessages() {
   const found = new Map();
-  const files = readdirSync(UI, { recursive: true }).filter(
-    (one) => /\.tsx?$/.test(one) && !/\.(test|d)\.tsx?$/.test(one),
+  const files = FOLDERS.flatMap((folder) =>
+    readdirSync(folder, { recursive: true })
+      .filter((one) => /\.tsx?$/.test(one) && !/\.(test|d)\.tsx?$/.test(one))
+      .toSorted((a, b) => a.localeCompare(b))
+      .map((one) => relative(UI, join(folder, one))),
   );
-  for (const file of files.toSorted((a, b) => a.localeCompare(b))) {
+  for (const file of files) {
     const source = ts.createSourceFile(file, readFileSync(join(UI, file), 'utf8'), ts.ScriptTarget.Latest, true);
     const look = (node) => {
       if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.expression.text === 't') {

@@ -7,6 +7,7 @@ import { isKind, KINDS } from '../core/records/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
 import { formatVolume } from '../core/units/index.ts';
 import { computeWhereabouts, groupLotsByPlace } from '../core/whereabouts/index.ts';
+import { listAlike, t } from '../ui/language/index.ts';
 import { wordKindPlural } from '../ui/text/names.ts';
 import { SORT_WORDS } from '../ui/text/setout.ts';
 import { wordWhereShort } from '../ui/text/where.ts';
@@ -21,12 +22,12 @@ export function runFind(args: string[], terminal: Terminal): ExitCode {
   });
   const most = Math.round(readNumber(values.most, 'most', 8, 1, 1000));
   const [file, ...words] = positionals;
-  if (words.length === 0) throw new UsageError('what is looked for?');
+  if (words.length === 0) throw new UsageError(t('what is looked for?'));
   const chronicle = readBundle(file, terminal);
   if (typeof chronicle === 'number') return chronicle;
   const { household } = chronicle;
   const tree = createPlaceTree(household.places);
-  const finder = createFinder();
+  const finder = createFinder(listAlike);
   finder.sync(household);
   const inside = groupLotsByPlace(household, 'is');
   const found = finder.find(words.join(' '), most).map(({ lotId }) => ({
@@ -36,7 +37,7 @@ export function runFind(args: string[], terminal: Terminal): ExitCode {
   }));
   if (values.json) terminal.print(JSON.stringify(found, null, 2));
   else for (const one of found) terminal.print(`${one.name}: ${wordWhereShort(one)}`);
-  if (found.length === 0) terminal.complain('Nothing is called that, or nearly.');
+  if (found.length === 0) terminal.complain(t('Nothing is called that, or nearly.'));
   return found.length > 0 ? 0 : 1;
 }
 
@@ -60,10 +61,19 @@ export function runBalance(args: string[], terminal: Terminal): ExitCode {
   }
   for (const { sort, places, usable, takes } of sorts) {
     const share = usable > 0 ? Math.round((100 * takes) / usable) : 0;
-    terminal.print(`${SORT_WORDS()[sort]}: ${places} places, ${share} % of what is to be filled`);
+    terminal.print(
+      t('{sort}: {places, plural, one {# place} other {# places}}, {share} % of what is to be filled', {
+        sort: SORT_WORDS()[sort],
+        places,
+        share,
+      }),
+    );
   }
-  for (const { kind, lots } of left) terminal.print(`without room: ${lots} of ${wordKindPlural(kind)}`);
-  terminal.print(isEnough ? 'All of it has room.' : `${formatVolume(leftMm3, units)} will not go in.`);
+  for (const { kind, lots } of left)
+    terminal.print(t('without room: {pieces} of {kind}', { pieces: lots, kind: wordKindPlural(kind) }));
+  terminal.print(
+    isEnough ? t('All of it has room.') : t('{volume} will not go in.', { volume: formatVolume(leftMm3, units) }),
+  );
   return 0;
 }
 
@@ -74,7 +84,7 @@ export function runCsv(args: string[], terminal: Terminal): ExitCode {
     allowPositionals: true,
     options: { of: { type: 'string' }, out: { type: 'string' } },
   });
-  if (!isKind(values.of)) throw new UsageError(`--of takes one of ${KINDS.join(', ')}`);
+  if (!isKind(values.of)) throw new UsageError(t('--of takes one of {names}', { names: KINDS.join(', ') }));
   const chronicle = readBundle(positionals[0], terminal);
   if (typeof chronicle === 'number') return chronicle;
   const table = toCsv(chronicle.household, values.of);

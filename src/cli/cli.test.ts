@@ -6,7 +6,9 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { parseTable } from '../core/formats/csv/index.ts';
 import { parseBundle } from '../core/formats/index.ts';
+import { speak } from '../ui/language/choose.ts';
 import { runCli } from './run.ts';
+import { findSpoken } from './terminal.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'yardmist-'));
 const demo = join(folder, 'demo.yardmist.zip');
@@ -53,7 +55,7 @@ describe('the command line', () => {
   });
 
   it('writes a demo that validates, the same each time', () => {
-    expect(run('validate', demo)).toMatchObject({ code: 0, out: expect.stringContaining('120 lots') });
+    expect(run('validate', demo)).toMatchObject({ code: 0, out: expect.stringContaining('good: 120 pieces of ') });
     const again = join(folder, 'again.yardmist.zip');
     run('demo', '--out', again, '--lots', '120', '--seed', '4');
     expect(readFileSync(again)).toEqual(readFileSync(demo));
@@ -77,7 +79,7 @@ describe('the command line', () => {
     for (const { name, to } of report.bins)
       expect([name.length > 0, to === null || to.includes(' › ')]).toEqual([true, true]);
     expect(report.checks.tests).toBeGreaterThan(100);
-    expect(run('validate', planned).out).toContain('2 daybook lines');
+    expect(run('validate', planned).out).toContain('2 lines in the daybook');
     expect(JSON.parse(run('plan', demo, '--steps', '20000', '--json').out)).toEqual(report);
   });
 
@@ -143,6 +145,24 @@ describe('the command line', () => {
     expect(again).toMatchObject({ code: 0, out: 'No label to print; nothing was written.' });
     expect(run('labels', demo, '--out', sheet).code).toBe(2);
     expect(run('validate', saved).code).toBe(0);
+  });
+
+  it('speaks the language of the system, in words, numbers and on labels; reports for programs stay as they are', async () => {
+    expect(findSpoken({ LANG: 'de_DE.UTF-8' })).toBe('de');
+    expect(findSpoken({ LC_ALL: 'C', LANG: 'de_DE.UTF-8' })).toBe('en');
+    expect(findSpoken({ LC_ALL: '', LC_MESSAGES: 'fr_FR', LANG: 'de' })).toBe('en');
+    const report = run('balance', demo, '--json').out;
+    await speak('de');
+    try {
+      expect(run('validate', demo).out).toMatch(/^gut: 120 Stücke von \d+ Dingen, .+ im Tagebuch$/);
+      expect(run('balance', demo).out).toMatch(/^Regale: \d+ Plätze, \d+ % dessen, was gefüllt werden soll$/m);
+      expect(run('plan', demo, '--steps', '2000').out).toMatch(/^Holen braucht jetzt \d+(,\d)? min im Monat/m);
+      expect(run('find', demo, 'wo ist die Stoffschere').code).toBe(0);
+      expect(run('find').err).toContain('Was wird gesucht?');
+      expect(run('balance', demo, '--json').out).toBe(report);
+    } finally {
+      await speak('en');
+    }
   });
 
   it('lists the faults of a bad file with their paths', () => {

@@ -5,8 +5,11 @@ import { layLabels, STOCKS } from '../core/formats/label/index.ts';
 import { toSvg } from '../core/formats/sheet/index.ts';
 import { assignCodes, computePlaceContents, createLabelled, toPlaceLabelled } from '../core/labels/index.ts';
 import { createPlaceTree } from '../core/storage/index.ts';
+import { t } from '../ui/language/index.ts';
 import { wordPlaceFace } from '../ui/text/labels.ts';
 import { readBundle, UsageError, writeWithAct, type ExitCode, type Terminal } from './terminal.ts';
+
+const wordLabelCount = (labels: number) => t('{labels, plural, one {# label} other {# labels}}', { labels });
 
 /**
  * The labels of all places that hold something, as SVG sheets that print to size. That they were made, and with which
@@ -24,9 +27,9 @@ export function runLabels(args: string[], terminal: Terminal): ExitCode {
     },
   });
   if (values.out === undefined || values.save === undefined)
-    throw new UsageError('labels needs --out FILE.svg and --save FILE: what is printed is written down');
+    throw new UsageError(t('labels needs --out FILE.svg and --save FILE: what is printed is written down'));
   const stock = STOCKS.find(({ id }) => id === (values.stock ?? STOCKS[0]!.id));
-  if (!stock) throw new UsageError(`--stock takes one of ${STOCKS.map(({ id }) => id).join(', ')}`);
+  if (!stock) throw new UsageError(t('--stock takes one of {names}', { names: STOCKS.map(({ id }) => id).join(', ') }));
   const chronicle = readBundle(positionals[0], terminal);
   if (typeof chronicle === 'number') return chronicle;
   const { household } = chronicle;
@@ -38,7 +41,7 @@ export function runLabels(args: string[], terminal: Terminal): ExitCode {
     return content.parts.length > 0 && !(values['never-printed'] && isPrinted) ? [{ place, content }] : [];
   });
   if (wanted.length === 0) {
-    terminal.print('No label to print; nothing was written.');
+    terminal.print(t('No label to print; nothing was written.'));
     return 0;
   }
   const nowMs = terminal.nowMs();
@@ -58,8 +61,13 @@ export function runLabels(args: string[], terminal: Terminal): ExitCode {
   const { out, save } = values;
   const name = (n: number) => (sheets.length === 1 ? out : out.replace(/(\.svg)?$/iu, `-${n + 1}$1`));
   for (const [n, sheet] of sheets.entries()) writeFileSync(name(n), toSvg(sheet));
-  const draft = createLabelled(household, fresh, labelled, `${faces.length} labels`, nowMs);
+  const draft = createLabelled(household, fresh, labelled, wordLabelCount(faces.length), nowMs);
   writeWithAct(save, chronicle, draft, 'labels', terminal);
-  terminal.print(`${faces.length} labels on ${sheets.length} sheets`);
+  terminal.print(
+    t('{labels} on {sheets, plural, one {# sheet} other {# sheets}}', {
+      labels: wordLabelCount(faces.length),
+      sheets: sheets.length,
+    }),
+  );
   return 0;
 }

@@ -3,6 +3,7 @@ import { findMoves, getTableMm3 } from '../core/moves/index.ts';
 import type { LotId } from '../core/records/index.ts';
 import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { formatMinutes } from '../core/units/index.ts';
+import { t } from '../ui/language/index.ts';
 import { wordDeed, wordWay } from '../ui/text/moves.ts';
 import { readBundle, readNumber, type ExitCode, type Terminal } from './terminal.ts';
 
@@ -35,10 +36,15 @@ export function runMoves(args: string[], terminal: Terminal): ExitCode {
   const inAll = found.steps.reduce((sum, step) => sum + step.seconds, 0);
   terminal.print(
     found.steps.length === 0
-      ? 'Nothing to carry.'
-      : `${found.trips} trips, about ${formatMinutes(inAll)}; no order needs fewer than ${found.leastTrips}.`,
+      ? t('Nothing to carry.')
+      : t('{trips, plural, one {# trip} other {# trips}}, about {minutes}; no order needs fewer than {least}.', {
+          trips: found.trips,
+          minutes: formatMinutes(inAll),
+          least: found.leastTrips,
+        }),
   );
-  for (const id of found.stuckIds) terminal.print(`no room at its home: ${nameOf(id)}`);
-  for (const id of found.stuckBinIds) terminal.print(`stays where it stands: ${formatPlaceName(tree, id)}`);
+  for (const id of found.stuckIds) terminal.print(t('no room at its home: {name}', { name: nameOf(id) }));
+  for (const id of found.stuckBinIds)
+    terminal.print(t('stays where it stands: {name}', { name: formatPlaceName(tree, id) }));
   return 0;
 }

@@ -7,6 +7,9 @@ import { createPlaceTree, formatPlaceName } from '../core/storage/index.ts';
 import { createSampleHousehold } from '../sample/index.ts';
 import { createPlan, createRun } from '../solver/solve.ts';
 import { createAdopt } from '../core/acts/index.ts';
+import { formatMinutes } from '../core/units/index.ts';
+import { t } from '../ui/language/index.ts';
+import { wordUnplaced } from '../ui/text/plans.ts';
 import { runBalance, runCsv, runFind } from './ask.ts';
 import { runLabels } from './labels.ts';
 import { runMoves } from './moves.ts';
@@ -26,13 +29,22 @@ function runDemo(args: string[], terminal: Terminal): ExitCode {
     args,
     options: { out: { type: 'string' }, seed: { type: 'string' }, lots: { type: 'string' } },
   });
-  if (values.out === undefined) throw new UsageError('demo needs --out FILE');
+  if (values.out === undefined) throw new UsageError(t('demo needs --out FILE'));
   const seed = readNumber(values.seed, 'seed', 1, 0, 2 ** 31);
   const lots = Math.round(readNumber(values.lots, 'lots', 320, 1, 50_000));
   const chronicle = createSampleHousehold(seed, lots);
   writeFileSync(values.out, toBundle(chronicle));
+  const { items, places } = chronicle.household;
   terminal.print(
-    `${values.out}: ${chronicle.household.items.size} items, ${lots} lots, ${chronicle.household.places.size} places`,
+    t(
+      '{file}: {pieces, plural, one {# piece} other {# pieces}} of {things, plural, one {# thing} other {# things}}, {places, plural, one {# place} other {# places}}',
+      {
+        file: values.out,
+        pieces: lots,
+        things: items.size,
+        places: places.size,
+      },
+    ),
   );
   return 0;
 }
@@ -90,14 +102,28 @@ function runPlan(args: string[], terminal: Terminal): ExitCode {
   if (values.json) terminal.print(JSON.stringify(report, null, 2));
   else {
     const { before, after } = report.fetchSecondsPerMonth;
-    terminal.print(`placed ${report.placed}, without a home ${report.unplaced.length}`);
-    for (const { name, code, needed, available } of report.unplaced)
-      terminal.print(`  ${name}: ${code}, needs ${needed ?? '-'}, there is ${available ?? '-'}`);
-    for (const { name, to } of report.bins)
-      terminal.print(`  carry ${name} ${to === null ? 'out of the way' : `to ${to}`}`);
-    terminal.print(`fetching ${(before / 60).toFixed(1)} min a month now, ${(after / 60).toFixed(1)} with this plan`);
     terminal.print(
-      `checker: ${check.tests} tests, ${check.findings.length} findings; seed ${seed}, ${run.steps} steps`,
+      t('{placed} with a home, {unplaced} without one', { placed: report.placed, unplaced: report.unplaced.length }),
+    );
+    for (const { lotId, reason } of solution.unplaced)
+      terminal.print(`  ${nameOf(lotId)}: ${wordUnplaced(reason, tree, household.settings.units)}`);
+    for (const { name, to } of report.bins)
+      terminal.print(
+        to === null
+          ? t('  carry {name} out of the way', { name })
+          : t('  carry {name} to {place}', { name, place: to }),
+      );
+    terminal.print(
+      t('fetching takes {before} a month now, {after} with this plan', {
+        before: formatMinutes(before),
+        after: formatMinutes(after),
+      }),
+    );
+    terminal.print(
+      t(
+        '{tests, plural, one {# check} other {# checks}} made, {findings} with a finding; start number {seed}, {steps, plural, one {# step} other {# steps}}',
+        { tests: check.tests, findings: check.findings.length, seed: String(seed), steps: run.steps },
+      ),
     );
   }
   return report.checks.passed ? 0 : 1;
@@ -109,7 +135,15 @@ function runValidate(args: string[], terminal: Terminal): ExitCode {
   if (typeof chronicle === 'number') return chronicle;
   const { household, events } = chronicle;
   terminal.print(
-    `good: ${household.items.size} items, ${household.lots.size} lots, ${household.places.size} places, ${events.length} daybook lines`,
+    t(
+      'good: {pieces, plural, one {# piece} other {# pieces}} of {things, plural, one {# thing} other {# things}}, {places, plural, one {# place} other {# places}}, {lines, plural, one {# line} other {# lines}} in the daybook',
+      {
+        pieces: household.lots.size,
+        things: household.items.size,
+        places: household.places.size,
+        lines: events.length,
+      },
+    ),
   );
   return 0;
 }

@@ -28,7 +28,7 @@ describe('the importer', () => {
   it('opens bytes of a file, reads them, and takes a corrected cell', async () => {
     const worker = open();
     const source = new TextEncoder().encode('\ufeffname;length\nOat;3\nRust;long\n');
-    const opened = await worker.send({ type: 'open', source, kind: 'fabric' });
+    const opened = await worker.send({ type: 'open', source, kind: 'fabric', language: 'en' });
     if (opened.type !== 'opened') throw new Error(JSON.stringify(opened));
     expect(opened.table).toMatchObject({
       delimiter: ';',
@@ -50,7 +50,12 @@ describe('the importer', () => {
 
   it('tells how far it is', async () => {
     const worker = open();
-    await worker.send({ type: 'open', source: `name,length\n${'Oat,1\n'.repeat(1600)}`, kind: 'fabric' });
+    await worker.send({
+      type: 'open',
+      source: `name,length\n${'Oat,1\n'.repeat(1600)}`,
+      kind: 'fabric',
+      language: 'en',
+    });
     await worker.send({ ...settle, type: 'read', mapping: ['name', 'length'], edits: [] });
     expect(worker.words.map((word) => word.rows)).toEqual([0, 500, 1000, 1500]);
   });
@@ -58,18 +63,27 @@ describe('the importer', () => {
   it('refuses what is no table, and stays alive', async () => {
     const worker = open();
     expect(
-      await worker.send({ type: 'open', source: new Uint8Array([0x89, 0x50, 0, 0, 0, 1]), kind: 'fabric' }),
+      await worker.send({
+        type: 'open',
+        source: new Uint8Array([0x89, 0x50, 0, 0, 0, 1]),
+        kind: 'fabric',
+        language: 'en',
+      }),
     ).toMatchObject({ type: 'refused', fault: { code: 'not-text' } });
-    expect(await worker.send({ type: 'open', source: '', kind: 'fabric' })).toMatchObject({
+    expect(await worker.send({ type: 'open', source: '', kind: 'fabric', language: 'en' })).toMatchObject({
       type: 'refused',
       fault: { code: 'empty' },
     });
-    expect(await worker.send({ type: 'open', source: 'name\nOat', kind: 'thread' })).toMatchObject({ type: 'opened' });
+    expect(await worker.send({ type: 'open', source: 'name\nOat', kind: 'thread', language: 'en' })).toMatchObject({
+      type: 'opened',
+    });
   });
 
   it('that has nothing open says so instead of keeping silent', async () => {
     const worker = open();
     await expect(worker.send({ ...settle, type: 'read', mapping: [], edits: [] })).rejects.toThrow('no table is open');
-    expect(await worker.send({ type: 'open', source: 'name\nOat', kind: 'thread' })).toMatchObject({ type: 'opened' });
+    expect(await worker.send({ type: 'open', source: 'name\nOat', kind: 'thread', language: 'en' })).toMatchObject({
+      type: 'opened',
+    });
   });
 });

@@ -1,4 +1,11 @@
-import { decodeText, parseTable, readTable, recogniseColumns, type TextTable } from '../core/formats/csv/index.ts';
+import {
+  decodeText,
+  parseTable,
+  readTable,
+  recogniseColumns,
+  type ListLanguage,
+  type TextTable,
+} from '../core/formats/csv/index.ts';
 import { DEFAULT_SETTINGS, type Household } from '../core/records/index.ts';
 import { serveLine } from './desk.ts';
 import type { FromImporter, ImporterWord, ToImporter } from './protocol.ts';
@@ -15,14 +22,24 @@ const NOTHING: Household = {
 /** The table that was opened last; cells are corrected in it. */
 let table: { rows: string[][]; delimiter: string } | null = null;
 
-function open(message: Extract<ToImporter, { type: 'open' }>): FromImporter {
+/** Languages that lists may be written in; each is loaded by those who speak it. */
+const LANGUAGES: Readonly<Record<string, () => Promise<ListLanguage>>> = {
+  de: async () => {
+    const { GERMAN, GERMAN_HEADS } = await import('../core/german/index.ts');
+    return { lines: GERMAN, heads: GERMAN_HEADS };
+  },
+};
+let language: ListLanguage | undefined;
+
+async function open(message: Extract<ToImporter, { type: 'open' }>): Promise<FromImporter> {
   const { kind, source } = message;
+  language = await LANGUAGES[message.language]?.();
   const text = typeof source === 'string' ? ({ ok: true, value: source } as const) : decodeText(source);
   if (!text.ok) return { type: 'refused', fault: text.fault };
   const parsed = parseTable(text.value.replace(/^\ufeff/, ''));
   if (!parsed.ok) return { type: 'refused', fault: parsed.fault };
   table = { ...parsed.value, rows: parsed.value.rows.map((row) => [...row]) };
-  return { type: 'opened', table: parsed.value, recognised: recogniseColumns(table, kind) };
+  return { type: 'opened', table: parsed.value, recognised: recogniseColumns(table, kind, language) };
 }
 
 function read(message: Extract<ToImporter, { type: 'read' }>, say: (word: ImporterWord) => void): FromImporter {
@@ -35,6 +52,7 @@ function read(message: Extract<ToImporter, { type: 'read' }>, say: (word: Import
   }
   const result = readTable(table satisfies TextTable, household ?? NOTHING, {
     ...options,
+    ...(language && { language }),
     stationOf: (kind) => stations[kind],
     createId: () => crypto.randomUUID(),
     onProgress: (done) => {

@@ -277,7 +277,13 @@ export type ToExplainer = {
 
 /** What the importer is asked: to open a table, then to read it with its columns mapped and its cells corrected. */
 export type ToImporter =
-  | { readonly type: 'open'; readonly source: string | Uint8Array; readonly kind: Kind }
+  | {
+      readonly type: 'open';
+      readonly source: string | Uint8Array;
+      readonly kind: Kind;
+      /** That of the screens: lists may be written in it, beside English. */
+      readonly language: string;
+    }
   | {
       readonly type: 'read';
       readonly kind: Kind;

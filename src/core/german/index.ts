@@ -1,6 +1,7 @@
 import { createSpelling, type LineLanguage, type Spelling } from '../spelling/index.ts';
 import { TABLES } from './lines.ts';
 
+export { GERMAN_HEADS } from './heads.ts';
 export { GERMAN_NAMES } from './naming.ts';
 
 /** What a German word takes in a sentence, the longest first. */

@@ -2,7 +2,8 @@ import type { RowFault, TableFault } from '../../core/formats/csv/index.ts';
 import type { PictureFault } from '../../core/formats/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { wordAmountFault } from './faults.ts';
-import { formatNumber, t } from '../language/index.ts';
+import { sayIn } from '../../core/spelling/index.ts';
+import { formatNumber, getLineLanguage, t } from '../language/index.ts';
 
 export function wordTableFault({ code, limit }: TableFault): string {
   switch (code) {
@@ -38,6 +39,9 @@ export function wordPictureFault({ code, megapixels }: PictureFault): string {
   }
 }
 
+/** A word as it may be typed where screens are in another language. */
+const sayAsTyped = (word: string) => sayIn(getLineLanguage()?.line, word);
+
 /** Why a cell is not taken, and what would do. */
 export function wordRowFault(fault: RowFault, units: UnitSystem): string {
   switch (fault.code) {
@@ -47,7 +51,7 @@ export function wordRowFault(fault: RowFault, units: UnitSystem): string {
       const among = fault.oneOf ?? [];
       return t('“{text}” is not known. Try {words}.', {
         text: fault.text,
-        words: [...among.slice(0, 6), ...(among.length > 6 ? ['…'] : [])].join(', '),
+        words: [...among.slice(0, 6).map(sayAsTyped), ...(among.length > 6 ? ['…'] : [])].join(', '),
       });
     }
     case 'not-a-day':

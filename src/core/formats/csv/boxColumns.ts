@@ -14,7 +14,7 @@ export const BOX_COLUMNS: readonly Column[] = [
     read: words('type', 40, true),
     write: (item) => item.box?.type,
   },
-  { id: 'size', headers: ['size'], kinds: BOXY, read: words('size', 40), write: (item) => item.box?.size },
+  { id: 'size', isOwn: true, headers: ['size'], kinds: BOXY, read: words('size', 40), write: (item) => item.box?.size },
   {
     id: 'count',
     headers: ['count', 'quantity', 'qty', 'pieces', 'number of', 'copies', 'spools', 'packets'],

@@ -139,6 +139,8 @@ export function readCloth(text: string): Read {
   if (known) return ok({ cloth: known.id });
   // As the quick line would have it: `cotton lawn`, `velvets`.
   const { cloth, fibre } = parseLine(text, { kind: 'fabric', units: 'metric' }).sketch;
+  // Many a list says only of what it is.
+  if (cloth === undefined && fibre !== undefined) return ok({ fibre });
   return cloth === undefined
     ? fault('not-one-of', text, { oneOf: CLOTHS.map((one) => one.id) })
     : ok(fibre === undefined ? { cloth } : { cloth, fibre });

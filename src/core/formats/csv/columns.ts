@@ -18,7 +18,7 @@ import {
 } from './cells.ts';
 import { BOX_COLUMNS } from './boxColumns.ts';
 import { CLOTH_COLUMNS } from './clothColumns.ts';
-import type { Column } from './column.ts';
+import type { Column, ListLanguage } from './column.ts';
 import { PATTERN_AND_THREAD_COLUMNS } from './paperColumns.ts';
 
 const ALL = KINDS;
@@ -56,6 +56,7 @@ export const COLUMNS: readonly Column[] = [
   { id: 'kind', headers: ['kind', 'category'], kinds: ALL, read: oneOf('kind', KINDS), write: (item) => item.kind },
   {
     id: 'name',
+    isOwn: true,
     headers: ['name', 'title', 'description', 'item', 'what'],
     kinds: ALL,
     read: words('name', 120),
@@ -119,6 +120,7 @@ export const COLUMNS: readonly Column[] = [
   },
   {
     id: 'tags',
+    isOwn: true,
     headers: ['tags', 'labels', 'keywords'],
     kinds: ALL,
     read: list('tags'),
@@ -126,6 +128,7 @@ export const COLUMNS: readonly Column[] = [
   },
   {
     id: 'source',
+    isOwn: true,
     headers: ['from', 'source', 'shop', 'bought at'],
     kinds: ALL,
     read: words('source', 120),
@@ -134,6 +137,7 @@ export const COLUMNS: readonly Column[] = [
   { id: 'cost', headers: ['cost', 'price', 'paid'], kinds: ALL, read: number('cost', 1e7), write: (item) => item.cost },
   {
     id: 'notes',
+    isOwn: true,
     headers: ['notes', 'note', 'comment', 'remarks'],
     kinds: ALL,
     read: words('notes', 2000),
@@ -150,8 +154,8 @@ export const COLUMNS: readonly Column[] = [
     write: () => null,
     isOnlyRead: true,
   },
-  { id: 'lot', headers: ['lot id'], kinds: ALL, read: () => ok({}), write: (_, lot) => lot.id },
-  { id: 'item', headers: ['item id'], kinds: ALL, read: () => ok({}), write: (item) => item.id },
+  { id: 'lot', isOwn: true, headers: ['lot id'], kinds: ALL, read: () => ok({}), write: (_, lot) => lot.id },
+  { id: 'item', isOwn: true, headers: ['item id'], kinds: ALL, read: () => ok({}), write: (item) => item.id },
 ];
 
 const simplify = (header: string) =>
@@ -160,10 +164,14 @@ const simplify = (header: string) =>
     .replace(/\(.*?\)|[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 
+/** How a column may be headed, in English and in another language. */
+const listHeads = ({ id, headers }: Column, language?: ListLanguage): string[] =>
+  [...headers, ...(language?.heads[id]?.split(', ') ?? [])].map(simplify);
+
 /** The column that a heading means in its own words, of one of these kinds; null for none. */
-export function findColumn(header: string, kinds: readonly Kind[]): Column | null {
+export function findColumn(header: string, kinds: readonly Kind[], language?: ListLanguage): Column | null {
   const word = simplify(header);
-  const found = COLUMNS.filter((column) => column.headers.some((one) => simplify(one) === word));
+  const found = COLUMNS.filter((column) => listHeads(column, language).includes(word));
   // The same word heads different columns of different kinds; the first kind's own comes first.
   for (const kind of kinds) {
     const column = found.find((one) => one.kinds.includes(kind));
@@ -173,12 +181,12 @@ export function findColumn(header: string, kinds: readonly Kind[]): Column | nul
 }
 
 /** A guess where nothing is headed so: a column of the kind whose heading begins with that word. */
-export function guessColumn(header: string, kind: Kind): Column | null {
+export function guessColumn(header: string, kind: Kind, language?: ListLanguage): Column | null {
   const word = simplify(header);
   if (word.length < 4) return null;
   return (
     COLUMNS.find(
-      (column) => column.kinds.includes(kind) && column.headers.some((one) => simplify(one).split(' ')[0] === word),
+      (column) => column.kinds.includes(kind) && listHeads(column, language).some((one) => one.split(' ')[0] === word),
     ) ?? null
   );
 }

@@ -1,3 +1,4 @@
+export type { ListLanguage } from './column.ts';
 export type { CellFault } from './cells.ts';
 export {
   listTargets,

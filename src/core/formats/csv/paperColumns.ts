@@ -53,6 +53,7 @@ export const PATTERN_AND_THREAD_COLUMNS: readonly Column[] = [
   },
   {
     id: 'publisher',
+    isOwn: true,
     headers: ['publisher', 'maker', 'designer'],
     kinds: ['pattern'],
     read: words('publisher', 60),
@@ -60,6 +61,7 @@ export const PATTERN_AND_THREAD_COLUMNS: readonly Column[] = [
   },
   {
     id: 'era',
+    isOwn: true,
     headers: ['era', 'year', 'decade'],
     kinds: ['pattern'],
     read: words('era', 40),
@@ -67,6 +69,7 @@ export const PATTERN_AND_THREAD_COLUMNS: readonly Column[] = [
   },
   {
     id: 'sizes',
+    isOwn: true,
     headers: ['sizes', 'size range'],
     kinds: ['pattern'],
     read: words('sizes', 60),
@@ -74,6 +77,7 @@ export const PATTERN_AND_THREAD_COLUMNS: readonly Column[] = [
   },
   {
     id: 'needs',
+    isOwn: true,
     headers: ['cloth needs', 'fabric requirements'],
     kinds: ['pattern'],
     read: readNeeds,

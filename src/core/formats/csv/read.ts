@@ -11,10 +11,12 @@ import {
   type RecordFault,
   type StationId,
 } from '../../records/index.ts';
+import { fail } from '../../result/index.ts';
+import { spellOut } from '../../spelling/index.ts';
 import type { UnitSystem } from '../../units/index.ts';
 import { readAmount, type CellFault } from './cells.ts';
 import { COLUMNS, findColumn, guessColumn, listColumns } from './columns.ts';
-import type { Column } from './column.ts';
+import type { Column, ListLanguage } from './column.ts';
 import { unneutralise, type TextTable } from './text.ts';
 
 /** Which column of the app each column of a table is; null for one that is left out. */
@@ -29,16 +31,16 @@ export interface Recognised {
 const BY_ID = new Map(COLUMNS.map((column) => [column.id, column]));
 
 /** Takes the first row for headings where at least half of its cells head something that is known. */
-export function recogniseColumns(table: TextTable, kind: Kind): Recognised {
+export function recogniseColumns(table: TextTable, kind: Kind, language?: ListLanguage): Recognised {
   const [first = []] = table.rows;
   // A column that says the kind makes room for the columns of all kinds.
-  const isMixed = first.some((cell) => findColumn(cell, [kind])?.id === 'kind');
+  const isMixed = first.some((cell) => findColumn(cell, [kind], language)?.id === 'kind');
   const kinds = isMixed ? [kind, ...KINDS] : [kind];
   const width = Math.max(...table.rows.slice(0, 50).map((row) => row.length));
   const taken = new Set<string>();
   const mapping = Array.from({ length: width }, (_, i): string | null => {
     const header = first[i] ?? '';
-    const column = findColumn(header, kinds) ?? (isMixed ? null : guessColumn(header, kind));
+    const column = findColumn(header, kinds, language) ?? (isMixed ? null : guessColumn(header, kind, language));
     if (!column || taken.has(column.id)) return null;
     taken.add(column.id);
     return column.id;
@@ -64,6 +66,8 @@ export interface ReadOptions {
   readonly nowMs: number;
   readonly stationOf: (kind: Kind) => StationId;
   readonly createId: () => string;
+  /** The language that it may be written in, beside English. */
+  readonly language?: ListLanguage;
   /** Told from time to time how many rows are done; false stops the reading. */
   readonly onProgress?: (rows: number) => boolean;
 }
@@ -82,12 +86,18 @@ export interface ReadTable {
 /** A column's cells say the same again and again: what one was read as is kept, up to so many. */
 const MOST_KEPT = 4000;
 
-function remember(column: Column, units: UnitSystem): (text: string) => ReturnType<Column['read']> {
+function remember(
+  column: Column,
+  { units, language }: Pick<ReadOptions, 'units' | 'language'>,
+): (text: string) => ReturnType<Column['read']> {
+  const spelling = column.isOwn ? undefined : language?.lines.line;
   const known = new Map<string, ReturnType<Column['read']>>();
   return (text) => {
     const hit = known.get(text);
     if (hit) return hit;
-    const read = column.read(text, units);
+    const said = column.read(spellOut(text, spelling), units);
+    // It is told by what stands there.
+    const read = said.ok || !spelling ? said : fail({ ...said.fault, text });
     if (known.size < MOST_KEPT) known.set(text, read);
     return read;
   };
@@ -122,7 +132,7 @@ class RowReader {
   ) {
     this.columns = options.mapping.map((id) => {
       const column = id === null ? undefined : BY_ID.get(id);
-      return column ? remember(column, options.units) : null;
+      return column ? remember(column, options) : null;
     });
   }
 
@@ -167,7 +177,12 @@ class RowReader {
   /** What a new thing's name says of it that no column does: as the quick line would read it. */
   private readName({ name }: Partial<Sketch>, kind: Kind): Partial<Sketch> {
     if (name === undefined) return {};
-    const { sketch } = parseLine(name, { kind, units: this.options.units, isKindSaid: true });
+    const { sketch } = parseLine(name, {
+      kind,
+      units: this.options.units,
+      isKindSaid: true,
+      spelling: this.options.language?.lines.line,
+    });
     const { cloth, fibre, weave, print, colours, type, garment, use } = sketch;
     const told = { cloth, fibre, weave, print, colours, type, garment, use };
     // The columns are called as the fields are.
@@ -178,9 +193,9 @@ class RowReader {
   private readAmount(cells: readonly string[], row: number, kind: Kind): Partial<Sketch> {
     const text = this.getCell(cells, 'amount').trim();
     if (text === '') return {};
-    const read = readAmount(text, kind, this.options.units);
+    const read = readAmount(spellOut(text, this.options.language?.lines.line), kind, this.options.units);
     if (read.ok) return read.value;
-    this.faults.push({ ...read.fault, row, column: this.options.mapping.indexOf('amount') });
+    this.faults.push({ ...read.fault, text, row, column: this.options.mapping.indexOf('amount') });
     return {};
   }
 
@@ -275,6 +290,6 @@ export function readTable(table: TextTable, household: Household, options: ReadO
 }
 
 /** The columns that a table can be mapped to, for a kind. */
-export function listTargets(kind: Kind): { readonly id: string; readonly header: string }[] {
-  return listColumns(kind).map(({ id, headers }) => ({ id, header: headers[0]! }));
+export function listTargets(kind: Kind): string[] {
+  return listColumns(kind).map(({ id }) => id);
 }

@@ -5,7 +5,9 @@ import { Button } from '../../components/Button.tsx';
 import { Form } from '../../components/Form.tsx';
 import { useLong, VirtualTable } from '../../components/VirtualTable.tsx';
 import { useHousehold } from '../../state/app.ts';
-import { capitalise, wordKindPlural } from '../../text/index.ts';
+import { COLUMN_WORDS } from '../../text/columns.ts';
+import { midSentence } from '../../text/grammar.ts';
+import { wordKindPlural } from '../../text/index.ts';
 import { wordRowFault } from '../../text/tables.ts';
 import type { TableImporter } from './useTableImport.ts';
 import { t } from '../../language/index.ts';
@@ -119,7 +121,7 @@ function PreviewBar({ importer, hasFaults, onlyFaults, onOnlyFaults, onFirst }: 
       {lacking.length > 0 && (
         <p role="alert" className="w-full font-semibold text-madder">
           {t('No column is taken for the {lacking}, which every one of them needs. Say above the column which it is.', {
-            lacking: lacking.join(t(' and the ')),
+            lacking: lacking.map((one) => midSentence(COLUMN_WORDS()[one] ?? one)).join(t(' and the ')),
           })}
         </p>
       )}
@@ -151,10 +153,7 @@ function TickBox({ isOn, onTurn, children }: TickBoxProps) {
 function ColumnHead({ importer, column }: { importer: TableImporter; column: number }) {
   const { table, mapping, hasHeader, kind } = importer.state;
   const targets = useMemo(
-    () =>
-      mapping.includes('kind')
-        ? [...new Map(KINDS.flatMap(listTargets).map((one) => [one.id, one])).values()]
-        : listTargets(kind),
+    () => (mapping.includes('kind') ? [...new Set(KINDS.flatMap(listTargets))] : listTargets(kind)),
     [kind, mapping],
   );
   const id = mapping[column] ?? null;
@@ -177,8 +176,8 @@ function ColumnHead({ importer, column }: { importer: TableImporter; column: num
       >
         <option value="">{t('left out')}</option>
         {targets.map((target) => (
-          <option key={target.id} value={target.id}>
-            {capitalise(target.header)}
+          <option key={target} value={target}>
+            {COLUMN_WORDS()[target]}
           </option>
         ))}
       </select>

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Mapping, ReadTable, RowFault, TextTable } from '../../../core/formats/csv/index.ts';
 import { KINDS, type Household, type Kind, type StationId } from '../../../core/records/index.ts';
 import { startImporter, type ImporterHandle, type ImporterNews } from '../../../workers/client.ts';
+import { getLanguage } from '../../language/index.ts';
 import { world } from '../../state/app.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
 import { wordLineFault } from '../../text/lineFaults.ts';
@@ -93,7 +94,7 @@ export function useTableImport(household: Household): TableImporter {
       worker.current?.drop();
       worker.current = startImporter((message) => listen(message, kind));
       setState({ ...NOTHING, kind, progress: { rows: 0, of: 1 } });
-      worker.current.send({ type: 'open', source, kind });
+      worker.current.send({ type: 'open', source, kind, language: getLanguage() });
     },
     settle(change) {
       const next = { ...state, ...change, progress: { rows: 0, of: state.table?.rows.length ?? 1 } };
