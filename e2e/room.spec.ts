@@ -267,7 +267,7 @@ test('plan, wall and furniture go to paper to scale, and a piece to a file and b
   await aside
     .getByLabel('Piece file')
     .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":1}') });
-  await expect(aside.getByRole('alert')).toContainText('is no piece of furniture');
+  await expect(aside.getByRole('alert')).toHaveText('The file holds no piece of furniture that can be read.');
   const count = await page.getByRole('button', { name: /^Eave chest/ }).count();
   await aside
     .getByLabel('Piece file')

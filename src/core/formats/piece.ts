@@ -45,7 +45,7 @@ export interface PieceSpot {
 
 /** Reads a shared piece: its places with new ids, every record checked, or all that is wrong with it. */
 export function fromPieceFile(text: string, spot: PieceSpot, createId: () => string): Result<Place[], RecordFault[]> {
-  const wrong = (message: string) => fail([{ path: 'file', rule: 'format', message }]);
+  const wrong = (message: string, rule = 'format') => fail([{ path: 'file', rule, message }]);
   let raw: PieceFile;
   try {
     raw = JSON.parse(text) as PieceFile;
@@ -54,7 +54,7 @@ export function fromPieceFile(text: string, spot: PieceSpot, createId: () => str
   }
   if (typeof raw !== 'object' || raw === null || raw.format !== 'yardmist-piece')
     return wrong('is no piece of furniture');
-  if (raw.version !== 1) return wrong('was made by a newer Yardmist');
+  if (raw.version !== 1) return wrong('was made by a newer Yardmist', 'newer');
   const isList = Array.isArray(raw.slots) && raw.slots.length <= MOST_SLOTS;
   if (!isList || raw.slots.some((one) => typeof one !== 'object' || one === null)) return wrong('has no compartments');
   const unitId = createId() as PlaceId;

@@ -1,4 +1,3 @@
-import type { RecordFault } from '../../core/records/index.ts';
 import type { AmountFault, UnitSystem } from '../../core/units/index.ts';
 import type { StoreFault } from '../../storage/index.ts';
 import { formatAmount } from './things.ts';
@@ -91,8 +90,4 @@ export function wordStoreFault(fault: StoreFault): string {
     case 'unknown':
       return t('The browser could not write it ({note}).', { note: fault.note });
   }
-}
-
-export function wordRecordFault(fault: RecordFault): string {
-  return `${fault.path}: ${fault.message}`;
 }

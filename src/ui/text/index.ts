@@ -1,4 +1,4 @@
-export { wordActFault, wordAmountFault, wordRecordFault, wordStoreFault } from './faults.ts';
+export { wordActFault, wordAmountFault, wordStoreFault } from './faults.ts';
 export { wordEvent } from './events.ts';
 export {
   wordCare,

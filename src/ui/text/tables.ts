@@ -2,6 +2,7 @@ import type { RowFault, TableFault } from '../../core/formats/csv/index.ts';
 import type { PictureFault } from '../../core/formats/index.ts';
 import type { UnitSystem } from '../../core/units/index.ts';
 import { wordAmountFault } from './faults.ts';
+import { wordRecordFaults } from './recordFaults.ts';
 import { sayIn } from '../../core/spelling/index.ts';
 import { formatNumber, getLineLanguage, t } from '../language/index.ts';
 
@@ -61,7 +62,7 @@ export function wordRowFault(fault: RowFault, units: UnitSystem): string {
     case 'too-long':
       return t('That is too long.');
     case 'record':
-      return fault.note ?? t('That is not taken.');
+      return fault.record ? wordRecordFaults([fault.record], units) : t('That is not taken.');
     case 'no-such-item':
       return t('There is no “{fault}”.', { fault: fault.text });
     default:

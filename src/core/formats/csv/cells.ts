@@ -1,7 +1,7 @@
 import { parseColourWord } from '../../colour/index.ts';
 import { ENVELOPES, parseLine, type Sketch } from '../../catalog/index.ts';
 import { CLOTHS, convertThread } from '../../measure/index.ts';
-import type { Kind } from '../../records/index.ts';
+import type { Kind, RecordFault } from '../../records/index.ts';
 import { fail, ok, type Result } from '../../result/index.ts';
 import { parseCount, parseLengthMm, parseMassG, type AmountFault, type UnitSystem } from '../../units/index.ts';
 
@@ -13,6 +13,8 @@ export interface CellFault {
   readonly unit?: string;
   readonly oneOf?: readonly string[];
   readonly note?: string;
+  /** The rule of the record that it breaks. */
+  readonly record?: RecordFault;
 }
 
 /** What a cell says, as a part of a sketch. */

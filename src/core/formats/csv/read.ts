@@ -165,7 +165,7 @@ class RowReader {
     if (!made.ok) {
       for (const one of made.fault) {
         const column = findFaultColumn(one, this.options.mapping);
-        faults.push({ code: 'record', text: '', note: one.message, row: r, column });
+        faults.push({ code: 'record', text: '', record: one, row: r, column });
       }
       return;
     }

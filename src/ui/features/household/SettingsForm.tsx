@@ -11,7 +11,8 @@ import { Form } from '../../components/Form.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { useBegan } from '../../state/began.ts';
 import { act, edit } from '../../state/hands.ts';
-import { capitalise, wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmountFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { perLanguage, t } from '../../language/index.ts';
 
 const SIZES = perLanguage(
@@ -86,7 +87,8 @@ export function SettingsForm() {
     const checked =
       Object.keys(found).length === 0 ? parseRecord('settings', dropAbsent({ ...settings, ...change })) : null;
     if (checked && !checked.ok)
-      for (const fault of checked.fault) found[fault.path] = capitalise(wordRecordFault(fault));
+      for (const fault of checked.fault)
+        found[fault.path === 'smallStatureMm' ? 'small' : fault.path] = wordRecordFaults([fault], units);
     setFaults(found);
     if (Object.keys(found).length > 0) return;
     const merge = (from: { settings: Settings }): Settings => {

@@ -5,7 +5,7 @@ import { Button } from '../../components/Button.tsx';
 import { useHousehold, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
-import { wordRecordFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
 import { FileInput } from '../../components/FileInput.tsx';
 import { t } from '../../language/index.ts';
@@ -29,7 +29,7 @@ export function PieceFromFile({ room }: { room: Place }) {
     const spot = { roomId: room.id, wallId: room.room!.walls[0]!.id, xMm: 0, order: standing.length };
     const result = fromPieceFile(await file.text(), spot, world.createId);
     if (!result.ok) {
-      setFaults(result.fault.slice(0, 5).map(wordRecordFault));
+      setFaults([wordRecordFaults(result.fault.slice(0, 5), household.settings.units)]);
       return;
     }
     const [first, ...rest] = result.value;

@@ -9,7 +9,8 @@ import { useApp, useHousehold, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
-import { capitalise, wordRecordFault } from '../../text/index.ts';
+import { capitalise } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { wordContainerKind } from '../../text/roomFaults.ts';
 import { BinFieldset } from './BinFieldset.tsx';
 import { createBinFields, readBinFields, type BinFields } from './binFields.ts';
@@ -133,7 +134,7 @@ function NewBin({ order, onDone, onSave }: NewBinProps) {
   };
   const isRead = Object.keys(faults).length === 0;
   const broken = isRead ? parseRecord('places', dropAbsent(bin)) : null;
-  const problem = broken && !broken.ok ? wordRecordFault(broken.fault[0]!) : null;
+  const problem = broken && !broken.ok ? wordRecordFaults(broken.fault, units) : null;
   const save = async () => {
     setTried(true);
     if (isRead && problem === null && (await onSave(bin))) onDone();

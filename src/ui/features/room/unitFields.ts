@@ -3,6 +3,7 @@ import {
   parseRecord,
   type Place,
   type PlaceId,
+  type RecordFault,
   type UnitKind,
   type StationId,
   type UnitSpec,
@@ -16,7 +17,8 @@ import {
   formatMass,
   formatSize,
 } from '../../../core/units/index.ts';
-import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmountFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import type { Result } from '../../../core/result/index.ts';
 import { t } from '../../language/index.ts';
 
@@ -116,6 +118,33 @@ export function toUnitFields(place: Place, units: UnitSystem): UnitFields {
   };
 }
 
+/** The fields of the form, by those of the record. */
+const FIELD_OF: Readonly<Record<string, keyof UnitFields>> = {
+  xMm: 'x',
+  yMm: 'y',
+  widthMm: 'width',
+  heightMm: 'height',
+  depthMm: 'depth',
+  boardMm: 'board',
+  columns: 'columns',
+  rows: 'rows',
+  loadG: 'load',
+};
+
+/** What cannot be kept, each said at its field; what has none in the form, at the name. */
+function placeFaults(faults: readonly RecordFault[], units: UnitSystem): UnitFaults {
+  const fieldOf = ({ path }: RecordFault) => FIELD_OF[path.replace('unit.', '')] ?? 'name';
+  return Object.fromEntries(
+    [...new Set(faults.map(fieldOf))].map((field) => [
+      field,
+      wordRecordFaults(
+        faults.filter((one) => fieldOf(one) === field),
+        units,
+      ),
+    ]),
+  );
+}
+
 export type UnitFaults = Partial<Record<keyof UnitFields, string>>;
 
 /**
@@ -191,7 +220,5 @@ export function readUnitFields(
   if (Object.keys(faults).length > 0) return { ok: false, fault: faults };
   const place: Place = { id: unitId, parentId: wall.roomId, level: 'unit', name: fields.name.trim(), order, unit };
   const checked = parseRecord('places', dropAbsent(place));
-  return checked.ok
-    ? { ok: true, value: place }
-    : { ok: false, fault: { name: checked.fault.map(wordRecordFault).join('; ') } };
+  return checked.ok ? { ok: true, value: place } : { ok: false, fault: placeFaults(checked.fault, units) };
 }

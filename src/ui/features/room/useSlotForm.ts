@@ -17,7 +17,8 @@ import { edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { readBinFields, toBinFields, type BinFields } from './binFields.ts';
-import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmountFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { wordContainerFault, wordDisturbance } from '../../text/roomFaults.ts';
 import { createSavePlaces, findDisturbance } from '../../../core/acts/index.ts';
 import { t } from '../../language/index.ts';
@@ -119,7 +120,7 @@ function findProblem(
     );
   const broken = [next, ...bins].flatMap((one) => {
     const parsed = parseRecord('places', dropAbsent(one));
-    return parsed.ok ? [] : parsed.fault.map(wordRecordFault);
+    return parsed.ok ? [] : [wordRecordFaults(parsed.fault, units)];
   });
   return broken[0] ?? null;
 }

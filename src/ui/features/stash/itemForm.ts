@@ -11,7 +11,8 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import type { Result } from '../../../core/result/index.ts';
-import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmountFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { wordDay } from '../../text/days.ts';
 
 import { findTypedType, goesByLength, listUsualForms, parseNeeds, toFields, type ItemFields } from './itemFields.ts';
@@ -299,5 +300,5 @@ export function readFields(
     Object.entries(sketch).filter(([, value]) => value !== undefined),
   ) as unknown as Sketch;
   const made = completeSketch(defined, birth, base);
-  return made.ok ? made : { ok: false, fault: { name: made.fault.map(wordRecordFault).join('; ') } };
+  return made.ok ? made : { ok: false, fault: { name: wordRecordFaults(made.fault, units) } };
 }

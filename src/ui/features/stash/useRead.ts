@@ -17,7 +17,8 @@ import { spellOut } from '../../../core/spelling/index.ts';
 import { useHousehold, world } from '../../state/app.ts';
 import { useHabits } from '../../state/habits.ts';
 import { getUsualStations } from '../../state/usualStations.ts';
-import { wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmountFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { getLineLanguage, t } from '../../language/index.ts';
 
 /** While it is typed; what is taken in has ids of its own. */
@@ -105,7 +106,7 @@ export function wordProblem({ heap, line, sketch, made }: ReadThing, units: Unit
   if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
     return t('Say how long it is, such as {example}.', { example: isMetric ? '3.4m' : t('2 1/2 yd') });
   if (heap && made.ok && !isHeap) return t('Things of that kind are not measured so: say how many pieces.');
-  return made.ok ? null : made.fault.map(wordRecordFault).join('; ');
+  return made.ok ? null : wordRecordFaults(made.fault, units);
 }
 
 /** Several things in one line stand apart by a semicolon; a paste of several lines becomes such a line. */

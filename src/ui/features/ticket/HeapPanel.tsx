@@ -11,7 +11,8 @@ import { MEASURE_EXAMPLES, readMeasure } from '../heaps/measure.ts';
 import { act } from '../../state/hands.ts';
 import { withNewIds } from '../../state/newThing.ts';
 import { HEAP_WAY_WORDS, wordHeapMeasures } from '../../text/heaps.ts';
-import { wordAmount, wordAmountFault, wordRecordFault } from '../../text/index.ts';
+import { wordAmount, wordAmountFault } from '../../text/index.ts';
+import { wordRecordFaults } from '../../text/recordFaults.ts';
 import { perLanguage, getLineLanguage, t } from '../../language/index.ts';
 
 const HOW = perLanguage(() =>
@@ -95,7 +96,7 @@ function ListOut({ item, lot }: { item: Item; lot: Lot }) {
     if (line.faults[0]) return wordAmountFault(line.faults[0], units === 'metric' ? '3.4m' : t('2 1/2 yd'));
     if (sketch.name === undefined) return t('Say what it is.');
     if (item.kind === 'fabric' && sketch.lengthMm === undefined) return t('Say how long it is, too.');
-    if (!made.ok) return made.fault.map(wordRecordFault).join('; ');
+    if (!made.ok) return wordRecordFaults(made.fault, units);
     const { item: thing, lot: one } = withNewIds(made.value);
     const words = t('{thing} is listed: {amount}.', { thing: thing.name, amount: wordAmount(thing, one, units) });
     return (await act((now) => createListOut(now, lot.id, thing, one, world.nowMs()), words)) ? null : REFUSED;
