@@ -4,7 +4,7 @@ import type { KeptApart } from '../../storage/index.ts';
 import { useApp } from '../state/app.ts';
 import { dropApart, putRight } from '../state/hands.ts';
 import { saveRaw } from '../state/backup.ts';
-import { wordFieldFault } from '../text/gateFaults.ts';
+import { wordRecordFault } from '../text/recordFaults.ts';
 import { Button } from './Button.tsx';
 import { explained } from './explained.ts';
 import { perLanguage, t } from '../language/index.ts';
@@ -41,6 +41,7 @@ function nameOf(apart: KeptApart, nameOfItem: (id: string) => string | undefined
 export function ApartBanner() {
   const apart = useApp((state) => state.apart);
   const items = useApp((state) => state.household?.items);
+  const units = useApp((state) => state.household?.settings.units ?? 'metric');
   const [isOpen, setOpen] = useState(false);
   if (apart.length === 0) return null;
   const mends = listMends(apart);
@@ -78,7 +79,7 @@ export function ApartBanner() {
                   })}
               </p>
               {mend.of.faults.slice(0, 4).map((fault) => (
-                <p key={`${fault.path} ${fault.rule}`}>{wordFieldFault(fault)}</p>
+                <p key={`${fault.path} ${fault.rule}`}>{wordRecordFault(fault, units)}</p>
               ))}
               {mend.proposals.map((proposal) => (
                 <p key={proposal.path} className="break-words">

@@ -1,54 +1,7 @@
 import type { EditConflict, GateFault } from '../../core/daybook/index.ts';
-import type { Household, RecordFault } from '../../core/records/index.ts';
-import { toTable } from '../../core/words/index.ts';
+import type { Household } from '../../core/records/index.ts';
 import { perLanguage, t } from '../language/index.ts';
-
-const FIELDS = perLanguage(() =>
-  toTable<string>({
-    forWhat: t('What it is for'),
-    name: t('The name'),
-    note: t('The note'),
-    notes: t('The notes'),
-    lentTo: t('Whom it is lent to'),
-    tags: t('The tags'),
-    source: t('Where it is from'),
-    words: t('The label'),
-    count: t('How many there are'),
-    lengthMm: t('The length'),
-    widthMm: t('The width'),
-    usesPerMonth: t('How often it is used'),
-  }),
-);
-
-/** Why a field does not take what it was given. */
-export function wordFieldFault({ path, rule, message }: RecordFault): string {
-  const steps = path.split('.').filter((step) => !/^\d+$/.test(step));
-  const field = FIELDS()[steps.at(-1) ?? ''] ?? `“${steps.slice(2).join(' ') || path}”`;
-  const limit = /(-?\d+)(?!.*\d)/.exec(message)?.[1] ?? '';
-  switch (rule) {
-    case 'maxLength':
-      return t('{field} can have at most {limit} letters.', { field, limit });
-    case 'minLength':
-      return t('{field} cannot be empty.', { field });
-    case 'max':
-      return t('{field} can be at most {limit}.', { field, limit });
-    case 'min':
-      return t('{field} must be at least {limit}.', { field, limit });
-    case 'arrayMaxSize':
-      return t('{field}: there can be at most {limit}.', { field, limit });
-    case 'dangling':
-    case 'no-station':
-      return t('It stands on something that is not there.');
-    case 'gaveWay':
-      return t('It could not stay where it was.');
-    case 'twice':
-      return t('Its name within the household stands there twice.');
-    case 'order':
-      return t('It does not follow on the line before it.');
-    default:
-      return t('{field} cannot be kept as it is.', { field });
-  }
-}
+import { wordField, wordRecordFault } from './recordFaults.ts';
 
 const RULES = perLanguage((): Record<Extract<GateFault, { code: 'invariant' }>['rule'], string> => ({
   dangling: t('something else still stands on what would go'),
@@ -66,9 +19,9 @@ const RULES = perLanguage((): Record<Extract<GateFault, { code: 'invariant' }>['
   'project-over': t('something would be promised to a project that is over'),
 }));
 
-function wordOne(fault: GateFault, { items, lots, places }: Household): string {
+function wordOne(fault: GateFault, { items, lots, places, settings }: Household): string {
   if (fault.code === 'conflict') return t('It was changed meanwhile, in another window perhaps; look at it again.');
-  if (fault.code === 'record') return wordFieldFault(fault);
+  if (fault.code === 'record') return wordRecordFault(fault, settings.units);
   if (fault.code === 'daybook') return t('It does not go with what the daybook tells.');
   const [table, id = ''] = fault.path.split('.');
   const itemId = table === 'lots' ? lots.get(id as never)?.itemId : id;
@@ -88,7 +41,7 @@ export function wordGateFaults(faults: readonly GateFault[], household: Househol
 
 /** What a form and something else both changed. */
 export function wordConflicts(conflicts: readonly EditConflict[]): string {
-  const fields = [...new Set(conflicts.map(({ field }) => FIELDS()[field.split('.').at(-1)!] ?? `“${field}”`))];
+  const fields = [...new Set(conflicts.map(({ field }) => wordField(field)))];
   const named = fields.slice(0, 3).join(', ');
   return t(
     fields.length > 3 ? '{fields} and more changed meanwhile, elsewhere.' : '{fields} changed meanwhile, elsewhere.',

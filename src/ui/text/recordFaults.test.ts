@@ -18,11 +18,16 @@ describe('what of a record cannot be kept', () => {
   const idle = { id: 'b', level: 'container', name: 'Bin', order: 0 };
 
   it.each([
-    ['too narrow', 'places', { ...unit, unit: { ...unit!.unit, widthMm: 5 } }, 'Width: 10 mm at least.'],
-    ['too heavy', 'places', { ...unit, unit: { ...unit!.unit, loadG: 9e6 } }, 'Carries: 5000.0 kg at most.'],
-    ['too many columns', 'places', { ...unit, unit: { ...unit!.unit, columns: 41 } }, 'Columns: 40 at most.'],
-    ['without a name', 'places', { ...slot, name: '' }, 'Name: it is needed.'],
-    ['too long a name', 'places', { ...slot, name: 'x'.repeat(81) }, 'Name: 80 letters at most.'],
+    ['too narrow', 'places', { ...unit, unit: { ...unit!.unit, widthMm: 5 } }, 'The width must be at least 10 mm.'],
+    [
+      'too heavy',
+      'places',
+      { ...unit, unit: { ...unit!.unit, loadG: 9e6 } },
+      'What it carries can be at most 5000.0 kg.',
+    ],
+    ['too many columns', 'places', { ...unit, unit: { ...unit!.unit, columns: 41 } }, 'Columns can be at most 40.'],
+    ['without a name', 'places', { ...slot, name: '' }, 'The name cannot be empty.'],
+    ['too long a name', 'places', { ...slot, name: 'x'.repeat(81) }, 'The name can have at most 80 letters.'],
     [
       'nothing but walls',
       'places',
@@ -33,16 +38,16 @@ describe('what of a record cannot be kept', () => {
       'too heavy a cloth',
       'items',
       { ...cloth, fabric: { ...cloth.fabric, grammageGsm: 9000 } },
-      'Weight per area: 5000 gsm at most.',
+      'Weight per area can be at most 5000 gsm.',
     ],
-    ['of another sort', 'items', { ...cloth, stationId: 7 }, 'Something of it cannot be kept as it is (stationId).'],
+    ['of another sort', 'items', { ...cloth, stationId: 7 }, '“stationId” cannot be kept as it is.'],
   ] as const)('is said in the words of its form: %s', (_, table, record, said) =>
     expect(say(table, record)).toBe(said),
   );
 
   it('is said once, and of a file as a file', () => {
     const both = { ...unit, unit: { ...unit!.unit, widthMm: 5, heightMm: 5 } };
-    expect(say('places', both)).toBe('Width: 10 mm at least. Height: 10 mm at least.');
+    expect(say('places', both)).toBe('The width must be at least 10 mm. Height must be at least 10 mm.');
     const file = (rule: string) => wordRecordFaults([{ path: 'file', rule, message: '' }], 'metric');
     expect([file('format'), file('newer')]).toEqual([
       'The file holds no piece of furniture that can be read.',
