@@ -73,12 +73,18 @@ export function wordField(path: string): string {
   return FIELDS()[steps.at(-1) ?? ''] ?? `“${steps.slice(2).join(' ') || path}”`;
 }
 
+/** Figures by the measure that their fields' names end with. */
+const MEASURES: Readonly<Record<string, (value: number, units: UnitSystem) => string>> = {
+  Mm: formatSize,
+  Mm2: formatArea,
+  G: formatMass,
+  Gsm: (grammageGsm) => t('{grammageGsm} gsm', { grammageGsm }),
+};
+
 /** A boundary in the measure of its field. */
 function formatLimit(path: string, limit: number, units: UnitSystem): string {
-  if (/Mm$/u.test(path)) return formatSize(limit, units);
-  if (/areaMm2$/u.test(path)) return formatArea(limit, units);
-  if (/grammageGsm$/u.test(path)) return t('{grammageGsm} gsm', { grammageGsm: limit });
-  return /G$/u.test(path) ? formatMass(limit, units) : formatShort(limit);
+  const [measure = ''] = /(?:Mm2?|Gsm|G)$/u.exec(path) ?? [];
+  return MEASURES[measure]?.(limit, units) ?? formatShort(limit);
 }
 
 /** Why a field does not take what it was given. The boundary is the last number that the rule says. */
