@@ -24,16 +24,20 @@ export function addEstimate(raw: Raw, name: string, seconds: number): Raw {
   return liftAllSettings(raw, lift);
 }
 
-/** The settings as they are, and as the daybook says that they were. */
-export function liftAllSettings(raw: Raw, lift: (settings: unknown) => unknown): Raw {
-  const lifted = mapChanges(raw, (change) =>
-    change['table'] === 'settings'
+/** Changes what the daybook says that the records of a table were; a state may be a part of one. */
+export function mapStates(raw: Raw, table: string, lift: (state: unknown, id: unknown) => unknown): Raw {
+  return mapChanges(raw, (change) =>
+    change['table'] === table
       ? {
           ...change,
-          ...('before' in change && { before: lift(change['before']) }),
-          ...('after' in change && { after: lift(change['after']) }),
+          ...('before' in change && { before: lift(change['before'], change['id']) }),
+          ...('after' in change && { after: lift(change['after'], change['id']) }),
         }
       : change,
   );
-  return { ...lifted, settings: lift(raw['settings']) };
+}
+
+/** The settings as they are, and as the daybook says that they were. */
+export function liftAllSettings(raw: Raw, lift: (settings: unknown) => unknown): Raw {
+  return { ...mapStates(raw, 'settings', lift), settings: lift(raw['settings']) };
 }

@@ -5,6 +5,8 @@ import PO from 'pofile';
 import { afterEach, describe, expect, it } from 'vitest';
 import { parseLine, TYPE_FIGURES } from '../../core/catalog/index.ts';
 import { FIBRE_WORDS, GARMENT_WORDS, THREAD_USES, WEAVE_WORDS } from '../../core/catalog/words.ts';
+import { listTargets, recogniseColumns } from '../../core/formats/csv/index.ts';
+import { GERMAN_HEADS } from '../../core/german/index.ts';
 import { COLOUR_FAMILIES, getColourFamily } from '../../core/colour/index.ts';
 import { CLOTHS } from '../../core/measure/index.ts';
 import { KINDS, type Kind, type PlaceId, type UnitSpec } from '../../core/records/index.ts';
@@ -14,6 +16,7 @@ import type { Spelling } from '../../core/spelling/index.ts';
 import { createEmptyHousehold, createSampleHousehold } from '../../sample/index.ts';
 import { EXAMPLE } from '../features/stash/quick.ts';
 import { findLanguage } from '../state/speaking.ts';
+import { COLUMN_WORDS } from '../text/columns.ts';
 import { wordShade } from '../text/groups.ts';
 import { wordKindPlural } from '../text/names.ts';
 import { wordDay, wordDayOfYear } from '../text/days.ts';
@@ -163,6 +166,19 @@ describe('German', () => {
     };
     for (const [kind, terms] of Object.entries(words) as [keyof typeof words, Iterable<string>][])
       for (const term of terms) expect(read(wordTerm(term), kind, line), term).toEqual(read(term, kind));
+  });
+
+  it('calls every column of a list as a list may head it', async () => {
+    await speak('de');
+    const lists = { heads: GERMAN_HEADS, lines: getLineLanguage()! };
+    expect(Object.keys(COLUMN_WORDS()).toSorted()).toEqual(
+      [...new Set(KINDS.flatMap(listTargets)).add('amount')].toSorted(),
+    );
+    for (const kind of KINDS)
+      for (const id of listTargets(kind)) {
+        const table = { rows: [[COLUMN_WORDS()[id]!]], delimiter: ';' };
+        expect(recogniseColumns(table, kind, lists).mapping, `${kind} ${id}`).toEqual([id]);
+      }
   });
 
   it('finds by what is typed on lines, and drops the words of a question', async () => {

@@ -142,10 +142,9 @@ export function readCloth(text: string): Read {
   // As the quick line would have it: `cotton lawn`, `velvets`.
   const { cloth, fibre } = parseLine(text, { kind: 'fabric', units: 'metric' }).sketch;
   // Many a list says only of what it is.
-  if (cloth === undefined && fibre !== undefined) return ok({ fibre });
-  return cloth === undefined
+  return cloth === undefined && fibre === undefined
     ? fault('not-one-of', text, { oneOf: CLOTHS.map((one) => one.id) })
-    : ok(fibre === undefined ? { cloth } : { cloth, fibre });
+    : ok({ ...(cloth !== undefined && { cloth }), ...(fibre !== undefined && { fibre }) });
 }
 
 /** A fibre; and where the word is that of a cloth, that cloth: `denim` is cotton. */
