@@ -150,7 +150,8 @@ export default defineConfig({
     root: '.',
     include: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
     setupFiles: ['./tools/vitest-setup.ts'],
-    testTimeout: 30_000,
+    // Against what never ends; how long things take is for the benches.
+    testTimeout: 120_000,
     // Loading the modules anew for each file took two thirds of the time.
     isolate: false,
     maxWorkers: 2,

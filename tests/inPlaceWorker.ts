@@ -1,12 +1,15 @@
-import { vi } from 'vitest';
-
-let turn: Promise<unknown> = Promise.resolve();
-let count = 0;
+import { AsyncLocalStorage } from 'node:async_hooks';
 
 interface Scope {
   onmessage: ((message: { data: unknown }) => void) | null;
   postMessage: (data: unknown) => void;
 }
+
+/** What is run for a worker, however late, finds the scope of that worker as `self`; all else finds the page's. */
+const scopes = new AsyncLocalStorage<Scope>();
+Object.defineProperty(globalThis, 'self', { configurable: true, get: () => scopes.getStore() ?? globalThis });
+
+let count = 0;
 
 /** A worker for tests where there are none: its file is run here, with a scope of its own and messages that are copied. */
 export class InPlaceWorker {
@@ -14,44 +17,44 @@ export class InPlaceWorker {
   onerror: ((event: { message: string }) => void) | null = null;
   onmessageerror: ((message: { data: unknown }) => void) | null = null;
   private isEnded = false;
-  private readonly scope: Promise<Scope | null>;
+  private readonly scope: Scope = {
+    onmessage: null,
+    postMessage: (data) => {
+      const copy: unknown = structuredClone(data);
+      queueMicrotask(() => {
+        if (!this.isEnded) this.onmessage?.({ data: copy });
+      });
+    },
+  };
+  private readonly loaded: Promise<void>;
 
   constructor(url: URL) {
-    const scope: Scope = {
-      onmessage: null,
-      postMessage: (data) => {
-        const copy: unknown = structuredClone(data);
-        queueMicrotask(() => {
-          if (!this.isEnded) this.onmessage?.({ data: copy });
-        });
-      },
-    };
     count += 1;
+    // A name of its own: the same file is run anew for each.
     const file = `${url.pathname}?in-place=${count}`;
-    const load = async () => {
-      vi.stubGlobal('self', scope);
+    this.loaded = scopes.run(this.scope, async () => {
       try {
         await import(/* @vite-ignore */ file);
-        return scope;
+        // A message to one that hears nothing would be waited for until its asker gives up.
+        if (!this.scope.onmessage) this.tell(`${file} hears no messages`);
       } catch (error) {
-        if (!this.isEnded) this.onerror?.({ message: String(error) });
-        return null;
-      } finally {
-        vi.stubGlobal('self', globalThis);
+        this.tell(String(error));
       }
-    };
-    this.scope = turn.then(load);
-    turn = this.scope;
+    });
   }
 
   postMessage(data: unknown): void {
     const copy: unknown = structuredClone(data);
-    void this.scope.then((scope) => {
-      if (!this.isEnded) scope?.onmessage?.({ data: copy });
+    void this.loaded.then(() => {
+      if (!this.isEnded) scopes.run(this.scope, () => this.scope.onmessage?.({ data: copy }));
     });
   }
 
   terminate(): void {
     this.isEnded = true;
+  }
+
+  private tell(message: string): void {
+    if (!this.isEnded) this.onerror?.({ message });
   }
 }

@@ -11,11 +11,16 @@ const RESULTS = join(ROOT, 'test-results');
 rmSync(RESULTS, { recursive: true, force: true });
 let passed = 0;
 let failed = 0;
+/** What failed is told once more at the end: of a long output only that may be kept. */
+const wrong = [];
 
 function check(name, code) {
   console.log(`${code === 0 ? 'passed' : 'FAILED'}: ${name}`);
   if (code === 0) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    wrong.push(name);
+  }
 }
 
 /** What took longest is told at the end, over all runners. */
@@ -28,6 +33,7 @@ function count(name, file, read, code) {
   passed += counts.passed;
   failed += code !== 0 && counts.failed === 0 ? 1 : counts.failed;
   slow.push(...(counts.slow ?? []));
+  wrong.push(...(counts.wrong ?? [`${name}: no report`]));
   console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed`);
 }
 
@@ -60,6 +66,14 @@ const unit = runTool('vitest', [
 const readUnit = ({ numPassedTests, numFailedTests, testResults }) => ({
   passed: numPassedTests,
   failed: numFailedTests,
+  wrong: testResults.flatMap(({ name, status, message, assertionResults }) =>
+    // A file that does not load has no tests that could fail.
+    status === 'failed' && assertionResults.every((one) => one.status !== 'failed')
+      ? [`${name}: ${message}`]
+      : assertionResults
+          .filter((one) => one.status === 'failed')
+          .map(({ fullName, failureMessages }) => `${fullName}: ${failureMessages[0]?.split('\n')[0]}`),
+  ),
   slow: testResults.flatMap((file) =>
     file.assertionResults.map(({ fullName, duration }) => ({ name: fullName, ms: duration ?? 0 })),
   ),
@@ -96,6 +110,7 @@ if (ensureChromium()) {
       passed: stats.expected,
       // What passes only sometimes does not hold; one in a run may be the machine's.
       failed: stats.unexpected + Math.max(0, stats.flaky - MOST_FLAKY),
+      wrong: specs.filter(({ ok }) => !ok).map(({ title }) => title),
       slow: specs.map((spec) => ({ name: spec.title, ms: ms(spec) })),
     };
   };
@@ -105,6 +120,7 @@ if (ensureChromium()) {
 console.log('the ten slowest:');
 for (const { name, ms } of slow.toSorted((a, b) => b.ms - a.ms).slice(0, 10))
   console.log(`  ${(ms / 1000).toFixed(1)} s  ${name}`);
+for (const one of wrong) console.log(`FAILED: ${one}`);
 console.log(`ci.minutes ${((Date.now() - STARTED_MS) / 60_000).toFixed(1)}`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 ? 1 : 0;
