@@ -5,9 +5,15 @@ interface Scope {
   postMessage: (data: unknown) => void;
 }
 
-/** What is run for a worker, however late, finds the scope of that worker as `self`; all else finds the page's. */
 const scopes = new AsyncLocalStorage<Scope>();
-Object.defineProperty(globalThis, 'self', { configurable: true, get: () => scopes.getStore() ?? globalThis });
+
+/**
+ * What is run for a worker, however late, finds the scope of that worker as `self`; all else finds the page's.
+ * For each file of tests anew: libraries bring a `self` of their own.
+ */
+export function prepareSelf(): void {
+  Object.defineProperty(globalThis, 'self', { configurable: true, get: () => scopes.getStore() ?? globalThis });
+}
 
 let count = 0;
 

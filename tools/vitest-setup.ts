@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
-import { InPlaceWorker } from '../tests/inPlaceWorker.ts';
+import { InPlaceWorker, prepareSelf } from '../tests/inPlaceWorker.ts';
 
+prepareSelf();
 globalThis.Worker = InPlaceWorker as never;
 
 // The same cases on every run; FC_SEED=… looks at others, and tells again what one of them found.
