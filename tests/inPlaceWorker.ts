@@ -15,8 +15,6 @@ export function prepareSelf(): void {
   Object.defineProperty(globalThis, 'self', { configurable: true, get: () => scopes.getStore() ?? globalThis });
 }
 
-let count = 0;
-
 /** A worker for tests where there are none: its file is run here, with a scope of its own and messages that are copied. */
 export class InPlaceWorker {
   onmessage: ((message: { data: unknown }) => void) | null = null;
@@ -35,9 +33,8 @@ export class InPlaceWorker {
   private readonly loaded: Promise<void>;
 
   constructor(url: URL) {
-    count += 1;
-    // A name of its own: the same file is run anew for each.
-    const file = `${url.pathname}?in-place=${count}`;
+    // A name that no other has had, in whatever file of tests: one that is known already is not run again.
+    const file = `${url.pathname}?in-place=${crypto.randomUUID()}`;
     this.loaded = scopes.run(this.scope, async () => {
       try {
         await import(/* @vite-ignore */ file);
