@@ -8,7 +8,7 @@ import { createRandom } from '../src/core/random/index.ts';
 import { createChronicle, createSampleHousehold } from '../src/sample/index.ts';
 import { takePicture } from '../src/server/devices/camera.ts';
 import type { Figure } from './figures.ts';
-import { openChronicle, openScreen, watchTasks, withPage } from './page.ts';
+import { openChronicle, openScreen, watchTasks, withPage, type Sight } from './page.ts';
 import { sized } from './sized.ts';
 
 /** Figures that only a browser can tell: how long the page could not answer. */
@@ -68,7 +68,10 @@ async function measureTyping(page: Page): Promise<number> {
 const ACTS = sized(8, 1);
 
 /** The longest task of taking out and undoing in the stash, on the bench and on the wall, and the median from key to notice, ms. */
-async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeMs: number; saveMs: number }> {
+async function measureActsOf(
+  lots: number,
+  sight: Sight,
+): Promise<{ longestMs: number; noticeMs: number; saveMs: number }> {
   return withPage(async (page, address) => {
     await openChronicle(page, address, createSampleHousehold(1, lots));
     const times: number[] = [];
@@ -97,7 +100,7 @@ async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeM
       const told = await watchTasks(page);
       for (let n = 0; n < ACTS; n += 1) await act();
       const screenMs = await told();
-      if (process.env['DETAIL']) console.error('act', lots, key, Math.round(screenMs));
+      if (process.env['DETAIL']) console.error('act', sight, lots, key, Math.round(screenMs));
       longestMs = Math.max(longestMs, screenMs);
     }
     await openScreen(page, 'House');
@@ -107,13 +110,13 @@ async function measureActsOf(lots: number): Promise<{ longestMs: number; noticeM
     await page.getByRole('button', { name: 'Save everything to a file' }).click();
     await saved;
     return { longestMs, noticeMs: times.toSorted((a, b) => a - b)[times.length >> 1]!, saveMs: await told() };
-  });
+  }, sight);
 }
 
 /** An act redraws what it touches: how long the page does not answer, in a very large stash and beside an ordinary one. */
 export async function measureActs(): Promise<Figure[]> {
-  const large = await measureActsOf(sized(20_000, 60));
-  const small = await measureActsOf(sized(320, 60));
+  const large = await measureActsOf(sized(20_000, 60), 'desk');
+  const small = await measureActsOf(sized(320, 60), 'desk');
   return [
     { name: 'app.act.20000.longest_task_ms', value: large.longestMs, unit: 'ms' },
     { name: 'app.act.20000_over_320', value: large.noticeMs / small.noticeMs, unit: 'times' },
@@ -121,8 +124,40 @@ export async function measureActs(): Promise<Figure[]> {
   ];
 }
 
-/** Twenty thousand lots, scrolled by the wheel of a mouse from end to end in each view that scrolls. */
-export async function measureScroll(): Promise<Figure[]> {
+/** The same acts in the hand. */
+export async function measureActsInHand(): Promise<Figure[]> {
+  const { longestMs, saveMs } = await measureActsOf(sized(20_000, 60), 'phone');
+  return [
+    { name: 'phone.act.20000.longest_task_ms', value: longestMs, unit: 'ms' },
+    { name: 'phone.save.20000.longest_task_ms', value: saveMs, unit: 'ms' },
+  ];
+}
+
+/** How far all that scrolls has been scrolled, px. */
+const readTop = (page: Page): Promise<number> =>
+  page.evaluate(() => [...document.querySelectorAll('*')].reduce((sum, { scrollTop }) => sum + scrollTop, 0));
+
+/** The wheel of a mouse is turned by 300 to 2,700 px, or a thumb pulls the page along by 600. */
+async function scroll(page: Page, sight: Sight, step: number): Promise<void> {
+  if (sight === 'desk') {
+    await page.mouse.wheel(0, 300 + (step % 7) * 400);
+    await page.waitForTimeout(16);
+    return;
+  }
+  const session = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...touchPoints: { x: number; y: number }[]) =>
+    session.send('Input.dispatchTouchEvent', { type, touchPoints });
+  await touch('touchStart', { x: 195, y: 720 });
+  for (let y = 660; y >= 120; y -= 60) {
+    await touch('touchMove', { x: 195, y });
+    await page.waitForTimeout(16);
+  }
+  await touch('touchEnd');
+  await session.detach();
+}
+
+/** Twenty thousand lots, scrolled from end to end in each view that scrolls; then Find is typed into, and all screens are opened. */
+export async function measureScroll(sight: Sight): Promise<Figure[]> {
   return withPage(async (page, address) => {
     await openChronicle(page, address, createSampleHousehold(1, sized(20_000, 60)));
     await openScreen(page, 'Stash');
@@ -133,22 +168,24 @@ export async function measureScroll(): Promise<Figure[]> {
       await page.waitForTimeout(sized(6000, 300));
       const told = await watchTasks(page);
       await page.mouse.move(500, 450);
-      for (let step = 0; step < sized(120, 3); step += 1) {
-        await page.mouse.wheel(0, 300 + (step % 7) * 400);
-        await page.waitForTimeout(16);
-      }
+      const from = await readTop(page);
+      for (let step = 0; step < sized(120, 3); step += 1) await scroll(page, sight, step);
       await page.waitForTimeout(200);
-      longest = Math.max(longest, await told());
+      if ((await readTop(page)) === from) throw new Error(`${view} did not scroll`);
+      const viewMs = await told();
+      if (process.env['DETAIL']) console.error(sight, view, Math.round(viewMs));
+      longest = Math.max(longest, viewMs);
     }
     const typingMs = await measureTyping(page);
     const opening = await measureOpening(page);
+    const at = sight === 'phone' ? 'phone.' : '';
     return [
-      { name: 'stash.scroll.20000.longest_task_ms', value: longest, unit: 'ms' },
-      { name: 'find.20000.longest_task_ms', value: typingMs, unit: 'ms' },
-      { name: 'screen.20000.main_thread_ms', value: opening.workMs, unit: 'ms' },
-      { name: 'screen.20000.longest_task_ms', value: opening.taskMs, unit: 'ms' },
+      { name: `${at}stash.scroll.20000.longest_task_ms`, value: longest, unit: 'ms' },
+      { name: `${at}find.20000.longest_task_ms`, value: typingMs, unit: 'ms' },
+      { name: `${at}screen.20000.main_thread_ms`, value: opening.workMs, unit: 'ms' },
+      { name: `${at}screen.20000.longest_task_ms`, value: opening.taskMs, unit: 'ms' },
     ];
-  });
+  }, sight);
 }
 
 const ROOMS = 3;

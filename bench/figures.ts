@@ -316,11 +316,24 @@ export const figures: readonly Bench[] = [
       'screen.20000.main_thread_ms',
       'screen.20000.longest_task_ms',
     ],
-    measure: async () => (await import('./browser.ts')).measureScroll(),
+    measure: async () => (await import('./browser.ts')).measureScroll('desk'),
+  },
+  {
+    names: [
+      'phone.stash.scroll.20000.longest_task_ms',
+      'phone.find.20000.longest_task_ms',
+      'phone.screen.20000.main_thread_ms',
+      'phone.screen.20000.longest_task_ms',
+    ],
+    measure: async () => (await import('./browser.ts')).measureScroll('phone'),
   },
   {
     names: ['app.act.20000.longest_task_ms', 'app.act.20000_over_320', 'app.save.20000.longest_task_ms'],
     measure: async () => (await import('./browser.ts')).measureActs(),
+  },
+  {
+    names: ['phone.act.20000.longest_task_ms', 'phone.save.20000.longest_task_ms'],
+    measure: async () => (await import('./browser.ts')).measureActsInHand(),
   },
   {
     names: [

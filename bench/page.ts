@@ -19,7 +19,14 @@ export async function watchTasks(page: Page): Promise<() => Promise<number>> {
   return () => page.evaluate(() => (window as unknown as { longestMs: number }).longestMs);
 }
 
-export async function withPage<T>(use: (page: Page, address: string) => Promise<T>): Promise<T> {
+/** What one looks at: a window on a desk, or a phone in the hand, which is touched. Both at the speed of this machine. */
+export type Sight = 'desk' | 'phone';
+const SIGHTS = {
+  desk: { viewport: { width: 1280, height: 800 } },
+  phone: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+} as const;
+
+export async function withPage<T>(use: (page: Page, address: string) => Promise<T>, sight: Sight = 'desk'): Promise<T> {
   const executablePath = CHROMIUMS.find((path) => existsSync(path));
   if (!executablePath) throw new Error('no Chromium is here; npm test installs it');
   const server = await createServer(join(process.cwd(), 'dist'));
@@ -29,7 +36,7 @@ export async function withPage<T>(use: (page: Page, address: string) => Promise<
     args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
   });
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+    const page = await browser.newPage({ ...SIGHTS[sight], serviceWorkers: 'block' });
     await page.goto(address);
     await page.getByRole('navigation', { name: 'Screens' }).waitFor();
     return await use(page, address);
@@ -39,7 +46,7 @@ export async function withPage<T>(use: (page: Page, address: string) => Promise<
   }
 }
 
-/** The screens by the keys that open them: each is waited for by its name, so that a key that means another one is found out. */
+/** The screens by the keys that open them: each is waited for by its address, so that a key that means another one is found out. */
 const SCREENS = {
   Bench: '1',
   Stash: '2',
@@ -55,11 +62,9 @@ type ScreenName = keyof typeof SCREENS;
 
 export async function openScreen(page: Page, name: ScreenName): Promise<void> {
   await page.keyboard.press(SCREENS[name]);
-  await page
-    .getByRole('navigation', { name: 'Screens' })
-    .locator('[aria-current="page"]')
-    .filter({ hasText: name, visible: true })
-    .waitFor({ timeout: 60_000 });
+  const path = name === 'House' ? 'household' : name.toLowerCase();
+  await page.waitForURL(({ pathname }) => pathname.split('/')[1] === path, { timeout: 60_000 });
+  await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
 }
 
 export async function openChronicle(page: Page, address: string, chronicle: Chronicle): Promise<void> {
