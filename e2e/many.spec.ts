@@ -75,6 +75,33 @@ test('what is typed into Find while the next screen still comes is typed on ther
   await expect(box).toHaveValue('');
 });
 
+test('what is typed after the key of a field that still comes is typed there, and is no shortcut', async ({ page }) => {
+  const letGo = await holdBack(page, /(?:FindPage|StashPage)-[^/]*\.js$/u);
+  await openSample(page, '/bench');
+  await page.getByRole('button', { name: 'Keep looking round' }).click();
+  await page.keyboard.press('q');
+  await page.keyboard.type('navy twill 2 m');
+  await expect(page.locator('h1')).toHaveText('Bench');
+  letGo();
+  await expect(page.getByLabel('Add in one line')).toHaveValue('navy twill 2 m');
+  await page.keyboard.type(' x 150');
+  await expect(page.getByLabel('Add in one line')).toHaveValue('navy twill 2 m x 150');
+  await expect(page.getByRole('status').filter({ hasText: /undo/u })).toHaveCount(0);
+});
+
+test('in a narrow window Find takes what is typed on the way to it', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const letGo = await holdBack(page, /FindPage-[^/]*\.js$/u);
+  await openSample(page, '/bench');
+  await page.keyboard.press('f');
+  await page.keyboard.type('gorse tartan hut');
+  letGo();
+  await expect(page.getByLabel('Where is the…')).toHaveValue('gorse tartan hut');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('Backspace');
+  await expect(page.getByLabel('Where is the…')).toHaveValue('gorse tartan hu');
+});
+
 test('the line ends words by Tab, holds on to what was said, and each word can be said to mean something else', async ({
   page,
 }) => {

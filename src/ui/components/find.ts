@@ -28,3 +28,14 @@ export function useTypedOn(): () => void {
   // The address is that of the next screen from the moment it was asked for.
   return () => useTyped.setState({ isForNext: window.location.pathname !== pathname });
 }
+
+/** A key asked for a field that is not there yet: what is typed on the way to it; null where none was. */
+export const held: { text: string | null } = { text: null };
+
+const LONGEST_MS = 5000;
+
+/** Begins to hold what is typed; where the field does not come, keys mean again what they mean. */
+export function hold(): void {
+  held.text = '';
+  setTimeout(() => (held.text = null), LONGEST_MS);
+}

@@ -5,9 +5,8 @@ import { undo } from '../state/hands.ts';
 import { useChoices } from '../state/choices.ts';
 import { putBack } from '../state/putBack.ts';
 import { takeOut } from '../state/takeOut.ts';
-import { useQuickWanted } from '../state/quick.ts';
 import type { Help } from './explained.ts';
-import { findBox } from './find.ts';
+import { findBox, held, hold } from './find.ts';
 import { SCREENS } from './Selvage.tsx';
 
 function isTyping(target: EventTarget | null): boolean {
@@ -40,6 +39,12 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
         if (event.key === 'Escape' && !event.defaultPrevented) (event.target as HTMLElement).blur();
         return;
       }
+      // Words that are typed while their field still comes are no shortcuts.
+      if (held.text !== null && event.key !== 'Escape') {
+        if (event.key.length === 1) held.text += event.key;
+        event.preventDefault();
+        return;
+      }
       const { ticket, household, show, setCutting } = useApp.getState();
       // What is only looked at has no ticket: nothing of it is taken, cut or edited.
       const lotId = ticket?.type === 'lot' ? ticket.id : null;
@@ -51,14 +56,17 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
             const box = findBox();
             // In a narrow window it stands on its own screen only.
             if (box?.checkVisibility()) box.focus();
-            else void navigate('/find');
+            else {
+              hold();
+              void navigate('/find');
+            }
             break;
           }
           case 'q': {
             const line = document.querySelector<HTMLInputElement>('#quick-line');
             if (line) line.focus();
             else {
-              useQuickWanted.setState({ isWanted: true });
+              hold();
               void navigate('/stash');
             }
             break;
@@ -100,6 +108,7 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
             setHelp('numbers');
             break;
           case 'escape':
+            held.text = null;
             if (!pressButton('escape')) show(null);
             break;
           default:
@@ -107,8 +116,19 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
         }
       event.preventDefault();
     };
+    const onFocus = ({ target }: FocusEvent) => {
+      const { text } = held;
+      if (text === null || !isTyping(target)) return;
+      held.text = null;
+      // As if it were typed now; the field is drawn by then.
+      queueMicrotask(() => document.execCommand('insertText', false, text));
+    };
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    window.addEventListener('focusin', onFocus);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('focusin', onFocus);
+    };
   }, [navigate]);
 
   return { help, setHelp };

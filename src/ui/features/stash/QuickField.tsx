@@ -1,7 +1,7 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Kind } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
-import { useQuickWanted } from '../../state/quick.ts';
+import { held } from '../../components/find.ts';
 import { EXAMPLE, quickClass } from './quick.ts';
 import { t } from '../../language/index.ts';
 
@@ -10,8 +10,7 @@ const QuickLine = lazy(async () => ({ default: (await import('./QuickLine.tsx'))
 /** The line at the foot of the stash. What reads it loads after the screen, and takes over what was typed meanwhile. */
 export function QuickField({ kind, units }: { kind: Kind; units: UnitSystem }) {
   // Asked for from another screen, it has the focus from the start.
-  const [isWanted, setWanted] = useState(() => useQuickWanted.getState().isWanted);
-  useEffect(() => useQuickWanted.setState({ isWanted: false }), []);
+  const [isWanted, setWanted] = useState(held.text !== null);
   const [typed, setTyped] = useState('');
   const [isEntered, setEntered] = useState(false);
   return (
