@@ -100,6 +100,14 @@ test('in a narrow window Find takes what is typed on the way to it', async ({ pa
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('Backspace');
   await expect(page.getByLabel('Where is the…')).toHaveValue('gorse tartan hu');
+  // Nor is a letter lost where the screen is there in a moment.
+  for (const text of ['rowan drill', 'heather linen']) {
+    await page.goBack();
+    await expect(page.locator('h1')).toHaveText('Bench');
+    await page.keyboard.press('f');
+    await page.keyboard.type(text);
+    await expect(page.getByLabel('Where is the…')).toHaveValue(text);
+  }
 });
 
 test('the line ends words by Tab, holds on to what was said, and each word can be said to mean something else', async ({

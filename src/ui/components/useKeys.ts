@@ -116,6 +116,12 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
         }
       event.preventDefault();
     };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [navigate]);
+
+  // By itself: the field takes the focus in the moment in which those above are set anew, for the screen that comes.
+  useEffect(() => {
     const onFocus = ({ target }: FocusEvent) => {
       const { text } = held;
       if (text === null || !isTyping(target)) return;
@@ -123,13 +129,9 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
       // As if it were typed now; the field is drawn by then.
       queueMicrotask(() => document.execCommand('insertText', false, text));
     };
-    window.addEventListener('keydown', onKey);
     window.addEventListener('focusin', onFocus);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-      window.removeEventListener('focusin', onFocus);
-    };
-  }, [navigate]);
+    return () => window.removeEventListener('focusin', onFocus);
+  }, []);
 
   return { help, setHelp };
 }
