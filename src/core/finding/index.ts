@@ -3,6 +3,9 @@ import { getColourFamily, getShade } from '../colour/index.ts';
 import { nameOfPromise } from '../promises/index.ts';
 import { listChanged, type Household, type Item, type Lot, type LotId, type Project } from '../records/index.ts';
 import { createPlaceTree, type PlaceTree } from '../storage/index.ts';
+import { rank, type Fit, type Fits, type Found } from './rank.ts';
+
+export type { Found } from './rank.ts';
 
 /** Words of the craft that mean the same; a search for one finds the others. */
 const SYNONYMS: readonly (readonly string[])[] = [
@@ -75,11 +78,6 @@ function toStem(word: string): string {
   if (word.endsWith('ies')) return `${word.slice(0, -3)}y`;
   if (/(ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2);
   return word.endsWith('s') ? word.slice(0, -1) : word;
-}
-
-export interface Found {
-  readonly lotId: LotId;
-  readonly score: number;
 }
 
 /** Searches lots by name, colour in words, kind, fibre, number and place; forgives a slip of the finger. */
@@ -167,17 +165,6 @@ interface Known {
   readonly places: Household['places'];
 }
 
-/** Hits that fit half of what was said and more, those that fit more of it first. */
-function rankByTerms(hits: readonly SearchResult[], meant: readonly string[][]): SearchResult[] {
-  const fits = ({ queryTerms }: SearchResult) =>
-    meant.filter((words) => words.some((one) => queryTerms.includes(one))).length;
-  return hits
-    .map((hit) => ({ hit, count: fits(hit) }))
-    .filter(({ count }) => count * 2 >= meant.length)
-    .toSorted((a, b) => b.count - a.count || b.hit.score - a.hit.score)
-    .map(({ hit }) => hit);
-}
-
 /** Asked for the time after so many lots. */
 const CHECK_EVERY = 64;
 
@@ -198,10 +185,69 @@ const createIndex = () =>
     },
   });
 
+/** Hits that fit half of what was said and more, those that fit more of it first. */
+function rankByTerms(hits: readonly SearchResult[], meant: readonly string[][]): SearchResult[] {
+  const fits = ({ queryTerms }: SearchResult) =>
+    meant.filter((words) => words.some((one) => queryTerms.includes(one))).length;
+  return hits
+    .map((hit) => ({ hit, count: fits(hit) }))
+    .filter(({ count }) => count * 2 >= meant.length)
+    .toSorted((a, b) => b.count - a.count || b.hit.score - a.hit.score)
+    .map(({ hit }) => hit);
+}
+
+/** What fits words that are asked for at once, best first. */
+function findAtOnce(index: MiniSearch<Document>, words: readonly string[], listAlike: ListAlike): Found[] {
+  const meant = words.map((word) => expand(word, listAlike));
+  const query = (combineWith: 'AND' | 'OR') => ({
+    combineWith,
+    queries: meant.map((queries) => ({ combineWith: 'OR' as const, queries })),
+  });
+  const all = index.search(query('AND'));
+  // One says more than a thing knows of itself: then what most of it fits.
+  const hits = all.length > 0 ? all : rankByTerms(index.search(query('OR')), meant);
+  return hits.map(({ id, score }) => ({ lotId: id as LotId, score }));
+}
+
+/**
+ * What fits words of which one at most was not said before: of one who types, only the last of them changes. Of many at once
+ * the index itself finds the same sooner.
+ */
+function createSaid(index: MiniSearch<Document>, listAlike: ListAlike) {
+  let said = new Map<string, Fits>();
+  const findWord = (word: string): Fits => {
+    const fits = new Map<LotId, Fit>();
+    index.search(
+      { combineWith: 'OR', queries: expand(word, listAlike) },
+      {
+        // They are taken as they are found: brought in order they would take twice as long.
+        filter: ({ id, score, queryTerms }) => {
+          // The index multiplies by the ways found; here that is done once, over all words.
+          fits.set(id as LotId, { score: score / (queryTerms.length || 1), terms: queryTerms });
+          return false;
+        },
+      },
+    );
+    return fits;
+  };
+  return {
+    /** Another lot is in the index. */
+    forget: () => void (said = new Map()),
+    find(words: readonly string[], limit: number): Found[] | null {
+      if (words.filter((word) => !said.has(word)).length > 1) return null;
+      said = new Map(words.map((word) => [word, said.get(word) ?? findWord(word)]));
+      const groups = [...said.values()];
+      const all = rank(groups, groups.length, limit);
+      return all.length > 0 ? all : rank(groups, Math.ceil(groups.length / 2), limit);
+    },
+  };
+}
+
 /** A finder that knows nothing yet. Looked for is what a word means in English, and what `listAlike` says that it means. */
 export function createFinder(listAlike: ListAlike = () => NONE): Finder {
   const index = createIndex();
   const known = new Map<LotId, Known>();
+  const words = createSaid(index, listAlike);
   /** All of it is in. */
   let whole: Household | null = null;
   /** Those that may have changed since. Where a thing lies is in its words, and what its item says. */
@@ -229,6 +275,7 @@ export function createFinder(listAlike: ListAlike = () => NONE): Finder {
       const about = lot ? tellAbout(household, lot, bags.get(lot.id)) : '';
       const isSame = old?.lot === lot && old?.item === item && old?.about === about;
       if (old && isIn && isSame && old.places === household.places) return false;
+      words.forget();
       if (old) {
         index.discard(id);
         known.delete(id);
@@ -264,15 +311,9 @@ export function createFinder(listAlike: ListAlike = () => NONE): Finder {
       // Where nothing telling was typed yet, it may be the beginning of a word.
       const terms = telling.length > 0 ? telling : typed;
       if (terms.length === 0) return [];
-      const meant = terms.map((term) => expand(term, listAlike));
-      const query = (combineWith: 'AND' | 'OR') => ({
-        combineWith,
-        queries: meant.map((queries) => ({ combineWith: 'OR' as const, queries })),
-      });
-      const all = index.search(query('AND'));
-      // One says more than a thing knows of itself: then what most of it fits.
-      const hits = all.length > 0 || terms.length < 2 ? all : rankByTerms(index.search(query('OR')), meant);
-      return hits.slice(0, limit).map((hit) => ({ lotId: hit.id as LotId, score: hit.score }));
+      const asked = [...new Set(terms)];
+      const hits = words.find(asked, limit) ?? findAtOnce(index, asked, listAlike);
+      return hits.slice(0, limit).map(({ lotId, score }) => ({ lotId, score }));
     },
   };
 }
