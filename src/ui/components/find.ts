@@ -33,9 +33,11 @@ export function useTypedOn(): () => void {
 export const held: { text: string | null } = { text: null };
 
 const LONGEST_MS = 5000;
+let timer: ReturnType<typeof setTimeout>;
 
 /** Begins to hold what is typed; where the field does not come, keys mean again what they mean. */
 export function hold(): void {
   held.text = '';
-  setTimeout(() => (held.text = null), LONGEST_MS);
+  clearTimeout(timer);
+  timer = setTimeout(() => (held.text = null), LONGEST_MS);
 }
