@@ -64,7 +64,6 @@ export async function openScreen(page: Page, name: ScreenName): Promise<void> {
   await page.keyboard.press(SCREENS[name]);
   const path = name === 'House' ? 'household' : name.toLowerCase();
   await page.waitForURL(({ pathname }) => pathname.split('/')[1] === path, { timeout: 60_000 });
-  await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
 }
 
 export async function openChronicle(page: Page, address: string, chronicle: Chronicle): Promise<void> {
