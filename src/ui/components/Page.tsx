@@ -30,7 +30,10 @@ function afterDrawn(work: () => void): void {
 
 type Work = RefObject<HTMLElement | null>;
 
-/** Scrolls as asked, and again whenever the work grows, until that is there for good or one scrolls by hand. Called, it stops. */
+/**
+ * Scrolls as asked once the work is laid out and before it is seen, and again whenever the work grows, until that is there for
+ * good or one scrolls by hand. Called, it stops.
+ */
 function comeTo(work: HTMLElement, scroll: () => boolean): () => void {
   const done = new AbortController();
   const growing = new ResizeObserver(() => {
@@ -41,8 +44,8 @@ function comeTo(work: HTMLElement, scroll: () => boolean): () => void {
     growing.disconnect();
   };
   for (const byHand of ['touchstart', 'wheel', 'keydown']) window.addEventListener(byHand, stop, done);
-  if (scroll()) stop();
-  else growing.observe(work);
+  // What is looked at for the first time has grown; asked at once the browser would lay out the screen while it is still made.
+  growing.observe(work);
   return stop;
 }
 
@@ -60,7 +63,7 @@ function useTicketInView(work: Work) {
     shown.current = ticket;
     // Where it is comes before what it is.
     if (isAnswer || !isPhone()) return undefined;
-    if (!before) wasAt.current = { pathname, y: window.scrollY };
+    if (!before) wasAt.current = { pathname, y: windowTop };
     // What is still to come above it would carry it off.
     if (ticket)
       return comeTo(work.current!, () => {
@@ -79,12 +82,8 @@ const FADE_PX = 28;
 /** On a phone not all tabs are in sight: the one that is shown is. */
 function useTabInView() {
   const frame = useRef<HTMLDivElement>(null);
-  const shown = useRef('');
   const { pathname } = useLocation();
   useEffect(() => {
-    // Where it was scrolled by hand since it stays.
-    if (shown.current === pathname) return;
-    shown.current = pathname;
     afterDrawn(() => {
       const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
       // Not under what fades out at the right.
@@ -96,6 +95,13 @@ function useTabInView() {
 
 /** How far down a phone was scrolled in each screen that was gone from; null until one is there. */
 let scrolledTo: Map<string, number> | null = null;
+/** As the browser told it: asked while one screen makes way for another, it would lay out what is half of each. */
+let windowTop = 0;
+
+function watchTop(): Map<string, number> {
+  window.addEventListener('scroll', () => (windowTop = window.scrollY));
+  return new Map();
+}
 
 /** On a phone the whole window scrolls: a screen begins at its top, and who goes back is where one was. */
 function useTop(work: Work) {
@@ -112,10 +118,10 @@ function useTop(work: Work) {
         })
       : null;
     shown.current = pathname;
-    const known = (scrolledTo ??= new Map<string, number>());
+    const known = (scrolledTo ??= watchTop());
     return () => {
       stop?.();
-      if (isPhone()) known.set(key, window.scrollY);
+      if (isPhone()) known.set(key, windowTop);
     };
   }, [work, key, pathname]);
 }
@@ -127,10 +133,7 @@ function useArrival(work: Work, title: string) {
   useEffect(() => {
     document.title = [...new Set([title, name, 'Yardmist'])].join(' · ');
   }, [title, name]);
-  const shown = useRef('');
   useEffect(() => {
-    if (shown.current === pathname) return;
-    shown.current = pathname;
     afterDrawn(() => {
       if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
     });
