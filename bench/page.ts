@@ -14,9 +14,9 @@ const FELT_MS = 50;
 const TRIES = sized(3, 1);
 
 /** The middle one of three tries, for what the machine does besides. */
-export async function middleOf(measure: () => Promise<number>): Promise<number> {
+export async function middleOf(measure: (nth: number) => Promise<number>): Promise<number> {
   const told: number[] = [];
-  for (let n = 0; n < TRIES; n += 1) told.push(await measure());
+  for (let n = 0; n < TRIES; n += 1) told.push(await measure(n));
   return told.toSorted((a, b) => a - b)[told.length >> 1]!;
 }
 

@@ -216,6 +216,20 @@ test('a thing that was taken for something else becomes it afterwards', async ({
   await expect(page.getByRole('link', { name: 'Cloth 1' })).toBeVisible();
 });
 
+test('who asks Find again types over what was asked before', async ({ page }) => {
+  await openSample(page, '/bench');
+  const box = page.getByRole('combobox');
+  await page.keyboard.press('f');
+  await page.keyboard.type('linen');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(box).not.toBeFocused();
+  await page.keyboard.press('f');
+  await page.keyboard.type('denim');
+  await expect(box).toHaveValue('denim');
+});
+
 test('a line is said where the browser understands speech by itself', async ({ page }) => {
   await giveSpeech(page, { en: 'linen rust 3 metres' });
   await openEmpty(page);

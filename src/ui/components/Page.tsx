@@ -23,9 +23,15 @@ interface PageProps {
   readonly children: ReactNode;
 }
 
-/** For what asks where things are: before it was drawn the browser would lay all of it out on the spot. */
-function afterDrawn(work: () => void): void {
-  requestAnimationFrame(() => setTimeout(work));
+/** Done once for each screen that is come to, and when it is drawn: asked before where things are, the browser would lay all of it out on the spot. */
+function useOnceDrawn(act: () => void): void {
+  const { pathname } = useLocation();
+  const shown = useRef('');
+  useEffect(() => {
+    if (shown.current === pathname) return;
+    shown.current = pathname;
+    requestAnimationFrame(() => setTimeout(act));
+  });
 }
 
 type Work = RefObject<HTMLElement | null>;
@@ -82,14 +88,11 @@ const FADE_PX = 28;
 /** On a phone not all tabs are in sight: the one that is shown is. */
 function useTabInView() {
   const frame = useRef<HTMLDivElement>(null);
-  const { pathname } = useLocation();
-  useEffect(() => {
-    afterDrawn(() => {
-      const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
-      // Not under what fades out at the right.
-      if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth + FADE_PX - frame.current!.clientWidth;
-    });
-  }, [pathname]);
+  useOnceDrawn(() => {
+    const tab = frame.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    // Not under what fades out at the right.
+    if (tab) frame.current!.scrollLeft = tab.offsetLeft + tab.offsetWidth + FADE_PX - frame.current!.clientWidth;
+  });
   return frame;
 }
 
@@ -129,15 +132,12 @@ function useTop(work: Work) {
 /** The window is called as the screen is; and who came by a key goes on from the work, not from the first of all screens. */
 function useArrival(work: Work, title: string) {
   const name = useApp((state) => state.household?.settings.name ?? '');
-  const { pathname } = useLocation();
   useEffect(() => {
     document.title = [...new Set([title, name, 'Yardmist'])].join(' · ');
   }, [title, name]);
-  useEffect(() => {
-    afterDrawn(() => {
-      if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
-    });
-  }, [work, pathname]);
+  useOnceDrawn(() => {
+    if (document.activeElement === document.body) work.current?.focus({ preventScroll: true });
+  });
 }
 
 /** A screen: its name, tabs and the find box above; the work; a ticket at the right; numbers at the foot. */

@@ -55,8 +55,11 @@ export function useKeys(): { help: Help | null; setHelp: (help: Help | null) => 
           case 'f': {
             const box = findBox();
             // In a narrow window it stands on its own screen only.
-            if (box?.checkVisibility()) box.focus();
-            else {
+            if (box?.checkVisibility()) {
+              box.focus();
+              // What was asked before is typed over.
+              box.select();
+            } else {
               hold();
               void navigate('/find');
             }

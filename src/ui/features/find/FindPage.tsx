@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { Household, LotId } from '../../../core/records/index.ts';
 import { findWall, formatPlaceName } from '../../../core/storage/index.ts';
 import { Around } from '../../components/Around.tsx';
-import { findBox } from '../../components/find.ts';
+import { findBox, held } from '../../components/find.ts';
 import { Page } from '../../components/Page.tsx';
 import { wordWhere } from '../../text/where.ts';
 import { PlaceCloseUp } from '../../drawing/PlaceCloseUp.tsx';
@@ -128,9 +128,9 @@ function MoreOfIt({ household, lotId }: { household: Household; lotId: LotId }) 
 }
 
 function Asking({ household, isLost }: { household: Household; isLost: boolean }) {
-  // Who opens it on a phone is about to type.
+  // Who opens it on a phone is about to type; who asked for it by its key types already.
   useEffect(() => {
-    if (isPhone()) findBox()?.focus();
+    if (isPhone() || held.text !== null) findBox()?.focus();
   }, []);
   const out = [...household.lots.values()]
     .filter((lot) => lot.state === 'out' && lot.homeId !== undefined)
