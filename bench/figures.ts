@@ -21,6 +21,7 @@ import { tryCorpus } from '../tests/findCorpus.ts';
 import { countByTrying } from '../tests/nestBrute.ts';
 import { createRandom } from '../src/core/random/index.ts';
 import { heapFigures } from './heaps.ts';
+import { median } from './median.ts';
 import { moveFigures } from './moves.ts';
 import { packingFigures } from './packing.ts';
 import { projectFigures } from './projects.ts';
@@ -179,10 +180,6 @@ function createList(rows: number): string {
     .split('\r\n')
     .map((line) => line.replace(/,[^,]*,[^,]*$/, ''));
   return [head, ...Array.from({ length: rows }, (_, i) => body[i % body.length])].join('\n');
-}
-
-function median(values: readonly number[]): number {
-  return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 }
 
 /** Reading, checking and applying a list, over parsing its text alone; both timed in turn. */

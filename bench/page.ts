@@ -5,29 +5,41 @@ import type { Chronicle } from '../src/core/records/index.ts';
 import { toBundle } from '../src/core/formats/index.ts';
 import { createServer } from '../src/server/server.ts';
 import { watchHost } from './host.ts';
+import { median } from './median.ts';
 import { sized } from './sized.ts';
 
 const CHROMIUMS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
-/** Longer than this the page is felt not to answer, ms. */
-const FELT_MS = 50;
 const TRIES = sized(3, 1);
 
 /** The middle one of three tries, for what the machine does besides. */
 export async function middleOf(measure: (nth: number) => Promise<number>): Promise<number> {
   const told: number[] = [];
   for (let n = 0; n < TRIES; n += 1) told.push(await measure(n));
-  return told.toSorted((a, b) => a - b)[told.length >> 1]!;
+  return median(told);
 }
 
-/** The longest task of the page while something is done with it, ms; with DETAIL each that is felt, and what the host took of it. */
+const isDetailed = Boolean(process.env['DETAIL']);
+
+/** What a figure is made of, where one asks for it. */
+export function tellDetail(...said: readonly (string | number)[]): void {
+  if (isDetailed) console.error(...said);
+}
+
+interface Task {
+  /** ms since 1970. */
+  readonly atMs: number;
+  readonly ms: number;
+}
+
+/** The longest task of the page while something is done with it, ms; with DETAIL each over 50 ms, and what the host took of it. */
 export async function measureLongest(page: Page, what: string, act: () => Promise<unknown>): Promise<number> {
-  const host = watchHost();
+  const host = isDetailed ? watchHost() : null;
   try {
     await page.evaluate(() => {
-      const seen = window as unknown as { tasks: { atMs: number; ms: number }[]; looking?: PerformanceObserver };
+      const seen = window as unknown as { tasks: Task[]; looking?: PerformanceObserver };
       seen.looking?.disconnect();
-      const tasks: typeof seen.tasks = [];
+      const tasks: Task[] = [];
       seen.tasks = tasks;
       seen.looking = new PerformanceObserver((list) => {
         for (const { startTime, duration } of list.getEntries())
@@ -36,13 +48,13 @@ export async function measureLongest(page: Page, what: string, act: () => Promis
       seen.looking.observe({ type: 'longtask' });
     });
     await act();
-    const tasks = await page.evaluate(() => (window as unknown as { tasks: { atMs: number; ms: number }[] }).tasks);
-    if (process.env['DETAIL'])
-      for (const { atMs, ms } of tasks.filter((task) => task.ms >= FELT_MS))
-        console.error(`  ${what}: ${Math.round(ms)} ms, the host took ${host.stolenBetween(atMs, atMs + ms)}`);
-    return tasks.reduce((most, { ms }) => Math.max(most, ms), 0);
+    const tasks = await page.evaluate(() => (window as unknown as { tasks: Task[] }).tasks);
+    if (host)
+      for (const { atMs, ms } of tasks)
+        tellDetail(`  ${what}: ${Math.round(ms)} ms, the host took ${host.stolenBetween(atMs, atMs + ms)}`);
+    return Math.max(0, ...tasks.map(({ ms }) => ms));
   } finally {
-    host.stop();
+    host?.stop();
   }
 }
 

@@ -1,6 +1,7 @@
 import type { CDPSession, Page } from '@playwright/test';
 import { createSampleHousehold } from '../src/sample/index.ts';
 import type { Figure } from './figures.ts';
+import { median } from './median.ts';
 import { openChronicle, openScreen, withPage } from './page.ts';
 import { sized } from './sized.ts';
 
@@ -101,11 +102,7 @@ async function measureStartOf(lots: number): Promise<Start> {
       await page.waitForTimeout(AFTER_MS);
       starts.push(readTasks(await browser.stopTracing()));
     }
-    const middle = (of: keyof Start) =>
-      starts
-        .slice(1)
-        .map((start) => start[of])
-        .toSorted((a, b) => a - b)[STARTS >> 1]!;
+    const middle = (of: keyof Start) => median(starts.slice(1).map((start) => start[of]));
     return { shownMs: middle('shownMs'), restMs: middle('restMs'), wholeMs: middle('wholeMs') };
   });
 }

@@ -216,6 +216,16 @@ test('a thing that was taken for something else becomes it afterwards', async ({
   await expect(page.getByRole('link', { name: 'Cloth 1' })).toBeVisible();
 });
 
+test('on a desk too Find takes what is typed before any field of it is there', async ({ page }) => {
+  const letGo = await holdBack(page, /(?:FindPage|StashPage)-[^/]*\.js$/u);
+  await openSample(page, '/stash');
+  await page.keyboard.press('f');
+  await page.keyboard.type('rowan drill');
+  letGo();
+  await expect(page.getByLabel('Where is the…')).toHaveValue('rowan drill');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
 test('who asks Find again types over what was asked before', async ({ page }) => {
   await openSample(page, '/bench');
   const box = page.getByRole('combobox');
