@@ -1,3 +1,4 @@
+import { GERMAN } from '../german/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createCloth, createLot, createPattern, createThing } from '../../../tests/household.ts';
@@ -190,6 +191,12 @@ describe('a line that speaks of a heap', () => {
     ['a heap of 12 kg linen', 'linen', 'mass', 12_000, null],
     ['jersey heap 25', 'jersey', 'pieces', 25, null],
     ['fleece heap 60 l', 'fleece', 'room', 60e6, null],
+    // Whatever is measured in such a line is the heap, and no number with a unit counts pieces.
+    ['heap of cotton 40 cm', 'cotton', 'pile', 400, null],
+    ['cotton heap 40cm high', 'cotton', 'pile', 400, null],
+    ['heap of wool 3 kg', 'wool', 'mass', 3000, null],
+    ['heap of jersey, 40 l', 'jersey', 'room', 40e6, null],
+    ['heap of 12 pieces poplin 2,5 kg', 'poplin', 'mass', 2500, 12],
     ['about 30 lengths cotton, stack of 45', 'cotton', 'pile', 450, 30],
   ] as const)('“%s”', (text, rest, by, value, pieces) => {
     expect(readHeap(text, 'metric')).toEqual({ rest, by, value, pieces });
@@ -203,8 +210,17 @@ describe('a line that speaks of a heap', () => {
     '4 fat quarters',
     'row counter',
     'heap',
+    'heap of cotton 12 m',
+    'heap of poplin 140 cm wide',
+    'heap of jersey 2 bins',
+    'heap of cotton 30 m',
   ])('“%s” speaks of none', (text) => {
     expect(readHeap(text, 'metric')).toBeNull();
+  });
+
+  it('in German', () => {
+    expect(readHeap('Haufen Baumwolle 40 cm', 'metric', GERMAN.heap)).toMatchObject({ rest: 'Baumwolle', value: 400 });
+    expect(readHeap('Haufen Wolle 3,5 kg', 'metric', GERMAN.heap)).toMatchObject({ rest: 'Wolle', value: 3500 });
   });
 
   it('in inches', () => {

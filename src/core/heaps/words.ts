@@ -28,21 +28,31 @@ const ROW = of(String.raw`\b(?:an?\s+)?row\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])(?:
 const BINS = of(
   String.raw`\b(${NUMBER})\s*(?:bins?|boxes|box|bags?|drawers?|baskets?)\s*(?:of\s+)?(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`,
 );
-const HEAP_ROOM = of(
-  String.raw`\b(?:an?\s+)?heap\s+(?:of\s+)?(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`,
-);
-const HEAP_MASS = of(String.raw`\b(?:an?\s+)?heap\s+(?:of\s+)?(${NUMBER})\s*(kg|g|lbs?|oz)(?![\p{L}\d])`);
 const HEAP = of(String.raw`\b(?:an?\s+)?heap(?:\s+of)?(?![\p{L}\d])`);
+const MASS = of(String.raw`(${NUMBER})\s*(kg|g|lbs?|oz)(?![\p{L}\d])`);
+const LITRES = of(String.raw`(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`);
+/** How high a heap is; how wide its cloth is, or how long, is another thing. */
+const HIGH = of(String.raw`(${NUMBER})\s*(mm|cm|in|inches|")(?![\p{L}\d])(?!\s*(?:wide|long|x|×))(?:\s+high\b)?`);
+/** A number that is followed by a unit, or by what holds things, counts no pieces. */
+const BARE_NUMBER =
+  /\b(\d+)(?![\p{L}\d.,])(?!\s*(?:mm|cm|m|in|inches|ft|yd|yards?|met(?:re|er)s?|kg|g|lbs?|oz|l|lit(?:re|er)s?|qt|bins?|boxes|box|bags?|drawers?|baskets?|wide|"|x|×)(?!\p{L}))/iu;
 const PIECES = of(
   String.raw`\b(?:about\s+|some\s+)?(\d+)\s*(?:pieces|lengths|pcs|pc|cuts|items|spools|envelopes|patterns|packets)(?![\p{L}\d])`,
 );
 
-/** A pile or row of less is none. */
+/** A pile or row of less is none; a heap that is higher does not stand. */
 const LEAST_MM = 50;
+const MOST_MM = 2500;
 
 const toNumber = (text: string) => Number(text.replace(',', '.'));
 
-function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: number; match: string } | null {
+interface Found {
+  readonly by: HeapWay;
+  readonly value: number;
+  readonly match: string;
+}
+
+function findMeasure(text: string, units: UnitSystem): Found | null {
   const small = units === 'metric' ? 'cm' : 'in';
   for (const [by, pattern] of [
     ['pile', PILE],
@@ -59,11 +69,21 @@ function findMeasure(text: string, units: UnitSystem): { by: HeapWay; value: num
     const value = toNumber(bins[1]!) * toNumber(bins[2]!) * ROOM[bins[3]!.toLowerCase()]!;
     return { by: 'room', value, match: bins[0] };
   }
-  const room = HEAP_ROOM.exec(text);
+  return HEAP.test(text) ? findLoose(text, small) : null;
+}
+
+/** In a line that speaks of a heap any weight, room or height is that of the heap, wherever it stands: `heap of wool 3 kg`. */
+function findLoose(text: string, small: 'cm' | 'in'): Found | null {
+  const mass = MASS.exec(text);
+  const weighed = mass && parseMassG(`${mass[1]!} ${mass[2]!}`, 'g');
+  if (mass && weighed?.ok) return { by: 'mass', value: weighed.value, match: mass[0] };
+  const room = LITRES.exec(text);
   if (room) return { by: 'room', value: toNumber(room[1]!) * ROOM[room[2]!.toLowerCase()]!, match: room[0] };
-  const mass = HEAP_MASS.exec(text);
-  const read = mass && parseMassG(`${mass[1]!} ${mass[2]!}`, 'g');
-  return mass && read?.ok ? { by: 'mass', value: read.value, match: mass[0] } : null;
+  const high = HIGH.exec(text);
+  const read = high && parseLengthMm(`${high[1]!} ${high[2]!}`, small);
+  return high && read?.ok && read.value >= LEAST_MM && read.value <= MOST_MM
+    ? { by: 'pile', value: read.value, match: high[0] }
+    : null;
 }
 
 /**
@@ -76,7 +96,7 @@ export function readHeap(typed: string, units: UnitSystem, spelling?: Spelling):
   const heap = HEAP.exec(text);
   if (!measure && !heap) return null;
   let rest = measure ? text.replace(measure.match, ' ') : text;
-  const counted = PIECES.exec(rest) ?? (measure ? null : /\b(\d+)(?![\p{L}\d.,])/u.exec(rest));
+  const counted = PIECES.exec(rest) ?? (measure ? null : BARE_NUMBER.exec(rest));
   if (counted) rest = rest.replace(counted[0], ' ');
   rest = unspell(rest.replace(HEAP, ' '), typed, spelling)
     .replace(/\s*,\s*/gu, ' ')
