@@ -74,7 +74,7 @@ describe('what was learnt', () => {
 
   it('is written down once, for what differs, and reckoned with', () => {
     const act = createLearn(household, often, NOW);
-    expect(act).toMatchObject({ ok: true, value: { type: 'learnt', subject: '2 things' } });
+    expect(act).toMatchObject({ ok: true, value: { type: 'learnt', subject: 'how often 2 things are used' } });
     const next = act.ok ? applyChanges(household, act.value.changes) : act;
     if (!next.ok) throw new Error('not applied');
     const item = next.value.items.get(shears.id)!;

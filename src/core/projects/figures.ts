@@ -1,5 +1,6 @@
 import type { FabricSpec } from '../records/index.ts';
 import { toTable } from '../words/index.ts';
+import { listGarmentWords } from './garments.ts';
 
 /** Shrinkage in the first wash, per cent of the length and of the width. Source: docs/figures in the design, “Needs of a project”. */
 interface Shrinkage {
@@ -98,11 +99,8 @@ const PART_SHARE = toTable<number>({
 
 /** What a table says of the first word of a name that it knows, one of them or several: `Four crew smocks` is a smock. */
 export function findForGarment<T>(table: Readonly<Record<string, T>>, name: string): T | null {
-  for (const word of name.toLowerCase().split(/[^a-z]+/)) {
-    const known = table[word] ?? table[word.replace(/s$/, '')];
-    if (known !== undefined) return known;
-  }
-  return null;
+  const word = listGarmentWords(name).find((one) => one in table);
+  return word === undefined ? null : table[word]!;
 }
 
 /** A guess by garment and part, mm of cloth 140 cm wide; null where the garment is not known. */
@@ -126,11 +124,7 @@ const HEIGHT = { fromCm: 62, toCm: 188, grownCm: 170, power: 1.5 };
  */
 export function getSizeFactor(garment: string, size: string): number {
   const word = size.trim().toLowerCase();
-  const isUnsized = garment
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .some((one) => UNSIZED.has(one) || UNSIZED.has(one.replace(/s$/, '')));
-  if (isUnsized) return 1;
+  if (listGarmentWords(garment).some((one) => UNSIZED.has(one))) return 1;
   const letters = LETTERS[word.replace(/^(\d)x(?=[sl]$)/, (_, n: string) => 'x'.repeat(Math.min(3, Number(n))))];
   if (letters !== undefined) return letters;
   if (!/^\d+([.,]\d+)?$/.test(word)) return 1;

@@ -114,6 +114,19 @@ describe('what a need takes', () => {
     expect(guess('Shirt', '110')).toBeCloseTo(2200 * 0.5205, 0);
     expect(guess('Shirt', 'tall')).toBeCloseTo(2200);
     expect(guess('Curtains', '44')).toBeCloseTo(2700);
+    // In another language the same: a shirt, a longer word, more of them, and what has no size.
+    for (const [name, mm] of [
+      ['Vier blaue Hemden', 2200],
+      ['Sommerkleid für Ida', 3000],
+      ['Röcke', 1600],
+      ['U\u0308berhosen', 2400],
+    ] as const)
+      expect(guess(name, '40'), name).toBeCloseTo(mm);
+    expect(guess('Vorhänge', '44')).toBeCloseTo(2700);
+    expect(guess('Kopfkissen', '80')).toBeCloseTo(600);
+    // Our own word has the first say, and what nobody knows is nothing.
+    expect(guess('Rock skirt top', '40')).toBeCloseTo(1600);
+    expect(guess('Wimpelkette', '40')).toBeNull();
   });
 
   it('is never shorter than its longest piece, nor on cloth that is too narrow for its widest', () => {

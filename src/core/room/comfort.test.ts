@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { createCloth, createHousehold, createLot, createThing, createUnit, ROOM } from '../../../tests/household.ts';
 import type { PlaceId } from '../records/index.ts';
-import { adviseHeight, computeSpread, findTask, type Task } from './index.ts';
+import type { Task } from '../tasks/index.ts';
+import { adviseHeight, computeSpread, findTask } from './index.ts';
 
 describe('the height of a table', () => {
   it('for cutting is 5 to 10 cm below the elbow', () => {

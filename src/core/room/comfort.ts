@@ -1,7 +1,5 @@
 import type { Household, RoomSpec, PlaceId, UnitSpec } from '../records/index.ts';
-
-/** What is done at a table, by the station that is tied to it. */
-export type Task = 'cutting' | 'sewing' | 'pressing';
+import { isStationFor, type Task } from '../tasks/index.ts';
 
 /** A table's height against the one who works at it. */
 export interface HeightAdvice {
@@ -33,12 +31,12 @@ const BELOW_ELBOW: Readonly<Record<'cutting' | 'pressing', readonly [number, num
 /** The forearm lies level from the top of the table to the bed of a machine on it. */
 const MACHINE_BED_MM = 70;
 
+const TASKS: readonly Task[] = ['cutting', 'sewing', 'pressing'];
+
 /** What is done at a piece: the first of the stations tied to it whose name says so. */
 export function findTask(room: RoomSpec, unitId: PlaceId): Task | null {
-  const names = room.stations.filter((station) => station.unitId === unitId).map((station) => station.name);
-  if (names.some((name) => /cut/i.test(name))) return 'cutting';
-  if (names.some((name) => /sew|machine/i.test(name))) return 'sewing';
-  return names.some((name) => /press|iron/i.test(name)) ? 'pressing' : null;
+  const tied = room.stations.filter((station) => station.unitId === unitId);
+  return TASKS.find((task) => tied.some(({ name }) => isStationFor(name, task))) ?? null;
 }
 
 /** How high a table should be for its task and this stature, and what gets it there. */

@@ -27,7 +27,7 @@ export {
   type CircuitLoad,
   type PowerFinding,
 } from './power.ts';
-export { adviseHeight, computeSpread, findTask, type HeightAdvice, type Spread, type Task } from './comfort.ts';
+export { adviseHeight, computeSpread, findTask, type HeightAdvice, type Spread } from './comfort.ts';
 export { getCost, listSpots, withGot, type Got, withNewIds } from './wares.ts';
 export {
   findNearestWall,

@@ -1,4 +1,5 @@
 import type { RoomSpec } from '../records/index.ts';
+import { isStationFor } from '../tasks/index.ts';
 import type { Piece } from './bodies.ts';
 
 /**
@@ -12,7 +13,11 @@ export function tieStations(room: RoomSpec, pieces: readonly Piece[]): RoomSpec 
   const seat = tables.find(({ unit }) => unit.access !== 'around');
   const stations = room.stations.map((station) => {
     if (station.unitId !== undefined) return station;
-    const table = /cut/i.test(station.name) ? round : /sew|machine/i.test(station.name) ? seat : undefined;
+    const table = isStationFor(station.name, 'cutting')
+      ? round
+      : isStationFor(station.name, 'sewing')
+        ? seat
+        : undefined;
     return table ? { ...station, unitId: table.id } : station;
   });
   return { ...room, stations };

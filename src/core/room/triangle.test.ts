@@ -29,6 +29,12 @@ describe('the ways of an hour of sewing', () => {
     expect(triangle.metresPerHour).toBeCloseTo(byHand, 6);
   });
 
+  it('are the same whatever language names the stations', () => {
+    const names = ['Nähen', 'Bügeln', 'Zuschneiden'];
+    const german = { ...room, stations: room.stations.map((one, n) => ({ ...one, name: names[n]! })) };
+    expect(computeTriangle(german, [])!.metresPerHour).toBe(computeTriangle(room, [])!.metresPerHour);
+  });
+
   it('go round what stands between', () => {
     const round = computeTriangle(room, [barrier()])!;
     expect(round.legs[1]!.lengthMm).toBeGreaterThan(2500);

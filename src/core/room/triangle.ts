@@ -1,5 +1,6 @@
 import type { PlanPoint, RoomSpec } from '../records/index.ts';
 import { computeStationPoint } from '../storage/index.ts';
+import { isStationFor, type Task } from '../tasks/index.ts';
 import { listFixtureBodies, type Piece } from './bodies.ts';
 import { createFloorGrid, findFreeCell, measureWalk } from './floorGrid.ts';
 import { listBodies } from './zones.ts';
@@ -23,10 +24,10 @@ export interface Triangle {
  * How often one gets up in an hour of sewing: a seam is pressed after every five minutes at the machine, cloth is
  * fetched or trimmed at the table after every quarter. Estimates, in the order of the stations by what they are.
  */
-const TRIPS: readonly (readonly [RegExp, RegExp, number])[] = [
-  [/sew|machine/i, /press|iron/i, 12],
-  [/sew|machine/i, /cut/i, 4],
-  [/cut/i, /press|iron/i, 2],
+const TRIPS: readonly (readonly [Task, Task, number])[] = [
+  ['sewing', 'pressing', 12],
+  ['sewing', 'cutting', 4],
+  ['cutting', 'pressing', 2],
 ];
 
 const CELL_MM = 50;
@@ -40,9 +41,9 @@ export function computeTriangle(room: RoomSpec, pieces: readonly Piece[]): Trian
     name: station.name,
     at: computeStationPoint(room, station, getUnit),
   }));
-  const named = (name: RegExp) => points.find((point) => name.test(point.name));
+  const findStation = (task: Task) => points.find(({ name }) => isStationFor(name, task));
   const trips = TRIPS.flatMap(([a, b, perHour]) => {
-    const [from, to] = [named(a), named(b)];
+    const [from, to] = [findStation(a), findStation(b)];
     return from && to && from !== to ? [{ from, to, perHour }] : [];
   });
   if (trips.length === 0) return null;

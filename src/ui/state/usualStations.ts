@@ -1,16 +1,12 @@
-import { findType, findTypeTask, type StationTask } from '../../core/catalog/index.ts';
+import { findType, findTypeTask } from '../../core/catalog/index.ts';
 import type { Kind, StationId } from '../../core/records/index.ts';
 import { getRoomSpec } from '../../core/storage/index.ts';
+import { isStationFor } from '../../core/tasks/index.ts';
 import { derive, getTree } from './derived.ts';
 
-/** Apart from what the first screen derives: it knows the catalog, which is large. */
-const TASK_NAMES: Readonly<Record<StationTask, RegExp>> = {
-  cutting: /cut/i,
-  sewing: /sew|machine/i,
-  pressing: /press|iron/i,
-};
-
 /**
+ * Apart from what the first screen derives: it knows the catalog, which is large.
+ *
  * Where things of a type, or of a kind, are mostly used; where there are none yet, at the station for the work that they are for, or at
  * the first.
  */
@@ -30,7 +26,7 @@ export const getUsualStations = derive((household) => {
     const same = type === undefined ? undefined : findMost(`${kind} ${findType(type, kind)?.type ?? type}`);
     if (same !== undefined) return same;
     const task = findTypeTask(type, kind);
-    const made = task && stations.find(({ name }) => TASK_NAMES[task].test(name))?.id;
+    const made = task && stations.find(({ name }) => isStationFor(name, task))?.id;
     return made ?? findMost(kind) ?? stations[0]?.id ?? ('' as StationId);
   };
 });
