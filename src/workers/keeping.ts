@@ -1,3 +1,4 @@
+import { getNaming } from '../core/naming/index.ts';
 import type { WholeChronicle } from '../core/daybook/index.ts';
 import { markPassed } from '../core/daybook/passed.ts';
 import type { BundleFault } from '../core/formats/index.ts';
@@ -63,7 +64,7 @@ export function unpackChronicle(
   return withKeeper(async (line) => {
     const told = new Told();
     const read = await line.ask(
-      { type: 'unpack', bytes, stamp },
+      { type: 'unpack', bytes, stamp: { ...stamp, subject: getNaming().told.readable } },
       { onWord: (news) => told.hear(news), ...(signal && { signal }) },
     );
     if (!read.ok) return read;

@@ -319,7 +319,7 @@ export type ToKeeper =
   | {
       readonly type: 'unpack';
       readonly bytes: Uint8Array;
-      readonly stamp: { readonly id: EventId; readonly atMs: number };
+      readonly stamp: { readonly id: EventId; readonly atMs: number; readonly subject: string };
     };
 
 /**

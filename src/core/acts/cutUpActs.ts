@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { getAmount, getReserved, withAmount } from '../measure/index.ts';
 import type { Household, Lot, LotId, ScrapCut } from '../records/index.ts';
 import { fail, ok } from '../result/index.ts';
@@ -54,5 +55,6 @@ export function createCutUp(
     ),
     ...(stuff ? addStuffing(household, stuff.massG, item, stuff, nowMs) : []),
   ]);
-  return draft.ok ? ok({ ...draft.value, forWhat: some.length > 0 ? 'squares and strips' : 'stuffing' }) : draft;
+  const { told } = getNaming();
+  return draft.ok ? ok({ ...draft.value, forWhat: some.length > 0 ? told.cutUp : told.stuffing }) : draft;
 }

@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import {
   relinkItem,
   type Change,
@@ -85,7 +86,7 @@ function mergeLists<T>(a: readonly T[] | undefined, b: readonly T[] | undefined,
 export function createMerge(household: Household, keptId: ItemId, otherId: ItemId): Act {
   const [kept, other] = [household.items.get(keptId), household.items.get(otherId)];
   if (!kept || !other || keptId === otherId || kept.kind !== other.kind) return fail({ code: 'no-such-lot' });
-  const notes = [kept.notes, other.name === kept.name ? '' : `Also: ${other.name}.`, other.notes];
+  const notes = [kept.notes, other.name === kept.name ? '' : getNaming().told.alsoCalled(other.name), other.notes];
   const item: Item = {
     // One that belonged to the other belongs to itself no more.
     ...relinkItem(kept, (id) => (id === otherId ? undefined : id)),

@@ -1,4 +1,5 @@
-import { afterAll, describe, expect, it } from 'vitest';
+import { readFileSync } from 'node:fs';
+import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { createInstance } from '../../../tests/instances.ts';
 import { Life } from '../../../tests/life.ts';
 import { many, report } from '../../../tests/trust.ts';
@@ -8,7 +9,8 @@ import { createKitchenHousehold } from '../../sample/kitchen.ts';
 import { foldEvents } from '../daybook/fold.ts';
 import { checkInvariants, getUndoable } from '../daybook/index.ts';
 import { parseBundle, toBundle } from '../formats/index.ts';
-import type { Chronicle } from '../records/index.ts';
+import { ENGLISH, setNaming, type Naming } from '../naming/index.ts';
+import type { Chronicle, Household } from '../records/index.ts';
 
 /** Seeds at which something failed once. */
 const FAILED: readonly number[] = [7, 63, 107, 372];
@@ -27,12 +29,22 @@ function createStart(seed: number): Chronicle {
 }
 const bytesOf = ({ household }: Chronicle) => toBundle({ household, events: [] });
 
+const listWords = (text: string): string[] => text.match(/\b[a-z]{2,40}\b/giu) ?? [];
+
+/** A naming of a language that nobody speaks: each text is a sign, with the values that were given to it. */
+function makeStrange(naming: unknown): unknown {
+  if (typeof naming === 'string') return '☉';
+  if (typeof naming === 'function') return (...values: (string | number | undefined)[]) => `☉ ${values.join(' ☉ ')}`;
+  return Object.fromEntries(Object.entries(naming as object).map(([name, one]) => [name, makeStrange(one)]));
+}
+
 describe('the laws of the daybook', () => {
   it('are tried with every act that there is', () => {
     expect(Object.keys(ACTS).toSorted()).toEqual(listActs().toSorted());
   });
 
   let undoFailures = 0;
+  afterEach(() => setNaming(ENGLISH));
   afterAll(() => {
     report('trust.lives', SEEDS.length);
     report('trust.undo_all_failures', undoFailures);
@@ -59,6 +71,40 @@ describe('the laws of the daybook', () => {
     expect(Buffer.from(bytesOf(life)).equals(Buffer.from(bytesOf(start)))).toBe(true);
     expect(life.isFolded()).toBe(true);
     undoFailures -= 1;
+  });
+
+  it('are told in the language that is spoken: of a strange one no English word is left but of names', () => {
+    const given = new Set(
+      ['life', 'lifeActs', 'lifeProjects', 'drawn'].flatMap((file) =>
+        // What the lives themselves say, in quotes.
+        (readFileSync(`tests/${file}.ts`, 'utf8').match(/'[^'\n]*'/gu) ?? []).flatMap(listWords),
+      ),
+    );
+    setNaming(makeStrange(ENGLISH) as Naming);
+    const left = new Set<string>();
+    for (let seed = 1; seed <= 100; seed += 1) {
+      const life = new Life(createStart(seed), seed * 17);
+      const { events } = life;
+      const names = new Set<string>();
+      const know = ({ settings, places, items, projects, plans }: Household) => {
+        for (const { name } of [settings, places, items, projects, plans].flatMap((one) =>
+          one instanceof Map ? [...one.values()] : [one],
+        ))
+          for (const word of listWords(name ?? '')) names.add(word);
+      };
+      know(life.household);
+      for (let n = 0; n < 60; n += 1) {
+        const from = events.length;
+        life.live();
+        know(life.household);
+        for (const { subject, forWhat = '', changes } of events.slice(from)) {
+          const notes = changes.flatMap(({ after }) => (after && 'notes' in after ? [String(after.notes)] : []));
+          for (const word of [subject, forWhat, ...notes].flatMap(listWords))
+            if (!names.has(word) && !given.has(word)) left.add(word);
+        }
+      }
+    }
+    expect([...left]).toEqual([]);
   });
 
   it('are tried for real: every act is done in some life, and few are left to the gate to refuse', () => {

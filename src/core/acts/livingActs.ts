@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
 import { getAmount, getAmountUnit, getReserved, listAccessories, withAmount, withCounted } from '../measure/index.ts';
 import type { AmountUnit, Change, Household, Lot, LotId } from '../records/index.ts';
@@ -64,7 +65,7 @@ export function createLend(household: Household, id: LotId, toWhom: string, nowM
       : [],
   );
   const draft = createLotDraft('lent', item, lot, toLent(lot, lentTo, nowMs, terms), undefined, along);
-  return draft.ok ? ok({ ...draft.value, subject: `${item.name} to ${who}` }) : draft;
+  return draft.ok ? ok({ ...draft.value, subject: getNaming().told.lent(item.name, who) }) : draft;
 }
 
 /**

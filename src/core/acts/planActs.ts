@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import {
   takesRoom,
   type Household,
@@ -49,7 +50,7 @@ export function createDropPlan(household: Household, id: PlanId): Act {
   const plan = household.plans.get(id);
   const change = plan ? createChange('plans', id, plan, null) : null;
   return change
-    ? ok({ type: 'removed', subject: plan?.name ?? 'a plan', changes: [change] })
+    ? ok({ type: 'removed', subject: plan?.name ?? getNaming().told.plan, changes: [change] })
     : fail({ code: 'nothing-changed' });
 }
 

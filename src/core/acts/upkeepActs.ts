@@ -59,7 +59,7 @@ export function createLeave(household: Household, id: LotId, leaving: Leaving | 
   if (!draft.ok || !leaving) return draft;
   return ok({
     ...draft.value,
-    subject: leaving.toWhom ? `${item.name} is to go to ${leaving.toWhom}` : `${item.name} is to go`,
+    subject: getNaming().told.toGo(item.name, leaving.toWhom),
   });
 }
 
@@ -144,5 +144,5 @@ export function createHours(household: Household, hours: number): Act {
   const changes = countHours(household, { sewing: hours, overlocking: 0 });
   return changes.length === 0
     ? fail({ code: 'nothing-changed' })
-    : ok({ type: 'cared', subject: hours === 1 ? '1 hour at the machine' : `${hours} hours at the machine`, changes });
+    : ok({ type: 'cared', subject: getNaming().told.hours(hours), changes });
 }

@@ -1,4 +1,5 @@
 import type { CareFlag, Kind } from '../records/index.ts';
+import type { Task } from '../tasks/index.ts';
 
 /**
  * What is usual for a type of notion, tool or other thing, so that a form asks only what matters. Sizes are
@@ -210,20 +211,17 @@ export function findType(type: string, kind?: Kind): TypeFigures | null {
   return TYPE_FIGURES.find((one) => (!kind || one.kind === kind) && one.words.includes(word)) ?? null;
 }
 
-/** What is done at a station, as its name tells. */
-export type StationTask = 'cutting' | 'sewing' | 'pressing';
-
-const TASKS: Readonly<Record<StationTask, readonly string[]>> = {
+const TASKS: Readonly<Record<Task, readonly string[]>> = {
   cutting: ['scissors', 'rotary cutter', 'blades', 'ruler', 'mat', 'tape measure', 'marking pens'],
   sewing: ['machine', 'presser foot', 'machine needles', 'seam ripper', 'pins'],
   pressing: ['iron', 'tailor ham', 'clapper'],
 };
 
 /** The work that things of a type are for; null where they are for any. */
-export function findTypeTask(type: string | undefined, kind: Kind): StationTask | null {
+export function findTypeTask(type: string | undefined, kind: Kind): Task | null {
   const known = findType(type ?? '', kind)?.type;
   // What is being made is taken up at the machine.
   if (kind === 'thread' || kind === 'kit') return 'sewing';
   const [task] = Object.entries(TASKS).find(([, types]) => known !== undefined && types.includes(known)) ?? [];
-  return (task as StationTask | undefined) ?? null;
+  return (task as Task | undefined) ?? null;
 }

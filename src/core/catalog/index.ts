@@ -1,5 +1,5 @@
 export { completeWord, createWordBook, type WordBook } from './complete.ts';
-export { findType, findTypeTask, TYPE_FIGURES, type StationTask, type TypeFigures } from './figures.ts';
+export { findType, findTypeTask, TYPE_FIGURES, type TypeFigures } from './figures.ts';
 export { forget, NO_HABITS, recall, remember, type Habits, type Recalled } from './habits.ts';
 export { listMeanings, parseLine, type Doubt, type ReadLine } from './line.ts';
 export type { LinePart, Meaning } from './lineWords.ts';

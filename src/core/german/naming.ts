@@ -1,9 +1,25 @@
 import type { Naming } from '../naming/index.ts';
+import { formatShort } from '../units/index.ts';
 
 export const GERMAN_NAMES: Naming = {
   household: 'Mein Nähzimmer',
   room: 'Nähzimmer',
   walls: { north: 'Nordwand', east: 'Ostwand', south: 'Südwand', west: 'Westwand' },
+  sides: {
+    far: 'Hintere Wand',
+    right: 'Rechte Wand',
+    door: 'Türwand',
+    left: 'Linke Wand',
+    innerRight: 'Innere rechte Wand',
+    innerFar: 'Innere hintere Wand',
+    back: 'Rückwand',
+    side: 'Seitenwand',
+    openSide: 'Offene Seite',
+    openFront: 'Offene Vorderseite',
+    closetBack: 'Hinten',
+    closetRight: 'Rechte Seite',
+    closetLeft: 'Linke Seite',
+  },
   cutting: 'Zuschneiden',
   sewing: 'Nähen',
   pressing: 'Bügeln',
@@ -25,4 +41,26 @@ export const GERMAN_NAMES: Naming = {
   labelSheet: (n, of) => `Etiketten, ${n} von ${of}`,
   cutOutSheet: (scale, n, of) =>
     `Möbel zum Ausschneiden, 1 : ${scale}, Blatt ${n} von ${of}; die zweite Linie ist ihre Vorderseite`,
+  inchScale: (size) => `1 Zoll für ${size}`,
+  page: (name, n, of, row, column) => `${name}: Seite ${n} von ${of}, Reihe ${row}, Spalte ${column}`,
+  proof: 'Das Quadrat ist 50 mm breit.',
+  told: {
+    plan: 'ein Plan',
+    boxes: (n) => (n === 1 ? '1 Kiste' : `${n} Kisten`),
+    movingBoxes: 'Die Umzugskisten',
+    wayBack: 'Zurück, wo es war',
+    heapsApart: 'in Teilen',
+    heapsTogether: 'zusammen',
+    uses: (things) =>
+      `wie oft ${things === 1 ? '1 Ding' : `${things} Dinge`} gebraucht ${things === 1 ? 'wird' : 'werden'}`,
+    growth: 'wie Gruppen wachsen',
+    hours: (n) => (n === 1 ? '1 Stunde an der Maschine' : `${formatShort(n)} Stunden an der Maschine`),
+    toGo: (name, toWhom) => (toWhom ? `${name} soll zu ${toWhom}` : `${name} soll weg`),
+    lent: (name, toWhom) => `${name} an ${toWhom}`,
+    alsoCalled: (name) => `Auch: ${name}.`,
+    cutUp: 'Quadrate und Streifen',
+    stuffing: 'Füllung',
+    lines: (n) => (n === 1 ? '1 Zeile eines anderen Geräts' : `${n} Zeilen eines anderen Geräts`),
+    readable: 'was lesbar war',
+  },
 };

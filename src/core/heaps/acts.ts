@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { createLotDraft, createReleaseWrapped, getLot, type Act } from '../acts/index.ts';
 import { createChange, fitReserved } from '../daybook/index.ts';
 import { listWrapped } from '../measure/index.ts';
@@ -69,7 +70,7 @@ export function createDivideHeaps(household: Household, createId: () => LotId): 
   });
   return changes.length === 0
     ? fail({ code: 'nothing-changed' })
-    : ok({ type: 'heaped', subject: 'in parts', changes });
+    : ok({ type: 'heaped', subject: getNaming().told.heapsApart, changes });
 }
 
 /** Parts of one heap that are, belong and are kept alike are one again. */
@@ -90,5 +91,5 @@ export function createGatherHeaps(household: Household): Act {
   });
   return changes.length === 0
     ? fail({ code: 'nothing-changed' })
-    : ok({ type: 'heaped', subject: 'together', changes });
+    : ok({ type: 'heaped', subject: getNaming().told.heapsTogether, changes });
 }

@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import {
   getUses,
   type DaybookEvent,
@@ -113,6 +114,7 @@ export function createLearn(household: Household, events: readonly DaybookEvent[
     growth &&
     createChange('settings', settings.id, settings, { ...settings, growth: growth.length > 0 ? growth : undefined });
   const changes = grown ? [...used, grown] : used;
-  const subject = used.length === 0 ? 'How groups grow' : used.length === 1 ? '1 thing' : `${used.length} things`;
+  const { told } = getNaming();
+  const subject = used.length === 0 ? told.growth : told.uses(used.length);
   return changes.length === 0 ? fail({ code: 'nothing-changed' }) : ok({ type: 'learnt', subject, changes });
 }

@@ -56,6 +56,13 @@ describe('a piece of furniture that does not read', () => {
     expect(chronicle.household.lots.get('lot-ham' as LotId)).toEqual(start.household.lots.get('lot-ham' as LotId));
   });
 
+  it('is told in the words of who opened it, wherever it is read', () => {
+    expect(chronicle.events.at(-1)).toMatchObject({ type: 'mended', subject: 'what could be read' });
+    const raw = spoil(toRaw(start), 'places', 'cube', { order: -1 });
+    const german = salvage(raw, { ...STAMP, subject: 'was lesbar war' });
+    expect(german?.chronicle.events.at(-1)).toMatchObject({ subject: 'was lesbar war' });
+  });
+
   it('comes back whole: the compartments, and what lay in them', () => {
     const [mend, ...more] = listMends(apart);
     expect(more).toEqual([]);

@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import {
   DEFAULT_SETTINGS,
   RECORD_TABLES,
@@ -45,10 +46,11 @@ export interface Salvaged {
   readonly apart: readonly Apart[];
 }
 
-/** Gives the last line its id and time. */
+/** Gives the last line its id and time; and what it is about, where no language is spoken, as in a worker. */
 interface Stamp {
   readonly id: EventId;
   readonly atMs: number;
+  readonly subject?: string;
 }
 
 /** What is apart leaves others without something, they leave others, and so on: from rooms down to what is wrapped. */
@@ -223,10 +225,10 @@ function conclude(sieve: Sieve, read: Household, household: Household, stamp: St
   // Settings that no line brings come whole, so that the daybook does not lean on later defaults.
   if (!hasSettings) changes.push({ table: 'settings', id: 'household', after: { ...dropAbsent(household.settings) } });
   const last: DaybookEvent = {
+    subject: getNaming().told.readable,
     ...stamp,
     seq: kept.length,
     type: kept.length === 0 ? 'catalogued' : 'mended',
-    subject: 'what could be read',
     changes,
   };
   const whole = passWhole({ household, events: changes.length > 0 ? [...kept, last] : [...kept] });

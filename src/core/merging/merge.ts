@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import { applyChanges } from '../daybook/fold.ts';
 import { checkInvariants, createChange, getRecord, isSame, type InvariantFault } from '../daybook/index.ts';
 import { mendLots, mendProjects, mendRooms } from '../mending/index.ts';
@@ -245,7 +246,7 @@ export function applyMerge(
       seq: 0,
       atMs: stamp.atMs,
       type: 'joined',
-      subject: `${rebased.length} lines of another device`,
+      subject: getNaming().told.lines(rebased.length),
       joins: rebased.length,
       changes,
     });

@@ -55,7 +55,7 @@ export function createPackUp(
   const moving = { ...(household.settings.moving ?? { boxes: sizes, liftG }), roomId: made[0]!.id };
   const settings = { ...household.settings, moving };
   const changes = computeDifference(household, { ...household, settings, places, lots });
-  return ok({ type: 'planned', subject: plan.boxes.length === 1 ? '1 box' : `${plan.boxes.length} boxes`, changes });
+  return ok({ type: 'planned', subject: getNaming().told.boxes(plan.boxes.length), changes });
 }
 
 /** A box is packed: all that belongs in it lies in it. */
@@ -91,7 +91,7 @@ function listWaysBack(household: Household, events: readonly DaybookEvent[]): { 
 
 /** Back to where it was before boxes were packed: all of it belongs there again, and is carried like every plan. */
 export function createUnpackBack(household: Household, events: readonly DaybookEvent[], nowMs: number): Act {
-  return createTurn(household, listWaysBack(household, events), 'Back to where it was', nowMs);
+  return createTurn(household, listWaysBack(household, events), getNaming().told.wayBack, nowMs);
 }
 
 /** The boxes are empty, and go; nothing belongs in them any more. */
@@ -105,7 +105,13 @@ export function createBoxesGone(household: Household, nowMs: number): Act {
   const tree = createPlaceTree(household.places);
   const units = tree.getChildren(room.id);
   const slots = units.flatMap((unit) => tree.getChildren(unit.id));
-  const removed = createSavePlaces(household, 'The moving boxes', [], [...boxes, ...slots, ...units, room], nowMs);
+  const removed = createSavePlaces(
+    household,
+    getNaming().told.movingBoxes,
+    [],
+    [...boxes, ...slots, ...units, room],
+    nowMs,
+  );
   const next = withAct(household, removed);
   if (!removed.ok || !next?.settings.moving) return removed;
   const { roomId: _, ...moving } = next.settings.moving;

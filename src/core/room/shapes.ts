@@ -1,3 +1,4 @@
+import { getNaming } from '../naming/index.ts';
 import type { Door, PlanPoint, RoomSpec, RoomWindow, Station, Wall } from '../records/index.ts';
 import {
   computeCeilingMm,
@@ -45,8 +46,6 @@ const rectangle = (w: number, d: number, names: readonly [string, string, string
     ['left', names[3], 0, d],
   ]);
 
-const ROOM_NAMES = ['Far wall', 'Right wall', 'Door wall', 'Left wall'] as const;
-
 /** A side without a wall: one walks in all along it. */
 const openSide = (wallId: string, widthMm: number, heightMm: number): Door => ({
   id: `open-${wallId}`,
@@ -84,9 +83,10 @@ function moveStations(before: RoomSpec, after: RoomSpec): Station[] {
 
 function drawShape(before: RoomSpec, shape: RoomShape, measures: ShapeMeasures): RoomSpec {
   const { widthMm: w, depthMm: d, heightMm } = measures;
+  const { sides } = getNaming();
   const plain: RoomSpec = {
     ...before,
-    walls: rectangle(w, d, ROOM_NAMES),
+    walls: rectangle(w, d, [sides.far, sides.right, sides.door, sides.left]),
     heightMm,
     slopes: [],
     doors: [],
@@ -102,12 +102,12 @@ function drawShape(before: RoomSpec, shape: RoomShape, measures: ShapeMeasures):
     case 'ell': {
       const [mw, md] = [measures.missingWidthMm ?? w / 3, measures.missingDepthMm ?? d / 3];
       const walls = outline([
-        ['far', ROOM_NAMES[0], 0, 0],
-        ['inner-right', 'Inner right wall', w - mw, 0],
-        ['inner-far', 'Inner far wall', w - mw, md],
-        ['right', ROOM_NAMES[1], w, md],
-        ['near', ROOM_NAMES[2], w, d],
-        ['left', ROOM_NAMES[3], 0, d],
+        ['far', sides.far, 0, 0],
+        ['inner-right', sides.innerRight, w - mw, 0],
+        ['inner-far', sides.innerFar, w - mw, md],
+        ['right', sides.right, w, md],
+        ['near', sides.door, w, d],
+        ['left', sides.left, 0, d],
       ]);
       return { ...plain, walls };
     }
@@ -118,12 +118,12 @@ function drawShape(before: RoomSpec, shape: RoomShape, measures: ShapeMeasures):
       return { ...plain, slopes: kneeMm < heightMm ? [{ wallId: 'far', kneeMm, runMm }] : [] };
     }
     case 'corner': {
-      const walls = rectangle(w, d, ['Back wall', 'Open side', 'Open front', 'Side wall']);
+      const walls = rectangle(w, d, [sides.back, sides.openSide, sides.openFront, sides.side]);
       return { ...plain, walls, doors: [openSide('near', w, heightMm), openSide('right', d, heightMm)] };
     }
     case 'closet': {
       const deep = d + BEFORE_CLOSET_MM;
-      const walls = rectangle(w, deep, ['Back', 'Right side', 'Open front', 'Left side']);
+      const walls = rectangle(w, deep, [sides.closetBack, sides.closetRight, sides.openFront, sides.closetLeft]);
       return { ...plain, walls, doors: [openSide('near', w, heightMm)] };
     }
   }

@@ -45,7 +45,7 @@ function layOnPaper(
   const left = (paper.widthMm - widthMm) / 2 + AROUND_MM;
   const top = MARGIN_MM + AROUND_MM;
   const marks = draw((x, y) => [left + x / scale, top + y / scale]);
-  const scaleWords = units === 'imperial' ? ` (1 in to ${formatSize(scale * 25.4, units)})` : '';
+  const scaleWords = units === 'imperial' ? ` (${getNaming().inchScale(formatSize(scale * 25.4, units))})` : '';
   const title: Mark = {
     type: 'text',
     x: MARGIN_MM,

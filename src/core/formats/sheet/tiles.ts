@@ -1,3 +1,4 @@
+import { getNaming } from '../../naming/index.ts';
 import type { UnitSystem } from '../../units/index.ts';
 import { MARGIN_MM, PAPERS, type Mark, type Sheet } from './sheet.ts';
 
@@ -45,6 +46,7 @@ export function createTiles(
   name: string,
   units: UnitSystem,
 ): Sheet[] {
+  const naming = getNaming();
   const paper = PAPERS[units][0]!;
   const [w, h] = [paper.widthMm - 2 * MARGIN_MM, paper.heightMm - 2 * MARGIN_MM - FOOT_MM];
   const [columns, rows] = [w, h].map((one, n) =>
@@ -68,7 +70,7 @@ export function createTiles(
           type: 'text',
           x: MARGIN_MM,
           y: MARGIN_MM + h + FOOT_MM - 2,
-          text: `${name}: page ${n + 1} of ${columns * rows}, row ${row + 1}, column ${column + 1}${isLast ? '. The square is 50 mm (1.97 in) wide.' : ''}`,
+          text: `${naming.page(name, n + 1, columns * rows, row + 1, column + 1)}${isLast ? `. ${naming.proof}` : ''}`,
           sizeMm: 4,
           anchor: 'start',
         },
