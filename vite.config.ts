@@ -120,7 +120,7 @@ export default defineConfig({
           '**/*.{js,css,html,svg}',
           'assets/sample-*.json',
           'icon-*.png',
-          'assets/*.png',
+          'assets/*.{png,webp}',
           '**/*-latin-*.woff2',
           // For names that are printed.
           '**/{noto-sans,cairo}-*.woff',

@@ -160,7 +160,7 @@ export async function measureActsInHand(): Promise<Figure[]> {
 const readTop = (page: Page): Promise<number> =>
   page.evaluate(() => [...document.querySelectorAll('*')].reduce((sum, { scrollTop }) => sum + scrollTop, 0));
 
-/** The wheel of a mouse is turned by 300 to 2,700 px, or a thumb pulls the page along by 600; back up where it is so asked. */
+/** The wheel of a mouse is turned by 300 to 2,700 px, or a thumb pulls the page along by 600; back up where it is so asked, by half of it. */
 async function scroll(page: Page, sight: Sight, step: number, isUp: boolean): Promise<void> {
   if (sight === 'desk') {
     await page.mouse.wheel(0, (300 + (step % 7) * 400) * (isUp ? -1 : 1));
@@ -170,7 +170,8 @@ async function scroll(page: Page, sight: Sight, step: number, isUp: boolean): Pr
   const session = await page.context().newCDPSession(page);
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...touchPoints: { x: number; y: number }[]) =>
     session.send('Input.dispatchTouchEvent', { type, touchPoints });
-  const at = (moved: number) => ({ x: 195, y: isUp ? 120 + moved : 720 - moved });
+  // Below what stands above a table; what is touched there first scrolls the page and not the table.
+  const at = (moved: number) => ({ x: 195, y: isUp ? 500 + moved / 2 : 720 - moved });
   await touch('touchStart', at(0));
   for (let moved = 60; moved <= 600; moved += 60) {
     await touch('touchMove', at(moved));

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import PO from 'pofile';
+import type { Page } from '@playwright/test';
 import { expect, expectAccessible, giveSpeech, openSample, saveBundle, test } from './support.ts';
 
 /** Screens in another language: chosen in House or by the device, with nothing of English left on them. */
@@ -33,6 +34,30 @@ const SCREENS = [
   ['/year', '/year/through', '/year/ahead', '/year/moving', '/setout', '/heaps', '/list', '/photos'],
 ];
 
+/** All that is said on a screen, by words and by names that are heard; names of one’s own are not. */
+const listSaid = (page: Page) =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (walk.nextNode())
+      if (!walk.currentNode.parentElement!.closest('[data-name], script, style'))
+        found.push(walk.currentNode.textContent!.trim());
+    for (const one of document.querySelectorAll('[aria-label], [title], [placeholder]'))
+      for (const name of ['aria-label', 'title', 'placeholder']) found.push(one.getAttribute(name)?.trim() ?? '');
+    for (const one of document.querySelectorAll('input')) found.push(one.value);
+    return found;
+  });
+/** A figure with a point before its decimals; thousands have a point too, and days. */
+const POINTED = /(?<![\d.])\d+\.\d{1,2}(?![\d.])/u;
+
+async function expectGerman(page: Page, where: string): Promise<void> {
+  const said = await listSaid(page);
+  expect(
+    said.filter((text) => ENGLISH.has(text) || POINTED.test(text)),
+    where,
+  ).toEqual([]);
+}
+
 test.describe('a device that speaks German', () => {
   test.use({ locale: 'de-DE' });
 
@@ -43,20 +68,7 @@ test.describe('a device that speaks German', () => {
         await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
         await expect(page.locator('html')).toHaveAttribute('lang', 'de');
         await expect(page.getByRole('navigation', { name: 'Seiten', exact: true })).toContainText('Haushalt');
-        const said = await page.evaluate(() => {
-          const found: string[] = [];
-          const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-          while (walk.nextNode())
-            if (!walk.currentNode.parentElement!.closest('[data-name], script, style'))
-              found.push(walk.currentNode.textContent!.trim());
-          for (const one of document.querySelectorAll('[aria-label], [title], [placeholder]'))
-            for (const name of ['aria-label', 'title', 'placeholder']) found.push(one.getAttribute(name)?.trim() ?? '');
-          return found;
-        });
-        expect(
-          said.filter((text) => ENGLISH.has(text)),
-          path,
-        ).toEqual([]);
+        await expectGerman(page, path);
         await page.setViewportSize({ width: 320, height: 720 });
         const measure = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
         await expect.poll(measure, { message: path }).toBeLessThanOrEqual(0);
@@ -64,6 +76,23 @@ test.describe('a device that speaks German', () => {
       }
       await expectAccessible(page);
     });
+});
+
+test.describe('in German', () => {
+  test.use({ locale: 'de-DE' });
+
+  test('the ticket of a thing of each kind, and its form', async ({ page }) => {
+    for (const kind of ['fabric', 'pattern', 'thread', 'notion', 'tool', 'scrap', 'kit', 'other']) {
+      await page.goto(`/stash/${kind}`);
+      await page.getByRole('button', { name: 'Tabelle' }).click();
+      await page.getByRole('row').nth(1).click();
+      await expect(page.getByRole('complementary').getByRole('heading').first()).toBeVisible();
+      await expectGerman(page, `ticket of ${kind}`);
+      await page.keyboard.press('e');
+      await expect(page.getByRole('form', { name: / bearbeiten$/ })).toBeVisible();
+      await expectGerman(page, `form of ${kind}`);
+    }
+  });
 });
 
 test('a thing is looked for, seen and changed by the words of the craft in German', async ({ page }) => {

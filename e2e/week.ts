@@ -190,7 +190,7 @@ export async function liveWeek(page: Page, context: BrowserContext, browser: Bro
     await page.keyboard.press('5');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fit');
     await page.keyboard.press('s');
-    await expect(page.getByText(/^Learnt how often they are used: \d+ things?$/)).toBeVisible();
+    await expect(page.getByText(/^Learnt: how often \d+ things? (is|are) used$/)).toBeVisible();
     await page.getByRole('button', { name: /^Stop/ }).click();
     await expect(page.getByText(/to carry or refold/)).toBeVisible({ timeout: 20_000 });
     await expectFolded(page);

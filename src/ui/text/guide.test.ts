@@ -1,6 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { parseLine } from '../../core/catalog/index.ts';
+import { GERMAN } from '../../core/german/index.ts';
+import { readHeap } from '../../core/heaps/index.ts';
 import { loadPage } from '../features/guide/pages.ts';
 import { speak } from '../language/choose.ts';
 import { findGuide, GUIDE } from './guide.ts';
@@ -59,8 +62,27 @@ describe.each([
     const page = await loadPage(slug);
     expect(page).toMatchObject({ title: GUIDE().find((one) => one.slug === slug)!.task });
     expect(page!.html).toContain('<ol>');
-    expect(page!.picture).toMatch(/\.png$/u);
+    // Its screens speak as the page does.
+    expect(page!.picture).toContain(language === 'en' ? '/docs/screenshots/' : `${folder}/pictures/`);
     expect(page!.alt.length).toBeGreaterThan(3);
+  });
+
+  it('types lines as they are read', () => {
+    const readExample = (slug: string) => /`([^`]+)`/u.exec(readFileSync(join(folder, `${slug}.md`), 'utf8'))![1]!;
+    const spelling = language === 'en' ? undefined : GERMAN.line;
+    expect(
+      parseLine(readExample('one-line'), { kind: 'fabric', units: 'metric', ...(spelling && { spelling }) }).sketch,
+    ).toMatchObject({
+      kind: 'fabric',
+      lengthMm: 3400,
+      widthMm: 1400,
+      grammageGsm: 185,
+    });
+    expect(readHeap(readExample('heaps'), 'metric', language === 'en' ? undefined : GERMAN.heap)).toMatchObject({
+      by: 'pile',
+      value: 620,
+      pieces: 40,
+    });
   });
 
   it('names buttons and screens as they are called', () => {
