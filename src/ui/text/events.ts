@@ -37,7 +37,7 @@ const TYPE = perLanguage((): Record<EventType, string> => ({
   relabelled: t('Labelled'),
   joined: t('Joined'),
   mended: t('Put right:'),
-  learnt: t('Learnt how often they are used:'),
+  learnt: t('Learnt:'),
   heaped: t('Heaped up'),
   listed: t('Listed out of a heap:'),
   projected: t('Project:'),
@@ -48,6 +48,9 @@ const TYPE = perLanguage((): Record<EventType, string> => ({
   cared: t('Looked after'),
   opened: t('Opened a packet:'),
 }));
+
+/** Acts that are said as a heading of what they were done to. */
+const WITH_COLON: ReadonlySet<EventType> = new Set(['merged', 'imported', 'adopted', 'carried', 'roomChanged']);
 
 /** One line of the daybook. */
 export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
@@ -69,9 +72,15 @@ export function wordEvent(event: DaybookEvent, units: UnitSystem): string {
         forWhat: event.forWhat,
       });
   }
-  if (type === 'merged' || type === 'imported') return `${TYPE()[type]}: ${subject}`;
   if (type === 'undone') return t('Took back: {subject}', { subject });
   if (type === 'settingsChanged') return TYPE()[type];
-  if (type === 'adopted' || type === 'carried' || type === 'roomChanged') return `${TYPE()[type]}: ${subject}`;
-  return `${TYPE()[type]} ${subject}${event.forWhat ? t(' for {forWhat}', { forWhat: event.forWhat }) : ''}`;
+  const act = TYPE()[type];
+  if (WITH_COLON.has(type)) return t('{act}: {subject}', { act, subject });
+  // Elsewhere the two words are what a button does; other languages say that otherwise.
+  if (type === 'putBack' && !event.forWhat) return t('Put back {subject}', { subject });
+  return t(event.forWhat ? '{act} {subject} for {forWhat}' : '{act} {subject}', {
+    act,
+    subject,
+    forWhat: event.forWhat,
+  });
 }

@@ -156,6 +156,9 @@ function wordInner({ code, value }: GroupLabel, household: Household): string {
   }
 }
 
+/** `Grey scraps`: other languages say first what it is. */
+const of = (which: string, things: string): string => capitalise(t('{which} {things}', { which, things }));
+
 /** The outermost label, with what it is a group of. */
 function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
   const { code, value } = label;
@@ -186,16 +189,24 @@ function wordHead(kind: Kind, label: GroupLabel, household: Household): string {
     case 'garment':
     case 'use':
     case 'station':
-      return `${capitalise(inner)} ${things}`;
+      return of(inner, things);
     case 'colour':
     case 'tag':
-      return `${capitalise(inner)} ${kind === 'other' ? things : kind === 'scrap' ? t('scraps') : wordKind(kind)}`;
+      return of(inner, kind === 'other' ? things : kind === 'scrap' ? t('scraps') : wordKind(kind));
     case 'weight':
-      return `${capitalise(wordClass(kind === 'thread' ? 'tex' : 'grammageGsm', Number(value), household.settings.bounds, household.settings.units))} ${things}`;
+      return of(
+        wordClass(
+          kind === 'thread' ? 'tex' : 'grammageGsm',
+          Number(value),
+          household.settings.bounds,
+          household.settings.units,
+        ),
+        things,
+      );
     case 'fibre':
       return kind === 'thread' ? t('{use} thread', { use: capitalise(inner) }) : capitalise(inner);
     case 'behaviour':
-      return value === 'heavy' || value === 'steady' ? `${capitalise(inner)} ${things}` : capitalise(inner);
+      return value === 'heavy' || value === 'steady' ? of(inner, things) : capitalise(inner);
     default:
       return capitalise(inner);
   }

@@ -22,4 +22,4 @@ export { formatAmount, formatMeasured, wordAmount, wordDoubt } from './things.ts
 export { wordMeasureWay, wordThing } from './what.ts';
 export { wordClass, wordGroup } from './groups.ts';
 export { wordLikeness, wordMatch, wordMeaning, wordShift } from './catalog.ts';
-export { wordPackage } from './measures.ts';
+export { formatUses, wordPackage } from './measures.ts';

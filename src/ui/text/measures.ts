@@ -34,6 +34,9 @@ export interface Told {
 
 const mm = (value: number) => `${formatShort(value, 2)} mm`;
 
+/** How often in a month, with the two figures that count: `0.88`. */
+export const formatUses = (perMonth: number): string => formatShort(Number(perMonth.toPrecision(2)));
+
 /** How the amount of a lot is known. */
 export function wordHowMuch(item: Item, lot: Lot, settings: Settings): string {
   const { units } = settings;

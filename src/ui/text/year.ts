@@ -128,8 +128,7 @@ export function wordDueDone(due: Due): string {
 
 /** Whole per cent, but nothing that may happen is called certain or impossible. */
 export function wordChance(chance: number): string {
-  if (chance <= 0) return t('none');
-  if (chance < 0.01) return t('under 1 %');
+  if (chance > 0 && chance < 0.01) return t('under 1 %');
   return chance > 0.99 ? t('over 99 %') : `${Math.round(100 * chance)} %`;
 }
 

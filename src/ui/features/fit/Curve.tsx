@@ -3,7 +3,7 @@ import { getFetchSeconds, type Score } from '../../../core/records/index.ts';
 import { formatMinutes } from '../../../core/units/index.ts';
 import { explained } from '../../components/explained.ts';
 import { useFitRun } from './fitRun.ts';
-import { t } from '../../language/index.ts';
+import { formatShort, t } from '../../language/index.ts';
 
 const TICK = { fontSize: 14, fill: 'var(--color-stone)' };
 
@@ -30,7 +30,15 @@ export function Curve({ today }: { today: Score }) {
         >
           <CartesianGrid stroke="var(--color-grain)" vertical={false} />
           <XAxis type="number" dataKey="moves" tick={TICK} tickLine={false} domain={[0, 'dataMax']} />
-          <YAxis type="number" width={36} tick={TICK} tickLine={false} axisLine={false} domain={[0, 'dataMax']} />
+          <YAxis
+            type="number"
+            width={36}
+            tick={TICK}
+            tickFormatter={(minutes: number) => formatShort(minutes, 1)}
+            tickLine={false}
+            axisLine={false}
+            domain={[0, 'dataMax']}
+          />
           <Line
             dataKey="minutes"
             stroke="var(--color-woad)"

@@ -5,10 +5,10 @@ import { LotLine } from '../../components/LotLine.tsx';
 import { explained } from '../../components/explained.ts';
 import { useHousehold } from '../../state/app.ts';
 import { getTree } from '../../state/derived.ts';
+import { formatUses } from '../../text/index.ts';
 import { t } from '../../language/index.ts';
 
 const LISTED = 20;
-const round = (value: number) => Number(value.toPrecision(2)).toString();
 
 /** Things that are used more than was said, and come nearer in this plan. */
 export function NearerList({ plan }: { plan: Plan }) {
@@ -39,8 +39,8 @@ export function NearerList({ plan }: { plan: Plan }) {
             how={t('What was said, and what was learnt with the daybook; a month.')}
           >
             {t('{usesPerMonth} → {uses} a month', {
-              usesPerMonth: round(item.usesPerMonth),
-              uses: round(getUses(item)),
+              usesPerMonth: formatUses(item.usesPerMonth),
+              uses: formatUses(getUses(item)),
             })}
           </LotLine>
         ))}

@@ -12,7 +12,7 @@ import { act, edit } from '../../state/hands.ts';
 import { useBegan } from '../../state/began.ts';
 import { useAnswer } from '../../state/useAnswer.ts';
 import { createSaveSettings } from '../../../core/acts/index.ts';
-import { perLanguage, t } from '../../language/index.ts';
+import { formatShort, perLanguage, t } from '../../language/index.ts';
 import { wordChange } from '../../text/change.ts';
 
 const PRESET_WORDS = perLanguage((): Record<Preset, string> => ({
@@ -207,7 +207,7 @@ export function EstimatesForm() {
                   key={field}
                   label={label}
                   inputMode="decimal"
-                  value={typed[field] ?? String(settings.estimates[field])}
+                  value={typed[field] ?? formatShort(settings.estimates[field])}
                   fault={wrong.has(field) ? t('A number of seconds, such as 2.5.') : undefined}
                   hint={parts ? wordPart(field, parts[field], settings.estimates) : undefined}
                   how={HOW_PART()}

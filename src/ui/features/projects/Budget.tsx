@@ -49,7 +49,7 @@ export function Budget() {
 
 function BudgetForm({ onDone }: { onDone: () => void }) {
   const { settings } = useHousehold();
-  const [text, setText] = useState(settings.budgetPerYear?.toFixed(2) ?? '');
+  const [text, setText] = useState(settings.budgetPerYear === undefined ? '' : formatFixed(settings.budgetPerYear, 2));
   const sum = parseMoney(text);
   const fault = sum === null && text.trim() !== '' ? t('A sum of money, such as 400.') : undefined;
   return (

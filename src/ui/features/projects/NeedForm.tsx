@@ -15,7 +15,7 @@ import { FormFoot } from '../../components/FormFoot.tsx';
 import { useHousehold } from '../../state/app.ts';
 import { capitalise, wordAmountFault } from '../../text/index.ts';
 import { wordStitch } from '../../text/projects.ts';
-import { perLanguage, t, wordTerm, readTerm } from '../../language/index.ts';
+import { formatShort, perLanguage, t, wordTerm, readTerm } from '../../language/index.ts';
 
 interface NeedFormProps {
   readonly project: Project;
@@ -51,9 +51,9 @@ function toTyped({ need, unit }: NeedStanding, units: UnitSystem): Typed {
     part: wordTerm(part),
     seam: need.seamMm === undefined ? '' : formatClothLength(need.seamMm, units),
     stitch: need.stitch ?? 'lockstitch',
-    amount: amount === undefined ? '' : unit === 'length' ? formatClothLength(amount, units) : String(amount),
+    amount: amount === undefined ? '' : unit === 'length' ? formatClothLength(amount, units) : formatShort(amount),
     oneWay: cutting.isOneWay === undefined ? '' : cutting.isOneWay ? 'yes' : 'no',
-    shrinkPercent: cutting.shrinkPercent === undefined ? '' : String(cutting.shrinkPercent),
+    shrinkPercent: cutting.shrinkPercent === undefined ? '' : formatShort(cutting.shrinkPercent),
     repeatMm: size(cutting.repeatMm),
     straightenMm: size(cutting.straightenMm),
     selvageMm: size(cutting.selvageMm),
@@ -182,7 +182,7 @@ export function NeedForm({ project, standing, onKeep, onRemove, onDone }: NeedFo
             </SelectField>
             <TextField
               label={t('Shrinks, per cent')}
-              placeholder={used ? String(used.shrinkPercent) : ''}
+              placeholder={used ? formatShort(used.shrinkPercent) : ''}
               hint={t('Empty: as its fibre does, unless washed')}
               {...field('shrinkPercent')}
             />

@@ -20,7 +20,7 @@ import { getTree } from '../../state/derived.ts';
 import { wordHeight, wordSpread } from '../../text/room.ts';
 import { wordAmountFault, wordUnitKind } from '../../text/index.ts';
 import { createSavePlaces } from '../../../core/acts/index.ts';
-import { t } from '../../language/index.ts';
+import { formatShort, t } from '../../language/index.ts';
 
 interface PieceTicketProps {
   readonly room: Place;
@@ -140,7 +140,7 @@ function StandForm({ room, piece: { unit }, onHold }: Pick<PieceTicketProps, 'ro
   const [typed, setTyped] = useState<Partial<Record<'x' | 'y' | 'turn', string>>>({});
   const size = (mm: number) => formatSize(mm, units);
   const now = unit.stand
-    ? { x: size(print.xMm), y: size(print.yMm), turn: String(Math.round(normaliseTurn(print.turnDeg) * 10) / 10) }
+    ? { x: size(print.xMm), y: size(print.yMm), turn: formatShort(normaliseTurn(print.turnDeg), 1) }
     : { x: size(unit.xMm), y: '', turn: '' };
   const read = (name: 'x' | 'y', exact: number) => {
     const text = typed[name];

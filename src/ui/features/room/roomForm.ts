@@ -11,7 +11,7 @@ import type { Result } from '../../../core/result/index.ts';
 import { formatSize, parseLengthMm, type UnitSystem } from '../../../core/units/index.ts';
 import { wordAmountFault } from '../../text/index.ts';
 import { wordRoomFault } from '../../text/room.ts';
-import { t } from '../../language/index.ts';
+import { formatShort, t } from '../../language/index.ts';
 
 /** What stands in the form of a room: text as it was typed, row by row. */
 export interface RoomFields {
@@ -59,7 +59,7 @@ export interface RoomFields {
 /** The fields of a room as it is; the plan's corner from which it is measured is the first wall's begin. */
 export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): RoomFields {
   const size = (mm: number) => formatSize(mm, units);
-  const degrees = (deg: number) => String(Math.round(deg * 100) / 100);
+  const degrees = (deg: number) => formatShort(deg, 2);
   return {
     name,
     height: size(room.heightMm),
@@ -102,8 +102,8 @@ export function toRoomFields(name: string, room: RoomSpec, units: UnitSystem): R
     circuits: room.circuits.map(({ id, name: what, volts, amps }) => ({
       key: id,
       name: what,
-      volts: String(volts),
-      amps: String(amps),
+      volts: formatShort(volts),
+      amps: formatShort(amps),
     })),
     lamps: (room.lamps ?? []).map((lamp) => ({
       key: lamp.id,

@@ -39,7 +39,7 @@ export function GrowthRow({ group }: { group: Group }) {
     >
       <select
         aria-label={t('How fast {group} grows', { group: wordGroup(group, household) })}
-        className="h-11 w-44 rounded border border-thread bg-paper px-1 text-ink md:h-8"
+        className="field-sizing-content h-11 max-w-50 rounded text-sm font-normal border border-thread bg-paper px-1 text-ink md:h-8"
         value={said?.perYear ?? ''}
         onChange={({ target: { value } }) =>
           void act((now) => createGrow(now, id, value === '' ? null : Number(value)), t('Kept for the next plan.'))

@@ -66,7 +66,7 @@ export const KindSection = memo(function KindSection({ kind, groups, chosenId, o
                       ? t('{name}, second school', { name })
                       : t('{name}, third school', { name })
                 }
-                className={`${selectClass} min-w-0 md:w-38 ${isNext ? 'text-stone' : ''}`}
+                className={`${selectClass} min-w-0 md:field-sizing-content md:min-w-38 ${isNext ? 'text-stone' : ''}`}
                 value={levels[i] ?? ''}
                 onChange={(event) => setLevel(i, event.target.value)}
               >
@@ -84,7 +84,7 @@ export const KindSection = memo(function KindSection({ kind, groups, chosenId, o
           {t('in order')}
           <select
             aria-label={t('Order of {name}', { name: midSentence(name) })}
-            className={`${selectClass} md:w-46`}
+            className={`${selectClass} min-w-0 md:field-sizing-content`}
             value={order}
             onChange={(event) => {
               const chosen = event.target.value as Order;

@@ -8,7 +8,7 @@ import { AreaField, CheckField, SelectField, TextField } from '../../components/
 import { capitalise, wordCloth, wordHolder, wordPatternFormat, wordPrint, wordScrapCut } from '../../text/index.ts';
 import { findTypedType, goesByLength, type ItemFields } from './itemFields.ts';
 import { toTable } from '../../../core/words/index.ts';
-import { perLanguage, t, wordTerm } from '../../language/index.ts';
+import { formatShort, perLanguage, t, wordTerm } from '../../language/index.ts';
 
 const ENVELOPE_WORDS = perLanguage(() =>
   toTable<string>({
@@ -221,8 +221,7 @@ function ThreadFields({ of, fields }: KindFieldsProps) {
             // The number follows, so that it still says the same thread.
             const to = event.target.value as ItemFields['threadSystem'];
             const value = Number(fields.threadNumber.replace(',', '.'));
-            if (value > 0)
-              setValue('threadNumber', String(Number(convertThread(value, fields.threadSystem, to).toFixed(1))));
+            if (value > 0) setValue('threadNumber', formatShort(convertThread(value, fields.threadSystem, to), 1));
             setValue('threadSystem', to);
           }}
         >

@@ -131,7 +131,7 @@ const TABLE_COLUMNS: readonly TableColumn[] = [
     head: () => t('Tex'),
     isNumber: true,
     kinds: ['thread'],
-    cell: ({ item }) => String(item.thread?.tex ?? ''),
+    cell: ({ item }) => (item.thread ? formatShort(item.thread.tex) : ''),
     how: () => t('Grams in a thousand metres: as typed, or worked out from its ticket or weight number.'),
   },
   {

@@ -21,7 +21,7 @@ import {
   type UnitSystem,
 } from '../../../core/units/index.ts';
 import { formatAmount } from '../../text/index.ts';
-import { t, wordTerm, readTerm } from '../../language/index.ts';
+import { formatShort, t, wordTerm, readTerm } from '../../language/index.ts';
 
 /** What stands in the form's fields: text as it was typed. */
 export interface ItemFields {
@@ -189,7 +189,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
   Object.assign(fields, {
     name: item.name,
     colour: getColour(item),
-    usesPerMonth: String(item.usesPerMonth),
+    usesPerMonth: formatShort(item.usesPerMonth),
     otherStationIds: item.otherStationIds ?? [],
     belongsToId: item.belongsToId ?? '',
     care: item.care,
@@ -245,7 +245,7 @@ export function toFields(item: Item, lot: Lot, units: UnitSystem): ItemFields {
     Object.assign(fields, {
       fibre: wordTerm(thread.fibre),
       use: wordTerm(thread.use),
-      threadNumber: String(thread.tex),
+      threadNumber: formatShort(thread.tex),
       spool: lot.holder ?? findHolder(thread.diameterMm).id,
     } satisfies Partial<ItemFields>);
   if (box)

@@ -268,7 +268,7 @@ export function readFields(
     const value = reader.number('threadNumber', '27', 'needed');
     const isSame = !reader.isChanged('threadNumber') && !reader.isChanged('threadSystem');
     const system = THREAD_NUMBERS.includes(fields.threadSystem) ? fields.threadSystem : 'tex';
-    const typed = value ?? Number(fields.threadNumber);
+    const typed = value ?? Number(fields.threadNumber.replace(',', '.'));
     if (!isSame && typed > 0) sketch.tex = Number(convertThread(typed, system, 'tex').toFixed(2));
     sketch.holder = reader.isChanged('spool') ? fields.spool : undefined;
     sketch.lengthMm = reader.length('length', null);

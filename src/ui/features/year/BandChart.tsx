@@ -3,7 +3,7 @@ import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, XAxis, YAxis }
 import { explained } from '../../components/explained.ts';
 import { useGrown } from '../../components/useGrown.ts';
 import { useSize } from '../../components/useSize.ts';
-import { t } from '../../language/index.ts';
+import { formatShort, t } from '../../language/index.ts';
 
 const TICK = { fontSize: 14, fill: 'var(--color-stone)' };
 
@@ -67,7 +67,15 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
               domain={['dataMin', 'dataMax']}
               ticks={past.length > 0 ? [-12, -6, 0, 6, 12] : [0, 3, 6, 9, 12]}
             />
-            <YAxis type="number" width={44} tick={TICK} tickLine={false} axisLine={false} domain={['auto', 'auto']} />
+            <YAxis
+              type="number"
+              width={44}
+              tick={TICK}
+              tickFormatter={(value: number) => formatShort(value)}
+              tickLine={false}
+              axisLine={false}
+              domain={['auto', 'auto']}
+            />
             {layers > 1 && (
               <Area
                 dataKey="doubt"
@@ -116,9 +124,9 @@ export function BandChart({ band, now, past = [], most, unit, label }: BandChart
             {band.map(([low, middle, high], n) => (
               <tr key={n} {...explained(t('Of six hundred years drawn from your own months.'))}>
                 <td>{n + 1}</td>
-                <td className="text-right">{`${round(low)} ${unit}`}</td>
-                <td className="text-right">{`${round(middle)} ${unit}`}</td>
-                <td className="text-right">{`${round(high)} ${unit}`}</td>
+                <td className="text-right">{`${formatShort(round(low))} ${unit}`}</td>
+                <td className="text-right">{`${formatShort(round(middle))} ${unit}`}</td>
+                <td className="text-right">{`${formatShort(round(high))} ${unit}`}</td>
               </tr>
             ))}
           </tbody>

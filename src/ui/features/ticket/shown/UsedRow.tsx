@@ -3,11 +3,11 @@ import { computeLearntUses } from '../../../../core/learning/index.ts';
 import { getUses, type Household, type Item } from '../../../../core/records/index.ts';
 import { Row } from '../../../components/fields.tsx';
 import { useApp, world } from '../../../state/app.ts';
+import { formatUses } from '../../../text/index.ts';
 import { t } from '../../../language/index.ts';
 
-const round = (value: number) => Number(value.toPrecision(2)).toString();
 const wordTimes = (perMonth: number) =>
-  perMonth === 1 ? t('once a month') : t('{perMonth} times a month', { perMonth: round(perMonth) });
+  perMonth === 1 ? t('once a month') : t('{perMonth} times a month', { perMonth: formatUses(perMonth) });
 
 /** How often a thing is used: what was said and what the daybook has seen, and how they go together. */
 export function UsedRow({ household, item }: { household: Household; item: Item }) {
@@ -22,10 +22,10 @@ export function UsedRow({ household, item }: { household: Household; item: Item 
     ? t(
         'You said {said} a month, which counts for 3 months; the daybook saw it used on {uses} days in {months} months of keeping it, the older counted for less: (3 × {said} + {uses}) ÷ (3 + {months}). Plans reckon with {all}.',
         {
-          said: round(item.usesPerMonth),
-          uses: round(learnt.uses),
-          months: round(learnt.months),
-          all: round(getUses(item)),
+          said: formatUses(item.usesPerMonth),
+          uses: formatUses(learnt.uses),
+          months: formatUses(learnt.months),
+          all: formatUses(getUses(item)),
         },
       )
     : t('As its form says; the daybook has not seen it used yet.');
