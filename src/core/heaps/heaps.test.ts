@@ -213,6 +213,8 @@ describe('a line that speaks of a heap', () => {
     'heap of cotton 12 m',
     'heap of poplin 140 cm wide',
     'heap of jersey 2 bins',
+    'heap of cotton 60 x 40 cm',
+    'heap of cotton 60×40 cm',
     'heap of cotton 30 m',
   ])('“%s” speaks of none', (text) => {
     expect(readHeap(text, 'metric')).toBeNull();
