@@ -145,6 +145,9 @@ test('the quick line shows how it reads, warns of a twin, points at a slip, and 
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Add in one line')).not.toHaveValue('');
   await page.keyboard.press('Escape');
+  await page.keyboard.type('heap of jersey 2 bins');
+  await expect(page.getByRole('alert')).toHaveText(/^Say how much the heap is/);
+  await page.keyboard.press('Escape');
   await page.keyboard.type('buttons horn 20mm 24 pcs');
   await page.keyboard.press('Alt+Enter');
   const form = page.getByRole('form', { name: 'New notion' });

@@ -14,6 +14,7 @@ import {
   divideHeap,
   gatherHeap,
   isUnlikelyHeap,
+  isUnmeasuredHeap,
   readHeap,
   takeOutOfHeap,
 } from './index.ts';
@@ -218,6 +219,14 @@ describe('a line that speaks of a heap', () => {
     'heap of cotton 30 m',
   ])('“%s” speaks of none', (text) => {
     expect(readHeap(text, 'metric')).toBeNull();
+  });
+
+  it('asks how much a heap is that only is called one', () => {
+    expect(isUnmeasuredHeap('heap of jersey, 2 bins', 'metric')).toBe(true);
+    expect(isUnmeasuredHeap('Haufen Jersey', 'metric', GERMAN.heap)).toBe(true);
+    expect(isUnmeasuredHeap('Haufen Jersey, 2 Kisten zu 30 l', 'metric', GERMAN.heap)).toBe(false);
+    expect(isUnmeasuredHeap('heap of jersey, 2 bins of 30 l', 'metric')).toBe(false);
+    expect(isUnmeasuredHeap('cheap jersey 2 m', 'metric')).toBe(false);
   });
 
   it('in German', () => {

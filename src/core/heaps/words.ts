@@ -32,7 +32,9 @@ const HEAP = of(String.raw`\b(?:an?\s+)?heap(?:\s+of)?(?![\p{L}\d])`);
 const MASS = of(String.raw`(${NUMBER})\s*(kg|g|lbs?|oz)(?![\p{L}\d])`);
 const LITRES = of(String.raw`(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`);
 /** How high a heap is; how wide its cloth is, how long, or of what size, is another thing. */
-const HIGH = of(String.raw`(?<![x×]\s*)(?<![\d.,])(${NUMBER})\s*(mm|cm|in|inches|")(?![\p{L}\d])(?!\s*(?:wide|long|x|×))(?:\s+high\b)?`);
+const HIGH = of(
+  String.raw`(?<![x×]\s*)(?<![\d.,])(${NUMBER})\s*(mm|cm|in|inches|")(?![\p{L}\d])(?!\s*(?:wide|long|x|×))(?:\s+high\b)?`,
+);
 /** A number that is followed by a unit, or by what holds things, counts no pieces. */
 const BARE_NUMBER =
   /\b(\d+)(?![\p{L}\d.,])(?!\s*(?:mm|cm|m|in|inches|ft|yd|yards?|met(?:re|er)s?|kg|g|lbs?|oz|l|lit(?:re|er)s?|qt|bins?|boxes|box|bags?|drawers?|baskets?|wide|"|x|×)(?!\p{L}))/iu;
@@ -106,3 +108,7 @@ export function readHeap(typed: string, units: UnitSystem, spelling?: Spelling):
   if (measure) return { rest, by: measure.by, value: measure.value, pieces };
   return pieces === null ? null : { rest, by: 'pieces', value: pieces, pieces: null };
 }
+
+/** Whether a line speaks of a heap but not of how much it is: `heap of jersey`, `heap of jersey, 2 bins`. */
+export const isUnmeasuredHeap = (typed: string, units: UnitSystem, spelling?: Spelling): boolean =>
+  HEAP.test(spellOut(typed, spelling)) && readHeap(typed, units, spelling) === null;

@@ -9,7 +9,7 @@ import {
   type Recalled,
   type Sketch,
 } from '../../../core/catalog/index.ts';
-import { computeHeap, readHeap } from '../../../core/heaps/index.ts';
+import { computeHeap, isUnmeasuredHeap, readHeap } from '../../../core/heaps/index.ts';
 import { computePackage } from '../../../core/measure/index.ts';
 import type { Household, ItemId, Kind, LotId } from '../../../core/records/index.ts';
 import type { UnitSystem } from '../../../core/units/index.ts';
@@ -46,6 +46,7 @@ export function readThing(household: Household, habits: Habits, text: string, sa
   const { units } = settings;
   const language = getLineLanguage();
   const heap = readHeap(text, units, language?.heap);
+  const isUnmeasured = isUnmeasuredHeap(text, units, language?.heap);
   const line = parseLine(heap?.rest ?? text, {
     kind: kindSaid ?? kind,
     units,
@@ -71,11 +72,11 @@ export function readThing(household: Household, habits: Habits, text: string, sa
     computePackage(kept.value.item, kept.value.lot, form, settings) !== null;
   const recalled: Recalled = isKept ? { ...others, form } : others;
   const single = isKept ? kept : plain;
-  if (!heap || !single.ok) return { heap, line, sketch, made: single, recalled };
+  if (!heap || !single.ok) return { heap, isUnmeasured, line, sketch, made: single, recalled };
   const { item, lot } = single.value;
   const told = computeHeap(item, lot, heap.by, heap.value, settings, heap.pieces);
   const made = told ? { ...single, value: { item, lot: { ...lot, ...told } } } : single;
-  return { heap, line, sketch, made, recalled };
+  return { heap, isUnmeasured, line, sketch, made, recalled };
 }
 
 /** A line as it reads while it is typed. */
@@ -97,10 +98,15 @@ function exampleLike(typed: string, isMetric: boolean): string {
 }
 
 /** What keeps a line from being taken in; null for nothing. */
-export function wordProblem({ heap, line, sketch, made }: ReadThing, units: UnitSystem): string | null {
+export function wordProblem({ heap, isUnmeasured, line, sketch, made }: ReadThing, units: UnitSystem): string | null {
   const isMetric = units === 'metric';
   const isHeap = made.ok && made.value.lot.heap !== undefined;
   const { faults } = line;
+  // Bins without their size are no unit that is misspelt.
+  if (isUnmeasured && sketch.lengthMm === undefined)
+    return isMetric
+      ? t('Say how much the heap is, such as 40 cm high, 3 kg, 2 bins of 30 l, or 40 pieces.')
+      : t('Say how much the heap is, such as 16 in high, 6 lb, 2 bins of 30 qt, or 40 pieces.');
   if (faults[0]) return wordAmountFault(faults[0], exampleLike(faults[0].text, isMetric));
   if (sketch.name === undefined) return t('Say what it is, too.');
   if (!isHeap && sketch.kind === 'fabric' && sketch.lengthMm === undefined)
