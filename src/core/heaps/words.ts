@@ -21,23 +21,25 @@ const ROOM: Readonly<Record<string, number>> = {
   liter: 1e6,
   qt: 946_353,
 };
+const ROOM_UNITS = 'litres|liters|litre|liter|l|qt';
+const MASS_UNITS = 'kg|g|lbs?|oz';
+const HOLDERS = 'bins?|boxes|box|bags?|drawers?|baskets?';
 const of = (text: string) => new RegExp(text, 'iu');
 const LENGTH = String.raw`(${NUMBER})\s*(mm|cm|m|in|inches|ft|yd|")?`;
 const PILE = of(String.raw`\b(?:an?\s+)?(?:pile|stack)\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])(?:\s+high\b)?`);
 const ROW = of(String.raw`\b(?:an?\s+)?row\s+(?:of\s+)?${LENGTH}(?![\p{L}\d])(?:\s+long\b)?`);
-const BINS = of(
-  String.raw`\b(${NUMBER})\s*(?:bins?|boxes|box|bags?|drawers?|baskets?)\s*(?:of\s+)?(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`,
-);
+const BINS = of(String.raw`\b(${NUMBER})\s*(?:${HOLDERS})\s*(?:of\s+)?(${NUMBER})\s*(${ROOM_UNITS})(?![\p{L}\d])`);
 const HEAP = of(String.raw`\b(?:an?\s+)?heap(?:\s+of)?(?![\p{L}\d])`);
-const MASS = of(String.raw`(${NUMBER})\s*(kg|g|lbs?|oz)(?![\p{L}\d])`);
-const LITRES = of(String.raw`(${NUMBER})\s*(litres|liters|litre|liter|l|qt)(?![\p{L}\d])`);
+const MASS = of(String.raw`(${NUMBER})\s*(${MASS_UNITS})(?![\p{L}\d])`);
+const LITRES = of(String.raw`(${NUMBER})\s*(${ROOM_UNITS})(?![\p{L}\d])`);
 /** How high a heap is; how wide its cloth is, how long, or of what size, is another thing. */
 const HIGH = of(
   String.raw`(?<![x×]\s*)(?<![\d.,])(${NUMBER})\s*(mm|cm|in|inches|")(?![\p{L}\d])(?!\s*(?:wide|long|x|×))(?:\s+high\b)?`,
 );
 /** A number that is followed by a unit, or by what holds things, counts no pieces. */
-const BARE_NUMBER =
-  /\b(\d+)(?![\p{L}\d.,])(?!\s*(?:mm|cm|m|in|inches|ft|yd|yards?|met(?:re|er)s?|kg|g|lbs?|oz|l|lit(?:re|er)s?|qt|bins?|boxes|box|bags?|drawers?|baskets?|wide|"|x|×)(?!\p{L}))/iu;
+const BARE_NUMBER = of(
+  String.raw`\b(\d+)(?![\p{L}\d.,])(?!\s*(?:mm|cm|m|in|inches|ft|yd|yards?|met(?:re|er)s?|${MASS_UNITS}|${ROOM_UNITS}|${HOLDERS}|wide|"|x|×)(?!\p{L}))`,
+);
 const PIECES = of(
   String.raw`\b(?:about\s+|some\s+)?(\d+)\s*(?:pieces|lengths|pcs|pc|cuts|items|spools|envelopes|patterns|packets)(?![\p{L}\d])`,
 );
