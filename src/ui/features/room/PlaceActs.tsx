@@ -4,6 +4,7 @@ import { formatSize } from '../../../core/units/index.ts';
 import { Button } from '../../components/Button.tsx';
 import { useApp, useHousehold, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
+import { follow } from '../../state/follow.ts';
 import { getTree } from '../../state/derived.ts';
 import { useRebuild } from '../../state/rebuild.ts';
 import { wordSlotFits } from '../../text/rebuild.ts';
@@ -49,8 +50,10 @@ export function PlaceActs({ place }: { place: Place }) {
     const { at: _at, ...plain } = place.container!;
     const container = isRetired ? { ...plain, isRetired: true } : plain;
     const idle: Place = { ...place, parentId: undefined, order: tree.pool.length, container };
-    const isDone = await edit(household, (from) => createSavePlaces(from, place.name, [idle], [], world.nowMs()));
-    if (isDone) show({ type: 'pool' });
+    await follow(
+      edit(household, (from) => createSavePlaces(from, place.name, [idle], [], world.nowMs())),
+      { type: 'pool' },
+    );
   };
 
   if (place.container) {

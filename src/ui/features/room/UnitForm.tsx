@@ -8,6 +8,7 @@ import { Form } from '../../components/Form.tsx';
 import { CheckField, Row, SelectField, TextField } from '../../components/fields.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { act, edit } from '../../state/hands.ts';
+import { follow } from '../../state/follow.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree, getWalls } from '../../state/derived.ts';
 import { StationChecks } from '../../components/StationChecks.tsx';
@@ -75,10 +76,8 @@ export function UnitForm({ unitId, wallId }: { unitId: PlaceId | null; wallId: s
       setWarned(words);
       return;
     }
-    const isDone = await edit(household, (from) => createSavePlaces(from, unit.name, saved, removed, world.nowMs()));
-    if (!isDone) return;
-    restart();
-    show({ type: 'editUnit', id: unit.id });
+    const kept = edit(household, (from) => createSavePlaces(from, unit.name, saved, removed, world.nowMs()));
+    if (await follow(kept, { type: 'editUnit', id: unit.id })) restart();
   };
   // Its measures say something before it has a name.
   const measured = readUnitFields(
@@ -293,8 +292,9 @@ function UnitPlaces({ unit: old, present, household }: UnitPlacesProps) {
         <Button
           look="quiet"
           onClick={() =>
-            void act((now) => createSavePlaces(now, old.name, [], everything, world.nowMs())).then(
-              (isDone) => isDone && show(null),
+            void follow(
+              act((now) => createSavePlaces(now, old.name, [], everything, world.nowMs())),
+              null,
             )
           }
         >

@@ -14,6 +14,7 @@ import { checkContainers, formatPlaceName, standTogether } from '../../../core/s
 import { formatMass, parseMassG, type UnitSystem } from '../../../core/units/index.ts';
 import { useApp, world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
+import { follow } from '../../state/follow.ts';
 import { useBegan } from '../../state/began.ts';
 import { getTree } from '../../state/derived.ts';
 import { readBinFields, toBinFields, type BinFields } from './binFields.ts';
@@ -172,8 +173,10 @@ export function useSlotForm(slotId: PlaceId) {
       return;
     }
     const name = formatPlaceName(tree, slotId);
-    const isDone = await edit(household, (from) => createSavePlaces(from, name, saved, removed, world.nowMs()));
-    if (isDone) show({ type: 'place', id: nextBins[0]?.id ?? slotId });
+    await follow(
+      edit(household, (from) => createSavePlaces(from, name, saved, removed, world.nowMs())),
+      { type: 'place', id: nextBins[0]?.id ?? slotId },
+    );
   };
   return {
     slotPlace,

@@ -17,6 +17,7 @@ import { AreaField, CheckField, Row, SelectField, TextField } from '../../compon
 import { StationChecks } from '../../components/StationChecks.tsx';
 import { useApp, world } from '../../state/app.ts';
 import { act } from '../../state/hands.ts';
+import { follow } from '../../state/follow.ts';
 import type { Thing } from '../../state/appState.ts';
 import { capitalise, wordCare, wordForm, wordKind, wordPackage } from '../../text/index.ts';
 import { wordMeasures } from '../../text/measures.ts';
@@ -233,7 +234,6 @@ function FormFields({ kind, forms, made, settings, onForms }: FormFieldsProps) {
 }
 
 function RemoveItem({ item, lots }: { item: Item; lots: number }) {
-  const show = useApp((state) => state.show);
   return (
     <p className="stitched-t pt-3 text-sm text-stone">
       {t(
@@ -243,7 +243,10 @@ function RemoveItem({ item, lots }: { item: Item; lots: number }) {
       <Button
         look="quiet"
         onClick={() =>
-          void act((now) => createRemoveItem(now, item, world.nowMs())).then((isDone) => isDone && show(null))
+          void follow(
+            act((now) => createRemoveItem(now, item, world.nowMs())),
+            null,
+          )
         }
       >
         {t('Remove {name}', { name: item.name })}

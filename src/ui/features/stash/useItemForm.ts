@@ -11,8 +11,9 @@ import {
 } from '../../../core/records/index.ts';
 import { isMachine } from '../../../core/sense/index.ts';
 import { getRoomSpec } from '../../../core/storage/index.ts';
-import { useApp, world } from '../../state/app.ts';
+import { world } from '../../state/app.ts';
 import { edit } from '../../state/hands.ts';
+import { follow } from '../../state/follow.ts';
 import type { Thing } from '../../state/appState.ts';
 import { useBegan } from '../../state/began.ts';
 import { getLotsByItem, getTree } from '../../state/derived.ts';
@@ -45,7 +46,6 @@ export function useItemForm({ base, kind, like, draft }: ItemFormProps) {
   const [household] = useBegan();
   const { settings } = household;
   const { units } = settings;
-  const show = useApp((state) => state.show);
   const stations = getTree(household).rooms.flatMap((room) => getRoomSpec(room).stations);
   const baseLot = base ? household.lots.get(base) : undefined;
   const baseItem = baseLot && household.items.get(baseLot.itemId);
@@ -90,9 +90,11 @@ export function useItemForm({ base, kind, like, draft }: ItemFormProps) {
     }
     const { item, lot } = result.value;
     setSaving(true);
-    const isDone = await edit(household, (from) => createSaveItem(from, item, [lot]));
+    await follow(
+      edit(household, (from) => createSaveItem(from, item, [lot])),
+      { type: 'lot', id: lot.id },
+    );
     setSaving(false);
-    if (isDone) show({ type: 'lot', id: lot.id });
   };
 
   const become = (next: Kind) => {

@@ -3,6 +3,7 @@ import type { Figure } from '../../../../core/drawing/index.ts';
 import type { Place, PlaceId } from '../../../../core/records/index.ts';
 import { formatPlaceName } from '../../../../core/storage/index.ts';
 import { useApp, useHousehold } from '../../../state/app.ts';
+import { follow } from '../../../state/follow.ts';
 import { getTree } from '../../../state/derived.ts';
 import { useRebuild } from '../../../state/rebuild.ts';
 import { wordPut } from '../../../text/rebuild.ts';
@@ -105,7 +106,6 @@ function Target({
   holding,
 }: Pick<BinsProps, 'scale' | 'holding'> & { bin: Place; place: Place; box: Box }) {
   const household = useHousehold();
-  const show = useApp((state) => state.show);
   const tree = getTree(household);
   if (place.id === bin.parentId) return null;
   const put = putBin(household, tree, bin, place);
@@ -113,7 +113,7 @@ function Target({
   const words = wordPut(put, bin.name, formatPlaceName(tree, place.id), household.settings.units);
   const take = () => {
     useRebuild.setState({ carriedId: null, words, isGood: true });
-    void holding.change(bin.name, [put.bin]).then((isDone) => isDone && show({ type: 'place', id: bin.id as PlaceId }));
+    void follow(holding.change(bin.name, [put.bin]), { type: 'place', id: bin.id as PlaceId });
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;
