@@ -147,6 +147,7 @@ test('the quick line shows how it reads, warns of a twin, points at a slip, and 
   await page.keyboard.press('Escape');
   await page.keyboard.type('heap of jersey 2 bins');
   await expect(page.getByRole('alert')).toHaveText(/^Say how much the heap is/);
+  await expect(page.getByRole('button', { name: /is just its name$/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   await page.keyboard.type('buttons horn 20mm 24 pcs');
   await page.keyboard.press('Alt+Enter');

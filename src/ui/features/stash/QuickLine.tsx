@@ -177,7 +177,8 @@ export function QuickLine({ kind, isWanted, typed, isEntered }: QuickLineProps) 
             setMeant(means ? new Map([...meant, [word, means]]) : new Map([...meant].filter(([one]) => one !== word)));
             input.current?.focus();
           }}
-          unread={line.faults[0]?.text ?? null}
+          // That it is just its name would not measure a heap.
+          unread={read.isUnmeasured ? null : (line.faults[0]?.text ?? null)}
           onForget={() => {
             forgetHabits(line.sketch);
             input.current?.focus();

@@ -46,7 +46,6 @@ export function readThing(household: Household, habits: Habits, text: string, sa
   const { units } = settings;
   const language = getLineLanguage();
   const heap = readHeap(text, units, language?.heap);
-  const isUnmeasured = isUnmeasuredHeap(text, units, language?.heap);
   const line = parseLine(heap?.rest ?? text, {
     kind: kindSaid ?? kind,
     units,
@@ -54,6 +53,7 @@ export function readThing(household: Household, habits: Habits, text: string, sa
     meant,
     spelling: language?.line,
   });
+  const isUnmeasured = line.sketch.lengthMm === undefined && isUnmeasuredHeap(text, units, language?.heap);
   const birth: Birth = {
     ...TYPED,
     nowMs: world.nowMs(),
@@ -103,7 +103,7 @@ export function wordProblem({ heap, isUnmeasured, line, sketch, made }: ReadThin
   const isHeap = made.ok && made.value.lot.heap !== undefined;
   const { faults } = line;
   // Bins without their size are no unit that is misspelt.
-  if (isUnmeasured && sketch.lengthMm === undefined)
+  if (isUnmeasured)
     return isMetric
       ? t('Say how much the heap is, such as 40 cm high, 3 kg, 2 bins of 30 l, or 40 pieces.')
       : t('Say how much the heap is, such as 16 in high, 6 lb, 2 bins of 30 qt, or 40 pieces.');
